@@ -1,0 +1,38 @@
+const swc = tsx => [
+  '@swc/jest',
+  {
+    sourceMaps: 'inline',
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx },
+      transform: { react: { runtime: 'automatic' } },
+    },
+  },
+];
+
+const base = {
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: { '\\.tsx$': swc(true), '\\.(ts|mts|js|mjs)$': swc(false) },
+  transformIgnorePatterns: ['/node_modules/(?!(ml-[a-z-]+|is-any-array)/)'],
+};
+
+export default {
+  coverageProvider: 'babel',
+  collectCoverageFrom: ['src/**/*.{ts,tsx}', '!src/**/*.d.ts'],
+  projects: [
+    {
+      ...base,
+      displayName: 'plain',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/src/**/*.test.ts'],
+      setupFilesAfterEnv: ['<rootDir>/reference/significant-digits.ts'],
+    },
+    {
+      ...base,
+      displayName: 'screen',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/jest.setup.screen.ts'],
+    },
+  ],
+};

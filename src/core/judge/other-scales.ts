@@ -1,0 +1,42 @@
+import { dot } from '@/core/stats/linear-model';
+import type { JudgeInput } from './judge-input';
+import type { Contrast, OtherScale } from './judgement';
+import type { TrialModel } from './trial-model';
+
+type Direction = OtherScale['directions'][number]['direction'];
+
+/**
+ * Whether a treatment still differs, and which way, on the log scale (where all readings are above zero) and on ranks
+ * (Conover & Iman 1981, The American Statistician 35, 124-129). Same model, same critical value.
+ */
+export function lookOnOtherScales(input: JudgeInput, trial: TrialModel, contrasts: readonly Contrast[], criticalT: number): readonly OtherScale[] {
+  const values = trial.units.map(unit => unit.value);
+  const plain = directionsOf(input, trial, values, criticalT);
+  const look = (scale: OtherScale['scale'], changed: readonly number[]): OtherScale => {
+    const directions = directionsOf(input, trial, changed, criticalT);
+    const shown = contrasts.filter(contrast => contrast.estimable).map(({ treatment }) => ({ treatment, direction: directions.get(treatment) ?? 'cant-tell' }));
+    return { scale, directions: shown, changes: shown.some(({ treatment, direction }) => plain.get(treatment) !== direction) };
+  };
+  return [
+    ...(values.every(value => value > 0) ? [look('log', values.map(Math.log))] : []),
+    look('ranks', midranks(values)),
+  ];
+}
+
+function directionsOf(input: JudgeInput, trial: TrialModel, values: readonly number[], criticalT: number): ReadonlyMap<string, Direction> {
+  const model = trial.fit(values);
+  const ms = model.residualSs / model.residualDf;
+  return new Map(input.treatments.filter(name => name !== input.control).map((treatment): [string, Direction] => {
+    const difference = trial.differenceOf(model, treatment, input.control);
+    if (!difference) return [treatment, 'cant-tell'];
+    const reach = criticalT * Math.sqrt(ms * dot(difference.direction, difference.direction));
+    if (difference.estimate > reach) return [treatment, 'up'];
+    return [treatment, difference.estimate < -reach ? 'down' : 'cant-tell'];
+  }));
+}
+
+/** Ranks from 1, ties sharing the mean of theirs. */
+export function midranks(values: readonly number[]): readonly number[] {
+  const sorted = [...values].sort((a, b) => a - b);
+  return values.map(value => (sorted.indexOf(value) + sorted.lastIndexOf(value)) / 2 + 1);
+}

@@ -1,0 +1,98 @@
+import { type Combination, fitLinearModel, indicatorColumns, type LinearModel, type ModelTerm } from '@/core/stats/linear-model';
+import type { JudgeInput } from './judge-input';
+
+/** A unit that gave a value. */
+export interface MeasuredUnit {
+  readonly id: string;
+  readonly treatment: string;
+  readonly blocks: readonly string[];
+  readonly value: number;
+  readonly covariate: number | undefined;
+}
+
+/** The units that gave a value, and the model's terms over them. */
+export interface TrialModel {
+  readonly units: readonly MeasuredUnit[];
+  readonly blockTerms: readonly ModelTerm[];
+  readonly covariate: readonly number[] | undefined;
+  readonly terms: readonly ModelTerm[];
+  /** A treatment's mean over equally weighted blocks, at the mean start size: the combination that estimates it. */
+  readonly meanOf: (model: LinearModel, treatment: string) => Combination | undefined;
+  /** Treatment a minus treatment b. */
+  readonly differenceOf: (model: LinearModel, a: string, b: string) => Combination | undefined;
+  readonly fit: (values: readonly number[]) => LinearModel;
+}
+
+/** Sets up blocks, covariate and treatment (or factors and their interactions) as columns, in the order of the analysis. */
+export function buildTrialModel(input: JudgeInput): TrialModel {
+  const units = input.units.flatMap((unit): MeasuredUnit[] =>
+    unit.value === null ? [] : [{ ...unit, value: unit.value, covariate: unit.covariate }]);
+  const blockTerms = input.blockNames.map((name, i): ModelTerm => {
+    const labels = units.map(unit => unit.blocks[i] ?? '');
+    return { name, columns: indicatorColumns(labels, distinct(labels)) };
+  });
+  const covariate = units.every(unit => unit.covariate !== undefined) && units.length > 0
+    ? units.map(unit => unit.covariate ?? 0) : undefined;
+  const covariateTerms: readonly ModelTerm[] = covariate ? [{ name: 'covariate', columns: [covariate] }] : [];
+  const treatmentTerms = input.factors ? factorTerms(input, units) : [singleTerm(input, units)];
+  const terms = [...blockTerms, ...covariateTerms, ...treatmentTerms.map(term => term.term)];
+
+  const rest = [
+    ...blockTerms.flatMap(term => term.columns.map(() => 1 / (term.columns.length + 1))),
+    ...(covariate ? [covariate.reduce((sum, value) => sum + value, 0) / covariate.length] : []),
+  ];
+  const own = (treatment: string): readonly number[] => treatmentTerms.flatMap(term => term.rowOf(treatment));
+  return {
+    units, blockTerms, covariate, terms,
+    fit: values => fitLinearModel(values, terms),
+    meanOf: (model, treatment) => model.combine(1, [...rest, ...own(treatment)]),
+    differenceOf: (model, a, b) => {
+      const rowB = own(b);
+      return model.combine(0, [...rest.map(() => 0), ...own(a).map((value, j) => value - rowB[j]!)]);
+    },
+  };
+}
+
+interface TreatmentTerm {
+  readonly term: ModelTerm;
+  /** The term's columns as one unit under this treatment would have them. */
+  readonly rowOf: (treatment: string) => readonly number[];
+}
+
+function singleTerm(input: JudgeInput, units: readonly MeasuredUnit[]): TreatmentTerm {
+  const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];
+  return {
+    term: { name: input.treatmentName, columns: indicatorColumns(units.map(unit => unit.treatment), levels) },
+    rowOf: treatment => levels.slice(1).map(level => Number(level === treatment)),
+  };
+}
+
+/** Main effects first, then interactions of two, of three …; the product of the factors' columns. */
+function factorTerms(input: JudgeInput, units: readonly MeasuredUnit[]): readonly TreatmentTerm[] {
+  const { names, levelsOf } = input.factors ?? { names: [], levelsOf: {} };
+  const levels = names.map((_, f) => distinct(input.treatments.map(treatment => levelsOf[treatment]?.[f] ?? '')));
+  return subsetsBySize(names.length).map(factors => {
+    const rowOf = (treatment: string): readonly number[] => factors.reduce<readonly number[]>((products, f) =>
+      (levels[f] ?? []).slice(1).flatMap(level => products.map(value => value * Number(levelsOf[treatment]?.[f] === level))), [1]);
+    const rows = new Map(input.treatments.map(treatment => [treatment, rowOf(treatment)]));
+    const width = rowOf(input.control).length;
+    const columns = Array.from({ length: width }, (_, j) => units.map(unit => rows.get(unit.treatment)?.[j] ?? 0));
+    return { term: { name: factors.map(f => names[f]).join(':'), columns }, rowOf };
+  });
+}
+
+function subsetsBySize(count: number): readonly (readonly number[])[] {
+  return Array.from({ length: 2 ** count - 1 }, (_, i) => i + 1)
+    .map(mask => Array.from({ length: count }, (_, f) => f).filter(f => mask & (1 << f)))
+    .sort((a, b) => a.length - b.length || lexical(a, b));
+}
+
+function lexical(a: readonly number[], b: readonly number[]): number {
+  const at = a.findIndex((value, i) => value !== b[i]);
+  return at < 0 ? 0 : a[at]! - b[at]!;
+}
+
+/** Different values in the order of their first appearance. */
+export function distinct(values: readonly string[]): readonly string[] {
+  return [...new Set(values)];
+}

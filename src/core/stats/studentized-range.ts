@@ -1,0 +1,49 @@
+import { normalCdf } from './distributions';
+import { gaussLegendre, type Quadrature, spreadQuadrature } from './quadrature';
+import { solveIncreasing } from './solve-increasing';
+
+/** The studentized range of k means on df degrees of freedom, ready for many questions. */
+export interface StudentizedRange {
+  /** P(Q ≥ q). */
+  readonly upperTail: (q: number) => number;
+  /** The q that is exceeded with probability 1 − p. */
+  readonly quantile: (p: number) => number;
+}
+
+/**
+ * P(Q ≤ q) = E over S of k ∫ φ(z) [Φ(z) − Φ(z − qS)]^(k−1) dz. Tukey (1953); the double integral as in
+ * Copenhaver & Holland (1988), Journal of Statistical Computation and Simulation 30, 1-15. Gauss-Legendre on both axes:
+ * @stdlib's own routine takes milliseconds a value, too long for every pair of eight treatments.
+ *
+ * @param k number of means, ≥ 2
+ */
+export function studentizedRange(k: number, df: number): StudentizedRange {
+  if (!(k >= 2)) throw new RangeError(`k must be ≥ 2, got ${k}`);
+  const spread = spreadQuadrature(df);
+  const inner = gaussLegendre(96, -8.5, 8.5);
+  const upperCdf = inner.points.map(normalCdf);
+  const cdf = (q: number): number => (q <= 0 ? 0 : expectation(q, k, spread, inner, upperCdf));
+  return {
+    upperTail: q => Math.min(1, Math.max(0, 1 - cdf(q))),
+    quantile: p => solveIncreasing(cdf, p, 0, 4),
+  };
+}
+
+function expectation(q: number, k: number, spread: Quadrature, inner: Quadrature, upperCdf: Float64Array): number {
+  let total = 0;
+  for (let i = 0; i < spread.points.length; i++) {
+    const weight = spread.weights[i]!;
+    if (weight > 1e-17) total += weight * rangeCdf(q * spread.points[i]!, k, inner, upperCdf);
+  }
+  return total;
+}
+
+function rangeCdf(width: number, k: number, inner: Quadrature, upperCdf: Float64Array): number {
+  let sum = 0;
+  for (let j = 0; j < inner.points.length; j++) {
+    const z = inner.points[j]!;
+    const density = Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+    sum += inner.weights[j]! * density * (upperCdf[j]! - normalCdf(z - width)) ** (k - 1);
+  }
+  return k * sum;
+}
