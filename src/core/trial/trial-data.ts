@@ -1,0 +1,122 @@
+import { z } from 'zod';
+import { CalendarDay } from './calendar-day';
+import { BlockId, GardenId, IncidentId, MeasureId, PickId, PlaceId, ReadingId, TreatmentId, TrialId, UnitId } from './ids';
+
+// The whole trial as one plain object: what core takes, what the worker gets, and the open file format.
+
+const Name = z.string().trim().min(1).max(120);
+const Note = z.string().max(2000);
+const Seed = z.int().min(0).max(2 ** 32 - 1);
+
+/** What a treatment is to the question. */
+export const TreatmentRole = z.enum(['control', 'test', 'reference']);
+export type TreatmentRole = z.infer<typeof TreatmentRole>;
+
+/** One combination of levels: what a unit gets. Its letter and order are those of its plant label. */
+export const Treatment = z.object({
+  id: TreatmentId, name: Name, letter: z.string().length(1), role: TreatmentRole, position: z.int().min(0),
+  /** The level of each factor, by the factor's name. */
+  levels: z.record(z.string(), z.string()),
+}).readonly();
+export type Treatment = z.infer<typeof Treatment>;
+
+/** Something that differs between treatments, with its levels. */
+export const Factor = z.object({ name: Name, levels: z.array(Name).min(2).readonly(), dealtAt: z.string() }).readonly();
+export type Factor = z.infer<typeof Factor>;
+
+/** The smallest difference that matters. */
+export const MarginSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('percent'), percent: z.number().positive().max(1000) }),
+  z.object({ kind: z.literal('absolute'), amount: z.number().positive() }),
+]);
+
+/** How picks or readings become one value a unit. */
+export const Summary = z.enum(['sound-weight', 'total-weight', 'sound-count', 'mean-piece-weight', 'reading-mean', 'reading-last']);
+export type Summary = z.infer<typeof Summary>;
+
+/** What is read, how, in what, and which way is better. */
+export const Measure = z.object({
+  id: MeasureId, name: Name, definition: z.string().max(400), response: Name,
+  unit: z.enum(['g', 'count', 'mm', 'score']), summary: Summary, better: z.enum(['higher', 'lower']),
+  margin: MarginSchema.nullable(), isMain: z.boolean(),
+}).readonly();
+export type Measure = z.infer<typeof Measure>;
+
+export const PlaceKind = z.enum(['garden', 'bench', 'shelf', 'bed', 'pot', 'plot', 'plant']);
+export type PlaceKind = z.infer<typeof PlaceKind>;
+
+/** Where something stands: a node of the tree garden > bench > shelf > pot > plant. Sizes in mm, offsets from the parent. */
+export const Place = z.object({
+  id: PlaceId, parentId: PlaceId.nullable(), kind: PlaceKind, name: Name,
+  shape: z.enum(['round', 'square']), xMm: z.number(), yMm: z.number(), widthMm: z.number().positive(), depthMm: z.number().positive(),
+}).readonly();
+export type Place = z.infer<typeof Place>;
+
+/** Units alike but for the treatment. */
+export const Block = z.object({ id: BlockId, name: Name, position: z.int().min(0), placeId: PlaceId.nullable() }).readonly();
+export type Block = z.infer<typeof Block>;
+
+/** An experimental unit: what a treatment was dealt to. */
+export const ExperimentalUnit = z.object({
+  id: UnitId, code: z.string().regex(/^[A-Z]{2}\d$/), placeId: PlaceId, blockId: BlockId.nullable(), treatmentId: TreatmentId, position: z.int().min(0),
+}).readonly();
+export type ExperimentalUnit = z.infer<typeof ExperimentalUnit>;
+
+export const LayoutKind = z.enum(['complete-randomisation', 'complete-blocks']);
+export type LayoutKind = z.infer<typeof LayoutKind>;
+
+/** How the units were dealt: plan, seed and method version reproduce it exactly. */
+export const Layout = z.object({
+  kind: LayoutKind, unitsEach: z.int().min(1), blockWord: Name, blockCount: z.int().min(0), seed: Seed, methodVersion: z.int(), deals: z.int().min(1),
+}).readonly();
+export type Layout = z.infer<typeof Layout>;
+
+/** What a look at one unit gave. Zero, not looked and dead are three different things. */
+export const Outcome = z.enum(['picked', 'nothing-there', 'not-looked', 'dead']);
+export type Outcome = z.infer<typeof Outcome>;
+
+export const CullReason = z.enum(['rot', 'split', 'eaten', 'infected', 'green', 'misshapen', 'sunscald', 'other']);
+export type CullReason = z.infer<typeof CullReason>;
+
+/** A harvest entry. `netG` = gross less tare; a revision names what it supersedes, and may be a removal. */
+export const Pick = z.object({
+  id: PickId, unitId: UnitId, pickedOn: CalendarDay, takenAt: z.iso.datetime(), outcome: Outcome,
+  pieces: z.int().min(0).nullable(), grossG: z.number().min(0).nullable(), tareG: z.number().min(0), netG: z.number().min(0).nullable(),
+  grade: z.enum(['sound', 'cull']), cullReason: CullReason.nullable(), note: Note, asWritten: z.string().max(80),
+  supersedes: PickId.nullable(), isRemoval: z.boolean(),
+}).readonly();
+export type Pick = z.infer<typeof Pick>;
+
+/** One value of one measure on one unit, or a subsample of it, on one day. */
+export const Reading = z.object({
+  id: ReadingId, unitId: UnitId, measureId: MeasureId, subsample: z.string().max(40), takenOn: CalendarDay, takenAt: z.iso.datetime(),
+  value: z.number().nullable(), outcome: Outcome, note: Note, supersedes: ReadingId.nullable(), isRemoval: z.boolean(),
+}).readonly();
+export type Reading = z.infer<typeof Reading>;
+
+/** Something that happened to units, and what was decided. */
+export const Incident = z.object({
+  id: IncidentId, unitId: UnitId, happenedOn: CalendarDay, recordedAt: z.iso.datetime(), what: Name, why: Note, by: z.string().max(80),
+  decision: z.enum(['keep', 'leave-out']), afterKeyOpened: z.boolean(), supersedes: IncidentId.nullable(), isRemoval: z.boolean(),
+}).readonly();
+export type Incident = z.infer<typeof Incident>;
+
+export const TrialState = z.enum(['planned', 'locked', 'closed']);
+export type TrialState = z.infer<typeof TrialState>;
+
+/** A trial's own facts. */
+export const Trial = z.object({
+  id: TrialId, gardenId: GardenId, question: z.string().trim().min(1).max(300), crop: Name, unitWord: Name, state: TrialState,
+  isBlind: z.boolean(), startsOn: CalendarDay, endsOn: CalendarDay, lockedAt: z.iso.datetime().nullable(), closedAt: z.iso.datetime().nullable(),
+  keyOpenedAt: z.iso.datetime().nullable(),
+}).readonly();
+export type Trial = z.infer<typeof Trial>;
+
+/** One trial, whole. Picks, readings and incidents are the standing ones: no superseded revision, no removal. */
+export const TrialData = z.object({
+  format: z.literal('turnspit-trial'), version: z.literal(1),
+  trial: Trial, factors: z.array(Factor).readonly(), treatments: z.array(Treatment).readonly(), measures: z.array(Measure).readonly(),
+  layout: Layout.nullable(), places: z.array(Place).readonly(), blocks: z.array(Block).readonly(), units: z.array(ExperimentalUnit).readonly(),
+  picks: z.array(Pick).readonly(), readings: z.array(Reading).readonly(), incidents: z.array(Incident).readonly(),
+}).readonly();
+export type TrialData = z.infer<typeof TrialData>;
