@@ -3,7 +3,7 @@ import { fiellerInterval } from '@/core/stats/fieller';
 import { type Combination, dot, type LinearModel } from '@/core/stats/linear-model';
 import { type LargestT, largestT } from '@/core/stats/multivariate-t';
 import { studentizedRange } from '@/core/stats/studentized-range';
-import { callOf } from './call';
+import { callOf, marginAmount } from './call';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, EstimableContrast, Interval, Pair } from './judgement';
 import type { TrialModel } from './trial-model';
@@ -81,12 +81,12 @@ function testedContrast(context: ContrastContext, spread: Spread, family: Larges
   const percentCiEquivalence = percentAround(equivalenceT);
   const ciAdjusted = around(criticalT);
   const ciEquivalence = around(equivalenceT);
-  const marginAmount = marginIn(input, control);
+  const smallest = marginAmount(input.margin, control?.estimate ?? 0);
   const call = input.margin?.kind === 'percent' && percentCiAdjusted && percentCiEquivalence
     ? callOf({ adjusted: percentCiAdjusted, equivalence: percentCiEquivalence, margin: input.margin.percent }, input.better)
-    : callOf({ adjusted: ciAdjusted, equivalence: ciEquivalence, margin: marginAmount }, input.better);
+    : callOf({ adjusted: ciAdjusted, equivalence: ciEquivalence, margin: smallest }, input.better);
   const undecided = {
-    difference: estimate, se, residualDf: spread.df, margin: marginAmount, confidence: input.confidence,
+    difference: estimate, se, residualDf: spread.df, margin: smallest, confidence: input.confidence,
     unitsEach: unitsEach(trial, [treatment, input.control]), treatments: input.treatments.length,
   };
   return {
@@ -103,11 +103,6 @@ function testedContrast(context: ContrastContext, spread: Spread, family: Larges
 function unitsEach(trial: TrialModel, treatments: readonly string[]): number {
   const counts = treatments.map(name => trial.units.filter(unit => unit.treatment === name).length);
   return counts.length / counts.reduce((sum, count) => sum + 1 / Math.max(1, count), 0);
-}
-
-function marginIn(input: JudgeInput, control: Combination | undefined): number {
-  if (!input.margin) return 0;
-  return input.margin.kind === 'absolute' ? input.margin.amount : (Math.abs(control?.estimate ?? 0) * input.margin.percent) / 100;
 }
 
 function percentOf(difference: Combination, control: Combination | undefined): number | null {
