@@ -28,6 +28,8 @@ export interface FactorStructure {
 export interface JudgeInput {
   /** What was measured, as a noun that “more” can stand before: `beans`, `weight`. */
   readonly response: string;
+  /** The unit its figures are in, where they have one: `g`. */
+  readonly responseUnit?: string | undefined;
   /** What a unit is called: `pot`. */
   readonly unitWord: string;
   /** The name of the treatment column or factor: `feed`. */

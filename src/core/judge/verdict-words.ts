@@ -99,12 +99,12 @@ function gave(contrast: EstimableContrast, input: JudgeInput): string {
 
 function amount(percentValue: number | null, difference: number, input: JudgeInput): string {
   const way = difference >= 0 ? 'more' : 'less';
-  return percentValue === null ? `${figure(Math.abs(difference))} ${way} ${input.response}` : `${percent(Math.abs(percentValue))} ${way} ${input.response}`;
+  return percentValue === null ? `${figure(Math.abs(difference), input)} ${way} ${input.response}` : `${percent(Math.abs(percentValue))} ${way} ${input.response}`;
 }
 
 function howSure(contrast: EstimableContrast, input: JudgeInput): string {
   const margin = input.margin ? ` ${judgedByMargin(contrast, input)}` : '';
-  return `${between(contrast)}.${margin}`;
+  return `${between(contrast, input)}.${margin}`;
 }
 
 function judgedByMargin(contrast: EstimableContrast, input: JudgeInput): string {
@@ -122,13 +122,13 @@ function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean
 }
 
 function range(contrast: EstimableContrast, input: JudgeInput): string {
-  return `${contrast.treatment}: ${amount(contrast.percent, contrast.difference, input)} than ${input.control}, ${lowerFirst(between(contrast))}.`;
+  return `${contrast.treatment}: ${amount(contrast.percent, contrast.difference, input)} than ${input.control}, ${lowerFirst(between(contrast, input))}.`;
 }
 
-function between(contrast: EstimableContrast): string {
+function between(contrast: EstimableContrast, input: JudgeInput): string {
   const interval = contrast.percentCiAdjusted;
   const [low, high] = interval ?? contrast.ciAdjusted ?? [0, 0];
-  const say = (value: number): string => (interval ? percent(Math.abs(value)) : figure(Math.abs(value)));
+  const say = (value: number): string => (interval ? percent(Math.abs(value)) : figure(Math.abs(value), input));
   if (low >= 0) return `Between ${say(low)} and ${say(high)} more`;
   if (high <= 0) return `Between ${say(high)} and ${say(low)} less`;
   return `Anything from ${say(low)} less to ${say(high)} more`;
@@ -148,7 +148,7 @@ function marginWords(input: JudgeInput): string {
 
 function marginText(input: JudgeInput): string {
   if (!input.margin) return '';
-  return input.margin.kind === 'percent' ? percent(input.margin.percent) : figure(input.margin.amount);
+  return input.margin.kind === 'percent' ? percent(input.margin.percent) : figure(input.margin.amount, input);
 }
 
 /** A percentage as one says it: whole above ten, one decimal below. */
@@ -156,8 +156,9 @@ export function percent(value: number): string {
   return `${Math.abs(value) >= 9.95 ? Math.round(value) : Number(value.toFixed(1))}%`;
 }
 
-function figure(value: number): string {
-  return String(Number(value.toPrecision(3)));
+function figure(value: number, input: JudgeInput): string {
+  const shown = String(Number(value.toPrecision(3)));
+  return input.responseUnit ? `${shown} ${input.responseUnit}` : shown;
 }
 
 function listed(names: readonly string[]): string {

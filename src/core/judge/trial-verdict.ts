@@ -1,0 +1,82 @@
+import { unitValues, type UnitValue } from '@/core/measure/unit-values';
+import type { Incident, Measure, TrialData } from '@/core/trial/trial-data';
+import { judgeWithoutShuffle } from './judge';
+import type { JudgeInput, Margin, PriorCv } from './judge-input';
+import type { Judgement } from './judgement';
+
+/** How a trial is to be looked at: as it was planned, or with something changed on the page. */
+export interface Look {
+  readonly measureId: string;
+  /** null: any difference matters. */
+  readonly margin: Margin | null;
+  /** Codes of units left out of the sums. */
+  readonly leftOut: readonly string[];
+  readonly shuffles: number;
+  readonly seed: number;
+  readonly priorCv: PriorCv;
+}
+
+/** The look that was planned: the main measure, its margin, and what the standing incidents left out. */
+export function plannedLook(data: TrialData, priorCv: PriorCv): Look {
+  const main = mainMeasure(data);
+  return { measureId: main.id, margin: main.margin, leftOut: standingLeaveOuts(data).map(left => left.code), shuffles: 20_000, seed: data.layout?.seed ?? 1, priorCv };
+}
+
+/** @throws {RangeError} a trial without a main measure, which its schema lets nobody make */
+export function mainMeasure(data: TrialData): Measure {
+  const main = data.measures.find(measure => measure.isMain);
+  if (!main) throw new RangeError(`trial ${data.trial.id} must have a main measure`);
+  return main;
+}
+
+/** A unit that was left out, and the incident that says why. */
+export interface LeaveOut {
+  readonly code: string;
+  readonly incident: Incident;
+}
+
+export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
+  return data.incidents.filter(incident => incident.decision === 'leave-out').flatMap(incident => {
+    const unit = data.units.find(candidate => candidate.id === incident.unitId);
+    return unit ? [{ code: unit.code, incident }] : [];
+  });
+}
+
+/** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
+export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
+  const measure = measureOf(data, look.measureId);
+  const values = unitValues(data, measure).filter(value => !look.leftOut.includes(value.unit.code));
+  const hasBlocks = data.layout?.kind === 'complete-blocks';
+  const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
+  const nameOf = (id: string): string => treatments.find(treatment => treatment.id === id)?.name ?? '';
+  const blockOf = (id: string | null): string => data.blocks.find(block => block.id === id)?.name ?? '';
+  return {
+    response: measure.response, responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
+    unitWord: data.trial.unitWord, treatmentName: data.factors[0]?.name ?? 'treatment',
+    treatments: treatments.map(treatment => treatment.name),
+    control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
+    blockNames: hasBlocks ? [data.layout?.blockWord ?? 'block'] : [],
+    units: values.map(value => ({
+      id: value.unit.code, treatment: nameOf(value.unit.treatmentId), blocks: hasBlocks ? [blockOf(value.unit.blockId)] : [], value: value.value,
+    })),
+    subsamples: values.reduce((sum, value) => sum + value.subsamples, 0),
+    better: measure.better, margin: look.margin, confidence: 0.95, shuffles: look.shuffles, seed: look.seed,
+    isDeclared: measure.isMain, priorCv: look.priorCv,
+  };
+}
+
+function measureOf(data: TrialData, measureId: string): Measure {
+  const measure = data.measures.find(candidate => candidate.id === measureId);
+  if (!measure) throw new RangeError(`measureId must be one of the trial's, got ${measureId}`);
+  return measure;
+}
+
+/** The judgement with every left-out unit back in, shuffle test aside; undefined where none was left out. */
+export function judgementWithAllIn(data: TrialData, look: Look): Judgement | undefined {
+  return look.leftOut.length === 0 ? undefined : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [] }));
+}
+
+/** Units whose value wants a word beside the verdict: died, missed on a day, or never read. */
+export function unitsToMention(data: TrialData, look: Look): readonly UnitValue[] {
+  return unitValues(data, measureOf(data, look.measureId)).filter(value => value.standing !== 'measured' || value.missedOn.length > 0);
+}

@@ -1,0 +1,94 @@
+import type { ExperimentalUnit, Measure, Pick, Reading, TrialData } from '@/core/trial/trial-data';
+
+/** What one experimental unit comes to in one measure, with why. */
+export interface UnitValue {
+  readonly unit: ExperimentalUnit;
+  /** In the measure's unit; null where the unit is missing. Zero is a value. */
+  readonly value: number | null;
+  /** `dead`: it died, and gave what it gave until then. */
+  readonly standing: 'measured' | 'dead' | 'not-looked' | 'no-entry';
+  /** Days on which it should have been looked at and was not: a total lacks what they would have brought. */
+  readonly missedOn: readonly string[];
+  /** Readings of parts of it that went into the value; 1 for a harvest. */
+  readonly subsamples: number;
+}
+
+/**
+ * One value a unit: subsamples averaged within a day first, then the days put together by the measure's rule. A unit with
+ * no entry is missing; one that had nothing to pick gave zero; one that died keeps what it gave.
+ */
+export function unitValues(data: TrialData, measure: Measure): readonly UnitValue[] {
+  return data.units.map(unit => (isHarvest(measure)
+    ? fromPicks(unit, measure, data.picks.filter(pick => pick.unitId === unit.id))
+    : fromReadings(unit, measure, data.readings.filter(reading => reading.unitId === unit.id && reading.measureId === measure.id))));
+}
+
+/** Whether a measure is made from picks rather than from readings. */
+export function isHarvest(measure: Measure): boolean {
+  return measure.summary !== 'reading-mean' && measure.summary !== 'reading-last';
+}
+
+/** How much of the trial is in: units with at least one entry of the measure. */
+export function unitsRead(data: TrialData, measure: Measure): number {
+  return unitValues(data, measure).filter(value => value.standing !== 'no-entry').length;
+}
+
+function fromPicks(unit: ExperimentalUnit, measure: Measure, picks: readonly Pick[]): UnitValue {
+  const looked = picks.filter(pick => pick.outcome !== 'not-looked');
+  return {
+    unit, subsamples: looked.length > 0 ? 1 : 0, missedOn: missedDays(picks.map(pick => ({ on: pick.pickedOn, outcome: pick.outcome }))),
+    standing: standingOf(picks), value: looked.length === 0 ? null : harvestOf(measure, looked),
+  };
+}
+
+function standingOf(entries: readonly { readonly outcome: Pick['outcome'] }[]): UnitValue['standing'] {
+  if (entries.length === 0) return 'no-entry';
+  if (entries.some(entry => entry.outcome === 'dead')) return 'dead';
+  return entries.every(entry => entry.outcome === 'not-looked') ? 'not-looked' : 'measured';
+}
+
+function missedDays(entries: readonly { readonly on: string; readonly outcome: Pick['outcome'] }[]): readonly string[] {
+  return entries.filter(entry => entry.outcome === 'not-looked').map(entry => entry.on);
+}
+
+function harvestOf(measure: Measure, picks: readonly Pick[]): number | null {
+  const sound = picks.filter(pick => pick.grade === 'sound');
+  switch (measure.summary) {
+    case 'sound-weight': return sum(sound, pick => pick.netG ?? 0);
+    case 'total-weight': return sum(picks, pick => pick.netG ?? 0);
+    case 'sound-count': return sum(sound, pick => pick.pieces ?? 0);
+    case 'mean-piece-weight': return meanPieceWeightG(sound);
+    default: throw new RangeError(`${measure.summary} is not made from picks`);
+  }
+}
+
+/** Only picks that were both weighed and counted can say what a piece weighs; without a piece there is no mean. */
+function meanPieceWeightG(picks: readonly Pick[]): number | null {
+  const both = picks.filter(pick => pick.netG !== null && pick.pieces !== null);
+  const pieces = sum(both, pick => pick.pieces ?? 0);
+  return pieces === 0 ? null : sum(both, pick => pick.netG ?? 0) / pieces;
+}
+
+function sum<Entry>(entries: readonly Entry[], of: (entry: Entry) => number): number {
+  return entries.reduce((total, entry) => total + of(entry), 0);
+}
+
+function fromReadings(unit: ExperimentalUnit, measure: Measure, readings: readonly Reading[]): UnitValue {
+  const valued = readings.filter(reading => reading.value !== null && reading.outcome === 'picked');
+  const zeros = readings.filter(reading => reading.outcome === 'nothing-there');
+  const days = [...new Set([...valued, ...zeros].map(reading => reading.takenOn))].sort();
+  const meansByDay = days.map(day => meanOf([
+    ...valued.filter(reading => reading.takenOn === day).map(reading => reading.value ?? 0),
+    ...zeros.filter(reading => reading.takenOn === day).map(() => 0),
+  ]));
+  const last = meansByDay.at(-1);
+  return {
+    unit, standing: standingOf(readings), missedOn: missedDays(readings.map(reading => ({ on: reading.takenOn, outcome: reading.outcome }))),
+    subsamples: Math.max(0, ...days.map(day => [...valued, ...zeros].filter(reading => reading.takenOn === day).length)),
+    value: last === undefined ? null : measure.summary === 'reading-last' ? last : meanOf(meansByDay),
+  };
+}
+
+function meanOf(values: readonly number[]): number {
+  return values.reduce((total, value) => total + value, 0) / values.length;
+}

@@ -1,0 +1,59 @@
+import { mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
+import knex, { type Knex } from 'knex';
+import { migrationSource } from './migrations/migration-source';
+
+/** A connection or a transaction: who calls decides what is atomic. */
+export type Database = Knex;
+
+interface Connection {
+  pragma(statement: string): unknown;
+}
+
+// FULL, so that an answered write survives a power cut and not only a killed process.
+const PRAGMAS = ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', 'busy_timeout = 5000'];
+
+/** Opens a data file, making its folder where there is none. Columns are snake_case in the file, camelCase here. */
+export function openDatabase(filename: string): Database {
+  mkdirSync(dirname(filename), { recursive: true });
+  return knex({
+    client: 'better-sqlite3', connection: { filename }, useNullAsDefault: true,
+    pool: {
+      min: 1, max: 1,
+      afterCreate(connection: Connection, done: (error: Error | null, connection: Connection) => void) {
+        for (const pragma of PRAGMAS) connection.pragma(pragma);
+        done(null, connection);
+      },
+    },
+    migrations: { migrationSource },
+    wrapIdentifier: (name, original) => original(snakeCase(name)),
+    postProcessResponse: (response: unknown) => (Array.isArray(response) ? response.map(camelKeys) : camelKeys(response)),
+  });
+}
+
+const holder = globalThis as typeof globalThis & { turnspitDatabase?: Database };
+
+/** The application's one connection. Held globally: pages, handlers and the start are bundled apart, yet must share it. */
+export function database(): Database {
+  holder.turnspitDatabase ??= openDatabase(dataFile());
+  return holder.turnspitDatabase;
+}
+
+/** Where the data lives: `TURNSPIT_DATA`, or `./data/turnspit.sqlite`. */
+export function dataFile(): string {
+  return process.env.TURNSPIT_DATA ?? 'data/turnspit.sqlite';
+}
+
+/** Does all of a change or none of it. Inside, only the given connection may be used: the pool holds one. */
+export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): Promise<Answer> {
+  return database().transaction(work);
+}
+
+function snakeCase(name: string): string {
+  return name.startsWith('knex_') ? name : name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`);
+}
+
+function camelKeys(row: unknown): unknown {
+  if (typeof row !== 'object' || row === null || row instanceof Date) return row;
+  return Object.fromEntries(Object.entries(row).map(([key, value]) => [key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase()), value]));
+}

@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { GardenId } from '@/core/trial/ids';
+import type { Database } from './database';
+
+/** Where trials stand, and whose pints and spelling are meant. */
+export const Garden = z.object({ id: GardenId, name: z.string(), system: z.enum(['uk', 'us']) }).readonly();
+export type Garden = z.infer<typeof Garden>;
+
+export async function firstGarden(db: Database): Promise<Garden | undefined> {
+  const row: unknown = await db('gardens').orderBy('id').first();
+  return row === undefined ? undefined : Garden.parse(row);
+}
+
+export async function addGarden(db: Database, garden: Garden): Promise<void> {
+  await db('gardens').insert({ ...garden });
+}
+
+export async function changeGarden(db: Database, garden: Garden): Promise<void> {
+  await db('gardens').where({ id: garden.id }).update({ name: garden.name, system: garden.system });
+}

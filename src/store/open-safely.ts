@@ -1,0 +1,39 @@
+import { existsSync, statSync } from 'node:fs';
+import BetterSqlite from 'better-sqlite3';
+import { failure, type Result, success } from '@/core/result';
+import type { Database } from './database';
+
+/** Why a data file was not opened. It is left exactly as it was found. */
+export type DataFileTrouble =
+  | { readonly kind: 'damaged'; readonly file: string; readonly finding: string }
+  | { readonly kind: 'newer'; readonly file: string }
+  | { readonly kind: 'unreadable'; readonly file: string; readonly finding: string };
+
+/** Looks through a data file, read-only, before anything may write to it. A file that is not there yet is sound. */
+export function checkDataFile(file: string): Result<'new' | 'sound', DataFileTrouble> {
+  if (!existsSync(file)) return success('new');
+  if (!statSync(file).isFile()) return failure({ kind: 'unreadable', file, finding: 'it is not a file' });
+  try {
+    const connection = new BetterSqlite(file, { readonly: true, fileMustExist: true });
+    const finding = String(connection.pragma('integrity_check(1)', { simple: true }));
+    connection.close();
+    return finding === 'ok' ? success('sound') : failure({ kind: 'damaged', file, finding });
+  } catch (error) {
+    return failure({ kind: codeOf(error) === 'SQLITE_CANTOPEN' ? 'unreadable' : 'damaged', file, finding: error instanceof Error ? error.message : String(error) });
+  }
+}
+
+/** Brings a sound file up to date. A file with steps this version does not know was made by a newer one. */
+export async function migrate(db: Database, file: string): Promise<Result<'migrated', DataFileTrouble>> {
+  try {
+    await db.migrate.latest();
+    return success('migrated');
+  } catch (error) {
+    if (error instanceof Error && error.message.includes('migration directory is corrupt')) return failure({ kind: 'newer', file });
+    throw error;
+  }
+}
+
+function codeOf(error: unknown): string {
+  return error instanceof Error && 'code' in error ? String(error.code) : '';
+}

@@ -1,0 +1,28 @@
+import type { Database } from './database';
+
+type EntryTable = 'picks' | 'readings' | 'incidents';
+
+/** A trial's standing entries: those no later revision supersedes, removals left out, oldest first. */
+export function standingRows(db: Database, table: EntryTable, trialId: string): Promise<readonly unknown[]> {
+  return Promise.resolve(db(table)
+    .leftJoin(`${table} as later`, 'later.supersedes', `${table}.id`)
+    .where({ [`${table}.trialId`]: trialId, [`${table}.isRemoval`]: false })
+    .whereNull('later.id')
+    .orderBy(`${table}.id`)
+    .select(`${table}.*`));
+}
+
+/** Every revision of one unit's entries, removed and superseded ones too, newest first. */
+export function historyRows(db: Database, table: EntryTable, unitId: string): Promise<readonly unknown[]> {
+  return Promise.resolve(db(table).where({ unitId }).orderBy('id', 'desc'));
+}
+
+/** Adds an entry or a revision. The same id sent twice changes nothing. `false`: what it supersedes was revised meanwhile. */
+export async function addEntry(db: Database, table: EntryTable, trialId: string, entry: { readonly id: string; readonly supersedes: string | null }): Promise<boolean> {
+  if (entry.supersedes !== null) {
+    const later: { id: string } | undefined = await db(table).where({ supersedes: entry.supersedes }).first('id');
+    if (later) return later.id === entry.id;
+  }
+  await db(table).insert({ ...entry, trialId }).onConflict('id').ignore();
+  return true;
+}

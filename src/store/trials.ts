@@ -1,0 +1,103 @@
+import { z } from 'zod';
+import {
+  Block, ExperimentalUnit, Factor, Layout, MarginSchema, Measure, Place, Treatment, Trial, TrialData,
+} from '@/core/trial/trial-data';
+import type { Database } from './database';
+import { standingIncidents, standingPicks, standingReadings } from './entries';
+
+type Row = Readonly<Record<string, unknown>>;
+
+const trialOf = (row: Row): Trial => Trial.parse({ ...row, isBlind: Boolean(row.isBlind) });
+const jsonOf = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : value);
+
+export async function findTrial(db: Database, id: string): Promise<Trial | undefined> {
+  const row: Row | undefined = await db('trials').where({ id }).first();
+  return row && trialOf(row);
+}
+
+/** All trials of a garden, the latest begun first. */
+export async function trialsOf(db: Database, gardenId: string): Promise<readonly Trial[]> {
+  const rows: readonly Row[] = await db('trials').where({ gardenId }).orderBy([{ column: 'startsOn', order: 'desc' }, { column: 'id', order: 'desc' }]);
+  return rows.map(trialOf);
+}
+
+/** One trial, whole. */
+export async function findTrialData(db: Database, id: string): Promise<TrialData | undefined> {
+  const trial = await findTrial(db, id);
+  if (!trial) return undefined;
+  const rowsOf = (table: string, order: string): Promise<readonly Row[]> => Promise.resolve(db(table).where({ trialId: id }).orderBy(order));
+  const layout: Row | undefined = await db('layouts').where({ trialId: id }).first();
+  return {
+    format: 'turnspit-trial', version: 1, trial,
+    factors: (await rowsOf('factors', 'position')).map(row => Factor.parse({ ...row, levels: jsonOf(row.levels) })),
+    treatments: (await rowsOf('treatments', 'position')).map(row => Treatment.parse({ ...row, levels: jsonOf(row.levels) })),
+    measures: (await rowsOf('measures', 'id')).map(row => Measure.parse({ ...row, margin: MarginSchema.nullable().parse(jsonOf(row.margin)), isMain: Boolean(row.isMain) })),
+    layout: layout ? Layout.parse(layout) : null,
+    places: (await rowsOf('places', 'id')).map(row => Place.parse(row)),
+    blocks: (await rowsOf('blocks', 'position')).map(row => Block.parse(row)),
+    units: (await rowsOf('units', 'position')).map(row => ExperimentalUnit.parse(row)),
+    picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
+  };
+}
+
+export async function addTrial(db: Database, trial: Trial): Promise<void> {
+  await db('trials').insert({ ...trial });
+}
+
+export async function changeTrial(db: Database, id: string, changes: Partial<Trial>): Promise<void> {
+  await db('trials').where({ id }).update({ ...changes });
+}
+
+/** Puts a trial's question in place of what stood there: what is compared, and what is measured. */
+export async function putQuestion(db: Database, trialId: string, question: { readonly factors: readonly Factor[]; readonly treatments: readonly Treatment[]; readonly measures: readonly Measure[] }): Promise<void> {
+  for (const table of ['factors', 'treatments', 'measures']) await db(table).where({ trialId }).delete();
+  await insertAll(db, 'factors', question.factors.map((factor, position) => ({ ...factor, trialId, position, levels: JSON.stringify(factor.levels) })));
+  await insertAll(db, 'treatments', question.treatments.map(treatment => ({ ...treatment, trialId, levels: JSON.stringify(treatment.levels) })));
+  await insertAll(db, 'measures', question.measures.map(measure => ({ ...measure, trialId, margin: measure.margin && JSON.stringify(measure.margin) })));
+}
+
+/** A deal as it stands on the bench. */
+export interface DealtLayout {
+  readonly layout: Layout;
+  readonly places: readonly Place[];
+  readonly blocks: readonly Block[];
+  readonly units: readonly ExperimentalUnit[];
+}
+
+/** Takes the deal away, with its units and places. Only for a plan that is not locked: readings would go with it. */
+export async function clearLayout(db: Database, trialId: string): Promise<void> {
+  for (const table of ['units', 'blocks', 'places', 'layouts']) await db(table).where({ trialId }).delete();
+}
+
+/** Puts a deal in place of the one that stood there. */
+export async function putLayout(db: Database, trial: Trial, dealt: DealtLayout): Promise<void> {
+  await clearLayout(db, trial.id);
+  await db('layouts').insert({ ...dealt.layout, trialId: trial.id });
+  await insertAll(db, 'places', dealt.places.map(place => ({ ...place, trialId: trial.id, gardenId: trial.gardenId })));
+  await insertAll(db, 'blocks', dealt.blocks.map(block => ({ ...block, trialId: trial.id })));
+  await insertAll(db, 'units', dealt.units.map(unit => ({ ...unit, trialId: trial.id })));
+}
+
+async function insertAll(db: Database, table: string, rows: readonly Row[]): Promise<void> {
+  if (rows.length > 0) await db.batchInsert(table, [...rows], 50);
+}
+
+const UnitCount = z.object({ trialId: z.string(), units: z.number() });
+
+/** How many units each trial has. */
+export async function unitCounts(db: Database): Promise<ReadonlyMap<string, number>> {
+  const rows: unknown[] = await db('units').groupBy('trialId').select('trialId').count({ units: '*' });
+  return new Map(rows.map(row => UnitCount.parse(row)).map(row => [row.trialId, row.units]));
+}
+
+/** How many units of each trial have at least one standing pick or reading. */
+export async function readCounts(db: Database): Promise<ReadonlyMap<string, number>> {
+  const counts = new Map<string, number>();
+  for (const table of ['picks', 'readings'] as const) {
+    const rows: unknown[] = await db(table).leftJoin(`${table} as later`, 'later.supersedes', `${table}.id`)
+      .where(`${table}.isRemoval`, false).whereNull('later.id').groupBy(`${table}.trialId`)
+      .select(`${table}.trialId as trialId`).countDistinct({ units: `${table}.unitId` });
+    for (const row of rows.map(found => UnitCount.parse(found))) counts.set(row.trialId, Math.max(counts.get(row.trialId) ?? 0, row.units));
+  }
+  return counts;
+}

@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import type { Database } from './database';
+
+/** A verdict as it stood when its trial was closed. `input` and `judgement` are the core's own objects. */
+export const FrozenVerdict = z.object({
+  trialId: z.string(), closedAt: z.string(), measureId: z.string(), input: z.string(), judgement: z.string(),
+}).readonly();
+export type FrozenVerdict = z.infer<typeof FrozenVerdict>;
+
+export async function freezeVerdict(db: Database, verdict: FrozenVerdict): Promise<void> {
+  await db('verdicts').insert({ ...verdict });
+}
+
+export async function findFrozenVerdict(db: Database, trialId: string): Promise<FrozenVerdict | undefined> {
+  const row: unknown = await db('verdicts').where({ trialId }).first();
+  return row === undefined ? undefined : FrozenVerdict.parse(row);
+}
+
+const Headline = z.object({ verdict: z.object({ headline: z.string() }) });
+
+/** The one sentence of every closed trial, by trial. */
+export async function frozenHeadlines(db: Database): Promise<ReadonlyMap<string, string>> {
+  const rows: readonly unknown[] = await db('verdicts');
+  return new Map(rows.map(row => FrozenVerdict.parse(row)).map(row => [row.trialId, Headline.parse(JSON.parse(row.judgement)).verdict.headline]));
+}
