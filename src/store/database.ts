@@ -50,7 +50,8 @@ export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): 
 }
 
 function snakeCase(name: string): string {
-  return name.startsWith('knex_') ? name : name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`);
+  // Knex wraps a missing constraint name too.
+  return !name || name.startsWith('knex_') ? name : name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`);
 }
 
 function camelKeys(row: unknown): unknown {

@@ -1,7 +1,7 @@
 import { unitValues, type UnitValue } from '@/core/measure/unit-values';
 import type { Incident, Measure, TrialData } from '@/core/trial/trial-data';
 import { judgeWithoutShuffle } from './judge';
-import type { JudgeInput, Margin, PriorCv } from './judge-input';
+import type { FactorStructure, JudgeInput, Margin, PriorCv } from './judge-input';
 import type { Judgement } from './judgement';
 
 /** How a trial is to be looked at: as it was planned, or with something changed on the page. */
@@ -52,7 +52,8 @@ export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
   const blockOf = (id: string | null): string => data.blocks.find(block => block.id === id)?.name ?? '';
   return {
     response: measure.response, responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
-    unitWord: data.trial.unitWord, treatmentName: data.factors[0]?.name ?? 'treatment',
+    unitWord: data.trial.unitWord, treatmentName: data.factors.map(factor => factor.name).join(':'),
+    factors: factorStructure(data),
     treatments: treatments.map(treatment => treatment.name),
     control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
     blockNames: hasBlocks ? [data.layout?.blockWord ?? 'block'] : [],
@@ -63,6 +64,12 @@ export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
     better: measure.better, margin: look.margin, confidence: 0.95, shuffles: look.shuffles, seed: look.seed,
     isDeclared: measure.isMain, priorCv: look.priorCv,
   };
+}
+
+function factorStructure(data: TrialData): FactorStructure | undefined {
+  if (data.factors.length < 2) return undefined;
+  const names = data.factors.map(factor => factor.name);
+  return { names, levelsOf: Object.fromEntries(data.treatments.map(treatment => [treatment.name, names.map(name => treatment.levels[name] ?? '')])) };
 }
 
 function measureOf(data: TrialData, measureId: string): Measure {

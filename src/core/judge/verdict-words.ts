@@ -49,14 +49,15 @@ function wordsFor(call: Call, best: string | null, context: VerdictContext, unit
   const open = context.contrasts.filter(contrast => contrast.call === 'cant-tell').map(contrast => contrast.treatment);
   if (call === 'no-test') return noTestWords(context);
   if (best !== null && best === input.control) return controlIsBest(context);
+  const settled = noDifference(context.contrasts);
   const leader = winners.find(contrast => contrast.treatment === best) ?? winners[0];
   if (leader && winners.length === 1) {
-    return { headline: gave(leader, input), detail: joined(howSure(leader, input), best ? '' : 'Which treatment is best of all is not settled.', stillOpen(open, unitsNeeded, input)) };
+    return { headline: gave(leader, input), detail: joined(howSure(leader, input), best ? '' : 'Which treatment is best of all is not settled.', settled, stillOpen(open, unitsNeeded, input)) };
   }
   if (leader) {
     const names = listed(winners.map(contrast => contrast.treatment));
-    const headline = best ? `${best} did best: ${gave(leader, input)}` : `${names} beat ${input.control}; which is best can’t be told yet.`;
-    return { headline, detail: joined(...winners.map(winner => `${winner.treatment}: ${howSure(winner, input)}`), stillOpen(open, unitsNeeded, input)) };
+    const headline = best ? `${best} did best: ${amount(leader.percent, leader.difference, input)} than ${input.control}.` : `${names} beat ${input.control}; which is best can’t be told yet.`;
+    return { headline, detail: joined(...winners.map(winner => `${winner.treatment}: ${lowerFirst(howSure(winner, input))}`), settled, stillOpen(open, unitsNeeded, input)) };
   }
   if (call === 'cant-tell') {
     const headline = open.length === 1 ? `Can’t tell yet whether ${open[0]} beats ${input.control}.` : `Can’t tell yet whether anything beats ${input.control}.`;
@@ -132,6 +133,11 @@ function between(contrast: EstimableContrast, input: JudgeInput): string {
   if (low >= 0) return `Between ${say(low)} and ${say(high)} more`;
   if (high <= 0) return `Between ${say(high)} and ${say(low)} less`;
   return `Anything from ${say(low)} less to ${say(high)} more`;
+}
+
+function noDifference(contrasts: readonly Contrast[]): string {
+  const same = contrasts.filter(contrast => contrast.call === 'no-difference-that-matters').map(contrast => contrast.treatment);
+  return same.length === 0 ? '' : `${listed(same)}: no difference that matters.`;
 }
 
 function stillOpen(open: readonly string[], unitsNeeded: number | null, input: JudgeInput): string {

@@ -1,0 +1,28 @@
+import type { FieldTroubles } from './field-troubles';
+
+/** Why a change to a trial was not made. In core, because the service makes it and the screen words it. */
+export type TrialTrouble =
+  | { readonly kind: 'invalid'; readonly fields: FieldTroubles }
+  | { readonly kind: 'no-such-trial' }
+  | { readonly kind: 'no-such-unit' }
+  | { readonly kind: 'already-locked' }
+  | { readonly kind: 'not-dealt' }
+  | { readonly kind: 'not-locked' }
+  | { readonly kind: 'closed' }
+  | { readonly kind: 'key-shut' }
+  | { readonly kind: 'changed-meanwhile' };
+
+/** One plain sentence: what stands in the way, and what to do. Field troubles stand beside their fields instead. */
+export function trialSentence(trouble: TrialTrouble): string {
+  switch (trouble.kind) {
+    case 'invalid': return Object.values(trouble.fields)[0] ?? 'Something in the form is missing.';
+    case 'no-such-trial': return 'There is no such trial any more.';
+    case 'no-such-unit': return 'That pot is not in this trial.';
+    case 'already-locked': return 'The plan is locked: it can’t be changed any more.';
+    case 'not-dealt': return 'Nothing is dealt yet. Lay the trial out first.';
+    case 'not-locked': return 'Lock the plan before the first reading: what is decided afterwards can’t be told from what was hoped for.';
+    case 'closed': return 'The trial is closed, and its verdict frozen.';
+    case 'key-shut': return 'This trial is blind and its key is still shut. Open the key first.';
+    case 'changed-meanwhile': return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
+  }
+}

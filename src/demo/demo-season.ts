@@ -1,0 +1,88 @@
+import { addDays } from '@/core/trial/calendar-day';
+import { GardenId, IncidentId, PickId } from '@/core/trial/ids';
+import type { ExperimentalUnit, Pick, TrialData } from '@/core/trial/trial-data';
+import { type DemoScript, demoTrial } from './demo-trial';
+import { type SeasonDice, seasonDice } from './seeded-season';
+
+/** The season at Cinder Row, a shared plot that does not exist. */
+export interface DemoSeason {
+  readonly garden: { readonly id: GardenId; readonly name: string; readonly system: 'uk' };
+  /** A closed one says so in its state; its verdict is for the keeper to compute. */
+  readonly trials: readonly TrialData[];
+}
+
+const SEED = 23;
+
+/**
+ * Makes the demo season: dwarf beans (finished, a clear winner) and strawberries (running, blind). The same day gives the
+ * same season to the last gram; another day moves its dates.
+ *
+ * @param today the day the running trial has come to
+ */
+export function demoSeason(today: string): DemoSeason {
+  const dice = seasonDice(SEED, Date.parse(`${addDays(today, -160)}T08:00:00Z`));
+  const garden = { id: GardenId.parse(dice.newId()), name: 'Cinder Row', system: 'uk' } as const;
+  return { garden, trials: [dwarfBeans(today, garden.id, dice), strawberries(today, garden.id, dice)] };
+}
+
+function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
+  const level = (feed: string, effect: number) => ({ name: feed, levels: { feed }, effect });
+  const script: DemoScript = {
+    question: 'Do three feeds help dwarf beans?', crop: 'dwarf beans', picked: 'beans', unitWord: 'pot',
+    factors: [{ name: 'feed', levels: ['plain water', 'Heronsgill feed', 'Wrackline feed', 'comfrey tea'], dealtAt: 'pot' }],
+    treatments: [level('plain water', 0), level('Heronsgill feed', 0.42), level('Wrackline feed', 0.12), level('comfrey tea', 0.06)],
+    bench: { unitsEach: 8, blockCount: 4, blockWord: 'shelf', unitWidthMm: 240, seed: 4118 },
+    startsOn: addDays(today, -118), lengthDays: 90, isBlind: true, marginPercent: 15, harvestG: 460, cv: 0.13, pieceG: 6.2,
+    pickDays: [{ day: 62, share: 0.2 }, { day: 69, share: 0.35 }, { day: 76, share: 0.3 }, { day: 83, share: 0.15 }],
+  };
+  const data = demoTrial(script, gardenId, dice);
+  const gnawed = data.units[13];
+  if (!gnawed) throw new RangeError('the bean trial must have a fourteenth pot');
+  const closedOn = data.trial.endsOn;
+  return {
+    ...data,
+    trial: { ...data.trial, state: 'closed', closedAt: `${closedOn}T18:00:00.000Z`, keyOpenedAt: `${closedOn}T17:50:00.000Z` },
+    picks: [...data.picks.map(pick => (pick.unitId === gnawed.id && pick.netG !== null ? { ...pick, netG: Math.round(pick.netG * 0.35), grossG: Math.round(pick.netG * 0.35) + pick.tareG } : pick)), ...culls(data, dice)],
+    incidents: [{
+      id: IncidentId.parse(dice.newId()), unitId: gnawed.id, happenedOn: addDays(data.trial.startsOn, 58), recordedAt: `${addDays(data.trial.startsOn, 58)}T07:30:00.000Z`,
+      what: 'left out of the sums', why: 'Gnawed to the stem by a vole in one night, before the first pick.', by: 'Ines', decision: 'leave-out', afterKeyOpened: false, supersedes: null, isRemoval: false,
+    }],
+  };
+}
+
+/** A few rotten or split pieces, weighed and counted apart. */
+function culls(data: TrialData, dice: SeasonDice): readonly Pick[] {
+  const last = data.picks.at(-1);
+  return [3, 10, 21, 27].flatMap((at, i): Pick[] => {
+    const unit = data.units[at];
+    if (!unit || !last) return [];
+    const netG = 20 + dice.below(40);
+    return [{
+      ...last, id: PickId.parse(dice.newId()), unitId: unit.id, outcome: 'picked', pieces: 3 + dice.below(5), grossG: netG + last.tareG, netG, asWritten: `${netG + last.tareG} g`,
+      grade: 'cull', cullReason: i % 2 === 0 ? 'rot' : 'split', note: '',
+    }];
+  });
+}
+
+const PICKED_TODAY = 15;
+
+function strawberries(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
+  const cell = (medium: string, feed: string, effect: number) => ({ name: `${medium}, ${feed}`, levels: { medium, feed }, effect });
+  const script: DemoScript = {
+    question: 'Bark or loam in the troughs, and does either want feeding?', crop: 'strawberries', picked: 'strawberries', unitWord: 'trough',
+    factors: [{ name: 'medium', levels: ['loam', 'bark mix'], dealtAt: 'trough' }, { name: 'feed', levels: ['plain water', 'Heronsgill feed'], dealtAt: 'trough' }],
+    treatments: [cell('loam', 'plain water', 0), cell('loam', 'Heronsgill feed', 0.1), cell('bark mix', 'plain water', -0.12), cell('bark mix', 'Heronsgill feed', 0.2)],
+    bench: { unitsEach: 6, blockCount: 6, blockWord: 'row', unitWidthMm: 300, seed: 905 },
+    startsOn: addDays(today, -64), lengthDays: 110, isBlind: true, marginPercent: 20, harvestG: 900, cv: 0.2, pieceG: 14,
+    pickDays: [{ day: 43, share: 0.12 }, { day: 50, share: 0.18 }, { day: 57, share: 0.2 }, { day: 64, share: 0.16 }],
+  };
+  const data = demoTrial(script, gardenId, dice);
+  const walked = (unit: ExperimentalUnit): boolean => unit.position < PICKED_TODAY;
+  const unitOf = new Map(data.units.map(unit => [unit.id, unit]));
+  const picks = data.picks.filter(pick => pick.pickedOn !== today || walked(unitOf.get(pick.unitId) ?? data.units[0]!));
+  return { ...data, picks: picks.map((pick, i) => (i === 17 ? nothingThere(pick) : pick)) };
+}
+
+function nothingThere(pick: Pick): Pick {
+  return { ...pick, outcome: 'nothing-there', pieces: null, grossG: null, netG: null, tareG: 0, asWritten: '', note: 'All still green.' };
+}

@@ -1,0 +1,75 @@
+import { type BenchPlan, layOutBench } from '@/core/design/bench-plan';
+import { HARVEST_MEASURES } from '@/core/measure/measure-library';
+import { addDays } from '@/core/trial/calendar-day';
+import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/ids';
+import type { ExperimentalUnit, Factor, Measure, Pick, Treatment, TrialData } from '@/core/trial/trial-data';
+import type { SeasonDice } from './seeded-season';
+
+/** A made-up trial: what it asks, how it is laid out, and how its pots really behave. */
+export interface DemoScript {
+  readonly question: string;
+  readonly crop: string;
+  readonly picked: string;
+  readonly unitWord: string;
+  readonly factors: readonly Factor[];
+  /** The first is the control. `effect`: its true share over the control. */
+  readonly treatments: readonly { readonly name: string; readonly levels: Readonly<Record<string, string>>; readonly effect: number }[];
+  readonly bench: Chosen<BenchPlan, 'unitsEach' | 'blockCount' | 'blockWord' | 'unitWidthMm' | 'seed'>;
+  readonly startsOn: string;
+  readonly lengthDays: number;
+  readonly isBlind: boolean;
+  readonly marginPercent: number;
+  /** True season's harvest of one control unit and how units treated alike spread (SD over mean). */
+  readonly harvestG: number;
+  readonly cv: number;
+  readonly pieceG: number;
+  /** Days after the start, with each pick's share of the season's harvest. */
+  readonly pickDays: readonly { readonly day: number; readonly share: number }[];
+}
+
+type Chosen<From, Keys extends keyof From> = { readonly [Key in Keys]: From[Key] };
+
+/** The trial as locked, with every pick of its script in. */
+export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDice): TrialData {
+  const treatments = script.treatments.map(({ name, levels }, position): Treatment => ({
+    id: TreatmentId.parse(dice.newId()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels,
+  }));
+  const bench = layOutBench({ ...script.bench, kind: 'complete-blocks', treatments, unitWord: script.unitWord, deals: 1 }, dice.newId);
+  return {
+    format: 'turnspit-trial', version: 1,
+    trial: {
+      id: TrialId.parse(dice.newId()), gardenId, question: script.question, crop: script.crop, unitWord: script.unitWord, state: 'locked', isBlind: script.isBlind,
+      startsOn: script.startsOn, endsOn: addDays(script.startsOn, script.lengthDays), lockedAt: `${script.startsOn}T08:10:00.000Z`, closedAt: null, keyOpenedAt: null,
+    },
+    factors: script.factors, treatments,
+    measures: HARVEST_MEASURES.map((kind, i): Measure => ({
+      id: MeasureId.parse(dice.newId()), name: kind.name, definition: kind.definition, response: kind.responseOf(script.picked), unit: kind.unit,
+      summary: kind.summary, better: 'higher', margin: { kind: 'percent', percent: script.marginPercent }, isMain: i === 0,
+    })),
+    ...bench,
+    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [],
+  };
+}
+
+function picksOf(script: DemoScript, treatments: readonly Treatment[], units: readonly ExperimentalUnit[], dice: SeasonDice): readonly Pick[] {
+  const blockEffect = Array.from({ length: script.bench.blockCount }, () => 0.1 * dice.normal());
+  const perBlock = units.length / script.bench.blockCount;
+  const seasonG = units.map((unit, i) => {
+    const effect = script.treatments[treatments.findIndex(treatment => treatment.id === unit.treatmentId)]?.effect ?? 0;
+    return script.harvestG * Math.exp(Math.log1p(effect) + (blockEffect[Math.floor(i / perBlock)] ?? 0) + script.cv * dice.normal());
+  });
+  return script.pickDays.flatMap(({ day, share }) => units.map((unit, i): Pick => {
+    const netG = Math.round((seasonG[i] ?? 0) * share * Math.exp(0.1 * dice.normal()));
+    return demoPick(unit, addDays(script.startsOn, day), netG, Math.max(1, Math.round(netG / script.pieceG)), i, dice);
+  }));
+}
+
+const BOWL_G = 184;
+
+function demoPick(unit: ExperimentalUnit, pickedOn: string, netG: number, pieces: number, order: number, dice: SeasonDice): Pick {
+  const minutes = String(order % 60).padStart(2, '0');
+  return {
+    id: PickId.parse(dice.newId()), unitId: unit.id, pickedOn, takenAt: `${pickedOn}T09:${minutes}:00.000Z`, outcome: 'picked', pieces,
+    grossG: netG + BOWL_G, tareG: BOWL_G, netG, grade: 'sound', cullReason: null, note: '', asWritten: `${netG + BOWL_G} g`, supersedes: null, isRemoval: false,
+  };
+}

@@ -1,0 +1,16 @@
+import { today } from '@/service/clock';
+import { keepSeason } from '@/service/keep-trial';
+import { dataFileSentence, startStore } from '@/service/start';
+import { database, dataFile } from '@/store/database';
+import { demoSeason } from './demo-season';
+
+// Fills an empty data file with the demo season; what a gardener entered is never touched.
+const started = await startStore();
+if (!started.ok) {
+  process.stderr.write(`${dataFileSentence(started.trouble)}\n`);
+  process.exit(1);
+}
+const season = demoSeason(today());
+const isKept = await keepSeason(season.garden, season.trials);
+process.stdout.write(isKept ? `The demo season is in ${dataFile()}.\n` : `${dataFile()} holds trials already: nothing was added.\n`);
+await database().destroy();

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { failure, type Result, success } from '@/core/result';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/field-troubles';
+import { database, inTransaction } from '@/store/database';
+import { changeGarden, firstGarden, type Garden } from '@/store/gardens';
+
+/** The garden that trials stand in. There is always one after the start. */
+export async function currentGarden(): Promise<Garden> {
+  const garden = await firstGarden(database());
+  if (!garden) throw new RangeError('there must be a garden: the start makes one');
+  return garden;
+}
+
+const GardenForm = z.object({
+  name: z.string().trim().min(1, 'Give the garden a name.').max(80, 'At most 80 characters.'),
+  system: z.enum(['uk', 'us'], 'Choose British or American measures.'),
+});
+
+/** Changes the garden's name and whose measures it uses. */
+export async function saveGarden(input: unknown): Promise<Result<Garden, FieldTroubles>> {
+  const parsed = GardenForm.safeParse(input);
+  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  return inTransaction(async db => {
+    const garden = await firstGarden(db);
+    if (!garden) throw new RangeError('there must be a garden: the start makes one');
+    const changed = { ...garden, ...parsed.data };
+    await changeGarden(db, changed);
+    return success(changed);
+  });
+}

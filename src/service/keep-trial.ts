@@ -1,0 +1,35 @@
+import { judge } from '@/core/judge/judge';
+import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { judgeInputOf, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
+import type { TrialData } from '@/core/trial/trial-data';
+import { addAllEntries } from '@/store/entries';
+import { logChange } from '@/store/changes';
+import { type Database, inTransaction } from '@/store/database';
+import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/gardens';
+import { addTrial, putLayout, putQuestion, trialsOf } from '@/store/trials';
+import { freezeVerdict } from '@/store/verdicts';
+import { instantNow } from './clock';
+
+/** Takes in whole trials with their garden, where nothing was entered yet. @returns false where a trial stands already */
+export function keepSeason(garden: Garden, trials: readonly TrialData[]): Promise<boolean> {
+  return inTransaction(async db => {
+    const standing = await firstGarden(db);
+    if (standing && (await trialsOf(db, standing.id)).length > 0) return false;
+    const kept = { ...garden, id: standing?.id ?? garden.id };
+    await (standing ? changeGarden(db, kept) : addGarden(db, kept));
+    for (const data of trials) await keepTrial(db, { ...data, trial: { ...data.trial, gardenId: kept.id } });
+    return true;
+  });
+}
+
+async function keepTrial(db: Database, data: TrialData): Promise<void> {
+  await addTrial(db, data.trial);
+  await putQuestion(db, data.trial.id, data);
+  if (data.layout) await putLayout(db, data.trial, { layout: data.layout, places: data.places, blocks: data.blocks, units: data.units });
+  await addAllEntries(db, data.trial.id, data);
+  if (data.trial.closedAt !== null) {
+    const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
+    await freezeVerdict(db, { trialId: data.trial.id, closedAt: data.trial.closedAt, measureId: mainMeasure(data).id, input: JSON.stringify(input), judgement: JSON.stringify(judge(input)) });
+  }
+  await logChange(db, { at: instantNow(), trialId: data.trial.id, what: 'taken in whole', subjectId: null, detail: '{}' });
+}

@@ -1,0 +1,40 @@
+import { randomInt } from 'node:crypto';
+import { layOutBench } from '@/core/design/bench-plan';
+import { failure, type Result, success } from '@/core/result';
+import { readBench } from '@/core/trial/bench-form';
+import type { Layout, Trial } from '@/core/trial/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { changeTrial, putLayout } from '@/store/trials';
+import { changeOneTrial } from './change-trial';
+import { instantNow } from './clock';
+import { currentGarden } from './garden';
+import { newId } from './new-id';
+
+/** Deals the treatments out with a fresh seed, in place of the deal before. */
+export async function dealTrial(trialId: string, input: unknown): Promise<Result<Layout, TrialTrouble>> {
+  const { system } = await currentGarden();
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'dealt';
+    if (data.trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
+    const wish = readBench(input, system, data.treatments.length);
+    if (!wish.ok) return { what, result: failure({ kind: 'invalid', fields: wish.trouble }) };
+    const bench = layOutBench({
+      ...wish.value, treatments: data.treatments, unitWord: data.trial.unitWord, seed: randomInt(2 ** 32), deals: (data.layout?.deals ?? 0) + 1,
+    }, newId);
+    await putLayout(db, data.trial, bench);
+    await changeTrial(db, trialId, { isBlind: wish.value.isBlind });
+    return { what, result: success(bench.layout), detail: bench.layout };
+  });
+}
+
+/** Locks the plan: from here on readings are taken, and question, margin and deal stand. */
+export function lockPlan(trialId: string): Promise<Result<Trial, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, { trial, layout }) => {
+    const what = 'plan locked';
+    if (trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
+    if (!layout) return { what, result: failure({ kind: 'not-dealt' }) };
+    const locked = { state: 'locked', lockedAt: instantNow() } as const;
+    await changeTrial(db, trialId, locked);
+    return { what, result: success({ ...trial, ...locked }) };
+  });
+}

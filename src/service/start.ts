@@ -1,0 +1,26 @@
+import type { Result } from '@/core/result';
+import { GardenId } from '@/core/trial/ids';
+import { database, dataFile } from '@/store/database';
+import { addGarden, firstGarden } from '@/store/gardens';
+import { checkDataFile, type DataFileTrouble, migrate } from '@/store/open-safely';
+import { newId } from './new-id';
+
+/** Checks the data file, brings it up to date, and sees that there is a garden. Nothing is written to a file that is not sound. */
+export async function startStore(): Promise<Result<'migrated', DataFileTrouble>> {
+  const checked = checkDataFile(dataFile());
+  if (!checked.ok) return checked;
+  const migrated = await migrate(database(), dataFile());
+  if (migrated.ok && !(await firstGarden(database()))) {
+    await addGarden(database(), { id: GardenId.parse(newId()), name: 'My garden', system: 'uk' });
+  }
+  return migrated;
+}
+
+/** What stands in the way of opening the data, in plain words. */
+export function dataFileSentence(trouble: DataFileTrouble): string {
+  switch (trouble.kind) {
+    case 'damaged': return `The data file ${trouble.file} is damaged (${trouble.finding}). It was left as it is. Put a backup in its place, or move it aside to begin with an empty one.`;
+    case 'newer': return `The data file ${trouble.file} was made by a newer Turnspit. It was left as it is. Start the newer version.`;
+    case 'unreadable': return `The data file ${trouble.file} can't be read (${trouble.finding}).`;
+  }
+}

@@ -1,0 +1,33 @@
+import type { Trial, TrialData } from '@/core/trial/trial-data';
+import { type Change, changesOf } from '@/store/changes';
+import { database } from '@/store/database';
+import { findTrialData, readCounts, trialsOf, unitCounts } from '@/store/trials';
+import { frozenHeadlines } from '@/store/verdicts';
+import { currentGarden } from './garden';
+
+/** A trial as a list shows it. */
+export interface TrialSummary {
+  readonly trial: Trial;
+  readonly units: number;
+  readonly unitsRead: number;
+  /** Of a closed trial: its frozen sentence. */
+  readonly headline: string | null;
+}
+
+/** Every trial of the garden, the latest begun first. */
+export async function listTrials(): Promise<readonly TrialSummary[]> {
+  const garden = await currentGarden();
+  const db = database();
+  const [trials, units, read, headlines] = [await trialsOf(db, garden.id), await unitCounts(db), await readCounts(db), await frozenHeadlines(db)];
+  return trials.map(trial => ({ trial, units: units.get(trial.id) ?? 0, unitsRead: read.get(trial.id) ?? 0, headline: headlines.get(trial.id) ?? null }));
+}
+
+export function findTrial(trialId: string): Promise<TrialData | undefined> {
+  return findTrialData(database(), trialId);
+}
+
+/** A trial's log, newest first. */
+export function trialLog(trialId: string): Promise<readonly Change[]> {
+  return changesOf(database(), trialId);
+}
+

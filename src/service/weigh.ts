@@ -1,0 +1,63 @@
+import { mainMeasure } from '@/core/judge/trial-verdict';
+import { failure, type Result, success } from '@/core/result';
+import { PickId } from '@/core/trial/ids';
+import { readPick } from '@/core/trial/pick-form';
+import type { Pick } from '@/core/trial/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { database } from '@/store/database';
+import { addPick, findPick, pickHistory } from '@/store/entries';
+import { changeOneTrial, entryTrouble } from './change-trial';
+import { instantNow, today } from './clock';
+import { currentGarden } from './garden';
+import { newId } from './new-id';
+
+/** Takes a pick, or a revision of one. The same id sent twice changes nothing. */
+export async function takePick(trialId: string, input: unknown): Promise<Result<Pick, TrialTrouble>> {
+  const { system } = await currentGarden();
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'pick';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const read = readPick(input, { system, today: today(), startsOn: data.trial.startsOn, mainMeasure: mainMeasure(data), now: instantNow() });
+    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    const pick = read.value;
+    if (!data.units.some(unit => unit.id === pick.unitId)) return { what, result: failure({ kind: 'no-such-unit' }) };
+    if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!(await addPick(db, trialId, pick))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return { what: pick.supersedes ? 'pick revised' : what, subjectId: pick.id, result: success(pick) };
+  });
+}
+
+/** Takes a pick out of the sums by a revision that says so: the entry itself stays in the history. */
+export function removePick(trialId: string, pickId: string): Promise<Result<Pick, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'pick taken out';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const standing = data.picks.find(pick => pick.id === pickId);
+    if (!standing) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const removal: Pick = { ...standing, id: PickId.parse(newId()), supersedes: standing.id, isRemoval: true, takenAt: instantNow() };
+    await addPick(db, trialId, removal);
+    return { what, subjectId: standing.id, result: success(removal) };
+  });
+}
+
+/** Brings back what a revision changed or took out: a new revision with the older values. Undo, in short. */
+export function undoRevision(trialId: string, revisionId: string): Promise<Result<Pick, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'undone';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const revision = await findPick(db, trialId, revisionId);
+    const before = revision?.supersedes ? await findPick(db, trialId, revision.supersedes) : undefined;
+    if (!revision || !before) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const restored: Pick = { ...before, id: PickId.parse(newId()), supersedes: revision.id, takenAt: instantNow() };
+    if (!(await addPick(db, trialId, restored))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return { what, subjectId: restored.id, result: success(restored) };
+  });
+}
+
+/** Every revision of one unit's picks, newest first. */
+export function historyOf(unitId: string): Promise<readonly Pick[]> {
+  return pickHistory(database(), unitId);
+}
