@@ -9,7 +9,8 @@ import type { Incident, Trial } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { addIncident } from '@/store/entries';
 import { changeTrial } from '@/store/trials';
-import { freezeVerdict } from '@/store/verdicts';
+import { database } from '@/store/database';
+import { freezeVerdict, type FrozenWords, frozenWords } from '@/store/verdicts';
 import { changeOneTrial, entryTrouble } from './change-trial';
 import { instantNow, today } from './clock';
 import { newId } from './new-id';
@@ -82,4 +83,9 @@ export function closeTrial(trialId: string): Promise<Result<Trial, TrialTrouble>
     await freezeVerdict(db, { trialId, closedAt: closed.closedAt, measureId: mainMeasure(data).id, input: JSON.stringify(input), judgement: JSON.stringify(judge(input)) });
     return { what, result: success({ ...data.trial, ...closed }) };
   });
+}
+
+/** What the verdict of a closed trial said when it was frozen. */
+export function frozenVerdictOf(trialId: string): Promise<FrozenWords | undefined> {
+  return frozenWords(database(), trialId);
 }

@@ -2,7 +2,7 @@ import { randomInt } from 'node:crypto';
 import { layOutBench } from '@/core/design/bench-plan';
 import { failure, type Result, success } from '@/core/result';
 import { readBench } from '@/core/trial/bench-form';
-import type { Layout, Trial } from '@/core/trial/trial-data';
+import type { Layout, Trial, TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { changeTrial, putLayout } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
@@ -37,4 +37,9 @@ export function lockPlan(trialId: string): Promise<Result<Trial, TrialTrouble>> 
     await changeTrial(db, trialId, locked);
     return { what, result: success({ ...trial, ...locked }) };
   });
+}
+
+/** Hands out the whole trial, treatments and all, to whoever feeds; the log says that someone looked. */
+export function lookAtKey(trialId: string): Promise<Result<TrialData, TrialTrouble>> {
+  return changeOneTrial(trialId, async (_, data) => ({ what: 'key looked at', result: success(data) }));
 }

@@ -1,7 +1,7 @@
 import type { Trial, TrialData } from '@/core/trial/trial-data';
 import { type Change, changesOf } from '@/store/changes';
 import { database } from '@/store/database';
-import { findTrialData, readCounts, trialsOf, unitCounts } from '@/store/trials';
+import { findTrialData, lastDays, readCounts, trialsOf, unitCounts } from '@/store/trials';
 import { frozenHeadlines } from '@/store/verdicts';
 import { currentGarden } from './garden';
 
@@ -10,6 +10,8 @@ export interface TrialSummary {
   readonly trial: Trial;
   readonly units: number;
   readonly unitsRead: number;
+  /** The last day it was picked or read, and how many units were; null before the first. */
+  readonly lastDay: { readonly day: string; readonly units: number } | null;
   /** Of a closed trial: its frozen sentence. */
   readonly headline: string | null;
 }
@@ -18,8 +20,8 @@ export interface TrialSummary {
 export async function listTrials(): Promise<readonly TrialSummary[]> {
   const garden = await currentGarden();
   const db = database();
-  const [trials, units, read, headlines] = [await trialsOf(db, garden.id), await unitCounts(db), await readCounts(db), await frozenHeadlines(db)];
-  return trials.map(trial => ({ trial, units: units.get(trial.id) ?? 0, unitsRead: read.get(trial.id) ?? 0, headline: headlines.get(trial.id) ?? null }));
+  const [trials, units, read, days, headlines] = [await trialsOf(db, garden.id), await unitCounts(db), await readCounts(db), await lastDays(db), await frozenHeadlines(db)];
+  return trials.map(trial => ({ trial, units: units.get(trial.id) ?? 0, unitsRead: read.get(trial.id) ?? 0, lastDay: days.get(trial.id) ?? null, headline: headlines.get(trial.id) ?? null }));
 }
 
 export function findTrial(trialId: string): Promise<TrialData | undefined> {

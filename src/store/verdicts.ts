@@ -11,15 +11,25 @@ export async function freezeVerdict(db: Database, verdict: FrozenVerdict): Promi
   await db('verdicts').insert({ ...verdict });
 }
 
-export async function findFrozenVerdict(db: Database, trialId: string): Promise<FrozenVerdict | undefined> {
+async function findFrozenVerdict(db: Database, trialId: string): Promise<FrozenVerdict | undefined> {
   const row: unknown = await db('verdicts').where({ trialId }).first();
   return row === undefined ? undefined : FrozenVerdict.parse(row);
 }
 
-const Headline = z.object({ verdict: z.object({ headline: z.string() }) });
+/** What a frozen verdict said, in short. */
+const FrozenWords = z.object({
+  verdict: z.object({ headline: z.string(), detail: z.string() }),
+  contrasts: z.array(z.object({ treatment: z.string(), call: z.string() })).readonly(),
+}).readonly();
+export type FrozenWords = z.infer<typeof FrozenWords> & { readonly closedAt: string };
+
+export async function frozenWords(db: Database, trialId: string): Promise<FrozenWords | undefined> {
+  const found = await findFrozenVerdict(db, trialId);
+  return found && { ...FrozenWords.parse(JSON.parse(found.judgement)), closedAt: found.closedAt };
+}
 
 /** The one sentence of every closed trial, by trial. */
 export async function frozenHeadlines(db: Database): Promise<ReadonlyMap<string, string>> {
   const rows: readonly unknown[] = await db('verdicts');
-  return new Map(rows.map(row => FrozenVerdict.parse(row)).map(row => [row.trialId, Headline.parse(JSON.parse(row.judgement)).verdict.headline]));
+  return new Map(rows.map(row => FrozenVerdict.parse(row)).map(row => [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline]));
 }

@@ -87,3 +87,18 @@ export function judgementWithAllIn(data: TrialData, look: Look): Judgement | und
 export function unitsToMention(data: TrialData, look: Look): readonly UnitValue[] {
   return unitValues(data, measureOf(data, look.measureId)).filter(value => value.standing !== 'measured' || value.missedOn.length > 0);
 }
+
+/** A trial judged under one look, all but the shuffles: what the server paints first and a worker makes anew. */
+export interface LookedJudgement {
+  readonly look: Look;
+  readonly input: JudgeInput;
+  readonly judgement: Judgement;
+  /** With every left-out unit back in; null where none was left out. */
+  readonly allIn: Judgement | null;
+}
+
+/** @param judgeIt the whole judge, or the judge without its shuffles */
+export function judgeUnderLook(data: TrialData, look: Look, judgeIt: (input: JudgeInput) => Judgement): LookedJudgement {
+  const input = judgeInputOf(data, look);
+  return { look, input, judgement: judgeIt(input), allIn: judgementWithAllIn(data, look) ?? null };
+}

@@ -1,0 +1,12 @@
+import type { Metadata } from 'next';
+import { GardenForm } from '@/features/garden/GardenForm';
+import { currentGarden } from '@/service/garden';
+import { saveGardenAction } from './actions';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Garden' };
+
+export default async function GardenPage() {
+  const { name, system } = await currentGarden();
+  return <GardenForm name={name} system={system} save={saveGardenAction} />;
+}

@@ -1,0 +1,11 @@
+import Link from 'next/link';
+import { Page } from '@/ui/Page';
+
+export default function NotFound() {
+  return (
+    <Page>
+      <h1>Nothing grows here</h1>
+      <p>There is no such trial or page, or not any more. <Link href="/trials">See all trials.</Link></p>
+    </Page>
+  );
+}

@@ -1,0 +1,74 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { redirect } from 'next/navigation';
+import { z } from 'zod';
+import { failure, type Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { changeQuestion } from '@/service/ask';
+import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge';
+import { dealTrial, lockPlan } from '@/service/lay-out';
+import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh';
+
+// Public doors: anyone who can reach the site can call them with anything, ids included.
+const Id = z.uuid();
+
+async function changing<Value>(trialId: unknown, change: (id: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
+  const id = Id.safeParse(trialId);
+  if (!id.success) return failure({ kind: 'no-such-trial' });
+  const changed = await change(id.data);
+  if (changed.ok) revalidatePath('/', 'layout');
+  return changed;
+}
+
+function changingOne<Value>(trialId: unknown, otherId: unknown, change: (id: string, other: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
+  const other = Id.safeParse(otherId);
+  return changing(trialId, async id => (other.success ? change(id, other.data) : failure({ kind: 'changed-meanwhile' })));
+}
+
+export async function changeQuestionAction(trialId: unknown, input: unknown): Promise<TrialTrouble | undefined> {
+  const changed = await changing(trialId, id => changeQuestion(id, input));
+  if (!changed.ok) return changed.trouble;
+  redirect(`/trials/${changed.value.id}/lay-out`);
+}
+
+export async function dealAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => dealTrial(id, input));
+}
+
+export async function lockAction(trialId: unknown) {
+  return changing(trialId, lockPlan);
+}
+
+export async function takePickAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => takePick(id, input));
+}
+
+export async function removePickAction(trialId: unknown, pickId: unknown) {
+  return changingOne(trialId, pickId, removePick);
+}
+
+export async function undoRevisionAction(trialId: unknown, revisionId: unknown) {
+  return changingOne(trialId, revisionId, undoRevision);
+}
+
+export async function historyAction(unitId: unknown) {
+  const id = Id.safeParse(unitId);
+  return id.success ? historyOf(id.data) : [];
+}
+
+export async function openKeyAction(trialId: unknown) {
+  return changing(trialId, openKey);
+}
+
+export async function leaveOutAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => leaveOut(id, input));
+}
+
+export async function putBackInAction(trialId: unknown, incidentId: unknown) {
+  return changingOne(trialId, incidentId, putBackIn);
+}
+
+export async function closeTrialAction(trialId: unknown) {
+  return changing(trialId, closeTrial);
+}

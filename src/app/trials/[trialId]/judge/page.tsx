@@ -1,0 +1,49 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { judge } from '@/core/judge/judge';
+import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { judgeUnderLook, plannedLook } from '@/core/judge/trial-verdict';
+import { benchViewOf } from '@/features/bench/bench-view';
+import { JudgeView } from '@/features/judge/JudgeView';
+import { ShutKey } from '@/features/judge/ShutKey';
+import { TrialFrame } from '@/features/trial/TrialFrame';
+import { currentGarden } from '@/service/garden';
+import { frozenVerdictOf } from '@/service/judge';
+import { closeTrialAction, leaveOutAction, openKeyAction, putBackInAction } from '../actions';
+import { loadTrial, type TrialPageProps } from '../load-trial';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Judge' };
+
+export default async function JudgePage(props: TrialPageProps) {
+  const { data, frame, isOpen } = await loadTrial(props);
+  const { id, state, unitWord } = data.trial;
+  const bench = benchViewOf(data, isOpen);
+  return (
+    <TrialFrame frame={frame} step="judge">
+      {state === 'planned' || !bench ? <NothingYet id={id} /> : isOpen ? await verdict() : <ShutKey bench={bench} unitWord={unitWord} open={openKeyAction.bind(null, id)} />}
+    </TrialFrame>
+  );
+
+  async function verdict() {
+    if (!bench) return null;
+    const garden = await currentGarden();
+    const frozen = await frozenVerdictOf(id);
+    return (
+      <JudgeView
+        data={data} first={judgeUnderLook(data, plannedLook(data, STARTING_GUESS_CV), judge)} bench={bench} system={garden.system}
+        frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
+        close={closeTrialAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}
+      />
+    );
+  }
+}
+
+function NothingYet({ id }: { readonly id: string }) {
+  return (
+    <div>
+      <h2>Nothing to judge yet</h2>
+      <p>First the plan is locked and something is weighed. <Link href={`/trials/${id}/lay-out`}>Lay out and lock.</Link></p>
+    </div>
+  );
+}

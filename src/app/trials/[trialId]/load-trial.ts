@@ -1,0 +1,24 @@
+import { notFound } from 'next/navigation';
+import { z } from 'zod';
+import type { TrialData } from '@/core/trial/trial-data';
+import { callCounts } from '@/features/judge/call-words';
+import { trialFrameOf, type TrialFrameView } from '@/features/trial/trial-view';
+import { today } from '@/service/clock';
+import { frozenVerdictOf, isKeyOpen } from '@/service/judge';
+import { findTrial } from '@/service/trials';
+
+/** What a step's page gets from Next. */
+export interface TrialPageProps {
+  readonly params: Promise<{ readonly trialId: string }>;
+}
+
+/** A trial's data and its frame, or the page that says there is no such trial. */
+export async function loadTrial({ params }: TrialPageProps): Promise<{ readonly data: TrialData; readonly frame: TrialFrameView; readonly isOpen: boolean }> {
+  const { trialId } = await params;
+  const data = z.uuid().safeParse(trialId).success ? await findTrial(trialId) : undefined;
+  if (!data) notFound();
+  const isOpen = isKeyOpen(data.trial);
+  const frozen = data.trial.state === 'closed' ? await frozenVerdictOf(trialId) : undefined;
+  const judged = frozen ? callCounts(frozen.contrasts.map(contrast => contrast.call)) : isOpen ? null : data.trial.state === 'planned' ? null : 'the key is shut';
+  return { data, isOpen, frame: trialFrameOf(data, today(), judged) };
+}

@@ -1,0 +1,27 @@
+import type { Metadata } from 'next';
+import { mainMeasure } from '@/core/judge/trial-verdict';
+import { benchViewOf } from '@/features/bench/bench-view';
+import { TrialFrame } from '@/features/trial/TrialFrame';
+import { Weigh } from '@/features/weigh/Weigh';
+import { today } from '@/service/clock';
+import { currentGarden } from '@/service/garden';
+import { historyAction, removePickAction, takePickAction, undoRevisionAction } from '../actions';
+import { loadTrial, type TrialPageProps } from '../load-trial';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Weigh' };
+
+export default async function WeighPage(props: TrialPageProps) {
+  const { data, frame, isOpen } = await loadTrial(props);
+  const garden = await currentGarden();
+  const { id, state, unitWord } = data.trial;
+  return (
+    <TrialFrame frame={frame} step="weigh">
+      <Weigh
+        trialId={id} state={state} unitWord={unitWord} measure={mainMeasure(data)} system={garden.system} today={today()}
+        bench={benchViewOf(data, isOpen)} picks={data.picks}
+        take={takePickAction.bind(null, id)} remove={removePickAction.bind(null, id)} undoRevision={undoRevisionAction.bind(null, id)} history={historyAction}
+      />
+    </TrialFrame>
+  );
+}

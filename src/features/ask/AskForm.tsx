@@ -1,0 +1,101 @@
+'use client';
+
+import { useEffect, useRef, useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/measure-library';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import { QuestionForm } from '@/core/trial/question-form';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Acts, Soft, TwoParts } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+import { useDraft } from '@/ui/use-draft';
+import { isQuestionDraft } from './question-draft';
+import { testableQuestion } from './testable-question';
+import { TreatmentList } from './TreatmentList';
+
+interface AskFormProps {
+  /** Where an unsaved draft is kept. */
+  readonly draftKey: string;
+  readonly saved: QuestionForm;
+  readonly isLocked: boolean;
+  readonly isDealt: boolean;
+  /** Goes to the next step by itself when it worked. */
+  readonly save: (input: unknown) => Promise<TrialTrouble | undefined>;
+}
+
+const OFFERED = ['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight'] as const;
+
+/** What is asked, what is compared, what is measured, and what would be worth having. */
+export function AskForm({ draftKey, saved, isLocked, isDealt, save }: AskFormProps) {
+  const [form, keep, forget] = useDraft(draftKey, saved, isQuestionDraft);
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const box = useRef<HTMLDivElement>(null);
+  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const set = <Key extends keyof QuestionForm>(key: Key) => (value: QuestionForm[Key]): void => keep({ ...form, [key]: value });
+  const shown = isLocked ? saved : form;
+  useEffect(() => {
+    if (trouble) box.current?.querySelector<HTMLElement>('[data-invalid] input, [data-invalid] textarea')?.focus();
+  }, [trouble]);
+  const submit = (): void => startTransition(async () => {
+    const found = await save(form);
+    setTrouble(found);
+    if (!found) forget();
+  });
+  return (
+    <TwoParts ref={box}>
+      <Sheet>
+        <TextField label="The question" name="question" value={shown.question} onChange={set('question')} trouble={fields.question} isReadOnly={isLocked} placeholder="Does a liquid feed bring more beans?" hint="One question. Two in one can’t both be answered by the same pots." />
+        <div data-pair>
+          <TextField label="What grows" name="crop" value={shown.crop} onChange={set('crop')} trouble={fields.crop} isReadOnly={isLocked} placeholder="dwarf beans" />
+          <TextField label="What is picked" name="picked" value={shown.picked} onChange={set('picked')} trouble={fields.picked} isReadOnly={isLocked} placeholder="beans" hint="As in “more beans”." />
+        </div>
+        <TreatmentList treatments={shown.treatments} control={shown.control} troubles={fields} isLocked={isLocked} onChange={(treatments, control) => keep({ ...form, treatments: [...treatments], control })} />
+        <Choice
+          label="Main measure" name="summary" value={shown.summary} onChange={set('summary')} isReadOnly={isLocked} trouble={fields.summary}
+          options={HARVEST_MEASURES.flatMap(kind => { const value = OFFERED.find(offered => offered === kind.summary); return value ? [{ value, label: kind.name, hint: kind.definition }] : []; })}
+        />
+        <div data-pair>
+          <Choice label="Better is" name="better" value={shown.better} onChange={set('better')} isReadOnly={isLocked} direction="row" options={[{ value: 'higher', label: 'more' }, { value: 'lower', label: 'less' }]} />
+          <div data-margin>
+            <Choice label="Worth having" name="marginKind" value={shown.marginKind} onChange={set('marginKind')} isReadOnly={isLocked} direction="row" options={[{ value: 'percent', label: '% of the control' }, { value: 'amount', label: 'an amount' }, { value: 'any', label: 'any difference' }]} />
+            {shown.marginKind !== 'any' && <TextField label={shown.marginKind === 'percent' ? 'At least, %' : 'At least'} name="margin" value={shown.margin} onChange={set('margin')} trouble={fields.margin} isReadOnly={isLocked} inputMode={shown.marginKind === 'percent' ? 'decimal' : 'text'} hint={shown.marginKind === 'amount' && shown.summary !== 'sound-count' ? 'With its unit: 50 g, 2 oz.' : undefined} />}
+          </div>
+        </div>
+        <div data-three>
+          <TextField label="Each treatment goes to a" name="unitWord" value={shown.unitWord} onChange={set('unitWord')} trouble={fields.unitWord} isReadOnly={isLocked} hint="pot, trough, bed: what gets it apart from the others." />
+          <TextField label="From" name="startsOn" type="date" value={shown.startsOn} onChange={set('startsOn')} trouble={fields.startsOn} isReadOnly={isLocked} />
+          <TextField label="To" name="endsOn" type="date" value={shown.endsOn} onChange={set('endsOn')} trouble={fields.endsOn} isReadOnly={isLocked} />
+        </div>
+      </Sheet>
+      <div>
+        <h2>As a question that pots can answer</h2>
+        <Answerable>{testableQuestion(shown)}</Answerable>
+        <Soft>{harvestMeasure(shown.summary).definition}</Soft>
+        {isLocked ? <Soft>The plan is locked: the question, the main measure and the margin stand as they are.</Soft> : (
+          <>
+            <Soft>The main measure and the margin are locked before the first reading. What turns up beside them later is marked as found along the way.</Soft>
+            {isDealt && <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>}
+            {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not saved yet: look at the marked lines. What you wrote is still there.' : trialSentence(trouble)}</Trouble>}
+            <Acts><Button data-tone="main" onPress={submit} isPending={isPending}>Save and lay it out</Button></Acts>
+          </>
+        )}
+      </div>
+    </TwoParts>
+  );
+}
+
+const Sheet = styled.div`
+  && { gap: 20px; }
+  & [data-pair] { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; align-items: start; }
+  & [data-three] { display: grid; grid-template-columns: 1.4fr 1fr 1fr; gap: 24px; align-items: start; }
+  & [data-margin] { display: grid; gap: 8px; }
+  @media (max-width: 640px) { & [data-pair], & [data-three] { grid-template-columns: minmax(0, 1fr); gap: 16px; } }
+`;
+
+const Answerable = styled.p`
+  font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 600; line-height: 1.25; padding-left: 14px; border-left: 3px solid var(--clay);
+`;

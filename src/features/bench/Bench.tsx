@@ -1,0 +1,130 @@
+'use client';
+
+import { type KeyboardEvent, useRef } from 'react';
+import { styled } from 'styled-components';
+import { PlantLabel } from '@/ui/PlantLabel';
+import type { BenchUnit, BenchView } from './bench-view';
+import { useChosenUnit } from './ChosenUnit';
+
+/** What a step's lens shows of a unit. */
+export interface UnitLens {
+  /** `done` fills the pot, `open` leaves it empty, `dead` crosses it out. */
+  readonly state: 'done' | 'open' | 'dead';
+  /** 0 to 1: how much of the measure, as the crown's size and shade; null where nothing was read. */
+  readonly share: number | null;
+  /** Read out, and shown under the pointer: `412 g so far`. */
+  readonly words: string;
+}
+
+interface BenchProps {
+  readonly view: BenchView;
+  readonly label: string;
+  readonly lens: (unit: BenchUnit) => UnitLens;
+  /** Enter or a second press on a unit. */
+  readonly onOpen?: (unit: BenchUnit) => void;
+}
+
+/** The bench from above, to scale. Arrows walk from pot to pot, as they stand. */
+export function Bench({ view, label, lens, onOpen }: BenchProps) {
+  const chosen = useChosenUnit();
+  const pots = useRef(new Map<string, SVGGElement>());
+  const first = view.units[0];
+  const potMm = first?.widthMm ?? 200;
+  const labelMm = potMm * 0.24;
+  const marginMm = view.shelves.length > 1 ? potMm * 0.95 : potMm * 0.1;
+  const walk = (event: KeyboardEvent, from: BenchUnit): void => {
+    const next = neighbour(view.units, from, event.key);
+    if (!next) return;
+    event.preventDefault();
+    chosen.choose(next.id);
+    pots.current.get(next.id)?.focus();
+  };
+  const tabStop = view.units.find(unit => unit.id === chosen.unitId) ?? first;
+  return (
+    <Scroller>
+      <svg viewBox={`${-marginMm} ${-potMm * 0.1} ${view.widthMm + marginMm + potMm * 0.1} ${view.depthMm + potMm * 0.5}`} role="group" aria-label={label}>
+        {view.shelves.map(shelf => (
+          <g key={shelf.name}>
+            <rect x={0} y={shelf.yMm} width={view.widthMm} height={shelf.depthMm} fill="var(--slate-deep)" />
+            {view.shelves.length > 1 && <text x={-potMm * 0.12} y={shelf.yMm + shelf.depthMm / 2 + labelMm * 0.35} textAnchor="end" fontSize={labelMm * 0.95} fill="var(--ink-soft)">{shelf.name}</text>}
+          </g>
+        ))}
+        {view.units.map(unit => {
+          const shown = lens(unit);
+          const isChosen = unit.id === chosen.unitId;
+          return (
+            <Pot
+              key={unit.id} ref={node => { if (node) pots.current.set(unit.id, node); else pots.current.delete(unit.id); }}
+              role="button" tabIndex={unit.id === tabStop?.id ? 0 : -1} aria-pressed={isChosen}
+              aria-label={`${unit.code}, ${unit.where}${unit.tag ? `, ${unit.tag.name}` : ''}${unit.isLeftOut ? ', left out' : ''}. ${shown.words}`}
+              data-state={shown.state} data-chosen={isChosen || undefined} data-left-out={unit.isLeftOut || undefined}
+              onClick={() => { chosen.choose(unit.id); onOpen?.(unit); }} onFocus={() => chosen.choose(unit.id)}
+              onKeyDown={event => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); chosen.choose(unit.id); onOpen?.(unit); } else walk(event, unit); }}
+              transform={`translate(${unit.xMm} ${unit.yMm})`}
+            >
+              <title>{`${unit.code}: ${shown.words}`}</title>
+              <PotFromAbove widthMm={unit.widthMm} lens={shown} isLeftOut={unit.isLeftOut} />
+              <PlantLabel look={unit.tag ?? undefined} x={unit.widthMm * 0.8} y={-unit.widthMm * 0.06} width={unit.widthMm * 0.27} />
+              <rect x={unit.widthMm * 0.2} y={unit.widthMm * 0.7} width={unit.widthMm * 0.6} height={unit.widthMm * 0.3} rx={unit.widthMm * 0.02} fill="var(--plate)" />
+              <text x={unit.widthMm * 0.5} y={unit.widthMm * 0.93} textAnchor="middle" fontSize={labelMm} fontWeight="700" fill="var(--ink)">{unit.code}</text>
+            </Pot>
+          );
+        })}
+        <Scale widthMm={view.widthMm} yMm={view.depthMm + potMm * 0.2} textMm={labelMm * 0.9} />
+      </svg>
+    </Scroller>
+  );
+}
+
+function PotFromAbove({ widthMm, lens, isLeftOut }: { readonly widthMm: number; readonly lens: UnitLens; readonly isLeftOut: boolean }) {
+  const r = widthMm / 2;
+  const reach = r * (0.36 + 0.4 * (lens.share ?? 0.25));
+  return (
+    <>
+      <circle data-rim cx={r} cy={r} r={r * 0.94} fill={lens.state === 'open' ? 'var(--slate)' : 'var(--soil)'} stroke="var(--pot)" strokeWidth={r * 0.12} strokeDasharray={isLeftOut ? `${r * 0.2} ${r * 0.16}` : undefined} />
+      {lens.state === 'dead'
+        ? <path d={`M${r * 0.5} ${r * 0.4}L${r * 1.5} ${r * 1.3}M${r * 1.5} ${r * 0.4}L${r * 0.5} ${r * 1.3}`} stroke="var(--slate)" strokeWidth={r * 0.12} />
+        : <g fill="var(--crown)" opacity={lens.state === 'open' ? 0.75 : 0.35 + 0.65 * (lens.share ?? 0.6)}>{LEAVES.map(turn => <ellipse key={turn} cx={r} cy={r - reach / 2} rx={reach * 0.3} ry={reach / 2} transform={`rotate(${turn} ${r} ${r})`} />)}</g>}
+    </>
+  );
+}
+
+const LEAVES = [10, 75, 150, 215, 290] as const;
+
+function Scale({ widthMm, yMm, textMm }: { readonly widthMm: number; readonly yMm: number; readonly textMm: number }) {
+  const lengthMm = widthMm > 1500 ? 1000 : widthMm > 600 ? 500 : 100;
+  return (
+    <g stroke="var(--ink-soft)" strokeWidth={textMm * 0.08}>
+      <path d={`M${widthMm - lengthMm} ${yMm - textMm * 0.3}v${textMm * 0.6}M${widthMm - lengthMm} ${yMm}H${widthMm}M${widthMm} ${yMm - textMm * 0.3}v${textMm * 0.6}`} fill="none" />
+      <text x={widthMm - lengthMm - textMm * 0.5} y={yMm + textMm * 0.35} textAnchor="end" fontSize={textMm} fill="var(--ink-soft)" stroke="none">{lengthMm === 1000 ? '1 m' : `${lengthMm / 10} cm`}</text>
+    </g>
+  );
+}
+
+const DIRECTIONS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+
+/** The nearest unit in the direction of an arrow key; sideways distance counts double. */
+function neighbour(units: readonly BenchUnit[], from: BenchUnit, key: string): BenchUnit | undefined {
+  const direction = DIRECTIONS[key];
+  if (!direction) return undefined;
+  const distance = (unit: BenchUnit): number => {
+    const along = (unit.xMm - from.xMm) * direction[0] + (unit.yMm - from.yMm) * direction[1];
+    const aside = Math.abs((unit.xMm - from.xMm) * direction[1]) + Math.abs((unit.yMm - from.yMm) * direction[0]);
+    return along <= 0 ? Number.POSITIVE_INFINITY : along + 2 * aside;
+  };
+  const nearest = units.reduce((best, unit) => (distance(unit) < distance(best) ? unit : best), from);
+  return nearest.id === from.id ? undefined : nearest;
+}
+
+const Scroller = styled.div`
+  overflow-x: auto; padding-block: 4px;
+  & svg[role='group'] { display: block; width: 100%; max-height: 62vh; }
+  @media (max-width: 640px) { & svg[role='group'] { min-width: 620px; max-height: none; } }
+`;
+
+const Pot = styled.g`
+  cursor: pointer; outline: none;
+  &[data-chosen] [data-rim] { stroke: var(--clay); stroke-width: 34; }
+  &:focus-visible [data-rim] { stroke: var(--clay); stroke-width: 44; }
+  &[data-left-out] { opacity: 0.72; }
+`;

@@ -1,0 +1,47 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Acts, Page, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+
+interface GardenFormProps {
+  readonly name: string;
+  readonly system: MeasureSystem;
+  readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
+}
+
+/** The garden's name, and whose pints, spoons and spelling are meant. */
+export function GardenForm({ name: savedName, system: savedSystem, save }: GardenFormProps) {
+  const [name, setName] = useState(savedName);
+  const [system, setSystem] = useState(savedSystem);
+  const [troubles, setTroubles] = useState<FieldTroubles>({});
+  const [isSaved, setSaved] = useState(false);
+  const [isPending, startTransition] = useTransition();
+  const submit = (): void => startTransition(async () => {
+    const found = await save({ name, system });
+    setTroubles(found ?? {});
+    setSaved(found === undefined);
+  });
+  return (
+    <Page style={{ maxWidth: 720 }}>
+      <h1>The garden</h1>
+      <TextField label="Its name" name="name" value={name} onChange={setName} trouble={troubles.name} />
+      <Choice
+        label="Whose measures" name="system" value={system} onChange={setSystem} trouble={troubles.system}
+        options={[
+          { value: 'uk', label: 'British', hint: 'Pints of 568 ml, gallons of 4.546 l; a bare weight is in grams, a bare length in cm.' },
+          { value: 'us', label: 'American', hint: 'Pints of 473 ml, gallons of 3.785 l; a bare weight is in ounces, a bare length in inches.' },
+        ]}
+      />
+      <Soft>Any unit can be written in either garden: 5 lb 12 oz, 840 g, 12", 30 cm.</Soft>
+      <Acts>
+        <Button data-tone="main" onPress={submit} isPending={isPending}>Save</Button>
+        <span role="status">{isSaved ? 'Saved.' : ''}</span>
+      </Acts>
+    </Page>
+  );
+}

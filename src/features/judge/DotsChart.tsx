@@ -1,0 +1,112 @@
+'use client';
+
+import { type ChartData, Chart as ChartJs, type ChartOptions, LinearScale, LineElement, PointElement, ScatterController, Tooltip } from 'chart.js';
+import annotation from 'chartjs-plugin-annotation';
+import { Chart } from 'react-chartjs-2';
+import { styled } from 'styled-components';
+import { PlantLabel } from '@/ui/PlantLabel';
+import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
+import type { DotRow, DotRows } from './dot-rows';
+
+ChartJs.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, annotation);
+
+interface DotsChartProps {
+  readonly dots: DotRows;
+  readonly unitWord: string;
+  /** One line of what is seen, for whoever can't see it. */
+  readonly summary: string;
+  readonly printValue: (value: number) => string;
+}
+
+const ROW_PX = 66;
+const AXIS_PX = 34;
+
+/** Every pot as a dot, the interval of each treatment under its dots, and the band of what does not matter. */
+export function DotsChart({ dots, unitWord, summary, printValue }: DotsChartProps) {
+  const tokens = useTokens();
+  return (
+    <Figure style={{ gridTemplateRows: `repeat(${dots.rows.length}, ${ROW_PX}px) ${AXIS_PX}px` }}>
+      {dots.rows.map(row => (
+        <Label key={row.tag.letter}>
+          <PlantLabel look={row.tag} width={20} />
+          <span><b>{row.tag.name}</b><small>{row.tag.index < 0 ? 'the control' : gapWords(row, dots)}</small></span>
+        </Label>
+      ))}
+      <Canvas style={{ gridRow: `1 / span ${dots.rows.length + 1}`, height: dots.rows.length * ROW_PX + AXIS_PX }}>
+        {tokens && <Chart type="scatter" data={chartData(dots, tokens)} options={chartOptions(dots, tokens, unitWord, printValue)} aria-label={summary} role="img" />}
+      </Canvas>
+    </Figure>
+  );
+}
+
+function gapWords(row: DotRow, dots: DotRows): string {
+  if (row.estimate === null) return 'can’t be compared';
+  const gap = row.estimate - dots.control;
+  return `${gap >= 0 ? '+' : '−'}${Math.abs(gap).toFixed(Math.abs(gap) < 9.95 ? 1 : 0)}${dots.axis === 'percent' ? '%' : ''}`;
+}
+
+function chartData(dots: DotRows, tokens: Tokens): ChartData<'scatter'> {
+  return {
+    datasets: dots.rows.flatMap((row, at): ChartData<'scatter'>['datasets'] => {
+      const hue = tokenHue(tokens, row.tag.index);
+      return [
+        {
+          label: row.tag.name, data: row.points.map((point, i) => ({ x: point.x, y: at + JITTER[i % JITTER.length]! - 0.14 })), showLine: false, pointRadius: 6, pointHoverRadius: 8,
+          pointBackgroundColor: row.tag.index < 0 ? tokens.slate : hue, pointBorderColor: row.tag.index < 0 ? tokens.ink : tokens.slate, pointBorderWidth: row.tag.index < 0 ? 2 : 1,
+        },
+        ...(row.interval ? [{
+          label: '', data: [{ x: row.interval[0], y: at + 0.3 }, { x: row.estimate ?? row.interval[0], y: at + 0.3 }, { x: row.interval[1], y: at + 0.3 }], showLine: true, borderColor: hue, borderWidth: 3,
+          pointStyle: 'line' as const, pointRotation: 90, pointRadius: [7, 9, 7], pointBorderWidth: [3, 5, 3], pointBorderColor: hue, pointHitRadius: 0,
+        }] : []),
+      ];
+    }),
+  };
+}
+
+// A fixed scatter up and down: enough to part dots that lie on each other, the same on every look.
+const JITTER = [0, -0.14, 0.1, -0.07, 0.14, -0.18, 0.05, -0.11] as const;
+
+function chartOptions(dots: DotRows, tokens: Tokens, unitWord: string, printValue: (value: number) => string): ChartOptions<'scatter'> {
+  const xs = dots.rows.flatMap(row => [...row.points.map(point => point.x), ...(row.interval ?? [])]);
+  const font = { family: tokens.font, size: 14 };
+  return {
+    animation: false, responsive: true, maintainAspectRatio: false, layout: { padding: 0 },
+    scales: {
+      x: { min: niceEnd(Math.min(...xs, dots.control), -1), max: niceEnd(Math.max(...xs, dots.control), 1), grid: { display: false }, border: { color: tokens.rule }, ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 7, callback: value => (dots.axis === 'percent' ? `${value}%` : printValue(Number(value))) } },
+      y: { min: -0.5, max: dots.rows.length - 0.5, reverse: true, display: false },
+    },
+    plugins: {
+      legend: { display: false },
+      tooltip: {
+        displayColors: false, filter: shown => shown.datasetIndex !== undefined && shown.dataset.label !== '', bodyFont: font,
+        callbacks: { title: () => '', label: shown => { const point = dots.rows.find(row => row.tag.name === shown.dataset.label)?.points[shown.dataIndex]; return point ? `${unitWord} ${point.code}: ${printValue(point.value)}` : ''; } },
+      },
+      annotation: {
+        animations: {}, annotations: {
+          ...(dots.band ? { band: { type: 'box' as const, xMin: dots.band[0], xMax: dots.band[1], backgroundColor: tokens.band, borderWidth: 0, drawTime: 'beforeDatasetsDraw' as const } } : {}),
+          control: { type: 'line' as const, xMin: dots.control, xMax: dots.control, borderColor: tokens['ink-soft'], borderWidth: 2, drawTime: 'beforeDatasetsDraw' as const },
+        },
+      },
+    },
+  };
+}
+
+function niceEnd(value: number, way: -1 | 1): number {
+  const step = 10 ** Math.floor(Math.log10(Math.max(Math.abs(value), 1e-9))) / 5;
+  return way < 0 ? Math.floor(value / step) * step : Math.ceil(value / step) * step;
+}
+
+const Figure = styled.div`
+  display: grid; grid-template-columns: minmax(150px, 210px) minmax(0, 1fr); column-gap: 12px;
+  @media (max-width: 640px) { grid-template-columns: 112px minmax(0, 1fr); column-gap: 6px; }
+`;
+
+const Label = styled.div`
+  grid-column: 1; display: flex; gap: 10px; align-items: center; line-height: 1.2;
+  & small { display: block; color: var(--ink-soft); font-size: 0.9375rem; }
+  @media (max-width: 640px) { gap: 6px; font-size: 0.875rem; }
+`;
+
+const Canvas = styled.div`
+  grid-column: 2; position: relative; min-width: 0;
+`;

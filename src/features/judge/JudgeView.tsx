@@ -1,0 +1,134 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useCallback, useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { isBetter } from '@/core/judge/call';
+import { type Look, type LookedJudgement, standingLeaveOuts, unitsToMention } from '@/core/judge/trial-verdict';
+import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
+import type { TrialData } from '@/core/trial/trial-data';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { Bench } from '@/features/bench/Bench';
+import { type BenchUnit, type BenchView, tagsOf } from '@/features/bench/bench-view';
+import { useChosenUnit } from '@/features/bench/ChosenUnit';
+import { fullDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Acts, Soft, TwoParts } from '@/ui/Page';
+import { Trouble } from '@/ui/Trouble';
+import { brokenRounds } from './broken-rounds';
+import { CallsTable } from './CallsTable';
+import { dotRowsOf } from './dot-rows';
+import { LeftOut, type LeaveOutDoors } from './LeftOut';
+import { valuePrinter } from './print-value';
+import { ShufflePanel } from './ShufflePanel';
+import { Spoiled } from './Spoiled';
+import { Tables } from './Tables';
+import { useJudgement } from './use-judgement';
+import { differencesOf, WhatIf } from './WhatIf';
+
+// The chart library is the heaviest part of the page and draws on a canvas only a browser has.
+const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), { ssr: false, loading: () => <div style={{ minHeight: 300 }} /> });
+
+interface JudgeViewProps extends LeaveOutDoors {
+  readonly data: TrialData;
+  readonly first: LookedJudgement;
+  readonly bench: BenchView;
+  readonly system: MeasureSystem;
+  readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
+  readonly close: () => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
+export function JudgeView({ data, first, bench, system, frozen, close, leaveOut, putBackIn }: JudgeViewProps) {
+  const state = useJudgement(data, first);
+  const [look, setLook] = useState<Look>(first.look);
+  const chosen = useChosenUnit();
+  const { looked } = state;
+  const { judgement, input } = looked;
+  const measure = data.measures.find(candidate => candidate.id === looked.look.measureId) ?? data.measures[0];
+  const printValue = useCallback((value: number) => (measure ? valuePrinter(measure, MASS_STYLE_FOR[system])(value) : String(value)), [measure, system]);
+  const tags = tagsOf(data);
+  const unit = bench.units.find(candidate => candidate.id === chosen.unitId);
+  const isClosed = data.trial.state === 'closed';
+  const differs = differencesOf(first.look, looked.look, data.measures, printValue);
+  const lookAgain = (next: Look): void => {
+    setLook(next);
+    state.judge(next);
+  };
+  return (
+    <>
+      <Verdict data-busy={state.standing === 'running' || undefined}>
+        <h1><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h1>
+        <p>{judgement.verdict.detail}</p>
+        {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
+        {!isClosed && <p data-soft>The trial is still open: this is how it stands today.</p>}
+        {frozen && <p data-soft>Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.{frozen.headline === first.judgement.verdict.headline ? '' : ` It said then: ${frozen.headline}`}</p>}
+      </Verdict>
+      <TwoParts data-verdict>
+        <section aria-label="Every pot">
+          <h2>Every {input.unitWord}, against {input.control}</h2>
+          <Soft>{measure?.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval, all together · band: not worth having</Soft>
+          <DotsChart dots={dotRowsOf(looked, tags)} unitWord={input.unitWord} printValue={printValue} summary={dotsSummary(looked)} />
+        </section>
+        <ShufflePanel state={state} tags={tags} onCancel={state.cancel} onRunAgain={() => state.judge(look)} />
+      </TwoParts>
+      <CallsTable looked={looked} tags={tags} printValue={printValue} />
+      <TwoParts>
+        <div>
+          <h2>Where they stood</h2>
+          <Bench view={bench} label={`The bench from above: the fuller the crown, the more ${input.response}`} lens={lensOf(looked, printValue)} />
+        </div>
+        <div>
+          <WhatIf planned={first.look} look={look} measures={data.measures} unit={unit} printValue={printValue} onLook={lookAgain} />
+          <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
+          <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
+          {!isClosed && <Closing close={close} />}
+        </div>
+      </TwoParts>
+      <Tables looked={looked} printValue={printValue} />
+    </>
+  );
+}
+
+function Headline({ words, best }: { readonly words: string; readonly best: string | null }) {
+  if (best === null || !words.startsWith(best)) return words;
+  return <><em>{best}</em>{words.slice(best.length)}</>;
+}
+
+function lensOf({ input }: LookedJudgement, printValue: (value: number) => string) {
+  const values = new Map(input.units.map(unit => [unit.id, unit.value]));
+  const most = Math.max(1e-9, ...input.units.map(unit => Math.abs(unit.value ?? 0)));
+  return (unit: BenchUnit) => {
+    const value = values.get(unit.code);
+    return { state: value == null ? 'open' as const : 'done' as const, share: value == null ? null : Math.max(0, value / most), words: value === undefined ? 'left out' : value === null ? 'no reading' : printValue(value) };
+  };
+}
+
+function dotsSummary({ judgement, input }: LookedJudgement): string {
+  const better = judgement.contrasts.filter(contrast => isBetter(contrast.call)).map(contrast => contrast.treatment);
+  return `Dots of ${judgement.design.units} ${input.unitWord}s in ${judgement.design.treatments} rows, with intervals. ${better.length > 0 ? `${better.join(' and ')} off the control’s line.` : 'No interval lies off the control’s line on the good side.'} The table below holds every figure.`;
+}
+
+function Closing({ close }: { readonly close: () => Promise<Result<unknown, TrialTrouble>> }) {
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  return (
+    <section aria-label="Close the trial">
+      <h2>When the season is over</h2>
+      <Soft>Closing freezes the verdict on the planned measure and margin. Picks can’t be changed afterwards.</Soft>
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts><Button isPending={isPending} onPress={() => startTransition(async () => { const done = await close(); setTrouble(done.ok ? undefined : done.trouble); })}>Close the trial</Button></Acts>
+    </section>
+  );
+}
+
+const Verdict = styled.section`
+  display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
+  & h1 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
+  & h1 em { font-style: normal; text-decoration: underline; text-decoration-color: var(--leaf); text-decoration-thickness: 5px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
+  & > p { font-size: 1.0625rem; }
+  & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
+  & > p[data-differs] { border-left: 3px solid var(--straw); padding-left: 10px; font-weight: 600; }
+`;

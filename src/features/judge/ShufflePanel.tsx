@@ -1,0 +1,79 @@
+'use client';
+
+import { styled } from 'styled-components';
+import { testsOf } from '@/core/judge/judge';
+import type { JudgeInput } from '@/core/judge/judge-input';
+import type { ShuffleResult } from '@/core/stats/shuffle-test';
+import type { TagView } from '@/features/bench/bench-view';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { PlantLabel } from '@/ui/PlantLabel';
+import type { JudgingState } from './use-judgement';
+import { seenGap, ShuffleChart } from './ShuffleChart';
+import { useShuffleWatch } from './use-shuffle-watch';
+
+interface ShufflePanelProps {
+  readonly state: JudgingState;
+  readonly tags: readonly TagView[];
+  readonly onCancel: () => void;
+  readonly onRunAgain: () => void;
+}
+
+/** The shuffle test: could luck have done it? To be watched, stopped, and run again. */
+export function ShufflePanel({ state, tags, onCancel, onRunAgain }: ShufflePanelProps) {
+  const { input, judgement } = state.looked;
+  const { watched, isRunning, start, stop } = useShuffleWatch(input);
+  const shuffle = watched?.result ?? judgement.shuffle;
+  return (
+    <Panel aria-label="Shuffle test">
+      <h2>Could luck have done it?</h2>
+      {!shuffle && state.standing !== 'running' && <p>There is nothing to shuffle: {judgement.verdict.call === 'no-test' ? 'no spread to judge by.' : 'the labels could have been dealt in one way only, or the shuffles were stopped.'}</p>}
+      {shuffle && <Soft>{howDealt(shuffle, input, watched !== null)}</Soft>}
+      {shuffle && <ShuffleChart shuffle={shuffle} summary={luckWords(shuffle, input)} />}
+      {shuffle && <p data-luck><b>{luckWords(shuffle, input)}</b></p>}
+      {state.progress && <p role="status"><progress aria-label="Shuffles done" value={state.progress.done} max={state.progress.total} /> {state.progress.done.toLocaleString('en')} of {state.progress.total.toLocaleString('en')} shuffles <Button data-tone="quiet" onPress={onCancel}>Stop</Button></p>}
+      {state.standing === 'stopped' && <p role="status">Stopped. <Button data-tone="quiet" onPress={onRunAgain}>Run the shuffles</Button></p>}
+      {state.standing === 'failed' && <p role="alert">The shuffles broke off. <Button data-tone="quiet" onPress={onRunAgain}>Try again</Button></p>}
+      {watched && isRunning && <Deal input={input} labels={watched.labels} tags={tags} words={`Deal ${watched.result.arrangements.toLocaleString('en')}: the same harvests under these labels make a gap of ${watched.largestT.toFixed(2)} standard errors; yours is ${seenGap(watched.result).toFixed(2)}.`} />}
+      {judgement.shuffle && !state.progress && (
+        <Acts>{isRunning ? <Button onPress={stop}>Stop watching</Button> : <Button onPress={start}>{watched ? 'Watch again' : 'Watch it happen'}</Button>}</Acts>
+      )}
+    </Panel>
+  );
+}
+
+function howDealt(shuffle: ShuffleResult, input: JudgeInput, isWatched: boolean): string {
+  const within = input.blockNames.length > 0 ? `within the same ${input.blockNames[0]}s` : 'over the whole bench';
+  const count = shuffle.arrangements.toLocaleString('en');
+  if (isWatched) return `${count} deals of the same labels ${within} so far.`;
+  return shuffle.exact ? `All ${count} ways to deal the same labels ${within}.` : `${count} random deals of the same labels ${within}, seed ${shuffle.seed}.`;
+}
+
+function luckWords(shuffle: ShuffleResult, input: JudgeInput): string {
+  const strongest = shuffle.comparisons.reduce((best, comparison) => (comparison.observed > best.observed ? comparison : best));
+  const share = strongest.pAdjusted;
+  const name = testsOf(input)[strongest.treatment - 1] ?? '';
+  const often = share >= 0.01 ? `${Math.round(100 * share)} of 100` : share >= 0.001 ? `${Math.round(1000 * share)} of 1,000` : 'fewer than 1 in 1,000';
+  return `A gap as large as ${name}’s turns up in ${often} shuffles.`;
+}
+
+function Deal({ input, labels, tags, words }: { readonly input: JudgeInput; readonly labels: readonly number[]; readonly tags: readonly TagView[]; readonly words: string }) {
+  const names = [input.control, ...testsOf(input)];
+  const measured = input.units.filter(unit => unit.value !== null);
+  return (
+    <div>
+      <Labels aria-hidden>{measured.map((unit, i) => <PlantLabel key={unit.id} look={tags.find(tag => tag.name === names[labels[i] ?? 0])} width={15} />)}</Labels>
+      <Soft>{words}</Soft>
+    </div>
+  );
+}
+
+const Panel = styled.section`
+  display: grid; gap: 10px; align-content: start;
+  & progress { accent-color: var(--clay); vertical-align: middle; }
+  & [data-luck] { font-size: 1.0625rem; }
+`;
+
+const Labels = styled.div`
+  display: flex; flex-wrap: wrap; gap: 6px; padding-block: 6px;
+`;

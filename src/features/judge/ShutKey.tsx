@@ -1,0 +1,35 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { Bench } from '@/features/bench/Bench';
+import type { BenchView } from '@/features/bench/bench-view';
+import { Button } from '@/ui/Button';
+import { Acts, Soft, TwoParts } from '@/ui/Page';
+import { Trouble } from '@/ui/Trouble';
+
+interface ShutKeyProps {
+  readonly bench: BenchView;
+  readonly unitWord: string;
+  readonly open: () => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** Judging a blind trial needs its key; opening it is on record, and can't be taken back. */
+export function ShutKey({ bench, unitWord, open }: ShutKeyProps) {
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  return (
+    <TwoParts>
+      <div><Bench view={bench} label="The bench from above, labels turned away" lens={unit => ({ state: 'done', share: null, words: `${unit.where}, what it gets is hidden` })} /></div>
+      <div>
+        <h2>The key is shut</h2>
+        <p>This trial is blind: nobody who weighs knows which {unitWord} got what. A verdict needs the key, and the key can’t be shut again.</p>
+        <p>Finish the season first where you can. What is left out before the key is opened is above suspicion; what is left out afterwards is marked so.</p>
+        {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+        <Acts><Button data-tone="main" isPending={isPending} onPress={() => startTransition(async () => { const done = await open(); setTrouble(done.ok ? undefined : done.trouble); })}>Open the key and judge</Button></Acts>
+        <Soft>The day and hour go on record.</Soft>
+      </div>
+    </TwoParts>
+  );
+}

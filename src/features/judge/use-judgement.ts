@@ -1,0 +1,40 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Look, LookedJudgement } from '@/core/judge/trial-verdict';
+import type { TrialData } from '@/core/trial/trial-data';
+import { type JudgeJob, startJudging } from '@/workers/judge-job';
+
+/** Where a judging stands. */
+export interface JudgingState {
+  readonly looked: LookedJudgement;
+  /** Shuffles done of all, while they run; null when they are through or were stopped. */
+  readonly progress: { readonly done: number; readonly total: number } | null;
+  readonly standing: 'ready' | 'running' | 'stopped' | 'failed';
+}
+
+/** The judgement on the page: the server's at first, a worker's as soon as something is changed. */
+export function useJudgement(data: TrialData, first: LookedJudgement) {
+  const [state, setState] = useState<JudgingState>({ looked: first, progress: null, standing: 'ready' });
+  const job = useRef<JudgeJob | null>(null);
+  useEffect(() => {
+    setState({ looked: first, progress: null, standing: 'ready' });
+    return () => job.current?.cancel();
+  }, [first]);
+
+  const judge = useCallback((look: Look): void => {
+    job.current?.cancel();
+    const started = startJudging(data, look, ({ looked, done, total }) => {
+      if (job.current === started) setState({ looked, progress: { done, total }, standing: 'running' });
+    });
+    job.current = started;
+    started.result.then(
+      looked => { if (job.current === started) setState({ looked, progress: null, standing: 'ready' }); },
+      (error: unknown) => {
+        const isCancelled = error instanceof DOMException && error.name === 'AbortError';
+        if (job.current === started) setState(previous => ({ ...previous, progress: null, standing: isCancelled ? 'stopped' : 'failed' }));
+      },
+    );
+  }, [data]);
+  return { ...state, judge, cancel: (): void => job.current?.cancel() };
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { shuffleProblemOf } from '@/core/judge/judge';
+import type { JudgeInput } from '@/core/judge/judge-input';
+import { type ShuffleResult, type ShuffleRun, startShuffleTest } from '@/core/stats/shuffle-test';
+
+/** A shuffle test as it is watched: what was found so far, and the deal that just fell. */
+export interface WatchedShuffle {
+  readonly result: ShuffleResult;
+  readonly total: number;
+  readonly largestT: number;
+  /** By unit in the trial's order: 0 is the control, others count the treatments up. */
+  readonly labels: readonly number[];
+}
+
+const TICK_MS = 300;
+/** Deals of the first ticks fall one by one; then each tick makes half as many again. */
+const SLOW_TICKS = 12;
+
+/** Runs the same shuffles again before one's eyes, slowly at first. */
+export function useShuffleWatch(input: JudgeInput) {
+  const [watched, setWatched] = useState<WatchedShuffle | null>(null);
+  const [isRunning, setRunning] = useState(false);
+  const timer = useRef<ReturnType<typeof setInterval> | undefined>(undefined);
+  const stop = useCallback((): void => {
+    clearInterval(timer.current);
+    setRunning(false);
+  }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a watch of other readings makes no sense any more
+  useEffect(() => {
+    setWatched(null);
+    return stop;
+  }, [input, stop]);
+  const start = useCallback((): void => {
+    const problem = shuffleProblemOf(input);
+    const run: ShuffleRun | undefined = problem && startShuffleTest(problem, input.shuffles, input.seed);
+    if (!run) return;
+    stop();
+    setRunning(true);
+    let ticks = 0;
+    timer.current = setInterval(() => {
+      const isLeft = run.step(ticks < SLOW_TICKS ? 1 : Math.ceil(1.5 ** (ticks - SLOW_TICKS + 1)));
+      ticks += 1;
+      const { treatment, largestT } = run.latest();
+      setWatched({ result: run.result(), total: run.total, largestT, labels: treatment });
+      if (!isLeft) stop();
+    }, TICK_MS);
+  }, [input, stop]);
+  return { watched, isRunning, start, stop };
+}

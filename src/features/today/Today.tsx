@@ -1,0 +1,81 @@
+'use client';
+
+import Link from 'next/link';
+import { styled } from 'styled-components';
+import { daysBetween } from '@/core/trial/calendar-day';
+import { longDay, shortDay } from '@/features/frame/days';
+import type { TrialSummaryView } from '@/features/trial/trial-summary';
+import { Page, Soft } from '@/ui/Page';
+import { EmptyBench } from './EmptyBench';
+
+interface TodayProps {
+  readonly summaries: readonly TrialSummaryView[];
+  readonly today: string;
+}
+
+interface Errand {
+  readonly id: string;
+  readonly href: string;
+  readonly act: string;
+  readonly amount: string;
+  readonly why: string;
+}
+
+/** What wants doing today, trial by trial, and what the last closed ones found. */
+export function Today({ summaries, today }: TodayProps) {
+  const errands = summaries.flatMap(summary => errandOf(summary, today));
+  const found = summaries.filter(summary => summary.headline !== null);
+  return (
+    <Page>
+      <h1>{longDay(today)}</h1>
+      {summaries.length === 0 ? <EmptyBench /> : (
+        <>
+          <Round aria-label="What wants doing">
+            {errands.map(errand => (
+              <li key={errand.id}>
+                <Link href={errand.href}>
+                  <b>{errand.amount}</b>
+                  <span><strong>{errand.act}</strong><small>{errand.why}</small></span>
+                </Link>
+              </li>
+            ))}
+          </Round>
+          {errands.length === 0 && <Soft>Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things grow.</Soft>}
+          {found.length > 0 && <section><h2>Found so far</h2><Found>{found.map(({ trial, headline }) => <li key={trial.id}><Link href={`/trials/${trial.id}/judge`}>{headline}</Link><Soft>{trial.question}</Soft></li>)}</Found></section>}
+        </>
+      )}
+    </Page>
+  );
+}
+
+function errandOf({ trial, units, lastDay }: TrialSummaryView, today: string): readonly Errand[] {
+  const at = (step: string): string => `/trials/${trial.id}/${step}`;
+  const things = (count: number): string => `${count} ${trial.unitWord}${count === 1 ? '' : 's'}`;
+  if (trial.state === 'closed') return [];
+  if (trial.state === 'planned') {
+    return [{ id: trial.id, href: at('lay-out'), act: units === 0 ? 'Lay it out' : 'Lock the plan', amount: units === 0 ? '—' : things(units), why: trial.question }];
+  }
+  if (today > trial.endsOn) return [{ id: trial.id, href: at('judge'), act: 'Judge it', amount: things(units), why: `${trial.question} Its season ended on ${shortDay(trial.endsOn)}.` }];
+  if (lastDay && lastDay.day === today && lastDay.units < units) {
+    return [{ id: trial.id, href: at('weigh'), act: 'Go on picking', amount: things(units - lastDay.units), why: `${trial.question} ${lastDay.units} of ${units} are done today.` }];
+  }
+  const since = lastDay ? daysBetween(lastDay.day, today) : null;
+  const why = since === null ? 'Nothing picked yet.' : since === 0 ? 'All picked today.' : `Last picked ${since === 1 ? 'yesterday' : `${since} days ago`}.`;
+  return since === 0 ? [] : [{ id: trial.id, href: at('weigh'), act: 'Pick what is ripe', amount: things(units), why: `${trial.question} ${why}` }];
+}
+
+const Round = styled.ul`
+  list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--ink);
+  & li { border-bottom: 1px solid var(--rule); }
+  & a { display: grid; grid-template-columns: 220px 1fr; gap: 24px; align-items: baseline; padding: 14px 0; text-decoration: none; }
+  & a:hover strong { text-decoration: underline; text-underline-offset: 3px; }
+  & b { font-family: var(--font-heading), sans-serif; font-size: 1.75rem; font-weight: 650; line-height: 1.1; }
+  & strong { display: block; font-size: 1.125rem; }
+  & small { font-size: 1rem; color: var(--ink-soft); }
+  @media (max-width: 640px) { & a { grid-template-columns: 1fr; gap: 4px; } }
+`;
+
+const Found = styled.ul`
+  list-style: none; margin: 12px 0 0; padding: 0; display: grid; gap: 12px;
+  & a { font-size: 1.25rem; font-family: var(--font-heading), sans-serif; font-weight: 600; text-decoration-color: var(--leaf); text-decoration-thickness: 3px; }
+`;

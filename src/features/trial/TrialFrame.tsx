@@ -1,0 +1,56 @@
+'use client';
+
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { styled } from 'styled-components';
+import { Page } from '@/ui/Page';
+import { SeasonLine } from './SeasonLine';
+import { STEPS, type StepKey, type TrialFrameView } from './trial-view';
+
+interface TrialFrameProps {
+  readonly frame: TrialFrameView;
+  readonly step: StepKey;
+  readonly children: ReactNode;
+}
+
+/** A trial's page: its question, the five steps with the one fact of each, the step itself, the season under it. */
+export function TrialFrame({ frame, step, children }: TrialFrameProps) {
+  return (
+    <Page>
+      <Head>
+        <h1>{frame.question}</h1>
+        <p>{frame.standing}</p>
+      </Head>
+      <Steps aria-label="Steps">
+        {STEPS.map(({ key, label }) => (
+          <Link key={key} href={`/trials/${frame.id}/${key}`} aria-current={key === step ? 'step' : undefined}>
+            <strong>{label}</strong>
+            <span>{frame.facts[key]}</span>
+          </Link>
+        ))}
+      </Steps>
+      {children}
+      <SeasonLine season={frame.season} />
+    </Page>
+  );
+}
+
+const Head = styled.div`
+  display: flex; flex-wrap: wrap; justify-content: space-between; gap: 4px 32px; align-items: baseline;
+  & h1 { font-size: 1.125rem; font-family: var(--font-text), sans-serif; font-weight: 700; }
+  & p { color: var(--ink-soft); }
+`;
+
+const Steps = styled.nav`
+  display: grid; grid-template-columns: repeat(5, 1fr); margin-top: -8px;
+  & a { text-decoration: none; border-top: 1px solid var(--rule); padding-top: 7px; margin-top: 3px; display: grid; align-content: start; padding-right: 12px; }
+  & a[aria-current] { border-top: 4px solid var(--clay); margin-top: 0; }
+  & strong { font-family: var(--font-heading), sans-serif; font-size: 1.25rem; font-weight: 650; color: var(--ink-soft); }
+  & a[aria-current] strong, & a:hover strong { color: var(--ink); }
+  & span { font-size: 0.9375rem; color: var(--ink-soft); }
+  @media (max-width: 640px) {
+    & span { display: none; }
+    & strong { font-size: 1rem; }
+    & a { min-height: 48px; }
+  }
+`;

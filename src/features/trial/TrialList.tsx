@@ -1,0 +1,54 @@
+'use client';
+
+import Link from 'next/link';
+import { styled } from 'styled-components';
+import { fullDay } from '@/features/frame/days';
+import { EmptyBench } from '@/features/today/EmptyBench';
+import { Page } from '@/ui/Page';
+import type { TrialSummaryView } from './trial-summary';
+
+/** Every trial of the garden with where it stands. */
+export function TrialList({ summaries }: { readonly summaries: readonly TrialSummaryView[] }) {
+  return (
+    <Page>
+      <Head>
+        <h1>Trials</h1>
+        {summaries.length > 0 && <Link href="/trials/new">Ask a new question</Link>}
+      </Head>
+      {summaries.length === 0 ? <EmptyBench /> : (
+        <Rows>
+          {summaries.map(summary => (
+            <li key={summary.trial.id}>
+              <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>{summary.trial.question}</Link>
+              <p>{summary.headline ?? standing(summary)}</p>
+              <small>{summary.trial.crop} · {summary.units > 0 ? `${summary.units} ${summary.trial.unitWord}s` : 'not laid out'} · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}</small>
+            </li>
+          ))}
+        </Rows>
+      )}
+    </Page>
+  );
+}
+
+function stepFor({ trial }: TrialSummaryView): string {
+  return { planned: 'lay-out', locked: 'weigh', closed: 'judge' }[trial.state];
+}
+
+function standing({ trial, units, unitsRead }: TrialSummaryView): string {
+  if (trial.state === 'planned') return units === 0 ? 'Asked, not laid out yet.' : 'Dealt, plan not locked yet.';
+  return `Running${trial.isBlind && !trial.keyOpenedAt ? ', blind' : ''}: ${unitsRead} of ${units} ${trial.unitWord}s read.`;
+}
+
+const Head = styled.div`
+  display: flex; justify-content: space-between; align-items: baseline; gap: 24px; flex-wrap: wrap;
+  & a { font-weight: 600; background: var(--clay); color: var(--on-clay); padding: 10px 20px; text-decoration: none; border-radius: 2px; }
+`;
+
+const Rows = styled.ul`
+  list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--ink);
+  & li { border-bottom: 1px solid var(--rule); padding: 14px 0; display: grid; gap: 2px; grid-template-columns: minmax(0, 5fr) minmax(0, 6fr); column-gap: 40px; }
+  & a { font-family: var(--font-heading), sans-serif; font-size: 1.25rem; font-weight: 650; text-decoration-color: transparent; grid-row: span 2; }
+  & a:hover { text-decoration-color: var(--ink); }
+  & small { color: var(--ink-soft); font-size: 0.9375rem; }
+  @media (max-width: 900px) { & li { grid-template-columns: minmax(0, 1fr); } & a { grid-row: auto; } }
+`;

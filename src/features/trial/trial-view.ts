@@ -1,0 +1,67 @@
+import { mainMeasure } from '@/core/judge/trial-verdict';
+import { unitsRead } from '@/core/measure/unit-values';
+import { daysBetween } from '@/core/trial/calendar-day';
+import type { TrialData } from '@/core/trial/trial-data';
+
+export const STEPS = [
+  { key: 'ask', label: 'Ask' }, { key: 'lay-out', label: 'Lay out' }, { key: 'tend', label: 'Tend' }, { key: 'weigh', label: 'Weigh' }, { key: 'judge', label: 'Judge' },
+] as const;
+export type StepKey = (typeof STEPS)[number]['key'];
+
+/** The frame of a trial, as plain data: what is over and under every step. */
+export interface TrialFrameView {
+  readonly id: string;
+  readonly question: string;
+  readonly standing: string;
+  readonly facts: Readonly<Record<StepKey, string>>;
+  readonly season: SeasonView;
+}
+
+/** The season line: days counted from the start. */
+export interface SeasonView {
+  readonly startsOn: string;
+  readonly endsOn: string;
+  readonly lengthDays: number;
+  readonly todayAt: number;
+  readonly picks: readonly { readonly at: number; readonly on: string; readonly units: number }[];
+  readonly mishaps: readonly { readonly at: number; readonly on: string; readonly words: string }[];
+}
+
+/** @param judged the one fact under Judge, which only a judgement or a frozen verdict can tell */
+export function trialFrameOf(data: TrialData, today: string, judged: string | null): TrialFrameView {
+  const { trial, treatments, layout, units } = data;
+  const words = trial.unitWord;
+  const unitCount = `${units.length} ${words}${units.length === 1 ? '' : 's'}`;
+  return {
+    id: trial.id, question: trial.question, standing: standingOf(data, today),
+    facts: {
+      ask: `${treatments.length} treatments`,
+      'lay-out': layout ? `${unitCount}${layout.blockCount > 0 ? `, ${layout.blockCount} ${layout.blockWord}s` : ''}` : 'not dealt yet',
+      tend: 'no calendar yet',
+      weigh: trial.state === 'planned' ? 'after the lock' : `${unitsRead(data, mainMeasure(data))} of ${unitCount} read`,
+      judge: judged ?? (trial.state === 'planned' ? 'after the harvest' : 'so far'),
+    },
+    season: seasonOf(data, today),
+  };
+}
+
+function standingOf({ trial }: TrialData, today: string): string {
+  if (trial.state === 'planned') return 'plan not locked';
+  if (trial.closedAt) return 'closed, verdict frozen';
+  const length = daysBetween(trial.startsOn, trial.endsOn);
+  const day = daysBetween(trial.startsOn, today);
+  const count = day < 0 ? `begins in ${-day} days` : day > length ? 'the season is over' : `day ${day} of ${length}`;
+  return `locked · ${trial.isBlind && !trial.keyOpenedAt ? 'blind · ' : ''}${count}`;
+}
+
+function seasonOf({ trial, picks, incidents, units }: TrialData, today: string): SeasonView {
+  const days = [...new Set(picks.map(pick => pick.pickedOn))].sort();
+  return {
+    startsOn: trial.startsOn, endsOn: trial.endsOn, lengthDays: Math.max(1, daysBetween(trial.startsOn, trial.endsOn)), todayAt: daysBetween(trial.startsOn, today),
+    picks: days.map(on => ({ on, at: daysBetween(trial.startsOn, on), units: new Set(picks.filter(pick => pick.pickedOn === on).map(pick => pick.unitId)).size })),
+    mishaps: incidents.map(incident => ({
+      on: incident.happenedOn, at: daysBetween(trial.startsOn, incident.happenedOn),
+      words: `${units.find(unit => unit.id === incident.unitId)?.code ?? ''}: ${incident.why}`,
+    })),
+  };
+}

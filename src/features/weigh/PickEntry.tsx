@@ -1,0 +1,130 @@
+'use client';
+
+import { type FormEvent, type KeyboardEvent, type RefObject, useState } from 'react';
+import { styled } from 'styled-components';
+import { CullReason, type Measure, Outcome, type Pick } from '@/core/trial/trial-data';
+import type { BenchUnit } from '@/features/bench/bench-view';
+import { longDay, shortDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+import { pickWords } from './pick-draft';
+import type { useRound } from './use-round';
+
+interface PickEntryProps {
+  readonly round: ReturnType<typeof useRound>;
+  readonly unit: BenchUnit;
+  readonly units: readonly BenchUnit[];
+  readonly measure: Measure;
+  readonly unitWord: string;
+  readonly today: string;
+  readonly grossRef: RefObject<HTMLInputElement | null>;
+  readonly lastPick: Pick | undefined;
+  readonly isDoneToday: boolean;
+}
+
+const OUTCOMES: readonly { readonly value: Outcome; readonly label: string }[] = [
+  { value: 'picked', label: 'picked' }, { value: 'nothing-there', label: 'nothing to pick' }, { value: 'not-looked', label: 'not looked at' }, { value: 'dead', label: 'dead' },
+];
+
+const OUTCOME_HINTS = {
+  picked: null, 'nothing-there': 'Counts as zero: it was looked at, and gave nothing.', 'not-looked': 'Stays missing: it is neither zero nor dead.', dead: 'What it gave until now stands. The verdict will say that it died.',
+} as const satisfies Record<Outcome, string | null>;
+
+/** One pick: Enter saves it and goes on to the next pot. */
+export function PickEntry({ round, unit, units, measure, unitWord, today, grossRef, lastPick, isDoneToday }: PickEntryProps) {
+  const { draft, setDraft, fields, round: held, keepRound } = round;
+  const isPicked = draft.outcome === 'picked';
+  const isPieceByPiece = held.mode === 'piece';
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    round.save(true);
+  };
+  return (
+    <Sheet onSubmit={submit} noValidate>
+      <Where>
+        <CodeField key={unit.id} unit={unit} units={units} onFound={round.choose} />
+        <p>{unit.where}<br /><span>{units.indexOf(unit) + 1} of {units.length}{isDoneToday ? `, has an entry for ${shortDay(held.pickedOn)}` : ''}</span></p>
+      </Where>
+      {round.editing && <Soft>You are changing the entry of {longDay(round.editing.pickedOn)}: {pickWords(round.editing, round.style)}. The old one stays in the history. <Button data-tone="quiet" onPress={round.stopEditing}>Leave it as it is</Button></Soft>}
+      {isPicked && (
+        <div data-numbers>
+          <TextField label={isPieceByPiece ? 'One piece, on the scale' : 'On the scale'} name="gross" value={draft.gross} onChange={gross => setDraft({ ...draft, gross })} trouble={fields.gross} isBig inputMode="decimal" inputRef={grossRef} />
+          {!isPieceByPiece && <TextField label="Pieces" name="pieces" value={draft.pieces} onChange={pieces => setDraft({ ...draft, pieces })} trouble={fields.pieces} isBig inputMode="numeric" />}
+          <TextField label="Empty container" name="tare" value={held.tare} onChange={tare => keepRound({ ...held, tare })} trouble={fields.tare} inputMode="decimal" hint="taken off each time" />
+        </div>
+      )}
+      {lastPick && <Soft>Last time, {shortDay(lastPick.pickedOn)}: <b>{pickWords(lastPick, round.style)}</b></Soft>}
+      <Acts>
+        <Button data-tone="main" type="submit" isPending={round.isPending}>{saveWords(round, isPieceByPiece)}</Button>
+        <Button data-tone="quiet" onPress={round.undo} isDisabled={!round.canUndo}>Undo</Button>
+      </Acts>
+      <Said role="status">{round.said}</Said>
+      {round.sentence && <Trouble>{round.sentence}</Trouble>}
+      {fields.form && <Trouble>{fields.form}</Trouble>}
+      <Choice label="Found" name="outcome" value={draft.outcome} onChange={outcome => setDraft({ ...draft, outcome })} options={OUTCOMES} direction="row" />
+      {OUTCOME_HINTS[draft.outcome] && <Soft>{OUTCOME_HINTS[draft.outcome]}</Soft>}
+      {isPicked && <Choice label="Grade" name="grade" value={draft.grade} onChange={grade => setDraft({ ...draft, grade, cullReason: grade === 'sound' ? null : draft.cullReason })} options={[{ value: 'sound', label: 'sound' }, { value: 'cull', label: 'cull' }]} direction="row" />}
+      {isPicked && draft.grade === 'cull' && <Choice label="Why" name="cullReason" value={draft.cullReason ?? 'none'} onChange={reason => setDraft({ ...draft, cullReason: CullReason.safeParse(reason).data ?? null })} options={CullReason.options.map(value => ({ value, label: value }))} trouble={fields.cullReason} direction="row" />}
+      <div data-round>
+        <TextField label="Picked on" name="pickedOn" type="date" value={held.pickedOn} onChange={pickedOn => keepRound({ ...held, pickedOn })} trouble={fields.pickedOn} hint={held.pickedOn === today ? undefined : 'Not today.'} />
+        <Choice label="Entering" name="mode" value={held.mode} onChange={mode => keepRound({ ...held, mode })} options={[{ value: 'whole', label: 'a whole pick' }, { value: 'piece', label: 'piece by piece' }]} direction="row" />
+      </div>
+      <TextField label="Note" name="note" value={draft.note} onChange={note => setDraft({ ...draft, note })} trouble={fields.note} />
+      <Soft>{measure.name}: {measure.definition} Each {unitWord} counts once, however often it is picked.</Soft>
+    </Sheet>
+  );
+}
+
+function saveWords(round: ReturnType<typeof useRound>, isPieceByPiece: boolean): string {
+  if (round.editing) return 'Save the change';
+  return isPieceByPiece ? 'Save this piece' : 'Save, next pot';
+}
+
+/** The pot's code, very large; typing another code takes that pot in hand. */
+function CodeField({ unit, units, onFound }: { readonly unit: BenchUnit; readonly units: readonly BenchUnit[]; readonly onFound: (id: string) => void }) {
+  const [typed, setTyped] = useState(unit.code);
+  const change = (written: string): void => {
+    setTyped(written.toUpperCase());
+    const found = units.find(candidate => candidate.code === written.trim().toUpperCase());
+    if (found) onFound(found.id);
+  };
+  // Enter in the code must not save a pick: the hand is still looking for the pot.
+  const stop = (event: KeyboardEvent): void => { if (event.key === 'Enter') event.preventDefault(); };
+  return (
+    <Code>
+      <input aria-label="Code of the pot in hand" value={typed} onChange={event => change(event.target.value)} onFocus={event => event.target.select()} onBlur={() => setTyped(unit.code)} onKeyDown={stop} maxLength={8} autoComplete="off" autoCapitalize="characters" spellCheck={false} />
+    </Code>
+  );
+}
+
+const Sheet = styled.form`
+  display: grid; gap: 14px;
+  & [data-numbers] { display: grid; grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr); gap: 16px; align-items: start; }
+  & [data-round] { display: grid; grid-template-columns: 1fr 1.4fr; gap: 24px; align-items: start; }
+  @media (max-width: 640px) {
+    & [data-numbers] { grid-template-columns: 1.5fr 1fr; }
+    & [data-round] { grid-template-columns: minmax(0, 1fr); gap: 12px; }
+    & button[type='submit'] { flex: 1; min-height: 64px; font-size: 1.25rem; }
+  }
+`;
+
+const Where = styled.div`
+  display: flex; gap: 20px; align-items: center;
+  & p { line-height: 1.35; }
+  & span { color: var(--ink-soft); }
+`;
+
+const Code = styled.span`
+  & input {
+    font-family: var(--font-heading), sans-serif; font-weight: 750; font-size: 3.5rem; line-height: 1; width: 3.6ch; border: 0; background: none; padding: 0; border-bottom: 2px solid transparent;
+    font-feature-settings: 'zero';
+  }
+  & input:hover, & input:focus { border-bottom-color: var(--rule-strong); }
+`;
+
+const Said = styled.p`
+  min-height: 1.5em; color: var(--leaf); font-weight: 600;
+`;

@@ -1,0 +1,106 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useRef } from 'react';
+import { styled } from 'styled-components';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { printMass } from '@/core/quantity/print-quantity';
+import type { Measure, Pick, TrialState } from '@/core/trial/trial-data';
+import { Bench } from '@/features/bench/Bench';
+import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
+import { shortDay } from '@/features/frame/days';
+import { Soft, TwoParts } from '@/ui/Page';
+import { PickEntry } from './PickEntry';
+import { PotStrip } from './PotStrip';
+import { UnitPicks } from './UnitPicks';
+import { isDone, type RoundDoors, useRound } from './use-round';
+import { roundSums, soundSums } from './weigh-sums';
+
+interface WeighProps extends RoundDoors {
+  readonly trialId: string;
+  readonly state: TrialState;
+  readonly unitWord: string;
+  readonly measure: Measure;
+  readonly system: MeasureSystem;
+  readonly today: string;
+  readonly bench: BenchView | null;
+  readonly picks: readonly Pick[];
+  readonly history: (unitId: string) => Promise<readonly Pick[]>;
+}
+
+/** The round: pot by pot, by code, as fast as one can read a scale. */
+export function Weigh(props: WeighProps) {
+  const { bench, state, trialId } = props;
+  if (state === 'planned' || !bench) {
+    return (
+      <TwoParts>
+        <div>
+          <h2>Nothing is weighed before the plan is locked</h2>
+          <p>What is decided after the first reading can’t be told from what was hoped for. So the question, the margin and the deal come first.</p>
+          <p><Link href={`/trials/${trialId}/lay-out`}>Lay out and lock</Link></p>
+        </div>
+      </TwoParts>
+    );
+  }
+  return <Round {...props} bench={bench} />;
+}
+
+function Round({ trialId, state, unitWord, measure, system, today, bench, picks, take, remove, undoRevision, history }: WeighProps & { readonly bench: BenchView }) {
+  const units = bench.units;
+  const round = useRound({ trialId, units, picks, system, today, take, remove, undoRevision });
+  const { unit, style } = round;
+  const gross = useRef<HTMLInputElement>(null);
+  const unitId = unit?.id;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the hand is on the number whenever the pot changes
+  useEffect(() => {
+    if (document.activeElement === document.body || document.activeElement instanceof HTMLInputElement || document.activeElement instanceof HTMLButtonElement) gross.current?.focus({ preventScroll: true });
+  }, [unitId, picks]);
+  if (!unit) return null;
+  const day = round.round.pickedOn;
+  const sums = roundSums(picks, day);
+  const most = Math.max(1, ...units.map(each => soundSums(picks.filter(pick => pick.unitId === each.id)).netG));
+  const lens = (each: BenchUnit) => {
+    const own = picks.filter(pick => pick.unitId === each.id);
+    const { netG } = soundSums(own);
+    const isDead = own.some(pick => pick.outcome === 'dead');
+    const words = isDead ? 'dead' : `${isDone(each, picks, day) ? 'done' : 'still to do'} on ${shortDay(day)}, ${printMass(netG, style)} so far`;
+    return { state: isDead ? 'dead' as const : isDone(each, picks, day) ? 'done' as const : 'open' as const, share: netG / most, words };
+  };
+  return (
+    <TwoParts data-weigh>
+      <BenchSide>
+        <div data-desk><Bench view={bench} label="The bench from above: full pots are done today" lens={lens} onOpen={each => round.choose(each.id)} /></div>
+        <Sums aria-live="polite">
+          <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}</dd><small>{unitWord}s done</small></div>
+          <div><dt>picked</dt><dd>{printMass(sums.netG, style)}</dd><small>{sums.pieces} sound pieces</small></div>
+          <div><dt>mean</dt><dd>{sums.meanG === null ? '—' : printMass(sums.meanG, style)}</dd><small>a {unitWord} done</small></div>
+        </Sums>
+        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={round.takeOut} />
+      </BenchSide>
+      <EntrySide>
+        <PotStrip units={units} chosen={unit.id} isDone={each => isDone(each, picks, day)} onChoose={round.choose} />
+        {state === 'closed'
+          ? <Soft>The trial is closed. Its picks can be looked at, not changed.</Soft>
+          : <PickEntry round={round} unit={unit} units={units} measure={measure} unitWord={unitWord} today={today} grossRef={gross} lastPick={lastPickBefore(picks, unit, day)} isDoneToday={isDone(unit, picks, day)} />}
+      </EntrySide>
+    </TwoParts>
+  );
+}
+
+function lastPickBefore(picks: readonly Pick[], unit: BenchUnit, day: string): Pick | undefined {
+  return picks.filter(pick => pick.unitId === unit.id && pick.pickedOn < day).sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))[0];
+}
+
+const BenchSide = styled.div`
+  @media (max-width: 900px) { order: 2; & [data-desk] { display: none; } }
+`;
+
+const EntrySide = styled.div`
+  @media (max-width: 900px) { order: 1; }
+`;
+
+const Sums = styled.dl`
+  margin: 0; display: grid; grid-template-columns: repeat(3, 1fr); border-block: 1px solid var(--rule); padding-block: 10px;
+  & dt, & small { color: var(--ink-soft); font-size: 0.9375rem; }
+  & dd { margin: 0; font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; line-height: 1.2; }
+`;

@@ -1,0 +1,122 @@
+'use client';
+
+import { useCallback, useEffect, useState, useTransition } from 'react';
+import { v7 } from 'uuid';
+import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { Pick } from '@/core/trial/trial-data';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { BenchUnit } from '@/features/bench/bench-view';
+import { useChosenUnit } from '@/features/bench/ChosenUnit';
+import { useDraft } from '@/ui/use-draft';
+import { draftOf, EMPTY_PICK, isRoundDraft, type PickDraft, pickWords, type RoundDraft } from './pick-draft';
+import { oddity } from './weigh-sums';
+
+type Answer = Promise<Result<Pick, TrialTrouble>>;
+
+export interface RoundDoors {
+  readonly take: (input: unknown) => Answer;
+  readonly remove: (pickId: string) => Answer;
+  readonly undoRevision: (revisionId: string) => Answer;
+}
+
+interface RoundPlan extends RoundDoors {
+  readonly trialId: string;
+  readonly units: readonly BenchUnit[];
+  readonly picks: readonly Pick[];
+  readonly system: MeasureSystem;
+  readonly today: string;
+}
+
+/** What can be taken back: a new pick by taking it out, a revision by bringing back what was before. */
+type Undoable = { readonly kind: 'new' | 'revision'; readonly pick: Pick };
+
+/** A walk round the pots: which one is in hand, what is in the form, what was just done and how to take it back. */
+export function useRound({ trialId, units, picks, system, today, take, remove, undoRevision }: RoundPlan) {
+  const chosen = useChosenUnit();
+  const [round, keepRound] = useDraft<RoundDraft>(`turnspit-round-${trialId}`, { pickedOn: today, tare: '', mode: 'whole' }, isRoundDraft);
+  const [draft, setDraft] = useState<PickDraft>(EMPTY_PICK);
+  const [editing, setEditing] = useState<Pick | null>(null);
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [said, setSaid] = useState('');
+  const [undoable, setUndoable] = useState<readonly Undoable[]>([]);
+  const [isPending, startTransition] = useTransition();
+  const style = MASS_STYLE_FOR[system];
+  const unit = units.find(candidate => candidate.id === chosen.unitId) ?? units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ?? units[0];
+  const codeOf = (id: string): string => units.find(candidate => candidate.id === id)?.code ?? '';
+
+  const choose = (id: string): void => {
+    chosen.choose(id);
+    if (id === unit?.id) return;
+    setEditing(null);
+    setTrouble(undefined);
+    setDraft(EMPTY_PICK);
+  };
+  const save = (goesOn: boolean): void => {
+    if (!unit || isPending) return;
+    startTransition(async () => {
+      const pieces = round.mode === 'piece' && draft.outcome === 'picked' ? '1' : draft.pieces;
+      const answer = await take({ ...draft, pieces, id: v7(), unitId: unit.id, supersedes: editing?.id ?? null, pickedOn: round.pickedOn, tare: round.tare });
+      setTrouble(answer.ok ? undefined : answer.trouble);
+      if (!answer.ok) return;
+      const odd = oddity(picks, answer.value);
+      setUndoable([...undoable, { kind: editing ? 'revision' : 'new', pick: answer.value }]);
+      setSaid(`${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` That is ${odd >= 1 ? `${odd.toFixed(0)} times` : `a ${Math.round(1 / odd)}th of`} what others gave today. Undo it if it was a slip.`}`);
+      setDraft(EMPTY_PICK);
+      setEditing(null);
+      const next = nextUnit(units, unit, picks, round.pickedOn);
+      if (goesOn && next && round.mode === 'whole') chosen.choose(next.id);
+      else chosen.choose(unit.id);
+    });
+  };
+  const takeOut = (pick: Pick): void => startTransition(async () => {
+    const answer = await remove(pick.id);
+    setTrouble(answer.ok ? undefined : answer.trouble);
+    if (!answer.ok) return;
+    setUndoable([...undoable, { kind: 'revision', pick: answer.value }]);
+    setSaid(`${codeOf(pick.unitId)}: ${pickWords(pick, style)} taken out.`);
+  });
+  const undo = useCallback((): void => {
+    const last = undoable.at(-1);
+    if (!last) return;
+    startTransition(async () => {
+      const answer = await (last.kind === 'new' ? remove(last.pick.id) : undoRevision(last.pick.id));
+      setUndoable(undoable.slice(0, -1));
+      setTrouble(answer.ok ? undefined : answer.trouble);
+      if (!answer.ok) return;
+      setSaid('Undone.');
+      chosen.choose(last.pick.unitId);
+    });
+  }, [undoable, remove, undoRevision, chosen.choose]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return;
+      // In a field with words in it the key takes back typing, as it does everywhere.
+      if (event.target instanceof HTMLInputElement && event.target.value !== '') return;
+      event.preventDefault();
+      undo();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo]);
+
+  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
+  return {
+    unit, round, keepRound, draft, setDraft, editing, fields, style, isPending, said, save, takeOut, undo, choose,
+    sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null, canUndo: undoable.length > 0,
+    edit: (pick: Pick): void => { setEditing(pick); setTrouble(undefined); setDraft(draftOf(pick, style)); keepRound({ ...round, pickedOn: pick.pickedOn, tare: pick.tareG === 0 ? round.tare : `${pick.tareG} g` }); },
+    stopEditing: (): void => { setEditing(null); setDraft(EMPTY_PICK); },
+  };
+}
+
+export function isDone(unit: BenchUnit, picks: readonly Pick[], day: string): boolean {
+  return picks.some(pick => pick.unitId === unit.id && pick.pickedOn === day);
+}
+
+/** The next unit in walking order that has nothing for the day yet, going round once. */
+function nextUnit(units: readonly BenchUnit[], from: BenchUnit, picks: readonly Pick[], day: string): BenchUnit | undefined {
+  const at = units.indexOf(from);
+  return [...units.slice(at + 1), ...units.slice(0, at)].find(unit => !isDone(unit, picks, day));
+}

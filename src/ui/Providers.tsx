@@ -1,0 +1,23 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { type ReactNode, useEffect } from 'react';
+import { I18nProvider, RouterProvider } from 'react-aria-components';
+
+interface ProvidersProps {
+  readonly locale: string;
+  readonly children: ReactNode;
+}
+
+/** Language and routing for React Aria; says on `<html data-ready>` when the page takes input. */
+export function Providers({ locale, children }: ProvidersProps) {
+  const router = useRouter();
+  useEffect(() => {
+    document.documentElement.dataset.ready = 'yes';
+  }, []);
+  return (
+    <I18nProvider locale={locale}>
+      <RouterProvider navigate={router.push}>{children}</RouterProvider>
+    </I18nProvider>
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import type { HTMLAttributes, ReactNode, Ref } from 'react';
+import { FieldError, Input, Label, Text, TextArea, TextField as AriaTextField } from 'react-aria-components';
+import { styled } from 'styled-components';
+
+interface TextFieldProps {
+  readonly label: string;
+  readonly name: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly trouble?: string | undefined;
+  readonly hint?: ReactNode;
+  readonly type?: 'text' | 'date';
+  readonly inputMode?: HTMLAttributes<HTMLInputElement>['inputMode'];
+  readonly isLong?: boolean;
+  readonly isBig?: boolean;
+  readonly placeholder?: string;
+  readonly isReadOnly?: boolean;
+  readonly inputRef?: Ref<HTMLInputElement>;
+  readonly autoFocus?: boolean;
+}
+
+/** A labelled line to write on; what is wrong with it stands right under it, and what was typed stays. */
+export function TextField({ label, name, value, onChange, trouble, hint, type = 'text', inputMode, isLong, isBig, placeholder, isReadOnly, inputRef, autoFocus }: TextFieldProps) {
+  return (
+    <Field name={name} value={value} onChange={onChange} isInvalid={trouble !== undefined} isReadOnly={isReadOnly ?? false} type={type} validationBehavior="aria">
+      <Label>{label}</Label>
+      {isLong ? <TextArea rows={2} placeholder={placeholder} /> : (
+        // biome-ignore lint/a11y/noAutofocus: only the field that a page exists for asks for it
+        <Input ref={inputRef} inputMode={inputMode} autoComplete="off" placeholder={placeholder} data-big={isBig || undefined} autoFocus={autoFocus ?? false} />
+      )}
+      {hint && <Text slot="description">{hint}</Text>}
+      <FieldError>{trouble}</FieldError>
+    </Field>
+  );
+}
+
+const Field = styled(AriaTextField)`
+  display: grid; gap: 4px; align-content: start;
+  & label { font-weight: 600; font-size: 0.9375rem; }
+  & input, & textarea {
+    width: 100%; min-height: 40px; padding: 6px 10px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); border-radius: 2px 2px 0 0; resize: vertical;
+  }
+  & input[data-big] { font-family: var(--font-heading), sans-serif; font-size: 2.5rem; font-weight: 650; line-height: 1.1; padding-block: 4px; }
+  & input::placeholder { color: var(--ink-soft); opacity: 1; }
+  &[data-invalid] input, &[data-invalid] textarea { border-color: var(--beet); }
+  &[data-readonly] input, &[data-readonly] textarea { background: none; border-color: var(--rule); }
+  & [slot='description'] { color: var(--ink-soft); font-size: 0.9375rem; max-width: var(--measure); }
+  & .react-aria-FieldError { color: var(--beet); font-weight: 600; font-size: 0.9375rem; }
+  @media (pointer: coarse) { & input { min-height: 48px; } }
+`;

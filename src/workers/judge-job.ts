@@ -1,0 +1,33 @@
+import * as Comlink from 'comlink';
+import type { Look, LookedJudgement } from '@/core/judge/trial-verdict';
+import type { TrialData } from '@/core/trial/trial-data';
+import type { JudgeApi, JudgeProgress } from './judge.worker';
+
+/** A judging under way in a worker of its own. */
+export interface JudgeJob {
+  /** Rejects with an `AbortError` when it was cancelled. */
+  readonly result: Promise<LookedJudgement>;
+  readonly cancel: () => void;
+}
+
+/** Starts judging beside the page, which stays free to scroll and type. */
+export function startJudging(data: TrialData, look: Look, onProgress: (progress: JudgeProgress) => void): JudgeJob {
+  const worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' });
+  const remote = Comlink.wrap<JudgeApi>(worker);
+  let cancel: () => void = () => undefined;
+  const result = new Promise<LookedJudgement>((resolve, reject) => {
+    cancel = () => {
+      worker.terminate();
+      reject(new DOMException('cancelled', 'AbortError'));
+    };
+    worker.onerror = event => {
+      worker.terminate();
+      reject(new Error(event.message || 'the worker failed'));
+    };
+    remote.judgeInSteps(data, look, Comlink.proxy(onProgress)).then(resolve, reject).finally(() => {
+      remote[Comlink.releaseProxy]();
+      worker.terminate();
+    });
+  });
+  return { result, cancel: () => cancel() };
+}
