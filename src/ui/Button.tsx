@@ -14,5 +14,6 @@ export const Button = styled(AriaButton)`
   &[data-tone='quiet'] { background: none; border-color: transparent; text-decoration: underline; text-underline-offset: 3px; text-decoration-color: var(--rule-strong); padding-inline: 4px; font-weight: 500; }
   &[data-tone='quiet'][data-hovered] { text-decoration-color: var(--ink); }
   &[data-disabled], &[data-pending] { color: var(--ink-soft); background: var(--slate-deep); border-color: var(--rule); cursor: default; }
+  &[data-tone='quiet'][data-disabled] { background: none; border-color: transparent; text-decoration: none; }
   @media (pointer: coarse) { min-height: 48px; }
 `;

@@ -19,12 +19,14 @@ interface TextFieldProps {
   readonly isReadOnly?: boolean;
   readonly inputRef?: Ref<HTMLInputElement>;
   readonly autoFocus?: boolean;
+  /** For a row whose label is plain to see: it is only read out. */
+  readonly hidesLabel?: boolean;
 }
 
 /** A labelled line to write on; what is wrong with it stands right under it, and what was typed stays. */
-export function TextField({ label, name, value, onChange, trouble, hint, type = 'text', inputMode, isLong, isBig, placeholder, isReadOnly, inputRef, autoFocus }: TextFieldProps) {
+export function TextField({ label, name, value, onChange, trouble, hint, type = 'text', inputMode, isLong, isBig, placeholder, isReadOnly, inputRef, autoFocus, hidesLabel }: TextFieldProps) {
   return (
-    <Field name={name} value={value} onChange={onChange} isInvalid={trouble !== undefined} isReadOnly={isReadOnly ?? false} type={type} validationBehavior="aria">
+    <Field name={name} value={value} onChange={onChange} isInvalid={trouble !== undefined} isReadOnly={isReadOnly ?? false} type={type} validationBehavior="aria" data-hides-label={hidesLabel || undefined}>
       <Label>{label}</Label>
       {isLong ? <TextArea rows={2} placeholder={placeholder} /> : (
         // biome-ignore lint/a11y/noAutofocus: only the field that a page exists for asks for it
@@ -39,6 +41,7 @@ export function TextField({ label, name, value, onChange, trouble, hint, type = 
 const Field = styled(AriaTextField)`
   display: grid; gap: 4px; align-content: start;
   & label { font-weight: 600; font-size: 0.9375rem; }
+  &[data-hides-label] label { position: absolute; clip-path: inset(50%); width: 1px; height: 1px; overflow: hidden; white-space: nowrap; }
   & input, & textarea {
     width: 100%; min-height: 40px; padding: 6px 10px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); border-radius: 2px 2px 0 0; resize: vertical;
   }

@@ -29,9 +29,12 @@ export interface LaidOutBench {
 const LONGEST_ROW = 8;
 const GAP = 0.25; // of a unit's width, between neighbours and at the edge
 const SHELF_GAP = 0.45; // between blocks, so that they are seen as such
+// Short blocks stand two beside each other: the bench is then about as deep as it is wide.
+const SHORT_ROW = 5;
+const MANY_SHELVES = 4;
 
 /**
- * Deals treatments out and stands the units on a bench, block behind block, each in rows of at most eight. The same plan
+ * Deals treatments out and stands the units on a bench, block by block, each in rows of at most eight. The same plan
  * and seed always give the same bench; only the ids differ.
  *
  * @param newId makes UUIDv7s
@@ -46,9 +49,11 @@ export function layOutBench(plan: BenchPlan, newId: () => string): LaidOutBench 
   const shelves = inBlocks ? plan.blockCount : 1;
   const perShelf = dealt.length / shelves;
   const size = sizesOf(plan.unitWidthMm, perShelf);
-  const bench = placeOf(newId, { parentId: null, kind: 'bench', name: 'bench', xMm: 0, yMm: 0, widthMm: size.shelfWidthMm, depthMm: shelves * size.shelfDepthMm + (shelves - 1) * size.shelfGapMm });
+  const columns = size.perRow <= SHORT_ROW && shelves >= MANY_SHELVES ? 2 : 1;
+  const rows = Math.ceil(shelves / columns);
+  const bench = placeOf(newId, { parentId: null, kind: 'bench', name: 'bench', xMm: 0, yMm: 0, widthMm: columns * size.shelfWidthMm + (columns - 1) * size.shelfGapMm, depthMm: rows * size.shelfDepthMm + (rows - 1) * size.shelfGapMm });
   const shelfPlaces = Array.from({ length: shelves }, (_, i) => placeOf(newId, {
-    parentId: bench.id, kind: 'shelf', name: inBlocks ? `${plan.blockWord} ${i + 1}` : 'bench', xMm: 0, yMm: i * (size.shelfDepthMm + size.shelfGapMm), widthMm: size.shelfWidthMm, depthMm: size.shelfDepthMm,
+    parentId: bench.id, kind: 'shelf', name: inBlocks ? `${plan.blockWord} ${i + 1}` : 'bench', xMm: (i % columns) * (size.shelfWidthMm + size.shelfGapMm), yMm: Math.floor(i / columns) * (size.shelfDepthMm + size.shelfGapMm), widthMm: size.shelfWidthMm, depthMm: size.shelfDepthMm,
   }));
   const blocks: readonly Block[] = inBlocks
     ? shelfPlaces.map((shelf, position) => ({ id: BlockId.parse(newId()), name: String(position + 1), position, placeId: shelf.id })) : [];

@@ -1,7 +1,7 @@
 import { isBetter, isWorse } from './call';
 import type { JudgeInput } from './judge-input';
 import type { Call, Contrast, EstimableContrast, TreatmentGroup, Verdict } from './judgement';
-import { plural } from './warnings';
+import { plural, pluralOf } from '@/core/words/plural';
 
 interface VerdictContext {
   readonly input: JudgeInput;
@@ -82,7 +82,7 @@ function noTestWords({ input, contrasts, groups }: VerdictContext): Words {
   const source = input.priorCv.source === 'own-trials' ? 'as your own trials spread' : 'a starting guess, not your own figure';
   return {
     headline,
-    detail: joined(gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '', isSingle ? `Two ${input.unitWord}s treated alike differ by ${luck} or more every second time (${source}).` : ''),
+    detail: joined(gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '', isSingle ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).` : ''),
   };
 }
 
@@ -144,7 +144,7 @@ function stillOpen(open: readonly string[], unitsNeeded: number | null, input: J
   if (open.length === 0) return '';
   const what = `${listed(open)}: can’t tell yet.`;
   return unitsNeeded === null
-    ? `${what} More than 200 ${input.unitWord}s each would be needed to settle it.`
+    ? `${what} More than 200 ${pluralOf(input.unitWord)} each would be needed to settle it.`
     : `${what} About ${unitsNeeded} ${plural(input.unitWord, unitsNeeded)} of each would settle it.`;
 }
 

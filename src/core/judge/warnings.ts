@@ -5,6 +5,7 @@ import type { Spread } from './comparisons';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, Judgement, JudgeWarning } from './judgement';
 import { distinct, type TrialModel } from './trial-model';
+import { plural, pluralOf } from '@/core/words/plural';
 
 interface WarningContext {
   readonly input: JudgeInput;
@@ -29,13 +30,13 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
     return [{ code: 'no-replication', message: `One ${unitWord} each leaves no spread to judge by: a story, not a result.` }];
   }
   if (!spread) {
-    return [{ code: 'zero-spread', message: `${unitWord}s treated alike gave exactly the same reading: the scale's step is too coarse, or values were copied.` }];
+    return [{ code: 'zero-spread', message: `${pluralOf(unitWord)} treated alike gave exactly the same reading: the scale's step is too coarse, or values were copied.` }];
   }
   const smallest = smallestShuffleP(input, trial);
   if (smallest <= 0.05) return [];
   return [{
     code: 'tiny-sample',
-    message: `So few ${unitWord}s that even the largest gap turns up in ${Math.round(100 * smallest)} of 100 shuffles: the shuffle test can never be surer than that.`,
+    message: `So few ${pluralOf(unitWord)} that even the largest gap turns up in ${Math.round(100 * smallest)} of 100 shuffles: the shuffle test can never be surer than that.`,
   }];
 }
 
@@ -54,7 +55,7 @@ function subsampling({ input, design }: WarningContext): readonly JudgeWarning[]
   if (design.subsamples <= design.units) return [];
   return [{
     code: 'pseudo-replication',
-    message: `${design.subsamples} readings come from ${design.units} ${input.unitWord}s. Readings of one ${input.unitWord} were averaged first: what counts is ${design.units}, not ${design.subsamples}.`,
+    message: `${design.subsamples} readings come from ${design.units} ${pluralOf(input.unitWord)}. Readings of one ${input.unitWord} were averaged first: what counts is ${design.units}, not ${design.subsamples}.`,
   }];
 }
 
@@ -72,7 +73,7 @@ function balance({ input, trial }: WarningContext): readonly JudgeWarning[] {
   if (missing > 0) warnings.push({ code: 'missing-units', message: `${missing} ${plural(input.unitWord, missing)} gave no reading and ${missing === 1 ? 'is' : 'are'} not in the sums.` });
   if (new Set(counts).size > 1) {
     const listed = input.treatments.map((name, i) => `${name} ${counts[i]}`).join(', ');
-    warnings.push({ code: 'unbalanced', message: `Not the same number of ${input.unitWord}s each: ${listed}. The sums allow for it.` });
+    warnings.push({ code: 'unbalanced', message: `Not the same number of ${pluralOf(input.unitWord)} each: ${listed}. The sums allow for it.` });
   }
   return warnings;
 }
@@ -103,9 +104,4 @@ function odd({ input, trial, model, spread }: WarningContext): readonly JudgeWar
 
 function declared({ input }: WarningContext): readonly JudgeWarning[] {
   return input.isDeclared ? [] : [{ code: 'not-declared', message: 'This was not the main measure before the plan was locked: found along the way.' }];
-}
-
-/** `pot` or `pots`. */
-export function plural(word: string, count: number): string {
-  return count === 1 ? word : `${word}s`;
 }

@@ -6,6 +6,8 @@ import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/measure-library
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { QuestionForm } from '@/core/trial/question-form';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { Bench } from '@/features/bench/Bench';
+import type { BenchView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
@@ -21,7 +23,8 @@ interface AskFormProps {
   readonly draftKey: string;
   readonly saved: QuestionForm;
   readonly isLocked: boolean;
-  readonly isDealt: boolean;
+  /** Where one was dealt already. */
+  readonly bench: BenchView | null;
   /** Goes to the next step by itself when it worked. */
   readonly save: (input: unknown) => Promise<TrialTrouble | undefined>;
 }
@@ -29,7 +32,7 @@ interface AskFormProps {
 const OFFERED = ['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight'] as const;
 
 /** What is asked, what is compared, what is measured, and what would be worth having. */
-export function AskForm({ draftKey, saved, isLocked, isDealt, save }: AskFormProps) {
+export function AskForm({ draftKey, saved, isLocked, bench, save }: AskFormProps) {
   const [form, keep, forget] = useDraft(draftKey, saved, isQuestionDraft);
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
@@ -37,6 +40,7 @@ export function AskForm({ draftKey, saved, isLocked, isDealt, save }: AskFormPro
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   const set = <Key extends keyof QuestionForm>(key: Key) => (value: QuestionForm[Key]): void => keep({ ...form, [key]: value });
   const shown = isLocked ? saved : form;
+  const hint = (words: string): string | undefined => (isLocked ? undefined : words);
   useEffect(() => {
     if (trouble) box.current?.querySelector<HTMLElement>('[data-invalid] input, [data-invalid] textarea')?.focus();
   }, [trouble]);
@@ -48,10 +52,10 @@ export function AskForm({ draftKey, saved, isLocked, isDealt, save }: AskFormPro
   return (
     <TwoParts ref={box}>
       <Sheet>
-        <TextField label="The question" name="question" value={shown.question} onChange={set('question')} trouble={fields.question} isReadOnly={isLocked} placeholder="Does a liquid feed bring more beans?" hint="One question. Two in one can’t both be answered by the same pots." />
+        <TextField label="The question" name="question" value={shown.question} onChange={set('question')} trouble={fields.question} isReadOnly={isLocked} placeholder="Does a liquid feed bring more beans?" hint={hint('One question. Two in one can’t both be answered by the same pots.')} />
         <div data-pair>
           <TextField label="What grows" name="crop" value={shown.crop} onChange={set('crop')} trouble={fields.crop} isReadOnly={isLocked} placeholder="dwarf beans" />
-          <TextField label="What is picked" name="picked" value={shown.picked} onChange={set('picked')} trouble={fields.picked} isReadOnly={isLocked} placeholder="beans" hint="As in “more beans”." />
+          <TextField label="What is picked" name="picked" value={shown.picked} onChange={set('picked')} trouble={fields.picked} isReadOnly={isLocked} placeholder="beans" hint={hint('As in “more beans”.')} />
         </div>
         <TreatmentList treatments={shown.treatments} control={shown.control} troubles={fields} isLocked={isLocked} onChange={(treatments, control) => keep({ ...form, treatments: [...treatments], control })} />
         <Choice
@@ -66,7 +70,7 @@ export function AskForm({ draftKey, saved, isLocked, isDealt, save }: AskFormPro
           </div>
         </div>
         <div data-three>
-          <TextField label="Each treatment goes to a" name="unitWord" value={shown.unitWord} onChange={set('unitWord')} trouble={fields.unitWord} isReadOnly={isLocked} hint="pot, trough, bed: what gets it apart from the others." />
+          <TextField label="Each treatment goes to a" name="unitWord" value={shown.unitWord} onChange={set('unitWord')} trouble={fields.unitWord} isReadOnly={isLocked} hint={hint('pot, trough, bed: what gets it apart from the others.')} />
           <TextField label="From" name="startsOn" type="date" value={shown.startsOn} onChange={set('startsOn')} trouble={fields.startsOn} isReadOnly={isLocked} />
           <TextField label="To" name="endsOn" type="date" value={shown.endsOn} onChange={set('endsOn')} trouble={fields.endsOn} isReadOnly={isLocked} />
         </div>
@@ -78,11 +82,12 @@ export function AskForm({ draftKey, saved, isLocked, isDealt, save }: AskFormPro
         {isLocked ? <Soft>The plan is locked: the question, the main measure and the margin stand as they are.</Soft> : (
           <>
             <Soft>The main measure and the margin are locked before the first reading. What turns up beside them later is marked as found along the way.</Soft>
-            {isDealt && <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>}
+            {bench && <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>}
             {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not saved yet: look at the marked lines. What you wrote is still there.' : trialSentence(trouble)}</Trouble>}
             <Acts><Button data-tone="main" onPress={submit} isPending={isPending}>Save and lay it out</Button></Acts>
           </>
         )}
+        {bench && <Bench view={bench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag?.name ?? unit.where })} />}
       </div>
     </TwoParts>
   );

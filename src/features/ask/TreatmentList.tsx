@@ -33,7 +33,7 @@ export function TreatmentList({ treatments, control, troubles, isLocked, onChang
           // biome-ignore lint/suspicious/noArrayIndexKey: a treatment is its place in the list until it is saved
           <div key={i} data-row>
             <PlantLabel look={{ letter: String.fromCharCode(65 + i), index: i === control ? -1 : i - Number(i > control) }} />
-            <TextField label={`Treatment ${String.fromCharCode(65 + i)}`} name={`treatment-${i}`} value={name} onChange={changed => onChange(names.map((each, at) => (at === i ? { name: changed } : each)), control)} trouble={troubles[`treatments.${i}.name`]} isReadOnly={isLocked} placeholder={i === control ? 'plain water' : 'seaweed feed'} />
+            <TextField label={`Treatment ${String.fromCharCode(65 + i)}`} hidesLabel name={`treatment-${i}`} value={name} onChange={changed => onChange(names.map((each, at) => (at === i ? { name: changed } : each)), control)} trouble={troubles[`treatments.${i}.name`]} isReadOnly={isLocked} placeholder={i === control ? 'plain water' : 'seaweed feed'} />
             <Radio value={String(i)}><i aria-hidden /><span>control</span></Radio>
             {treatments.length > 2 && !isLocked && <Button data-tone="quiet" aria-label={`Take out treatment ${String.fromCharCode(65 + i)}`} onPress={() => remove(i)}><X size={18} aria-hidden /></Button>}
           </div>

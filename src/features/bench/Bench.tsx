@@ -31,7 +31,7 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   const first = view.units[0];
   const potMm = first?.widthMm ?? 200;
   const labelMm = potMm * 0.24;
-  const marginMm = view.shelves.length > 1 ? potMm * 0.95 : potMm * 0.1;
+  const topMm = view.shelves.length > 1 ? potMm * 0.4 : potMm * 0.1;
   const walk = (event: KeyboardEvent, from: BenchUnit): void => {
     const next = neighbour(view.units, from, event.key);
     if (!next) return;
@@ -42,11 +42,11 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   const tabStop = view.units.find(unit => unit.id === chosen.unitId) ?? first;
   return (
     <Scroller>
-      <svg viewBox={`${-marginMm} ${-potMm * 0.1} ${view.widthMm + marginMm + potMm * 0.1} ${view.depthMm + potMm * 0.5}`} role="group" aria-label={label}>
+      <svg viewBox={`0 ${-topMm} ${view.widthMm + potMm * 0.05} ${view.depthMm + topMm + potMm * 0.4}`} role="group" aria-label={label}>
         {view.shelves.map(shelf => (
           <g key={shelf.name}>
-            <rect x={0} y={shelf.yMm} width={view.widthMm} height={shelf.depthMm} fill="var(--slate-deep)" />
-            {view.shelves.length > 1 && <text x={-potMm * 0.12} y={shelf.yMm + shelf.depthMm / 2 + labelMm * 0.35} textAnchor="end" fontSize={labelMm * 0.95} fill="var(--ink-soft)">{shelf.name}</text>}
+            <rect x={shelf.xMm} y={shelf.yMm} width={shelf.widthMm} height={shelf.depthMm} fill="var(--slate-deep)" />
+            {view.shelves.length > 1 && <text x={shelf.xMm} y={shelf.yMm - labelMm * 0.35} fontSize={labelMm * 0.95} fill="var(--ink-soft)">{shelf.name}</text>}
           </g>
         ))}
         {view.units.map(unit => {
@@ -84,7 +84,7 @@ function PotFromAbove({ widthMm, lens, isLeftOut }: { readonly widthMm: number; 
       <circle data-rim cx={r} cy={r} r={r * 0.94} fill={lens.state === 'open' ? 'var(--slate)' : 'var(--soil)'} stroke="var(--pot)" strokeWidth={r * 0.12} strokeDasharray={isLeftOut ? `${r * 0.2} ${r * 0.16}` : undefined} />
       {lens.state === 'dead'
         ? <path d={`M${r * 0.5} ${r * 0.4}L${r * 1.5} ${r * 1.3}M${r * 1.5} ${r * 0.4}L${r * 0.5} ${r * 1.3}`} stroke="var(--slate)" strokeWidth={r * 0.12} />
-        : <g fill="var(--crown)" opacity={lens.state === 'open' ? 0.75 : 0.35 + 0.65 * (lens.share ?? 0.6)}>{LEAVES.map(turn => <ellipse key={turn} cx={r} cy={r - reach / 2} rx={reach * 0.3} ry={reach / 2} transform={`rotate(${turn} ${r} ${r})`} />)}</g>}
+        : <g fill="var(--crown)" opacity={isLeftOut ? 0.25 : lens.state === 'open' ? 0.75 : 0.35 + 0.65 * (lens.share ?? 0.6)}>{LEAVES.map(turn => <ellipse key={turn} cx={r} cy={r - reach / 2} rx={reach * 0.3} ry={reach / 2} transform={`rotate(${turn} ${r} ${r})`} />)}</g>}
     </>
   );
 }
@@ -118,7 +118,7 @@ function neighbour(units: readonly BenchUnit[], from: BenchUnit, key: string): B
 
 const Scroller = styled.div`
   overflow-x: auto; padding-block: 4px;
-  & svg[role='group'] { display: block; width: 100%; max-height: 62vh; }
+  & svg[role='group'] { display: block; width: 100%; max-height: 80vh; }
   @media (max-width: 640px) { & svg[role='group'] { min-width: 620px; max-height: none; } }
 `;
 
@@ -126,5 +126,4 @@ const Pot = styled.g`
   cursor: pointer; outline: none;
   &[data-chosen] [data-rim] { stroke: var(--clay); stroke-width: 34; }
   &:focus-visible [data-rim] { stroke: var(--clay); stroke-width: 44; }
-  &[data-left-out] { opacity: 0.72; }
 `;

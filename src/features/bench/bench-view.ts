@@ -26,7 +26,7 @@ export interface BenchUnit {
 export interface BenchView {
   readonly widthMm: number;
   readonly depthMm: number;
-  readonly shelves: readonly { readonly name: string; readonly yMm: number; readonly depthMm: number }[];
+  readonly shelves: readonly { readonly name: string; readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly depthMm: number }[];
   readonly units: readonly BenchUnit[];
 }
 
@@ -57,7 +57,7 @@ export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchVie
       tag: showsTreatments && tag ? { letter: tag.letter, index: tag.index, name: tag.name } : null, isLeftOut: leftOut.has(unit.id),
     }];
   });
-  return { widthMm: bench.widthMm, depthMm: bench.depthMm, shelves: shelves.map(({ name, yMm, depthMm }) => ({ name, yMm, depthMm })), units };
+  return { widthMm: bench.widthMm, depthMm: bench.depthMm, shelves: shelves.map(({ name, xMm, yMm, widthMm, depthMm }) => ({ name, xMm, yMm, widthMm, depthMm })), units };
 }
 
 function ordinal(place: number): string {

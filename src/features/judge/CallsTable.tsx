@@ -9,6 +9,7 @@ import { PlantLabel } from '@/ui/PlantLabel';
 import { CALL_WORDS } from './call-words';
 import { printP } from './print-value';
 import { workingOf } from './working';
+import { pluralOf } from '@/core/words/plural';
 
 interface CallsTableProps {
   readonly looked: LookedJudgement;
@@ -30,7 +31,7 @@ export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
       <table>
         <caption>Every treatment against {input.control}</caption>
         <thead>
-          <tr><th scope="col">Treatment</th><th scope="col" data-figure>{input.unitWord}s</th><th scope="col" data-figure>mean</th><th scope="col" data-figure>gap</th><th scope="col">95% interval, all together</th><th scope="col" data-figure>p, Dunnett</th><th scope="col" data-figure>p, shuffles</th><th scope="col">so it is</th></tr>
+          <tr><th scope="col">Treatment</th><th scope="col" data-figure>{pluralOf(input.unitWord)}</th><th scope="col" data-figure>mean</th><th scope="col" data-figure>gap</th><th scope="col">95% interval, all together</th><th scope="col" data-figure>p, Dunnett</th><th scope="col" data-figure>p, shuffles</th><th scope="col">so it is</th></tr>
         </thead>
         <tbody>
           {testsOf(input).map(name => <Row key={name} name={name} looked={looked} contrast={judgement.contrasts.find(contrast => contrast.treatment === name)} tag={tags.find(tag => tag.name === name)} printValue={printValue} />)}

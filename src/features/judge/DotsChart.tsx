@@ -51,7 +51,7 @@ function chartData(dots: DotRows, tokens: Tokens): ChartData<'scatter'> {
       const hue = tokenHue(tokens, row.tag.index);
       return [
         {
-          label: row.tag.name, data: row.points.map((point, i) => ({ x: point.x, y: at + JITTER[i % JITTER.length]! - 0.14 })), showLine: false, pointRadius: 6, pointHoverRadius: 8,
+          label: row.tag.name, data: row.points.map((point, i) => ({ x: point.x, y: at + JITTER[i % JITTER.length]! - 0.14 })), showLine: false, clip: false, pointRadius: 6, pointHoverRadius: 8,
           pointBackgroundColor: row.tag.index < 0 ? tokens.slate : hue, pointBorderColor: row.tag.index < 0 ? tokens.ink : tokens.slate, pointBorderWidth: row.tag.index < 0 ? 2 : 1,
         },
         ...(row.interval ? [{
@@ -72,7 +72,7 @@ function chartOptions(dots: DotRows, tokens: Tokens, unitWord: string, printValu
   return {
     animation: false, responsive: true, maintainAspectRatio: false, layout: { padding: 0 },
     scales: {
-      x: { min: niceEnd(Math.min(...xs, dots.control), -1), max: niceEnd(Math.max(...xs, dots.control), 1), grid: { display: false }, border: { color: tokens.rule }, ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 7, callback: value => (dots.axis === 'percent' ? `${value}%` : printValue(Number(value))) } },
+      x: { ...niceRange(Math.min(...xs, dots.control), Math.max(...xs, dots.control)), grid: { display: false }, border: { color: tokens.rule }, ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 7, callback: value => (dots.axis === 'percent' ? `${value}%` : printValue(Number(value))) } },
       y: { min: -0.5, max: dots.rows.length - 0.5, reverse: true, display: false },
     },
     plugins: {
@@ -91,9 +91,13 @@ function chartOptions(dots: DotRows, tokens: Tokens, unitWord: string, printValu
   };
 }
 
-function niceEnd(value: number, way: -1 | 1): number {
-  const step = 10 ** Math.floor(Math.log10(Math.max(Math.abs(value), 1e-9))) / 5;
-  return way < 0 ? Math.floor(value / step) * step : Math.ceil(value / step) * step;
+/** The range in whole steps of 1, 2 or 5, with room for the outermost dots. */
+function niceRange(low: number, high: number): { readonly min: number; readonly max: number } {
+  const rough = Math.max(high - low, 1e-9) / 6;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = [1, 2, 5, 10].map(times => times * power).find(size => size >= rough) ?? rough;
+  const room = (high - low) * 0.02;
+  return { min: Math.floor((low - room) / step) * step, max: Math.ceil((high + room) / step) * step };
 }
 
 const Figure = styled.div`

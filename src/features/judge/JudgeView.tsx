@@ -27,6 +27,7 @@ import { Spoiled } from './Spoiled';
 import { Tables } from './Tables';
 import { useJudgement } from './use-judgement';
 import { differencesOf, WhatIf } from './WhatIf';
+import { pluralOf } from '@/core/words/plural';
 
 // The chart library is the heaviest part of the page and draws on a canvas only a browser has.
 const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), { ssr: false, loading: () => <div style={{ minHeight: 300 }} /> });
@@ -60,7 +61,7 @@ export function JudgeView({ data, first, bench, system, frozen, close, leaveOut,
   return (
     <>
       <Verdict data-busy={state.standing === 'running' || undefined}>
-        <h1><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h1>
+        <h2><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h2>
         <p>{judgement.verdict.detail}</p>
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
         {!isClosed && <p data-soft>The trial is still open: this is how it stands today.</p>}
@@ -108,7 +109,7 @@ function lensOf({ input }: LookedJudgement, printValue: (value: number) => strin
 
 function dotsSummary({ judgement, input }: LookedJudgement): string {
   const better = judgement.contrasts.filter(contrast => isBetter(contrast.call)).map(contrast => contrast.treatment);
-  return `Dots of ${judgement.design.units} ${input.unitWord}s in ${judgement.design.treatments} rows, with intervals. ${better.length > 0 ? `${better.join(' and ')} off the control’s line.` : 'No interval lies off the control’s line on the good side.'} The table below holds every figure.`;
+  return `Dots of ${judgement.design.units} ${pluralOf(input.unitWord)} in ${judgement.design.treatments} rows, with intervals. ${better.length > 0 ? `${better.join(' and ')} off the control’s line.` : 'No interval lies off the control’s line on the good side.'} The table below holds every figure.`;
 }
 
 function Closing({ close }: { readonly close: () => Promise<Result<unknown, TrialTrouble>> }) {
@@ -126,8 +127,8 @@ function Closing({ close }: { readonly close: () => Promise<Result<unknown, Tria
 
 const Verdict = styled.section`
   display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
-  & h1 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
-  & h1 em { font-style: normal; text-decoration: underline; text-decoration-color: var(--leaf); text-decoration-thickness: 5px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
+  & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
+  & h2 em { font-style: normal; text-decoration: underline; text-decoration-color: var(--leaf); text-decoration-thickness: 5px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
   & > p { font-size: 1.0625rem; }
   & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
   & > p[data-differs] { border-left: 3px solid var(--straw); padding-left: 10px; font-weight: 600; }

@@ -63,7 +63,7 @@ function optionsOf(shuffle: ShuffleResult, tokens: Tokens): ChartOptions<'bar'> 
         animations: {}, annotations: {
           seen: {
             type: 'line', xMin: seen, xMax: seen, borderColor: tokens.clay, borderWidth: 2.5,
-            label: { display: true, content: 'your gap', position: 'start', backgroundColor: 'transparent', color: tokens.clay, font: { family: tokens.font, size: 15, weight: 'bold' }, xAdjust: seen > end * 0.75 ? -38 : 38, yAdjust: -2 },
+            label: { display: true, content: 'your gap', position: 'end', backgroundColor: 'transparent', color: tokens.clay, font: { family: tokens.font, size: 15, weight: 'bold' }, xAdjust: seen > end * 0.75 ? -38 : 38, yAdjust: -2 },
           },
         },
       },

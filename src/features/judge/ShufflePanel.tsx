@@ -11,6 +11,7 @@ import { PlantLabel } from '@/ui/PlantLabel';
 import type { JudgingState } from './use-judgement';
 import { seenGap, ShuffleChart } from './ShuffleChart';
 import { useShuffleWatch } from './use-shuffle-watch';
+import { pluralOf } from '@/core/words/plural';
 
 interface ShufflePanelProps {
   readonly state: JudgingState;
@@ -43,7 +44,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain }: ShufflePanel
 }
 
 function howDealt(shuffle: ShuffleResult, input: JudgeInput, isWatched: boolean): string {
-  const within = input.blockNames.length > 0 ? `within the same ${input.blockNames[0]}s` : 'over the whole bench';
+  const within = input.blockNames.length > 0 ? `within the same ${pluralOf(input.blockNames[0] ?? '')}` : 'over the whole bench';
   const count = shuffle.arrangements.toLocaleString('en');
   if (isWatched) return `${count} deals of the same labels ${within} so far.`;
   return shuffle.exact ? `All ${count} ways to deal the same labels ${within}.` : `${count} random deals of the same labels ${within}, seed ${shuffle.seed}.`;

@@ -5,6 +5,7 @@ import type { LookedJudgement } from '@/core/judge/trial-verdict';
 import type { UnitValue } from '@/core/measure/unit-values';
 import { shortDay } from '@/features/frame/days';
 import { Soft } from '@/ui/Page';
+import { pluralOf } from '@/core/words/plural';
 
 interface SpoiledProps {
   readonly looked: LookedJudgement;
@@ -19,7 +20,7 @@ export function Spoiled({ looked: { judgement, input }, mentions, brokenRounds }
   const lines = [
     ...judgement.warnings.map(warning => warning.message),
     ...mentions.flatMap(mentionWords),
-    ...brokenRounds.map(round => `On ${shortDay(round.day)} only ${round.done} of ${round.of} ${input.unitWord}s were picked: until the round is finished, the rest are behind by one pick.`),
+    ...brokenRounds.map(round => `On ${shortDay(round.day)} only ${round.done} of ${round.of} ${pluralOf(input.unitWord)} were picked: until the round is finished, the rest are behind by one pick.`),
     ...scales.filter(scale => scale.changes).map(scale => `On ${SCALE_WORDS[scale.scale]} the call would be another: ${scale.directions.map(({ treatment, direction }) => `${treatment} ${DIRECTION_WORDS[direction]}`).join(', ')}.`),
   ];
   const same = scales.filter(scale => !scale.changes).map(scale => SCALE_WORDS[scale.scale]);

@@ -3,6 +3,7 @@
 import { styled } from 'styled-components';
 import type { LookedJudgement } from '@/core/judge/trial-verdict';
 import { printFigure, printP } from './print-value';
+import { pluralOf } from '@/core/words/plural';
 
 interface TablesProps {
   readonly looked: LookedJudgement;
@@ -38,7 +39,7 @@ export function Tables({ looked: { judgement, input }, printValue }: TablesProps
       </details>
       <details>
         <summary>How it was judged</summary>
-        <p>A linear model, {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}{input.treatmentName}, over {judgement.design.units} {input.unitWord}s: least squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”: two one-sided tests against the margin. The shuffle test deals the labels again as this layout could have dealt them, and asks no bell curve.</p>
+        <p>A linear model, {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}{input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”: two one-sided tests against the margin. The shuffle test deals the labels again as this layout could have dealt them, and asks no bell curve.</p>
       </details>
     </Stack>
   );

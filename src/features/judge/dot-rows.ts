@@ -29,7 +29,8 @@ export function dotRowsOf({ input, judgement }: LookedJudgement, tags: readonly 
   return {
     axis, control,
     band: margin > 0 ? [onAxis(controlMean - margin), onAxis(controlMean + margin)] : null,
-    rows: tags.map(tag => {
+    // The control stands last, as what the others are held against.
+    rows: [...tags].sort((a, b) => Number(a.index < 0) - Number(b.index < 0)).map(tag => {
       const contrast = judgement.contrasts.find(candidate => candidate.treatment === tag.name);
       const isTested = contrast?.estimable === true;
       const percentCi = isTested ? contrast.percentCiAdjusted : null;

@@ -16,6 +16,7 @@ import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { PlanSize } from './PlanSize';
 import { TagKey } from './TagKey';
+import { counted, pluralOf } from '@/core/words/plural';
 
 /** A layout as its form holds it. */
 export interface BenchDraft {
@@ -62,7 +63,7 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, marginPercent,
       <div>
         {shownBench
           ? <Bench view={shownBench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag ? unit.tag.name : 'what it gets is hidden' })} />
-          : <Blank><p>Nothing stands here yet.</p><p>Say how many {unitWord}s each treatment gets, and deal. Every {unitWord} gets a code and a place by lot, not by hand: a hand always finds the better light for its favourite.</p></Blank>}
+          : <Blank><p>Nothing stands here yet.</p><p>Say how many {pluralOf(unitWord)} each treatment gets, and deal. Every {unitWord} gets a code and a place by lot, not by hand: a hand always finds the better light for its favourite.</p></Blank>}
         {shownBench && <TagKey tags={tags} isHidden={shownBench.units.every(unit => unit.tag === null)} />}
         {layout && <Soft>Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed}. The same plan and seed give this bench again.</Soft>}
         {bench?.units.every(unit => unit.tag === null) && (
@@ -111,7 +112,7 @@ function LockedPlan({ layout, isBlind, unitWord, weighHref }: { readonly layout:
   return (
     <>
       <h2>The plan is locked</h2>
-      <p>{layout?.unitsEach} {unitWord}s of each treatment, {layout && layout.blockCount > 0 ? `dealt within ${layout.blockCount} ${layout.blockWord}s` : 'dealt over the whole bench'}, {isBlind ? 'weighed blind' : 'open to see'}.</p>
+      <p>{counted(layout?.unitsEach ?? 0, unitWord)} of each treatment, {layout && layout.blockCount > 0 ? `dealt within ${counted(layout.blockCount, layout.blockWord)}` : 'dealt over the whole bench'}, {isBlind ? 'weighed blind' : 'open to see'}.</p>
       <Acts><Link href={weighHref}>Go on to Weigh</Link></Acts>
     </>
   );

@@ -7,6 +7,7 @@ import { longDay, shortDay } from '@/features/frame/days';
 import type { TrialSummaryView } from '@/features/trial/trial-summary';
 import { Page, Soft } from '@/ui/Page';
 import { EmptyBench } from './EmptyBench';
+import { counted } from '@/core/words/plural';
 
 interface TodayProps {
   readonly summaries: readonly TrialSummaryView[];
@@ -24,6 +25,7 @@ interface Errand {
 /** What wants doing today, trial by trial, and what the last closed ones found. */
 export function Today({ summaries, today }: TodayProps) {
   const errands = summaries.flatMap(summary => errandOf(summary, today));
+  const running = summaries.filter(summary => summary.trial.state === 'locked');
   const found = summaries.filter(summary => summary.headline !== null);
   return (
     <Page>
@@ -41,6 +43,7 @@ export function Today({ summaries, today }: TodayProps) {
             ))}
           </Round>
           {errands.length === 0 && <Soft>Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things grow.</Soft>}
+          {running.length > 0 && <section><h2>Under way</h2><UnderWay>{running.map(summary => <li key={summary.trial.id}><Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link><span>{dayWords(summary, today)}</span><progress aria-label={`Season of ${summary.trial.crop}`} value={seasonShare(summary, today)} /></li>)}</UnderWay></section>}
           {found.length > 0 && <section><h2>Found so far</h2><Found>{found.map(({ trial, headline }) => <li key={trial.id}><Link href={`/trials/${trial.id}/judge`}>{headline}</Link><Soft>{trial.question}</Soft></li>)}</Found></section>}
         </>
       )}
@@ -50,7 +53,7 @@ export function Today({ summaries, today }: TodayProps) {
 
 function errandOf({ trial, units, lastDay }: TrialSummaryView, today: string): readonly Errand[] {
   const at = (step: string): string => `/trials/${trial.id}/${step}`;
-  const things = (count: number): string => `${count} ${trial.unitWord}${count === 1 ? '' : 's'}`;
+  const things = (count: number): string => counted(count, trial.unitWord);
   if (trial.state === 'closed') return [];
   if (trial.state === 'planned') {
     return [{ id: trial.id, href: at('lay-out'), act: units === 0 ? 'Lay it out' : 'Lock the plan', amount: units === 0 ? '—' : things(units), why: trial.question }];
@@ -63,6 +66,25 @@ function errandOf({ trial, units, lastDay }: TrialSummaryView, today: string): r
   const why = since === null ? 'Nothing picked yet.' : since === 0 ? 'All picked today.' : `Last picked ${since === 1 ? 'yesterday' : `${since} days ago`}.`;
   return since === 0 ? [] : [{ id: trial.id, href: at('weigh'), act: 'Pick what is ripe', amount: things(units), why: `${trial.question} ${why}` }];
 }
+
+function seasonShare({ trial }: TrialSummaryView, today: string): number {
+  return Math.min(1, Math.max(0, daysBetween(trial.startsOn, today) / Math.max(1, daysBetween(trial.startsOn, trial.endsOn))));
+}
+
+function dayWords({ trial, unitsRead, units }: TrialSummaryView, today: string): string {
+  const day = daysBetween(trial.startsOn, today);
+  const season = day < 0 ? `begins on ${shortDay(trial.startsOn)}` : `day ${day} of ${daysBetween(trial.startsOn, trial.endsOn)}, to ${shortDay(trial.endsOn)}`;
+  return `${season} · ${unitsRead} of ${counted(units, trial.unitWord)} read`;
+}
+
+const UnderWay = styled.ul`
+  list-style: none; margin: 12px 0 0; padding: 0; display: grid; gap: 16px;
+  & li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 4px 24px; }
+  & a { font-weight: 600; } & span { color: var(--ink-soft); }
+  & progress { grid-column: 1 / -1; width: 100%; height: 6px; appearance: none; border: 0; background: var(--rule); accent-color: var(--ink-soft); }
+  & progress::-webkit-progress-bar { background: var(--rule); } & progress::-webkit-progress-value { background: var(--ink-soft); } & progress::-moz-progress-bar { background: var(--ink-soft); }
+  @media (max-width: 640px) { & li { grid-template-columns: minmax(0, 1fr); } }
+`;
 
 const Round = styled.ul`
   list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--ink);

@@ -6,6 +6,7 @@ import { fullDay } from '@/features/frame/days';
 import { EmptyBench } from '@/features/today/EmptyBench';
 import { Page } from '@/ui/Page';
 import type { TrialSummaryView } from './trial-summary';
+import { pluralOf } from '@/core/words/plural';
 
 /** Every trial of the garden with where it stands. */
 export function TrialList({ summaries }: { readonly summaries: readonly TrialSummaryView[] }) {
@@ -21,7 +22,7 @@ export function TrialList({ summaries }: { readonly summaries: readonly TrialSum
             <li key={summary.trial.id}>
               <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>{summary.trial.question}</Link>
               <p>{summary.headline ?? standing(summary)}</p>
-              <small>{summary.trial.crop} · {summary.units > 0 ? `${summary.units} ${summary.trial.unitWord}s` : 'not laid out'} · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}</small>
+              <small>{summary.trial.crop} · {summary.units > 0 ? `${summary.units} ${pluralOf(summary.trial.unitWord)}` : 'not laid out'} · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}</small>
             </li>
           ))}
         </Rows>
@@ -36,7 +37,7 @@ function stepFor({ trial }: TrialSummaryView): string {
 
 function standing({ trial, units, unitsRead }: TrialSummaryView): string {
   if (trial.state === 'planned') return units === 0 ? 'Asked, not laid out yet.' : 'Dealt, plan not locked yet.';
-  return `Running${trial.isBlind && !trial.keyOpenedAt ? ', blind' : ''}: ${unitsRead} of ${units} ${trial.unitWord}s read.`;
+  return `Running${trial.isBlind && !trial.keyOpenedAt ? ', blind' : ''}: ${unitsRead} of ${units} ${pluralOf(trial.unitWord)} read.`;
 }
 
 const Head = styled.div`

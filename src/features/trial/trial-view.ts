@@ -2,6 +2,7 @@ import { mainMeasure } from '@/core/judge/trial-verdict';
 import { unitsRead } from '@/core/measure/unit-values';
 import { daysBetween } from '@/core/trial/calendar-day';
 import type { TrialData } from '@/core/trial/trial-data';
+import { counted } from '@/core/words/plural';
 
 export const STEPS = [
   { key: 'ask', label: 'Ask' }, { key: 'lay-out', label: 'Lay out' }, { key: 'tend', label: 'Tend' }, { key: 'weigh', label: 'Weigh' }, { key: 'judge', label: 'Judge' },
@@ -31,12 +32,12 @@ export interface SeasonView {
 export function trialFrameOf(data: TrialData, today: string, judged: string | null): TrialFrameView {
   const { trial, treatments, layout, units } = data;
   const words = trial.unitWord;
-  const unitCount = `${units.length} ${words}${units.length === 1 ? '' : 's'}`;
+  const unitCount = counted(units.length, words);
   return {
     id: trial.id, question: trial.question, standing: standingOf(data, today),
     facts: {
       ask: `${treatments.length} treatments`,
-      'lay-out': layout ? `${unitCount}${layout.blockCount > 0 ? `, ${layout.blockCount} ${layout.blockWord}s` : ''}` : 'not dealt yet',
+      'lay-out': layout ? `${unitCount}${layout.blockCount > 0 ? `, ${counted(layout.blockCount, layout.blockWord)}` : ''}` : 'not dealt yet',
       tend: 'no calendar yet',
       weigh: trial.state === 'planned' ? 'after the lock' : `${unitsRead(data, mainMeasure(data))} of ${unitCount} read`,
       judge: judged ?? (trial.state === 'planned' ? 'after the harvest' : 'so far'),

@@ -58,7 +58,7 @@ export function PickEntry({ round, unit, units, measure, unitWord, today, grossR
       )}
       {lastPick && <Soft>Last time, {shortDay(lastPick.pickedOn)}: <b>{pickWords(lastPick, round.style)}</b></Soft>}
       <Acts>
-        <Button data-tone="main" type="submit" isPending={round.isPending}>{saveWords(round, isPieceByPiece)}</Button>
+        <Button data-tone="main" type="submit" isPending={round.isPending}>{saveWords(round, isPieceByPiece, unitWord)}</Button>
         <Button data-tone="quiet" onPress={round.undo} isDisabled={!round.canUndo}>Undo</Button>
       </Acts>
       <Said role="status">{round.said}</Said>
@@ -78,9 +78,9 @@ export function PickEntry({ round, unit, units, measure, unitWord, today, grossR
   );
 }
 
-function saveWords(round: ReturnType<typeof useRound>, isPieceByPiece: boolean): string {
+function saveWords(round: ReturnType<typeof useRound>, isPieceByPiece: boolean, unitWord: string): string {
   if (round.editing) return 'Save the change';
-  return isPieceByPiece ? 'Save this piece' : 'Save, next pot';
+  return isPieceByPiece ? 'Save this piece' : `Save, next ${unitWord}`;
 }
 
 /** The pot's code, very large; typing another code takes that pot in hand. */
@@ -95,7 +95,7 @@ function CodeField({ unit, units, onFound }: { readonly unit: BenchUnit; readonl
   const stop = (event: KeyboardEvent): void => { if (event.key === 'Enter') event.preventDefault(); };
   return (
     <Code>
-      <input aria-label="Code of the pot in hand" value={typed} onChange={event => change(event.target.value)} onFocus={event => event.target.select()} onBlur={() => setTyped(unit.code)} onKeyDown={stop} maxLength={8} autoComplete="off" autoCapitalize="characters" spellCheck={false} />
+      <input aria-label="Code in hand" value={typed} onChange={event => change(event.target.value)} onFocus={event => event.target.select()} onBlur={() => setTyped(unit.code)} onKeyDown={stop} maxLength={8} autoComplete="off" autoCapitalize="characters" spellCheck={false} />
     </Code>
   );
 }
@@ -114,7 +114,7 @@ const Sheet = styled.form`
 const Where = styled.div`
   display: flex; gap: 20px; align-items: center;
   & p { line-height: 1.35; }
-  & span { color: var(--ink-soft); }
+  & p span { color: var(--ink-soft); }
 `;
 
 const Code = styled.span`

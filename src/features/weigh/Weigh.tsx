@@ -15,6 +15,7 @@ import { PotStrip } from './PotStrip';
 import { UnitPicks } from './UnitPicks';
 import { isDone, type RoundDoors, useRound } from './use-round';
 import { roundSums, soundSums } from './weigh-sums';
+import { pluralOf } from '@/core/words/plural';
 
 interface WeighProps extends RoundDoors {
   readonly trialId: string;
@@ -71,7 +72,7 @@ function Round({ trialId, state, unitWord, measure, system, today, bench, picks,
       <BenchSide>
         <div data-desk><Bench view={bench} label="The bench from above: full pots are done today" lens={lens} onOpen={each => round.choose(each.id)} /></div>
         <Sums aria-live="polite">
-          <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}</dd><small>{unitWord}s done</small></div>
+          <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}</dd><small>{pluralOf(unitWord)} done</small></div>
           <div><dt>picked</dt><dd>{printMass(sums.netG, style)}</dd><small>{sums.pieces} sound pieces</small></div>
           <div><dt>mean</dt><dd>{sums.meanG === null ? '—' : printMass(sums.meanG, style)}</dd><small>a {unitWord} done</small></div>
         </Sums>

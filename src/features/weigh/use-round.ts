@@ -45,6 +45,11 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
   const [isPending, startTransition] = useTransition();
   const style = MASS_STYLE_FOR[system];
   const unit = units.find(candidate => candidate.id === chosen.unitId) ?? units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ?? units[0];
+  const unitId = unit?.id;
+  const { unitId: chosenId, choose: chooseUnit } = chosen;
+  useEffect(() => {
+    if (chosenId === null && unitId !== undefined) chooseUnit(unitId);
+  }, [chosenId, unitId, chooseUnit]);
   const codeOf = (id: string): string => units.find(candidate => candidate.id === id)?.code ?? '';
 
   const choose = (id: string): void => {

@@ -12,7 +12,7 @@ export default function NewTrialPage() {
   return (
     <Page>
       <h1>A new question</h1>
-      <AskForm draftKey="turnspit-new-question" saved={emptyQuestion(today())} isLocked={false} isDealt={false} save={askAction} />
+      <AskForm draftKey="turnspit-new-question" saved={emptyQuestion(today())} isLocked={false} bench={null} save={askAction} />
     </Page>
   );
 }
