@@ -1,7 +1,6 @@
 import { today } from '@/service/clock';
 import { keepSeason } from '@/service/keep-trial';
-import { dataFileSentence, startStore } from '@/service/start';
-import { database, dataFile } from '@/store/database';
+import { closeStore, dataFileName, dataFileSentence, startStore } from '@/service/start';
 import { demoSeason } from './demo-season';
 
 // Fills an empty data file with the demo season; what a gardener entered is never touched.
@@ -12,5 +11,5 @@ if (!started.ok) {
 }
 const season = demoSeason(today());
 const isKept = await keepSeason(season.garden, season.trials);
-process.stdout.write(isKept ? `The demo season is in ${dataFile()}.\n` : `${dataFile()} holds trials already: nothing was added.\n`);
-await database().destroy();
+process.stdout.write(isKept ? `The demo season is in ${dataFileName()}.\n` : `${dataFileName()} holds trials already: nothing was added.\n`);
+await closeStore();

@@ -16,6 +16,16 @@ export async function startStore(): Promise<Result<'migrated', DataFileTrouble>>
   return migrated;
 }
 
+/** Ends the connection; a script that did its work ends with it. */
+export async function closeStore(): Promise<void> {
+  await database().destroy();
+}
+
+/** Where the data lives. */
+export function dataFileName(): string {
+  return dataFile();
+}
+
 /** What stands in the way of opening the data, in plain words. */
 export function dataFileSentence(trouble: DataFileTrouble): string {
   switch (trouble.kind) {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import {
-  Block, ExperimentalUnit, Factor, Layout, MarginSchema, Measure, Place, Treatment, Trial, TrialData,
+  Block, ExperimentalUnit, Factor, Layout, MarginSchema, Measure, Place, Treatment, Trial, type TrialData,
 } from '@/core/trial/trial-data';
 import type { Database } from './database';
 import { standingIncidents, standingPicks, standingReadings } from './entries';

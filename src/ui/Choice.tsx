@@ -28,7 +28,7 @@ export function Choice<Value extends string>({ label, name, value, onChange, opt
         {options.map(option => (
           <Option key={option.value} value={option.value}>
             <i aria-hidden />
-            <span>{option.label}{option.hint && <small>{option.hint}</small>}</span>
+            <span><span>{option.label}</span>{option.hint && <small>{option.hint}</small>}</span>
           </Option>
         ))}
       </div>

@@ -18,19 +18,17 @@ interface TextFieldProps {
   readonly placeholder?: string;
   readonly isReadOnly?: boolean;
   readonly inputRef?: Ref<HTMLInputElement>;
-  readonly autoFocus?: boolean;
   /** For a row whose label is plain to see: it is only read out. */
   readonly hidesLabel?: boolean;
 }
 
 /** A labelled line to write on; what is wrong with it stands right under it, and what was typed stays. */
-export function TextField({ label, name, value, onChange, trouble, hint, type = 'text', inputMode, isLong, isBig, placeholder, isReadOnly, inputRef, autoFocus, hidesLabel }: TextFieldProps) {
+export function TextField({ label, name, value, onChange, trouble, hint, type = 'text', inputMode, isLong, isBig, placeholder, isReadOnly, inputRef, hidesLabel }: TextFieldProps) {
   return (
     <Field name={name} value={value} onChange={onChange} isInvalid={trouble !== undefined} isReadOnly={isReadOnly ?? false} type={type} validationBehavior="aria" data-hides-label={hidesLabel || undefined}>
       <Label>{label}</Label>
       {isLong ? <TextArea rows={2} placeholder={placeholder} /> : (
-        // biome-ignore lint/a11y/noAutofocus: only the field that a page exists for asks for it
-        <Input ref={inputRef} inputMode={inputMode} autoComplete="off" placeholder={placeholder} data-big={isBig || undefined} autoFocus={autoFocus ?? false} />
+        <Input ref={inputRef} inputMode={inputMode} autoComplete="off" placeholder={placeholder} data-big={isBig || undefined} />
       )}
       {hint && <Text slot="description">{hint}</Text>}
       <FieldError>{trouble}</FieldError>

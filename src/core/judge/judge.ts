@@ -122,7 +122,7 @@ function lettersOf(bestFirst: readonly string[], pairs: readonly Pair[], confide
 
 function differ(a: string, b: string, pairs: readonly Pair[], alpha: number): boolean {
   const pair = pairs.find(candidate => (candidate.a === a && candidate.b === b) || (candidate.a === b && candidate.b === a));
-  return pair !== undefined && pair.estimable && pair.pAdjusted !== null && pair.pAdjusted < alpha;
+  return pair?.estimable === true && pair.pAdjusted !== null && pair.pAdjusted < alpha;
 }
 
 /**

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/measure-library';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
-import { QuestionForm } from '@/core/trial/question-form';
+import type { QuestionForm } from '@/core/trial/question-form';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';

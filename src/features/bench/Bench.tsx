@@ -42,6 +42,7 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   const tabStop = view.units.find(unit => unit.id === chosen.unitId) ?? first;
   return (
     <Scroller>
+      {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
       <svg viewBox={`0 ${-topMm} ${view.widthMm + potMm * 0.05} ${view.depthMm + topMm + potMm * 0.4}`} role="group" aria-label={label}>
         {view.shelves.map(shelf => (
           <g key={shelf.name}>

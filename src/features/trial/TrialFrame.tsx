@@ -49,8 +49,10 @@ const Steps = styled.nav`
   & a[aria-current] strong, & a:hover strong { color: var(--ink); }
   & span { font-size: 0.9375rem; color: var(--ink-soft); }
   @media (max-width: 640px) {
+    grid-template-columns: auto auto auto auto auto;
     & span { display: none; }
-    & strong { font-size: 1rem; }
+    & strong { font-size: 1rem; white-space: nowrap; }
+    & a { padding-right: 4px; }
     & a { min-height: 48px; }
   }
 `;

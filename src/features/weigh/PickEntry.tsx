@@ -2,7 +2,7 @@
 
 import { type FormEvent, type KeyboardEvent, type RefObject, useState } from 'react';
 import { styled } from 'styled-components';
-import { CullReason, type Measure, Outcome, type Pick } from '@/core/trial/trial-data';
+import { CullReason, type Measure, type Outcome, type Pick } from '@/core/trial/trial-data';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay, shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
@@ -59,7 +59,7 @@ export function PickEntry({ round, unit, units, measure, unitWord, today, grossR
       {lastPick && <Soft>Last time, {shortDay(lastPick.pickedOn)}: <b>{pickWords(lastPick, round.style)}</b></Soft>}
       <Acts>
         <Button data-tone="main" type="submit" isPending={round.isPending}>{saveWords(round, isPieceByPiece, unitWord)}</Button>
-        <Button data-tone="quiet" onPress={round.undo} isDisabled={!round.canUndo}>Undo</Button>
+        <Button data-tone="quiet" onPress={() => void round.undo()} isDisabled={!round.canUndo}>Undo</Button>
       </Acts>
       <Said role="status">{round.said}</Said>
       {round.sentence && <Trouble>{round.sentence}</Trouble>}

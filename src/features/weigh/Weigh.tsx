@@ -72,11 +72,11 @@ function Round({ trialId, state, unitWord, measure, system, today, bench, picks,
       <BenchSide>
         <div data-desk><Bench view={bench} label="The bench from above: full pots are done today" lens={lens} onOpen={each => round.choose(each.id)} /></div>
         <Sums aria-live="polite">
-          <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}</dd><small>{pluralOf(unitWord)} done</small></div>
-          <div><dt>picked</dt><dd>{printMass(sums.netG, style)}</dd><small>{sums.pieces} sound pieces</small></div>
-          <div><dt>mean</dt><dd>{sums.meanG === null ? '—' : printMass(sums.meanG, style)}</dd><small>a {unitWord} done</small></div>
+          <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}<small>{pluralOf(unitWord)} done</small></dd></div>
+          <div><dt>picked</dt><dd>{printMass(sums.netG, style)}<small>{sums.pieces} sound pieces</small></dd></div>
+          <div><dt>mean</dt><dd>{sums.meanG === null ? '—' : printMass(sums.meanG, style)}<small>a {unitWord} done</small></dd></div>
         </Sums>
-        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={round.takeOut} />
+        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={pick => void round.takeOut(pick)} />
       </BenchSide>
       <EntrySide>
         <PotStrip units={units} chosen={unit.id} isDone={each => isDone(each, picks, day)} onChoose={round.choose} />
@@ -104,4 +104,5 @@ const Sums = styled.dl`
   margin: 0; display: grid; grid-template-columns: repeat(3, 1fr); border-block: 1px solid var(--rule); padding-block: 10px;
   & dt, & small { color: var(--ink-soft); font-size: 0.9375rem; }
   & dd { margin: 0; font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; line-height: 1.2; }
+  & small { display: block; font-family: var(--font-text), sans-serif; font-weight: 400; line-height: 1.5; }
 `;

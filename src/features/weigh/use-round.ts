@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState, useTransition } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -42,7 +42,9 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [said, setSaid] = useState('');
   const [undoable, setUndoable] = useState<readonly Undoable[]>([]);
-  const [isPending, startTransition] = useTransition();
+  // Not a transition: that stays pending until the page has caught up, and a fast hand's next Enter would be lost.
+  const [isPending, setPending] = useState(false);
+  const saved = useRef(new Set<string>());
   const style = MASS_STYLE_FOR[system];
   const unit = units.find(candidate => candidate.id === chosen.unitId) ?? units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ?? units[0];
   const unitId = unit?.id;
@@ -61,39 +63,41 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
   };
   const save = (goesOn: boolean): void => {
     if (!unit || isPending) return;
-    startTransition(async () => {
+    setPending(true);
+    void (async () => {
       const pieces = round.mode === 'piece' && draft.outcome === 'picked' ? '1' : draft.pieces;
       const answer = await take({ ...draft, pieces, id: v7(), unitId: unit.id, supersedes: editing?.id ?? null, pickedOn: round.pickedOn, tare: round.tare });
+      setPending(false);
       setTrouble(answer.ok ? undefined : answer.trouble);
       if (!answer.ok) return;
+      saved.current.add(`${unit.id} ${round.pickedOn}`);
       const odd = oddity(picks, answer.value);
       setUndoable([...undoable, { kind: editing ? 'revision' : 'new', pick: answer.value }]);
       setSaid(`${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` That is ${odd >= 1 ? `${odd.toFixed(0)} times` : `a ${Math.round(1 / odd)}th of`} what others gave today. Undo it if it was a slip.`}`);
       setDraft(EMPTY_PICK);
       setEditing(null);
-      const next = nextUnit(units, unit, picks, round.pickedOn);
-      if (goesOn && next && round.mode === 'whole') chosen.choose(next.id);
+      const next = nextUnit(units, unit, each => saved.current.has(`${each.id} ${round.pickedOn}`) || isDone(each, picks, round.pickedOn));
+      if (goesOn && next && round.mode === 'whole' && !editing) chosen.choose(next.id);
       else chosen.choose(unit.id);
-    });
+    })();
   };
-  const takeOut = (pick: Pick): void => startTransition(async () => {
+  const takeOut = async (pick: Pick): Promise<void> => {
     const answer = await remove(pick.id);
     setTrouble(answer.ok ? undefined : answer.trouble);
     if (!answer.ok) return;
     setUndoable([...undoable, { kind: 'revision', pick: answer.value }]);
     setSaid(`${codeOf(pick.unitId)}: ${pickWords(pick, style)} taken out.`);
-  });
-  const undo = useCallback((): void => {
+  };
+  const undo = useCallback(async (): Promise<void> => {
     const last = undoable.at(-1);
     if (!last) return;
-    startTransition(async () => {
-      const answer = await (last.kind === 'new' ? remove(last.pick.id) : undoRevision(last.pick.id));
-      setUndoable(undoable.slice(0, -1));
-      setTrouble(answer.ok ? undefined : answer.trouble);
-      if (!answer.ok) return;
-      setSaid('Undone.');
-      chosen.choose(last.pick.unitId);
-    });
+    setUndoable(undoable.slice(0, -1));
+    const answer = await (last.kind === 'new' ? remove(last.pick.id) : undoRevision(last.pick.id));
+    setTrouble(answer.ok ? undefined : answer.trouble);
+    if (!answer.ok) return;
+    saved.current.delete(`${last.pick.unitId} ${last.pick.pickedOn}`);
+    setSaid('Undone.');
+    chosen.choose(last.pick.unitId);
   }, [undoable, remove, undoRevision, chosen.choose]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -101,7 +105,7 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
       // In a field with words in it the key takes back typing, as it does everywhere.
       if (event.target instanceof HTMLInputElement && event.target.value !== '') return;
       event.preventDefault();
-      undo();
+      void undo();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
@@ -121,7 +125,7 @@ export function isDone(unit: BenchUnit, picks: readonly Pick[], day: string): bo
 }
 
 /** The next unit in walking order that has nothing for the day yet, going round once. */
-function nextUnit(units: readonly BenchUnit[], from: BenchUnit, picks: readonly Pick[], day: string): BenchUnit | undefined {
+function nextUnit(units: readonly BenchUnit[], from: BenchUnit, isDoneAlready: (unit: BenchUnit) => boolean): BenchUnit | undefined {
   const at = units.indexOf(from);
-  return [...units.slice(at + 1), ...units.slice(0, at)].find(unit => !isDone(unit, picks, day));
+  return [...units.slice(at + 1), ...units.slice(0, at)].find(unit => !isDoneAlready(unit));
 }

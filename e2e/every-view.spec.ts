@@ -1,0 +1,40 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './garden-server';
+
+const BEANS = 'Do three feeds help dwarf beans?';
+const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
+
+const VIEWS = [
+  { name: 'Today', path: '/', trial: undefined }, { name: 'Trials', path: '/trials', trial: undefined }, { name: 'Garden', path: '/garden', trial: undefined }, { name: 'A new question', path: '/trials/new', trial: undefined },
+  { name: 'Ask', path: '/ask', trial: BEANS }, { name: 'Lay out', path: '/lay-out', trial: BEANS }, { name: 'Tend', path: '/tend', trial: STRAWBERRIES },
+  { name: 'Weigh', path: '/weigh', trial: STRAWBERRIES }, { name: 'Judge', path: '/judge', trial: BEANS }, { name: 'a shut key', path: '/judge', trial: STRAWBERRIES },
+] as const;
+
+for (const { name, path, trial } of VIEWS) {
+  test(`axe finds nothing on ${name}, and nothing sticks out sideways`, async ({ page, openPage }) => {
+    const faults: string[] = [];
+    page.on('pageerror', error => faults.push(error.message));
+    page.on('console', message => { if (message.type() === 'error') faults.push(message.text()); });
+    if (trial === undefined) await openPage(path);
+    else {
+      await openPage('/trials');
+      const href = await page.getByRole('link', { name: trial }).getAttribute('href');
+      await openPage((href ?? '').replace(/\/[^/]+$/, path));
+    }
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(violations.map(violation => `${violation.id}: ${violation.nodes.map(node => node.target.join(' ')).join(', ')}`)).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+    expect(faults).toEqual([]);
+  });
+}
+
+test('the keys are listed under ?', async ({ page, openPage }) => {
+  await openPage('/');
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});
+
+test('a trial that does not exist says so', async ({ page, openPage }) => {
+  await openPage('/trials/019ed9be-0000-7000-8000-000000000000/judge');
+  await expect(page.getByRole('heading', { name: 'Nothing grows here' })).toBeVisible();
+});

@@ -1,0 +1,56 @@
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, type Page } from '@playwright/test';
+
+interface GardenServer {
+  readonly url: string;
+  readonly dataFile: string;
+}
+
+/** A production server of its own for each worker, on a data file of its own that holds the demo season. */
+export const test = base.extend<{ readonly openPage: (path: string) => Promise<Page> }, { readonly garden: GardenServer }>({
+  garden: [async ({}, use, worker) => {
+    const folder = mkdtempSync(join(tmpdir(), 'turnspit-e2e-'));
+    const dataFile = join(folder, 'garden.sqlite');
+    keepDemo(dataFile);
+    const port = 3710 + worker.parallelIndex;
+    const server = startServer(dataFile, port);
+    const url = `http://127.0.0.1:${port}`;
+    await answered(url);
+    await use({ url, dataFile });
+    server.kill('SIGTERM');
+    rmSync(folder, { recursive: true, force: true });
+  }, { scope: 'worker' }],
+  baseURL: async ({ garden }, use) => { await use(garden.url); },
+  openPage: async ({ page }, use) => {
+    await use(async path => {
+      await page.goto(path);
+      await page.waitForSelector('html[data-ready]');
+      return page;
+    });
+  },
+});
+
+/** Puts the demo season into a data file, as `npm run demo` does. */
+export function keepDemo(dataFile: string): string {
+  const ran = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'], { encoding: 'utf8', env: { ...process.env, TURNSPIT_DATA: dataFile } });
+  return ran.stdout + ran.stderr;
+}
+
+/** Starts the built application on a data file. */
+export function startServer(dataFile: string, port: number): ChildProcess {
+  return spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], { stdio: 'pipe', env: { ...process.env, TURNSPIT_DATA: dataFile } });
+}
+
+async function answered(url: string): Promise<void> {
+  for (let attempt = 0; attempt < 100; attempt++) {
+    const answer = await fetch(url).catch(() => undefined);
+    if (answer?.ok) return;
+    await new Promise(resolve => setTimeout(resolve, 100));
+  }
+  throw new Error(`the server at ${url} did not answer`);
+}
+
+export { expect } from '@playwright/test';

@@ -1,0 +1,83 @@
+import { expect, test } from './garden-server';
+import { askQuestion, benchUnits, dealAndLock, goToStep } from './trial-steps';
+
+test('from a question to a verdict, by mouse or by touch', async ({ page, garden: _garden }) => {
+  await askQuestion(page, 'Does a feed bring heavier radishes?');
+  await dealAndLock(page, 4);
+  const units = await benchUnits(page);
+  expect(units).toHaveLength(8);
+  await goToStep(page, 'Weigh');
+  for (const { code, treatment } of units) {
+    await expect(page.getByLabel('Code in hand')).toHaveValue(code);
+    const base = treatment.startsWith('Heronsgill') ? 200 : 100;
+    await page.getByLabel('On the scale').fill(`${base + units.findIndex(unit => unit.code === code)} g`);
+    await page.getByRole('button', { name: /Save, next pot/ }).click();
+    await expect(page.getByRole('status')).toContainText(`${code}: `);
+  }
+  await expect(page.getByText('8 of 8 pots read')).toBeVisible();
+  await goToStep(page, 'Judge');
+  await expect(page.getByRole('heading', { name: /Heronsgill feed gave \d+% more radishes than plain water/ })).toBeVisible();
+  await expect(page.getByText('All 70 ways to deal the same labels over the whole bench.')).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'clearly better' })).toBeVisible();
+});
+
+test('the keyboard alone weighs a round, and walks the bench', async ({ page, isMobile }) => {
+  test.skip(isMobile, 'a phone has no keyboard of its own');
+  await askQuestion(page, 'Do radishes want feeding at all?');
+  await dealAndLock(page, 2);
+  const units = await benchUnits(page);
+  await page.locator('body').press('4');
+  await page.waitForURL(/weigh$/);
+  await expect(page.getByLabel('On the scale')).toBeFocused();
+  for (const [i, { code }] of units.entries()) {
+    await expect(page.getByLabel('Code in hand')).toHaveValue(code);
+    await page.keyboard.type(`${150 + 10 * i}`);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status')).toContainText(`${code}: ${150 + 10 * i} g saved`);
+  }
+  const first = page.getByRole('button', { name: new RegExp(`^${units[0]?.code},`) });
+  await first.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: new RegExp(`^${units[1]?.code},`) })).toBeFocused();
+  await expect(page.getByLabel('Code in hand')).toHaveValue(units[1]?.code ?? '');
+  await page.keyboard.press('5');
+  await page.waitForURL(/judge$/);
+  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(/Can’t tell yet|gave/);
+});
+
+test('one pot each is a story, not a result', async ({ page }) => {
+  await askQuestion(page, 'Two radishes?');
+  await dealAndLock(page, 1);
+  const units = await benchUnits(page);
+  await goToStep(page, 'Weigh');
+  for (const { code } of units) {
+    await expect(page.getByLabel('Code in hand')).toHaveValue(code);
+    await page.getByLabel('On the scale').fill('140');
+    await page.getByRole('button', { name: /Save, next pot/ }).click();
+    await expect(page.getByRole('status')).toContainText(code);
+  }
+  await goToStep(page, 'Judge');
+  await expect(page.getByRole('heading', { name: 'One pot each: a story, not a result.' })).toBeVisible();
+});
+
+test('a blind trial shows no treatment until its key is opened', async ({ page }) => {
+  await askQuestion(page, 'Blind radishes?');
+  await dealAndLock(page, 3, 'nobody, until the key is opened');
+  await goToStep(page, 'Weigh');
+  expect(await page.content()).not.toContain('Heronsgill');
+  await goToStep(page, 'Judge');
+  await expect(page.getByRole('heading', { name: 'The key is shut' })).toBeVisible();
+  await page.getByRole('button', { name: 'Open the key and judge' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing to judge yet.' })).toBeVisible();
+});
+
+test('a question with gaps says what is missing beside each line, and keeps what was written through a reload', async ({ page, openPage }) => {
+  await openPage('/trials/new');
+  await page.getByLabel('The question').fill('Half a question');
+  await page.getByLabel('From').fill('1900-05-01');
+  await page.getByRole('button', { name: 'Save and lay it out' }).click();
+  await expect(page.getByText('Say what grows in it.')).toBeVisible();
+  await expect(page.getByText('1900-05-01 is long past. Write a date from 1990 on.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('The question')).toHaveValue('Half a question');
+});

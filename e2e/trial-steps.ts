@@ -1,0 +1,37 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Asks a question of two treatments and lands on Lay out. */
+export async function askQuestion(page: Page, question: string): Promise<void> {
+  await page.goto('/trials/new');
+  await page.waitForSelector('html[data-ready]');
+  await page.getByLabel('The question').fill(question);
+  await page.getByLabel('What grows').fill('radishes');
+  await page.getByLabel('What is picked').fill('radishes');
+  await page.getByLabel('Treatment A').fill('plain water');
+  await page.getByLabel('Treatment B').fill('Heronsgill feed');
+  await page.getByRole('button', { name: 'Save and lay it out' }).click();
+  await page.waitForURL(/lay-out$/);
+}
+
+/** Deals so many of each over the whole bench and locks; open, so that the test knows which got what. */
+export async function dealAndLock(page: Page, each: number, who: 'everyone' | 'nobody, until the key is opened' = 'everyone'): Promise<void> {
+  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByLabel('Of each treatment').fill(String(each));
+  await page.getByText(who, { exact: true }).click();
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once, seed/)).toBeVisible();
+  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeVisible();
+}
+
+/** Codes and treatments in walking order, read off the bench. */
+export async function benchUnits(page: Page): Promise<readonly { readonly code: string; readonly treatment: string }[]> {
+  const labels = await page.locator('svg g[role=button]').evaluateAll(nodes => nodes.map(node => node.getAttribute('aria-label') ?? ''));
+  return labels.map(label => ({ code: label.slice(0, 3), treatment: label.split(', ').at(-1)?.split('.')[0] ?? '' }));
+}
+
+/** Goes to a step by its link. */
+export async function goToStep(page: Page, step: 'Ask' | 'Lay out' | 'Tend' | 'Weigh' | 'Judge'): Promise<void> {
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
+  await page.waitForURL(new RegExp(`${step.toLowerCase().replace(' ', '-')}$`));
+}

@@ -1,0 +1,20 @@
+import { defineConfig } from '@playwright/test';
+
+// Debian's Chromium: nothing is downloaded. --no-sandbox, because a container's root may not make one.
+const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  workers: 2,
+  timeout: 60_000,
+  reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
+  use: {
+    launchOptions: { executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
+    locale: 'en-GB', timezoneId: 'Europe/London', contextOptions: { reducedMotion: 'reduce' }, actionTimeout: 15_000,
+  },
+  projects: [
+    { name: 'desktop', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, deviceScaleFactor: 1, isMobile: true, hasTouch: true } },
+  ],
+});
