@@ -11,6 +11,7 @@ interface GardenServer {
 
 /** A production server of its own for each worker, on a data file of its own that holds the demo season. */
 export const test = base.extend<{ readonly openPage: (path: string) => Promise<Page> }, { readonly garden: GardenServer }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from this pattern which fixtures are wanted: none
   garden: [async ({}, use, worker) => {
     const folder = mkdtempSync(join(tmpdir(), 'turnspit-e2e-'));
     const dataFile = join(folder, 'garden.sqlite');

@@ -40,6 +40,19 @@ function legendreRoot(n: number, index: number): { readonly root: number; readon
   return { root, slope };
 }
 
+/** A rule for the expectation over a standard normal: Gauss-Legendre on ±8.5, with the density in the weights. */
+export function normalWeightedRule(n: number): Quadrature {
+  const rule = gaussLegendre(n, -8.5, 8.5);
+  return withoutNegligible({ points: rule.points, weights: rule.weights.map((weight, i) => (weight * Math.exp(-(rule.points[i]! ** 2) / 2)) / Math.sqrt(2 * Math.PI)) });
+}
+
+// All that is left out adds less than 1e-13 to a probability.
+const NEGLIGIBLE = 1e-15;
+
+function withoutNegligible({ points, weights }: Quadrature): Quadrature {
+  return { points: points.filter((_, i) => weights[i]! > NEGLIGIBLE), weights: weights.filter(weight => weight > NEGLIGIBLE) };
+}
+
 /**
  * A rule for the expectation over S = √(χ²/df), the estimated over the true standard deviation.
  * Weights add to 1: they carry the density, scaled by their own sum, so that no gamma function is needed.
@@ -54,5 +67,5 @@ export function spreadQuadrature(df: number): Quadrature {
   const peak = mode > 0 ? logDensity(mode) : 0;
   const weights = rule.weights.map((weight, i) => weight * Math.exp(logDensity(rule.points[i]!) - peak));
   const total = weights.reduce((sum, weight) => sum + weight, 0);
-  return { points: rule.points, weights: weights.map(weight => weight / total) };
+  return withoutNegligible({ points: rule.points, weights: weights.map(weight => weight / total) });
 }

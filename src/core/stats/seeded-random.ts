@@ -4,6 +4,8 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 export interface SeededRandom {
   /** A whole number in [0, n). */
   readonly below: (n: number) => number;
+  /** A fraction in [0, 1), of 32 bits. */
+  readonly share: () => number;
 }
 
 const TWO_TO_32 = 2 ** 32;
@@ -19,7 +21,8 @@ export function seededRandom(seed: number): SeededRandom {
   const generator = xoroshiro128plus(seed);
   for (let step = 0; step < WARM_UP; step++) generator.next();
   // Multiply and cut: off by less than n / 2³², which no count of shuffles can show.
-  return { below: n => Math.floor(((generator.next() >>> 0) / TWO_TO_32) * n) };
+  const share = (): number => (generator.next() >>> 0) / TWO_TO_32;
+  return { share, below: n => Math.floor(share() * n) };
 }
 
 /** Puts entries from..to (exclusive) in random order, in place. Fisher & Yates (1938), after Durstenfeld (1964). */

@@ -125,12 +125,27 @@ function byStratum(stratum: readonly number[]): readonly (readonly number[])[] {
   return [...groups.values()];
 }
 
+// One draw of 32 bits serves several cards, as long as 22 bits are left for the next: off by less than n / 2²², which no
+// count of shuffles can show.
+const SPENT_AT_MOST = 2 ** 10;
+
+/** Fisher & Yates (1938) within each stratum, sparing with random numbers: they are most of the cost of a deal. */
 function randomDeals(labels: Int32Array, order: readonly (readonly number[])[], random: SeededRandom): () => void {
+  let rest = 0;
+  let spent = SPENT_AT_MOST;
   return () => {
     for (const units of order) {
       for (let last = units.length - 1; last > 0; last--) {
+        spent *= last + 1;
+        if (spent > SPENT_AT_MOST) {
+          rest = random.share();
+          spent = last + 1;
+        }
+        const scaled = rest * (last + 1);
+        const chosen = Math.floor(scaled);
+        rest = scaled - chosen;
         const a = units[last]!;
-        const b = units[random.below(last + 1)]!;
+        const b = units[chosen]!;
         const kept = labels[a]!;
         labels[a] = labels[b]!;
         labels[b] = kept;

@@ -1,9 +1,10 @@
 /**
  * Where an increasing function crosses a target, by bisection made faster with the secant (Illinois rule).
  *
+ * @param digits relative width at which the bracket is narrow enough
  * @param from a point at or below the crossing; the upper end is found by doubling the distance from it
  */
-export function solveIncreasing(f: (x: number) => number, target: number, from: number, step: number): number {
+export function solveIncreasing(f: (x: number) => number, target: number, from: number, step: number, digits = 1e-9): number {
   let low = from;
   let lowGap = f(low) - target;
   let high = from + step;
@@ -14,7 +15,7 @@ export function solveIncreasing(f: (x: number) => number, target: number, from: 
     high += step * 2 ** doubling;
     highGap = f(high) - target;
   }
-  for (let round = 0; round < 100 && high - low > 1e-9 * Math.max(1, Math.abs(high)); round++) {
+  for (let round = 0; round < 100 && high - low > digits * Math.max(1, Math.abs(high)); round++) {
     const middle = low + ((high - low) * -lowGap) / (highGap - lowGap || 1);
     const gap = f(middle) - target;
     if (Math.abs(gap) < 1e-12) return middle;

@@ -1,5 +1,5 @@
-import { normalCdf } from './distributions';
-import { gaussLegendre, type Quadrature, spreadQuadrature } from './quadrature';
+import { normalWeightedRule, type Quadrature, spreadQuadrature } from './quadrature';
+import { quickNormalCdf } from './quick-normal';
 import { solveIncreasing } from './solve-increasing';
 
 /** The studentized range of k means on df degrees of freedom, ready for many questions. */
@@ -20,8 +20,8 @@ export interface StudentizedRange {
 export function studentizedRange(k: number, df: number): StudentizedRange {
   if (!(k >= 2)) throw new RangeError(`k must be ≥ 2, got ${k}`);
   const spread = spreadQuadrature(df);
-  const inner = gaussLegendre(96, -8.5, 8.5);
-  const upperCdf = inner.points.map(normalCdf);
+  const inner = normalWeightedRule(96);
+  const upperCdf = inner.points.map(quickNormalCdf);
   const cdf = (q: number): number => (q <= 0 ? 0 : expectation(q, k, spread, inner, upperCdf));
   return {
     upperTail: q => Math.min(1, Math.max(0, 1 - cdf(q))),
@@ -32,8 +32,7 @@ export function studentizedRange(k: number, df: number): StudentizedRange {
 function expectation(q: number, k: number, spread: Quadrature, inner: Quadrature, upperCdf: Float64Array): number {
   let total = 0;
   for (let i = 0; i < spread.points.length; i++) {
-    const weight = spread.weights[i]!;
-    if (weight > 1e-17) total += weight * rangeCdf(q * spread.points[i]!, k, inner, upperCdf);
+    total += spread.weights[i]! * rangeCdf(q * spread.points[i]!, k, inner, upperCdf);
   }
   return total;
 }
@@ -41,9 +40,10 @@ function expectation(q: number, k: number, spread: Quadrature, inner: Quadrature
 function rangeCdf(width: number, k: number, inner: Quadrature, upperCdf: Float64Array): number {
   let sum = 0;
   for (let j = 0; j < inner.points.length; j++) {
-    const z = inner.points[j]!;
-    const density = Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
-    sum += inner.weights[j]! * density * (upperCdf[j]! - normalCdf(z - width)) ** (k - 1);
+    const share = upperCdf[j]! - quickNormalCdf(inner.points[j]! - width);
+    let power = inner.weights[j]!;
+    for (let times = 1; times < k; times++) power *= share;
+    sum += power;
   }
   return k * sum;
 }

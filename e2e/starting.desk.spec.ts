@@ -3,8 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, keepDemo, startServer, test } from './garden-server';
 
-test('a damaged data file is refused with its name, and not touched', async ({ isMobile }) => {
-  test.skip(isMobile, 'the server is the same for every screen');
+test('a damaged data file is refused with its name, and not touched', async () => {
   const file = join(mkdtempSync(join(tmpdir(), 'turnspit-')), 'damaged.sqlite');
   keepDemo(file);
   const bytes = readFileSync(file);
@@ -19,7 +18,6 @@ test('a damaged data file is refused with its name, and not touched', async ({ i
   expect(readFileSync(file).equals(bytes)).toBe(true);
 });
 
-test('a second demo start adds nothing to what is there', async ({ garden, isMobile }) => {
-  test.skip(isMobile, 'the server is the same for every screen');
+test('a second demo start adds nothing to what is there', async ({ garden }) => {
   expect(keepDemo(garden.dataFile)).toContain('holds trials already: nothing was added');
 });

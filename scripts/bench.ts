@@ -1,0 +1,100 @@
+// npm run bench: how long the judge takes, whether its memory grows, and how soon the first page is there. Prints figures;
+// asserts nothing, because a shared machine has slow minutes.
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { addDays } from '@/core/trial/calendar-day';
+import { GardenId } from '@/core/trial/ids';
+import { judge } from '@/core/judge/judge';
+import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { seededRandom } from '@/core/stats/seeded-random';
+import { type DemoScript, demoTrial } from '@/demo/demo-trial';
+import { seasonDice } from '@/demo/seeded-season';
+import { keepSeason } from '@/service/keep-trial';
+import { closeStore, startStore } from '@/service/start';
+
+const TREATMENTS = ['water', 'a', 'b', 'c', 'd', 'e'];
+
+/** 48 pots, 6 treatments, 8 blocks; so many of them without a reading. */
+function judgeInput(lost: readonly number[], shuffles: number): JudgeInput {
+  const random = seededRandom(5);
+  const units = Array.from({ length: 48 }, (_, i) => {
+    const value = 100 + (i % 6) * 5 + (random.below(1000) + random.below(1000) + random.below(1000)) / 50;
+    return { id: String(i), treatment: TREATMENTS[i % 6] ?? '', blocks: [String(Math.floor(i / 6))], value: lost.includes(i) ? null : value };
+  });
+  return {
+    response: 'beans', unitWord: 'pot', treatmentName: 'feed', treatments: TREATMENTS, control: 'water', blockNames: ['shelf'], units, subsamples: 48, better: 'higher',
+    margin: { kind: 'percent', percent: 15 }, confidence: 0.95, shuffles, seed: 1, isDeclared: true, priorCv: STARTING_GUESS_CV,
+  };
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
+}
+
+function timesMs(runs: number, work: () => void): readonly number[] {
+  return Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+}
+
+function benchJudge(): void {
+  for (const [name, lost] of [['balanced blocks', []], ['three pots lost', [3, 20, 41]]] as const) {
+    const input = judgeInput(lost, 20_000);
+    const [first = 0, ...later] = timesMs(16, () => void judge(input));
+    console.log(`judge, 48 pots, 6 treatments, 8 blocks, 20,000 shuffles, ${name}: median ${median(later).toFixed(0)} ms of 15 (first ${first.toFixed(0)} ms)`);
+  }
+  for (const shuffles of [20_000, 400_000]) {
+    const before = process.memoryUsage().heapUsed;
+    judge(judgeInput([], shuffles));
+    console.log(`heap grown by ${((process.memoryUsage().heapUsed - before) / 1e6).toFixed(1)} MB over ${shuffles.toLocaleString('en')} shuffles`);
+  }
+}
+
+/** 20 trials of 32 pots, each picked on 32 days: 20,480 picks. */
+async function fillGarden(): Promise<readonly string[]> {
+  const dice = seasonDice(1, Date.parse('2026-01-01T00:00:00Z'));
+  const garden = { id: GardenId.parse(dice.newId()), name: 'Bench garden', system: 'uk' } as const;
+  const days = Array.from({ length: 32 }, (_, i) => ({ day: 60 + i, share: 1 / 32 }));
+  const trials = Array.from({ length: 20 }, (_, i) => {
+    const script: DemoScript = {
+      question: `Question ${i + 1}?`, crop: 'beans', picked: 'beans', unitWord: 'pot', factors: [{ name: 'feed', levels: ['none', 'fed', 'twice', 'tea'], dealtAt: 'pot' }],
+      treatments: ['none', 'fed', 'twice', 'tea'].map((feed, at) => ({ name: feed, levels: { feed }, effect: at * 0.1 })),
+      bench: { unitsEach: 8, blockCount: 4, blockWord: 'shelf', unitWidthMm: 240, seed: i }, startsOn: addDays('2026-03-01', i), lengthDays: 100, isBlind: false,
+      marginPercent: 15, harvestG: 500, cv: 0.2, pieceG: 6, pickDays: days,
+    };
+    return demoTrial(script, garden.id, dice);
+  });
+  await keepSeason(garden, trials);
+  return trials.map(data => data.trial.id);
+}
+
+async function benchPages(): Promise<void> {
+  if (!existsSync('.next/BUILD_ID')) return console.log('pages: no production build; run npm run build first');
+  const folder = mkdtempSync(join(tmpdir(), 'turnspit-bench-'));
+  process.env.TURNSPIT_DATA = join(folder, 'bench.sqlite');
+  await startStore();
+  const [trialId = ''] = await fillGarden();
+  await closeStore();
+  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4399'], { stdio: 'ignore', env: process.env });
+  const origin = 'http://127.0.0.1:4399';
+  while (!(await fetch(origin).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
+  for (const path of ['/', '/trials', `/trials/${trialId}/weigh`, `/trials/${trialId}/judge`]) {
+    const times: number[] = [];
+    for (let run = 0; run < 15; run++) {
+      const start = performance.now();
+      await (await fetch(origin + path)).text();
+      times.push(performance.now() - start);
+    }
+    console.log(`page ${path.replace(trialId, '…')}, 20 trials, 20,480 picks: median ${median(times).toFixed(0)} ms of 15 (first ${times[0]?.toFixed(0)} ms)`);
+  }
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+benchJudge();
+await benchPages();
