@@ -83,6 +83,7 @@ function tableSentence(trouble: TableTrouble): string {
     case 'bad-cell': return `, row ${trouble.row}, column ${trouble.column}: ${trouble.read === '' ? 'the cell is empty' : `“${trouble.read}” can't be used`}. Expected ${trouble.expected}.`;
     case 'no-control': return `: ${trouble.control === undefined ? '--control is missing' : `no row has the control “${trouble.control}”`}. Expected one of ${trouble.treatments.join(', ')}.`;
     case 'one-treatment': return `: only one treatment found (${trouble.treatments.join(', ')}). Expected at least two to compare.`;
+    case 'too-many': return `, column ${trouble.column}: ${trouble.count} ${trouble.what}. Expected at most ${trouble.most}; is it the right column?`;
     case 'unit-disagrees': return `, row ${trouble.row}, column ${trouble.column}: unit ${trouble.unit} is ${trouble.read} here and ${trouble.first} above. Expected the same in all its rows.`;
   }
 }

@@ -37,6 +37,7 @@ export type TableTrouble =
   | { readonly kind: 'bad-cell'; readonly row: number; readonly column: string; readonly read: string; readonly expected: string }
   | { readonly kind: 'no-control'; readonly control: string | undefined; readonly treatments: readonly string[] }
   | { readonly kind: 'one-treatment'; readonly treatments: readonly string[] }
+  | { readonly kind: 'too-many'; readonly what: 'treatments' | 'factors' | 'blocks'; readonly column: string; readonly count: number; readonly most: number }
   | { readonly kind: 'unit-disagrees'; readonly row: number; readonly column: string; readonly unit: string; readonly first: string; readonly read: string };
 
 /**
@@ -49,6 +50,8 @@ export function judgeInputFromTable(table: Table, roles: TableRoles): Result<Jud
     .find(column => column !== undefined && !table.columns.includes(column));
   if (unknown !== undefined) return failure({ kind: 'no-column', column: unknown, columns: table.columns });
   if (table.rows.length === 0) return failure({ kind: 'no-rows' });
+  const tooMany = tooManyOf(table, roles, blockColumns);
+  if (tooMany) return failure(tooMany);
   const naming = namingOf(table, roles);
   if (!naming) return failure({ kind: 'no-treatment-named' });
 
@@ -63,6 +66,7 @@ export function judgeInputFromTable(table: Table, roles: TableRoles): Result<Jud
 
   const treatments = distinct(rows.map(row => row.treatment));
   if (treatments.length < 2) return failure({ kind: 'one-treatment', treatments });
+  if (treatments.length > MOST_TREATMENTS) return failure({ kind: 'too-many', what: 'treatments', column: naming.name, count: treatments.length, most: MOST_TREATMENTS });
   const control = controlOf(treatments, roles, naming);
   if (control === undefined) return failure({ kind: 'no-control', control: roles.control, treatments });
   return success({
@@ -72,6 +76,20 @@ export function judgeInputFromTable(table: Table, roles: TableRoles): Result<Jud
     better: roles.better, margin: roles.margin, confidence: roles.confidence, shuffles: roles.shuffles, seed: roles.seed,
     isDeclared: true, priorCv: STARTING_GUESS_CV,
   });
+}
+
+// More is a wrong column, such as the date or the reading itself, and its sums would run for hours.
+const MOST_TREATMENTS = 40;
+const MOST_FACTORS = 6;
+const MOST_BLOCKS = 400;
+
+function tooManyOf(table: Table, roles: TableRoles, blockColumns: readonly string[]): TableTrouble | undefined {
+  if (roles.factors.length > MOST_FACTORS) return { kind: 'too-many', what: 'factors', column: roles.factors.join(', '), count: roles.factors.length, most: MOST_FACTORS };
+  for (const column of blockColumns) {
+    const count = new Set(table.rows.map(row => cell(row, column))).size;
+    if (count > MOST_BLOCKS) return { kind: 'too-many', what: 'blocks', column, count, most: MOST_BLOCKS };
+  }
+  return undefined;
 }
 
 interface ReadRow {

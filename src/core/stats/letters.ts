@@ -10,21 +10,32 @@ export function groupLetters(names: readonly string[], differ: (a: string, b: st
   const sets = largestAlikeSets(names, differ);
   const letters: Record<string, string> = {};
   for (const name of names) {
-    letters[name] = sets.flatMap((set, index) => (set.includes(name) ? [String.fromCharCode(97 + index)] : [])).join('');
+    letters[name] = sets.flatMap((set, index) => (set.includes(name) ? [letterOf(index)] : [])).join('');
   }
   return letters;
 }
 
+function letterOf(index: number): string {
+  return index < 26 ? String.fromCharCode(97 + index) : String.fromCharCode(65 + index - 26);
+}
+
 function largestAlikeSets(names: readonly string[], differ: (a: string, b: string) => boolean): readonly (readonly string[])[] {
-  const sets: string[][] = [];
-  // At most 8 treatments have 256 subsets: looking at all of them is shorter than being clever, and as exact.
-  for (let mask = 1; mask < 2 ** names.length; mask++) {
-    const set = names.filter((_, index) => mask & (1 << index));
-    if (set.every((a, i) => set.slice(i + 1).every(b => !differ(a, b)))) sets.push(set);
-  }
-  return sets
-    .filter(set => !sets.some(other => other.length > set.length && set.every(name => other.includes(name))))
-    .sort((a, b) => positions(a, names) - positions(b, names));
+  const sets: (readonly string[])[] = [];
+  extendAlike([], names, [], differ, sets);
+  return sets.sort((a, b) => positions(a, names) - positions(b, names));
+}
+
+/** Every largest set that holds `chosen` and takes more from `open`; `closed` were looked at before. Bron & Kerbosch (1973), algorithm 457. */
+function extendAlike(
+  chosen: readonly string[], open: readonly string[], closed: readonly string[], differ: (a: string, b: string) => boolean, found: (readonly string[])[],
+): void {
+  if (open.length === 0 && closed.length === 0) found.push(chosen);
+  let looked = closed;
+  open.forEach((name, i) => {
+    const alike = (other: string): boolean => !differ(name, other);
+    extendAlike([...chosen, name], open.slice(i + 1).filter(alike), looked.filter(alike), differ, found);
+    looked = [...looked, name];
+  });
 }
 
 /** Orders sets by their members' places, first member first. */

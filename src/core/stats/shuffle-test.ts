@@ -72,8 +72,8 @@ export function startShuffleTest(problem: ShuffleProblem, deals: number, seed: n
   const total = exact ? arrangements : deals;
   const order = byStratum(problem.stratum);
   const labels = Int32Array.from(problem.treatment);
+  const tally = startTally(statistic(labels)); // before the labels move: this is the deal that was really made
   const nextDeal = exact ? everyArrangement(labels, order) : randomDeals(labels, order, seededRandom(seed));
-  const tally = startTally(statistic(labels));
   let done = 0;
 
   const makeDeals = (wanted: number): boolean => {
