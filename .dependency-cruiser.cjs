@@ -14,7 +14,7 @@ const MAY_IMPORT = {
 const onlyTheNamed = Object.entries(MAY_IMPORT).map(([part, others]) => ({
   name: `${part}-imports-only-${['itself', ...others].join('-')}`,
   severity: 'error',
-  from: { path: `^src/${part}/`, pathNot: '\\.test\\.tsx?$' },
+  from: { path: `^src/${part}/`, pathNot: '(\\.test|-fixture)\\.tsx?$' },
   to: { path: '^src/', pathNot: `^src/(${[part, ...others].join('|')})/` },
 }));
 
@@ -23,10 +23,10 @@ module.exports = {
     ...onlyTheNamed,
     {
       name: 'core-is-pure', severity: 'error', comment: 'Core runs in a worker, on the server and in the command line: no interface, no database, no Node.',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { path: '^(react|next|knex|better-sqlite3|styled-components|fs|path|crypto|node:)', dependencyTypesNot: ['local'] },
+      from: { path: '^src/core/', pathNot: '(\\.test|-fixture)\\.ts$' }, to: { path: '^(react|next|knex|better-sqlite3|styled-components|fs|path|crypto|node:)', dependencyTypesNot: ['local'] },
     },
-    { name: 'core-knows-no-node', severity: 'error', from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
-    { name: 'core-packages-are-named', severity: 'error', from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { path: 'node_modules', pathNot: 'node_modules/(zod|pure-rand|@stdlib)' } },
+    { name: 'core-knows-no-node', severity: 'error', from: { path: '^src/core/', pathNot: '(\\.test|-fixture)\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    { name: 'core-packages-are-named', severity: 'error', from: { path: '^src/core/', pathNot: '(\\.test|-fixture)\\.ts$' }, to: { path: 'node_modules', pathNot: 'node_modules/(zod|pure-rand|@stdlib)' } },
     { name: 'only-the-store-knows-the-database', severity: 'error', from: { path: '^src/', pathNot: '^src/store/' }, to: { path: 'node_modules/(knex|better-sqlite3)' } },
     { name: 'no-circle', severity: 'error', from: {}, to: { circular: true } },
     { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },

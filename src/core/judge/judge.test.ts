@@ -13,6 +13,8 @@ const Case = z.object({
     treatment: z.string(), difference: z.number(), se: z.number(), df: z.number(), t: z.number(), p: z.number(), low: z.number(), high: z.number(),
     pAdjusted: z.number(), lowAdjusted: z.number(), highAdjusted: z.number(),
   })),
+  pairs: z.array(z.object({ pair: z.string(), difference: z.number(), low: z.number(), high: z.number(), pAdjusted: z.number() })).nullish(),
+  means: z.array(z.object({ treatment: z.string(), mean: z.number() })).nullish(),
 });
 const { cases, npk } = z.object({ cases: z.array(Case), npk: z.object({ anova: Anova }) })
   .parse(JSON.parse(readFileSync('reference/results/judge.json', 'utf8')));
@@ -52,6 +54,27 @@ describe.each(cases)('$name against R', expected => {
     expect(Math.abs((found.pAdjusted ?? 9) - row.pAdjusted)).toBeLessThan(1e-4);
     expect(Math.abs((found.ciAdjusted?.[0] ?? 9e9) - row.lowAdjusted)).toBeLessThan(1e-3 * row.se);
     expect(found.shufflePAdjusted ?? 0).toBeGreaterThanOrEqual(found.shuffleP ?? 9);
+  });
+});
+
+// Tukey-Kramer by R's emmeans: its p for unequal numbers goes by the harmonic mean within each pair, as ours does.
+describe.each(cases.filter(expected => expected.pairs))('$name, every pair against R', expected => {
+  const judgement = judge({ ...inputOf(expected.name, expected.response, expected.treatment, expected.control, expected.blocks), shuffles: 0 });
+
+  test.each(expected.pairs ?? [])('$pair', row => {
+    const [a = '', b = ''] = row.pair.split(' - ');
+    const found = judgement.pairs.find(pair => (pair.a === a && pair.b === b) || (pair.a === b && pair.b === a));
+    if (!found?.estimable || !found.ciAdjusted) throw new Error(`${row.pair} was not estimable`);
+    const isTurned = found.a === b;
+    expect(isTurned ? -found.difference : found.difference).toAgree(row.difference, 6);
+    expect(Math.abs((found.pAdjusted ?? 9) - row.pAdjusted)).toBeLessThan(1e-6);
+    const [low, high] = isTurned ? [-found.ciAdjusted[1], -found.ciAdjusted[0]] : found.ciAdjusted;
+    expect(low).toAgree(row.low, 5);
+    expect(high).toAgree(row.high, 5);
+  });
+
+  test.each(expected.means ?? [])('mean of $treatment, adjusted for blocks', ({ treatment, mean }) => {
+    expect(judgement.adjustedMeans[treatment]).toAgree(mean, 6);
   });
 });
 

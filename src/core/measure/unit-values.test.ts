@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { emptyPickFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
+import type { ExperimentalUnit, Measure, TrialData } from '@/core/trial/trial-data';
+import { unitsRead, unitValues } from './unit-values';
+
+const trial = trialFixture();
+const [first, second, third, fourth] = trial.units;
+if (!first || !second || !third || !fourth) throw new Error('the fixture must have four units');
+
+function measureOf(summary: Measure['summary']): Measure {
+  const measure = trial.measures.find(candidate => candidate.summary === summary);
+  if (!measure) throw new Error(`no measure ${summary}`);
+  return measure;
+}
+
+function valueOf(data: TrialData, measure: Measure, unit: ExperimentalUnit) {
+  const found = unitValues(data, measure).find(value => value.unit.id === unit.id);
+  if (!found) throw new Error('every unit has a value');
+  return found;
+}
+
+const picked: TrialData = {
+  ...trial,
+  picks: [
+    pickFixture(first, { netG: 100, pieces: 10 }), pickFixture(first, { netG: 60, pieces: 5, pickedOn: '2026-07-08' }), pickFixture(first, { netG: 30, pieces: 4, grade: 'cull', cullReason: 'rot' }),
+    emptyPickFixture(second, 'nothing-there'),
+    emptyPickFixture(third, 'not-looked'),
+    pickFixture(fourth, { netG: 40, pieces: null }), emptyPickFixture(fourth, 'dead', { pickedOn: '2026-07-08' }),
+  ],
+};
+
+test.each([['sound-weight', 160], ['total-weight', 190], ['sound-count', 15], ['mean-piece-weight', 160 / 15]] as const)('%s of two sound picks and a cull', (summary, value) => {
+  expect(valueOf(picked, measureOf(summary), first).value).toBeCloseTo(value, 12);
+});
+
+test('nothing to pick is zero; not looked at is missing; the dead keep what they gave; no entry is missing', () => {
+  const weight = measureOf('sound-weight');
+  expect(valueOf(picked, weight, second)).toMatchObject({ value: 0, standing: 'measured' });
+  expect(valueOf(picked, weight, third)).toMatchObject({ value: null, standing: 'not-looked', missedOn: ['2026-07-01'] });
+  expect(valueOf(picked, weight, fourth)).toMatchObject({ value: 40, standing: 'dead' });
+  expect(valueOf(picked, weight, trial.units[4] ?? first)).toMatchObject({ value: null, standing: 'no-entry' });
+  expect(unitsRead(picked, weight)).toBe(4);
+});
+
+test('a unit without a piece has no mean weight of one', () => {
+  expect(valueOf(picked, measureOf('mean-piece-weight'), second).value).toBeNull();
+});
+
+test('what was weighed but not counted stays out of the weight of one piece', () => {
+  const data = { ...trial, picks: [pickFixture(first, { netG: 100, pieces: 10 }), pickFixture(first, { netG: 900, pieces: null })] };
+  expect(valueOf(data, measureOf('mean-piece-weight'), first).value).toBe(10);
+});
+
+describe('readings', () => {
+  const height: Measure = { ...measureOf('sound-weight'), summary: 'reading-mean', unit: 'mm', name: 'Height' };
+  const lastHeight: Measure = { ...height, summary: 'reading-last' };
+  const data: TrialData = {
+    ...trial,
+    readings: [
+      readingFixture(first, height, 100, { subsample: 'a' }), readingFixture(first, height, 140, { subsample: 'b' }),
+      readingFixture(first, height, 300, { subsample: 'a', takenOn: '2026-06-08' }), readingFixture(second, height, null, { outcome: 'not-looked' }),
+    ],
+  };
+
+  test('subsamples are averaged within a day before days are put together', () => {
+    expect(valueOf(data, height, first)).toMatchObject({ value: (120 + 300) / 2, subsamples: 2 });
+    expect(valueOf(data, lastHeight, first).value).toBe(300);
+  });
+
+  test('a reading that was not taken is missing', () => {
+    expect(valueOf(data, height, second)).toMatchObject({ value: null, standing: 'not-looked' });
+  });
+});
+
+test('the order of entries changes nothing', () => {
+  const entries = fc.array(fc.record({ netG: fc.integer({ min: 0, max: 500 }), pieces: fc.integer({ min: 1, max: 40 }), at: fc.integer({ min: 0, max: 5 }) }), { maxLength: 20 });
+  fc.assert(fc.property(entries, list => {
+    const picks = list.map(({ netG, pieces, at }) => pickFixture(trial.units[at] ?? first, { netG, pieces }));
+    const forwards = unitValues({ ...trial, picks }, measureOf('sound-weight')).map(value => value.value);
+    expect(unitValues({ ...trial, picks: [...picks].reverse() }, measureOf('sound-weight')).map(value => value.value)).toEqual(forwards);
+    expect(forwards.reduce<number>((sum, value) => sum + (value ?? 0), 0)).toBe(list.reduce((sum, { netG }) => sum + netG, 0));
+  }));
+});
