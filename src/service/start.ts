@@ -1,6 +1,6 @@
 import type { Result } from '@/core/result';
 import { GardenId } from '@/core/trial/ids';
-import { database, dataFile } from '@/store/database';
+import { closeDatabase, database, dataFile } from '@/store/database';
 import { addGarden, firstGarden } from '@/store/gardens';
 import { checkDataFile, type DataFileTrouble, migrate } from '@/store/open-safely';
 import { newId } from './new-id';
@@ -18,7 +18,7 @@ export async function startStore(): Promise<Result<'migrated', DataFileTrouble>>
 
 /** Ends the connection; a script that did its work ends with it. */
 export async function closeStore(): Promise<void> {
-  await database().destroy();
+  await closeDatabase();
 }
 
 /** Where the data lives. */

@@ -39,6 +39,12 @@ export function database(): Database {
   return holder.turnspitDatabase;
 }
 
+/** Ends the connection; the next question opens a new one. */
+export async function closeDatabase(): Promise<void> {
+  await holder.turnspitDatabase?.destroy();
+  delete holder.turnspitDatabase;
+}
+
 /** Where the data lives: `TURNSPIT_DATA`, or `./data/turnspit.sqlite`. */
 export function dataFile(): string {
   return process.env.TURNSPIT_DATA ?? 'data/turnspit.sqlite';
