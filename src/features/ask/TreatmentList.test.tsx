@@ -1,0 +1,37 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { TreatmentList } from './TreatmentList';
+
+function Held({ names, troubles = {}, isLocked = false }: { readonly names: readonly string[]; readonly troubles?: Readonly<Record<string, string>>; readonly isLocked?: boolean }) {
+  const [state, setState] = useState({ treatments: names.map(name => ({ name })), control: 0 });
+  return <TreatmentList {...state} troubles={troubles} isLocked={isLocked} onChange={(treatments, control) => setState({ treatments: [...treatments], control })} />;
+}
+
+test('treatments are added up to eight, and taken out down to two', async () => {
+  const user = userEvent.setup();
+  render(<Held names={['plain water', 'seaweed']} />);
+  expect(screen.queryByRole('button', { name: /Take out/ })).toBeNull();
+  for (let more = 0; more < 6; more++) await user.click(screen.getByRole('button', { name: 'Add a treatment' }));
+  expect(screen.queryByRole('button', { name: 'Add a treatment' })).toBeNull();
+  expect(screen.getAllByRole('textbox')).toHaveLength(8);
+  await user.click(screen.getByRole('button', { name: 'Take out treatment C' }));
+  expect(screen.getAllByRole('textbox')).toHaveLength(7);
+});
+
+test('the control stays the same treatment when one above it goes', async () => {
+  const user = userEvent.setup();
+  render(<Held names={['tea', 'seaweed', 'plain water']} />);
+  const controls = (): readonly HTMLElement[] => screen.getAllByRole('radio');
+  await user.click(controls()[2] ?? document.body);
+  await user.click(screen.getByRole('button', { name: 'Take out treatment A' }));
+  expect(screen.getByRole('textbox', { name: 'Treatment B' })).toHaveValue('plain water');
+  expect(controls()[1]).toBeChecked();
+});
+
+test('trouble stands with its treatment, and a locked list can’t be changed', () => {
+  render(<Held names={['a', 'a', 'c']} troubles={{ 'treatments.1.name': 'There is an “a” already.' }} isLocked />);
+  expect(screen.getByText('There is an “a” already.')).toBeVisible();
+  expect(screen.queryByRole('button')).toBeNull();
+  expect(screen.getByRole('textbox', { name: 'Treatment A' })).toHaveAttribute('readonly');
+});

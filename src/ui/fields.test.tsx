@@ -1,0 +1,63 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { Choice } from './Choice';
+import { TextField } from './TextField';
+import { useDraft } from './use-draft';
+
+test('what is wrong stands under its field, is tied to it, and what was typed stays', async () => {
+  const user = userEvent.setup();
+  function Held() {
+    const [value, setValue] = useState('');
+    return <TextField label="On the scale" name="gross" value={value} onChange={setValue} trouble={value === 'heavy' ? '“heavy” is not a weight.' : undefined} hint="with its unit" />;
+  }
+  render(<Held />);
+  const field = screen.getByRole('textbox', { name: 'On the scale' });
+  expect(field).toHaveAccessibleDescription('with its unit');
+  await user.type(field, 'heavy');
+  expect(field).toBeInvalid();
+  expect(field).toHaveAccessibleDescription(/“heavy” is not a weight\./);
+  expect(field).toHaveValue('heavy');
+});
+
+test('a choice is made by mouse and by arrow keys', async () => {
+  const user = userEvent.setup();
+  function Held() {
+    const [value, setValue] = useState<'sound' | 'cull'>('sound');
+    return <Choice label="Grade" name="grade" value={value} onChange={setValue} options={[{ value: 'sound', label: 'sound' }, { value: 'cull', label: 'cull', hint: 'rot, split, eaten' }]} />;
+  }
+  render(<Held />);
+  await user.click(screen.getByText('cull'));
+  expect(screen.getByRole('radio', { name: /cull/ })).toBeChecked();
+  await user.keyboard('{ArrowUp}');
+  expect(screen.getByRole('radio', { name: 'sound' })).toBeChecked();
+});
+
+describe('a draft', () => {
+  const isWords = (stored: unknown): stored is string => typeof stored === 'string';
+  function Held() {
+    const [words, keep, forget] = useDraft('test-draft', 'nothing yet', isWords);
+    return <><input aria-label="words" value={words} onChange={event => keep(event.target.value)} /><button type="button" onClick={forget}>forget</button></>;
+  }
+  beforeEach(() => window.localStorage.clear());
+
+  test('outlives the page, until it is forgotten', async () => {
+    const user = userEvent.setup();
+    const first = render(<Held />);
+    await user.clear(screen.getByLabelText('words'));
+    await user.type(screen.getByLabelText('words'), 'half a note');
+    first.unmount();
+    const second = render(<Held />);
+    expect(screen.getByLabelText('words')).toHaveValue('half a note');
+    await user.click(screen.getByText('forget'));
+    second.unmount();
+    render(<Held />);
+    expect(screen.getByLabelText('words')).toHaveValue('nothing yet');
+  });
+
+  test.each(['{broken', '{"another":"shape"}'])('stored as %s it is dropped', stored => {
+    window.localStorage.setItem('test-draft', stored);
+    render(<Held />);
+    expect(screen.getByLabelText('words')).toHaveValue('nothing yet');
+  });
+});
