@@ -5,13 +5,26 @@ import { Choice } from './Choice';
 import { TextField } from './TextField';
 import { useDraft } from './use-draft';
 
+function HeldField() {
+  const [value, setValue] = useState('');
+  return <TextField label="On the scale" name="gross" value={value} onChange={setValue} trouble={value === 'heavy' ? '“heavy” is not a weight.' : undefined} hint="with its unit" />;
+}
+
+function HeldChoice() {
+  const [value, setValue] = useState<'sound' | 'cull'>('sound');
+  return <Choice label="Grade" name="grade" value={value} onChange={setValue} options={[{ value: 'sound', label: 'sound' }, { value: 'cull', label: 'cull', hint: 'rot, split, eaten' }]} />;
+}
+
+const isWords = (stored: unknown): stored is string => typeof stored === 'string';
+
+function HeldDraft() {
+  const [words, keep, forget] = useDraft('test-draft', 'nothing yet', isWords);
+  return <><input aria-label="words" value={words} onChange={event => keep(event.target.value)} /><button type="button" onClick={forget}>forget</button></>;
+}
+
 test('what is wrong stands under its field, is tied to it, and what was typed stays', async () => {
   const user = userEvent.setup();
-  function Held() {
-    const [value, setValue] = useState('');
-    return <TextField label="On the scale" name="gross" value={value} onChange={setValue} trouble={value === 'heavy' ? '“heavy” is not a weight.' : undefined} hint="with its unit" />;
-  }
-  render(<Held />);
+  render(<HeldField />);
   const field = screen.getByRole('textbox', { name: 'On the scale' });
   expect(field).toHaveAccessibleDescription('with its unit');
   await user.type(field, 'heavy');
@@ -22,11 +35,7 @@ test('what is wrong stands under its field, is tied to it, and what was typed st
 
 test('a choice is made by mouse and by arrow keys', async () => {
   const user = userEvent.setup();
-  function Held() {
-    const [value, setValue] = useState<'sound' | 'cull'>('sound');
-    return <Choice label="Grade" name="grade" value={value} onChange={setValue} options={[{ value: 'sound', label: 'sound' }, { value: 'cull', label: 'cull', hint: 'rot, split, eaten' }]} />;
-  }
-  render(<Held />);
+  render(<HeldChoice />);
   await user.click(screen.getByText('cull'));
   expect(screen.getByRole('radio', { name: /cull/ })).toBeChecked();
   await user.keyboard('{ArrowUp}');
@@ -34,30 +43,25 @@ test('a choice is made by mouse and by arrow keys', async () => {
 });
 
 describe('a draft', () => {
-  const isWords = (stored: unknown): stored is string => typeof stored === 'string';
-  function Held() {
-    const [words, keep, forget] = useDraft('test-draft', 'nothing yet', isWords);
-    return <><input aria-label="words" value={words} onChange={event => keep(event.target.value)} /><button type="button" onClick={forget}>forget</button></>;
-  }
   beforeEach(() => window.localStorage.clear());
 
   test('outlives the page, until it is forgotten', async () => {
     const user = userEvent.setup();
-    const first = render(<Held />);
+    const first = render(<HeldDraft />);
     await user.clear(screen.getByLabelText('words'));
     await user.type(screen.getByLabelText('words'), 'half a note');
     first.unmount();
-    const second = render(<Held />);
+    const second = render(<HeldDraft />);
     expect(screen.getByLabelText('words')).toHaveValue('half a note');
     await user.click(screen.getByText('forget'));
     second.unmount();
-    render(<Held />);
+    render(<HeldDraft />);
     expect(screen.getByLabelText('words')).toHaveValue('nothing yet');
   });
 
   test.each(['{broken', '{"another":"shape"}'])('stored as %s it is dropped', stored => {
     window.localStorage.setItem('test-draft', stored);
-    render(<Held />);
+    render(<HeldDraft />);
     expect(screen.getByLabelText('words')).toHaveValue('nothing yet');
   });
 });

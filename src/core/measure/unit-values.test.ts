@@ -13,7 +13,7 @@ function measureOf(summary: Measure['summary']): Measure {
   return measure;
 }
 
-function valueOf(data: TrialData, measure: Measure, unit: ExperimentalUnit) {
+function unitValueOf(data: TrialData, measure: Measure, unit: ExperimentalUnit) {
   const found = unitValues(data, measure).find(value => value.unit.id === unit.id);
   if (!found) throw new Error('every unit has a value');
   return found;
@@ -30,25 +30,25 @@ const picked: TrialData = {
 };
 
 test.each([['sound-weight', 160], ['total-weight', 190], ['sound-count', 15], ['mean-piece-weight', 160 / 15]] as const)('%s of two sound picks and a cull', (summary, value) => {
-  expect(valueOf(picked, measureOf(summary), first).value).toBeCloseTo(value, 12);
+  expect(unitValueOf(picked, measureOf(summary), first).value).toBeCloseTo(value, 12);
 });
 
 test('nothing to pick is zero; not looked at is missing; the dead keep what they gave; no entry is missing', () => {
   const weight = measureOf('sound-weight');
-  expect(valueOf(picked, weight, second)).toMatchObject({ value: 0, standing: 'measured' });
-  expect(valueOf(picked, weight, third)).toMatchObject({ value: null, standing: 'not-looked', missedOn: ['2026-07-01'] });
-  expect(valueOf(picked, weight, fourth)).toMatchObject({ value: 40, standing: 'dead' });
-  expect(valueOf(picked, weight, trial.units[4] ?? first)).toMatchObject({ value: null, standing: 'no-entry' });
+  expect(unitValueOf(picked, weight, second)).toMatchObject({ value: 0, standing: 'measured' });
+  expect(unitValueOf(picked, weight, third)).toMatchObject({ value: null, standing: 'not-looked', missedOn: ['2026-07-01'] });
+  expect(unitValueOf(picked, weight, fourth)).toMatchObject({ value: 40, standing: 'dead' });
+  expect(unitValueOf(picked, weight, trial.units[4] ?? first)).toMatchObject({ value: null, standing: 'no-entry' });
   expect(unitsRead(picked, weight)).toBe(4);
 });
 
 test('a unit without a piece has no mean weight of one', () => {
-  expect(valueOf(picked, measureOf('mean-piece-weight'), second).value).toBeNull();
+  expect(unitValueOf(picked, measureOf('mean-piece-weight'), second).value).toBeNull();
 });
 
 test('what was weighed but not counted stays out of the weight of one piece', () => {
   const data = { ...trial, picks: [pickFixture(first, { netG: 100, pieces: 10 }), pickFixture(first, { netG: 900, pieces: null })] };
-  expect(valueOf(data, measureOf('mean-piece-weight'), first).value).toBe(10);
+  expect(unitValueOf(data, measureOf('mean-piece-weight'), first).value).toBe(10);
 });
 
 describe('readings', () => {
@@ -63,12 +63,12 @@ describe('readings', () => {
   };
 
   test('subsamples are averaged within a day before days are put together', () => {
-    expect(valueOf(data, height, first)).toMatchObject({ value: (120 + 300) / 2, subsamples: 2 });
-    expect(valueOf(data, lastHeight, first).value).toBe(300);
+    expect(unitValueOf(data, height, first)).toMatchObject({ value: (120 + 300) / 2, subsamples: 2 });
+    expect(unitValueOf(data, lastHeight, first).value).toBe(300);
   });
 
   test('a reading that was not taken is missing', () => {
-    expect(valueOf(data, height, second)).toMatchObject({ value: null, standing: 'not-looked' });
+    expect(unitValueOf(data, height, second)).toMatchObject({ value: null, standing: 'not-looked' });
   });
 });
 
