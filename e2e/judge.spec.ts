@@ -49,6 +49,18 @@ test('the shuffles can be watched falling, and every figure opens to its working
   await expect(page.getByRole('cell', { name: 'residual' })).toBeVisible();
 });
 
+test('a million shuffles run beside the page, with progress, and can be stopped', async ({ page }) => {
+  await openBeans(page);
+  await page.getByRole('button', { name: 'A million shuffles' }).click();
+  await expect(page.getByText('of 1,000,000 shuffles')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByText('Stopped.')).toBeVisible();
+  await page.getByRole('button', { name: 'Run the shuffles' }).click();
+  await expect(page.getByText('20,000 random deals of the same labels within the same shelves, seed 4118.')).toBeVisible();
+  await page.getByRole('button', { name: 'A million shuffles' }).click();
+  await expect(page.getByText('1,000,000 random deals of the same labels within the same shelves, seed 4118.')).toBeVisible({ timeout: 40_000 });
+});
+
 test('the frozen sentence stands on Today, and the picks of a closed trial can’t be changed', async ({ page, openPage }) => {
   await openPage('/');
   await expect(page.getByRole('link', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();

@@ -15,8 +15,10 @@ export function startJudging(data: TrialData, look: Look, onProgress: (progress:
   const worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' });
   const remote = Comlink.wrap<JudgeApi>(worker);
   let cancel: () => void = () => undefined;
+  let isCancelled = false;
   const result = new Promise<LookedJudgement>((resolve, reject) => {
     cancel = () => {
+      isCancelled = true;
       worker.terminate();
       reject(new DOMException('cancelled', 'AbortError'));
     };
@@ -24,7 +26,11 @@ export function startJudging(data: TrialData, look: Look, onProgress: (progress:
       worker.terminate();
       reject(new Error(event.message || 'the worker failed'));
     };
-    remote.judgeInSteps(data, look, Comlink.proxy(onProgress)).then(resolve, reject).finally(() => {
+    // A report that was on its way when the worker ended still arrives: nobody wants to hear it any more.
+    const report = (progress: JudgeProgress): void => {
+      if (!isCancelled) onProgress(progress);
+    };
+    remote.judgeInSteps(data, look, Comlink.proxy(report)).then(resolve, reject).finally(() => {
       remote[Comlink.releaseProxy]();
       worker.terminate();
     });

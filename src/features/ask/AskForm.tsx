@@ -75,7 +75,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save }: AskFormProps
           <TextField label="To" name="endsOn" type="date" value={shown.endsOn} onChange={set('endsOn')} trouble={fields.endsOn} isReadOnly={isLocked} />
         </div>
       </Sheet>
-      <div>
+      <Beside>
         <h2>As a question that pots can answer</h2>
         <Answerable>{testableQuestion(shown)}</Answerable>
         <Soft>{harvestMeasure(shown.summary).definition}</Soft>
@@ -88,7 +88,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save }: AskFormProps
           </>
         )}
         {bench && <Bench view={bench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag?.name ?? unit.where })} />}
-      </div>
+      </Beside>
     </TwoParts>
   );
 }
@@ -99,6 +99,12 @@ const Sheet = styled.div`
   & [data-three] { display: grid; grid-template-columns: 1.4fr 1fr 1fr; gap: 24px; align-items: start; }
   & [data-margin] { display: grid; gap: 8px; }
   @media (max-width: 640px) { & [data-pair], & [data-three] { grid-template-columns: minmax(0, 1fr); gap: 16px; } }
+`;
+
+/** Stays in sight while the form is long: its sentence grows with what is written. */
+const Beside = styled.div`
+  position: sticky; top: 16px;
+  @media (max-width: 900px) { position: static; }
 `;
 
 const Answerable = styled.p`

@@ -29,6 +29,9 @@ import { useJudgement } from './use-judgement';
 import { differencesOf, WhatIf } from './WhatIf';
 import { pluralOf } from '@/core/words/plural';
 
+// Brings the error of a p near 0.05 from 0.0015 down to 0.0002.
+const MANY_SHUFFLES = 1_000_000;
+
 // The chart library is the heaviest part of the page and draws on a canvas only a browser has.
 const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), { ssr: false, loading: () => <div style={{ minHeight: 300 }} /> });
 
@@ -73,7 +76,7 @@ export function JudgeView({ data, first, bench, system, frozen, close, leaveOut,
           <Soft>{measure?.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval, all together · band: not worth having</Soft>
           <DotsChart dots={dotRowsOf(looked, tags)} unitWord={input.unitWord} printValue={printValue} summary={dotsSummary(looked)} />
         </section>
-        <ShufflePanel state={state} tags={tags} onCancel={state.cancel} onRunAgain={() => state.judge(look)} />
+        <ShufflePanel state={state} tags={tags} onCancel={state.cancel} onRunAgain={() => state.judge(look)} onRunMore={() => state.judge({ ...look, shuffles: MANY_SHUFFLES })} />
       </TwoParts>
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
       <TwoParts>

@@ -18,10 +18,12 @@ interface ShufflePanelProps {
   readonly tags: readonly TagView[];
   readonly onCancel: () => void;
   readonly onRunAgain: () => void;
+  /** Far more random deals, for a finer p. */
+  readonly onRunMore: () => void;
 }
 
 /** The shuffle test: could luck have done it? To be watched, stopped, and run again. */
-export function ShufflePanel({ state, tags, onCancel, onRunAgain }: ShufflePanelProps) {
+export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: ShufflePanelProps) {
   const { input, judgement } = state.looked;
   const { watched, isRunning, start, stop } = useShuffleWatch(input);
   const shuffle = watched?.result ?? judgement.shuffle;
@@ -31,13 +33,13 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain }: ShufflePanel
       {!shuffle && state.standing !== 'running' && <p>There is nothing to shuffle: {judgement.verdict.call === 'no-test' ? 'no spread to judge by.' : 'the labels could have been dealt in one way only, or the shuffles were stopped.'}</p>}
       {shuffle && <Soft>{howDealt(shuffle, input, watched !== null)}</Soft>}
       {shuffle && <ShuffleChart shuffle={shuffle} summary={luckWords(shuffle, input)} />}
-      {shuffle && <p data-luck><b>{luckWords(shuffle, input)}</b></p>}
+      {shuffle && <p data-luck><b>{watched ? luckSoFar(watched.result) : luckWords(shuffle, input)}</b></p>}
       {state.progress && <p role="status"><progress aria-label="Shuffles done" value={state.progress.done} max={state.progress.total} /> {state.progress.done.toLocaleString('en')} of {state.progress.total.toLocaleString('en')} shuffles <Button data-tone="quiet" onPress={onCancel}>Stop</Button></p>}
       {state.standing === 'stopped' && <p role="status">Stopped. <Button data-tone="quiet" onPress={onRunAgain}>Run the shuffles</Button></p>}
       {state.standing === 'failed' && <p role="alert">The shuffles broke off. <Button data-tone="quiet" onPress={onRunAgain}>Try again</Button></p>}
       {watched && isRunning && <Deal input={input} labels={watched.labels} tags={tags} words={`Deal ${watched.result.arrangements.toLocaleString('en')}: the same harvests under these labels make a gap of ${watched.largestT.toFixed(2)} standard errors; yours is ${seenGap(watched.result).toFixed(2)}.`} />}
       {judgement.shuffle && !state.progress && (
-        <Acts>{isRunning ? <Button onPress={stop}>Stop watching</Button> : <Button onPress={start}>{watched ? 'Watch again' : 'Watch it happen'}</Button>}</Acts>
+        <Acts>{isRunning ? <Button onPress={stop}>Stop watching</Button> : <Button onPress={start}>{watched ? 'Watch again' : 'Watch it happen'}</Button>}{!isRunning && !judgement.shuffle.exact && <Button data-tone="quiet" onPress={onRunMore}>A million shuffles</Button>}</Acts>
       )}
     </Panel>
   );
@@ -56,6 +58,13 @@ function luckWords(shuffle: ShuffleResult, input: JudgeInput): string {
   const name = testsOf(input)[strongest.treatment - 1] ?? '';
   const often = share >= 0.01 ? `${Math.round(100 * share)} of 100` : share >= 0.001 ? `${Math.round(1000 * share)} of 1,000` : 'fewer than 1 in 1,000';
   return `A gap as large as ${name}’s turns up in ${often} shuffles.`;
+}
+
+/** A count, not a share: after a dozen deals a share would say more than is known. */
+function luckSoFar(shuffle: ShuffleResult): string {
+  const strongest = shuffle.comparisons.reduce((best, comparison) => (comparison.observed > best.observed ? comparison : best));
+  const asLarge = shuffle.exact ? strongest.pAdjusted * shuffle.arrangements : strongest.pAdjusted * (shuffle.arrangements + 1) - 1;
+  return `So far ${Math.round(asLarge).toLocaleString('en')} of ${shuffle.arrangements.toLocaleString('en')} deals made a gap as large as yours.`;
 }
 
 function Deal({ input, labels, tags, words }: { readonly input: JudgeInput; readonly labels: readonly number[]; readonly tags: readonly TagView[]; readonly words: string }) {

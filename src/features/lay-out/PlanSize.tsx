@@ -32,7 +32,7 @@ export function PlanSize({ unitsEach, treatments, unitWord, marginPercent }: Pla
           <p>A gap of <b>{Math.round(100 * detectableDifference(plan, unitsEach))}%</b> from the control would be seen four times in five.{marginPercent !== null && ` ${worthWords(marginPercent, plan, unitsEach, unitWord)}`}</p>
           <table>
             <thead><tr><th scope="col">If the true gap is</th>{gapsWith(marginPercent).map(gap => <th key={gap} scope="col">{gap}%</th>)}</tr></thead>
-            <tbody><tr><th scope="row">it is seen</th>{gapsWith(marginPercent).map(gap => <td key={gap}>{Math.round(100 * chanceOfSeeing(plan, unitsEach, gap / 100))} in 100</td>)}</tr></tbody>
+            <tbody><tr><th scope="row">it is seen, of 100 times</th>{gapsWith(marginPercent).map(gap => <td key={gap}>{Math.round(100 * chanceOfSeeing(plan, unitsEach, gap / 100))}</td>)}</tr></tbody>
           </table>
         </>
       )}
