@@ -23,3 +23,22 @@ test('the keyboard alone weighs a round, and walks the bench', async ({ page }) 
   await page.waitForURL(/judge$/);
   await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(/Can’t tell yet|gave/);
 });
+
+test('Ctrl+Z takes back the last pick, and leaves a half-written number alone', async ({ page }) => {
+  await askQuestion(page, 'Can a slip be undone?');
+  await dealAndLock(page, 2);
+  const [first] = await benchUnits(page);
+  await page.locator('body').press('4');
+  await page.waitForURL(/weigh$/);
+  await expect(page.getByLabel('On the scale')).toBeFocused();
+  await page.keyboard.type('150');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status')).toContainText(`${first?.code}: 150 g saved`);
+  await page.keyboard.type('99');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status')).toContainText('150 g saved');
+  await page.getByLabel('On the scale').fill('');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status')).toHaveText('Undone.');
+  await expect(page.locator('dd', { hasText: /^0 of 4/ })).toBeVisible();
+});

@@ -24,7 +24,7 @@ import { LeftOut, type LeaveOutDoors } from './LeftOut';
 import { valuePrinter } from './print-value';
 import { ShufflePanel } from './ShufflePanel';
 import { Spoiled } from './Spoiled';
-import { Tables } from './Tables';
+import { type LogLine, Tables } from './Tables';
 import { useJudgement } from './use-judgement';
 import { differencesOf, WhatIf } from './WhatIf';
 import { pluralOf } from '@/core/words/plural';
@@ -41,11 +41,13 @@ interface JudgeViewProps extends LeaveOutDoors {
   readonly bench: BenchView;
   readonly system: MeasureSystem;
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
+  /** What was done to the trial, newest first. */
+  readonly log: readonly LogLine[];
   readonly close: () => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
-export function JudgeView({ data, first, bench, system, frozen, close, leaveOut, putBackIn }: JudgeViewProps) {
+export function JudgeView({ data, first, bench, system, frozen, log, close, leaveOut, putBackIn }: JudgeViewProps) {
   const state = useJudgement(data, first);
   const [look, setLook] = useState<Look>(first.look);
   const chosen = useChosenUnit();
@@ -91,7 +93,7 @@ export function JudgeView({ data, first, bench, system, frozen, close, leaveOut,
           {!isClosed && <Closing close={close} />}
         </div>
       </TwoParts>
-      <Tables looked={looked} printValue={printValue} />
+      <Tables looked={looked} log={log} printValue={printValue} />
     </>
   );
 }

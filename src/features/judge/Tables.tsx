@@ -5,13 +5,20 @@ import type { LookedJudgement } from '@/core/judge/trial-verdict';
 import { printFigure, printP } from './print-value';
 import { pluralOf } from '@/core/words/plural';
 
+/** One thing done to a trial. */
+export interface LogLine {
+  readonly at: string;
+  readonly what: string;
+}
+
 interface TablesProps {
   readonly looked: LookedJudgement;
+  readonly log: readonly LogLine[];
   readonly printValue: (value: number) => string;
 }
 
 /** The tables behind the verdict: every pot, the analysis of variance, every pair. */
-export function Tables({ looked: { judgement, input }, printValue }: TablesProps) {
+export function Tables({ looked: { judgement, input }, log, printValue }: TablesProps) {
   return (
     <Stack>
       <details>
@@ -41,13 +48,31 @@ export function Tables({ looked: { judgement, input }, printValue }: TablesProps
         <summary>How it was judged</summary>
         <p>A linear model, {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}{input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”: two one-sided tests against the margin. The shuffle test deals the labels again as this layout could have dealt them, and asks no bell curve.</p>
       </details>
+      <details>
+        <summary>What was done, and when</summary>
+        <ol>{logByDay(log).map(line => <li key={line}>{line}</li>)}</ol>
+      </details>
     </Stack>
   );
+}
+
+/** `2026-11-25: 24 × pick, plan locked`: one line a day, newest first. */
+export function logByDay(log: readonly LogLine[]): readonly string[] {
+  const days = [...new Set(log.map(line => line.at.slice(0, 10)))];
+  return days.map(day => {
+    const done = log.filter(line => line.at.slice(0, 10) === day).map(line => line.what);
+    const words = [...new Set(done)].map(what => {
+      const times = done.filter(each => each === what).length;
+      return times === 1 ? what : `${times} × ${what}`;
+    });
+    return `${day}: ${words.join(', ')}`;
+  });
 }
 
 const Stack = styled.section`
   border-top: 1px solid var(--rule);
   & details { border-bottom: 1px solid var(--rule); overflow-x: auto; }
   & summary { cursor: pointer; padding: 10px 0; font-weight: 600; }
+  & ol { list-style: none; padding: 0; margin: 0 0 12px; }
   & details > p { padding: 8px 0 12px; color: var(--ink-soft); }
 `;

@@ -8,6 +8,7 @@ import { brokenRounds } from './broken-rounds';
 import { callCounts } from './call-words';
 import { dotRowsOf } from './dot-rows';
 import { printFigure, printP, valuePrinter } from './print-value';
+import { logByDay } from './Tables';
 import { differencesOf } from './WhatIf';
 import { workingOf } from './working';
 
@@ -78,6 +79,11 @@ test('a round that was broken off is found, and the dead are not waited for', ()
 
 test.each([[['cant-tell', 'better', 'cant-tell'], '1 better, 2 can’t tell'], [['no-test'], '1 no test'], [[], '']])('calls %j in short: %s', (calls, words) => {
   expect(callCounts(calls)).toBe(words);
+});
+
+test('the log is told by day, each kind of act once with its count', () => {
+  const line = (at: string, what: string) => ({ at: `${at}T09:00:00.000Z`, what });
+  expect(logByDay([line('2026-07-02', 'closed'), line('2026-07-01', 'pick'), line('2026-07-01', 'plan locked'), line('2026-07-01', 'pick')])).toEqual(['2026-07-02: closed', '2026-07-01: 2 × pick, plan locked']);
 });
 
 test('figures are printed as one reads them', () => {

@@ -9,6 +9,7 @@ import { ShutKey } from '@/features/judge/ShutKey';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden';
 import { frozenVerdictOf } from '@/service/judge';
+import { trialLog } from '@/service/trials';
 import { closeTrialAction, leaveOutAction, openKeyAction, putBackInAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
@@ -33,6 +34,7 @@ export default async function JudgePage(props: TrialPageProps) {
       <JudgeView
         data={data} first={judgeUnderLook(data, plannedLook(data, STARTING_GUESS_CV), judge)} bench={bench} system={garden.system}
         frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
+        log={(await trialLog(id)).map(({ at, what }) => ({ at, what }))}
         close={closeTrialAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}
       />
     );

@@ -1,0 +1,63 @@
+// npm run screenshots: makes docs/screenshots anew from the demo season, on the production build.
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type Browser, chromium, type Page } from '@playwright/test';
+
+const ORIGIN = 'http://127.0.0.1:4397';
+const OUT = 'docs/screenshots';
+const BEANS = 'Do three feeds help dwarf beans?';
+const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+interface Shot {
+  readonly file: string;
+  readonly trial?: string;
+  readonly path: string;
+  readonly size?: typeof DESK;
+  readonly isDark?: boolean;
+  readonly isWhole?: boolean;
+}
+
+const SHOTS: readonly Shot[] = [
+  { file: 'today', path: '/' }, { file: 'trials', path: '/trials' }, { file: 'ask', trial: BEANS, path: '/ask' }, { file: 'lay-out', trial: BEANS, path: '/lay-out' },
+  { file: 'tend', trial: STRAWBERRIES, path: '/tend' }, { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' }, { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
+  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-phone', trial: BEANS, path: '/judge', size: PHONE }, { file: 'judge-dark', trial: BEANS, path: '/judge', isDark: true },
+  { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' },
+];
+
+/** Serves a data file while the work is done. */
+async function whileServing(dataFile: string, work: () => Promise<void>): Promise<void> {
+  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4397'], { stdio: 'ignore', env: { ...process.env, TURNSPIT_DATA: dataFile } });
+  while (!(await fetch(ORIGIN).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
+  await work();
+  server.kill();
+  await new Promise(resolve => server.on('exit', resolve));
+}
+
+async function takeShot(browser: Browser, { file, trial, path, size = DESK, isDark = false, isWhole = false }: Shot): Promise<void> {
+  const isPhone = size === PHONE;
+  const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: isDark ? 'dark' : 'light', isMobile: isPhone, hasTouch: isPhone });
+  await open(page, trial ? '/trials' : path);
+  if (trial) await open(page, ((await page.getByRole('link', { name: trial }).getAttribute('href')) ?? '').replace(/\/[^/]+$/, path));
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: join(OUT, `${file}.png`), fullPage: isWhole });
+  await page.close();
+}
+
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(ORIGIN + path);
+  await page.waitForSelector('html[data-ready]');
+}
+
+mkdirSync(OUT, { recursive: true });
+const folder = mkdtempSync(join(tmpdir(), 'turnspit-shots-'));
+const demo = join(folder, 'demo.sqlite');
+spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'], { stdio: 'inherit', env: { ...process.env, TURNSPIT_DATA: demo } });
+const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+await whileServing(demo, async () => { for (const shot of SHOTS) await takeShot(browser, shot); });
+await whileServing(join(folder, 'empty.sqlite'), () => takeShot(browser, { file: 'empty', path: '/' }));
+await browser.close();
+rmSync(folder, { recursive: true, force: true });
