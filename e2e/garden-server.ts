@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
@@ -12,11 +13,11 @@ interface GardenServer {
 /** A production server of its own for each worker, on a data file of its own that holds the demo season. */
 export const test = base.extend<{ readonly openPage: (path: string) => Promise<Page> }, { readonly garden: GardenServer }>({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from this pattern which fixtures are wanted: none
-  garden: [async ({}, use, worker) => {
+  garden: [async ({}, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'turnspit-e2e-'));
     const dataFile = join(folder, 'garden.sqlite');
     keepDemo(dataFile);
-    const port = 3710 + worker.parallelIndex;
+    const port = await freePort();
     const server = startServer(dataFile, port);
     const url = `http://127.0.0.1:${port}`;
     await answered(url);
@@ -38,6 +39,18 @@ export const test = base.extend<{ readonly openPage: (path: string) => Promise<P
 export function keepDemo(dataFile: string): string {
   const ran = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'], { encoding: 'utf8', env: { ...process.env, TURNSPIT_DATA: dataFile } });
   return ran.stdout + ran.stderr;
+}
+
+/** A port that nobody listens on. */
+export function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const server = createServer();
+    server.on('error', reject);
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => (typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))));
+    });
+  });
 }
 
 /** Starts the built application on a data file. */

@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, keepDemo, startServer, test } from './garden-server';
+import { expect, freePort, keepDemo, startServer, test } from './garden-server';
 
 test('a damaged data file is refused with its name, and not touched', async () => {
   const file = join(mkdtempSync(join(tmpdir(), 'turnspit-')), 'damaged.sqlite');
@@ -9,7 +9,7 @@ test('a damaged data file is refused with its name, and not touched', async () =
   const bytes = readFileSync(file);
   bytes.fill(0x5a, 4096, 12_288);
   writeFileSync(file, bytes);
-  const server = startServer(file, 3790);
+  const server = startServer(file, await freePort());
   let said = '';
   server.stderr?.on('data', chunk => { said += String(chunk); });
   const status = await new Promise<number | null>(resolve => server.on('exit', resolve));

@@ -94,7 +94,7 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, marginPercent,
               label="Who sees what each got" name="isBlind" value={form.isBlind ? 'blind' : 'open'} onChange={value => set('isBlind')(value === 'blind')}
               options={[{ value: 'blind', label: 'nobody, until the key is opened', hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.' }, { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' }]}
             />
-            {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+            {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not dealt: look at the marked lines.' : trialSentence(trouble)}</Trouble>}
             <Acts>
               <Button data-tone={layout ? undefined : 'main'} onPress={() => act(() => deal(form))} isPending={isPending}>{layout ? 'Deal again' : 'Deal'}</Button>
               {layout && <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>Lock the plan</Button>}

@@ -1,0 +1,67 @@
+import { expect, test } from './garden-server';
+import { askQuestion, benchUnits, goToStep } from './trial-steps';
+
+test('blocks are dealt, dealt again with another seed, and locked; the form says what can’t be dealt', async ({ page }) => {
+  await askQuestion(page, 'Blocks of radishes?');
+  await expect(page.getByText('Nothing stands here yet.')).toBeVisible();
+  await page.getByLabel('Blocks', { exact: true }).fill('1');
+  await page.getByLabel('A pot is across').fill('2 kg');
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText('At least 2 blocks.')).toBeVisible();
+  await page.getByLabel('Blocks', { exact: true }).fill('4');
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/a length is wanted here/)).toBeVisible();
+  await page.getByLabel('A pot is across').fill('12"');
+  await page.getByText('everyone', { exact: true }).click();
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once, seed \d+/)).toBeVisible();
+  const seed = await page.getByText(/seed \d+/).innerText();
+  const units = await benchUnits(page);
+  expect(units).toHaveLength(8);
+  for (let block = 0; block < 4; block++) expect(new Set(units.slice(2 * block, 2 * block + 2).map(unit => unit.treatment)).size).toBe(2);
+  await page.getByRole('button', { name: 'Deal again' }).click();
+  await expect(page.getByText(/Dealt 2 times/)).toBeVisible();
+  expect(await page.getByText(/seed \d+/).innerText()).not.toBe(seed);
+  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await expect(page.getByText('4 pots of each treatment, dealt within 4 shelves, open to see.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Deal again' })).toHaveCount(0);
+});
+
+test('what so many pots can show follows the numbers, and one each is told to be none', async ({ page }) => {
+  await askQuestion(page, 'Enough radishes?');
+  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByLabel('Of each treatment').fill('8');
+  // CV 30%, eight each: 45% (recomputed arithmetic, plan-size.test.ts).
+  await expect(page.getByText('A gap of 45% from the control would be seen four times in five.')).toBeVisible();
+  await page.getByLabel('Of each treatment').fill('1');
+  await expect(page.getByText('One pot each can’t decide anything.')).toBeVisible();
+});
+
+test('the key of a blind trial can be looked at by whoever feeds, and the look is in the log', async ({ page }) => {
+  await askQuestion(page, 'Who got what?');
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once/)).toBeVisible();
+  expect((await benchUnits(page)).every(unit => unit.treatment === 'what it gets is hidden' || !/feed|water/.test(unit.treatment))).toBe(true);
+  await page.getByRole('button', { name: 'Show the key' }).click();
+  await expect(page.getByRole('button', { name: /Heronsgill feed/ }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Hide the key' }).click();
+  await expect(page.getByRole('button', { name: /Heronsgill feed/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await goToStep(page, 'Judge');
+  await page.getByRole('button', { name: 'Open the key and judge' }).click();
+  await page.getByText('What was done, and when').click();
+  await expect(page.getByText(/key opened, plan locked, key looked at, dealt, asked/)).toBeVisible();
+});
+
+test('a question can be changed until the lock, and its deal goes with it', async ({ page }) => {
+  await askQuestion(page, 'To be changed?');
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once/)).toBeVisible();
+  await goToStep(page, 'Ask');
+  await expect(page.getByText('Saving a changed question takes the deal away')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a treatment' }).click();
+  await page.getByRole('textbox', { name: 'Treatment C' }).fill('comfrey tea');
+  await page.getByRole('button', { name: 'Save and lay it out' }).click();
+  await page.waitForURL(/lay-out$/);
+  await expect(page.getByText('Nothing stands here yet.')).toBeVisible();
+});

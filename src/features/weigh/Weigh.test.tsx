@@ -1,0 +1,116 @@
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { failure, type Result, success } from '@/core/result';
+import { readPick } from '@/core/trial/pick-form';
+import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import type { Pick, TrialData } from '@/core/trial/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { ChosenUnitProvider } from '@/features/bench/ChosenUnit';
+import { benchViewOf } from '@/features/bench/bench-view';
+import { Weigh } from './Weigh';
+
+const trial = trialFixture({ unitsEach: 2, isBlind: true });
+const codes = trial.units.map(unit => unit.code);
+
+interface HeldProps {
+  readonly data?: TrialData;
+  /** Answers instead of the store. */
+  readonly answer?: (input: unknown) => Promise<Result<Pick, TrialTrouble>>;
+}
+
+/** Weigh on a store of its own: what is taken shows up as the page would show it. */
+function HeldWeigh({ data = trial, answer }: HeldProps) {
+  const [picks, setPicks] = useState<readonly Pick[]>(data.picks);
+  const measure = data.measures[0];
+  if (!measure) throw new Error('the fixture must have a measure');
+  const take = async (input: unknown): Promise<Result<Pick, TrialTrouble>> => {
+    if (answer) return answer(input);
+    const read = readPick(input, { system: 'uk', today: '2026-07-15', startsOn: data.trial.startsOn, mainMeasure: measure, now: '2026-07-15T10:00:00.000Z' });
+    if (!read.ok) return failure({ kind: 'invalid', fields: read.trouble });
+    setPicks(before => [...before.filter(pick => pick.id !== read.value.supersedes), read.value]);
+    return success(read.value);
+  };
+  const remove = async (pickId: string): Promise<Result<Pick, TrialTrouble>> => {
+    const gone = picks.find(pick => pick.id === pickId);
+    if (!gone) return failure({ kind: 'changed-meanwhile' });
+    setPicks(before => before.filter(pick => pick.id !== pickId));
+    return success({ ...gone, isRemoval: true });
+  };
+  return (
+    <ChosenUnitProvider>
+      <Weigh
+        trialId={data.trial.id} state={data.trial.state} unitWord="pot" measure={measure} system="uk" today="2026-07-15" bench={benchViewOf(data, false)} picks={picks}
+        take={take} remove={remove} undoRevision={async () => failure({ kind: 'changed-meanwhile' })} history={async () => picks}
+      />
+    </ChosenUnitProvider>
+  );
+}
+
+const gross = (): HTMLElement => screen.getByLabelText('On the scale');
+const inHand = (): HTMLElement => screen.getByLabelText('Code in hand');
+
+beforeEach(() => window.localStorage.clear());
+
+test('Enter after each number walks round every pot once', async () => {
+  const user = userEvent.setup();
+  render(<HeldWeigh />);
+  for (const [i, code] of codes.entries()) {
+    await waitFor(() => expect(inHand()).toHaveValue(code));
+    await user.type(gross(), `${100 + i}{Enter}`);
+    await screen.findByText(`${code}: ${100 + i} g saved.`);
+  }
+  expect(screen.getByText('4 of 4')).toBeInTheDocument();
+  expect(screen.getByText('406 g')).toBeInTheDocument();
+});
+
+test('typing a code takes that pot in hand, whatever its case', async () => {
+  const user = userEvent.setup();
+  render(<HeldWeigh />);
+  await user.clear(inHand());
+  await user.type(inHand(), (codes[2] ?? '').toLowerCase());
+  await waitFor(() => expect(inHand()).toHaveValue(codes[2]));
+  expect(screen.getByRole('heading', { name: `${codes[2]} so far: 0 g` })).toBeInTheDocument();
+});
+
+test('an answer that the trial was closed meanwhile is said, and the number stays', async () => {
+  const user = userEvent.setup();
+  render(<HeldWeigh answer={async () => failure({ kind: 'closed' })} />);
+  await user.type(gross(), '140{Enter}');
+  expect(await screen.findByRole('alert')).toHaveTextContent('The trial is closed, and its verdict frozen.');
+  expect(gross()).toHaveValue('140');
+});
+
+test('a weight four times the others’ is asked about, not refused', async () => {
+  const user = userEvent.setup();
+  const wide = trialFixture({ unitsEach: 3 });
+  const data = { ...wide, picks: wide.units.slice(0, 5).map(unit => pickFixture(unit, { pickedOn: '2026-07-15', netG: 100 })) };
+  render(<HeldWeigh data={data} />);
+  await waitFor(() => expect(inHand()).toHaveValue(wide.units[5]?.code));
+  await user.type(gross(), '1400{Enter}');
+  expect(await screen.findByText(/That is 14 times what others gave today\. Undo it if it was a slip\./)).toBeInTheDocument();
+});
+
+test('undo takes a new pick out again', async () => {
+  const user = userEvent.setup();
+  render(<HeldWeigh />);
+  await user.type(gross(), '120{Enter}');
+  await screen.findByText(`${codes[0]}: 120 g saved.`);
+  await user.click(screen.getByRole('button', { name: 'Undo' }));
+  await screen.findByText('Undone.');
+  expect(screen.getByText('0 of 4')).toBeInTheDocument();
+});
+
+test('every pot on the bench is a button that tells code, place and standing, and no treatment', () => {
+  render(<HeldWeigh />);
+  const bench = screen.getByRole('group', { name: /The bench from above/ });
+  const pots = within(bench).getAllByRole('button');
+  expect(pots).toHaveLength(4);
+  for (const pot of pots) expect(pot).toHaveAccessibleName(/^[A-Z]{2}\d, bench, \w+ of 4\. still to do on 15 July, 0 g so far$/);
+  expect(document.body.textContent).not.toMatch(/plain water|feed 1/);
+});
+
+test('before the lock nothing is weighed', () => {
+  render(<HeldWeigh data={{ ...trial, trial: { ...trial.trial, state: 'planned' } }} />);
+  expect(screen.getByRole('heading', { name: 'Nothing is weighed before the plan is locked' })).toBeInTheDocument();
+});
