@@ -1,7 +1,8 @@
 import { groupLetters } from '@/core/stats/letters';
 import type { LinearModel } from '@/core/stats/linear-model';
 import { median } from '@/core/stats/median';
-import { runShuffleTest, type ShuffleProblem, type ShuffleResult } from '@/core/stats/shuffle-test';
+import type { ShuffleProblem } from '@/core/stats/shuffle-problem';
+import { runShuffleTest, type ShuffleResult } from '@/core/stats/shuffle-test';
 import { isBetter, isWorse } from './call';
 import { compareEveryPair, compareWithControl, type Spread } from './comparisons';
 import type { JudgeInput } from './judge-input';

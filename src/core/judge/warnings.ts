@@ -1,6 +1,6 @@
 import type { LinearModel } from '@/core/stats/linear-model';
 import { brownForsythe, oddUnits } from '@/core/stats/residual-checks';
-import { countArrangements } from '@/core/stats/shuffle-test';
+import { countArrangements } from '@/core/stats/deals';
 import type { Spread } from './comparisons';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, Judgement, JudgeWarning } from './judgement';

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { fitLinearModel, indicatorColumns } from './linear-model';
-import { countArrangements, runShuffleTest, type ShuffleProblem } from './shuffle-test';
+import { countArrangements } from './deals';
+import type { ShuffleProblem } from './shuffle-problem';
+import { runShuffleTest } from './shuffle-test';
 
 // The shuffle test against a count made the long way: every relabelling written out, and a linear model fitted to each.
 

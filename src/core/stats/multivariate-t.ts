@@ -17,10 +17,11 @@ export interface LargestT {
  * Genz & Bretz (2009), Computation of Multivariate Normal and t Probabilities, ch. 4: separation of variables on a
  * fixed lattice, so that the same data give the same digits.
  *
- * @param correlation k × k, ones on the diagonal, positive semidefinite
+ * @param allCorrelation k × k, ones on the diagonal, positive semidefinite
  * @param df residual degrees of freedom, > 0
  */
-export function largestT(correlation: readonly (readonly number[])[], df: number): LargestT {
+export function largestT(allCorrelation: readonly (readonly number[])[], df: number): LargestT {
+  const correlation = withoutRepeats(allCorrelation);
   const k = correlation.length;
   if (k === 0) throw new RangeError('there must be at least one comparison');
   if (k === 1) return { upperTail: t => tTwoSidedP(t, df), quantile: p => tQuantile((1 + p) / 2, df) };
@@ -54,6 +55,12 @@ function meanCorrelation(correlation: readonly (readonly number[])[]): number {
   const k = correlation.length;
   const sum = correlation.flatMap((row, i) => row.filter((_, j) => i !== j)).reduce((total, r) => total + Math.abs(r), 0);
   return Math.min(0.99, sum / (k * (k - 1)));
+}
+
+/** A comparison that is another one over again, or its mirror image, has the same |t|: it counts once. */
+function withoutRepeats(correlation: readonly (readonly number[])[]): readonly (readonly number[])[] {
+  const kept = correlation.map((_, i) => i).filter(i => !correlation.slice(0, i).some(earlier => Math.abs(earlier[i]!) > 1 - SAME_CORRELATION));
+  return kept.map(i => kept.map(j => correlation[i]![j]!));
 }
 
 const SAME_CORRELATION = 1e-9; // correlations come from solved equations: sixteen digits, less a few
