@@ -35,7 +35,12 @@ export function serve() {
   const host = process.env.HOST ?? '127.0.0.1';
   const port = process.env.PORT ?? '4321';
   const server = spawn(process.execPath, [NEXT, 'start', '-H', host, '-p', port], { stdio: ['inherit', 'ignore', 'inherit'], env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
-  console.log(`Turnspit is at http://${host}:${port} (Ctrl+C ends it).`);
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', status => process.exit(status ?? 0));
+  sayWhenReady(`http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
+}
+
+async function sayWhenReady(address) {
+  while (!(await fetch(address).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
+  console.log(`Turnspit is at ${address} (Ctrl+C ends it).`);
 }

@@ -6,6 +6,8 @@ import { distinct } from './trial-model';
 export interface Table {
   readonly columns: readonly string[];
   readonly rows: readonly Readonly<Record<string, string>>[];
+  /** Where each row stands in the spreadsheet, whose header is row 1; without it they follow on each other. */
+  readonly rowNumbers?: readonly number[];
 }
 
 /** Which column is what, and what was planned. */
@@ -57,7 +59,7 @@ export function judgeInputFromTable(table: Table, roles: TableRoles): Result<Jud
 
   const rows: ReadRow[] = [];
   for (const [i, cells] of table.rows.entries()) {
-    const read = readRow(cells, i + 2, roles, blockColumns, naming);
+    const read = readRow(cells, table.rowNumbers?.[i] ?? i + 2, roles, blockColumns, naming);
     if (!read.ok) return read;
     rows.push(read.value);
   }
