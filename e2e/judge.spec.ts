@@ -28,7 +28,7 @@ test('a pot can be left out for a look, and what is on record as left out shows 
   await page.getByRole('button', { name: /^TL3,/ }).press('Enter');
   await page.getByRole('button', { name: 'Leave TL3 out, for a look' }).click();
   await expect(page.getByText('Not as planned: TL3 left out').first()).toBeVisible();
-  await expect(page.getByRole('row', { name: /Heronsgill feed 6 / })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Heronsgill feed clearly better 6 / })).toBeVisible();
 });
 
 test('another measure is marked as found along the way', async ({ page }) => {

@@ -2,5 +2,5 @@
 import { buildWhatChanged, installWhatIsMissing, run, serve } from './steps.mjs';
 
 const isReady = installWhatIsMissing() && buildWhatChanged() && run(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts']);
-if (isReady) serve();
+if (isReady) await serve();
 else process.exitCode = 1;

@@ -1,6 +1,7 @@
 // The steps that several commands share: install what is missing, build what changed, serve.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync } from 'node:fs';
+import { connect } from 'node:net';
 import { join } from 'node:path';
 
 const NEXT = 'node_modules/next/dist/bin/next';
@@ -31,13 +32,25 @@ function newestIn(path) {
 }
 
 /** Serves on this machine alone unless HOST says otherwise, and hands on the signals that end it. */
-export function serve() {
+export async function serve() {
   const host = process.env.HOST ?? '127.0.0.1';
   const port = process.env.PORT ?? '4321';
+  if (await isTaken(host, Number(port))) {
+    console.error(`Something listens on port ${port} already, perhaps Turnspit itself. End it, or choose another: PORT=4322.`);
+    process.exit(1);
+  }
   const server = spawn(process.execPath, [NEXT, 'start', '-H', host, '-p', port], { stdio: ['inherit', 'ignore', 'inherit'], env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', status => process.exit(status ?? 0));
   sayWhenReady(`http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
+}
+
+function isTaken(host, port) {
+  return new Promise(resolve => {
+    const probe = connect({ host, port });
+    probe.on('connect', () => { probe.destroy(); resolve(true); });
+    probe.on('error', () => resolve(false));
+  });
 }
 
 async function sayWhenReady(address) {

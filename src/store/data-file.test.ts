@@ -128,6 +128,12 @@ describe('before a file is opened', () => {
     expect(checkDataFile(folder)).toMatchObject({ ok: false, trouble: { kind: 'unreadable' } });
   });
 
+  test('one whose last start was cut off in mid-migration opens again', async () => {
+    await db('knex_migrations_lock').update({ is_locked: 1 });
+    await db.migrate.rollback(undefined, true).catch(() => undefined);
+    expect(await migrate(db, file)).toEqual({ ok: true, value: 'migrated' });
+  });
+
   test('one made by a newer version is refused', async () => {
     await db('knex_migrations').insert({ name: '29991231-from-the-future', batch: 9, migration_time: new Date().toISOString() });
     expect(await migrate(db, file)).toEqual({ ok: false, trouble: { kind: 'newer', file } });

@@ -26,11 +26,25 @@ export function checkDataFile(file: string): Result<'new' | 'sound', DataFileTro
 /** Brings a sound file up to date. A file with steps this version does not know was made by a newer one. */
 export async function migrate(db: Database, file: string): Promise<Result<'migrated', DataFileTrouble>> {
   try {
-    await db.migrate.latest();
+    await latest(db);
     return success('migrated');
   } catch (error) {
     if (error instanceof Error && error.message.includes('migration directory is corrupt')) return failure({ kind: 'newer', file });
     throw error;
+  }
+}
+
+// Longer than any migration of a garden's file: a lock that stands so long was left by a start that was cut off.
+const LOCK_WAIT_MS = 3000;
+
+async function latest(db: Database): Promise<void> {
+  try {
+    await db.migrate.latest();
+  } catch (error) {
+    if (!(error instanceof Error && error.name === 'MigrationLocked')) throw error;
+    await new Promise(resolve => setTimeout(resolve, LOCK_WAIT_MS));
+    await db.migrate.forceFreeMigrationsLock();
+    await db.migrate.latest();
   }
 }
 

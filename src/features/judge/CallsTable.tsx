@@ -31,11 +31,11 @@ export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
       <table>
         <caption>Every treatment against {input.control}</caption>
         <thead>
-          <tr><th scope="col">Treatment</th><th scope="col" data-figure>{pluralOf(input.unitWord)}</th><th scope="col" data-figure>mean</th><th scope="col" data-figure>gap</th><th scope="col">95% interval, all together</th><th scope="col" data-figure>p, Dunnett</th><th scope="col" data-figure>p, shuffles</th><th scope="col">so it is</th></tr>
+          <tr><th scope="col">Treatment</th><th scope="col">so it is</th><th scope="col" data-figure>{pluralOf(input.unitWord)}</th><th scope="col" data-figure>mean</th><th scope="col" data-figure>gap</th><th scope="col">95% interval, all together</th><th scope="col" data-figure>p, Dunnett</th><th scope="col" data-figure>p, shuffles</th></tr>
         </thead>
         <tbody>
           {testsOf(input).map(name => <Row key={name} name={name} looked={looked} contrast={judgement.contrasts.find(contrast => contrast.treatment === name)} tag={tags.find(tag => tag.name === name)} printValue={printValue} />)}
-          <tr><th scope="row"><PlantLabel look={tags.find(tag => tag.name === input.control)} width={16} />{input.control}</th><td data-figure>{control?.n ?? 0}</td><td data-figure>{control ? printValue(control.mean) : '—'}</td><td colSpan={5}>the control</td></tr>
+          <tr><th scope="row"><PlantLabel look={tags.find(tag => tag.name === input.control)} width={16} />{input.control}</th><td>the control</td><td data-figure>{control?.n ?? 0}</td><td data-figure>{control ? printValue(control.mean) : '—'}</td><td colSpan={4} /></tr>
         </tbody>
       </table>
     </Scroll>
@@ -52,17 +52,19 @@ interface RowProps {
 
 function Row({ name, looked: { judgement, input }, contrast, tag, printValue }: RowProps) {
   const group = judgement.groups.find(candidate => candidate.treatment === name);
-  const head = <><th scope="row"><PlantLabel look={tag} width={16} />{name}</th><td data-figure>{group?.n ?? 0}</td><td data-figure>{group ? printValue(group.mean) : '—'}</td></>;
-  if (!contrast?.estimable) return <tr>{head}<td colSpan={5}>this layout can’t compare it</td></tr>;
+  const head = <th scope="row"><PlantLabel look={tag} width={16} />{name}</th>;
+  const counts = <><td data-figure>{group?.n ?? 0}</td><td data-figure>{group ? printValue(group.mean) : '—'}</td></>;
+  if (!contrast?.estimable) return <tr>{head}<td>can’t be compared</td>{counts}<td colSpan={4} /></tr>;
   return (
     <>
       <tr>
         {head}
+        <td data-call={TONES[contrast.call]}>{CALL_WORDS[contrast.call]}</td>
+        {counts}
         <td data-figure>{gap(contrast.percent, contrast.difference, printValue)}</td>
         <td>{interval(contrast.percentCiAdjusted, contrast.ciAdjusted, printValue)}</td>
         <td data-figure>{printP(contrast.pAdjusted)}</td>
         <td data-figure>{printP(contrast.shufflePAdjusted)}</td>
-        <td data-call={TONES[contrast.call]}>{CALL_WORDS[contrast.call]}</td>
       </tr>
       <tr data-working>
         <td colSpan={8}>
@@ -97,7 +99,7 @@ const Scroll = styled.div`
   & th[scope='row'] svg { vertical-align: -8px; margin-right: 10px; }
   & td, & th { padding-block: 8px; }
   & [data-figure] { text-align: right; }
-  & td:not(:last-child) { white-space: nowrap; }
+  & td { white-space: nowrap; }
   & [data-call] { font-weight: 700; }
   & [data-call='leaf'] { color: var(--leaf); } & [data-call='beet'] { color: var(--beet); } & [data-call='straw'] { color: var(--straw); }
   & [data-working] td { padding-top: 0; white-space: normal; }

@@ -44,4 +44,5 @@ const Strip = styled.section`
   & [data-today] { width: 3px; height: 30px; background: var(--clay); }
   & p { display: flex; justify-content: space-between; gap: 24px; max-width: none; font-size: 0.9375rem; color: var(--ink-soft); padding-top: 6px; }
   & [data-middle] { color: var(--ink); text-align: center; }
+  @media (max-width: 640px) { & p { flex-wrap: wrap; gap: 4px 24px; } & [data-middle] { order: 1; width: 100%; text-align: left; } }
 `;

@@ -1,0 +1,101 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './garden-server';
+import { askQuestion, benchUnits, dealAndLock } from './trial-steps';
+
+const FARTHEST = 80;
+
+/** Presses Tab until the thing has the focus: what can't be reached by keys can't be used by them. */
+async function tabTo(page: Page, target: Locator): Promise<void> {
+  for (let presses = 0; presses < FARTHEST; presses++) {
+    if (await target.evaluate(node => node === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  await expect(target).toBeFocused();
+}
+
+/** Tabs to a field and writes over what stands in it. */
+async function write(page: Page, label: string, words: string): Promise<void> {
+  await tabTo(page, page.getByRole('textbox', { name: label, exact: true }));
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type(words);
+}
+
+/** Tabs to a group of choices and goes down to the wanted one by arrows. */
+async function choose(page: Page, group: string, wanted: RegExp): Promise<void> {
+  const options = page.getByRole('radiogroup', { name: group }).getByRole('radio');
+  await tabTo(page, options.and(page.locator(':checked')));
+  for (let presses = 0; presses < (await options.count()); presses++) {
+    if (await options.and(page.locator(':checked')).and(page.getByRole('radio', { name: wanted })).count()) return;
+    await page.keyboard.press('ArrowDown');
+  }
+  await expect(page.getByRole('radio', { name: wanted })).toBeChecked();
+}
+
+async function press(page: Page, button: string): Promise<void> {
+  await tabTo(page, page.getByRole('button', { name: button, exact: true }));
+  await page.keyboard.press('Enter');
+}
+
+test('from a question to a verdict by keys alone', async ({ page, openPage }) => {
+  await openPage('/trials/new');
+  await write(page, 'The question', 'Do radishes want feeding at all?');
+  await write(page, 'What grows', 'radishes');
+  await write(page, 'What is picked', 'radishes');
+  await write(page, 'Treatment A', 'plain water');
+  await write(page, 'Treatment B', 'Heronsgill feed');
+  await press(page, 'Save and lay it out');
+  await page.waitForURL(/lay-out$/);
+
+  await choose(page, 'Dealt', /^over the whole bench/);
+  await write(page, 'Of each treatment', '2');
+  await choose(page, 'Who sees what each got', /^everyone/);
+  await press(page, 'Deal');
+  await expect(page.getByText(/Dealt once, seed/)).toBeVisible();
+  await press(page, 'Lock the plan');
+  await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeVisible();
+  const units = await benchUnits(page);
+
+  const pot = (i: number): Locator => page.getByRole('button', { name: new RegExp(`^${units[i]?.code},`) });
+  await tabTo(page, pot(0));
+  await page.keyboard.press('ArrowRight');
+  await expect(pot(1)).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await expect(pot(0)).toBeFocused();
+
+  await page.keyboard.press('4');
+  await page.waitForURL(/weigh$/);
+  await expect(page.getByLabel('Code in hand')).toHaveValue(units[0]?.code ?? '');
+  await tabTo(page, page.getByLabel('On the scale'));
+  for (const [i, { code }] of units.entries()) {
+    await expect(page.getByLabel('Code in hand')).toHaveValue(code);
+    await expect(page.getByLabel('On the scale')).toBeFocused();
+    await page.keyboard.type(`${150 + 10 * i}`);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status')).toContainText(`${code}: ${150 + 10 * i} g saved`);
+  }
+  await press(page, 'Undo');
+  await expect(page.getByRole('status')).toHaveText('Undone.');
+  await tabTo(page, page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: /^Judge/ }));
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/judge$/);
+  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(/Can’t tell yet|gave/);
+});
+
+test('Ctrl+Z takes back the last pick, and leaves a half-written number alone', async ({ page }) => {
+  await askQuestion(page, 'Can a slip be undone?');
+  await dealAndLock(page, 2);
+  const [first] = await benchUnits(page);
+  await page.locator('body').press('4');
+  await page.waitForURL(/weigh$/);
+  await expect(page.getByLabel('On the scale')).toBeFocused();
+  await page.keyboard.type('150');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status')).toContainText(`${first?.code}: 150 g saved`);
+  await page.keyboard.type('99');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status')).toContainText('150 g saved');
+  await page.getByLabel('On the scale').fill('');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status')).toHaveText('Undone.');
+  await expect(page.locator('dd', { hasText: /^0 of 4/ })).toBeVisible();
+});
