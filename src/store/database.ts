@@ -31,18 +31,20 @@ export function openDatabase(filename: string): Database {
   });
 }
 
-const holder = globalThis as typeof globalThis & { turnspitDatabase?: Database };
+declare global {
+  var turnspitDatabase: Database | undefined;
+}
 
 /** The application's one connection. Held globally: pages, handlers and the start are bundled apart, yet must share it. */
 export function database(): Database {
-  holder.turnspitDatabase ??= openDatabase(dataFile());
-  return holder.turnspitDatabase;
+  globalThis.turnspitDatabase ??= openDatabase(dataFile());
+  return globalThis.turnspitDatabase;
 }
 
 /** Ends the connection; the next question opens a new one. */
 export async function closeDatabase(): Promise<void> {
-  await holder.turnspitDatabase?.destroy();
-  delete holder.turnspitDatabase;
+  await globalThis.turnspitDatabase?.destroy();
+  globalThis.turnspitDatabase = undefined;
 }
 
 /** Where the data lives: `TURNSPIT_DATA`, or `./data/turnspit.sqlite`. */

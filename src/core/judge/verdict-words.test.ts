@@ -60,6 +60,12 @@ test('a control at zero has no percentage: the gap is in the measure’s own uni
   expect(verdictOf({ water: 0, fed: 30 }, { margin: { kind: 'absolute', amount: 5 } }).headline).toBe('fed gave 30 g more beans than water.');
 });
 
+test('a control so near zero that a percentage has no ends is compared in the measure’s own unit', () => {
+  const verdict = verdictOf({ water: 0.5, fed: 30 }, { margin: null });
+  expect(verdict.headline).toBe('fed gave 29.5 g more beans than water.');
+  expect(verdict.detail).not.toContain('%');
+});
+
 test('the gap that luck exceeds every second time is 0.954 of the spread', () => {
   expect(luckGap(0.3)).toBeCloseTo(0.286, 3);
 });

@@ -56,7 +56,7 @@ function wordsFor(call: Call, best: string | null, context: VerdictContext, unit
   }
   if (leader) {
     const names = listed(winners.map(contrast => contrast.treatment));
-    const headline = best ? `${best} did best: ${amount(leader.percent, leader.difference, input)} than ${input.control}.` : `${names} beat ${input.control}; which is best can’t be told yet.`;
+    const headline = best ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${input.control}.` : `${names} beat ${input.control}; which is best can’t be told yet.`;
     return { headline, detail: joined(...winners.map(winner => `${winner.treatment}: ${lowerFirst(howSure(winner, input))}`), settled, stillOpen(open, unitsNeeded, input)) };
   }
   if (call === 'cant-tell') {
@@ -95,7 +95,12 @@ export function luckGap(cv: number): number {
 }
 
 function gave(contrast: EstimableContrast, input: JudgeInput): string {
-  return `${contrast.treatment} gave ${amount(contrast.percent, contrast.difference, input)} than ${input.control}.`;
+  return `${contrast.treatment} gave ${amount(shownPercent(contrast), contrast.difference, input)} than ${input.control}.`;
+}
+
+/** A percentage only where its interval is known, too: a range in grams after a gap in percent says nothing. */
+function shownPercent(contrast: EstimableContrast): number | null {
+  return contrast.percentCiAdjusted ? contrast.percent : null;
 }
 
 function amount(percentValue: number | null, difference: number, input: JudgeInput): string {
@@ -123,7 +128,7 @@ function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean
 }
 
 function range(contrast: EstimableContrast, input: JudgeInput): string {
-  return `${contrast.treatment}: ${amount(contrast.percent, contrast.difference, input)} than ${input.control}, ${lowerFirst(between(contrast, input))}.`;
+  return `${contrast.treatment}: ${amount(shownPercent(contrast), contrast.difference, input)} than ${input.control}, ${lowerFirst(between(contrast, input))}.`;
 }
 
 function between(contrast: EstimableContrast, input: JudgeInput): string {
