@@ -7,7 +7,9 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   workers: 2,
-  timeout: 60_000,
+  timeout: 90_000,
+  // A shared machine has slow seconds; what should never come still fails.
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
   use: {
     launchOptions: { executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },

@@ -30,7 +30,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
   return (
     <Panel aria-label="Shuffle test">
       <h2>Could luck have done it?</h2>
-      {!shuffle && state.standing !== 'running' && <p>There is nothing to shuffle: {judgement.verdict.call === 'no-test' ? 'no spread to judge by.' : 'the labels could have been dealt in one way only, or the shuffles were stopped.'}</p>}
+      {!shuffle && state.standing === 'ready' && <p>There is nothing to shuffle: {judgement.verdict.call === 'no-test' ? 'no spread to judge by.' : 'the labels could have been dealt in one way only.'}</p>}
       {shuffle && <Soft>{howDealt(shuffle, input, watched !== null)}</Soft>}
       {shuffle && <ShuffleChart shuffle={shuffle} summary={luckWords(shuffle, input)} />}
       {shuffle && <p data-luck><b>{watched ? luckSoFar(watched.result) : luckWords(shuffle, input)}</b></p>}

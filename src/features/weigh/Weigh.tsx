@@ -49,13 +49,15 @@ export function Weigh(props: WeighProps) {
 function Round({ trialId, state, unitWord, measure, system, today, bench, picks, take, remove, undoRevision, history }: WeighProps & { readonly bench: BenchView }) {
   const units = bench.units;
   const round = useRound({ trialId, units, picks, system, today, take, remove, undoRevision });
-  const { unit, style } = round;
+  const { unit, style, saves } = round;
   const gross = useRef<HTMLInputElement>(null);
   const unitId = unit?.id;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the hand is on the number whenever the pot changes
+  // After a save, or when another pot is in hand, the next key belongs to the number. Not when the page merely catches up
+  // with what was stored: by then someone may be writing elsewhere.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: these two say when, the effect does not read them
   useEffect(() => {
     if (document.activeElement === document.body || document.activeElement instanceof HTMLInputElement || document.activeElement instanceof HTMLButtonElement) gross.current?.focus({ preventScroll: true });
-  }, [unitId, picks]);
+  }, [unitId, saves]);
   if (!unit) return null;
   const day = round.round.pickedOn;
   const sums = roundSums(picks, day);

@@ -45,6 +45,7 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
   // Not a transition: that stays pending until the page has caught up, and a fast hand's next Enter would be lost.
   const [isPending, setPending] = useState(false);
   const saved = useRef(new Set<string>());
+  const [saves, setSaves] = useState(0);
   const style = MASS_STYLE_FOR[system];
   const unit = units.find(candidate => candidate.id === chosen.unitId) ?? units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ?? units[0];
   const unitId = unit?.id;
@@ -71,6 +72,7 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
       setTrouble(answer.ok ? undefined : answer.trouble);
       if (!answer.ok) return;
       saved.current.add(`${unit.id} ${round.pickedOn}`);
+      setSaves(count => count + 1);
       const odd = oddity(picks, answer.value);
       setUndoable([...undoable, { kind: editing ? 'revision' : 'new', pick: answer.value }]);
       setSaid(`${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` That is ${odd >= 1 ? `${odd.toFixed(0)} times` : `a ${Math.round(1 / odd)}th of`} what others gave today. Undo it if it was a slip.`}`);
@@ -113,7 +115,7 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
 
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   return {
-    unit, round, keepRound, draft, setDraft, editing, fields, style, isPending, said, save, takeOut, undo, choose,
+    unit, round, keepRound, draft, setDraft, editing, fields, style, isPending, said, saves, save, takeOut, undo, choose,
     sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null, canUndo: undoable.length > 0,
     edit: (pick: Pick): void => { setEditing(pick); setTrouble(undefined); setDraft(draftOf(pick, style)); keepRound({ ...round, pickedOn: pick.pickedOn, tare: pick.tareG === 0 ? round.tare : `${pick.tareG} g` }); },
     stopEditing: (): void => { setEditing(null); setDraft(EMPTY_PICK); },
