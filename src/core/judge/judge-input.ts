@@ -45,7 +45,7 @@ export interface JudgeInput {
   /** How many rows or plants the units' values were made from. */
   readonly subsamples: number;
   readonly better: BetterWay;
-  /** null: any difference matters. */
+  /** null where any difference matters. */
   readonly margin: Margin | null;
   /** In (0, 1), usually 0.95. */
   readonly confidence: number;

@@ -7,7 +7,7 @@ import type { Judgement } from './judgement';
 /** How a trial is to be looked at: as it was planned, or with something changed on the page. */
 export interface Look {
   readonly measureId: string;
-  /** null: any difference matters. */
+  /** null where any difference matters. */
   readonly margin: Margin | null;
   /** Codes of units left out of the sums. */
   readonly leftOut: readonly string[];

@@ -39,7 +39,7 @@ test('the far tail of F keeps its digits', () => {
   expect(fUpperTail(2000, 5, 12)).toAgree(reference.fTail, 6);
 });
 
-// Student's t, 97.5%: any table of t, to its three decimals.
+// Student's t at 97.5%, to the three decimals that tables of t print; from memory.
 test.each([[2, 4.303], [3, 3.182], [4, 2.776], [6, 2.447], [8, 2.306], [10, 2.228], [20, 2.086]])('t on %d degrees of freedom', (df, t) => {
   expect(tQuantile(0.975, df)).toBeCloseTo(t, 3);
 });

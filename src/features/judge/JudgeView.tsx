@@ -65,14 +65,14 @@ export function JudgeView({ data, first, bench, system, frozen, log, close, leav
   };
   return (
     <>
-      <Verdict data-busy={state.standing === 'running' || undefined}>
+      <Verdict>
         <h2><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h2>
         <p>{judgement.verdict.detail}</p>
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
         {!isClosed && <p data-soft>The trial is still open: this is how it stands today.</p>}
         {frozen && <p data-soft>Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.{frozen.headline === first.judgement.verdict.headline ? '' : ` It said then: ${frozen.headline}`}</p>}
       </Verdict>
-      <TwoParts data-verdict>
+      <TwoParts>
         <section aria-label="Every pot">
           <h2>Every {input.unitWord}, against {input.control}</h2>
           <Soft>{measure?.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval, all together · band: not worth having</Soft>

@@ -70,7 +70,7 @@ function Round({ trialId, state, unitWord, measure, system, today, bench, picks,
     return { state: isDead ? 'dead' as const : isDone(each, picks, day) ? 'done' as const : 'open' as const, share: netG / most, words };
   };
   return (
-    <TwoParts data-weigh>
+    <TwoParts>
       <BenchSide>
         <div data-desk><Bench view={bench} label="The bench from above: full pots are done today" lens={lens} onOpen={each => round.choose(each.id)} /></div>
         <Sums aria-live="polite">

@@ -12,7 +12,7 @@ import type { BenchUnit } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { useDraft } from '@/ui/use-draft';
 import { draftOf, EMPTY_PICK, isRoundDraft, type PickDraft, pickWords, type RoundDraft } from './pick-draft';
-import { oddity } from './weigh-sums';
+import { oddity, oddityWords } from './weigh-sums';
 
 type Answer = Promise<Result<Pick, TrialTrouble>>;
 
@@ -75,7 +75,7 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
       setSaves(count => count + 1);
       const odd = oddity(picks, answer.value);
       setUndoable([...undoable, { kind: editing ? 'revision' : 'new', pick: answer.value }]);
-      setSaid(`${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` That is ${odd >= 1 ? `${odd.toFixed(0)} times` : `a ${Math.round(1 / odd)}th of`} what others gave today. Undo it if it was a slip.`}`);
+      setSaid(`${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` ${oddityWords(odd)}`}`);
       setDraft(EMPTY_PICK);
       setEditing(null);
       const next = nextUnit(units, unit, each => saved.current.has(`${each.id} ${round.pickedOn}`) || isDone(each, picks, round.pickedOn));

@@ -1,6 +1,6 @@
 import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { draftOf, isRoundDraft, pickWords } from './pick-draft';
-import { oddity, roundSums } from './weigh-sums';
+import { oddity, oddityWords, roundSums } from './weigh-sums';
 
 const { units } = trialFixture({ unitsEach: 5 });
 const unitAt = (i: number) => {
@@ -25,6 +25,14 @@ describe('a weight far from the day’s others', () => {
     const found = oddity(others, pickFixture(unitAt(0), { netG }));
     if (ratio === null) expect(found).toBeNull();
     else expect(found).toBeCloseTo(ratio, 1);
+  });
+
+  test.each([[13.6, 'That is 14 times what others gave'], [0.11, 'That is 11% of what others gave'], [0, 'That is 0% of what others gave']])('a ratio of %d: %s', (ratio, words) => {
+    expect(oddityWords(ratio)).toContain(words);
+  });
+
+  test('an empty container alone is asked about, too', () => {
+    expect(oddity(others, pickFixture(unitAt(0), { netG: 0 }))).toBe(0);
   });
 
   test('is not judged by fewer than four others, nor in a cull', () => {

@@ -32,3 +32,9 @@ export function oddity(picks: readonly Pick[], pick: Pick): number | null {
   const ratio = pick.netG / middle;
   return ratio > 4 || ratio < 0.2 ? ratio : null;
 }
+
+/** How a weight that far from the others is asked about. @param ratio as `oddity` gives it, ≥ 0 */
+export function oddityWords(ratio: number): string {
+  const share = ratio >= 1 ? `${ratio.toFixed(0)} times` : `${Math.round(100 * ratio)}% of`;
+  return `That is ${share} what others gave today. Undo it if it was a slip.`;
+}
