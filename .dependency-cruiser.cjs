@@ -2,7 +2,8 @@
 const MAY_IMPORT = {
   core: [],
   store: ['core'],
-  service: ['store', 'core'],
+  service: ['store', 'print', 'core'],
+  print: ['core'],
   ui: [],
   workers: ['core'],
   features: ['ui', 'core', 'workers'],

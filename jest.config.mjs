@@ -17,6 +17,8 @@ const base = {
 };
 
 export default {
+  // A shared machine has slow seconds; a test that never ends still fails.
+  testTimeout: 60_000,
   coverageProvider: 'babel',
   collectCoverageFrom: ['src/**/*.{ts,tsx}', '!src/**/*.d.ts'],
   projects: [

@@ -37,7 +37,7 @@ async function press(page: Page, button: string): Promise<void> {
 }
 
 test('from a question to a verdict by keys alone', async ({ page, openPage }) => {
-  await openPage('/trials/new');
+  await openPage('/trials/new?from=scratch');
   await write(page, 'The question', 'Do radishes want feeding at all?');
   await write(page, 'What grows', 'radishes');
   await write(page, 'What is picked', 'radishes');

@@ -31,8 +31,10 @@ test('what so many pots can show follows the numbers, and one each is told to be
   await askQuestion(page, 'Enough radishes?');
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('8');
-  // CV 30%, eight each: 45% (recomputed arithmetic, plan-size.test.ts).
-  await expect(page.getByText('A gap of 45% from the control would be seen four times in five.')).toBeVisible();
+  await page.getByLabel('Two pots treated alike usually differ by, %').fill('30');
+  // CV 30%, eight each: 45% (recomputed arithmetic, closed-power.test.ts).
+  await expect(page.getByText(/With 16 pots a true gain of 15% is seen 1\d times of 100/)).toBeVisible();
+  await expect(page.getByText(/Seen four times in five: 45% or more/)).toBeVisible();
   await page.getByLabel('Of each treatment').fill('1');
   await expect(page.getByText('One pot each can’t decide anything.')).toBeVisible();
 });

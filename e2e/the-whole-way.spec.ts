@@ -48,7 +48,7 @@ test('a blind trial shows no treatment until its key is opened', async ({ page }
 });
 
 test('a question with gaps says what is missing beside each line, and keeps what was written through a reload', async ({ page, openPage }) => {
-  await openPage('/trials/new');
+  await openPage('/trials/new?from=scratch');
   await page.getByLabel('The question').fill('Half a question');
   await page.getByLabel('From').fill('1900-05-01');
   await page.getByRole('button', { name: 'Save and lay it out' }).click();

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 
 /** Asks a question of two treatments and lands on Lay out. */
 export async function askQuestion(page: Page, question: string): Promise<void> {
-  await page.goto('/trials/new');
+  await page.goto('/trials/new?from=scratch');
   await page.waitForSelector('html[data-ready]');
   await page.getByLabel('The question').fill(question);
   await page.getByLabel('What grows').fill('radishes');

@@ -8,6 +8,11 @@ import { addDays } from '@/core/trial/calendar-day';
 import { GardenId } from '@/core/trial/ids';
 import { judge } from '@/core/judge/judge';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { plannedInput } from '@/core/judge/planned-input';
+import { simulateVerdicts } from '@/core/judge/simulate-verdicts';
+import { sizeCurve, sizesFor } from '@/core/judge/size-curve';
+import { BLANK_LAYOUT } from '@/core/trial/blank-facts';
+import { trialFixture } from '@/core/trial/trial-fixture';
 import { seededRandom } from '@/core/stats/seeded-random';
 import { type DemoScript, demoTrial } from '@/demo/demo-trial';
 import { seasonDice } from '@/demo/seeded-season';
@@ -55,6 +60,21 @@ function benchJudge(): void {
   }
 }
 
+/** The planner: the verdict rule on made-up trials, and the curve over all sizes as the page asks for it. */
+function benchPlanner(): void {
+  const plan = {
+    wish: { ...BLANK_LAYOUT, kind: 'complete-blocks', each: 1, blockCount: 6, blockWord: 'shelf' }, treatments: trialFixture({ treatments: 8 }).treatments, unitWord: 'pot', response: 'beans', better: 'higher',
+    margin: { kind: 'percent', percent: 15 },
+  } as const;
+  const trials = timesMs(5, () => simulateVerdicts(plannedInput(plan, 1), { cv: 0.3, effect: 0.3 }, 3)?.run(10_000));
+  console.log(`planner, 8 treatments, 6 blocks, 10,000 simulated trials: median ${median(trials).toFixed(0)} ms of 5`);
+  const sizes = sizesFor(plan);
+  const question = { plan, cv: 0.3, effect: 0.15, sizes, own: 6, seed: 1 };
+  const first = timesMs(5, () => sizeCurve(question).advance(sizes.indexOf(6), 100));
+  const all = timesMs(5, () => { const growing = sizeCurve(question); for (const at of sizes.keys()) growing.advance(at, 100); });
+  console.log(`planner, the plan's own size, 100 trials: median ${median(first).toFixed(0)} ms of 5; all ${sizes.length} sizes: ${median(all).toFixed(0)} ms`);
+}
+
 /** 20 trials of 32 pots, each picked on 32 days: 20,480 picks. */
 async function fillGarden(): Promise<readonly string[]> {
   const dice = seasonDice(1, Date.parse('2026-01-01T00:00:00Z'));
@@ -97,4 +117,5 @@ async function benchPages(): Promise<void> {
 }
 
 benchJudge();
+benchPlanner();
 await benchPages();

@@ -22,7 +22,8 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
-  { file: 'today', path: '/' }, { file: 'trials', path: '/trials' }, { file: 'ask', trial: BEANS, path: '/ask' }, { file: 'lay-out', trial: BEANS, path: '/lay-out' },
+  { file: 'today', path: '/' }, { file: 'trials', path: '/trials' }, { file: 'ask', trial: BEANS, path: '/ask' }, { file: 'lay-out', trial: BEANS, path: '/lay-out', isWhole: true },
+  { file: 'questions', path: '/trials/new' }, { file: 'questions-phone', path: '/trials/new', size: PHONE }, { file: 'ask-crossed', path: '/trials/new?from=mulch-and-feed', isWhole: true }, { file: 'print', trial: BEANS, path: '/print' },
   { file: 'tend', trial: STRAWBERRIES, path: '/tend' }, { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' }, { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
   { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-phone', trial: BEANS, path: '/judge', size: PHONE }, { file: 'judge-dark', trial: BEANS, path: '/judge', isDark: true },
   { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' },
@@ -42,7 +43,7 @@ async function takeShot(browser: Browser, { file, trial, path, size = DESK, isDa
   const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: isDark ? 'dark' : 'light', isMobile: isPhone, hasTouch: isPhone });
   await open(page, trial ? '/trials' : path);
   if (trial) await open(page, ((await page.getByRole('link', { name: trial }).getAttribute('href')) ?? '').replace(/\/[^/]+$/, path));
-  await page.waitForTimeout(800);
+  await page.waitForTimeout(2500); // the planner’s curve has sharpened by then
   await page.screenshot({ path: join(OUT, `${file}.png`), fullPage: isWhole });
   await page.close();
 }

@@ -5,13 +5,15 @@ import type { JudgeInput, Margin } from '@/core/judge/judge-input';
 import type { Judgement } from '@/core/judge/judgement';
 import { judgementJson } from '@/core/judge/judgement-json';
 import { judgeInputFromTable, type TableRoles, type TableTrouble } from '@/core/judge/table-input';
+import { option } from './option';
 import { readTable } from './read-table';
 import { refuse } from './refuse';
 
 export const JUDGE_HELP = `turnspit judge FILE.csv --response COL --treatment COL --control NAME [options]
 Judges a spreadsheet that never saw the application: one row a unit, or a subsample of one.
-  --block COL       units alike but for the treatment; may repeat
+  --block COL       units alike but for the treatment; given twice, rows and columns (a Latin square is re-dealt as one)
   --pair COL        blocks of two, dealt by the toss of a coin
+  --whole COL       the whole plots of a split plot, named within each block; may be the factor dealt to them
   --unit COL        rows that share it are subsamples of one unit, averaged first
   --factor COL      may repeat: crossed factors; without --treatment their levels name it, as in loam:none
   --covariate COL   a number that stays with the unit, such as its size at the start
@@ -34,7 +36,7 @@ export function judgeVerb(args: readonly string[]): void {
     options: {
       response: { type: 'string' }, treatment: { type: 'string' }, control: { type: 'string' }, block: { type: 'string', multiple: true },
       unit: { type: 'string' }, factor: { type: 'string', multiple: true }, kind: { type: 'string' }, 'out-of': { type: 'string' },
-      event: { type: 'string' }, pair: { type: 'string' }, covariate: { type: 'string' }, dose: { type: 'string' }, better: { type: 'string' },
+      event: { type: 'string' }, pair: { type: 'string' }, whole: { type: 'string' }, covariate: { type: 'string' }, dose: { type: 'string' }, better: { type: 'string' },
       margin: { type: 'string' }, shuffles: { type: 'string' }, seed: { type: 'string' }, confidence: { type: 'string' }, json: { type: 'boolean', default: false },
     },
   });
@@ -47,7 +49,7 @@ export function judgeVerb(args: readonly string[]): void {
 
   const roles: TableRoles = {
     response: values.response, treatment: values.treatment, control: values.control, blocks: values.block ?? [], pair: values.pair,
-    unit: values.unit, factors: values.factor ?? [], covariate: values.covariate,
+    unit: values.unit, whole: values.whole, factors: values.factor ?? [], covariate: values.covariate,
     kind: option(z.enum(['continuous', 'count']), values.kind ?? 'continuous', '--kind', 'continuous or count'),
     better: option(z.enum(['higher', 'lower']), values.better ?? 'higher', '--better', 'higher or lower'),
     margin: values.margin === undefined ? null : readMargin(values.margin),
@@ -62,11 +64,6 @@ export function judgeVerb(args: readonly string[]): void {
 }
 
 const WHOLE = z.string().regex(/^\d+$/).transform(Number);
-
-function option<Value>(schema: z.ZodType<Value>, written: string, name: string, expected: string): Value {
-  const parsed = schema.safeParse(written);
-  return parsed.success ? parsed.data : refuse(`${name} must be ${expected}, got ${written}.`);
-}
 
 function readMargin(written: string): Margin {
   const parts = /^(\d*\.?\d+)(%?)$/.exec(written);

@@ -37,3 +37,17 @@ test('a file that is no table, and an option that is none, end with 2 and one li
   }
   expect(turnspit('judge', file, '--response', 'weight', '--treatment', 'feed', '--control', 'none').stderr).toContain('row 4, column weight: “heavy” can\'t be used');
 });
+
+test('power prints a chance, or how many units it takes', () => {
+  const plan = ['power', '--kind', 't', '--delta', '0.3', '--sd', '0.3', '--json'] as const;
+  expect(JSON.parse(turnspit(...plan, '--n', '17').stdout)).toEqual({ power: expect.closeTo(0.807, 3) });
+  expect(JSON.parse(turnspit(...plan, '--power', '0.8').stdout)).toEqual({ n: 17, power: expect.closeTo(0.807, 3) });
+  expect(turnspit('power', '--kind', 'dunnett', '--n', '4', '--delta', '1', '--sd', '1').stderr).toBe('--groups is missing: a whole number from 2 to 40.\n');
+});
+
+test('judge takes a Latin square and a split plot', () => {
+  const latin = turnspit('judge', 'reference/data/orchard-sprays.csv', '--response', 'decrease', '--treatment', 'treatment', '--control', 'H', '--block', 'rowpos', '--block', 'colpos', '--shuffles', '200', '--json');
+  expect(JSON.parse(latin.stdout)).toMatchObject({ design: { kind: 'latin-square' }, shuffle: { exact: false, arrangements: 200 } });
+  const split = turnspit('judge', 'reference/data/oats.csv', '--response', 'Y', '--factor', 'V', '--factor', 'N', '--block', 'B', '--whole', 'V', '--shuffles', '200', '--json');
+  expect(JSON.parse(split.stdout)).toMatchObject({ design: { kind: 'split-plot' }, anova: [{ term: 'B' }, { term: 'V' }, { term: 'whole plots' }, { term: 'N' }, { term: 'V:N' }, { term: 'residual' }] });
+});

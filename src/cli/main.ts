@@ -1,4 +1,5 @@
 import { JUDGE_HELP, judgeVerb } from './judge-verb';
+import { POWER_HELP, powerVerb } from './power-verb';
 import { QUANTITY_HELP, quantityVerb } from './quantity-verb';
 import { refuse } from './refuse';
 
@@ -9,6 +10,7 @@ interface Verb {
 
 const VERBS: Readonly<Record<string, Verb>> = {
   judge: { run: judgeVerb, help: JUDGE_HELP },
+  power: { run: powerVerb, help: POWER_HELP },
   quantity: { run: quantityVerb, help: QUANTITY_HELP },
 };
 

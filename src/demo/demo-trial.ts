@@ -1,5 +1,7 @@
 import { type BenchPlan, layOutBench } from '@/core/design/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
+import { BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from '@/core/trial/blank-facts';
+import { USUAL_RULES } from '@/core/trial/question-form';
 import { addDays } from '@/core/trial/calendar-day';
 import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/ids';
 import type { ExperimentalUnit, Factor, Measure, Pick, Treatment, TrialData } from '@/core/trial/trial-data';
@@ -14,7 +16,8 @@ export interface DemoScript {
   readonly factors: readonly Factor[];
   /** The first is the control. `effect`: its true share over the control. */
   readonly treatments: readonly { readonly name: string; readonly levels: Readonly<Record<string, string>>; readonly effect: number }[];
-  readonly bench: Chosen<BenchPlan, 'unitsEach' | 'blockCount' | 'blockWord' | 'unitWidthMm' | 'seed'>;
+  /** `unitsEach` counts over all blocks. */
+  readonly bench: Chosen<BenchPlan, 'blockCount' | 'blockWord' | 'unitWidthMm' | 'seed'> & { readonly unitsEach: number };
   readonly startsOn: string;
   readonly lengthDays: number;
   readonly isBlind: boolean;
@@ -32,14 +35,16 @@ type Chosen<From, Keys extends keyof From> = { readonly [Key in Keys]: From[Key]
 /** The trial as locked, with every pick of its script in. */
 export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDice): TrialData {
   const treatments = script.treatments.map(({ name, levels }, position): Treatment => ({
-    id: TreatmentId.parse(dice.newId()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels,
+    id: TreatmentId.parse(dice.newId()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels, ...BLANK_TREATMENT, controlKind: position === 0 ? 'carrier' : null,
   }));
-  const bench = layOutBench({ ...script.bench, kind: 'complete-blocks', treatments, unitWord: script.unitWord, deals: 1 }, dice.newId);
+  const bench = layOutBench({
+    ...BLANK_LAYOUT, ...script.bench, each: script.bench.unitsEach / script.bench.blockCount, kind: 'complete-blocks', treatments, unitWord: script.unitWord, unitShape: 'round', unitDepthMm: script.bench.unitWidthMm, deals: 1,
+  }, dice.newId);
   return {
     format: 'turnspit-trial', version: 1,
     trial: {
       id: TrialId.parse(dice.newId()), gardenId, question: script.question, crop: script.crop, unitWord: script.unitWord, state: 'locked', isBlind: script.isBlind,
-      startsOn: script.startsOn, endsOn: addDays(script.startsOn, script.lengthDays), lockedAt: `${script.startsOn}T08:10:00.000Z`, closedAt: null, keyOpenedAt: null,
+      startsOn: script.startsOn, endsOn: addDays(script.startsOn, script.lengthDays), lockedAt: `${script.startsOn}T08:10:00.000Z`, closedAt: null, keyOpenedAt: null, ...BLANK_TRIAL, rules: USUAL_RULES,
     },
     factors: script.factors, treatments,
     measures: HARVEST_MEASURES.map((kind, i): Measure => ({
@@ -47,7 +52,7 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       summary: kind.summary, better: 'higher', margin: { kind: 'percent', percent: script.marginPercent }, isMain: i === 0,
     })),
     ...bench,
-    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [],
+    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [], predictions: [], amendments: [],
   };
 }
 

@@ -1,4 +1,5 @@
 import { failure, type Result, success } from '@/core/result';
+import { BLANK_TRIAL } from '@/core/trial/blank-facts';
 import { TrialId } from '@/core/trial/ids';
 import { readQuestion } from '@/core/trial/question-form';
 import type { Trial } from '@/core/trial/trial-data';
@@ -17,7 +18,7 @@ export async function askTrial(input: unknown): Promise<Result<Trial, TrialTroub
   const question = readQuestion(input, garden.system, newId);
   if (!question.ok) return failure({ kind: 'invalid', fields: question.trouble });
   const trial: Trial = {
-    id: TrialId.parse(newId()), gardenId: garden.id, ...question.value.facts, state: 'planned', isBlind: true,
+    id: TrialId.parse(newId()), gardenId: garden.id, ...BLANK_TRIAL, ...question.value.facts, state: 'planned', isBlind: true,
     lockedAt: null, closedAt: null, keyOpenedAt: null,
   };
   return inTransaction(async db => {

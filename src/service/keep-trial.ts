@@ -6,6 +6,7 @@ import { addAllEntries } from '@/store/entries';
 import { logChange } from '@/store/changes';
 import { type Database, inTransaction } from '@/store/database';
 import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/gardens';
+import { addAmendment, addPrediction } from '@/store/plan-records';
 import { addTrial, putLayout, putQuestion, trialsOf } from '@/store/trials';
 import { freezeVerdict } from '@/store/verdicts';
 import { instantNow } from './clock';
@@ -27,6 +28,8 @@ async function keepTrial(db: Database, data: TrialData): Promise<void> {
   await putQuestion(db, data.trial.id, data);
   if (data.layout) await putLayout(db, data.trial, { layout: data.layout, places: data.places, blocks: data.blocks, units: data.units });
   await addAllEntries(db, data.trial.id, data);
+  for (const prediction of data.predictions) await addPrediction(db, data.trial.id, prediction);
+  for (const amendment of data.amendments) await addAmendment(db, data.trial.id, amendment);
   if (data.trial.closedAt !== null) {
     const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
     await freezeVerdict(db, { trialId: data.trial.id, closedAt: data.trial.closedAt, measureId: mainMeasure(data).id, input: JSON.stringify(input), judgement: JSON.stringify(judge(input)) });

@@ -1,10 +1,11 @@
 import { randomInt } from 'node:crypto';
+import { keepArrangement } from '@/core/design/arrangement';
 import { layOutBench } from '@/core/design/bench-plan';
 import { failure, type Result, success } from '@/core/result';
 import { readBench } from '@/core/trial/bench-form';
 import type { Layout, Trial, TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { changeTrial, putLayout } from '@/store/trials';
+import { changeTrial, putLayout, sayDealtAt } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
 import { instantNow } from './clock';
 import { currentGarden } from './garden';
@@ -16,12 +17,15 @@ export async function dealTrial(trialId: string, input: unknown): Promise<Result
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'dealt';
     if (data.trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
-    const wish = readBench(input, system, data.treatments.length);
+    const wish = readBench(input, system, data.treatments);
     if (!wish.ok) return { what, result: failure({ kind: 'invalid', fields: wish.trouble }) };
     const bench = layOutBench({
       ...wish.value, treatments: data.treatments, unitWord: data.trial.unitWord, seed: randomInt(2 ** 32), deals: (data.layout?.deals ?? 0) + 1,
     }, newId);
-    await putLayout(db, data.trial, bench);
+    const isSamePlan = data.layout !== null && data.layout.isTurned === bench.layout.isTurned;
+    const stood = { ...bench, layout: { ...bench.layout, site: data.layout?.site ?? [], hasGuards: data.layout?.hasGuards ?? false }, places: isSamePlan ? keepArrangement(data.places, bench.places) : bench.places };
+    await putLayout(db, data.trial, stood);
+    await sayDealtAt(db, trialId, data.factors.map(({ name }) => ({ name, dealtAt: name === bench.layout.wholeFactor ? (bench.layout.wholeWord ?? data.trial.unitWord) : data.trial.unitWord })));
     await changeTrial(db, trialId, { isBlind: wish.value.isBlind });
     return { what, result: success(bench.layout), detail: bench.layout };
   });

@@ -1,6 +1,6 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { v7 } from 'uuid';
 import { GardenId } from '@/core/trial/ids';
 import { emptyPickFixture, leaveOutFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
@@ -143,4 +143,16 @@ describe('before a file is opened', () => {
 test('garden ids are UUIDv7', () => {
   expect(GardenId.safeParse(v7()).success).toBe(true);
   expect(GardenId.safeParse('1').success).toBe(false);
+});
+
+test('a file from before the last step is copied whole before it is brought forward', async () => {
+  const data = await keep(trialFixture());
+  await db.migrate.down();
+  expect(await migrate(db, file)).toMatchObject({ ok: true });
+  const copies = readdirSync(dirname(file)).filter(name => name.includes('.before-'));
+  expect(copies).toHaveLength(1);
+  const copy = openDatabase(join(dirname(file), copies[0] ?? ''));
+  expect(await copy('trials').where({ id: data.trial.id }).first()).toMatchObject({ question: data.trial.question });
+  await copy.destroy();
+  expect((await findTrialData(db, data.trial.id))?.trial).toMatchObject({ question: data.trial.question, rules: { end: 'date' }, pattern: null });
 });

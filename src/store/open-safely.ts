@@ -26,12 +26,26 @@ export function checkDataFile(file: string): Result<'new' | 'sound', DataFileTro
 /** Brings a sound file up to date. A file with steps this version does not know was made by a newer one. */
 export async function migrate(db: Database, file: string): Promise<Result<'migrated', DataFileTrouble>> {
   try {
+    await copyBefore(db, file);
     await latest(db);
     return success('migrated');
   } catch (error) {
     if (error instanceof Error && error.message.includes('migration directory is corrupt')) return failure({ kind: 'newer', file });
     throw error;
   }
+}
+
+/** A file that holds something is copied beside itself before its first step forward, whole and by SQLite itself. */
+async function copyBefore(db: Database, file: string): Promise<void> {
+  const [done, waiting]: readonly [readonly unknown[], readonly unknown[]] = await db.migrate.list();
+  const copy = `${file}.before-${String(waiting.length > 0 ? nameOf(waiting[0]) : '')}`;
+  if (done.length === 0 || waiting.length === 0 || existsSync(copy)) return;
+  await db.raw('VACUUM INTO ?', [copy]);
+}
+
+function nameOf(migration: unknown): string {
+  if (typeof migration === 'string') return migration;
+  return typeof migration === 'object' && migration !== null && 'file' in migration ? String(migration.file) : 'step';
 }
 
 // Longer than any migration of a garden's file: a lock that stands so long was left by a start that was cut off.

@@ -3,12 +3,18 @@ import {
   Block, ExperimentalUnit, Factor, Layout, MarginSchema, Measure, Place, Treatment, Trial, type TrialData,
 } from '@/core/trial/trial-data';
 import type { Database } from './database';
+import { amendmentsOf, predictionsOf } from './plan-records';
 import { standingIncidents, standingPicks, standingReadings } from './entries';
 
 type Row = Readonly<Record<string, unknown>>;
 
-const trialOf = (row: Row): Trial => Trial.parse({ ...row, isBlind: Boolean(row.isBlind) });
+const trialOf = (row: Row): Trial => Trial.parse({ ...row, isBlind: Boolean(row.isBlind), rules: jsonOf(row.rules), money: jsonOf(row.money) });
+const trialRow = ({ rules, money, ...facts }: Partial<Trial>): Row => ({ ...facts, ...(rules === undefined ? {} : { rules: JSON.stringify(rules) }), ...(money === undefined ? {} : { money: money && JSON.stringify(money) }) });
 const jsonOf = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : value);
+
+const layoutOf = (row: Row): Layout => Layout.parse({
+  ...row, isTurned: Boolean(row.isTurned), isArrangedInSight: Boolean(row.isArrangedInSight), hasGuards: Boolean(row.hasGuards), site: jsonOf(row.site), raisedSizes: jsonOf(row.raisedSizes),
+});
 
 export async function findTrial(db: Database, id: string): Promise<Trial | undefined> {
   const row: Row | undefined = await db('trials').where({ id }).first();
@@ -32,20 +38,21 @@ export async function findTrialData(db: Database, id: string): Promise<TrialData
     factors: (await rowsOf('factors', 'position')).map(row => Factor.parse({ ...row, levels: jsonOf(row.levels) })),
     treatments: (await rowsOf('treatments', 'position')).map(row => Treatment.parse({ ...row, levels: jsonOf(row.levels) })),
     measures: (await rowsOf('measures', 'id')).map(row => Measure.parse({ ...row, margin: MarginSchema.nullable().parse(jsonOf(row.margin)), isMain: Boolean(row.isMain) })),
-    layout: layout ? Layout.parse(layout) : null,
+    layout: layout ? layoutOf(layout) : null,
     places: (await rowsOf('places', 'id')).map(row => Place.parse(row)),
     blocks: (await rowsOf('blocks', 'position')).map(row => Block.parse(row)),
     units: (await rowsOf('units', 'position')).map(row => ExperimentalUnit.parse(row)),
     picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
+    predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id),
   };
 }
 
 export async function addTrial(db: Database, trial: Trial): Promise<void> {
-  await db('trials').insert({ ...trial });
+  await db('trials').insert(trialRow(trial));
 }
 
 export async function changeTrial(db: Database, id: string, changes: Partial<Trial>): Promise<void> {
-  await db('trials').where({ id }).update({ ...changes });
+  await db('trials').where({ id }).update(trialRow(changes));
 }
 
 /** Puts a trial's question in place of what stood there: what is compared, and what is measured. */
@@ -54,6 +61,11 @@ export async function putQuestion(db: Database, trialId: string, question: { rea
   await insertAll(db, 'factors', question.factors.map((factor, position) => ({ ...factor, trialId, position, levels: JSON.stringify(factor.levels) })));
   await insertAll(db, 'treatments', question.treatments.map(treatment => ({ ...treatment, trialId, levels: JSON.stringify(treatment.levels) })));
   await insertAll(db, 'measures', question.measures.map(measure => ({ ...measure, trialId, margin: measure.margin && JSON.stringify(measure.margin) })));
+}
+
+/** Puts another margin in place of a measure's. */
+export async function changeMargin(db: Database, measureId: string, margin: NonNullable<Measure['margin']>): Promise<void> {
+  await db('measures').where({ id: measureId }).update({ margin: JSON.stringify(margin) });
 }
 
 /** A deal as it stands on the bench. */
@@ -72,10 +84,28 @@ export async function clearLayout(db: Database, trialId: string): Promise<void> 
 /** Puts a deal in place of the one that stood there. */
 export async function putLayout(db: Database, trial: Trial, dealt: DealtLayout): Promise<void> {
   await clearLayout(db, trial.id);
-  await db('layouts').insert({ ...dealt.layout, trialId: trial.id });
+  await db('layouts').insert({ ...dealt.layout, site: JSON.stringify(dealt.layout.site), raisedSizes: JSON.stringify(dealt.layout.raisedSizes), trialId: trial.id });
   await insertAll(db, 'places', dealt.places.map(place => ({ ...place, trialId: trial.id, gardenId: trial.gardenId })));
   await insertAll(db, 'blocks', dealt.blocks.map(block => ({ ...block, trialId: trial.id })));
   await insertAll(db, 'units', dealt.units.map(unit => ({ ...unit, trialId: trial.id })));
+}
+
+/** Says at which level of the place tree each factor was dealt. */
+export async function sayDealtAt(db: Database, trialId: string, factors: readonly Pick<Factor, 'name' | 'dealtAt'>[]): Promise<void> {
+  for (const { name, dealtAt } of factors) await db('factors').where({ trialId, name }).update({ dealtAt });
+}
+
+/** Puts places where they stand now, and says what is known of the site. */
+export async function changeArrangement(db: Database, trialId: string, changes: { readonly places?: readonly Place[]; readonly layout?: Partial<Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'>> }): Promise<void> {
+  for (const { id, xMm, yMm, widthMm, depthMm } of changes.places ?? []) await db('places').where({ id, trialId }).update({ xMm, yMm, widthMm, depthMm });
+  if (!changes.layout) return;
+  const { site, ...facts } = changes.layout;
+  await db('layouts').where({ trialId }).update({ ...facts, ...(site === undefined ? {} : { site: JSON.stringify(site) }) });
+}
+
+/** Puts units on other places; their order is that of the places. */
+export async function moveUnits(db: Database, trialId: string, units: readonly Pick<ExperimentalUnit, 'id' | 'placeId' | 'position'>[]): Promise<void> {
+  for (const { id, placeId, position } of units) await db('units').where({ id, trialId }).update({ placeId, position });
 }
 
 async function insertAll(db: Database, table: string, rows: readonly Row[]): Promise<void> {

@@ -33,3 +33,10 @@ export async function frozenHeadlines(db: Database): Promise<ReadonlyMap<string,
   const rows: readonly unknown[] = await db('verdicts');
   return new Map(rows.map(row => FrozenVerdict.parse(row)).map(row => [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline]));
 }
+
+/** The judgements of closed trials whose main measure is made this way, as JSON. */
+export async function frozenJudgements(db: Database, summary: string): Promise<readonly string[]> {
+  const rows: readonly unknown[] = await db('verdicts').join('measures', 'measures.id', 'verdicts.measureId').where('measures.summary', summary)
+    .orderBy('verdicts.closedAt').select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.measureId', 'verdicts.input', 'verdicts.judgement');
+  return rows.map(row => FrozenVerdict.parse(row).judgement);
+}

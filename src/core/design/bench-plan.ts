@@ -1,21 +1,27 @@
 import { BlockId, PlaceId, UnitId } from '@/core/trial/ids';
+import { BLANK_SITE } from '@/core/trial/blank-facts';
 import type { Block, ExperimentalUnit, Layout, Place, Treatment } from '@/core/trial/trial-data';
-import { blindCodes, DEAL_METHOD_VERSION, deal } from './deal';
+import { blindCodes } from './blind-codes';
+import { DEAL_METHOD_VERSION, type DealtUnit, deal, dealBalanced } from './deal';
+import type { RaisedPlant } from './choose-plants';
+import { dealPlanOf, type LayoutWish } from './deal-plan-of';
 
-/** What is to be laid out, and how big a pot is. */
-export interface BenchPlan {
-  readonly kind: Layout['kind'];
+/** What is to be laid out, and how big a unit is. */
+export interface BenchPlan extends LayoutWish {
+  /** In their order. */
   readonly treatments: readonly Treatment[];
-  readonly unitsEach: number;
-  /** Groups of units alike but for the treatment; ignored in complete randomisation. */
-  readonly blockCount: number;
-  readonly blockWord: string;
   readonly unitWord: string;
-  /** Across, > 0. */
+  readonly unitShape: Place['shape'];
+  /** Across and front to back, > 0. */
   readonly unitWidthMm: number;
+  readonly unitDepthMm: number;
   readonly seed: number;
   /** How often this plan has been dealt, this time included. */
   readonly deals: number;
+  /** One entry a unit, in the order of their places, where the deal is to be balanced by their sizes. */
+  readonly plants?: readonly RaisedPlant[] | undefined;
+  /** Of all that were raised, in their order. */
+  readonly raisedSizes?: readonly number[] | undefined;
 }
 
 /** A deal standing on a bench: the place tree, the blocks and the units in them. */
@@ -28,63 +34,108 @@ export interface LaidOutBench {
 
 const LONGEST_ROW = 8;
 const GAP = 0.25; // of a unit's width, between neighbours and at the edge
+const HALF_GAP = 0; // two halves of one plot touch
 const SHELF_GAP = 0.45; // between blocks, so that they are seen as such
 // Short blocks stand two beside each other: the bench is then about as deep as it is wide.
 const SHORT_ROW = 5;
 const MANY_SHELVES = 4;
+/** A deal as even in start sizes as one in twenty. */
+const BALANCED_SHARE = 0.05;
 
 /**
- * Deals treatments out and stands the units on a bench, block by block, each in rows of at most eight. The same plan
- * and seed always give the same bench; only the ids differ.
+ * Deals treatments out and stands the units on a bench, block by block, each in rows of at most eight (a square's rows
+ * are its own; a bed's units stand together). The same plan and seed always give the same bench; only the ids differ.
  *
  * @param newId makes UUIDv7s
  */
 export function layOutBench(plan: BenchPlan, newId: () => string): LaidOutBench {
-  const inBlocks = plan.kind === 'complete-blocks';
-  const dealt = deal({
-    ...(inBlocks ? { kind: 'complete-blocks', blocks: plan.blockCount } : { kind: 'complete-randomisation' }),
-    treatments: plan.treatments.map(treatment => treatment.id), unitsEach: plan.unitsEach,
-  }, plan.seed);
+  const dealPlan = dealPlanOf(plan, plan.treatments);
+  const balanced = plan.plants && dealBalanced(dealPlan, plan.seed, plan.plants.map(plant => plant.size), BALANCED_SHARE);
+  const dealt = balanced?.dealt ?? deal(dealPlan, plan.seed);
   const codes = blindCodes(dealt.length, plan.seed);
-  const shelves = inBlocks ? plan.blockCount : 1;
-  const perShelf = dealt.length / shelves;
-  const size = sizesOf(plan.unitWidthMm, perShelf);
-  const columns = size.perRow <= SHORT_ROW && shelves >= MANY_SHELVES ? 2 : 1;
-  const rows = Math.ceil(shelves / columns);
-  const bench = placeOf(newId, { parentId: null, kind: 'bench', name: 'bench', xMm: 0, yMm: 0, widthMm: columns * size.shelfWidthMm + (columns - 1) * size.shelfGapMm, depthMm: rows * size.shelfDepthMm + (rows - 1) * size.shelfGapMm });
-  const shelfPlaces = Array.from({ length: shelves }, (_, i) => placeOf(newId, {
-    parentId: bench.id, kind: 'shelf', name: inBlocks ? `${plan.blockWord} ${i + 1}` : 'bench', xMm: (i % columns) * (size.shelfWidthMm + size.shelfGapMm), yMm: Math.floor(i / columns) * (size.shelfDepthMm + size.shelfGapMm), widthMm: size.shelfWidthMm, depthMm: size.shelfDepthMm,
-  }));
-  const blocks: readonly Block[] = inBlocks
-    ? shelfPlaces.map((shelf, position) => ({ id: BlockId.parse(newId()), name: String(position + 1), position, placeId: shelf.id })) : [];
+  const hasBlocks = plan.kind !== 'complete-randomisation';
+  const names = Array.from({ length: hasBlocks ? Math.max(...dealt.map(unit => unit.block)) + 1 : 1 }, (_, i) => (hasBlocks ? `${plan.blockWord} ${i + 1}` : 'bench'));
+  const upright = standsOf(plan, dealt, names.length);
+  const stands = plan.isTurned ? turned(upright) : upright;
+  const bench = placeOf(newId, { parentId: null, kind: 'bench', name: 'bench', shape: 'square', xMm: 0, yMm: 0, widthMm: stands.widthMm, depthMm: stands.depthMm });
+  const shelves = names.map((name, i) => placeOf(newId, { ...stands.shelves[i]!, parentId: bench.id, kind: plan.kind === 'several-gardens' ? 'garden' : 'shelf', name, shape: 'square' }));
+  const beds = stands.beds.map((bed, i) => placeOf(newId, { ...bed.at, parentId: shelves[bed.block]?.id ?? bench.id, kind: 'bed', name: `${plan.wholeWord ?? 'bed'} ${i + 1}`, shape: 'square' }));
+  const blocks: readonly Block[] = hasBlocks ? shelves.map((shelf, position) => ({ id: BlockId.parse(newId()), name: String(position + 1), position, placeId: shelf.id })) : [];
   const stood = dealt.map((unit, position) => {
-    const at = position % perShelf;
     const code = codes[position] ?? '';
-    const pot = placeOf(newId, {
-      parentId: shelfPlaces[unit.block]?.id ?? bench.id, kind: 'pot', name: code,
-      xMm: size.gapMm + (at % size.perRow) * size.stepMm, yMm: size.gapMm + Math.floor(at / size.perRow) * size.stepMm, widthMm: plan.unitWidthMm, depthMm: plan.unitWidthMm,
-    });
-    const treatmentId = plan.treatments.find(treatment => treatment.id === unit.treatment)?.id;
+    const bed = plan.kind === 'split-plot' ? beds[unit.wholePlot] : undefined;
+    const pot = placeOf(newId, { ...stands.units[position]!, parentId: bed?.id ?? shelves[unit.block]?.id ?? bench.id, kind: plan.unitShape === 'round' ? 'pot' : 'plot', name: code, shape: plan.unitShape });
+    const treatmentId = plan.treatments[unit.treatment]?.id;
     if (!treatmentId) throw new RangeError(`a dealt treatment must be one of the plan's, got ${unit.treatment}`);
-    return { pot, unit: { id: UnitId.parse(newId()), code, placeId: pot.id, blockId: blocks[unit.block]?.id ?? null, treatmentId, position } };
+    return { pot, unit: {
+      id: UnitId.parse(newId()), code, placeId: pot.id, blockId: blocks[unit.block]?.id ?? null, treatmentId, position,
+      column: plan.kind === 'latin-square' ? unit.column : null, wholePlot: bed?.name ?? null, startSize: plan.plants?.[position]?.size ?? null, plant: plan.plants?.[position]?.number ?? null,
+    } };
   });
   return {
     layout: {
-      kind: plan.kind, unitsEach: plan.unitsEach, blockWord: plan.blockWord, blockCount: inBlocks ? plan.blockCount : 0, seed: plan.seed,
-      methodVersion: DEAL_METHOD_VERSION, deals: plan.deals,
+      kind: plan.kind, unitsEach: Math.round(dealt.length / plan.treatments.length), blockWord: plan.blockWord, blockCount: hasBlocks ? names.length : 0, seed: plan.seed,
+      methodVersion: DEAL_METHOD_VERSION, deals: plan.deals, columnWord: plan.columnWord, wholeWord: plan.wholeWord, wholeFactor: plan.wholeFactor, perBlock: plan.perBlock,
+      controlEach: plan.controlEach, mostImbalance: balanced?.mostImbalance ?? null, isTurned: plan.isTurned, ...BLANK_SITE, raisedSizes: plan.raisedSizes ?? [],
     },
-    places: [bench, ...shelfPlaces, ...stood.map(({ pot }) => pot)], blocks, units: stood.map(({ unit }) => unit),
+    places: [bench, ...shelves, ...beds, ...stood.map(({ pot }) => pot)], blocks, units: stood.map(({ unit }) => unit),
   };
 }
 
-function sizesOf(unitWidthMm: number, perShelf: number) {
-  const rows = Math.ceil(perShelf / LONGEST_ROW);
-  const perRow = Math.ceil(perShelf / rows); // even rows: nine are five and four, not eight and one
-  const gapMm = unitWidthMm * GAP;
-  const stepMm = unitWidthMm + gapMm;
-  return { perRow, gapMm, stepMm, shelfWidthMm: perRow * stepMm + gapMm, shelfDepthMm: rows * stepMm + gapMm, shelfGapMm: unitWidthMm * SHELF_GAP };
+interface At {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly widthMm: number;
+  readonly depthMm: number;
 }
 
-function placeOf(newId: () => string, place: Omit<Place, 'id' | 'shape'>): Place {
-  return { ...place, id: PlaceId.parse(newId()), shape: place.kind === 'pot' ? 'round' : 'square' };
+/** Where everything stands: shelves on the bench, beds on their shelf, units on their bed or shelf. */
+interface Stands {
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly shelves: readonly At[];
+  readonly beds: readonly { readonly block: number; readonly at: At }[];
+  readonly units: readonly At[];
+}
+
+function standsOf(plan: BenchPlan, dealt: readonly DealtUnit[], shelves: number): Stands {
+  const { unitWidthMm: width, unitDepthMm: depth } = plan;
+  const gap = width * (plan.kind === 'pairs' && plan.unitShape === 'square' ? HALF_GAP : GAP);
+  const edge = width * GAP;
+  const perShelf = Math.max(...Array.from({ length: shelves }, (_, block) => dealt.filter(unit => unit.block === block).length));
+  const isSplit = plan.kind === 'split-plot';
+  const perBed = isSplit ? dealt.filter(unit => unit.wholePlot === 0).length : 0;
+  const bedWidth = perBed * (width + gap) - gap + 2 * edge;
+  const bedsPerShelf = isSplit ? perShelf / perBed : 0;
+  const rows = isSplit ? 1 : plan.kind === 'latin-square' ? 1 : Math.ceil(perShelf / LONGEST_ROW);
+  const perRow = Math.ceil(perShelf / rows); // even rows: nine are five and four, not eight and one
+  const inner = (n: number, size: number): number => n * (size + gap) - gap;
+  const shelfWidth = isSplit ? bedsPerShelf * (bedWidth + edge) + edge : inner(perRow, width) + 2 * edge;
+  const shelfDepth = (isSplit ? depth + 2 * edge : inner(rows, depth)) + 2 * edge;
+  const columns = plan.kind !== 'latin-square' && perRow <= SHORT_ROW && shelves >= MANY_SHELVES && !isSplit ? 2 : 1;
+  const shelfGap = width * SHELF_GAP;
+  const shelfRows = Math.ceil(shelves / columns);
+  const shelfAt = Array.from({ length: shelves }, (_, i): At => ({ xMm: (i % columns) * (shelfWidth + shelfGap), yMm: Math.floor(i / columns) * (shelfDepth + shelfGap), widthMm: shelfWidth, depthMm: shelfDepth }));
+  const beds = isSplit ? Array.from({ length: shelves * bedsPerShelf }, (_, bed) => ({
+    block: Math.floor(bed / bedsPerShelf), at: { xMm: edge + (bed % bedsPerShelf) * (bedWidth + edge), yMm: edge, widthMm: bedWidth, depthMm: depth + 2 * edge },
+  })) : [];
+  const seen = new Map<number, number>();
+  const units = dealt.map((unit): At => {
+    const group = isSplit ? unit.wholePlot : unit.block;
+    const at = seen.get(group) ?? 0;
+    seen.set(group, at + 1);
+    const [x, y] = isSplit ? [at, 0] : [at % perRow, Math.floor(at / perRow)];
+    return { xMm: edge + x * (width + gap), yMm: edge + y * (depth + gap), widthMm: width, depthMm: depth };
+  });
+  return { widthMm: columns * shelfWidth + (columns - 1) * shelfGap, depthMm: shelfRows * shelfDepth + (shelfRows - 1) * shelfGap, shelves: shelfAt, beds, units };
+}
+
+/** The bench turned by a quarter: rows become columns. A unit keeps its own width and depth. */
+function turned(stands: Stands): Stands {
+  const swap = ({ xMm, yMm, widthMm, depthMm }: At): At => ({ xMm: yMm, yMm: xMm, widthMm: depthMm, depthMm: widthMm });
+  return { widthMm: stands.depthMm, depthMm: stands.widthMm, shelves: stands.shelves.map(swap), beds: stands.beds.map(bed => ({ ...bed, at: swap(bed.at) })), units: stands.units.map(swap) };
+}
+
+function placeOf(newId: () => string, place: Omit<Place, 'id'>): Place {
+  return { ...place, id: PlaceId.parse(newId()) };
 }

@@ -1,23 +1,19 @@
 import { tQuantile, tTwoSidedP } from '@/core/stats/distributions';
 import { fiellerInterval } from '@/core/stats/fieller';
-import { type Combination, dot, type LinearModel } from '@/core/stats/linear-model';
+import type { Combination, LinearModel } from '@/core/stats/linear-model';
 import { type LargestT, largestT } from '@/core/stats/multivariate-t';
 import { studentizedRange } from '@/core/stats/studentized-range';
 import { callOf, marginAmount } from './call';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, EstimableContrast, Interval, Pair } from './judgement';
+import type { Spread } from './spread';
 import type { TrialModel } from './trial-model';
 import { unitsNeeded } from './units-needed';
-
-/** What the residuals give to judge by. */
-export interface Spread {
-  readonly ms: number;
-  readonly df: number;
-}
 
 /** All comparisons with the control, and the critical value that covers them together. */
 export interface ControlComparisons {
   readonly contrasts: readonly Contrast[];
+  /** Where comparisons have different degrees of freedom, the largest one. */
   readonly criticalT: number | null;
 }
 
@@ -25,19 +21,18 @@ export interface ControlComparisons {
 export function compareWithControl(input: JudgeInput, trial: TrialModel, model: LinearModel, spread: Spread | undefined): ControlComparisons {
   const tests = input.treatments.filter(name => name !== input.control);
   const combinations = tests.map(name => trial.differenceOf(model, name, input.control));
-  const family = spread && largestOf(combinations, spread.df);
-  const criticalT = family ? family.quantile(input.confidence) : null;
+  const judged = combinations.filter(combination => combination !== undefined && spread?.judges(combination));
+  const families = spread && familiesOf(judged, spread, input.confidence);
   const control = trial.meanOf(model, input.control);
   const contrasts = tests.map((treatment, i): Contrast => {
     const difference = combinations[i];
     if (!difference) return { estimable: false, treatment, control: input.control, call: 'no-test' };
     const mean = trial.meanOf(model, treatment);
     const context = { input, model, trial, treatment, difference, mean, control };
-    return spread && family && criticalT !== null
-      ? testedContrast(context, spread, family, criticalT)
-      : untestedContrast(context);
+    return spread?.judges(difference) && families ? testedContrast(context, spread, families(difference)) : untestedContrast(context);
   });
-  return { contrasts, criticalT };
+  const criticals = judged.flatMap(difference => (difference && families ? [families(difference).criticalT] : []));
+  return { contrasts, criticalT: criticals.length > 0 ? Math.max(...criticals) : null };
 }
 
 interface ContrastContext {
@@ -50,11 +45,27 @@ interface ContrastContext {
   readonly control: Combination | undefined;
 }
 
-function largestOf(combinations: readonly (Combination | undefined)[], df: number): LargestT | undefined {
-  const directions = combinations.flatMap(combination => (combination ? [combination.direction] : []));
-  if (directions.length === 0) return undefined;
-  const lengths = directions.map(direction => Math.sqrt(dot(direction, direction)));
-  return largestT(directions.map((a, i) => directions.map((b, j) => (i === j ? 1 : dot(a, b) / (lengths[i]! * lengths[j]!)))), df);
+interface Family {
+  readonly largest: LargestT;
+  readonly criticalT: number;
+}
+
+/** The joint distribution of all comparisons, for the degrees of freedom of each: one family, unless a split plot has two. */
+function familiesOf(combinations: readonly (Combination | undefined)[], spread: Spread, confidence: number): (combination: Combination) => Family {
+  const known = combinations.filter(combination => combination !== undefined);
+  const sizes = known.map(each => Math.sqrt(spread.covariance(each, each)));
+  const correlations = known.map((a, i) => known.map((b, j) => (i === j ? 1 : spread.covariance(a, b) / (sizes[i]! * sizes[j]!))));
+  const made = new Map<string, Family>();
+  return combination => {
+    const df = spread.dfOf(combination);
+    const key = df.toPrecision(9);
+    const standing = made.get(key);
+    if (standing) return standing;
+    const largest = largestT(correlations, df);
+    const family = { largest, criticalT: largest.quantile(confidence) };
+    made.set(key, family);
+    return family;
+  };
 }
 
 function untestedContrast({ input, treatment, difference, control, model }: ContrastContext): EstimableContrast {
@@ -66,16 +77,17 @@ function untestedContrast({ input, treatment, difference, control, model }: Cont
   };
 }
 
-function testedContrast(context: ContrastContext, spread: Spread, family: LargestT, criticalT: number): EstimableContrast {
+function testedContrast(context: ContrastContext, spread: Spread, { largest, criticalT }: Family): EstimableContrast {
   const { input, difference, control, trial, treatment } = context;
   const estimate = difference.estimate;
-  const se = Math.sqrt(spread.ms * dot(difference.direction, difference.direction));
+  const se = Math.sqrt(spread.covariance(difference, difference));
+  const df = spread.dfOf(difference);
   const t = estimate / se;
   const alpha = 1 - input.confidence;
-  const plainT = tQuantile(1 - alpha / 2, spread.df);
-  const equivalenceT = tQuantile(1 - alpha, spread.df);
+  const plainT = tQuantile(1 - alpha / 2, df);
+  const equivalenceT = tQuantile(1 - alpha, df);
   const around = (critical: number): Interval => [estimate - critical * se, estimate + critical * se];
-  const percentAround = (critical: number) => percentInterval(context, spread.ms, critical);
+  const percentAround = (critical: number) => percentInterval(context, spread, critical);
 
   const percentCiAdjusted = percentAround(criticalT);
   const percentCiEquivalence = percentAround(equivalenceT);
@@ -86,13 +98,13 @@ function testedContrast(context: ContrastContext, spread: Spread, family: Larges
     ? callOf({ adjusted: percentCiAdjusted, equivalence: percentCiEquivalence, margin: input.margin.percent }, input.better)
     : callOf({ adjusted: ciAdjusted, equivalence: ciEquivalence, margin: smallest }, input.better);
   const undecided = {
-    difference: estimate, se, residualDf: spread.df, margin: smallest, confidence: input.confidence,
+    difference: estimate, se, residualDf: df, margin: smallest, confidence: input.confidence,
     unitsEach: unitsEach(trial, [treatment, input.control]), treatments: input.treatments.length,
   };
   return {
-    estimable: true, treatment, control: input.control, difference: estimate, se, df: spread.df, t,
-    p: tTwoSidedP(t, spread.df), ci: around(plainT),
-    pAdjusted: Math.max(tTwoSidedP(t, spread.df), family.upperTail(t)), ciAdjusted, ciEquivalence,
+    estimable: true, treatment, control: input.control, difference: estimate, se, df, t,
+    p: tTwoSidedP(t, df), ci: around(plainT),
+    pAdjusted: Math.max(tTwoSidedP(t, df), largest.upperTail(t)), ciAdjusted, ciEquivalence,
     percent: percentOf(difference, control), percentCi: percentAround(plainT), percentCiAdjusted, percentCiEquivalence,
     shuffleP: null, shufflePAdjusted: null, call,
     unitsNeeded: call === 'cant-tell' ? unitsNeeded(undecided) : null,
@@ -109,9 +121,9 @@ function percentOf(difference: Combination, control: Combination | undefined): n
   return control && control.estimate > 0 ? (100 * difference.estimate) / control.estimate : null;
 }
 
-function percentInterval({ mean, control }: ContrastContext, ms: number, critical: number): Interval | null {
+function percentInterval({ mean, control }: ContrastContext, spread: Spread, critical: number): Interval | null {
   if (!mean || !control || control.estimate <= 0) return null;
-  const ratio = fiellerInterval(mean, control, ms, critical);
+  const ratio = fiellerInterval(mean, control, spread.covariance, critical);
   return ratio && [100 * (ratio[0] - 1), 100 * (ratio[1] - 1)];
 }
 
@@ -121,20 +133,32 @@ function percentInterval({ mean, control }: ContrastContext, ms: number, critica
  * @returns pairs with the later treatment first, as `a` minus `b`
  */
 export function compareEveryPair(input: JudgeInput, trial: TrialModel, model: LinearModel, spread: Spread | undefined): readonly Pair[] {
-  const range = spread && input.treatments.length > 1 ? studentizedRange(input.treatments.length, spread.df) : undefined;
-  const critical = range ? range.quantile(input.confidence) / Math.SQRT2 : null;
+  const rangeOf = rangesOf(input);
   const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];
   return levels.flatMap((b, j) => levels.slice(j + 1).map((a): Pair => {
     const difference = trial.differenceOf(model, a, b);
     if (!difference) return { estimable: false, a, b };
-    if (!spread || !range || critical === null) {
-      return { estimable: true, a, b, difference: difference.estimate, ciAdjusted: null, pAdjusted: null };
-    }
-    const se = Math.sqrt(spread.ms * dot(difference.direction, difference.direction));
+    if (!spread?.judges(difference)) return { estimable: true, a, b, difference: difference.estimate, ciAdjusted: null, pAdjusted: null };
+    const { range, critical } = rangeOf(spread.dfOf(difference));
+    const se = Math.sqrt(spread.covariance(difference, difference));
     const pAdjusted = range.upperTail((Math.abs(difference.estimate) / se) * Math.SQRT2);
     return {
       estimable: true, a, b, difference: difference.estimate, pAdjusted,
       ciAdjusted: [difference.estimate - critical * se, difference.estimate + critical * se],
     };
   }));
+}
+
+function rangesOf(input: JudgeInput) {
+  const make = (df: number) => {
+    const range = studentizedRange(input.treatments.length, df);
+    return { range, critical: range.quantile(input.confidence) / Math.SQRT2 };
+  };
+  const made = new Map<string, ReturnType<typeof make>>();
+  return (df: number) => {
+    const key = df.toPrecision(9);
+    const found = made.get(key) ?? make(df);
+    made.set(key, found);
+    return found;
+  };
 }

@@ -15,6 +15,12 @@ export interface JudgedUnit {
   /** null where the unit gave none: it is missing, which is not zero. */
   readonly value: number | null;
   readonly covariate?: number | undefined;
+  /** The larger unit it lies in, where a factor was dealt to those; told apart within each block. */
+  readonly wholePlot?: string | undefined;
+  /** Its size before the deal, where the deal was balanced by it. */
+  readonly startSize?: number | undefined;
+  /** Taken out by a person: it has no value, and is spoken of elsewhere. */
+  readonly isLeftOut?: boolean | undefined;
 }
 
 /** How treatments are made of crossed factors, where they are. */
@@ -41,6 +47,8 @@ export interface JudgeInput {
   readonly factors?: FactorStructure | undefined;
   /** Whether the blocks are pairs, dealt by the toss of a coin. */
   readonly isPaired?: boolean | undefined;
+  /** The largest imbalance of start sizes that the deal was allowed. */
+  readonly mostImbalance?: number | undefined;
   readonly units: readonly JudgedUnit[];
   /** How many rows or plants the units' values were made from. */
   readonly subsamples: number;

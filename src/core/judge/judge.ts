@@ -4,10 +4,12 @@ import { median } from '@/core/stats/median';
 import type { ShuffleProblem } from '@/core/stats/shuffle-problem';
 import { runShuffleTest, type ShuffleResult } from '@/core/stats/shuffle-test';
 import { isBetter, isWorse } from './call';
-import { compareEveryPair, compareWithControl, type Spread } from './comparisons';
+import { compareEveryPair, compareWithControl } from './comparisons';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
 import { lookOnOtherScales } from './other-scales';
+import { latinSquareOf, redealOf } from './redeal-of';
+import { spreadOf } from './spread';
 import { buildTrialModel, distinct, type TrialModel } from './trial-model';
 import { wordVerdict } from './verdict-words';
 import { warningsOf } from './warnings';
@@ -32,7 +34,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   if (trial.units.length === 0) return emptyJudgement(input);
 
   const model = trial.fit(trial.units.map(unit => unit.value));
-  const spread = spreadOf(trial, model);
+  const { anova, spread } = spreadOf(trial, model);
   const { contrasts, criticalT } = compareWithControl(input, trial, model, spread);
   const pairs = compareEveryPair(input, trial, model, spread);
   const means = adjustedMeans(input, trial, model);
@@ -40,7 +42,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   const design = designOf(input, trial);
   const warnings = warningsOf({ input, trial, model, spread, contrasts, design });
   return {
-    design, groups, adjustedMeans: means, anova: model.anova, contrasts, pairs,
+    design, groups, adjustedMeans: means, anova, contrasts, pairs,
     letters: lettersOf(bestFirst, pairs, input.confidence),
     shuffle: null,
     otherScales: criticalT === null ? [] : lookOnOtherScales(input, trial, contrasts, criticalT),
@@ -69,15 +71,15 @@ export function shuffleProblemOf(input: JudgeInput): ShuffleProblem | undefined 
   const trial = buildTrialModel(input);
   if (trial.units.length === 0) return undefined;
   const levels = [input.control, ...testsOf(input)];
-  const strata = trial.units.map(unit => JSON.stringify(unit.blocks));
-  const strataLevels = distinct(strata);
+  const wholes = trial.wholePlot && distinct(trial.wholePlot);
   return {
     y: trial.units.map(unit => unit.value),
     treatment: trial.units.map(unit => levels.indexOf(unit.treatment)),
     treatments: levels.length,
-    stratum: strata.map(label => strataLevels.indexOf(label)),
+    ...redealOf(input, trial),
     blocks: trial.blockTerms,
     covariate: trial.covariate,
+    wholePlot: wholes && trial.wholePlot?.map(name => wholes.indexOf(name)),
   };
 }
 
@@ -95,15 +97,6 @@ function groupsOf(input: JudgeInput, trial: TrialModel): readonly TreatmentGroup
     const square = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
     return [{ treatment, n, mean, sd: n > 1 ? Math.sqrt(square / (n - 1)) : null, median: median(values) }];
   });
-}
-
-// Readings whose residual spread is below this share of their size were copied or rounded to one step.
-const NO_SPREAD = 1e-10;
-
-function spreadOf(trial: TrialModel, model: LinearModel): Spread | undefined {
-  const size = trial.units.reduce((sum, unit) => sum + unit.value * unit.value, 0);
-  if (model.residualDf < 1 || model.residualSs <= NO_SPREAD * NO_SPREAD * size) return undefined;
-  return { ms: model.residualSs / model.residualDf, df: model.residualDf };
 }
 
 function adjustedMeans(input: JudgeInput, trial: TrialModel, model: LinearModel): Readonly<Record<string, number | null>> {
@@ -156,8 +149,9 @@ function designOf(input: JudgeInput, trial: TrialModel): Judgement['design'] {
 }
 
 function designKind(input: JudgeInput, trial: TrialModel): DesignKind {
+  if (trial.wholePlot) return 'split-plot';
   if (input.blockNames.length === 0) return 'complete-randomisation';
-  if (input.blockNames.length > 1) return 'several-blockings';
+  if (input.blockNames.length > 1) return latinSquareOf(input) ? 'latin-square' : 'several-blockings';
   if (input.isPaired) return 'pairs';
   const blocks = distinct(trial.units.map(unit => unit.blocks[0] ?? ''));
   const isComplete = blocks.every(block => input.treatments.every(treatment =>

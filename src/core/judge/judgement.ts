@@ -6,7 +6,7 @@ import type { ShuffleResult } from '@/core/stats/shuffle-test';
 export type Call =
   | 'clearly-better' | 'better' | 'no-difference-that-matters' | 'worse' | 'clearly-worse' | 'cant-tell' | 'no-test';
 
-export type DesignKind = 'complete-randomisation' | 'complete-blocks' | 'incomplete-blocks' | 'pairs' | 'several-blockings';
+export type DesignKind = 'complete-randomisation' | 'complete-blocks' | 'incomplete-blocks' | 'pairs' | 'latin-square' | 'split-plot' | 'several-blockings';
 
 /** A closed interval, low end first. */
 export type Interval = readonly [number, number];

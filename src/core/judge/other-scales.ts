@@ -1,6 +1,6 @@
-import { dot } from '@/core/stats/linear-model';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, OtherScale } from './judgement';
+import { spreadOf } from './spread';
 import type { TrialModel } from './trial-model';
 
 type Direction = OtherScale['directions'][number]['direction'];
@@ -25,11 +25,11 @@ export function lookOnOtherScales(input: JudgeInput, trial: TrialModel, contrast
 
 function directionsOf(input: JudgeInput, trial: TrialModel, values: readonly number[], criticalT: number): ReadonlyMap<string, Direction> {
   const model = trial.fit(values);
-  const ms = model.residualSs / model.residualDf;
+  const { spread } = spreadOf({ ...trial, units: trial.units.map((unit, i) => ({ ...unit, value: values[i]! })) }, model);
   return new Map(input.treatments.filter(name => name !== input.control).map((treatment): [string, Direction] => {
     const difference = trial.differenceOf(model, treatment, input.control);
-    if (!difference) return [treatment, 'cant-tell'];
-    const reach = criticalT * Math.sqrt(ms * dot(difference.direction, difference.direction));
+    if (!difference || !spread?.judges(difference)) return [treatment, 'cant-tell'];
+    const reach = criticalT * Math.sqrt(spread.covariance(difference, difference));
     if (difference.estimate > reach) return [treatment, 'up'];
     return [treatment, difference.estimate < -reach ? 'down' : 'cant-tell'];
   }));

@@ -19,6 +19,8 @@ export interface TableRoles {
   readonly blocks: readonly string[];
   /** A block column whose blocks are pairs. */
   readonly pair?: string | undefined;
+  /** Names the whole plots of a split plot within each block; it may be the factor that was dealt to them. */
+  readonly whole?: string | undefined;
   /** Rows that share it are subsamples of one experimental unit. */
   readonly unit?: string | undefined;
   readonly factors: readonly string[];
@@ -48,7 +50,7 @@ export type TableTrouble =
  */
 export function judgeInputFromTable(table: Table, roles: TableRoles): Result<JudgeInput, TableTrouble> {
   const blockColumns = [...roles.blocks, ...(roles.pair ? [roles.pair] : [])];
-  const unknown = [roles.response, roles.treatment, roles.unit, roles.covariate, ...blockColumns, ...roles.factors]
+  const unknown = [roles.response, roles.treatment, roles.unit, roles.whole, roles.covariate, ...blockColumns, ...roles.factors]
     .find(column => column !== undefined && !table.columns.includes(column));
   if (unknown !== undefined) return failure({ kind: 'no-column', column: unknown, columns: table.columns });
   if (table.rows.length === 0) return failure({ kind: 'no-rows' });
@@ -99,6 +101,7 @@ interface ReadRow {
   readonly unit: string;
   readonly treatment: string;
   readonly blocks: readonly string[];
+  readonly wholePlot: string | undefined;
   readonly value: number | null;
   readonly covariate: number | undefined;
 }
@@ -164,7 +167,7 @@ function byLevel(a: string, b: string): number {
 function readRow(
   cells: Readonly<Record<string, string>>, row: number, roles: TableRoles, blockColumns: readonly string[], naming: Naming,
 ): Result<ReadRow, TableTrouble> {
-  const mustHold = [...naming.columns, ...blockColumns, ...(roles.unit ? [roles.unit] : [])];
+  const mustHold = [...naming.columns, ...blockColumns, ...(roles.unit ? [roles.unit] : []), ...(roles.whole ? [roles.whole] : [])];
   const empty = mustHold.find(column => cell(cells, column) === '');
   if (empty !== undefined) return failure({ kind: 'bad-cell', row, column: empty, read: '', expected: 'a name' });
   const value = readNumber(cell(cells, roles.response), row, roles.response);
@@ -179,7 +182,7 @@ function readRow(
   }
   return success({
     row, unit: roles.unit ? cell(cells, roles.unit) : String(row), treatment: naming.nameOf(cells),
-    blocks: blockColumns.map(column => cell(cells, column)), value: value.value, covariate: covariate.value ?? undefined,
+    blocks: blockColumns.map(column => cell(cells, column)), wholePlot: roles.whole && cell(cells, roles.whole), value: value.value, covariate: covariate.value ?? undefined,
   });
 }
 
@@ -203,7 +206,7 @@ function gatherUnits(rows: readonly ReadRow[], blockColumns: readonly string[], 
     byUnit.set(row.unit, [...others, row]);
   }
   return success([...byUnit].map(([id, parts]): JudgedUnit => ({
-    id, treatment: parts[0]?.treatment ?? '', blocks: parts[0]?.blocks ?? [],
+    id, treatment: parts[0]?.treatment ?? '', blocks: parts[0]?.blocks ?? [], wholePlot: parts[0]?.wholePlot,
     value: meanOf(parts.flatMap(part => (part.value === null ? [] : [part.value]))),
     covariate: meanOf(parts.flatMap(part => (part.covariate === undefined ? [] : [part.covariate]))) ?? undefined,
   })));

@@ -8,6 +8,7 @@ export interface MeasuredUnit {
   readonly blocks: readonly string[];
   readonly value: number;
   readonly covariate: number | undefined;
+  readonly wholePlot: string | undefined;
 }
 
 /** The units that gave a value, and the model's terms over them. */
@@ -16,6 +17,10 @@ export interface TrialModel {
   readonly blockTerms: readonly ModelTerm[];
   readonly covariate: readonly number[] | undefined;
   readonly terms: readonly ModelTerm[];
+  /** How many of the terms, from the first, are dealt to whole plots or stand above them. */
+  readonly wholeTerms: number;
+  /** Each unit's whole plot, named within its block; undefined where there is one size of unit. */
+  readonly wholePlot: readonly string[] | undefined;
   /** A treatment's mean over equally weighted blocks, at the mean start size: the combination that estimates it. */
   readonly meanOf: (model: LinearModel, treatment: string) => Combination | undefined;
   /** Treatment a minus treatment b. */
@@ -26,7 +31,7 @@ export interface TrialModel {
 /** Sets up blocks, covariate and treatment (or factors and their interactions) as columns, in the order of the analysis. */
 export function buildTrialModel(input: JudgeInput): TrialModel {
   const units = input.units.flatMap((unit): MeasuredUnit[] =>
-    unit.value === null ? [] : [{ ...unit, value: unit.value, covariate: unit.covariate }]);
+    unit.value === null ? [] : [{ ...unit, value: unit.value, covariate: unit.covariate, wholePlot: unit.wholePlot }]);
   const blockTerms = input.blockNames.map((name, i): ModelTerm => {
     const labels = units.map(unit => unit.blocks[i] ?? '');
     return { name, columns: indicatorColumns(labels, distinct(labels)) };
@@ -34,8 +39,10 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
   const covariate = units.every(unit => unit.covariate !== undefined) && units.length > 0
     ? units.map(unit => unit.covariate ?? 0) : undefined;
   const covariateTerms: readonly ModelTerm[] = covariate ? [{ name: 'covariate', columns: [covariate] }] : [];
-  const treatmentTerms = input.factors ? factorTerms(input, units) : [singleTerm(input, units)];
+  const wholePlot = wholePlotsOf(units);
+  const treatmentTerms = inStrataOrder(input.factors ? factorTerms(input, units) : [singleTerm(input, units)], wholePlot);
   const terms = [...blockTerms, ...covariateTerms, ...treatmentTerms.map(term => term.term)];
+  const wholeTerms = blockTerms.length + covariateTerms.length + treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
 
   const rest = [
     ...blockTerms.flatMap(term => term.columns.map(() => 1 / (term.columns.length + 1))),
@@ -43,7 +50,7 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
   ];
   const own = (treatment: string): readonly number[] => treatmentTerms.flatMap(term => term.rowOf(treatment));
   return {
-    units, blockTerms, covariate, terms,
+    units, blockTerms, covariate, terms, wholeTerms, wholePlot,
     fit: values => fitLinearModel(values, terms),
     meanOf: (model, treatment) => model.combine(1, [...rest, ...own(treatment)]),
     differenceOf: (model, a, b) => {
@@ -51,6 +58,33 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
       return model.combine(0, [...rest.map(() => 0), ...own(a).map((value, j) => value - rowB[j]!)]);
     },
   };
+}
+
+/** Whole plots are named within their block: “mulched” in block 1 is another bed than “mulched” in block 2. */
+function wholePlotsOf(units: readonly MeasuredUnit[]): readonly string[] | undefined {
+  return units.some(unit => unit.wholePlot !== undefined) ? units.map(wholePlotName) : undefined;
+}
+
+/** A unit's whole plot by a name that no other block's has. */
+export function wholePlotName(unit: { readonly blocks: readonly string[]; readonly wholePlot?: string | undefined }): string {
+  return JSON.stringify([...unit.blocks, unit.wholePlot ?? '']);
+}
+
+/** Whether a term says the same of all units of a whole plot. */
+function isWhole(term: ModelTerm, wholePlot: readonly string[] | undefined): boolean {
+  return wholePlot !== undefined && term.columns.every(column => {
+    const first = new Map<string, number>();
+    return column.every((value, unit) => {
+      const name = wholePlot[unit]!;
+      const seen = first.get(name);
+      if (seen === undefined) first.set(name, value);
+      return seen === undefined || seen === value;
+    });
+  });
+}
+
+function inStrataOrder(terms: readonly TreatmentTerm[], wholePlot: readonly string[] | undefined): readonly TreatmentTerm[] {
+  return [...terms.filter(({ term }) => isWhole(term, wholePlot)), ...terms.filter(({ term }) => !isWhole(term, wholePlot))];
 }
 
 interface TreatmentTerm {

@@ -28,7 +28,8 @@ test('the plan leaves out what is on record, by code', () => {
   if (!unit) throw new Error('the fixture must have three units');
   const data = { ...trial, incidents: [leaveOutFixture(unit), leaveOutFixture(trial.units[0] ?? unit, { decision: 'keep' })] };
   expect(standingLeaveOuts(data).map(left => left.code)).toEqual([unit.code]);
-  expect(judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV)).units.map(judged => judged.id)).not.toContain(unit.code);
+  const judged = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV)).units.find(each => each.id === unit.code);
+  expect(judged).toMatchObject({ value: null, isLeftOut: true });
 });
 
 test('another measure is judged as not declared', () => {

@@ -1,7 +1,7 @@
 import { unitValues, type UnitValue } from '@/core/measure/unit-values';
-import type { Incident, Measure, TrialData } from '@/core/trial/trial-data';
+import type { Incident, Layout, Measure, TrialData } from '@/core/trial/trial-data';
 import { judgeWithoutShuffle } from './judge';
-import type { FactorStructure, JudgeInput, Margin, PriorCv } from './judge-input';
+import type { FactorStructure, JudgedUnit, JudgeInput, Margin, PriorCv } from './judge-input';
 import type { Judgement } from './judgement';
 
 /** How a trial is to be looked at: as it was planned, or with something changed on the page. */
@@ -45,8 +45,7 @@ export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
 /** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
 export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
   const measure = measureOf(data, look.measureId);
-  const values = unitValues(data, measure).filter(value => !look.leftOut.includes(value.unit.code));
-  const hasBlocks = data.layout?.kind === 'complete-blocks';
+  const values = unitValues(data, measure);
   const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
   const nameOf = (id: string): string => treatments.find(treatment => treatment.id === id)?.name ?? '';
   const blockOf = (id: string | null): string => data.blocks.find(block => block.id === id)?.name ?? '';
@@ -56,14 +55,25 @@ export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
     factors: factorStructure(data),
     treatments: treatments.map(treatment => treatment.name),
     control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
-    blockNames: hasBlocks ? [data.layout?.blockWord ?? 'block'] : [],
-    units: values.map(value => ({
-      id: value.unit.code, treatment: nameOf(value.unit.treatmentId), blocks: hasBlocks ? [blockOf(value.unit.blockId)] : [], value: value.value,
-    })),
-    subsamples: values.reduce((sum, value) => sum + value.subsamples, 0),
+    blockNames: blockNamesOf(data.layout), isPaired: data.layout?.kind === 'pairs', mostImbalance: data.layout?.mostImbalance ?? undefined,
+    units: values.map(({ unit, value }): JudgedUnit => {
+      const isLeftOut = look.leftOut.includes(unit.code);
+      return {
+        id: unit.code, treatment: nameOf(unit.treatmentId), value: isLeftOut ? null : value, isLeftOut,
+        blocks: [...(unit.blockId === null ? [] : [blockOf(unit.blockId)]), ...(unit.column === null ? [] : [String(unit.column + 1)])],
+        wholePlot: unit.wholePlot ?? undefined, startSize: unit.startSize ?? undefined, covariate: unit.startSize ?? undefined,
+      };
+    }),
+    subsamples: values.reduce((sum, value) => sum + (look.leftOut.includes(value.unit.code) ? 0 : value.subsamples), 0),
     better: measure.better, margin: look.margin, confidence: 0.95, shuffles: look.shuffles, seed: look.seed,
     isDeclared: measure.isMain, priorCv: look.priorCv,
   };
+}
+
+/** What a layout's blocks are called: rows and columns of a square, shelves, pairs, gardens; none where it had none. */
+function blockNamesOf(layout: Layout | null): readonly string[] {
+  if (!layout || layout.kind === 'complete-randomisation') return [];
+  return layout.columnWord === null ? [layout.blockWord] : [layout.blockWord, layout.columnWord];
 }
 
 function factorStructure(data: TrialData): FactorStructure | undefined {

@@ -1,9 +1,10 @@
 import type { LinearModel } from '@/core/stats/linear-model';
 import { brownForsythe, oddUnits } from '@/core/stats/residual-checks';
-import { countArrangements } from '@/core/stats/deals';
-import type { Spread } from './comparisons';
+import { countRedeals } from '@/core/stats/redeal';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, Judgement, JudgeWarning } from './judgement';
+import { redealOf } from './redeal-of';
+import type { Spread } from './spread';
 import { distinct, type TrialModel } from './trial-model';
 import { plural, pluralOf } from '@/core/words/plural';
 
@@ -26,7 +27,7 @@ export function warningsOf(context: WarningContext): readonly JudgeWarning[] {
 
 function replication({ input, trial, model, spread }: WarningContext): readonly JudgeWarning[] {
   const { unitWord } = input;
-  if (model.residualDf < 1) {
+  if (!spread && model.residualDf < 1) {
     return [{ code: 'no-replication', message: `One ${unitWord} each leaves no spread to judge by: a story, not a result.` }];
   }
   if (!spread) {
@@ -42,12 +43,7 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
 
 /** The share of arrangements that the best-looking deal could ever have; two treatments are mirrored, so two of them tie. */
 function smallestShuffleP(input: JudgeInput, trial: TrialModel): number {
-  const strata = trial.units.map(unit => JSON.stringify(unit.blocks));
-  const levels = distinct(strata);
-  const arrangements = countArrangements({
-    stratum: strata.map(label => levels.indexOf(label)),
-    treatment: trial.units.map(unit => input.treatments.indexOf(unit.treatment)),
-  });
+  const arrangements = countRedeals(redealOf(input, trial));
   return Math.min(1, (input.treatments.length === 2 ? 2 : 1) / arrangements);
 }
 
@@ -68,7 +64,7 @@ function blocking({ input, trial }: WarningContext): readonly JudgeWarning[] {
 
 function balance({ input, trial }: WarningContext): readonly JudgeWarning[] {
   const counts = input.treatments.map(name => trial.units.filter(unit => unit.treatment === name).length);
-  const missing = input.units.length - trial.units.length;
+  const missing = input.units.filter(unit => unit.value === null && !unit.isLeftOut).length;
   const warnings: JudgeWarning[] = [];
   if (missing > 0) warnings.push({ code: 'missing-units', message: `${missing} ${plural(input.unitWord, missing)} gave no reading and ${missing === 1 ? 'is' : 'are'} not in the sums.` });
   if (new Set(counts).size > 1) {

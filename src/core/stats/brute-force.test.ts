@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { fitLinearModel, indicatorColumns } from './linear-model';
-import { countArrangements } from './deals';
+import { countRedeals } from './redeal';
 import type { ShuffleProblem } from './shuffle-problem';
 import { runShuffleTest } from './shuffle-test';
 
@@ -38,9 +38,13 @@ function gapsByModel(problem: ShuffleProblem, treatment: readonly number[]): rea
   });
 }
 
+function stratumOf({ redeal }: ShuffleProblem): readonly number[] {
+  return redeal.kind === 'within-strata' ? redeal.stratum : [];
+}
+
 function bruteForce(problem: ShuffleProblem): { readonly count: number; readonly p: readonly number[]; readonly pAdjusted: readonly number[] } {
   const seen = gapsByModel(problem, problem.treatment);
-  const all = arrangementsWithin(problem.treatment, problem.stratum).map(labels => gapsByModel(problem, labels));
+  const all = arrangementsWithin(problem.treatment, stratumOf(problem)).map(labels => gapsByModel(problem, labels));
   const atLeast = (a: number, b: number): boolean => a >= b - 1e-7 * Math.max(1, b);
   return {
     count: all.length, p: seen.map((t, c) => all.filter(gaps => atLeast(gaps[c]!, t)).length / all.length),
@@ -51,7 +55,7 @@ function bruteForce(problem: ShuffleProblem): { readonly count: number; readonly
 function problemOf(y: readonly number[], treatment: readonly number[], stratum: readonly number[], covariate?: readonly number[]): ShuffleProblem {
   const levels = [...new Set(stratum)].map(String);
   return {
-    y, treatment, stratum, treatments: Math.max(...treatment) + 1, covariate,
+    y, treatment, redeal: { kind: 'within-strata', stratum, treatment }, dealtUnits: y.map((_, i) => i), treatments: Math.max(...treatment) + 1, covariate,
     blocks: levels.length > 1 ? [{ name: 'block', columns: indicatorColumns(stratum.map(String), levels) }] : [],
   };
 }
@@ -71,7 +75,7 @@ describe.each(CASES)('$name', ({ problem }) => {
 
   test('every arrangement is counted once', () => {
     expect(exact?.arrangements).toBe(expected.count);
-    expect(countArrangements(problem)).toBe(expected.count);
+    expect(countRedeals(problem)).toBe(expected.count);
   });
 
   test('exact p-values equal the count', () => {

@@ -1,8 +1,7 @@
 import type { SeededRandom } from './seeded-random';
-import type { ShuffleProblem } from './shuffle-problem';
 
 /** How many different deals the layout could have made; may be Infinity. */
-export function countArrangements(problem: Pick<ShuffleProblem, 'stratum' | 'treatment'>): number {
+export function countArrangements(problem: { readonly stratum: readonly number[]; readonly treatment: readonly number[] }): number {
   let product = 1;
   for (const units of byStratum(problem.stratum)) {
     const counts = new Map<number, number>();

@@ -1,4 +1,5 @@
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
+import fInverse from '@stdlib/stats-base-dists-f-quantile';
 import stdNormalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import stdNormalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import tCdf from '@stdlib/stats-base-dists-t-cdf';
@@ -25,6 +26,14 @@ export function fUpperTail(f: number, df1: number, df2: number): number {
   requirePositive('df2', df2);
   if (f <= 0) return 1;
   return f === Number.POSITIVE_INFINITY ? 0 : fCdf(1 / f, df2, df1);
+}
+
+/** The value that F stays below with probability `p` in (0, 1). */
+export function fQuantile(p: number, df1: number, df2: number): number {
+  requirePositive('df1', df1);
+  requirePositive('df2', df2);
+  requireOpenUnit('p', p);
+  return fInverse(p, df1, df2);
 }
 
 /** P(Z ≤ z) for the standard normal. */

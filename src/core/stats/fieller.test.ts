@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { fiellerInterval } from './fieller';
-import type { Combination } from './linear-model';
+import { type Combination, dot } from './linear-model';
+
+const spread = (ms: number) => (a: Combination, b: Combination): number => ms * dot(a.direction, b.direction);
 
 /** Two means of n and m units, independent of each other. */
 function means(a: number, n: number, b: number, m: number): readonly [Combination, Combination] {
@@ -12,7 +14,7 @@ test('at its ends the ratio just fails to be rejected: the definition of the int
   fc.assert(fc.property(positive, positive, fc.integer({ min: 2, max: 20 }), fc.integer({ min: 2, max: 20 }), fc.double({ min: 0.01, max: 4, noNaN: true }), (a, b, n, m, ms) => {
     const [numerator, denominator] = means(a, n, b, m);
     const t = 2.1;
-    const interval = fiellerInterval(numerator, denominator, ms, t);
+    const interval = fiellerInterval(numerator, denominator, spread(ms), t);
     if (!interval) return;
     for (const end of interval) expect(Math.abs(a - end * b)).toBeCloseTo(t * Math.sqrt(ms * (1 / n + (end * end) / m)), 6);
     expect(interval[0]).toBeLessThanOrEqual(a / b + 1e-9);
@@ -22,11 +24,11 @@ test('at its ends the ratio just fails to be rejected: the definition of the int
 
 test('a denominator that could be zero has no interval', () => {
   const [numerator, denominator] = means(5, 4, 0.5, 4);
-  expect(fiellerInterval(numerator, denominator, 1, 2.1)).toBeNull();
-  expect(fiellerInterval(numerator, { ...denominator, estimate: 0 }, 1, 2.1)).toBeNull();
+  expect(fiellerInterval(numerator, denominator, spread(1), 2.1)).toBeNull();
+  expect(fiellerInterval(numerator, { ...denominator, estimate: 0 }, spread(1), 2.1)).toBeNull();
 });
 
 test('without spread it is the ratio itself', () => {
   const [numerator, denominator] = means(6, 4, 4, 4);
-  expect(fiellerInterval(numerator, denominator, 0, 2.1)).toEqual([1.5, 1.5]);
+  expect(fiellerInterval(numerator, denominator, spread(0), 2.1)).toEqual([1.5, 1.5]);
 });

@@ -37,6 +37,10 @@ export interface LinearModel {
    * the layout can't estimate it.
    */
   readonly combine: (intercept: number, coefficients: readonly number[]) => Combination | undefined;
+  /** The weight that a combination gives to each unit's response. */
+  readonly weightsOf: (combination: Combination) => readonly number[];
+  /** Coordinates of a column of one entry a unit in the model's columns, and so how much of it they explain. */
+  readonly coordinatesOf: (column: readonly number[]) => readonly number[];
 }
 
 // R's lm drops a column when what is new in it is below 1e-7 of its length (dqrdc2); we drop the same ones.
@@ -73,6 +77,8 @@ export function fitLinearModel(y: readonly number[], terms: readonly ModelTerm[]
       const direction = solveDirection(basis, [intercept, ...coefficients]);
       return direction && { estimate: dot(direction, projections) + intercept * mean, direction };
     },
+    weightsOf: ({ direction }) => y.map((_, unit) => basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * direction[j]!, 0)),
+    coordinatesOf: column => basis.vectors.map(vector => dot(vector, column)),
   };
 }
 

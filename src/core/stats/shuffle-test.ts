@@ -1,4 +1,5 @@
-import { byStratum, countArrangements, everyArrangement, randomDeals } from './deals';
+import { dealerOf, isBalanced } from './redeal';
+import { refittedGaps } from './refitted-gaps';
 import { seededRandom } from './seeded-random';
 import type { ShuffleProblem } from './shuffle-problem';
 import { studentisedGaps } from './studentised-gaps';
@@ -44,30 +45,37 @@ export const MOST_EXACT_ARRANGEMENTS = 200_000;
 
 /**
  * Re-deals the treatments as the layout could have dealt them and compares the studentised gaps. All arrangements where
- * there are at most 200,000 (p = share of them), otherwise `deals` random ones with p = (b + 1)/(m + 1).
- *
- * A deal inside strata leaves the count of each treatment in each block as it is, and with it the normal equations: they
- * are solved once, and a deal costs one pass over the units whatever the blocks.
+ * there are at most 200,000 (p = share of them), otherwise `deals` random ones with p = (b + 1)/(m + 1). Where the deal
+ * had to meet a rule about start sizes, only deals that meet it count (Morgan & Rubin 2012, Annals of Statistics 40,
+ * 1263-1282).
  *
  * @returns undefined where no spread is left to judge by, or the layout could have dealt only this one arrangement
  */
 export function startShuffleTest(problem: ShuffleProblem, deals: number, seed: number): ShuffleRun | undefined {
-  const statistic = studentisedGaps(problem);
-  const arrangements = countArrangements(problem);
-  if (!statistic || arrangements < 2) return undefined;
-  const exact = arrangements <= MOST_EXACT_ARRANGEMENTS;
-  const total = exact ? arrangements : deals;
-  const order = byStratum(problem.stratum);
+  const statistic = statisticOf(problem);
+  const dealer = dealerOf(problem.redeal);
+  if (!statistic || dealer.arrangements < 2) return undefined;
+  const exact = dealer.arrangements <= MOST_EXACT_ARRANGEMENTS;
+  const total = exact ? dealer.arrangements : deals;
   const labels = Int32Array.from(problem.treatment);
   const tally = startTally(statistic(labels)); // before the labels move: this is the deal that was really made
-  const nextDeal = exact ? everyArrangement(labels, order) : randomDeals(labels, order, seededRandom(seed));
+  const nextDeal = exact ? dealer.every() : dealer.random(seededRandom(seed));
   let done = 0;
+  let counted = 0;
 
   const makeDeals = (wanted: number): boolean => {
     const until = Math.min(total, done + wanted);
     for (; done < until; done++) {
       nextDeal();
+      let isAllowed = isBalanced(problem.balance, dealer.dealt, problem.treatments);
+      for (let tries = 1; !exact && !isAllowed && tries < MOST_TRIES; tries++) {
+        nextDeal();
+        isAllowed = isBalanced(problem.balance, dealer.dealt, problem.treatments);
+      }
+      if (!isAllowed) continue;
+      for (let unit = 0; unit < labels.length; unit++) labels[unit] = dealer.dealt[problem.dealtUnits[unit]!]!;
       tally.add(statistic(labels));
+      counted += 1;
     }
     return done < total;
   };
@@ -77,8 +85,22 @@ export function startShuffleTest(problem: ShuffleProblem, deals: number, seed: n
     step: makeDeals,
     done: () => done,
     latest: () => ({ treatment: [...labels], largestT: tally.latest() }),
-    result: () => ({ exact, arrangements: done, seed, ...tally.summary(exact, done) }),
+    result: () => ({ exact, arrangements: counted, seed, ...tally.summary(exact, counted) }),
   };
+}
+
+// A rule that lets fewer deals through than one in so many was not met by dealing again and again.
+const MOST_TRIES = 2000;
+
+/**
+ * The studentised gaps as a function of the labels. Where a deal leaves the count of each treatment in each block as it
+ * is, the normal equations are solved once, and a deal costs one pass over the units; otherwise each deal is fitted anew.
+ */
+function statisticOf(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
+  const { redeal } = problem;
+  const keepsCounts = problem.wholePlot === undefined && redeal.kind !== 'split-plot'
+    && (redeal.kind === 'latin-square' ? redeal.square : redeal.stratum).length === problem.y.length;
+  return keepsCounts ? studentisedGaps(problem) : refittedGaps(problem);
 }
 
 /** Runs a test to its end. */

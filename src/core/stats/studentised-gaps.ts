@@ -1,5 +1,8 @@
 import { orthonormalBasis } from './linear-model';
+import { projectOut, squareSum } from './project-out';
+import { studentised } from './refitted-gaps';
 import type { ShuffleProblem } from './shuffle-problem';
+import { sweepInverse } from './sweep-inverse';
 
 // Below this share of the spread about the blocks, what is left after the treatments is rounding.
 const NOTHING_LEFT = 1e-12;
@@ -11,14 +14,14 @@ const NOTHING_LEFT = 1e-12;
 export function studentisedGaps(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
   const units = problem.y.length;
   const basis = orthonormalBasis(units, problem.blocks.flatMap(term => term.columns)).vectors;
-  const y = withoutBlocks(problem.y, basis);
-  const z = problem.covariate && withoutBlocks(problem.covariate, basis);
+  const y = projectOut(problem.y, basis);
+  const z = problem.covariate && projectOut(problem.covariate, basis);
   const zSquare = z ? squareSum(z) : 0;
-  const usesCovariate = z !== undefined && zSquare > NOTHING_LEFT * squareSum(Float64Array.from(problem.covariate ?? []));
+  const usesCovariate = z !== undefined && zSquare > NOTHING_LEFT * squareSum(problem.covariate ?? []);
   const inverse = invertAdjustedCounts(problem, basis);
   const residualDf = units - basis.length - inverse.rank - Number(usesCovariate);
   const total = squareSum(y);
-  if (residualDf < 1 || total <= NOTHING_LEFT * squareSum(Float64Array.from(problem.y))) return undefined;
+  if (residualDf < 1 || total <= NOTHING_LEFT * squareSum(problem.y)) return undefined;
 
   const comparisons = problem.treatments - 1;
   const sums = new Float64Array(problem.treatments);
@@ -67,30 +70,6 @@ export function studentisedGaps(problem: ShuffleProblem): ((labels: Int32Array) 
   };
 }
 
-function studentised(gap: number, variance: number): number {
-  const size = Math.abs(gap);
-  if (variance > 0) return size / Math.sqrt(variance);
-  return size > NOTHING_LEFT ? Number.MAX_VALUE : 0; // a gap without any spread outdoes every other
-}
-
-function withoutBlocks(values: readonly number[], basis: readonly (readonly number[])[]): Float64Array {
-  const rest = Float64Array.from(values);
-  for (let pass = 0; pass < 2; pass++) {
-    for (const vector of basis) {
-      let along = 0;
-      for (let unit = 0; unit < rest.length; unit++) along += vector[unit]! * rest[unit]!;
-      for (let unit = 0; unit < rest.length; unit++) rest[unit]! -= along * vector[unit]!;
-    }
-  }
-  return rest;
-}
-
-function squareSum(values: Float64Array): number {
-  let sum = 0;
-  for (const value of values) sum += value * value;
-  return sum;
-}
-
 interface AdjustedInverse {
   /** Row-major inverse over the treatments but the control; rows of those that can't be solved for are zero. */
   readonly g: Float64Array;
@@ -107,34 +86,8 @@ interface AdjustedInverse {
 function invertAdjustedCounts(problem: ShuffleProblem, basis: readonly (readonly number[])[]): AdjustedInverse {
   const k = problem.treatments - 1;
   const indicators = Array.from({ length: k }, (_, i) => problem.treatment.map(t => Number(t === i + 1)));
-  const adjusted = indicators.map(column => withoutBlocks(column, basis));
+  const adjusted = indicators.map(column => projectOut(column, basis));
   const counts = adjusted.map(a => adjusted.map(b => a.reduce((sum, value, unit) => sum + value * b[unit]!, 0)));
-  const { inverse, rank } = sweepInverse(counts);
-  const estimable = inverse.map((row, i) => counts.every((_, j) => {
-    const given = row.reduce((sum, value, l) => sum + value * counts[l]![j]!, 0);
-    return Math.abs(given - Number(i === j)) < 1e-6;
-  }));
-  return { g: Float64Array.from(inverse.flat()), rank, estimable };
-}
-
-/** Generalised inverse of a symmetric nonnegative matrix by the sweep operator (Goodnight 1979, The American Statistician 33). */
-function sweepInverse(matrix: readonly (readonly number[])[]): { readonly inverse: number[][]; readonly rank: number } {
-  const a = matrix.map(row => [...row]);
-  const size = a.length;
-  const swept: boolean[] = [];
-  for (let pivot = 0; pivot < size; pivot++) {
-    const d = a[pivot]![pivot]!;
-    swept[pivot] = d > 1e-9 * Math.max(1e-300, matrix[pivot]![pivot]!);
-    if (!swept[pivot]) continue;
-    for (let i = 0; i < size; i++) {
-      if (i === pivot) continue;
-      const b = a[i]![pivot]! / d;
-      for (let j = 0; j < size; j++) if (j !== pivot) a[i]![j]! -= b * a[pivot]![j]!;
-      a[i]![pivot] = -b;
-    }
-    for (let j = 0; j < size; j++) if (j !== pivot) a[pivot]![j]! /= d;
-    a[pivot]![pivot] = 1 / d;
-  }
-  const inverse = a.map((row, i) => row.map((value, j) => (swept[i] && swept[j] ? value : 0)));
-  return { inverse, rank: swept.filter(Boolean).length };
+  const { inverse, rank, solvable } = sweepInverse(counts);
+  return { g: Float64Array.from(inverse.flat()), rank, estimable: solvable };
 }

@@ -61,12 +61,12 @@ describe('a question', () => {
 
 describe('a bench', () => {
   const good = { kind: 'complete-blocks', unitsEach: '1', blockCount: '6', blockWord: 'shelf', unitWidth: '25 cm', isBlind: true };
-  const read = (changes: Readonly<Record<string, unknown>>, treatments = 4) => readBench({ ...good, ...changes }, 'uk', treatments);
+  const read = (changes: Readonly<Record<string, unknown>>, treatments = trialFixture({ treatments: 4 }).treatments) => readBench({ ...good, ...changes }, 'uk', treatments);
 
   test('units of each count over all blocks, and a bare width is in cm or inches', () => {
-    expect(read({ unitsEach: '2' })).toMatchObject({ ok: true, value: { unitsEach: 12, unitWidthMm: 250 } });
+    expect(read({ unitsEach: '2' })).toMatchObject({ ok: true, value: { each: 2, blockCount: 6, unitWidthMm: 250, unitDepthMm: 250 } });
     expect(read({ unitWidth: '30' })).toMatchObject({ ok: true, value: { unitWidthMm: 300 } });
-    expect(readBench({ ...good, unitWidth: '10' }, 'us', 2)).toMatchObject({ ok: true, value: { unitWidthMm: 254 } });
+    expect(readBench({ ...good, unitWidth: '10' }, 'us', trialFixture().treatments)).toMatchObject({ ok: true, value: { unitWidthMm: 254 } });
   });
 
   test.each([[{ unitsEach: '0' }, 'unitsEach'], [{ unitsEach: '61' }, 'unitsEach'], [{ unitsEach: '20' }, 'unitsEach'], [{ blockCount: '1' }, 'blockCount'], [{ unitWidth: '1 mm' }, 'unitWidth'], [{ unitWidth: '2 kg' }, 'unitWidth'], [{ blockWord: '' }, 'blockWord']])('trouble %j', (changes, field) => {

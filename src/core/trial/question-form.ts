@@ -6,11 +6,28 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween, GardenDay } from './calendar-day';
 import { type FieldTroubles, fieldTroublesOf } from './field-troubles';
-import { MeasureId, TreatmentId } from './ids';
-import type { Factor, Measure, Treatment, Trial } from './trial-data';
+import { MeasureId } from './ids';
+import { readTreatments, TreatmentsForm } from './treatment-form';
+import type { Factor, MarginMoney, Measure, Treatment, Trial } from './trial-data';
 
 const words = (most: number, missing: string) => z.string({ error: missing }).trim().min(1, missing).max(most, { error: `That is too long: at most ${most} characters.` });
 const day = z.string().pipe(z.iso.date('That is not a date. Write it as 2027-05-03.')).pipe(GardenDay);
+
+const Figure = z.string().trim().max(20, 'That is too long.');
+const RuleText = z.string().trim().max(400, 'At most 400 characters.');
+
+/** Rules that most trials can begin with, all of them to be changed. */
+export const USUAL_RULES = {
+  end: 'date', endStage: '',
+  leaveOut: 'Only for what the treatment can’t have caused, and by whoever does not know which it got.',
+  replace: 'Only in the first two weeks, from the spares, and not for harm that the treatment may have done.',
+  cull: 'Rotten, split or eaten pieces: weighed apart.',
+  key: 'Whoever feeds. Who weighs does not look.',
+} as const;
+
+/** What a treatment does to a plant or its place. */
+export const Act = z.enum(['feed', 'amendment', 'mix', 'pruning', 'container', 'remedy', 'barrier', 'weeds', 'mulch', 'water', 'method']);
+export type Act = z.infer<typeof Act>;
 
 /** A question as it is typed: every field a text. */
 export const QuestionForm = z.object({
@@ -19,20 +36,25 @@ export const QuestionForm = z.object({
   picked: words(60, 'Say what is picked, as in “more beans”.'),
   unitWord: words(30, 'Say what gets a treatment: pot, bed, trough.').regex(/^\p{L}[\p{L} -]*$/u, 'Letters only, such as pot or raised bed.'),
   startsOn: day, endsOn: day,
-  treatments: z.array(z.object({ name: words(60, 'Give this treatment a name, or take it out.') }))
-    .min(2, 'Compare at least two treatments, one of them the control.').max(8, 'At most eight treatments: with more, each gets too few pots.'),
-  /** Index of the control among the treatments. */
-  control: z.int().min(0),
+  ...TreatmentsForm.shape,
+  /** What kind of thing is compared: it decides which controls are needed. */
+  act: Act.default('feed'),
+  pattern: z.string().max(60).default(''),
   summary: z.enum(['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight']),
   better: z.enum(['higher', 'lower']),
   marginKind: z.enum(['percent', 'amount', 'any']),
   margin: z.string().max(60, 'That is too long.'),
+  /** What the margin may be worked out from: all three or none. */
+  money: z.object({ costEach: Figure, worthPerKg: Figure, presentKg: Figure }).default({ costEach: '', worthPerKg: '', presentKg: '' }),
+  interest: z.string().trim().max(400, 'At most 400 characters.').default(''),
+  rules: z.object({ end: z.enum(['date', 'stage']), endStage: z.string().trim().max(200, 'At most 200 characters.'), leaveOut: RuleText, replace: RuleText, cull: RuleText, key: RuleText.default('') })
+    .default(USUAL_RULES),
 });
 export type QuestionForm = z.infer<typeof QuestionForm>;
 
 /** A question that makes sense, as the trial holds it. */
 export interface Question {
-  readonly facts: Pick<Trial, 'question' | 'crop' | 'unitWord' | 'startsOn' | 'endsOn'>;
+  readonly facts: Pick<Trial, 'question' | 'crop' | 'unitWord' | 'startsOn' | 'endsOn' | 'pattern' | 'interest' | 'rules' | 'money'>;
   readonly factors: readonly Factor[];
   readonly treatments: readonly Treatment[];
   readonly measures: readonly Measure[];
@@ -51,17 +73,16 @@ export function readQuestion(input: unknown, system: MeasureSystem, newId: () =>
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const form = parsed.data;
   const margin = readMargin(form, system);
-  const troubles: FieldTroubles = { ...doubleNames(form), ...misfits(form), ...(margin.ok ? {} : { margin: margin.trouble }) };
-  if (Object.keys(troubles).length > 0 || !margin.ok) return failure(troubles);
-
-  const treatments = form.treatments.map(({ name }, position): Treatment => ({
-    id: TreatmentId.parse(newId()), name, letter: String.fromCharCode(65 + position), position,
-    role: position === form.control ? 'control' : 'test', levels: { treatment: name },
-  }));
+  const compared = readTreatments(form, form.unitWord, newId);
+  const money = readMoney(form);
+  const troubles: FieldTroubles = { ...(compared.ok ? {} : compared.trouble), ...misfits(form), ...(margin.ok ? {} : { margin: margin.trouble }), ...(money.ok ? {} : money.trouble) };
+  if (Object.keys(troubles).length > 0 || !margin.ok || !compared.ok || !money.ok) return failure(troubles);
   return success({
-    facts: { question: form.question, crop: form.crop, unitWord: form.unitWord, startsOn: form.startsOn, endsOn: form.endsOn },
-    factors: [{ name: 'treatment', levels: treatments.map(treatment => treatment.name), dealtAt: form.unitWord }],
-    treatments,
+    facts: {
+      question: form.question, crop: form.crop, unitWord: form.unitWord, startsOn: form.startsOn, endsOn: form.endsOn,
+      pattern: form.pattern === '' ? null : form.pattern, interest: form.interest, rules: form.rules, money: money.value,
+    },
+    ...compared.value,
     measures: HARVEST_MEASURES.map((kind): Measure => {
       const isMain = kind.summary === form.summary;
       return {
@@ -72,21 +93,10 @@ export function readQuestion(input: unknown, system: MeasureSystem, newId: () =>
   });
 }
 
-function doubleNames(form: QuestionForm): FieldTroubles {
-  const seen = new Set<string>();
-  const troubles: Record<string, string> = {};
-  form.treatments.forEach(({ name }, i) => {
-    const key = name.toLocaleLowerCase();
-    if (seen.has(key)) troubles[`treatments.${i}.name`] = `There is a “${name}” already. Two treatments need two names.`;
-    seen.add(key);
-  });
-  return troubles;
-}
-
 function misfits(form: QuestionForm): FieldTroubles {
   const days = daysBetween(form.startsOn, form.endsOn);
   return {
-    ...(form.control >= form.treatments.length ? { control: 'Mark one of the treatments as the control.' } : {}),
+    ...(form.rules.end === 'stage' && form.rules.endStage === '' ? { 'rules.endStage': 'Name the stage: last truss ripe, half the plants yellow.' } : {}),
     ...(days < 1 ? { endsOn: 'The end must lie after the start.' } : {}),
     ...(days > LONGEST_DAYS ? { endsOn: 'That is more than three years. A trial is one question in one season.' } : {}),
   };
@@ -104,6 +114,19 @@ function readMargin(form: QuestionForm, system: MeasureSystem): Result<Measure['
   }
 }
 
+function readMoney(form: QuestionForm): Result<MarginMoney | null, FieldTroubles> {
+  const written = Object.entries(form.money);
+  if (written.every(([, text]) => text === '')) return success(null);
+  const troubles = Object.fromEntries(written.flatMap(([key, text]) => ((plainNumber(text) ?? 0) > 0 ? [] : [[`money.${key}`, 'A number above zero, or leave all three empty.']])));
+  if (Object.keys(troubles).length > 0) return failure(troubles);
+  return success({ costEach: plainNumber(form.money.costEach) ?? 0, worthPerKg: plainNumber(form.money.worthPerKg) ?? 0, presentKg: plainNumber(form.money.presentKg) ?? 0 });
+}
+
+/** The gain at which a treatment pays for itself, in % of the present harvest: cost / (worth of the present harvest). */
+export function payingPercent(money: MarginMoney): number {
+  return (100 * money.costEach) / (money.worthPerKg * money.presentKg);
+}
+
 function readAmount(form: QuestionForm, system: MeasureSystem): Result<Measure['margin'], string> {
   if (form.summary === 'sound-count') {
     const amount = plainNumber(form.margin);
@@ -114,7 +137,8 @@ function readAmount(form: QuestionForm, system: MeasureSystem): Result<Measure['
   return read.value.base > 0 ? success({ kind: 'absolute', amount: read.value.base }) : failure('Write an amount above zero, such as 50 g.');
 }
 
-function plainNumber(written: string): number | undefined {
+/** A number above or at zero as people write it, with point or comma; undefined where it is none. */
+export function plainNumber(written: string): number | undefined {
   const trimmed = written.trim().replace(',', '.');
   return /^\d+(\.\d+)?$/.test(trimmed) ? Number(trimmed) : undefined;
 }

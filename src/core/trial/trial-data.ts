@@ -12,11 +12,20 @@ const Seed = z.int().min(0).max(2 ** 32 - 1);
 export const TreatmentRole = z.enum(['control', 'test', 'reference']);
 export type TreatmentRole = z.infer<typeof TreatmentRole>;
 
+/** What a treatment without the active part still gets, or what it stands for. */
+export const ControlKind = z.enum(['nothing', 'carrier', 'usual', 'pooled']);
+export type ControlKind = z.infer<typeof ControlKind>;
+
 /** One combination of levels: what a unit gets. Its letter and order are those of its plant label. */
 export const Treatment = z.object({
   id: TreatmentId, name: Name, letter: z.string().length(1), role: TreatmentRole, position: z.int().min(0),
   /** The level of each factor, by the factor's name. */
   levels: z.record(z.string(), z.string()),
+  controlKind: ControlKind.nullable().default(null),
+  /** Of a dose series: its number, in the series' own unit. */
+  dose: z.number().min(0).nullable().default(null),
+  /** What is done, step by step, where a name does not say it: a staged programme. */
+  detail: z.string().max(600).default(''),
 }).readonly();
 export type Treatment = z.infer<typeof Treatment>;
 
@@ -59,15 +68,52 @@ export type Block = z.infer<typeof Block>;
 /** An experimental unit: what a treatment was dealt to. */
 export const ExperimentalUnit = z.object({
   id: UnitId, code: z.string().regex(/^[A-Z]{2}\d$/), placeId: PlaceId, blockId: BlockId.nullable(), treatmentId: TreatmentId, position: z.int().min(0),
+  /** Of a Latin square: its column, from 0. */
+  column: z.int().min(0).nullable().default(null),
+  /** Of a split plot: the name of the bed it lies in. */
+  wholePlot: z.string().max(120).nullable().default(null),
+  /** Its size before the deal, in the gardener's own unit. */
+  startSize: z.number().nullable().default(null),
+  /** Its number among all plants that were raised and measured. */
+  plant: z.int().min(1).nullable().default(null),
 }).readonly();
 export type ExperimentalUnit = z.infer<typeof ExperimentalUnit>;
 
-export const LayoutKind = z.enum(['complete-randomisation', 'complete-blocks']);
+export const LayoutKind = z.enum(['complete-randomisation', 'complete-blocks', 'latin-square', 'pairs', 'split-plot', 'several-gardens', 'incomplete-blocks']);
 export type LayoutKind = z.infer<typeof LayoutKind>;
+
+/** Something about the place that makes one end of the bench better than the other. */
+export const SiteFeature = z.object({
+  kind: z.enum(['slope', 'light', 'wall', 'fence', 'tap', 'traffic']),
+  /** Where it is strongest, the bench seen from above. */
+  side: z.enum(['left', 'right', 'far', 'near']),
+  /** What a plant at its end would give more or less than one at the other, in %. */
+  percent: z.number().positive().max(100),
+}).readonly();
+export type SiteFeature = z.infer<typeof SiteFeature>;
 
 /** How the units were dealt: plan, seed and method version reproduce it exactly. */
 export const Layout = z.object({
   kind: LayoutKind, unitsEach: z.int().min(1), blockWord: Name, blockCount: z.int().min(0), seed: Seed, methodVersion: z.int(), deals: z.int().min(1),
+  /** Of a Latin square: what a column is. */
+  columnWord: Name.nullable().default(null),
+  /** Of a split plot: what a whole plot is, and the factor that was dealt to those. */
+  wholeWord: Name.nullable().default(null), wholeFactor: Name.nullable().default(null),
+  /** Of incomplete blocks: units in each. */
+  perBlock: z.int().min(2).nullable().default(null),
+  /** Units of the control in each block (or in all), where it gets more than the others. */
+  controlEach: z.int().min(1).nullable().default(null),
+  /** The largest imbalance of start sizes that the deal was allowed. */
+  mostImbalance: z.number().min(0).nullable().default(null),
+  /** Sizes of all plants that were raised, as they were listed; those set aside among them. */
+  raisedSizes: z.array(z.number()).max(1000).readonly().default([]),
+  /** Blocks stand beside each other as columns, not below each other as rows. */
+  isTurned: z.boolean().default(false),
+  /** Places were moved by hand since the deal, with the treatments in sight. */
+  isArrangedInSight: z.boolean().default(false),
+  /** Plants that nobody reads stand round the bench. */
+  hasGuards: z.boolean().default(false),
+  site: z.array(SiteFeature).max(12).readonly().default([]),
 }).readonly();
 export type Layout = z.infer<typeof Layout>;
 
@@ -104,11 +150,42 @@ export type Incident = z.infer<typeof Incident>;
 export const TrialState = z.enum(['planned', 'locked', 'closed']);
 export type TrialState = z.infer<typeof TrialState>;
 
+/** What was agreed before the start, so that nobody decides it after a look at the results. */
+export const TrialRules = z.object({
+  end: z.enum(['date', 'stage']).default('date'), endStage: z.string().max(200).default(''),
+  leaveOut: z.string().max(400).default(''), replace: z.string().max(400).default(''), cull: z.string().max(400).default(''),
+  /** Who may see which unit got what before the end. */
+  key: z.string().max(400).default(''),
+}).readonly();
+export type TrialRules = z.infer<typeof TrialRules>;
+
+/** What a treatment costs a unit and what the crop is worth, as the margin was worked out from. */
+export const MarginMoney = z.object({ costEach: z.number().positive(), worthPerKg: z.number().positive(), presentKg: z.number().positive() }).readonly();
+export type MarginMoney = z.infer<typeof MarginMoney>;
+
+/** What somebody expects, sealed until the verdict. */
+export const Prediction = z.object({
+  id: z.uuidv7(), by: Name, /** A treatment's name, or null for “no difference that matters”. */ expects: Name.nullable(), why: z.string().trim().min(1).max(600), sealedAt: z.iso.datetime(),
+}).readonly();
+export type Prediction = z.infer<typeof Prediction>;
+
+/** A change of the plan after it was locked. It shows on the verdict. */
+export const Amendment = z.object({
+  id: z.uuidv7(), at: z.iso.datetime(), what: z.enum(['margin', 'end', 'rules', 'other']), from: z.string().max(400), to: z.string().max(400),
+  why: z.string().trim().min(3).max(600), by: z.string().max(80), afterKeyOpened: z.boolean(),
+}).readonly();
+export type Amendment = z.infer<typeof Amendment>;
+
 /** A trial's own facts. */
 export const Trial = z.object({
   id: TrialId, gardenId: GardenId, question: z.string().trim().min(1).max(300), crop: Name, unitWord: Name, state: TrialState,
   isBlind: z.boolean(), startsOn: CalendarDay, endsOn: CalendarDay, lockedAt: z.iso.datetime().nullable(), closedAt: z.iso.datetime().nullable(),
   keyOpenedAt: z.iso.datetime().nullable(),
+  /** The question pattern it began from. */
+  pattern: z.string().max(60).nullable().default(null),
+  /** A gift, an own recipe, a sale: what might make somebody wish for a result. */
+  interest: z.string().max(400).default(''),
+  rules: TrialRules.default(() => TrialRules.parse({})), money: MarginMoney.nullable().default(null),
 }).readonly();
 export type Trial = z.infer<typeof Trial>;
 
@@ -118,5 +195,6 @@ export const TrialData = z.object({
   trial: Trial, factors: z.array(Factor).readonly(), treatments: z.array(Treatment).readonly(), measures: z.array(Measure).readonly(),
   layout: Layout.nullable(), places: z.array(Place).readonly(), blocks: z.array(Block).readonly(), units: z.array(ExperimentalUnit).readonly(),
   picks: z.array(Pick).readonly(), readings: z.array(Reading).readonly(), incidents: z.array(Incident).readonly(),
+  predictions: z.array(Prediction).readonly().default([]), amendments: z.array(Amendment).readonly().default([]),
 }).readonly();
 export type TrialData = z.infer<typeof TrialData>;

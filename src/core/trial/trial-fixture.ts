@@ -2,6 +2,7 @@ import { v7 } from 'uuid';
 import { layOutBench } from '@/core/design/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
 import { GardenId, IncidentId, MeasureId, PickId, ReadingId, TreatmentId, TrialId } from './ids';
+import { BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from './blank-facts';
 import type { ExperimentalUnit, Incident, Measure, Pick, Reading, Treatment, TrialData } from './trial-data';
 
 /** A locked trial for tests: `plain water` (control) and as many others, dealt in blocks or over the whole bench. */
@@ -9,23 +10,24 @@ export function trialFixture(changes: { readonly treatments?: number; readonly u
   const { treatments: count = 2, unitsEach = 3, blockCount = 0, isBlind = false, seed = 11 } = changes;
   const treatments = Array.from({ length: count }, (_, position): Treatment => {
     const name = position === 0 ? 'plain water' : `feed ${position}`;
-    return { id: TreatmentId.parse(v7()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels: { feed: name } };
+    return { id: TreatmentId.parse(v7()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels: { feed: name }, ...BLANK_TREATMENT };
   });
   const bench = layOutBench({
-    kind: blockCount > 0 ? 'complete-blocks' : 'complete-randomisation', treatments, unitsEach, blockCount, blockWord: 'shelf', unitWord: 'pot', unitWidthMm: 200, seed, deals: 1,
+    kind: blockCount > 0 ? 'complete-blocks' : 'complete-randomisation', treatments, each: blockCount > 0 ? unitsEach / blockCount : unitsEach, blockCount, blockWord: 'shelf', unitWord: 'pot',
+    unitShape: 'round', unitWidthMm: 200, unitDepthMm: 200, seed, deals: 1, ...BLANK_LAYOUT,
   }, () => v7());
   return {
     format: 'turnspit-trial', version: 1,
     trial: {
       id: TrialId.parse(v7()), gardenId: GardenId.parse(v7()), question: 'Does a feed help?', crop: 'beans', unitWord: 'pot', state: 'locked', isBlind,
-      startsOn: '2026-05-01', endsOn: '2026-08-01', lockedAt: '2026-05-01T08:00:00.000Z', closedAt: null, keyOpenedAt: null,
+      startsOn: '2026-05-01', endsOn: '2026-08-01', lockedAt: '2026-05-01T08:00:00.000Z', closedAt: null, keyOpenedAt: null, ...BLANK_TRIAL,
     },
     factors: [{ name: 'feed', levels: treatments.map(treatment => treatment.name), dealtAt: 'pot' }], treatments,
     measures: HARVEST_MEASURES.map((kind, i): Measure => ({
       id: MeasureId.parse(v7()), name: kind.name, definition: kind.definition, response: kind.responseOf('beans'), unit: kind.unit, summary: kind.summary, better: 'higher',
       margin: { kind: 'percent', percent: 15 }, isMain: i === 0,
     })),
-    ...bench, picks: [], readings: [], incidents: [],
+    ...bench, picks: [], readings: [], incidents: [], predictions: [], amendments: [],
   };
 }
 

@@ -10,6 +10,9 @@ export type TrialTrouble =
   | { readonly kind: 'not-locked' }
   | { readonly kind: 'closed' }
   | { readonly kind: 'key-shut' }
+  | { readonly kind: 'too-late-to-guess' }
+  | { readonly kind: 'cant-move' }
+  | { readonly kind: 'place-taken'; readonly by: string }
   | { readonly kind: 'changed-meanwhile' };
 
 /** One plain sentence: what stands in the way, and what to do. Field troubles stand beside their fields instead. */
@@ -23,6 +26,9 @@ export function trialSentence(trouble: TrialTrouble): string {
     case 'not-locked': return 'Lock the plan before the first reading: what is decided afterwards can’t be told from what was hoped for.';
     case 'closed': return 'The trial is closed, and its verdict frozen.';
     case 'key-shut': return 'This trial is blind and its key is still shut. Open the key first.';
+    case 'too-late-to-guess': return 'Something was weighed already: what is said now is no guess any more.';
+    case 'cant-move': return 'In a square each stands where its row and column want it: moving would break them.';
+    case 'place-taken': return `There it would stand on ${trouble.by}.`;
     case 'changed-meanwhile': return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
   }
 }

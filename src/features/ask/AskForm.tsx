@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, useTransition } from 'react';
+import { type ReactNode, useEffect, useRef, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/measure-library';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
@@ -14,7 +14,13 @@ import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useDraft } from '@/ui/use-draft';
+import { ControlAdvice } from './ControlAdvice';
+import { CrossedFactors } from './CrossedFactors';
+import { DoseSeries } from './DoseSeries';
+import { DryRunPanel } from './DryRunPanel';
+import { MarginFields } from './MarginFields';
 import { isQuestionDraft } from './question-draft';
+import { Rules } from './Rules';
 import { testableQuestion } from './testable-question';
 import { TreatmentList } from './TreatmentList';
 
@@ -27,12 +33,14 @@ interface AskFormProps {
   readonly bench: BenchView | null;
   /** Goes to the next step by itself when it worked. */
   readonly save: (input: unknown) => Promise<TrialTrouble | undefined>;
+  /** What stands under the sentence, such as the predictions. */
+  readonly children?: ReactNode;
 }
 
 const OFFERED = ['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight'] as const;
 
 /** What is asked, what is compared, what is measured, and what would be worth having. */
-export function AskForm({ draftKey, saved, isLocked, bench, save }: AskFormProps) {
+export function AskForm({ draftKey, saved, isLocked, bench, save, children }: AskFormProps) {
   const [form, keep, forget] = useDraft(draftKey, saved, isQuestionDraft);
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
@@ -42,7 +50,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save }: AskFormProps
   const shown = isLocked ? saved : form;
   const hint = (words: string): string | undefined => (isLocked ? undefined : words);
   useEffect(() => {
-    if (trouble) box.current?.querySelector<HTMLElement>('[data-invalid] input, [data-invalid] textarea')?.focus();
+    if (trouble) box.current?.querySelector<HTMLElement>('[data-invalid] input, [data-invalid] textarea, [data-invalid] select')?.focus();
   }, [trouble]);
   const submit = (): void => startTransition(async () => {
     const found = await save(form);
@@ -57,23 +65,28 @@ export function AskForm({ draftKey, saved, isLocked, bench, save }: AskFormProps
           <TextField label="What grows" name="crop" value={shown.crop} onChange={set('crop')} trouble={fields.crop} isReadOnly={isLocked} placeholder="dwarf beans" />
           <TextField label="What is picked" name="picked" value={shown.picked} onChange={set('picked')} trouble={fields.picked} isReadOnly={isLocked} placeholder="beans" hint={hint('As in “more beans”.')} />
         </div>
-        <TreatmentList treatments={shown.treatments} control={shown.control} troubles={fields} isLocked={isLocked} onChange={(treatments, control) => keep({ ...form, treatments: [...treatments], control })} />
+        <Choice
+          label="What is compared" name="made" value={shown.made} onChange={set('made')} isReadOnly={isLocked} direction="row"
+          options={[{ value: 'listed', label: 'named one by one' }, { value: 'crossed', label: 'two things crossed' }, { value: 'series', label: 'rising doses' }]}
+        />
+        {shown.made === 'listed' && <TreatmentList treatments={shown.treatments} control={shown.control} troubles={fields} isLocked={isLocked} onChange={(treatments, control) => keep({ ...form, treatments: [...treatments], control })} />}
+        {shown.made === 'crossed' && <CrossedFactors factors={shown.factors} emptyCells={shown.emptyCells} troubles={fields} isLocked={isLocked} onChange={(factors, emptyCells) => keep({ ...form, factors, emptyCells })} />}
+        {shown.made === 'series' && <DoseSeries series={shown.series} troubles={fields} isLocked={isLocked} onChange={set('series')} />}
+        {!isLocked && <ControlAdvice form={shown} />}
         <Choice
           label="Main measure" name="summary" value={shown.summary} onChange={set('summary')} isReadOnly={isLocked} trouble={fields.summary}
           options={HARVEST_MEASURES.flatMap(kind => { const value = OFFERED.find(offered => offered === kind.summary); return value ? [{ value, label: kind.name, hint: kind.definition }] : []; })}
         />
         <div data-pair>
           <Choice label="Better is" name="better" value={shown.better} onChange={set('better')} isReadOnly={isLocked} direction="row" options={[{ value: 'higher', label: 'more' }, { value: 'lower', label: 'less' }]} />
-          <div data-margin>
-            <Choice label="Worth having" name="marginKind" value={shown.marginKind} onChange={set('marginKind')} isReadOnly={isLocked} direction="row" options={[{ value: 'percent', label: '% of the control' }, { value: 'amount', label: 'an amount' }, { value: 'any', label: 'any difference' }]} />
-            {shown.marginKind !== 'any' && <TextField label={shown.marginKind === 'percent' ? 'At least, %' : 'At least'} name="margin" value={shown.margin} onChange={set('margin')} trouble={fields.margin} isReadOnly={isLocked} inputMode={shown.marginKind === 'percent' ? 'decimal' : 'text'} hint={shown.marginKind === 'amount' && shown.summary !== 'sound-count' ? 'With its unit: 50 g, 2 oz.' : undefined} />}
-          </div>
+          <MarginFields form={shown} troubles={fields} isLocked={isLocked} onChange={changes => keep({ ...form, ...changes })} />
         </div>
         <div data-three>
           <TextField label="Each treatment goes to a" name="unitWord" value={shown.unitWord} onChange={set('unitWord')} trouble={fields.unitWord} isReadOnly={isLocked} hint={hint('pot, trough, bed: what gets it apart from the others.')} />
           <TextField label="From" name="startsOn" type="date" value={shown.startsOn} onChange={set('startsOn')} trouble={fields.startsOn} isReadOnly={isLocked} />
           <TextField label="To" name="endsOn" type="date" value={shown.endsOn} onChange={set('endsOn')} trouble={fields.endsOn} isReadOnly={isLocked} />
         </div>
+        <Rules form={shown} troubles={fields} isLocked={isLocked} onChange={changes => keep({ ...form, ...changes })} />
       </Sheet>
       <Beside>
         <h2>As a question that pots can answer</h2>
@@ -84,9 +97,11 @@ export function AskForm({ draftKey, saved, isLocked, bench, save }: AskFormProps
             <Soft>The main measure and the margin are locked before the first reading. What turns up beside them later is marked as found along the way.</Soft>
             {bench && <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>}
             {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not saved yet: look at the marked lines. What you wrote is still there.' : trialSentence(trouble)}</Trouble>}
+            <DryRunPanel form={form} />
             <Acts><Button data-tone="main" onPress={submit} isPending={isPending}>Save and lay it out</Button></Acts>
           </>
         )}
+        {children}
         {bench && <Bench view={bench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag?.name ?? unit.where })} />}
       </Beside>
     </TwoParts>
@@ -97,7 +112,6 @@ const Sheet = styled.div`
   && { gap: 20px; }
   & [data-pair] { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; align-items: start; }
   & [data-three] { display: grid; grid-template-columns: 1.4fr 1fr 1fr; gap: 24px; align-items: start; }
-  & [data-margin] { display: grid; gap: 8px; }
   @media (max-width: 640px) { & [data-pair], & [data-three] { grid-template-columns: minmax(0, 1fr); gap: 16px; } }
 `;
 

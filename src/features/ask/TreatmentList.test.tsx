@@ -1,10 +1,11 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import type { QuestionForm } from '@/core/trial/question-form';
 import { TreatmentList } from './TreatmentList';
 
 function Held({ names, troubles = {}, isLocked = false }: { readonly names: readonly string[]; readonly troubles?: Readonly<Record<string, string>>; readonly isLocked?: boolean }) {
-  const [state, setState] = useState({ treatments: names.map(name => ({ name })), control: 0 });
+  const [state, setState] = useState({ treatments: names.map((name): QuestionForm['treatments'][number] => ({ name, detail: '', controlKind: '' })), control: 0 });
   return <TreatmentList {...state} troubles={troubles} isLocked={isLocked} onChange={(treatments, control) => setState({ treatments: [...treatments], control })} />;
 }
 
@@ -14,9 +15,9 @@ test('treatments are added up to eight, and taken out down to two', async () => 
   expect(screen.queryByRole('button', { name: /Take out/ })).toBeNull();
   for (let more = 0; more < 6; more++) await user.click(screen.getByRole('button', { name: 'Add a treatment' }));
   expect(screen.queryByRole('button', { name: 'Add a treatment' })).toBeNull();
-  expect(screen.getAllByRole('textbox')).toHaveLength(8);
+  expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(8);
   await user.click(screen.getByRole('button', { name: 'Take out treatment C' }));
-  expect(screen.getAllByRole('textbox')).toHaveLength(7);
+  expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(7);
 });
 
 test('the control stays the same treatment when one above it goes', async () => {

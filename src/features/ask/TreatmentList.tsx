@@ -3,44 +3,55 @@
 import { X } from 'lucide-react';
 import { styled } from 'styled-components';
 import { Radio, RadioGroup } from 'react-aria-components';
+import { CONTROL_WORDS } from '@/core/trial/control-advice';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { QuestionForm } from '@/core/trial/question-form';
+import { ControlKind } from '@/core/trial/trial-data';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 
+type Listed = QuestionForm['treatments'][number];
+
 interface TreatmentListProps {
-  readonly treatments: readonly { readonly name: string }[];
+  readonly treatments: readonly Listed[];
   /** Index of the control. */
   readonly control: number;
   readonly troubles: FieldTroubles;
   readonly isLocked: boolean;
-  readonly onChange: (treatments: readonly { name: string }[], control: number) => void;
+  readonly onChange: (treatments: readonly Listed[], control: number) => void;
 }
 
 const MOST = 8;
+const KINDS = [{ value: '', label: 'put to the test' }, ...ControlKind.options.map(kind => ({ value: kind, label: CONTROL_WORDS[kind] }))] as const;
 
 /** What is compared, each with its label; one of them is what the others are held against. */
 export function TreatmentList({ treatments, control, troubles, isLocked, onChange }: TreatmentListProps) {
-  const names = treatments.map(({ name }) => ({ name }));
-  const remove = (at: number): void => onChange(names.filter((_, i) => i !== at), control > at ? control - 1 : Math.min(control, names.length - 2));
+  const change = (at: number, changes: Partial<Listed>): void => onChange(treatments.map((each, i) => (i === at ? { ...each, ...changes } : each)), control);
+  const remove = (at: number): void => onChange(treatments.filter((_, i) => i !== at), control > at ? control - 1 : Math.min(control, treatments.length - 2));
   const general = troubles.treatments ?? troubles.control;
   return (
     <List role="group" aria-label="What is compared">
-      <strong>What is compared</strong>
-      <RadioGroup aria-label="The control" value={String(control)} onChange={value => onChange(names, Number(value))} isReadOnly={isLocked}>
-        {treatments.map(({ name }, i) => (
+      <RadioGroup aria-label="The control" value={String(control)} onChange={value => onChange(treatments, Number(value))} isReadOnly={isLocked}>
+        {treatments.map((treatment, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a treatment is its place in the list until it is saved
           <div key={i} data-row>
             <PlantLabel look={{ letter: String.fromCharCode(65 + i), index: i === control ? -1 : i - Number(i > control) }} />
-            <TextField label={`Treatment ${String.fromCharCode(65 + i)}`} hidesLabel name={`treatment-${i}`} value={name} onChange={changed => onChange(names.map((each, at) => (at === i ? { name: changed } : each)), control)} trouble={troubles[`treatments.${i}.name`]} isReadOnly={isLocked} placeholder={i === control ? 'plain water' : 'seaweed feed'} />
+            <TextField label={`Treatment ${String.fromCharCode(65 + i)}`} hidesLabel name={`treatment-${i}`} value={treatment.name} onChange={name => change(i, { name })} trouble={troubles[`treatments.${i}.name`]} isReadOnly={isLocked} placeholder={i === control ? 'plain water' : 'seaweed feed'} />
             <Radio value={String(i)}><i aria-hidden /><span>control</span></Radio>
-            {treatments.length > 2 && !isLocked && <Button data-tone="quiet" aria-label={`Take out treatment ${String.fromCharCode(65 + i)}`} onPress={() => remove(i)}><X size={18} aria-hidden /></Button>}
+            {treatments.length > 2 && !isLocked ? <Button data-tone="quiet" aria-label={`Take out treatment ${String.fromCharCode(65 + i)}`} onPress={() => remove(i)}><X size={18} aria-hidden /></Button> : <span />}
+            <details data-more open={treatment.detail !== '' || (treatment.controlKind !== '' && i !== control)}>
+              <summary>{i === control ? 'What kind of control?' : 'A reference, or done in stages?'}</summary>
+              <Select label={`What ${String.fromCharCode(65 + i)} is`} name={`controlKind-${i}`} value={treatment.controlKind} onChange={controlKind => change(i, { controlKind })} options={i === control ? [{ value: '', label: 'not said' }, ...KINDS.slice(1)] : KINDS} isReadOnly={isLocked} />
+              <TextField label="Done in stages: what, when, how much" name={`detail-${i}`} value={treatment.detail} onChange={detail => change(i, { detail })} trouble={troubles[`treatments.${i}.detail`]} isLong isReadOnly={isLocked} placeholder="Half strength until first flower, then full strength each week." />
+            </details>
           </div>
         ))}
       </RadioGroup>
       {general && <b>{general}</b>}
-      {!isLocked && treatments.length < MOST && <Button data-tone="quiet" onPress={() => onChange([...names, { name: '' }], control)}>Add a treatment</Button>}
+      {!isLocked && treatments.length < MOST && <Button data-tone="quiet" onPress={() => onChange([...treatments, { name: '', detail: '', controlKind: '' }], control)}>Add a treatment</Button>}
       <Soft>The control is what you would do otherwise: plain water, no feed, the usual compost.</Soft>
     </List>
   );
@@ -48,15 +59,18 @@ export function TreatmentList({ treatments, control, troubles, isLocked, onChang
 
 const List = styled.div`
   display: grid; gap: 8px; justify-items: start;
-  & > strong { font-size: 0.9375rem; }
   & > b { color: var(--beet); font-size: 0.9375rem; }
   & > div { display: grid; gap: 10px; width: 100%; }
-  & [data-row] { display: grid; grid-template-columns: 22px minmax(0, 1fr) auto 32px; gap: 14px; align-items: end; }
+  & [data-row] { display: grid; grid-template-columns: 22px minmax(0, 1fr) auto 32px; gap: 4px 14px; align-items: end; }
   & [data-row] > svg { margin-bottom: 4px; }
+  & [data-more] { grid-column: 2 / -1; font-size: 0.9375rem; }
+  & [data-more] summary { color: var(--ink-soft); cursor: pointer; padding: 4px 0; width: fit-content; }
+  & [data-more][open] { display: grid; gap: 8px; padding-bottom: 8px; }
   & .react-aria-Radio { display: flex; gap: 8px; align-items: center; min-height: 40px; cursor: pointer; }
   & .react-aria-Radio i { width: 18px; height: 18px; border: 2px solid var(--rule-strong); border-radius: 50%; background: var(--paper); }
   & .react-aria-Radio[data-selected] i { border: 6px solid var(--clay); }
   & .react-aria-Radio[data-selected] { font-weight: 600; }
   & .react-aria-Radio[data-focus-visible] i { outline: 3px solid var(--clay); outline-offset: 2px; }
   @media (max-width: 640px) { & [data-row] { gap: 8px; grid-template-columns: 22px minmax(0, 1fr) auto auto; } }
+  @media (pointer: coarse) { & [data-more] summary { padding: 12px 0; } }
 `;

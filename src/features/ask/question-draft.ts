@@ -1,12 +1,16 @@
 import { addDays } from '@/core/trial/calendar-day';
-import { QuestionForm } from '@/core/trial/question-form';
+import { QuestionForm, USUAL_RULES } from '@/core/trial/question-form';
+import { type QuestionPattern, questionPattern } from '@/core/trial/question-patterns';
+import { crossedCells } from '@/core/trial/treatment-form';
 import type { TrialData } from '@/core/trial/trial-data';
 
-/** An empty question: two treatments, a weight, 15% worth having. */
-export function emptyQuestion(today: string): QuestionForm {
+/** An empty question, or one begun from a pattern. */
+export function emptyQuestion(today: string, pattern?: QuestionPattern): QuestionForm {
   return {
-    question: '', crop: '', picked: '', unitWord: 'pot', startsOn: today, endsOn: addDays(today, 90), treatments: [{ name: '' }, { name: '' }], control: 0,
-    summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15',
+    question: '', crop: '', picked: '', unitWord: 'pot', startsOn: today, endsOn: addDays(today, pattern?.days ?? 90),
+    made: 'listed', treatments: [{ name: '', detail: '', controlKind: '' }, { name: '', detail: '', controlKind: '' }], control: 0, factors: [], emptyCells: [],
+    series: { name: '', unit: '', doses: '' }, act: 'feed', pattern: pattern?.id ?? '', summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15',
+    money: { costEach: '', worthPerKg: '', presentKg: '' }, interest: '', rules: USUAL_RULES, ...pattern?.form,
   };
 }
 
@@ -16,22 +20,40 @@ export function questionFormOf(data: TrialData): QuestionForm {
   const picked = data.measures.find(measure => measure.summary === 'sound-weight')?.response ?? '';
   const margin = main?.margin ?? null;
   const summary = QuestionForm.shape.summary.safeParse(main?.summary);
+  const { trial, treatments } = data;
   return {
-    question: data.trial.question, crop: data.trial.crop, picked, unitWord: data.trial.unitWord, startsOn: data.trial.startsOn, endsOn: data.trial.endsOn,
-    treatments: data.treatments.map(({ name }) => ({ name })), control: Math.max(0, data.treatments.findIndex(treatment => treatment.role === 'control')),
+    ...emptyQuestion(trial.startsOn), ...comparedOf(data),
+    question: trial.question, crop: trial.crop, picked, unitWord: trial.unitWord, startsOn: trial.startsOn, endsOn: trial.endsOn,
+    act: questionPattern(trial.pattern)?.form.act ?? 'feed', pattern: trial.pattern ?? '', control: Math.max(0, treatments.findIndex(treatment => treatment.role === 'control')),
     summary: summary.success ? summary.data : 'sound-weight', better: main?.better ?? 'higher',
     marginKind: margin === null ? 'any' : margin.kind === 'percent' ? 'percent' : 'amount',
     margin: margin === null ? '' : margin.kind === 'percent' ? String(margin.percent) : main?.unit === 'g' ? `${margin.amount} g` : String(margin.amount),
+    money: trial.money ? { costEach: String(trial.money.costEach), worthPerKg: String(trial.money.worthPerKg), presentKg: String(trial.money.presentKg) } : { costEach: '', worthPerKg: '', presentKg: '' },
+    interest: trial.interest, rules: trial.rules,
   };
+}
+
+function comparedOf({ factors, treatments }: TrialData): Pick<QuestionForm, 'made' | 'treatments' | 'factors' | 'emptyCells' | 'series'> {
+  const listed = treatments.map(({ name, detail, controlKind }) => ({ name, detail, controlKind: controlKind ?? ('' as const) }));
+  const none = { treatments: listed, factors: [], emptyCells: [], series: { name: '', unit: '', doses: '' } };
+  if (factors.length > 1) {
+    const crossed = factors.map(factor => ({ name: factor.name, levels: [...factor.levels] }));
+    const grown = treatments.map(treatment => treatment.name);
+    return { ...none, made: 'crossed', factors: crossed, emptyCells: crossedCells(crossed).map(cell => cell.name).filter(name => !grown.includes(name)) };
+  }
+  const doses = treatments.flatMap(treatment => (treatment.dose === null ? [] : [String(treatment.dose)]));
+  const [first] = treatments;
+  if (first && doses.length === treatments.length) return { ...none, made: 'series', series: { name: factors[0]?.name ?? '', unit: first.name.slice(String(first.dose).length).trim(), doses: doses.join(' ') } };
+  return { ...none, made: 'listed' };
 }
 
 /** Whether something stored in the browser still is a question's draft, however unfinished. */
 export function isQuestionDraft(stored: unknown): stored is QuestionForm {
-  if (typeof stored !== 'object' || stored === null) return false;
-  const draft: Partial<QuestionForm> = stored;
-  return typeof draft.question === 'string' && typeof draft.crop === 'string' && typeof draft.picked === 'string' && typeof draft.unitWord === 'string'
-    && typeof draft.startsOn === 'string' && typeof draft.endsOn === 'string' && typeof draft.margin === 'string' && typeof draft.control === 'number'
-    && Array.isArray(draft.treatments) && draft.treatments.every(treatment => typeof treatment?.name === 'string')
-    && QuestionForm.shape.summary.safeParse(draft.summary).success && QuestionForm.shape.better.safeParse(draft.better).success
-    && QuestionForm.shape.marginKind.safeParse(draft.marginKind).success;
+  // Emptiness and wrong numbers are for saving to find; here only the shape is asked for.
+  return SHAPE.safeParse(stored).success;
 }
+
+const loose = QuestionForm.shape;
+const SHAPE = QuestionForm.extend({
+  question: loose.interest, crop: loose.interest, picked: loose.interest, unitWord: loose.interest, startsOn: loose.interest, endsOn: loose.interest,
+}).required();

@@ -1,17 +1,38 @@
 import { harvestMeasure } from '@/core/measure/measure-library';
 import type { QuestionForm } from '@/core/trial/question-form';
+import { crossedCells, readDoses } from '@/core/trial/treatment-form';
 import { fullDay } from '@/features/frame/days';
 
 /** The wish as one sentence that a trial can answer; gaps where something is still missing. */
 export function testableQuestion(form: QuestionForm): string {
-  const named = (name: string | undefined): string => name?.trim() || '…';
-  const tests = form.treatments.filter((_, i) => i !== form.control).map(({ name }) => named(name));
-  const control = named(form.treatments[form.control]?.name);
+  const { tests, control } = comparedWords(form);
   const response = harvestMeasure(form.summary).responseOf(named(form.picked));
   const way = form.better === 'higher' ? 'more' : 'less';
   const margin = form.marginKind === 'any' ? '' : `at least ${named(form.margin)}${form.marginKind === 'percent' ? '%' : ''} `;
-  const end = /^\d{4}-\d\d-\d\d$/.test(form.endsOn) ? fullDay(form.endsOn) : '…';
-  return `Does ${either(tests)}, instead of ${control}, give ${margin}${way} ${response} from ${named(form.crop)} by ${end}?`;
+  const end = form.rules.end === 'stage' ? `the stage “${named(form.rules.endStage)}”` : /^\d{4}-\d\d-\d\d$/.test(form.endsOn) ? fullDay(form.endsOn) : '…';
+  return `Does ${tests}, instead of ${control}, give ${margin}${way} ${response} from ${named(form.crop)} by ${end}?`;
+}
+
+function comparedWords(form: QuestionForm): { readonly tests: string; readonly control: string } {
+  switch (form.made) {
+    case 'listed': return { tests: either(form.treatments.filter((_, i) => i !== form.control).map(({ name }) => named(name))), control: named(form.treatments[form.control]?.name) };
+    case 'series': {
+      const doses = readDoses(form.series.doses);
+      const withUnit = (dose: number): string => `${dose}${form.series.unit === '' ? '' : ` ${form.series.unit}`}`;
+      return doses.ok
+        ? { tests: `${named(form.series.name)} of ${either(doses.value.slice(1).map(withUnit))}`, control: withUnit(doses.value[0] ?? 0) }
+        : { tests: `${named(form.series.name)} of …`, control: '…' };
+    }
+    case 'crossed': {
+      const cells = crossedCells(form.factors.map(factor => ({ name: factor.name, levels: factor.levels.filter(level => level.trim() !== '') })));
+      const grown = cells.filter(cell => !form.emptyCells.includes(cell.name) && cell.name !== '');
+      return { tests: grown.length > 1 ? either(grown.slice(1).map(cell => `“${cell.name}”`)) : '…', control: grown[0] ? `“${grown[0].name}”` : '…' };
+    }
+  }
+}
+
+function named(name: string | undefined): string {
+  return name?.trim() || '…';
 }
 
 function either(names: readonly string[]): string {

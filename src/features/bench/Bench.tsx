@@ -5,6 +5,7 @@ import { styled } from 'styled-components';
 import { PlantLabel } from '@/ui/PlantLabel';
 import type { BenchUnit, BenchView } from './bench-view';
 import { useChosenUnit } from './ChosenUnit';
+import { SiteMarks } from './SiteMarks';
 
 /** What a step's lens shows of a unit. */
 export interface UnitLens {
@@ -32,6 +33,9 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   const potMm = first?.widthMm ?? 200;
   const labelMm = potMm * 0.24;
   const topMm = view.shelves.length > 1 ? potMm * 0.4 : potMm * 0.1;
+  // Room for what lies about the bench, at the sides where something does.
+  const roomMm = (side: 'left' | 'right' | 'far' | 'near'): number => Math.max(view.hasGuards ? potMm * 0.3 : 0, view.site.filter(feature => feature.side === side).length * view.widthMm * 0.06);
+  const [leftMm, rightMm, farMm, nearMm] = [roomMm('left'), roomMm('right'), roomMm('far'), roomMm('near')];
   const walk = (event: KeyboardEvent, from: BenchUnit): void => {
     const next = neighbour(view.units, from, event.key);
     if (!next) return;
@@ -43,11 +47,19 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   return (
     <Scroller>
       {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
-      <svg viewBox={`0 ${-topMm} ${view.widthMm + potMm * 0.05} ${view.depthMm + topMm + potMm * 0.4}`} role="group" aria-label={label}>
+      <svg viewBox={`${-leftMm} ${-topMm - farMm} ${view.widthMm + potMm * 0.05 + leftMm + rightMm} ${view.depthMm + topMm + potMm * 0.4 + farMm + nearMm}`} role="group" aria-label={label}>
+        <SiteMarks site={view.site} widthMm={view.widthMm} depthMm={view.depthMm} />
+        {view.hasGuards && <rect x={-potMm * 0.2} y={-topMm - potMm * 0.1} width={view.widthMm + potMm * 0.4} height={view.depthMm + topMm + potMm * 0.2} fill="none" stroke="var(--crown)" strokeWidth={potMm * 0.05} strokeDasharray={`${potMm * 0.05} ${potMm * 0.12}`} strokeLinecap="round" />}
         {view.shelves.map(shelf => (
           <g key={shelf.name}>
             <rect x={shelf.xMm} y={shelf.yMm} width={shelf.widthMm} height={shelf.depthMm} fill="var(--slate-deep)" />
             {view.shelves.length > 1 && <text x={shelf.xMm} y={shelf.yMm - labelMm * 0.35} fontSize={labelMm * 0.95} fill="var(--ink-soft)">{shelf.name}</text>}
+          </g>
+        ))}
+        {view.beds.map(bed => (
+          <g key={bed.name}>
+            <rect x={bed.xMm} y={bed.yMm} width={bed.widthMm} height={bed.depthMm} fill="none" stroke="var(--rule-strong)" strokeWidth={potMm * 0.02} />
+            <text x={bed.xMm + labelMm * 0.3} y={bed.yMm + labelMm * 0.85} fontSize={labelMm * 0.8} fill="var(--ink-soft)">{bed.name}</text>
           </g>
         ))}
         {view.units.map(unit => {
@@ -64,10 +76,10 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
               transform={`translate(${unit.xMm} ${unit.yMm})`}
             >
               <title>{`${unit.code}: ${shown.words}`}</title>
-              <PotFromAbove widthMm={unit.widthMm} lens={shown} isLeftOut={unit.isLeftOut} />
+              {unit.shape === 'round' ? <PotFromAbove widthMm={unit.widthMm} lens={shown} isLeftOut={unit.isLeftOut} /> : <PlotFromAbove widthMm={unit.widthMm} depthMm={unit.depthMm} lens={shown} isLeftOut={unit.isLeftOut} />}
               <PlantLabel look={unit.tag ?? undefined} x={unit.widthMm * 0.8} y={-unit.widthMm * 0.06} width={unit.widthMm * 0.27} />
-              <rect x={unit.widthMm * 0.2} y={unit.widthMm * 0.7} width={unit.widthMm * 0.6} height={unit.widthMm * 0.3} rx={unit.widthMm * 0.02} fill="var(--plate)" />
-              <text x={unit.widthMm * 0.5} y={unit.widthMm * 0.93} textAnchor="middle" fontSize={labelMm} fontWeight="700" fill="var(--ink)">{unit.code}</text>
+              <rect x={unit.widthMm * 0.2} y={unit.depthMm - unit.widthMm * 0.3} width={unit.widthMm * 0.6} height={unit.widthMm * 0.3} rx={unit.widthMm * 0.02} fill="var(--plate)" />
+              <text x={unit.widthMm * 0.5} y={unit.depthMm - unit.widthMm * 0.07} textAnchor="middle" fontSize={labelMm} fontWeight="700" fill="var(--ink)">{unit.code}</text>
             </Pot>
           );
         })}
@@ -86,6 +98,23 @@ function PotFromAbove({ widthMm, lens, isLeftOut }: { readonly widthMm: number; 
       {lens.state === 'dead'
         ? <path d={`M${r * 0.5} ${r * 0.4}L${r * 1.5} ${r * 1.3}M${r * 1.5} ${r * 0.4}L${r * 0.5} ${r * 1.3}`} stroke="var(--slate)" strokeWidth={r * 0.12} />
         : <g fill="var(--crown)" opacity={isLeftOut ? 0.25 : lens.state === 'open' ? 0.75 : 0.35 + 0.65 * (lens.share ?? 0.6)}>{LEAVES.map(turn => <ellipse key={turn} cx={r} cy={r - reach / 2} rx={reach * 0.3} ry={reach / 2} transform={`rotate(${turn} ${r} ${r})`} />)}</g>}
+    </>
+  );
+}
+
+const ROWS = [0.3, 0.7] as const;
+const PLANTS = [0.18, 0.5, 0.82] as const;
+
+/** A plot, trough or bag: soil with two rows of plants. */
+function PlotFromAbove({ widthMm, depthMm, lens, isLeftOut }: { readonly widthMm: number; readonly depthMm: number; readonly lens: UnitLens; readonly isLeftOut: boolean }) {
+  const line = widthMm * 0.03;
+  const reach = Math.min(widthMm, depthMm) * (0.07 + 0.08 * (lens.share ?? 0.25));
+  return (
+    <>
+      <rect data-rim x={line / 2} y={line / 2} width={widthMm - line} height={depthMm - line} fill={lens.state === 'open' ? 'var(--slate)' : 'var(--soil)'} stroke="var(--pot)" strokeWidth={line} strokeDasharray={isLeftOut ? `${line * 3} ${line * 2}` : undefined} />
+      {lens.state === 'dead'
+        ? <path d={`M${widthMm * 0.3} ${depthMm * 0.2}L${widthMm * 0.7} ${depthMm * 0.6}M${widthMm * 0.7} ${depthMm * 0.2}L${widthMm * 0.3} ${depthMm * 0.6}`} stroke="var(--slate)" strokeWidth={line * 2} />
+        : <g fill="var(--crown)" opacity={isLeftOut ? 0.25 : lens.state === 'open' ? 0.75 : 0.35 + 0.65 * (lens.share ?? 0.6)}>{ROWS.flatMap(y => PLANTS.map(x => <circle key={`${x} ${y}`} cx={x * widthMm} cy={y * depthMm} r={reach} />))}</g>}
     </>
   );
 }

@@ -1,4 +1,5 @@
-import type { TrialData } from '@/core/trial/trial-data';
+import { cornersOn } from '@/core/trial/place-corner';
+import type { Place, SiteFeature, TrialData } from '@/core/trial/trial-data';
 
 /** A plant label as data: letter, and place among the treatments that aren't the control (−1: the control). */
 export interface TagView {
@@ -17,6 +18,8 @@ export interface BenchUnit {
   readonly xMm: number;
   readonly yMm: number;
   readonly widthMm: number;
+  readonly depthMm: number;
+  readonly shape: 'round' | 'square';
   /** null in a blind trial whose key is shut: the treatment does not leave the server. */
   readonly tag: TagView | null;
   readonly isLeftOut: boolean;
@@ -26,8 +29,22 @@ export interface BenchUnit {
 export interface BenchView {
   readonly widthMm: number;
   readonly depthMm: number;
-  readonly shelves: readonly { readonly name: string; readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly depthMm: number }[];
+  /** What lies about it: slope, light, wall. */
+  readonly site: readonly SiteFeature[];
+  readonly hasGuards: boolean;
+  /** Larger units of a split plot, on their shelf. */
+  readonly beds: readonly Standing[];
+  readonly shelves: readonly Standing[];
   readonly units: readonly BenchUnit[];
+}
+
+/** Something that others stand on, all in mm from the bench's corner. */
+export interface Standing {
+  readonly name: string;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly widthMm: number;
+  readonly depthMm: number;
 }
 
 /** The labels of a trial's treatments, in their order. */
@@ -42,22 +59,34 @@ export function tagsOf(data: TrialData): readonly (TagView & { readonly treatmen
 export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchView | null {
   const bench = data.places.find(place => place.kind === 'bench');
   if (!bench) return null;
-  const shelves = data.places.filter(place => place.kind === 'shelf');
+  const byId = new Map(data.places.map(place => [place.id, place]));
+  const cornerOf = cornersOn(data.places);
+  const standing = (place: Place): Standing => {
+    const { xMm, yMm } = cornerOf(place);
+    return { name: place.name, xMm, yMm, widthMm: place.widthMm, depthMm: place.depthMm };
+  };
   const tags = tagsOf(data);
   const leftOut = new Set(data.incidents.filter(incident => incident.decision === 'leave-out').map(incident => incident.unitId));
   const units = data.units.flatMap((unit): BenchUnit[] => {
-    const pot = data.places.find(place => place.id === unit.placeId);
-    const shelf = shelves.find(place => place.id === pot?.parentId);
-    if (!pot || !shelf) return [];
+    const pot = byId.get(unit.placeId);
+    const parent = byId.get(pot?.parentId ?? unit.placeId);
+    if (!pot || !parent) return [];
     const tag = tags.find(candidate => candidate.treatmentId === unit.treatmentId);
-    const neighbours = data.units.filter(other => other.blockId === unit.blockId);
+    const neighbours = data.units.filter(other => byId.get(other.placeId)?.parentId === pot.parentId).sort((a, b) => a.position - b.position);
     return [{
-      id: unit.id, code: unit.code, position: unit.position, where: `${shelf.name}, ${ordinal(neighbours.indexOf(unit) + 1)} of ${neighbours.length}`,
-      xMm: shelf.xMm + pot.xMm, yMm: shelf.yMm + pot.yMm, widthMm: pot.widthMm,
+      ...standing(pot), id: unit.id, code: unit.code, position: unit.position, where: `${whereOf(parent, byId)}, ${ordinal(neighbours.indexOf(unit) + 1)} of ${neighbours.length}`, shape: pot.shape,
       tag: showsTreatments && tag ? { letter: tag.letter, index: tag.index, name: tag.name } : null, isLeftOut: leftOut.has(unit.id),
     }];
   });
-  return { widthMm: bench.widthMm, depthMm: bench.depthMm, shelves: shelves.map(({ name, xMm, yMm, widthMm, depthMm }) => ({ name, xMm, yMm, widthMm, depthMm })), units };
+  return {
+    widthMm: bench.widthMm, depthMm: bench.depthMm, units, site: data.layout?.site ?? [], hasGuards: data.layout?.hasGuards ?? false,
+    shelves: data.places.filter(place => place.parentId === bench.id).map(standing), beds: data.places.filter(place => place.kind === 'bed' && place.parentId !== bench.id).map(standing),
+  };
+}
+
+function whereOf(parent: Place, byId: ReadonlyMap<Place['id'], Place>): string {
+  const above = parent.kind === 'bed' && parent.parentId !== null ? byId.get(parent.parentId) : undefined;
+  return above ? `${above.name}, ${parent.name}` : parent.name;
 }
 
 function ordinal(place: number): string {

@@ -8,6 +8,7 @@ import { type Look, type LookedJudgement, standingLeaveOuts, unitsToMention } fr
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
+import type { AuditFinding } from '@/core/design/fairness-audit';
 import type { TrialData } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
@@ -17,9 +18,11 @@ import { fullDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import { AuditList } from '@/features/audit/AuditList';
 import { brokenRounds } from './broken-rounds';
 import { CallsTable } from './CallsTable';
 import { dotRowsOf } from './dot-rows';
+import { Guesses } from './Guesses';
 import { LeftOut, type LeaveOutDoors } from './LeftOut';
 import { valuePrinter } from './print-value';
 import { ShufflePanel } from './ShufflePanel';
@@ -40,6 +43,7 @@ interface JudgeViewProps extends LeaveOutDoors {
   readonly first: LookedJudgement;
   readonly bench: BenchView;
   readonly system: MeasureSystem;
+  readonly audit: { readonly findings: readonly AuditFinding[]; readonly checks: number };
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** What was done to the trial, newest first. */
   readonly log: readonly LogLine[];
@@ -47,7 +51,7 @@ interface JudgeViewProps extends LeaveOutDoors {
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
-export function JudgeView({ data, first, bench, system, frozen, log, close, leaveOut, putBackIn }: JudgeViewProps) {
+export function JudgeView({ data, first, bench, system, audit, frozen, log, close, leaveOut, putBackIn }: JudgeViewProps) {
   const state = useJudgement(data, first);
   const [look, setLook] = useState<Look>(first.look);
   const chosen = useChosenUnit();
@@ -69,6 +73,8 @@ export function JudgeView({ data, first, bench, system, frozen, log, close, leav
         <h2><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h2>
         <p>{judgement.verdict.detail}</p>
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
+        {data.amendments.map(amendment => <p key={amendment.id} data-differs>Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}: {amendment.from ? `${amendment.from} → ` : ''}{amendment.to}. {amendment.why}</p>)}
+        {data.trial.interest !== '' && <p data-soft>Interest declared: {data.trial.interest}</p>}
         {!isClosed && <p data-soft>The trial is still open: this is how it stands today.</p>}
         {frozen && <p data-soft>Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.{frozen.headline === first.judgement.verdict.headline ? '' : ` It said then: ${frozen.headline}`}</p>}
       </Verdict>
@@ -80,6 +86,7 @@ export function JudgeView({ data, first, bench, system, frozen, log, close, leav
         </section>
         <ShufflePanel state={state} tags={tags} onCancel={state.cancel} onRunAgain={() => state.judge(look)} onRunMore={() => state.judge({ ...look, shuffles: MANY_SHUFFLES })} />
       </TwoParts>
+      {data.predictions.length > 0 && <Guesses predictions={data.predictions} best={judgement.verdict.best} call={judgement.verdict.call} />}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
       <TwoParts>
         <div>
@@ -90,6 +97,7 @@ export function JudgeView({ data, first, bench, system, frozen, log, close, leav
           <WhatIf planned={first.look} look={look} measures={data.measures} unit={unit} printValue={printValue} onLook={lookAgain} />
           <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
           <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
+          <AuditList {...audit} />
           {!isClosed && <Closing close={close} />}
         </div>
       </TwoParts>
@@ -104,11 +112,12 @@ function Headline({ words, best }: { readonly words: string; readonly best: stri
 }
 
 function lensOf({ input }: LookedJudgement, printValue: (value: number) => string) {
-  const values = new Map(input.units.map(unit => [unit.id, unit.value]));
+  const values = new Map(input.units.map(unit => [unit.id, unit]));
   const most = Math.max(1e-9, ...input.units.map(unit => Math.abs(unit.value ?? 0)));
   return (unit: BenchUnit) => {
-    const value = values.get(unit.code);
-    return { state: value == null ? 'open' as const : 'done' as const, share: value == null ? null : Math.max(0, value / most), words: value === undefined ? 'left out' : value === null ? 'no reading' : printValue(value) };
+    const judged = values.get(unit.code);
+    const value = judged?.value;
+    return { state: value == null ? 'open' as const : 'done' as const, share: value == null ? null : Math.max(0, value / most), words: judged?.isLeftOut ? 'left out' : value == null ? 'no reading' : printValue(value) };
   };
 }
 

@@ -25,7 +25,7 @@ export function Tables({ looked: { judgement, input }, log, printValue }: Tables
         <summary>Every {input.unitWord}</summary>
         <table>
           <thead><tr><th scope="col">Code</th>{input.blockNames.map(name => <th key={name} scope="col">{name}</th>)}<th scope="col">Treatment</th><th scope="col">{input.response}</th></tr></thead>
-          <tbody>{input.units.map(unit => <tr key={unit.id}><td>{unit.id}</td>{unit.blocks.map((block, i) => <td key={input.blockNames[i]}>{block}</td>)}<td>{unit.treatment}</td><td>{unit.value === null ? 'no reading' : printValue(unit.value)}</td></tr>)}</tbody>
+          <tbody>{input.units.map(unit => <tr key={unit.id}><td>{unit.id}</td>{unit.blocks.map((block, i) => <td key={input.blockNames[i]}>{block}</td>)}<td>{unit.treatment}</td><td>{unit.isLeftOut ? 'left out' : unit.value === null ? 'no reading' : printValue(unit.value)}</td></tr>)}</tbody>
         </table>
       </details>
       <details>

@@ -9,6 +9,7 @@ import { callCounts } from './call-words';
 import { dotRowsOf } from './dot-rows';
 import { printFigure, printP, valuePrinter } from './print-value';
 import { logByDay } from './Tables';
+import { outcomeOf } from './Guesses';
 import { differencesOf } from './WhatIf';
 import { workingOf } from './working';
 
@@ -24,7 +25,7 @@ describe('the dots', () => {
   test('are in percent of the control, the control last, every measured pot once', () => {
     expect(dots).toMatchObject({ axis: 'percent', control: 100, band: [85, 115] });
     expect(dots.rows.at(-1)?.tag.index).toBe(-1);
-    expect(dots.rows.flatMap(row => row.points.map(point => point.code)).sort()).toEqual(looked.input.units.map(unit => unit.id).sort());
+    expect(dots.rows.flatMap(row => row.points.map(point => point.code)).sort()).toEqual(looked.input.units.filter(unit => !unit.isLeftOut).map(unit => unit.id).sort());
   });
 
   test('stand about their estimate, which lies within its interval', () => {
@@ -57,7 +58,7 @@ test('a look says what differs from the plan, and nothing where nothing does', (
   const count = beans.measures.find(measure => measure.summary === 'sound-count');
   expect(differencesOf(planned, planned, beans.measures, print)).toEqual([]);
   expect(differencesOf(planned, { ...planned, margin: { kind: 'percent', percent: 20 }, leftOut: ['TL3'], measureId: count?.id ?? '' }, beans.measures, print)).toEqual([
-    '20% worth having instead of 15%', 'Number of sound pieces, found along the way', 'TL3 left out', 'BA4 back in',
+    '20% worth having instead of 15%', 'Number of sound pieces, found along the way', 'TL3 left out', 'WT3 back in',
   ]);
 });
 
@@ -92,4 +93,12 @@ test('figures are printed as one reads them', () => {
   if (!weight || !count) throw new Error('the beans must have two measures');
   expect([valuePrinter(weight, 'metric')(1234), valuePrinter(weight, 'pounds-and-ounces')(500), valuePrinter(count, 'metric')(-31.44)]).toEqual(['1.234 kg', '1 lb 1.6 oz', '−31.4']);
   expect([printP(0.00004), printP(0.0409), printP(null), printFigure(-12.34567)]).toEqual(['below 0.001', '0.041', '—', '−12.35']);
+});
+
+test('a guess is right, wrong, or not settled; a verdict that can’t tell makes nobody wrong', () => {
+  expect(outcomeOf('tea', 'tea', 'better')).toBe('so it came');
+  expect(outcomeOf(null, 'tea', 'better')).toBe('it came otherwise');
+  expect(outcomeOf(null, null, 'no-difference-that-matters')).toBe('so it came');
+  expect(outcomeOf('tea', null, 'no-difference-that-matters')).toBe('it came otherwise');
+  expect(outcomeOf('tea', null, 'cant-tell')).toBe('not settled');
 });

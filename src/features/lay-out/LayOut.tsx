@@ -1,32 +1,34 @@
 'use client';
 
 import Link from 'next/link';
-import { useState, useTransition } from 'react';
+import { useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
-import type { Layout } from '@/core/trial/trial-data';
+import type { MovingRound } from '@/core/design/moving-round';
+import type { AuditFinding } from '@/core/design/fairness-audit';
+import type { PlannedTrial } from '@/core/judge/planned-input';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { type BenchDraft, readBench, unitCount } from '@/core/trial/bench-form';
+import type { Amendment, Layout, Treatment } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView, TagView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { PlanSize } from './PlanSize';
+import { AmendPlan } from './AmendPlan';
+import { ArrangeBench } from './ArrangeBench';
+import type { Ground } from './ground';
+import { MovePots } from './MovePots';
+import { PlantList, type Planted } from './PlantList';
+import { SitePanel } from './SitePanel';
+import { AuditList } from '@/features/audit/AuditList';
+import { LayoutFields } from './LayoutFields';
+import { SizePlanner } from './SizePlanner';
 import { TagKey } from './TagKey';
 import { counted, pluralOf } from '@/core/words/plural';
-
-/** A layout as its form holds it. */
-export interface BenchDraft {
-  readonly kind: Layout['kind'];
-  readonly unitsEach: string;
-  readonly blockCount: string;
-  readonly blockWord: string;
-  readonly unitWidth: string;
-  readonly isBlind: boolean;
-}
 
 interface LayOutProps {
   readonly saved: BenchDraft;
@@ -34,64 +36,80 @@ interface LayOutProps {
   readonly isLocked: boolean;
   readonly unitWord: string;
   readonly tags: readonly TagView[];
-  readonly marginPercent: number | null;
+  /** Of the question: what a plan of it would be judged by. */
+  readonly question: Omit<PlannedTrial, 'wish' | 'treatments' | 'unitWord'>;
+  /** Names and roles only, in a blind trial too: not which unit got which. */
+  readonly treatments: readonly Treatment[];
+  readonly system: MeasureSystem;
+  readonly costEach: number | null;
+  /** Who may see the key, as it was agreed. */
+  readonly keyRule: string;
+  readonly ownCv: { readonly cv: number; readonly trials: number } | null;
+  readonly audit: { readonly findings: readonly AuditFinding[]; readonly checks: number };
+  /** Which raised plant goes where; empty where none were measured. */
+  readonly planted: readonly Planted[];
+  readonly amendments: readonly Amendment[];
+  readonly isClosed: boolean;
   /** Without treatments where the trial is blind. */
   readonly bench: BenchView | null;
   readonly weighHref: string;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;
   readonly showKey: () => Promise<BenchView | null>;
+  /** What can be stood elsewhere, and what lies about it; null before the deal. */
+  readonly ground: Ground | null;
+  readonly arrange: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly describeSite: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly amend: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly printHref: string;
+  readonly movedOn: readonly string[];
+  /** null where they can't be moved: before the lock, after the end, in a square. */
+  readonly move: (() => Promise<Result<MovingRound['walk'], TrialTrouble>>) | null;
 }
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
-export function LayOut({ saved, layout, isLocked, unitWord, tags, marginPercent, bench, weighHref, deal, lock, showKey }: LayOutProps) {
+export function LayOut({ saved, layout, isLocked, unitWord, tags, question, treatments, system, costEach, keyRule, ownCv, audit, planted, amendments, isClosed, bench, weighHref, printHref, deal, lock, showKey, ground, arrange, describeSite, movedOn, move, amend }: LayOutProps) {
   const [form, setForm] = useState(saved);
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [keyBench, setKeyBench] = useState<BenchView | null>(null);
   const [isPending, startTransition] = useTransition();
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const set = <Key extends keyof BenchDraft>(key: Key) => (value: BenchDraft[Key]): void => setForm({ ...form, [key]: value });
+  const change = (changes: Partial<BenchDraft>): void => setForm({ ...form, ...changes });
   const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void => startTransition(async () => {
     const done = await work();
     setTrouble(done.ok ? undefined : done.trouble);
     if (done.ok) setKeyBench(null);
   });
-  const each = Number(form.unitsEach) * (form.kind === 'complete-blocks' ? Number(form.blockCount) : 1);
+  const wish = useMemo(() => readBench(form, system, treatments), [form, system, treatments]);
+  const plan = useMemo(() => (wish.ok ? { ...question, wish: wish.value, treatments, unitWord } : null), [wish, question, treatments, unitWord]);
   const shownBench = keyBench ?? bench;
+  const [isArranging, setArranging] = useState(false);
   return (
     <TwoParts>
       <div>
-        {shownBench
+        {ground && isArranging ? <ArrangeBench {...ground} blockWord={layout?.blockWord ?? 'block'} unitWord={unitWord} move={arrange} /> : shownBench
           ? <Bench view={shownBench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag ? unit.tag.name : 'what it gets is hidden' })} />
           : <Blank><p>Nothing stands here yet.</p><p>Say how many {pluralOf(unitWord)} each treatment gets, and deal. Every {unitWord} gets a code and a place by lot, not by hand: a hand always finds the better light for its favourite.</p></Blank>}
-        {shownBench && <TagKey tags={tags} isHidden={shownBench.units.every(unit => unit.tag === null)} />}
-        {layout && <Soft>Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed}. The same plan and seed give this bench again.</Soft>}
+        {planted.length > 0 && <PlantList planted={planted} unitWord={unitWord} />}
+        {shownBench && !isArranging && <TagKey tags={tags} isHidden={shownBench.units.every(unit => unit.tag === null)} />}
+        {layout && <Soft>Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed}, {dealtWords(layout)}. The same plan and seed give this bench again.</Soft>}
+        {layout && <Acts>{!isLocked && ground && <Button onPress={() => setArranging(!isArranging)}>{isArranging ? 'Done arranging' : 'Arrange it as it stands'}</Button>}<Link href={printHref}>Print labels, plan, sheets and protocol</Link></Acts>}
         {bench?.units.every(unit => unit.tag === null) && (
           <Acts>
             <Button onPress={() => { if (keyBench) setKeyBench(null); else startTransition(async () => setKeyBench(await showKey())); }}>{keyBench ? 'Hide the key' : 'Show the key'}</Button>
-            <Soft>For whoever feeds. Who weighs had better not look; each look is put in the log.</Soft>
+            <Soft>{keyRule || 'For whoever feeds. Who weighs had better not look.'} Each look is put in the log.</Soft>
           </Acts>
         )}
+        {ground && <SitePanel site={ground.site} hasGuards={layout?.hasGuards ?? false} biases={ground.biases} blockWord={layout?.blockWord ?? 'block'} isTurned={layout?.isTurned ?? false} hasBlocks={(layout?.blockCount ?? 0) > 1} isLocked={isLocked} draw={describeSite} />}
+        <SizePlanner plan={plan} ownCv={ownCv} costEach={costEach} unitAreaM2={wish.ok ? (wish.value.unitWidthMm * wish.value.unitDepthMm) / 1e6 : null} />
       </div>
       <div>
         {isLocked ? <LockedPlan layout={layout} isBlind={saved.isBlind} unitWord={unitWord} weighHref={weighHref} /> : (
           <>
             <h2>How it is laid out</h2>
+            <LayoutFields form={form} fields={fields} treatments={tags.length} factors={Object.keys(treatments[0]?.levels ?? {})} unitWord={unitWord} places={wish.ok ? unitCount(wish.value, treatments) : null} onChange={change} />
             <Choice
-              label="Dealt" name="kind" value={form.kind} onChange={set('kind')}
-              options={[
-                { value: 'complete-blocks', label: 'within blocks', hint: 'Each shelf, bed or strip holds every treatment equally often, so that light and draught can’t decide.' },
-                { value: 'complete-randomisation', label: 'over the whole bench', hint: 'Where one place is as good as the other.' },
-              ]}
-            />
-            <Fields>
-              {form.kind === 'complete-blocks' && <TextField label="Blocks" name="blockCount" value={form.blockCount} onChange={set('blockCount')} trouble={fields.blockCount} inputMode="numeric" />}
-              {form.kind === 'complete-blocks' && <TextField label="A block is a" name="blockWord" value={form.blockWord} onChange={set('blockWord')} trouble={fields.blockWord} />}
-              <TextField label={form.kind === 'complete-blocks' ? 'Of each, in a block' : 'Of each treatment'} name="unitsEach" value={form.unitsEach} onChange={set('unitsEach')} trouble={fields.unitsEach} inputMode="numeric" />
-              <TextField label={`A ${unitWord} is across`} name="unitWidth" value={form.unitWidth} onChange={set('unitWidth')} trouble={fields.unitWidth} />
-            </Fields>
-            <Choice
-              label="Who sees what each got" name="isBlind" value={form.isBlind ? 'blind' : 'open'} onChange={value => set('isBlind')(value === 'blind')}
+              label="Who sees what each got" name="isBlind" value={form.isBlind ? 'blind' : 'open'} onChange={value => change({ isBlind: value === 'blind' })}
               options={[{ value: 'blind', label: 'nobody, until the key is opened', hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.' }, { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' }]}
             />
             {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not dealt: look at the marked lines.' : trialSentence(trouble)}</Trouble>}
@@ -102,7 +120,9 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, marginPercent,
             {layout && <Soft>Locking comes before the first reading. After it, the question, the margin and the deal stand.</Soft>}
           </>
         )}
-        <PlanSize unitsEach={isLocked && layout ? layout.unitsEach : each} treatments={tags.length} unitWord={unitWord} marginPercent={marginPercent} />
+        <AuditList {...audit} />
+        {move && <MovePots unitWord={unitWord} movedOn={movedOn} move={move} />}
+        {isLocked && <AmendPlan amendments={amendments} amend={isClosed ? null : amend} />}
       </div>
     </TwoParts>
   );
@@ -112,15 +132,24 @@ function LockedPlan({ layout, isBlind, unitWord, weighHref }: { readonly layout:
   return (
     <>
       <h2>The plan is locked</h2>
-      <p>{counted(layout?.unitsEach ?? 0, unitWord)} of each treatment, {layout && layout.blockCount > 0 ? `dealt within ${counted(layout.blockCount, layout.blockWord)}` : 'dealt over the whole bench'}, {isBlind ? 'weighed blind' : 'open to see'}.</p>
+      <p>{counted(layout?.unitsEach ?? 0, unitWord)} of each treatment, dealt {layout ? dealtWords(layout) : ''}, {isBlind ? 'weighed blind' : 'open to see'}.</p>
       <Acts><Link href={weighHref}>Go on to Weigh</Link></Acts>
     </>
   );
 }
 
-const Fields = styled.div`
-  display: grid; grid-template-columns: 1fr 1fr; gap: 16px 24px; align-items: start;
-`;
+/** At which level of the place tree what was dealt. */
+function dealtWords(layout: Layout): string {
+  const blocks = counted(layout.blockCount, layout.blockWord);
+  switch (layout.kind) {
+    case 'complete-randomisation': return 'over the whole bench';
+    case 'complete-blocks': case 'several-gardens': return `within ${blocks}`;
+    case 'pairs': return `by a coin within ${blocks}`;
+    case 'latin-square': return `once in each ${layout.blockWord} and each ${layout.columnWord}`;
+    case 'incomplete-blocks': return `within ${blocks} of ${layout.perBlock}`;
+    case 'split-plot': return `${layout.wholeFactor} to ${pluralOf(layout.wholeWord ?? 'bed')} within ${blocks}, the rest within each ${layout.wholeWord}`;
+  }
+}
 
 const Blank = styled.div`
   background: var(--slate-deep); padding: 48px 32px; display: grid; gap: 8px; min-height: 260px; align-content: center;

@@ -24,6 +24,8 @@ interface WeighProps extends RoundDoors {
   readonly measure: Measure;
   readonly system: MeasureSystem;
   readonly today: string;
+  /** The code on a label that was scanned. */
+  readonly asked?: string | undefined;
   readonly bench: BenchView | null;
   readonly picks: readonly Pick[];
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
@@ -46,9 +48,9 @@ export function Weigh(props: WeighProps) {
   return <Round {...props} bench={bench} />;
 }
 
-function Round({ trialId, state, unitWord, measure, system, today, bench, picks, take, remove, undoRevision, history }: WeighProps & { readonly bench: BenchView }) {
+function Round({ trialId, state, unitWord, measure, system, today, asked, bench, picks, take, remove, undoRevision, history }: WeighProps & { readonly bench: BenchView }) {
   const units = bench.units;
-  const round = useRound({ trialId, units, picks, system, today, take, remove, undoRevision });
+  const round = useRound({ trialId, units, picks, system, today, asked, take, remove, undoRevision });
   const { unit, style, saves } = round;
   const gross = useRef<HTMLInputElement>(null);
   const unitId = unit?.id;

@@ -28,13 +28,15 @@ interface RoundPlan extends RoundDoors {
   readonly picks: readonly Pick[];
   readonly system: MeasureSystem;
   readonly today: string;
+  /** The code on a label that was scanned: that unit is in hand first. */
+  readonly asked?: string | undefined;
 }
 
 /** What can be taken back: a new pick by taking it out, a revision by bringing back what was before. */
 type Undoable = { readonly kind: 'new' | 'revision'; readonly pick: Pick };
 
 /** A walk round the pots: which one is in hand, what is in the form, what was just done and how to take it back. */
-export function useRound({ trialId, units, picks, system, today, take, remove, undoRevision }: RoundPlan) {
+export function useRound({ trialId, units, picks, system, today, asked, take, remove, undoRevision }: RoundPlan) {
   const chosen = useChosenUnit();
   const [round, keepRound] = useDraft<RoundDraft>(`turnspit-round-${trialId}`, { pickedOn: today, tare: '', mode: 'whole' }, isRoundDraft);
   const [draft, setDraft] = useState<PickDraft>(EMPTY_PICK);
@@ -47,7 +49,7 @@ export function useRound({ trialId, units, picks, system, today, take, remove, u
   const saved = useRef(new Set<string>());
   const [saves, setSaves] = useState(0);
   const style = MASS_STYLE_FOR[system];
-  const unit = units.find(candidate => candidate.id === chosen.unitId) ?? units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ?? units[0];
+  const unit = units.find(candidate => candidate.id === chosen.unitId) ?? units.find(candidate => candidate.code === asked) ?? units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ?? units[0];
   const unitId = unit?.id;
   const { unitId: chosenId, choose: chooseUnit } = chosen;
   useEffect(() => {

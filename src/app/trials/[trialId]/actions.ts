@@ -5,9 +5,13 @@ import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { failure, type Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { amendPlan } from '@/service/amend';
+import { arrangePlace, describeSite } from '@/service/arrange';
 import { changeQuestion } from '@/service/ask';
 import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge';
 import { dealTrial, lockPlan } from '@/service/lay-out';
+import { movePots } from '@/service/move-pots';
+import { predict } from '@/service/predict';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh';
 
 // Public doors: anyone who can reach the site can call them with anything, ids included.
@@ -71,4 +75,24 @@ export async function putBackInAction(trialId: unknown, incidentId: unknown) {
 
 export async function closeTrialAction(trialId: unknown) {
   return changing(trialId, closeTrial);
+}
+
+export async function predictAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => predict(id, input));
+}
+
+export async function amendAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => amendPlan(id, input));
+}
+
+export async function arrangeAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => arrangePlace(id, input));
+}
+
+export async function describeSiteAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => describeSite(id, input));
+}
+
+export async function movePotsAction(trialId: unknown) {
+  return changing(trialId, movePots);
 }

@@ -1,9 +1,10 @@
 import type { Metadata } from 'next';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { AskForm } from '@/features/ask/AskForm';
+import { Predictions } from '@/features/ask/Predictions';
 import { questionFormOf } from '@/features/ask/question-draft';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { changeQuestionAction } from '../actions';
+import { changeQuestionAction, predictAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';
@@ -11,9 +12,12 @@ export const metadata: Metadata = { title: 'Ask' };
 
 export default async function AskPage(props: TrialPageProps) {
   const { data, frame, isOpen } = await loadTrial(props);
+  const canGuess = data.trial.state !== 'closed' && data.picks.length === 0 && data.readings.length === 0;
   return (
     <TrialFrame frame={frame} step="ask">
-      <AskForm draftKey={`turnspit-question-${data.trial.id}`} saved={questionFormOf(data)} isLocked={data.trial.state !== 'planned'} bench={benchViewOf(data, isOpen)} save={changeQuestionAction.bind(null, data.trial.id)} />
+      <AskForm draftKey={`turnspit-question-${data.trial.id}`} saved={questionFormOf(data)} isLocked={data.trial.state !== 'planned'} bench={benchViewOf(data, isOpen)} save={changeQuestionAction.bind(null, data.trial.id)}>
+        <Predictions sealed={data.predictions.map(({ by, sealedAt }) => ({ by, sealedAt }))} treatments={data.treatments.map(treatment => treatment.name)} predict={canGuess ? predictAction.bind(null, data.trial.id) : null} />
+      </AskForm>
     </TrialFrame>
   );
 }

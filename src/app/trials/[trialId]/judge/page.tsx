@@ -1,13 +1,15 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
+import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
 import { judge } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { judgeUnderLook, plannedLook } from '@/core/judge/trial-verdict';
+import { judgeUnderLook, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { JudgeView } from '@/features/judge/JudgeView';
 import { ShutKey } from '@/features/judge/ShutKey';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden';
+import { ownSpread } from '@/service/own-spread';
 import { frozenVerdictOf } from '@/service/judge';
 import { trialLog } from '@/service/trials';
 import { closeTrialAction, leaveOutAction, openKeyAction, putBackInAction } from '../actions';
@@ -32,7 +34,8 @@ export default async function JudgePage(props: TrialPageProps) {
     const frozen = await frozenVerdictOf(id);
     return (
       <JudgeView
-        data={data} first={judgeUnderLook(data, plannedLook(data, STARTING_GUESS_CV), judge)} bench={bench} system={garden.system}
+        data={state === 'closed' ? data : { ...data, predictions: [] }} first={judgeUnderLook(data, plannedLook(data, STARTING_GUESS_CV), judge)} bench={bench} system={garden.system}
+        audit={{ findings: fairnessAudit(data, (await ownSpread(mainMeasure(data).summary))?.cv ?? STARTING_GUESS_CV.cv), checks: Object.keys(AUDIT_CHECKS).length }}
         frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
         log={(await trialLog(id)).map(({ at, what }) => ({ at, what }))}
         close={closeTrialAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}

@@ -11,14 +11,19 @@ import { loadTrial, type TrialPageProps } from '../load-trial';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Weigh' };
 
-export default async function WeighPage(props: TrialPageProps) {
+interface WeighPageProps extends TrialPageProps {
+  readonly searchParams: Promise<{ readonly pot?: string | readonly string[] }>;
+}
+
+export default async function WeighPage(props: WeighPageProps) {
+  const { pot } = await props.searchParams;
   const { data, frame, isOpen } = await loadTrial(props);
   const garden = await currentGarden();
   const { id, state, unitWord } = data.trial;
   return (
     <TrialFrame frame={frame} step="weigh">
       <Weigh
-        trialId={id} state={state} unitWord={unitWord} measure={mainMeasure(data)} system={garden.system} today={today()}
+        trialId={id} state={state} unitWord={unitWord} measure={mainMeasure(data)} system={garden.system} today={today()} asked={typeof pot === 'string' ? pot : undefined}
         bench={benchViewOf(data, isOpen)} picks={data.picks}
         take={takePickAction.bind(null, id)} remove={removePickAction.bind(null, id)} undoRevision={undoRevisionAction.bind(null, id)} history={historyAction}
       />

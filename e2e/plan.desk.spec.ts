@@ -1,0 +1,82 @@
+import { expect, test } from './garden-server';
+import { askQuestion, benchUnits, dealAndLock, goToStep } from './trial-steps';
+
+test('a prediction is sealed, stays shut, and opens with the verdict', async ({ page }) => {
+  await askQuestion(page, 'Who guesses right?');
+  await goToStep(page, 'Ask');
+  await page.getByLabel('Who', { exact: true }).fill('Ines');
+  await page.getByLabel('What will do best').selectOption('Heronsgill feed');
+  await page.getByRole('button', { name: 'Seal it' }).click();
+  await expect(page.getByText('Say why: that is what the trial can teach.')).toBeVisible();
+  await page.getByLabel('Why', { exact: true }).fill('It helped the beans.');
+  await page.getByRole('button', { name: 'Seal it' }).click();
+  await expect(page.getByText(/Sealed until the verdict: Ines/)).toBeVisible();
+  await expect(page.getByText('It helped the beans.')).toHaveCount(0);
+  await goToStep(page, 'Lay out');
+  await dealAndLock(page, 2);
+  await goToStep(page, 'Judge');
+  await expect(page.getByText('It helped the beans.')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Close the trial' }).click();
+  await expect(page.getByRole('heading', { name: 'What was expected' })).toBeVisible();
+  await expect(page.getByText('It helped the beans.')).toBeVisible();
+});
+
+test('a change after the lock is put on record, and stands on the verdict', async ({ page }) => {
+  await askQuestion(page, 'Changed on the way?');
+  await dealAndLock(page, 2);
+  await page.getByText('Change something, with a reason').click();
+  await page.getByText('what is worth having', { exact: true }).click();
+  await page.getByLabel('At least, % of the control').fill('25');
+  await page.getByRole('button', { name: 'Put it on record' }).click();
+  await expect(page.getByText('Say why, so that a reader can judge it.')).toBeVisible();
+  await page.getByLabel('Why', { exact: true }).fill('The feed got dearer.');
+  await page.getByRole('button', { name: 'Put it on record' }).click();
+  await expect(page.getByText('Worth having: 15% → 25%')).toBeVisible();
+  await goToStep(page, 'Judge');
+  await expect(page.getByText('Changed after the lock, and after the key was open: 15% → 25%. The feed got dearer.')).toBeVisible();
+});
+
+test('pots change places by lot after the lock, with a walk to follow', async ({ page }) => {
+  await askQuestion(page, 'Moved round?');
+  await dealAndLock(page, 5);
+  await page.getByRole('button', { name: 'Deal new places' }).click();
+  await expect(page.getByRole('list', { name: 'The walk' })).toBeVisible();
+  await expect(page.getByText(/^Set [A-Z]{2}\d aside\.$/).first()).toBeVisible();
+  await expect(page.getByText(/Moved once, last on/)).toBeVisible();
+});
+
+test('sheets are printed as PDF, and a label’s code opens its pot', async ({ page, openPage }) => {
+  await askQuestion(page, 'On paper?');
+  await dealAndLock(page, 3);
+  const units = await benchUnits(page);
+  await page.getByRole('link', { name: 'Print labels, plan, sheets and protocol' }).click();
+  await page.waitForURL(/print$/);
+  await page.getByText('14 on a sheet', { exact: true }).click();
+  for (const name of ['Labels', 'Bench plan', 'Clipboard sheets', 'Protocol']) {
+    const answer = await page.request.get((await page.getByRole('link', { name: `${name} (PDF)` }).getAttribute('href')) ?? '');
+    expect(answer.headers()['content-type']).toBe('application/pdf');
+    expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  }
+  const code = units.at(-1)?.code ?? '';
+  await openPage(`${new URL(page.url()).pathname.replace(/print$/, 'weigh')}?pot=${code}`);
+  await expect(page.getByRole('heading', { name: code })).toBeVisible();
+});
+
+test('of more plants than places the most alike take part, and each place says which', async ({ page }) => {
+  await askQuestion(page, 'Equal starts?');
+  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByLabel('Of each treatment').fill('3');
+  await page.getByText('Sizes before the start').click();
+  const sizes = page.getByLabel('Sizes of all plants raised');
+  await sizes.fill('12 13 tall');
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText('“tall” is not a size.')).toBeVisible();
+  await sizes.fill('12 3 13 14 40 12.5 13.5 12.8');
+  await expect(page.getByText('For 6 places 2 are set aside as spares: number 2 (3), number 5 (40).')).toBeVisible();
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once/)).toBeVisible();
+  await page.getByText('Which plant goes where').click();
+  await expect(page.getByRole('list', { name: 'Plant of each pot' }).getByRole('listitem')).toHaveCount(6);
+  await page.reload();
+  await expect(sizes).toHaveValue('12 3 13 14 40 12.5 13.5 12.8');
+});

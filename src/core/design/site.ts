@@ -1,0 +1,86 @@
+import { buildTrialModel } from '@/core/judge/trial-model';
+import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { fitLinearModel, indicatorColumns } from '@/core/stats/linear-model';
+import { cornersOn } from '@/core/trial/place-corner';
+import type { Place, SiteFeature, TrialData } from '@/core/trial/trial-data';
+
+/** What a feature of the site is called on screen. */
+export const SITE_WORDS: Readonly<Record<SiteFeature['kind'], string>> = { slope: 'slope, high', light: 'light', wall: 'wall', fence: 'fence', tap: 'tap', traffic: 'foot traffic' };
+
+/** What a gradient of the site would do to this deal, if nothing else differed. */
+export interface SiteBias {
+  readonly feature: SiteFeature;
+  /** By treatment against the control, blocks allowed for, in % of a plant's yield. */
+  readonly biases: readonly { readonly treatment: string; readonly percent: number }[];
+  /** The share of the gradient that the blocks take out, in [0, 1]. */
+  readonly takenOut: number;
+  /** The same share if blocks were cut as rows, and as columns. */
+  readonly asRows: number;
+  readonly asColumns: number;
+}
+
+/** Works out every feature of the site for the deal as it stands. */
+export function siteBiases(data: TrialData): readonly SiteBias[] {
+  const at = centresOf(data);
+  const bench = data.places.find(place => place.kind === 'bench');
+  if (!bench || at.length === 0) return [];
+  return (data.layout?.site ?? []).map(feature => {
+    const values = at.map(({ x, y }) => feature.percent * strengthAt(feature, x, y, bench));
+    const input = inputOf(data, values);
+    const trial = buildTrialModel(input);
+    const model = trial.fit(values);
+    return {
+      feature,
+      biases: input.treatments.filter(name => name !== input.control).map(treatment => ({ treatment, percent: trial.differenceOf(model, treatment, input.control)?.estimate ?? 0 })),
+      takenOut: explained(values, ...trial.blockTerms.map(term => term.columns)),
+      asRows: explained(values, groupColumns(at.map(place => place.y), bench.depthMm, data.blocks.length)),
+      asColumns: explained(values, groupColumns(at.map(place => place.x), bench.widthMm, data.blocks.length)),
+    };
+  });
+}
+
+const REACH = 0.3; // of the bench: a wall's warmth, a fence's shade, a path's trampling fade within it
+
+/** 1 where a feature is strongest, 0 where it is not felt. Slope and light change evenly over the bench; the rest fade. */
+export function strengthAt({ kind, side }: SiteFeature, xMm: number, yMm: number, bench: Pick<Place, 'widthMm' | 'depthMm'>): number {
+  const along = side === 'left' || side === 'right' ? xMm / bench.widthMm : yMm / bench.depthMm;
+  const away = side === 'left' || side === 'far' ? along : 1 - along;
+  return kind === 'slope' || kind === 'light' ? 1 - away : Math.exp(-away / REACH);
+}
+
+/** The middle of every unit, in mm from the corner of the bench. */
+export function centresOf({ places, units }: TrialData): readonly { readonly x: number; readonly y: number }[] {
+  const cornerOf = cornersOn(places);
+  const byId = new Map(places.map(place => [place.id, place]));
+  return units.map(unit => {
+    const own = byId.get(unit.placeId);
+    if (!own) return { x: 0, y: 0 };
+    const { xMm, yMm } = cornerOf(own);
+    return { x: xMm + own.widthMm / 2, y: yMm + own.depthMm / 2 };
+  });
+}
+
+function inputOf(data: TrialData, values: readonly number[]): JudgeInput {
+  const nameOf = new Map(data.treatments.map(treatment => [treatment.id, treatment.name]));
+  const blockOf = new Map(data.blocks.map(block => [block.id, block.name]));
+  const isSquare = data.layout?.columnWord != null;
+  return {
+    response: 'yield', unitWord: data.trial.unitWord, treatmentName: 'treatment', treatments: data.treatments.map(treatment => treatment.name),
+    control: data.treatments.find(treatment => treatment.role === 'control')?.name ?? data.treatments[0]?.name ?? '', blockNames: data.blocks.length > 0 ? ['block', ...(isSquare ? ['column'] : [])] : [],
+    units: data.units.map((unit, i) => ({ id: unit.code, treatment: nameOf.get(unit.treatmentId) ?? '', value: values[i] ?? 0, blocks: unit.blockId === null ? [] : [blockOf.get(unit.blockId) ?? '', ...(isSquare ? [String(unit.column)] : [])] })),
+    subsamples: data.units.length, better: 'higher', margin: null, confidence: 0.95, shuffles: 0, seed: 1, isDeclared: true, priorCv: STARTING_GUESS_CV,
+  };
+}
+
+/** The share of a column's spread that groups explain. */
+function explained(values: readonly number[], ...groups: readonly (readonly (readonly number[])[])[]): number {
+  const total = fitLinearModel(values, []).residualSs;
+  if (total < 1e-12) return 1;
+  return 1 - fitLinearModel(values, groups.map((columns, i) => ({ name: String(i), columns }))).residualSs / total;
+}
+
+/** Strips of equal width across the bench. */
+function groupColumns(along: readonly number[], lengthMm: number, strips: number): readonly (readonly number[])[] {
+  const labels = along.map(at => String(Math.min(strips - 1, Math.floor((at / lengthMm) * Math.max(1, strips)))));
+  return indicatorColumns(labels, [...new Set(labels)]);
+}

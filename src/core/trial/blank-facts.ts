@@ -1,0 +1,17 @@
+import type { Layout, Treatment, Trial } from './trial-data';
+
+/** What a treatment holds that nobody said anything of. */
+export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'> = { controlKind: null, dose: null, detail: '' };
+
+/** What a trial holds that nobody said anything of. */
+export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'> = {
+  pattern: null, interest: '', rules: { end: 'date', endStage: '', leaveOut: '', replace: '', cull: '', key: '' }, money: null,
+};
+
+/** What is not known yet of a layout's place. */
+export const BLANK_SITE: Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'> = { isArrangedInSight: false, hasGuards: false, site: [] };
+
+/** What a layout holds that only some kinds need. */
+export const BLANK_LAYOUT: Pick<Layout, 'columnWord' | 'wholeWord' | 'wholeFactor' | 'perBlock' | 'controlEach' | 'isTurned'> = {
+  columnWord: null, wholeWord: null, wholeFactor: null, perBlock: null, controlEach: null, isTurned: false,
+};

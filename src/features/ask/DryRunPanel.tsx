@@ -1,0 +1,55 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { styled } from 'styled-components';
+import { v7 } from 'uuid';
+import type { DryRun } from '@/core/judge/dry-run';
+import { readBench } from '@/core/trial/bench-form';
+import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
+import { questionPattern } from '@/core/trial/question-patterns';
+import { type Planner, startPlanner } from '@/workers/planner-job';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+
+const USUAL_BENCH = { kind: 'complete-blocks', unitsEach: '1', blockCount: '6', blockWord: 'shelf', unitWidth: '25 cm', isBlind: true } as const;
+const USUAL_CV = 0.2;
+
+/** What the trial would say in three made-up seasons: does that answer the question? */
+export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
+  const [runs, setRuns] = useState<readonly DryRun[]>();
+  const [says, setSays] = useState('');
+  const seed = useRef(1);
+  const planner = useRef<Planner>(null);
+  useEffect(() => () => planner.current?.end(), []);
+  const start = (): void => {
+    const question = readQuestion(form, 'uk', () => v7());
+    if (!question.ok) { setRuns(undefined); setSays('Fill in the question first: its lines are not all written.'); return; }
+    const { facts, treatments, measures } = question.value;
+    const main = measures.find(measure => measure.isMain);
+    const wish = readBench({ ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench }, 'uk', treatments);
+    const usual = readBench(USUAL_BENCH, 'uk', treatments);
+    const bench = wish.ok ? wish.value : usual.ok ? usual.value : undefined;
+    if (!bench || !main) { setSays('This can’t be laid out yet.'); return; }
+    setSays('');
+    const failed = (): void => setSays('The made-up seasons could not be judged.');
+    planner.current ??= startPlanner(failed);
+    planner.current.dryRuns({ wish: bench, treatments, unitWord: facts.unitWord, response: main.response, better: main.better, margin: main.margin }, USUAL_CV, seed.current++).then(setRuns, failed);
+  };
+  return (
+    <Dry aria-label="Dry run">
+      <h3>Would the answer fit the question?</h3>
+      {runs && <dl>{runs.map(run => <div key={run.story}><dt>{run.story}</dt><dd><b>{run.headline}</b><small>{run.detail}</small></dd></div>)}</dl>}
+      {runs && <Soft>Made-up readings, with a spread of 20%. If these sentences are not what you want to know, ask otherwise now.</Soft>}
+      {says && <p role="status">{says}</p>}
+      <Button onPress={start}>{runs ? 'Another made-up season' : 'Try it with made-up readings'}</Button>
+    </Dry>
+  );
+}
+
+const Dry = styled.section`
+  display: grid; gap: 10px; justify-items: start; border-top: 1px solid var(--rule); padding-top: 16px;
+  & dl { margin: 0; display: grid; gap: 10px; }
+  & dt { color: var(--ink-soft); font-size: 0.9375rem; }
+  & dd { margin: 0; max-width: var(--measure); }
+  & small { display: block; color: var(--ink-soft); font-size: 0.875rem; }
+`;

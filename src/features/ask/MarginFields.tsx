@@ -1,0 +1,58 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import { payingPercent, plainNumber, type QuestionForm } from '@/core/trial/question-form';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+
+interface MarginFieldsProps {
+  readonly form: QuestionForm;
+  readonly troubles: FieldTroubles;
+  readonly isLocked: boolean;
+  readonly onChange: (changes: Partial<QuestionForm>) => void;
+}
+
+/** The smallest difference that matters, said outright or worked out from money. */
+export function MarginFields({ form, troubles, isLocked, onChange }: MarginFieldsProps) {
+  const isPercent = form.marginKind === 'percent';
+  return (
+    <Margin>
+      <Choice label="Worth having" name="marginKind" value={form.marginKind} onChange={marginKind => onChange({ marginKind })} isReadOnly={isLocked} direction="row" options={[{ value: 'percent', label: '% of the control' }, { value: 'amount', label: 'an amount' }, { value: 'any', label: 'any difference' }]} />
+      {form.marginKind !== 'any' && <TextField label={isPercent ? 'At least, %' : 'At least'} name="margin" value={form.margin} onChange={margin => onChange({ margin })} trouble={troubles.margin} isReadOnly={isLocked} inputMode={isPercent ? 'decimal' : 'text'} hint={!isPercent && form.summary !== 'sound-count' ? 'With its unit: 50 g, 2 oz.' : undefined} />}
+      <details open={Object.values(form.money).some(text => text !== '')}>
+        <summary>Work it out from money</summary>
+        <div>
+          <TextField label={`It costs, a ${form.unitWord || 'unit'}`} name="costEach" value={form.money.costEach} onChange={costEach => onChange({ money: { ...form.money, costEach } })} trouble={troubles['money.costEach']} isReadOnly={isLocked} inputMode="decimal" placeholder="0.60" />
+          <TextField label="The crop is worth, a kg" name="worthPerKg" value={form.money.worthPerKg} onChange={worthPerKg => onChange({ money: { ...form.money, worthPerKg } })} trouble={troubles['money.worthPerKg']} isReadOnly={isLocked} inputMode="decimal" placeholder="5" />
+          <TextField label={`A ${form.unitWord || 'unit'} gives now, kg`} name="presentKg" value={form.money.presentKg} onChange={presentKg => onChange({ money: { ...form.money, presentKg } })} trouble={troubles['money.presentKg']} isReadOnly={isLocked} inputMode="decimal" placeholder="0.8" />
+        </div>
+        <Worth form={form} isLocked={isLocked} onChange={onChange} />
+      </details>
+    </Margin>
+  );
+}
+
+function Worth({ form, isLocked, onChange }: Pick<MarginFieldsProps, 'form' | 'isLocked' | 'onChange'>) {
+  const [costEach = 0, worthPerKg = 0, presentKg = 0] = [form.money.costEach, form.money.worthPerKg, form.money.presentKg].map(plainNumber);
+  if (!(costEach > 0 && worthPerKg > 0 && presentKg > 0)) return <Soft>All in your own money. It pays where the extra harvest is worth more than the treatment costs.</Soft>;
+  const percent = payingPercent({ costEach, worthPerKg, presentKg });
+  const shown = Number(percent.toPrecision(3));
+  return (
+    <>
+      <p>It pays from <b>{shown}%</b> more: {costEach} ÷ ({worthPerKg} × {presentKg}) = {shown}%, {Math.round((1000 * costEach) / worthPerKg)} g more a {form.unitWord}.</p>
+      {!isLocked && shown <= 1000 && <Button onPress={() => onChange({ marginKind: 'percent', margin: String(Math.max(1, Math.ceil(percent))) })}>Take {Math.max(1, Math.ceil(percent))}% as worth having</Button>}
+    </>
+  );
+}
+
+const Margin = styled.div`
+  display: grid; gap: 8px;
+  & details > summary { cursor: pointer; padding: 4px 0; text-decoration: underline; text-underline-offset: 3px; text-decoration-color: var(--rule-strong); width: fit-content; }
+  & details[open] { display: grid; gap: 8px; justify-items: start; }
+  & details > div { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 12px; align-items: end; }
+  @media (max-width: 640px) { & details > div { grid-template-columns: minmax(0, 1fr); } }
+  @media (pointer: coarse) { & details > summary { padding: 12px 0; } }
+`;

@@ -1,0 +1,54 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { fullDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface PredictionsProps {
+  /** Who sealed one, and when; what it says stays shut. */
+  readonly sealed: readonly { readonly by: string; readonly sealedAt: string }[];
+  readonly treatments: readonly string[];
+  /** null once something was weighed: then it is no guess any more. */
+  readonly predict: ((input: unknown) => Promise<Result<unknown, TrialTrouble>>) | null;
+}
+
+/** Who expects what, sealed until the verdict. */
+export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
+  const [form, setForm] = useState({ by: '', expects: '', why: '' });
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const submit = (): void => startTransition(async () => {
+    const done = await predict?.(form);
+    setTrouble(done && !done.ok ? done.trouble : undefined);
+    if (done?.ok) setForm({ by: '', expects: '', why: '' });
+  });
+  return (
+    <Guesses aria-label="Predictions">
+      <h2>What do you expect?</h2>
+      {sealed.length === 0 ? <Soft>Nobody has said yet. A surprise is one only if it was written down before; it opens with the verdict.</Soft>
+        : <Soft>Sealed until the verdict: {sealed.map(each => `${each.by} (${fullDay(each.sealedAt.slice(0, 10))})`).join(', ')}.</Soft>}
+      {predict && (
+        <div>
+          <TextField label="Who" name="by" value={form.by} onChange={by => setForm({ ...form, by })} trouble={fields.by} />
+          <Select label="What will do best" name="expects" value={form.expects} onChange={expects => setForm({ ...form, expects })} options={[{ value: '', label: 'no difference that matters' }, ...treatments.map(name => ({ value: name, label: name }))]} />
+          <TextField label="Why" name="why" value={form.why} onChange={why => setForm({ ...form, why })} trouble={fields.why} />
+          {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+          <Acts><Button onPress={submit} isPending={isPending}>Seal it</Button></Acts>
+        </div>
+      )}
+    </Guesses>
+  );
+}
+
+const Guesses = styled.section`
+  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
+  & > div { display: grid; gap: 12px; }
+`;

@@ -1,0 +1,40 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { AuditFinding, AuditGrade } from '@/core/design/fairness-audit';
+import { Soft } from '@/ui/Page';
+
+const GRADE_WORDS: Readonly<Record<AuditGrade, string>> = { spoils: 'Spoils the test', weakens: 'Weakens it', note: 'Worth knowing' };
+const GRADES: readonly AuditGrade[] = ['spoils', 'weakens', 'note'];
+
+/** Is it a fair test? What was found, the worst first, each with its reason and what to do. */
+export function AuditList({ findings, checks }: { readonly findings: readonly AuditFinding[]; readonly checks: number }) {
+  const hasBad = findings.some(finding => finding.grade !== 'note');
+  return (
+    <Audit aria-label="Is it a fair test?">
+      <h2>Is it a fair test?</h2>
+      <Soft>{checks} checks, and every column of the plan held against the treatments.{hasBad ? '' : ' Nothing found that spoils or weakens it.'}</Soft>
+      {GRADES.map(grade => {
+        const own = findings.filter(finding => finding.grade === grade);
+        if (own.length === 0) return null;
+                return grade === 'note'
+          ? <details key={grade}><summary data-grade={grade}>{GRADE_WORDS[grade]} ({own.length})</summary><Findings findings={own} /></details>
+          : <div key={grade}><h3 data-grade={grade}>{GRADE_WORDS[grade]}</h3><Findings findings={own} /></div>;
+      })}
+    </Audit>
+  );
+}
+
+function Findings({ findings }: { readonly findings: readonly AuditFinding[] }) {
+  return <ul>{findings.map(finding => <li key={finding.code + finding.says}><b>{finding.says}</b> {finding.why} {finding.remedy && <i>{finding.remedy}</i>}</li>)}</ul>;
+}
+
+const Audit = styled.section`
+  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
+  & ul { margin: 4px 0 0; padding: 0; list-style: none; display: grid; gap: 8px; max-width: var(--measure); }
+  & i { font-style: normal; color: var(--ink-soft); }
+  & [data-grade='spoils'] { color: var(--beet); }
+  & [data-grade='weakens'] { color: var(--straw); }
+  & summary { cursor: pointer; font-weight: 600; padding: 4px 0; width: fit-content; }
+  @media (pointer: coarse) { & summary { padding: 12px 0; } }
+`;

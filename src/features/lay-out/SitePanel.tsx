@@ -1,0 +1,88 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { SITE_WORDS, type SiteBias } from '@/core/design/site';
+import type { Result } from '@/core/result';
+import { SiteFeature } from '@/core/trial/trial-data';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { pluralOf } from '@/core/words/plural';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface SitePanelProps {
+  readonly site: readonly SiteFeature[];
+  readonly hasGuards: boolean;
+  readonly biases: readonly SiteBias[];
+  readonly blockWord: string;
+  readonly isTurned: boolean;
+  readonly hasBlocks: boolean;
+  readonly isLocked: boolean;
+  readonly draw: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+const SIDES = [{ value: 'left', label: 'on the left' }, { value: 'right', label: 'on the right' }, { value: 'far', label: 'at the far edge' }, { value: 'near', label: 'at the near edge' }] as const;
+const KINDS = SiteFeature.unwrap().shape.kind.options.map(kind => ({ value: kind, label: SITE_WORDS[kind].replace(', high', ': the high end') }));
+
+/** What lies about the bench, and what it would do to this deal. */
+export function SitePanel({ site, hasGuards, biases, blockWord, isTurned, hasBlocks, isLocked, draw }: SitePanelProps) {
+  const [kind, setKind] = useState<SiteFeature['kind']>('slope');
+  const [side, setSide] = useState<SiteFeature['side']>('left');
+  const [percent, setPercent] = useState('20');
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const put = (next: readonly SiteFeature[], guards: boolean): void => startTransition(async () => {
+    const done = await draw({ site: next, hasGuards: guards });
+    setTrouble(done.ok ? undefined : done.trouble);
+  });
+  const isNumber = /^\d{1,3}$/.test(percent) && Number(percent) >= 1 && Number(percent) <= 100;
+  const add = (): void => put([...site.filter(each => each.kind !== kind || each.side !== side), { kind, side, percent: Number(percent) }], hasGuards);
+  return (
+    <Site aria-label="The site">
+      <h2>What lies about it</h2>
+      {biases.length > 0 && <ul>{biases.map(bias => <BiasLine key={`${bias.feature.kind} ${bias.feature.side}`} bias={bias} blockWord={blockWord} isTurned={isTurned} hasBlocks={hasBlocks} remove={() => put(site.filter(each => each !== bias.feature), hasGuards)} />)}</ul>}
+      {site.length === 0 && <Soft>Slope, light, a wall, a path: draw them, and it shows how far each would lean this deal, and how to cut the blocks.</Soft>}
+      <div>
+        <Select label="There is" name="siteKind" value={kind} onChange={setKind} options={KINDS} />
+        <Select label="Where" name="siteSide" value={side} onChange={setSide} options={SIDES} />
+        <TextField label="From end to end, %" name="sitePercent" value={percent} onChange={setPercent} inputMode="numeric" trouble={isNumber ? undefined : '1 to 100'} />
+      </div>
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts>
+        <Button onPress={add} isPending={isPending} isDisabled={!isNumber}>Draw it</Button>
+        {!isLocked && <label><input type="checkbox" checked={hasGuards} onChange={event => put(site, event.target.checked)} /> Guard plants stand round it, unread</label>}
+      </Acts>
+    </Site>
+  );
+}
+
+function BiasLine({ bias, blockWord, isTurned, hasBlocks, remove }: { readonly bias: SiteBias; readonly blockWord: string; readonly isTurned: boolean; readonly hasBlocks: boolean; readonly remove: () => void }) {
+  const worst = [...bias.biases].sort((a, b) => Math.abs(b.percent) - Math.abs(a.percent))[0];
+  const side = SIDES.find(each => each.value === bias.feature.side)?.label ?? '';
+  const better = bias.asColumns > bias.asRows ? 'columns' : 'rows';
+  const isWrongCut = hasBlocks && bias.takenOut < 0.5 && Math.max(bias.asRows, bias.asColumns) > 0.8 && (better === 'columns') !== isTurned;
+  return (
+    <li>
+      <span>
+        <b>{SITE_WORDS[bias.feature.kind]} {side}, {bias.feature.percent}%.</b>
+        {worst && ` It leans this deal by ${Math.abs(worst.percent).toFixed(1)}%${Math.abs(worst.percent) < 0.05 || worst.treatment === '' ? '' : `, most for ${worst.treatment}`}.`}
+        {hasBlocks && ` The ${pluralOf(blockWord)} take ${Math.round(100 * bias.takenOut)}% of it out.`}
+        {isWrongCut && <b> Let the {pluralOf(blockWord)} stand as {better}: then they take {Math.round(100 * Math.max(bias.asRows, bias.asColumns))}% out.</b>}
+      </span>
+      <Button data-tone="quiet" aria-label={`Take out ${bias.feature.kind} ${side}`} onPress={remove}><X size={18} aria-hidden /></Button>
+    </li>
+  );
+}
+
+const Site = styled.section`
+  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
+  & ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 6px; }
+  & li { display: flex; gap: 8px; justify-content: space-between; align-items: start; max-width: var(--measure); }
+  & > div:not(:last-child) { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 12px; align-items: end; }
+  & label > input[type='checkbox'] { width: 18px; height: 18px; accent-color: var(--clay); vertical-align: -3px; }
+  @media (max-width: 640px) { & > div:not(:last-child) { grid-template-columns: minmax(0, 1fr); } }
+`;

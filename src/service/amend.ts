@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { failure, type Result, success } from '@/core/result';
+import { daysBetween, GardenDay } from '@/core/trial/calendar-day';
+import { fieldTroublesOf } from '@/core/trial/field-troubles';
+import { plainNumber } from '@/core/trial/question-form';
+import type { Amendment, Measure, TrialData } from '@/core/trial/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import type { Database } from '@/store/database';
+import { addAmendment } from '@/store/plan-records';
+import { changeMargin, changeTrial } from '@/store/trials';
+import { changeOneTrial, entryTrouble } from './change-trial';
+import { instantNow } from './clock';
+import { isKeyOpen } from './judge';
+import { newId } from './new-id';
+
+const AmendmentForm = z.object({
+  what: z.enum(['margin', 'end', 'other']),
+  to: z.string().trim().min(1, 'Say what it is to be.').max(400, 'At most 400 characters.'),
+  why: z.string().trim().min(3, 'Say why, so that a reader can judge it.').max(600, 'At most 600 characters.'),
+  by: z.string().trim().max(80, 'At most 80 characters.'),
+});
+
+/** Changes a locked plan, on record: what it was, what it is, why. It shows on the verdict. */
+export function amendPlan(trialId: string, input: unknown): Promise<Result<Amendment, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'plan amended';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const parsed = AmendmentForm.safeParse(input);
+    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const { to, ...form } = parsed.data;
+    const change = changeOf(data, form.what, to);
+    if (!change.ok) return { what, result: failure({ kind: 'invalid', fields: { to: change.trouble } }) };
+    const amendment: Amendment = { ...form, id: newId(), at: instantNow(), from: change.value.from, to: change.value.to, afterKeyOpened: isKeyOpen(data.trial) };
+    await change.value.make(db);
+    await addAmendment(db, trialId, amendment);
+    return { what, detail: amendment, result: success(amendment) };
+  });
+}
+
+interface Change {
+  readonly from: string;
+  readonly to: string;
+  readonly make: (db: Database) => Promise<void>;
+}
+
+function changeOf({ trial, measures }: TrialData, what: Amendment['what'], to: string): Result<Change, string> {
+  if (what === 'end') {
+    const day = GardenDay.safeParse(to);
+    if (!day.success || daysBetween(trial.startsOn, day.data) < 1) return failure('Write a day after the start, as 2027-05-03.');
+    return success({ from: trial.endsOn, to: day.data, make: db => changeTrial(db, trial.id, { endsOn: day.data }) });
+  }
+  const main = measures.find(measure => measure.isMain);
+  if (what === 'margin' && main) {
+    const percent = plainNumber(to.replace(/\s*%$/, ''));
+    if (percent === undefined || percent <= 0 || percent > 1000) return failure('Write a percentage of the control, such as 20.');
+    return success({ from: marginWords(main), to: `${percent}%`, make: db => changeMargin(db, main.id, { kind: 'percent', percent }) });
+  }
+  return success({ from: '', to, make: async () => undefined });
+}
+
+function marginWords({ margin, unit }: Measure): string {
+  if (margin === null) return 'any difference';
+  return margin.kind === 'percent' ? `${margin.percent}%` : `${margin.amount} ${unit}`;
+}
