@@ -80,3 +80,37 @@ test('of more plants than places the most alike take part, and each place says w
   await page.reload();
   await expect(sizes).toHaveValue('12 3 13 14 40 12.5 13.5 12.8');
 });
+
+test('the audit follows what is typed; benches, guards, a wall and odd tubs are put down as they are', async ({ page }) => {
+  await askQuestion(page, 'As it really stands?');
+  await page.getByLabel('Blocks', { exact: true }).fill('2');
+  await expect(page.getByText('Only 2 pots of a treatment.')).toBeVisible();
+  await expect(page.getByText(/checks of the plan as it is written now/)).toBeVisible();
+  await page.getByLabel('Blocks', { exact: true }).fill('6');
+  await expect(page.getByText('Only 2 pots of a treatment.')).toHaveCount(0);
+  await page.getByLabel('On so many benches').fill('7');
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText('7 benches for 6 blocks: a block stands on one bench.')).toBeVisible();
+  await page.getByLabel('On so many benches').fill('2');
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once/)).toBeVisible();
+  await expect(page.getByText('bench 2', { exact: true })).toBeVisible();
+  await page.getByLabel('Guard plants stand round it, unread').check();
+  await expect(page.locator('title', { hasText: 'guard plant' }).first()).toBeAttached();
+  await page.getByLabel('There is').selectOption('wall');
+  await page.getByLabel('Felt for, cm').fill('80');
+  await page.getByRole('button', { name: 'Draw it' }).click();
+  await expect(page.getByText(/wall on the left, 20%, felt for 80 cm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Arrange it as it stands' }).click();
+  await page.getByText('walls, fences, paths, taps', { exact: true }).click();
+  await page.getByRole('button', { name: 'wall', exact: true }).focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByText(/wall where it is drawn/)).toBeVisible();
+  await page.getByRole('button', { name: 'Done arranging' }).click();
+  const units = await benchUnits(page);
+  await page.getByText('What else differs between them').click();
+  await page.getByLabel('It is').fill('container');
+  await page.getByLabel('Which have what, a line each').fill(`old tub: ${units[0]?.code}\nnew tub: the rest`);
+  await page.getByRole('button', { name: 'Put it down' }).click();
+  await expect(page.getByText(`old tub (${units[0]?.code}), new tub (11 of them)`)).toBeVisible();
+});

@@ -1,3 +1,4 @@
+import { BLANK_FEATURE } from '@/core/trial/blank-facts';
 import { addDays } from '@/core/trial/calendar-day';
 import { GardenId, IncidentId, PickId } from '@/core/trial/ids';
 import type { ExperimentalUnit, Pick, Prediction, TrialData } from '@/core/trial/trial-data';
@@ -42,7 +43,7 @@ function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice): TrialD
   const guess = (by: string, expects: string | null, why: string): Prediction => ({ id: dice.newId(), by, expects, why, sealedAt: `${addDays(data.trial.startsOn, -1)}T19:00:00.000Z` });
   return {
     ...data,
-    layout: data.layout && { ...data.layout, site: [{ kind: 'light', side: 'left', percent: 15 }] },
+    layout: data.layout && { ...data.layout, site: [{ kind: 'light', side: 'left', percent: 15, ...BLANK_FEATURE }] },
     predictions: [guess('Ines', 'Wrackline feed', 'It smells as if it must do something.'), guess('Tomas', null, 'The mix feeds them itself until they flower.')],
     trial: { ...data.trial, state: 'closed', closedAt: `${closedOn}T18:00:00.000Z`, keyOpenedAt: `${closedOn}T17:50:00.000Z` },
     picks: [...data.picks.map(pick => (pick.unitId === gnawed.id && pick.netG !== null ? { ...pick, netG: Math.round(pick.netG * 0.35), grossG: Math.round(pick.netG * 0.35) + pick.tareG } : pick)), ...culls(data, dice)],

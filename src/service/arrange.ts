@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { movePlace } from '@/core/design/arrangement';
+import { guardRingMm, liftGuards, plantGuards } from '@/core/design/guard-plants';
 import { failure, type Result, success } from '@/core/result';
-import { SiteFeature } from '@/core/trial/trial-data';
+import { type Layout, type Place, SiteFeature, type TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { changeArrangement } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
+import { newId } from './new-id';
 
 const MoveForm = z.object({ placeId: z.uuid(), xMm: z.number().min(-100_000).max(100_000), yMm: z.number().min(-100_000).max(100_000) });
 
@@ -23,6 +25,17 @@ export function arrangePlace(trialId: string, input: unknown): Promise<Result<tr
   });
 }
 
+type Site = Pick<Layout, 'site' | 'hasGuards'>;
+
+/** The places with or without a ring of guard plants; what is drawn about the bench moves with what stands on it. */
+function guarded({ places }: TrialData, { site, hasGuards }: Site): { readonly places: readonly Place[]; readonly site: Layout['site'] } {
+  const had = places.some(place => place.kind === 'guard');
+  if (had === hasGuards) return { places, site };
+  const byMm = guardRingMm(places) * (hasGuards ? 1 : -1);
+  const moved = site.map(feature => ({ ...feature, line: feature.line && { x1Mm: feature.line.x1Mm + byMm, y1Mm: feature.line.y1Mm + byMm, x2Mm: feature.line.x2Mm + byMm, y2Mm: feature.line.y2Mm + byMm } }));
+  return { places: hasGuards ? plantGuards(places, newId) : liftGuards(places), site: moved };
+}
+
 const SiteForm = z.object({ site: z.array(SiteFeature).max(12), hasGuards: z.boolean() });
 
 /** Says what lies about the bench: slope, light, wall, fence, tap, path; guard plants. Drawing it changes no deal. */
@@ -33,7 +46,9 @@ export function describeSite(trialId: string, input: unknown): Promise<Result<tr
     const parsed = SiteForm.safeParse(input);
     if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: { site: 'A feature has a side and a percentage from above 0 to 100.' } }) };
     if (!data.layout) return { what, result: failure({ kind: 'not-dealt' }) };
-    await changeArrangement(db, trialId, { layout: parsed.data });
+    const stood = guarded(data, parsed.data);
+    if (stood.places !== data.places && data.trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
+    await changeArrangement(db, trialId, { ...(stood.places === data.places ? {} : { allPlaces: stood.places }), layout: { site: stood.site, hasGuards: parsed.data.hasGuards } });
     return { what, detail: parsed.data, result: success(true) };
   });
 }

@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto';
 import { keepArrangement } from '@/core/design/arrangement';
 import { layOutBench } from '@/core/design/bench-plan';
+import { plantGuards } from '@/core/design/guard-plants';
 import { failure, type Result, success } from '@/core/result';
 import { readBench } from '@/core/trial/bench-form';
 import type { Layout, Trial, TrialData } from '@/core/trial/trial-data';
@@ -23,7 +24,10 @@ export async function dealTrial(trialId: string, input: unknown): Promise<Result
       ...wish.value, treatments: data.treatments, unitWord: data.trial.unitWord, seed: randomInt(2 ** 32), deals: (data.layout?.deals ?? 0) + 1,
     }, newId);
     const isSamePlan = data.layout !== null && data.layout.isTurned === bench.layout.isTurned;
-    const stood = { ...bench, layout: { ...bench.layout, site: data.layout?.site ?? [], hasGuards: data.layout?.hasGuards ?? false }, places: isSamePlan ? keepArrangement(data.places, bench.places) : bench.places };
+    const places = data.layout?.hasGuards ? plantGuards(bench.places, newId) : bench.places;
+    // What was said of a pot stays with its place; the lot is new.
+    const units = isSamePlan && bench.units.length === data.units.length ? bench.units.map((unit, i) => ({ ...unit, traits: data.units[i]?.traits ?? {} })) : bench.units;
+    const stood = { ...bench, units, layout: { ...bench.layout, site: data.layout?.site ?? [], hasGuards: data.layout?.hasGuards ?? false }, places: isSamePlan ? keepArrangement(data.places, places) : places };
     await putLayout(db, data.trial, stood);
     await sayDealtAt(db, trialId, data.factors.map(({ name }) => ({ name, dealtAt: name === bench.layout.wholeFactor ? (bench.layout.wholeWord ?? data.trial.unitWord) : data.trial.unitWord })));
     await changeTrial(db, trialId, { isBlind: wish.value.isBlind });

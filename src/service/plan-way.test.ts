@@ -6,6 +6,7 @@ import { arrangePlace, describeSite } from './arrange';
 import { askTrial } from './ask';
 import { freshGardenForEachTest } from './garden-fixture';
 import { closeTrial, frozenVerdictOf, openKey } from './judge';
+import { describeTrait, forgetTrait } from './describe-traits';
 import { dealTrial, lockPlan } from './lay-out';
 import { movePots } from './move-pots';
 import { ownSpread } from './own-spread';
@@ -107,11 +108,32 @@ test('a place is moved before the lock only, is noted where treatments are in si
 
 test('the site is kept with the layout, through the next deal, and takes no nonsense', async () => {
   const data = await dealt();
-  const site = [{ kind: 'slope', side: 'left', percent: 20 }];
+  const site = [{ kind: 'slope', side: 'left', percent: 20 }, { kind: 'tap', side: 'near', percent: 10, line: { x1Mm: 100, y1Mm: 900, x2Mm: 100, y2Mm: 900 }, reachMm: 400 }];
   expect(await describeSite(data.trial.id, { site, hasGuards: true })).toMatchObject({ ok: true });
   expect(await describeSite(data.trial.id, { site: [{ kind: 'slope', side: 'up', percent: 900 }], hasGuards: true })).toMatchObject({ ok: false, trouble: { kind: 'invalid' } });
   await dealTrial(data.trial.id, BENCH);
-  expect((await dataOf(data.trial.id)).layout).toMatchObject({ site, hasGuards: true });
+  const again = await dataOf(data.trial.id);
+  const byMm = 313; // a pot of 25 cm and the gap behind it
+  expect(again.layout).toMatchObject({ hasGuards: true, site: [site[0], { ...site[1], line: { x1Mm: 100 + byMm, y1Mm: 900 + byMm, x2Mm: 100 + byMm, y2Mm: 900 + byMm } }] });
+  expect(again.places.some(place => place.kind === 'guard')).toBe(true);
+  await describeSite(data.trial.id, { site: again.layout?.site, hasGuards: false });
+  expect((await dataOf(data.trial.id)).layout?.site).toMatchObject(site);
+  expect((await dataOf(data.trial.id)).places.filter(place => place.kind === 'guard')).toEqual([]);
+  await lockPlan(data.trial.id);
+  expect(await describeSite(data.trial.id, { site, hasGuards: true })).toMatchObject({ ok: false, trouble: { kind: 'already-locked' } });
+  expect(await describeSite(data.trial.id, { site: [], hasGuards: false })).toMatchObject({ ok: true });
+});
+
+test('what else differs is kept with each unit, through the next deal, and taken away again', async () => {
+  const data = await dealt();
+  const [first] = data.units;
+  expect(await describeTrait(data.trial.id, { name: 'variety', lines: `Ruby: ${first?.code}\nGhost: the rest` })).toMatchObject({ ok: true });
+  expect(await describeTrait(data.trial.id, { name: 'variety', lines: 'Ruby: nowhere' })).toMatchObject({ ok: false, trouble: { kind: 'invalid', fields: { lines: expect.stringContaining('nowhere') } } });
+  await dealTrial(data.trial.id, BENCH);
+  const again = await dataOf(data.trial.id);
+  expect(again.units.map(unit => unit.traits.variety)).toEqual(again.units.map((_, i) => (i === 0 ? 'Ruby' : 'Ghost')));
+  expect(await forgetTrait(data.trial.id, 'variety')).toMatchObject({ ok: true });
+  expect((await dataOf(data.trial.id)).units.every(unit => Object.keys(unit.traits).length === 0)).toBe(true);
 });
 
 test('pots change places within their shelf after the lock, and the log holds the round', async () => {

@@ -41,7 +41,7 @@ export async function findTrialData(db: Database, id: string): Promise<TrialData
     layout: layout ? layoutOf(layout) : null,
     places: (await rowsOf('places', 'id')).map(row => Place.parse(row)),
     blocks: (await rowsOf('blocks', 'position')).map(row => Block.parse(row)),
-    units: (await rowsOf('units', 'position')).map(row => ExperimentalUnit.parse(row)),
+    units: (await rowsOf('units', 'position')).map(row => ExperimentalUnit.parse({ ...row, traits: jsonOf(row.traits) })),
     picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
     predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id),
   };
@@ -87,7 +87,7 @@ export async function putLayout(db: Database, trial: Trial, dealt: DealtLayout):
   await db('layouts').insert({ ...dealt.layout, site: JSON.stringify(dealt.layout.site), raisedSizes: JSON.stringify(dealt.layout.raisedSizes), trialId: trial.id });
   await insertAll(db, 'places', dealt.places.map(place => ({ ...place, trialId: trial.id, gardenId: trial.gardenId })));
   await insertAll(db, 'blocks', dealt.blocks.map(block => ({ ...block, trialId: trial.id })));
-  await insertAll(db, 'units', dealt.units.map(unit => ({ ...unit, trialId: trial.id })));
+  await insertAll(db, 'units', dealt.units.map(unit => ({ ...unit, traits: JSON.stringify(unit.traits), trialId: trial.id })));
 }
 
 /** Says at which level of the place tree each factor was dealt. */
@@ -96,11 +96,24 @@ export async function sayDealtAt(db: Database, trialId: string, factors: readonl
 }
 
 /** Puts places where they stand now, and says what is known of the site. */
-export async function changeArrangement(db: Database, trialId: string, changes: { readonly places?: readonly Place[]; readonly layout?: Partial<Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'>> }): Promise<void> {
+export async function changeArrangement(db: Database, trialId: string, changes: { readonly places?: readonly Place[]; readonly allPlaces?: readonly Place[]; readonly layout?: Partial<Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'>> }): Promise<void> {
   for (const { id, xMm, yMm, widthMm, depthMm } of changes.places ?? []) await db('places').where({ id, trialId }).update({ xMm, yMm, widthMm, depthMm });
+  if (changes.allPlaces) await putPlaces(db, trialId, changes.allPlaces);
   if (!changes.layout) return;
   const { site, ...facts } = changes.layout;
   await db('layouts').where({ trialId }).update({ ...facts, ...(site === undefined ? {} : { site: JSON.stringify(site) }) });
+}
+
+/** Says what else is known to differ between units. */
+export async function putTraits(db: Database, trialId: string, units: readonly Pick<ExperimentalUnit, 'id' | 'traits'>[]): Promise<void> {
+  for (const { id, traits } of units) await db('units').where({ id, trialId }).update({ traits: JSON.stringify(traits) });
+}
+
+/** These places and no others; those that units stand on must be among them. */
+async function putPlaces(db: Database, trialId: string, places: readonly Place[]): Promise<void> {
+  const stood = await db('places').where({ trialId }).first('gardenId');
+  await db('places').where({ trialId }).whereNotIn('id', places.map(place => place.id)).delete();
+  for (const place of places) await db('places').insert({ ...place, trialId, ...stood }).onConflict('id').merge();
 }
 
 /** Puts units on other places; their order is that of the places. */

@@ -8,9 +8,11 @@ export interface Confound {
   readonly with: string;
   /** `wholly`: one can be read off the other. `partly`: more than a fair deal usually gives. */
   readonly how: 'wholly' | 'partly';
-  /** Of the F test that the column differs between treatments, blocks allowed for; null where they go together wholly. */
+  /** Of the F test that the column differs between treatments, blocks allowed for; null where nothing is left to test by. */
   readonly p: number | null;
 }
+
+const BED = 'the bed'; // goes with the factor that was dealt to whole beds, by plan
 
 /** A column of the plan: a number or a name for every unit. */
 type Column =
@@ -22,14 +24,14 @@ const NOTICEABLE = 0.1;
 
 /**
  * Looks at every factor beside every other column of the plan and of what was done: place along and across, edge, order,
- * block, bed, start size, day and order of reading.
+ * block, bed, start size, day and order of reading, and whatever else was said to differ: variety, container, batch, tool, person.
  */
 export function confoundScan(data: TrialData): readonly Confound[] {
   if (data.units.length === 0) return [];
   const blocks = blockTerms(data);
   const columns = columnsOf(data);
-  return factorColumns(data).flatMap(factor => columns.flatMap((column): Confound[] => {
-    const found = column.kind === 'number' ? numberBeside(factor.labels, column.values, blocks) : nameBeside(factor.labels, column.values, column.name, data, factor.name);
+  return factorColumns(data).flatMap(factor => columns.filter(column => column.name !== BED || factor.name !== data.layout?.wholeFactor).flatMap((column): Confound[] => {
+    const found = column.kind === 'number' ? numberBeside(factor.labels, column.values, blocks) : nameBeside(factor.labels, column.values, blocks);
     return found ? [{ what: factor.name, with: column.name, ...found }] : [];
   }));
 }
@@ -65,28 +67,42 @@ function columnsOf(data: TrialData): readonly Column[] {
     { name: 'the day of the first pick', kind: 'number', values: firstPicks.map(pick => (pick ? Date.parse(pick.pickedOn) / 86_400_000 : null)) },
     { name: 'the order of the last round', kind: 'number', values: data.units.map(unit => { const place = order.indexOf(unit.id); return place < 0 ? null : place; }) },
     { name: 'the block', kind: 'name', values: data.units.map(unit => unit.blockId) },
-    { name: 'the bed', kind: 'name', values: data.units.map(unit => unit.wholePlot) },
+    { name: BED, kind: 'name', values: data.units.map(unit => unit.wholePlot) },
+    ...traitNames(data).map((name): Column => ({ name, kind: 'name', values: data.units.map(unit => unit.traits[name] ?? '') })),
   ];
 }
 
+/** What else was said to differ between units. */
+export function traitNames({ units }: TrialData): readonly string[] {
+  return [...new Set(units.flatMap(unit => Object.keys(unit.traits)))];
+}
+
 function numberBeside(labels: readonly string[], values: readonly (number | null)[], blocks: readonly ModelTerm[]): Pick<Confound, 'how' | 'p'> | undefined {
-  const known = values.flatMap((value, i) => (value === null ? [] : [{ value, label: labels[i]!, i }]));
-  const levels = [...new Set(known.map(each => each.label))];
-  if (known.length < values.length || levels.length < 2 || new Set(known.map(each => each.value)).size < 2) return undefined;
-  const model = fitLinearModel(known.map(each => each.value), [...blocks, { name: 'factor', columns: indicatorColumns(labels, levels) }]);
+  const known = values.filter(value => value !== null);
+  const levels = [...new Set(labels)];
+  if (known.length < values.length || levels.length < 2 || new Set(known).size < 2) return undefined;
+  const model = fitLinearModel(known, [...blocks, { name: 'factor', columns: indicatorColumns(labels, levels) }]);
   const row = model.anova.find(each => each.term === 'factor');
   if (!row || row.ss < 1e-9) return undefined;
-  if (model.residualDf > 0 && model.residualSs < 1e-9 * row.ss) return { how: 'wholly', p: null };
+  if (model.residualDf > 0 && model.residualSs < 1e-9 * row.ss) return isReadOff(known, labels, levels, blocks, 1e-9 * row.ss) ? { how: 'wholly', p: null } : { how: 'partly', p: null };
   return row.p !== null && row.p < NOTICEABLE ? { how: 'partly', p: row.p } : undefined;
 }
 
-/** A name that goes with one level only, several times over, can be mistaken for it: all mulched plots in one bed. */
-function nameBeside(labels: readonly string[], values: readonly (string | null)[], name: string, data: TrialData, factor: string): Pick<Confound, 'how' | 'p'> | undefined {
-  const isPlanned = name === 'the bed' && data.layout?.wholeFactor === factor;
-  if (isPlanned || values.some(value => value === null)) return undefined;
+/** Whether every level can be told by its value: in some squares two treatments share the edge evenly, and that is less than going together. */
+function isReadOff(values: readonly number[], labels: readonly string[], levels: readonly string[], blocks: readonly ModelTerm[], tolerance: number): boolean {
+  return levels.every((a, i) => levels.slice(i + 1).every(b => {
+    const merged = labels.map(label => (label === b ? a : label));
+    const model = fitLinearModel(values, levels.length > 2 ? [...blocks, { name: 'factor', columns: indicatorColumns(merged, levels.filter(level => level !== b)) }] : blocks);
+    return model.residualSs > tolerance;
+  }));
+}
+
+/** A name that goes with one level only can be mistaken for it: all mulched plots in one bed, all fed tubs from one batch. */
+function nameBeside(labels: readonly string[], values: readonly (string | null)[], blocks: readonly ModelTerm[]): Pick<Confound, 'how' | 'p'> | undefined {
   const names = [...new Set(values)];
-  if (names.length < 2) return undefined;
-  const levelsIn = names.map(each => new Set(labels.filter((_, i) => values[i] === each)).size);
-  const levels = new Set(labels).size;
-  return levels > 1 && levelsIn.every(count => count === 1) ? { how: 'wholly', p: null } : undefined;
+  if (names.length < 2 || names.length === values.length || names.includes(null) || new Set(labels).size < 2) return undefined;
+  if (names.every(each => new Set(labels.filter((_, i) => values[i] === each)).size === 1)) return { how: 'wholly', p: null };
+  const found = names.flatMap(each => numberBeside(labels, values.map(value => (value === each ? 1 : 0)), blocks) ?? []);
+  const least = Math.min(...found.map(each => (each.p ?? 0) * names.length)); // each name is a try of its own
+  return found.length > 0 && least < NOTICEABLE ? { how: 'partly', p: least } : undefined;
 }

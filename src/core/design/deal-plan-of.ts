@@ -2,7 +2,7 @@ import type { Layout, Treatment } from '@/core/trial/trial-data';
 import type { DealPlan } from './deal';
 
 /** What a layout asks to be dealt, its numbers as a person counts them. */
-export interface LayoutWish extends Pick<Layout, 'kind' | 'blockWord' | 'columnWord' | 'wholeWord' | 'wholeFactor' | 'perBlock' | 'controlEach' | 'isTurned'> {
+export interface LayoutWish extends Pick<Layout, 'kind' | 'blockWord' | 'columnWord' | 'wholeWord' | 'wholeFactor' | 'perBlock' | 'controlEach' | 'isTurned' | 'benches'> {
   /** Of each treatment: over the whole trial, or in every block, garden or pair. */
   readonly each: number;
   readonly blockCount: number;

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
+import { v7 } from 'uuid';
+import { BLANK_FEATURE, BLANK_LAYOUT } from '@/core/trial/blank-facts';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import type { TrialData } from '@/core/trial/trial-data';
 import { confoundScan } from './confound-scan';
+import { draftDeal, planFindings, undealtTrial } from './draft-trial';
 import { AUDIT_CHECKS, fairnessAudit } from './fairness-audit';
 
 const fair = trialFixture({ treatments: 3, unitsEach: 6, blockCount: 6 });
@@ -36,7 +39,7 @@ const BROKEN: Readonly<Record<string, TrialData>> = {
   'incomplete-blocks': layout({ kind: 'incomplete-blocks', perBlock: 2 }), 'few-whole-plots': layout({ kind: 'split-plot', wholeFactor: 'soil', wholeWord: 'bed', blockCount: 2 }, levels(['loam', 'none'], ['bark', 'none'], ['loam', 'fed'])),
   'not-blind': fair, 'no-start-sizes': fair, 'shared-roots': withTrial({ unitWord: 'half' }), 'part-of-plant': withTrial({ unitWord: 'branch' }),
   'no-guards': { ...fair, places: fair.places.map(place => (place.kind === 'pot' ? { ...place, kind: 'plot' } : place)) }, scope: fair, 'site-unknown': fair, 'arranged-in-sight': layout({ isArrangedInSight: true }),
-  'site-leans': layout({ site: [{ kind: 'slope', side: 'left', percent: 90 }] }),
+  'site-leans': layout({ site: [{ kind: 'slope', side: 'left', percent: 90, ...BLANK_FEATURE }] }),
   'key-early': { ...withTrial({ isBlind: true, keyOpenedAt: '2026-06-01T08:00:00.000Z' }), picks: [pickFixture(first)] },
   'left-out-late': { ...fair, incidents: [leaveOutFixture(first, { afterKeyOpened: true })] },
   'left-out-one-sided': { ...fair, incidents: ofTreatment(1).slice(0, 2).map(unit => leaveOutFixture(unit)) },
@@ -88,4 +91,50 @@ test('no plan makes it stumble', () => {
     const data = trialFixture({ treatments, unitsEach: each * Math.max(1, blocks), blockCount: blocks });
     for (const finding of fairnessAudit(data, 0.3)) expect(finding.says.length).toBeGreaterThan(10);
   }), { numRuns: 20 });
+});
+
+// In a square of four whose rows 1 and 4 mirror 2 and 3, who stands at the edge is told by two pairs of treatments, not by each.
+test('in a square, treatments that share the edge unevenly lean on it, but do not go together with it', () => {
+  const square = trialFixture({ treatments: 4, unitsEach: 4, blockCount: 4 });
+  const grid = [[0, 1, 2, 3], [1, 0, 3, 2], [2, 3, 0, 1], [3, 2, 1, 0]];
+  const bench = square.places.find(place => place.parentId === null);
+  const standing = square.units.map((unit, i) => ({ ...unit, blockId: square.blocks[Math.floor(i / 4)]?.id ?? null, column: i % 4, treatmentId: square.treatments[grid[Math.floor(i / 4)]?.[i % 4] ?? 0]?.id ?? unit.treatmentId }));
+  const places = square.places.map(place => {
+    const at = square.units.findIndex(unit => unit.placeId === place.id);
+    return at < 0 ? place : { ...place, parentId: bench?.id ?? null, xMm: (at % 4) * 250, yMm: Math.floor(at / 4) * 250 };
+  });
+  const found = confoundScan({ ...square, places, units: standing }).find(each => each.with === 'nearness to the edge');
+  expect(found).toEqual({ what: 'treatment', with: 'nearness to the edge', how: 'partly', p: null });
+});
+
+describe('what else was said to differ', () => {
+  const withTrait = (valueOf: (unit: TrialData['units'][number], i: number) => string) => ({ ...fair, units: fair.units.map((unit, i) => ({ ...unit, traits: { container: valueOf(unit, i) } })) });
+  const found = (data: TrialData) => confoundScan(data).find(each => each.with === 'container')?.how;
+  test('one container for each treatment spoils the test', () => {
+    const each = withTrait(unit => unit.treatmentId);
+    expect(found(each)).toBe('wholly');
+    expect(fairnessAudit(each, 0.3).find(finding => finding.code === 'confounded')?.says).toContain('Treatment and container go together wholly.');
+  });
+  test('most of one treatment in the old tubs leans; one to each block, or a name of its own, does not', () => {
+    const [first] = fair.treatments;
+    const own = fair.units.filter(unit => unit.treatmentId === first?.id);
+    expect(found(withTrait(unit => (own.slice(1).includes(unit) ? 'old' : 'new')))).toBe('partly');
+    expect(found(withTrait(unit => unit.blockId ?? ''))).toBeUndefined();
+    expect(found(withTrait((_, i) => `tub ${i}`))).toBeUndefined();
+  });
+});
+
+describe('a plan that is still being typed', () => {
+  const wish = { ...BLANK_LAYOUT, kind: 'complete-blocks' as const, each: 1, blockCount: 2, blockWord: 'shelf', unitShape: 'round' as const, unitWidthMm: 200, unitDepthMm: 200, isBlind: true, plants: undefined, raisedSizes: [] };
+  const found = (changes: Partial<typeof wish>) => planFindings(draftDeal(undealtTrial(fair), { ...wish, ...changes }), 0.3).map(finding => finding.code);
+  test('is judged by its numbers, and not by a deal that nobody made', () => {
+    expect(found({})).toContain('few-each');
+    expect(found({ blockCount: 8 })).not.toContain('few-each');
+    expect(found({ blockCount: 8 }).filter(code => ['not-dealt', 'leans', 'site-leans'].includes(code))).toEqual([]);
+  });
+  test('gives away neither the deal nor what was sealed', () => {
+    const sealed = { ...fair, predictions: [{ id: v7(), by: 'Ines', expects: 'feed 1', why: 'a hunch', sealedAt: '2026-05-01T08:00:00.000Z' }] };
+    const shown = JSON.stringify(undealtTrial(sealed));
+    expect([fair.units[0]?.code ?? '?', String(fair.layout?.seed), 'Ines', 'a hunch'].filter(secret => shown.includes(`"${secret}"`) || shown.includes(`:${secret},`))).toEqual([]);
+  });
 });

@@ -204,7 +204,7 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
 function confounded(data: TrialData): readonly AuditFinding[] {
   return confoundScan(data).map((found): AuditFinding => (found.how === 'wholly'
     ? { code: 'confounded', ...spoils(`${capital(found.what)} and ${found.with} go together wholly.`, 'A difference may be the one’s doing or the other’s: nothing here can tell.', data.trial.state === 'planned' ? 'Deal again, within blocks.' : '') }
-    : { code: 'leans', ...note(`${capital(found.what)} leans on ${found.with} (p ${found.p?.toFixed(3)}).`, 'By chance one column in ten does. If that column matters, the sums are off by its share.', data.trial.state === 'planned' ? 'Block by it, or take it as it came.' : '') }));
+    : { code: 'leans', ...note(`${capital(found.what)} leans on ${found.with}${found.p === null ? '' : ` (p ${found.p < 0.001 ? '< 0.001' : found.p.toFixed(3)})`}.`, 'By chance one column in ten does. If that column matters, the sums are off by its share.', data.trial.state === 'planned' ? 'Block by it, or take it as it came.' : '') }));
 }
 
 function capital(words: string): string {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
-import { BLANK_LAYOUT } from '@/core/trial/blank-facts';
+import { BLANK_FEATURE, BLANK_LAYOUT } from '@/core/trial/blank-facts';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import type { SiteFeature, TrialData } from '@/core/trial/trial-data';
 import { closestMm, keepArrangement, movePlace } from './arrangement';
@@ -9,7 +9,7 @@ import { siteBiases, strengthAt } from './site';
 
 const fixture = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });
 const withSite = (data: TrialData, ...site: readonly SiteFeature[]): TrialData => ({ ...data, layout: data.layout && { ...data.layout, site } });
-const slope = (side: SiteFeature['side']): SiteFeature => ({ kind: 'slope', side, percent: 30 });
+const slope = (side: SiteFeature['side']): SiteFeature => ({ kind: 'slope', side, percent: 30, ...BLANK_FEATURE });
 
 function laidOut(isTurned: boolean, kind: 'complete-blocks' | 'latin-square' = 'complete-blocks'): TrialData {
   const bench = layOutBench({
@@ -40,10 +40,22 @@ test('a square is biased by neither', () => {
 test('a feature is strongest at its side and weakest at the other', () => {
   const bench = { widthMm: 1000, depthMm: 500 };
   fc.assert(fc.property(fc.constantFrom('slope' as const, 'light' as const, 'wall' as const, 'fence' as const, 'tap' as const, 'traffic' as const), fc.double({ min: 0, max: 1000, noNaN: true }), (kind, x) => {
-    expect(strengthAt({ kind, side: 'left', percent: 10 }, 0, 0, bench)).toBeCloseTo(1, 10);
-    expect(strengthAt({ kind, side: 'left', percent: 10 }, x, 0, bench)).toBeCloseTo(strengthAt({ kind, side: 'right', percent: 10 }, 1000 - x, 0, bench), 10);
-    expect(strengthAt({ kind, side: 'far', percent: 10 }, 0, 500, bench)).toBeLessThan(0.05);
+    expect(strengthAt({ kind, side: 'left', percent: 10, ...BLANK_FEATURE }, 0, 250, bench)).toBeGreaterThan(kind === 'slope' || kind === 'light' ? 0.999 : 0.4);
+    expect(strengthAt({ kind, side: 'left', percent: 10, ...BLANK_FEATURE }, x, 250, bench)).toBeCloseTo(strengthAt({ kind, side: 'right', percent: 10, ...BLANK_FEATURE }, 1000 - x, 250, bench), 10);
+    expect(strengthAt({ kind, side: 'far', percent: 10, ...BLANK_FEATURE }, 500, 500, bench)).toBeLessThan(0.05);
   }));
+});
+
+test('a tap is felt in a ring about it, a wall all along it: 37% at its reach', () => {
+  const bench = { widthMm: 1000, depthMm: 500 };
+  const tap = { kind: 'tap' as const, side: 'left' as const, percent: 10, line: { x1Mm: 300, y1Mm: 200, x2Mm: 300, y2Mm: 200 }, reachMm: 150 };
+  const wall = { ...tap, kind: 'wall' as const, line: { x1Mm: 0, y1Mm: 0, x2Mm: 0, y2Mm: 500 } };
+  expect(strengthAt(tap, 300, 200, bench)).toBe(1);
+  for (const [x, y] of [[450, 200], [300, 50], [300 - 150 * Math.SQRT1_2, 200 + 150 * Math.SQRT1_2]] as const) expect(strengthAt(tap, x, y, bench)).toBeCloseTo(Math.exp(-1), 10);
+  for (const y of [0, 250, 500]) expect(strengthAt(wall, 150, y, bench)).toBeCloseTo(Math.exp(-1), 10);
+  expect(strengthAt(wall, 0, 650, bench)).toBeCloseTo(Math.exp(-1), 10); // past its end
+  const [a, b] = siteBiases(withSite(laidOut(false), tap, wall));
+  expect(a?.biases).not.toEqual(b?.biases);
 });
 
 test('whatever is moved wherever: nothing stands on another, nothing leaves its shelf or the bench', () => {

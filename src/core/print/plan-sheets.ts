@@ -1,3 +1,4 @@
+import { benchPlaces } from '@/core/trial/bench-places';
 import { cornersOn } from '@/core/trial/place-corner';
 import type { TrialData } from '@/core/trial/trial-data';
 import { pluralOf } from '@/core/words/plural';
@@ -25,19 +26,23 @@ function heading(title: string, under: string, paper: Paper, widthOf: WidthOf): 
 /** The bench from above, to scale, on one sheet. */
 export function benchSheet(data: TrialData, isOpen: boolean, paper: Paper, widthOf: WidthOf): PrintPage {
   const size = PAPER_MM[paper];
-  const bench = data.places.find(place => place.kind === 'bench');
+  const { ground: bench, shelves, guards } = benchPlaces(data.places);
+  const cornerOf = cornersOn(data.places);
   const room = { width: size.widthMm - 2 * EDGE_MM, height: size.heightMm - 2 * EDGE_MM - 24 };
   const scale = bench ? Math.min(room.width / bench.widthMm, room.height / bench.depthMm) : 1;
   const at = (place: { readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly depthMm: number }) => ({ x: EDGE_MM + place.xMm * scale, y: EDGE_MM + 22 + place.yMm * scale, w: place.widthMm * scale, h: place.depthMm * scale });
-  const shelves = data.places.filter(place => place.parentId === bench?.id);
   const units = stoodUnits(data, isOpen);
   return {
     ...size,
     marks: [
-      ...heading(data.trial.question, `Bench plan, 1 : ${Math.round(1 / scale)}. ${isOpen ? 'Open: shows which got what.' : 'Blind: codes only.'}`, paper, widthOf),
+      ...heading(data.trial.question, `Bench plan, 1 : ${Math.round(1 / scale)}. ${isOpen ? 'Open: shows which got what.' : 'Blind: codes only.'}${guards.length > 0 ? ' Thin outlines: guard plants.' : ''}`, paper, widthOf),
       ...shelves.flatMap(shelf => {
-        const { x, y, w, h } = at(shelf);
+        const { x, y, w, h } = at({ ...shelf, ...cornerOf(shelf) });
         return [box(x, y, w, h, 'none', 0.3), ...(shelves.length > 1 ? [text(x + 1, y + 3.2, 2.6, fitting(shelf.name, 2.6, w - 2, widthOf))] : [])];
+      }),
+      ...guards.map(guard => {
+        const { x, y, w, h } = at({ ...guard, ...cornerOf(guard) });
+        return guard.shape === 'round' ? { kind: 'ring' as const, xMm: x + w / 2, yMm: y + h / 2, radiusMm: w * 0.4, lineMm: 0.1 } : box(x, y, w, h, 'none', 0.1);
       }),
       ...units.flatMap(unit => {
         const { x, y, w, h } = at(unit);

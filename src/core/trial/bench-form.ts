@@ -27,6 +27,8 @@ export const BenchForm = z.object({
   wholeWord: word('Say what a whole plot is: bed, bench, trough.').default('bed'),
   wholeFactor: z.string().max(60).default(''),
   perBlock: whole(2, 24, 'units in a block').default(3),
+  /** How many benches or beds the blocks stand on. */
+  benches: whole(1, 12, 'benches').default(1),
   unitShape: z.enum(['round', 'square']).default('round'),
   unitWidth: size,
   unitDepth: size.default(''),
@@ -62,6 +64,7 @@ export function readBench(input: unknown, system: MeasureSystem, treatments: rea
   const wish = wishOf(form, treatments.length);
   const misfit = layoutMisfit(wish, treatments);
   if (misfit) return failure({ [FIELD_OF[misfit.kind]]: misfitSentence(misfit) });
+  if (wish.benches > wish.blockCount && wish.benches > 1) return failure({ benches: `${wish.benches} benches for ${wish.blockCount} blocks: a block stands on one bench.` });
   const units = unitCount(wish, treatments);
   if (units > MOST_UNITS) return failure({ unitsEach: `That makes ${units} units; at most ${MOST_UNITS} fit one trial.` });
   const width = readSize(form.unitWidth, system);
@@ -75,12 +78,16 @@ export function readBench(input: unknown, system: MeasureSystem, treatments: rea
 
 const HAS_COPIES: readonly Parsed['kind'][] = ['complete-randomisation', 'complete-blocks', 'several-gardens'];
 
+/** Whose blocks can be shared out to several benches. */
+export const ON_BENCHES: readonly Parsed['kind'][] = ['complete-blocks', 'pairs', 'split-plot', 'incomplete-blocks'];
+
 function wishOf(form: Parsed, treatments: number): LayoutWish {
   const { kind } = form;
   const control = Number(form.controlEach);
   return {
     kind, each: HAS_COPIES.includes(kind) ? form.unitsEach : 1, blockCount: kind === 'latin-square' ? treatments : form.blockCount, blockWord: form.blockWord, isTurned: form.isTurned,
     columnWord: kind === 'latin-square' ? form.columnWord : null, wholeWord: kind === 'split-plot' ? form.wholeWord : null, wholeFactor: kind === 'split-plot' ? form.wholeFactor : null,
+    benches: ON_BENCHES.includes(kind) ? form.benches : 1,
     perBlock: kind === 'incomplete-blocks' ? form.perBlock : null, controlEach: HAS_COPIES.includes(kind) && control > 0 && control !== form.unitsEach ? control : null,
   };
 }

@@ -1,4 +1,4 @@
-import type { Layout, Treatment, Trial } from './trial-data';
+import type { Layout, SiteFeature, Treatment, Trial } from './trial-data';
 
 /** What a treatment holds that nobody said anything of. */
 export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'> = { controlKind: null, dose: null, detail: '' };
@@ -12,6 +12,9 @@ export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'
 export const BLANK_SITE: Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'> = { isArrangedInSight: false, hasGuards: false, site: [] };
 
 /** What a layout holds that only some kinds need. */
-export const BLANK_LAYOUT: Pick<Layout, 'columnWord' | 'wholeWord' | 'wholeFactor' | 'perBlock' | 'controlEach' | 'isTurned'> = {
-  columnWord: null, wholeWord: null, wholeFactor: null, perBlock: null, controlEach: null, isTurned: false,
+export const BLANK_LAYOUT: Pick<Layout, 'columnWord' | 'wholeWord' | 'wholeFactor' | 'perBlock' | 'controlEach' | 'isTurned' | 'benches'> = {
+  columnWord: null, wholeWord: null, wholeFactor: null, perBlock: null, controlEach: null, isTurned: false, benches: 1,
 };
+
+/** Where a feature of the site is, while nothing was said. */
+export const BLANK_FEATURE: Pick<SiteFeature, 'line' | 'reachMm'> = { line: null, reachMm: null };

@@ -69,7 +69,7 @@ describe('a bench', () => {
     expect(readBench({ ...good, unitWidth: '10' }, 'us', trialFixture().treatments)).toMatchObject({ ok: true, value: { unitWidthMm: 254 } });
   });
 
-  test.each([[{ unitsEach: '0' }, 'unitsEach'], [{ unitsEach: '61' }, 'unitsEach'], [{ unitsEach: '20' }, 'unitsEach'], [{ blockCount: '1' }, 'blockCount'], [{ unitWidth: '1 mm' }, 'unitWidth'], [{ unitWidth: '2 kg' }, 'unitWidth'], [{ blockWord: '' }, 'blockWord']])('trouble %j', (changes, field) => {
+  test.each([[{ unitsEach: '0' }, 'unitsEach'], [{ unitsEach: '61' }, 'unitsEach'], [{ unitsEach: '20' }, 'unitsEach'], [{ blockCount: '1' }, 'blockCount'], [{ benches: '7' }, 'benches'], [{ benches: '0' }, 'benches'], [{ unitWidth: '1 mm' }, 'unitWidth'], [{ unitWidth: '2 kg' }, 'unitWidth'], [{ blockWord: '' }, 'blockWord']])('trouble %j', (changes, field) => {
     const found = read(changes);
     expect(found.ok ? {} : found.trouble).toHaveProperty([field]);
   });

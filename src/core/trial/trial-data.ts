@@ -51,10 +51,10 @@ export const Measure = z.object({
 }).readonly();
 export type Measure = z.infer<typeof Measure>;
 
-export const PlaceKind = z.enum(['garden', 'bench', 'shelf', 'bed', 'pot', 'plot', 'plant']);
+export const PlaceKind = z.enum(['garden', 'bench', 'shelf', 'bed', 'pot', 'plot', 'plant', 'guard']);
 export type PlaceKind = z.infer<typeof PlaceKind>;
 
-/** Where something stands: a node of the tree garden > bench > shelf > pot > plant. Sizes in mm, offsets from the parent. */
+/** Where something stands: a node of the tree ground > bench > shelf > bed > pot. Sizes in mm, offsets from the parent. A guard is a plant that nobody reads. */
 export const Place = z.object({
   id: PlaceId, parentId: PlaceId.nullable(), kind: PlaceKind, name: Name,
   shape: z.enum(['round', 'square']), xMm: z.number(), yMm: z.number(), widthMm: z.number().positive(), depthMm: z.number().positive(),
@@ -76,6 +76,8 @@ export const ExperimentalUnit = z.object({
   startSize: z.number().nullable().default(null),
   /** Its number among all plants that were raised and measured. */
   plant: z.int().min(1).nullable().default(null),
+  /** What else is known to differ between units, by its name: variety, container, batch of the mix, who planted it. */
+  traits: z.record(z.string().min(1).max(40), z.string().min(1).max(60)).default({}),
 }).readonly();
 export type ExperimentalUnit = z.infer<typeof ExperimentalUnit>;
 
@@ -87,8 +89,12 @@ export const SiteFeature = z.object({
   kind: z.enum(['slope', 'light', 'wall', 'fence', 'tap', 'traffic']),
   /** Where it is strongest, the bench seen from above. */
   side: z.enum(['left', 'right', 'far', 'near']),
-  /** What a plant at its end would give more or less than one at the other, in %. */
+  /** What a plant where it is strongest would give more or less than one where it is not felt, in %. */
   percent: z.number().positive().max(100),
+  /** Where it runs, in mm from the far left corner: the two ends of a wall, fence or path, twice the one point of a tap. null: along its side. */
+  line: z.object({ x1Mm: z.number(), y1Mm: z.number(), x2Mm: z.number(), y2Mm: z.number() }).readonly().nullable().default(null),
+  /** How far it is felt: here its effect has fallen to 37%. null: 30% of the bench. */
+  reachMm: z.number().positive().max(50_000).nullable().default(null),
 }).readonly();
 export type SiteFeature = z.infer<typeof SiteFeature>;
 
@@ -107,6 +113,8 @@ export const Layout = z.object({
   mostImbalance: z.number().min(0).nullable().default(null),
   /** Sizes of all plants that were raised, as they were listed; those set aside among them. */
   raisedSizes: z.array(z.number()).max(1000).readonly().default([]),
+  /** How many benches or beds the blocks are shared out to. */
+  benches: z.int().min(1).max(12).default(1),
   /** Blocks stand beside each other as columns, not below each other as rows. */
   isTurned: z.boolean().default(false),
   /** Places were moved by hand since the deal, with the treatments in sight. */

@@ -1,11 +1,16 @@
 'use client';
 
-import { type ReactNode, useEffect, useRef, useState, useTransition } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
+import { v7 } from 'uuid';
+import { draftTrial } from '@/core/design/draft-trial';
+import { AUDIT_CHECKS } from '@/core/design/fairness-audit';
+import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/measure-library';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
-import type { QuestionForm } from '@/core/trial/question-form';
+import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
@@ -52,6 +57,10 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
   useEffect(() => {
     if (trouble) box.current?.querySelector<HTMLElement>('[data-invalid] input, [data-invalid] textarea, [data-invalid] select')?.focus();
   }, [trouble]);
+  const draft = useMemo(() => {
+    const question = isLocked ? undefined : readQuestion(form, 'uk', () => v7());
+    return question?.ok ? draftTrial(question.value) : null;
+  }, [form, isLocked]);
   const submit = (): void => startTransition(async () => {
     const found = await save(form);
     setTrouble(found);
@@ -98,6 +107,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
             {bench && <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>}
             {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not saved yet: look at the marked lines. What you wrote is still there.' : trialSentence(trouble)}</Trouble>}
             <DryRunPanel form={form} />
+            <LiveAudit draft={draft} cv={STARTING_GUESS_CV.cv} checks={Object.keys(AUDIT_CHECKS).length} />
             <Acts><Button data-tone="main" onPress={submit} isPending={isPending}>Save and lay it out</Button></Acts>
           </>
         )}

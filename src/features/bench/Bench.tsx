@@ -6,6 +6,7 @@ import { PlantLabel } from '@/ui/PlantLabel';
 import type { BenchUnit, BenchView } from './bench-view';
 import { useChosenUnit } from './ChosenUnit';
 import { SiteMarks } from './SiteMarks';
+import { siteExtent } from './site-extent';
 
 /** What a step's lens shows of a unit. */
 export interface UnitLens {
@@ -33,9 +34,7 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   const potMm = first?.widthMm ?? 200;
   const labelMm = potMm * 0.24;
   const topMm = view.shelves.length > 1 ? potMm * 0.4 : potMm * 0.1;
-  // Room for what lies about the bench, at the sides where something does.
-  const roomMm = (side: 'left' | 'right' | 'far' | 'near'): number => Math.max(view.hasGuards ? potMm * 0.3 : 0, view.site.filter(feature => feature.side === side).length * view.widthMm * 0.06);
-  const [leftMm, rightMm, farMm, nearMm] = [roomMm('left'), roomMm('right'), roomMm('far'), roomMm('near')];
+  const room = siteExtent(view.site, view);
   const walk = (event: KeyboardEvent, from: BenchUnit): void => {
     const next = neighbour(view.units, from, event.key);
     if (!next) return;
@@ -47,9 +46,15 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   return (
     <Scroller>
       {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
-      <svg viewBox={`${-leftMm} ${-topMm - farMm} ${view.widthMm + potMm * 0.05 + leftMm + rightMm} ${view.depthMm + topMm + potMm * 0.4 + farMm + nearMm}`} role="group" aria-label={label}>
+      <svg viewBox={`${-room.left} ${-topMm - room.far} ${view.widthMm + potMm * 0.05 + room.left + room.right} ${view.depthMm + topMm + potMm * 0.4 + room.far + room.near}`} role="group" aria-label={label}>
         <SiteMarks site={view.site} widthMm={view.widthMm} depthMm={view.depthMm} />
-        {view.hasGuards && <rect x={-potMm * 0.2} y={-topMm - potMm * 0.1} width={view.widthMm + potMm * 0.4} height={view.depthMm + topMm + potMm * 0.2} fill="none" stroke="var(--crown)" strokeWidth={potMm * 0.05} strokeDasharray={`${potMm * 0.05} ${potMm * 0.12}`} strokeLinecap="round" />}
+        {view.benches.map(bench => (
+          <g key={bench.name}>
+            <rect x={bench.xMm} y={bench.yMm} width={bench.widthMm} height={bench.depthMm} fill="none" stroke="var(--rule)" strokeWidth={potMm * 0.03} />
+            <text x={bench.xMm + bench.widthMm} y={bench.yMm - labelMm * 0.35} textAnchor="end" fontSize={labelMm * 0.95} fill="var(--ink-soft)">{bench.name}</text>
+          </g>
+        ))}
+        {view.guards.map(guard => <GuardPlant key={guard.name} guard={guard} />)}
         {view.shelves.map(shelf => (
           <g key={shelf.name}>
             <rect x={shelf.xMm} y={shelf.yMm} width={shelf.widthMm} height={shelf.depthMm} fill="var(--slate-deep)" />
@@ -100,6 +105,15 @@ function PotFromAbove({ widthMm, lens, isLeftOut }: { readonly widthMm: number; 
         : <g fill="var(--crown)" opacity={isLeftOut ? 0.25 : lens.state === 'open' ? 0.75 : 0.35 + 0.65 * (lens.share ?? 0.6)}>{LEAVES.map(turn => <ellipse key={turn} cx={r} cy={r - reach / 2} rx={reach * 0.3} ry={reach / 2} transform={`rotate(${turn} ${r} ${r})`} />)}</g>}
     </>
   );
+}
+
+/** A plant that nobody reads: an empty outline. */
+function GuardPlant({ guard }: { readonly guard: BenchView['guards'][number] }) {
+  const line = Math.min(guard.widthMm, guard.depthMm) * 0.05;
+  const look = { fill: 'none', stroke: 'var(--crown)', strokeWidth: line, strokeDasharray: `${line * 2} ${line * 2}` } as const;
+  return guard.shape === 'round'
+    ? <circle cx={guard.xMm + guard.widthMm / 2} cy={guard.yMm + guard.depthMm / 2} r={guard.widthMm * 0.42} {...look}><title>guard plant</title></circle>
+    : <rect x={guard.xMm + line} y={guard.yMm + line} width={guard.widthMm - 2 * line} height={guard.depthMm - 2 * line} {...look}><title>guard plants</title></rect>;
 }
 
 const ROWS = [0.3, 0.7] as const;

@@ -1,3 +1,4 @@
+import { benchPlaces } from '@/core/trial/bench-places';
 import { cornersOn } from '@/core/trial/place-corner';
 import type { Place, SiteFeature, TrialData } from '@/core/trial/trial-data';
 
@@ -31,7 +32,10 @@ export interface BenchView {
   readonly depthMm: number;
   /** What lies about it: slope, light, wall. */
   readonly site: readonly SiteFeature[];
-  readonly hasGuards: boolean;
+  /** Plants that nobody reads. */
+  readonly guards: readonly (Standing & Pick<Place, 'shape'>)[];
+  /** Where there are several. */
+  readonly benches: readonly Standing[];
   /** Larger units of a split plot, on their shelf. */
   readonly beds: readonly Standing[];
   readonly shelves: readonly Standing[];
@@ -57,8 +61,8 @@ export function tagsOf(data: TrialData): readonly (TagView & { readonly treatmen
 
 /** The bench of a trial that was dealt; treatments only where they may be seen. */
 export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchView | null {
-  const bench = data.places.find(place => place.kind === 'bench');
-  if (!bench) return null;
+  const { ground, benches, shelves, beds, guards } = benchPlaces(data.places);
+  if (!ground) return null;
   const byId = new Map(data.places.map(place => [place.id, place]));
   const cornerOf = cornersOn(data.places);
   const standing = (place: Place): Standing => {
@@ -79,8 +83,8 @@ export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchVie
     }];
   });
   return {
-    widthMm: bench.widthMm, depthMm: bench.depthMm, units, site: data.layout?.site ?? [], hasGuards: data.layout?.hasGuards ?? false,
-    shelves: data.places.filter(place => place.parentId === bench.id).map(standing), beds: data.places.filter(place => place.kind === 'bed' && place.parentId !== bench.id).map(standing),
+    widthMm: ground.widthMm, depthMm: ground.depthMm, units, site: data.layout?.site ?? [],
+    benches: benches.map(standing), shelves: shelves.map(standing), beds: beds.map(standing), guards: guards.map(guard => ({ ...standing(guard), shape: guard.shape })),
   };
 }
 

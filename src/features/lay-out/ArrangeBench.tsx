@@ -1,8 +1,10 @@
 'use client';
 
-import { type KeyboardEvent, type PointerEvent, useRef, useState, useTransition } from 'react';
+import { useRef, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { SiteMarks } from '@/features/bench/SiteMarks';
+import { isLine, lineOf, SITE_WORDS } from '@/core/design/site';
+import { LineMark, SiteMarks, siteTextMm } from '@/features/bench/SiteMarks';
+import { siteExtent } from '@/features/bench/site-extent';
 import type { Result } from '@/core/result';
 import type { SiteFeature } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
@@ -10,13 +12,13 @@ import { pluralOf } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import { useShift } from './use-shift';
 
-
-/** A place that can be stood elsewhere: its corner on the bench, and from the corner of what it stands on. */
+/** A place that can be stood elsewhere: its corner on the ground, and from the corner of what it stands on. */
 export interface Movable {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'block' | 'bed' | 'unit';
+  readonly kind: 'bench' | 'block' | 'bed' | 'unit' | 'guard';
   readonly shape: 'round' | 'square';
   readonly xMm: number;
   readonly yMm: number;
@@ -37,83 +39,74 @@ interface ArrangeBenchProps {
   readonly blockWord: string;
   readonly unitWord: string;
   readonly move: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly drawSite: (site: readonly SiteFeature[]) => Promise<Result<unknown, TrialTrouble>>;
 }
 
-interface Shift {
-  readonly id: string;
-  readonly xMm: number;
-  readonly yMm: number;
-}
+const KINDS = ['bench', 'block', 'bed', 'unit', 'guard'] as const;
 
-const STEP_MM = 10;
-const LONG_STEP_MM = 100;
-const STEPS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-
-/** The bench as it really stands: shelves, beds and pots moved with mouse, finger or arrows, to the centimetre. */
-export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockWord, unitWord, move }: ArrangeBenchProps) {
-  const kinds = (['block', 'bed', 'unit'] as const).filter(kind => places.some(place => place.kind === kind));
-  const [moving, setMoving] = useState<Movable['kind']>(kinds[0] ?? 'unit');
-  const [shift, setShift] = useState<Shift | null>(null);
+/** The bench as it really stands: benches, shelves, beds, pots and guards, and what lies about them. */
+export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockWord, unitWord, move, drawSite }: ArrangeBenchProps) {
+  const kinds = KINDS.filter(kind => places.some(place => place.kind === kind));
+  const hasLines = site.some(isLine);
+  const [moving, setMoving] = useState<Movable['kind'] | 'site'>(kinds[0] ?? 'unit');
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [said, setSaid] = useState('');
   const [isPending, startTransition] = useTransition();
   const drawing = useRef<SVGSVGElement>(null);
-  const grip = useRef<{ readonly pointer: number; readonly fromX: number; readonly fromY: number } | null>(null);
-  const scaleOf = (): number => widthOf() / (drawing.current?.getBoundingClientRect().width || 1);
-  const widthOf = (): number => widthMm * 1.25;
-  const shiftOf = (place: Movable): readonly [number, number] => (shift && (shift.id === place.id || place.within.includes(shift.id)) ? [shift.xMm, shift.yMm] : [0, 0]);
-  const settle = (place: Movable, dx: number, dy: number): void => {
-    if (dx === 0 && dy === 0) { setShift(null); return; }
-    startTransition(async () => {
-      const done = await move({ placeId: place.id, xMm: place.ownXMm + dx, yMm: place.ownYMm + dy });
-      setTrouble(done.ok ? undefined : done.trouble);
-      setSaid(done.ok ? `${place.name}: ${Math.round(Math.max(0, place.ownXMm + dx) / 10)} cm from the left, ${Math.round(Math.max(0, place.ownYMm + dy) / 10)} cm from the far edge.` : '');
-      setShift(null);
-    });
+  const room = siteExtent(site, { widthMm, depthMm });
+  const edge = Math.max(widthMm, depthMm) * 0.05;
+  const shown = { widthMm: widthMm + room.left + room.right + 2 * edge, depthMm: depthMm + room.far + room.near + 2 * edge };
+  const settled = (work: Promise<Result<unknown, TrialTrouble>>, words: string): void => startTransition(async () => {
+    const done = await work;
+    setTrouble(done.ok ? undefined : done.trouble);
+    setSaid(done.ok ? words : '');
+    end();
+  });
+  const settle = (id: string, dx: number, dy: number): void => {
+    const place = places.find(each => each.id === id);
+    if (place) {
+      settled(move({ placeId: id, xMm: place.ownXMm + dx, yMm: place.ownYMm + dy }), `${place.name}: ${cm(Math.max(0, place.ownXMm + dx))} from the left, ${cm(Math.max(0, place.ownYMm + dy))} from the far edge.`);
+      return;
+    }
+    const [at, end] = readSiteId(id);
+    const feature = site[at];
+    if (feature) settled(drawSite(site.map((each, i) => (i === at ? movedFeature(each, end, dx, dy, { widthMm, depthMm }) : each))), `${SITE_WORDS[feature.kind]} moved.`);
   };
-  const onKeyDown = (event: KeyboardEvent, place: Movable): void => {
-    const step = STEPS[event.key];
-    if (!step) return;
-    event.preventDefault();
-    const size = event.shiftKey ? LONG_STEP_MM : STEP_MM;
-    settle(place, step[0] * size, step[1] * size);
-  };
-  const onPointerDown = (event: PointerEvent<SVGGElement>, place: Movable): void => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    grip.current = { pointer: event.pointerId, fromX: event.clientX, fromY: event.clientY };
-    setShift({ id: place.id, xMm: 0, yMm: 0 });
-  };
-  const shiftAt = (event: PointerEvent): readonly [number, number] => {
-    const scale = scaleOf();
-    const round = (mm: number): number => Math.round(mm / STEP_MM) * STEP_MM;
-    return grip.current ? [round((event.clientX - grip.current.fromX) * scale), round((event.clientY - grip.current.fromY) * scale)] : [0, 0];
-  };
+  const { shift, end, handlersOf } = useShift(drawing, shown, settle);
   const labelMm = Math.max(...places.filter(place => place.kind === 'unit').map(place => place.widthMm * 0.24), 20);
   return (
     <Arrange aria-label="Arrange the bench">
-      {kinds.length > 1 && <Choice label="Move" name="moving" value={moving} onChange={setMoving} direction="row" options={kinds.map(kind => ({ value: kind, label: kind === 'block' ? `a whole ${blockWord}` : kind === 'bed' ? 'a bed' : `one ${unitWord}` }))} />}
+      {kinds.length + Number(hasLines) > 1 && (
+        <Choice
+          label="Move" name="moving" value={moving} onChange={setMoving} direction="row"
+          options={[...kinds.map(kind => ({ value: kind, label: wordsOf(kind, blockWord, unitWord) })), ...(hasLines ? [{ value: 'site' as const, label: 'walls, fences, paths, taps' }] : [])]}
+        />
+      )}
       {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
-      <svg ref={drawing} viewBox={`${-widthMm * 0.125} ${-widthMm * 0.1} ${widthMm * 1.25} ${depthMm + widthMm * 0.2}`} role="group" aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres" data-busy={isPending || undefined}>
-        <SiteMarks site={site} widthMm={widthMm} depthMm={depthMm} />
+      <svg ref={drawing} viewBox={`${-room.left - edge} ${-room.far - edge} ${shown.widthMm} ${shown.depthMm}`} role="group" aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres" data-busy={isPending || undefined}>
+        <SiteMarks site={moving === 'site' ? site.filter(feature => !isLine(feature)) : site} widthMm={widthMm} depthMm={depthMm} />
         {places.map(place => {
-          const [dx, dy] = shiftOf(place);
-          const isMovable = place.kind === moving;
-          const shape = place.shape === 'round'
-            ? <circle cx={place.widthMm / 2} cy={place.depthMm / 2} r={place.widthMm / 2} />
-            : <rect width={place.widthMm} height={place.depthMm} />;
-          const label = <text x={place.kind === 'unit' ? place.widthMm / 2 : labelMm * 0.2} y={place.kind === 'unit' ? place.depthMm / 2 + labelMm * 0.35 : labelMm * 0.75} textAnchor={place.kind === 'unit' ? 'middle' : 'start'} fontSize={place.kind === 'unit' ? labelMm : labelMm * 0.7}>{place.name}</text>;
+          const [dx, dy] = shift && (shift.id === place.id || place.within.includes(shift.id)) ? [shift.xMm, shift.yMm] : [0, 0];
           const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
-          if (!isMovable) return <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none">{shape}{label}</g>;
-          return (
-            <Handle
-              key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${Math.round(place.ownXMm / 10)} cm from the left, ${Math.round(place.ownYMm / 10)} cm from the far edge`}
-              onKeyDown={event => onKeyDown(event, place)} onPointerDown={event => onPointerDown(event, place)}
-              onPointerMove={event => { if (grip.current?.pointer === event.pointerId) { const [xMm, yMm] = shiftAt(event); setShift({ id: place.id, xMm, yMm }); } }}
-              onPointerUp={event => { if (grip.current?.pointer !== event.pointerId) return; const [xMm, yMm] = shiftAt(event); grip.current = null; settle(place, xMm, yMm); }}
-              onPointerCancel={() => { grip.current = null; setShift(null); }}
-            >{shape}{label}</Handle>
-          );
+          const drawn = <PlaceDrawn place={place} labelMm={labelMm} />;
+          return place.kind === moving
+            ? <Handle key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`} {...handlersOf(place.id)}>{drawn}</Handle>
+            : <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none">{drawn}</g>;
         })}
+        {moving === 'site' && site.map((feature, i) => isLine(feature) && SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
+          const id = siteId(i, part);
+          const bench = { widthMm, depthMm };
+          const moved = shift && readSiteId(shift.id)[0] === i ? movedFeature(feature, readSiteId(shift.id)[1], shift.xMm, shift.yMm, bench) : feature;
+          const line = lineOf(moved, bench);
+          const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
+          return (
+            <Handle key={id} data-movable data-kind="site" role="button" tabIndex={0} aria-label={part === 'whole' ? SITE_WORDS[feature.kind] : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`} {...handlersOf(id)}>
+              {part === 'whole'
+                ? <><path d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`} stroke="transparent" strokeWidth={siteTextMm(bench) * 2} strokeLinecap="round" /><LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} /></>
+                : <circle cx={x} cy={y} r={siteTextMm(bench) * 0.6} fill="var(--paper)" strokeWidth={siteTextMm(bench) * 0.15} />}
+            </Handle>
+          );
+        }))}
       </svg>
       <p role="status">{said}</p>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
@@ -122,19 +115,65 @@ export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockW
   );
 }
 
+function PlaceDrawn({ place, labelMm }: { readonly place: Movable; readonly labelMm: number }) {
+  const isUnit = place.kind === 'unit';
+  return (
+    <>
+      {place.shape === 'round' ? <circle cx={place.widthMm / 2} cy={place.depthMm / 2} r={place.widthMm / 2} /> : <rect width={place.widthMm} height={place.depthMm} />}
+      {place.kind !== 'guard' && <text x={isUnit ? place.widthMm / 2 : labelMm * 0.2} y={isUnit ? place.depthMm / 2 + labelMm * 0.35 : labelMm * 0.75} textAnchor={isUnit ? 'middle' : 'start'} fontSize={isUnit ? labelMm : labelMm * 0.9}>{place.name}</text>}
+    </>
+  );
+}
+
+function wordsOf(kind: Movable['kind'], blockWord: string, unitWord: string): string {
+  switch (kind) {
+    case 'bench': return 'a whole bench';
+    case 'block': return `a whole ${blockWord}`;
+    case 'bed': return 'a bed';
+    case 'unit': return `one ${unitWord}`;
+    case 'guard': return 'a guard plant';
+  }
+}
+
+const SITE_ENDS = ['whole', 'start', 'end'] as const;
+type SitePart = (typeof SITE_ENDS)[number];
+
+function siteId(at: number, part: SitePart): string {
+  return `site:${at}:${part}`;
+}
+
+function readSiteId(id: string): readonly [number, SitePart] {
+  const [, at, part] = id.split(':');
+  return [Number(at ?? -1), SITE_ENDS.find(each => each === part) ?? 'whole'];
+}
+
+function movedFeature(feature: SiteFeature, part: SitePart, dx: number, dy: number, bench: { readonly widthMm: number; readonly depthMm: number }): SiteFeature {
+  const { x1Mm, y1Mm, x2Mm, y2Mm } = lineOf(feature, bench);
+  const [start, end] = [part !== 'end', part !== 'start'];
+  return { ...feature, line: { x1Mm: x1Mm + (start ? dx : 0), y1Mm: y1Mm + (start ? dy : 0), x2Mm: x2Mm + (end ? dx : 0), y2Mm: y2Mm + (end ? dy : 0) } };
+}
+
+function cm(mm: number): string {
+  return `${Math.round(mm / 10)} cm`;
+}
+
 const Arrange = styled.section`
   display: grid; gap: 10px;
   & svg { display: block; width: 100%; max-height: 80vh; touch-action: none; user-select: none; }
   & svg[data-busy] { opacity: 0.8; }
+  & [data-kind='bench'] > rect { fill: none; stroke: var(--rule-strong); stroke-width: 4; }
   & [data-kind='block'] > rect { fill: var(--slate-deep); stroke: var(--rule-strong); stroke-width: 4; }
   & [data-kind='bed'] > rect { fill: none; stroke: var(--rule-strong); stroke-width: 4; }
   & [data-kind='unit'] > * { fill: var(--paper); stroke: var(--pot); stroke-width: 8; }
+  & [data-kind='guard'] > * { fill: none; stroke: var(--crown); stroke-width: 6; stroke-dasharray: 12 10; pointer-events: all; }
   & text { fill: var(--ink) !important; stroke: none !important; font-weight: 700; }
-  & [data-kind='block'] > text, & [data-kind='bed'] > text { fill: var(--ink-soft) !important; font-weight: 400; }
+  & [data-kind='bench'] > text, & [data-kind='block'] > text, & [data-kind='bed'] > text { fill: var(--ink-soft) !important; font-weight: 400; }
 `;
 
 const Handle = styled.g`
   cursor: grab; outline: none;
   &[data-movable] > rect, &[data-movable] > circle { stroke: var(--clay); }
+  &[data-kind='bench'] > rect { pointer-events: all; }
   &:focus-visible > rect, &:focus-visible > circle { stroke-width: 16; }
+  &:focus-visible > path { stroke: var(--clay); stroke-opacity: 0.3; }
 `;

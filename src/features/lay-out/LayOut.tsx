@@ -10,7 +10,7 @@ import type { AuditFinding } from '@/core/design/fairness-audit';
 import type { PlannedTrial } from '@/core/judge/planned-input';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { type BenchDraft, readBench, unitCount } from '@/core/trial/bench-form';
-import type { Amendment, Layout, Treatment } from '@/core/trial/trial-data';
+import type { Amendment, Layout, Treatment, TrialData } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView, TagView } from '@/features/bench/bench-view';
@@ -24,10 +24,15 @@ import type { Ground } from './ground';
 import { MovePots } from './MovePots';
 import { PlantList, type Planted } from './PlantList';
 import { SitePanel } from './SitePanel';
+import { draftDeal } from '@/core/design/draft-trial';
+import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import type { traitLines } from '@/core/trial/trait-form';
 import { AuditList } from '@/features/audit/AuditList';
+import { LiveAudit } from '@/features/audit/LiveAudit';
 import { LayoutFields } from './LayoutFields';
 import { SizePlanner } from './SizePlanner';
 import { TagKey } from './TagKey';
+import { TraitPanel } from './TraitPanel';
 import { counted, pluralOf } from '@/core/words/plural';
 
 interface LayOutProps {
@@ -46,6 +51,11 @@ interface LayOutProps {
   readonly keyRule: string;
   readonly ownCv: { readonly cv: number; readonly trials: number } | null;
   readonly audit: { readonly findings: readonly AuditFinding[]; readonly checks: number };
+  /** The trial without its deal: what an audit of a plan being typed begins from. */
+  readonly undealt: TrialData;
+  readonly traits: ReturnType<typeof traitLines>;
+  readonly describeTrait: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly forgetTrait: (name: string) => Promise<Result<unknown, TrialTrouble>>;
   /** Which raised plant goes where; empty where none were measured. */
   readonly planted: readonly Planted[];
   readonly amendments: readonly Amendment[];
@@ -68,7 +78,7 @@ interface LayOutProps {
 }
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
-export function LayOut({ saved, layout, isLocked, unitWord, tags, question, treatments, system, costEach, keyRule, ownCv, audit, planted, amendments, isClosed, bench, weighHref, printHref, deal, lock, showKey, ground, arrange, describeSite, movedOn, move, amend }: LayOutProps) {
+export function LayOut({ saved, layout, isLocked, unitWord, tags, question, treatments, system, costEach, keyRule, ownCv, audit, undealt, traits, describeTrait, forgetTrait, planted, amendments, isClosed, bench, weighHref, printHref, deal, lock, showKey, ground, arrange, describeSite, movedOn, move, amend }: LayOutProps) {
   const [form, setForm] = useState(saved);
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [keyBench, setKeyBench] = useState<BenchView | null>(null);
@@ -82,12 +92,14 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, question, trea
   });
   const wish = useMemo(() => readBench(form, system, treatments), [form, system, treatments]);
   const plan = useMemo(() => (wish.ok ? { ...question, wish: wish.value, treatments, unitWord } : null), [wish, question, treatments, unitWord]);
+  const isTyping = !isLocked && JSON.stringify(form) !== JSON.stringify(saved);
+  const draft = useMemo(() => (wish.ok && isTyping ? draftDeal(undealt, wish.value) : null), [wish, isTyping, undealt]);
   const shownBench = keyBench ?? bench;
   const [isArranging, setArranging] = useState(false);
   return (
     <TwoParts>
       <div>
-        {ground && isArranging ? <ArrangeBench {...ground} blockWord={layout?.blockWord ?? 'block'} unitWord={unitWord} move={arrange} /> : shownBench
+        {ground && isArranging ? <ArrangeBench {...ground} blockWord={layout?.blockWord ?? 'block'} unitWord={unitWord} move={arrange} drawSite={site => describeSite({ site, hasGuards: layout?.hasGuards ?? false })} /> : shownBench
           ? <Bench view={shownBench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag ? unit.tag.name : 'what it gets is hidden' })} />
           : <Blank><p>Nothing stands here yet.</p><p>Say how many {pluralOf(unitWord)} each treatment gets, and deal. Every {unitWord} gets a code and a place by lot, not by hand: a hand always finds the better light for its favourite.</p></Blank>}
         {planted.length > 0 && <PlantList planted={planted} unitWord={unitWord} />}
@@ -101,6 +113,7 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, question, trea
           </Acts>
         )}
         {ground && <SitePanel site={ground.site} hasGuards={layout?.hasGuards ?? false} biases={ground.biases} blockWord={layout?.blockWord ?? 'block'} isTurned={layout?.isTurned ?? false} hasBlocks={(layout?.blockCount ?? 0) > 1} isLocked={isLocked} draw={describeSite} />}
+        {layout && <TraitPanel traits={traits} example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`} describe={describeTrait} forget={forgetTrait} />}
         <SizePlanner plan={plan} ownCv={ownCv} costEach={costEach} unitAreaM2={wish.ok ? (wish.value.unitWidthMm * wish.value.unitDepthMm) / 1e6 : null} />
       </div>
       <div>
@@ -120,7 +133,7 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, question, trea
             {layout && <Soft>Locking comes before the first reading. After it, the question, the margin and the deal stand.</Soft>}
           </>
         )}
-        <AuditList {...audit} />
+        {isTyping ? <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} checks={audit.checks} /> : <AuditList {...audit} />}
         {move && <MovePots unitWord={unitWord} movedOn={movedOn} move={move} />}
         {isLocked && <AmendPlan amendments={amendments} amend={isClosed ? null : amend} />}
       </div>

@@ -2,7 +2,7 @@
 
 import { styled } from 'styled-components';
 import { choosePlants } from '@/core/design/choose-plants';
-import { type BenchDraft, readSizes } from '@/core/trial/bench-form';
+import { type BenchDraft, ON_BENCHES, readSizes } from '@/core/trial/bench-form';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import type { LayoutKind } from '@/core/trial/trial-data';
 import { Choice } from '@/ui/Choice';
@@ -66,6 +66,7 @@ export function LayoutFields({ form, fields, treatments, factors, unitWord, plac
         {has('several-gardens') && text('unitsEach', 'Of each, in a garden', { inputMode: 'numeric' })}
         {has('complete-randomisation', 'complete-blocks') && text('controlEach', 'Of the control', { inputMode: 'numeric', placeholder: 'as many' })}
         <Select label={`A ${unitWord} is`} name="unitShape" value={form.unitShape ?? 'round'} onChange={set('unitShape')} options={[{ value: 'round', label: 'round: a pot, tub, tower' }, { value: 'square', label: 'square: a plot, trough, bag' }]} />
+        {has(...ON_BENCHES) && text('benches', 'On so many benches', { inputMode: 'numeric' })}
         {!has('complete-randomisation') && <Select label="Blocks stand" name="isTurned" value={form.isTurned ? 'columns' : 'rows'} onChange={way => onChange({ isTurned: way === 'columns' })} options={[{ value: 'rows', label: 'as rows, from left to right' }, { value: 'columns', label: 'as columns, from far to near' }]} />}
         {text('unitWidth', `A ${unitWord} is across`)}
         {form.unitShape === 'square' && text('unitDepth', 'Front to back', { placeholder: 'the same' })}

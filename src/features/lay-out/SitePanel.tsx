@@ -1,9 +1,9 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useState, useTransition } from 'react';
+import { useOptimistic, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { SITE_WORDS, type SiteBias } from '@/core/design/site';
+import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site';
 import type { Result } from '@/core/result';
 import { SiteFeature } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
@@ -33,29 +33,37 @@ export function SitePanel({ site, hasGuards, biases, blockWord, isTurned, hasBlo
   const [kind, setKind] = useState<SiteFeature['kind']>('slope');
   const [side, setSide] = useState<SiteFeature['side']>('left');
   const [percent, setPercent] = useState('20');
+  const [reach, setReach] = useState('60');
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
+  const [areGuarded, showGuarded] = useOptimistic(hasGuards);
   const put = (next: readonly SiteFeature[], guards: boolean): void => startTransition(async () => {
+    showGuarded(guards);
     const done = await draw({ site: next, hasGuards: guards });
     setTrouble(done.ok ? undefined : done.trouble);
   });
+  const hasPlace = isLine({ kind });
   const isNumber = /^\d{1,3}$/.test(percent) && Number(percent) >= 1 && Number(percent) <= 100;
-  const add = (): void => put([...site.filter(each => each.kind !== kind || each.side !== side), { kind, side, percent: Number(percent) }], hasGuards);
+  const isReach = !hasPlace || (/^\d{1,4}$/.test(reach) && Number(reach) >= 1);
+  // There is one slope to a side, but there may be two taps.
+  const add = (): void => put([...site.filter(each => hasPlace || each.kind !== kind || each.side !== side), { kind, side, percent: Number(percent), line: null, reachMm: hasPlace ? Number(reach) * 10 : null }], hasGuards);
   return (
     <Site aria-label="The site">
       <h2>What lies about it</h2>
-      {biases.length > 0 && <ul>{biases.map(bias => <BiasLine key={`${bias.feature.kind} ${bias.feature.side}`} bias={bias} blockWord={blockWord} isTurned={isTurned} hasBlocks={hasBlocks} remove={() => put(site.filter(each => each !== bias.feature), hasGuards)} />)}</ul>}
+      {biases.length > 0 && <ul>{biases.map((bias, i) => <BiasLine key={`${bias.feature.kind} ${bias.feature.side} ${i}`} bias={bias} blockWord={blockWord} isTurned={isTurned} hasBlocks={hasBlocks} remove={() => put(site.filter((_, at) => at !== i), hasGuards)} />)}</ul>}
       {site.length === 0 && <Soft>Slope, light, a wall, a path: draw them, and it shows how far each would lean this deal, and how to cut the blocks.</Soft>}
-      <div>
+      <div data-fields>
         <Select label="There is" name="siteKind" value={kind} onChange={setKind} options={KINDS} />
         <Select label="Where" name="siteSide" value={side} onChange={setSide} options={SIDES} />
-        <TextField label="From end to end, %" name="sitePercent" value={percent} onChange={setPercent} inputMode="numeric" trouble={isNumber ? undefined : '1 to 100'} />
+        <TextField label={hasPlace ? 'Right beside it, %' : 'From end to end, %'} name="sitePercent" value={percent} onChange={setPercent} inputMode="numeric" trouble={isNumber ? undefined : '1 to 100'} />
+        {hasPlace && <TextField label="Felt for, cm" name="siteReach" value={reach} onChange={setReach} inputMode="numeric" trouble={isReach ? undefined : 'cm'} />}
       </div>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts>
-        <Button onPress={add} isPending={isPending} isDisabled={!isNumber}>Draw it</Button>
-        {!isLocked && <label><input type="checkbox" checked={hasGuards} onChange={event => put(site, event.target.checked)} /> Guard plants stand round it, unread</label>}
+        <Button onPress={add} isPending={isPending} isDisabled={!isNumber || !isReach}>Draw it</Button>
+        {!isLocked && <label><input type="checkbox" checked={areGuarded} onChange={event => put(site, event.target.checked)} /> Guard plants stand round it, unread</label>}
       </Acts>
+      {site.some(isLine) && !isLocked && <Soft>Walls, fences, paths and taps are moved to where they are under “Arrange it as it stands”.</Soft>}
     </Site>
   );
 }
@@ -68,7 +76,7 @@ function BiasLine({ bias, blockWord, isTurned, hasBlocks, remove }: { readonly b
   return (
     <li>
       <span>
-        <b>{SITE_WORDS[bias.feature.kind]} {side}, {bias.feature.percent}%.</b>
+        <b>{SITE_WORDS[bias.feature.kind]} {bias.feature.line === null ? side : 'where it is drawn'}, {bias.feature.percent}%{bias.feature.reachMm === null ? '' : `, felt for ${Math.round(bias.feature.reachMm / 10)} cm`}.</b>
         {worst && ` It leans this deal by ${Math.abs(worst.percent).toFixed(1)}%${Math.abs(worst.percent) < 0.05 || worst.treatment === '' ? '' : `, most for ${worst.treatment}`}.`}
         {hasBlocks && ` The ${pluralOf(blockWord)} take ${Math.round(100 * bias.takenOut)}% of it out.`}
         {isWrongCut && <b> Let the {pluralOf(blockWord)} stand as {better}: then they take {Math.round(100 * Math.max(bias.asRows, bias.asColumns))}% out.</b>}
@@ -82,7 +90,7 @@ const Site = styled.section`
   display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
   & ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 6px; }
   & li { display: flex; gap: 8px; justify-content: space-between; align-items: start; max-width: var(--measure); }
-  & > div:not(:last-child) { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 12px; align-items: end; }
+  & > [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(120px, 1fr)); gap: 12px; align-items: end; }
   & label > input[type='checkbox'] { width: 18px; height: 18px; accent-color: var(--clay); vertical-align: -3px; }
-  @media (max-width: 640px) { & > div:not(:last-child) { grid-template-columns: minmax(0, 1fr); } }
+  @media (max-width: 640px) { & > [data-fields] { grid-template-columns: minmax(0, 1fr); } }
 `;

@@ -10,7 +10,7 @@ export function savedBenchDraft({ layout, places, units, trial, factors, treatme
   const unitWidth = shown(stood?.widthMm ?? (system === 'us' ? 254 : 250));
   const usual: BenchDraft = {
     kind: 'complete-blocks', unitsEach: '1', controlEach: '', blockCount: '6', blockWord: 'shelf', columnWord: 'column', wholeWord: 'bed', wholeFactor: factors.length > 1 ? factors[0]?.name ?? '' : '',
-    perBlock: '3', unitShape: 'round', unitWidth, unitDepth: '', isBlind: true, isTurned: false, startSizes: '',
+    perBlock: '3', unitShape: 'round', unitWidth, unitDepth: '', isBlind: true, isTurned: false, startSizes: '', benches: '1',
   };
   if (!layout || !stood) {
     const bench = questionPattern(trial.pattern)?.bench ?? {};
@@ -24,6 +24,6 @@ export function savedBenchDraft({ layout, places, units, trial, factors, treatme
   return {
     ...usual, kind: layout.kind, startSizes: layout.raisedSizes.join(' '), unitsEach: String(layout.kind === 'complete-randomisation' || inBlocks ? each : 1), blockCount: String(layout.blockCount >= 2 ? layout.blockCount : 6), blockWord: layout.blockWord,
     columnWord: layout.columnWord ?? 'column', wholeWord: layout.wholeWord ?? 'bed', wholeFactor: layout.wholeFactor ?? usual.wholeFactor, perBlock: String(layout.perBlock ?? 3),
-    controlEach: layout.controlEach === null ? '' : String(layout.controlEach), unitShape: stood.shape, unitDepth: stood.shape === 'square' && stood.depthMm !== stood.widthMm ? shown(stood.depthMm) : '', isBlind: trial.isBlind, isTurned: layout.isTurned,
+    controlEach: layout.controlEach === null ? '' : String(layout.controlEach), unitShape: stood.shape, unitDepth: stood.shape === 'square' && stood.depthMm !== stood.widthMm ? shown(stood.depthMm) : '', isBlind: trial.isBlind, isTurned: layout.isTurned, benches: String(layout.benches),
   };
 }

@@ -1,5 +1,6 @@
 import { closestMm } from '@/core/design/arrangement';
 import { type SiteBias, siteBiases } from '@/core/design/site';
+import { benchPlaces, holdsUnit } from '@/core/trial/bench-places';
 import { cornersOn } from '@/core/trial/place-corner';
 import type { Place, SiteFeature, TrialData } from '@/core/trial/trial-data';
 import type { Movable } from './ArrangeBench';
@@ -19,15 +20,15 @@ export interface Ground {
  * @returns null where nothing is dealt yet
  */
 export function groundOf(data: TrialData, isOpen: boolean): Ground | null {
-  const bench = data.places.find(place => place.kind === 'bench' && place.parentId === null);
+  const { ground: bench } = benchPlaces(data.places);
   if (!bench || !data.layout) return null;
   const cornerOf = cornersOn(data.places);
   const movable = (place: Place): Movable => {
     const { xMm, yMm, within } = cornerOf(place);
-    const kind = place.kind === 'pot' || place.kind === 'plot' ? 'unit' : place.kind === 'bed' ? 'bed' : 'block';
+    const kind = holdsUnit(place) ? 'unit' : place.kind === 'bed' || place.kind === 'bench' || place.kind === 'guard' ? place.kind : 'block';
     return { id: place.id, name: place.name, kind, shape: place.shape, xMm, yMm, widthMm: place.widthMm, depthMm: place.depthMm, ownXMm: place.xMm, ownYMm: place.yMm, within };
   };
-  const order = { block: 0, bed: 1, unit: 2 } as const;
+  const order = { bench: 0, block: 1, bed: 2, guard: 3, unit: 4 } as const;
   const places = data.places.filter(place => place.id !== bench.id).map(movable).sort((a, b) => order[a.kind] - order[b.kind]);
   return {
     widthMm: bench.widthMm, depthMm: bench.depthMm, places, site: data.layout.site, biases: siteBiases(data).map(bias => (isOpen ? bias : { ...bias, biases: bias.biases.map(each => ({ ...each, treatment: '' })) })), closestMm: closestMm(places.filter(place => place.kind === 'unit')),

@@ -2,6 +2,7 @@ import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { AuditFinding } from '@/core/design/fairness-audit';
 import { failure, success } from '@/core/result';
+import { BLANK_FEATURE } from '@/core/trial/blank-facts';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { AuditList } from '@/features/audit/AuditList';
 import { benchViewOf } from '@/features/bench/bench-view';
@@ -10,9 +11,10 @@ import { ArrangeBench } from './ArrangeBench';
 import { groundOf } from './ground';
 import { MovePots } from './MovePots';
 import { SitePanel } from './SitePanel';
+import { TraitPanel } from './TraitPanel';
 
 const data = trialFixture({ treatments: 2, unitsEach: 2, blockCount: 2 });
-const withSlope = { ...data, layout: data.layout && { ...data.layout, site: [{ kind: 'slope' as const, side: 'left' as const, percent: 30 }] } };
+const withSlope = { ...data, layout: data.layout && { ...data.layout, site: [{ kind: 'slope' as const, side: 'left' as const, percent: 30, ...BLANK_FEATURE }] } };
 
 describe('the ground', () => {
   test('says where everything stands, and in a blind trial not which treatment leans', () => {
@@ -39,7 +41,7 @@ describe('arranging', () => {
 
   test('an arrow moves by a centimetre, with Shift by ten, and what is refused says why', async () => {
     const move = jest.fn().mockResolvedValueOnce(success(true)).mockResolvedValueOnce(failure({ kind: 'place-taken', by: 'shelf 2' }));
-    render(<ArrangeBench {...ground} blockWord="shelf" unitWord="pot" move={move} />);
+    render(<ArrangeBench {...ground} blockWord="shelf" unitWord="pot" move={move} drawSite={jest.fn()} />);
     const handle = screen.getByRole('button', { name: /^shelf 1,/ });
     fireEvent.keyDown(handle, { key: 'ArrowRight' });
     await waitFor(() => expect(move).toHaveBeenCalledWith({ placeId: shelf?.id, xMm: 10, yMm: 0 }));
@@ -52,11 +54,53 @@ describe('arranging', () => {
   });
 
   test('one pot can be chosen to be moved instead of its shelf', async () => {
-    render(<ArrangeBench {...ground} blockWord="shelf" unitWord="pot" move={jest.fn()} />);
+    render(<ArrangeBench {...ground} blockWord="shelf" unitWord="pot" move={jest.fn()} drawSite={jest.fn()} />);
     await userEvent.setup().click(screen.getByText('one pot'));
     expect(screen.queryByRole('button', { name: /^shelf 1,/ })).toBeNull();
     expect(screen.getAllByRole('button', { name: /from the far edge/ })).toHaveLength(4);
     expect(screen.getByText(/The closest two pots stand 5.0 cm apart/)).toBeVisible();
+  });
+});
+
+describe('what lies about the bench', () => {
+  const wall = { kind: 'wall' as const, side: 'left' as const, percent: 20, line: { x1Mm: -100, y1Mm: 0, x2Mm: -100, y2Mm: 900 }, reachMm: 500 };
+  const tap = { kind: 'tap' as const, side: 'near' as const, percent: 10, ...BLANK_FEATURE };
+  const ground = groundOf({ ...data, layout: data.layout && { ...data.layout, site: [wall, tap] } }, true);
+  if (!ground) throw new Error('the fixture must be dealt');
+
+  test('a wall is moved whole or by one end, a tap as it is', async () => {
+    const drawSite = jest.fn().mockResolvedValue(success(true));
+    render(<ArrangeBench {...ground} blockWord="shelf" unitWord="pot" move={jest.fn()} drawSite={drawSite} />);
+    await userEvent.setup().click(screen.getByText('walls, fences, paths, taps'));
+    expect(screen.getAllByRole('button').map(handle => handle.getAttribute('aria-label')?.split(':')[0])).toEqual(['wall', 'wall, its start', 'wall, its end', 'tap']);
+    fireEvent.keyDown(screen.getByRole('button', { name: 'wall' }), { key: 'ArrowLeft', shiftKey: true });
+    await waitFor(() => expect(drawSite).toHaveBeenLastCalledWith([{ ...wall, line: { x1Mm: -200, y1Mm: 0, x2Mm: -200, y2Mm: 900 } }, tap]));
+    fireEvent.keyDown(screen.getByRole('button', { name: /^wall, its end/ }), { key: 'ArrowDown' });
+    await waitFor(() => expect(drawSite).toHaveBeenLastCalledWith([{ ...wall, line: { ...wall.line, y2Mm: 910 } }, tap]));
+    fireEvent.keyDown(screen.getByRole('button', { name: 'tap' }), { key: 'ArrowUp' });
+    await waitFor(() => expect(drawSite).toHaveBeenCalledTimes(3));
+    const [, moved] = drawSite.mock.lastCall?.[0] ?? [];
+    expect(moved.line).toMatchObject({ x1Mm: ground.widthMm * 0.85, x2Mm: ground.widthMm * 0.85 });
+    expect(moved.line.y1Mm).toBe(moved.line.y2Mm);
+  });
+});
+
+describe('what else differs', () => {
+  test('is written down, told back, and taken out; what is wrong stays with its sentence', async () => {
+    const user = userEvent.setup();
+    const describeTrait = jest.fn().mockResolvedValueOnce(failure({ kind: 'invalid', fields: { lines: 'Line 1: “ZZ9” is no code and no block here.' } })).mockResolvedValue(success(true));
+    const forget = jest.fn().mockResolvedValue(success(true));
+    render(<TraitPanel traits={[{ name: 'variety', values: [{ value: 'Ruby', codes: ['KA3'] }, { value: 'Ghost', codes: ['KB4', 'KB5', 'KB7', 'KC3', 'KC4', 'KC7', 'KD3'] }] }]} example="" describe={describeTrait} forget={forget} />);
+    expect(screen.getByText(/Ruby \(KA3\), Ghost \(7 of them\)/)).toBeVisible();
+    fireEvent.change(screen.getByLabelText('It is'), { target: { value: 'container' } });
+    fireEvent.change(screen.getByLabelText('Which have what, a line each'), { target: { value: 'old: ZZ9' } });
+    await user.click(screen.getByRole('button', { name: 'Put it down' }));
+    expect(await screen.findByText(/no code and no block/)).toBeVisible();
+    expect(screen.getByLabelText('Which have what, a line each')).toHaveValue('old: ZZ9');
+    await user.click(screen.getByRole('button', { name: 'Put it down' }));
+    await waitFor(() => expect(screen.getByLabelText('It is')).toHaveValue(''));
+    await user.click(screen.getByRole('button', { name: 'Take out variety' }));
+    expect(forget).toHaveBeenCalledWith('variety');
   });
 });
 
@@ -73,7 +117,7 @@ describe('the site', () => {
     await user.selectOptions(screen.getByLabelText('There is'), 'wall');
     await user.selectOptions(screen.getByLabelText('Where'), 'far');
     await user.click(screen.getByRole('button', { name: 'Draw it' }));
-    expect(draw).toHaveBeenLastCalledWith({ site: [...withSlope.layout?.site ?? [], { kind: 'wall', side: 'far', percent: 20 }], hasGuards: false });
+    expect(draw).toHaveBeenLastCalledWith({ site: [...withSlope.layout?.site ?? [], { kind: 'wall', side: 'far', percent: 20, line: null, reachMm: 600 }], hasGuards: false });
     await user.click(screen.getByRole('button', { name: 'Take out slope on the left' }));
     expect(draw).toHaveBeenLastCalledWith({ site: [], hasGuards: false });
   });

@@ -17,6 +17,7 @@ export async function up(db: Knex): Promise<void> {
     for (const name of ['column_word', 'whole_word', 'whole_factor']) table.text(name).nullable();
     for (const name of ['per_block', 'control_each']) table.integer(name).nullable();
     table.double('most_imbalance').nullable();
+    table.integer('benches').notNullable().defaultTo(1);
     for (const name of ['is_turned', 'is_arranged_in_sight', 'has_guards']) table.boolean(name).notNullable().defaultTo(false);
     for (const name of ['site', 'raised_sizes']) table.text(name).notNullable().defaultTo('[]');
   });
@@ -25,6 +26,7 @@ export async function up(db: Knex): Promise<void> {
     table.text('whole_plot').nullable();
     table.double('start_size').nullable();
     table.integer('plant').nullable();
+    table.text('traits').notNullable().defaultTo('{}');
   });
   await db.schema.createTable('predictions', table => {
     table.text('id').primary();
@@ -42,7 +44,7 @@ export async function up(db: Knex): Promise<void> {
 
 const ADDED: Readonly<Record<string, readonly string[]>> = {
   trials: ['pattern', 'interest', 'rules', 'money'], treatments: ['control_kind', 'dose', 'detail'],
-  layouts: ['column_word', 'whole_word', 'whole_factor', 'per_block', 'control_each', 'most_imbalance', 'is_turned', 'is_arranged_in_sight', 'has_guards', 'site', 'raised_sizes'], units: ['column', 'whole_plot', 'start_size', 'plant'],
+  layouts: ['column_word', 'whole_word', 'whole_factor', 'per_block', 'control_each', 'most_imbalance', 'benches', 'is_turned', 'is_arranged_in_sight', 'has_guards', 'site', 'raised_sizes'], units: ['column', 'whole_plot', 'start_size', 'plant', 'traits'],
 };
 
 export async function down(db: Knex): Promise<void> {

@@ -9,6 +9,7 @@ import { amendPlan } from '@/service/amend';
 import { arrangePlace, describeSite } from '@/service/arrange';
 import { changeQuestion } from '@/service/ask';
 import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge';
+import { describeTrait, forgetTrait } from '@/service/describe-traits';
 import { dealTrial, lockPlan } from '@/service/lay-out';
 import { movePots } from '@/service/move-pots';
 import { predict } from '@/service/predict';
@@ -91,6 +92,14 @@ export async function arrangeAction(trialId: unknown, input: unknown) {
 
 export async function describeSiteAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => describeSite(id, input));
+}
+
+export async function describeTraitAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => describeTrait(id, input));
+}
+
+export async function forgetTraitAction(trialId: unknown, name: unknown) {
+  return changing(trialId, id => forgetTrait(id, name));
 }
 
 export async function movePotsAction(trialId: unknown) {

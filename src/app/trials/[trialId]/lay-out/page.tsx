@@ -1,8 +1,10 @@
 import type { Metadata } from 'next';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
+import { undealtTrial } from '@/core/design/draft-trial';
 import { canMove } from '@/core/design/moving-round';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { mainMeasure } from '@/core/judge/trial-verdict';
+import { traitLines } from '@/core/trial/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { groundOf } from '@/features/lay-out/ground';
 import { LayOut } from '@/features/lay-out/LayOut';
@@ -11,7 +13,7 @@ import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden';
 import { trialLog } from '@/service/trials';
 import { ownSpread } from '@/service/own-spread';
-import { amendAction, arrangeAction, dealAction, describeSiteAction, lockAction, movePotsAction } from '../actions';
+import { amendAction, arrangeAction, dealAction, describeSiteAction, describeTraitAction, forgetTraitAction, lockAction, movePotsAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import { showKeyAction } from './show-key';
 
@@ -34,6 +36,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         bench={benchViewOf(data, isOpen)} weighHref={`/trials/${id}/weigh`} printHref={`/trials/${id}/print`}
         deal={dealAction.bind(null, id)} lock={lockAction.bind(null, id)} showKey={showKeyAction.bind(null, id)} amend={amendAction.bind(null, id)} movedOn={(await trialLog(id)).filter(({ what }) => what === 'pots moved').map(({ at }) => at.slice(0, 10))}
         move={data.trial.state === 'locked' && data.layout && canMove(data.layout) ? movePotsAction.bind(null, id) : null}
+        undealt={undealtTrial(data)} traits={traitLines(data)} describeTrait={describeTraitAction.bind(null, id)} forgetTrait={forgetTraitAction.bind(null, id)}
         ground={groundOf(data, isOpen)} arrange={arrangeAction.bind(null, id)} describeSite={describeSiteAction.bind(null, id)}
       />
     </TrialFrame>

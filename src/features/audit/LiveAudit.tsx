@@ -1,0 +1,20 @@
+'use client';
+
+import { useDeferredValue, useMemo } from 'react';
+import { planFindings } from '@/core/design/draft-trial';
+import type { TrialData } from '@/core/trial/trial-data';
+import { AuditList } from './AuditList';
+
+interface LiveAuditProps {
+  /** The trial as it would be with what is typed now; null while that can't be read. */
+  readonly draft: TrialData | null;
+  readonly cv: number;
+  readonly checks: number;
+}
+
+/** The audit of a plan while it is being typed: it follows each key. */
+export function LiveAudit({ draft, cv, checks }: LiveAuditProps) {
+  const settled = useDeferredValue(draft);
+  const findings = useMemo(() => (settled ? planFindings(settled, cv) : null), [settled, cv]);
+  return findings && <AuditList findings={findings} checks={checks} isDraft />;
+}
