@@ -1,4 +1,10 @@
+import { DEPTH_HELP, depthVerb } from './depth-verb';
+import { DILUTE_HELP, diluteVerb } from './dilute-verb';
+import { DOSE_HELP, doseVerb } from './dose-verb';
+import { ETO_HELP, etoVerb } from './eto-verb';
+import { GDD_HELP, gddVerb } from './gdd-verb';
 import { JUDGE_HELP, judgeVerb } from './judge-verb';
+import { EQUAL_HELP, equalVerb, NUTRIENTS_HELP, nutrientsVerb } from './nutrients-verb';
 import { POWER_HELP, powerVerb } from './power-verb';
 import { QUANTITY_HELP, quantityVerb } from './quantity-verb';
 import { refuse } from './refuse';
@@ -9,7 +15,14 @@ interface Verb {
 }
 
 const VERBS: Readonly<Record<string, Verb>> = {
+  depth: { run: depthVerb, help: DEPTH_HELP },
+  dilute: { run: diluteVerb, help: DILUTE_HELP },
+  dose: { run: doseVerb, help: DOSE_HELP },
+  equal: { run: equalVerb, help: EQUAL_HELP },
+  eto: { run: etoVerb, help: ETO_HELP },
+  gdd: { run: gddVerb, help: GDD_HELP },
   judge: { run: judgeVerb, help: JUDGE_HELP },
+  nutrients: { run: nutrientsVerb, help: NUTRIENTS_HELP },
   power: { run: powerVerb, help: POWER_HELP },
   quantity: { run: quantityVerb, help: QUANTITY_HELP },
 };

@@ -81,7 +81,7 @@ const NUMBER = new RegExp(
     `|(?<signWhole>\\d*)\\s*(?<sign>[${FRACTION_SIGNS}])|(?<decimal>\\d+(?:[.,]\\d+)?|[.,]\\d+))`,
 );
 // A unit runs until the next digit; its first letter may be one of the marks for feet, inches and pounds.
-const UNIT = new RegExp(`^\\s*(?<unit>(?:ft|m)[23](?!\\d)|[^\\d${FRACTION_SIGNS}.,]*)`);
+const UNIT = new RegExp(`^\\s*(?<unit>(?:ft|m|yd|in)[23](?!\\d)|[^\\d${FRACTION_SIGNS}.,]*)`);
 
 function readParts(written: string, context: QuantityContext): Result<readonly Part[], QuantityTrouble> {
   const parts: Part[] = [];

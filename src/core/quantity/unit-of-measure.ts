@@ -34,6 +34,9 @@ export const UNITS_OF_MEASURE: readonly UnitOfMeasure[] = [
   { key: 'cl', dimension: 'volume', perBase: 10, names: ['cl', 'centilitre', 'centilitres', 'centiliter', 'centiliters'] },
   { key: 'l', dimension: 'volume', perBase: 1000, names: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr'] },
   { key: 'ft3', dimension: 'volume', perBase: (12 * INCH_MM) ** 3 / 1000, names: ['ft³', 'ft3', 'cu ft', 'cubic foot', 'cubic feet'] },
+  { key: 'm3', dimension: 'volume', perBase: 1e6, names: ['m³', 'm3', 'cu m', 'cubic metre', 'cubic metres', 'cubic meter', 'cubic meters'] },
+  { key: 'yd3', dimension: 'volume', perBase: (36 * INCH_MM) ** 3 / 1000, names: ['yd³', 'yd3', 'cu yd', 'cubic yard', 'cubic yards'] },
+  { key: 'in3', dimension: 'volume', perBase: INCH_MM ** 3 / 1000, names: ['in³', 'in3', 'cu in', 'cubic inch', 'cubic inches'] },
   { key: 'us-tsp', dimension: 'volume', perBase: US_GALLON_ML / 768, names: ['tsp', 'tsps', 'teaspoon', 'teaspoons'], system: 'us' },
   { key: 'us-tbsp', dimension: 'volume', perBase: US_GALLON_ML / 256, names: ['tbsp', 'tbsps', 'tbs', 'tablespoon', 'tablespoons'], system: 'us' },
   { key: 'us-floz', dimension: 'volume', perBase: US_GALLON_ML / 128, names: ['fl oz', 'floz', 'fluid ounce', 'fluid ounces', 'fluid oz'], system: 'us' },
@@ -58,6 +61,9 @@ export const UNITS_OF_MEASURE: readonly UnitOfMeasure[] = [
 
   { key: 'm2', dimension: 'area', perBase: 1, names: ['m²', 'm2', 'sq m', 'square metre', 'square metres', 'square meter', 'square meters'] },
   { key: 'ft2', dimension: 'area', perBase: (12 * INCH_MM) ** 2 / 1e6, names: ['ft²', 'ft2', 'sq ft', 'square foot', 'square feet'] },
+  { key: 'yd2', dimension: 'area', perBase: (36 * INCH_MM) ** 2 / 1e6, names: ['yd²', 'yd2', 'sq yd', 'square yard', 'square yards'] },
+  { key: 'ha', dimension: 'area', perBase: 10_000, names: ['ha', 'hectare', 'hectares'] },
+  { key: 'acre', dimension: 'area', perBase: (43_560 * (12 * INCH_MM) ** 2) / 1e6, names: ['acre', 'acres'] },
 ];
 
 /** The unit with this key, for code that knows which it wants. */

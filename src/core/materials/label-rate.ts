@@ -1,0 +1,79 @@
+import { z } from 'zod';
+
+/** What a label's amount is meant for. */
+export const RatePer = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('water'), ml: z.number().positive() }),
+  z.object({ kind: z.literal('plant') }),
+  z.object({ kind: z.literal('container') }),
+  z.object({ kind: z.literal('area'), m2: z.number().positive() }),
+  z.object({ kind: z.literal('mix'), ml: z.number().positive() }),
+  z.object({ kind: z.literal('row'), mm: z.number().positive() }),
+]);
+export type RatePer = z.infer<typeof RatePer>;
+
+/** A rate as a label gives it: from so much to so much, g or ml, for something. Where it is one number, both are the same. */
+export const LabelRate = z.object({
+  of: z.enum(['mass', 'volume']),
+  low: z.number().positive(), high: z.number().positive(),
+  per: RatePer,
+  asWritten: z.string().max(120),
+}).readonly().refine(rate => rate.low <= rate.high);
+export type LabelRate = z.infer<typeof LabelRate>;
+
+/** Where in a label's range one goes. A record of it says which was taken, and keeps “full” from meaning 8 of 5 to 10. */
+export type RateChoice = 'low' | 'middle' | 'high';
+
+/** The one amount, in g or ml, that is taken from a label's range. */
+export function chosenAmount(rate: LabelRate, choice: RateChoice): number {
+  return choice === 'low' ? rate.low : choice === 'high' ? rate.high : (rate.low + rate.high) / 2;
+}
+
+/** What a dose is for, as far as its rate needs it. */
+export interface DoseTarget {
+  /** Of water that the unit gets, with the product in it. */
+  readonly waterMl?: number | undefined;
+  readonly plants?: number | undefined;
+  /** The open top of a pot, or a bed. */
+  readonly areaM2?: number | undefined;
+  readonly mixMl?: number | undefined;
+  readonly rowMm?: number | undefined;
+}
+
+/**
+ * How much product goes to one unit, in the label's own g or ml.
+ *
+ * @param strength a share of the label's rate: 0.5 for half strength
+ * @returns undefined where the target lacks what the rate counts by
+ */
+export function doseFor(rate: LabelRate, choice: RateChoice, strength: number, target: DoseTarget): number | undefined {
+  const times = timesPer(rate.per, target);
+  return times === undefined ? undefined : chosenAmount(rate, choice) * strength * times;
+}
+
+function timesPer(per: RatePer, { waterMl, plants, areaM2, mixMl, rowMm }: DoseTarget): number | undefined {
+  switch (per.kind) {
+    case 'water': return waterMl === undefined ? undefined : waterMl / per.ml;
+    case 'plant': return plants ?? 1;
+    case 'container': return 1;
+    case 'area': return areaM2 === undefined ? undefined : areaM2 / per.m2;
+    case 'mix': return mixMl === undefined ? undefined : mixMl / per.ml;
+    case 'row': return rowMm === undefined ? undefined : rowMm / per.mm;
+  }
+}
+
+/**
+ * What a plant gets, as a share of what the label would give it: half strength in half a litre, where the label's can is
+ * meant for 1.33 l a plant, is 19%.
+ *
+ * @param labelMlPerPlant how much of the can's water the label means for one plant
+ */
+export function shareOfLabel(strength: number, waterMl: number, labelMlPerPlant: number): number {
+  return (strength * waterMl) / labelMlPerPlant;
+}
+
+/** The reverse question: so much made up, so much to each. How many units, and how strong it is. */
+export function fromMadeUp(madeUpMl: number, perUnitMl: number, productAmount: number, rate: LabelRate): { readonly units: number; readonly leftMl: number; readonly strength: number | undefined } {
+  const units = Math.floor(madeUpMl / perUnitMl + 1e-9);
+  const { per } = rate;
+  return { units, leftMl: madeUpMl - units * perUnitMl, strength: per.kind === 'water' ? (productAmount / madeUpMl) / (rate.high / per.ml) : undefined };
+}

@@ -1,0 +1,42 @@
+import { z } from 'zod';
+
+/** What a label counts. N, P and K always as the element here; a label may print P and K as oxides. */
+export const Nutrient = z.enum(['n', 'p', 'k', 'mg', 'ca', 's', 'fe', 'mn', 'b', 'zn', 'cu', 'mo']);
+export type Nutrient = z.infer<typeof Nutrient>;
+
+/** Grams, or grams in 100, of each nutrient that is there. */
+export type NutrientAmounts = Readonly<Partial<Record<Nutrient, number>>>;
+
+export const NUTRIENT_WORDS: Readonly<Record<Nutrient, string>> = {
+  n: 'nitrogen', p: 'phosphorus', k: 'potassium', mg: 'magnesium', ca: 'calcium', s: 'sulphur', fe: 'iron', mn: 'manganese', b: 'boron', zn: 'zinc', cu: 'copper', mo: 'molybdenum',
+};
+
+// Standard atomic weights, conventional values: IUPAC (Prohaska et al., 2022), table 2.
+const ATOM = { h: 1.008, n: 14.007, o: 15.999, mg: 24.305, p: 30.974, s: 32.06, k: 39.098, ca: 40.078 } as const;
+
+/** Grams of the element in a gram of the oxide (or nitrate, sulphate) that labels print. */
+export const ELEMENT_IN = {
+  p2o5: (2 * ATOM.p) / (2 * ATOM.p + 5 * ATOM.o),
+  k2o: (2 * ATOM.k) / (2 * ATOM.k + ATOM.o),
+  mgo: ATOM.mg / (ATOM.mg + ATOM.o),
+  cao: ATOM.ca / (ATOM.ca + ATOM.o),
+  so3: ATOM.s / (ATOM.s + 3 * ATOM.o),
+  /** N in NO3, as water and leaf-sap tests print it. */
+  no3: ATOM.n / (ATOM.n + 3 * ATOM.o),
+} as const;
+
+const EPSOM_G = ATOM.mg + ATOM.s + 4 * ATOM.o + 7 * (2 * ATOM.h + ATOM.o);
+/** Of magnesium sulphate with seven waters, Epsom salt. */
+export const EPSOM_SALT: NutrientAmounts = { mg: (100 * ATOM.mg) / EPSOM_G, s: (100 * ATOM.s) / EPSOM_G };
+
+/** Amounts multiplied; what is not there stays away. */
+export function timesNutrients(amounts: NutrientAmounts, factor: number): NutrientAmounts {
+  return Object.fromEntries(Object.entries(amounts).map(([nutrient, value]) => [nutrient, value * factor]));
+}
+
+/** Amounts added up. */
+export function sumNutrients(all: readonly NutrientAmounts[]): NutrientAmounts {
+  const sum: Partial<Record<Nutrient, number>> = {};
+  for (const amounts of all) for (const [nutrient, value] of Object.entries(amounts)) sum[Nutrient.parse(nutrient)] = (sum[Nutrient.parse(nutrient)] ?? 0) + value;
+  return sum;
+}

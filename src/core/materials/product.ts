@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { CalendarDay } from '@/core/trial/calendar-day';
+import { Analysis } from './analysis';
+import { LabelRate } from './label-rate';
+
+export const ProductForm = z.enum(['liquid', 'soluble-powder', 'granule', 'slow-release', 'meal', 'bulk', 'spray-concentrate', 'ready-spray', 'home-made']);
+export type ProductForm = z.infer<typeof ProductForm>;
+
+export const FORM_WORDS: Readonly<Record<ProductForm, string>> = {
+  liquid: 'liquid feed', 'soluble-powder': 'soluble powder', granule: 'granules', 'slow-release': 'slow release', meal: 'meal', bulk: 'bulk amendment or mix',
+  'spray-concentrate': 'spray concentrate', 'ready-spray': 'ready to spray', 'home-made': 'home-made',
+};
+
+/** What a product is, as far as it can hurt or does not go with another. */
+export const Hazard = z.enum([
+  'strong-acid', 'peroxide', 'bleach', 'salt', 'weedkiller', 'insect-spray', 'fungus-spray', 'soap', 'oil', 'sulphur', 'copper', 'slug-bait', 'animal-meal', 'dust', 'raw-manure', 'compost', 'lime', 'ammonium', 'concentrate', 'home-brew', 'mulch',
+]);
+export type Hazard = z.infer<typeof Hazard>;
+
+/** A batch of a product: a bottle, a bag, a brew. Units are tied to it, so that a bad one can be told. */
+export const Batch = z.object({ id: z.uuidv7(), name: z.string().min(1).max(60), madeOn: CalendarDay.nullable(), openedOn: CalendarDay.nullable() }).readonly();
+export type Batch = z.infer<typeof Batch>;
+
+/** A product as its pack prints it. */
+export const Product = z.object({
+  id: z.uuidv7(), name: z.string().trim().min(1).max(80), form: ProductForm,
+  analysis: Analysis.nullable(),
+  densityGPerMl: z.number().positive().max(20).nullable(),
+  /** Of the active part of a spray, w/v. */
+  activePercent: z.number().positive().max(100).nullable(),
+  pack: z.object({ of: z.enum(['mass', 'volume']), amount: z.number().positive(), price: z.number().min(0).nullable() }).nullable(),
+  rates: z.array(LabelRate).max(20).readonly(),
+  /** Months over which slow release gives its nutrients. */
+  releaseMonths: z.number().positive().max(36).nullable(),
+  hazards: z.array(Hazard).readonly(),
+  /** Days from the last application to the harvest, and hours until one may go in again, by the label. */
+  waitingDays: z.int().min(0).max(400).nullable(), reentryHours: z.number().min(0).max(720).nullable(),
+  mostApplications: z.int().min(1).max(100).nullable(),
+  keepBelowC: z.number().nullable(), keepsMonths: z.number().positive().nullable(),
+  batches: z.array(Batch).max(50).readonly(),
+  note: z.string().max(1000),
+}).readonly();
+export type Product = z.infer<typeof Product>;
+
+/** Whether a dose that counts by kind `of` can be costed or fed from this product's numbers. */
+export function isLiquid({ form }: Pick<Product, 'form'>): boolean {
+  return form === 'liquid' || form === 'spray-concentrate' || form === 'ready-spray';
+}

@@ -1,0 +1,42 @@
+import { daysBetween } from '@/core/trial/calendar-day';
+import type { CareRule } from './care-rule';
+import type { StandingTask } from './task-state';
+
+/** What was planned for a treatment up to today, and what came of it. */
+export interface Adherence {
+  readonly treatmentId: string;
+  readonly planned: number;
+  readonly done: number;
+  readonly skipped: number;
+  readonly missed: number;
+  /** Mean days that what was done came late. */
+  readonly daysLate: number;
+  /** done over planned; 1 where nothing was planned yet. */
+  readonly share: number;
+}
+
+/** Planned against done for each treatment. Only what is given or done to plants counts, not looks and photos. */
+export function adherenceOf(rules: readonly CareRule[], tasks: readonly StandingTask[], treatmentIds: readonly string[]): readonly Adherence[] {
+  const acts = new Map(rules.filter(rule => rule.kind !== 'look' && rule.kind !== 'photo' && rule.kind !== 'soil-sample').map(rule => [rule.id, rule]));
+  return treatmentIds.map(treatmentId => {
+    const own = tasks.filter(task => {
+      const rule = acts.get(task.ruleId);
+      return rule !== undefined && task.state !== 'coming' && task.state !== 'waits' && task.state !== 'due' && (rule.treatmentIds.length === 0 || rule.treatmentIds.some(id => id === treatmentId));
+    });
+    const done = own.filter(task => task.state === 'done');
+    const late = done.map(task => (task.dueOn && task.doneOn ? Math.max(0, daysBetween(task.dueOn, task.doneOn)) : 0));
+    return {
+      treatmentId, planned: own.length, done: done.length, skipped: own.filter(task => task.state === 'skipped').length, missed: own.filter(task => task.state === 'missed').length,
+      daysLate: late.length === 0 ? 0 : late.reduce((sum, days) => sum + days, 0) / late.length, share: own.length === 0 ? 1 : done.length / own.length,
+    };
+  });
+}
+
+/** A difference of this share between treatments is part of what the verdict compares. Common practice, no source. */
+const UNEVEN = 0.1;
+
+/** Whether some treatment missed so much more than another that the verdict must say so. */
+export function isUneven(all: readonly Adherence[]): boolean {
+  const shares = all.filter(each => each.planned > 0).map(each => each.share);
+  return shares.length > 1 && Math.max(...shares) - Math.min(...shares) > UNEVEN;
+}

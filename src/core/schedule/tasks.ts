@@ -1,0 +1,130 @@
+import { addDays, type CalendarDay, daysBetween } from '@/core/trial/calendar-day';
+import type { CareRule, Moment } from './care-rule';
+
+/** One time of a rule. Its nth stays its own when days move. */
+export interface Task {
+  readonly ruleId: string;
+  /** From 0. */
+  readonly nth: number;
+  /** null while it waits for a stage, or for another rule that does. */
+  readonly dueOn: CalendarDay | null;
+  readonly waitsFor: string | null;
+}
+
+/** A time of a rule that was done, or left out with a reason. */
+export interface TaskDone {
+  readonly ruleId: string;
+  readonly nth: number;
+  readonly on: CalendarDay;
+  readonly isSkipped: boolean;
+}
+
+/** What rules are dated by. */
+export interface Season {
+  readonly startsOn: CalendarDay;
+  readonly endsOn: CalendarDay;
+  /** Days of stages as they came. */
+  readonly stages: Readonly<Record<string, CalendarDay>>;
+  readonly done: readonly TaskDone[];
+}
+
+const MOST_TIMES = 1100; // every day for three years
+
+/** A trial's tasks in the order of their days, those that wait last. The same input always gives the same tasks. */
+export function tasksOf(rules: readonly CareRule[], season: Season): readonly Task[] {
+  const dated = new Dates(rules, season);
+  return rules.flatMap(rule => dated.tasksOf(rule)).sort((a, b) => compareDays(a.dueOn, b.dueOn) || a.nth - b.nth);
+}
+
+function compareDays(a: CalendarDay | null, b: CalendarDay | null): number {
+  if (a === b) return 0;
+  if (a === null) return 1;
+  return b === null || a < b ? -1 : 1;
+}
+
+/** Dates rules, each once; a rule that waits for itself, by whatever way round, waits for good. */
+class Dates {
+  readonly #rules: ReadonlyMap<string, CareRule>;
+  readonly #found = new Map<string, readonly Task[]>();
+  readonly #open = new Set<string>();
+  readonly #doneOn: ReadonlyMap<string, TaskDone>;
+
+  constructor(rules: readonly CareRule[], readonly season: Season) {
+    this.#rules = new Map(rules.map(rule => [rule.id, rule]));
+    this.#doneOn = new Map(season.done.map(done => [`${done.ruleId} ${done.nth}`, done]));
+  }
+
+  tasksOf(rule: CareRule): readonly Task[] {
+    const known = this.#found.get(rule.id);
+    if (known) return known;
+    this.#open.add(rule.id);
+    const tasks = this.#date(rule);
+    this.#open.delete(rule.id);
+    this.#found.set(rule.id, tasks);
+    return tasks;
+  }
+
+  #date(rule: CareRule): readonly Task[] {
+    const from = this.#dayOf(rule.from);
+    if (from === null) return [{ ruleId: rule.id, nth: 0, dueOn: null, waitsFor: waitsFor(rule.from, this.#rules) }];
+    const last = this.#lastDay(rule);
+    const days = rule.repeat.kind === 'times' ? this.#fromDone(rule, from, rule.repeat.times, rule.repeat.days) : fixedDays(rule.repeat, from, last);
+    return days.filter(day => day <= last || rule.repeat.kind === 'times' || rule.repeat.kind === 'once').map((dueOn, nth) => ({ ruleId: rule.id, nth, dueOn, waitsFor: null }));
+  }
+
+  /** Each so many days after the one before was done; where it was not yet, after it was due. */
+  #fromDone(rule: CareRule, from: CalendarDay, times: number, days: number): readonly CalendarDay[] {
+    const due: CalendarDay[] = [from];
+    while (due.length < times) {
+      const nth = due.length - 1;
+      const done = this.#doneOn.get(`${rule.id} ${nth}`);
+      due.push(addDays(done && !done.isSkipped ? done.on : (due[nth] ?? from), days));
+    }
+    return due;
+  }
+
+  /** The last day on which a rule can fall. The day of a stage belongs to what begins with it. */
+  #lastDay({ until }: CareRule): CalendarDay {
+    const day = until === null ? null : this.#dayOf(until);
+    if (day === null) return this.season.endsOn;
+    const last = until?.kind === 'stage' ? addDays(day, -1) : day;
+    return last;
+  }
+
+  #dayOf(moment: Moment): CalendarDay | null {
+    switch (moment.kind) {
+      case 'day': return moment.day;
+      case 'start': return addDays(this.season.startsOn, moment.days);
+      case 'stage': {
+        const day = Object.hasOwn(this.season.stages, moment.stage) ? this.season.stages[moment.stage] : undefined;
+        return day === undefined ? null : addDays(day, moment.days);
+      }
+      case 'after': {
+        const rule = this.#rules.get(moment.ruleId);
+        const last = rule === undefined || this.#open.has(rule.id) ? undefined : this.tasksOf(rule).at(-1);
+        if (!last || last.dueOn === null) return null;
+        const done = this.#doneOn.get(`${last.ruleId} ${last.nth}`);
+        return addDays(done && !done.isSkipped ? done.on : last.dueOn, moment.days);
+      }
+    }
+  }
+}
+
+function waitsFor(from: Moment, rules: ReadonlyMap<string, CareRule>): string {
+  return from.kind === 'stage' ? from.stage : from.kind === 'after' ? (rules.get(from.ruleId)?.name ?? 'a rule that is gone') : '';
+}
+
+function fixedDays(repeat: CareRule['repeat'], from: CalendarDay, last: CalendarDay): readonly CalendarDay[] {
+  if (repeat.kind === 'once') return [from];
+  const span = Math.min(daysBetween(from, last), MOST_TIMES);
+  const all = Array.from({ length: Math.max(0, span + 1) }, (_, i) => i);
+  if (repeat.kind === 'every') return all.filter(i => i % repeat.days === 0).map(i => addDays(from, i));
+  if (repeat.kind !== 'weekdays') return [];
+  const first = weekdayOf(from);
+  return all.filter(i => repeat.weekdays.includes(((first - 1 + i) % 7) + 1)).map(i => addDays(from, i));
+}
+
+/** 1 Monday to 7 Sunday. */
+export function weekdayOf(day: CalendarDay): number {
+  return ((new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7) + 1;
+}
