@@ -27,8 +27,8 @@ test('no day gives a number that is none, or water below zero', () => {
   }));
 });
 
-test('drier air takes more water', () => {
-  fc.assert(fc.property(fc.double({ min: 0.5, max: 8, noNaN: true }), fc.integer({ min: 20, max: 60 }), (windMs, rhMin) => {
+test('in wind, drier air takes more water', () => {
+  fc.assert(fc.property(fc.double({ min: 3, max: 8, noNaN: true }), fc.integer({ min: 20, max: 60 }), (windMs, rhMin) => {
     const at = (changes: Partial<EtDay>): number => penmanMonteith({ ...uccle, windMs, rhMin, ...changes });
     expect(at({ rhMin: rhMin - 10 })).toBeGreaterThan(at({}));
   }));
