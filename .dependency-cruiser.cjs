@@ -2,7 +2,8 @@
 const MAY_IMPORT = {
   core: [],
   store: ['core'],
-  service: ['store', 'print', 'core'],
+  service: ['store', 'print', 'devices', 'core'],
+  devices: ['core'],
   print: ['core'],
   ui: [],
   workers: ['core'],

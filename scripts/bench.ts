@@ -78,7 +78,7 @@ function benchPlanner(): void {
 /** 20 trials of 32 pots, each picked on 32 days: 20,480 picks. */
 async function fillGarden(): Promise<readonly string[]> {
   const dice = seasonDice(1, Date.parse('2026-01-01T00:00:00Z'));
-  const garden = { id: GardenId.parse(dice.newId()), name: 'Bench garden', system: 'uk' } as const;
+  const garden = { id: GardenId.parse(dice.newId()), name: 'Bench garden', system: 'uk', latitude: 51, altitudeM: 50 } as const;
   const days = Array.from({ length: 32 }, (_, i) => ({ day: 60 + i, share: 1 / 32 }));
   const trials = Array.from({ length: 20 }, (_, i) => {
     const script: DemoScript = {

@@ -2,12 +2,16 @@ import { BLANK_FEATURE } from '@/core/trial/blank-facts';
 import { addDays } from '@/core/trial/calendar-day';
 import { GardenId, IncidentId, PickId } from '@/core/trial/ids';
 import type { ExperimentalUnit, Pick, Prediction, TrialData } from '@/core/trial/trial-data';
+import type { Product } from '@/core/materials/product';
+import { type CareScript, withCare } from './demo-care';
+import { type DemoShelf, demoShelf } from './demo-shelf';
 import { type DemoScript, demoTrial } from './demo-trial';
 import { type SeasonDice, seasonDice } from './seeded-season';
 
 /** The season at Cinder Row, a shared plot that does not exist. */
 export interface DemoSeason {
-  readonly garden: { readonly id: GardenId; readonly name: string; readonly system: 'uk' };
+  readonly garden: { readonly id: GardenId; readonly name: string; readonly system: 'uk'; readonly latitude: number; readonly altitudeM: number };
+  readonly shelf: readonly Product[];
   /** A closed one says so in its state; its verdict is for the keeper to compute. */
   readonly trials: readonly TrialData[];
 }
@@ -22,8 +26,42 @@ const SEED = 23;
  */
 export function demoSeason(today: string): DemoSeason {
   const dice = seasonDice(SEED, Date.parse(`${addDays(today, -160)}T08:00:00Z`));
-  const garden = { id: GardenId.parse(dice.newId()), name: 'Cinder Row', system: 'uk' } as const;
-  return { garden, trials: [dwarfBeans(today, garden.id, dice), strawberries(today, garden.id, dice)] };
+  const garden = { id: GardenId.parse(dice.newId()), name: 'Cinder Row', system: 'uk', latitude: 51.2, altitudeM: 60 } as const;
+  const [beans, berries] = [dwarfBeans(today, garden.id, dice), strawberries(today, garden.id, dice)];
+  const shelf = demoShelf(dice);
+  return {
+    garden, shelf: [shelf.heronsgill, shelf.wrackline, shelf.comfrey, ...shelf.others],
+    trials: [withCare(beans, beanCare(shelf), today, dice), withCare(berries, strawberryCare(shelf), today, dice)],
+  };
+}
+
+/** Three feeds a week apart by their labels: equal care, unequal nitrogen. */
+function beanCare({ heronsgill, wrackline, comfrey }: DemoShelf): CareScript {
+  const weekly = { kind: 'feed', repeat: 'every', everyDays: '7', from: 'start', fromDays: '14', water: '1 l', minutesEach: '1' } as const;
+  return {
+    products: [heronsgill, wrackline, comfrey], stages: {}, mixMl: 9000, mixNMgPerL: 210, late: [{ rule: 1, nth: 4, days: 2 }], leftOut: [{ rule: 2, nth: 6, why: 'The bucket was empty.' }],
+    rules: [
+      { ...weekly, name: 'Heronsgill weekly', to: name => name === 'Heronsgill feed', productId: heronsgill.id },
+      { ...weekly, name: 'Wrackline weekly', to: name => name === 'Wrackline feed', productId: wrackline.id, choice: 'middle' },
+      { ...weekly, name: 'comfrey weekly', to: name => name === 'comfrey tea', productId: comfrey.id },
+      { ...weekly, name: 'plain water weekly', kind: 'water', to: name => name === 'plain water', minutesEach: '0.5' },
+    ],
+  };
+}
+
+function strawberryCare({ heronsgill }: DemoShelf): CareScript {
+  const isFed = (name: string): boolean => name.endsWith('Heronsgill feed');
+  const feed = { kind: 'feed', repeat: 'every', everyDays: '7', productId: heronsgill.id, water: '1.5 l', minutesEach: '1' } as const;
+  return {
+    products: [heronsgill], stages: { 'first flower': 22 }, mixMl: 14_000, mixNMgPerL: 180, late: [{ rule: 1, nth: 3, days: 1 }], leftOut: [],
+    rules: [
+      { ...feed, name: 'feed at half strength', to: isFed, from: 'start', fromDays: '8', strength: '1/2', until: 'stage', untilStage: 'first flower' },
+      { ...feed, name: 'feed at full strength', to: isFed, from: 'stage', fromStage: 'first flower', fromDays: '0' },
+      { name: 'plain water on feeding days', kind: 'water', to: name => !isFed(name), repeat: 'every', everyDays: '7', from: 'stage', fromStage: 'first flower', fromDays: '0' },
+      { name: 'count runners, cut none', kind: 'look', to: () => true, repeat: 'weekdays', weekdays: [3], from: 'start', fromDays: '20' },
+      { name: 'photo from the gate', kind: 'photo', to: () => true, repeat: 'every', everyDays: '14', from: 'start', fromDays: '4' },
+    ],
+  };
 }
 
 function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {

@@ -1,3 +1,4 @@
+import { NO_CARE } from '@/core/schedule/care-plan';
 import { type BenchPlan, layOutBench } from '@/core/design/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
 import { BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from '@/core/trial/blank-facts';
@@ -52,7 +53,7 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       summary: kind.summary, better: 'higher', margin: { kind: 'percent', percent: script.marginPercent }, isMain: i === 0,
     })),
     ...bench,
-    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [], predictions: [], amendments: [],
+    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],
   };
 }
 

@@ -1,4 +1,6 @@
 import { today } from '@/service/clock';
+import { fetchStandIn } from '@/service/weather';
+import { addDays } from '@/core/trial/calendar-day';
 import { keepSeason } from '@/service/keep-trial';
 import { closeStore, dataFileName, dataFileSentence, startStore } from '@/service/start';
 import { demoSeason } from './demo-season';
@@ -10,6 +12,7 @@ if (!started.ok) {
   process.exit(1);
 }
 const season = demoSeason(today());
-const isKept = await keepSeason(season.garden, season.trials);
+const isKept = await keepSeason(season.garden, season.trials, season.shelf);
+if (isKept) await fetchStandIn(addDays(today(), -160), today());
 process.stdout.write(isKept ? `The demo season is in ${dataFileName()}.\n` : `${dataFileName()} holds trials already: nothing was added.\n`);
 await closeStore();

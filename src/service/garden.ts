@@ -11,9 +11,14 @@ export async function currentGarden(): Promise<Garden> {
   return garden;
 }
 
+const LATITUDE = 'Degrees from −90 (south) to 90: 51.2.';
+const ALTITUDE = 'Metres above the sea, from −500 to 9000.';
+const degrees = z.string().trim().transform(written => (/^[-−]?\d+([.,]\d+)?$/.test(written) ? Number(written.replace('−', '-').replace(',', '.')) : Number.NaN));
 const GardenForm = z.object({
   name: z.string().trim().min(1, 'Give the garden a name.').max(80, 'At most 80 characters.'),
   system: z.enum(['uk', 'us'], 'Choose British or American measures.'),
+  latitude: degrees.pipe(z.number().min(-90, LATITUDE).max(90, LATITUDE)).optional(),
+  altitudeM: degrees.pipe(z.number().min(-500, ALTITUDE).max(9000, ALTITUDE)).optional(),
 });
 
 /** Changes the garden's name and whose measures it uses. */
@@ -23,7 +28,8 @@ export async function saveGarden(input: unknown): Promise<Result<Garden, FieldTr
   return inTransaction(async db => {
     const garden = await firstGarden(db);
     if (!garden) throw new RangeError('there must be a garden: the start makes one');
-    const changed = { ...garden, ...parsed.data };
+    const { latitude = garden.latitude, altitudeM = garden.altitudeM, ...facts } = parsed.data;
+    const changed = { ...garden, ...facts, latitude, altitudeM };
     await changeGarden(db, changed);
     return success(changed);
   });

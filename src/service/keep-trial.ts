@@ -2,25 +2,37 @@ import { judge } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { judgeInputOf, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
 import type { TrialData } from '@/core/trial/trial-data';
+import { addCareAct, changeCarePlan, putCareRule } from '@/store/care';
+import type { Product } from '@/core/materials/product';
 import { addAllEntries } from '@/store/entries';
 import { logChange } from '@/store/changes';
 import { type Database, inTransaction } from '@/store/database';
 import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/gardens';
 import { addAmendment, addPrediction } from '@/store/plan-records';
+import { putProduct } from '@/store/products';
 import { addTrial, putLayout, putQuestion, trialsOf } from '@/store/trials';
 import { freezeVerdict } from '@/store/verdicts';
 import { instantNow } from './clock';
 
 /** Takes in whole trials with their garden, where nothing was entered yet. @returns false where a trial stands already */
-export function keepSeason(garden: Garden, trials: readonly TrialData[]): Promise<boolean> {
+export function keepSeason(garden: Garden, trials: readonly TrialData[], shelf: readonly Product[] = []): Promise<boolean> {
   return inTransaction(async db => {
     const standing = await firstGarden(db);
     if (standing && (await trialsOf(db, standing.id)).length > 0) return false;
     const kept = { ...garden, id: standing?.id ?? garden.id };
     await (standing ? changeGarden(db, kept) : addGarden(db, kept));
+    for (const product of shelf) await putProduct(db, kept.id, product);
     for (const data of trials) await keepTrial(db, { ...data, trial: { ...data.trial, gardenId: kept.id } });
     return true;
   });
+}
+
+async function keepCare(db: Database, { trial, care, products }: TrialData): Promise<void> {
+  for (const product of products) await putProduct(db, trial.gardenId, product);
+  const { settings, stages, bottles, rules, acts } = care;
+  await changeCarePlan(db, trial.id, { settings, stages, bottles });
+  for (const [position, rule] of rules.entries()) await putCareRule(db, trial.id, rule, position);
+  for (const act of acts) await addCareAct(db, trial.id, act);
 }
 
 async function keepTrial(db: Database, data: TrialData): Promise<void> {
@@ -28,6 +40,7 @@ async function keepTrial(db: Database, data: TrialData): Promise<void> {
   await putQuestion(db, data.trial.id, data);
   if (data.layout) await putLayout(db, data.trial, { layout: data.layout, places: data.places, blocks: data.blocks, units: data.units });
   await addAllEntries(db, data.trial.id, data);
+  await keepCare(db, data);
   for (const prediction of data.predictions) await addPrediction(db, data.trial.id, prediction);
   for (const amendment of data.amendments) await addAmendment(db, data.trial.id, amendment);
   if (data.trial.closedAt !== null) {

@@ -3,9 +3,11 @@ import { keepArrangement } from '@/core/design/arrangement';
 import { layOutBench } from '@/core/design/bench-plan';
 import { plantGuards } from '@/core/design/guard-plants';
 import { failure, type Result, success } from '@/core/result';
+import { bottleCodes } from '@/core/schedule/bottle-codes';
 import { readBench } from '@/core/trial/bench-form';
 import type { Layout, Trial, TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { changeCarePlan } from '@/store/care';
 import { changeTrial, putLayout, sayDealtAt } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
 import { instantNow } from './clock';
@@ -37,12 +39,14 @@ export async function dealTrial(trialId: string, input: unknown): Promise<Result
 
 /** Locks the plan: from here on readings are taken, and question, margin and deal stand. */
 export function lockPlan(trialId: string): Promise<Result<Trial, TrialTrouble>> {
-  return changeOneTrial(trialId, async (db, { trial, layout }) => {
+  return changeOneTrial(trialId, async (db, { trial, layout, treatments }) => {
     const what = 'plan locked';
     if (trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
     if (!layout) return { what, result: failure({ kind: 'not-dealt' }) };
     const locked = { state: 'locked', lockedAt: instantNow() } as const;
     await changeTrial(db, trialId, locked);
+    // Not from the deal's seed: who knows that could read the bottles.
+    await changeCarePlan(db, trialId, { bottles: bottleCodes(treatments.map(treatment => treatment.id), randomInt(2 ** 32)) });
     return { what, result: success({ ...trial, ...locked }) };
   });
 }

@@ -3,7 +3,7 @@ import { GardenId } from '@/core/trial/ids';
 import type { Database } from './database';
 
 /** Where trials stand, and whose pints and spelling are meant. */
-export const Garden = z.object({ id: GardenId, name: z.string(), system: z.enum(['uk', 'us']) }).readonly();
+export const Garden = z.object({ id: GardenId, name: z.string(), system: z.enum(['uk', 'us']), /** Degrees, north above zero; metres. */ latitude: z.number().min(-90).max(90).default(51), altitudeM: z.number().min(-500).max(9000).default(50) }).readonly();
 export type Garden = z.infer<typeof Garden>;
 
 export async function firstGarden(db: Database): Promise<Garden | undefined> {
@@ -16,5 +16,5 @@ export async function addGarden(db: Database, garden: Garden): Promise<void> {
 }
 
 export async function changeGarden(db: Database, garden: Garden): Promise<void> {
-  await db('gardens').where({ id: garden.id }).update({ name: garden.name, system: garden.system });
+  await db('gardens').where({ id: garden.id }).update({ name: garden.name, system: garden.system, latitude: garden.latitude, altitudeM: garden.altitudeM });
 }

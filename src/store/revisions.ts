@@ -1,12 +1,13 @@
 import type { Database } from './database';
 
-type EntryTable = 'picks' | 'readings' | 'incidents';
+type EntryTable = 'picks' | 'readings' | 'incidents' | 'careActs';
 
-/** A trial's standing entries: those no later revision supersedes, removals left out, oldest first. */
-export function standingRows(db: Database, table: EntryTable, trialId: string): Promise<readonly unknown[]> {
+/** The standing entries of a trial, or of several: those no later revision supersedes, removals left out, oldest first. */
+export function standingRows(db: Database, table: EntryTable, trialId: string | readonly string[]): Promise<readonly unknown[]> {
   return Promise.resolve(db(table)
     .leftJoin(`${table} as later`, 'later.supersedes', `${table}.id`)
-    .where({ [`${table}.trialId`]: trialId, [`${table}.isRemoval`]: false })
+    .whereIn(`${table}.trialId`, [trialId].flat())
+    .where({ [`${table}.isRemoval`]: false })
     .whereNull('later.id')
     .orderBy(`${table}.id`)
     .select(`${table}.*`));

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import {
   Block, ExperimentalUnit, Factor, Layout, MarginSchema, Measure, Place, Treatment, Trial, type TrialData,
 } from '@/core/trial/trial-data';
+import { carePlanOf } from './care';
 import type { Database } from './database';
+import { productsOf } from './products';
 import { amendmentsOf, predictionsOf } from './plan-records';
 import { standingIncidents, standingPicks, standingReadings } from './entries';
 
@@ -32,6 +34,7 @@ export async function findTrialData(db: Database, id: string): Promise<TrialData
   const trial = await findTrial(db, id);
   if (!trial) return undefined;
   const rowsOf = (table: string, order: string): Promise<readonly Row[]> => Promise.resolve(db(table).where({ trialId: id }).orderBy(order));
+  const care = await carePlanOf(db, id);
   const layout: Row | undefined = await db('layouts').where({ trialId: id }).first();
   return {
     format: 'turnspit-trial', version: 1, trial,
@@ -43,6 +46,7 @@ export async function findTrialData(db: Database, id: string): Promise<TrialData
     blocks: (await rowsOf('blocks', 'position')).map(row => Block.parse(row)),
     units: (await rowsOf('units', 'position')).map(row => ExperimentalUnit.parse({ ...row, traits: jsonOf(row.traits) })),
     picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
+    care, products: (await productsOf(db, trial.gardenId, true)).filter(product => care.rules.some(rule => rule.material?.productId === product.id)),
     predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id),
   };
 }

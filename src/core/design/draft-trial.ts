@@ -1,3 +1,4 @@
+import { NO_CARE } from '@/core/schedule/care-plan';
 import { BLANK_TRIAL } from '@/core/trial/blank-facts';
 import type { BenchWish } from '@/core/trial/bench-form';
 import { GardenId, TrialId } from '@/core/trial/ids';
@@ -17,7 +18,7 @@ export function planFindings(draft: TrialData, cv: number): readonly AuditFindin
 /** A trial without anything that says which unit got what, or what somebody sealed. */
 export function undealtTrial(data: TrialData): TrialData {
   const predictions = data.predictions.map(prediction => ({ ...prediction, by: 'sealed', expects: null, why: 'sealed' }));
-  return { ...data, layout: data.layout && { ...data.layout, seed: 1 }, places: [], blocks: [], units: [], picks: [], readings: [], incidents: [], predictions };
+  return { ...data, layout: data.layout && { ...data.layout, seed: 1 }, places: [], blocks: [], units: [], picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions };
 }
 
 /** A trial as it would be if it were dealt like this now. */
@@ -33,7 +34,7 @@ export function draftTrial({ facts, factors, treatments, measures }: Question): 
   return {
     format: 'turnspit-trial', version: 1, factors, treatments, measures,
     trial: { id: TrialId.parse(newId()), gardenId: GardenId.parse(newId()), ...BLANK_TRIAL, ...facts, state: 'planned', isBlind: true, lockedAt: null, closedAt: null, keyOpenedAt: null },
-    layout: null, places: [], blocks: [], units: [], picks: [], readings: [], incidents: [], predictions: [], amendments: [],
+    layout: null, places: [], blocks: [], units: [], picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],
   };
 }
 

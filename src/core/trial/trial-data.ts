@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { Product } from '@/core/materials/product';
+import { CarePlan, NO_CARE } from '@/core/schedule/care-plan';
 import { CalendarDay } from './calendar-day';
 import { BlockId, GardenId, IncidentId, MeasureId, PickId, PlaceId, ReadingId, TreatmentId, TrialId, UnitId } from './ids';
 
@@ -197,12 +199,13 @@ export const Trial = z.object({
 }).readonly();
 export type Trial = z.infer<typeof Trial>;
 
-/** One trial, whole. Picks, readings and incidents are the standing ones: no superseded revision, no removal. */
+/** One trial, whole, with the products its care uses. Picks, readings, incidents and acts are the standing ones: no superseded revision, no removal. */
 export const TrialData = z.object({
   format: z.literal('turnspit-trial'), version: z.literal(1),
   trial: Trial, factors: z.array(Factor).readonly(), treatments: z.array(Treatment).readonly(), measures: z.array(Measure).readonly(),
   layout: Layout.nullable(), places: z.array(Place).readonly(), blocks: z.array(Block).readonly(), units: z.array(ExperimentalUnit).readonly(),
   picks: z.array(Pick).readonly(), readings: z.array(Reading).readonly(), incidents: z.array(Incident).readonly(),
+  care: CarePlan.default(NO_CARE), products: z.array(Product).readonly().default([]),
   predictions: z.array(Prediction).readonly().default([]), amendments: z.array(Amendment).readonly().default([]),
 }).readonly();
 export type TrialData = z.infer<typeof TrialData>;

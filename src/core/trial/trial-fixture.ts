@@ -1,3 +1,4 @@
+import { NO_CARE } from '@/core/schedule/care-plan';
 import { v7 } from 'uuid';
 import { layOutBench } from '@/core/design/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
@@ -27,7 +28,7 @@ export function trialFixture(changes: { readonly treatments?: number; readonly u
       id: MeasureId.parse(v7()), name: kind.name, definition: kind.definition, response: kind.responseOf('beans'), unit: kind.unit, summary: kind.summary, better: 'higher',
       margin: { kind: 'percent', percent: 15 }, isMain: i === 0,
     })),
-    ...bench, picks: [], readings: [], incidents: [], predictions: [], amendments: [],
+    ...bench, picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],
   };
 }
 

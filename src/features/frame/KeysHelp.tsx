@@ -7,11 +7,11 @@ import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
 
 const STEPS = ['ask', 'lay-out', 'tend', 'weigh', 'judge'] as const;
-const PLACES: Readonly<Record<string, string>> = { t: '/', l: '/trials' };
+const PLACES: Readonly<Record<string, string>> = { t: '/', l: '/trials', s: '/shelf' };
 
 const LISTED = [
   ['1 … 5', 'Ask, Lay out, Tend, Weigh, Judge of the trial in hand'],
-  ['T, L', 'Today, the list of trials'],
+  ['T, L, S', 'Today, the list of trials, the shelf'],
   ['Arrows', 'from pot to pot on the bench; Enter opens one'],
   ['Enter', 'saves a pick and goes on to the next pot'],
   ['Ctrl or ⌘ + Z', 'undoes the last pick, outside a field with words in it'],

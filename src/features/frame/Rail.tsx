@@ -15,6 +15,7 @@ interface RailProps {
 const PLACES = [
   { href: '/', label: 'Today', isHere: (path: string) => path === '/' },
   { href: '/trials', label: 'Trials', isHere: (path: string) => path.startsWith('/trials') },
+  { href: '/shelf', label: 'Shelf', isHere: (path: string) => path.startsWith('/shelf') },
 ] as const;
 
 /** The thin rail over every page: where one can go, whose garden it is, and the day. At the thumb on a phone. */

@@ -11,18 +11,22 @@ import { TextField } from '@/ui/TextField';
 interface GardenFormProps {
   readonly name: string;
   readonly system: MeasureSystem;
+  readonly latitude: number;
+  readonly altitudeM: number;
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
 }
 
 /** The garden's name, and whose pints, spoons and spelling are meant. */
-export function GardenForm({ name: savedName, system: savedSystem, save }: GardenFormProps) {
+export function GardenForm({ name: savedName, system: savedSystem, latitude: savedLatitude, altitudeM: savedAltitude, save }: GardenFormProps) {
   const [name, setName] = useState(savedName);
   const [system, setSystem] = useState(savedSystem);
+  const [latitude, setLatitude] = useState(String(savedLatitude));
+  const [altitudeM, setAltitude] = useState(String(savedAltitude));
   const [troubles, setTroubles] = useState<FieldTroubles>({});
   const [isSaved, setSaved] = useState(false);
   const [isPending, startTransition] = useTransition();
   const submit = (): void => startTransition(async () => {
-    const found = await save({ name, system });
+    const found = await save({ name, system, latitude, altitudeM });
     setTroubles(found ?? {});
     setSaved(found === undefined);
   });
@@ -37,6 +41,8 @@ export function GardenForm({ name: savedName, system: savedSystem, save }: Garde
           { value: 'us', label: 'American', hint: 'Pints of 473 ml, gallons of 3.785 l; a bare weight is in ounces, a bare length in inches.' },
         ]}
       />
+      <TextField label="How far north, in degrees" name="latitude" value={latitude} onChange={setLatitude} trouble={troubles.latitude} inputMode="decimal" hint="For the sun’s height, hence how much water a day takes. South is below 0." />
+      <TextField label="How high, in metres" name="altitudeM" value={altitudeM} onChange={setAltitude} trouble={troubles.altitudeM} inputMode="decimal" />
       <Soft>Any unit can be written in either garden: 5 lb 12 oz, 840 g, 12", 30 cm.</Soft>
       <Acts>
         <Button data-tone="main" onPress={submit} isPending={isPending}>Save</Button>

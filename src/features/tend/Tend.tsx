@@ -1,33 +1,79 @@
 'use client';
 
 import Link from 'next/link';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
+import { shortDay } from '@/features/frame/days';
+import { Cautions } from '@/features/shelf/Cautions';
 import { Soft, TwoParts } from '@/ui/Page';
+import { CareSettingsForm } from './CareSettingsForm';
+import { DueSteps } from './DueSteps';
+import { Kept } from './Kept';
+import { Ledger } from './Ledger';
+import { MixingList } from './MixingList';
+import { RuleList } from './RuleList';
+import { Stages } from './Stages';
+import type { TendView } from './tend-view';
+
+type Acting = (...input: readonly unknown[]) => Promise<Result<unknown, TrialTrouble>>;
 
 interface TendProps {
+  readonly view: TendView;
   readonly bench: BenchView | null;
-  readonly trialId: string;
-  readonly unitWord: string;
+  readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly saveRule: (ruleId: string | null, input: unknown, why: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly dropRule: (ruleId: string, why: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly changeSettings: Acting;
+  readonly dateStage: Acting;
 }
 
-/** The place of doses, feeds and the calendar, which Turnspit doesn't keep yet: it says so, and what holds meanwhile. */
-export function Tend({ bench, trialId, unitWord }: TendProps) {
+/** What is due, what it takes, and the plan it comes from; what each is given, and how the plan was kept. */
+export function Tend({ view, bench, tick, untick, saveRule, dropRule, changeSettings, dateStage }: TendProps) {
+  const { trial, care, due } = view;
+  const dueCodes = new Set(due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)));
   return (
-    <TwoParts>
-      <div>{bench ? <Bench view={bench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag?.name ?? unit.where })} /> : <Soft>Nothing stands on the bench yet. <Link href={`/trials/${trialId}/lay-out`}>Lay the trial out.</Link></Soft>}</div>
-      <div>
-        <h2>Turnspit keeps no calendar yet</h2>
-        <p>Doses, feeds, sprays and waterings will be planned and ticked off here. Until then keep them in a notebook, day by day, with what each {unitWord} got.</p>
-        <h3>What keeps it fair meanwhile</h3>
-        <ul>
-          <li>Everything but the treatment is the same for every {unitWord}: water, light, day of planting.</li>
-          <li>Treat all on the same day. Where that can’t be, finish one block before the next.</li>
-          <li>Whoever feeds reads the key; whoever weighs doesn’t.</li>
-          <li>Feeds and sprays: as the label says, never stronger, and mind its waiting time before harvest.</li>
-        </ul>
-        <Soft><Link href={`/trials/${trialId}/weigh`}>Picks and weights are taken at Weigh.</Link></Soft>
-      </div>
-    </TwoParts>
+    <>
+      <TwoParts>
+        <div>
+          {due.tasks.length > 0 && <><h2>Due</h2><DueSteps tasks={due.tasks} today={view.today} tick={tick} /></>}
+          {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
+          <MixingList mixing={due.mixing} forbidden={due.forbidden} />
+          {view.coming.length > 0 && (
+            <section aria-label="Coming">
+              <h2>Coming</h2>
+              <Coming>{view.coming.map(task => <li key={`${task.ruleId} ${task.nth}`}><b>{task.dueOn === null ? `at ${task.waitsFor}` : shortDay(task.dueOn)}</b> {care.rules.find(rule => rule.id === task.ruleId)?.name}</li>)}</Coming>
+              <p><a href={`/trials/${trial.id}/calendar`} download>Take it into a calendar (iCalendar)</a></p>
+            </section>
+          )}
+          {bench ? <Bench view={bench} label="The bench from above" lens={unit => ({ state: dueCodes.has(unit.code) ? 'open' : 'done', share: null, words: dueCodes.has(unit.code) ? 'something is due' : (unit.tag?.name ?? unit.where) })} /> : <Soft>Nothing stands on the bench yet. <Link href={`/trials/${trial.id}/lay-out`}>Lay the trial out.</Link></Soft>}
+        </div>
+        <div>
+          <RuleList view={view} save={saveRule} drop={dropRule} />
+          <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
+          {trial.state !== 'closed' && <CareSettingsForm settings={care.settings} unitWord={trial.unitWord} system={view.system} save={changeSettings} />}
+          <Kept view={view} untick={untick} />
+          <Cautions hazards={view.hazards} extra={waitingWords(view)} />
+        </div>
+      </TwoParts>
+      <Ledger view={view} />
+    </>
   );
 }
+
+/** Days before harvest and hours off the bed, by the labels. */
+function waitingWords({ care, shelf }: TendView): readonly string[] {
+  const used = shelf.filter(product => care.rules.some(rule => rule.material?.productId === product.id));
+  return used.flatMap(product => [
+    ...(product.waitingDays === null || product.waitingDays === 0 ? [] : [`${product.name}: nothing is picked to eat until ${product.waitingDays} days after it.`]),
+    ...(product.reentryHours === null || product.reentryHours === 0 ? [] : [`${product.name}: stay off the bed for ${product.reentryHours} hours.`]),
+  ]);
+}
+
+const Coming = styled.ul`
+  list-style: none; margin: 8px 0; padding: 0; display: grid; gap: 4px;
+  & b { display: inline-block; min-width: 130px; font-weight: 600; }
+`;

@@ -6,12 +6,22 @@ import { daysBetween } from '@/core/trial/calendar-day';
 import { longDay, shortDay } from '@/features/frame/days';
 import type { TrialSummaryView } from '@/features/trial/trial-summary';
 import { Page, Soft } from '@/ui/Page';
+import type { DueToday } from '@/core/schedule/due-today';
+import type { WeatherDay } from '@/core/weather/weather-day';
+import type { Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { DueSteps } from '@/features/tend/DueSteps';
+import { MixingList } from '@/features/tend/MixingList';
 import { EmptyBench } from './EmptyBench';
+import { WeatherWords } from './WeatherWords';
 import { counted } from '@/core/words/plural';
 
 interface TodayProps {
   readonly summaries: readonly TrialSummaryView[];
   readonly today: string;
+  readonly due: DueToday;
+  readonly weather: WeatherDay | undefined;
+  readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 interface Errand {
@@ -23,13 +33,14 @@ interface Errand {
 }
 
 /** What wants doing today, trial by trial, and what the last closed ones found. */
-export function Today({ summaries, today }: TodayProps) {
+export function Today({ summaries, today, due, weather, tick }: TodayProps) {
   const errands = summaries.flatMap(summary => errandOf(summary, today));
   const running = summaries.filter(summary => summary.trial.state === 'locked');
   const found = summaries.filter(summary => summary.headline !== null);
   return (
     <Page>
       <h1>{longDay(today)}</h1>
+      {weather && <WeatherWords day={weather} />}
       {summaries.length === 0 ? <EmptyBench /> : (
         <>
           <Round aria-label="What wants doing">
@@ -42,7 +53,9 @@ export function Today({ summaries, today }: TodayProps) {
               </li>
             ))}
           </Round>
-          {errands.length === 0 && <Soft>Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things grow.</Soft>}
+          {due.tasks.length > 0 && <section><h2>To tend</h2><DueSteps tasks={due.tasks} today={today} tick={tick} namesTrial /></section>}
+          <MixingList mixing={due.mixing} forbidden={due.forbidden} />
+          {errands.length === 0 && due.tasks.length === 0 && <Soft>Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things grow.</Soft>}
           {running.length > 0 && <section><h2>Under way</h2><UnderWay>{running.map(summary => <li key={summary.trial.id}><Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link><span>{dayWords(summary, today)}</span><progress aria-label={`Season of ${summary.trial.crop}`} value={seasonShare(summary, today)} /></li>)}</UnderWay></section>}
           {found.length > 0 && <section><h2>Found so far</h2><Found>{found.map(({ trial, headline }) => <li key={trial.id}><Link href={`/trials/${trial.id}/judge`}>{headline}</Link><Soft>{trial.question}</Soft></li>)}</Found></section>}
         </>

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import * as firstTables from './20261125-first-tables';
 import * as fairTests from './20261125b-fair-tests';
+import * as shelfAndCalendar from './20261125c-shelf-and-calendar';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -8,7 +9,7 @@ interface Migration {
 }
 
 // A static list, so that one source serves the application's bundle, the scripts and the tests. Never edit one that landed.
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '20261125-first-tables': firstTables, '20261125b-fair-tests': fairTests };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '20261125-first-tables': firstTables, '20261125b-fair-tests': fairTests, '20261125c-shelf-and-calendar': shelfAndCalendar };
 
 /** Every migration by name, oldest first. */
 export const migrationSource: Knex.MigrationSource<string> = {

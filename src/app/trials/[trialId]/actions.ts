@@ -1,9 +1,7 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import { failure, type Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { amendPlan } from '@/service/amend';
 import { arrangePlace, describeSite } from '@/service/arrange';
@@ -14,22 +12,9 @@ import { dealTrial, lockPlan } from '@/service/lay-out';
 import { movePots } from '@/service/move-pots';
 import { predict } from '@/service/predict';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh';
+import { changing, changingOne } from './changing';
 
-// Public doors: anyone who can reach the site can call them with anything, ids included.
 const Id = z.uuid();
-
-async function changing<Value>(trialId: unknown, change: (id: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
-  const id = Id.safeParse(trialId);
-  if (!id.success) return failure({ kind: 'no-such-trial' });
-  const changed = await change(id.data);
-  if (changed.ok) revalidatePath('/', 'layout');
-  return changed;
-}
-
-function changingOne<Value>(trialId: unknown, otherId: unknown, change: (id: string, other: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
-  const other = Id.safeParse(otherId);
-  return changing(trialId, async id => (other.success ? change(id, other.data) : failure({ kind: 'changed-meanwhile' })));
-}
 
 export async function changeQuestionAction(trialId: unknown, input: unknown): Promise<TrialTrouble | undefined> {
   const changed = await changing(trialId, id => changeQuestion(id, input));

@@ -1,13 +1,26 @@
 import type { Metadata } from 'next';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { Tend } from '@/features/tend/Tend';
+import { tendViewOf } from '@/features/tend/tend-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
+import { today } from '@/service/clock';
+import { currentGarden } from '@/service/garden';
+import { listProducts } from '@/service/shelf';
 import { loadTrial, type TrialPageProps } from '../load-trial';
+import { changeCareSettingsAction, dateStageAction, dropCareRuleAction, saveCareRuleAction, tickAction, untickAction } from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Tend' };
 
 export default async function TendPage(props: TrialPageProps) {
   const { data, frame, isOpen } = await loadTrial(props);
-  return <TrialFrame frame={frame} step="tend"><Tend bench={benchViewOf(data, isOpen)} trialId={data.trial.id} unitWord={data.trial.unitWord} /></TrialFrame>;
+  const { id } = data.trial;
+  return (
+    <TrialFrame frame={frame} step="tend">
+      <Tend
+        view={tendViewOf(data, await listProducts(), today(), (await currentGarden()).system)} bench={benchViewOf(data, isOpen)} tick={tickAction} untick={untickAction.bind(null, id)}
+        saveRule={saveCareRuleAction.bind(null, id)} dropRule={dropCareRuleAction.bind(null, id)} changeSettings={changeCareSettingsAction.bind(null, id)} dateStage={dateStageAction.bind(null, id)}
+      />
+    </TrialFrame>
+  );
 }

@@ -1,0 +1,10 @@
+import type { Metadata } from 'next';
+import { Sums } from '@/features/shelf/Sums';
+import { currentGarden } from '@/service/garden';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Mixes and layers' };
+
+export default async function SumsPage() {
+  return <Sums system={(await currentGarden()).system} />;
+}

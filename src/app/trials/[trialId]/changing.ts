@@ -1,0 +1,21 @@
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { failure, type Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+
+const Id = z.uuid();
+
+/** Makes a change to a trial through a public door: anyone who can reach the site can call it with anything, ids included. */
+export async function changing<Value>(trialId: unknown, change: (id: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
+  const id = Id.safeParse(trialId);
+  if (!id.success) return failure({ kind: 'no-such-trial' });
+  const changed = await change(id.data);
+  if (changed.ok) revalidatePath('/', 'layout');
+  return changed;
+}
+
+/** The same for something of a trial. */
+export function changingOne<Value>(trialId: unknown, otherId: unknown, change: (id: string, other: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
+  const other = Id.safeParse(otherId);
+  return changing(trialId, async id => (other.success ? change(id, other.data) : failure({ kind: 'changed-meanwhile' })));
+}

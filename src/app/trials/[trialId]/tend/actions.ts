@@ -1,0 +1,28 @@
+'use server';
+
+import { changeCareSettings, dateStage, dropCareRule, saveCareRule, tickOff, untick } from '@/service/care';
+import { changing, changingOne } from '../changing';
+
+export async function saveCareRuleAction(trialId: unknown, ruleId: unknown, input: unknown, why: unknown) {
+  return ruleId === null ? changing(trialId, id => saveCareRule(id, null, input, why)) : changingOne(trialId, ruleId, (id, rule) => saveCareRule(id, rule, input, why));
+}
+
+export async function dropCareRuleAction(trialId: unknown, ruleId: unknown, why: unknown) {
+  return changingOne(trialId, ruleId, (id, rule) => dropCareRule(id, rule, why));
+}
+
+export async function changeCareSettingsAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => changeCareSettings(id, input));
+}
+
+export async function dateStageAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => dateStage(id, input));
+}
+
+export async function tickAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => tickOff(id, input));
+}
+
+export async function untickAction(trialId: unknown, actId: unknown) {
+  return changingOne(trialId, actId, untick);
+}

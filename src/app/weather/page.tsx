@@ -1,0 +1,13 @@
+import type { Metadata } from 'next';
+import { Weather } from '@/features/weather/Weather';
+import { currentGarden } from '@/service/garden';
+import { recentWeather } from '@/service/weather';
+import { fetchStandInAction, importWeatherAction } from './actions';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Weather' };
+
+export default async function WeatherPage() {
+  const { latitude, altitudeM } = await currentGarden();
+  return <Weather days={await recentWeather(30)} latitude={latitude} altitudeM={altitudeM} importCsv={importWeatherAction} fetchStandIn={fetchStandInAction} />;
+}

@@ -1,0 +1,86 @@
+import { circleM2 } from '@/core/materials/container-volume';
+import { doseOf, type UnitMeasures } from '@/core/materials/given-dose';
+import type { Measured } from '@/core/materials/analysis';
+import type { Product } from '@/core/materials/product';
+import type { CalendarDay } from '@/core/trial/calendar-day';
+import type { ExperimentalUnit, Place, Treatment, Trial } from '@/core/trial/trial-data';
+import { type CarePlan, doneTasks } from './care-plan';
+import type { CareRule } from './care-rule';
+import { forbiddenPairs, mixingList, type NeedOfTask, type ToMix } from './mixing-list';
+import { type StandingTask, standingTasks } from './task-state';
+import { tasksOf } from './tasks';
+
+/** A running trial as far as its care goes. */
+export interface CaredTrial {
+  readonly trial: Pick<Trial, 'id' | 'question' | 'unitWord' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'>;
+  readonly care: CarePlan;
+  readonly treatments: readonly Pick<Treatment, 'id' | 'name'>[];
+  readonly units: readonly Pick<ExperimentalUnit, 'code' | 'treatmentId' | 'position'>[];
+  readonly unit: UnitMeasures;
+}
+
+/** Who gets it: a treatment, or a bottle's code where the trial is blind. Codes in walking order. */
+export interface Receiver {
+  readonly label: string;
+  readonly codes: readonly string[];
+}
+
+/** A step that is due or late. */
+export interface DueTask {
+  readonly trial: CaredTrial['trial'];
+  readonly rule: CareRule;
+  readonly task: StandingTask;
+  readonly receivers: readonly Receiver[];
+  readonly units: number;
+  /** What each unit gets; null for what takes no product, or where the unit lacks a measure that the rate counts by. */
+  readonly each: Measured | null;
+  readonly product: Pick<Product, 'id' | 'name'> | null;
+}
+
+/** All that is due over all trials, and what to mix for it. */
+export interface DueToday {
+  readonly tasks: readonly DueTask[];
+  readonly mixing: readonly ToMix[];
+  readonly forbidden: ReturnType<typeof forbiddenPairs>;
+}
+
+/** A trial's tasks with where each stands today. */
+export function careTasks({ trial, care }: Pick<CaredTrial, 'trial' | 'care'>, today: CalendarDay): readonly StandingTask[] {
+  const done = doneTasks(care.acts);
+  return standingTasks(tasksOf(care.rules, { startsOn: trial.startsOn, endsOn: trial.endsOn, stages: care.stages, done }), done, today, care.settings.missed);
+}
+
+/** What is due today and what is late, the latest first. */
+export function dueToday(trials: readonly CaredTrial[], products: readonly Product[], today: CalendarDay): DueToday {
+  const byId = new Map(products.map(product => [product.id, product]));
+  const needs: NeedOfTask[] = [];
+  const tasks = trials.flatMap(cared => {
+    const rules = new Map(cared.care.rules.map(rule => [rule.id, rule]));
+    return careTasks(cared, today).filter(task => task.state === 'due' || task.state === 'overdue').flatMap((task): DueTask[] => {
+      const rule = rules.get(task.ruleId);
+      if (!rule) return [];
+      const receivers = receiversOf(rule, cared);
+      const product = rule.material ? byId.get(rule.material.productId) : undefined;
+      const units = receivers.reduce((sum, receiver) => sum + receiver.codes.length, 0);
+      if (rule.material && product) needs.push(...receivers.map(receiver => ({ material: rule.material!, units: receiver.codes.length, unit: cared.unit, forWhom: receiver.label })));
+      return [{ trial: cared.trial, rule, task, receivers, units, product: product ? { id: product.id, name: product.name } : null, each: rule.material && product ? (doseOf(rule.material, product, cared.unit)?.amount ?? null) : null }];
+    });
+  });
+  const mixing = mixingList(needs, products);
+  return { tasks: tasks.sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? -1 : 1)), mixing, forbidden: forbiddenPairs(mixing.map(mix => mix.product)) };
+}
+
+/** Who gets what a rule gives. In a blind trial whose key is shut, bottles by code. */
+export function receiversOf(rule: CareRule, { trial, care, treatments, units }: CaredTrial): readonly Receiver[] {
+  const isShut = trial.isBlind && trial.keyOpenedAt === null;
+  return treatments.filter(treatment => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id)).map(treatment => ({
+    label: isShut ? `bottle ${care.bottles[treatment.id] ?? '?'}` : treatment.name,
+    codes: units.filter(unit => unit.treatmentId === treatment.id).sort((a, b) => a.position - b.position).map(unit => unit.code),
+  }));
+}
+
+/** What rates count by, from a unit's place and the trial's settings. */
+export function unitMeasuresOf(place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined, mixMl: number | null): UnitMeasures {
+  const areaM2 = place === undefined ? undefined : place.shape === 'round' ? circleM2(place.widthMm) : (place.widthMm * place.depthMm) / 1e6;
+  return { plants: 1, areaM2, mixMl: mixMl ?? undefined, rowMm: place?.widthMm };
+}

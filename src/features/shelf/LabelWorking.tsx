@@ -1,0 +1,42 @@
+'use client';
+
+import { styled } from 'styled-components';
+import { elementsOf, oxidesOf } from '@/core/materials/analysis';
+import { ELEMENT_IN, NUTRIENT_WORDS } from '@/core/materials/nutrient';
+import type { Product } from '@/core/materials/product';
+import { Soft } from '@/ui/Page';
+import { figures } from './amounts';
+
+/** Oxide and element beside each other, with the factors between them. */
+export function LabelWorking({ product }: { readonly product: Product }) {
+  const { analysis } = product;
+  if (!analysis) return null;
+  const { n = 0, p = 0, k = 0 } = elementsOf(analysis);
+  const { p2o5, k2o } = oxidesOf(analysis);
+  const hundred = analysis.per === 'w/w' ? 'g' : 'ml';
+  const others = Object.entries(NUTRIENT_WORDS).flatMap(([key, word]) => { const percent = Object.entries(analysis.others).find(([nutrient]) => nutrient === key)?.[1]; return percent === undefined ? [] : [[word, percent] as const]; });
+  return (
+    <Working aria-label="What is in it">
+      <h2>What is in it</h2>
+      <table>
+        <thead><tr><th scope="col">in 100 {hundred}</th><th scope="col">as printed by some</th><th scope="col">as element</th></tr></thead>
+        <tbody>
+          <tr><th scope="row">nitrogen</th><td /><td>{figures(n)} g N</td></tr>
+          <tr><th scope="row">phosphorus</th><td>{figures(p2o5)} g P₂O₅</td><td>× {ELEMENT_IN.p2o5.toFixed(4)} = {figures(p)} g P</td></tr>
+          <tr><th scope="row">potassium</th><td>{figures(k2o)} g K₂O</td><td>× {ELEMENT_IN.k2o.toFixed(4)} = {figures(k)} g K</td></tr>
+          {others.map(([word, percent]) => <tr key={word}><th scope="row">{word}</th><td /><td>{figures(percent)} g</td></tr>)}
+        </tbody>
+      </table>
+      {analysis.per === 'w/v' && product.densityGPerMl === null && <Soft>Counted by volume: to weigh it, its density is needed.</Soft>}
+      {analysis.per === 'w/w' && product.densityGPerMl === null && <Soft>Counted by weight: for spoons and millilitres its density is needed. Weigh 100 ml and divide by 100.</Soft>}
+    </Working>
+  );
+}
+
+const Working = styled.section`
+  display: grid; gap: 8px;
+  & table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
+  & th, & td { text-align: left; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
+  & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
+  & td:last-child { font-weight: 600; }
+`;

@@ -1,0 +1,62 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { WATER_WAYS } from '@/core/materials/watering';
+import type { CareSettings } from '@/core/schedule/care-plan';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { readAmount, readNumber } from '@/features/shelf/read-amount';
+import { Button } from '@/ui/Button';
+import { Acts } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface CareSettingsFormProps {
+  readonly settings: CareSettings;
+  readonly unitWord: string;
+  readonly system: MeasureSystem;
+  readonly save: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** What is agreed of the care as a whole, for all treatments alike. */
+export function CareSettingsForm({ settings, unitWord, system, save }: CareSettingsFormProps) {
+  const [missed, setMissed] = useState(settings.missed);
+  const [water, setWater] = useState(settings.water);
+  const [mix, setMix] = useState(settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`);
+  const [nitrogen, setNitrogen] = useState(settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL));
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isSaved, setSaved] = useState(false);
+  const [isPending, startTransition] = useTransition();
+  const [volume, held] = [readAmount(mix, 'volume', system), readNumber(nitrogen, 0, 5000)];
+  const submit = (): void => startTransition(async () => {
+    const done = await save({ missed, water, mixMl: volume.base ?? null, mixNMgPerL: held.base ?? null });
+    setTrouble(done.ok ? undefined : done.trouble);
+    setSaved(done.ok);
+  });
+  return (
+    <Box>
+      <summary>Agreed for all alike</summary>
+      <Select label="A step whose day has gone by" name="missed" value={missed} onChange={setMissed} options={[{ value: 'do-late', label: 'is made up for, until the next is due' }, { value: 'skip', label: 'stays left out' }, { value: 'stop', label: 'ends that rule' }]} />
+      <Select label="Water" name="waterWay" value={water} onChange={setWater} options={(['same', 'need', 'et-share', 'below', 'none'] as const).map(value => ({ value, label: WATER_WAYS[value].label }))} />
+      <p>{WATER_WAYS[water].means}</p>
+      <div>
+        <TextField label={`Mix in a ${unitWord}`} name="mixMl" value={mix} onChange={setMix} trouble={volume.trouble} placeholder="10 l" />
+        <TextField label="Nitrogen in it, mg a litre" name="mixN" value={nitrogen} onChange={setNitrogen} trouble={held.trouble} inputMode="decimal" placeholder="as on the bag" />
+      </div>
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts><Button onPress={submit} isPending={isPending}>Agree on it</Button><span role="status">{isSaved ? 'Agreed.' : ''}</span></Acts>
+    </Box>
+  );
+}
+
+const Box = styled.details`
+  border-top: 1px solid var(--rule); padding-top: 12px;
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  &[open] > * + * { margin-top: 10px; }
+  & > p { color: var(--ink-soft); font-size: 0.9375rem; max-width: var(--measure); }
+  & > div { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;

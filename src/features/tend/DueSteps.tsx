@@ -1,0 +1,81 @@
+'use client';
+
+import { useRef, useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { v7 } from 'uuid';
+import type { Result } from '@/core/result';
+import type { DueTask } from '@/core/schedule/due-today';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { daysBetween } from '@/core/trial/calendar-day';
+import { counted } from '@/core/words/plural';
+import { Button } from '@/ui/Button';
+import { Acts } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+import { dueWords } from './care-words';
+
+interface DueStepsProps {
+  readonly tasks: readonly DueTask[];
+  readonly today: string;
+  readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  /** Over several trials each step says whose it is. */
+  readonly namesTrial?: boolean;
+}
+
+/** What is due and what is late, each ticked off with one press, or left out with a reason. */
+export function DueSteps({ tasks, today, tick, namesTrial = false }: DueStepsProps) {
+  return <Steps>{tasks.map(due => <Step key={`${due.rule.id} ${due.task.nth}`} due={due} today={today} tick={tick} namesTrial={namesTrial} />)}</Steps>;
+}
+
+function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask }) {
+  const [why, setWhy] = useState('');
+  const [on, setOn] = useState(today);
+  const [really, setReally] = useState('');
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const id = useRef(v7()); // the same press sent twice is one act
+  const late = due.task.dueOn === null ? 0 : daysBetween(due.task.dueOn, today);
+  const amount = /^\d+([.,]\d+)?$/.test(really.trim()) ? Number(really.trim().replace(',', '.')) : null;
+  const send = (isSkipped: boolean): void => startTransition(async () => {
+    const done = await tick(due.trial.id, { id: id.current, ruleId: due.rule.id, nth: due.task.nth, doneOn: on, isSkipped, amount: isSkipped ? null : amount, note: why });
+    setTrouble(done.ok ? undefined : done.trouble);
+  });
+  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  return (
+    <li>
+      <div>
+        <strong>{due.rule.name}{late > 0 && <em> {counted(late, 'day')} late</em>}</strong>
+        <span>{dueWords(due)}{due.rule.treatmentIds.length > 0 || due.receivers.length > 1 ? '' : ', all alike'}</span>
+        {namesTrial && <small>{due.trial.question}</small>}
+        {due.rule.material && <Receivers>{due.receivers.map(receiver => <li key={receiver.label}><b>{receiver.label}</b> {receiver.codes.join(' ')}</li>)}</Receivers>}
+        <details>
+          <summary>Otherwise</summary>
+          <TextField label="Done on" name="doneOn" type="date" value={on} onChange={setOn} trouble={fields.doneOn} />
+          {due.each && <TextField label={`Really given to each, ${due.each.kind === 'mass' ? 'g' : 'ml'}`} name="really" value={really} onChange={setReally} inputMode="decimal" placeholder="as planned" />}
+          <TextField label="A note, or why it is left out" name="note" value={why} onChange={setWhy} trouble={fields.note} />
+          <Acts><Button onPress={() => send(true)} isPending={isPending}>Leave it out</Button></Acts>
+        </details>
+        {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      </div>
+      <Button data-tone="main" onPress={() => send(false)} isPending={isPending} aria-label={`${due.rule.name}: done`}>Done</Button>
+    </li>
+  );
+}
+
+const Steps = styled.ul`
+  list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--ink);
+  & > li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 16px; align-items: start; padding: 14px 0; border-bottom: 1px solid var(--rule); }
+  & > li > div { display: grid; gap: 4px; }
+  & strong { font-size: 1.125rem; }
+  & em { font-style: normal; color: var(--beet); font-weight: 600; }
+  & small { color: var(--ink-soft); font-size: 0.9375rem; }
+  & summary { cursor: pointer; width: fit-content; color: var(--ink-soft); font-size: 0.9375rem; }
+  & details[open] { display: grid; gap: 8px; max-width: 420px; }
+  & details[open] > * + * { margin-top: 8px; }
+  @media (pointer: coarse) { & summary { padding: 10px 0; } }
+`;
+
+const Receivers = styled.ul`
+  list-style: none; margin: 0; padding: 0; font-variant-numeric: tabular-nums;
+  & b { margin-right: 6px; }
+`;

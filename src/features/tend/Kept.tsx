@@ -1,0 +1,59 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { counted } from '@/core/words/plural';
+import { shortDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import { Trouble } from '@/ui/Trouble';
+import type { TendView } from './tend-view';
+
+interface KeptProps {
+  readonly view: TendView;
+  readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** How well the plan was kept, treatment by treatment, and the last steps with a way back. */
+export function Kept({ view, untick }: KeptProps) {
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const kept = view.adherence.filter(each => each.planned > 0);
+  const back = (actId: string): void => startTransition(async () => {
+    const done = await untick(actId);
+    setTrouble(done.ok ? undefined : done.trouble);
+  });
+  if (kept.length === 0 && view.recent.length === 0) return null;
+  return (
+    <Box aria-label="How it was kept">
+      <h2>How it was kept</h2>
+      {kept.length > 0 && (
+        <table>
+          <thead><tr><th scope="col">treatment</th><th scope="col">planned</th><th scope="col">done</th><th scope="col">left out</th><th scope="col">missed</th><th scope="col">late</th></tr></thead>
+          <tbody>{kept.map(each => <tr key={each.treatmentId}><th scope="row">{each.name}</th><td>{each.planned}</td><td>{each.done}</td><td>{each.skipped}</td><td>{each.missed}</td><td>{each.daysLate === 0 ? '—' : `${counted(Number(each.daysLate.toFixed(1)), 'day')}`}</td></tr>)}</tbody>
+        </table>
+      )}
+      {view.isUneven && <p data-flag>Some treatments missed more than others: what is compared is partly how well they were kept. The verdict says so.</p>}
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ul>{view.recent.map(act => (
+        <li key={act.actId}>
+          <span>{shortDay(act.on)}: {act.name}{act.isSkipped ? ', left out' : ''}{act.note ? `. ${act.note}` : ''}</span>
+          {view.trial.state !== 'closed' && <Button data-tone="quiet" aria-label={`Take back ${act.name} of ${shortDay(act.on)}`} onPress={() => back(act.actId)} isPending={isPending}>Take back</Button>}
+        </li>
+      ))}</ul>
+      {view.recent.length === 0 && <Soft>Nothing is ticked off yet.</Soft>}
+    </Box>
+  );
+}
+
+const Box = styled.section`
+  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
+  & table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
+  & th, & td { text-align: left; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
+  & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
+  & ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 2px; }
+  & li { display: flex; justify-content: space-between; gap: 12px; align-items: baseline; }
+  & [data-flag] { border-left: 3px solid var(--straw); padding-left: 12px; }
+`;

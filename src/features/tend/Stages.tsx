@@ -1,0 +1,50 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface StagesProps {
+  readonly stages: readonly { readonly name: string; readonly day: string }[];
+  readonly isClosed: boolean;
+  readonly date: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** The stages that the plan waits for; dated as they come, and the rest moves. */
+export function Stages({ stages, isClosed, date }: StagesProps) {
+  if (stages.length === 0) return null;
+  return (
+    <Box aria-label="Stages">
+      <h2>Stages</h2>
+      <Soft>One rule for all, fixed beforehand: the day on which the first of all units shows it, or half of them. Don’t date each treatment by itself.</Soft>
+      {stages.map(stage => <Stage key={`${stage.name} ${stage.day}`} stage={stage} isClosed={isClosed} date={date} />)}
+    </Box>
+  );
+}
+
+function Stage({ stage, isClosed, date }: Omit<StagesProps, 'stages'> & { readonly stage: StagesProps['stages'][number] }) {
+  const [day, setDay] = useState(stage.day);
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const put = (): void => startTransition(async () => {
+    const done = await date({ stage: stage.name, day });
+    setTrouble(done.ok ? undefined : done.trouble);
+  });
+  return (
+    <div>
+      <TextField label={stage.name} name={`stage ${stage.name}`} type="date" value={day} onChange={setDay} isReadOnly={isClosed} />
+      {!isClosed && day !== stage.day && <Button onPress={put} isPending={isPending}>{day === '' ? 'Not yet after all' : 'It came'}</Button>}
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+    </div>
+  );
+}
+
+const Box = styled.section`
+  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
+  & > div { display: flex; gap: 12px; align-items: end; flex-wrap: wrap; }
+`;

@@ -1,0 +1,74 @@
+import { adherenceOf, type Adherence, isUneven } from '@/core/schedule/adherence';
+import type { CarePlan } from '@/core/schedule/care-plan';
+import type { CareRule } from '@/core/schedule/care-rule';
+import { careTasks, type CaredTrial, type DueToday, dueToday, unitMeasuresOf } from '@/core/schedule/due-today';
+import { shoppingList, type ToBuy } from '@/core/schedule/shopping-list';
+import type { StandingTask } from '@/core/schedule/task-state';
+import { makeFair, type FairBy } from '@/core/materials/make-fair';
+import { heldByMix, type LedgerAccount, type LedgerFlag, ledgerFlags, nutrientLedger } from '@/core/materials/nutrient-ledger';
+import type { NutrientAmounts } from '@/core/materials/nutrient';
+import type { Hazard, Product } from '@/core/materials/product';
+import { questionPattern } from '@/core/trial/question-patterns';
+import { addDays } from '@/core/trial/calendar-day';
+import type { Trial, TrialData } from '@/core/trial/trial-data';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+
+/** A trial's care as its page shows it. Names treatments, never which unit has which while the key is shut. */
+export interface TendView {
+  readonly trial: Pick<Trial, 'id' | 'unitWord' | 'state' | 'startsOn' | 'endsOn'>;
+  readonly today: string;
+  readonly system: MeasureSystem;
+  readonly treatments: readonly { readonly id: string; readonly name: string; readonly letter: string }[];
+  readonly shelf: readonly Product[];
+  readonly care: CarePlan;
+  readonly due: DueToday;
+  /** Of the next weeks; those that wait for a stage last. */
+  readonly coming: readonly StandingTask[];
+  readonly recent: readonly { readonly actId: string; readonly name: string; readonly on: string; readonly isSkipped: boolean; readonly note: string }[];
+  /** Stages that rules wait for, or that were dated. */
+  readonly stages: readonly { readonly name: string; readonly day: string }[];
+  readonly ledger: { readonly planned: readonly LedgerAccount[]; readonly done: readonly LedgerAccount[]; readonly base: NutrientAmounts; readonly flags: readonly LedgerFlag[] };
+  readonly fair: Readonly<Record<FairBy & ('n' | 'p' | 'k' | 'money'), ReturnType<typeof makeFair>>>;
+  readonly adherence: readonly (Adherence & { readonly name: string })[];
+  readonly isUneven: boolean;
+  readonly shopping: readonly ToBuy[];
+  readonly hazards: readonly Hazard[];
+}
+
+const COMING_DAYS = 21;
+const RECENT = 8;
+
+/** @param shelf what stands there now; the trial brings the products that its rules were made with */
+export function tendViewOf(data: TrialData, shelf: readonly Product[], today: string, system: MeasureSystem): TendView {
+  const { trial, care, treatments, products, units, places } = data;
+  const place = places.find(each => each.id === units[0]?.placeId);
+  const cared: CaredTrial = { trial, care, treatments, units, unit: unitMeasuresOf(place, care.settings.mixMl) };
+  const tasks = careTasks(cared, today);
+  const input = { treatments, rules: care.rules, tasks, products, given: care.acts.filter(act => !act.isSkipped), unit: cared.unit };
+  const planned = nutrientLedger(input, 'planned');
+  const base = care.settings.mixMl !== null && care.settings.mixNMgPerL !== null ? heldByMix({ n: care.settings.mixNMgPerL }, care.settings.mixMl) : {};
+  const adherence = adherenceOf(care.rules, tasks, treatments.map(treatment => treatment.id));
+  const nameOf = new Map(treatments.map(treatment => [treatment.id as string, treatment.name]));
+  const countOf = (id: string): number => units.filter(unit => unit.treatmentId === id).length;
+  return {
+    trial, today, system, treatments, shelf, care, due: dueToday([cared], products, today),
+    coming: tasks.filter(task => task.state === 'waits' || (task.state === 'coming' && (task.dueOn ?? '') <= addDays(today, COMING_DAYS))),
+    recent: [...care.acts].sort((a, b) => (a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1)).slice(0, RECENT).map(act => ({ actId: act.id, name: care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned', on: act.doneOn, isSkipped: act.isSkipped, note: act.note })),
+    stages: stageNames(care).map(name => ({ name, day: care.stages[name] ?? '' })),
+    ledger: { planned, done: nutrientLedger(input, 'done'), base, flags: ledgerFlags(planned, base, asksKind(data)) },
+    fair: { n: makeFair(planned, care.rules, 'n'), p: makeFair(planned, care.rules, 'p'), k: makeFair(planned, care.rules, 'k'), money: makeFair(planned, care.rules, 'money') },
+    adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })), isUneven: isUneven(adherence),
+    shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))), hazards: [...new Set(products.flatMap(product => product.hazards))],
+  };
+}
+
+/** Whether the question is which kind, not how much: then unequal amounts spoil it. */
+function asksKind({ trial, treatments }: TrialData): boolean {
+  const act = questionPattern(trial.pattern)?.form.act ?? 'feed';
+  return (act === 'feed' || act === 'amendment') && treatments.every(treatment => treatment.dose === null);
+}
+
+function stageNames({ rules, stages }: CarePlan): readonly string[] {
+  const waited = (rule: CareRule): readonly string[] => [rule.from, rule.until].flatMap(moment => (moment?.kind === 'stage' ? [moment.stage] : []));
+  return [...new Set([...rules.flatMap(waited), ...Object.keys(stages)])];
+}

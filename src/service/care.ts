@@ -1,0 +1,125 @@
+import { z } from 'zod';
+import type { CareAct, CarePlan } from '@/core/schedule/care-plan';
+import { CareSettings } from '@/core/schedule/care-plan';
+import { readCare } from '@/core/schedule/care-form';
+import type { CareRule } from '@/core/schedule/care-rule';
+import { failure, type Result, success } from '@/core/result';
+import { CalendarDay } from '@/core/trial/calendar-day';
+import { fieldTroublesOf } from '@/core/trial/field-troubles';
+import type { TrialData } from '@/core/trial/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { addCareAct, changeCarePlan, putCareRule, removeCareRule } from '@/store/care';
+import type { Database } from '@/store/database';
+import { addAmendment } from '@/store/plan-records';
+import { productsOf } from '@/store/products';
+import { changeOneTrial } from './change-trial';
+import { instantNow, today } from './clock';
+import { currentGarden } from './garden';
+import { isKeyOpen } from './judge';
+import { newId } from './new-id';
+
+const Why = z.string().trim().max(600).default('');
+
+/** Puts a rule of care into the plan, or changes it. After the lock that is an amendment and wants a reason. */
+export async function saveCareRule(trialId: string, ruleId: string | null, input: unknown, why: unknown): Promise<Result<CareRule, TrialTrouble>> {
+  const garden = await currentGarden();
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = ruleId === null ? 'care planned' : 'care changed';
+    const standing = data.care.rules.find(rule => rule.id === ruleId);
+    const trouble = planTrouble(data, why) ?? (ruleId !== null && !standing ? { kind: 'changed-meanwhile' as const } : undefined);
+    if (trouble) return { what, result: failure(trouble) };
+    const read = readCare(input, { system: garden.system, products: await productsOf(db, garden.id), treatments: data.treatments, rules: data.care.rules }, standing?.id ?? newId());
+    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    await putCareRule(db, trialId, read.value, data.care.rules.length);
+    await amend(db, data, standing?.name ?? '', read.value.name, why);
+    return { what, subjectId: read.value.id, detail: read.value, result: success(read.value) };
+  });
+}
+
+/** Takes a rule out of the plan. What was done by it stays on record. */
+export function dropCareRule(trialId: string, ruleId: string, why: unknown): Promise<Result<true, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care taken out';
+    const rule = data.care.rules.find(each => each.id === ruleId);
+    const trouble = planTrouble(data, why) ?? (rule ? undefined : { kind: 'changed-meanwhile' as const });
+    if (trouble || !rule) return { what, result: failure(trouble ?? { kind: 'changed-meanwhile' }) };
+    await removeCareRule(db, trialId, ruleId);
+    await amend(db, data, rule.name, '—', why);
+    return { what, subjectId: ruleId, result: success(true) };
+  });
+}
+
+function planTrouble({ trial }: TrialData, why: unknown): TrialTrouble | undefined {
+  if (trial.state === 'closed') return { kind: 'closed' };
+  const reason = Why.safeParse(why);
+  return trial.state === 'locked' && (!reason.success || reason.data.length < 3) ? { kind: 'invalid', fields: { why: 'The plan is locked: say why it changes. It will stand on the verdict.' } } : undefined;
+}
+
+async function amend(db: Database, { trial }: TrialData, from: string, to: string, why: unknown): Promise<void> {
+  if (trial.state !== 'locked') return;
+  await addAmendment(db, trial.id, { id: newId(), at: instantNow(), what: 'other', from: from === '' ? 'care' : from, to, why: Why.parse(why), by: '', afterKeyOpened: isKeyOpen(trial) });
+}
+
+const SettingsForm = CareSettings.unwrap().partial();
+
+/** Changes what is agreed of the care as a whole. */
+export function changeCareSettings(trialId: string, input: unknown): Promise<Result<CarePlan['settings'], TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care settings changed';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = SettingsForm.safeParse(input);
+    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const settings = CareSettings.parse({ ...data.care.settings, ...parsed.data });
+    await changeCarePlan(db, trialId, { settings });
+    return { what, detail: parsed.data, result: success(settings) };
+  });
+}
+
+const StageForm = z.object({ stage: z.string().trim().min(1, 'Name the stage.').max(40, 'At most 40 characters.'), day: z.union([CalendarDay, z.literal('')]) });
+
+/** Says on which day a stage came, or that it has not after all. Everything that waits for it moves. */
+export function dateStage(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'stage dated';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = StageForm.safeParse(input);
+    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const { [parsed.data.stage]: _, ...others } = data.care.stages;
+    await changeCarePlan(db, trialId, { stages: parsed.data.day === '' ? others : { ...others, [parsed.data.stage]: parsed.data.day } });
+    return { what, detail: parsed.data, result: success(true) };
+  });
+}
+
+const ActForm = z.object({
+  id: z.uuidv7(), ruleId: z.uuid(), nth: z.int().min(0).max(2000), doneOn: CalendarDay, isSkipped: z.boolean(),
+  amount: z.number().min(0).max(1e7).nullable().default(null), note: z.string().trim().max(600, 'At most 600 characters.').default(''), by: z.string().trim().max(80).default(''),
+});
+
+/** Ticks a step off, or leaves it out with a reason. The same id sent twice changes nothing; a step that stands already is revised. */
+export function tickOff(trialId: string, input: unknown): Promise<Result<CareAct, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care done';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = ActForm.safeParse(input);
+    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const form = parsed.data;
+    if (!data.care.rules.some(rule => rule.id === form.ruleId)) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (form.isSkipped && form.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Say why it was left out: it is part of the trial.' } }) };
+    if (form.doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
+    const standing = data.care.acts.find(act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id);
+    const act: CareAct = { ...form, takenAt: instantNow(), supersedes: standing?.id ?? null, isRemoval: false };
+    if (!(await addCareAct(db, trialId, act))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return { what: form.isSkipped ? 'care skipped' : what, subjectId: act.id, detail: { ruleId: act.ruleId, nth: act.nth }, result: success(act) };
+  });
+}
+
+/** Takes a tick back: the step is due again, and the log knows of both. */
+export function untick(trialId: string, actId: string): Promise<Result<true, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'tick taken back';
+    const standing = data.care.acts.find(act => act.id === actId);
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (!standing || !(await addCareAct(db, trialId, { ...standing, id: newId(), takenAt: instantNow(), supersedes: standing.id, isRemoval: true }))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return { what, subjectId: actId, result: success(true) };
+  });
+}
