@@ -3,10 +3,10 @@ import { today } from '@/service/clock';
 import { listDue } from '@/service/today';
 import { listTrials } from '@/service/trials';
 import { recentWeather } from '@/service/weather';
-import { tickAction } from './trials/[trialId]/tend/actions';
+import { lookIntoBottlesAction, tickAction } from './trials/[trialId]/tend/actions';
 
 export const dynamic = 'force-dynamic';
 
 export default async function TodayPage() {
-  return <Today summaries={await listTrials()} today={today()} due={await listDue()} weather={(await recentWeather(2)).at(-1)} tick={tickAction} />;
+  return <Today summaries={await listTrials()} today={today()} due={await listDue()} weather={(await recentWeather(2)).at(-1)} tick={tickAction} lookIntoBottles={lookIntoBottlesAction} />;
 }

@@ -1,4 +1,4 @@
-import { parse } from 'papaparse';
+import papaparse from 'papaparse';
 import { readWeatherTable, type WeatherTrouble } from '@/core/weather/weather-table';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { failure, type Result, success } from '@/core/result';
@@ -22,7 +22,7 @@ export async function weatherOf(from: string, to: string): Promise<readonly Weat
 
 /** Takes a station's table, all of it or nothing. */
 export async function importWeather(csv: string): Promise<Result<number, WeatherTrouble>> {
-  const table = parse<Record<string, string>>(csv.slice(0, LARGEST_FILE), { header: true, skipEmptyLines: 'greedy' });
+  const table = papaparse.parse<Record<string, string>>(csv.slice(0, LARGEST_FILE), { header: true, skipEmptyLines: 'greedy' });
   const read = readWeatherTable(table.meta.fields ?? [], table.data);
   if (!read.ok) return failure(read.trouble);
   const garden = await currentGarden();

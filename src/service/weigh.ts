@@ -1,14 +1,16 @@
+import { type TooEarly, tooEarly } from '@/core/materials/waiting-time';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { failure, type Result, success } from '@/core/result';
 import { PickId } from '@/core/trial/ids';
 import { readPick } from '@/core/trial/pick-form';
-import type { Pick } from '@/core/trial/trial-data';
+import type { Pick, TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { database } from '@/store/database';
 import { addPick, findPick, pickHistory } from '@/store/entries';
 import { changeOneTrial, entryTrouble } from './change-trial';
 import { instantNow, today } from './clock';
 import { currentGarden } from './garden';
+import { isKeyOpen } from './judge';
 import { newId } from './new-id';
 
 /** Takes a pick, or a revision of one. The same id sent twice changes nothing. */
@@ -22,10 +24,23 @@ export async function takePick(trialId: string, input: unknown): Promise<Result<
     if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
     const pick = read.value;
     if (!data.units.some(unit => unit.id === pick.unitId)) return { what, result: failure({ kind: 'no-such-unit' }) };
+    const early = pick.outcome === 'picked' ? waitingOn(data, pick)[0] : undefined;
+    if (early && pick.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.` } }) };
     if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     if (!(await addPick(db, trialId, pick))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what: pick.supersedes ? 'pick revised' : what, subjectId: pick.id, result: success(pick) };
   });
+}
+
+/** Waiting times that still run for a pick's unit, the longest first. */
+function waitingOn({ units, care, products }: TrialData, { unitId, pickedOn }: Pick): readonly TooEarly[] {
+  const treatmentId = units.find(unit => unit.id === unitId)?.treatmentId;
+  const applied = care.acts.filter(act => !act.isSkipped).flatMap(act => {
+    const rule = care.rules.find(each => each.id === act.ruleId && (each.treatmentIds.length === 0 || each.treatmentIds.some(id => id === treatmentId)));
+    const product = products.find(each => each.id === rule?.material?.productId);
+    return product?.waitingDays ? [{ product: product.name, appliedOn: act.doneOn, waitingDays: product.waitingDays }] : [];
+  });
+  return tooEarly(applied, pickedOn);
 }
 
 /** Takes a pick out of the sums by a revision that says so: the entry itself stays in the history. */

@@ -3,6 +3,8 @@ import { v7 } from 'uuid';
 import { BLANK_FEATURE, BLANK_LAYOUT } from '@/core/trial/blank-facts';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import type { TrialData } from '@/core/trial/trial-data';
+import { analysisFixture, productFixture } from '@/core/materials/product-fixture';
+import { careActFixture, caredFixture } from '@/core/schedule/care-fixture';
 import { confoundScan } from './confound-scan';
 import { draftDeal, planFindings, undealtTrial } from './draft-trial';
 import { AUDIT_CHECKS, fairnessAudit } from './fairness-audit';
@@ -22,6 +24,8 @@ const levels = (...cells: readonly (readonly [string, string])[]): TrialData => 
 const [first, second] = fair.units;
 if (!first || !second) throw new Error('the fixture must have units');
 const ofTreatment = (at: number) => fair.units.filter(unit => unit.treatmentId === fair.treatments[at]?.id);
+
+const fed = caredFixture(fair);
 
 /** For each check a trial that it must find something in. */
 const BROKEN: Readonly<Record<string, TrialData>> = {
@@ -45,6 +49,8 @@ const BROKEN: Readonly<Record<string, TrialData>> = {
   'left-out-one-sided': { ...fair, incidents: ofTreatment(1).slice(0, 2).map(unit => leaveOutFixture(unit)) },
   'unread-unevenly': { ...fair, picks: ofTreatment(0).map(unit => pickFixture(unit)) },
   amended: { ...fair, amendments: [{ id: '01890a5d-ac96-774b-bcce-b302099a8057', at: '2026-06-01T08:00:00.000Z', what: 'margin', from: '15%', to: '20%', why: 'The feed got dearer.', by: 'Ines', afterKeyOpened: false }] },
+  'kept-unevenly': { ...fed, care: { ...fed.care, acts: fed.care.rules.slice(0, 1).flatMap(rule => [0, 1, 2].map(nth => careActFixture(rule, nth, `2026-05-${String(1 + 7 * nth).padStart(2, '0')}`))) }, trial: { ...fair.trial, endsOn: '2026-05-20', state: 'closed' } },
+  'unequal-amounts': caredFixture(fair, [productFixture(), productFixture({ analysis: analysisFixture(12, 4, 8) })]), 'base-hides': { ...fed, care: { ...fed.care, settings: { ...fed.care.settings, mixMl: 20_000, mixNMgPerL: 900 } } },
   'units-changed': layout({ kind: 'latin-square' }, trialFixture({ treatments: 3, unitsEach: 2 })),
 };
 

@@ -1,4 +1,7 @@
 import { daysBetween } from '@/core/trial/calendar-day';
+import { heldByMix, type LedgerFlag, ledgerFlags, nutrientLedger } from '@/core/materials/nutrient-ledger';
+import { adherenceOf, isUneven } from '@/core/schedule/adherence';
+import { careTasks, unitMeasuresOf } from '@/core/schedule/due-today';
 import { missingControls } from '@/core/trial/control-advice';
 import type { Act } from '@/core/trial/question-form';
 import { questionPattern } from '@/core/trial/question-patterns';
@@ -193,6 +196,21 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
     });
     return Math.max(...shares) - Math.min(...shares) > 0.25 && weakens(`Some treatments have more ${words} without an entry.`, 'What is missing may be what was worst.', 'Go round again.');
   },
+  'kept-unevenly': ({ data }) => {
+    const kept = adherenceOf(data.care.rules, careTasks(data, lastKnownDay(data)), data.treatments.map(treatment => treatment.id));
+    if (!isUneven(kept)) return false;
+    const worst = [...kept].filter(each => each.planned > 0).sort((a, b) => a.share - b.share)[0];
+    const name = data.treatments.find(treatment => treatment.id === worst?.treatmentId)?.name ?? '';
+    return weakens(`${name} got ${worst?.done} of ${counted(worst?.planned ?? 0, 'planned step')}, others more of theirs.`, 'What is compared is partly how well each was kept.', data.trial.state === 'closed' ? '' : 'Make up for it if the rule allows, for all alike.');
+  },
+  'unequal-amounts': ({ data, act }) => {
+    const flag = feedFlags(data, act).find(each => each.code === 'differs-in-amount');
+    return flag !== undefined && weakens(flag.says, 'Kind and amount can’t be told apart then.', data.trial.state === 'planned' ? 'Make it fair under Tend, or ask which product as sold does better.' : 'Say “as sold”, not “this kind”.');
+  },
+  'base-hides': ({ data, act }) => {
+    const flag = feedFlags(data, act).find(each => each.code === 'base-hides');
+    return flag !== undefined && weakens(flag.says, 'Where there is plenty already, more shows little.', data.trial.state === 'planned' ? 'Take a leaner mix.' : 'It holds for a rich mix.');
+  },
   amended: ({ data }) => (data.amendments.length > 0 && note(`The plan was changed ${counted(data.amendments.length, 'time')} after the lock.`, data.amendments.map(amendment => amendment.why).join(' · '), '')),
   'units-changed': ({ data, words, isPlanned }) => {
     if (isPlanned || !data.layout) return false;
@@ -200,6 +218,20 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
     return dealt.kind === 'latin-square' && data.units.length < data.treatments.length ** 2 && note(`The square has lost ${words}.`, 'Rows and columns no longer hold every treatment.', '');
   },
 };
+
+/** The day up to which a trial's care can be looked at: its end, or its last entry. */
+function lastKnownDay({ trial, care, picks }: TrialData): string {
+  const days = [trial.startsOn, ...care.acts.map(act => act.doneOn), ...picks.map(pick => pick.pickedOn)].sort();
+  return trial.state === 'closed' ? trial.endsOn : (days.at(-1) ?? trial.startsOn);
+}
+
+function feedFlags(data: TrialData, act: Act): readonly LedgerFlag[] {
+  const { care, treatments, products, places, units } = data;
+  const unit = unitMeasuresOf(places.find(place => place.id === units[0]?.placeId), care.settings.mixMl);
+  const accounts = nutrientLedger({ treatments, rules: care.rules, products, given: [], unit, tasks: careTasks(data, lastKnownDay(data)) }, 'planned');
+  const base = care.settings.mixMl !== null && care.settings.mixNMgPerL !== null ? heldByMix({ n: care.settings.mixNMgPerL }, care.settings.mixMl) : {};
+  return ledgerFlags(accounts, base, (act === 'feed' || act === 'amendment') && treatments.every(treatment => treatment.dose === null));
+}
 
 function confounded(data: TrialData): readonly AuditFinding[] {
   return confoundScan(data).map((found): AuditFinding => (found.how === 'wholly'

@@ -115,8 +115,8 @@ const SOIL: readonly Check[] = [
 ];
 
 test.each([...UNITS, ...FEEDS, ...SPRAYS, ...SOIL])('%s (%s)', (_, __, got, right, digits) => {
-  // To half of the last digit printed; 0.8301 is cut, not rounded (0.83015).
-  expect(Math.abs(got - right)).toBeLessThanOrEqual(0.505 * 10 ** -digits + 1e-9);
+  // To half of the last digit printed.
+  expect(Math.abs(got - right)).toBeLessThanOrEqual(0.5 * 10 ** -digits + 1e-9);
 });
 
 const FEED = '00000000-0000-7000-8000-000000000001';

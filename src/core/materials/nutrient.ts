@@ -11,8 +11,8 @@ export const NUTRIENT_WORDS: Readonly<Record<Nutrient, string>> = {
   n: 'nitrogen', p: 'phosphorus', k: 'potassium', mg: 'magnesium', ca: 'calcium', s: 'sulphur', fe: 'iron', mn: 'manganese', b: 'boron', zn: 'zinc', cu: 'copper', mo: 'molybdenum',
 };
 
-// Standard atomic weights, conventional values: IUPAC (Prohaska et al., 2022), table 2.
-const ATOM = { h: 1.008, n: 14.007, o: 15.999, mg: 24.305, p: 30.974, s: 32.06, k: 39.098, ca: 40.078 } as const;
+// Atomic weights of the elements 2007 (IUPAC; Wieser & Berglund, 2009): one value each, from memory.
+const ATOM = { h: 1.00794, n: 14.0067, o: 15.9994, mg: 24.305, p: 30.973762, s: 32.065, k: 39.0983, ca: 40.078 } as const;
 
 /** Grams of the element in a gram of the oxide (or nitrate, sulphate) that labels print. */
 export const ELEMENT_IN = {

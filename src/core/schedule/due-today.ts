@@ -35,6 +35,8 @@ export interface DueTask {
   /** What each unit gets; null for what takes no product, or where the unit lacks a measure that the rate counts by. */
   readonly each: Measured | null;
   readonly product: Pick<Product, 'id' | 'name'> | null;
+  /** Its name and content are kept back: who gives it reads the bottles only. */
+  readonly isHidden: boolean;
 }
 
 /** All that is due over all trials, and what to mix for it. */
@@ -63,11 +65,24 @@ export function dueToday(trials: readonly CaredTrial[], products: readonly Produ
       const product = rule.material ? byId.get(rule.material.productId) : undefined;
       const units = receivers.reduce((sum, receiver) => sum + receiver.codes.length, 0);
       if (rule.material && product) needs.push(...receivers.map(receiver => ({ material: rule.material!, units: receiver.codes.length, unit: cared.unit, forWhom: receiver.label })));
-      return [{ trial: cared.trial, rule, task, receivers, units, product: product ? { id: product.id, name: product.name } : null, each: rule.material && product ? (doseOf(rule.material, product, cared.unit)?.amount ?? null) : null }];
+      return [{ isHidden: false, trial: cared.trial, rule, task, receivers, units, product: product ? { id: product.id, name: product.name } : null, each: rule.material && product ? (doseOf(rule.material, product, cared.unit)?.amount ?? null) : null }];
     });
   });
   const mixing = mixingList(needs, products);
   return { tasks: tasks.sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? -1 : 1)), mixing, forbidden: forbiddenPairs(mixing.map(mix => mix.product)) };
+}
+
+/**
+ * The same for who must not know: of blind trials whose key is shut, what goes to some treatments only loses its name and its
+ * content, and the mixing list what is in the bottles.
+ */
+export function hiddenDue(due: DueToday): DueToday {
+  const isShut = (trial: CaredTrial['trial']): boolean => trial.isBlind && trial.keyOpenedAt === null;
+  const tasks = due.tasks.map((each): DueTask => (isShut(each.trial) && each.rule.treatmentIds.length > 0
+    ? { ...each, isHidden: true, product: null, each: null, rule: { ...each.rule, name: 'Give what is in the bottle', treatmentIds: [], material: null } } : each));
+  const bottled = new Set(due.tasks.filter(each => isShut(each.trial)).flatMap(each => each.receivers.map(receiver => receiver.label)));
+  const mixing = due.mixing.filter(mix => !mix.each.some(part => bottled.has(part.forWhom)));
+  return { tasks, mixing, forbidden: forbiddenPairs(mixing.map(mix => mix.product)) };
 }
 
 /** Who gets what a rule gives. In a blind trial whose key is shut, bottles by code. */

@@ -36,7 +36,7 @@ export function DoseSheet({ product, system }: { readonly product: Product; read
     <Sheet aria-label="What a pot gets">
       <h2>What a pot gets</h2>
       {product.rates.length > 1 && <Select label="By the rate" name="doseRate" value={at} onChange={setAt} options={product.rates.map((each, i) => ({ value: String(i), label: each.asWritten }))} />}
-      <div>
+      <div data-fields>
         {rate.low < rate.high && <Select label="Of the range" name="doseChoice" value={choice} onChange={setChoice} options={[{ value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` }, { value: 'middle', label: 'the middle' }, { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` }]} />}
         <TextField label="Strength" name="doseStrength" value={strength} onChange={setStrength} trouble={share === undefined ? '1, 1/2 or 50%' : undefined} />
         {NEEDS[rate.per.kind] && <TextField label={NEEDS[rate.per.kind] ?? ''} name="doseSize" value={size} onChange={setSize} placeholder={EXAMPLES[rate.per.kind] ?? ''} trouble={'trouble' in target && size !== '' ? target.trouble : undefined} />}
@@ -88,6 +88,6 @@ function targetOf(rate: LabelRate, written: string, system: MeasureSystem): Para
 
 const Sheet = styled.section`
   display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
-  & > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
+  & > [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
   & output { font-family: var(--font-heading), sans-serif; font-size: 1.75rem; font-weight: 650; line-height: 1.15; }
 `;

@@ -37,6 +37,7 @@ const Working = styled.section`
   display: grid; gap: 8px;
   & table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
   & th, & td { text-align: left; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
+  & tbody th { font-size: inherit; color: inherit; }
   & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
   & td:last-child { font-weight: 600; }
 `;

@@ -15,5 +15,6 @@ const Box = styled.section`
   & output { font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; line-height: 1.2; }
   & table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
   & th, & td { text-align: left; padding: 5px 12px 5px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
+  & tbody th { font-size: inherit; color: inherit; }
   & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
 `;

@@ -45,9 +45,9 @@ function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & {
     <li>
       <div>
         <strong>{due.rule.name}{late > 0 && <em> {counted(late, 'day')} late</em>}</strong>
-        <span>{dueWords(due)}{due.rule.treatmentIds.length > 0 || due.receivers.length > 1 ? '' : ', all alike'}</span>
+        <span>{dueWords(due)}</span>
         {namesTrial && <small>{due.trial.question}</small>}
-        {due.rule.material && <Receivers>{due.receivers.map(receiver => <li key={receiver.label}><b>{receiver.label}</b> {receiver.codes.join(' ')}</li>)}</Receivers>}
+        {(due.isHidden || due.rule.treatmentIds.length > 0) && <Receivers>{due.receivers.map(receiver => <li key={receiver.label}><b>{receiver.label}</b> {receiver.codes.join(' ')}</li>)}</Receivers>}
         <details>
           <summary>Otherwise</summary>
           <TextField label="Done on" name="doneOn" type="date" value={on} onChange={setOn} trouble={fields.doneOn} />
@@ -63,7 +63,7 @@ function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & {
 }
 
 const Steps = styled.ul`
-  list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--ink);
+  list-style: none; margin: 8px 0 0; padding: 0; border-top: 1px solid var(--ink); max-width: 860px;
   & > li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 16px; align-items: start; padding: 14px 0; border-bottom: 1px solid var(--rule); }
   & > li > div { display: grid; gap: 4px; }
   & strong { font-size: 1.125rem; }

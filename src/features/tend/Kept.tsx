@@ -52,6 +52,7 @@ const Box = styled.section`
   display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
   & table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
   & th, & td { text-align: left; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
+  & tbody th { font-size: inherit; color: inherit; }
   & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
   & ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 2px; }
   & li { display: flex; justify-content: space-between; gap: 12px; align-items: baseline; }

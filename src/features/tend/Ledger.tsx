@@ -77,7 +77,7 @@ const Book = styled.section`
   & [data-scroll] { overflow-x: auto; }
   & table { border-collapse: collapse; width: 100%; min-width: 720px; font-variant-numeric: tabular-nums; }
   & th, & td { text-align: left; vertical-align: top; padding: 8px 14px 8px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
-  & tbody th { font-weight: 600; }
+  & tbody th { font-size: inherit; color: inherit; font-weight: 600; }
   & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
   & [data-flag] { border-left: 3px solid var(--straw); padding-left: 12px; max-width: var(--measure); }
   & ul { margin: 0; padding-left: 18px; display: grid; gap: 4px; }

@@ -3,7 +3,6 @@
 import { styled } from 'styled-components';
 import type { ToMix } from '@/core/schedule/mixing-list';
 import { ORDER_OF_MIXING } from '@/core/materials/cautions';
-import { counted } from '@/core/words/plural';
 import { Cautions } from '@/features/shelf/Cautions';
 import { amountWords, strengthWords } from '@/features/shelf/amounts';
 
@@ -24,7 +23,7 @@ export function MixingList({ mixing, forbidden }: MixingListProps) {
           <b>{mix.waterMl === null ? amountWords(mix.amount, mix.of) : amountWords(mix.waterMl, 'volume')}</b>
           <span>
             {mix.waterMl === null ? `${mix.product.name}, weighed out dry` : `${mix.product.name}, ${strengthWords(mix.strength)}: ${amountWords(mix.amount, mix.of)} in it, a tenth to spare`}
-            <small>{mix.each.map(part => `${part.forWhom}: ${counted(part.units, 'unit')}${part.waterMl === null ? `, ${amountWords(part.amount, mix.of)}` : `, ${amountWords(part.waterMl, 'volume')}`}`).join(' · ')}</small>
+            <small>{mix.each.map(part => `${part.forWhom}: ${part.units} × ${part.waterMl === null ? amountWords(part.amount / part.units, mix.of) : amountWords(part.waterMl / part.units, 'volume')}`).join(' · ')}</small>
           </span>
         </li>
       ))}</ul>
@@ -38,8 +37,8 @@ export function MixingList({ mixing, forbidden }: MixingListProps) {
 const Mixing = styled.section`
   display: grid; gap: 10px;
   & > ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 10px; }
-  & li { display: grid; grid-template-columns: 110px minmax(0, 1fr); gap: 12px; align-items: baseline; }
-  & li > b { font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; }
+  & > ul > li { display: grid; grid-template-columns: 110px minmax(0, 1fr); gap: 12px; align-items: baseline; }
+  & > ul > li > b { font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; }
   & small { display: block; color: var(--ink-soft); font-size: 0.9375rem; }
   & [role='alert'] b { color: var(--beet); }
 `;

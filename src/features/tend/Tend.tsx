@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import type { DueToday } from '@/core/schedule/due-today';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
@@ -10,10 +11,9 @@ import { shortDay } from '@/features/frame/days';
 import { Cautions } from '@/features/shelf/Cautions';
 import { Soft, TwoParts } from '@/ui/Page';
 import { CareSettingsForm } from './CareSettingsForm';
-import { DueSteps } from './DueSteps';
+import { DueBoard } from './DueBoard';
 import { Kept } from './Kept';
 import { Ledger } from './Ledger';
-import { MixingList } from './MixingList';
 import { RuleList } from './RuleList';
 import { Stages } from './Stages';
 import type { TendView } from './tend-view';
@@ -24,6 +24,7 @@ interface TendProps {
   readonly view: TendView;
   readonly bench: BenchView | null;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly lookIntoBottles: () => Promise<DueToday>;
   readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly saveRule: (ruleId: string | null, input: unknown, why: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly dropRule: (ruleId: string, why: string) => Promise<Result<unknown, TrialTrouble>>;
@@ -32,16 +33,15 @@ interface TendProps {
 }
 
 /** What is due, what it takes, and the plan it comes from; what each is given, and how the plan was kept. */
-export function Tend({ view, bench, tick, untick, saveRule, dropRule, changeSettings, dateStage }: TendProps) {
+export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dropRule, changeSettings, dateStage }: TendProps) {
   const { trial, care, due } = view;
   const dueCodes = new Set(due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)));
   return (
     <>
       <TwoParts>
         <div>
-          {due.tasks.length > 0 && <><h2>Due</h2><DueSteps tasks={due.tasks} today={view.today} tick={tick} /></>}
+          {due.tasks.length > 0 && <><h2>Due</h2><DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} /></>}
           {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
-          <MixingList mixing={due.mixing} forbidden={due.forbidden} />
           {view.coming.length > 0 && (
             <section aria-label="Coming">
               <h2>Coming</h2>

@@ -1,7 +1,7 @@
 import { adherenceOf, type Adherence, isUneven } from '@/core/schedule/adherence';
 import type { CarePlan } from '@/core/schedule/care-plan';
 import type { CareRule } from '@/core/schedule/care-rule';
-import { careTasks, type CaredTrial, type DueToday, dueToday, unitMeasuresOf } from '@/core/schedule/due-today';
+import { careTasks, type CaredTrial, type DueToday, dueToday, hiddenDue, unitMeasuresOf } from '@/core/schedule/due-today';
 import { shoppingList, type ToBuy } from '@/core/schedule/shopping-list';
 import type { StandingTask } from '@/core/schedule/task-state';
 import { makeFair, type FairBy } from '@/core/materials/make-fair';
@@ -51,7 +51,7 @@ export function tendViewOf(data: TrialData, shelf: readonly Product[], today: st
   const nameOf = new Map(treatments.map(treatment => [treatment.id as string, treatment.name]));
   const countOf = (id: string): number => units.filter(unit => unit.treatmentId === id).length;
   return {
-    trial, today, system, treatments, shelf, care, due: dueToday([cared], products, today),
+    trial, today, system, treatments, shelf, care: { ...care, bottles: {} }, due: hiddenDue(dueToday([cared], products, today)),
     coming: tasks.filter(task => task.state === 'waits' || (task.state === 'coming' && (task.dueOn ?? '') <= addDays(today, COMING_DAYS))),
     recent: [...care.acts].sort((a, b) => (a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1)).slice(0, RECENT).map(act => ({ actId: act.id, name: care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned', on: act.doneOn, isSkipped: act.isSkipped, note: act.note })),
     stages: stageNames(care).map(name => ({ name, day: care.stages[name] ?? '' })),

@@ -10,8 +10,7 @@ import type { DueToday } from '@/core/schedule/due-today';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { DueSteps } from '@/features/tend/DueSteps';
-import { MixingList } from '@/features/tend/MixingList';
+import { DueBoard } from '@/features/tend/DueBoard';
 import { EmptyBench } from './EmptyBench';
 import { WeatherWords } from './WeatherWords';
 import { counted } from '@/core/words/plural';
@@ -21,6 +20,7 @@ interface TodayProps {
   readonly today: string;
   readonly due: DueToday;
   readonly weather: WeatherDay | undefined;
+  readonly lookIntoBottles: () => Promise<DueToday>;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
@@ -33,7 +33,7 @@ interface Errand {
 }
 
 /** What wants doing today, trial by trial, and what the last closed ones found. */
-export function Today({ summaries, today, due, weather, tick }: TodayProps) {
+export function Today({ summaries, today, due, weather, tick, lookIntoBottles }: TodayProps) {
   const errands = summaries.flatMap(summary => errandOf(summary, today));
   const running = summaries.filter(summary => summary.trial.state === 'locked');
   const found = summaries.filter(summary => summary.headline !== null);
@@ -53,8 +53,7 @@ export function Today({ summaries, today, due, weather, tick }: TodayProps) {
               </li>
             ))}
           </Round>
-          {due.tasks.length > 0 && <section><h2>To tend</h2><DueSteps tasks={due.tasks} today={today} tick={tick} namesTrial /></section>}
-          <MixingList mixing={due.mixing} forbidden={due.forbidden} />
+          {due.tasks.length > 0 && <section><h2>To tend</h2><DueBoard due={due} today={today} tick={tick} lookIntoBottles={lookIntoBottles} namesTrial /></section>}
           {errands.length === 0 && due.tasks.length === 0 && <Soft>Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things grow.</Soft>}
           {running.length > 0 && <section><h2>Under way</h2><UnderWay>{running.map(summary => <li key={summary.trial.id}><Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link><span>{dayWords(summary, today)}</span><progress aria-label={`Season of ${summary.trial.crop}`} value={seasonShare(summary, today)} /></li>)}</UnderWay></section>}
           {found.length > 0 && <section><h2>Found so far</h2><Found>{found.map(({ trial, headline }) => <li key={trial.id}><Link href={`/trials/${trial.id}/judge`}>{headline}</Link><Soft>{trial.question}</Soft></li>)}</Found></section>}

@@ -8,7 +8,7 @@ if (!first || !second) throw new Error('the fixture must have two units');
 test('each step shows its one fact', () => {
   const data = { ...trial, picks: [pickFixture(first), pickFixture(first, { pickedOn: '2026-07-08' }), emptyPickFixture(second, 'nothing-there')] };
   expect(trialFrameOf(data, '2026-07-10', null).facts).toEqual({
-    ask: '3 treatments', 'lay-out': '12 pots, 4 shelves', tend: 'no calendar yet', weigh: '2 of 12 pots read', judge: 'so far',
+    ask: '3 treatments', 'lay-out': '12 pots, 4 shelves', tend: 'nothing planned', weigh: '2 of 12 pots read', judge: 'so far',
   });
   expect(trialFrameOf({ ...trial, layout: null, trial: { ...trial.trial, state: 'planned' } }, '2026-07-10', null).facts).toMatchObject({ 'lay-out': 'not dealt yet', weigh: 'after the lock' });
   expect(trialFrameOf(data, '2026-07-10', '1 better').facts.judge).toBe('1 better');

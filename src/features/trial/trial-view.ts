@@ -1,5 +1,6 @@
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { unitsRead } from '@/core/measure/unit-values';
+import { careTasks } from '@/core/schedule/due-today';
 import { daysBetween } from '@/core/trial/calendar-day';
 import type { TrialData } from '@/core/trial/trial-data';
 import { counted } from '@/core/words/plural';
@@ -38,12 +39,18 @@ export function trialFrameOf(data: TrialData, today: string, judged: string | nu
     facts: {
       ask: `${treatments.length} treatments`,
       'lay-out': layout ? `${unitCount}${layout.blockCount > 0 ? `, ${counted(layout.blockCount, layout.blockWord)}` : ''}` : 'not dealt yet',
-      tend: 'no calendar yet',
+      tend: tendWords(data, today),
       weigh: trial.state === 'planned' ? 'after the lock' : `${unitsRead(data, mainMeasure(data))} of ${unitCount} read`,
       judge: judged ?? (trial.state === 'planned' ? 'after the harvest' : 'so far'),
     },
     season: seasonOf(data, today),
   };
+}
+
+function tendWords(data: TrialData, today: string): string {
+  if (data.care.rules.length === 0) return 'nothing planned';
+  const due = careTasks(data, today).filter(task => task.state === 'due' || task.state === 'overdue').length;
+  return data.trial.state === 'closed' ? counted(data.care.acts.length, 'step') + ' kept' : due === 0 ? 'nothing due' : `${due} due`;
 }
 
 function standingOf({ trial }: TrialData, today: string): string {

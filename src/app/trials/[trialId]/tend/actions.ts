@@ -1,6 +1,7 @@
 'use server';
 
 import { changeCareSettings, dateStage, dropCareRule, saveCareRule, tickOff, untick } from '@/service/care';
+import { lookIntoBottles } from '@/service/today';
 import { changing, changingOne } from '../changing';
 
 export async function saveCareRuleAction(trialId: unknown, ruleId: unknown, input: unknown, why: unknown) {
@@ -21,6 +22,10 @@ export async function dateStageAction(trialId: unknown, input: unknown) {
 
 export async function tickAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => tickOff(id, input));
+}
+
+export async function lookIntoBottlesAction() {
+  return lookIntoBottles();
 }
 
 export async function untickAction(trialId: unknown, actId: unknown) {

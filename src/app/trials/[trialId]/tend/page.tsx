@@ -7,7 +7,7 @@ import { today } from '@/service/clock';
 import { currentGarden } from '@/service/garden';
 import { listProducts } from '@/service/shelf';
 import { loadTrial, type TrialPageProps } from '../load-trial';
-import { changeCareSettingsAction, dateStageAction, dropCareRuleAction, saveCareRuleAction, tickAction, untickAction } from './actions';
+import { changeCareSettingsAction, dateStageAction, dropCareRuleAction, lookIntoBottlesAction, saveCareRuleAction, tickAction, untickAction } from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Tend' };
@@ -18,7 +18,7 @@ export default async function TendPage(props: TrialPageProps) {
   return (
     <TrialFrame frame={frame} step="tend">
       <Tend
-        view={tendViewOf(data, await listProducts(), today(), (await currentGarden()).system)} bench={benchViewOf(data, isOpen)} tick={tickAction} untick={untickAction.bind(null, id)}
+        view={tendViewOf(data, await listProducts(), today(), (await currentGarden()).system)} bench={benchViewOf(data, isOpen)} tick={tickAction} lookIntoBottles={lookIntoBottlesAction} untick={untickAction.bind(null, id)}
         saveRule={saveCareRuleAction.bind(null, id)} dropRule={dropCareRuleAction.bind(null, id)} changeSettings={changeCareSettingsAction.bind(null, id)} dateStage={dateStageAction.bind(null, id)}
       />
     </TrialFrame>

@@ -1,0 +1,143 @@
+import { v7 } from 'uuid';
+import { BLANK_PRODUCT } from '@/core/materials/product-form';
+import { BLANK_CARE } from '@/core/schedule/care-form';
+import type { TrialData } from '@/core/trial/trial-data';
+import { askTrial } from './ask';
+import { calendarOf } from './calendar';
+import { changeCareSettings, dateStage, dropCareRule, saveCareRule, tickOff, untick } from './care';
+import { addDays } from '@/core/trial/calendar-day';
+import { today } from './clock';
+import { freshGardenForEachTest } from './garden-fixture';
+import { openKey } from './judge';
+import { dealTrial, lockPlan } from './lay-out';
+import { listProducts, saveProduct, takeOffShelf } from './shelf';
+import { listDue, lookIntoBottles } from './today';
+import { findTrial, trialLog } from './trials';
+import { fetchStandIn, importWeather, weatherOf } from './weather';
+import { takePick } from './weigh';
+
+freshGardenForEachTest();
+
+const STARTS = addDays(today(), -14);
+
+async function locked(isBlind = false): Promise<TrialData> {
+  const trial = await askTrial({
+    question: 'Does a feed help?', crop: 'beans', picked: 'beans', unitWord: 'pot', startsOn: STARTS, endsOn: addDays(today(), 60), treatments: [{ name: 'plain water' }, { name: 'feed' }], control: 0, summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15',
+  });
+  if (!trial.ok) throw new Error(JSON.stringify(trial.trouble));
+  await dealTrial(trial.value.id, { kind: 'complete-randomisation', unitsEach: '3', blockCount: '2', blockWord: 'shelf', unitWidth: '25 cm', isBlind });
+  await lockPlan(trial.value.id);
+  return dataOf(trial.value.id);
+}
+
+async function dataOf(id: string): Promise<TrialData> {
+  const data = await findTrial(id);
+  if (!data) throw new Error('the trial must be there');
+  return data;
+}
+
+async function product(changes: Readonly<Record<string, unknown>> = {}): Promise<string> {
+  const saved = await saveProduct(null, { ...BLANK_PRODUCT, name: 'Tidewrack feed', grade: '5-5-5', per: 'w/v', rates: '20 ml in 4.5 l', ...changes });
+  if (!saved.ok) throw new Error(JSON.stringify(saved.trouble));
+  return saved.value.id;
+}
+
+async function weekly(data: TrialData, productId: string): Promise<string> {
+  const saved = await saveCareRule(data.trial.id, null, { ...BLANK_CARE, name: 'weekly feed', treatmentIds: [data.treatments[1]?.id], productId, water: '1 l' }, 'It was forgotten before the lock.');
+  if (!saved.ok) throw new Error(JSON.stringify(saved.trouble));
+  return saved.value.id;
+}
+
+const act = (ruleId: string, nth: number, changes: Readonly<Record<string, unknown>> = {}) => ({ id: v7(), ruleId, nth, doneOn: today(), isSkipped: false, ...changes });
+
+test('a product goes on the shelf, is changed, and taken off; trials that use it still know it', async () => {
+  const id = await product();
+  expect((await listProducts()).map(each => each.name)).toEqual(['Tidewrack feed']);
+  expect(await saveProduct(id, { ...BLANK_PRODUCT, name: 'Tidewrack', rates: '3 to 1' })).toMatchObject({ ok: false, trouble: { rates: expect.stringContaining('Say which') } });
+  const data = await locked();
+  await weekly(data, id);
+  await takeOffShelf(id);
+  expect(await listProducts()).toEqual([]);
+  expect((await dataOf(data.trial.id)).products.map(each => each.id)).toEqual([id]);
+  expect(await saveProduct(v7(), { ...BLANK_PRODUCT, name: 'x' })).toMatchObject({ ok: false });
+});
+
+test('after the lock a change of care wants a reason, and stands as an amendment', async () => {
+  const data = await locked();
+  const rule = { ...BLANK_CARE, name: 'weekly look', kind: 'look' };
+  expect(await saveCareRule(data.trial.id, null, rule, '')).toMatchObject({ ok: false, trouble: { kind: 'invalid', fields: { why: expect.any(String) } } });
+  const saved = await saveCareRule(data.trial.id, null, rule, 'We forgot it.');
+  expect(saved.ok).toBe(true);
+  expect(await dropCareRule(data.trial.id, saved.ok ? saved.value.id : '', 'Too much work.')).toEqual({ ok: true, value: true });
+  const after = await dataOf(data.trial.id);
+  expect([after.care.rules, after.amendments.map(amendment => [amendment.to, amendment.why])]).toEqual([[], [['weekly look', 'We forgot it.'], ['—', 'Too much work.']]]);
+});
+
+test('what is due is ticked off once however often it is sent, revised, and taken back', async () => {
+  const data = await locked();
+  const ruleId = await weekly(data, await product());
+  const due = await listDue();
+  expect(due.tasks.map(task => [task.rule.name, task.units, task.task.nth])).toEqual([['weekly feed', 3, 2]]);
+  expect(due.mixing[0]).toMatchObject({ waterMl: expect.closeTo(3300, 6), units: 3 });
+  const done = act(ruleId, 2);
+  await tickOff(data.trial.id, done);
+  expect(await tickOff(data.trial.id, done)).toMatchObject({ ok: true });
+  expect((await dataOf(data.trial.id)).care.acts).toHaveLength(1);
+  expect((await listDue()).tasks).toEqual([]);
+  expect(await tickOff(data.trial.id, act(ruleId, 2, { isSkipped: true }))).toMatchObject({ ok: false, trouble: { fields: { note: expect.stringContaining('why') } } });
+  expect(await tickOff(data.trial.id, act(ruleId, 2, { isSkipped: true, note: 'Rain all day.' }))).toMatchObject({ ok: true });
+  const [standing] = (await dataOf(data.trial.id)).care.acts;
+  expect(standing).toMatchObject({ isSkipped: true, supersedes: done.id });
+  expect(await untick(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: true });
+  expect((await dataOf(data.trial.id)).care.acts).toEqual([]);
+  expect(await untick(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: false });
+  expect(await tickOff(data.trial.id, act(ruleId, 0, { doneOn: addDays(today(), 1) }))).toMatchObject({ ok: false, trouble: { fields: { doneOn: expect.any(String) } } });
+  expect(await tickOff(data.trial.id, act(v7(), 0))).toMatchObject({ ok: false });
+});
+
+test('in a blind trial only bottles are due, and a look into them is in the log', async () => {
+  const data = await locked(true);
+  await weekly(data, await product());
+  const due = await listDue();
+  expect(JSON.stringify(due)).not.toContain('Tidewrack');
+  expect(due.tasks[0]?.receivers[0]?.label).toMatch(/^bottle [A-Z]$/);
+  expect((await lookIntoBottles()).mixing[0]?.product.name).toBe('Tidewrack feed');
+  expect((await trialLog(data.trial.id)).filter(({ what }) => what === 'bottles looked into')).toHaveLength(1);
+});
+
+test('a stage moves what waits for it, settings hold for all, and the calendar goes out', async () => {
+  const data = await locked();
+  await saveCareRule(data.trial.id, null, { ...BLANK_CARE, name: 'full strength', from: 'stage', fromStage: 'first flower' }, 'As agreed in spring.');
+  expect((await listDue()).tasks).toEqual([]);
+  await dateStage(data.trial.id, { stage: 'first flower', day: today() });
+  expect((await listDue()).tasks).toHaveLength(1);
+  await dateStage(data.trial.id, { stage: 'first flower', day: '' });
+  expect((await listDue()).tasks).toEqual([]);
+  expect(await dateStage(data.trial.id, { stage: '', day: 'soon' })).toMatchObject({ ok: false });
+  expect(await changeCareSettings(data.trial.id, { missed: 'skip', mixMl: 9000 })).toMatchObject({ ok: true, value: { missed: 'skip', water: 'same', mixMl: 9000 } });
+  expect(await changeCareSettings(data.trial.id, { mixMl: -3 })).toMatchObject({ ok: false });
+  expect(await calendarOf(data.trial.id)).toContain('BEGIN:VCALENDAR');
+  expect(await calendarOf(v7())).toBeUndefined();
+});
+
+test('a harvest inside a waiting time is stopped with its date, and taken with a reason', async () => {
+  const data = await locked();
+  const ruleId = await weekly(data, await product({ waitingDays: '7' }));
+  await tickOff(data.trial.id, act(ruleId, 2));
+  await openKey(data.trial.id);
+  const pick = (unitAt: number, note = '') => takePick(data.trial.id, { id: v7(), unitId: data.units.filter(unit => unit.treatmentId === data.treatments[unitAt]?.id)[0]?.id, supersedes: null, pickedOn: today(), outcome: 'picked', pieces: '3', gross: '90', tare: '', grade: 'sound', cullReason: null, note });
+  expect(await pick(1)).toMatchObject({ ok: false, trouble: { kind: 'invalid', fields: { pickedOn: expect.stringContaining(`before ${addDays(today(), 7)}`) } } });
+  expect(await pick(0)).toMatchObject({ ok: true });
+  expect(await pick(1, 'Weighed only, not eaten.')).toMatchObject({ ok: true });
+});
+
+test('weather comes from a file whole or not at all, and the stand-in never writes over it', async () => {
+  expect(await importWeather('date,tmax,tmin,rain\n2026-06-01,20,10,0\n2026-06-02,hot,10,0')).toMatchObject({ ok: false, trouble: { kind: 'bad-row', row: 3 } });
+  expect(await weatherOf('2026-06-01', '2026-06-30')).toEqual([]);
+  expect(await importWeather('date;tmax;tmin;rain\n2026-06-02;20,5;10;3')).toEqual({ ok: true, value: 1 });
+  expect(await fetchStandIn('2026-06-01', '2026-06-03')).toBe(2);
+  const days = await weatherOf('2026-06-01', '2026-06-30');
+  expect(days.map(day => [day.day, day.source])).toEqual([['2026-06-01', 'stand-in'], ['2026-06-02', 'file'], ['2026-06-03', 'stand-in']]);
+  expect(await fetchStandIn('2026-06-01', '2026-06-03')).toBe(2);
+  expect(await weatherOf('2026-06-01', '2026-06-30')).toEqual(days);
+});
