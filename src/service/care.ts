@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import { batchOn } from '@/core/materials/product';
 import type { CareAct, CarePlan } from '@/core/schedule/care-plan';
 import { CareSettings } from '@/core/schedule/care-plan';
 import { readCare } from '@/core/schedule/care-form';
-import type { CareRule } from '@/core/schedule/care-rule';
+import { CareKind, type CareRule } from '@/core/schedule/care-rule';
 import { failure, type Result, success } from '@/core/result';
 import { CalendarDay } from '@/core/trial/calendar-day';
+import { TreatmentId } from '@/core/trial/ids';
 import { fieldTroublesOf } from '@/core/trial/field-troubles';
 import type { TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -107,7 +109,8 @@ export function tickOff(trialId: string, input: unknown): Promise<Result<CareAct
     if (form.isSkipped && form.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Say why it was left out: it is part of the trial.' } }) };
     if (form.doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
     const standing = data.care.acts.find(act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id);
-    const act: CareAct = { ...form, takenAt: instantNow(), supersedes: standing?.id ?? null, isRemoval: false };
+    const product = data.products.find(each => each.id === data.care.rules.find(rule => rule.id === form.ruleId)?.material?.productId);
+    const act: CareAct = { ...form, batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null, takenAt: instantNow(), supersedes: standing?.id ?? null, isRemoval: false };
     if (!(await addCareAct(db, trialId, act))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what: form.isSkipped ? 'care skipped' : what, subjectId: act.id, detail: { ruleId: act.ruleId, nth: act.nth }, result: success(act) };
   });
@@ -121,5 +124,29 @@ export function untick(trialId: string, actId: string): Promise<Result<true, Tri
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     if (!standing || !(await addCareAct(db, trialId, { ...standing, id: newId(), takenAt: instantNow(), supersedes: standing.id, isRemoval: true }))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what, subjectId: actId, result: success(true) };
+  });
+}
+
+const LogForm = z.object({
+  name: z.string().trim().min(1, 'Say what was done.').max(80, 'At most 80 characters.'), kind: CareKind, treatmentIds: z.array(TreatmentId).max(40), doneOn: CalendarDay,
+  note: z.string().trim().max(600, 'At most 600 characters.').default(''),
+});
+
+/** Puts something that was done, but not planned, on record. What not all got wants a reason, and after the lock it is an amendment. */
+export function logCare(trialId: string, input: unknown): Promise<Result<CareAct, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care logged';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = LogForm.safeParse(input);
+    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const { note, doneOn, ...form } = parsed.data;
+    if (doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
+    if (form.treatmentIds.length > 0 && note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Not all got it: say why. It will stand on the verdict.' } }) };
+    const rule: CareRule = { ...form, id: newId(), from: { kind: 'day', day: doneOn }, repeat: { kind: 'once' }, until: null, material: null, washedOffByMm: null, minutesEach: null };
+    await putCareRule(db, trialId, rule, data.care.rules.length);
+    const act: CareAct = { id: newId(), ruleId: rule.id, nth: 0, doneOn, takenAt: instantNow(), isSkipped: false, amount: null, batchId: null, note, by: '', supersedes: null, isRemoval: false };
+    await addCareAct(db, trialId, act);
+    if (form.treatmentIds.length > 0) await amend(db, data, 'done to some only', form.name, note);
+    return { what, subjectId: act.id, detail: form, result: success(act) };
   });
 }

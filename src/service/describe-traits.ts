@@ -12,9 +12,9 @@ export function describeTrait(trialId: string, input: unknown): Promise<Result<t
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const trait = readTrait(input, data);
     if (!trait.ok) return { what, result: failure({ kind: 'invalid', fields: trait.trouble }) };
-    const { name, valueOf } = trait.value;
+    const { name, byUnit } = trait.value;
     await putTraits(db, trialId, data.units.map(({ id, traits: { [name]: _, ...others } }) => {
-      const value = valueOf.get(id);
+      const value = byUnit.get(id);
       return { id, traits: value === undefined ? others : { ...others, [name]: value } };
     }));
     return { what, detail: { name }, result: success(true) };

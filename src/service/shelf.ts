@@ -1,9 +1,13 @@
+import { z } from 'zod';
 import type { Product } from '@/core/materials/product';
 import { readProduct } from '@/core/materials/product-form';
 import { failure, type Result, success } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import { stepUpLadder } from '@/core/materials/step-up';
+import { CalendarDay } from '@/core/trial/calendar-day';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/field-troubles';
 import { database, inTransaction } from '@/store/database';
 import { findProduct, productsOf, putProduct, removeProduct } from '@/store/products';
+import { today } from './clock';
 import { currentGarden } from './garden';
 import { newId } from './new-id';
 
@@ -18,7 +22,7 @@ export async function saveProduct(id: string | null, input: unknown): Promise<Re
   return inTransaction(async db => {
     const standing = id === null ? undefined : await findProduct(db, garden.id, id);
     if (id !== null && !standing) return failure({ name: 'It is not on the shelf any more. Load the page again.' });
-    const read = readProduct(input, garden.system, standing?.id ?? newId(), standing?.batches ?? []);
+    const read = readProduct(input, garden.system, standing?.id ?? newId(), standing ? { batches: standing.batches, stepUp: standing.stepUp } : undefined);
     if (!read.ok) return read;
     await putProduct(db, garden.id, read.value);
     return success(read.value);
@@ -29,4 +33,37 @@ export async function saveProduct(id: string | null, input: unknown): Promise<Re
 export async function takeOffShelf(id: string): Promise<void> {
   const garden = await currentGarden();
   await inTransaction(db => removeProduct(db, garden.id, id));
+}
+
+const BatchForm = z.object({ name: z.string().trim().min(1, 'Give it a name: bottle 2, the June brew.').max(60, 'At most 60 characters.'), openedOn: CalendarDay.refine(day => day <= today(), 'That day is still to come.') });
+
+/** Puts a freshly opened bottle, bag or brew of a product on record. What is given from then on comes from it. */
+export function openBatch(id: string, input: unknown): Promise<Result<Product, FieldTroubles>> {
+  return changeProduct(id, product => {
+    const parsed = BatchForm.safeParse(input);
+    return parsed.success ? success({ ...product, batches: [...product.batches, { id: newId(), madeOn: null, ...parsed.data }] }) : failure(fieldTroublesOf(parsed.error));
+  });
+}
+
+/** Begins to step a new spray up on a few leaves, or puts down what a look at them saw. */
+export function stepUp(id: string, look: 'start' | 'no-harm' | 'harm'): Promise<Result<Product, FieldTroubles>> {
+  return changeProduct(id, product => {
+    if (look === 'start') return success({ ...product, stepUp: { startedOn: today(), looks: [] } });
+    const { startedOn, looks } = product.stepUp ?? { startedOn: '', looks: [] };
+    const rung = startedOn === '' ? undefined : stepUpLadder(startedOn, looks)[looks.length];
+    if (!rung) return failure({ stepUp: 'There is no look to come.' });
+    if (rung.lookOn > today()) return failure({ stepUp: `Too early: look on ${rung.lookOn}.` });
+    return success({ ...product, stepUp: { startedOn, looks: [...looks, look === 'harm'] } });
+  });
+}
+
+async function changeProduct(id: string, change: (product: Product) => Result<Product, FieldTroubles>): Promise<Result<Product, FieldTroubles>> {
+  const garden = await currentGarden();
+  return inTransaction(async db => {
+    const standing = await findProduct(db, garden.id, id);
+    if (!standing) return failure({ name: 'It is not on the shelf any more. Load the page again.' });
+    const changed = change(standing);
+    if (changed.ok) await putProduct(db, garden.id, changed.value);
+    return changed;
+  });
 }

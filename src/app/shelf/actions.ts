@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
-import { saveProduct, takeOffShelf } from '@/service/shelf';
+import { openBatch, saveProduct, stepUp, takeOffShelf } from '@/service/shelf';
 
 // Public doors: anyone who can reach the site can call them with anything.
 const Id = z.uuid();
@@ -23,6 +23,22 @@ export async function changeProductAction(productId: unknown, input: unknown): P
   if (!saved.ok) return saved.trouble;
   revalidatePath('/', 'layout');
   return undefined;
+}
+
+export async function openBatchAction(productId: unknown, input: unknown): Promise<FieldTroubles | undefined> {
+  const id = Id.safeParse(productId);
+  const opened = id.success ? await openBatch(id.data, input) : undefined;
+  if (opened?.ok) revalidatePath('/', 'layout');
+  return opened === undefined ? { name: 'It is not on the shelf any more.' } : opened.ok ? undefined : opened.trouble;
+}
+
+const Look = z.enum(['start', 'no-harm', 'harm']);
+
+export async function stepUpAction(productId: unknown, look: unknown): Promise<FieldTroubles | undefined> {
+  const [id, what] = [Id.safeParse(productId), Look.safeParse(look)];
+  const stepped = id.success && what.success ? await stepUp(id.data, what.data) : undefined;
+  if (stepped?.ok) revalidatePath('/', 'layout');
+  return stepped === undefined ? { stepUp: 'It is not on the shelf any more.' } : stepped.ok ? undefined : stepped.trouble;
 }
 
 export async function takeOffAction(productId: unknown): Promise<void> {

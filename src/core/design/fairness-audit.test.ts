@@ -114,7 +114,7 @@ test('in a square, treatments that share the edge unevenly lean on it, but do no
 });
 
 describe('what else was said to differ', () => {
-  const withTrait = (valueOf: (unit: TrialData['units'][number], i: number) => string) => ({ ...fair, units: fair.units.map((unit, i) => ({ ...unit, traits: { container: valueOf(unit, i) } })) });
+  const withTrait = (named: (unit: TrialData['units'][number], i: number) => string) => ({ ...fair, units: fair.units.map((unit, i) => ({ ...unit, traits: { container: named(unit, i) } })) });
   const found = (data: TrialData) => confoundScan(data).find(each => each.with === 'container')?.how;
   test('one container for each treatment spoils the test', () => {
     const each = withTrait(unit => unit.treatmentId);

@@ -1,7 +1,7 @@
 import type { CareRule } from '@/core/schedule/care-rule';
 import type { StandingTask } from '@/core/schedule/task-state';
 import type { Treatment } from '@/core/trial/trial-data';
-import { doseOf, type GivenDose, type UnitMeasures, valueOf } from './given-dose';
+import { doseOf, type GivenDose, type UnitMeasures, worthOf } from './given-dose';
 import { type NutrientAmounts, sumNutrients, timesNutrients } from './nutrient';
 import type { Product } from './product';
 
@@ -71,7 +71,7 @@ function lineOf(rule: CareRule, input: LedgerInput, which: 'planned' | 'done'): 
   if (!material || !product || !planned) return undefined;
   const doses = timesOf(rule, input, which).map((task): GivenDose => {
     const amount = which === 'done' ? input.given.find(act => act.ruleId === rule.id && act.nth === task.nth)?.amount : undefined;
-    return amount == null ? planned : valueOf({ kind: material.rate.of, dose: amount }, product);
+    return amount == null ? planned : worthOf({ kind: material.rate.of, dose: amount }, product);
   });
   const sum = (of: (dose: GivenDose) => number | null): number | null => doses.reduce<number | null>((total, dose) => { const value = of(dose); return total === null || value === null ? null : total + value; }, 0);
   return {

@@ -40,7 +40,7 @@ function numberIn(written: string, least: number, most: number, sentence: string
 }
 
 /** Reads a product as it came from the form. */
-export function readProduct(input: unknown, system: MeasureSystem, id: string, batches: Product['batches'] = []): Result<Product, FieldTroubles> {
+export function readProduct(input: unknown, system: MeasureSystem, id: string, kept: Pick<Product, 'batches' | 'stepUp'> = { batches: [], stepUp: null }): Result<Product, FieldTroubles> {
   const parsed = ProductDraft.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const draft = parsed.data;
@@ -60,7 +60,7 @@ export function readProduct(input: unknown, system: MeasureSystem, id: string, b
   const of = (read: Read): number | null => ('value' in read ? read.value : null);
   const product = Product.safeParse({
     id, name: draft.name, form: draft.form, analysis: analysis.value, densityGPerMl: of(numbers.density), activePercent: of(numbers.activePercent), pack: pack.value, rates: rates.value, releaseMonths: of(numbers.releaseMonths),
-    hazards: draft.hazards, waitingDays: of(numbers.waitingDays), reentryHours: of(numbers.reentryHours), mostApplications: of(numbers.mostApplications), keepBelowC: null, keepsMonths: of(numbers.keepsMonths), batches, note: draft.note,
+    hazards: draft.hazards, waitingDays: of(numbers.waitingDays), reentryHours: of(numbers.reentryHours), mostApplications: of(numbers.mostApplications), keepBelowC: null, keepsMonths: of(numbers.keepsMonths), ...kept, note: draft.note,
   });
   return product.success ? success(product.data) : failure(fieldTroublesOf(product.error));
 }

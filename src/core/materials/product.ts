@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CalendarDay } from '@/core/trial/calendar-day';
+import { CalendarDay, daysBetween } from '@/core/trial/calendar-day';
 import { Analysis } from './analysis';
 import { LabelRate } from './label-rate';
 
@@ -38,11 +38,20 @@ export const Product = z.object({
   mostApplications: z.int().min(1).max(100).nullable(),
   keepBelowC: z.number().nullable(), keepsMonths: z.number().positive().nullable(),
   batches: z.array(Batch).max(50).readonly(),
+  /** A new spray tried on few leaves first: when it began, and whether each look so far saw harm. */
+  stepUp: z.object({ startedOn: CalendarDay, looks: z.array(z.boolean()).max(10).readonly() }).readonly().nullable().default(null),
   note: z.string().max(1000),
 }).readonly();
 export type Product = z.infer<typeof Product>;
 
-/** Whether a dose that counts by kind `of` can be costed or fed from this product's numbers. */
-export function isLiquid({ form }: Pick<Product, 'form'>): boolean {
-  return form === 'liquid' || form === 'spray-concentrate' || form === 'ready-spray';
+/** The batch in use on a day: the last one opened by then. */
+export function batchOn({ batches }: Pick<Product, 'batches'>, day: CalendarDay): Batch | undefined {
+  return [...batches].filter(batch => batch.openedOn !== null && batch.openedOn <= day).sort((a, b) => ((a.openedOn ?? '') < (b.openedOn ?? '') ? 1 : -1))[0];
+}
+
+const DAYS_A_MONTH = 30.4;
+
+/** A batch that stands open longer than its label lets it. */
+export function isPastKeeping({ keepsMonths }: Pick<Product, 'keepsMonths'>, batch: Batch, today: CalendarDay): boolean {
+  return keepsMonths !== null && batch.openedOn !== null && daysBetween(batch.openedOn, today) > keepsMonths * DAYS_A_MONTH;
 }

@@ -6,8 +6,10 @@ import type { TaskDone } from './tasks';
 /** A step as it was done, or left out with a reason. Never overwritten: a revision names what it supersedes. */
 export const CareAct = z.object({
   id: z.uuidv7(), ruleId: z.uuid(), nth: z.int().min(0), doneOn: CalendarDay, takenAt: z.iso.datetime(), isSkipped: z.boolean(),
-  /** Product to each unit, in the rate's g or ml; null: as planned. */
+  /** Product to each unit, in the rate's g or ml; of plain water, ml. null: as planned. */
   amount: z.number().min(0).nullable(),
+  /** The bottle or bag it came from. */
+  batchId: z.uuidv7().nullable().default(null),
   note: z.string().max(600), by: z.string().max(80), supersedes: z.uuidv7().nullable(), isRemoval: z.boolean(),
 }).readonly();
 export type CareAct = z.infer<typeof CareAct>;

@@ -7,9 +7,9 @@ if (!a || !b || !c || !d) throw new Error('the fixture must have four units');
 
 test('a line names codes in any case, a block, or the rest', () => {
   const read = readTrait({ name: 'container', lines: `terracotta: ${a.code.toLowerCase()}, ${b.code}\n\nplastic : the rest` }, data);
-  expect(read.ok && [...read.value.valueOf]).toEqual([[a.id, 'terracotta'], [b.id, 'terracotta'], [c.id, 'plastic'], [d.id, 'plastic']]);
+  expect(read.ok && [...read.value.byUnit]).toEqual([[a.id, 'terracotta'], [b.id, 'terracotta'], [c.id, 'plastic'], [d.id, 'plastic']]);
   const byBlock = readTrait({ name: 'variety', lines: 'Ruby: Shelf 2' }, data);
-  expect(byBlock.ok && [...byBlock.value.valueOf.keys()]).toEqual([c.id, d.id]);
+  expect(byBlock.ok && [...byBlock.value.byUnit.keys()]).toEqual([c.id, d.id]);
 });
 
 test.each([

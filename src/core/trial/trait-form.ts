@@ -14,7 +14,7 @@ export type TraitForm = z.infer<typeof TraitForm>;
 /** The value of every unit that has one, by the unit's id. */
 export interface Trait {
   readonly name: string;
-  readonly valueOf: ReadonlyMap<ExperimentalUnit['id'], string>;
+  readonly byUnit: ReadonlyMap<ExperimentalUnit['id'], string>;
 }
 
 const REST = /^the rest$/i;
@@ -23,16 +23,16 @@ const REST = /^the rest$/i;
 export function readTrait(input: unknown, data: TrialData): Result<Trait, FieldTroubles> {
   const parsed = TraitForm.safeParse(input);
   if (!parsed.success) return failure({ [String(parsed.error.issues[0]?.path[0] ?? 'lines')]: parsed.error.issues[0]?.message ?? '' });
-  const valueOf = new Map<ExperimentalUnit['id'], string>();
+  const byUnit = new Map<ExperimentalUnit['id'], string>();
   for (const [i, line] of parsed.data.lines.split('\n').map(each => each.trim()).filter(each => each !== '').entries()) {
     const [value = '', which = ''] = splitLine(line);
     if (value === '' || which === '') return failure({ lines: `Line ${i + 1}: write what it is, a colon, and which: “terracotta: KA3 KB7”.` });
     if (value.length > 60) return failure({ lines: `Line ${i + 1}: at most 60 characters before the colon.` });
-    const units = unitsNamed(which, data, valueOf);
+    const units = unitsNamed(which, data, byUnit);
     if (!units.ok) return failure({ lines: `Line ${i + 1}: ${units.trouble}` });
-    for (const id of units.value) valueOf.set(id, value);
+    for (const id of units.value) byUnit.set(id, value);
   }
-  return valueOf.size === 0 ? failure({ lines: 'Say which have it.' }) : success({ name: parsed.data.name, valueOf });
+  return byUnit.size === 0 ? failure({ lines: 'Say which have it.' }) : success({ name: parsed.data.name, byUnit });
 }
 
 function splitLine(line: string): readonly string[] {

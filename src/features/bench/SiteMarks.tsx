@@ -22,7 +22,7 @@ export function SiteMarks({ site, widthMm, depthMm }: SiteMarksProps) {
         const nth = gradients.slice(0, i).filter(other => other.side === feature.side).length;
         return <SideMark key={`${feature.kind} ${feature.side}`} feature={feature} at={textMm * (0.7 + 1.5 * nth)} textMm={textMm} widthMm={widthMm} depthMm={depthMm} />;
       })}
-      {site.filter(isLine).map((feature, i) => <LineMark key={`${feature.kind} ${i}`} feature={feature} textMm={textMm} bench={{ widthMm, depthMm }} />)}
+      {site.filter(isLine).map(feature => <LineMark key={JSON.stringify(feature)} feature={feature} textMm={textMm} bench={{ widthMm, depthMm }} />)}
     </g>
   );
 }

@@ -88,10 +88,9 @@ export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockW
         {places.map(place => {
           const [dx, dy] = shift && (shift.id === place.id || place.within.includes(shift.id)) ? [shift.xMm, shift.yMm] : [0, 0];
           const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
-          const drawn = <PlaceDrawn place={place} labelMm={labelMm} />;
           return place.kind === moving
-            ? <Handle key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`} {...handlersOf(place.id)}>{drawn}</Handle>
-            : <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none">{drawn}</g>;
+            ? <Handle key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`} {...handlersOf(place.id)}><PlaceDrawn place={place} labelMm={labelMm} /></Handle>
+            : <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none"><PlaceDrawn place={place} labelMm={labelMm} /></g>;
         })}
         {moving === 'site' && site.map((feature, i) => isLine(feature) && SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
           const id = siteId(i, part);

@@ -113,7 +113,7 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, question, trea
           </Acts>
         )}
         {ground && <SitePanel site={ground.site} hasGuards={layout?.hasGuards ?? false} biases={ground.biases} blockWord={layout?.blockWord ?? 'block'} isTurned={layout?.isTurned ?? false} hasBlocks={(layout?.blockCount ?? 0) > 1} isLocked={isLocked} draw={describeSite} />}
-        {layout && <TraitPanel traits={traits} example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`} describe={describeTrait} forget={forgetTrait} />}
+        {layout && <TraitPanel traits={traits} example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`} putDown={describeTrait} forget={forgetTrait} />}
         <SizePlanner plan={plan} ownCv={ownCv} costEach={costEach} unitAreaM2={wish.ok ? (wish.value.unitWidthMm * wish.value.unitDepthMm) / 1e6 : null} />
       </div>
       <div>

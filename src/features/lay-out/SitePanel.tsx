@@ -50,7 +50,7 @@ export function SitePanel({ site, hasGuards, biases, blockWord, isTurned, hasBlo
   return (
     <Site aria-label="The site">
       <h2>What lies about it</h2>
-      {biases.length > 0 && <ul>{biases.map((bias, i) => <BiasLine key={`${bias.feature.kind} ${bias.feature.side} ${i}`} bias={bias} blockWord={blockWord} isTurned={isTurned} hasBlocks={hasBlocks} remove={() => put(site.filter((_, at) => at !== i), hasGuards)} />)}</ul>}
+      {biases.length > 0 && <ul>{biases.map((bias, i) => <BiasLine key={JSON.stringify([bias.feature.kind, bias.feature.side, bias.feature.line])} bias={bias} blockWord={blockWord} isTurned={isTurned} hasBlocks={hasBlocks} remove={() => put(site.filter((_, at) => at !== i), hasGuards)} />)}</ul>}
       {site.length === 0 && <Soft>Slope, light, a wall, a path: draw them, and it shows how far each would lean this deal, and how to cut the blocks.</Soft>}
       <div data-fields>
         <Select label="There is" name="siteKind" value={kind} onChange={setKind} options={KINDS} />

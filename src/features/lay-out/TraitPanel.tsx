@@ -15,12 +15,12 @@ import { Trouble } from '@/ui/Trouble';
 interface TraitPanelProps {
   readonly traits: ReturnType<typeof traitLines>;
   readonly example: string;
-  readonly describe: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly putDown: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly forget: (name: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** What else differs between units, so that the audit can say where it goes together with a treatment. */
-export function TraitPanel({ traits, example, describe, forget }: TraitPanelProps) {
+export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps) {
   const [name, setName] = useState('');
   const [lines, setLines] = useState('');
   const [trouble, setTrouble] = useState<TrialTrouble>();
@@ -31,7 +31,7 @@ export function TraitPanel({ traits, example, describe, forget }: TraitPanelProp
     setTrouble(done.ok ? undefined : done.trouble);
     if (done.ok) then?.();
   });
-  const write = (): void => act(() => describe({ name, lines }), () => { setName(''); setLines(''); });
+  const write = (): void => act(() => putDown({ name, lines }), () => { setName(''); setLines(''); });
   return (
     <Traits open={traits.length > 0}>
       <summary>What else differs between them</summary>

@@ -90,7 +90,7 @@ describe('what else differs', () => {
     const user = userEvent.setup();
     const describeTrait = jest.fn().mockResolvedValueOnce(failure({ kind: 'invalid', fields: { lines: 'Line 1: “ZZ9” is no code and no block here.' } })).mockResolvedValue(success(true));
     const forget = jest.fn().mockResolvedValue(success(true));
-    render(<TraitPanel traits={[{ name: 'variety', values: [{ value: 'Ruby', codes: ['KA3'] }, { value: 'Ghost', codes: ['KB4', 'KB5', 'KB7', 'KC3', 'KC4', 'KC7', 'KD3'] }] }]} example="" describe={describeTrait} forget={forget} />);
+    render(<TraitPanel traits={[{ name: 'variety', values: [{ value: 'Ruby', codes: ['KA3'] }, { value: 'Ghost', codes: ['KB4', 'KB5', 'KB7', 'KC3', 'KC4', 'KC7', 'KD3'] }] }]} example="" putDown={describeTrait} forget={forget} />);
     expect(screen.getByText(/Ruby \(KA3\), Ghost \(7 of them\)/)).toBeVisible();
     fireEvent.change(screen.getByLabelText('It is'), { target: { value: 'container' } });
     fireEvent.change(screen.getByLabelText('Which have what, a line each'), { target: { value: 'old: ZZ9' } });

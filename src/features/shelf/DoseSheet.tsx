@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { nutrientsIn } from '@/core/materials/analysis';
 import { circleM2 } from '@/core/materials/container-volume';
-import { doseFor, type LabelRate, type RateChoice } from '@/core/materials/label-rate';
+import { doseFor, fromMadeUp, type LabelRate, type RateChoice } from '@/core/materials/label-rate';
 import { measureOut, MEASURING_TOOLS, type MeasuringTool, stockSolution } from '@/core/materials/measuring-tool';
 import type { Product } from '@/core/materials/product';
 import { strengthOf } from '@/core/schedule/care-form';
@@ -14,7 +14,8 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures } from './amounts';
+import { amountWords, figures, strengthWords } from './amounts';
+import { readAmount } from './read-amount';
 
 /** What one pot gets of it, in the tool at hand. */
 export function DoseSheet({ product, system }: { readonly product: Product; readonly system: MeasureSystem }) {
@@ -44,6 +45,7 @@ export function DoseSheet({ product, system }: { readonly product: Product; read
         {tool && <Select label="Measured with" name="doseTool" value={tool.key} onChange={setTool} options={tools.map(each => ({ value: each.key, label: each.name }))} />}
       </div>
       {dose !== undefined && tool && <DoseWords product={product} rate={rate} dose={dose} count={count} tool={tool} />}
+      {rate.per.kind === 'water' && 'waterMl' in target && target.waterMl !== undefined && <MadeUp rate={rate} eachMl={target.waterMl} system={system} />}
       {dose === undefined && <Soft>{NEEDS[rate.per.kind] ? `Say ${(NEEDS[rate.per.kind] ?? '').toLowerCase()}.` : ''}</Soft>}
     </Sheet>
   );
@@ -62,6 +64,24 @@ function DoseWords({ product, rate, dose, count, tool }: { readonly product: Pro
       {stock && <p><b>Make a stock instead:</b> {amountWords(stock.product, rate.of)} made up with water to {amountWords(stock.madeUpToMl, 'volume')}, and {amountWords(stock.eachMl, 'volume')} of that to each.</p>}
       {held?.ok && <Soft>It holds {figures(1000 * (held.value.n ?? 0))} mg nitrogen, {figures(1000 * (held.value.p ?? 0))} mg phosphorus, {figures(1000 * (held.value.k ?? 0))} mg potassium.</Soft>}
     </>
+  );
+}
+
+/** The reverse question: so much is made up already, with so much in it. */
+function MadeUp({ rate, eachMl, system }: { readonly rate: LabelRate; readonly eachMl: number; readonly system: MeasureSystem }) {
+  const [made, setMade] = useState('');
+  const [holds, setHolds] = useState('');
+  const [m, h] = [readAmount(made, 'volume', system), readAmount(holds, rate.of, system)];
+  const found = m.base !== undefined && h.base !== undefined ? fromMadeUp(m.base, eachMl, h.base, rate) : undefined;
+  return (
+    <details>
+      <summary>A can is made up already</summary>
+      <div data-fields>
+        <TextField label="So much" name="madeUp" value={made} onChange={setMade} trouble={m.trouble} placeholder="5 l" />
+        <TextField label="holding" name="holding" value={holds} onChange={setHolds} trouble={h.trouble} placeholder={rate.of === 'mass' ? '20 g' : '20 ml'} />
+      </div>
+      {found && <p>Enough for {found.units}, {amountWords(found.leftMl, 'volume')} left; {found.strength === undefined ? '' : strengthWords(found.strength)}.</p>}
+    </details>
   );
 }
 
@@ -88,6 +108,7 @@ function targetOf(rate: LabelRate, written: string, system: MeasureSystem): Para
 
 const Sheet = styled.section`
   display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
-  & > [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
+  & summary { cursor: pointer; width: fit-content; }
+  & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
   & output { font-family: var(--font-heading), sans-serif; font-size: 1.75rem; font-weight: 650; line-height: 1.15; }
 `;

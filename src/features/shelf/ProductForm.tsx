@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { type ReactNode, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/product-form';
 import { FORM_WORDS, Hazard, ProductForm as FormOf } from '@/core/materials/product';
@@ -22,6 +22,8 @@ interface ProductFormProps {
   readonly system: MeasureSystem;
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
   readonly takeOff: (() => Promise<void>) | null;
+  /** What stands under it once it is on the shelf. */
+  readonly children?: ReactNode;
 }
 
 const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
@@ -30,7 +32,7 @@ const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
 };
 
 /** A product as its pack prints it; what is typed is worked out beside it as one types. */
-export function ProductForm({ saved, system, save, takeOff }: ProductFormProps) {
+export function ProductForm({ saved, system, save, takeOff, children }: ProductFormProps) {
   const [form, setForm] = useState<ProductDraft>(saved ?? BLANK_PRODUCT);
   const [fields, setFields] = useState<FieldTroubles>({});
   const [isSaved, setSaved] = useState(false);
@@ -77,6 +79,7 @@ export function ProductForm({ saved, system, save, takeOff }: ProductFormProps) 
         <div>
           {product ? <><LabelWorking product={product} /><DoseSheet product={product} system={system} /></> : <Soft>What is in it, and what a pot gets, is worked out here as soon as the lines can be read.</Soft>}
           <Cautions hazards={form.hazards ?? []} />
+          {children}
         </div>
       </TwoParts>
     </Page>

@@ -9,6 +9,7 @@ import { LayerSum } from './LayerSum';
 import { LooseSum } from './LooseSum';
 import { MixSum } from './MixSum';
 import { PotSum } from './PotSum';
+import { DrySum, SaltSum } from './SaltSum';
 import { SpraySum } from './SpraySum';
 
 /** The arithmetic of the shed, for any product. */
@@ -17,8 +18,8 @@ export function Sums({ system }: { readonly system: MeasureSystem }) {
     <Page>
       <h1>Mixes, layers, pots and sprays</h1>
       <Grid>
-        <div><MixSum system={system} /><PotSum system={system} /><HeapSum /></div>
-        <div><LayerSum system={system} /><SpraySum system={system} /><LooseSum /><Cautions hazards={['dust', 'compost', 'concentrate', 'strong-acid', 'peroxide']} /></div>
+        <div><MixSum system={system} /><PotSum system={system} /><HeapSum /><DrySum system={system} /></div>
+        <div><LayerSum system={system} /><SpraySum system={system} /><SaltSum system={system} /><LooseSum /><Cautions hazards={['dust', 'compost', 'concentrate', 'strong-acid', 'peroxide', 'salt']} /></div>
       </Grid>
     </Page>
   );

@@ -51,7 +51,7 @@ function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & {
         <details>
           <summary>Otherwise</summary>
           <TextField label="Done on" name="doneOn" type="date" value={on} onChange={setOn} trouble={fields.doneOn} />
-          {due.each && <TextField label={`Really given to each, ${due.each.kind === 'mass' ? 'g' : 'ml'}`} name="really" value={really} onChange={setReally} inputMode="decimal" placeholder="as planned" />}
+          {(due.each || due.rule.kind === 'water') && <TextField label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`} name="really" value={really} onChange={setReally} inputMode="decimal" placeholder={due.each ? 'as planned' : ''} />}
           <TextField label="A note, or why it is left out" name="note" value={why} onChange={setWhy} trouble={fields.note} />
           <Acts><Button onPress={() => send(true)} isPending={isPending}>Leave it out</Button></Acts>
         </details>

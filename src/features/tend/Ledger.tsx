@@ -8,6 +8,7 @@ import { MIX_FEEDS_WEEKS } from '@/core/materials/nutrient-ledger';
 import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { Soft } from '@/ui/Page';
+import { WideTable } from '@/ui/WideTable';
 import { amountWords, figures } from '@/features/shelf/amounts';
 import { counted } from '@/core/words/plural';
 import type { TendView } from './tend-view';
@@ -28,12 +29,10 @@ export function Ledger({ view }: { readonly view: TendView }) {
     <Book aria-label="What each is given">
       <h2>What each {trial.unitWord} is given</h2>
       <Choice label="Over the season" name="which" value={which} onChange={setWhich} direction="row" options={[{ value: 'planned', label: 'as planned' }, { value: 'done', label: 'as done so far' }]} />
-      <div data-scroll>
-        <table>
+      <WideTable label="What each treatment is given">
           <thead><tr><th scope="col">treatment</th><th scope="col">of what</th><th scope="col">N</th><th scope="col">P</th><th scope="col">K</th><th scope="col">others</th><th scope="col">cost</th><th scope="col">minutes</th></tr></thead>
           <tbody>{accounts.map(account => <AccountRow key={account.treatmentId} account={account} />)}</tbody>
-        </table>
-      </div>
+      </WideTable>
       {(ledger.base.n ?? 0) > 0 && <Soft>The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a {trial.unitWord}; a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to {MIX_FEEDS_WEEKS.to} weeks.</Soft>}
       {ledger.flags.map(flag => <p key={flag.code} data-flag>{flag.says}</p>)}
       <h3>Make it fair</h3>
@@ -64,7 +63,7 @@ function AccountRow({ account }: { readonly account: LedgerAccount }) {
   return (
     <tr>
       <th scope="row">{account.name}</th>
-      <td>{account.lines.length === 0 ? 'nothing' : account.lines.map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`).join('; ')}</td>
+      <td data-long>{account.lines.length === 0 ? 'nothing' : account.lines.map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`).join('; ')}</td>
       <td>{grams(n)}</td><td>{grams(p)}</td><td>{grams(k)}</td>
       <td>{Object.entries(others).filter(([, value]) => value > 0).map(([nutrient, value]) => `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${figures(value)} g`).join(', ') || '—'}</td>
       <td>{account.cost === null ? '?' : account.cost.toFixed(2)}</td><td>{account.minutes === 0 ? '—' : figures(account.minutes)}</td>
@@ -74,11 +73,6 @@ function AccountRow({ account }: { readonly account: LedgerAccount }) {
 
 const Book = styled.section`
   display: grid; gap: 12px; border-top: 1px solid var(--rule); padding-top: 16px;
-  & [data-scroll] { overflow-x: auto; }
-  & table { border-collapse: collapse; width: 100%; min-width: 720px; font-variant-numeric: tabular-nums; }
-  & th, & td { text-align: left; vertical-align: top; padding: 8px 14px 8px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
-  & tbody th { font-size: inherit; color: inherit; font-weight: 600; }
-  & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
   & [data-flag] { border-left: 3px solid var(--straw); padding-left: 12px; max-width: var(--measure); }
   & ul { margin: 0; padding-left: 18px; display: grid; gap: 4px; }
   & small { color: var(--ink-soft); }

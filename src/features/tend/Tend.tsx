@@ -14,6 +14,7 @@ import { CareSettingsForm } from './CareSettingsForm';
 import { DueBoard } from './DueBoard';
 import { Kept } from './Kept';
 import { Ledger } from './Ledger';
+import { LogAct } from './LogAct';
 import { RuleList } from './RuleList';
 import { Stages } from './Stages';
 import type { TendView } from './tend-view';
@@ -28,12 +29,13 @@ interface TendProps {
   readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly saveRule: (ruleId: string | null, input: unknown, why: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly dropRule: (ruleId: string, why: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly log: Acting;
   readonly changeSettings: Acting;
   readonly dateStage: Acting;
 }
 
 /** What is due, what it takes, and the plan it comes from; what each is given, and how the plan was kept. */
-export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dropRule, changeSettings, dateStage }: TendProps) {
+export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dropRule, log, changeSettings, dateStage }: TendProps) {
   const { trial, care, due } = view;
   const dueCodes = new Set(due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)));
   return (
@@ -41,6 +43,7 @@ export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dro
       <TwoParts>
         <div>
           {due.tasks.length > 0 && <><h2>Due</h2><DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} /></>}
+          {view.washedOff.map(washed => <p key={`${washed.name} ${washed.on}`} role="alert"><b>{washed.name} of {shortDay(washed.on)} was rained on, {washed.rainMm.toFixed(0)} mm.</b> What only lies on the leaf is gone: spray all alike again, or note that you did not.</p>)}
           {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
           {view.coming.length > 0 && (
             <section aria-label="Coming">
@@ -53,6 +56,7 @@ export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dro
         </div>
         <div>
           <RuleList view={view} save={saveRule} drop={dropRule} />
+          {trial.state !== 'closed' && <LogAct treatments={view.treatments} today={view.today} log={log} />}
           <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
           {trial.state !== 'closed' && <CareSettingsForm settings={care.settings} unitWord={trial.unitWord} system={view.system} save={changeSettings} />}
           <Kept view={view} untick={untick} />

@@ -8,6 +8,7 @@ import { makeFair, type FairBy } from '@/core/materials/make-fair';
 import { heldByMix, type LedgerAccount, type LedgerFlag, ledgerFlags, nutrientLedger } from '@/core/materials/nutrient-ledger';
 import type { NutrientAmounts } from '@/core/materials/nutrient';
 import type { Hazard, Product } from '@/core/materials/product';
+import { isWashedOff, type WeatherDay } from '@/core/weather/weather-day';
 import { questionPattern } from '@/core/trial/question-patterns';
 import { addDays } from '@/core/trial/calendar-day';
 import type { Trial, TrialData } from '@/core/trial/trial-data';
@@ -24,6 +25,8 @@ export interface TendView {
   readonly due: DueToday;
   /** Of the next weeks; those that wait for a stage last. */
   readonly coming: readonly StandingTask[];
+  /** Sprays of the last week that rain has washed off. */
+  readonly washedOff: readonly { readonly name: string; readonly on: string; readonly rainMm: number }[];
   readonly recent: readonly { readonly actId: string; readonly name: string; readonly on: string; readonly isSkipped: boolean; readonly note: string }[];
   /** Stages that rules wait for, or that were dated. */
   readonly stages: readonly { readonly name: string; readonly day: string }[];
@@ -39,7 +42,7 @@ const COMING_DAYS = 21;
 const RECENT = 8;
 
 /** @param shelf what stands there now; the trial brings the products that its rules were made with */
-export function tendViewOf(data: TrialData, shelf: readonly Product[], today: string, system: MeasureSystem): TendView {
+export function tendViewOf(data: TrialData, shelf: readonly Product[], today: string, system: MeasureSystem, weather: readonly WeatherDay[] = []): TendView {
   const { trial, care, treatments, products, units, places } = data;
   const place = places.find(each => each.id === units[0]?.placeId);
   const cared: CaredTrial = { trial, care, treatments, units, unit: unitMeasuresOf(place, care.settings.mixMl) };
@@ -53,6 +56,7 @@ export function tendViewOf(data: TrialData, shelf: readonly Product[], today: st
   return {
     trial, today, system, treatments, shelf, care: { ...care, bottles: {} }, due: hiddenDue(dueToday([cared], products, today)),
     coming: tasks.filter(task => task.state === 'waits' || (task.state === 'coming' && (task.dueOn ?? '') <= addDays(today, COMING_DAYS))),
+    washedOff: washedOff(care, weather, today),
     recent: [...care.acts].sort((a, b) => (a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1)).slice(0, RECENT).map(act => ({ actId: act.id, name: care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned', on: act.doneOn, isSkipped: act.isSkipped, note: act.note })),
     stages: stageNames(care).map(name => ({ name, day: care.stages[name] ?? '' })),
     ledger: { planned, done: nutrientLedger(input, 'done'), base, flags: ledgerFlags(planned, base, asksKind(data)) },
@@ -60,6 +64,17 @@ export function tendViewOf(data: TrialData, shelf: readonly Product[], today: st
     adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })), isUneven: isUneven(adherence),
     shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))), hazards: [...new Set(products.flatMap(product => product.hazards))],
   };
+}
+
+const WASHED_OFF_DAYS = 7;
+
+function washedOff({ rules, acts }: CarePlan, weather: readonly WeatherDay[], today: string): TendView['washedOff'] {
+  return acts.filter(act => !act.isSkipped && act.doneOn >= addDays(today, -WASHED_OFF_DAYS)).flatMap(act => {
+    const rule = rules.find(each => each.id === act.ruleId);
+    if (!rule || rule.washedOffByMm === null || !isWashedOff(act.doneOn, rule.washedOffByMm, weather)) return [];
+    const rainMm = weather.filter(day => day.day === act.doneOn || day.day === addDays(act.doneOn, 1)).reduce((sum, day) => sum + day.rainMm, 0);
+    return [{ name: rule.name, on: act.doneOn, rainMm }];
+  });
 }
 
 /** Whether the question is which kind, not how much: then unequal amounts spoil it. */

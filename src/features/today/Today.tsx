@@ -40,7 +40,7 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
   return (
     <Page>
       <h1>{longDay(today)}</h1>
-      {weather && <WeatherWords day={weather} />}
+      <WeatherWords day={weather} />
       {summaries.length === 0 ? <EmptyBench /> : (
         <>
           <Round aria-label="What wants doing">

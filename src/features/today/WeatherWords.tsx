@@ -7,7 +7,8 @@ import { Soft } from '@/ui/Page';
 const ALERTS = { frost: ' Frost: cover what is tender, and note which were covered.', 'frost-risk': ' Frost may come near the ground: cover all alike.', heat: ' Heat: water all alike, in the evening, and don’t spray in the sun.' } as const;
 
 /** The last known day's weather in a line. */
-export function WeatherWords({ day }: { readonly day: WeatherDay }) {
+export function WeatherWords({ day }: { readonly day: WeatherDay | undefined }) {
+  if (!day) return <Soft><Link href="/weather">No weather is known yet.</Link></Soft>;
   const alert = alertOf(day);
   return (
     <Soft>

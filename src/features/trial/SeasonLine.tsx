@@ -1,6 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
 import type { SeasonView } from './trial-view';
 
@@ -14,6 +15,8 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
     <Strip aria-label="Season">
       <div aria-hidden>
         {weeks.map(day => <i key={day} data-week style={{ left: at(day) }} />)}
+        {season.weather.map(day => <i key={day.on} data-rain={day.rainMm >= 1 || undefined} data-alert={day.alert ?? undefined} title={`${shortDay(day.on)}: ${day.rainMm >= 1 ? `${day.rainMm.toFixed(0)} mm of rain` : ''}${day.alert ? ` ${ALERT_WORDS[day.alert]}` : ''}`} style={{ left: at(day.at), height: `${Math.min(30, 3 + day.rainMm)}px` }} />)}
+        {season.care.map(act => <i key={act.on} data-care title={`${shortDay(act.on)}: ${act.words}`} style={{ left: at(act.at) }} />)}
         {season.picks.map(pick => <i key={pick.on} data-pick title={`${shortDay(pick.on)}: ${pick.units} picked`} style={{ left: at(pick.at) }} />)}
         {season.mishaps.map(mishap => <i key={`${mishap.on}${mishap.words}`} data-mishap title={`${shortDay(mishap.on)}, ${mishap.words}`} style={{ left: at(mishap.at) }}>✕</i>)}
         {isUnderWay && <i data-today style={{ left: at(season.todayAt) }} />}
@@ -27,12 +30,18 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
   );
 }
 
+const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' } as const;
+
 function summary(season: SeasonView, firstPick: SeasonView['picks'][number] | undefined): string {
   const last = season.picks.at(-1);
   const picks = !firstPick || !last ? 'no pick yet'
     : season.picks.length === 1 ? `● one pick, on ${shortDay(firstPick.on)}` : `● ${season.picks.length} picks, from ${shortDay(firstPick.on)} to ${shortDay(last.on)}`;
+  const care = season.care.length === 0 ? '' : ` · ▾ tended on ${counted(season.care.length, 'day')}`;
+  const rain = season.weather.reduce((sum, day) => sum + day.rainMm, 0);
+  const frosts = season.weather.filter(day => day.alert === 'frost').length;
+  const sky = season.weather.length === 0 ? '' : ` · ${rain.toFixed(0)} mm of rain${frosts > 0 ? `, ${counted(frosts, 'frost')}` : ''}`;
   const mishaps = season.mishaps.length === 0 ? '' : ` · ✕ ${season.mishaps.map(mishap => `${shortDay(mishap.on)}, ${mishap.words}`).join(' · ')}`;
-  return picks + mishaps;
+  return picks + care + sky + mishaps;
 }
 
 const Strip = styled.section`
@@ -40,6 +49,9 @@ const Strip = styled.section`
   & i { position: absolute; bottom: -1px; transform: translateX(-50%); font-style: normal; }
   & [data-week] { width: 1px; height: 7px; background: var(--ink-soft); }
   & [data-pick] { width: 13px; height: 13px; border-radius: 50%; background: var(--leaf); bottom: 9px; }
+  & [data-care] { width: 0; height: 0; border: 5px solid transparent; border-top: 7px solid var(--ink-soft); border-bottom: 0; bottom: 1px; }
+  & [data-rain] { width: 3px; background: var(--water); opacity: 0.45; }
+  & [data-alert]:not([data-rain]) { width: 2px; background: var(--beet); opacity: 0.5; }
   & [data-mishap] { color: var(--beet); font-weight: 700; bottom: 4px; font-size: 0.875rem; }
   & [data-today] { width: 3px; height: 30px; background: var(--clay); }
   & p { display: flex; justify-content: space-between; gap: 24px; max-width: none; font-size: 0.9375rem; color: var(--ink-soft); padding-top: 6px; }

@@ -3,6 +3,7 @@ import { unitsRead } from '@/core/measure/unit-values';
 import { careTasks } from '@/core/schedule/due-today';
 import { daysBetween } from '@/core/trial/calendar-day';
 import type { TrialData } from '@/core/trial/trial-data';
+import { alertOf, type WeatherAlert, type WeatherDay } from '@/core/weather/weather-day';
 import { counted } from '@/core/words/plural';
 
 export const STEPS = [
@@ -26,11 +27,14 @@ export interface SeasonView {
   readonly lengthDays: number;
   readonly todayAt: number;
   readonly picks: readonly { readonly at: number; readonly on: string; readonly units: number }[];
+  /** Days on which something was given or done. */
+  readonly care: readonly { readonly at: number; readonly on: string; readonly words: string }[];
+  readonly weather: readonly { readonly at: number; readonly on: string; readonly rainMm: number; readonly alert: WeatherAlert | null }[];
   readonly mishaps: readonly { readonly at: number; readonly on: string; readonly words: string }[];
 }
 
 /** @param judged the one fact under Judge, which only a judgement or a frozen verdict can tell */
-export function trialFrameOf(data: TrialData, today: string, judged: string | null): TrialFrameView {
+export function trialFrameOf(data: TrialData, today: string, judged: string | null, weather: readonly WeatherDay[] = []): TrialFrameView {
   const { trial, treatments, layout, units } = data;
   const words = trial.unitWord;
   const unitCount = counted(units.length, words);
@@ -43,14 +47,14 @@ export function trialFrameOf(data: TrialData, today: string, judged: string | nu
       weigh: trial.state === 'planned' ? 'after the lock' : `${unitsRead(data, mainMeasure(data))} of ${unitCount} read`,
       judge: judged ?? (trial.state === 'planned' ? 'after the harvest' : 'so far'),
     },
-    season: seasonOf(data, today),
+    season: seasonOf(data, today, weather),
   };
 }
 
 function tendWords(data: TrialData, today: string): string {
   if (data.care.rules.length === 0) return 'nothing planned';
   const due = careTasks(data, today).filter(task => task.state === 'due' || task.state === 'overdue').length;
-  return data.trial.state === 'closed' ? counted(data.care.acts.length, 'step') + ' kept' : due === 0 ? 'nothing due' : `${due} due`;
+  return data.trial.state === 'closed' ? `${counted(data.care.acts.length, 'step')} kept` : due === 0 ? 'nothing due' : `${due} due`;
 }
 
 function standingOf({ trial }: TrialData, today: string): string {
@@ -62,11 +66,14 @@ function standingOf({ trial }: TrialData, today: string): string {
   return `locked · ${trial.isBlind && !trial.keyOpenedAt ? 'blind · ' : ''}${count}`;
 }
 
-function seasonOf({ trial, picks, incidents, units }: TrialData, today: string): SeasonView {
+function seasonOf({ trial, picks, incidents, units, care }: TrialData, today: string, weather: readonly WeatherDay[]): SeasonView {
+  const acts = care.acts.filter(act => !act.isSkipped);
   const days = [...new Set(picks.map(pick => pick.pickedOn))].sort();
   return {
     startsOn: trial.startsOn, endsOn: trial.endsOn, lengthDays: Math.max(1, daysBetween(trial.startsOn, trial.endsOn)), todayAt: daysBetween(trial.startsOn, today),
     picks: days.map(on => ({ on, at: daysBetween(trial.startsOn, on), units: new Set(picks.filter(pick => pick.pickedOn === on).map(pick => pick.unitId)).size })),
+    care: [...new Set(acts.map(act => act.doneOn))].sort().map(on => ({ on, at: daysBetween(trial.startsOn, on), words: [...new Set(acts.filter(act => act.doneOn === on).map(act => care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step'))].join(', ') })),
+    weather: weather.filter(day => day.rainMm >= 1 || alertOf(day) !== undefined).map(day => ({ on: day.day, at: daysBetween(trial.startsOn, day.day), rainMm: day.rainMm, alert: alertOf(day) ?? null })),
     mishaps: incidents.map(incident => ({
       on: incident.happenedOn, at: daysBetween(trial.startsOn, incident.happenedOn),
       words: `${units.find(unit => unit.id === incident.unitId)?.code ?? ''}: ${incident.why}`,

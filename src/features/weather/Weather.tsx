@@ -14,6 +14,7 @@ import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { WideTable } from '@/ui/WideTable';
 
 interface WeatherProps {
   readonly days: readonly WeatherDay[];
@@ -41,27 +42,25 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
           {rows.length === 0 ? <Soft>No day is known yet. Take in your station’s table, or let the stand-in station make some up.</Soft> : (
             <>
               <p><b>{rows.length} days:</b> {figures(sum(row => row.day.rainMm))} mm of rain, {figures(sum(row => row.etoMm))} mm taken by short grass, {figures(sum(row => row.warmth))} degree days above 10 °C.</p>
-              <div data-scroll>
-                <table>
+              <WideTable label="Day by day">
                   <thead><tr><th scope="col">day</th><th scope="col">lowest</th><th scope="col">highest</th><th scope="col">rain</th><th scope="col">grass takes</th><th scope="col">warmth</th><th scope="col">mind</th></tr></thead>
                   <tbody>{rows.map(({ day, etoMm, warmth }) => { const alert = alertOf(day); return (
                     <tr key={day.day}><th scope="row">{shortDay(day.day)}</th><td>{day.tminC.toFixed(1)}°</td><td>{day.tmaxC.toFixed(1)}°</td><td>{day.rainMm === 0 ? '—' : `${day.rainMm.toFixed(1)} mm`}</td><td>{etoMm.toFixed(1)} mm</td><td>{warmth.toFixed(1)}</td><td>{alert ? ALERT_WORDS[alert] : ''}</td></tr>
                   ); })}</tbody>
-                </table>
-              </div>
+              </WideTable>
               {rows.some(row => row.day.source === 'stand-in') && <Soft>Days of the stand-in station are made up, not measured.</Soft>}
             </>
           )}
         </div>
         <div>
           <Thirst etoMm={rows.length === 0 ? 4 : sum(row => row.etoMm) / rows.length} />
-          <section>
+          <Box>
             <h2>A station’s table</h2>
             <Soft>CSV with columns date, tmax, tmin, rain, and if there are any wind, rhmax, rhmin, sun. All of it is taken, or nothing.</Soft>
             <label><span>File</span> <input type="file" accept=".csv,text/csv" onChange={event => take(event.target.files?.[0])} disabled={isPending} /></label>
             {trouble && <Trouble>{trouble}</Trouble>}
             <Acts><Button onPress={() => startTransition(fetchStandIn)} isPending={isPending}>Ask the stand-in station</Button></Acts>
-          </section>
+          </Box>
         </div>
       </TwoParts>
     </Page>
@@ -89,7 +88,7 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
   return (
     <Box aria-label="Does it need water?">
       <h2>Does it need water?</h2>
-      <div>
+      <div data-fields>
         <Select label="Soil" name="soil" value={soil} onChange={setSoil} options={SOILS} />
         <Select label="Crop in full leaf" name="crop" value={crop} onChange={setCrop} options={CROPS} />
         <TextField label="Roots down to, cm" name="root" value={root} onChange={setRoot} trouble={r.trouble} inputMode="numeric" />
@@ -104,6 +103,6 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
 
 const Box = styled.section`
   display: grid; gap: 10px;
-  & > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(140px, 1fr)); gap: 12px; align-items: start; }
+  & > [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(140px, 1fr)); gap: 12px; align-items: start; }
   & output { font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; }
 `;

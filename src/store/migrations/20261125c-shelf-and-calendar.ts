@@ -30,6 +30,7 @@ export async function up(db: Knex): Promise<void> {
     table.integer('nth').notNullable();
     for (const name of ['done_on', 'taken_at', 'note', 'by']) table.text(name).notNullable();
     table.double('amount').nullable();
+    table.text('batch_id').nullable();
     table.text('supersedes').nullable().unique().references('id').inTable('care_acts');
     for (const name of ['is_skipped', 'is_removal']) table.boolean(name).notNullable();
   });

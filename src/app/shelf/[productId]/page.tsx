@@ -2,9 +2,12 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { productDraft } from '@/core/materials/product-form';
 import { ProductForm } from '@/features/shelf/ProductForm';
+import { Opened } from '@/features/shelf/Opened';
+import { StepUp } from '@/features/shelf/StepUp';
+import { today } from '@/service/clock';
 import { currentGarden } from '@/service/garden';
 import { listProducts } from '@/service/shelf';
-import { changeProductAction, takeOffAction } from '../actions';
+import { changeProductAction, openBatchAction, stepUpAction, takeOffAction } from '../actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Product' };
@@ -13,5 +16,11 @@ export default async function ProductPage({ params }: { readonly params: Promise
   const { productId } = await params;
   const product = (await listProducts()).find(each => each.id === productId);
   if (!product) notFound();
-  return <ProductForm saved={productDraft(product)} system={(await currentGarden()).system} save={changeProductAction.bind(null, product.id)} takeOff={takeOffAction.bind(null, product.id)} />;
+  const isSpray = product.form === 'spray-concentrate' || product.form === 'ready-spray' || product.form === 'home-made';
+  return (
+    <ProductForm saved={productDraft(product)} system={(await currentGarden()).system} save={changeProductAction.bind(null, product.id)} takeOff={takeOffAction.bind(null, product.id)}>
+      {isSpray && <StepUp product={product} today={today()} look={stepUpAction.bind(null, product.id)} />}
+      <Opened product={product} today={today()} open={openBatchAction.bind(null, product.id)} />
+    </ProductForm>
+  );
 }

@@ -5,6 +5,7 @@ import { callCounts } from '@/features/judge/call-words';
 import { trialFrameOf, type TrialFrameView } from '@/features/trial/trial-view';
 import { today } from '@/service/clock';
 import { frozenVerdictOf, isKeyOpen } from '@/service/judge';
+import { weatherOf } from '@/service/weather';
 import { findTrial } from '@/service/trials';
 
 /** What a step's page gets from Next. */
@@ -20,5 +21,5 @@ export async function loadTrial({ params }: TrialPageProps): Promise<{ readonly 
   const isOpen = isKeyOpen(data.trial);
   const frozen = data.trial.state === 'closed' ? await frozenVerdictOf(trialId) : undefined;
   const judged = frozen ? callCounts(frozen.contrasts.map(contrast => contrast.call)) : isOpen ? null : data.trial.state === 'planned' ? null : 'the key is shut';
-  return { data, isOpen, frame: trialFrameOf(data, today(), judged) };
+  return { data, isOpen, frame: trialFrameOf(data, today(), judged, await weatherOf(data.trial.startsOn, [data.trial.endsOn, today()].sort()[0] ?? today())) };
 }

@@ -1,6 +1,6 @@
 'use server';
 
-import { changeCareSettings, dateStage, dropCareRule, saveCareRule, tickOff, untick } from '@/service/care';
+import { changeCareSettings, dateStage, dropCareRule, logCare, saveCareRule, tickOff, untick } from '@/service/care';
 import { lookIntoBottles } from '@/service/today';
 import { changing, changingOne } from '../changing';
 
@@ -10,6 +10,10 @@ export async function saveCareRuleAction(trialId: unknown, ruleId: unknown, inpu
 
 export async function dropCareRuleAction(trialId: unknown, ruleId: unknown, why: unknown) {
   return changingOne(trialId, ruleId, (id, rule) => dropCareRule(id, rule, why));
+}
+
+export async function logCareAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => logCare(id, input));
 }
 
 export async function changeCareSettingsAction(trialId: unknown, input: unknown) {

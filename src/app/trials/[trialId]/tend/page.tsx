@@ -6,8 +6,9 @@ import { TrialFrame } from '@/features/trial/TrialFrame';
 import { today } from '@/service/clock';
 import { currentGarden } from '@/service/garden';
 import { listProducts } from '@/service/shelf';
+import { recentWeather } from '@/service/weather';
 import { loadTrial, type TrialPageProps } from '../load-trial';
-import { changeCareSettingsAction, dateStageAction, dropCareRuleAction, lookIntoBottlesAction, saveCareRuleAction, tickAction, untickAction } from './actions';
+import { changeCareSettingsAction, dateStageAction, dropCareRuleAction, logCareAction, lookIntoBottlesAction, saveCareRuleAction, tickAction, untickAction } from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Tend' };
@@ -18,8 +19,8 @@ export default async function TendPage(props: TrialPageProps) {
   return (
     <TrialFrame frame={frame} step="tend">
       <Tend
-        view={tendViewOf(data, await listProducts(), today(), (await currentGarden()).system)} bench={benchViewOf(data, isOpen)} tick={tickAction} lookIntoBottles={lookIntoBottlesAction} untick={untickAction.bind(null, id)}
-        saveRule={saveCareRuleAction.bind(null, id)} dropRule={dropCareRuleAction.bind(null, id)} changeSettings={changeCareSettingsAction.bind(null, id)} dateStage={dateStageAction.bind(null, id)}
+        view={tendViewOf(data, await listProducts(), today(), (await currentGarden()).system, await recentWeather(10))} bench={benchViewOf(data, isOpen)} tick={tickAction} lookIntoBottles={lookIntoBottlesAction} untick={untickAction.bind(null, id)}
+        saveRule={saveCareRuleAction.bind(null, id)} dropRule={dropCareRuleAction.bind(null, id)} log={logCareAction.bind(null, id)} changeSettings={changeCareSettingsAction.bind(null, id)} dateStage={dateStageAction.bind(null, id)}
       />
     </TrialFrame>
   );

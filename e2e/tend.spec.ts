@@ -1,0 +1,101 @@
+import { expect, test } from './garden-server';
+import { askQuestion, goToStep } from './trial-steps';
+
+test('from a new product to a ticked-off feed and the ledger', async ({ page, openPage }) => {
+  await openPage('/shelf');
+  await page.getByRole('link', { name: 'Put a product on it' }).click();
+  await page.waitForURL(/shelf\/new$/);
+  await page.getByLabel('Name', { exact: true }).fill('Osmund feed');
+  await page.getByLabel('The three numbers').fill('60-30-20');
+  await page.getByLabel('Rates on its label').fill('3 to 1');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('60-30-20 makes 110%')).toBeVisible();
+  await expect(page.getByText(/“3 to 1” can mean/)).toBeVisible();
+  await page.getByLabel('The three numbers').fill('12-4-8');
+  await page.getByLabel('g in a millilitre').fill('1.1');
+  await page.getByLabel('Rates on its label').fill('20 ml in 4.5 l');
+  await expect(page.getByText('× 0.4364 =')).toBeVisible();
+  await page.getByLabel('Water to each').fill('0.5 l');
+  await expect(page.getByText('2.22 ml each, 17.8 ml for 8')).toBeVisible();
+  await expect(page.getByText('Make a stock instead:')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'a concentrate' }).check();
+  await expect(page.getByText('The product’s label, local rules and licensed advice decide.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.waitForURL(/shelf$/);
+
+  await askQuestion(page, 'Fed or not?');
+  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByLabel('Of each treatment').fill('4');
+  await page.getByText('everyone', { exact: true }).click();
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once/)).toBeVisible();
+  await goToStep(page, 'Tend');
+  await page.getByRole('button', { name: 'Plan something' }).click();
+  await page.getByLabel('What is done').fill('weekly feed');
+  await page.getByRole('checkbox', { name: 'Heronsgill feed' }).check();
+  await page.getByLabel('With', { exact: true }).selectOption('Osmund feed');
+  await page.getByRole('button', { name: 'Put it in the plan' }).click();
+  await expect(page.getByText('This rate counts by water: how much does each get?')).toBeVisible();
+  await page.getByLabel('Water to each').fill('1 l');
+  await page.getByRole('button', { name: 'Put it in the plan' }).click();
+  await expect(page.getByText('4 pots: 4.44 ml Osmund feed in 1 l each')).toBeVisible();
+  await expect(page.getByText('Osmund feed, full strength: 19.6 ml in it, a tenth to spare')).toBeVisible();
+  await page.getByRole('button', { name: 'weekly feed: done' }).click();
+  await expect(page.getByText('Nothing is due today.')).toBeVisible();
+  await page.getByText('as done so far', { exact: true }).click();
+  await expect(page.getByRole('cell', { name: '1 × Osmund feed, 4.44 ml' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: '0.587 g' })).toBeVisible();
+  await page.getByRole('button', { name: /^Take back weekly feed/ }).click();
+  await expect(page.getByRole('button', { name: 'weekly feed: done' })).toBeVisible();
+});
+
+test('a step is left out only with a reason, and a stage brings what waits for it', async ({ page }) => {
+  await askQuestion(page, 'By stage?');
+  await goToStep(page, 'Tend');
+  await page.getByRole('button', { name: 'Plan something' }).click();
+  await page.getByLabel('What is done').fill('look for aphids');
+  await page.getByLabel('It is a', { exact: true }).selectOption('look and measure');
+  await page.getByLabel('Begins').selectOption('at a stage');
+  await page.getByLabel('The stage').fill('first flower');
+  await page.getByRole('button', { name: 'Put it in the plan' }).click();
+  await expect(page.getByText('at first flower')).toBeVisible();
+  const today = await page.evaluate(() => new Date().toLocaleDateString('sv'));
+  await page.getByLabel('first flower').fill(today);
+  await page.getByRole('button', { name: 'It came' }).click();
+  await expect(page.getByRole('button', { name: 'look for aphids: done' })).toBeVisible();
+  await page.getByText('Otherwise').click();
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByText('Say why it was left out: it is part of the trial.')).toBeVisible();
+  await page.getByLabel('A note, or why it is left out').fill('Rain all day.');
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByText(/left out\. Rain all day\./)).toBeVisible();
+});
+
+test('from a depth series to bags, and back to the depth really laid', async ({ page, openPage }) => {
+  await openPage('/shelf/sums');
+  await page.getByLabel('The bed is long').fill('36 in');
+  await page.getByLabel('and wide').fill('36 in');
+  await page.getByLabel('Depths, cm').fill('2.54, 7.62, 15.24');
+  await page.getByLabel('A bag holds').fill('1.5 cu ft');
+  await expect(page.getByRole('cell', { name: '2 (1.5)' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: '10.2 cm' })).toBeVisible();
+  await page.getByLabel('What does it mean?').fill('1 in 10');
+  await expect(page.getByText('1 of product to 9 of water, 10% of the whole')).toBeVisible();
+});
+
+test('bottles stand for treatments in a blind trial until whoever mixes looks', async ({ page, openPage }) => {
+  await openPage('/');
+  await expect(page.getByText('Give what is in the bottle').first()).toBeVisible();
+  await expect(page.getByText(/^Heronsgill feed, full strength/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Show what is in the bottles' }).click();
+  await expect(page.getByText(/^Heronsgill feed, full strength/)).toBeVisible();
+});
+
+test('a station’s table is taken whole or not at all', async ({ page, openPage }) => {
+  await openPage('/weather');
+  const csv = (text: string) => ({ name: 'station.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await page.getByLabel('File').setInputFiles(csv('date,tmax,tmin,rain\n2026-06-01,hot,9,0'));
+  await expect(page.getByText(/Row 2, tmax: “hot” can’t be used/)).toBeVisible();
+  await page.getByRole('button', { name: 'Ask the stand-in station' }).click();
+  await expect(page.getByText('Days of the stand-in station are made up, not measured.')).toBeVisible();
+});

@@ -1,0 +1,50 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { isPastKeeping, type Product } from '@/core/materials/product';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import { shortDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+
+interface OpenedProps {
+  readonly product: Product;
+  readonly today: string;
+  readonly open: (input: unknown) => Promise<FieldTroubles | undefined>;
+}
+
+/** Bottles, bags and brews as they were opened. What is given comes from the last one, so that a bad one can be told. */
+export function Opened({ product, today, open }: OpenedProps) {
+  const [name, setName] = useState('');
+  const [openedOn, setOpenedOn] = useState(today);
+  const [fields, setFields] = useState<FieldTroubles>({});
+  const [isPending, startTransition] = useTransition();
+  const put = (): void => startTransition(async () => {
+    const found = await open({ name, openedOn });
+    setFields(found ?? {});
+    if (!found) setName('');
+  });
+  return (
+    <Box aria-label="What is open">
+      <h2>What is open</h2>
+      {product.batches.length === 0 && <Soft>No bottle, bag or brew is on record. Put each one down as it is opened: then it is known which units had which.</Soft>}
+      <ul>{product.batches.map(batch => (
+        <li key={batch.id}>{batch.name}{batch.openedOn === null ? '' : `, opened ${shortDay(batch.openedOn)} ${batch.openedOn.slice(0, 4)}`}{isPastKeeping(product, batch, today) && <b> past the {product.keepsMonths} months it keeps: don’t dose a trial from it</b>}</li>
+      ))}</ul>
+      <div>
+        <TextField label="A new one" name="batchName" value={name} onChange={setName} trouble={fields.name} placeholder="bottle 2" />
+        <TextField label="Opened on" name="openedOn" type="date" value={openedOn} onChange={setOpenedOn} trouble={fields.openedOn} />
+        <Button onPress={put} isPending={isPending}>Open it</Button>
+      </div>
+    </Box>
+  );
+}
+
+const Box = styled.section`
+  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
+  & ul { margin: 0; padding-left: 18px; }
+  & li b { color: var(--beet); }
+  & > div { display: flex; flex-wrap: wrap; gap: 12px; align-items: end; }
+`;

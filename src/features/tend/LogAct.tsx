@@ -1,0 +1,57 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { CARE_WORDS, CareKind } from '@/core/schedule/care-rule';
+import type { Result } from '@/core/result';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { Button } from '@/ui/Button';
+import { Acts } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface LogActProps {
+  readonly treatments: readonly { readonly id: string; readonly name: string }[];
+  readonly today: string;
+  readonly log: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** Something that was done and not planned: to all, or to some, which wants a reason. */
+export function LogAct({ treatments, today, log }: LogActProps) {
+  const [name, setName] = useState('');
+  const [kind, setKind] = useState<CareKind>('other');
+  const [to, setTo] = useState('');
+  const [doneOn, setDoneOn] = useState(today);
+  const [note, setNote] = useState('');
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const submit = (): void => startTransition(async () => {
+    const done = await log({ name, kind, treatmentIds: to === '' ? [] : [to], doneOn, note });
+    setTrouble(done.ok ? undefined : done.trouble);
+    if (done.ok) { setName(''); setNote(''); }
+  });
+  return (
+    <Box>
+      <summary>Something was done that was not planned</summary>
+      <div>
+        <TextField label="What" name="logName" value={name} onChange={setName} trouble={fields.name} placeholder="tied in, hail cover on" />
+        <Select label="It was" name="logKind" value={kind} onChange={setKind} options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))} />
+        <Select label="To whom" name="logTo" value={to} onChange={setTo} options={[{ value: '', label: 'all alike' }, ...treatments.map(treatment => ({ value: treatment.id, label: `only ${treatment.name}` }))]} />
+        <TextField label="On" name="logDay" type="date" value={doneOn} onChange={setDoneOn} trouble={fields.doneOn} />
+      </div>
+      <TextField label="Why" name="logNote" value={note} onChange={setNote} trouble={fields.note} />
+      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts><Button onPress={submit} isPending={isPending}>Put it in the log</Button></Acts>
+    </Box>
+  );
+}
+
+const Box = styled.details`
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  &[open] > * + * { margin-top: 10px; }
+  & > div { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;
