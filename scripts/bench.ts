@@ -1,5 +1,10 @@
 // npm run bench: how long the judge takes, whether its memory grows, and how soon the first page is there. Prints figures;
 // asserts nothing, because a shared machine has slow minutes.
+import { productFixture, rateFixture } from '@/core/materials/product-fixture';
+import { careActFixture, careRuleFixture } from '@/core/schedule/care-fixture';
+import { careTasks, dueToday, unitMeasuresOf } from '@/core/schedule/due-today';
+import type { TrialData } from '@/core/trial/trial-data';
+import { today } from '@/service/clock';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -93,6 +98,59 @@ async function fillGarden(): Promise<readonly string[]> {
   return trials.map(data => data.trial.id);
 }
 
+/** Starts a production server on the bench's data file and asks for each page 15 times. */
+async function timePages(paths: readonly string[], words: (path: string) => string): Promise<void> {
+  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4399'], { stdio: 'ignore', env: process.env });
+  const origin = 'http://127.0.0.1:4399';
+  while (!(await fetch(origin).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
+  for (const path of paths) {
+    const times: number[] = [];
+    for (let run = 0; run < 15; run++) {
+      const start = performance.now();
+      await (await fetch(origin + path)).text();
+      times.push(performance.now() - start);
+    }
+    console.log(`${words(path)}: median ${median(times).toFixed(0)} ms of 15 (first ${times[0]?.toFixed(0)} ms)`);
+  }
+  server.kill();
+}
+
+/** 50 running trials of 16 pots, each with four daily rules over 100 days: 20,000 steps, done up to yesterday. */
+function tendedTrials(): readonly TrialData[] {
+  const dice = seasonDice(2, Date.parse('2026-01-01T00:00:00Z'));
+  const gardenId = GardenId.parse(dice.newId());
+  const product = productFixture();
+  return Array.from({ length: 50 }, (_, i) => {
+    const script: DemoScript = {
+      question: `Tended ${i + 1}?`, crop: 'beans', picked: 'beans', unitWord: 'pot', factors: [{ name: 'feed', levels: ['none', 'fed', 'twice', 'tea'], dealtAt: 'pot' }],
+      treatments: ['none', 'fed', 'twice', 'tea'].map(feed => ({ name: feed, levels: { feed }, effect: 0 })), bench: { unitsEach: 4, blockCount: 4, blockWord: 'shelf', unitWidthMm: 240, seed: i },
+      startsOn: addDays(today(), -99), lengthDays: 99, isBlind: false, marginPercent: 15, harvestG: 500, cv: 0.2, pieceG: 6, pickDays: [],
+    };
+    const data = demoTrial(script, gardenId, dice);
+    const rules = data.treatments.map(treatment => careRuleFixture({ name: `${treatment.name} daily`, treatmentIds: [treatment.id], repeat: { kind: 'every', days: 1 }, material: { productId: product.id, rate: rateFixture(20, 20), choice: 'high', strength: 1, waterMl: 500, batchId: null } }));
+    const acts = rules.flatMap(rule => Array.from({ length: 99 }, (_, nth) => careActFixture(rule, nth, addDays(data.trial.startsOn, nth))));
+    return { ...data, care: { ...data.care, rules, acts }, products: [product] };
+  });
+}
+
+function benchToday(trials: readonly TrialData[]): void {
+  const cared = trials.map(data => ({ trial: data.trial, care: data.care, treatments: data.treatments, units: data.units, unit: unitMeasuresOf(data.places.find(place => place.id === data.units[0]?.placeId), null) }));
+  const steps = cared.reduce((sum, each) => sum + careTasks(each, today()).length, 0);
+  const times = timesMs(9, () => dueToday(cared, trials[0]?.products ?? [], today()));
+  console.log(`today, 50 trials, ${steps.toLocaleString('en')} steps: what is due, median ${median(times).toFixed(0)} ms of 9`);
+}
+
+async function benchTodayPage(trials: readonly TrialData[]): Promise<void> {
+  if (!existsSync('.next/BUILD_ID')) return;
+  const folder = mkdtempSync(join(tmpdir(), 'turnspit-bench-'));
+  process.env.TURNSPIT_DATA = join(folder, 'bench.sqlite');
+  await startStore();
+  await keepSeason({ id: trials[0]!.trial.gardenId, name: 'Bench garden', system: 'uk', latitude: 51, altitudeM: 50 }, trials);
+  await closeStore();
+  await timePages(['/'], path => `page ${path}, 50 trials, 20,000 steps`);
+  rmSync(folder, { recursive: true, force: true });
+}
+
 async function benchPages(): Promise<void> {
   if (!existsSync('.next/BUILD_ID')) return console.log('pages: no production build; run npm run build first');
   const folder = mkdtempSync(join(tmpdir(), 'turnspit-bench-'));
@@ -100,22 +158,13 @@ async function benchPages(): Promise<void> {
   await startStore();
   const [trialId = ''] = await fillGarden();
   await closeStore();
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4399'], { stdio: 'ignore', env: process.env });
-  const origin = 'http://127.0.0.1:4399';
-  while (!(await fetch(origin).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
-  for (const path of ['/', '/trials', `/trials/${trialId}/weigh`, `/trials/${trialId}/judge`]) {
-    const times: number[] = [];
-    for (let run = 0; run < 15; run++) {
-      const start = performance.now();
-      await (await fetch(origin + path)).text();
-      times.push(performance.now() - start);
-    }
-    console.log(`page ${path.replace(trialId, '…')}, 20 trials, 20,480 picks: median ${median(times).toFixed(0)} ms of 15 (first ${times[0]?.toFixed(0)} ms)`);
-  }
-  server.kill();
+  await timePages(['/', '/trials', `/trials/${trialId}/weigh`, `/trials/${trialId}/judge`], path => `page ${path.replace(trialId, '…')}, 20 trials, 20,480 picks`);
   rmSync(folder, { recursive: true, force: true });
 }
 
 benchJudge();
 benchPlanner();
+const tended = tendedTrials();
+benchToday(tended);
+await benchTodayPage(tended);
 await benchPages();

@@ -51,3 +51,29 @@ test('judge takes a Latin square and a split plot', () => {
   const split = turnspit('judge', 'reference/data/oats.csv', '--response', 'Y', '--factor', 'V', '--factor', 'N', '--block', 'B', '--whole', 'V', '--shuffles', '200', '--json');
   expect(JSON.parse(split.stdout)).toMatchObject({ design: { kind: 'split-plot' }, anova: [{ term: 'B' }, { term: 'V' }, { term: 'whole plots' }, { term: 'N' }, { term: 'V:N' }, { term: 'residual' }] });
 });
+
+describe('the shed’s arithmetic', () => {
+  const json = (...args: readonly string[]): unknown => JSON.parse(turnspit(...args, '--json').stdout);
+  test.each([
+    [['dose', '--label', '20 ml per 4.5 l', '--strength', '0.5', '--volume', '0.5 l'], { productMl: expect.closeTo(1.1111, 4) }],
+    [['dose', '--label', '70-80 g per square metre', '--take', 'low', '--area', '0.0707 m2'], { productG: expect.closeTo(4.949, 3) }],
+    [['nutrients', '--grade', '12-4-8', '--basis', 'oxide', '--amount', '44 ml', '--density', '1.0'], { nG: expect.closeTo(5.28, 9), p2o5G: expect.closeTo(1.76, 9), k2oG: expect.closeTo(3.52, 9), pG: expect.closeTo(0.7681, 4), kG: expect.closeTo(2.9221, 3) }],
+    [['equal', '--grade-a', '12-4-8', '--amount-a', '3 tbsp', '--grade-b', '4-6-2', '--by', 'n', '--density-a', '1', '--density-b', '1', '--system', 'uk'], { amountMl: expect.closeTo(135, 9), amountG: expect.closeTo(135, 9) }],
+    [['depth', '--length', '36 in', '--width', '36 in', '--depth', '3 in', '--bag', '1.5 cu ft'], { volumeL: expect.closeTo(63.713, 3), bags: 2, bagsExact: expect.closeTo(1.5, 9) }],
+    [['dilute', '--stock', '3', '--add', '6 tbsp', '--to', '1 gal', '--system', 'us'], { percentAddedTo: expect.closeTo(0.0687, 4), percentMadeUpTo: expect.closeTo(0.0703, 4), mlPerL: expect.closeTo(23.4375, 4) }],
+    [['eto', '--method', 'fao56', '--lat', '50.8', '--day', '187', '--tmax', '21.5', '--tmin', '12.3', '--altitude', '100', '--rhmax', '84', '--rhmin', '63', '--wind', '2.78', '--wind-height', '10', '--sun', '9.25'], { etoMm: expect.closeTo(3.88, 2) }],
+    [['gdd', '--base', '10', '--upper', '30', '--method', 'capped', '--tmax', '22,18', '--tmin', '12,6'], { daily: [7, 4], total: 11 }],
+  ])('%j', (args, printed) => {
+    expect(json(...args)).toEqual(printed);
+  });
+
+  test.each([
+    [['dose', '--label', '3 to 1', '--volume', '1 l'], 'Say which'], [['dose', '--label', '20 ml per gallon', '--volume', '1 l'], 'differ'], [['dose', '--label', '20 ml per litre'], '--volume'], [['nutrients', '--grade', '60-30-20', '--amount', '5 g'], '110%'], [['nutrients', '--grade', '5-5-5', '--amount', '5 ml'], '--density'],
+    [['equal', '--grade-a', '0-5-5', '--amount-a', '5 g', '--grade-b', '4-6-2', '--by', 'n'], 'A holds no N'], [['depth', '--length', '1 m', '--width', '1 kg', '--depth', '3 cm'], '--width'], [['dilute', '--stock', '130', '--add', '6 ml', '--to', '1 l'], '--stock'],
+    [['eto', '--lat', '50', '--day', '400', '--tmax', '20', '--tmin', '10'], '--day'], [['eto', '--lat', '50', '--day', '180', '--tmax', '10', '--tmin', '20'], 'above'], [['gdd', '--base', '10', '--tmax', '20,21', '--tmin', '10'], '2 days'], [['gdd', '--base', '10', '--tmax', 'warm', '--tmin', '10'], '--tmax'],
+  ])('%j ends with 2 and one line', (args, words) => {
+    const ran = turnspit(...args);
+    expect([ran.status, ran.stderr.trim().split('\n').length]).toEqual([2, 1]);
+    expect(ran.stderr).toContain(words);
+  });
+});

@@ -4,13 +4,13 @@ import { BLANK_CARE } from '@/core/schedule/care-form';
 import type { TrialData } from '@/core/trial/trial-data';
 import { askTrial } from './ask';
 import { calendarOf } from './calendar';
-import { changeCareSettings, dateStage, dropCareRule, saveCareRule, tickOff, untick } from './care';
+import { changeCareSettings, dateStage, dropCareRule, logCare, saveCareRule, tickOff, untick } from './care';
 import { addDays } from '@/core/trial/calendar-day';
 import { today } from './clock';
 import { freshGardenForEachTest } from './garden-fixture';
 import { openKey } from './judge';
 import { dealTrial, lockPlan } from './lay-out';
-import { listProducts, saveProduct, takeOffShelf } from './shelf';
+import { listProducts, openBatch, saveProduct, stepUp, takeOffShelf } from './shelf';
 import { listDue, lookIntoBottles } from './today';
 import { findTrial, trialLog } from './trials';
 import { fetchStandIn, importWeather, weatherOf } from './weather';
@@ -140,4 +140,36 @@ test('weather comes from a file whole or not at all, and the stand-in never writ
   expect(days.map(day => [day.day, day.source])).toEqual([['2026-06-01', 'stand-in'], ['2026-06-02', 'file'], ['2026-06-03', 'stand-in']]);
   expect(await fetchStandIn('2026-06-01', '2026-06-03')).toBe(2);
   expect(await weatherOf('2026-06-01', '2026-06-30')).toEqual(days);
+});
+
+test('an act keeps the batch it came from, and a batch is not opened tomorrow', async () => {
+  const id = await product();
+  const data = await locked();
+  const ruleId = await weekly(data, id);
+  expect(await openBatch(id, { name: 'bottle 1', openedOn: addDays(today(), -20) })).toMatchObject({ ok: true });
+  expect(await openBatch(id, { name: '', openedOn: addDays(today(), 1) })).toMatchObject({ ok: false, trouble: { name: expect.any(String), openedOn: expect.any(String) } });
+  expect(await tickOff(data.trial.id, act(ruleId, 2))).toMatchObject({ ok: true, value: { batchId: (await listProducts())[0]?.batches[0]?.id } });
+  // Saving the pack’s print again loses neither batches nor the ladder.
+  await saveProduct(id, { ...BLANK_PRODUCT, name: 'Tidewrack feed', rates: '20 ml in 4.5 l' });
+  expect((await listProducts())[0]?.batches).toHaveLength(1);
+});
+
+test('a new spray is stepped up only look by look', async () => {
+  const id = await product({ form: 'spray-concentrate' });
+  expect(await stepUp(id, 'no-harm')).toMatchObject({ ok: false });
+  expect(await stepUp(id, 'start')).toMatchObject({ ok: true, value: { stepUp: { startedOn: today(), looks: [] } } });
+  expect(await stepUp(id, 'no-harm')).toMatchObject({ ok: false, trouble: { stepUp: expect.stringContaining(addDays(today(), 3)) } });
+  expect(await stepUp(v7(), 'start')).toMatchObject({ ok: false });
+});
+
+test('what was not planned is logged: for all at once, for some only with a reason that stands on the verdict', async () => {
+  const data = await locked();
+  const entry = { name: 'hail cover on', kind: 'other', treatmentIds: [], doneOn: today() };
+  expect(await logCare(data.trial.id, entry)).toMatchObject({ ok: true });
+  expect(await logCare(data.trial.id, { ...entry, treatmentIds: [data.treatments[1]?.id] })).toMatchObject({ ok: false, trouble: { fields: { note: expect.stringContaining('Not all got it') } } });
+  expect(await logCare(data.trial.id, { ...entry, treatmentIds: [data.treatments[1]?.id], note: 'Only one cover.' })).toMatchObject({ ok: true });
+  expect(await logCare(data.trial.id, { ...entry, doneOn: addDays(today(), 1) })).toMatchObject({ ok: false });
+  const after = await dataOf(data.trial.id);
+  expect([after.care.acts.length, after.amendments.map(amendment => amendment.why)]).toEqual([2, ['Only one cover.']]);
+  expect((await listDue()).tasks).toEqual([]);
 });

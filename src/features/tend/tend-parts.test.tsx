@@ -1,0 +1,99 @@
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { failure, success } from '@/core/result';
+import { analysisFixture, productFixture } from '@/core/materials/product-fixture';
+import { careActFixture, caredFixture } from '@/core/schedule/care-fixture';
+import { trialFixture } from '@/core/trial/trial-fixture';
+import { DueBoard } from './DueBoard';
+import { DueSteps } from './DueSteps';
+import { Kept } from './Kept';
+import { Ledger } from './Ledger';
+import { MixingList } from './MixingList';
+import { tendViewOf } from './tend-view';
+import { materialWords, whenWords } from './care-words';
+
+const weak = productFixture({ name: 'Tidewrack' });
+const strong = productFixture({ name: 'Osmund', analysis: analysisFixture(12, 4, 8) });
+const data = caredFixture(trialFixture({ treatments: 3, unitsEach: 2 }), [weak, strong]);
+const view = (changes: Partial<typeof data> = {}, today = '2026-05-08') => tendViewOf({ ...data, ...changes }, data.products, today, 'uk');
+
+describe('what is due', () => {
+  test('is ticked off by one press, with one id however often it is pressed; what is refused says why', async () => {
+    const tick = jest.fn().mockResolvedValueOnce(failure({ kind: 'closed' })).mockResolvedValue(success(true));
+    render(<DueSteps tasks={view().due.tasks} today="2026-05-08" tick={tick} />);
+    const done = screen.getByRole('button', { name: 'feed 1 weekly: done' });
+    fireEvent.click(done);
+    expect(await screen.findByText('The trial is closed, and its verdict frozen.')).toBeVisible();
+    await waitFor(() => { fireEvent.click(done); expect(tick.mock.calls.length).toBeGreaterThan(1); });
+    const [[trialId, first], [, second]] = tick.mock.calls;
+    expect(trialId).toBe(data.trial.id);
+    expect(second.id).toBe(first.id);
+    expect(first).toMatchObject({ nth: 1, doneOn: '2026-05-08', isSkipped: false, amount: null });
+    expect(screen.getByText('2 pots: 4.44 ml Tidewrack in 1 l each')).toBeVisible();
+  });
+
+  test('late steps say how late', () => {
+    render(<DueSteps tasks={view({}, '2026-05-10').due.tasks} today="2026-05-10" tick={jest.fn()} />);
+    expect(screen.getAllByText('2 days late')).toHaveLength(2);
+  });
+
+  test('of a blind trial only bottles, until whoever mixes looks', async () => {
+    const blind = { ...data, trial: { ...data.trial, isBlind: true } };
+    const open = view({ trial: { ...data.trial, isBlind: true, keyOpenedAt: '2026-05-02T08:00:00.000Z' } }).due;
+    const named = { ...open, tasks: open.tasks.map(task => ({ ...task, trial: blind.trial, receivers: task.receivers.map((receiver, i) => ({ ...receiver, label: `bottle ${'KR'.charAt(i)}` })) })), mixing: open.mixing.map(mix => ({ ...mix, each: mix.each.map(part => ({ ...part, forWhom: 'bottle K' })) })) };
+    render(<DueBoard due={tendViewOf(blind, data.products, '2026-05-08', 'uk').due} today="2026-05-08" tick={jest.fn()} lookIntoBottles={async () => named} />);
+    expect(screen.getAllByText('Give what is in the bottle')).toHaveLength(2);
+    expect(screen.queryByText(/Tidewrack/)).toBeNull();
+    await userEvent.setup().click(screen.getByRole('button', { name: 'Show what is in the bottles' }));
+    expect(await screen.findByText(/^Tidewrack, full strength/)).toBeVisible();
+  });
+});
+
+describe('what each is given', () => {
+  test('stands side by side, with what is unequal and how to make it fair', async () => {
+    render(<Ledger view={view()} />);
+    const rows = screen.getAllByRole('row');
+    expect(within(rows[1] ?? document.body).getByText('nothing')).toBeVisible();
+    expect(screen.getByText(/feed 2 gives 2.4 times the nitrogen of feed 1/)).toBeVisible();
+    expect(screen.getByText(/Can’t be done within the labels: feed 1 gives/)).toBeVisible();
+    await userEvent.setup().click(screen.getByText('as done so far'));
+    expect(screen.getAllByText(/^0 × /)).toHaveLength(2);
+  });
+});
+
+test('how it was kept, with a way back', async () => {
+  const [rule] = data.care.rules;
+  if (!rule) throw new Error('there must be a rule');
+  const untick = jest.fn().mockResolvedValue(success(true));
+  const acts = [careActFixture(rule, 0, '2026-05-01'), careActFixture(rule, 1, '2026-05-08', { isSkipped: true, note: 'Rain.' })];
+  render(<Kept view={view({ care: { ...data.care, acts } }, '2026-05-20')} untick={untick} />);
+  expect(screen.getByText(/Some treatments missed more than others/)).toBeVisible();
+  expect(screen.getByText('8 May: feed 1 weekly, left out. Rain.')).toBeVisible();
+  await userEvent.setup().click(screen.getByRole('button', { name: 'Take back feed 1 weekly of 1 May' }));
+  expect(untick).toHaveBeenCalledWith(acts[0]?.id);
+});
+
+test('to mix: how much, how strong, and what must never meet', () => {
+  const { mixing } = view().due;
+  render(<MixingList mixing={mixing} forbidden={[{ a: 'Verjuice', b: 'Whitewash', why: 'they give off chlorine' }]} />);
+  expect(screen.getAllByText('2.2 l')).toHaveLength(2);
+  expect(screen.getByRole('alert')).toHaveTextContent('Never Verjuice and Whitewash in one can: they give off chlorine.');
+});
+
+test('rules in words', () => {
+  const [rule] = data.care.rules;
+  if (!rule) throw new Error('there must be a rule');
+  expect(whenWords(rule, data.care.rules)).toBe('weekly from the start');
+  expect(whenWords({ ...rule, repeat: { kind: 'times', times: 3, days: 2 }, from: { kind: 'stage', stage: 'first flower', days: 3 } }, [])).toBe('3 times, 2 days apart, 3 days after first flower');
+  expect(whenWords({ ...rule, repeat: { kind: 'weekdays', weekdays: [1, 4] }, from: { kind: 'start', days: -42 }, until: { kind: 'stage', stage: 'first flower', days: 0 } }, [])).toBe('on Monday, Thursday 42 days before the start until first flower');
+  expect(materialWords(rule, 'Tidewrack')).toBe('Tidewrack, as on the label, full strength, 1 l each');
+});
+
+test('rain on a spray is told', () => {
+  const [rule] = data.care.rules;
+  if (!rule) throw new Error('there must be a rule');
+  const care = { ...data.care, rules: [{ ...rule, washedOffByMm: 5 }], acts: [careActFixture(rule, 0, '2026-05-05')] };
+  const day = { day: '2026-05-06', tmaxC: 15, tminC: 8, rainMm: 9, windMs: null, rhMax: null, rhMin: null, sunHours: null, source: 'file' as const };
+  const washed = (rainMm: number) => tendViewOf({ ...data, care }, data.products, '2026-05-08', 'uk', [{ ...day, rainMm }]).washedOff;
+  expect([washed(9), washed(2)]).toEqual([[{ name: rule.name, on: '2026-05-05', rainMm: 9 }], []]);
+});
