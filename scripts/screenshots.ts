@@ -16,6 +16,8 @@ interface Shot {
   readonly file: string;
   readonly trial?: string;
   readonly path: string;
+  /** Followed from there. */
+  readonly link?: string;
   readonly size?: typeof DESK;
   readonly isDark?: boolean;
   readonly isWhole?: boolean;
@@ -24,9 +26,9 @@ interface Shot {
 const SHOTS: readonly Shot[] = [
   { file: 'today', path: '/' }, { file: 'trials', path: '/trials' }, { file: 'ask', trial: BEANS, path: '/ask' }, { file: 'lay-out', trial: BEANS, path: '/lay-out', isWhole: true },
   { file: 'questions', path: '/trials/new' }, { file: 'questions-phone', path: '/trials/new', size: PHONE }, { file: 'ask-crossed', path: '/trials/new?from=mulch-and-feed', isWhole: true }, { file: 'print', trial: BEANS, path: '/print' },
-  { file: 'tend', trial: STRAWBERRIES, path: '/tend' }, { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' }, { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
+  { file: 'tend', trial: STRAWBERRIES, path: '/tend', isWhole: true }, { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' }, { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
   { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-phone', trial: BEANS, path: '/judge', size: PHONE }, { file: 'judge-dark', trial: BEANS, path: '/judge', isDark: true },
-  { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' },
+  { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' }, { file: 'shelf', path: '/shelf' }, { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true }, { file: 'sums', path: '/shelf/sums', isWhole: true },
 ];
 
 /** Serves a data file while the work is done. */
@@ -38,12 +40,13 @@ async function whileServing(dataFile: string, work: () => Promise<void>): Promis
   await new Promise(resolve => server.on('exit', resolve));
 }
 
-async function takeShot(browser: Browser, { file, trial, path, size = DESK, isDark = false, isWhole = false }: Shot): Promise<void> {
+async function takeShot(browser: Browser, { file, trial, path, link, size = DESK, isDark = false, isWhole = false }: Shot): Promise<void> {
   const isPhone = size === PHONE;
   const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: isDark ? 'dark' : 'light', isMobile: isPhone, hasTouch: isPhone });
   await open(page, trial ? '/trials' : path);
   if (trial) await open(page, ((await page.getByRole('link', { name: trial }).getAttribute('href')) ?? '').replace(/\/[^/]+$/, path));
-  await page.waitForTimeout(2500); // the planner’s curve has sharpened by then
+  if (link) await page.getByRole('link', { name: link }).click();
+  await page.waitForTimeout(4000); // the planner’s curve has sharpened by then
   await page.screenshot({ path: join(OUT, `${file}.png`), fullPage: isWhole });
   await page.close();
 }

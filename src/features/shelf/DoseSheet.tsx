@@ -46,7 +46,7 @@ export function DoseSheet({ product, system }: { readonly product: Product; read
       </div>
       {dose !== undefined && tool && <DoseWords product={product} rate={rate} dose={dose} count={count} tool={tool} />}
       {rate.per.kind === 'water' && 'waterMl' in target && target.waterMl !== undefined && <MadeUp rate={rate} eachMl={target.waterMl} system={system} />}
-      {dose === undefined && <Soft>{NEEDS[rate.per.kind] ? `Say ${(NEEDS[rate.per.kind] ?? '').toLowerCase()}.` : ''}</Soft>}
+      {dose === undefined && <Soft>{NEEDS[rate.per.kind] ? `${ASKS[rate.per.kind] ?? ''}` : ''}</Soft>}
     </Sheet>
   );
 }
@@ -91,6 +91,7 @@ function signed(percent: number): string {
 
 type Per = LabelRate['per']['kind'];
 const NEEDS: Readonly<Partial<Record<Per, string>>> = { water: 'Water to each', area: 'Each is across, or its area', mix: 'Mix in each', row: 'Row of each' };
+const ASKS: Readonly<Partial<Record<Per, string>>> = { water: 'How much water does each get?', area: 'How wide is each, or how large its bed?', mix: 'How much mix is in each?', row: 'How long is the row of each?' };
 const EXAMPLES: Readonly<Partial<Record<Per, string>>> = { water: '1.5 l', area: '30 cm', mix: '10 l', row: '2 m' };
 
 function targetOf(rate: LabelRate, written: string, system: MeasureSystem): Parameters<typeof doseFor>[3] | { readonly trouble: string } {

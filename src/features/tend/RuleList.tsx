@@ -41,7 +41,7 @@ export function RuleList({ view, save, drop }: RuleListProps) {
         <li key={rule.id}>
           <div>
             <strong>{rule.name}</strong> <span>{whenWords(rule, care.rules)}</span>
-            <small>{rule.treatmentIds.length === 0 ? 'to all alike' : `to ${treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id)).map(treatment => treatment.name).join(', ')}`}{rule.material ? `: ${materialWords(rule, nameOf(rule.material.productId))}` : ''}</small>
+            <small>{rule.treatmentIds.length === 0 ? 'to all alike' : `to ${namesOf(treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id)).map(treatment => treatment.name))}`}{rule.material ? `: ${materialWords(rule, nameOf(rule.material.productId))}` : ''}</small>
           </div>
           {trial.state !== 'closed' && <Button data-tone="quiet" aria-label={`Change ${rule.name}`} onPress={() => { setOpen(open === rule.id ? null : rule.id); setTrouble(undefined); }}>{open === rule.id ? 'Close' : 'Change'}</Button>}
           {open === rule.id && (
@@ -59,6 +59,11 @@ export function RuleList({ view, save, drop }: RuleListProps) {
         : trial.state !== 'closed' && <Acts><Button onPress={() => setOpen('new')}>Plan something</Button></Acts>}
     </Rules>
   );
+}
+
+/** Crossed treatments have a comma in their names. */
+function namesOf(names: readonly string[]): string {
+  return names.map(name => (name.includes(',') ? `“${name}”` : name)).join(names.length === 2 ? ' and ' : ', ');
 }
 
 const Rules = styled.section`
