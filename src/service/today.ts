@@ -23,6 +23,6 @@ export async function lookIntoBottles(): Promise<DueToday> {
 async function allDue(): Promise<DueToday> {
   const garden = await currentGarden();
   const db = database();
-  const trials = (await caredTrials(db, garden.id)).map(({ place, ...cared }): CaredTrial => ({ ...cared, unit: unitMeasuresOf(place, cared.care.settings.mixMl) }));
+  const trials = (await caredTrials(db, garden.id, today())).map(({ place, ...cared }): CaredTrial => ({ ...cared, unit: unitMeasuresOf(place, cared.care.settings.mixMl) }));
   return dueToday(trials, await productsOf(db, garden.id, true), today());
 }

@@ -1,37 +1,52 @@
 import { z } from 'zod';
 import { CareAct, CarePlan, CareSettings, NO_CARE } from '@/core/schedule/care-plan';
 import type { CareRule } from '@/core/schedule/care-rule';
+import type { TaskDone } from '@/core/schedule/tasks';
 import { byTrial } from './by-trial';
 import type { Database } from './database';
 import { addEntry, standingRows } from './revisions';
 
 type Row = Readonly<Record<string, unknown>>;
 
-const TrialRow = z.looseObject({ trialId: z.string() });
+const Plan = CarePlan.unwrap().omit({ acts: true });
 const PlanRow = z.object({ settings: z.string(), stages: z.string(), bottles: z.string() });
 const actOf = (row: unknown): CareAct => { const found = z.record(z.string(), z.unknown()).parse(row); return CareAct.parse({ ...found, isSkipped: Boolean(found.isSkipped), isRemoval: Boolean(found.isRemoval) }); };
 
 /** A trial's care: settings, rules, stages, and the standing acts. */
 export async function carePlanOf(db: Database, trialId: string): Promise<CarePlan> {
-  return (await carePlansOf(db, [trialId])).get(trialId) ?? NO_CARE;
+  const plan = (await carePlansOf(db, [trialId])).get(trialId);
+  return plan ? { ...plan, acts: (await standingRows(db, 'careActs', trialId)).map(actOf) } : NO_CARE;
 }
 
-/** The care of many trials, by their ids. */
-export async function carePlansOf(db: Database, trialIds: readonly string[]): Promise<ReadonlyMap<string, CarePlan>> {
+/** The care of many trials, by their ids, without what was done. */
+export async function carePlansOf(db: Database, trialIds: readonly string[]): Promise<ReadonlyMap<string, Omit<CarePlan, 'acts'>>> {
   const rowsOf = async (table: string, order: readonly string[]): Promise<ReadonlyMap<string, readonly Row[]>> => {
     const rows: readonly Row[] = await db(table).whereIn('trialId', [...trialIds]).orderBy([...order]);
     return byTrial(rows);
   };
   const [plans, rules] = [await rowsOf('carePlans', ['trialId']), await rowsOf('careRules', ['position', 'id'])];
-  const acts = byTrial((await standingRows(db, 'careActs', trialIds)).map(row => TrialRow.parse(row)));
   return new Map(trialIds.map(trialId => {
     const row = plans.get(trialId)?.[0];
     const plan = row === undefined ? { settings: '{}', stages: '{}', bottles: '{}' } : PlanRow.parse(row);
-    return [trialId, CarePlan.parse({
-      settings: CareSettings.parse(JSON.parse(plan.settings)), stages: JSON.parse(plan.stages), bottles: JSON.parse(plan.bottles),
-      rules: (rules.get(trialId) ?? []).map(rule => JSON.parse(String(rule.facts))), acts: (acts.get(trialId) ?? []).map(actOf),
+    return [trialId, Plan.parse({
+      settings: CareSettings.parse(JSON.parse(plan.settings)), stages: JSON.parse(plan.stages), bottles: JSON.parse(plan.bottles), rules: (rules.get(trialId) ?? []).map(rule => JSON.parse(String(rule.facts))),
     })];
   }));
+}
+
+/**
+ * What of many trials' care was done, as far as the calendar asks: tens of thousands of rows over some years, so only their
+ * bare facts, and only what is recent.
+ *
+ * @param since acts before this day are left out, but for `wholeRules`, whose next step counts from the last
+ */
+export async function doneTasksOf(db: Database, trialIds: readonly string[], since: string, wholeRules: readonly string[]): Promise<ReadonlyMap<string, readonly TaskDone[]>> {
+  const rows: readonly Row[] = await db('careActs').leftJoin('careActs as later', 'later.supersedes', 'careActs.id').whereIn('careActs.trialId', [...trialIds]).where({ 'careActs.isRemoval': false }).whereNull('later.id')
+    .where(query => { query.where('careActs.doneOn', '>=', since).orWhereIn('careActs.ruleId', [...wholeRules]); })
+    .select('careActs.trialId', 'careActs.ruleId', 'careActs.nth', 'careActs.doneOn', 'careActs.isSkipped');
+  const done = new Map<string, TaskDone[]>(trialIds.map(trialId => [trialId, []]));
+  for (const row of rows) done.get(String(row.trialId))?.push({ ruleId: String(row.ruleId), nth: Number(row.nth), on: String(row.doneOn), isSkipped: Boolean(row.isSkipped) });
+  return done;
 }
 
 /** Puts down what of the plan has changed. */

@@ -1,7 +1,8 @@
+import { addDays, type CalendarDay } from '@/core/trial/calendar-day';
 import type { CaredTrial } from '@/core/schedule/due-today';
 import type { Place } from '@/core/trial/trial-data';
 import { ExperimentalUnit, Treatment } from '@/core/trial/trial-data';
-import { carePlansOf } from './care';
+import { carePlansOf, doneTasksOf } from './care';
 import { byTrial } from './by-trial';
 import type { Database } from './database';
 import { trialsOf } from './trials';
@@ -14,12 +15,14 @@ const Stand = z.object({ shape: z.enum(['round', 'square']), widthMm: z.number()
 const Named = Treatment.unwrap().pick({ id: true, name: true });
 
 /** Running trials with their care, in a handful of questions to the database, however many there are. */
-export async function caredTrials(db: Database, gardenId: string): Promise<readonly (Omit<CaredTrial, 'unit'> & { readonly place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined })[]> {
+export async function caredTrials(db: Database, gardenId: string, today: CalendarDay): Promise<readonly (Omit<CaredTrial, 'unit'> & { readonly place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined })[]> {
   const running = (await trialsOf(db, gardenId)).filter(trial => trial.state === 'locked');
   const ids = running.map(trial => trial.id);
   if (ids.length === 0) return [];
   const plans = await carePlansOf(db, ids);
   const cared = running.filter(trial => (plans.get(trial.id)?.rules.length ?? 0) > 0);
+  const whole = cared.flatMap(trial => { const plan = plans.get(trial.id); return plan ? countedRules(plan) : []; });
+  const done = await doneTasksOf(db, cared.map(trial => trial.id), addDays(today, -RECENT_DAYS), whole);
   const rowsOf = async (table: string): Promise<ReadonlyMap<string, readonly Row[]>> => {
     const rows: readonly Row[] = await db(table).whereIn('trialId', cared.map(trial => trial.id)).orderBy('position');
     return byTrial(rows);
@@ -30,6 +33,16 @@ export async function caredTrials(db: Database, gardenId: string): Promise<reado
   return cared.map(trial => {
     const own = units.get(trial.id) ?? [];
     const place = places.find(each => each.id === own[0]?.placeId);
-    return { trial, care: plans.get(trial.id)!, treatments: (treatments.get(trial.id) ?? []).map(row => Named.parse(row)), units: own.map(row => Unit.parse(row)), place: place && Stand.parse(place) };
+    return { trial, care: plans.get(trial.id)!, done: done.get(trial.id) ?? [], treatments: (treatments.get(trial.id) ?? []).map(row => Named.parse(row)), units: own.map(row => Unit.parse(row)), place: place && Stand.parse(place) };
   });
+}
+
+// A step stays late for a week; it may have been put down as done a fortnight before its day.
+const RECENT_DAYS = 21;
+
+/** Rules of which every act is asked for: their next step counts from the last, another rule waits for them, or a missed step ends them. */
+function countedRules({ rules, settings }: Pick<CaredTrial['care'], 'rules' | 'settings'>): readonly string[] {
+  if (settings.missed === 'stop') return rules.map(rule => rule.id);
+  const waited = new Set(rules.flatMap(rule => (rule.from.kind === 'after' ? [rule.from.ruleId] : [])));
+  return rules.filter(rule => rule.repeat.kind === 'times' || waited.has(rule.id)).map(rule => rule.id);
 }

@@ -64,5 +64,14 @@ function snakeCase(name: string): string {
 
 function camelKeys(row: unknown): unknown {
   if (typeof row !== 'object' || row === null || row instanceof Date) return row;
-  return Object.fromEntries(Object.entries(row).map(([key, value]) => [key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase()), value]));
+  return Object.fromEntries(Object.entries(row).map(([key, value]) => [camelCase(key), value]));
+}
+
+// The same few names come with every row.
+const camelNames = new Map<string, string>();
+
+function camelCase(key: string): string {
+  const known = camelNames.get(key) ?? key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  camelNames.set(key, known);
+  return known;
 }

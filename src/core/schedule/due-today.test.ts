@@ -1,11 +1,12 @@
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { bottleCodes } from './bottle-codes';
 import { careActFixture, caredFixture } from './care-fixture';
+import { doneTasks } from './care-plan';
 import { dueToday, hiddenDue, receiversOf, unitMeasuresOf } from './due-today';
 
 const data = caredFixture(trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4, isBlind: true }));
 const unit = unitMeasuresOf(data.places.find(place => place.id === data.units[0]?.placeId), null);
-const cared = (changes: Partial<typeof data.trial> = {}) => ({ trial: { ...data.trial, ...changes }, care: data.care, treatments: data.treatments, units: data.units, unit });
+const cared = (changes: Partial<typeof data.trial> = {}) => ({ trial: { ...data.trial, ...changes }, care: data.care, done: [], treatments: data.treatments, units: data.units, unit });
 
 test('what is due is told with what each unit gets; done is done', () => {
   const due = dueToday([cared({ isBlind: false })], data.products, '2026-05-08');
@@ -13,7 +14,7 @@ test('what is due is told with what each unit gets; done is done', () => {
   expect(due.tasks[0]?.each).toEqual({ kind: 'volume', ml: expect.closeTo(1000 * (20 / 4500), 9) });
   const [first] = data.care.rules;
   if (!first) throw new Error('there must be a rule');
-  const after = { ...cared({ isBlind: false }), care: { ...data.care, acts: [careActFixture(first, 1, '2026-05-08')] } };
+  const after = { ...cared({ isBlind: false }), done: doneTasks([careActFixture(first, 1, '2026-05-08')]) };
   expect(dueToday([after], data.products, '2026-05-08').tasks.map(task => task.rule.name)).toEqual(['feed 2 weekly']);
   expect(due.mixing).toHaveLength(2);
 });

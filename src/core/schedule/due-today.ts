@@ -7,13 +7,14 @@ import type { ExperimentalUnit, Place, Treatment, Trial } from '@/core/trial/tri
 import { type CarePlan, doneTasks } from './care-plan';
 import type { CareRule } from './care-rule';
 import { forbiddenPairs, mixingList, type NeedOfTask, type ToMix } from './mixing-list';
-import { type StandingTask, standingTasks } from './task-state';
-import { tasksOf } from './tasks';
+import { type StandingTask, standingTasks, wantingTasks } from './task-state';
+import { type Task, type TaskDone, tasksOf } from './tasks';
 
 /** A running trial as far as its care goes. */
 export interface CaredTrial {
   readonly trial: Pick<Trial, 'id' | 'question' | 'unitWord' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'>;
-  readonly care: CarePlan;
+  readonly care: Omit<CarePlan, 'acts'>;
+  readonly done: readonly TaskDone[];
   readonly treatments: readonly Pick<Treatment, 'id' | 'name'>[];
   readonly units: readonly Pick<ExperimentalUnit, 'code' | 'treatmentId' | 'position'>[];
   readonly unit: UnitMeasures;
@@ -46,10 +47,16 @@ export interface DueToday {
   readonly forbidden: ReturnType<typeof forbiddenPairs>;
 }
 
+type Dated = Pick<Trial, 'startsOn' | 'endsOn'>;
+
 /** A trial's tasks with where each stands today. */
-export function careTasks({ trial, care }: Pick<CaredTrial, 'trial' | 'care'>, today: CalendarDay): readonly StandingTask[] {
+export function careTasks({ trial, care }: { readonly trial: Dated; readonly care: CarePlan }, today: CalendarDay): readonly StandingTask[] {
   const done = doneTasks(care.acts);
-  return standingTasks(tasksOf(care.rules, { startsOn: trial.startsOn, endsOn: trial.endsOn, stages: care.stages, done }), done, today, care.settings.missed);
+  return standingTasks(dated(trial, care, done), done, today, care.settings.missed);
+}
+
+function dated(trial: Dated, care: Omit<CarePlan, 'acts'>, done: readonly TaskDone[]): readonly Task[] {
+  return tasksOf(care.rules, { startsOn: trial.startsOn, endsOn: trial.endsOn, stages: care.stages, done });
 }
 
 /** What is due today and what is late, the latest first. */
@@ -58,7 +65,7 @@ export function dueToday(trials: readonly CaredTrial[], products: readonly Produ
   const needs: NeedOfTask[] = [];
   const tasks = trials.flatMap(cared => {
     const rules = new Map(cared.care.rules.map(rule => [rule.id, rule]));
-    return careTasks(cared, today).filter(task => task.state === 'due' || task.state === 'overdue').flatMap((task): DueTask[] => {
+    return wantingTasks(dated(cared.trial, cared.care, cared.done), cared.done, today, cared.care.settings.missed).flatMap((task): DueTask[] => {
       const rule = rules.get(task.ruleId);
       if (!rule) return [];
       const receivers = receiversOf(rule, cared);

@@ -27,16 +27,36 @@ export interface StandingTask extends Task {
 
 /** All tasks of a trial with where each stands. */
 export function standingTasks(tasks: readonly Task[], done: readonly TaskDone[], today: CalendarDay, policy: MissedPolicy): readonly StandingTask[] {
-  const doneOf = new Map(done.map(each => [key(each), each]));
-  const dueOf = new Map(tasks.map(task => [key(task), task.dueOn]));
-  const standing = tasks.map((task): StandingTask => {
-    const own = doneOf.get(key(task));
-    return { ...task, state: taskState(task, own, today, policy, dueOf.get(`${task.ruleId} ${task.nth + 1}`) ?? null), doneOn: own?.on ?? null };
-  });
-  const stoppedRules = new Set(policy === 'stop' ? standing.filter(task => task.state === 'missed').map(task => task.ruleId) : []);
-  return standing.map(task => (stoppedRules.has(task.ruleId) && (task.state === 'due' || task.state === 'coming') ? { ...task, state: 'missed' } : task));
+  return standing(tasks, tasks, done, today, policy);
 }
 
-function key({ ruleId, nth }: Pick<Task, 'ruleId' | 'nth'>): string {
-  return `${ruleId} ${nth}`;
+/** Only what is due or late, out of many that are done or to come. */
+export function wantingTasks(tasks: readonly Task[], done: readonly TaskDone[], today: CalendarDay, policy: MissedPolicy): readonly StandingTask[] {
+  const doneOf = byRule(done);
+  const open = tasks.filter(task => task.dueOn !== null && task.dueOn <= today && doneOf.get(task.ruleId)?.[task.nth] === undefined);
+  return standing(open, tasks, done, today, policy).filter(task => task.state === 'due' || task.state === 'overdue');
+}
+
+/** @param of those that are asked about, of all `tasks` */
+function standing(of: readonly Task[], tasks: readonly Task[], done: readonly TaskDone[], today: CalendarDay, policy: MissedPolicy): readonly StandingTask[] {
+  if (of.length === 0) return [];
+  const [doneOf, dueOf] = [byRule(done), byRule(tasks)];
+  const found = of.map((task): StandingTask => {
+    const { ruleId, nth, dueOn, waitsFor } = task;
+    const own = doneOf.get(ruleId)?.[nth];
+    return { ruleId, nth, dueOn, waitsFor, state: taskState(task, own, today, policy, dueOf.get(ruleId)?.[nth + 1]?.dueOn ?? null), doneOn: own?.on ?? null };
+  });
+  const stoppedRules = new Set(policy === 'stop' ? found.filter(task => task.state === 'missed').map(task => task.ruleId) : []);
+  return stoppedRules.size === 0 ? found : found.map(task => (stoppedRules.has(task.ruleId) && (task.state === 'due' || task.state === 'coming') ? { ...task, state: 'missed' } : task));
+}
+
+/** By rule, each at its nth. */
+function byRule<Each extends Pick<Task, 'ruleId' | 'nth'>>(all: readonly Each[]): ReadonlyMap<string, readonly (Each | undefined)[]> {
+  const rules = new Map<string, Each[]>();
+  for (const each of all) {
+    const own = rules.get(each.ruleId) ?? [];
+    own[each.nth] = each;
+    rules.set(each.ruleId, own);
+  }
+  return rules;
 }

@@ -47,11 +47,17 @@ class Dates {
   readonly #rules: ReadonlyMap<string, CareRule>;
   readonly #found = new Map<string, readonly Task[]>();
   readonly #open = new Set<string>();
-  readonly #doneOn: ReadonlyMap<string, TaskDone>;
+  readonly #doneOn = new Map<string, Map<number, TaskDone>>();
 
   constructor(rules: readonly CareRule[], readonly season: Season) {
     this.#rules = new Map(rules.map(rule => [rule.id, rule]));
-    this.#doneOn = new Map(season.done.map(done => [`${done.ruleId} ${done.nth}`, done]));
+    // Only rules that count from what was done, or after another, ask for it.
+    const asked = new Set([...rules.filter(rule => rule.repeat.kind === 'times').map(rule => rule.id), ...rules.flatMap(rule => (rule.from.kind === 'after' ? [rule.from.ruleId] : []))]);
+    for (const done of season.done) {
+      if (!asked.has(done.ruleId)) continue;
+      const own = this.#doneOn.get(done.ruleId) ?? new Map<number, TaskDone>();
+      this.#doneOn.set(done.ruleId, own.set(done.nth, done));
+    }
   }
 
   tasksOf(rule: CareRule): readonly Task[] {
@@ -77,7 +83,7 @@ class Dates {
     const due: CalendarDay[] = [from];
     while (due.length < times) {
       const nth = due.length - 1;
-      const done = this.#doneOn.get(`${rule.id} ${nth}`);
+      const done = this.#doneOn.get(rule.id)?.get(nth);
       due.push(addDays(done && !done.isSkipped ? done.on : (due[nth] ?? from), days));
     }
     return due;
@@ -103,7 +109,7 @@ class Dates {
         const rule = this.#rules.get(moment.ruleId);
         const last = rule === undefined || this.#open.has(rule.id) ? undefined : this.tasksOf(rule).at(-1);
         if (!last || last.dueOn === null) return null;
-        const done = this.#doneOn.get(`${last.ruleId} ${last.nth}`);
+        const done = this.#doneOn.get(last.ruleId)?.get(last.nth);
         return addDays(done && !done.isSkipped ? done.on : last.dueOn, moment.days);
       }
     }
@@ -117,8 +123,8 @@ function waitsFor(from: Moment, rules: ReadonlyMap<string, CareRule>): string {
 function fixedDays(repeat: CareRule['repeat'], from: CalendarDay, last: CalendarDay): readonly CalendarDay[] {
   if (repeat.kind === 'once') return [from];
   const span = Math.min(daysBetween(from, last), MOST_TIMES);
+  if (repeat.kind === 'every') return Array.from({ length: span < 0 ? 0 : Math.floor(span / repeat.days) + 1 }, (_, i) => addDays(from, i * repeat.days));
   const all = Array.from({ length: Math.max(0, span + 1) }, (_, i) => i);
-  if (repeat.kind === 'every') return all.filter(i => i % repeat.days === 0).map(i => addDays(from, i));
   if (repeat.kind !== 'weekdays') return [];
   const first = weekdayOf(from);
   return all.filter(i => repeat.weekdays.includes(((first - 1 + i) % 7) + 1)).map(i => addDays(from, i));

@@ -11,12 +11,37 @@ export const GardenDay = CalendarDay.refine(day => Number(day.slice(0, 4)) >= FI
   error: issue => `${String(issue.input)} is long past. Write a date from ${FIRST_YEAR} on.`,
 });
 
+const DAY_MS = 86_400_000;
+// A calendar asks for the same few hundred days tens of thousands of times.
+const MOST_KEPT = 20_000;
+const numbers = new Map<CalendarDay, number>();
+const days = new Map<number, CalendarDay>();
+
+/** Days since 1 January 1970. */
+function dayNumber(day: CalendarDay): number {
+  const kept = numbers.get(day);
+  if (kept !== undefined) return kept;
+  const number = Math.round(Date.parse(`${day}T00:00:00Z`) / DAY_MS);
+  if (numbers.size >= MOST_KEPT) numbers.clear();
+  numbers.set(day, number);
+  return number;
+}
+
+function dayOfNumber(number: number): CalendarDay {
+  const kept = days.get(number);
+  if (kept !== undefined) return kept;
+  const day = new Date(number * DAY_MS).toISOString().slice(0, 10);
+  if (days.size >= MOST_KEPT) days.clear();
+  days.set(number, day);
+  return day;
+}
+
 /** Whole days from one day to another; negative where it lies before. */
 export function daysBetween(from: CalendarDay, to: CalendarDay): number {
-  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
+  return dayNumber(to) - dayNumber(from);
 }
 
 /** The day so many days later. */
-export function addDays(day: CalendarDay, days: number): CalendarDay {
-  return new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+export function addDays(day: CalendarDay, more: number): CalendarDay {
+  return dayOfNumber(dayNumber(day) + more);
 }

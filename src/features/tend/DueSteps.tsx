@@ -24,10 +24,20 @@ interface DueStepsProps {
 
 /** What is due and what is late, each ticked off with one press, or left out with a reason. */
 export function DueSteps({ tasks, today, tick, namesTrial = false }: DueStepsProps) {
-  return <Steps>{tasks.map(due => <Step key={`${due.rule.id} ${due.task.nth}`} due={due} today={today} tick={tick} namesTrial={namesTrial} />)}</Steps>;
+  const [isAll, setAll] = useState(false);
+  const shown = isAll ? tasks : tasks.slice(0, FIRST);
+  return (
+    <>
+      <Steps>{shown.map(due => <Step key={`${due.rule.id} ${due.task.nth}`} due={due} today={today} tick={tick} namesTrial={namesTrial} />)}</Steps>
+      {shown.length < tasks.length && <Acts><Button onPress={() => setAll(true)}>Show {tasks.length - shown.length} more</Button></Acts>}
+    </>
+  );
 }
 
+const FIRST = 25; // more than a morning’s work; the rest on demand
+
 function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask }) {
+  const [isOpen, setOpen] = useState(false);
   const [why, setWhy] = useState('');
   const [on, setOn] = useState(today);
   const [really, setReally] = useState('');
@@ -48,12 +58,14 @@ function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & {
         <span>{dueWords(due)}</span>
         {namesTrial && <small>{due.trial.question}</small>}
         {(due.isHidden || due.rule.treatmentIds.length > 0) && <Receivers>{due.receivers.map(receiver => <li key={receiver.label}><b>{receiver.label}</b> {receiver.codes.join(' ')}</li>)}</Receivers>}
-        <details>
+        <details onToggle={event => setOpen(event.currentTarget.open)}>
           <summary>Otherwise</summary>
+          {isOpen && <>
           <TextField label="Done on" name="doneOn" type="date" value={on} onChange={setOn} trouble={fields.doneOn} />
           {(due.each || due.rule.kind === 'water') && <TextField label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`} name="really" value={really} onChange={setReally} inputMode="decimal" placeholder={due.each ? 'as planned' : ''} />}
           <TextField label="A note, or why it is left out" name="note" value={why} onChange={setWhy} trouble={fields.note} />
           <Acts><Button onPress={() => send(true)} isPending={isPending}>Leave it out</Button></Acts>
+          </>}
         </details>
         {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
       </div>

@@ -1,5 +1,5 @@
 import { adherenceOf, type Adherence, isUneven } from '@/core/schedule/adherence';
-import type { CarePlan } from '@/core/schedule/care-plan';
+import { type CarePlan, doneTasks } from '@/core/schedule/care-plan';
 import type { CareRule } from '@/core/schedule/care-rule';
 import { careTasks, type CaredTrial, type DueToday, dueToday, hiddenDue, unitMeasuresOf } from '@/core/schedule/due-today';
 import { shoppingList, type ToBuy } from '@/core/schedule/shopping-list';
@@ -45,8 +45,8 @@ const RECENT = 8;
 export function tendViewOf(data: TrialData, shelf: readonly Product[], today: string, system: MeasureSystem, weather: readonly WeatherDay[] = []): TendView {
   const { trial, care, treatments, products, units, places } = data;
   const place = places.find(each => each.id === units[0]?.placeId);
-  const cared: CaredTrial = { trial, care, treatments, units, unit: unitMeasuresOf(place, care.settings.mixMl) };
-  const tasks = careTasks(cared, today);
+  const cared: CaredTrial = { trial, care, done: doneTasks(care.acts), treatments, units, unit: unitMeasuresOf(place, care.settings.mixMl) };
+  const tasks = careTasks(data, today);
   const input = { treatments, rules: care.rules, tasks, products, given: care.acts.filter(act => !act.isSkipped), unit: cared.unit };
   const planned = nutrientLedger(input, 'planned');
   const base = care.settings.mixMl !== null && care.settings.mixNMgPerL !== null ? heldByMix({ n: care.settings.mixNMgPerL }, care.settings.mixMl) : {};

@@ -27,6 +27,7 @@ export async function up(db: Knex): Promise<void> {
     table.text('id').primary();
     table.text('trial_id').notNullable().references('id').inTable('trials').onDelete('CASCADE').index();
     table.text('rule_id').notNullable().index();
+    table.index(['trial_id', 'done_on']);
     table.integer('nth').notNullable();
     for (const name of ['done_on', 'taken_at', 'note', 'by']) table.text(name).notNullable();
     table.double('amount').nullable();
