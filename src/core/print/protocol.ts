@@ -1,3 +1,6 @@
+import { cautionsFor, LABEL_DECIDES } from '@/core/materials/cautions';
+import type { CareRule } from '@/core/schedule/care-rule';
+import { materialWords, whenWords } from '@/core/schedule/care-words';
 import { CONTROL_WORDS } from '@/core/trial/control-advice';
 import type { Layout, TrialData } from '@/core/trial/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
@@ -29,6 +32,7 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
       'Treat last, in the order of the codes on your list, and clean the tools between treatments.',
       ...(trial.isBlind ? [`Who may see which ${trial.unitWord} got what: ${trial.rules.key === '' ? 'whoever treats; whoever weighs does not look.' : trial.rules.key}`] : []),
     ] },
+    ...careParts(data),
     { title: 'Weighing', steps: [
       `${main?.name ?? 'The main measure'}: ${main?.definition ?? ''}`,
       `Go round all ${words} on one day, one container each, and write down every one: 0 where there was nothing, a dash where nobody looked.`,
@@ -41,6 +45,21 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
     ] },
   ];
 }
+
+/** What is planned to be given and done, by treatment, and what to mind with it. */
+function careParts({ care, products, treatments }: TrialData): readonly ProtocolPart[] {
+  if (care.rules.length === 0) return [];
+  const letters = (rule: CareRule): string => (rule.treatmentIds.length === 0 ? 'all' : treatments.filter(treatment => rule.treatmentIds.includes(treatment.id)).map(treatment => treatment.letter).join(', '));
+  const steps = care.rules.map(rule => {
+    const product = products.find(each => each.id === rule.material?.productId);
+    return `${rule.name}, to ${letters(rule)}: ${whenWords(rule, care.rules)}${product ? `. ${materialWords(rule, product.name)}` : ''}.`;
+  });
+  const waits = products.flatMap(product => (product.waitingDays ? [`${product.name}: nothing is picked to eat until ${counted(product.waitingDays, 'day')} after it.`] : []));
+  const cautions = [...waits, ...cautionsFor(products.flatMap(product => product.hazards)).map(caution => caution.says)];
+  return [{ title: 'What is given and done', steps: [...steps, MISSED_WORDS[care.settings.missed]] }, ...(cautions.length === 0 ? [] : [{ title: 'Take care', steps: [...cautions, LABEL_DECIDES] }])];
+}
+
+const MISSED_WORDS = { 'do-late': 'A step whose day has gone by is made up for until the next is due, for all alike.', skip: 'A step whose day has gone by stays left out, for all alike.', stop: 'A step whose day has gone by ends that rule, for all alike.' } as const;
 
 function standWords(layout: Layout): string {
   switch (layout.kind) {

@@ -14,7 +14,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures, strengthWords } from './amounts';
+import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
 import { readAmount } from './read-amount';
 
 /** What one pot gets of it, in the tool at hand. */

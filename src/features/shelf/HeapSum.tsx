@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { carbonToNitrogen, HOT_HEAP_CN } from '@/core/materials/heap';
 import { dryMass } from '@/core/materials/moisture';
 import { TextField } from '@/ui/TextField';
-import { figures } from './amounts';
+import { figures } from '@/core/materials/amount-words';
 import { Sum } from './Sum';
 
 /** Carbon to nitrogen of a heap, by dry mass. */

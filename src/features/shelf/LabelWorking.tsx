@@ -5,7 +5,7 @@ import { elementsOf, oxidesOf } from '@/core/materials/analysis';
 import { ELEMENT_IN, NUTRIENT_WORDS } from '@/core/materials/nutrient';
 import type { Product } from '@/core/materials/product';
 import { Soft } from '@/ui/Page';
-import { figures } from './amounts';
+import { figures } from '@/core/materials/amount-words';
 
 /** Oxide and element beside each other, with the factors between them. */
 export function LabelWorking({ product }: { readonly product: Product }) {

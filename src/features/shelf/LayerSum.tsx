@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { depthOfBags, layerOf } from '@/core/materials/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures } from './amounts';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

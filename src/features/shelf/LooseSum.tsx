@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { calibrate } from '@/core/materials/measuring-tool';
 import { TextField } from '@/ui/TextField';
-import { figures } from './amounts';
+import { figures } from '@/core/materials/amount-words';
 import { Sum } from './Sum';
 
 /** A cap, a handful, a squirt: weighed five times. */

@@ -6,7 +6,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { counted } from '@/core/words/plural';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures } from './amounts';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

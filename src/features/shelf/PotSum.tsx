@@ -5,7 +5,7 @@ import { circleM2, containerMl } from '@/core/materials/container-volume';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures } from './amounts';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import { readAmount } from './read-amount';
 import { Sum } from './Sum';
 

@@ -5,7 +5,7 @@ import { isSaltHarmful, saltLoad } from '@/core/materials/salt-load';
 import { dryMass, wetMassFor } from '@/core/materials/moisture';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures } from './amounts';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

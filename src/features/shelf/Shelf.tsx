@@ -5,7 +5,7 @@ import { styled } from 'styled-components';
 import { FORM_WORDS, type Product } from '@/core/materials/product';
 import { counted } from '@/core/words/plural';
 import { Page, Soft } from '@/ui/Page';
-import { amountWords } from './amounts';
+import { amountWords } from '@/core/materials/amount-words';
 
 /** What the garden has in its shed, as the packs print it. */
 export function Shelf({ products }: { readonly products: readonly Product[] }) {

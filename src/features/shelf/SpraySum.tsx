@@ -5,7 +5,7 @@ import { dilute, sprayEach, stockFor } from '@/core/materials/dilution';
 import { ratioMeanings } from '@/core/materials/ratio-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures } from './amounts';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

@@ -9,7 +9,7 @@ import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import { strengthWords } from './amounts';
+import { strengthWords } from '@/core/materials/amount-words';
 
 interface StepUpProps {
   readonly product: Product;

@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Page } from '@/ui/Page';
 import { Cautions } from './Cautions';
+import { DripSum } from './DripSum';
 import { HeapSum } from './HeapSum';
 import { LayerSum } from './LayerSum';
 import { LooseSum } from './LooseSum';
@@ -18,7 +19,7 @@ export function Sums({ system }: { readonly system: MeasureSystem }) {
     <Page>
       <h1>Mixes, layers, pots and sprays</h1>
       <Grid>
-        <div><MixSum system={system} /><PotSum system={system} /><HeapSum /><DrySum system={system} /></div>
+        <div><MixSum system={system} /><PotSum system={system} /><HeapSum /><DrySum system={system} /><DripSum /></div>
         <div><LayerSum system={system} /><SpraySum system={system} /><SaltSum system={system} /><LooseSum /><Cautions hazards={['dust', 'compost', 'concentrate', 'strong-acid', 'peroxide', 'salt']} /></div>
       </Grid>
     </Page>

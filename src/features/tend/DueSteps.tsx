@@ -12,7 +12,7 @@ import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { dueWords } from './care-words';
+import { dueWords } from './due-words';
 
 interface DueStepsProps {
   readonly tasks: readonly DueTask[];

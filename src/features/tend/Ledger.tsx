@@ -9,7 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
-import { amountWords, figures } from '@/features/shelf/amounts';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import { counted } from '@/core/words/plural';
 import type { TendView } from './tend-view';
 

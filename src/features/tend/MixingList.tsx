@@ -4,7 +4,7 @@ import { styled } from 'styled-components';
 import type { ToMix } from '@/core/schedule/mixing-list';
 import { ORDER_OF_MIXING } from '@/core/materials/cautions';
 import { Cautions } from '@/features/shelf/Cautions';
-import { amountWords, strengthWords } from '@/features/shelf/amounts';
+import { amountWords, strengthWords } from '@/core/materials/amount-words';
 
 interface MixingListProps {
   readonly mixing: readonly ToMix[];

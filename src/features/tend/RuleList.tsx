@@ -3,6 +3,7 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { careDraft } from '@/core/schedule/care-form';
+import { materialWords, whenWords } from '@/core/schedule/care-words';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { Button } from '@/ui/Button';
@@ -10,7 +11,7 @@ import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { CareRuleForm } from './CareRuleForm';
-import { materialWords, whenWords } from './care-words';
+import { shortDay } from '@/features/frame/days';
 import type { TendView } from './tend-view';
 
 interface RuleListProps {
@@ -40,7 +41,7 @@ export function RuleList({ view, save, drop }: RuleListProps) {
       <ul>{care.rules.map(rule => (
         <li key={rule.id}>
           <div>
-            <strong>{rule.name}</strong> <span>{whenWords(rule, care.rules)}</span>
+            <strong>{rule.name}</strong> <span>{whenWords(rule, care.rules, shortDay)}</span>
             <small>{rule.treatmentIds.length === 0 ? 'to all alike' : `to ${namesOf(treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id)).map(treatment => treatment.name))}`}{rule.material ? `: ${materialWords(rule, nameOf(rule.material.productId))}` : ''}</small>
           </div>
           {trial.state !== 'closed' && <Button data-tone="quiet" aria-label={`Change ${rule.name}`} onPress={() => { setOpen(open === rule.id ? null : rule.id); setTrouble(undefined); }}>{open === rule.id ? 'Close' : 'Change'}</Button>}

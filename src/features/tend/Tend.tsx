@@ -60,6 +60,7 @@ export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dro
           <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
           {trial.state !== 'closed' && <CareSettingsForm settings={care.settings} unitWord={trial.unitWord} system={view.system} save={changeSettings} />}
           <Kept view={view} untick={untick} />
+          {view.tooOften.map(each => <p key={each.product} role="alert"><b>{each.product} is planned {each.planned} times; its label allows {each.most}.</b> Plan it less often.</p>)}
           <Cautions hazards={view.hazards} extra={waitingWords(view)} />
         </div>
       </TwoParts>

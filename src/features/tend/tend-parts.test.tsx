@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { failure, success } from '@/core/result';
 import { analysisFixture, productFixture } from '@/core/materials/product-fixture';
 import { careActFixture, caredFixture } from '@/core/schedule/care-fixture';
+import { materialWords, whenWords } from '@/core/schedule/care-words';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
@@ -10,7 +11,6 @@ import { Kept } from './Kept';
 import { Ledger } from './Ledger';
 import { MixingList } from './MixingList';
 import { tendViewOf } from './tend-view';
-import { materialWords, whenWords } from './care-words';
 
 const weak = productFixture({ name: 'Tidewrack' });
 const strong = productFixture({ name: 'Osmund', analysis: analysisFixture(12, 4, 8) });
@@ -87,6 +87,11 @@ test('rules in words', () => {
   expect(whenWords({ ...rule, repeat: { kind: 'times', times: 3, days: 2 }, from: { kind: 'stage', stage: 'first flower', days: 3 } }, [])).toBe('3 times, 2 days apart, 3 days after first flower');
   expect(whenWords({ ...rule, repeat: { kind: 'weekdays', weekdays: [1, 4] }, from: { kind: 'start', days: -42 }, until: { kind: 'stage', stage: 'first flower', days: 0 } }, [])).toBe('on Monday, Thursday 42 days before the start until first flower');
   expect(materialWords(rule, 'Tidewrack')).toBe('Tidewrack, as on the label, full strength, 1 l each');
+});
+
+test('a product planned oftener than its label allows is told', () => {
+  const often = (most: number | null) => tendViewOf({ ...data, products: [{ ...weak, mostApplications: most }, strong] }, data.products, '2026-05-08', 'uk').tooOften;
+  expect([often(10), often(14), often(null)]).toEqual([[{ product: 'Tidewrack', planned: 14, most: 10 }], [], []]);
 });
 
 test('rain on a spray is told', () => {

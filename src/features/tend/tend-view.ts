@@ -36,6 +36,8 @@ export interface TendView {
   readonly isUneven: boolean;
   readonly shopping: readonly ToBuy[];
   readonly hazards: readonly Hazard[];
+  /** Products planned oftener for one treatment than their labels allow. */
+  readonly tooOften: readonly { readonly product: string; readonly planned: number; readonly most: number }[];
 }
 
 const COMING_DAYS = 21;
@@ -62,8 +64,15 @@ export function tendViewOf(data: TrialData, shelf: readonly Product[], today: st
     ledger: { planned, done: nutrientLedger(input, 'done'), base, flags: ledgerFlags(planned, base, asksKind(data)) },
     fair: { n: makeFair(planned, care.rules, 'n'), p: makeFair(planned, care.rules, 'p'), k: makeFair(planned, care.rules, 'k'), money: makeFair(planned, care.rules, 'money') },
     adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })), isUneven: isUneven(adherence),
-    shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))), hazards: [...new Set(products.flatMap(product => product.hazards))],
+    shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))), hazards: [...new Set(products.flatMap(product => product.hazards))], tooOften: tooOften(planned, products),
   };
+}
+
+function tooOften(accounts: readonly LedgerAccount[], products: readonly Product[]): TendView['tooOften'] {
+  return products.flatMap(({ name, mostApplications }) => {
+    const planned = Math.max(0, ...accounts.map(account => account.lines.filter(line => line.product === name).reduce((sum, line) => sum + line.times, 0)));
+    return mostApplications !== null && planned > mostApplications ? [{ product: name, planned, most: mostApplications }] : [];
+  });
 }
 
 const WASHED_OFF_DAYS = 7;

@@ -7,7 +7,7 @@ import { degreeDays } from '@/core/weather/degree-days';
 import { dayOfYear, penmanMonteith } from '@/core/weather/reference-et';
 import { AVAILABLE_WATER, CROP_FACTORS, cropUse, daysUntilDry, litresFor, soilStore } from '@/core/weather/soil-store';
 import { shortDay } from '@/features/frame/days';
-import { figures } from '@/features/shelf/amounts';
+import { figures } from '@/core/materials/amount-words';
 import { readNumber } from '@/features/shelf/read-amount';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
