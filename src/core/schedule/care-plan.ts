@@ -21,6 +21,8 @@ export const CareSettings = z.object({
   /** Litres of mix in each unit, as ml, and what it holds of nitrogen by its bag. */
   mixMl: z.number().positive().max(2_000_000).nullable().default(null),
   mixNMgPerL: z.number().min(0).max(5000).nullable().default(null),
+  /** What an hour is worth to the gardener; null where it is not counted. */
+  hourWorth: z.number().min(0).max(1000).nullable().default(null),
 }).readonly();
 export type CareSettings = z.infer<typeof CareSettings>;
 

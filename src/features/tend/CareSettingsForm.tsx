@@ -27,12 +27,13 @@ export function CareSettingsForm({ settings, unitWord, system, save }: CareSetti
   const [water, setWater] = useState(settings.water);
   const [mix, setMix] = useState(settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`);
   const [nitrogen, setNitrogen] = useState(settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL));
+  const [hour, setHour] = useState(settings.hourWorth === null ? '' : String(settings.hourWorth));
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isSaved, setSaved] = useState(false);
   const [isPending, startTransition] = useTransition();
-  const [volume, held] = [readAmount(mix, 'volume', system), readNumber(nitrogen, 0, 5000)];
+  const [volume, held, worth] = [readAmount(mix, 'volume', system), readNumber(nitrogen, 0, 5000), readNumber(hour, 0, 1000)];
   const submit = (): void => startTransition(async () => {
-    const done = await save({ missed, water, mixMl: volume.base ?? null, mixNMgPerL: held.base ?? null });
+    const done = await save({ missed, water, mixMl: volume.base ?? null, mixNMgPerL: held.base ?? null, hourWorth: worth.base ?? null });
     setTrouble(done.ok ? undefined : done.trouble);
     setSaved(done.ok);
   });
@@ -45,6 +46,7 @@ export function CareSettingsForm({ settings, unitWord, system, save }: CareSetti
       <div>
         <TextField label={`Mix in a ${unitWord}`} name="mixMl" value={mix} onChange={setMix} trouble={volume.trouble} placeholder="10 l" />
         <TextField label="Nitrogen in it, mg a litre" name="mixN" value={nitrogen} onChange={setNitrogen} trouble={held.trouble} inputMode="decimal" placeholder="as on the bag" />
+        <TextField label="An hour is worth" name="hourWorth" value={hour} onChange={setHour} trouble={worth.trouble} inputMode="decimal" placeholder="not counted" />
       </div>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts><Button onPress={submit} isPending={isPending}>Agree on it</Button><span role="status">{isSaved ? 'Agreed.' : ''}</span></Acts>

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { FAIR_SCHOOLS } from '@/core/materials/make-fair';
+import { unitCost } from '@/core/materials/money';
 import type { LedgerAccount } from '@/core/materials/nutrient-ledger';
 import { MIX_FEEDS_WEEKS } from '@/core/materials/nutrient-ledger';
 import { Choice } from '@/ui/Choice';
@@ -31,7 +32,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
       <Choice label="Over the season" name="which" value={which} onChange={setWhich} direction="row" options={[{ value: 'planned', label: 'as planned' }, { value: 'done', label: 'as done so far' }]} />
       <WideTable label="What each treatment is given">
           <thead><tr><th scope="col">treatment</th><th scope="col">of what</th><th scope="col">N</th><th scope="col">P</th><th scope="col">K</th><th scope="col">others</th><th scope="col">cost</th><th scope="col">minutes</th></tr></thead>
-          <tbody>{accounts.map(account => <AccountRow key={account.treatmentId} account={account} />)}</tbody>
+          <tbody>{accounts.map(account => <AccountRow key={account.treatmentId} account={account} hourWorth={view.care.settings.hourWorth} />)}</tbody>
       </WideTable>
       {(ledger.base.n ?? 0) > 0 && <Soft>The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a {trial.unitWord}; a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to {MIX_FEEDS_WEEKS.to} weeks.</Soft>}
       {ledger.flags.map(flag => <p key={flag.code} data-flag>{flag.says}</p>)}
@@ -57,7 +58,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
   );
 }
 
-function AccountRow({ account }: { readonly account: LedgerAccount }) {
+function AccountRow({ account, hourWorth }: { readonly account: LedgerAccount; readonly hourWorth: number | null }) {
   const { n, p, k, ...others } = account.nutrients;
   const grams = (value: number | undefined): string => (value === undefined || value === 0 ? '—' : `${account.isLeast ? '≥ ' : ''}${figures(value)} g`);
   return (
@@ -66,7 +67,7 @@ function AccountRow({ account }: { readonly account: LedgerAccount }) {
       <td data-long>{account.lines.length === 0 ? 'nothing' : account.lines.map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`).join('; ')}</td>
       <td>{grams(n)}</td><td>{grams(p)}</td><td>{grams(k)}</td>
       <td>{Object.entries(others).filter(([, value]) => value > 0).map(([nutrient, value]) => `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${figures(value)} g`).join(', ') || '—'}</td>
-      <td>{account.cost === null ? '?' : account.cost.toFixed(2)}</td><td>{account.minutes === 0 ? '—' : figures(account.minutes)}</td>
+      <td>{account.cost === null ? '?' : hourWorth === null ? account.cost.toFixed(2) : `${unitCost([account.cost], account.minutes, hourWorth).total.toFixed(2)} with the hours, ${account.cost.toFixed(2)} without`}</td><td>{account.minutes === 0 ? '—' : figures(account.minutes)}</td>
     </tr>
   );
 }

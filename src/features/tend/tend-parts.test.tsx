@@ -94,6 +94,19 @@ test('a product planned oftener than its label allows is told', () => {
   expect([often(10), often(14), often(null)]).toEqual([[{ product: 'Tidewrack', planned: 14, most: 10 }], [], []]);
 });
 
+test('water put down is added up by treatment, and hours by what they are worth', () => {
+  const [rule] = data.care.rules;
+  if (!rule) throw new Error('there must be a rule');
+  const watering = { ...rule, id: '00000000-0000-7000-8000-0000000000aa', name: 'can', kind: 'water' as const, material: null };
+  const toAll = { ...watering, id: '00000000-0000-7000-8000-0000000000ab', treatmentIds: [] };
+  const acts = [careActFixture(watering, 0, '2026-05-01', { amount: 500 }), careActFixture(toAll, 0, '2026-05-02', { amount: 750 }), careActFixture(toAll, 1, '2026-05-03')];
+  const care = { ...data.care, rules: [{ ...rule, minutesEach: 3 }, watering, toAll], acts, settings: { ...data.care.settings, hourWorth: 12 } };
+  const found = view({ care }, '2026-05-20');
+  expect(found.water.map(each => each.ml)).toEqual([750, 1250, 750]);
+  render(<Ledger view={found} />);
+  expect(screen.getByText('8.65 with the hours, 0.25 without')).toBeVisible();
+});
+
 test('rain on a spray is told', () => {
   const [rule] = data.care.rules;
   if (!rule) throw new Error('there must be a rule');

@@ -34,6 +34,8 @@ export interface TendView {
   readonly fair: Readonly<Record<FairBy & ('n' | 'p' | 'k' | 'money'), ReturnType<typeof makeFair>>>;
   readonly adherence: readonly (Adherence & { readonly name: string })[];
   readonly isUneven: boolean;
+  /** Plain water that was put down, each unit's over the season so far, in ml. */
+  readonly water: readonly { readonly name: string; readonly ml: number }[];
   readonly shopping: readonly ToBuy[];
   readonly hazards: readonly Hazard[];
   /** Products planned oftener for one treatment than their labels allow. */
@@ -63,9 +65,18 @@ export function tendViewOf(data: TrialData, shelf: readonly Product[], today: st
     stages: stageNames(care).map(name => ({ name, day: care.stages[name] ?? '' })),
     ledger: { planned, done: nutrientLedger(input, 'done'), base, flags: ledgerFlags(planned, base, asksKind(data)) },
     fair: { n: makeFair(planned, care.rules, 'n'), p: makeFair(planned, care.rules, 'p'), k: makeFair(planned, care.rules, 'k'), money: makeFair(planned, care.rules, 'money') },
-    adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })), isUneven: isUneven(adherence),
+    adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })), isUneven: isUneven(adherence), water: waterOf(data),
     shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))), hazards: [...new Set(products.flatMap(product => product.hazards))], tooOften: tooOften(planned, products),
   };
+}
+
+function waterOf({ care, treatments }: TrialData): TendView['water'] {
+  const watering = new Map(care.rules.filter(rule => rule.kind === 'water' && rule.material === null).map(rule => [rule.id, rule]));
+  const given = care.acts.filter(act => !act.isSkipped && act.amount !== null && watering.has(act.ruleId));
+  if (given.length === 0) return [];
+  return treatments.map(({ id, name }) => ({
+    name, ml: given.filter(act => { const to = watering.get(act.ruleId)?.treatmentIds ?? []; return to.length === 0 || to.includes(id); }).reduce((sum, act) => sum + (act.amount ?? 0), 0),
+  }));
 }
 
 function tooOften(accounts: readonly LedgerAccount[], products: readonly Product[]): TendView['tooOften'] {
