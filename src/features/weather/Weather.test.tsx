@@ -1,0 +1,44 @@
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { WeatherDay } from '@/core/weather/weather-day';
+import { Weather } from './Weather';
+
+const day = (changes: Partial<WeatherDay>): WeatherDay => ({ day: '2026-07-06', tmaxC: 21.5, tminC: 12.3, rainMm: 0, windMs: 2.078, rhMax: 84, rhMin: 63, sunHours: 9.25, source: 'file', ...changes });
+const shown = (days: readonly WeatherDay[], importCsv = jest.fn().mockResolvedValue(null), fetchStandIn = jest.fn().mockResolvedValue(undefined)) => {
+  render(<Weather days={days} latitude={50.8} altitudeM={100} importCsv={importCsv} fetchStandIn={fetchStandIn} />);
+  return { importCsv, fetchStandIn };
+};
+
+test('a day’s water is that of the paper’s own example, and frost is named', () => {
+  shown([day({}), day({ day: '2026-07-07', tminC: -1, rainMm: 4.2 })]);
+  expect(screen.getByText('3.9 mm')).toBeVisible();
+  expect(screen.getByText('frost')).toBeVisible();
+  expect(screen.getByText(/4.2 mm of rain/)).toBeVisible();
+  expect(screen.queryByText(/stand-in station are made up/)).toBeNull();
+});
+
+test('made-up days are called so', () => {
+  shown([day({ source: 'stand-in' })]);
+  expect(screen.getByText('Days of the stand-in station are made up, not measured.')).toBeVisible();
+});
+
+test('a bad table says why, and the stand-in is asked by a press', async () => {
+  const { importCsv, fetchStandIn } = shown([], jest.fn().mockResolvedValue('The table has no rows.'));
+  expect(screen.getByText(/^No day is known yet/)).toBeVisible();
+  await userEvent.setup().upload(screen.getByLabelText('File'), Object.assign(new File(['date,tmax'], 'station.csv', { type: 'text/csv' }), { text: async () => 'date,tmax' }));
+  expect(await screen.findByText('The table has no rows.')).toBeVisible();
+  expect(importCsv).toHaveBeenCalledWith('date,tmax');
+  await waitFor(() => { fireEvent.click(screen.getByRole('button', { name: 'Ask the stand-in station' })); expect(fetchStandIn).toHaveBeenCalled(); });
+});
+
+test('days from wet to thirsty follow soil, crop and mulch', async () => {
+  const user = userEvent.setup();
+  shown([]); // 4 mm a day is taken where nothing is known
+  expect(screen.getByText('6.52 days from wet to thirsty')).toBeVisible();
+  await user.selectOptions(screen.getByLabelText('Soil'), 'sand');
+  expect(screen.getByText('3.48 days from wet to thirsty')).toBeVisible();
+  fireEvent.change(screen.getByLabelText('Ground mulched, %'), { target: { value: '100' } });
+  expect(screen.getByText('6.96 days from wet to thirsty')).toBeVisible();
+  fireEvent.change(screen.getByLabelText('Roots down to, cm'), { target: { value: '0' } });
+  expect(screen.getByText('From 5 to 200.')).toBeVisible();
+});
