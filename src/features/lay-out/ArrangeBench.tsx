@@ -82,31 +82,33 @@ export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockW
           options={[...kinds.map(kind => ({ value: kind, label: wordsOf(kind, blockWord, unitWord) })), ...(hasLines ? [{ value: 'site' as const, label: 'walls, fences, paths, taps' }] : [])]}
         />
       )}
-      {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
-      <svg ref={drawing} viewBox={`${-room.left - edge} ${-room.far - edge} ${shown.widthMm} ${shown.depthMm}`} role="group" aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres" data-busy={isPending || undefined}>
-        <SiteMarks site={moving === 'site' ? site.filter(feature => !isLine(feature)) : site} widthMm={widthMm} depthMm={depthMm} />
-        {places.map(place => {
-          const [dx, dy] = shift && (shift.id === place.id || place.within.includes(shift.id)) ? [shift.xMm, shift.yMm] : [0, 0];
-          const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
-          return place.kind === moving
-            ? <Handle key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`} {...handlersOf(place.id)}><PlaceDrawn place={place} labelMm={labelMm} /></Handle>
-            : <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none"><PlaceDrawn place={place} labelMm={labelMm} /></g>;
-        })}
-        {moving === 'site' && site.map((feature, i) => isLine(feature) && SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
-          const id = siteId(i, part);
-          const bench = { widthMm, depthMm };
-          const moved = shift && readSiteId(shift.id)[0] === i ? movedFeature(feature, readSiteId(shift.id)[1], shift.xMm, shift.yMm, bench) : feature;
-          const line = lineOf(moved, bench);
-          const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
-          return (
-            <Handle key={id} data-movable data-kind="site" role="button" tabIndex={0} aria-label={part === 'whole' ? SITE_WORDS[feature.kind] : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`} {...handlersOf(id)}>
-              {part === 'whole'
-                ? <><path d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`} stroke="transparent" strokeWidth={siteTextMm(bench) * 2} strokeLinecap="round" /><LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} /></>
-                : <circle cx={x} cy={y} r={siteTextMm(bench) * 0.6} fill="var(--paper)" strokeWidth={siteTextMm(bench) * 0.15} />}
-            </Handle>
-          );
-        }))}
-      </svg>
+      <div>
+        {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
+        <svg ref={drawing} viewBox={`${-room.left - edge} ${-room.far - edge} ${shown.widthMm} ${shown.depthMm}`} role="group" aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres" data-busy={isPending || undefined}>
+          <SiteMarks site={moving === 'site' ? site.filter(feature => !isLine(feature)) : site} widthMm={widthMm} depthMm={depthMm} />
+          {places.map(place => {
+            const [dx, dy] = shift && (shift.id === place.id || place.within.includes(shift.id)) ? [shift.xMm, shift.yMm] : [0, 0];
+            const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
+            return place.kind === moving
+              ? <Handle key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`} {...handlersOf(place.id)}><PlaceDrawn place={place} labelMm={labelMm} /></Handle>
+              : <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none"><PlaceDrawn place={place} labelMm={labelMm} /></g>;
+          })}
+          {moving === 'site' && site.map((feature, i) => isLine(feature) && SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
+            const id = siteId(i, part);
+            const bench = { widthMm, depthMm };
+            const moved = shift && readSiteId(shift.id)[0] === i ? movedFeature(feature, readSiteId(shift.id)[1], shift.xMm, shift.yMm, bench) : feature;
+            const line = lineOf(moved, bench);
+            const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
+            return (
+              <Handle key={id} data-movable data-kind="site" role="button" tabIndex={0} aria-label={part === 'whole' ? SITE_WORDS[feature.kind] : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`} {...handlersOf(id)}>
+                {part === 'whole'
+                  ? <><path d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`} stroke="transparent" strokeWidth={siteTextMm(bench) * 2} strokeLinecap="round" /><LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} /></>
+                  : <circle cx={x} cy={y} r={siteTextMm(bench) * 0.6} fill="var(--paper)" strokeWidth={siteTextMm(bench) * 0.15} />}
+              </Handle>
+            );
+          }))}
+        </svg>
+      </div>
       <p role="status">{said}</p>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Soft>{closestMm === null ? '' : `The closest two ${pluralOf(unitWord)} stand ${(closestMm / 10).toFixed(closestMm < 100 ? 1 : 0)} cm apart${closestMm < 1 ? ': they touch, and may share roots and water' : ''}. `}Codes stay with their places: moving one here says where it really stands. To change which gets what, deal again.</Soft>
@@ -158,7 +160,10 @@ function cm(mm: number): string {
 
 const Arrange = styled.section`
   display: grid; gap: 10px;
-  & svg { display: block; width: 100%; max-height: 80vh; touch-action: none; user-select: none; }
+  & > div:has(> svg) { overflow-x: auto; }
+  & svg { display: block; width: 100%; max-height: 80vh; user-select: none; }
+  /* Pots under a finger must be as large as on the bench: the drawing is wider than the phone, and is pushed at its empty places. */
+  @media (max-width: 640px) { & svg { min-width: 620px; max-height: none; } }
   & svg[data-busy] { opacity: 0.8; }
   & [data-kind='bench'] > rect { fill: none; stroke: var(--rule-strong); stroke-width: 4; }
   & [data-kind='block'] > rect { fill: var(--slate-deep); stroke: var(--rule-strong); stroke-width: 4; }
@@ -170,7 +175,8 @@ const Arrange = styled.section`
 `;
 
 const Handle = styled.g`
-  cursor: grab; outline: none;
+  cursor: grab; outline: none; touch-action: none;
+  & * { touch-action: none; }
   &[data-movable] > rect, &[data-movable] > circle { stroke: var(--clay); }
   &[data-kind='bench'] > rect { pointer-events: all; }
   &:focus-visible > rect, &:focus-visible > circle { stroke-width: 16; }

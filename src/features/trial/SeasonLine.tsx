@@ -39,7 +39,7 @@ function summary(season: SeasonView, firstPick: SeasonView['picks'][number] | un
   const care = season.care.length === 0 ? '' : ` · ▾ tended on ${counted(season.care.length, 'day')}`;
   const rain = season.weather.reduce((sum, day) => sum + day.rainMm, 0);
   const frosts = season.weather.filter(day => day.alert === 'frost').length;
-  const sky = season.weather.length === 0 ? '' : ` · ${rain.toFixed(0)} mm of rain${frosts > 0 ? `, ${counted(frosts, 'frost')}` : ''}`;
+  const sky = rain < 1 && frosts === 0 ? '' : ` · ${rain.toFixed(0)} mm of rain${frosts > 0 ? `, ${counted(frosts, 'frost')}` : ''}`;
   const mishaps = season.mishaps.length === 0 ? '' : ` · ✕ ${season.mishaps.map(mishap => `${shortDay(mishap.on)}, ${mishap.words}`).join(' · ')}`;
   return picks + care + sky + mishaps;
 }
