@@ -19,6 +19,7 @@ import { instantNow, today } from './clock';
 import { currentGarden } from './garden';
 import { isKeyOpen } from './judge';
 import { newId } from './new-id';
+import { stepAlias } from './step-alias';
 
 const Why = z.string().trim().max(600).default('');
 
@@ -104,12 +105,14 @@ export function tickOff(trialId: string, input: unknown): Promise<Result<CareAct
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const parsed = ActForm.safeParse(input);
     if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
-    const form = parsed.data;
-    if (!data.care.rules.some(rule => rule.id === form.ruleId)) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    // A blind trial's pages know its rules by another name.
+    const own = data.care.rules.find(rule => rule.id === parsed.data.ruleId || stepAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId);
+    const form = { ...parsed.data, ruleId: own?.id ?? parsed.data.ruleId };
+    if (!own) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     if (form.isSkipped && form.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Say why it was left out: it is part of the trial.' } }) };
     if (form.doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
     const standing = data.care.acts.find(act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id);
-    const product = data.products.find(each => each.id === data.care.rules.find(rule => rule.id === form.ruleId)?.material?.productId);
+    const product = data.products.find(each => each.id === own.material?.productId);
     const act: CareAct = { ...form, batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null, takenAt: instantNow(), supersedes: standing?.id ?? null, isRemoval: false };
     if (!(await addCareAct(db, trialId, act))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what: form.isSkipped ? 'care skipped' : what, subjectId: act.id, detail: { ruleId: act.ruleId, nth: act.nth }, result: success(act) };

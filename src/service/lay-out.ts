@@ -1,4 +1,4 @@
-import { randomInt } from 'node:crypto';
+import { randomBytes, randomInt } from 'node:crypto';
 import { keepArrangement } from '@/core/design/arrangement';
 import { layOutBench } from '@/core/design/bench-plan';
 import { plantGuards } from '@/core/design/guard-plants';
@@ -46,7 +46,7 @@ export function lockPlan(trialId: string): Promise<Result<Trial, TrialTrouble>> 
     const locked = { state: 'locked', lockedAt: instantNow() } as const;
     await changeTrial(db, trialId, locked);
     // Not from the deal's seed: who knows that could read the bottles.
-    await changeCarePlan(db, trialId, { bottles: bottleCodes(treatments.map(treatment => treatment.id), randomInt(2 ** 32)) });
+    await changeCarePlan(db, trialId, { bottles: { ...bottleCodes(treatments.map(treatment => treatment.id), randomInt(2 ** 32)), secret: randomBytes(4).toString('hex') } });
     return { what, result: success({ ...trial, ...locked }) };
   });
 }

@@ -29,7 +29,7 @@ export type CareSettings = z.infer<typeof CareSettings>;
 /** A trial's care: what is to be done, when stages came, and what was done. */
 export const CarePlan = z.object({
   settings: CareSettings, rules: z.array(CareRule).max(60).readonly(), stages: z.record(z.string().min(1).max(40), CalendarDay), acts: z.array(CareAct).readonly(),
-  /** Codes on the bottles of a blind trial, by treatment. */
+  /** Codes on the bottles of a blind trial, by treatment; and a secret by which its steps are named on open pages. */
   bottles: z.record(z.string(), z.string().max(8)),
 }).readonly();
 export type CarePlan = z.infer<typeof CarePlan>;

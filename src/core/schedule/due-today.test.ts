@@ -21,13 +21,19 @@ test('what is due is told with what each unit gets; done is done', () => {
 
 test('in a blind trial bottles stand for treatments, and who does not mix sees neither names nor contents', () => {
   const due = dueToday([cared()], data.products, '2026-05-08');
-  const shown = JSON.stringify(hiddenDue(due));
+  const alias = (_: string, ruleId: string): string => `step ${data.care.rules.findIndex(rule => rule.id === ruleId)}`;
+  const shown = JSON.stringify(hiddenDue(due, alias));
   expect(due.tasks.map(task => task.receivers[0]?.label)).toEqual(['bottle R', 'bottle T']);
-  const secrets = [...data.treatments.flatMap(treatment => [treatment.name, treatment.id]), ...data.products.flatMap(product => [product.name, product.id])];
+  const secrets = [...data.treatments.flatMap(treatment => [treatment.name, treatment.id]), ...data.products.flatMap(product => [product.name, product.id]), ...data.care.rules.map(rule => rule.id)];
   expect(secrets.filter(secret => shown.includes(`"${secret}`))).toEqual([]);
-  expect(hiddenDue(due).mixing).toEqual([]);
+  expect(hiddenDue(due, alias).mixing).toEqual([]);
   const opened = dueToday([cared({ keyOpenedAt: '2026-05-07T08:00:00.000Z' })], data.products, '2026-05-08');
-  expect(hiddenDue(opened)).toEqual(opened);
+  expect(hiddenDue(opened, alias)).toEqual(opened);
+});
+
+test('bottles come by their codes, not in the order of the plan', () => {
+  const turned = { ...cared(), care: { ...data.care, bottles: Object.fromEntries(data.treatments.map((treatment, i) => [treatment.id, ['Z', 'Y', 'K'][i] ?? 'W'])) } };
+  expect(hiddenDue(dueToday([turned], data.products, '2026-05-08'), (_, ruleId) => ruleId).tasks.map(task => task.receivers[0]?.label)).toEqual(['bottle K', 'bottle Y']);
 });
 
 test('codes come in walking order, all of a treatment and none other', () => {

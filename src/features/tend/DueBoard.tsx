@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import type { DueToday } from '@/core/schedule/due-today';
+import type { DueTask, DueToday } from '@/core/schedule/due-today';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Button } from '@/ui/Button';
@@ -23,8 +23,8 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
   const [isPending, startTransition] = useTransition();
   const isHidden = due.tasks.some(task => task.isHidden);
   // Another trial's bottles are none of this board's.
-  const ours = new Set(due.tasks.map(task => `${task.rule.id} ${task.task.nth}`));
-  const bottled = open?.tasks.filter(task => ours.has(`${task.rule.id} ${task.task.nth}`)) ?? [];
+  const ours = new Set(due.tasks.map(stepOf));
+  const bottled = open?.tasks.filter(task => ours.has(stepOf(task))) ?? [];
   const labels = new Set(bottled.flatMap(task => task.receivers.map(receiver => receiver.label)));
   const mixing = open ? open.mixing.filter(mix => mix.each.some(part => labels.has(part.forWhom))) : due.mixing;
   return (
@@ -40,4 +40,9 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
       {open && <ul aria-label="In the bottles">{bottled.filter(task => task.rule.treatmentIds.length > 0).flatMap(task => task.receivers.map(receiver => <li key={task.rule.id + receiver.label}><b>{receiver.label}</b>: {task.rule.name}</li>))}</ul>}
     </>
   );
+}
+
+/** A step by its trial, its day and who gets it: of a blind trial's steps the board knows no more. */
+function stepOf({ trial, task, receivers }: DueTask): string {
+  return [trial.id, task.dueOn, ...receivers.map(receiver => receiver.label).sort()].join(' ');
 }

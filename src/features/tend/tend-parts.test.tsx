@@ -40,7 +40,7 @@ describe('what is due', () => {
   test('of a blind trial only bottles, until whoever mixes looks', async () => {
     const blind = { ...data, trial: { ...data.trial, isBlind: true } };
     const open = view({ trial: { ...data.trial, isBlind: true, keyOpenedAt: '2026-05-02T08:00:00.000Z' } }).due;
-    const named = { ...open, tasks: open.tasks.map(task => ({ ...task, trial: blind.trial, receivers: task.receivers.map((receiver, i) => ({ ...receiver, label: `bottle ${'KR'.charAt(i)}` })) })), mixing: open.mixing.map(mix => ({ ...mix, each: mix.each.map(part => ({ ...part, forWhom: 'bottle K' })) })) };
+    const named = { ...open, tasks: open.tasks.map((task, i) => ({ ...task, trial: blind.trial, receivers: task.receivers.map(receiver => ({ ...receiver, label: `bottle ${'RT'.charAt(i)}` })) })), mixing: open.mixing.map((mix, i) => ({ ...mix, each: mix.each.map(part => ({ ...part, forWhom: `bottle ${'RT'.charAt(i)}` })) })) };
     render(<DueBoard due={tendViewOf(blind, data.products, '2026-05-08', 'uk').due} today="2026-05-08" tick={jest.fn()} lookIntoBottles={async () => named} />);
     expect(screen.getAllByText('Give what is in the bottle')).toHaveLength(2);
     expect(screen.queryByText(/Tidewrack/)).toBeNull();

@@ -45,8 +45,11 @@ export interface TendView {
 const COMING_DAYS = 21;
 const RECENT = 8;
 
-/** @param shelf what stands there now; the trial brings the products that its rules were made with */
-export function tendViewOf(data: TrialData, shelf: readonly Product[], today: string, system: MeasureSystem, weather: readonly WeatherDay[] = []): TendView {
+/**
+ * @param shelf what stands there now; the trial brings the products that its rules were made with
+ * @param aliasOf what a blind trial's rule is called beside the pots that get it
+ */
+export function tendViewOf(data: TrialData, shelf: readonly Product[], today: string, system: MeasureSystem, weather: readonly WeatherDay[] = [], aliasOf: (ruleId: string) => string = ruleId => ruleId): TendView {
   const { trial, care, treatments, products, units, places } = data;
   const place = places.find(each => each.id === units[0]?.placeId);
   const cared: CaredTrial = { trial, care, done: doneTasks(care.acts), treatments, units, unit: unitMeasuresOf(place, care.settings.mixMl) };
@@ -58,7 +61,7 @@ export function tendViewOf(data: TrialData, shelf: readonly Product[], today: st
   const nameOf = new Map(treatments.map(treatment => [treatment.id as string, treatment.name]));
   const countOf = (id: string): number => units.filter(unit => unit.treatmentId === id).length;
   return {
-    trial, today, system, treatments, shelf, care: { ...care, bottles: {} }, due: hiddenDue(dueToday([cared], products, today)),
+    trial, today, system, treatments, shelf, care: { ...care, bottles: {} }, due: hiddenDue(dueToday([cared], products, today), (_, ruleId) => aliasOf(ruleId)),
     coming: tasks.filter(task => task.state === 'waits' || (task.state === 'coming' && (task.dueOn ?? '') <= addDays(today, COMING_DAYS))),
     washedOff: washedOff(care, weather, today),
     recent: [...care.acts].sort((a, b) => (a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1)).slice(0, RECENT).map(act => ({ actId: act.id, name: care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned', on: act.doneOn, isSkipped: act.isSkipped, note: act.note })),
