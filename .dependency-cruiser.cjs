@@ -7,7 +7,7 @@ const MAY_IMPORT = {
   print: ['core'],
   ui: [],
   workers: ['core'],
-  features: ['ui', 'core', 'workers'],
+  features: ['ui', 'core', 'devices', 'workers'],
   app: ['features', 'ui', 'service', 'core'],
   cli: ['core', 'service'],
   demo: ['core', 'service'],

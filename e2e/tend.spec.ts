@@ -99,3 +99,44 @@ test('a station’s table is taken whole or not at all', async ({ page, openPage
   await page.getByRole('button', { name: 'Ask the stand-in station' }).click();
   await expect(page.getByText('Days of the stand-in station are made up, not measured.')).toBeVisible();
 });
+
+test('a handful is weighed and stands in a rate; some pots only, a reminder, and what bears on the question', async ({ page, openPage }) => {
+  await openPage('/shelf/new');
+  await page.getByLabel('Name', { exact: true }).fill('Kilnfield meal');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.waitForURL(/shelf$/);
+  await page.getByRole('link', { name: 'Kilnfield meal' }).click();
+  await page.waitForURL(/shelf\/[0-9a-f-]+$/);
+  const loose = page.getByRole('region', { name: 'Caps and handfuls' });
+  await loose.getByLabel('A', { exact: true }).fill('handful');
+  await loose.getByLabel('in', { exact: true }).selectOption('grams');
+  await loose.getByLabel('Five tries').fill('28 35 40 31 36');
+  await loose.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(/^a handful: 34 g, give or take/)).toBeVisible();
+  await page.getByLabel('Rates on its label').fill('a handful per plant');
+  await expect(page.getByText('34 g each, 272 g for 8')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+
+  await askQuestion(page, 'Does meal feed tomato plants?');
+  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByLabel('Of each treatment').fill('4');
+  await page.getByText('everyone', { exact: true }).click();
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once/)).toBeVisible();
+  await goToStep(page, 'Tend');
+  await page.getByText(/^Worth knowing/).click();
+  await expect(page.getByText(/Blossom-end rot comes from calcium/)).toBeVisible();
+  await page.getByText(/^Easily forgotten/).click();
+  await page.getByRole('button', { name: 'Plan it: look and measure' }).click();
+  await expect(page.getByRole('button', { name: 'look and measure: done' })).toBeVisible();
+  await page.getByText('Otherwise').click();
+  await page.getByText('only some', { exact: true }).click();
+  await page.getByRole('group', { name: 'Which' }).getByRole('checkbox').first().check();
+  await page.getByRole('button', { name: 'look and measure: done' }).click();
+  await expect(page.getByText('Not all got it: say why. It will stand on the verdict.')).toBeVisible();
+  await page.getByLabel('A note, or why it is left out').fill('The rest was under the net.');
+  await page.getByRole('button', { name: 'look and measure: done' }).click();
+  await page.getByText(/^What not all got/).click();
+  await expect(page.getByText(/look and measure, [A-Z]{2}\d of 8\. The rest was under the net/)).toBeVisible();
+});

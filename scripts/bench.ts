@@ -5,7 +5,13 @@ import { careActFixture, careRuleFixture } from '@/core/schedule/care-fixture';
 import { doneTasks } from '@/core/schedule/care-plan';
 import { careTasks, dueToday, unitMeasuresOf } from '@/core/schedule/due-today';
 import type { TrialData } from '@/core/trial/trial-data';
+import { NO_CARE } from '@/core/schedule/care-plan';
+import type { Measure } from '@/core/trial/trial-data';
 import { today } from '@/service/clock';
+import { readAlso } from '@/service/measures';
+import { takeReadings } from '@/service/readings';
+import Sqlite from 'better-sqlite3';
+import { v7 } from 'uuid';
 import { listDue } from '@/service/today';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
@@ -85,7 +91,7 @@ function benchPlanner(): void {
 /** 20 trials of 32 pots, each picked on 32 days: 20,480 picks. */
 async function fillGarden(): Promise<readonly string[]> {
   const dice = seasonDice(1, Date.parse('2026-01-01T00:00:00Z'));
-  const garden = { id: GardenId.parse(dice.newId()), name: 'Bench garden', system: 'uk', latitude: 51, altitudeM: 50 } as const;
+  const garden = { id: GardenId.parse(dice.newId()), name: 'Bench garden', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null } as const;
   const days = Array.from({ length: 32 }, (_, i) => ({ day: 60 + i, share: 1 / 32 }));
   const trials = Array.from({ length: 20 }, (_, i) => {
     const script: DemoScript = {
@@ -102,19 +108,27 @@ async function fillGarden(): Promise<readonly string[]> {
 
 /** Starts a production server on the bench's data file and asks for each page 15 times. */
 async function timePages(paths: readonly string[], words: (path: string) => string): Promise<void> {
+  await withServer(async origin => {
+    for (const path of paths) {
+      const times: number[] = [];
+      for (let run = 0; run < 15; run++) {
+        const start = performance.now();
+        await (await fetch(origin + path)).text();
+        times.push(performance.now() - start);
+      }
+      console.log(`${words(path)}: median ${median(times).toFixed(0)} ms of 15 (first ${times[0]?.toFixed(0)} ms)`);
+    }
+  });
+}
+
+/** Does something with a production server on the bench's data file. */
+async function withServer(work: (origin: string) => Promise<void>): Promise<void> {
   const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4399'], { stdio: 'ignore', env: process.env });
   const origin = 'http://127.0.0.1:4399';
   while (!(await fetch(origin).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
-  for (const path of paths) {
-    const times: number[] = [];
-    for (let run = 0; run < 15; run++) {
-      const start = performance.now();
-      await (await fetch(origin + path)).text();
-      times.push(performance.now() - start);
-    }
-    console.log(`${words(path)}: median ${median(times).toFixed(0)} ms of 15 (first ${times[0]?.toFixed(0)} ms)`);
-  }
+  await work(origin);
   server.kill();
+  await new Promise(resolve => server.once('exit', resolve));
 }
 
 /** 50 running trials of 16 pots, each with four daily rules over 100 days: 20,000 steps, done up to yesterday. */
@@ -147,7 +161,7 @@ async function benchTodayPage(trials: readonly TrialData[]): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'turnspit-bench-'));
   process.env.TURNSPIT_DATA = join(folder, 'bench.sqlite');
   await startStore();
-  await keepSeason({ id: trials[0]!.trial.gardenId, name: 'Bench garden', system: 'uk', latitude: 51, altitudeM: 50 }, trials);
+  await keepSeason({ id: trials[0]!.trial.gardenId, name: 'Bench garden', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null }, trials);
   const times: number[] = [];
   for (let run = 0; run < 9; run++) { const start = performance.now(); await listDue(); times.push(performance.now() - start); }
   console.log(`today, the same from the database: median ${median(times).toFixed(0)} ms of 9`);
@@ -167,9 +181,67 @@ async function benchPages(): Promise<void> {
   rmSync(folder, { recursive: true, force: true });
 }
 
+/** A file of a million readings in 50 trials: how soon one more is stored, a walk opens, and 100,000 from a file are in. */
+async function benchReadings(): Promise<void> {
+  if (!existsSync('.next/BUILD_ID')) return;
+  const folder = mkdtempSync(join(tmpdir(), 'turnspit-bench-'));
+  process.env.TURNSPIT_DATA = join(folder, 'bench.sqlite');
+  await startStore();
+  const trials = tendedTrials().map(data => ({ ...data, care: NO_CARE, products: [] }));
+  await keepSeason({ id: trials[0]!.trial.gardenId, name: 'Bench garden', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null }, trials);
+  const measures: Measure[] = [];
+  for (const { trial } of trials) { const added = await readAlso(trial.id, { from: 'library', key: 'height' }); if (added.ok) measures.push(added.value); }
+  await closeStore();
+  fillReadings(process.env.TURNSPIT_DATA, trials, measures);
+  await startStore();
+  const [first] = trials;
+  const measure: Measure = measures[0]!;
+  const times: number[] = [];
+  for (let run = 0; run < 100; run++) {
+    const entry = { id: v7(), unitId: first!.units[run % 16]!.id, measureId: measure.id, subsample: `again ${run}`, takenOn: today(), value: '213' };
+    const start = performance.now();
+    await takeReadings(first!.trial.id, [entry]);
+    times.push(performance.now() - start);
+  }
+  console.log(`one reading into 1,000,000: median ${median(times).toFixed(1)} ms of 100, slowest ${Math.max(...times).toFixed(1)} ms`);
+  const rows = Array.from({ length: 100_000 }, (_, i) => `${trials[1]!.units[i % 16]!.code},${addDays(trials[1]!.trial.startsOn, Math.floor(i / 16) % 90)},p${Math.floor(i / 1440)},${100 + (i % 900)}`);
+  const form = (csv: string) => ({ csv, day: today(), roles: [{ kind: 'unit' }, { kind: 'day' }, { kind: 'part' }, { kind: 'measure', measureId: measures[1]!.id, unit: 'mm' }] });
+  await closeStore();
+  await timePages([`/trials/${first!.trial.id}/walk`], () => 'page of a walk, 1,000,000 readings in the file');
+  await timeImports(trials[1]!.trial.id, [form(['pot,date,part,height', ...rows.slice(1), 'ZZ9,,,1'].join('\n')), form(['pot,date,part,height', ...rows].join('\n'))]);
+  rmSync(folder, { recursive: true, force: true });
+}
+
+/** Files as a browser sends them, to a production server; the last line of each answer says what became of it. */
+async function timeImports(trialId: string, forms: readonly unknown[]): Promise<void> {
+  await withServer(async origin => {
+    for (const form of forms) {
+      const start = performance.now();
+      const answer = await (await fetch(`${origin}/api/import/${trialId}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(form) })).text();
+      console.log(`100,000 readings from a file, to the server: ${((performance.now() - start) / 1000).toFixed(1)} s, ${answer.trim().split('\n').length} lines, the last ${answer.trim().split('\n').at(-1)?.slice(0, 110)}`);
+    }
+  });
+}
+
+/** Straight into the table: the way of single entries is timed apart. */
+function fillReadings(filename: string, trials: readonly TrialData[], measures: readonly Measure[]): void {
+  const db = new Sqlite(filename);
+  const put = db.prepare("INSERT INTO readings (id, trial_id, unit_id, measure_id, subsample, taken_on, taken_at, outcome, note, value, supersedes, is_removal) VALUES (?, ?, ?, ?, ?, ?, ?, 'picked', '', ?, NULL, 0)");
+  db.transaction(() => {
+    trials.forEach(({ trial, units }, t) => {
+      for (let i = 0; i < 20_000; i++) {
+        const day = addDays(trial.startsOn, Math.floor(i / 16) % 99);
+        put.run(v7(), trial.id, units[i % 16]!.id, measures[t]!.id, String(Math.floor(i / 1584)), day, `${day}T08:00:00.000Z`, 100 + (i % 500));
+      }
+    });
+  })();
+  db.close();
+}
+
 benchJudge();
 benchPlanner();
 const tended = tendedTrials();
 benchToday(tended);
 await benchTodayPage(tended);
 await benchPages();
+await benchReadings();

@@ -25,9 +25,10 @@ interface Shot {
 
 const SHOTS: readonly Shot[] = [
   { file: 'today', path: '/' }, { file: 'trials', path: '/trials' }, { file: 'ask', trial: BEANS, path: '/ask' }, { file: 'lay-out', trial: BEANS, path: '/lay-out', isWhole: true },
-  { file: 'questions', path: '/trials/new' }, { file: 'questions-phone', path: '/trials/new', size: PHONE }, { file: 'ask-crossed', path: '/trials/new?from=mulch-and-feed', isWhole: true }, { file: 'print', trial: BEANS, path: '/print' },
+  { file: 'questions', path: '/trials/new' }, { file: 'ask-crossed', path: '/trials/new?from=mulch-and-feed', isWhole: true }, { file: 'print', trial: BEANS, path: '/print' },
   { file: 'tend', trial: STRAWBERRIES, path: '/tend', isWhole: true }, { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' }, { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
-  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-phone', trial: BEANS, path: '/judge', size: PHONE }, { file: 'judge-dark', trial: BEANS, path: '/judge', isDark: true },
+  { file: 'readings', trial: STRAWBERRIES, path: '/readings' }, { file: 'walk', trial: STRAWBERRIES, path: '/walk', size: PHONE },
+  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-dark', trial: BEANS, path: '/judge', isDark: true },
   { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' }, { file: 'shelf', path: '/shelf' }, { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true }, { file: 'sums', path: '/shelf/sums', isWhole: true },
 ];
 

@@ -37,8 +37,8 @@ export function withCare(data: TrialData, script: CareScript, today: string, dic
     const out = script.leftOut.find(isThis);
     const doneOn = dueOn === null ? null : addDays(dueOn, script.late.find(isThis)?.days ?? 0);
     if (doneOn === null || doneOn >= today) return [];
-    return [{ id: dice.newId(), ruleId, nth, doneOn, takenAt: `${doneOn}T17:10:00.000Z`, isSkipped: out !== undefined, amount: null, batchId: null, note: out?.why ?? '', by: 'Tomas', supersedes: null, isRemoval: false }];
+    return [{ id: dice.newId(), ruleId, nth, doneOn, takenAt: `${doneOn}T17:10:00.000Z`, isSkipped: out !== undefined, amount: null, batchId: null, unitIds: null, outcome: null, note: out?.why ?? '', by: 'Tomas', supersedes: null, isRemoval: false }];
   });
-  const care: CarePlan = { ...NO_CARE, rules, stages, acts, settings: { missed: 'do-late', water: 'same', mixMl: script.mixMl, mixNMgPerL: script.mixNMgPerL, hourWorth: null }, bottles: { ...bottleCodes(data.treatments.map(treatment => treatment.id), 77), secret: 'cinder77' } };
+  const care: CarePlan = { ...NO_CARE, rules, stages, acts, settings: { missed: 'do-late', water: 'same', waterSource: 'rain', etShare: 1, mixMl: script.mixMl, mixNMgPerL: script.mixNMgPerL, hourWorth: null }, bottles: { ...bottleCodes(data.treatments.map(treatment => treatment.id), 77), secret: 'cinder77' } };
   return { ...data, care, products: script.products.filter(product => rules.some(rule => rule.material?.productId === product.id)) };
 }

@@ -1,3 +1,4 @@
+import { type ReadScript, withReadings } from './demo-readings';
 import { BLANK_FEATURE } from '@/core/trial/blank-facts';
 import { addDays } from '@/core/trial/calendar-day';
 import { GardenId, IncidentId, PickId } from '@/core/trial/ids';
@@ -10,7 +11,7 @@ import { type SeasonDice, seasonDice } from './seeded-season';
 
 /** The season at Cinder Row, a shared plot that does not exist. */
 export interface DemoSeason {
-  readonly garden: { readonly id: GardenId; readonly name: string; readonly system: 'uk'; readonly latitude: number; readonly altitudeM: number };
+  readonly garden: { readonly id: GardenId; readonly name: string; readonly system: 'uk'; readonly latitude: number; readonly altitudeM: number; readonly lastFrost: string; readonly firstFrost: string };
   readonly shelf: readonly Product[];
   /** A closed one says so in its state; its verdict is for the keeper to compute. */
   readonly trials: readonly TrialData[];
@@ -26,12 +27,12 @@ const SEED = 23;
  */
 export function demoSeason(today: string): DemoSeason {
   const dice = seasonDice(SEED, Date.parse(`${addDays(today, -160)}T08:00:00Z`));
-  const garden = { id: GardenId.parse(dice.newId()), name: 'Cinder Row', system: 'uk', latitude: 51.2, altitudeM: 60 } as const;
+  const garden = { id: GardenId.parse(dice.newId()), name: 'Cinder Row', system: 'uk', latitude: 51.2, altitudeM: 60, lastFrost: '05-12', firstFrost: '10-24' } as const;
   const [beans, berries] = [dwarfBeans(today, garden.id, dice), strawberries(today, garden.id, dice)];
   const shelf = demoShelf(dice);
   return {
     garden, shelf: [shelf.heronsgill, shelf.wrackline, shelf.comfrey, ...shelf.others],
-    trials: [withCare(beans, beanCare(shelf), today, dice), withCare(berries, strawberryCare(shelf), today, dice)],
+    trials: [withCare(beans, beanCare(shelf), today, dice), withReadings(withCare(berries, strawberryCare(shelf), today, dice), strawberryReads(berries), seasonDice(SEED + 1, Date.parse(`${addDays(today, -60)}T08:00:00Z`)))],
   };
 }
 
@@ -64,6 +65,15 @@ function strawberryCare({ heronsgill }: DemoShelf): CareScript {
   };
 }
 
+/** Fed troughs make more and darker leaves; today's walk is half done. */
+function strawberryReads({ treatments }: TrialData): readonly ReadScript[] {
+  const fed = (unit: ExperimentalUnit): number => (treatments.find(treatment => treatment.id === unit.treatmentId)?.levels.feed === 'Heronsgill feed' ? 1 : 0);
+  return [
+    { key: 'leaves', days: [20, 41, 57, 64], onLastDay: 7, of: (day, unit) => 6 + day * (0.28 + 0.07 * fed(unit)), sd: 2, least: 0, most: 90 },
+    { key: 'leaf-colour', days: [41, 57], onLastDay: 24, of: (_, unit) => 3 + 0.7 * fed(unit), sd: 0.6, least: 1, most: 5 },
+  ];
+}
+
 function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
   const level = (feed: string, effect: number) => ({ name: feed, levels: { feed }, effect });
   const script: DemoScript = {
@@ -87,7 +97,7 @@ function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice): TrialD
     picks: [...data.picks.map(pick => (pick.unitId === gnawed.id && pick.netG !== null ? { ...pick, netG: Math.round(pick.netG * 0.35), grossG: Math.round(pick.netG * 0.35) + pick.tareG } : pick)), ...culls(data, dice)],
     incidents: [{
       id: IncidentId.parse(dice.newId()), unitId: gnawed.id, happenedOn: addDays(data.trial.startsOn, 58), recordedAt: `${addDays(data.trial.startsOn, 58)}T07:30:00.000Z`,
-      what: 'left out of the sums', why: 'Gnawed to the stem by a vole in one night, before the first pick.', by: 'Ines', decision: 'leave-out', afterKeyOpened: false, supersedes: null, isRemoval: false,
+      what: 'left out of the sums', why: 'Gnawed to the stem by a vole in one night, before the first pick.', by: 'Ines', decision: 'leave-out', cause: 'animal', byTreatment: 'no', afterKeyOpened: false, supersedes: null, isRemoval: false,
     }],
   };
 }

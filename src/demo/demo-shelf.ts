@@ -12,7 +12,7 @@ export interface DemoShelf {
 
 export function demoShelf(dice: SeasonDice): DemoShelf {
   const put = (draft: Partial<ProductDraft> & Pick<ProductDraft, 'name' | 'form'>): Product => {
-    const read = readProduct({ ...BLANK_PRODUCT, ...draft }, 'uk', dice.newId());
+    const read = readProduct({ ...BLANK_PRODUCT, ...draft }, 'uk', dice.newId(), { batches: [], stepUp: null, looseMeasures: [], isKnownHere: draft.form === 'spray-concentrate' });
     if (!read.ok) throw new RangeError(`${draft.name} must be readable, got ${JSON.stringify(read.trouble)}`);
     return read.value;
   };

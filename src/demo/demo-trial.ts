@@ -1,7 +1,7 @@
 import { NO_CARE } from '@/core/schedule/care-plan';
 import { type BenchPlan, layOutBench } from '@/core/design/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
-import { BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from '@/core/trial/blank-facts';
+import { BLANK_MEASURE, BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from '@/core/trial/blank-facts';
 import { USUAL_RULES } from '@/core/trial/question-form';
 import { addDays } from '@/core/trial/calendar-day';
 import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/ids';
@@ -50,7 +50,7 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
     factors: script.factors, treatments,
     measures: HARVEST_MEASURES.map((kind, i): Measure => ({
       id: MeasureId.parse(dice.newId()), name: kind.name, definition: kind.definition, response: kind.responseOf(script.picked), unit: kind.unit,
-      summary: kind.summary, better: 'higher', margin: { kind: 'percent', percent: script.marginPercent }, isMain: i === 0,
+      summary: kind.summary, better: 'higher', margin: { kind: 'percent', percent: script.marginPercent }, isMain: i === 0, ...BLANK_MEASURE,
     })),
     ...bench,
     picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],

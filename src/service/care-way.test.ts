@@ -10,7 +10,9 @@ import { today } from './clock';
 import { freshGardenForEachTest } from './garden-fixture';
 import { openKey } from './judge';
 import { dealTrial, lockPlan } from './lay-out';
-import { listProducts, openBatch, saveProduct, stepUp, takeOffShelf } from './shelf';
+import { listProducts, openBatch, saveProduct, stepUp, takeOffShelf, weighLoose } from './shelf';
+import { nameByDepth } from './name-by-depth';
+import { predict } from './predict';
 import { listDue, lookIntoBottles } from './today';
 import { findTrial, trialLog } from './trials';
 import { fetchStandIn, importWeather, weatherOf } from './weather';
@@ -174,4 +176,89 @@ test('what was not planned is logged: for all at once, for some only with a reas
   const after = await dataOf(data.trial.id);
   expect([after.care.acts.length, after.amendments.map(amendment => amendment.why)]).toEqual([2, ['Only one cover.']]);
   expect((await listDue()).tasks).toEqual([]);
+});
+
+describe('care of single units', () => {
+  test('only some got it: a reason is asked, the rest of the plan stands, and it is in the log', async () => {
+    const data = await locked();
+    const ruleId = await weekly(data, await product());
+    const [unit] = data.units.filter(each => data.treatments.some(treatment => treatment.id === each.treatmentId && treatment.name === 'feed'));
+    expect(await tickOff(data.trial.id, act(ruleId, 2, { codes: [unit?.code] }))).toMatchObject({ ok: false, trouble: { fields: { note: expect.stringContaining('Not all') } } });
+    expect(await tickOff(data.trial.id, act(ruleId, 2, { codes: ['ZZ9'], note: 'The can ran dry.' }))).toMatchObject({ ok: false, trouble: { fields: { codes: expect.any(String) } } });
+    expect(await tickOff(data.trial.id, act(ruleId, 2, { codes: [unit?.code], note: 'The can ran dry.' }))).toMatchObject({ ok: true });
+    expect((await dataOf(data.trial.id)).care.acts).toMatchObject([{ unitIds: [unit?.id], note: 'The can ran dry.' }]);
+    expect((await listDue()).tasks).toEqual([]);
+    expect(await logCare(data.trial.id, { name: 'tied in', kind: 'other', treatmentIds: [], codes: [unit?.code], doneOn: today(), note: 'It had fallen over.' })).toMatchObject({ ok: true });
+    expect((await dataOf(data.trial.id)).amendments.map(amendment => amendment.why)).toContain('It had fallen over.');
+  });
+});
+
+describe('sprays', () => {
+  const suds = { name: 'Pewter Lane suds', form: 'spray-concentrate', grade: '', per: 'w/w', rates: '10 ml in 1 l', reentryHours: '4' };
+  const spray = (productId: string, changes: Readonly<Record<string, unknown>> = {}) => ({ ...BLANK_CARE, name: 'suds', kind: 'spray', repeat: 'once', fromDays: '14', productId, rate: '0', strength: '1', water: '100 ml', washedOffByMm: '5', ...changes });
+
+  test('what is new here goes on no trial until it was stepped up, or is known', async () => {
+    const data = await locked();
+    const id = await product(suds);
+    expect(await saveCareRule(data.trial.id, null, spray(id), 'Aphids came.')).toMatchObject({ ok: false, trouble: { fields: { productId: expect.stringContaining('step it up') } } });
+    await stepUp(id, 'known');
+    expect(await saveCareRule(data.trial.id, null, spray(id), 'Aphids came.')).toMatchObject({ ok: true });
+  });
+
+  test('rain undoes it: it is due again, and the second time stands beside the first', async () => {
+    const data = await locked();
+    const id = await product(suds);
+    await stepUp(id, 'known');
+    const saved = await saveCareRule(data.trial.id, null, spray(id, { fromDays: '11' }), 'Aphids came.');
+    const ruleId = saved.ok ? saved.value.id : '';
+    const sprayedOn = addDays(today(), -3);
+    await tickOff(data.trial.id, act(ruleId, 0, { doneOn: sprayedOn }));
+    expect((await listDue()).tasks).toEqual([]);
+    await importWeather(`date,tmax,tmin,rain\n${addDays(sprayedOn, 1)},18,9,14\n`);
+    expect((await listDue()).tasks.map(task => [task.rule.name, task.task.dueOn])).toEqual([['suds', addDays(sprayedOn, 2)]]);
+    await tickOff(data.trial.id, act(ruleId, 0));
+    expect((await listDue()).tasks).toEqual([]);
+    expect((await dataOf(data.trial.id)).care.acts.map(each => each.doneOn)).toEqual([sprayedOn, today()]);
+  });
+
+  test('a bed just sprayed is left alone for the hours of the label, for picking and for other work, but for a reason', async () => {
+    const data = await locked();
+    const id = await product(suds);
+    await stepUp(id, 'known');
+    const saved = await saveCareRule(data.trial.id, null, spray(id), 'Aphids came.');
+    const tied = await saveCareRule(data.trial.id, null, { ...BLANK_CARE, name: 'tie in', kind: 'prune', repeat: 'once', fromDays: '14' }, 'They fall over.');
+    await tickOff(data.trial.id, act(saved.ok ? saved.value.id : '', 0));
+    expect(await tickOff(data.trial.id, act(tied.ok ? tied.value.id : '', 0))).toMatchObject({ ok: false, trouble: { fields: { note: expect.stringContaining('Nobody is to go in') } } });
+    const pick = { id: v7(), unitId: data.units[0]?.id, pickedOn: today(), outcome: 'picked', gross: '100 g', pieces: '4', tare: '', grade: 'sound', cullReason: null, supersedes: null };
+    expect(await takePick(data.trial.id, { ...pick, note: '' })).toMatchObject({ ok: false, trouble: { fields: { pickedOn: expect.stringContaining('Nobody is to go in') } } });
+    expect(await takePick(data.trial.id, { ...pick, note: 'With gloves, from the path.' })).toMatchObject({ ok: true });
+    expect(await tickOff(data.trial.id, act(tied.ok ? tied.value.id : '', 0, { note: 'From the path.' }))).toMatchObject({ ok: true });
+  });
+});
+
+test('a handful that was weighed five times may stand in a rate', async () => {
+  const id = await product();
+  const draft = { ...BLANK_PRODUCT, name: 'Kilnash meal', form: 'meal', rates: 'a handful per plant' };
+  expect(await saveProduct(id, draft)).toMatchObject({ ok: false, trouble: { rates: expect.stringContaining('Weigh or measure five') } });
+  expect(await weighLoose(id, { name: 'handful', of: 'mass', tries: [28] })).toMatchObject({ ok: false });
+  expect(await weighLoose(id, { name: 'Handful', of: 'mass', tries: [28, 35, 40, 31, 36] })).toMatchObject({ ok: true, value: { looseMeasures: [{ name: 'handful', mean: 34, tries: 5 }] } });
+  expect(await saveProduct(id, draft)).toMatchObject({ ok: true, value: { rates: [{ low: expect.closeTo(34, 9), of: 'mass' }] } });
+});
+
+test('a level is called by the depth that was really laid: factor, dose and prediction follow, and it is an amendment', async () => {
+  const trial = await askTrial({
+    question: 'How much leaf-mould?', crop: 'beetroot', picked: 'roots', unitWord: 'bed', startsOn: STARTS, endsOn: addDays(today(), 60), treatments: [{ name: '0 cm leaf-mould' }, { name: '5 cm leaf-mould' }], control: 0, summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15',
+  });
+  if (!trial.ok) throw new Error(JSON.stringify(trial.trouble));
+  await dealTrial(trial.value.id, { kind: 'complete-randomisation', unitsEach: '3', blockCount: '2', blockWord: 'shelf', unitWidth: '100 cm', isBlind: false });
+  await predict(trial.value.id, { by: 'Ines', expects: '5 cm leaf-mould', why: 'It holds water.' });
+  await lockPlan(trial.value.id);
+  const data = await dataOf(trial.value.id);
+  const [none, five] = data.treatments;
+  expect(await nameByDepth(data.trial.id, { treatmentId: five?.id, bags: 1, bagMl: 40_000, name: none?.name })).toMatchObject({ ok: false, trouble: { fields: { name: expect.any(String) } } });
+  expect(await nameByDepth(data.trial.id, { treatmentId: five?.id, bags: 0, bagMl: 40_000, name: 'x' })).toMatchObject({ ok: false });
+  expect(await nameByDepth(data.trial.id, { treatmentId: five?.id, bags: 1, bagMl: 40_000, name: '4 cm leaf-mould' })).toMatchObject({ ok: true });
+  const after = await dataOf(data.trial.id);
+  expect([after.treatments.map(treatment => treatment.name), after.factors[0]?.levels, after.predictions.map(prediction => prediction.expects)]).toEqual([['0 cm leaf-mould', '4 cm leaf-mould'], ['0 cm leaf-mould', '4 cm leaf-mould'], ['4 cm leaf-mould']]);
+  expect(after.amendments.map(amendment => [amendment.from, amendment.to])).toEqual([['5 cm leaf-mould', '4 cm leaf-mould']]);
 });

@@ -1,19 +1,21 @@
 import { z } from 'zod';
 import { batchOn } from '@/core/materials/product';
-import type { CareAct, CarePlan } from '@/core/schedule/care-plan';
-import { CareSettings } from '@/core/schedule/care-plan';
+import { ActOutcome, type CareAct, type CarePlan, CareSettings, doneTasks } from '@/core/schedule/care-plan';
+import { offTheBed } from '@/core/schedule/off-the-bed';
+import { washedOffSteps } from '@/core/schedule/washed-off';
 import { readCare } from '@/core/schedule/care-form';
 import { CareKind, type CareRule } from '@/core/schedule/care-rule';
 import { failure, type Result, success } from '@/core/result';
-import { CalendarDay } from '@/core/trial/calendar-day';
+import { addDays, CalendarDay } from '@/core/trial/calendar-day';
 import { TreatmentId } from '@/core/trial/ids';
-import { fieldTroublesOf } from '@/core/trial/field-troubles';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/field-troubles';
 import type { TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { addCareAct, changeCarePlan, putCareRule, removeCareRule } from '@/store/care';
 import type { Database } from '@/store/database';
 import { addAmendment } from '@/store/plan-records';
 import { productsOf } from '@/store/products';
+import { weatherBetween } from '@/store/weather';
 import { changeOneTrial } from './change-trial';
 import { instantNow, today } from './clock';
 import { currentGarden } from './garden';
@@ -93,13 +95,16 @@ export function dateStage(trialId: string, input: unknown): Promise<Result<true,
   });
 }
 
+/** Units by their codes, as pages know them; null: all that were meant. */
+const Codes = z.array(z.string().max(8)).min(1, 'Tick at least one.').max(500).nullable().default(null);
 const ActForm = z.object({
   id: z.uuidv7(), ruleId: z.uuid(), nth: z.int().min(0).max(2000), doneOn: CalendarDay, isSkipped: z.boolean(),
-  amount: z.number().min(0).max(1e7).nullable().default(null), note: z.string().trim().max(600, 'At most 600 characters.').default(''), by: z.string().trim().max(80).default(''),
+  amount: z.number().min(0).max(1e7).nullable().default(null), codes: Codes, outcome: ActOutcome.nullable().default(null), note: z.string().trim().max(600, 'At most 600 characters.').default(''), by: z.string().trim().max(80).default(''),
 });
 
 /** Ticks a step off, or leaves it out with a reason. The same id sent twice changes nothing; a step that stands already is revised. */
-export function tickOff(trialId: string, input: unknown): Promise<Result<CareAct, TrialTrouble>> {
+export async function tickOff(trialId: string, input: unknown): Promise<Result<CareAct, TrialTrouble>> {
+  const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care done';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
@@ -107,16 +112,38 @@ export function tickOff(trialId: string, input: unknown): Promise<Result<CareAct
     if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
     // A blind trial's pages know its rules by another name.
     const own = data.care.rules.find(rule => rule.id === parsed.data.ruleId || stepAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId);
-    const form = { ...parsed.data, ruleId: own?.id ?? parsed.data.ruleId };
+    const { codes, ...given } = parsed.data;
+    const form = { ...given, unitIds: unitIdsOf(data, codes), ruleId: own?.id ?? parsed.data.ruleId };
     if (!own) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     if (form.isSkipped && form.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Say why it was left out: it is part of the trial.' } }) };
     if (form.doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
-    const standing = data.care.acts.find(act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id);
+    const trouble = unitsTrouble(codes, form) ?? tooSoon(data, own, form);
+    if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
+    const standing = data.care.acts.findLast(act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id);
+    // What rain undid stays on record: the step is done a second time.
+    const isAgain = standing !== undefined && washedOffSteps([own], doneTasks([standing]), await weatherBetween(db, garden.id, standing.doneOn, addDays(standing.doneOn, 1))).length > 0 && form.doneOn > standing.doneOn;
     const product = data.products.find(each => each.id === own.material?.productId);
-    const act: CareAct = { ...form, batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null, takenAt: instantNow(), supersedes: standing?.id ?? null, isRemoval: false };
+    const act: CareAct = { ...form, batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null, takenAt: instantNow(), supersedes: isAgain ? null : (standing?.id ?? null), isRemoval: false };
     if (!(await addCareAct(db, trialId, act))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what: form.isSkipped ? 'care skipped' : what, subjectId: act.id, detail: { ruleId: act.ruleId, nth: act.nth }, result: success(act) };
   });
+}
+
+function unitIdsOf({ units }: TrialData, codes: readonly string[] | null): CareAct['unitIds'] {
+  return codes === null ? null : units.filter(unit => codes.includes(unit.code)).map(unit => unit.id);
+}
+
+function unitsTrouble(codes: readonly string[] | null, { unitIds, note }: Pick<CareAct, 'unitIds' | 'note'>): FieldTroubles | undefined {
+  if (codes === null || unitIds === null) return undefined;
+  if (unitIds.length !== new Set(codes).size) return { codes: 'Choose among the units of this trial.' };
+  return note.length < 3 ? { note: 'Not all got it: say why. It will stand on the verdict.' } : undefined;
+}
+
+/** Work on a bed that a label keeps one off. What stopped it may be written down and gone by. */
+function tooSoon({ care, products }: TrialData, rule: CareRule, { doneOn, isSkipped, note }: Pick<CareAct, 'doneOn' | 'isSkipped' | 'note'>): FieldTroubles | undefined {
+  if (isSkipped || doneOn !== today() || note.length >= 3) return undefined;
+  const [off] = offTheBed(care.rules, care.acts, products, instantNow()).filter(each => each.ruleId !== rule.id);
+  return off && { note: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or say how it was done all the same.` };
 }
 
 /** Takes a tick back: the step is due again, and the log knows of both. */
@@ -131,7 +158,7 @@ export function untick(trialId: string, actId: string): Promise<Result<true, Tri
 }
 
 const LogForm = z.object({
-  name: z.string().trim().min(1, 'Say what was done.').max(80, 'At most 80 characters.'), kind: CareKind, treatmentIds: z.array(TreatmentId).max(40), doneOn: CalendarDay,
+  name: z.string().trim().min(1, 'Say what was done.').max(80, 'At most 80 characters.'), kind: CareKind, treatmentIds: z.array(TreatmentId).max(40), codes: Codes, doneOn: CalendarDay,
   note: z.string().trim().max(600, 'At most 600 characters.').default(''),
 });
 
@@ -142,14 +169,17 @@ export function logCare(trialId: string, input: unknown): Promise<Result<CareAct
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const parsed = LogForm.safeParse(input);
     if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
-    const { note, doneOn, ...form } = parsed.data;
+    const { note, doneOn, codes, ...form } = parsed.data;
+    const unitIds = unitIdsOf(data, codes);
     if (doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
+    const trouble = unitsTrouble(codes, { unitIds, note });
+    if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
     if (form.treatmentIds.length > 0 && note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Not all got it: say why. It will stand on the verdict.' } }) };
     const rule: CareRule = { ...form, id: newId(), from: { kind: 'day', day: doneOn }, repeat: { kind: 'once' }, until: null, material: null, washedOffByMm: null, minutesEach: null };
     await putCareRule(db, trialId, rule, data.care.rules.length);
-    const act: CareAct = { id: newId(), ruleId: rule.id, nth: 0, doneOn, takenAt: instantNow(), isSkipped: false, amount: null, batchId: null, note, by: '', supersedes: null, isRemoval: false };
+    const act: CareAct = { id: newId(), ruleId: rule.id, nth: 0, doneOn, takenAt: instantNow(), isSkipped: false, amount: null, batchId: null, unitIds, outcome: null, note, by: '', supersedes: null, isRemoval: false };
     await addCareAct(db, trialId, act);
-    if (form.treatmentIds.length > 0) await amend(db, data, 'done to some only', form.name, note);
+    if (form.treatmentIds.length > 0 || unitIds !== null) await amend(db, data, 'done to some only', form.name, note);
     return { what, subjectId: act.id, detail: form, result: success(act) };
   });
 }

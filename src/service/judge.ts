@@ -4,12 +4,14 @@ import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { judgeInputOf, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
 import { failure, type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/field-troubles';
+import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { IncidentId } from '@/core/trial/ids';
 import type { Incident, Trial } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { addIncident } from '@/store/entries';
 import { changeTrial } from '@/store/trials';
-import { database } from '@/store/database';
+import { changesOf, logChange } from '@/store/changes';
+import { database, inTransaction } from '@/store/database';
 import { freezeVerdict, type FrozenWords, frozenWords } from '@/store/verdicts';
 import { changeOneTrial, entryTrouble } from './change-trial';
 import { instantNow, today } from './clock';
@@ -50,7 +52,7 @@ export function leaveOut(trialId: string, input: unknown): Promise<Result<Incide
     if (data.incidents.some(incident => incident.unitId === unit.id && incident.decision === 'leave-out')) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     const incident: Incident = {
       id: IncidentId.parse(newId()), unitId: unit.id, happenedOn: today(), recordedAt: instantNow(), what: 'left out of the sums', why: parsed.data.why,
-      by: parsed.data.by, decision: 'leave-out', afterKeyOpened: isKeyOpen(data.trial), supersedes: null, isRemoval: false,
+      by: parsed.data.by, decision: 'leave-out', cause: null, byTreatment: 'unknown', afterKeyOpened: isKeyOpen(data.trial), supersedes: null, isRemoval: false,
     };
     await addIncident(db, trialId, incident);
     return { what, subjectId: unit.id, detail: { why: incident.why, by: incident.by }, result: success(incident) };
@@ -82,6 +84,14 @@ export function closeTrial(trialId: string): Promise<Result<Trial, TrialTrouble>
     await changeTrial(db, trialId, closed);
     await freezeVerdict(db, { trialId, closedAt: closed.closedAt, measureId: mainMeasure(data).id, input: JSON.stringify(input), judgement: JSON.stringify(judge(input)) });
     return { what, result: success({ ...data.trial, ...closed }) };
+  });
+}
+
+/** Puts a look at the verdict of a running trial on record, once a day: whoever judges later is to know of it. */
+export async function noteInterimLook(trialId: string): Promise<void> {
+  await inTransaction(async db => {
+    const isNoted = (await changesOf(db, trialId)).some(change => change.what === INTERIM_LOOK && change.at.slice(0, 10) === instantNow().slice(0, 10));
+    if (!isNoted) await logChange(db, { at: instantNow(), trialId, what: INTERIM_LOOK, subjectId: null, detail: '{}' });
   });
 }
 

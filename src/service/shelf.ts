@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Product } from '@/core/materials/product';
 import { readProduct } from '@/core/materials/product-form';
 import { failure, type Result, success } from '@/core/result';
+import { calibrate } from '@/core/materials/measuring-tool';
 import { stepUpLadder } from '@/core/materials/step-up';
 import { CalendarDay } from '@/core/trial/calendar-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/field-troubles';
@@ -22,7 +23,7 @@ export async function saveProduct(id: string | null, input: unknown): Promise<Re
   return inTransaction(async db => {
     const standing = id === null ? undefined : await findProduct(db, garden.id, id);
     if (id !== null && !standing) return failure({ name: 'It is not on the shelf any more. Load the page again.' });
-    const read = readProduct(input, garden.system, standing?.id ?? newId(), standing ? { batches: standing.batches, stepUp: standing.stepUp } : undefined);
+    const read = readProduct(input, garden.system, standing?.id ?? newId(), standing);
     if (!read.ok) return read;
     await putProduct(db, garden.id, read.value);
     return success(read.value);
@@ -45,9 +46,23 @@ export function openBatch(id: string, input: unknown): Promise<Result<Product, F
   });
 }
 
-/** Begins to step a new spray up on a few leaves, or puts down what a look at them saw. */
-export function stepUp(id: string, look: 'start' | 'no-harm' | 'harm'): Promise<Result<Product, FieldTroubles>> {
+const LooseForm = z.object({ name: z.string().trim().toLowerCase().min(1, 'Name it: cap, handful, squirt.').max(30, 'At most 30 characters.'), of: z.enum(['mass', 'volume']), tries: z.array(z.number().positive().max(100_000)).min(2, 'Weigh at least two, better five.').max(50) });
+
+/** Puts down what a cap, handful or squirt of a product holds, from some weighings; rates may then count by it. */
+export function weighLoose(id: string, input: unknown): Promise<Result<Product, FieldTroubles>> {
   return changeProduct(id, product => {
+    const parsed = LooseForm.safeParse(input);
+    if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+    const { name, of, tries } = parsed.data;
+    const { mean, sd } = calibrate(tries);
+    return success({ ...product, looseMeasures: [...product.looseMeasures.filter(each => each.name !== name), { name, of, mean, sd, tries: tries.length }].slice(-12) });
+  });
+}
+
+/** Begins to step a new spray up on a few leaves, or puts down what a look at them saw. */
+export function stepUp(id: string, look: 'start' | 'no-harm' | 'harm' | 'known'): Promise<Result<Product, FieldTroubles>> {
+  return changeProduct(id, product => {
+    if (look === 'known') return success({ ...product, isKnownHere: !product.isKnownHere });
     if (look === 'start') return success({ ...product, stepUp: { startedOn: today(), looks: [] } });
     const { startedOn, looks } = product.stepUp ?? { startedOn: '', looks: [] };
     const rung = startedOn === '' ? undefined : stepUpLadder(startedOn, looks)[looks.length];

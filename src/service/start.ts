@@ -11,7 +11,7 @@ export async function startStore(): Promise<Result<'migrated', DataFileTrouble>>
   if (!checked.ok) return checked;
   const migrated = await migrate(database(), dataFile());
   if (migrated.ok && !(await firstGarden(database()))) {
-    await addGarden(database(), { id: GardenId.parse(newId()), name: 'My garden', system: 'uk', latitude: 51, altitudeM: 50 });
+    await addGarden(database(), { id: GardenId.parse(newId()), name: 'My garden', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null });
   }
   return migrated;
 }

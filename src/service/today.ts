@@ -8,6 +8,7 @@ import { stepAlias } from './step-alias';
 import { changeOneTrial } from './change-trial';
 import { today } from './clock';
 import { currentGarden } from './garden';
+import { recentWeather } from './weather';
 
 /** What is due over all running trials of the garden, and what to mix for it. What is in a blind trial's bottles is kept back. */
 export async function listDue(): Promise<DueToday> {
@@ -24,9 +25,12 @@ export async function lookIntoBottles(): Promise<DueToday> {
   return due;
 }
 
+// What was sprayed before has been made up for or missed by now.
+const RAIN_DAYS = 10;
+
 async function allDue(): Promise<{ readonly due: DueToday; readonly trials: readonly CaredTrial[] }> {
   const garden = await currentGarden();
   const db = database();
   const trials = (await caredTrials(db, garden.id, today())).map(({ place, ...cared }): CaredTrial => ({ ...cared, unit: unitMeasuresOf(place, cared.care.settings.mixMl) }));
-  return { due: dueToday(trials, await productsOf(db, garden.id, true), today()), trials };
+  return { due: dueToday(trials, await productsOf(db, garden.id, true), today(), await recentWeather(RAIN_DAYS)), trials };
 }

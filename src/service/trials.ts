@@ -7,7 +7,7 @@ import { currentGarden } from './garden';
 
 /** A trial as a list shows it. */
 export interface TrialSummary {
-  readonly trial: Trial;
+  readonly trial: Pick<Trial, 'id' | 'question' | 'crop' | 'unitWord' | 'state' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'>;
   readonly units: number;
   readonly unitsRead: number;
   /** The last day it was picked or read, and how many units were; null before the first. */
@@ -21,7 +21,7 @@ export async function listTrials(): Promise<readonly TrialSummary[]> {
   const garden = await currentGarden();
   const db = database();
   const [trials, units, read, days, headlines] = [await trialsOf(db, garden.id), await unitCounts(db), await readCounts(db), await lastDays(db), await frozenHeadlines(db)];
-  return trials.map(trial => ({ trial, units: units.get(trial.id) ?? 0, unitsRead: read.get(trial.id) ?? 0, lastDay: days.get(trial.id) ?? null, headline: headlines.get(trial.id) ?? null }));
+  return trials.map(({ id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }) => ({ trial: { id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }, units: units.get(id) ?? 0, unitsRead: read.get(id) ?? 0, lastDay: days.get(id) ?? null, headline: headlines.get(id) ?? null }));
 }
 
 export function findTrial(trialId: string): Promise<TrialData | undefined> {

@@ -1,4 +1,5 @@
 import { type TooEarly, tooEarly } from '@/core/materials/waiting-time';
+import { offTheBed } from '@/core/schedule/off-the-bed';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { failure, type Result, success } from '@/core/result';
 import { PickId } from '@/core/trial/ids';
@@ -26,6 +27,8 @@ export async function takePick(trialId: string, input: unknown): Promise<Result<
     if (!data.units.some(unit => unit.id === pick.unitId)) return { what, result: failure({ kind: 'no-such-unit' }) };
     const early = pick.outcome === 'picked' ? waitingOn(data, pick)[0] : undefined;
     if (early && pick.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.` } }) };
+    const off = pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3 ? offTheBed(data.care.rules, data.care.acts, data.products, instantNow())[0] : undefined;
+    if (off) return { what, result: failure({ kind: 'invalid', fields: { pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.` } }) };
     if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     if (!(await addPick(db, trialId, pick))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what: pick.supersedes ? 'pick revised' : what, subjectId: pick.id, result: success(pick) };
@@ -36,6 +39,7 @@ export async function takePick(trialId: string, input: unknown): Promise<Result<
 function waitingOn({ units, care, products }: TrialData, { unitId, pickedOn }: Pick): readonly TooEarly[] {
   const treatmentId = units.find(unit => unit.id === unitId)?.treatmentId;
   const applied = care.acts.filter(act => !act.isSkipped).flatMap(act => {
+    if (act.unitIds !== null && !act.unitIds.includes(unitId)) return [];
     const rule = care.rules.find(each => each.id === act.ruleId && (each.treatmentIds.length === 0 || each.treatmentIds.some(id => id === treatmentId)));
     const product = products.find(each => each.id === rule?.material?.productId);
     return product?.waitingDays ? [{ product: product.name, appliedOn: act.doneOn, waitingDays: product.waitingDays }] : [];

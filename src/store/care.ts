@@ -8,9 +8,11 @@ import { addEntry, standingRows } from './revisions';
 
 type Row = Readonly<Record<string, unknown>>;
 
+const UnitIds = z.array(z.string()).nullable();
 const Plan = CarePlan.unwrap().omit({ acts: true });
 const PlanRow = z.object({ settings: z.string(), stages: z.string(), bottles: z.string() });
-const actOf = (row: unknown): CareAct => { const found = z.record(z.string(), z.unknown()).parse(row); return CareAct.parse({ ...found, isSkipped: Boolean(found.isSkipped), isRemoval: Boolean(found.isRemoval) }); };
+const actOf = (row: unknown): CareAct => { const found = z.record(z.string(), z.unknown()).parse(row); return CareAct.parse({ ...found, isSkipped: Boolean(found.isSkipped), isRemoval: Boolean(found.isRemoval), unitIds: unitsOf(found.unitIds) }); };
+const unitsOf = (written: unknown): unknown => (typeof written === 'string' ? JSON.parse(written) : null);
 
 /** A trial's care: settings, rules, stages, and the standing acts. */
 export async function carePlanOf(db: Database, trialId: string): Promise<CarePlan> {
@@ -42,13 +44,13 @@ export async function carePlansOf(db: Database, trialIds: readonly string[]): Pr
  */
 export async function doneTasksOf(db: Database, trialIds: readonly string[], since: string, wholeRules: readonly string[]): Promise<ReadonlyMap<string, readonly TaskDone[]>> {
   const standing = () => db('careActs').leftJoin('careActs as later', 'later.supersedes', 'careActs.id').where({ 'careActs.isRemoval': false }).whereNull('later.id')
-    .select('careActs.trialId', 'careActs.ruleId', 'careActs.nth', 'careActs.doneOn', 'careActs.isSkipped');
+    .select('careActs.trialId', 'careActs.ruleId', 'careActs.nth', 'careActs.doneOn', 'careActs.isSkipped', 'careActs.unitIds');
   // Two questions rather than one “or”: each finds its own index.
   const recent: readonly Row[] = await standing().whereIn('careActs.trialId', [...trialIds]).where('careActs.doneOn', '>=', since);
   const counted: readonly Row[] = wholeRules.length === 0 ? [] : await standing().whereIn('careActs.ruleId', [...wholeRules]).where('careActs.doneOn', '<', since);
   const rows = [...recent, ...counted];
   const done = new Map<string, TaskDone[]>(trialIds.map(trialId => [trialId, []]));
-  for (const row of rows) done.get(String(row.trialId))?.push({ ruleId: String(row.ruleId), nth: Number(row.nth), on: String(row.doneOn), isSkipped: Boolean(row.isSkipped) });
+  for (const row of rows) done.get(String(row.trialId))?.push({ ruleId: String(row.ruleId), nth: Number(row.nth), on: String(row.doneOn), isSkipped: Boolean(row.isSkipped), unitIds: row.unitIds === null ? null : UnitIds.parse(unitsOf(row.unitIds)) });
   return done;
 }
 
@@ -69,5 +71,6 @@ export async function removeCareRule(db: Database, trialId: string, id: string):
 
 /** `false` where what it supersedes was revised meanwhile. */
 export function addCareAct(db: Database, trialId: string, act: CareAct): Promise<boolean> {
-  return addEntry(db, 'careActs', trialId, act);
+  const row = { ...act, unitIds: act.unitIds && JSON.stringify(act.unitIds) };
+  return addEntry(db, 'careActs', trialId, row);
 }

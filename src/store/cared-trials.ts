@@ -37,8 +37,8 @@ export async function caredTrials(db: Database, gardenId: string, today: Calenda
   });
 }
 
-// A step stays late for a week; it may have been put down as done a fortnight before its day.
-const RECENT_DAYS = 21;
+// A step stays late for a week; it may have been put down as done a week before its day.
+const RECENT_DAYS = 14;
 
 /** Rules of which every act is asked for: their next step counts from the last, another rule waits for them, or a missed step ends them. */
 function countedRules({ rules, settings }: Pick<CaredTrial['care'], 'rules' | 'settings'>): readonly string[] {

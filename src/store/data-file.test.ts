@@ -29,7 +29,7 @@ afterEach(async () => {
 });
 
 async function keep(data: TrialData): Promise<TrialData> {
-  await addGarden(db, { id: data.trial.gardenId, name: 'Cinder Row', system: 'uk', latitude: 51, altitudeM: 50 });
+  await addGarden(db, { id: data.trial.gardenId, name: 'Cinder Row', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null });
   await addTrial(db, data.trial);
   await putQuestion(db, data.trial.id, data);
   if (data.layout) await putLayout(db, data.trial, { layout: data.layout, places: data.places, blocks: data.blocks, units: data.units });
@@ -87,7 +87,7 @@ test('a change that fails half way leaves nothing behind', async () => {
   const data = await keep(fullTrial());
   const half = db.transaction(async inner => {
     await addPick(inner, data.trial.id, pickFixture(data.units[5] ?? fail()));
-    await addGarden(inner, { id: data.trial.gardenId, name: 'the same again', system: 'uk', latitude: 51, altitudeM: 50 });
+    await addGarden(inner, { id: data.trial.gardenId, name: 'the same again', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null });
   });
   await expect(half).rejects.toMatchObject({ code: expect.stringMatching(/^SQLITE_CONSTRAINT/) });
   expect(await standingPicks(db, data.trial.id)).toHaveLength(3);

@@ -64,14 +64,19 @@ function snakeCase(name: string): string {
 
 function camelKeys(row: unknown): unknown {
   if (typeof row !== 'object' || row === null || row instanceof Date) return row;
-  return Object.fromEntries(Object.entries(row).map(([key, value]) => [camelCase(key), value]));
+  // A plain loop: a morning's list reads thousands of rows.
+  const named: Record<string, unknown> = {};
+  for (const [key, value] of Object.entries(row)) named[camelCase(key)] = value;
+  return named;
 }
 
 // The same few names come with every row.
 const camelNames = new Map<string, string>();
 
 function camelCase(key: string): string {
-  const known = camelNames.get(key) ?? key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
-  camelNames.set(key, known);
-  return known;
+  const known = camelNames.get(key);
+  if (known !== undefined) return known;
+  const named = key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  camelNames.set(key, named);
+  return named;
 }

@@ -1,5 +1,5 @@
 import type { Incident, Pick, Reading } from '@/core/trial/trial-data';
-import { Incident as IncidentSchema, Pick as PickSchema, Reading as ReadingSchema } from '@/core/trial/trial-data';
+import { Incident as IncidentSchema, Pick as PickSchema } from '@/core/trial/trial-data';
 import type { Database } from './database';
 import { addEntry, historyRows, standingRows } from './revisions';
 
@@ -8,15 +8,10 @@ const withBooleans = (row: unknown, ...names: readonly string[]): unknown =>
   (typeof row === 'object' && row !== null ? { ...row, ...Object.fromEntries(names.map(name => [name, Boolean(Reflect.get(row, name))])) } : row);
 
 const pickOf = (row: unknown): Pick => PickSchema.parse(withBooleans(row, 'isRemoval'));
-const readingOf = (row: unknown): Reading => ReadingSchema.parse(withBooleans(row, 'isRemoval'));
 const incidentOf = (row: unknown): Incident => IncidentSchema.parse(withBooleans(row, 'isRemoval', 'afterKeyOpened'));
 
 export async function standingPicks(db: Database, trialId: string): Promise<readonly Pick[]> {
   return (await standingRows(db, 'picks', trialId)).map(pickOf);
-}
-
-export async function standingReadings(db: Database, trialId: string): Promise<readonly Reading[]> {
-  return (await standingRows(db, 'readings', trialId)).map(readingOf);
 }
 
 export async function standingIncidents(db: Database, trialId: string): Promise<readonly Incident[]> {

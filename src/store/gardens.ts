@@ -2,8 +2,11 @@ import { z } from 'zod';
 import { GardenId } from '@/core/trial/ids';
 import type { Database } from './database';
 
+/** `05-14`: the fourteenth of May, of any year. */
+export const MonthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/);
+
 /** Where trials stand, and whose pints and spelling are meant. */
-export const Garden = z.object({ id: GardenId, name: z.string(), system: z.enum(['uk', 'us']), /** Degrees, north above zero; metres. */ latitude: z.number().min(-90).max(90).default(51), altitudeM: z.number().min(-500).max(9000).default(50) }).readonly();
+export const Garden = z.object({ id: GardenId, name: z.string(), system: z.enum(['uk', 'us']), /** Degrees, north above zero; metres. */ latitude: z.number().min(-90).max(90).default(51), altitudeM: z.number().min(-500).max(9000).default(50), /** Usual frosts, month and day. */ lastFrost: MonthDay.nullable().default(null), firstFrost: MonthDay.nullable().default(null) }).readonly();
 export type Garden = z.infer<typeof Garden>;
 
 export async function firstGarden(db: Database): Promise<Garden | undefined> {
@@ -16,5 +19,5 @@ export async function addGarden(db: Database, garden: Garden): Promise<void> {
 }
 
 export async function changeGarden(db: Database, garden: Garden): Promise<void> {
-  await db('gardens').where({ id: garden.id }).update({ name: garden.name, system: garden.system, latitude: garden.latitude, altitudeM: garden.altitudeM });
+  await db('gardens').where({ id: garden.id }).update({ name: garden.name, system: garden.system, latitude: garden.latitude, altitudeM: garden.altitudeM, lastFrost: garden.lastFrost, firstFrost: garden.firstFrost });
 }

@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import {
-  Block, ExperimentalUnit, Factor, Layout, MarginSchema, Measure, Place, Treatment, Trial, type TrialData,
+  Block, ExperimentalUnit, Factor, Layout, type Measure, Place, Treatment, Trial, type TrialData,
 } from '@/core/trial/trial-data';
+import { NO_CARE } from '@/core/schedule/care-plan';
 import { carePlanOf } from './care';
 import type { Database } from './database';
 import { productsOf } from './products';
+import { lastReadings, standingReadings } from './readings';
 import { amendmentsOf, predictionsOf } from './plan-records';
-import { standingIncidents, standingPicks, standingReadings } from './entries';
+import { standingIncidents, standingPicks } from './entries';
+import { measureFrom, measureRow } from './measures';
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -33,21 +36,34 @@ export async function trialsOf(db: Database, gardenId: string): Promise<readonly
 export async function findTrialData(db: Database, id: string): Promise<TrialData | undefined> {
   const trial = await findTrial(db, id);
   if (!trial) return undefined;
-  const rowsOf = (table: string, order: string): Promise<readonly Row[]> => Promise.resolve(db(table).where({ trialId: id }).orderBy(order));
+  const plan = await planOf(db, trial);
   const care = await carePlanOf(db, id);
+  return {
+    ...plan, picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
+    care, products: (await productsOf(db, trial.gardenId, true)).filter(product => care.rules.some(rule => rule.material?.productId === product.id)),
+    predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id),
+  };
+}
+
+/** A trial as far as a walk asks: its plan, and of each part the last reading before a day and what stands of that day. */
+export async function findWalkData(db: Database, id: string, day: string): Promise<TrialData | undefined> {
+  const trial = await findTrial(db, id);
+  return trial && { ...(await planOf(db, trial)), picks: [], readings: await lastReadings(db, id, day), incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [] };
+}
+
+async function planOf(db: Database, trial: Trial): Promise<Omit<TrialData, 'picks' | 'readings' | 'incidents' | 'care' | 'products' | 'predictions' | 'amendments'>> {
+  const { id } = trial;
+  const rowsOf = (table: string, order: string): Promise<readonly Row[]> => Promise.resolve(db(table).where({ trialId: id }).orderBy(order));
   const layout: Row | undefined = await db('layouts').where({ trialId: id }).first();
   return {
     format: 'turnspit-trial', version: 1, trial,
     factors: (await rowsOf('factors', 'position')).map(row => Factor.parse({ ...row, levels: jsonOf(row.levels) })),
     treatments: (await rowsOf('treatments', 'position')).map(row => Treatment.parse({ ...row, levels: jsonOf(row.levels) })),
-    measures: (await rowsOf('measures', 'id')).map(row => Measure.parse({ ...row, margin: MarginSchema.nullable().parse(jsonOf(row.margin)), isMain: Boolean(row.isMain) })),
+    measures: (await rowsOf('measures', 'id')).map(measureFrom),
     layout: layout ? layoutOf(layout) : null,
     places: (await rowsOf('places', 'id')).map(row => Place.parse(row)),
     blocks: (await rowsOf('blocks', 'position')).map(row => Block.parse(row)),
     units: (await rowsOf('units', 'position')).map(row => ExperimentalUnit.parse({ ...row, traits: jsonOf(row.traits) })),
-    picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
-    care, products: (await productsOf(db, trial.gardenId, true)).filter(product => care.rules.some(rule => rule.material?.productId === product.id)),
-    predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id),
   };
 }
 
@@ -59,12 +75,13 @@ export async function changeTrial(db: Database, id: string, changes: Partial<Tri
   await db('trials').where({ id }).update(trialRow(changes));
 }
 
-/** Puts a trial's question in place of what stood there: what is compared, and what is measured. */
+/** Puts a trial's question in place of what stood there: what is compared, and what is made from picks. */
 export async function putQuestion(db: Database, trialId: string, question: { readonly factors: readonly Factor[]; readonly treatments: readonly Treatment[]; readonly measures: readonly Measure[] }): Promise<void> {
-  for (const table of ['factors', 'treatments', 'measures']) await db(table).where({ trialId }).delete();
+  for (const table of ['factors', 'treatments']) await db(table).where({ trialId }).delete();
+  await db('measures').where({ trialId, scale: null }).delete(); // what is read beside the harvest was chosen apart, and stays
   await insertAll(db, 'factors', question.factors.map((factor, position) => ({ ...factor, trialId, position, levels: JSON.stringify(factor.levels) })));
   await insertAll(db, 'treatments', question.treatments.map(treatment => ({ ...treatment, trialId, levels: JSON.stringify(treatment.levels) })));
-  await insertAll(db, 'measures', question.measures.map(measure => ({ ...measure, trialId, margin: measure.margin && JSON.stringify(measure.margin) })));
+  await insertAll(db, 'measures', question.measures.map(measure => measureRow(trialId, measure)));
 }
 
 /** Puts another margin in place of a measure's. */
@@ -165,4 +182,11 @@ export async function readCounts(db: Database): Promise<ReadonlyMap<string, numb
 
 function standing(db: Database, table: 'picks' | 'readings') {
   return db(table).leftJoin(`${table} as later`, 'later.supersedes', `${table}.id`).where(`${table}.isRemoval`, false).whereNull('later.id');
+}
+
+/** Calls a level by another name: its treatment, the factor's list, and what was predicted of it. */
+export async function renameLevel(db: Database, trialId: string, from: string, to: Treatment, factors: readonly Factor[]): Promise<void> {
+  await db('treatments').where({ id: to.id }).update({ name: to.name, dose: to.dose, levels: JSON.stringify(to.levels) });
+  for (const factor of factors) await db('factors').where({ trialId, name: factor.name }).update({ levels: JSON.stringify(factor.levels.map(level => (level === from ? to.name : level))) });
+  await db('predictions').where({ trialId, expects: from }).update({ expects: to.name });
 }

@@ -25,3 +25,8 @@ export const Soft = styled.p`
 export const Acts = styled.div`
   display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: center;
 `;
+
+/** Something to mind just now: a straw bar beside it. */
+export const Mind = styled.p`
+  border-left: 3px solid var(--straw); padding-left: 12px; max-width: var(--measure);
+`;

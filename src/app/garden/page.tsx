@@ -7,6 +7,6 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Garden' };
 
 export default async function GardenPage() {
-  const { name, system, latitude, altitudeM } = await currentGarden();
-  return <GardenForm name={name} system={system} latitude={latitude} altitudeM={altitudeM} save={saveGardenAction} />;
+  const { name, system, latitude, altitudeM, lastFrost, firstFrost } = await currentGarden();
+  return <GardenForm name={name} system={system} latitude={latitude} altitudeM={altitudeM} lastFrost={lastFrost} firstFrost={firstFrost} save={saveGardenAction} />;
 }

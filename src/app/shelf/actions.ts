@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
-import { openBatch, saveProduct, stepUp, takeOffShelf } from '@/service/shelf';
+import { openBatch, saveProduct, stepUp, takeOffShelf, weighLoose } from '@/service/shelf';
 
 // Public doors: anyone who can reach the site can call them with anything.
 const Id = z.uuid();
@@ -32,7 +32,14 @@ export async function openBatchAction(productId: unknown, input: unknown): Promi
   return opened === undefined ? { name: 'It is not on the shelf any more.' } : opened.ok ? undefined : opened.trouble;
 }
 
-const Look = z.enum(['start', 'no-harm', 'harm']);
+export async function weighLooseAction(productId: unknown, input: unknown): Promise<FieldTroubles | undefined> {
+  const id = Id.safeParse(productId);
+  const weighed = id.success ? await weighLoose(id.data, input) : undefined;
+  if (weighed?.ok) revalidatePath('/', 'layout');
+  return weighed === undefined ? { name: 'It is not on the shelf any more.' } : weighed.ok ? undefined : weighed.trouble;
+}
+
+const Look = z.enum(['start', 'no-harm', 'harm', 'known']);
 
 export async function stepUpAction(productId: unknown, look: unknown): Promise<FieldTroubles | undefined> {
   const [id, what] = [Id.safeParse(productId), Look.safeParse(look)];

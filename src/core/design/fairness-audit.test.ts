@@ -51,6 +51,10 @@ const BROKEN: Readonly<Record<string, TrialData>> = {
   amended: { ...fair, amendments: [{ id: '01890a5d-ac96-774b-bcce-b302099a8057', at: '2026-06-01T08:00:00.000Z', what: 'margin', from: '15%', to: '20%', why: 'The feed got dearer.', by: 'Ines', afterKeyOpened: false }] },
   'kept-unevenly': { ...fed, care: { ...fed.care, acts: fed.care.rules.slice(0, 1).flatMap(rule => [0, 1, 2].map(nth => careActFixture(rule, nth, `2026-05-${String(1 + 7 * nth).padStart(2, '0')}`))) }, trial: { ...fair.trial, endsOn: '2026-05-20', state: 'closed' } },
   'unequal-amounts': caredFixture(fair, [productFixture(), productFixture({ analysis: analysisFixture(12, 4, 8) })]), 'base-hides': { ...fed, care: { ...fed.care, settings: { ...fed.care.settings, mixMl: 20_000, mixNMgPerL: 900 } } },
+  'acts-on-some': { ...fed, care: { ...fed.care, acts: [careActFixture(fed.care.rules[0]!, 0, '2026-05-01', { unitIds: [first.id], note: 'The can ran dry.' })] } },
+  'barriers-bridged': { ...fed, care: { ...fed.care, rules: fed.care.rules.map(rule => ({ ...rule, kind: 'barrier' as const })), acts: [careActFixture(fed.care.rules[0]!, 0, '2026-05-01', { outcome: 'not-as-it-should-be' })] } },
+  'window-too-short': withTrial({ endsOn: '2026-06-01' }, caredFixture(fair, [productFixture({ acts: 'compost' })])),
+  'several-seasons': withTrial({ rules: { ...rules, seasons: 3 } }), 'no-rescue-rule': { ...fair, treatments: fair.treatments.map(treatment => ({ ...treatment, controlKind: 'nothing' as const })) },
   'units-changed': layout({ kind: 'latin-square' }, trialFixture({ treatments: 3, unitsEach: 2 })),
 };
 

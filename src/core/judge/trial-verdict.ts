@@ -1,5 +1,6 @@
 import { unitValues, type UnitValue } from '@/core/measure/unit-values';
 import type { Incident, Layout, Measure, TrialData } from '@/core/trial/trial-data';
+import { leftOutOf, withCuts } from './analysis-sets';
 import { judgeWithoutShuffle } from './judge';
 import type { FactorStructure, JudgedUnit, JudgeInput, Margin, PriorCv } from './judge-input';
 import type { Judgement } from './judgement';
@@ -11,6 +12,8 @@ export interface Look {
   readonly margin: Margin | null;
   /** Codes of units left out of the sums. */
   readonly leftOut: readonly string[];
+  /** Nothing is cut where a mishap ended or began a unit's line. */
+  readonly isUncut?: boolean;
   readonly shuffles: number;
   readonly seed: number;
   readonly priorCv: PriorCv;
@@ -45,7 +48,7 @@ export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
 /** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
 export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
   const measure = measureOf(data, look.measureId);
-  const values = unitValues(data, measure);
+  const values = unitValues(look.isUncut ? data : withCuts(data), measure);
   const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
   const nameOf = (id: string): string => treatments.find(treatment => treatment.id === id)?.name ?? '';
   const blockOf = (id: string | null): string => data.blocks.find(block => block.id === id)?.name ?? '';
@@ -90,7 +93,14 @@ function measureOf(data: TrialData, measureId: string): Measure {
 
 /** The judgement with every left-out unit back in, shuffle test aside; undefined where none was left out. */
 export function judgementWithAllIn(data: TrialData, look: Look): Judgement | undefined {
-  return look.leftOut.length === 0 ? undefined : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [] }));
+  const isWhole = look.leftOut.length === 0 && withCuts(data) === data;
+  return isWhole ? undefined : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [], isUncut: true }));
+}
+
+/** The judgement of those only that had no mishap, shuffle test aside; undefined where that is no other set. */
+export function judgementOfSound(data: TrialData, look: Look): Judgement | undefined {
+  const sound = leftOutOf(data, 'sound');
+  return sound.every(code => look.leftOut.includes(code)) ? undefined : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [...new Set([...look.leftOut, ...sound])] }));
 }
 
 /** Units whose value wants a word beside the verdict: died, missed on a day, or never read. */
@@ -105,10 +115,12 @@ export interface LookedJudgement {
   readonly judgement: Judgement;
   /** With every left-out unit back in; null where none was left out. */
   readonly allIn: Judgement | null;
+  /** Of those only that had no mishap; null where those are the same. */
+  readonly sound: Judgement | null;
 }
 
 /** @param judgeIt the whole judge, or the judge without its shuffles */
 export function judgeUnderLook(data: TrialData, look: Look, judgeIt: (input: JudgeInput) => Judgement): LookedJudgement {
   const input = judgeInputOf(data, look);
-  return { look, input, judgement: judgeIt(input), allIn: judgementWithAllIn(data, look) ?? null };
+  return { look, input, judgement: judgeIt(input), allIn: judgementWithAllIn(data, look) ?? null, sound: judgementOfSound(data, look) ?? null };
 }

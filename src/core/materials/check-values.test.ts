@@ -1,8 +1,10 @@
 import { unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { type CareRule, Moment } from '@/core/schedule/care-rule';
-import { judgedAfter } from '@/core/schedule/mode-of-action';
+import { judgedAfter } from './mode-of-action';
+import { daysToCut, feedWithClippings, isAcceptableTurf, lowestCut } from '@/core/schedule/lawn';
 import { tasksOf } from '@/core/schedule/tasks';
+import { loreFor } from '@/core/trial/growers-lore';
 import { degreeDays } from '@/core/weather/degree-days';
 import { CROP_FACTORS, cropUse, daysUntilDry, litresFor, mulchFactor, soilStore } from '@/core/weather/soil-store';
 import { amountHolding, elementsOf, equalAmount, nutrientsIn, oxidesOf, type Analysis } from './analysis';
@@ -19,7 +21,13 @@ import { MIX_FEEDS_WEEKS } from './nutrient-ledger';
 import { parseLabelRate } from './parse-label-rate';
 import { saltLoad } from './salt-load';
 import { stepUpLadder } from './step-up';
+import { heatReached } from './compost-heat';
+import { toSow } from './money';
+import { releasedShare } from './release';
+import { plantsFrom, seedMassFor } from './seed-rate';
+import { equalShares, gradeFractions } from './sieve';
 import { rawManureDays } from './waiting-time';
+import { WATER_STEPS } from './water-quality';
 import { dripEach, emittersWeekly } from './watering';
 
 // Sources: `calc`, arithmetic or molar masses; `NIST`, SP 811 (Thompson & Taylor, 2008); `FAO-56`, Allen et al. (1998), from memory;
@@ -114,7 +122,45 @@ const SOIL: readonly Check[] = [
   ['C076', 'calc', 1 * base('1 ha') / 1000, 10, 9], ['C079', 'calc', degreeDays('simple', 28, 14, 10), 11, 9],
 ];
 
-test.each([...UNITS, ...FEEDS, ...SPRAYS, ...SOIL])('%s (%s)', (_, __, got, right, digits) => {
+const LORE_VALUES: readonly Check[] = [
+  ['C074 least', 'US 7 CFR 205.203', heatReached([55, 55, 55], 'vessel', 0).neededDays, 3, 9], ['C074 windrow days', 'US 7 CFR 205.203', heatReached([60], 'windrow', 5).neededDays, 15, 9], ['C074 turns', 'US 7 CFR 205.203', heatReached([60], 'windrow', 5).neededTurns, 5, 9],
+  ['C081', 'common practice, no source', lowestCut(60), 40, 9], ['C081 interval', 'calc: 25 mm by 3.125 mm a day', daysToCut(25, 3.125), 4, 9], ['C082', 'Crop Science 42, 2002, from memory', feedWithClippings(20), 10, 9],
+  ['C132 half', 'calc', base('1/2 in'), 12.7, 1], ['C132 quarter', 'calc', base('1/4 in'), 6.35, 2], ['C132 eighth', 'calc', base('1/8 in'), 3.18, 2],
+  ['M20 share', 'calc: 30 of 120 g', gradeFractions([{ openingMm: 4, massG: 30 }, { openingMm: 2, massG: 60 }, { openingMm: 0, massG: 30 }])[0]?.percent ?? 0, 25, 9],
+  ['M20 passing', 'calc: 30 of 120 g', gradeFractions([{ openingMm: 0, massG: 30 }, { openingMm: 4, massG: 30 }, { openingMm: 2, massG: 60 }])[1]?.passingPercent ?? 0, 25, 9],
+  ['M20 alike', 'calc', equalShares([{ openingMm: 4, massG: 30 }, { openingMm: 2, massG: 60 }, { openingMm: 0, massG: 45 }]).totalG, 90, 9],
+  ['M34 plants', 'calc: 0.5 g of 200 seeds, 80% up', plantsFrom(0.5, 200, 0.8), 80, 9], ['M34 mass', 'calc', seedMassFor(80, 200, 0.8), 0.5, 9], ['M30', 'calc: 5 at 5 of 6, a tenth more', toSow(5, 5 / 6), 7, 9],
+  ['M13 slow release', 'calc: half of five months', releasedShare(5, 76), 0.5, 9],
+];
+
+test('C074: compost with manure was hot enough, or not', () => {
+  const hot = (days: number): readonly number[] => Array.from({ length: days }, () => 60);
+  expect([heatReached(hot(3), 'vessel', 0).isEnough, heatReached([60, 60, 50, 60], 'vessel', 0).isEnough, heatReached(hot(15), 'windrow', 4).isEnough, heatReached(hot(15), 'windrow', 5).isEnough, heatReached([80], 'vessel', 0).wasTooHot]).toEqual([true, false, false, true, true]);
+});
+
+test('C077: standing clears chlorine, not chloramine (common practice, no source)', () => {
+  expect([WATER_STEPS['tap-chlorine'].standsHours, WATER_STEPS['tap-chloramine'].standsHours]).toEqual([12, null]);
+});
+
+test('C083: six of nine is acceptable turf (national turfgrass evaluation scale, from memory)', () => {
+  expect([5, 6, 9].map(isAcceptableTurf)).toEqual([false, true, true]);
+});
+
+test.each([
+  ['C044', 'Feed for tomato seedlings', 'half the label’s strength'], ['C054', 'Does vinegar kill path weeds?', 'under about two weeks'], ['C056', 'Does glyphosate keep the path clean?', 'EPSPS'], ['C062', 'What keeps slugs off lettuce?', 'made no difference'],
+  ['C078', 'Do potatoes in sacks yield more?', '200 mg'], ['C080', 'Does a feed cure blossom-end rot?', 'uneven water'], ['C081 to C083', 'Does a lawn green up?', 'a third'], ['C084', 'Does biochar help?', '5 to 10%'], ['C085', 'Does topping peppers pay?', 'one to three weeks'], ['C086', 'Trench or bucket?', '10 to 15 cm'],
+])('%s speaks where it bears on the question, with its source', (_, question, says) => {
+  const found = loreFor([], question).filter(lore => lore.says.includes(says));
+  expect(found).toHaveLength(1);
+  expect(found[0]?.source).toMatch(/common practice|from memory/);
+});
+
+test('C058: what lies on the leaf is gone after rain, where such a spray is used, and nowhere else', () => {
+  expect(loreFor(['peroxide'], 'Do beans like shade?').map(lore => lore.id)).toEqual(['contact-rain']);
+  expect(loreFor([], 'Do beans like shade?')).toEqual([]);
+});
+
+test.each([...UNITS, ...FEEDS, ...SPRAYS, ...SOIL, ...LORE_VALUES])('%s (%s)', (_, __, got, right, digits) => {
   // To half of the last digit printed.
   expect(Math.abs(got - right)).toBeLessThanOrEqual(0.5 * 10 ** -digits + 1e-9);
 });

@@ -10,9 +10,10 @@ import { doseOf } from './given-dose';
 import { makeFair } from './make-fair';
 import { heldByMix, ledgerFlags, nutrientLedger } from './nutrient-ledger';
 import type { Product } from './product';
+import { releasedShare } from './release';
 import { analysisFixture, productFixture, rateFixture } from './product-fixture';
 
-const { treatments } = trialFixture({ treatments: 3 });
+const { treatments, units } = trialFixture({ treatments: 3 });
 const [water, first, second] = treatments;
 if (!water || !first || !second) throw new Error('the fixture must have three treatments');
 const unit = { areaM2: 0.07, mixMl: 10_000, plants: 1 };
@@ -26,8 +27,9 @@ const feeding = (treatmentId: CareRule['treatmentIds'][number], product: Product
 const season = { startsOn: '2026-05-01', endsOn: '2026-09-01', stages: {}, done: [] };
 const ledger = (rules: readonly CareRule[], products: readonly Product[], given: Parameters<typeof nutrientLedger>[0]['given'] = []) => {
   const done = given.map(act => ({ ruleId: act.ruleId, nth: act.nth, on: '2026-05-01', isSkipped: false }));
-  return { treatments, rules, products, given, unit, tasks: standingTasks(tasksOf(rules, { ...season, done }), done, '2026-09-01', 'do-late') };
+  return { treatments, rules, products, given, unit, units, by: '2026-09-01', tasks: standingTasks(tasksOf(rules, { ...season, done }), done, '2026-09-01', 'do-late') };
 };
+const given = (ruleId: string, nth: number, amount: number | null, unitIds: readonly string[] | null = null) => ({ ruleId, nth, amount, unitIds, doneOn: '2026-05-01' });
 const ten = 10; // weekly over 63 days, both ends counted
 
 test('an account is dose by analysis by times, and what is not known makes it a least', () => {
@@ -45,7 +47,7 @@ test('an account is dose by analysis by times, and what is not known makes it a 
 
 test('as done counts what was really given', () => {
   const rule = feeding(second.id, bone, 30, 30);
-  const [, , account] = nutrientLedger(ledger([rule], [bone], [{ ruleId: rule.id, nth: 0, amount: 25 }, { ruleId: rule.id, nth: 1, amount: null }]), 'done');
+  const [, , account] = nutrientLedger(ledger([rule], [bone], [given(rule.id, 0, 25), given(rule.id, 1, null)]), 'done');
   expect(account?.lines[0]).toMatchObject({ times: 2, amount: 55 });
 });
 
@@ -114,4 +116,44 @@ test('what to buy is in whole packs with a tenth to spare, over the density wher
 test('a dose that its unit has no measure for is none', () => {
   const material = feeding(first.id, tide, 20, 20).material;
   expect(material && doseOf({ ...material, rate: rateFixture(70, 70, { kind: 'area', m2: 1 }, 'mass') }, tide, {})).toBeUndefined();
+});
+
+describe('slow feeds', () => {
+  const slow = productFixture({ name: 'Slatehill granules', form: 'slow-release', releaseMonths: 5, densityGPerMl: null, pack: { of: 'mass', amount: 2000, price: 14 } });
+  const once = { ...feeding(first.id, slow, 30, 30), repeat: { kind: 'once' as const }, material: { productId: slow.id, rate: rateFixture(30, 30, { kind: 'plant' }, 'mass'), choice: 'high' as const, strength: 1, waterMl: null, batchId: null } };
+  test('have given by the end what their months allow: 123 of 152 days', () => {
+    const [, account] = nutrientLedger(ledger([once], [slow]), 'planned');
+    expect(account?.nutrients.n).toBeCloseTo(30 * 0.05, 9);
+    expect(account?.released.n).toBeCloseTo((30 * 0.05 * 123) / (5 * 30.4), 9);
+    expect(ledgerFlags([account!], {}, false).map(flag => flag.code)).toEqual(['still-held']);
+  });
+  test('never give more than they hold, nor less as days go by', () => {
+    fc.assert(fc.property(fc.double({ min: 0.5, max: 36, noNaN: true }), fc.integer({ min: -50, max: 2000 }), fc.integer({ min: 0, max: 300 }), (months, days, more) => {
+      const [early, late] = [releasedShare(months, days), releasedShare(months, days + more)];
+      expect(early).toBeGreaterThanOrEqual(0);
+      expect(late).toBeGreaterThanOrEqual(early);
+      expect(late).toBeLessThanOrEqual(1);
+    }));
+  });
+});
+
+test('a step that one of three units got counts a third, in grams, money and minutes', () => {
+  const rule = feeding(second.id, bone, 30, 30);
+  const own = units.filter(unit => unit.treatmentId === second.id);
+  const [, , account] = nutrientLedger(ledger([rule], [bone], [given(rule.id, 0, null), given(rule.id, 1, null, own.slice(0, 1).map(unit => unit.id))]), 'done');
+  const share = 1 + 1 / own.length;
+  expect(account).toMatchObject({ minutes: expect.closeTo(share, 9), cost: expect.closeTo((share * 30 * 6) / 2000, 9), nutrients: { n: expect.closeTo(share * 30 * 0.04, 9) } });
+});
+
+test('equal dry mass in spite of water: wet compost is given twice as much as dry', () => {
+  const wet = productFixture({ name: 'Fen compost', form: 'bulk', moisturePercent: 60, densityGPerMl: null });
+  const dry = productFixture({ name: 'Loft compost', form: 'bulk', moisturePercent: 20, densityGPerMl: null });
+  const grams = (id: typeof first.id, product: Product) => ({ ...feeding(id, product, 100, 1000), material: { productId: product.id, rate: rateFixture(100, 1000, { kind: 'plant' }, 'mass'), choice: 'middle' as const, strength: 1, waterMl: null, batchId: null } });
+  const rules = [grams(first.id, wet), grams(second.id, dry)];
+  const fair = makeFair(nutrientLedger(ledger(rules, [wet, dry]), 'planned'), rules, 'dry-mass');
+  if (!fair.ok) throw new Error(fair.trouble.kind);
+  const [a, b] = fair.value.changes;
+  expect((a?.factor ?? 0) / (b?.factor ?? 1)).toBeCloseTo(2, 9);
+  const unknown = productFixture({ ...wet, moisturePercent: null });
+  expect(makeFair(nutrientLedger(ledger(rules, [unknown, dry]), 'planned'), rules, 'dry-mass')).toMatchObject({ ok: false, trouble: { kind: 'not-known' } });
 });

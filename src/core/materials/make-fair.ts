@@ -5,7 +5,7 @@ import type { Nutrient } from './nutrient';
 import type { LedgerAccount } from './nutrient-ledger';
 
 /** What treatments are to get equally. */
-export type FairBy = Nutrient | 'money';
+export type FairBy = Nutrient | 'money' | 'dry-mass';
 
 /** How much more or less of its product a treatment would get. */
 export interface FairChange {
@@ -36,8 +36,8 @@ export type UnfairTrouble =
  * stay as they are.
  */
 export function makeFair(accounts: readonly LedgerAccount[], rules: readonly CareRule[], by: FairBy): Result<FairRates, UnfairTrouble> {
-  const given = (account: LedgerAccount): number | null => (by === 'money' ? account.cost : (account.nutrients[by] ?? 0));
-  const unknown = accounts.filter(account => given(account) === null || (account.isLeast && by !== 'money'));
+  const given = (account: LedgerAccount): number | null => (by === 'money' ? account.cost : by === 'dry-mass' ? account.dryG : (account.nutrients[by] ?? 0));
+  const unknown = accounts.filter(account => given(account) === null || (account.isLeast && by !== 'money' && by !== 'dry-mass'));
   if (unknown.length > 0) return failure({ kind: 'not-known', names: unknown.map(account => account.name) });
   const fed = accounts.flatMap(account => { const now = given(account) ?? 0; return now > 0 ? [{ account, now, ...factorRange(account, rules) }] : []; });
   if (fed.length < 2) return failure({ kind: 'too-few' });

@@ -77,3 +77,13 @@ test.each([['3 to 1', 2], ['1 part to 16', 1], ['50 50', 2], ['130% more', 2], [
 test('130% more is 2.3 times as much, or 1.3 times', () => {
   expect(ratioMeanings('130% more')).toMatchObject([{ kind: 'times', factor: 2.3 }, { kind: 'times', factor: 1.3 }]);
 });
+
+describe('caps and handfuls that were weighed', () => {
+  const loose = [{ name: 'handful', of: 'mass' as const, mean: 34 }, { name: 'cap', of: 'volume' as const, mean: 14.2 }];
+  test.each([['a handful per plant', 'mass', 34, 34], ['2 handfuls per square metre', 'mass', 68, 68], ['half a cap in 4.5 l', 'volume', 7.1, 7.1], ['1-2 caps in 4.5 l', 'volume', 14.2, 28.4], ['one cap to 4.5 litres', 'volume', 14.2, 14.2]])('%s', (written, of, low, high) => {
+    expect(parseLabelRate(written, 'uk', loose)).toMatchObject({ ok: true, value: { of, low: expect.closeTo(low, 9), high: expect.closeTo(high, 9), asWritten: written } });
+  });
+  test('what nobody weighed is still asked back', () => {
+    expect(parseLabelRate('a squirt in 4.5 l', 'uk', loose)).toMatchObject({ ok: false, trouble: { kind: 'uncalibrated', measure: 'squirt' } });
+  });
+});

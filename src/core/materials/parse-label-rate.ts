@@ -3,6 +3,7 @@ import { parseQuantity, type Quantity, type QuantityTrouble } from '@/core/quant
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { LabelRate, RatePer } from './label-rate';
+import type { LooseMeasure } from './product';
 import { type RatioMeaning, ratioMeanings } from './ratio-words';
 
 /** Why a written rate was not taken. */
@@ -23,8 +24,10 @@ const SEPARATOR = /\s*(?:\/|\bper\b|\bto\b|\binto\b|\bin\b|\bfor\b|\bto each\b|\
  * Reads a rate as labels and neighbours write it: `20 ml to 4.5 litres`, `1/4 tsp per gallon`, `1 part to 16`,
  * `70 g per square metre`, `a cap (15 ml) in 4.5 l`, `5-10 ml per litre of mix`, `2 lb per 1000 sq ft`.
  * A ratio that could mean two things is asked back with what it could mean.
+ *
+ * @param loose caps and handfuls of this product that were weighed: `a handful per plant`
  */
-export function parseLabelRate(written: string, system?: MeasureSystem): Result<LabelRate, RateTrouble> {
+export function parseLabelRate(written: string, system?: MeasureSystem, loose: readonly Pick<LooseMeasure, 'name' | 'of' | 'mean'>[] = []): Result<LabelRate, RateTrouble> {
   const asWritten = written.trim().replace(/\s+/g, ' ').slice(0, LONGEST);
   if (asWritten === '') return failure({ kind: 'empty' });
   const ratio = ratioMeanings(asWritten);
@@ -33,18 +36,20 @@ export function parseLabelRate(written: string, system?: MeasureSystem): Result<
     const { product, water } = ratio[0];
     return success({ of: 'volume', low: product, high: product, per: { kind: 'water', ml: water }, asWritten });
   }
-  return readAround(asWritten, system);
+  return readAround(asWritten, system, loose);
 }
 
 /** The rate is cut at each word that could part amount and “per”; the last one that reads wins: “5 to 10 ml to the litre”. */
-function readAround(asWritten: string, system: MeasureSystem | undefined): Result<LabelRate, RateTrouble> {
+type Loose = Parameters<typeof parseLabelRate>[2];
+
+function readAround(asWritten: string, system: MeasureSystem | undefined, loose: Loose): Result<LabelRate, RateTrouble> {
   let worst: RateTrouble = { kind: 'no-per', read: asWritten };
   for (const cut of [...asWritten.matchAll(SEPARATOR)].reverse()) {
     const [left, right] = [asWritten.slice(0, cut.index).trim(), asWritten.slice(cut.index + cut[0].length).trim()];
     if (left === '' || right === '') continue;
     const per = readPer(right, system);
     if (!per) { worst = worst.kind === 'no-per' ? { kind: 'per', read: right } : worst; continue; }
-    const amount = readAmount(left, system);
+    const amount = readLoose(left, loose) ?? readAmount(left, system);
     if (amount.ok) return success({ ...amount.value, per, asWritten });
     worst = amount.trouble;
   }
@@ -54,6 +59,27 @@ function readAround(asWritten: string, system: MeasureSystem | undefined): Resul
 type Amount = Pick<LabelRate, 'of' | 'low' | 'high'>;
 
 const LOOSE_MEASURES = /\b(cap(?:ful)?|handful|pinch|squirt|glug|scoop|splash|dash|cupped hand|trowel(?:ful)?|spade(?:ful)?|shovel(?:ful)?)s?\b/i;
+
+/** `2 handfuls`, `half a cap`: by what was weighed of it; undefined where it is none of those. */
+function readLoose(written: string, loose: Loose = []): Result<Amount, RateTrouble> | undefined {
+  const found = /^([\d.,/½¼¾⅓⅔⅛]+(?:\s*(?:-|–|to)\s*[\d.,/½¼¾⅓⅔⅛]+)?)?\s*(.+?)$/.exec(spelled(written));
+  const name = singular(found?.[2] ?? '');
+  const measure = loose.find(each => singular(each.name) === name);
+  if (!found || !measure) return undefined;
+  const [low = Number.NaN, high = low] = (found[1] ?? '1').split(/-|–|to/).map(countOf);
+  if (!(low > 0)) return failure({ kind: 'zero', read: written });
+  return low > high ? failure({ kind: 'falling-range', read: written }) : success({ of: measure.of, low: low * measure.mean, high: high * measure.mean });
+}
+
+function singular(name: string): string {
+  return name.trim().toLowerCase().replace(/s$/, '');
+}
+
+/** A count of tablespoons is read like any number: `2`, `1/2`, `1,5`. */
+function countOf(written: string): number {
+  const read = parseQuantity(`${written.trim()} ml`);
+  return read.ok ? read.value.base : Number.NaN;
+}
 
 /** `20 ml`, `5 to 10 ml`, `a cap (15 ml)`, `half a teaspoon`. */
 function readAmount(written: string, system: MeasureSystem | undefined): Result<Amount, RateTrouble> {
@@ -121,7 +147,7 @@ export function rateSentence(trouble: RateTrouble): string {
     case 'no-per': return `“${trouble.read}” says how much, but not for what: in how much water, per plant, per square metre?`;
     case 'amount': return quantitySentence(trouble.trouble);
     case 'per': return `“${trouble.read}” is not something a rate is for. Write a volume of water, plant, pot, an area, litres of mix, or a length of row.${/\b(?:gal|gallon|pint|pt|cup|quart)/i.test(trouble.read) ? ' US and UK gallons and pints differ: say which.' : ''}`;
-    case 'uncalibrated': return `How much is a ${trouble.measure.toLowerCase()}? Weigh or measure five, or write it in brackets: a ${trouble.measure.toLowerCase()} (15 ml) in 4.5 l.`;
+    case 'uncalibrated': return `How much is a ${trouble.measure.toLowerCase()}? Weigh or measure five of it below, once it is on the shelf, or write it in brackets: a ${trouble.measure.toLowerCase()} (15 ml) in 4.5 l.`;
     case 'ambiguous-ratio': return `“${trouble.read}” can mean ${trouble.meanings.map(meaning => meaning.words).join(', or ')}. Say which.`;
     case 'falling-range': return `“${trouble.read}” goes from more to less. Write the smaller number first.`;
     case 'zero': return 'A rate of nothing is no rate.';

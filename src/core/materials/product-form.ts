@@ -8,7 +8,8 @@ import { type Analysis, AnalysisBasis, gradeSentence, parseGrade } from './analy
 import type { LabelRate } from './label-rate';
 import { NUTRIENT_WORDS, Nutrient, type NutrientAmounts } from './nutrient';
 import { parseLabelRate, rateSentence } from './parse-label-rate';
-import { Hazard, Product, ProductForm } from './product';
+import { ModeOfAction } from './mode-of-action';
+import { Hazard, type LooseMeasure, Product, ProductForm } from './product';
 
 const text = (most: number) => z.string().max(most, 'That is too long.').default('');
 
@@ -22,13 +23,14 @@ export const ProductDraft = z.object({
   density: text(20), activePercent: text(20), packSize: text(60), packPrice: text(20),
   /** One a line. */
   rates: text(2000),
-  releaseMonths: text(10), waitingDays: text(10), reentryHours: text(10), mostApplications: text(10), keepsMonths: text(10),
+  releaseMonths: text(10), waitingDays: text(10), reentryHours: text(10), mostApplications: text(10), keepsMonths: text(10), keepBelow: text(10), mixedHours: text(10), moisture: text(10),
+  keepDark: z.boolean().default(false), acts: z.union([ModeOfAction, z.literal('')]).default(''),
   hazards: z.array(Hazard).max(30).default([]),
   note: text(1000),
 });
 export type ProductDraft = z.input<typeof ProductDraft>;
 
-export const BLANK_PRODUCT: ProductDraft = { name: '', form: 'liquid', grade: '', basis: 'oxide', per: 'w/w', others: '', density: '', activePercent: '', packSize: '', packPrice: '', rates: '', releaseMonths: '', waitingDays: '', reentryHours: '', mostApplications: '', keepsMonths: '', hazards: [], note: '' };
+export const BLANK_PRODUCT: ProductDraft = { name: '', form: 'liquid', grade: '', basis: 'oxide', per: 'w/w', others: '', density: '', activePercent: '', packSize: '', packPrice: '', rates: '', releaseMonths: '', waitingDays: '', reentryHours: '', mostApplications: '', keepsMonths: '', keepBelow: '', mixedHours: '', moisture: '', keepDark: false, acts: '', hazards: [], note: '' };
 
 /** A number from a field, or why it is none; null where it is empty. */
 type Read = { readonly value: number | null } | { readonly trouble: string };
@@ -39,18 +41,22 @@ function numberIn(written: string, least: number, most: number, sentence: string
   return value >= least && value <= most ? { value } : { trouble: sentence };
 }
 
+/** What the form does not hold and a change leaves alone. */
+type Kept = Pick<Product, 'batches' | 'stepUp' | 'looseMeasures' | 'isKnownHere'>;
+
 /** Reads a product as it came from the form. */
-export function readProduct(input: unknown, system: MeasureSystem, id: string, kept: Pick<Product, 'batches' | 'stepUp'> = { batches: [], stepUp: null }): Result<Product, FieldTroubles> {
+export function readProduct(input: unknown, system: MeasureSystem, id: string, { batches, stepUp, looseMeasures, isKnownHere }: Kept = { batches: [], stepUp: null, looseMeasures: [], isKnownHere: false }): Result<Product, FieldTroubles> {
   const parsed = ProductDraft.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const draft = parsed.data;
   const analysis = readAnalysis(draft);
   const pack = readPack(draft, system);
-  const rates = readRates(draft.rates, system);
+  const rates = readRates(draft.rates, system, looseMeasures);
   const numbers = {
     density: numberIn(draft.density, 0.01, 20, 'Grams in a millilitre, above 0: water has 1.'), activePercent: numberIn(draft.activePercent, 0.001, 100, 'A percentage above 0, at most 100.'),
     releaseMonths: numberIn(draft.releaseMonths, 0.5, 36, 'Months, from half a month to 36.'), waitingDays: numberIn(draft.waitingDays, 0, 400, 'Whole days, at most 400.'), reentryHours: numberIn(draft.reentryHours, 0, 720, 'Hours, at most 720.'),
     mostApplications: numberIn(draft.mostApplications, 1, 100, 'How often at most: a whole number from 1.'), keepsMonths: numberIn(draft.keepsMonths, 0.1, 600, 'Months, above 0.'),
+    keepBelow: numberIn(draft.keepBelow, 1, 60, 'Degrees Celsius, from 1 to 60.'), mixedHours: numberIn(draft.mixedHours, 0.1, 2000, 'Hours, above 0.'), moisture: numberIn(draft.moisture, 0, 99, 'Water in % of what comes out of the bag, from 0 to 99.'),
   };
   const troubles: FieldTroubles = {
     ...(analysis.ok ? {} : analysis.trouble), ...(pack.ok ? {} : pack.trouble), ...(rates.ok ? {} : { rates: rates.trouble }),
@@ -60,7 +66,8 @@ export function readProduct(input: unknown, system: MeasureSystem, id: string, k
   const of = (read: Read): number | null => ('value' in read ? read.value : null);
   const product = Product.safeParse({
     id, name: draft.name, form: draft.form, analysis: analysis.value, densityGPerMl: of(numbers.density), activePercent: of(numbers.activePercent), pack: pack.value, rates: rates.value, releaseMonths: of(numbers.releaseMonths),
-    hazards: draft.hazards, waitingDays: of(numbers.waitingDays), reentryHours: of(numbers.reentryHours), mostApplications: of(numbers.mostApplications), keepBelowC: null, keepsMonths: of(numbers.keepsMonths), ...kept, note: draft.note,
+    hazards: draft.hazards, waitingDays: of(numbers.waitingDays), reentryHours: of(numbers.reentryHours), mostApplications: of(numbers.mostApplications), keepBelowC: of(numbers.keepBelow), keepsMonths: of(numbers.keepsMonths),
+    keepDark: draft.keepDark, mixedHours: of(numbers.mixedHours), moisturePercent: of(numbers.moisture), acts: draft.acts === '' ? null : draft.acts, batches, stepUp, looseMeasures, isKnownHere, note: draft.note,
   });
   return product.success ? success(product.data) : failure(fieldTroublesOf(product.error));
 }
@@ -98,10 +105,10 @@ function readPack({ packSize, packPrice }: z.output<typeof ProductDraft>, system
   return success({ of, amount: base, price: price.value });
 }
 
-function readRates(written: string, system: MeasureSystem): Result<readonly LabelRate[], string> {
+function readRates(written: string, system: MeasureSystem, loose: readonly LooseMeasure[]): Result<readonly LabelRate[], string> {
   const rates: LabelRate[] = [];
   for (const line of written.split('\n').map(each => each.trim()).filter(each => each !== '')) {
-    const read = parseLabelRate(line, system);
+    const read = parseLabelRate(line, system, loose);
     if (!read.ok) return failure(rateSentence(read.trouble));
     rates.push(read.value);
   }
@@ -117,6 +124,6 @@ export function productDraft(product: Product): ProductDraft {
     name: product.name, form: product.form, grade: analysis === null ? '' : `${analysis.n}-${analysis.p}-${analysis.k}`, basis: analysis?.basis ?? 'oxide', per: analysis?.per ?? 'w/w',
     others: Object.entries(analysis?.others ?? {}).map(([nutrient, percent]) => `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${percent}`).join(', '),
     density: written(product.densityGPerMl), activePercent: written(product.activePercent), packSize, packPrice: written(pack?.price ?? null), rates: product.rates.map(rate => rate.asWritten).join('\n'), releaseMonths: written(product.releaseMonths),
-    waitingDays: written(product.waitingDays), reentryHours: written(product.reentryHours), mostApplications: written(product.mostApplications), keepsMonths: written(product.keepsMonths), hazards: [...product.hazards], note: product.note,
+    waitingDays: written(product.waitingDays), reentryHours: written(product.reentryHours), mostApplications: written(product.mostApplications), keepsMonths: written(product.keepsMonths), keepBelow: written(product.keepBelowC), mixedHours: written(product.mixedHours), moisture: written(product.moisturePercent), keepDark: product.keepDark, acts: product.acts ?? '', hazards: [...product.hazards], note: product.note,
   };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { emptyPickFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import type { ExperimentalUnit, Measure, TrialData } from '@/core/trial/trial-data';
-import { unitsRead, unitValues } from './unit-values';
+import { unitCourse, unitsRead, unitValues } from './unit-values';
 
 const trial = trialFixture();
 const [first, second, third, fourth] = trial.units;
@@ -67,6 +67,21 @@ describe('readings', () => {
     expect(unitValueOf(data, lastHeight, first).value).toBe(300);
   });
 
+  test('totals, the highest, and the area under the course: 0, 10, 30, 50 on days 0, 7, 14, 21 is 455 %-days (C059: Shaner & Finney 1977)', () => {
+    const course = [0, 10, 30, 50].map((value, i) => readingFixture(first, height, value, { takenOn: `2026-06-${String(1 + 7 * i).padStart(2, '0')}` }));
+    const valueBy = (summary: Measure['summary']) => unitValueOf({ ...trial, readings: course }, { ...height, summary }, first).value;
+    expect([valueBy('reading-total'), valueBy('reading-highest'), valueBy('reading-area'), valueBy('reading-last'), valueBy('reading-mean')]).toEqual([90, 50, 455, 50, 22.5]);
+  });
+
+  test('k of n is pooled over parts, steps take the middle one, and a second reading for the reader’s own error counts nowhere', () => {
+    const share: Measure = { ...lastHeight, scale: { kind: 'proportion', outOf: null } };
+    const pooled = [readingFixture(first, share, 1, { outOf: 10, subsample: 'a' }), readingFixture(first, share, 9, { outOf: 10, subsample: 'b' }), readingFixture(first, share, 5, { outOf: 5, subsample: 'c' })];
+    expect(unitValueOf({ ...trial, readings: pooled }, share, first).value).toBeCloseTo(60, 9);
+    const score: Measure = { ...lastHeight, scale: { kind: 'ordinal', from: 0, steps: ['a', 'b', 'c', 'd'], hasBeyond: false } };
+    const scored = [0, 0, 3].map((value, i) => readingFixture(first, score, value, { subsample: String(i) }));
+    expect(unitValueOf({ ...trial, readings: [...scored, readingFixture(first, score, 3, { subsample: '0', isRepeat: true })] }, score, first).value).toBe(0);
+  });
+
   test('a reading that was not taken is missing', () => {
     expect(unitValueOf(data, height, second)).toMatchObject({ value: null, standing: 'not-looked' });
   });
@@ -80,4 +95,13 @@ test('the order of entries changes nothing', () => {
     expect(unitValues({ ...trial, picks: [...picks].reverse() }, measureOf('sound-weight')).map(value => value.value)).toEqual(forwards);
     expect(forwards.reduce<number>((sum, value) => sum + (value ?? 0), 0)).toBe(list.reduce((sum, { netG }) => sum + netG, 0));
   }));
+});
+
+test('the course of a harvest is what it has come to, and ends at the unit’s value; of readings each day’s own', () => {
+  const weight = measureOf('sound-weight');
+  expect(unitCourse(picked, first.id, weight)).toEqual([{ day: '2026-07-01', value: 100 }, { day: '2026-07-08', value: 160 }]);
+  expect(unitCourse(picked, third.id, weight)).toEqual([]);
+  const height: Measure = { ...weight, summary: 'reading-last', scale: { kind: 'continuous', least: 0, most: 5000 } };
+  const readings = [readingFixture(first, height, 100, { subsample: 'a' }), readingFixture(first, height, 140, { subsample: 'b' }), readingFixture(first, height, 300, { takenOn: '2026-06-08' }), readingFixture(first, height, 999, { takenOn: '2026-06-09', isRepeat: true })];
+  expect(unitCourse({ ...trial, readings }, first.id, height)).toEqual([{ day: '2026-06-01', value: 120 }, { day: '2026-06-08', value: 300 }]);
 });

@@ -1,3 +1,6 @@
+import { daysBetween } from '@/core/trial/calendar-day';
+import { median } from '@/core/stats/median';
+import { isAveraged } from './scale';
 import type { ExperimentalUnit, Measure, Pick, Reading, TrialData } from '@/core/trial/trial-data';
 
 /** What one experimental unit comes to in one measure, with why. */
@@ -25,7 +28,7 @@ export function unitValues(data: TrialData, measure: Measure): readonly UnitValu
 
 /** Whether a measure is made from picks rather than from readings. */
 export function isHarvest(measure: Measure): boolean {
-  return measure.summary !== 'reading-mean' && measure.summary !== 'reading-last';
+  return !measure.summary.startsWith('reading-');
 }
 
 /** How much of the trial is in: units with at least one entry of the measure. */
@@ -73,20 +76,63 @@ function sum<Entry>(entries: readonly Entry[], of: (entry: Entry) => number): nu
   return entries.reduce((total, entry) => total + of(entry), 0);
 }
 
+/** One unit's value day by day: of readings the day's own, of a harvest what it has come to by then. */
+export function unitCourse(data: globalThis.Pick<TrialData, 'picks' | 'readings'>, unitId: string, measure: Measure): readonly CoursePoint[] {
+  if (isHarvest(measure)) {
+    const picks = data.picks.filter(pick => pick.unitId === unitId && pick.outcome !== 'not-looked');
+    const days = [...new Set(picks.map(pick => pick.pickedOn))].sort();
+    return days.flatMap(day => { const value = harvestOf(measure, picks.filter(pick => pick.pickedOn <= day)); return value === null ? [] : [{ day, value }]; });
+  }
+  const counted = countedReadings(data.readings.filter(reading => reading.unitId === unitId && reading.measureId === measure.id));
+  return [...new Set(counted.map(reading => reading.takenOn))].sort().map(day => ({ day, value: dayValue(counted.filter(reading => reading.takenOn === day), measure) }));
+}
+
+/** A value of one day. */
+export interface CoursePoint {
+  readonly day: string;
+  readonly value: number;
+}
+
+function countedReadings(readings: readonly Reading[]): readonly Reading[] {
+  return readings.filter(reading => !reading.isRepeat && (reading.outcome === 'nothing-there' || (reading.outcome === 'picked' && reading.value !== null)));
+}
+
 function fromReadings(unit: ExperimentalUnit, measure: Measure, readings: readonly Reading[]): UnitValue {
-  const valued = readings.filter(reading => reading.value !== null && reading.outcome === 'picked');
-  const zeros = readings.filter(reading => reading.outcome === 'nothing-there');
-  const days = [...new Set([...valued, ...zeros].map(reading => reading.takenOn))].sort();
-  const meansByDay = days.map(day => meanOf([
-    ...valued.filter(reading => reading.takenOn === day).map(reading => reading.value ?? 0),
-    ...zeros.filter(reading => reading.takenOn === day).map(() => 0),
-  ]));
-  const last = meansByDay.at(-1);
+  const counted = countedReadings(readings);
+  const days = [...new Set(counted.map(reading => reading.takenOn))].sort();
+  const byDay = days.map(day => ({ day, value: dayValue(counted.filter(reading => reading.takenOn === day), measure) }));
   return {
     unit, standing: standingOf(readings), missedOn: missedDays(readings.map(reading => ({ on: reading.takenOn, outcome: reading.outcome }))),
-    subsamples: Math.max(0, ...days.map(day => [...valued, ...zeros].filter(reading => reading.takenOn === day).length)),
-    value: last === undefined ? null : measure.summary === 'reading-last' ? last : meanOf(meansByDay),
+    subsamples: Math.max(0, ...days.map(day => counted.filter(reading => reading.takenOn === day).length)),
+    value: byDay.length === 0 ? null : acrossDays(byDay, measure.summary),
   };
+}
+
+/** Parts of one day to one value: k of n pooled, in %; steps and classes by the middle one; the rest averaged. */
+function dayValue(readings: readonly Reading[], { scale }: globalThis.Pick<Measure, 'scale'>): number {
+  const amountOf = (reading: Reading): number => (reading.outcome === 'nothing-there' ? 0 : (reading.value ?? 0));
+  if (scale?.kind === 'proportion') {
+    const placed = sum(readings, reading => reading.outOf ?? 0);
+    return placed === 0 ? 0 : (100 * sum(readings, amountOf)) / placed;
+  }
+  const values = readings.map(amountOf);
+  return scale && !isAveraged(scale) ? median(values) : meanOf(values);
+}
+
+function acrossDays(byDay: readonly CoursePoint[], rule: Measure['summary']): number {
+  const values = byDay.map(each => each.value);
+  switch (rule) {
+    case 'reading-last': return values.at(-1) ?? 0;
+    case 'reading-total': return sum(values, value => value);
+    case 'reading-highest': return Math.max(...values);
+    case 'reading-area': return areaUnder(byDay);
+    default: return meanOf(values);
+  }
+}
+
+/** Area under the course of a value by trapezia, in units times days: Shaner & Finney (1977), Phytopathology 67, 1051-1056. */
+export function areaUnder(course: readonly CoursePoint[]): number {
+  return course.slice(1).reduce((area, { day, value }, i) => { const before = course[i]; return before ? area + (daysBetween(before.day, day) * (value + before.value)) / 2 : area; }, 0);
 }
 
 function meanOf(values: readonly number[]): number {

@@ -11,7 +11,7 @@ export function careRuleFixture(changes: Partial<CareRule> = {}): CareRule {
 }
 
 export function careActFixture(rule: CareRule, nth: number, doneOn: string, changes: Partial<CareAct> = {}): CareAct {
-  return { id: v7(), ruleId: rule.id, nth, doneOn, takenAt: `${doneOn}T17:00:00.000Z`, isSkipped: false, amount: null, batchId: null, note: '', by: '', supersedes: null, isRemoval: false, ...changes };
+  return { id: v7(), ruleId: rule.id, nth, doneOn, takenAt: `${doneOn}T17:00:00.000Z`, isSkipped: false, amount: null, batchId: null, unitIds: null, outcome: null, note: '', by: '', supersedes: null, isRemoval: false, ...changes };
 }
 
 /** A trial whose treatments (all but the control) each get a product weekly, 20 ml in 4.5 l, a litre each. */

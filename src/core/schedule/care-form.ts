@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { chosenAmount } from '@/core/materials/label-rate';
 import type { Product } from '@/core/materials/product';
+import { untriedTrouble } from '@/core/materials/step-up';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -125,6 +127,9 @@ function materialOf(draft: Draft, reader: Reader, { products, system }: CareCont
   if (!rate) { reader.trouble('rate', product.rates.length === 0 ? `${product.name} has no rate yet: write its label’s rate on the shelf.` : 'Choose one of its rates.'); return null; }
   const strength = strengthOf(draft.strength);
   if (strength === undefined) reader.trouble('strength', 'A share of the label’s rate: 1, 0.5, 1/2 or 50%.');
+  const share = (strength ?? 1) * (chosenAmount(rate, draft.choice) / rate.high);
+  const untried = draft.kind === 'spray' ? untriedTrouble(product, share) : undefined;
+  if (untried !== undefined) reader.trouble('productId', untried);
   let waterMl: number | null = null;
   if (draft.water.trim() !== '' || rate.per.kind === 'water') {
     const read = parseQuantity(draft.water, { system, dimension: 'volume' });

@@ -1,7 +1,12 @@
 import { z } from 'zod';
+import { WATER_SOURCES } from '@/core/materials/water-quality';
 import { CalendarDay } from '@/core/trial/calendar-day';
+import { UnitId } from '@/core/trial/ids';
 import { CareRule, MissedPolicy } from './care-rule';
 import type { TaskDone } from './tasks';
+
+/** What a look at a barrier or a tool found. */
+export const ActOutcome = z.enum(['as-it-should-be', 'not-as-it-should-be']);
 
 /** A step as it was done, or left out with a reason. Never overwritten: a revision names what it supersedes. */
 export const CareAct = z.object({
@@ -10,6 +15,10 @@ export const CareAct = z.object({
   amount: z.number().min(0).nullable(),
   /** The bottle or bag it came from. */
   batchId: z.uuidv7().nullable().default(null),
+  /** Only these units got it; null: all that its rule names. */
+  unitIds: z.array(UnitId).min(1).max(500).readonly().nullable().default(null),
+  /** What a round of barriers or a check found. */
+  outcome: ActOutcome.nullable().default(null),
   note: z.string().max(600), by: z.string().max(80), supersedes: z.uuidv7().nullable(), isRemoval: z.boolean(),
 }).readonly();
 export type CareAct = z.infer<typeof CareAct>;
@@ -18,6 +27,10 @@ export type CareAct = z.infer<typeof CareAct>;
 export const CareSettings = z.object({
   missed: MissedPolicy.default('do-late'),
   water: z.enum(['same', 'need', 'et-share', 'below', 'none']).default('same'),
+  /** Where the water comes from: one for all. */
+  waterSource: z.enum(WATER_SOURCES).nullable().default(null),
+  /** Of what the weather takes, where water is shared out by it. */
+  etShare: z.number().min(0.1).max(2).default(1),
   /** Litres of mix in each unit, as ml, and what it holds of nitrogen by its bag. */
   mixMl: z.number().positive().max(2_000_000).nullable().default(null),
   mixNMgPerL: z.number().min(0).max(5000).nullable().default(null),
@@ -38,5 +51,5 @@ export const NO_CARE: CarePlan = { settings: CareSettings.parse({}), rules: [], 
 
 /** Acts as the calendar counts them. */
 export function doneTasks(acts: readonly CareAct[]): readonly TaskDone[] {
-  return acts.map(act => ({ ruleId: act.ruleId, nth: act.nth, on: act.doneOn, isSkipped: act.isSkipped }));
+  return acts.map(act => ({ ruleId: act.ruleId, nth: act.nth, on: act.doneOn, isSkipped: act.isSkipped, unitIds: act.unitIds }));
 }

@@ -26,7 +26,7 @@ export const Repeat = z.discriminatedUnion('kind', [
 ]);
 export type Repeat = z.infer<typeof Repeat>;
 
-export const CareKind = z.enum(['feed', 'spray', 'dressing', 'water', 'look', 'move', 'soil-sample', 'photo', 'prune', 'other']);
+export const CareKind = z.enum(['feed', 'spray', 'dressing', 'water', 'look', 'move', 'soil-sample', 'photo', 'prune', 'fill', 'barrier', 'check', 'rescue', 'promise', 'other']);
 export type CareKind = z.infer<typeof CareKind>;
 
 /** What is given, and how strong. */
@@ -56,5 +56,5 @@ export const MissedPolicy = z.enum(['do-late', 'skip', 'stop']);
 export type MissedPolicy = z.infer<typeof MissedPolicy>;
 
 export const CARE_WORDS: Readonly<Record<CareKind, string>> = {
-  feed: 'feed', spray: 'spray', dressing: 'dressing', water: 'watering', look: 'look and measure', move: 'move the pots', 'soil-sample': 'soil sample', photo: 'photo', prune: 'pruning', other: 'something else',
+  feed: 'feed', spray: 'spray', dressing: 'dressing', water: 'watering', look: 'look and measure', move: 'move the pots', 'soil-sample': 'soil sample', photo: 'photo', prune: 'pruning', fill: 'filling', barrier: 'round of the barriers', check: 'check of a tool', rescue: 'rescue', promise: 'something promised', other: 'something else',
 };

@@ -1,8 +1,13 @@
+import fc from 'fast-check';
+import { addDays } from '@/core/trial/calendar-day';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { bottleCodes } from './bottle-codes';
 import { careActFixture, caredFixture } from './care-fixture';
 import { doneTasks } from './care-plan';
 import { dueToday, hiddenDue, receiversOf, unitMeasuresOf } from './due-today';
+import { wantingTasks } from './task-state';
+import { tasksOf } from './tasks';
+import { holding, washedOffSteps } from './washed-off';
 
 const data = caredFixture(trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4, isBlind: true }));
 const unit = unitMeasuresOf(data.places.find(place => place.id === data.units[0]?.placeId), null);
@@ -51,4 +56,20 @@ test('bottles have a code each, whatever the seed', () => {
 test('a rate counts by a round top, or by a bed’s sides', () => {
   expect(unitMeasuresOf({ shape: 'round', widthMm: 300, depthMm: 300 }, 9000)).toMatchObject({ areaM2: expect.closeTo(0.0707, 4), mixMl: 9000 });
   expect(unitMeasuresOf({ shape: 'square', widthMm: 1000, depthMm: 500 }, null).areaM2).toBeCloseTo(0.5, 9);
+});
+
+test('dating only the last days finds what dating the whole season finds', () => {
+  fc.assert(fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 0, max: 40 }), fc.array(fc.integer({ min: 0, max: 40 }), { maxLength: 12 }), fc.integer({ min: 0, max: 12 }), (days, at, nths, wet) => {
+    const base = cared({ isBlind: false });
+    const rules = base.care.rules.map(rule => ({ ...rule, repeat: { kind: 'every' as const, days }, washedOffByMm: 5 }));
+    const today = addDays(base.trial.startsOn, at);
+    const done = rules.flatMap(rule => [...new Set(nths)].map(nth => ({ ruleId: rule.id, nth, on: addDays(base.trial.startsOn, nth * days), isSkipped: false }))).filter(each => each.on <= today);
+    const rain = [{ day: addDays(today, -wet), rainMm: 9 }];
+    const washedOff = washedOffSteps(rules, done, rain);
+    const held = holding(done, washedOff);
+    const whole = wantingTasks(tasksOf(rules, { startsOn: base.trial.startsOn, endsOn: base.trial.endsOn, stages: {}, done: held, washedOff }), held, today, 'do-late');
+    const found = dueToday([{ ...base, care: { ...base.care, rules }, done }], [], today, rain).tasks.map(due => due.task);
+    const key = (task: { readonly ruleId: string; readonly nth: number; readonly dueOn: string | null }): string => `${task.ruleId} ${task.nth} ${task.dueOn}`;
+    expect(found.map(key).sort()).toEqual(whole.map(key).sort());
+  }));
 });

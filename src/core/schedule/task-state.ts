@@ -6,7 +6,7 @@ import type { Task, TaskDone } from './tasks';
 export type TaskState = 'done' | 'skipped' | 'missed' | 'overdue' | 'due' | 'coming' | 'waits';
 
 /** A step may be made up for until the next of its rule is due, but not longer than this. Common practice, no source. */
-const LATEST_DAYS = 7;
+export const LATEST_DAYS = 7;
 
 /** @param nextDueOn when the next time of the same rule is due, which ends the time to make this one up */
 export function taskState(task: Task, done: TaskDone | undefined, today: CalendarDay, policy: MissedPolicy, nextDueOn: CalendarDay | null): TaskState {
@@ -23,6 +23,8 @@ export function taskState(task: Task, done: TaskDone | undefined, today: Calenda
 export interface StandingTask extends Task {
   readonly state: TaskState;
   readonly doneOn: CalendarDay | null;
+  /** Units that got it, where not all did. */
+  readonly doneUnitIds: readonly string[] | null;
 }
 
 /** All tasks of a trial with where each stands. */
@@ -44,7 +46,7 @@ function standing(of: readonly Task[], tasks: readonly Task[], done: readonly Ta
   const found = of.map((task): StandingTask => {
     const { ruleId, nth, dueOn, waitsFor } = task;
     const own = doneOf.get(ruleId)?.[nth];
-    return { ruleId, nth, dueOn, waitsFor, state: taskState(task, own, today, policy, dueOf.get(ruleId)?.[nth + 1]?.dueOn ?? null), doneOn: own?.on ?? null };
+    return { ruleId, nth, dueOn, waitsFor, state: taskState(task, own, today, policy, dueOf.get(ruleId)?.[nth + 1]?.dueOn ?? null), doneOn: own?.on ?? null, doneUnitIds: own?.unitIds ?? null };
   });
   const stoppedRules = new Set(policy === 'stop' ? found.filter(task => task.state === 'missed').map(task => task.ruleId) : []);
   return stoppedRules.size === 0 ? found : found.map(task => (stoppedRules.has(task.ruleId) && (task.state === 'due' || task.state === 'coming') ? { ...task, state: 'missed' } : task));

@@ -17,6 +17,17 @@ export interface TaskDone {
   readonly nth: number;
   readonly on: CalendarDay;
   readonly isSkipped: boolean;
+  /** Only these units got it; null: all that were meant. */
+  readonly unitIds?: readonly string[] | null;
+}
+
+/** A step that rain undid: it is due again on the day after the rain. */
+export interface WashedOff {
+  readonly ruleId: string;
+  readonly nth: number;
+  readonly doneOn: CalendarDay;
+  readonly rainMm: number;
+  readonly dueAgainOn: CalendarDay;
 }
 
 /** What rules are dated by. */
@@ -25,7 +36,11 @@ export interface Season {
   readonly endsOn: CalendarDay;
   /** Days of stages as they came. */
   readonly stages: Readonly<Record<string, CalendarDay>>;
+  /** Without what rain has washed off. */
   readonly done: readonly TaskDone[];
+  readonly washedOff?: readonly WashedOff[];
+  /** Where only these days are asked about, steps on fixed days that nothing counts from are dated within them alone. */
+  readonly within?: { readonly from: CalendarDay; readonly to: CalendarDay };
 }
 
 const MOST_TIMES = 1100; // every day for three years
@@ -48,13 +63,16 @@ class Dates {
   readonly #found = new Map<string, readonly Task[]>();
   readonly #open = new Set<string>();
   readonly #doneOn = new Map<string, Map<number, TaskDone>>();
+  readonly #again: ReadonlyMap<string, CalendarDay>;
+  readonly #asked: ReadonlySet<string>;
 
   constructor(rules: readonly CareRule[], readonly season: Season) {
     this.#rules = new Map(rules.map(rule => [rule.id, rule]));
+    this.#again = new Map((season.washedOff ?? []).map(each => [`${each.ruleId} ${each.nth}`, each.dueAgainOn]));
     // Only rules that count from what was done, or after another, ask for it.
-    const asked = new Set([...rules.filter(rule => rule.repeat.kind === 'times').map(rule => rule.id), ...rules.flatMap(rule => (rule.from.kind === 'after' ? [rule.from.ruleId] : []))]);
+    this.#asked = new Set([...rules.filter(rule => rule.repeat.kind === 'times').map(rule => rule.id), ...rules.flatMap(rule => (rule.from.kind === 'after' ? [rule.from.ruleId] : []))]);
     for (const done of season.done) {
-      if (!asked.has(done.ruleId)) continue;
+      if (!this.#asked.has(done.ruleId)) continue;
       const own = this.#doneOn.get(done.ruleId) ?? new Map<number, TaskDone>();
       this.#doneOn.set(done.ruleId, own.set(done.nth, done));
     }
@@ -74,8 +92,26 @@ class Dates {
     const from = this.#dayOf(rule.from);
     if (from === null) return [{ ruleId: rule.id, nth: 0, dueOn: null, waitsFor: waitsFor(rule.from, this.#rules) }];
     const last = this.#lastDay(rule);
+    const { within } = this.season;
+    if (within && rule.repeat.kind === 'every' && !this.#asked.has(rule.id)) return this.#everyWithin(rule, from, last, rule.repeat.days, within);
     const days = rule.repeat.kind === 'times' ? this.#fromDone(rule, from, rule.repeat.times, rule.repeat.days) : fixedDays(rule.repeat, from, last);
-    return days.filter(day => day <= last || rule.repeat.kind === 'times' || rule.repeat.kind === 'once').map((dueOn, nth) => ({ ruleId: rule.id, nth, dueOn, waitsFor: null }));
+    return days.filter(day => day <= last || rule.repeat.kind === 'times' || rule.repeat.kind === 'once').map((dueOn, nth) => ({ ruleId: rule.id, nth, dueOn: this.#dueAgain(rule, nth) ?? dueOn, waitsFor: null }));
+  }
+
+  /** The times that fall within some days, each with the nth it has in the whole season; and whatever rain made due again. */
+  #everyWithin(rule: CareRule, from: CalendarDay, last: CalendarDay, days: number, within: NonNullable<Season['within']>): readonly Task[] {
+    const first = Math.max(0, Math.ceil(daysBetween(from, within.from) / days));
+    const end = Math.min(Math.floor(daysBetween(from, within.to < last ? within.to : last) / days), MOST_TIMES);
+    const tasks: Task[] = [];
+    for (let nth = first; nth <= end; nth++) tasks.push({ ruleId: rule.id, nth, dueOn: this.#dueAgain(rule, nth) ?? addDays(from, nth * days), waitsFor: null });
+    // With each the one after it: that ends the time to make it up.
+    const again = [...new Set((this.season.washedOff ?? []).filter(each => each.ruleId === rule.id).flatMap(each => [each.nth, each.nth + 1]))].filter(nth => nth < first);
+    return [...again.map(nth => ({ ruleId: rule.id, nth, dueOn: this.#dueAgain(rule, nth) ?? addDays(from, nth * days), waitsFor: null })), ...tasks];
+  }
+
+  /** What rain washed off is due again, whatever day it had. */
+  #dueAgain(rule: CareRule, nth: number): CalendarDay | undefined {
+    return this.#again.size === 0 ? undefined : this.#again.get(`${rule.id} ${nth}`);
   }
 
   /** Each so many days after the one before was done; where it was not yet, after it was due. */
@@ -84,7 +120,7 @@ class Dates {
     while (due.length < times) {
       const nth = due.length - 1;
       const done = this.#doneOn.get(rule.id)?.get(nth);
-      due.push(addDays(done && !done.isSkipped ? done.on : (due[nth] ?? from), days));
+      due.push(addDays(done && !done.isSkipped ? done.on : (this.#dueAgain(rule, nth) ?? due[nth] ?? from), days));
     }
     return due;
   }

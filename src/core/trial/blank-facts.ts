@@ -1,11 +1,11 @@
-import type { Layout, SiteFeature, Treatment, Trial } from './trial-data';
+import type { Layout, Measure, Reading, SiteFeature, Treatment, Trial } from './trial-data';
 
 /** What a treatment holds that nobody said anything of. */
 export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'> = { controlKind: null, dose: null, detail: '' };
 
 /** What a trial holds that nobody said anything of. */
 export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'> = {
-  pattern: null, interest: '', rules: { end: 'date', endStage: '', leaveOut: '', replace: '', cull: '', key: '' }, money: null,
+  pattern: null, interest: '', rules: { end: 'date', endStage: '', leaveOut: '', replace: '', cull: '', key: '', rescue: '', seasons: 1 }, money: null,
 };
 
 /** What is not known yet of a layout's place. */
@@ -18,3 +18,9 @@ export const BLANK_LAYOUT: Pick<Layout, 'columnWord' | 'wholeWord' | 'wholeFacto
 
 /** Where a feature of the site is, while nothing was said. */
 export const BLANK_FEATURE: Pick<SiteFeature, 'line' | 'reachMm'> = { line: null, reachMm: null };
+
+/** What only a measure that is read has. */
+export const BLANK_MEASURE = { kindKey: null, scale: null, parts: 1 } as const satisfies Partial<Measure>;
+
+/** What most readings don't have. */
+export const BLANK_READING = { outOf: null, isRepeat: false, asWritten: '', device: '' } as const satisfies Partial<Reading>;

@@ -95,6 +95,9 @@ describe('a pick', () => {
   test('net is gross less tare, and what was written stays', () => {
     expect(read({})).toMatchObject({ ok: true, value: { grossG: 397, tareG: 184, netG: 213, asWritten: '397' } });
     expect(read({ gross: '1 lb 2 oz', tare: '' })).toMatchObject({ ok: true, value: { tareG: 0, asWritten: '1 lb 2 oz' } });
+    expect(read({ gross: '413 g + 1.2 kg+398', tare: '184 + 184 g + 0.2 kg' })).toMatchObject({ ok: true, value: { grossG: 2011, tareG: 568, netG: 1443, asWritten: '413 g + 1.2 kg+398' } });
+    expect(read({ gross: '413 g + tray', tare: '' })).toMatchObject({ ok: false, trouble: { gross: expect.any(String) } });
+    expect(read({ gross: Array.from({ length: 21 }, () => '1 g').join('+'), tare: '' })).toMatchObject({ ok: false, trouble: { gross: expect.stringContaining('20 loads') } });
     expect(read({ gross: '10', tare: '' }, weight, 'us')).toMatchObject({ ok: true, value: { grossG: 283.49523125 } });
   });
 

@@ -33,6 +33,7 @@ export interface PickContext {
 /** More than any pot or bed gives at one pick; what lies above is a slip of the hand. */
 const MOST_G = 500_000;
 const MOST_PIECES = 100_000;
+const MOST_LOADS = 20;
 
 /** Reads a pick as it came from the form. Net is gross less tare; bare weights are in g or, in a US garden, in oz. */
 export function readPick(input: unknown, context: PickContext): Result<Pick, FieldTroubles> {
@@ -85,7 +86,19 @@ function readPieces(written: string): Result<number | null, string> {
   return pieces > MOST_PIECES ? failure(`${shortened(trimmed)} pieces from one unit? At most ${MOST_PIECES} are taken.`) : success(pieces);
 }
 
+/** One weight, or several loads with a plus between them. */
 function readWeight(written: string, system: MeasureSystem): Result<Quantity, string> {
+  const loads = written.split('+');
+  if (loads.length > MOST_LOADS) return failure(`At most ${MOST_LOADS} loads at once.`);
+  const read = loads.map(load => readLoad(load, system));
+  const bad = read.find(each => !each.ok);
+  const [first] = read;
+  if (bad || !first?.ok) return bad ?? failure('Write a weight.');
+  const base = read.reduce((sum, each) => sum + (each.ok ? each.value.base : 0), 0);
+  return base > MOST_G ? failure(`“${shortened(written.trim())}” is more than any pot or bed gives at once. At most 500 kg are taken.`) : success({ ...first.value, base, asWritten: loads.length === 1 ? first.value.asWritten : written.trim().slice(0, 80) });
+}
+
+function readLoad(written: string, system: MeasureSystem): Result<Quantity, string> {
   const read = parseQuantity(written, { system, dimension: 'mass', bareUnit: system === 'us' ? 'oz' : 'g' });
   if (!read.ok) return failure(quantitySentence(read.trouble));
   return read.value.base > MOST_G ? failure(`“${shortened(written.trim())}” is more than any pot or bed gives at once. At most 500 kg are taken.`) : read;

@@ -6,6 +6,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween, GardenDay } from './calendar-day';
 import { type FieldTroubles, fieldTroublesOf } from './field-troubles';
+import { BLANK_MEASURE } from './blank-facts';
 import { MeasureId } from './ids';
 import { readTreatments, TreatmentsForm } from './treatment-form';
 import type { Factor, MarginMoney, Measure, Treatment, Trial } from './trial-data';
@@ -23,6 +24,7 @@ export const USUAL_RULES = {
   replace: 'Only in the first two weeks, from the spares, and not for harm that the treatment may have done.',
   cull: 'Rotten, split or eaten pieces: weighed apart.',
   key: 'Whoever feeds. Who weighs does not look.',
+  rescue: 'An untreated one that would die is saved; its measuring ends on that day, and the day is noted.', seasons: 1,
 } as const;
 
 /** What a treatment does to a plant or its place. */
@@ -47,7 +49,7 @@ export const QuestionForm = z.object({
   /** What the margin may be worked out from: all three or none. */
   money: z.object({ costEach: Figure, worthPerKg: Figure, presentKg: Figure }).default({ costEach: '', worthPerKg: '', presentKg: '' }),
   interest: z.string().trim().max(400, 'At most 400 characters.').default(''),
-  rules: z.object({ end: z.enum(['date', 'stage']), endStage: z.string().trim().max(200, 'At most 200 characters.'), leaveOut: RuleText, replace: RuleText, cull: RuleText, key: RuleText.default('') })
+  rules: z.object({ end: z.enum(['date', 'stage']), endStage: z.string().trim().max(200, 'At most 200 characters.'), leaveOut: RuleText, replace: RuleText, cull: RuleText, key: RuleText.default(''), rescue: RuleText.default(''), seasons: z.coerce.number('Seasons: a whole number.').int('Seasons: a whole number.').min(1, 'At least one season.').max(20, 'At most 20.').default(1) })
     .default(USUAL_RULES),
 });
 export type QuestionForm = z.infer<typeof QuestionForm>;
@@ -87,7 +89,7 @@ export function readQuestion(input: unknown, system: MeasureSystem, newId: () =>
       const isMain = kind.summary === form.summary;
       return {
         id: MeasureId.parse(newId()), name: kind.name, definition: kind.definition, response: kind.responseOf(form.picked), unit: kind.unit,
-        summary: kind.summary, better: isMain ? form.better : 'higher', margin: isMain || margin.value?.kind === 'percent' ? margin.value : null, isMain,
+        summary: kind.summary, better: isMain ? form.better : 'higher', margin: isMain || margin.value?.kind === 'percent' ? margin.value : null, isMain, ...BLANK_MEASURE,
       };
     }),
   });

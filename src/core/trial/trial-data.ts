@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Scale } from '@/core/measure/scale';
 import { Product } from '@/core/materials/product';
 import { CarePlan, NO_CARE } from '@/core/schedule/care-plan';
 import { CalendarDay } from './calendar-day';
@@ -42,14 +43,21 @@ export const MarginSchema = z.discriminatedUnion('kind', [
 ]);
 
 /** How picks or readings become one value a unit. */
-export const Summary = z.enum(['sound-weight', 'total-weight', 'sound-count', 'mean-piece-weight', 'reading-mean', 'reading-last']);
+export const Summary = z.enum(['sound-weight', 'total-weight', 'sound-count', 'mean-piece-weight', 'reading-mean', 'reading-last', 'reading-total', 'reading-highest', 'reading-area']);
 export type Summary = z.infer<typeof Summary>;
 
 /** What is read, how, in what, and which way is better. */
 export const Measure = z.object({
   id: MeasureId, name: Name, definition: z.string().max(400), response: Name,
-  unit: z.enum(['g', 'count', 'mm', 'score']), summary: Summary, better: z.enum(['higher', 'lower']),
+  /** Of a harvest: `g` or `count`. Of readings: what is written behind the number. */
+  unit: z.string().max(12), summary: Summary, better: z.enum(['higher', 'lower']),
   margin: MarginSchema.nullable(), isMain: z.boolean(),
+  /** Of the library's readings: its key there; null for harvests and the gardener's own. */
+  kindKey: z.string().max(40).nullable().default(null),
+  /** How it is read; null for what is made from picks. */
+  scale: Scale.nullable().default(null),
+  /** Readings of parts of a unit, each time. */
+  parts: z.int().min(1).max(60).default(1),
 }).readonly();
 export type Measure = z.infer<typeof Measure>;
 
@@ -146,14 +154,35 @@ export type Pick = z.infer<typeof Pick>;
 /** One value of one measure on one unit, or a subsample of it, on one day. */
 export const Reading = z.object({
   id: ReadingId, unitId: UnitId, measureId: MeasureId, subsample: z.string().max(40), takenOn: CalendarDay, takenAt: z.iso.datetime(),
-  value: z.number().nullable(), outcome: Outcome, note: Note, supersedes: ReadingId.nullable(), isRemoval: z.boolean(),
+  /** A number in the measure's unit; k of n: k; a step or class: its number; yes 1, no 0; a day: days after the start. */
+  value: z.number().nullable(), outOf: z.int().min(1).nullable().default(null), outcome: Outcome, note: Note,
+  /** The same unit read a second time, to know the reader's own error: it stays out of the values. */
+  isRepeat: z.boolean().default(false),
+  asWritten: z.string().max(80).default(''),
+  /** What it was read with or typed on, as it calls itself. */
+  device: z.string().max(60).default(''), supersedes: ReadingId.nullable(), isRemoval: z.boolean(),
 }).readonly();
 export type Reading = z.infer<typeof Reading>;
+
+export const MishapCause = z.enum(['death', 'blight', 'slugs', 'frost', 'heat', 'flood', 'animal', 'mix-up', 'label-lost', 'missed-feed', 'tipped', 'other']);
+export type MishapCause = z.infer<typeof MishapCause>;
+
+export const MISHAP_WORDS: Readonly<Record<MishapCause, string>> = {
+  death: 'died', blight: 'blight or another disease', slugs: 'slugs or snails', frost: 'frost', heat: 'heat or drought', flood: 'stood in water', animal: 'a cat, a bird, a vole', 'mix-up': 'mixed up with another', 'label-lost': 'lost its label', 'missed-feed': 'missed a step', tipped: 'tipped or broken', other: 'something else',
+};
+
+/** Whether the treatment did it: then it is a result, and no mishap to be left out for. */
+export const ByTreatment = z.enum(['yes', 'no', 'unknown']);
+export type ByTreatment = z.infer<typeof ByTreatment>;
+
+/** What follows: it stays; it counts no more at all; no more from that day on; a spare stands in from that day; all was cut back, and the line begins anew. */
+export const Decision = z.enum(['keep', 'leave-out', 'leave-out-from', 'replace', 'start-anew']);
+export type Decision = z.infer<typeof Decision>;
 
 /** Something that happened to units, and what was decided. */
 export const Incident = z.object({
   id: IncidentId, unitId: UnitId, happenedOn: CalendarDay, recordedAt: z.iso.datetime(), what: Name, why: Note, by: z.string().max(80),
-  decision: z.enum(['keep', 'leave-out']), afterKeyOpened: z.boolean(), supersedes: IncidentId.nullable(), isRemoval: z.boolean(),
+  decision: Decision, cause: MishapCause.nullable().default(null), byTreatment: ByTreatment.default('unknown'), afterKeyOpened: z.boolean(), supersedes: IncidentId.nullable(), isRemoval: z.boolean(),
 }).readonly();
 export type Incident = z.infer<typeof Incident>;
 
@@ -166,6 +195,10 @@ export const TrialRules = z.object({
   leaveOut: z.string().max(400).default(''), replace: z.string().max(400).default(''), cull: z.string().max(400).default(''),
   /** Who may see which unit got what before the end. */
   key: z.string().max(400).default(''),
+  /** When an untreated unit is saved, and that its measuring ends there. */
+  rescue: z.string().max(400).default(''),
+  /** Over how many seasons it is meant to run. */
+  seasons: z.int().min(1).max(20).default(1),
 }).readonly();
 export type TrialRules = z.infer<typeof TrialRules>;
 

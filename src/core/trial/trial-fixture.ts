@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { layOutBench } from '@/core/design/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
 import { GardenId, IncidentId, MeasureId, PickId, ReadingId, TreatmentId, TrialId } from './ids';
-import { BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from './blank-facts';
+import { BLANK_MEASURE, BLANK_READING, BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from './blank-facts';
 import type { ExperimentalUnit, Incident, Measure, Pick, Reading, Treatment, TrialData } from './trial-data';
 
 /** A locked trial for tests: `plain water` (control) and as many others, dealt in blocks or over the whole bench. */
@@ -26,7 +26,7 @@ export function trialFixture(changes: { readonly treatments?: number; readonly u
     factors: [{ name: 'feed', levels: treatments.map(treatment => treatment.name), dealtAt: 'pot' }], treatments,
     measures: HARVEST_MEASURES.map((kind, i): Measure => ({
       id: MeasureId.parse(v7()), name: kind.name, definition: kind.definition, response: kind.responseOf('beans'), unit: kind.unit, summary: kind.summary, better: 'higher',
-      margin: { kind: 'percent', percent: 15 }, isMain: i === 0,
+      margin: { kind: 'percent', percent: 15 }, isMain: i === 0, ...BLANK_MEASURE,
     })),
     ...bench, picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],
   };
@@ -48,7 +48,7 @@ export function emptyPickFixture(unit: ExperimentalUnit, outcome: 'nothing-there
 /** A reading of a measure that is not a harvest. */
 export function readingFixture(unit: ExperimentalUnit, measure: Measure, value: number | null, changes: Partial<Reading> = {}): Reading {
   return {
-    id: ReadingId.parse(v7()), unitId: unit.id, measureId: measure.id, subsample: '', takenOn: '2026-06-01', takenAt: '2026-06-01T09:00:00.000Z', value, outcome: 'picked', note: '',
+    id: ReadingId.parse(v7()), unitId: unit.id, measureId: measure.id, subsample: '', takenOn: '2026-06-01', takenAt: '2026-06-01T09:00:00.000Z', value, outcome: 'picked', note: '', ...BLANK_READING,
     supersedes: null, isRemoval: false, ...changes,
   };
 }
@@ -57,6 +57,6 @@ export function readingFixture(unit: ExperimentalUnit, measure: Measure, value: 
 export function leaveOutFixture(unit: ExperimentalUnit, changes: Partial<Incident> = {}): Incident {
   return {
     id: IncidentId.parse(v7()), unitId: unit.id, happenedOn: '2026-06-20', recordedAt: '2026-06-20T09:00:00.000Z', what: 'left out of the sums', why: 'Knocked over.', by: 'Ines',
-    decision: 'leave-out', afterKeyOpened: false, supersedes: null, isRemoval: false, ...changes,
+    decision: 'leave-out', cause: null, byTreatment: 'unknown', afterKeyOpened: false, supersedes: null, isRemoval: false, ...changes,
   };
 }

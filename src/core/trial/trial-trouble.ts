@@ -1,4 +1,5 @@
 import type { FieldTroubles } from './field-troubles';
+import type { Reading } from './trial-data';
 
 /** Why a change to a trial was not made. In core, because the service makes it and the screen words it. */
 export type TrialTrouble =
@@ -13,6 +14,8 @@ export type TrialTrouble =
   | { readonly kind: 'too-late-to-guess' }
   | { readonly kind: 'cant-move' }
   | { readonly kind: 'place-taken'; readonly by: string }
+  /** Something stands there that this entry does not name: perhaps another device's. */
+  | { readonly kind: 'already-read'; readonly standing: Reading }
   | { readonly kind: 'changed-meanwhile' };
 
 /** One plain sentence: what stands in the way, and what to do. Field troubles stand beside their fields instead. */
@@ -29,6 +32,7 @@ export function trialSentence(trouble: TrialTrouble): string {
     case 'too-late-to-guess': return 'Something was weighed already: what is said now is no guess any more.';
     case 'cant-move': return 'In a square each stands where its row and column want it: moving would break them.';
     case 'place-taken': return `There it would stand on ${trouble.by}.`;
+    case 'already-read': return `Another value stands there already, put down at ${trouble.standing.takenAt.slice(11, 16)} UTC${trouble.standing.device === '' ? '' : ` on ${trouble.standing.device}`}: ${trouble.standing.asWritten || 'none'}. Choose one.`;
     case 'changed-meanwhile': return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
   }
 }

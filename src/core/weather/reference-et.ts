@@ -1,3 +1,5 @@
+import type { WeatherDay } from './weather-day';
+
 /**
  * Reference evapotranspiration of short grass. Allen, Pereira, Raes & Smith (1998), FAO Irrigation and Drainage Paper 56;
  * equation numbers are theirs. Temperatures in °C, pressures in kPa, radiation in MJ/m² and day, water in mm a day.
@@ -127,4 +129,15 @@ function netRadiation(day: EtDay, actualKPa: number): number {
 /** The day of the year, 1 for New Year's Day. */
 export function dayOfYear(day: string): number {
   return Math.round((Date.parse(`${day}T00:00:00Z`) - Date.UTC(Number(day.slice(0, 4)), 0, 1)) / 86_400_000) + 1;
+}
+
+/** Where a station stands. */
+export interface StationPlace {
+  readonly latitude: number;
+  readonly altitudeM: number;
+}
+
+/** Reference evapotranspiration of one day of the garden's record, in mm. */
+export function etoOfDay(day: WeatherDay, { latitude, altitudeM }: StationPlace): number {
+  return penmanMonteith({ latitude, altitudeM, dayOfYear: dayOfYear(day.day), tmaxC: day.tmaxC, tminC: day.tminC, rhMax: day.rhMax ?? undefined, rhMin: day.rhMin ?? undefined, windMs: day.windMs ?? undefined, sunHours: day.sunHours ?? undefined });
 }

@@ -40,3 +40,8 @@ export function daysUntilDry(store: SoilStore, useMm: number, takenMm = 0): numb
 export function litresFor(useMm: number, days: number, areaM2: number): number {
   return useMm * days * areaM2;
 }
+
+/** A crop's factors by a word of its name, as “dwarf beans”; undefined where no crop of the table is named. */
+export function cropFactorsOf(crop: string): (typeof CROP_FACTORS)[string] | undefined {
+  return Object.entries(CROP_FACTORS).find(([name]) => crop.toLowerCase().includes(name))?.[1];
+}

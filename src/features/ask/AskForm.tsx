@@ -10,6 +10,8 @@ import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/measure-library
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { loreFor } from '@/core/trial/growers-lore';
+import { Known } from '@/features/trial/Known';
 import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
@@ -107,6 +109,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
             {bench && <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>}
             {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not saved yet: look at the marked lines. What you wrote is still there.' : trialSentence(trouble)}</Trouble>}
             <DryRunPanel form={form} />
+            <Known lore={loreFor([], [shown.question, shown.crop, ...shown.treatments.map(treatment => treatment.name)].join(' '))} />
             <LiveAudit draft={draft} cv={STARTING_GUESS_CV.cv} checks={Object.keys(AUDIT_CHECKS).length} />
             <Acts><Button data-tone="main" onPress={submit} isPending={isPending}>Save and lay it out</Button></Acts>
           </>

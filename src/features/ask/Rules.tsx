@@ -27,6 +27,8 @@ export function Rules({ form, troubles, isLocked, onChange }: RulesProps) {
       <TextField label="A unit is left out" name="leaveOut" value={rules.leaveOut} onChange={leaveOut => set({ leaveOut })} trouble={troubles['rules.leaveOut']} isLong isReadOnly={isLocked} />
       <TextField label="A unit is replaced" name="replace" value={rules.replace} onChange={replace => set({ replace })} trouble={troubles['rules.replace']} isLong isReadOnly={isLocked} />
       <TextField label="A cull is" name="cull" value={rules.cull} onChange={cull => set({ cull })} trouble={troubles['rules.cull']} isLong isReadOnly={isLocked} />
+      <TextField label="An untreated one is saved" name="rescue" value={rules.rescue} onChange={rescue => set({ rescue })} trouble={troubles['rules.rescue']} isLong isReadOnly={isLocked} />
+      <TextField label="It runs over so many seasons" name="seasons" value={String(rules.seasons)} onChange={seasons => set({ seasons: Number(seasons.replace(/\D/g, '').slice(0, 2)) })} trouble={troubles['rules.seasons']} inputMode="numeric" isReadOnly={isLocked} />
       <TextField label="The key may be seen by" name="key" value={rules.key} onChange={key => set({ key })} trouble={troubles['rules.key']} isReadOnly={isLocked} />
       <TextField label="Interests" name="interest" value={form.interest} onChange={interest => onChange({ interest })} trouble={troubles.interest} isLong isReadOnly={isLocked} hint={isLocked ? undefined : 'A gift, an own recipe, something to sell. It stands on the verdict.'} placeholder="none" />
     </Agreed>

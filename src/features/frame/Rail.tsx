@@ -49,6 +49,7 @@ const Bar = styled.header`
     & [data-day] { display: none; }
     & [data-garden] { margin-left: auto; }
     & nav { position: fixed; z-index: 2; inset: auto 0 0 0; height: 56px; background: var(--slate); border-top: 1px solid var(--rule); gap: 0; }
+    body:has([data-walk]) & nav { display: none; } /* on a walk the thumb has other work */
     & nav a { flex: 1; justify-content: center; }
     & nav a[aria-current] { border-bottom-color: transparent; border-top-color: var(--clay); }
   }

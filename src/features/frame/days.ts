@@ -15,3 +15,8 @@ export function longDay(day: string): string {
 export function fullDay(day: string): string {
   return `${shortDay(day)} ${day.slice(0, 4)}`;
 }
+
+/** A sentence with its days as they are said here. */
+export function withShortDays(sentence: string): string {
+  return sentence.replace(/\d{4}-\d{2}-\d{2}/g, shortDay);
+}

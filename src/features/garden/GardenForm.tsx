@@ -13,20 +13,24 @@ interface GardenFormProps {
   readonly system: MeasureSystem;
   readonly latitude: number;
   readonly altitudeM: number;
+  readonly lastFrost: string | null;
+  readonly firstFrost: string | null;
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
 }
 
 /** The garden's name, and whose pints, spoons and spelling are meant. */
-export function GardenForm({ name: savedName, system: savedSystem, latitude: savedLatitude, altitudeM: savedAltitude, save }: GardenFormProps) {
+export function GardenForm({ name: savedName, system: savedSystem, latitude: savedLatitude, altitudeM: savedAltitude, lastFrost: savedLast, firstFrost: savedFirst, save }: GardenFormProps) {
   const [name, setName] = useState(savedName);
   const [system, setSystem] = useState(savedSystem);
   const [latitude, setLatitude] = useState(String(savedLatitude));
   const [altitudeM, setAltitude] = useState(String(savedAltitude));
+  const [lastFrost, setLastFrost] = useState(savedLast ?? '');
+  const [firstFrost, setFirstFrost] = useState(savedFirst ?? '');
   const [troubles, setTroubles] = useState<FieldTroubles>({});
   const [isSaved, setSaved] = useState(false);
   const [isPending, startTransition] = useTransition();
   const submit = (): void => startTransition(async () => {
-    const found = await save({ name, system, latitude, altitudeM });
+    const found = await save({ name, system, latitude, altitudeM, lastFrost, firstFrost });
     setTroubles(found ?? {});
     setSaved(found === undefined);
   });
@@ -43,6 +47,8 @@ export function GardenForm({ name: savedName, system: savedSystem, latitude: sav
       />
       <TextField label="How far north, in degrees" name="latitude" value={latitude} onChange={setLatitude} trouble={troubles.latitude} inputMode="decimal" hint="For the sun’s height, hence how much water a day takes. South is below 0." />
       <TextField label="How high, in metres" name="altitudeM" value={altitudeM} onChange={setAltitude} trouble={troubles.altitudeM} inputMode="decimal" />
+      <TextField label="Last frost in spring, usually" name="lastFrost" value={lastFrost} onChange={setLastFrost} trouble={troubles.lastFrost} placeholder="05-14" hint="Month and day. It says whether a season fits, and when to cover or lift." />
+      <TextField label="First frost in autumn, usually" name="firstFrost" value={firstFrost} onChange={setFirstFrost} trouble={troubles.firstFrost} placeholder="10-20" />
       <Soft>Any unit can be written in either garden: 5 lb 12 oz, 840 g, 12", 30 cm.</Soft>
       <Acts>
         <Button data-tone="main" onPress={submit} isPending={isPending}>Save</Button>

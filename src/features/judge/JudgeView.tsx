@@ -5,12 +5,15 @@ import { useCallback, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { isBetter } from '@/core/judge/call';
 import { type Look, type LookedJudgement, standingLeaveOuts, unitsToMention } from '@/core/judge/trial-verdict';
+import { counted } from '@/core/words/plural';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { AuditFinding } from '@/core/design/fairness-audit';
 import type { TrialData } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { isComparedByMeans } from '@/core/measure/scale';
+import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { Bench } from '@/features/bench/Bench';
 import { type BenchUnit, type BenchView, tagsOf } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
@@ -62,6 +65,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
   const tags = tagsOf(data);
   const unit = bench.units.find(candidate => candidate.id === chosen.unitId);
   const isClosed = data.trial.state === 'closed';
+  const looks = new Set(log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10))).size;
   const differs = differencesOf(first.look, looked.look, data.measures, printValue);
   const lookAgain = (next: Look): void => {
     setLook(next);
@@ -76,6 +80,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
         {data.amendments.map(amendment => <p key={amendment.id} data-differs>Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}: {amendment.from ? `${amendment.from} → ` : ''}{amendment.to}. {amendment.why}</p>)}
         {data.trial.interest !== '' && <p data-soft>Interest declared: {data.trial.interest}</p>}
         {!isClosed && <p data-soft>The trial is still open: this is how it stands today.</p>}
+        {looks > 0 && <p data-soft>Looked at on {counted(looks, 'day')} before the end. A lead in the middle often turns: no rule may change for it.</p>}
         {frozen && <p data-soft>Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.{frozen.headline === first.judgement.verdict.headline ? '' : ` It said then: ${frozen.headline}`}</p>}
       </Verdict>
       <TwoParts>
@@ -94,7 +99,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
           <Bench view={bench} label={`The bench from above: the fuller the crown, the more ${input.response}`} lens={lensOf(looked, printValue)} />
         </div>
         <div>
-          <WhatIf planned={first.look} look={look} measures={data.measures} unit={unit} printValue={printValue} onLook={lookAgain} />
+          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => isComparedByMeans(each.scale))} unit={unit} printValue={printValue} onLook={lookAgain} />
           <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
           <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
           <AuditList {...audit} />

@@ -51,6 +51,7 @@ export function LeftOut({ standing, looked, unit, isClosed, leaveOut, putBackIn 
         ))}
       </Rows>
       {looked.allIn && <p>With everything back in: <b>{looked.allIn.verdict.headline}</b> {looked.allIn.verdict.detail}</p>}
+      {looked.sound && <p>With only those that had no mishap: <b>{looked.sound.verdict.headline}</b> {looked.sound.verdict.detail}</p>}
       {canLeaveOut && (
         <details>
           <summary>Put on record that {unit.code} is left out</summary>

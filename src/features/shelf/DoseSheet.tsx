@@ -6,7 +6,7 @@ import { nutrientsIn } from '@/core/materials/analysis';
 import { circleM2 } from '@/core/materials/container-volume';
 import { doseFor, fromMadeUp, type LabelRate, type RateChoice } from '@/core/materials/label-rate';
 import { measureOut, MEASURING_TOOLS, type MeasuringTool, stockSolution } from '@/core/materials/measuring-tool';
-import type { Product } from '@/core/materials/product';
+import type { LooseMeasure, Product } from '@/core/materials/product';
 import { strengthOf } from '@/core/schedule/care-form';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
@@ -27,7 +27,7 @@ export function DoseSheet({ product, system }: { readonly product: Product; read
   const [toolKey, setTool] = useState('syringe-10');
   const rate = product.rates[Number(at)] ?? product.rates[0];
   if (!rate) return <section><h2>What a pot gets</h2><Soft>Write a rate of its label to see it.</Soft></section>;
-  const tools = MEASURING_TOOLS.filter(each => each.of === rate.of);
+  const tools = [...MEASURING_TOOLS, ...product.looseMeasures.map(looseTool)].filter(each => each.of === rate.of);
   const tool = tools.find(each => each.key === toolKey) ?? tools[0];
   const share = strengthOf(strength);
   const target = targetOf(rate, size, system);
@@ -49,6 +49,11 @@ export function DoseSheet({ product, system }: { readonly product: Product; read
       {dose === undefined && <Soft>{NEEDS[rate.per.kind] ? `${ASKS[rate.per.kind] ?? ''}` : ''}</Soft>}
     </Sheet>
   );
+}
+
+/** A cap or handful that was weighed, as a tool: it is given whole. */
+function looseTool({ name, of, mean }: LooseMeasure): MeasuringTool {
+  return { key: `loose ${name}`, name, of, step: mean, largest: mean * 20 };
 }
 
 function DoseWords({ product, rate, dose, count, tool }: { readonly product: Product; readonly rate: LabelRate; readonly dose: number; readonly count: number; readonly tool: MeasuringTool }) {

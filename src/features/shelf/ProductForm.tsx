@@ -3,7 +3,8 @@
 import { type ReactNode, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/product-form';
-import { FORM_WORDS, Hazard, ProductForm as FormOf } from '@/core/materials/product';
+import { ACTS_WORDS, ModeOfAction } from '@/core/materials/mode-of-action';
+import { FORM_WORDS, Hazard, type LooseMeasure, ProductForm as FormOf } from '@/core/materials/product';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { Button } from '@/ui/Button';
@@ -21,6 +22,8 @@ interface ProductFormProps {
   readonly saved: ProductDraft | null;
   readonly system: MeasureSystem;
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
+  /** Caps and handfuls of it that were weighed; its rates may count by them. */
+  readonly looseMeasures?: readonly LooseMeasure[];
   readonly takeOff: (() => Promise<void>) | null;
   /** What stands under it once it is on the shelf. */
   readonly children?: ReactNode;
@@ -32,13 +35,13 @@ const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
 };
 
 /** A product as its pack prints it; what is typed is worked out beside it as one types. */
-export function ProductForm({ saved, system, save, takeOff, children }: ProductFormProps) {
+export function ProductForm({ saved, system, save, takeOff, looseMeasures = [], children }: ProductFormProps) {
   const [form, setForm] = useState<ProductDraft>(saved ?? BLANK_PRODUCT);
   const [fields, setFields] = useState<FieldTroubles>({});
   const [isSaved, setSaved] = useState(false);
   const [isPending, startTransition] = useTransition();
   const set = <Key extends keyof ProductDraft>(key: Key) => (value: ProductDraft[Key]): void => { setForm({ ...form, [key]: value }); setSaved(false); };
-  type TextKey = Exclude<keyof ProductDraft, 'form' | 'basis' | 'per' | 'hazards'>;
+  type TextKey = Exclude<keyof ProductDraft, 'form' | 'basis' | 'per' | 'hazards' | 'keepDark' | 'acts'>;
   const text = (key: TextKey, label: string, more: { readonly hint?: string; readonly placeholder?: string; readonly isLong?: boolean; readonly inputMode?: 'decimal' } = {}) =>
     <TextField key={key} label={label} name={key} value={form[key] ?? ''} onChange={set(key)} trouble={fields[key]} {...more} />;
   const submit = (): void => startTransition(async () => {
@@ -46,7 +49,7 @@ export function ProductForm({ saved, system, save, takeOff, children }: ProductF
     setFields(found ?? {});
     setSaved(found === undefined);
   });
-  const read = readProduct({ ...form, name: form.name || 'x' }, system, '019ed9be-7c4e-735c-aa18-b308639083f2');
+  const read = readProduct({ ...form, name: form.name || 'x' }, system, '019ed9be-7c4e-735c-aa18-b308639083f2', { batches: [], stepUp: null, isKnownHere: false, looseMeasures });
   const product = read.ok ? read.value : null;
   return (
     <Page>
@@ -62,7 +65,9 @@ export function ProductForm({ saved, system, save, takeOff, children }: ProductF
           <div data-three>{text('packSize', 'A pack holds', { placeholder: '1 l' })}{text('packPrice', 'and costs', { inputMode: 'decimal' })}{text('density', 'g in a millilitre', { inputMode: 'decimal', hint: 'Weigh 100 ml.' })}</div>
           {text('rates', 'Rates on its label, a line each', { isLong: true, placeholder: '20 ml in 4.5 l\n70 g per square metre' })}
           <div data-three>{text('waitingDays', 'Days before harvest', { inputMode: 'decimal' })}{text('reentryHours', 'Hours off the bed', { inputMode: 'decimal' })}{text('mostApplications', 'At most so often', { inputMode: 'decimal' })}</div>
-          <div data-three>{text('activePercent', 'Active part, %', { inputMode: 'decimal' })}{text('releaseMonths', 'Feeds for, months', { inputMode: 'decimal' })}{text('keepsMonths', 'Keeps, months', { inputMode: 'decimal' })}</div>
+          <div data-three>{text('activePercent', 'Active part, %', { inputMode: 'decimal' })}{text('releaseMonths', 'Feeds for, months', { inputMode: 'decimal' })}{text('moisture', 'Water in it, %', { inputMode: 'decimal' })}</div>
+          <div data-three>{text('keepsMonths', 'Keeps, months', { inputMode: 'decimal' })}{text('keepBelow', 'below, °C', { inputMode: 'decimal' })}{text('mixedHours', 'Once mixed, hours', { inputMode: 'decimal' })}</div>
+          <div data-pair><Select label="It acts" name="acts" value={form.acts ?? ''} onChange={set('acts')} options={[{ value: '', label: 'not known' }, ...ModeOfAction.options.map(value => ({ value, label: ACTS_WORDS[value] }))]} /><label data-tick><input type="checkbox" checked={form.keepDark ?? false} onChange={event => set('keepDark')(event.target.checked)} /> Light spoils it</label></div>
           <fieldset>
             <legend>It is, or holds</legend>
             <div>{Hazard.options.map(hazard => (
@@ -94,6 +99,7 @@ const Sheet = styled.div`
   & legend { font-weight: 600; font-size: 0.9375rem; padding: 0; margin-bottom: 4px; }
   & fieldset > div { display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 4px 16px; }
   & fieldset label { display: flex; gap: 8px; align-items: center; min-height: 32px; }
+  & [data-tick] { display: flex; gap: 8px; align-items: center; min-height: 32px; align-self: end; padding-bottom: 6px; }
   & input[type='checkbox'] { width: 18px; height: 18px; accent-color: var(--clay); flex: none; }
   @media (pointer: coarse) { & fieldset label { min-height: 48px; } }
   @media (max-width: 640px) { & [data-pair], & [data-three] { grid-template-columns: minmax(0, 1fr); gap: 16px; } }

@@ -2,13 +2,20 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
-import { FORM_WORDS, type Product } from '@/core/materials/product';
+import { FORM_WORDS, isPastKeeping, type Product, storeTrouble } from '@/core/materials/product';
 import { counted } from '@/core/words/plural';
 import { Page, Soft } from '@/ui/Page';
 import { amountWords } from '@/core/materials/amount-words';
 
+interface ShelfProps {
+  readonly products: readonly Product[];
+  readonly today: string;
+  /** Of the last days, in the shade; undefined where no weather is known. */
+  readonly warmestC: number | undefined;
+}
+
 /** What the garden has in its shed, as the packs print it. */
-export function Shelf({ products }: { readonly products: readonly Product[] }) {
+export function Shelf({ products, today, warmestC }: ShelfProps) {
   return (
     <Page>
       <h1>The shelf</h1>
@@ -26,12 +33,19 @@ export function Shelf({ products }: { readonly products: readonly Product[] }) {
               <b>{product.analysis ? `${product.analysis.n}-${product.analysis.p}-${product.analysis.k}` : '—'}</b>
               <span>{FORM_WORDS[product.form]}{product.analysis?.basis === 'element' ? ', counted as elements' : ''}{product.pack ? `, pack of ${amountWords(product.pack.amount, product.pack.of)}` : ''}</span>
               <small>{product.rates.length === 0 ? 'no rate yet' : product.rates.map(rate => rate.asWritten).join(' · ')}{product.waitingDays === null ? '' : ` · ${counted(product.waitingDays, 'day')} before harvest`}</small>
+              {mindOf(product, today, warmestC).map(mind => <em key={mind}>{mind}</em>)}
             </li>
           ))}
         </List>
       )}
     </Page>
   );
+}
+
+/** What its store asks to mind today. */
+function mindOf(product: Product, today: string, warmestC: number | undefined): readonly string[] {
+  const old = product.batches.filter(batch => isPastKeeping(product, batch, today)).map(batch => `${batch.name} stands open past the ${product.keepsMonths} months it keeps.`);
+  return [storeTrouble(product, warmestC) ?? '', ...old, product.keepDark ? 'Light spoils it: keep it in its own bottle, shut away.' : '', product.mixedHours === null ? '' : `Once mixed it is good for ${counted(product.mixedHours, 'hour')}: mix what is used up.`].filter(each => each !== '');
 }
 
 const Ways = styled.p`
@@ -44,6 +58,7 @@ const List = styled.ul`
   & li { display: grid; grid-template-columns: minmax(180px, 2fr) 120px minmax(0, 3fr); gap: 2px 24px; padding: 14px 0; border-bottom: 1px solid var(--rule); align-items: baseline; }
   & a { font-weight: 600; font-size: 1.125rem; }
   & b { font-family: var(--font-heading), sans-serif; font-size: 1.25rem; }
+  & em { grid-column: 3; font-style: normal; font-size: 0.9375rem; border-left: 3px solid var(--straw); padding-left: 10px; }
   & small { grid-column: 3; color: var(--ink-soft); font-size: 0.9375rem; }
-  @media (max-width: 640px) { & li { grid-template-columns: minmax(0, 1fr) auto; } & span, & small { grid-column: 1 / -1; } }
+  @media (max-width: 640px) { & li { grid-template-columns: minmax(0, 1fr) auto; } & span, & small, & em { grid-column: 1 / -1; } }
 `;

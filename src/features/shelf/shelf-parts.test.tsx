@@ -10,6 +10,12 @@ import { HeapSum } from './HeapSum';
 import { LabelWorking } from './LabelWorking';
 import { LayerSum } from './LayerSum';
 import { LooseSum } from './LooseSum';
+import { SowSum } from './SowSum';
+import { SieveSum } from './SieveSum';
+import { RainSum } from './RainSum';
+import { LooseMeasures } from './LooseMeasures';
+import { LawnSum } from './LawnSum';
+import { HeatSum } from './HeatSum';
 import { MixSum } from './MixSum';
 import { Opened } from './Opened';
 import { PotSum } from './PotSum';
@@ -101,11 +107,33 @@ describe('a product', () => {
   });
 
   test('the shelf lists what is on it, and teaches when it is empty', () => {
-    const { rerender } = render(<Shelf products={[]} />);
+    const { rerender } = render(<Shelf products={[]} today={TODAY} warmestC={undefined} />);
     expect(screen.getByText(/^Nothing stands here yet/)).toBeVisible();
-    rerender(<Shelf products={[productFixture({ waitingDays: 7, rates: [rateFixture(20, 20)] })]} />);
+    rerender(<Shelf products={[productFixture({ waitingDays: 7, rates: [rateFixture(20, 20)] })]} today={TODAY} warmestC={34} />);
     expect(screen.getByText('as on the label · 7 days before harvest')).toBeVisible();
     expect(screen.getByText('5-5-5')).toBeVisible();
+  });
+
+  test('the shelf says what spoils in heat and light, and what is used up the same day', () => {
+    const open = { id: '019ed9be-7c4e-735c-aa18-b308639083f2', name: 'bottle 1', madeOn: null, openedOn: '2024-01-01' };
+    const { rerender } = render(<Shelf products={[productFixture({ keepBelowC: 30, keepDark: true, mixedHours: 24, keepsMonths: 12, batches: [open] })]} today={TODAY} warmestC={34} />);
+    expect(['It was 34 °C of late; it keeps below 30 °C. A glasshouse is hotter still.', 'Light spoils it: keep it in its own bottle, shut away.', 'Once mixed it is good for 24 hours: mix what is used up.', 'bottle 1 stands open past the 12 months it keeps.'].filter(says => screen.queryByText(says) === null)).toEqual([]);
+    rerender(<Shelf products={[productFixture({ keepBelowC: 30 })]} today={TODAY} warmestC={29} />);
+    expect(screen.queryByText(/it keeps below/)).toBeNull();
+  });
+
+  test('five handfuls are weighed once and kept by name; nonsense is said', async () => {
+    const weigh = jest.fn().mockResolvedValue(undefined);
+    render(<LooseMeasures measures={[{ name: 'cap', of: 'volume', mean: 14.2, sd: 0.4, tries: 5 }, { name: 'handful', of: 'mass', mean: 34, sd: 5, tries: 5 }]} isLiquid={false} weigh={weigh} />);
+    expect(screen.getByText('a cap: 14.2 ml, give or take 0.4 ml over 5')).toBeVisible();
+    expect(screen.getByText('too uneven to dose by')).toBeVisible();
+    write('A', 'pinch');
+    write('Five tries', '1.1 x');
+    await userEvent.setup().click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(screen.getByText('Numbers above 0, with spaces between them.')).toBeVisible();
+    write('Five tries', '1,1 0.9 1');
+    await userEvent.setup().click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(weigh).toHaveBeenCalledWith({ name: 'pinch', of: 'mass', tries: [1.1, 0.9, 1] });
   });
 
   test('cautions end with who decides; without hazards there are none', () => {
@@ -170,5 +198,27 @@ describe('the sums of the shed', () => {
     expect(screen.getByText(/some plants drink more/)).toBeVisible();
     write('The five, in g or ml', '12');
     expect(screen.getByText('At least two numbers above 0, with spaces between them.')).toBeVisible();
+  });
+
+  test('rain on a pot, sieves, sowing, a lawn, a hot heap', () => {
+    render(<><RainSum system="uk" /><SieveSum system="uk" /><SowSum /><LawnSum /><HeatSum /></>);
+    expect(screen.getByText('982 ml a pot')).toBeVisible();
+    write('Rain', '90 mm');
+    expect(screen.getByText(/1.92 l ran out below/)).toBeVisible();
+    expect(screen.getByText('480 g with all sizes alike, 120 g of each')).toBeVisible();
+    write('On the sieves', '4 mm 30\n2 mm 60\npan 30');
+    expect(screen.getAllByText('25%').length).toBeGreaterThan(1);
+    write('On the sieves', 'coarse 30');
+    expect(screen.getByText('An opening and grams in each line: 4 mm 340.')).toBeVisible();
+    expect(screen.getByText('sow 33')).toBeVisible();
+    write('Seeds in a gram', '200');
+    write('Grams in a pot', '0.5');
+    expect(screen.getByText(/some 80 plants/)).toBeVisible();
+    expect(screen.getByText('every 5.83 days')).toBeVisible();
+    write('Stands now at, mm', '60');
+    expect(screen.getByText(/cut it to 40 mm/)).toBeVisible();
+    expect(screen.getByText('4 hot days of 15')).toBeVisible();
+    write('°C, a number a day', 'warm');
+    expect(screen.getByText('Temperatures with spaces between them.')).toBeVisible();
   });
 });

@@ -9,10 +9,14 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { daysBetween } from '@/core/trial/calendar-day';
 import { counted } from '@/core/words/plural';
 import { Button } from '@/ui/Button';
+import { FirstFew } from '@/ui/FirstFew';
 import { Acts } from '@/ui/Page';
+import { Choice } from '@/ui/Choice';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { dueWords } from './due-words';
+import { PickUnits } from '@/features/bench/PickUnits';
 
 interface DueStepsProps {
   readonly tasks: readonly DueTask[];
@@ -24,15 +28,10 @@ interface DueStepsProps {
 
 /** What is due and what is late, each ticked off with one press, or left out with a reason. */
 export function DueSteps({ tasks, today, tick, namesTrial = false }: DueStepsProps) {
-  const [isAll, setAll] = useState(false);
-  const shown = isAll ? tasks : tasks.slice(0, FIRST);
-  return (
-    <>
-      <Steps>{shown.map(due => <Step key={`${due.rule.id} ${due.task.nth}`} due={due} today={today} tick={tick} namesTrial={namesTrial} />)}</Steps>
-      {shown.length < tasks.length && <Acts><Button onPress={() => setAll(true)}>Show {tasks.length - shown.length} more</Button></Acts>}
-    </>
-  );
+  return <FirstFew of={tasks} first={FIRST}>{shown => <Steps>{shown.map(due => <Step key={`${due.rule.id} ${due.task.nth}`} due={due} today={today} tick={tick} namesTrial={namesTrial} />)}</Steps>}</FirstFew>;
 }
+
+const FOUND = [{ value: 'as-it-should-be', label: 'as it should be' }, { value: 'not-as-it-should-be', label: 'not so: bridged, or off' }] as const;
 
 const FIRST = 25; // more than a morning’s work; the rest on demand
 
@@ -41,13 +40,18 @@ function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & {
   const [why, setWhy] = useState('');
   const [on, setOn] = useState(today);
   const [really, setReally] = useState('');
+  const [isSome, setSome] = useState(false);
+  const [some, setSomeCodes] = useState<readonly string[]>([]);
+  const [outcome, setOutcome] = useState<(typeof FOUND)[number]['value']>('as-it-should-be');
+  const codes = due.receivers.flatMap(receiver => receiver.codes).sort();
+  const isLook = due.rule.kind === 'barrier' || due.rule.kind === 'check';
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const id = useRef(v7()); // the same press sent twice is one act
   const late = due.task.dueOn === null ? 0 : daysBetween(due.task.dueOn, today);
   const amount = /^\d+([.,]\d+)?$/.test(really.trim()) ? Number(really.trim().replace(',', '.')) : null;
   const send = (isSkipped: boolean): void => startTransition(async () => {
-    const done = await tick(due.trial.id, { id: id.current, ruleId: due.rule.id, nth: due.task.nth, doneOn: on, isSkipped, amount: isSkipped ? null : amount, note: why });
+    const done = await tick(due.trial.id, { id: id.current, ruleId: due.rule.id, nth: due.task.nth, doneOn: on, isSkipped, amount: isSkipped ? null : amount, codes: isSome && some.length > 0 ? some : null, outcome: isLook && !isSkipped ? outcome : null, note: why });
     setTrouble(done.ok ? undefined : done.trouble);
   });
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
@@ -62,11 +66,15 @@ function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & {
           <summary>Otherwise</summary>
           {isOpen && <>
           <TextField label="Done on" name="doneOn" type="date" value={on} onChange={setOn} trouble={fields.doneOn} />
-          {(due.each || due.rule.kind === 'water') && <TextField label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`} name="really" value={really} onChange={setReally} inputMode="decimal" placeholder={due.each ? 'as planned' : ''} />}
+          {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && <TextField label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`} name="really" value={really} onChange={setReally} inputMode="decimal" placeholder={due.each ? 'as planned' : ''} />}
+          {isLook && <Select label="Found" name="outcome" value={outcome} onChange={setOutcome} options={FOUND} />}
+          {codes.length > 0 && <Choice label="To" name={`to ${id.current}`} value={isSome ? 'some' : 'all'} onChange={to => setSome(to === 'some')} direction="row" options={[{ value: 'all', label: `all ${codes.length}` }, { value: 'some', label: 'only some' }]} />}
+          {isSome && <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />}
           <TextField label="A note, or why it is left out" name="note" value={why} onChange={setWhy} trouble={fields.note} />
           <Acts><Button onPress={() => send(true)} isPending={isPending}>Leave it out</Button></Acts>
           </>}
         </details>
+        {!isOpen && Object.values(fields).map(says => <Trouble key={says}>{says}</Trouble>)}
         {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
       </div>
       <Button data-tone="main" onPress={() => send(false)} isPending={isPending} aria-label={`${due.rule.name}: done`}>Done</Button>

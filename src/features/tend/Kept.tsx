@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { amountWords } from '@/core/materials/amount-words';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
@@ -33,10 +33,11 @@ export function Kept({ view, untick }: KeptProps) {
       {kept.length > 0 && (
         <table>
           <thead><tr><th scope="col">treatment</th><th scope="col">planned</th><th scope="col">done</th><th scope="col">left out</th><th scope="col">missed</th><th scope="col">late</th></tr></thead>
-          <tbody>{kept.map(each => <tr key={each.treatmentId}><th scope="row">{each.name}</th><td>{each.planned}</td><td>{each.done}</td><td>{each.skipped}</td><td>{each.missed}</td><td>{each.daysLate === 0 ? '—' : `${counted(Number(each.daysLate.toFixed(1)), 'day')}`}</td></tr>)}</tbody>
+          <tbody>{kept.map(each => <tr key={each.treatmentId}><th scope="row">{each.name}</th><td>{each.planned}</td><td>{figures(each.done)}</td><td>{each.skipped}</td><td>{each.missed}</td><td>{each.daysLate === 0 ? '—' : `${counted(Number(each.daysLate.toFixed(1)), 'day')}`}</td></tr>)}</tbody>
         </table>
       )}
       {view.water.length > 0 && <p>Plain water put down, each: {view.water.map(each => `${each.name} ${amountWords(each.ml, 'volume')}`).join(' · ')}.</p>}
+      {view.unevenActs.length > 0 && <details><summary>What not all got, {view.unevenActs.length}</summary><ul>{view.unevenActs.map(act => <li key={`${act.name} ${act.on} ${act.codes.join()}`}>{shortDay(act.on)}: {act.name}, {act.codes.join(' ')} of {act.of}. {act.note}</li>)}</ul></details>}
       {view.isUneven && <p data-flag>Some treatments missed more than others: what is compared is partly how well they were kept. The verdict says so.</p>}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <ul>{view.recent.map(act => (

@@ -14,8 +14,9 @@ import { amountWords, figures } from '@/core/materials/amount-words';
 import { counted } from '@/core/words/plural';
 import type { TendView } from './tend-view';
 
-type By = 'n' | 'p' | 'k' | 'money';
-const BY_WORDS: Readonly<Record<By, string>> = { n: 'nitrogen', p: 'phosphorus', k: 'potassium', money: 'money' };
+const BYS = ['n', 'p', 'k', 'money', 'dry-mass'] as const;
+type By = (typeof BYS)[number];
+const BY_WORDS: Readonly<Record<By, string>> = { n: 'nitrogen', p: 'phosphorus', k: 'potassium', money: 'money', 'dry-mass': 'dry matter' };
 
 /** What a unit of each treatment is given, planned and done, all beside each other; and how to make it fair. */
 export function Ledger({ view }: { readonly view: TendView }) {
@@ -32,12 +33,12 @@ export function Ledger({ view }: { readonly view: TendView }) {
       <Choice label="Over the season" name="which" value={which} onChange={setWhich} direction="row" options={[{ value: 'planned', label: 'as planned' }, { value: 'done', label: 'as done so far' }]} />
       <WideTable label="What each treatment is given">
           <thead><tr><th scope="col">treatment</th><th scope="col">of what</th><th scope="col">N</th><th scope="col">P</th><th scope="col">K</th><th scope="col">others</th><th scope="col">cost</th><th scope="col">minutes</th></tr></thead>
-          <tbody>{accounts.map(account => <AccountRow key={account.treatmentId} account={account} hourWorth={view.care.settings.hourWorth} />)}</tbody>
+          <tbody>{accounts.map(account => <AccountRow key={account.treatmentId} account={account} hourWorth={view.care.settings.hourWorth} isDone={which === 'done'} />)}</tbody>
       </WideTable>
       {(ledger.base.n ?? 0) > 0 && <Soft>The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a {trial.unitWord}; a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to {MIX_FEEDS_WEEKS.to} weeks.</Soft>}
       {ledger.flags.map(flag => <p key={flag.code} data-flag>{flag.says}</p>)}
       <h3>Make it fair</h3>
-      <Select label="All fed ones are to get equal" name="fairBy" value={by} onChange={setBy} options={(['n', 'p', 'k', 'money'] as const).map(value => ({ value, label: BY_WORDS[value] }))} />
+      <Select label="All fed ones are to get equal" name="fairBy" value={by} onChange={setBy} options={BYS.map(value => ({ value, label: BY_WORDS[value] }))} />
       {found.ok ? (
         <>
           <p>{amount(found.value.each)} each:</p>
@@ -58,13 +59,18 @@ export function Ledger({ view }: { readonly view: TendView }) {
   );
 }
 
-function AccountRow({ account, hourWorth }: { readonly account: LedgerAccount; readonly hourWorth: number | null }) {
+/** Something in it gives its nitrogen later than the ledger's day. */
+function isSlow({ nutrients, released }: LedgerAccount): boolean {
+  return (nutrients.n ?? 0) - (released.n ?? 0) > 1e-9;
+}
+
+function AccountRow({ account, hourWorth, isDone }: { readonly account: LedgerAccount; readonly hourWorth: number | null; readonly isDone: boolean }) {
   const { n, p, k, ...others } = account.nutrients;
   const grams = (value: number | undefined): string => (value === undefined || value === 0 ? '—' : `${account.isLeast ? '≥ ' : ''}${figures(value)} g`);
   return (
     <tr>
       <th scope="row">{account.name}</th>
-      <td data-long>{account.lines.length === 0 ? 'nothing' : account.lines.map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`).join('; ')}</td>
+      <td data-long>{account.lines.length === 0 ? 'nothing' : account.lines.map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`).join('; ')}{isSlow(account) && <small> of its nitrogen {figures(account.released.n ?? 0)} g {isDone ? 'so far' : 'by the end'}</small>}</td>
       <td>{grams(n)}</td><td>{grams(p)}</td><td>{grams(k)}</td>
       <td>{Object.entries(others).filter(([, value]) => value > 0).map(([nutrient, value]) => `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${figures(value)} g`).join(', ') || '—'}</td>
       <td>{account.cost === null ? '?' : hourWorth === null ? account.cost.toFixed(2) : `${unitCost([account.cost], account.minutes, hourWorth).total.toFixed(2)} with the hours, ${account.cost.toFixed(2)} without`}</td><td>{account.minutes === 0 ? '—' : figures(account.minutes)}</td>

@@ -11,37 +11,45 @@ import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { pluralOf } from '@/core/words/plural';
+import { PickUnits } from '@/features/bench/PickUnits';
+
+const SOME = 'some units';
 
 interface LogActProps {
   readonly treatments: readonly { readonly id: string; readonly name: string }[];
+  readonly codes: readonly string[];
+  readonly unitWord: string;
   readonly today: string;
   readonly log: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
-/** Something that was done and not planned: to all, or to some, which wants a reason. */
-export function LogAct({ treatments, today, log }: LogActProps) {
+/** Something that was done and not planned: to all, a treatment or single units; what not all got wants a reason. */
+export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps) {
   const [name, setName] = useState('');
   const [kind, setKind] = useState<CareKind>('other');
   const [to, setTo] = useState('');
+  const [some, setSomeCodes] = useState<readonly string[]>([]);
   const [doneOn, setDoneOn] = useState(today);
   const [note, setNote] = useState('');
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   const submit = (): void => startTransition(async () => {
-    const done = await log({ name, kind, treatmentIds: to === '' ? [] : [to], doneOn, note });
+    const done = await log({ name, kind, treatmentIds: to === '' || to === SOME ? [] : [to], codes: to === SOME ? some : null, doneOn, note });
     setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) { setName(''); setNote(''); }
+    if (done.ok) { setName(''); setNote(''); setSomeCodes([]); }
   });
   return (
     <Box>
       <summary>Something was done that was not planned</summary>
-      <div>
+      <div data-fields>
         <TextField label="What" name="logName" value={name} onChange={setName} trouble={fields.name} placeholder="tied in, hail cover on" />
         <Select label="It was" name="logKind" value={kind} onChange={setKind} options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))} />
-        <Select label="To whom" name="logTo" value={to} onChange={setTo} options={[{ value: '', label: 'all alike' }, ...treatments.map(treatment => ({ value: treatment.id, label: `only ${treatment.name}` }))]} />
+        <Select label="To whom" name="logTo" value={to} onChange={setTo} options={[{ value: '', label: 'all alike' }, ...treatments.map(treatment => ({ value: treatment.id, label: `only ${treatment.name}` })), ...(codes.length === 0 ? [] : [{ value: SOME, label: `only some ${pluralOf(unitWord)}` }])]} />
         <TextField label="On" name="logDay" type="date" value={doneOn} onChange={setDoneOn} trouble={fields.doneOn} />
       </div>
+      {to === SOME && <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />}
       <TextField label="Why" name="logNote" value={note} onChange={setNote} trouble={fields.note} />
       {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts><Button onPress={submit} isPending={isPending}>Put it in the log</Button></Acts>
@@ -52,6 +60,6 @@ export function LogAct({ treatments, today, log }: LogActProps) {
 const Box = styled.details`
   & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
   &[open] > * + * { margin-top: 10px; }
-  & > div { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
+  & > [data-fields] { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
   @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

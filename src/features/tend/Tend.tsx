@@ -7,17 +7,21 @@ import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
-import { shortDay } from '@/features/frame/days';
+import { shortDay, withShortDays } from '@/features/frame/days';
 import { Cautions } from '@/features/shelf/Cautions';
-import { Soft, TwoParts } from '@/ui/Page';
+import { Mind, Soft, TwoParts } from '@/ui/Page';
 import { CareSettingsForm } from './CareSettingsForm';
 import { DueBoard } from './DueBoard';
 import { Kept } from './Kept';
+import { Known } from '@/features/trial/Known';
+import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { LogAct } from './LogAct';
+import { Reminders } from './Reminders';
 import { RuleList } from './RuleList';
 import { Stages } from './Stages';
 import type { TendView } from './tend-view';
+import { Weathered } from './Weathered';
 
 type Acting = (...input: readonly unknown[]) => Promise<Result<unknown, TrialTrouble>>;
 
@@ -32,10 +36,11 @@ interface TendProps {
   readonly log: Acting;
   readonly changeSettings: Acting;
   readonly dateStage: Acting;
+  readonly nameByDepth: Acting;
 }
 
 /** What is due, what it takes, and the plan it comes from; what each is given, and how the plan was kept. */
-export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dropRule, log, changeSettings, dateStage }: TendProps) {
+export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dropRule, log, changeSettings, dateStage, nameByDepth }: TendProps) {
   const { trial, care, due } = view;
   const dueCodes = new Set(due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)));
   return (
@@ -43,7 +48,7 @@ export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dro
       <TwoParts>
         <div>
           {due.tasks.length > 0 && <><h2>Due</h2><DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} /></>}
-          {view.washedOff.map(washed => <p key={`${washed.name} ${washed.on}`} role="alert"><b>{washed.name} of {shortDay(washed.on)} was rained on, {washed.rainMm.toFixed(0)} mm.</b> What only lies on the leaf is gone: spray all alike again, or note that you did not.</p>)}
+          <Weathered view={view} />
           {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
           {view.coming.length > 0 && (
             <section aria-label="Coming">
@@ -56,11 +61,15 @@ export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dro
         </div>
         <div>
           <RuleList view={view} save={saveRule} drop={dropRule} />
-          {trial.state !== 'closed' && <LogAct treatments={view.treatments} today={view.today} log={log} />}
+          {view.limits.map(limit => <Mind key={limit}>{withShortDays(limit)}</Mind>)}
+          <Reminders reminders={view.reminders} isLocked={trial.state === 'locked'} plan={(draft, why) => saveRule(null, draft, why)} />
+          {trial.state !== 'closed' && <LogAct treatments={view.treatments} codes={view.codes} unitWord={trial.unitWord} today={view.today} log={log} />}
+          {trial.state !== 'closed' && view.areaM2 !== null && <LaidDepth treatments={view.treatments} areaM2={view.areaM2} unitWord={trial.unitWord} system={view.system} name={nameByDepth} />}
           <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
-          {trial.state !== 'closed' && <CareSettingsForm settings={care.settings} unitWord={trial.unitWord} system={view.system} save={changeSettings} />}
+          {trial.state !== 'closed' && <CareSettingsForm settings={care.settings} unitWord={trial.unitWord} system={view.system} save={changeSettings} thirst={view.thirst} />}
           <Kept view={view} untick={untick} />
           {view.tooOften.map(each => <p key={each.product} role="alert"><b>{each.product} is planned {each.planned} times; its label allows {each.most}.</b> Plan it less often.</p>)}
+          <Known lore={view.lore} />
           <Cautions hazards={view.hazards} extra={waitingWords(view)} />
         </div>
       </TwoParts>

@@ -3,10 +3,10 @@ import type { DueTask } from '@/core/schedule/due-today';
 import { counted } from '@/core/words/plural';
 
 /** What each unit gets in one step, as it is measured out. */
-export function dueWords({ each, product, rule, units, trial }: DueTask): string {
+export function dueWords({ each, product, waterMl, units, trial }: DueTask): string {
   const things = counted(units, trial.unitWord);
-  if (!rule.material || !product) return things;
+  if (!product) return things;
   if (!each) return `${things}: ${product.name}, by a measure of the ${trial.unitWord} that is not known yet`;
   const amount = each.kind === 'mass' ? amountWords(each.g, 'mass') : amountWords(each.ml, 'volume');
-  return `${things}: ${amount} ${product.name}${rule.material.waterMl === null ? '' : ` in ${amountWords(rule.material.waterMl, 'volume')}`} each`;
+  return `${things}: ${amount} ${product.name}${waterMl === null ? '' : ` in ${amountWords(waterMl, 'volume')}`} each`;
 }

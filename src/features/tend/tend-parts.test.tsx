@@ -4,18 +4,22 @@ import { failure, success } from '@/core/result';
 import { analysisFixture, productFixture } from '@/core/materials/product-fixture';
 import { careActFixture, caredFixture } from '@/core/schedule/care-fixture';
 import { materialWords, whenWords } from '@/core/schedule/care-words';
+import type { WeatherDay } from '@/core/weather/weather-day';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
 import { Kept } from './Kept';
+import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { MixingList } from './MixingList';
+import { Reminders } from './Reminders';
 import { tendViewOf } from './tend-view';
 
 const weak = productFixture({ name: 'Tidewrack' });
 const strong = productFixture({ name: 'Osmund', analysis: analysisFixture(12, 4, 8) });
 const data = caredFixture(trialFixture({ treatments: 3, unitsEach: 2 }), [weak, strong]);
-const view = (changes: Partial<typeof data> = {}, today = '2026-05-08') => tendViewOf({ ...data, ...changes }, data.products, today, 'uk');
+const scene = (today: string, weather: readonly WeatherDay[] = []) => ({ shelf: data.products, today, now: `${today}T12:00:00.000Z`, garden: { system: 'uk' as const, latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null }, weather, aliasOf: (ruleId: string) => ruleId });
+const view = (changes: Partial<typeof data> = {}, today = '2026-05-08') => tendViewOf({ ...data, ...changes }, scene(today));
 
 describe('what is due', () => {
   test('is ticked off by one press, with one id however often it is pressed; what is refused says why', async () => {
@@ -41,7 +45,7 @@ describe('what is due', () => {
     const blind = { ...data, trial: { ...data.trial, isBlind: true } };
     const open = view({ trial: { ...data.trial, isBlind: true, keyOpenedAt: '2026-05-02T08:00:00.000Z' } }).due;
     const named = { ...open, tasks: open.tasks.map((task, i) => ({ ...task, trial: blind.trial, receivers: task.receivers.map(receiver => ({ ...receiver, label: `bottle ${'RT'.charAt(i)}` })) })), mixing: open.mixing.map((mix, i) => ({ ...mix, each: mix.each.map(part => ({ ...part, forWhom: `bottle ${'RT'.charAt(i)}` })) })) };
-    render(<DueBoard due={tendViewOf(blind, data.products, '2026-05-08', 'uk').due} today="2026-05-08" tick={jest.fn()} lookIntoBottles={async () => named} />);
+    render(<DueBoard due={tendViewOf(blind, scene('2026-05-08')).due} today="2026-05-08" tick={jest.fn()} lookIntoBottles={async () => named} />);
     expect(screen.getAllByText('Give what is in the bottle')).toHaveLength(2);
     expect(screen.queryByText(/Tidewrack/)).toBeNull();
     await userEvent.setup().click(screen.getByRole('button', { name: 'Show what is in the bottles' }));
@@ -90,7 +94,7 @@ test('rules in words', () => {
 });
 
 test('a product planned oftener than its label allows is told', () => {
-  const often = (most: number | null) => tendViewOf({ ...data, products: [{ ...weak, mostApplications: most }, strong] }, data.products, '2026-05-08', 'uk').tooOften;
+  const often = (most: number | null) => tendViewOf({ ...data, products: [{ ...weak, mostApplications: most }, strong] }, scene('2026-05-08')).tooOften;
   expect([often(10), often(14), often(null)]).toEqual([[{ product: 'Tidewrack', planned: 14, most: 10 }], [], []]);
 });
 
@@ -112,6 +116,65 @@ test('rain on a spray is told', () => {
   if (!rule) throw new Error('there must be a rule');
   const care = { ...data.care, rules: [{ ...rule, washedOffByMm: 5 }], acts: [careActFixture(rule, 0, '2026-05-05')] };
   const day = { day: '2026-05-06', tmaxC: 15, tminC: 8, rainMm: 9, windMs: null, rhMax: null, rhMin: null, sunHours: null, source: 'file' as const };
-  const washed = (rainMm: number) => tendViewOf({ ...data, care }, data.products, '2026-05-08', 'uk', [{ ...day, rainMm }]).washedOff;
+  const washed = (rainMm: number) => tendViewOf({ ...data, care }, scene('2026-05-08', [{ ...day, rainMm }])).washedOff;
   expect([washed(9), washed(2)]).toEqual([[{ name: rule.name, on: '2026-05-05', rainMm: 9 }], []]);
+});
+
+test('rain that ran through the pots, and what the weather takes from them, are worked out', () => {
+  const day = { day: '2026-05-06', tmaxC: 21.5, tminC: 12.3, rainMm: 90, windMs: 2, rhMax: 84, rhMin: 63, sunHours: 9, source: 'file' as const };
+  const care = { ...data.care, settings: { ...data.care.settings, mixMl: 3000 } };
+  const { leached, thirst, areaM2 } = tendViewOf({ ...data, care, trial: { ...data.trial, crop: 'dwarf beans' } }, scene('2026-05-08', [day]));
+  expect(leached).toEqual([{ on: '2026-05-06', rainMm: 90, ml: expect.closeTo(90 * (areaM2 ?? 0) * 1000 - 750, 6) }]);
+  expect(thirst).toMatchObject({ isCropKnown: true, weeklyMl: expect.closeTo(1000 * 7 * 1.05 * (thirst?.etoMm ?? 0) * (areaM2 ?? 0), 6) });
+  expect(tendViewOf(data, scene('2026-05-08')).thirst).toBeNull();
+});
+
+test('only some of the pots got it: they are ticked by code, and sent with the reason', async () => {
+  const tick = jest.fn().mockResolvedValue(success(true));
+  render(<DueSteps tasks={view().due.tasks.slice(0, 1)} today="2026-05-08" tick={tick} />);
+  const user = userEvent.setup();
+  await user.click(screen.getByText('Otherwise'));
+  await user.click(screen.getByText('only some'));
+  const [first] = screen.getAllByRole('checkbox');
+  if (!first) throw new Error('there must be a pot to tick');
+  await user.click(first);
+  fireEvent.change(screen.getByLabelText('A note, or why it is left out'), { target: { value: 'The can ran dry.' } });
+  await user.click(screen.getByRole('button', { name: 'feed 1 weekly: done' }));
+  const code = first.closest('label')?.textContent?.trim();
+  expect(tick.mock.calls[0]?.[1]).toMatchObject({ codes: [code], outcome: null, note: 'The can ran dry.' });
+});
+
+test('a round of the barriers puts down what it found', async () => {
+  const tick = jest.fn().mockResolvedValue(success(true));
+  const [task] = view().due.tasks;
+  if (!task) throw new Error('something must be due');
+  render(<DueSteps tasks={[{ ...task, product: null, rule: { ...task.rule, name: 'barriers', kind: 'barrier' } }]} today="2026-05-08" tick={tick} />);
+  await userEvent.setup().click(screen.getByText('Otherwise'));
+  await userEvent.setup().selectOptions(screen.getByLabelText('Found'), 'not so: bridged, or off');
+  await userEvent.setup().click(screen.getByRole('button', { name: 'barriers: done' }));
+  expect(tick.mock.calls[0]?.[1]).toMatchObject({ outcome: 'not-as-it-should-be' });
+});
+
+test('what is easily forgotten goes into the plan by one press', async () => {
+  const plan = jest.fn().mockResolvedValue(success(true));
+  render(<Reminders reminders={view().reminders} isLocked plan={plan} />);
+  await userEvent.setup().click(screen.getByText(/^Easily forgotten/));
+  await userEvent.setup().click(screen.getByRole('button', { name: 'Plan it: check the scale with a known mass' }));
+  expect(plan).toHaveBeenCalledWith(expect.objectContaining({ kind: 'check', everyDays: '14' }), expect.stringContaining('Easily forgotten'));
+});
+
+test('whole bags give another depth, and the level is called by it', async () => {
+  const name = jest.fn().mockResolvedValue(success(true));
+  render(<LaidDepth treatments={[{ id: 'a', name: 'none' }, { id: 'b', name: '5 cm leaf-mould' }]} areaM2={1.08} unitWord="bed" system="uk" name={name} />);
+  await userEvent.setup().click(screen.getByText('How deep was it really?'));
+  fireEvent.change(screen.getByLabelText('Bags on each bed'), { target: { value: '1' } });
+  fireEvent.change(screen.getByLabelText('A bag holds'), { target: { value: '40 l' } });
+  await userEvent.setup().click(screen.getByRole('button', { name: 'Call it “3.7 cm leaf-mould”' }));
+  expect(name).toHaveBeenCalledWith({ treatmentId: 'b', bags: 1, bagMl: 40_000, name: '3.7 cm leaf-mould' });
+});
+
+test('the view is plain data: it crosses from the server to the page as it is', () => {
+  const tomatoes = view({ trial: { ...data.trial, question: 'Does char feed tomatoes?' } });
+  expect(tomatoes.lore.map(each => each.id)).toEqual(['blossom-end-rot', 'char-share']);
+  expect(JSON.parse(JSON.stringify(tomatoes))).toEqual(tomatoes);
 });

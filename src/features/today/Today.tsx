@@ -5,6 +5,7 @@ import { styled } from 'styled-components';
 import { daysBetween } from '@/core/trial/calendar-day';
 import { longDay, shortDay } from '@/features/frame/days';
 import type { TrialSummaryView } from '@/features/trial/trial-summary';
+import { FirstFew } from '@/ui/FirstFew';
 import { Page, Soft } from '@/ui/Page';
 import type { DueToday } from '@/core/schedule/due-today';
 import type { WeatherDay } from '@/core/weather/weather-day';
@@ -43,8 +44,9 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
       <WeatherWords day={weather} />
       {summaries.length === 0 ? <EmptyBench /> : (
         <>
+          <FirstFew of={errands} first={FIRST}>{shown => (
           <Round aria-label="What wants doing">
-            {errands.map(errand => (
+            {shown.map(errand => (
               <li key={errand.id}>
                 <Link href={errand.href}>
                   <b>{errand.amount}</b>
@@ -53,15 +55,18 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
               </li>
             ))}
           </Round>
+          )}</FirstFew>
           {due.tasks.length > 0 && <section><h2>To tend</h2><DueBoard due={due} today={today} tick={tick} lookIntoBottles={lookIntoBottles} namesTrial /></section>}
           {errands.length === 0 && due.tasks.length === 0 && <Soft>Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things grow.</Soft>}
-          {running.length > 0 && <section><h2>Under way</h2><UnderWay>{running.map(summary => <li key={summary.trial.id}><Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link><span>{dayWords(summary, today)}</span><progress aria-label={`Season of ${summary.trial.crop}`} value={seasonShare(summary, today)} /></li>)}</UnderWay></section>}
+          {running.length > 0 && <section><h2>Under way</h2><FirstFew of={running} first={FIRST}>{shown => <UnderWay>{shown.map(summary => <li key={summary.trial.id}><Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link><span>{dayWords(summary, today)}</span><progress aria-label={`Season of ${summary.trial.crop}`} value={seasonShare(summary, today)} /></li>)}</UnderWay>}</FirstFew></section>}
           {found.length > 0 && <section><h2>Found so far</h2><Found>{found.map(({ trial, headline }) => <li key={trial.id}><Link href={`/trials/${trial.id}/judge`}>{headline}</Link><Soft>{trial.question}</Soft></li>)}</Found></section>}
         </>
       )}
     </Page>
   );
 }
+
+const FIRST = 12;
 
 function errandOf({ trial, units, lastDay }: TrialSummaryView, today: string): readonly Errand[] {
   const at = (step: string): string => `/trials/${trial.id}/${step}`;

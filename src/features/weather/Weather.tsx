@@ -4,7 +4,7 @@ import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { degreeDays } from '@/core/weather/degree-days';
-import { dayOfYear, penmanMonteith } from '@/core/weather/reference-et';
+import { etoOfDay } from '@/core/weather/reference-et';
 import { AVAILABLE_WATER, CROP_FACTORS, cropUse, daysUntilDry, litresFor, soilStore } from '@/core/weather/soil-store';
 import { shortDay } from '@/features/frame/days';
 import { figures } from '@/core/materials/amount-words';
@@ -31,14 +31,14 @@ const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' }
 export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: WeatherProps) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isPending, startTransition] = useTransition();
-  const rows = days.map(day => ({ day, etoMm: etoOf(day, latitude, altitudeM), warmth: degreeDays('simple', day.tmaxC, day.tminC, 10) })).reverse();
+  const rows = days.map(day => ({ day, etoMm: etoOfDay(day, { latitude, altitudeM }), warmth: degreeDays('simple', day.tmaxC, day.tminC, 10) })).reverse();
   const sum = (of: (row: (typeof rows)[number]) => number): number => rows.reduce((total, row) => total + of(row), 0);
   const take = (file: File | undefined): void => { if (file) startTransition(async () => setTrouble(await importCsv(await file.text()))); };
   return (
     <Page>
       <h1>The weather</h1>
       <TwoParts>
-        <div>
+        <Days>
           {rows.length === 0 ? <Soft>No day is known yet. Take in your station’s table, or let the stand-in station make some up.</Soft> : (
             <>
               <p><b>{rows.length} days:</b> {figures(sum(row => row.day.rainMm))} mm of rain, {figures(sum(row => row.etoMm))} mm taken by short grass, {figures(sum(row => row.warmth))} degree days above 10 °C.</p>
@@ -51,7 +51,7 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
               {rows.some(row => row.day.source === 'stand-in') && <Soft>Days of the stand-in station are made up, not measured.</Soft>}
             </>
           )}
-        </div>
+        </Days>
         <div>
           <Thirst etoMm={rows.length === 0 ? 4 : sum(row => row.etoMm) / rows.length} />
           <Box>
@@ -65,10 +65,6 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
       </TwoParts>
     </Page>
   );
-}
-
-function etoOf(day: WeatherDay, latitude: number, altitudeM: number): number {
-  return penmanMonteith({ latitude, altitudeM, dayOfYear: dayOfYear(day.day), tmaxC: day.tmaxC, tminC: day.tminC, rhMax: day.rhMax ?? undefined, rhMin: day.rhMin ?? undefined, windMs: day.windMs ?? undefined, sunHours: day.sunHours ?? undefined });
 }
 
 const SOILS = Object.keys(AVAILABLE_WATER).map(name => ({ value: name as keyof typeof AVAILABLE_WATER, label: name }));
@@ -100,6 +96,11 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
     </Box>
   );
 }
+
+/** On a phone what is asked comes before the record. */
+const Days = styled.div`
+  @media (max-width: 900px) { order: 1; }
+`;
 
 const Box = styled.section`
   display: grid; gap: 10px;

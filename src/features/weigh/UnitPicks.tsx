@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
+import { type YieldMeasures, yieldBases } from '@/core/measure/yield-bases';
 import type { Pick } from '@/core/trial/trial-data';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay } from '@/features/frame/days';
@@ -16,6 +17,7 @@ interface UnitPicksProps {
   readonly unit: BenchUnit;
   readonly picks: readonly Pick[];
   readonly style: MassStyle;
+  readonly measures: YieldMeasures;
   readonly isClosed: boolean;
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
   readonly onEdit: (pick: Pick) => void;
@@ -23,11 +25,13 @@ interface UnitPicksProps {
 }
 
 /** What one pot has given, each entry to be changed or taken out, and what was changed before. */
-export function UnitPicks({ unit, picks, style, isClosed, history, onEdit, onTakeOut }: UnitPicksProps) {
+export function UnitPicks({ unit, picks, style, measures, isClosed, history, onEdit, onTakeOut }: UnitPicksProps) {
   const sums = soundSums(picks);
+  const bases = yieldBases(sums.netG, measures);
   return (
     <section>
       <h2>{unit.code} so far: {printMass(sums.netG, style)}{sums.pieces > 0 ? `, ${sums.pieces} sound pieces` : ''}</h2>
+      {sums.netG > 0 && bases.length > 0 && <Soft>That is {bases.map(base => base.words).join(', ')}.</Soft>}
       {picks.length === 0 ? <Soft>No entry yet.</Soft> : (
         <table>
           <thead><tr><th scope="col">Day</th><th scope="col">Found</th><th scope="col">Note</th><th scope="col"><Hidden>Change</Hidden></th></tr></thead>

@@ -8,6 +8,7 @@ import type { Pick, TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ChosenUnitProvider } from '@/features/bench/ChosenUnit';
 import { benchViewOf } from '@/features/bench/bench-view';
+import { mishapsOf } from './mishap-view';
 import { Weigh } from './Weigh';
 
 const trial = trialFixture({ unitsEach: 2, isBlind: true });
@@ -18,6 +19,8 @@ interface HeldProps {
   /** Answers instead of the store. */
   readonly answer?: (input: unknown) => Promise<Result<Pick, TrialTrouble>>;
 }
+
+const recordMishap = jest.fn().mockResolvedValue(failure({ kind: 'invalid', fields: { why: 'Say what happened, and why it is decided so.' } }));
 
 /** Weigh on a store of its own: what is taken shows up as the page would show it. */
 function HeldWeigh({ data = trial, answer }: HeldProps) {
@@ -42,6 +45,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
       <Weigh
         trialId={data.trial.id} state={data.trial.state} unitWord="pot" measure={measure} system="uk" today="2026-07-15" bench={benchViewOf(data, false)} picks={picks}
         take={take} remove={remove} undoRevision={async () => failure({ kind: 'changed-meanwhile' })} history={async () => picks}
+        yieldMeasures={{ areaM2: 0.05, mixMl: 10_000, minutes: 0 }} mishaps={mishapsOf(data)} isKeyOpen={false} recordMishap={recordMishap} takeBackMishap={async () => failure({ kind: 'changed-meanwhile' })}
       />
     </ChosenUnitProvider>
   );
@@ -113,4 +117,20 @@ test('every pot on the bench is a button that tells code, place and standing, an
 test('before the lock nothing is weighed', () => {
   render(<HeldWeigh data={{ ...trial, trial: { ...trial.trial, state: 'planned' } }} />);
   expect(screen.getByRole('heading', { name: 'Nothing is weighed before the plan is locked' })).toBeInTheDocument();
+});
+
+test('a mishap is put down for the pot in hand and others, and what is missing is asked beside its field', async () => {
+  render(<HeldWeigh />);
+  const user = userEvent.setup();
+  await user.click(screen.getByText('Something happened'));
+  const boxes = screen.getAllByRole('checkbox');
+  expect(boxes.filter(box => box instanceof HTMLInputElement && box.checked)).toHaveLength(1);
+  const other = boxes.find(box => box instanceof HTMLInputElement && !box.checked);
+  if (!other) throw new Error('there must be another pot');
+  await user.click(other);
+  await user.selectOptions(screen.getByLabelText('It was'), 'frost');
+  await user.click(screen.getByRole('button', { name: 'Put it on record' }));
+  expect(recordMishap).toHaveBeenCalledWith(expect.objectContaining({ cause: 'frost', decision: 'keep', byTreatment: 'no', codes: expect.arrayContaining([expect.any(String)]) }));
+  expect(recordMishap.mock.calls[0][0].codes).toHaveLength(2);
+  expect(await screen.findByText('Say what happened, and why it is decided so.')).toBeVisible();
 });

@@ -10,6 +10,11 @@ import { Bench } from '@/features/bench/Bench';
 import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
 import { shortDay } from '@/features/frame/days';
 import { Soft, TwoParts } from '@/ui/Page';
+import type { Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import type { YieldMeasures } from '@/core/measure/yield-bases';
+import type { MishapView } from './mishap-view';
+import { Mishaps } from './Mishaps';
 import { PickEntry } from './PickEntry';
 import { PotStrip } from './PotStrip';
 import { UnitPicks } from './UnitPicks';
@@ -29,6 +34,12 @@ interface WeighProps extends RoundDoors {
   readonly bench: BenchView | null;
   readonly picks: readonly Pick[];
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
+  /** What one unit's harvest may be counted by. */
+  readonly yieldMeasures: YieldMeasures;
+  readonly mishaps: readonly MishapView[];
+  readonly isKeyOpen: boolean;
+  readonly recordMishap: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly takeBackMishap: (incidentId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** The round: pot by pot, by code, as fast as one can read a scale. */
@@ -48,7 +59,7 @@ export function Weigh(props: WeighProps) {
   return <Round {...props} bench={bench} />;
 }
 
-function Round({ trialId, state, unitWord, measure, system, today, asked, bench, picks, take, remove, undoRevision, history }: WeighProps & { readonly bench: BenchView }) {
+function Round({ trialId, state, unitWord, measure, system, today, asked, bench, picks, take, remove, undoRevision, history, yieldMeasures, mishaps, isKeyOpen, recordMishap, takeBackMishap }: WeighProps & { readonly bench: BenchView }) {
   const units = bench.units;
   const round = useRound({ trialId, units, picks, system, today, asked, take, remove, undoRevision });
   const { unit, style, saves } = round;
@@ -74,13 +85,15 @@ function Round({ trialId, state, unitWord, measure, system, today, asked, bench,
   return (
     <TwoParts>
       <BenchSide>
+        <Ways><b>The harvest</b><Link href={`/trials/${trialId}/readings`}>Readings</Link>{state === 'locked' && <Link href={`/trials/${trialId}/walk`}>Walk round</Link>}</Ways>
         <div data-desk><Bench view={bench} label="The bench from above: full pots are done today" lens={lens} onOpen={each => round.choose(each.id)} /></div>
         <Sums aria-live="polite">
           <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}<small>{pluralOf(unitWord)} done</small></dd></div>
           <div><dt>picked</dt><dd>{printMass(sums.netG, style)}<small>{sums.pieces} sound pieces</small></dd></div>
           <div><dt>mean</dt><dd>{sums.meanG === null ? '—' : printMass(sums.meanG, style)}<small>a {unitWord} done</small></dd></div>
         </Sums>
-        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={pick => void round.takeOut(pick)} />
+        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} measures={yieldMeasures} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={pick => void round.takeOut(pick)} />
+        <Mishaps mishaps={mishaps} codes={units.map(each => each.code)} code={unit.code} today={today} isClosed={state === 'closed'} isKeyOpen={isKeyOpen} record={recordMishap} takeBack={takeBackMishap} />
       </BenchSide>
       <EntrySide>
         <PotStrip units={units} chosen={unit.id} isDone={each => isDone(each, picks, day)} onChoose={round.choose} />
@@ -95,6 +108,11 @@ function Round({ trialId, state, unitWord, measure, system, today, asked, bench,
 function lastPickBefore(picks: readonly Pick[], unit: BenchUnit, day: string): Pick | undefined {
   return picks.filter(pick => pick.unitId === unit.id && pick.pickedOn < day).sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))[0];
 }
+
+const Ways = styled.nav`
+  display: flex; flex-wrap: wrap; gap: 8px 24px;
+  @media (pointer: coarse) { & a, & b { padding: 12px 0; } }
+`;
 
 const BenchSide = styled.div`
   @media (max-width: 900px) { order: 2; & [data-desk] { display: none; } }

@@ -2,6 +2,9 @@ import type { Knex } from 'knex';
 import * as firstTables from './20261125-first-tables';
 import * as fairTests from './20261125b-fair-tests';
 import * as shelfAndCalendar from './20261125c-shelf-and-calendar';
+import * as actsByUnit from './20261125d-acts-by-unit';
+import * as readings from './20261125e-readings';
+import * as mishaps from './20261125f-mishaps';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -9,7 +12,7 @@ interface Migration {
 }
 
 // A static list, so that one source serves the application's bundle, the scripts and the tests. Never edit one that landed.
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '20261125-first-tables': firstTables, '20261125b-fair-tests': fairTests, '20261125c-shelf-and-calendar': shelfAndCalendar };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { '20261125-first-tables': firstTables, '20261125b-fair-tests': fairTests, '20261125c-shelf-and-calendar': shelfAndCalendar, '20261125d-acts-by-unit': actsByUnit, '20261125e-readings': readings, '20261125f-mishaps': mishaps };
 
 /** Every migration by name, oldest first. */
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -9,12 +9,17 @@ import { changeQuestion } from '@/service/ask';
 import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge';
 import { describeTrait, forgetTrait } from '@/service/describe-traits';
 import { dealTrial, lockPlan } from '@/service/lay-out';
+import { recordMishap } from '@/service/mishaps';
 import { movePots } from '@/service/move-pots';
 import { predict } from '@/service/predict';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh';
 import { changing, changingOne } from './changing';
 
 const Id = z.uuid();
+
+export async function recordMishapAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => recordMishap(id, input));
+}
 
 export async function changeQuestionAction(trialId: unknown, input: unknown): Promise<TrialTrouble | undefined> {
   const changed = await changing(trialId, id => changeQuestion(id, input));

@@ -10,7 +10,7 @@ import { ShutKey } from '@/features/judge/ShutKey';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden';
 import { ownSpread } from '@/service/own-spread';
-import { frozenVerdictOf } from '@/service/judge';
+import { frozenVerdictOf, noteInterimLook } from '@/service/judge';
 import { trialLog } from '@/service/trials';
 import { closeTrialAction, leaveOutAction, openKeyAction, putBackInAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
@@ -30,6 +30,7 @@ export default async function JudgePage(props: TrialPageProps) {
 
   async function verdict() {
     if (!bench) return null;
+    if (state === 'locked' && data.picks.length > 0) await noteInterimLook(id);
     const garden = await currentGarden();
     const frozen = await frozenVerdictOf(id);
     return (

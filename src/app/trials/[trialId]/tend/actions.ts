@@ -1,6 +1,7 @@
 'use server';
 
 import { changeCareSettings, dateStage, dropCareRule, logCare, saveCareRule, tickOff, untick } from '@/service/care';
+import { nameByDepth } from '@/service/name-by-depth';
 import { lookIntoBottles } from '@/service/today';
 import { changing, changingOne } from '../changing';
 
@@ -18,6 +19,10 @@ export async function logCareAction(trialId: unknown, input: unknown) {
 
 export async function changeCareSettingsAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => changeCareSettings(id, input));
+}
+
+export async function nameByDepthAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => nameByDepth(id, input));
 }
 
 export async function dateStageAction(trialId: unknown, input: unknown) {

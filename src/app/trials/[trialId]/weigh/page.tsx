@@ -2,10 +2,12 @@ import type { Metadata } from 'next';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
+import { yieldMeasuresOf } from '@/features/weigh/yield-measures';
+import { mishapsOf } from '@/features/weigh/mishap-view';
 import { Weigh } from '@/features/weigh/Weigh';
 import { today } from '@/service/clock';
 import { currentGarden } from '@/service/garden';
-import { historyAction, removePickAction, takePickAction, undoRevisionAction } from '../actions';
+import { historyAction, putBackInAction, recordMishapAction, removePickAction, takePickAction, undoRevisionAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';
@@ -26,6 +28,7 @@ export default async function WeighPage(props: WeighPageProps) {
         trialId={id} state={state} unitWord={unitWord} measure={mainMeasure(data)} system={garden.system} today={today()} asked={typeof pot === 'string' ? pot : undefined}
         bench={benchViewOf(data, isOpen)} picks={data.picks}
         take={takePickAction.bind(null, id)} remove={removePickAction.bind(null, id)} undoRevision={undoRevisionAction.bind(null, id)} history={historyAction}
+        yieldMeasures={yieldMeasuresOf(data)} mishaps={mishapsOf(data)} isKeyOpen={isOpen && data.trial.isBlind} recordMishap={recordMishapAction.bind(null, id)} takeBackMishap={putBackInAction.bind(null, id)}
       />
     </TrialFrame>
   );

@@ -1,0 +1,26 @@
+'use server';
+
+import { undoImport } from '@/service/import-readings';
+import { readAlso, readNoMore } from '@/service/measures';
+import { z } from 'zod';
+import { readingHistoryOf } from '@/service/readings';
+import { changing, changingOne } from '../changing';
+
+const Id = z.uuid();
+
+export async function readAlsoAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => readAlso(id, input));
+}
+
+export async function readingHistoryAction(unitId: unknown) {
+  const id = Id.safeParse(unitId);
+  return id.success ? readingHistoryOf(id.data) : [];
+}
+
+export async function undoImportAction(trialId: unknown, importId: unknown) {
+  return changingOne(trialId, importId, undoImport);
+}
+
+export async function readNoMoreAction(trialId: unknown, measureId: unknown) {
+  return changingOne(trialId, measureId, readNoMore);
+}

@@ -1,0 +1,27 @@
+import type { Metadata } from 'next';
+import { GardenDay } from '@/core/trial/calendar-day';
+import { benchViewOf } from '@/features/bench/bench-view';
+import { deskViewOf } from '@/features/readings/desk-view';
+import { Readings } from '@/features/readings/Readings';
+import { TrialFrame } from '@/features/trial/TrialFrame';
+import { today } from '@/service/clock';
+import { loadTrial, type TrialPageProps } from '../load-trial';
+import { readAlsoAction, readingHistoryAction, readNoMoreAction, undoImportAction } from './actions';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Readings' };
+
+interface ReadingsPageProps extends TrialPageProps {
+  readonly searchParams: Promise<{ readonly day?: string | readonly string[] }>;
+}
+
+export default async function ReadingsPage(props: ReadingsPageProps) {
+  const asked = GardenDay.safeParse((await props.searchParams).day);
+  const { data, frame, isOpen } = await loadTrial(props);
+  const { id } = data.trial;
+  return (
+    <TrialFrame frame={frame} step="weigh">
+      <Readings view={deskViewOf(data, benchViewOf(data, isOpen), asked.success && asked.data <= today() ? asked.data : today(), today())} add={readAlsoAction.bind(null, id)} drop={readNoMoreAction.bind(null, id)} undoImport={undoImportAction.bind(null, id)} history={readingHistoryAction} />
+    </TrialFrame>
+  );
+}

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+
+/** How a measure is read. The kind decides what may be typed, and which comparisons mean anything. */
+export const Scale = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('continuous'), least: z.number(), most: z.number() }),
+  z.object({ kind: z.literal('count') }),
+  /** k of n; n as it is usually, or null: asked each time. */
+  z.object({ kind: z.literal('proportion'), outOf: z.int().min(1).nullable() }),
+  /** Steps in order, the lowest first; halves between them, and one beyond either end where the instrument has one. */
+  z.object({ kind: z.literal('ordinal'), from: z.int(), steps: z.array(z.string().min(1)).min(2).readonly(), hasBeyond: z.boolean() }),
+  z.object({ kind: z.literal('yes-no') }),
+  /** A day, kept as days after the trial's start; what has not come yet is put down as such. */
+  z.object({ kind: z.literal('date') }),
+  z.object({ kind: z.literal('class'), classes: z.array(z.string().min(1)).min(2).readonly() }),
+  z.object({ kind: z.literal('rank') }),
+  z.object({ kind: z.literal('percent'), step: z.number().positive() }),
+]);
+export type Scale = z.infer<typeof Scale>;
+
+/** How readings of parts and of days become one value a unit. */
+export const DayRule = z.enum(['mean', 'last', 'total', 'highest', 'area']);
+export type DayRule = z.infer<typeof DayRule>;
+
+const SCALE_WORDS: Readonly<Record<Exclude<Scale['kind'], 'ordinal' | 'class' | 'proportion'>, string>> = {
+  continuous: 'a number', count: 'a whole count', 'yes-no': 'yes or no', date: 'the day it came', rank: 'a rank, 1 the best', percent: 'a percentage',
+};
+
+/** What is to be put down, in words. */
+export function scaleWords(scale: Scale): string {
+  switch (scale.kind) {
+    case 'ordinal': return scale.steps.map((step, i) => `${scale.from + i} ${step}`).join(', ');
+    case 'class': return scale.classes.join(', ');
+    case 'proportion': return scale.outOf === null ? 'so many of so many' : `so many of ${scale.outOf}`;
+    default: return SCALE_WORDS[scale.kind];
+  }
+}
+
+/** Whether the values of a scale may be averaged; otherwise the middle one is taken. */
+export function isAveraged(scale: Scale): boolean {
+  return scale.kind !== 'ordinal' && scale.kind !== 'class' && scale.kind !== 'rank';
+}
+
+/** Whether the judge has a method for it yet: it compares means, which say nothing of steps, classes, days or shares. */
+export function isComparedByMeans(scale: Scale | null): boolean {
+  return scale === null || scale.kind === 'continuous' || scale.kind === 'count' || scale.kind === 'percent';
+}

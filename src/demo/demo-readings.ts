@@ -1,0 +1,41 @@
+import { readMeasure } from '@/core/measure/own-measure';
+import { BLANK_READING } from '@/core/trial/blank-facts';
+import { addDays } from '@/core/trial/calendar-day';
+import { ReadingId } from '@/core/trial/ids';
+import type { ExperimentalUnit, Measure, Reading, TrialData } from '@/core/trial/trial-data';
+import type { SeasonDice } from './seeded-season';
+
+/** What a demo trial reads beside its harvest: a measure of the library, on which days, and how its values come about. */
+export interface ReadScript {
+  readonly key: string;
+  /** Days after the start; on the last only the first `onLastDay` units are read. */
+  readonly days: readonly number[];
+  readonly onLastDay: number;
+  /** A unit's value on a day, before luck. */
+  readonly of: (day: number, unit: ExperimentalUnit) => number;
+  readonly sd: number;
+  readonly least: number;
+  readonly most: number;
+}
+
+/** A trial with its readings in. */
+export function withReadings(data: TrialData, scripts: readonly ReadScript[], dice: SeasonDice): TrialData {
+  const measures = scripts.map((script): Measure => {
+    const read = readMeasure({ from: 'library', key: script.key }, [], dice.newId());
+    if (!read.ok) throw new RangeError(`${script.key} must be in the library`);
+    return read.value;
+  });
+  return { ...data, measures: [...data.measures, ...measures], readings: scripts.flatMap((script, i) => { const measure = measures[i]; return measure ? readingsOf(data, script, measure, dice) : []; }) };
+}
+
+function readingsOf({ trial, units }: TrialData, script: ReadScript, measure: Measure, dice: SeasonDice): readonly Reading[] {
+  const walked = [...units].sort((a, b) => a.position - b.position);
+  return script.days.flatMap((day, i) => (i === script.days.length - 1 ? walked.slice(0, script.onLastDay) : walked).flatMap((unit, order) => Array.from({ length: measure.parts }, (_, part): Reading => {
+    const takenOn = addDays(trial.startsOn, day);
+    const value = Math.min(script.most, Math.max(script.least, Math.round(script.of(day, unit) + script.sd * dice.normal())));
+    return {
+      id: ReadingId.parse(dice.newId()), unitId: unit.id, measureId: measure.id, subsample: measure.parts === 1 ? '' : String(part + 1), takenOn, takenAt: `${takenOn}T08:${String(order % 60).padStart(2, '0')}:00.000Z`, value, outcome: 'picked', note: '', ...BLANK_READING,
+      asWritten: String(value), device: 'a phone', supersedes: null, isRemoval: false,
+    };
+  })));
+}

@@ -1,0 +1,155 @@
+'use client';
+
+import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import { styled } from 'styled-components';
+import type { CanopyCover, Picture } from '@/core/image/canopy-cover';
+import type { Corners, Point } from '@/core/image/homography';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { type CoverJob, startCover } from '@/workers/cover-job';
+import { openPicture } from './open-picture';
+
+interface CoverPanelProps {
+  /** Takes the percentage as the value. */
+  readonly take: (percent: number) => void;
+}
+
+const CORNER_WORDS = ['far left', 'far right', 'near right', 'near left'] as const;
+const STEP = 0.02;
+
+/** Cover from a picture: its frame is marked by four corners, what is green is counted, looked at, and corrected. */
+export function CoverPanel({ take }: CoverPanelProps) {
+  const [picture, setPicture] = useState<{ readonly width: number; readonly height: number; readonly url: string } | null>(null);
+  const [corners, setCorners] = useState<Corners | null>(null);
+  const [cover, setCover] = useState<CanopyCover | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [isBusy, setBusy] = useState(false);
+  const job = useRef<CoverJob | null>(null);
+  // Leaving a corner where it lay asks for nothing.
+  const counted = useRef<Corners | null>(null);
+  useEffect(() => () => job.current?.end(), []);
+
+  const count = async (to: Corners, threshold: number | null): Promise<void> => {
+    counted.current = to;
+    setBusy(true);
+    const found = await job.current?.cover(to, threshold);
+    setBusy(false);
+    setCover(found ?? null);
+    setTrouble(found ? null : 'The four corners make no frame: go round it, from the far left.');
+  };
+  const open = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    setBusy(true);
+    const opened = await openPicture(file);
+    setBusy(false);
+    setTrouble(opened.ok ? null : opened.trouble);
+    setCover(null);
+    if (!opened.ok) { setPicture(null); return; }
+    const { width, height } = opened.value;
+    job.current ??= startCover();
+    setPicture({ width, height, url: URL.createObjectURL(file) });
+    const whole = wholeOf(opened.value);
+    setCorners(whole);
+    await job.current.hold(opened.value);
+    await count(whole, null);
+  };
+  const move = (at: number, to: Point): void => {
+    if (!corners || !picture) return;
+    const held: Point = { x: Math.min(picture.width, Math.max(0, to.x)), y: Math.min(picture.height, Math.max(0, to.y)) };
+    const [a, b, c, d] = corners.map((corner, i) => (i === at ? held : corner));
+    if (a && b && c && d) setCorners([a, b, c, d]);
+  };
+  return (
+    <Panel>
+      <summary>From a picture</summary>
+      <Soft>Straight from above, a frame laid round what counts, no green but leaves in it. The picture stays in this browser.</Soft>
+      <label><span>Picture</span> <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" onChange={event => void open(event.target.files?.[0])} /></label>
+      {picture && corners && <Frame picture={picture} corners={corners} cover={cover} onMove={move} onDone={() => { if (counted.current !== corners) void count(corners, null); }} />}
+      {isBusy && <p role="status">Counting…</p>}
+      {cover && corners && (
+        <>
+          <output>{cover.percent.toFixed(1)}%<small>± {Math.max(0.5, cover.errorPercent).toFixed(1)}</small></output>
+          {cover.isOneClass && <Soft>All of it looks alike: it is taken for {cover.percent > 50 ? 'leaves' : 'bare ground'}.</Soft>}
+          <Acts>
+            <Button onPress={() => void count(corners, cover.threshold - STEP)}>More is green</Button>
+            <Button onPress={() => void count(corners, cover.threshold + STEP)}>Less is green</Button>
+            <Button data-tone="main" onPress={() => take(cover.percent)}>Take {cover.percent.toFixed(1)}%</Button>
+          </Acts>
+        </>
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+    </Panel>
+  );
+}
+
+function wholeOf({ width, height }: Pick<Picture, 'width' | 'height'>): Corners {
+  return [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }];
+}
+
+interface FrameProps {
+  readonly picture: { readonly width: number; readonly height: number; readonly url: string };
+  readonly corners: Corners;
+  readonly cover: CanopyCover | null;
+  readonly onMove: (at: number, to: Point) => void;
+  readonly onDone: () => void;
+}
+
+/** The picture with its frame; corners are drawn with a finger, a mouse, or arrow keys. Under it what counted as green, set square. */
+function Frame({ picture, corners, cover, onMove, onDone }: FrameProps) {
+  const [held, setHeld] = useState<number | null>(null);
+  const drag = (event: PointerEvent<SVGSVGElement>): void => {
+    if (held === null) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    onMove(held, { x: ((event.clientX - box.left) / box.width) * picture.width, y: ((event.clientY - box.top) / box.height) * picture.height });
+  };
+  const nudge = picture.width / 100;
+  const moves: Readonly<Record<string, Point>> = { ArrowLeft: { x: -nudge, y: 0 }, ArrowRight: { x: nudge, y: 0 }, ArrowUp: { x: 0, y: -nudge }, ArrowDown: { x: 0, y: nudge } };
+  return (
+    <Pictures>
+      <svg viewBox={`0 0 ${picture.width} ${picture.height}`} aria-label="The picture with its frame" onPointerMove={drag} onPointerUp={() => { setHeld(null); if (held !== null) onDone(); }}>
+        <image href={picture.url} width={picture.width} height={picture.height} />
+        <polygon points={corners.map(corner => `${corner.x},${corner.y}`).join(' ')} />
+        {corners.map((corner, i) => (
+          // biome-ignore lint/a11y/useSemanticElements: a button can't stand in a drawing
+          <circle
+            key={CORNER_WORDS[i]} cx={corner.x} cy={corner.y} r={picture.width / 14} role="button" tabIndex={0} aria-label={`Corner, ${CORNER_WORDS[i]}`}
+            onPointerDown={event => { event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId); setHeld(i); }}
+            onKeyDown={event => { const by = moves[event.key]; if (by) { event.preventDefault(); onMove(i, { x: corner.x + by.x, y: corner.y + by.y }); } if (event.key === 'Enter') onDone(); }}
+            onBlur={onDone}
+          />
+        ))}
+      </svg>
+      {cover && <Mask cover={cover} />}
+    </Pictures>
+  );
+}
+
+function Mask({ cover }: { readonly cover: CanopyCover }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d');
+    if (!context) return;
+    const image = context.createImageData(cover.side, cover.side);
+    cover.mask.forEach((isGreen, i) => { image.data.set(isGreen === 1 ? [47, 107, 60, 255] : [226, 220, 210, 255], 4 * i); });
+    context.putImageData(image, 0, 0);
+  }, [cover]);
+  return <canvas ref={canvas} width={cover.side} height={cover.side} role="img" aria-label={`What counts as green: ${cover.percent.toFixed(1)}% of the frame`} />;
+}
+
+const Panel = styled.details`
+  border-top: 1px solid var(--rule); padding-top: 8px;
+  & > summary { cursor: pointer; font-weight: 600; padding: 10px 0; width: fit-content; }
+  &[open] > * + * { margin-top: 10px; }
+  & output { display: block; font-family: var(--font-heading), sans-serif; font-size: 2rem; font-weight: 650; }
+  & output small { font-size: 1rem; font-weight: 400; margin-left: 12px; color: var(--ink-soft); }
+`;
+
+const Pictures = styled.div`
+  display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 8px; align-items: start;
+  @media (max-width: 640px) { grid-template-columns: minmax(0, 1fr); }
+  & svg { width: 100%; touch-action: none; }
+  & canvas { width: 100%; height: auto; }
+  & polygon { fill: none; stroke: var(--clay); stroke-width: 3; vector-effect: non-scaling-stroke; }
+  & circle { fill: rgb(255 255 255 / 45%); stroke: var(--clay); stroke-width: 3; vector-effect: non-scaling-stroke; cursor: grab; outline: none; }
+  & circle:focus-visible { fill: rgb(255 255 255 / 75%); stroke-width: 6; }
+`;

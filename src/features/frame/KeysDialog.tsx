@@ -1,0 +1,40 @@
+'use client';
+
+import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { styled } from 'styled-components';
+import { Button } from '@/ui/Button';
+
+const LISTED = [
+  ['1 … 5', 'Ask, Lay out, Tend, Weigh, Judge of the trial in hand'],
+  ['T, L, S', 'Today, the list of trials, the shelf'],
+  ['W', 'walks round the trial in hand'],
+  ['Arrows', 'from pot to pot on the bench; Enter opens one'],
+  ['Enter', 'saves a pick and goes on to the next pot'],
+  ['Ctrl or ⌘ + Z', 'undoes the last pick, outside a field with words in it'],
+  ['?', 'this list'],
+] as const;
+
+/** The list of keys. Loaded when it is first asked for: a phone in the garden never does. */
+export function KeysDialog({ close }: { readonly close: () => void }) {
+  return (
+    <Veil isOpen isDismissable onOpenChange={isOpen => { if (!isOpen) close(); }}>
+      <Modal>
+        <Dialog>
+          <Heading slot="title">Keys</Heading>
+          <dl>{LISTED.map(([key, does]) => <div key={key}><dt>{key}</dt><dd>{does}</dd></div>)}</dl>
+          <Button slot="close">Close</Button>
+        </Dialog>
+      </Modal>
+    </Veil>
+  );
+}
+
+const Veil = styled(ModalOverlay)`
+  position: fixed; inset: 0; background: rgb(10 16 12 / 45%); display: grid; place-items: center; z-index: 10; padding: 16px;
+  & [role='dialog'] { background: var(--paper); padding: 24px 32px; border-radius: 2px; outline: none; max-width: 560px; display: grid; gap: 16px; }
+  & dl { margin: 0; display: grid; gap: 8px; }
+  & dl > div { display: grid; grid-template-columns: 120px 1fr; gap: 16px; }
+  & dt { font-weight: 600; }
+  & dd { margin: 0; color: var(--ink-soft); }
+  @media (max-width: 480px) { & dl > div { grid-template-columns: 1fr; gap: 0; } }
+`;

@@ -1,0 +1,84 @@
+'use client';
+
+import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from 'react';
+import { styled } from 'styled-components';
+import { counted } from '@/core/words/plural';
+import { Soft } from '@/ui/Page';
+import { WideTable } from '@/ui/WideTable';
+import type { DeskView } from './desk-view';
+import { useGrid } from './use-grid';
+
+/** Pots by measures for one day, driven by keys alone; a block from a spreadsheet can be pasted. */
+export function ReadingGrid({ view }: { readonly view: DeskView }) {
+  const grid = useGrid(view);
+  const table = useRef<HTMLDivElement>(null);
+  const [left, setLeft] = useState(0);
+  const focus = (row: number, column: number): void => {
+    const field = table.current?.querySelector<HTMLInputElement>(`input[data-at="${row} ${column}"]`);
+    field?.focus();
+    field?.select();
+  };
+  const onKey = (row: number, column: number) => (event: KeyboardEvent<HTMLInputElement>): void => {
+    const { selectionStart, selectionEnd, value } = event.currentTarget;
+    const isAll = selectionStart === 0 && selectionEnd === value.length;
+    const to = MOVES[event.key]?.(row, column, event.shiftKey);
+    if (!to || (event.key === 'ArrowLeft' && selectionStart !== 0 && !isAll) || (event.key === 'ArrowRight' && selectionEnd !== value.length && !isAll)) return;
+    event.preventDefault();
+    focus(...to);
+  };
+  const onPaste = (row: number, column: number) => (event: ClipboardEvent<HTMLInputElement>): void => {
+    const block = event.clipboardData.getData('text');
+    if (!/[\t\n]/.test(block.trim())) return;
+    event.preventDefault();
+    void grid.paste(row, column, block).then(setLeft);
+  };
+  const troubles = view.units.flatMap(unit => view.columns.flatMap(column => { const { state, trouble } = grid.cellOf(unit.id, column); return state === 'bad' ? [{ key: `${unit.code} ${column.head}`, says: `${unit.code}, ${column.head}: ${trouble}` }] : []; }));
+  return (
+    <Grid ref={table}>
+      <WideTable label={`Readings of ${view.day}`}>
+        <thead><tr><th scope="col">{view.unitWord}</th>{view.columns.map(column => <th key={column.measureId + column.part} scope="col">{column.head}{column.unit === '' ? '' : `, ${column.unit}`}</th>)}</tr></thead>
+        <tbody>{view.units.map((unit, row) => (
+          <tr key={unit.id}>
+            <th scope="row">{unit.code}</th>
+            {view.columns.map((column, at) => {
+              const cell = grid.cellOf(unit.id, column);
+              return (
+                <td key={column.measureId + column.part}>
+                  <Cell
+                    value={cell.text} data-at={`${row} ${at}`} data-state={cell.state} readOnly={view.state !== 'locked'} aria-label={`${unit.code}, ${column.head}`} aria-invalid={cell.state === 'bad' || undefined} autoComplete="off" inputMode="decimal"
+                    onChange={event => grid.type(unit.id, column, event.target.value)} onKeyDown={onKey(row, at)} onPaste={onPaste(row, at)}
+                    onBlur={() => { if (cell.state === 'typed' || cell.state === 'bad') void grid.send([{ unitId: unit.id, column, text: cell.text }]); }}
+                  />
+                </td>
+              );
+            })}
+          </tr>
+        ))}</tbody>
+      </WideTable>
+      <Troubles role="status">{troubles.slice(0, 8).map(each => <li key={each.key}>{each.says}</li>)}{troubles.length > 8 && <li>and {troubles.length - 8} more.</li>}</Troubles>
+      {left > 0 && <p role="alert">{counted(left, 'pasted cell')} had no place in the grid and {left === 1 ? 'was' : 'were'} left out.</p>}
+      <Soft>Enter goes down, Shift and Enter up, arrows all ways. 0 is a value; a dash is “not looked at”; “dead” is dead. A block from a spreadsheet can be pasted. Each cell is saved as it is left.</Soft>
+    </Grid>
+  );
+}
+
+const MOVES: Readonly<Record<string, (row: number, column: number, isBack: boolean) => readonly [number, number]>> = {
+  Enter: (row, column, isBack) => [row + (isBack ? -1 : 1), column], ArrowDown: (row, column) => [row + 1, column], ArrowUp: (row, column) => [row - 1, column],
+  ArrowLeft: (row, column) => [row, column - 1], ArrowRight: (row, column) => [row, column + 1],
+};
+
+const Grid = styled.div`
+  & td, & tbody th { vertical-align: middle; padding-block: 3px; }
+`;
+
+const Cell = styled.input`
+  width: 100%; min-width: 84px; max-width: 180px; min-height: 32px; padding: 2px 6px; border: 1px solid transparent; border-bottom-color: var(--rule-strong); border-radius: 2px; background: var(--paper); color: var(--ink); font: inherit; font-variant-numeric: tabular-nums;
+  &:focus { outline: 3px solid var(--clay); outline-offset: 0; }
+  &[data-state='typed'], &[data-state='sending'] { border-bottom-color: var(--straw); }
+  &[data-state='bad'] { border-color: var(--beet); }
+  @media (pointer: coarse) { min-height: 48px; }
+`;
+
+const Troubles = styled.ul`
+  margin: 8px 0 0; padding: 0; list-style: none; color: var(--beet);
+`;

@@ -1,0 +1,54 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { styled } from 'styled-components';
+import { valueWords } from '@/core/measure/read-value';
+import type { Measure, Reading } from '@/core/trial/trial-data';
+import { shortDay } from '@/features/frame/days';
+import { Select } from '@/ui/Select';
+import type { DeskView } from './desk-view';
+
+interface ReadingHistoryProps {
+  readonly units: DeskView['units'];
+  readonly unitWord: string;
+  readonly measures: readonly Pick<Measure, 'id' | 'name' | 'scale' | 'unit'>[];
+  readonly history: (unitId: string) => Promise<readonly Reading[]>;
+}
+
+/** Every entry of a pot with what was changed, when, and on what: nothing is written over. */
+export function ReadingHistory({ units, unitWord, measures, history }: ReadingHistoryProps) {
+  const [isOpen, setOpen] = useState(false);
+  const [unitId, setUnit] = useState(units[0]?.id ?? '');
+  const [revisions, setRevisions] = useState<readonly Reading[] | null>(null);
+  useEffect(() => {
+    let isWanted = isOpen;
+    if (isOpen) history(unitId).then(found => { if (isWanted) setRevisions(found); }, () => undefined);
+    return () => { isWanted = false; };
+  }, [isOpen, unitId, history]);
+  return (
+    <Box onToggle={event => setOpen(event.currentTarget.open)}>
+      <summary>History of every entry</summary>
+      <Select label={`The ${unitWord}`} name="historyOf" value={unitId} onChange={setUnit} options={units.map(unit => ({ value: unit.id, label: unit.code }))} />
+      {revisions?.length === 0 && <p>Nothing was read of it yet.</p>}
+      <ol>{revisions?.map(revision => {
+        const measure = measures.find(each => each.id === revision.measureId);
+        return (
+          <li key={revision.id}>
+            {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC, {deviceWords(revision.device)}: {measure?.name ?? 'a measure'}{revision.subsample === '' ? '' : ` ${revision.subsample}`} of {shortDay(revision.takenOn)}, {revision.isRemoval ? 'taken out' : measure ? valueWords(measure, revision) : ''}{revision.supersedes && !revision.isRemoval ? ' in place of an earlier entry' : ''}{revision.isRepeat ? ', a second reading' : ''}{revision.note === '' ? '' : `. ${revision.note}`}
+          </li>
+        );
+      })}</ol>
+    </Box>
+  );
+}
+
+function deviceWords(device: string): string {
+  return device === '' ? 'somewhere' : device.startsWith('import ') ? 'from a file' : device;
+}
+
+const Box = styled.details`
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  &[open] > * + * { margin-top: 10px; }
+  & > ol { padding-left: 22px; display: grid; gap: 4px; max-width: var(--measure); }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;

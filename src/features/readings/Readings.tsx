@@ -1,0 +1,53 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { styled } from 'styled-components';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Courses } from './Courses';
+import type { DeskView } from './desk-view';
+import { ImportTable } from './ImportTable';
+import { MeasureList } from './MeasureList';
+import { ReadingGrid } from './ReadingGrid';
+import { ReadingHistory } from './ReadingHistory';
+
+interface ReadingsProps {
+  readonly view: DeskView;
+  readonly add: Parameters<typeof MeasureList>[0]['add'];
+  readonly drop: Parameters<typeof MeasureList>[0]['drop'];
+  readonly history: Parameters<typeof ReadingHistory>[0]['history'];
+  readonly undoImport: Parameters<typeof ImportTable>[0]['undo'];
+}
+
+/** Readings at the desk: the grid of a day, and what is read at all. */
+export function Readings({ view, add, drop, undoImport, history }: ReadingsProps) {
+  const router = useRouter();
+  const canRead = view.state !== 'planned' && view.units.length > 0 && view.columns.length > 0;
+  return (
+    <Desk>
+      <Ways><Link href={`/trials/${view.trialId}/weigh`}>The harvest</Link><b>Readings</b>{canRead && view.state === 'locked' && <Link href={`/trials/${view.trialId}/walk`}>Walk round</Link>}</Ways>
+      {canRead ? (
+        <section aria-label="The grid">
+          <TextField label="Of the day" name="deskDay" type="date" value={view.day} onChange={day => { if (/^\d{4}-\d{2}-\d{2}$/.test(day) && day <= view.today) router.push(`/trials/${view.trialId}/readings?day=${day}`); }} />
+          <ReadingGrid key={`${view.day} ${view.columns.map(column => column.measureId).join()} ${view.cells.length}`} view={view} />
+          {view.state === 'locked' && <ImportTable view={view} undo={undoImport} />}
+          <ReadingHistory units={view.units} unitWord={view.unitWord} measures={view.measures} history={history} />
+        </section>
+      ) : <Soft>{view.state === 'planned' ? 'Choose now what is read; the grid opens when the plan is locked.' : 'Choose what is read, and the grid opens.'}</Soft>}
+      {view.courses.length > 0 && <Courses courses={view.courses} unitWord={view.unitWord} />}
+      <MeasureList view={view} add={add} drop={drop} />
+    </Desk>
+  );
+}
+
+const Desk = styled.div`
+  display: grid; gap: 24px; grid-template-columns: minmax(0, 1fr);
+  & > section { display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr); }
+  & > section > div:first-child { max-width: 220px; }
+`;
+
+const Ways = styled.nav`
+  display: flex; flex-wrap: wrap; gap: 8px 24px;
+  @media (pointer: coarse) { & a, & b { padding: 12px 0; } }
+`;

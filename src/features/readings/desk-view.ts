@@ -1,0 +1,73 @@
+import { valueWords } from '@/core/measure/read-value';
+import { READING_KINDS } from '@/core/measure/reading-library';
+import { type CoursePoint, unitCourse } from '@/core/measure/unit-values';
+import { scaleWords } from '@/core/measure/scale';
+import type { Measure, TrialData, TrialState } from '@/core/trial/trial-data';
+import type { BenchView } from '@/features/bench/bench-view';
+
+/** A column of the desk's grid: a measure, or one part of it. */
+export interface DeskColumn {
+  readonly measureId: string;
+  readonly part: string;
+  readonly head: string;
+  readonly unit: string;
+}
+
+/** What stands in a cell. */
+export interface DeskCell {
+  readonly id: string;
+  readonly unitId: string;
+  readonly measureId: string;
+  readonly part: string;
+  /** As it was typed, so that it can be changed. */
+  readonly text: string;
+}
+
+/** How a measure went in each pot, day by day. */
+export interface MeasureCourses {
+  readonly measureId: string;
+  readonly name: string;
+  readonly unit: string;
+  readonly pots: readonly { readonly code: string; readonly course: readonly CoursePoint[] }[];
+}
+
+/** Readings at the desk: which measures, and the grid of one day. Codes only. */
+export interface DeskView {
+  readonly trialId: string;
+  readonly state: TrialState;
+  readonly unitWord: string;
+  readonly day: string;
+  readonly today: string;
+  readonly units: readonly { readonly id: string; readonly code: string; readonly where: string }[];
+  readonly columns: readonly DeskColumn[];
+  readonly cells: readonly DeskCell[];
+  readonly measures: readonly { readonly id: Measure['id']; readonly name: string; readonly definition: string; readonly scaleWords: string; readonly readings: number; readonly scale: Measure['scale']; readonly unit: string }[];
+  /** Of each measure, the harvest among them, every pot's course so far: by code, never by treatment. */
+  readonly courses: readonly MeasureCourses[];
+  /** What the library offers that is not read yet. */
+  readonly offered: readonly { readonly key: string; readonly name: string; readonly definition: string; readonly when: string; readonly instrument: string }[];
+}
+
+export function deskViewOf(data: TrialData, bench: BenchView | null, day: string, today: string): DeskView {
+  const { trial, readings } = data;
+  const measures = data.measures.filter(measure => measure.scale !== null);
+  const byId = new Map(measures.map(measure => [measure.id as string, measure]));
+  return {
+    trialId: trial.id, state: trial.state, unitWord: trial.unitWord, day, today,
+    units: [...(bench?.units ?? [])].sort((a, b) => a.position - b.position).map(({ id, code, where }) => ({ id, code, where })),
+    columns: measures.flatMap(({ id, name, unit, parts }) => (parts === 1 ? [{ measureId: id, part: '', head: name, unit }] : Array.from({ length: parts }, (_, i) => ({ measureId: id, part: String(i + 1), head: `${name} ${i + 1}`, unit })))),
+    cells: readings.filter(reading => reading.takenOn === day && !reading.isRepeat).flatMap((reading): DeskCell[] => {
+      const measure = byId.get(reading.measureId);
+      return measure ? [{ id: reading.id, unitId: reading.unitId, measureId: reading.measureId, part: reading.subsample, text: reading.outcome === 'picked' ? reading.asWritten || valueWords(measure, reading) : OUTCOME_MARKS[reading.outcome] }] : [];
+    }),
+    measures: measures.map(({ id, name, definition, scale, unit }) => ({ id, name, definition, scale, unit, scaleWords: scale === null ? '' : scaleWords(scale), readings: readings.filter(reading => reading.measureId === id).length })),
+    courses: data.measures.filter(measure => measure.scale !== null || measure.isMain).flatMap((measure): MeasureCourses[] => {
+      const pots = data.units.map(unit => ({ code: unit.code as string, course: unitCourse(data, unit.id, measure) })).filter(pot => pot.course.length > 0);
+      return pots.length === 0 ? [] : [{ measureId: measure.id, name: measure.name, unit: measure.unit === 'count' ? '' : measure.unit, pots }];
+    }),
+    offered: READING_KINDS.filter(kind => !measures.some(measure => measure.kindKey === kind.key)).map(({ key, name, definition, when, instrument }) => ({ key, name, definition, when, instrument })),
+  };
+}
+
+/** What is written in a cell for what is no value, as on a clipboard sheet. */
+export const OUTCOME_MARKS = { 'nothing-there': '0', 'not-looked': '-', dead: 'dead' } as const;

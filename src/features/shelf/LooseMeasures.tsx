@@ -1,0 +1,53 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { amountWords } from '@/core/materials/amount-words';
+import type { LooseMeasure } from '@/core/materials/product';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+
+interface LooseMeasuresProps {
+  readonly measures: readonly LooseMeasure[];
+  readonly isLiquid: boolean;
+  readonly weigh: (input: unknown) => Promise<FieldTroubles | undefined>;
+}
+
+/** Caps, handfuls and squirts of a product: weighed some times, its rates may count by them. */
+export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps) {
+  const [name, setName] = useState('');
+  const [of, setOf] = useState<LooseMeasure['of']>(isLiquid ? 'volume' : 'mass');
+  const [written, setWritten] = useState('');
+  const [fields, setFields] = useState<FieldTroubles>({});
+  const [isPending, startTransition] = useTransition();
+  const put = (): void => startTransition(async () => {
+    const tries = written.split(/[\s;]+/).filter(each => each !== '').map(each => Number(each.replace(',', '.')));
+    if (tries.some(each => !(each > 0))) { setFields({ tries: 'Numbers above 0, with spaces between them.' }); return; }
+    const found = await weigh({ name, of, tries });
+    setFields(found ?? {});
+    if (!found) { setName(''); setWritten(''); }
+  });
+  return (
+    <Box aria-label="Caps and handfuls">
+      <h2>Caps and handfuls of it</h2>
+      {measures.length === 0 && <Soft>Weigh five caps or handfuls: then a rate may say “a handful per plant”, and it is known how far they differ.</Soft>}
+      <ul>{measures.map(({ name: called, of: kind, mean, sd, tries }) => <li key={called}>a {called}: {amountWords(mean, kind)}, give or take {amountWords(sd, kind)} over {tries}{sd > mean / 10 && <b> too uneven to dose by</b>}</li>)}</ul>
+      <div>
+        <TextField label="A" name="looseName" value={name} onChange={setName} trouble={fields.name} placeholder="handful" />
+        <Select label="in" name="looseOf" value={of} onChange={setOf} options={[{ value: 'mass', label: 'grams' }, { value: 'volume', label: 'millilitres' }]} />
+        <TextField label="Five tries" name="tries" value={written} onChange={setWritten} trouble={fields.tries} placeholder="28 35 40 31 36" />
+        <Button onPress={put} isPending={isPending}>Keep it</Button>
+      </div>
+    </Box>
+  );
+}
+
+const Box = styled.section`
+  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
+  & ul { margin: 0; padding-left: 18px; }
+  & li b { color: var(--beet); }
+  & > div { display: flex; flex-wrap: wrap; gap: 12px; align-items: end; }
+`;

@@ -1,0 +1,48 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Reminder } from '@/core/schedule/reminders';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { withShortDays } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Trouble } from '@/ui/Trouble';
+
+interface RemindersProps {
+  readonly reminders: readonly Reminder[];
+  readonly isLocked: boolean;
+  readonly plan: (draft: Reminder['draft'], why: string) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** What such a trial usually needs and nobody has planned yet, each put into the plan by one press. */
+export function Reminders({ reminders, isLocked, plan }: RemindersProps) {
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  if (reminders.length === 0) return null;
+  const take = ({ draft, why }: Reminder): void => startTransition(async () => {
+    const done = await plan(draft, isLocked ? `Easily forgotten: ${why}` : '');
+    setTrouble(done.ok ? undefined : done.trouble);
+  });
+  return (
+    <Box>
+      <summary>Easily forgotten, {reminders.length}</summary>
+      <ul>{reminders.map(reminder => (
+        <li key={reminder.key}>
+          <div><strong>{reminder.draft.name}</strong><small>{withShortDays(reminder.why)}</small></div>
+          <Button aria-label={`Plan it: ${reminder.draft.name}`} onPress={() => take(reminder)} isPending={isPending}>Plan it</Button>
+        </li>
+      ))}</ul>
+      {trouble && <Trouble>{trouble.kind === 'invalid' ? Object.values(trouble.fields)[0] : trialSentence(trouble)}</Trouble>}
+    </Box>
+  );
+}
+
+const Box = styled.details`
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  & ul { list-style: none; margin: 8px 0 0; padding: 0; }
+  & li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 12px; align-items: start; padding: 10px 0; border-bottom: 1px solid var(--rule); }
+  & strong { display: block; font-weight: 600; }
+  & small { color: var(--ink-soft); font-size: 0.9375rem; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;

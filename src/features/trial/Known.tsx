@@ -1,0 +1,23 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { Lore } from '@/core/trial/growers-lore';
+
+/** What is generally known and bears on this plan, with where it comes from. */
+export function Known({ lore }: { readonly lore: readonly Lore[] }) {
+  if (lore.length === 0) return null;
+  return (
+    <Box>
+      <summary>Worth knowing, {lore.length}</summary>
+      <ul>{lore.map(each => <li key={each.id}>{each.says} <small>{each.source}</small></li>)}</ul>
+    </Box>
+  );
+}
+
+const Box = styled.details`
+  border-top: 1px solid var(--rule); padding-top: 12px;
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  & ul { margin: 8px 0 0; padding-left: 18px; display: grid; gap: 6px; max-width: var(--measure); }
+  & small { color: var(--ink-soft); }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;

@@ -1,0 +1,52 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+
+/** An entry as it is sent: a reading, or the removal of one. */
+export type Entry = Readonly<Record<string, unknown>> & { readonly id: string };
+
+/** Something put down in this browser that the server has not answered for yet, or refused. */
+export interface Kept {
+  /** Grows with every entry: the order in which they were made. */
+  readonly seq: number;
+  readonly trialId: string;
+  readonly entry: Entry;
+  /** What the server said to it; null while it waits. */
+  readonly refusal: unknown;
+}
+
+interface Outbox extends DBSchema {
+  entries: { key: number; value: Omit<Kept, 'seq'> };
+}
+
+let opened: Promise<IDBPDatabase<Outbox>> | undefined;
+
+function outbox(): Promise<IDBPDatabase<Outbox>> {
+  // Numbered by the database, not by an id made elsewhere: the order must hold.
+  opened ??= openDB<Outbox>('turnspit-outbox', 1, { upgrade(db) { db.createObjectStore('entries', { autoIncrement: true }); } });
+  return opened;
+}
+
+/** Puts an entry down in this browser; it outlives the page, the battery and the connection. */
+export async function keepEntry(trialId: string, entry: Entry): Promise<void> {
+  const db = await outbox();
+  await db.add('entries', { trialId, entry, refusal: null });
+}
+
+/** What is kept for a trial, in the order in which it was made. */
+export async function keptEntries(trialId: string): Promise<readonly Kept[]> {
+  const db = await outbox();
+  const kept: Kept[] = [];
+  for (let cursor = await db.transaction('entries').store.openCursor(); cursor; cursor = await cursor.continue()) {
+    if (cursor.value.trialId === trialId) kept.push({ ...cursor.value, seq: cursor.key });
+  }
+  return kept;
+}
+
+/** Lets go of an entry that the server has, or that its maker gives up. */
+export async function letGo(seq: number): Promise<void> {
+  await (await outbox()).delete('entries', seq);
+}
+
+/** Keeps an entry with what the server said to it. Nothing is dropped unseen. */
+export async function keepRefused({ seq, ...kept }: Kept, refusal: unknown): Promise<void> {
+  await (await outbox()).put('entries', { ...kept, refusal }, seq);
+}

@@ -1,0 +1,59 @@
+import { type Drawing, readingKind } from '@/core/measure/reading-library';
+import { type Scale, scaleWords } from '@/core/measure/scale';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Outcome, TrialData, TrialState } from '@/core/trial/trial-data';
+import type { BenchView } from '@/features/bench/bench-view';
+
+/** A value that stands already, as a walk needs it. */
+export interface StandingValue {
+  readonly id: string;
+  readonly unitId: string;
+  readonly measureId: string;
+  readonly part: string;
+  readonly on: string;
+  readonly value: number | null;
+  readonly outOf: number | null;
+  readonly outcome: Outcome;
+  readonly isRepeat: boolean;
+}
+
+/** A measure as a walk asks for it. */
+export interface WalkMeasure {
+  readonly id: string;
+  readonly name: string;
+  readonly definition: string;
+  readonly unit: string;
+  readonly scale: Scale;
+  readonly scaleWords: string;
+  readonly parts: number;
+  readonly drawing: Drawing | null;
+}
+
+/** All that a walk needs to go on without a connection. Codes and places only: whose pot it is does not leave the server. */
+export interface WalkView {
+  readonly trialId: string;
+  readonly question: string;
+  readonly unitWord: string;
+  readonly state: TrialState;
+  readonly startsOn: string;
+  readonly system: MeasureSystem;
+  readonly units: readonly { readonly id: string; readonly code: string; readonly where: string }[];
+  readonly measures: readonly WalkMeasure[];
+  /** Of each unit and part the last before today, and what stands of today. */
+  readonly values: readonly StandingValue[];
+}
+
+export function walkViewOf(data: TrialData, bench: BenchView | null, today: string, system: MeasureSystem): WalkView {
+  const { trial, measures, readings } = data;
+  const values = new Map<string, StandingValue>();
+  for (const reading of [...readings].sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1))) {
+    const { id, unitId, measureId, subsample: part, takenOn: on, value, outOf, outcome, isRepeat } = reading;
+    values.set([unitId, measureId, part, on === today, isRepeat].join(' '), { id, unitId, measureId, part, on, value, outOf, outcome, isRepeat });
+  }
+  return {
+    trialId: trial.id, question: trial.question, unitWord: trial.unitWord, state: trial.state, startsOn: trial.startsOn, system,
+    units: [...(bench?.units ?? [])].sort((a, b) => a.position - b.position).map(({ id, code, where }) => ({ id, code, where })),
+    measures: measures.flatMap(({ id, name, definition, unit, scale, parts, kindKey }): WalkMeasure[] => (scale === null ? [] : [{ id, name, definition, unit, scale, scaleWords: scaleWords(scale), parts, drawing: kindKey === null ? null : (readingKind(kindKey)?.drawing ?? null) }])),
+    values: [...values.values()],
+  };
+}

@@ -1,0 +1,14 @@
+import * as Comlink from 'comlink';
+import { type CanopyCover, canopyCover, type Picture } from '@/core/image/canopy-cover';
+import type { Corners } from '@/core/image/homography';
+
+let held: Picture | undefined;
+
+const api = {
+  /** Keeps a picture, so that corners and threshold can be moved without sending it again. */
+  hold: (picture: Picture): void => { held = picture; },
+  cover: (corners: Corners, threshold: number | null): CanopyCover | undefined => (held ? canopyCover(held, corners, threshold) : undefined),
+};
+/** What the worker offers to the page. */
+export type CoverApi = typeof api;
+Comlink.expose(api);
