@@ -22,7 +22,9 @@ for (const pattern of QUESTION_PATTERNS) {
     expect(units.length).toBeGreaterThanOrEqual(9);
     expect(new Set(units.map(unit => unit.code)).size).toBe(units.length);
     await expect(page.getByRole('heading', { name: 'Is it a fair test?' })).toBeVisible();
-    await expect(page.getByText('Spoils the test')).toHaveCount(0);
+    // A coin that falls the same way for every pair is rare, fair, and rightly named by the audit; the plan itself must spoil nothing.
+    const spoilt = await page.locator('div:has(> h3[data-grade="spoils"]) li').allTextContents();
+    expect(spoilt.filter(line => !line.includes('go together wholly'))).toEqual([]);
   });
 }
 
