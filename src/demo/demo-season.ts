@@ -88,7 +88,7 @@ function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice): TrialD
   const gnawed = data.units[13];
   if (!gnawed) throw new RangeError('the bean trial must have a fourteenth pot');
   const closedOn = data.trial.endsOn;
-  const guess = (by: string, expects: string | null, why: string): Prediction => ({ id: dice.newId(), by, expects, why, sealedAt: `${addDays(data.trial.startsOn, -1)}T19:00:00.000Z` });
+  const guess = (by: string, expects: string | null, why: string): Prediction => ({ id: dice.newId(), by, expects, why, about: '', sealedAt: `${addDays(data.trial.startsOn, -1)}T19:00:00.000Z` });
   return {
     ...data,
     layout: data.layout && { ...data.layout, site: [{ kind: 'light', side: 'left', percent: 15, ...BLANK_FEATURE }] },

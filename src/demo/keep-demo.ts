@@ -4,6 +4,7 @@ import { addDays } from '@/core/trial/calendar-day';
 import { keepSeason } from '@/service/keep-trial';
 import { closeStore, dataFileName, dataFileSentence, startStore } from '@/service/start';
 import { demoSeason } from './demo-season';
+import { keepCloseLooks } from './keep-close-looks';
 
 // Fills an empty data file with the demo season; what a gardener entered is never touched.
 const started = await startStore();
@@ -13,6 +14,8 @@ if (!started.ok) {
 }
 const season = demoSeason(today());
 const isKept = await keepSeason(season.garden, season.trials, season.shelf);
+const strawberries = season.trials.find(data => data.trial.crop === 'strawberries');
 if (isKept) await fetchStandIn(addDays(today(), -160), today());
+if (isKept && strawberries) await keepCloseLooks(strawberries);
 process.stdout.write(isKept ? `The demo season is in ${dataFileName()}.\n` : `${dataFileName()} holds trials already: nothing was added.\n`);
 await closeStore();

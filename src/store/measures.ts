@@ -5,12 +5,12 @@ type Row = Readonly<Record<string, unknown>>;
 
 /** A measure as its row holds it. */
 export function measureRow(trialId: string, measure: Measure): Row {
-  return { ...measure, trialId, margin: measure.margin && JSON.stringify(measure.margin), scale: measure.scale && JSON.stringify(measure.scale) };
+  return { ...measure, trialId, margin: measure.margin && JSON.stringify(measure.margin), scale: measure.scale && JSON.stringify(measure.scale), optimum: measure.optimum && JSON.stringify(measure.optimum) };
 }
 
 export function measureFrom(row: Row): Measure {
   const json = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : null);
-  return Measure.parse({ ...row, margin: json(row.margin), scale: json(row.scale), isMain: Boolean(row.isMain) });
+  return Measure.parse({ ...row, margin: json(row.margin), scale: json(row.scale), optimum: json(row.optimum), isMain: Boolean(row.isMain) });
 }
 
 export async function measureOf(db: Database, trialId: string, measureId: string): Promise<Measure | undefined> {

@@ -1,6 +1,6 @@
 import { randomLatinSquares } from '@/core/stats/latin-squares';
 import { isBalanced, startImbalance } from '@/core/stats/redeal';
-import { type SeededRandom, seededRandom, shuffleInPlace } from '@/core/stats/seeded-random';
+import { inRandomOrder, type SeededRandom, seededRandom } from '@/core/stats/seeded-random';
 import { incompleteBlockSets } from './incomplete-block-sets';
 
 /** How treatments are dealt to units. Treatments are named by index, 0 … k − 1. */
@@ -103,10 +103,4 @@ function dealSplitPlot(plan: DealPlan & { readonly kind: 'split-plot' }, random:
   return Array.from({ length: plan.blocks }, (_, block) =>
     inRandomOrder(plan.treatmentOf, random).flatMap((subs, i) => inRandomOrder(subs, random).map(treatment => ({ treatment, block, column: 0, wholePlot: block * wholes + i }))),
   ).flat();
-}
-
-function inRandomOrder<Entry>(entries: readonly Entry[], random: SeededRandom): readonly Entry[] {
-  const order = [...entries];
-  shuffleInPlace(order, random);
-  return order;
 }

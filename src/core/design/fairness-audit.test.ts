@@ -143,7 +143,7 @@ describe('a plan that is still being typed', () => {
     expect(found({ blockCount: 8 }).filter(code => ['not-dealt', 'leans', 'site-leans'].includes(code))).toEqual([]);
   });
   test('gives away neither the deal nor what was sealed', () => {
-    const sealed = { ...fair, predictions: [{ id: v7(), by: 'Ines', expects: 'feed 1', why: 'a hunch', sealedAt: '2026-05-01T08:00:00.000Z' }] };
+    const sealed = { ...fair, predictions: [{ id: v7(), by: 'Ines', expects: 'feed 1', why: 'a hunch', about: '', sealedAt: '2026-05-01T08:00:00.000Z' }] };
     const shown = JSON.stringify(undealtTrial(sealed));
     expect([fair.units[0]?.code ?? '?', String(fair.layout?.seed), 'Ines', 'a hunch'].filter(secret => shown.includes(`"${secret}"`) || shown.includes(`:${secret},`))).toEqual([]);
   });

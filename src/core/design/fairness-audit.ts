@@ -110,7 +110,7 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
   'interest-unblinded': ({ data }) => (data.trial.interest !== '' && !data.trial.isBlind
     && weakens('Somebody has an interest, and everyone sees what each unit got.', 'Nobody scores their own recipe fairly.', 'Lay it out blind, or let somebody else weigh.')),
   interest: ({ data }) => (data.trial.interest !== '' && note('An interest is declared.', data.trial.interest, '')),
-  'no-predictions': ({ data }) => (data.predictions.length === 0
+  'no-predictions': ({ data }) => (data.predictions.every(each => each.about !== '')
     && note('Nobody has said what they expect.', 'A surprise is one only if it was written down before.', data.trial.state === 'closed' ? '' : 'Seal a guess under Ask.')),
   'one-each': ({ fewest, word, words }) => (fewest === 1 && spoils(`One ${word} of a treatment decides nothing.`, `Two ${words} treated alike differ, too, and nothing here says by how much.`, `At least two of each; four to eight tell something.`)),
   'few-each': ({ fewest, words }) => (fewest > 1 && fewest < 4 && weakens(`Only ${fewest} ${words} of a treatment.`, 'What so few show is a large gap or nothing.', 'Fewer treatments leave more for each.')),

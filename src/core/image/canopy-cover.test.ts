@@ -93,10 +93,21 @@ test('Otsu cuts between two spikes', () => {
   expect(otsu(histogram)).toEqual({ threshold: 3, lowMean: 2, highMean: 7 });
 });
 
-test('a leaf on white: the brown half of it is half', () => {
-  const rgba = new Uint8ClampedArray(4 * 4000).fill(255);
-  for (let i = 0; i < 1000; i++) rgba.set([60, 120, 40, 255], 4 * i);
-  for (let i = 1000; i < 2000; i++) rgba.set([150, 110, 50, 255], 4 * i);
-  expect(browning({ width: 100, height: 40, rgba })).toBe(50);
-  expect(browning({ width: 10, height: 10, rgba: new Uint8ClampedArray(400).fill(255) })).toBeUndefined();
+test('of a leaf that lies on paper, the brown is counted, not the paper; and the ground by itself is no leaf', () => {
+  const [width, height] = [400, 300];
+  const rgba = new Uint8ClampedArray(4 * width * height);
+  // Paper; a leaf of 200 by 150 in the middle, its left quarter brown, half of it in shade.
+  for (let i = 0; i < width * height; i++) {
+    const [x, y] = [i % width, floor(i / width)];
+    const isLeaf = x >= 100 && x < 300 && y >= 75 && y < 225;
+    const light = y < 150 ? 1 : 0.6;
+    const colour = !isLeaf ? [235, 235, 230] : x < 150 ? [150, 110, 50] : [60, 120, 40];
+    rgba.set([...colour.map(each => light * each), 255], 4 * i);
+  }
+  const whole: Corners = [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }];
+  const found = browning({ width, height, rgba }, whole);
+  expect(found?.percent).toBeCloseTo(25, 0);
+  expect(found?.mask.filter(kind => kind !== 0)).toHaveLength(800 * 800 / 4);
+  expect(browning({ width, height, rgba }, whole, 0.5)?.percent).toBe(0);
+  expect(browning({ width: 10, height: 10, rgba: new Uint8ClampedArray(400).fill(255) }, [{ x: 0, y: 0 }, { x: 10, y: 0 }, { x: 10, y: 10 }, { x: 0, y: 10 }])).toBeUndefined();
 });

@@ -8,15 +8,15 @@ export interface Picture {
   readonly rgba: Uint8ClampedArray;
 }
 
-/** How much of a frame is green, with what it rests on. */
+/** How much of a frame is green, or of a leaf brown, with what it rests on. */
 export interface CanopyCover {
   readonly percent: number;
   /** How far the percentage goes when the threshold is moved by a tenth of the way between the two classes. */
   readonly errorPercent: number;
-  /** 1 where green, row by row; `side` by `side`. It can be looked at, and corrected by moving the threshold. */
+  /** 1 where it counts, 2 where it is leaf that does not, row by row; `side` by `side`. It can be looked at, and corrected by moving the threshold. */
   readonly mask: Uint8Array;
   readonly side: number;
-  /** Excess green from which a point counts as green. */
+  /** Excess green from which a point counts as green; redness from which it counts as brown. */
   readonly threshold: number;
   /** The whole frame is one or the other: there is nothing to part. */
   readonly isOneClass: boolean;
@@ -106,15 +106,43 @@ function shareFrom(values: Float32Array, from: number): number {
   return (100 * count) / values.length;
 }
 
-/** Of a leaf on plain white or grey: how much of it is brown or yellow, in %; undefined where nothing of colour lies there. */
-export function browning({ rgba }: Picture): number | undefined {
-  let [leaf, brown] = [0, 0];
-  for (let at = 0; at < rgba.length; at += 4) {
-    const [r, g, b] = [rgba[at] ?? 0, rgba[at + 1] ?? 0, rgba[at + 2] ?? 0];
-    const most = Math.max(r, g, b);
-    if (most < 30 || (most - Math.min(r, g, b)) / most < 0.25) continue; // the ground, its shadow
-    leaf += 1;
-    if (r >= g) brown += 1;
+/** How red a point must be against green to count as brown: where it is neither. */
+const BROWN_FROM = 0;
+const LEAST_LEAF = 50; // points: fewer are a speck on the lens
+
+/**
+ * Share of a leaf that is brown or yellow: the leaf lies on plain white or grey within the frame. What has no colour is
+ * ground or its shadow; of the rest, what is at least as red as green is brown (common practice, no source).
+ *
+ * @param threshold of (r − g)/(r + g + b) from which a point counts as brown; null: where red and green are alike
+ * @returns undefined where the corners make no frame, or nothing of colour lies in it
+ */
+export function browning(picture: Picture, corners: Corners, threshold: number | null = null): CanopyCover | undefined {
+  const map = squareToQuad(corners);
+  if (!map) return undefined;
+  const from = threshold ?? BROWN_FROM;
+  const mask = new Uint8Array(SIDE * SIDE);
+  const counts = { leaf: 0, brown: 0, less: 0, more: 0 };
+  for (let i = 0; i < mask.length; i++) {
+    const { x, y } = map.at((i % SIDE + 0.5) / SIDE, (Math.floor(i / SIDE) + 0.5) / SIDE);
+    const red = redness(picture, x, y);
+    if (red === undefined) continue;
+    counts.leaf += 1;
+    if (red >= from) { counts.brown += 1; mask[i] = 1; } else mask[i] = 2;
+    if (red >= from + RED_STEP) counts.less += 1;
+    if (red >= from - RED_STEP) counts.more += 1;
   }
-  return leaf < 50 ? undefined : (100 * brown) / leaf;
+  if (counts.leaf < LEAST_LEAF) return undefined;
+  const percentOf = (count: number): number => (100 * count) / counts.leaf;
+  return { percent: percentOf(counts.brown), errorPercent: percentOf(counts.more - counts.less) / 2, mask, side: SIDE, threshold: from, isOneClass: counts.brown === 0 || counts.brown === counts.leaf };
+}
+
+const RED_STEP = 0.02;
+
+/** How much more red than green a point of a leaf is; undefined where it has no colour. */
+function redness({ width, height, rgba }: Picture, x: number, y: number): number | undefined {
+  const at = 4 * (within(y, height) * width + within(x, width));
+  const [r, g, b] = [rgba[at] ?? 0, rgba[at + 1] ?? 0, rgba[at + 2] ?? 0];
+  const most = Math.max(r, g, b);
+  return most < 30 || (most - Math.min(r, g, b)) / most < 0.25 ? undefined : (r - g) / (r + g + b);
 }

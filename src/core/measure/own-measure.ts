@@ -54,7 +54,7 @@ interface Facts {
 }
 
 function measureFrom({ key, name, definition, scale, unit, better, parts, days }: Facts, id: string): Measure {
-  return { id: MeasureId.parse(id), name, definition, response: name.toLowerCase(), unit, summary: `reading-${days}`, better, margin: null, isMain: false, kindKey: key, scale, parts };
+  return { id: MeasureId.parse(id), name, definition, response: name.toLowerCase(), unit, summary: `reading-${days}`, better, margin: null, isMain: false, kindKey: key, scale, parts, optimum: null };
 }
 
 function scaleOf(kind: Scale['kind'], steps: readonly string[]): Scale | undefined {

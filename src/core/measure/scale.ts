@@ -28,7 +28,11 @@ const SCALE_WORDS: Readonly<Record<Exclude<Scale['kind'], 'ordinal' | 'class' | 
 /** What is to be put down, in words. */
 export function scaleWords(scale: Scale): string {
   switch (scale.kind) {
-    case 'ordinal': return scale.steps.map((step, i) => `${scale.from + i} ${step}`).join(', ');
+    case 'ordinal': {
+      // Of nine steps only some have words; the others would say their number twice.
+      const worded = scale.steps.flatMap((step, i) => (step === String(scale.from + i) ? [] : [`${scale.from + i} ${step}`]));
+      return worded.join(worded.length < scale.steps.length ? ' … ' : ', ');
+    }
     case 'class': return scale.classes.join(', ');
     case 'proportion': return scale.outOf === null ? 'so many of so many' : `so many of ${scale.outOf}`;
     default: return SCALE_WORDS[scale.kind];

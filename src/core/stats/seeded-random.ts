@@ -32,3 +32,10 @@ export function shuffleInPlace<Entry>(entries: Entry[], random: SeededRandom, fr
     [entries[last], entries[chosen]] = [entries[chosen]!, entries[last]!];
   }
 }
+
+/** A copy of a list in random order. */
+export function inRandomOrder<Entry>(entries: readonly Entry[], random: SeededRandom): readonly Entry[] {
+  const order = [...entries];
+  shuffleInPlace(order, random);
+  return order;
+}

@@ -20,7 +20,7 @@ export const BLANK_LAYOUT: Pick<Layout, 'columnWord' | 'wholeWord' | 'wholeFacto
 export const BLANK_FEATURE: Pick<SiteFeature, 'line' | 'reachMm'> = { line: null, reachMm: null };
 
 /** What only a measure that is read has. */
-export const BLANK_MEASURE = { kindKey: null, scale: null, parts: 1 } as const satisfies Partial<Measure>;
+export const BLANK_MEASURE = { kindKey: null, scale: null, parts: 1, optimum: null } as const satisfies Partial<Measure>;
 
 /** What most readings don't have. */
 export const BLANK_READING = { outOf: null, isRepeat: false, asWritten: '', device: '' } as const satisfies Partial<Reading>;

@@ -58,6 +58,8 @@ export const Measure = z.object({
   scale: Scale.nullable().default(null),
   /** Readings of parts of a unit, each time. */
   parts: z.int().min(1).max(60).default(1),
+  /** Of a laboratory's value: what it calls enough and not too much, in the measure's unit. */
+  optimum: z.object({ low: z.number(), high: z.number() }).readonly().nullable().default(null),
 }).readonly();
 export type Measure = z.infer<typeof Measure>;
 
@@ -209,6 +211,8 @@ export type MarginMoney = z.infer<typeof MarginMoney>;
 /** What somebody expects, sealed until the verdict. */
 export const Prediction = z.object({
   id: z.uuidv7(), by: Name, /** A treatment's name, or null for “no difference that matters”. */ expects: Name.nullable(), why: z.string().trim().min(1).max(600), sealedAt: z.iso.datetime(),
+  /** Of the end inspection: what is foretold to be found. Empty: which treatment does best. */
+  about: z.string().max(120).default(''),
 }).readonly();
 export type Prediction = z.infer<typeof Prediction>;
 

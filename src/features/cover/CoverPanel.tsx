@@ -7,18 +7,26 @@ import type { Corners, Point } from '@/core/image/homography';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { type CoverJob, startCover } from '@/workers/cover-job';
+import type { Counted } from '@/workers/cover.worker';
 import { openPicture } from './open-picture';
 
 interface CoverPanelProps {
+  readonly counts: Counted;
   /** Takes the percentage as the value. */
   readonly take: (percent: number) => void;
 }
 
 const CORNER_WORDS = ['far left', 'far right', 'near right', 'near left'] as const;
 const STEP = 0.02;
+const WORDS: Readonly<Record<Counted, { readonly how: string; readonly all: readonly [string, string] }>> = {
+  green: { how: 'Straight from above, a frame laid round what counts, no green but leaves in it.', all: ['bare ground', 'leaves'] },
+  brown: { how: 'One leaf flat on white paper, in the shade, nothing else of colour in the frame.', all: ['green leaf', 'brown leaf'] },
+};
+const [GROUND, LEAF] = [[226, 220, 210, 255], [170, 196, 160, 255]] as const;
+const COUNTED: Readonly<Record<Counted, readonly number[]>> = { green: [47, 107, 60, 255], brown: [140, 84, 40, 255] };
 
 /** Cover from a picture: its frame is marked by four corners, what is green is counted, looked at, and corrected. */
-export function CoverPanel({ take }: CoverPanelProps) {
+export function CoverPanel({ counts, take }: CoverPanelProps) {
   const [picture, setPicture] = useState<{ readonly width: number; readonly height: number; readonly url: string } | null>(null);
   const [corners, setCorners] = useState<Corners | null>(null);
   const [cover, setCover] = useState<CanopyCover | null>(null);
@@ -32,10 +40,10 @@ export function CoverPanel({ take }: CoverPanelProps) {
   const count = async (to: Corners, threshold: number | null): Promise<void> => {
     counted.current = to;
     setBusy(true);
-    const found = await job.current?.cover(to, threshold);
+    const found = await job.current?.cover(to, threshold, counts);
     setBusy(false);
     setCover(found ?? null);
-    setTrouble(found ? null : 'The four corners make no frame: go round it, from the far left.');
+    setTrouble(found ? null : counts === 'green' ? 'The four corners make no frame: go round it, from the far left.' : 'No leaf in it: lay one on white paper, and go round it with the corners, from the far left.');
   };
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
@@ -62,17 +70,17 @@ export function CoverPanel({ take }: CoverPanelProps) {
   return (
     <Panel>
       <summary>From a picture</summary>
-      <Soft>Straight from above, a frame laid round what counts, no green but leaves in it. The picture stays in this browser.</Soft>
+      <Soft>{WORDS[counts].how} The picture stays in this browser.</Soft>
       <label><span>Picture</span> <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" onChange={event => void open(event.target.files?.[0])} /></label>
-      {picture && corners && <Frame picture={picture} corners={corners} cover={cover} onMove={move} onDone={() => { if (counted.current !== corners) void count(corners, null); }} />}
+      {picture && corners && <Frame counts={counts} picture={picture} corners={corners} cover={cover} onMove={move} onDone={() => { if (counted.current !== corners) void count(corners, null); }} />}
       {isBusy && <p role="status">Counting…</p>}
       {cover && corners && (
         <>
           <output>{cover.percent.toFixed(1)}%<small>± {Math.max(0.5, cover.errorPercent).toFixed(1)}</small></output>
-          {cover.isOneClass && <Soft>All of it looks alike: it is taken for {cover.percent > 50 ? 'leaves' : 'bare ground'}.</Soft>}
+          {cover.isOneClass && <Soft>All of it looks alike: it is taken for {WORDS[counts].all[cover.percent > 50 ? 1 : 0]}.</Soft>}
           <Acts>
-            <Button onPress={() => void count(corners, cover.threshold - STEP)}>More is green</Button>
-            <Button onPress={() => void count(corners, cover.threshold + STEP)}>Less is green</Button>
+            <Button onPress={() => void count(corners, cover.threshold - STEP)}>More is {counts}</Button>
+            <Button onPress={() => void count(corners, cover.threshold + STEP)}>Less is {counts}</Button>
             <Button data-tone="main" onPress={() => take(cover.percent)}>Take {cover.percent.toFixed(1)}%</Button>
           </Acts>
         </>
@@ -87,6 +95,7 @@ function wholeOf({ width, height }: Pick<Picture, 'width' | 'height'>): Corners 
 }
 
 interface FrameProps {
+  readonly counts: Counted;
   readonly picture: { readonly width: number; readonly height: number; readonly url: string };
   readonly corners: Corners;
   readonly cover: CanopyCover | null;
@@ -95,7 +104,7 @@ interface FrameProps {
 }
 
 /** The picture with its frame; corners are drawn with a finger, a mouse, or arrow keys. Under it what counted as green, set square. */
-function Frame({ picture, corners, cover, onMove, onDone }: FrameProps) {
+function Frame({ counts, picture, corners, cover, onMove, onDone }: FrameProps) {
   const [held, setHeld] = useState<number | null>(null);
   const drag = (event: PointerEvent<SVGSVGElement>): void => {
     if (held === null) return;
@@ -119,21 +128,21 @@ function Frame({ picture, corners, cover, onMove, onDone }: FrameProps) {
           />
         ))}
       </svg>
-      {cover && <Mask cover={cover} />}
+      {cover && <Mask cover={cover} counts={counts} />}
     </Pictures>
   );
 }
 
-function Mask({ cover }: { readonly cover: CanopyCover }) {
+function Mask({ cover, counts }: { readonly cover: CanopyCover; readonly counts: Counted }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
     if (!context) return;
     const image = context.createImageData(cover.side, cover.side);
-    cover.mask.forEach((isGreen, i) => { image.data.set(isGreen === 1 ? [47, 107, 60, 255] : [226, 220, 210, 255], 4 * i); });
+    cover.mask.forEach((kind, i) => { image.data.set(kind === 0 ? GROUND : kind === 1 ? COUNTED[counts] : LEAF, 4 * i); });
     context.putImageData(image, 0, 0);
-  }, [cover]);
-  return <canvas ref={canvas} width={cover.side} height={cover.side} role="img" aria-label={`What counts as green: ${cover.percent.toFixed(1)}% of the frame`} />;
+  }, [cover, counts]);
+  return <canvas ref={canvas} width={cover.side} height={cover.side} role="img" aria-label={`What counts as ${counts}: ${cover.percent.toFixed(1)}% of the ${counts === 'green' ? 'frame' : 'leaf'}`} />;
 }
 
 const Panel = styled.details`

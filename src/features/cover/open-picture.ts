@@ -1,4 +1,5 @@
 import type { Picture } from '@/core/image/canopy-cover';
+import { HEAD_BYTES, pictureKind } from '@/core/image/picture-kind';
 import { failure, type Result, success } from '@/core/result';
 
 const MOST_PIXELS = 60_000_000;
@@ -7,7 +8,7 @@ const LARGEST_FILE = 40_000_000;
 /** Opens a picture from a file by what is in it, not by what it is called. @returns its pixels, or a sentence that says why not */
 export async function openPicture(file: File): Promise<Result<Picture, string>> {
   if (file.size > LARGEST_FILE) return failure('That file is over 40 MB. Take the picture smaller.');
-  const kind = kindOf(new Uint8Array(await file.slice(0, 16).arrayBuffer()));
+  const kind = pictureKind(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()));
   if (kind === null) return failure(`${file.name} is no picture this can read: a JPEG, PNG or WebP from a camera.`);
   let bitmap: ImageBitmap;
   try {
@@ -23,12 +24,4 @@ export async function openPicture(file: File): Promise<Result<Picture, string>> 
   bitmap.close();
   const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
   return success({ width: canvas.width, height: canvas.height, rgba: data });
-}
-
-/** The first bytes of what cameras write. */
-function kindOf(head: Uint8Array): 'JPEG' | 'PNG' | 'WebP' | null {
-  const text = String.fromCharCode(...head);
-  if (text.startsWith('\xff\xd8\xff')) return 'JPEG';
-  if (text.startsWith('\x89PNG\r\n')) return 'PNG';
-  return text.startsWith('RIFF') && text.slice(8, 12) === 'WEBP' ? 'WebP' : null;
 }

@@ -17,9 +17,11 @@ export function Guesses({ predictions, best, call }: GuessesProps) {
     <section aria-label="What was expected">
       <h2>What was expected</h2>
       <List>
-        {predictions.map(each => (
+        {predictions.map(each => (each.about !== '' ? (
+          <li key={each.id}><b>{each.by}, of {each.about}: {each.expects ?? 'no difference that matters'}</b> {each.why} <small>foretold {fullDay(each.sealedAt.slice(0, 10))}, before anything was dug up</small></li>
+        ) : (
           <li key={each.id}><b>{each.by}: {each.expects ?? 'no difference that matters'}</b> {each.why} <small>sealed {fullDay(each.sealedAt.slice(0, 10))} · {outcomeOf(each.expects, best, call)}</small></li>
-        ))}
+        )))}
       </List>
     </section>
   );

@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { styled } from 'styled-components';
+import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Courses } from './Courses';
@@ -26,7 +26,7 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
   const canRead = view.state !== 'planned' && view.units.length > 0 && view.columns.length > 0;
   return (
     <Desk>
-      <Ways><Link href={`/trials/${view.trialId}/weigh`}>The harvest</Link><b>Readings</b>{canRead && view.state === 'locked' && <Link href={`/trials/${view.trialId}/walk`}>Walk round</Link>}</Ways>
+      <WeighWays trialId={view.trialId} here="readings" canWalk={canRead && view.state === 'locked'} />
       {canRead ? (
         <section aria-label="The grid">
           <TextField label="Of the day" name="deskDay" type="date" value={view.day} onChange={day => { if (/^\d{4}-\d{2}-\d{2}$/.test(day) && day <= view.today) router.push(`/trials/${view.trialId}/readings?day=${day}`); }} />
@@ -45,9 +45,4 @@ const Desk = styled.div`
   display: grid; gap: 24px; grid-template-columns: minmax(0, 1fr);
   & > section { display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr); }
   & > section > div:first-child { max-width: 220px; }
-`;
-
-const Ways = styled.nav`
-  display: flex; flex-wrap: wrap; gap: 8px 24px;
-  @media (pointer: coarse) { & a, & b { padding: 12px 0; } }
 `;

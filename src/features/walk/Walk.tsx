@@ -83,7 +83,7 @@ function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView
       {measure.scale.kind === 'continuous' && measure.unit === 'g' && <ScalePanel unitWord={view.unitWord} lastG={last?.value ?? null} take={(massG, device) => void walk.save('picked', massG.toFixed(1), device)} />}
       {measure.scale.kind === 'continuous' && measure.unit === 'mm' && <KeyInstrument key={measure.id} kind="caliper" lastMm={last?.value ?? null} take={(written, device) => void walk.save('picked', written, device)} />}
       {measure.scale.kind === 'ordinal' && measure.scale.hasBeyond && <KeyInstrument key={measure.id} kind="probe" lastMm={null} take={(written, device) => void walk.save('picked', written, device)} />}
-      {measure.scale.kind === 'percent' && measure.name.toLowerCase().includes('cover') && <CoverPanel take={percent => walk.type(percent.toFixed(1))} />}
+      {measure.scale.kind === 'percent' && measure.fromPicture !== null && <CoverPanel counts={measure.fromPicture} take={percent => walk.type(percent.toFixed(1))} />}
       {!isOwnButton && <Button data-tone="main" onPress={() => void walk.save('picked')} isDisabled={walk.typed === ''}>{walk.isAsked ? 'Yes, it is' : `Next ${view.unitWord}`}</Button>}
       <Others>
         <Button onPress={() => walk.go((walk.here + walk.stops.length - 1) % walk.stops.length)}>Back</Button>

@@ -27,6 +27,8 @@ export interface WalkMeasure {
   readonly scaleWords: string;
   readonly parts: number;
   readonly drawing: Drawing | null;
+  /** What a picture of it is counted for; null where a picture says nothing. */
+  readonly fromPicture: 'green' | 'brown' | null;
 }
 
 /** All that a walk needs to go on without a connection. Codes and places only: whose pot it is does not leave the server. */
@@ -53,7 +55,14 @@ export function walkViewOf(data: TrialData, bench: BenchView | null, today: stri
   return {
     trialId: trial.id, question: trial.question, unitWord: trial.unitWord, state: trial.state, startsOn: trial.startsOn, system,
     units: [...(bench?.units ?? [])].sort((a, b) => a.position - b.position).map(({ id, code, where }) => ({ id, code, where })),
-    measures: measures.flatMap(({ id, name, definition, unit, scale, parts, kindKey }): WalkMeasure[] => (scale === null ? [] : [{ id, name, definition, unit, scale, scaleWords: scaleWords(scale), parts, drawing: kindKey === null ? null : (readingKind(kindKey)?.drawing ?? null) }])),
+    measures: measures.flatMap(({ id, name, definition, unit, scale, parts, kindKey }): WalkMeasure[] => (scale === null ? [] : [{ id, name, definition, unit, scale, scaleWords: scaleWords(scale), parts, drawing: kindKey === null ? null : (readingKind(kindKey)?.drawing ?? null), fromPicture: countedFromPicture(name, kindKey) }])),
     values: [...values.values()],
   };
+}
+
+const BROWNS: readonly string[] = ['leaf-spot', 'burn', 'blight', 'weed-injury'];
+
+function countedFromPicture(name: string, kindKey: string | null): WalkMeasure['fromPicture'] {
+  if (/cover/i.test(name)) return 'green';
+  return BROWNS.includes(kindKey ?? '') || /brown|spot|scorch/i.test(name) ? 'brown' : null;
 }

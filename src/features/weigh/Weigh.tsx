@@ -9,6 +9,7 @@ import type { Measure, Pick, TrialState } from '@/core/trial/trial-data';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
 import { shortDay } from '@/features/frame/days';
+import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft, TwoParts } from '@/ui/Page';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -85,7 +86,7 @@ function Round({ trialId, state, unitWord, measure, system, today, asked, bench,
   return (
     <TwoParts>
       <BenchSide>
-        <Ways><b>The harvest</b><Link href={`/trials/${trialId}/readings`}>Readings</Link>{state === 'locked' && <Link href={`/trials/${trialId}/walk`}>Walk round</Link>}</Ways>
+        <WeighWays trialId={trialId} here="weigh" canWalk={state === 'locked'} />
         <div data-desk><Bench view={bench} label="The bench from above: full pots are done today" lens={lens} onOpen={each => round.choose(each.id)} /></div>
         <Sums aria-live="polite">
           <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}<small>{pluralOf(unitWord)} done</small></dd></div>
@@ -108,11 +109,6 @@ function Round({ trialId, state, unitWord, measure, system, today, asked, bench,
 function lastPickBefore(picks: readonly Pick[], unit: BenchUnit, day: string): Pick | undefined {
   return picks.filter(pick => pick.unitId === unit.id && pick.pickedOn < day).sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))[0];
 }
-
-const Ways = styled.nav`
-  display: flex; flex-wrap: wrap; gap: 8px 24px;
-  @media (pointer: coarse) { & a, & b { padding: 12px 0; } }
-`;
 
 const BenchSide = styled.div`
   @media (max-width: 900px) { order: 2; & [data-desk] { display: none; } }

@@ -16,7 +16,7 @@ export default async function AskPage(props: TrialPageProps) {
   return (
     <TrialFrame frame={frame} step="ask">
       <AskForm draftKey={`turnspit-question-${data.trial.id}`} saved={questionFormOf(data)} isLocked={data.trial.state !== 'planned'} bench={benchViewOf(data, isOpen)} save={changeQuestionAction.bind(null, data.trial.id)}>
-        <Predictions sealed={data.predictions.map(({ by, sealedAt }) => ({ by, sealedAt }))} treatments={data.treatments.map(treatment => treatment.name)} predict={canGuess ? predictAction.bind(null, data.trial.id) : null} />
+        <Predictions sealed={data.predictions.filter(each => each.about === '').map(({ by, sealedAt }) => ({ by, sealedAt }))} treatments={data.treatments.map(treatment => treatment.name)} predict={canGuess ? predictAction.bind(null, data.trial.id) : null} />
       </AskForm>
     </TrialFrame>
   );

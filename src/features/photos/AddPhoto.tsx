@@ -1,0 +1,65 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import { v7 } from 'uuid';
+import { PHOTO_WORDS, PhotoOf } from '@/core/image/photo';
+import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+import { sendPhoto } from './send-photo';
+
+interface AddPhotoProps {
+  readonly trialId: string;
+  readonly units: readonly { readonly id: string; readonly code: string }[];
+  readonly unitWord: string;
+  readonly today: string;
+}
+
+/** A picture from the phone or a file, with whose it is and what it shows. */
+export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
+  const router = useRouter();
+  const [unitId, setUnit] = useState(units[0]?.id ?? '');
+  const [shows, setShows] = useState<PhotoOf>('plant');
+  const [takenOn, setDay] = useState(today);
+  const [note, setNote] = useState('');
+  const [said, setSaid] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [isBusy, setBusy] = useState(false);
+  const add = async (input: HTMLInputElement): Promise<void> => {
+    const file = input.files?.[0];
+    if (!file) return;
+    setBusy(true);
+    setSaid('');
+    const answer = await sendPhoto(trialId, { id: v7(), unitId, takenOn, shows, note }, file);
+    setBusy(false);
+    setTrouble(answer.kind === 'refused' ? answer.says : answer.kind === 'no-connection' ? 'There is no connection. Choose the picture again when it is back.' : null);
+    input.value = '';
+    if (answer.kind !== 'kept') return;
+    setSaid(`${units.find(unit => unit.id === unitId)?.code ?? ''}: kept.`);
+    setNote('');
+    router.refresh();
+  };
+  return (
+    <Fields>
+      <div data-fields>
+        <Select label={`Of the ${unitWord}`} name="photoUnit" value={unitId} onChange={setUnit} options={units.map(unit => ({ value: unit.id, label: unit.code }))} />
+        <Select label="It shows" name="photoShows" value={shows} onChange={setShows} options={PhotoOf.options.map(value => ({ value, label: PHOTO_WORDS[value] }))} />
+        <TextField label="Taken on" name="photoDay" type="date" value={takenOn} onChange={setDay} />
+        <TextField label="Note" name="photoNote" value={note} onChange={setNote} />
+      </div>
+      <label><span>Picture</span> <input type="file" accept="image/jpeg,image/png,image/webp" disabled={isBusy} onChange={event => void add(event.target)} /></label>
+      <Soft>From the same spot, at the same hour, a rule beside the plant. It is made smaller; where and when it was taken is taken out.</Soft>
+      <p role="status">{isBusy ? 'Sending…' : said}</p>
+      {trouble && <Trouble>{trouble}</Trouble>}
+    </Fields>
+  );
+}
+
+const Fields = styled.div`
+  display: grid; gap: 10px;
+  & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
+  & [role='status'] { min-height: 1.5em; color: var(--leaf); font-weight: 600; }
+`;

@@ -1,0 +1,67 @@
+'use client';
+
+import { type PointerEvent, useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+
+interface MeasurePhotoProps {
+  readonly source: string;
+  readonly words: string;
+  readonly ratio: number;
+  readonly widthMm: number | null;
+  /** @param share the marked stretch, as a share of the picture's width */
+  readonly save: (share: number, mm: number) => Promise<Result<number, TrialTrouble>>;
+}
+
+/** Places in a picture, as shares of its width. */
+interface Mark {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** One picture, large; two touches mark a length that is known, and with it everything in it can be measured. */
+export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePhotoProps) {
+  const [marks, setMarks] = useState<readonly Mark[]>([]);
+  const [written, setWritten] = useState('');
+  const [says, setSays] = useState<string | null>(null);
+  const [isPending, startTransition] = useTransition();
+  const [from, to] = marks;
+  const share = from && to ? Math.hypot(to.x - from.x, to.y - from.y) : 1;
+  const mark = (event: PointerEvent<SVGSVGElement>): void => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const at = { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.width };
+    setMarks(marks.length === 1 ? [...marks, at] : [at]);
+  };
+  const submit = (): void => startTransition(async () => {
+    const done = await save(share, Number(written.replace(',', '.')));
+    setSays(done.ok ? null : done.trouble.kind === 'invalid' ? (Object.values(done.trouble.fields)[0] ?? null) : 'It was taken away meanwhile.');
+  });
+  return (
+    <Large>
+      <svg viewBox={`0 0 1 ${1 / ratio}`} role="img" aria-label={words} onPointerDown={mark}>
+        <image href={source} width={1} height={1 / ratio} />
+        {from && to && <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />}
+        {marks.map(each => <circle key={`${each.x} ${each.y}`} cx={each.x} cy={each.y} r={0.008} />)}
+      </svg>
+      <div>
+        <b>{words}</b>
+        <Soft>{widthMm === null ? 'Touch both ends of something you know the length of.' : from && to ? `Marked: ${Math.round(share * widthMm)} mm.` : `The picture is ${Math.round(widthMm)} mm wide. Two touches measure in it.`}</Soft>
+        <TextField label={from && to ? 'So long is what is marked, mm' : 'So wide is the whole picture, mm'} name="photoMm" value={written} onChange={setWritten} inputMode="decimal" trouble={says ?? undefined} />
+        <Button onPress={submit} isPending={isPending} isDisabled={written === ''}>That is its scale</Button>
+      </div>
+    </Large>
+  );
+}
+
+const Large = styled.div`
+  display: grid; grid-template-columns: minmax(0, 2fr) minmax(200px, 1fr); gap: 20px; align-items: start;
+  & svg { width: 100%; max-height: 70vh; background: var(--slate-deep); touch-action: manipulation; cursor: crosshair; }
+  & line { stroke: var(--clay); stroke-width: 3; vector-effect: non-scaling-stroke; }
+  & circle { fill: none; stroke: var(--clay); stroke-width: 3; vector-effect: non-scaling-stroke; }
+  & > div { display: grid; gap: 10px; }
+  @media (max-width: 640px) { grid-template-columns: minmax(0, 1fr); }
+`;

@@ -1,0 +1,100 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { shortDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Soft } from '@/ui/Page';
+import { PlantLabel } from '@/ui/PlantLabel';
+import { Trouble } from '@/ui/Trouble';
+import { AddPhoto } from './AddPhoto';
+import { MeasurePhoto } from './MeasurePhoto';
+import type { HungPhoto, PhotoWall } from './photo-view';
+
+interface PhotosProps {
+  readonly trialId: string;
+  readonly walls: readonly PhotoWall[];
+  readonly units: readonly { readonly id: string; readonly code: string }[];
+  readonly unitWord: string;
+  readonly today: string;
+  readonly isClosed: boolean;
+  readonly measure: (input: unknown) => Promise<Result<number, TrialTrouble>>;
+  readonly drop: (photoId: string) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** Pictures that are kept: beside each other at one scale, or first and last, and blind if wanted. */
+export function Photos({ trialId, walls, units, unitWord, today, isClosed, measure, drop }: PhotosProps) {
+  const [shows, setShows] = useState(walls[0]?.shows ?? 'plant');
+  const [way, setWay] = useState<'side' | 'pairs'>('side');
+  const [isHidden, setHidden] = useState(false);
+  const [opened, setOpened] = useState<HungPhoto | null>(null);
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const wall = walls.find(each => each.shows === shows) ?? walls[0];
+  const take = (photo: HungPhoto): void => startTransition(async () => {
+    const done = await drop(photo.id);
+    setTrouble(done.ok ? undefined : done.trouble);
+    if (done.ok) setOpened(null);
+  });
+  const figure = (photo: HungPhoto, words: string, share: number) => (
+    <figure key={photo.id}>
+      <button type="button" onClick={() => setOpened(photo)} aria-label={`Look at ${words} closely`} style={{ width: `${100 * share}%` }}>
+        {/* biome-ignore lint/performance/noImgElement: it is small already, and made by this application */}
+        <img src={`/api/photos/${trialId}/${photo.id}?size=small`} alt={words} style={{ aspectRatio: photo.ratio }} loading="lazy" />
+      </button>
+      <figcaption>{words}{!isHidden && photo.tag && <><PlantLabel look={photo.tag} width={14} /> {photo.tag.name}</>}</figcaption>
+    </figure>
+  );
+  return (
+    <Wall aria-label="Pictures">
+      <h2>Pictures</h2>
+      {!wall && <Soft>None yet. One a {unitWord} at the start and one at the end say more than twenty of the best.</Soft>}
+      {wall && (
+        <>
+          <div data-fields>
+            {walls.length > 1 && <Choice label="They show" name="wall" value={wall.shows} onChange={setShows} options={walls.map(each => ({ value: each.shows, label: each.words }))} direction="row" />}
+            <Choice label="Hung" name="wallWay" value={way} onChange={setWay} options={[{ value: 'side', label: 'beside each other' }, { value: 'pairs', label: 'first and last' }]} direction="row" />
+          </div>
+          <label><input type="checkbox" checked={isHidden} onChange={event => setHidden(event.target.checked)} /> Hide whose they are: let somebody else put them in order</label>
+          {way === 'side' && <Soft>{wall.hasScale ? 'At one scale: a centimetre is as long in each.' : 'Not at one scale: some have no length marked. Open them and mark one.'}</Soft>}
+          {way === 'side' && <div data-wall>{wall.side.map((photo, i) => figure(photo, isHidden ? `picture ${i + 1}` : `${photo.code}, ${shortDay(photo.takenOn)}`, photo.drawn))}</div>}
+          {way === 'pairs' && wall.pairs.length === 0 && <Soft>No {unitWord} has pictures of two days yet.</Soft>}
+          {way === 'pairs' && <div data-pairs>{wall.pairs.map(({ code, before, after }, i) => <div key={code}>{[before, after].map(photo => figure(photo, `${isHidden ? `${unitWord} ${i + 1}` : code}, ${shortDay(photo.takenOn)}`, photo.drawn))}</div>)}</div>}
+        </>
+      )}
+      {opened && (
+        <section aria-label="One picture">
+          <MeasurePhoto key={opened.id} source={`/api/photos/${trialId}/${opened.id}`} words={isHidden ? 'the picture' : `${opened.code}, ${shortDay(opened.takenOn)}`} ratio={opened.ratio} widthMm={opened.widthMm} save={(share, mm) => measure({ photoId: opened.id, share, mm })} />
+          {opened.note !== '' && !isHidden && <p>{opened.note}</p>}
+          <div data-acts><Button onPress={() => setOpened(null)}>Put it back</Button>{!isClosed && <Button data-tone="quiet" onPress={() => take(opened)} isPending={isPending}>Take it away for good</Button>}</div>
+        </section>
+      )}
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      {!isClosed && units.length > 0 && <details><summary>Keep a picture</summary><AddPhoto trialId={trialId} units={units} unitWord={unitWord} today={today} /></details>}
+    </Wall>
+  );
+}
+
+const Wall = styled.section`
+  display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
+  & [data-fields] { display: flex; flex-wrap: wrap; gap: 8px 32px; }
+  & > label { display: flex; gap: 8px; align-items: center; min-height: 32px; }
+  & input[type='checkbox'] { width: 18px; height: 18px; accent-color: var(--clay); flex: none; }
+  & [data-wall] { display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 16px; align-items: end; }
+  & [data-pairs] { display: grid; grid-template-columns: repeat(auto-fill, minmax(340px, 1fr)); gap: 20px; }
+  & [data-pairs] > div { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; align-items: end; }
+  & figure { margin: 0; display: grid; gap: 6px; }
+  & figure button { border: 0; background: none; padding: 0; cursor: zoom-in; justify-self: start; }
+  & figure button:focus-visible { outline: 3px solid var(--clay); outline-offset: 2px; }
+  & img { width: 100%; display: block; background: var(--slate-deep); }
+  & figcaption { display: flex; flex-wrap: wrap; gap: 4px 8px; align-items: center; font-size: 0.9375rem; font-variant-numeric: tabular-nums slashed-zero; }
+  & [data-acts] { display: flex; flex-wrap: wrap; gap: 12px; }
+  & section { border-block: 1px solid var(--rule); padding-block: 12px; display: grid; gap: 12px; }
+  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  & details[open] > * + * { margin-top: 12px; }
+  @media (max-width: 640px) { & [data-wall] { grid-template-columns: repeat(2, minmax(0, 1fr)); } & [data-pairs] { grid-template-columns: minmax(0, 1fr); } }
+  @media (pointer: coarse) { & summary { padding: 12px 0; } & > label { min-height: 48px; } }
+`;
