@@ -29,6 +29,8 @@ export function recordMishap(trialId: string, input: unknown): Promise<Result<re
     const units = data.units.filter(unit => codes.includes(unit.code));
     if (units.length !== new Set(codes).size) return { what, result: failure({ kind: 'invalid', fields: { codes: 'Choose among the units of this trial.' } }) };
     if (form.byTreatment === 'yes' && form.decision !== 'keep') return { what, result: failure({ kind: 'invalid', fields: { decision: 'What the treatment did is its result: it stays in.' } }) };
+    const { replaceUntil } = data.trial.rules;
+    if (form.decision === 'replace' && replaceUntil !== '' && form.happenedOn > replaceUntil) return { what, result: failure({ kind: 'invalid', fields: { decision: `It was agreed that no spare stands in after ${replaceUntil}. Let it count to that day, or leave it out.` } }) };
     const incidents = units.map((unit): Incident => ({ ...form, id: IncidentId.parse(newId()), unitId: unit.id, recordedAt: instantNow(), what: MISHAP_WORDS[form.cause], afterKeyOpened: isKeyOpen(data.trial), supersedes: null, isRemoval: false }));
     for (const incident of incidents) await addIncident(db, trialId, incident);
     return { what, subjectId: incidents[0]?.id ?? '', detail: { codes, cause: form.cause, decision: form.decision }, result: success(incidents) };

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { z } from 'zod';
-import { Photo, PhotoOf } from '@/core/image/photo';
+import { type Photo, PhotoOf } from '@/core/image/photo';
 import { pictureKind } from '@/core/image/picture-kind';
 import { failure, type Result, success } from '@/core/result';
 import { GardenDay } from '@/core/trial/calendar-day';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/field-troubles';
-import { Tasting } from '@/core/trial/tasting';
+import type { Tasting } from '@/core/trial/tasting';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { addTasting, countTasting, tastingsOf } from '@/store/close-looks';
 import { database } from '@/store/database';

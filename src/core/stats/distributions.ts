@@ -1,3 +1,4 @@
+import gammaInc from '@stdlib/math-base-special-gammainc';
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import fInverse from '@stdlib/stats-base-dists-f-quantile';
 import stdNormalCdf from '@stdlib/stats-base-dists-normal-cdf';
@@ -34,6 +35,12 @@ export function fQuantile(p: number, df1: number, df2: number): number {
   requirePositive('df2', df2);
   requireOpenUnit('p', p);
   return fInverse(p, df1, df2);
+}
+
+/** P(X ≥ x) for chi-square with `df` > 0 degrees of freedom: the upper incomplete gamma, so that tiny values survive. */
+export function chiSquareUpperTail(x: number, df: number): number {
+  requirePositive('df', df);
+  return x <= 0 ? 1 : gammaInc(x / 2, df / 2, true, true);
 }
 
 /** P(Z ≤ z) for the standard normal. */

@@ -4,7 +4,7 @@ import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
-import { daysBetween, GardenDay } from './calendar-day';
+import { CalendarDay, daysBetween, GardenDay } from './calendar-day';
 import { type FieldTroubles, fieldTroublesOf } from './field-troubles';
 import { BLANK_MEASURE } from './blank-facts';
 import { MeasureId } from './ids';
@@ -24,7 +24,7 @@ export const USUAL_RULES = {
   replace: 'Only in the first two weeks, from the spares, and not for harm that the treatment may have done.',
   cull: 'Rotten, split or eaten pieces: weighed apart.',
   key: 'Whoever feeds. Who weighs does not look.',
-  rescue: 'An untreated one that would die is saved; its measuring ends on that day, and the day is noted.', seasons: 1,
+  rescue: 'An untreated one that would die is saved; its measuring ends on that day, and the day is noted.', seasons: 1, ripe: 'When it would be picked for the table.', replaceUntil: '',
 } as const;
 
 /** What a treatment does to a plant or its place. */
@@ -49,7 +49,7 @@ export const QuestionForm = z.object({
   /** What the margin may be worked out from: all three or none. */
   money: z.object({ costEach: Figure, worthPerKg: Figure, presentKg: Figure }).default({ costEach: '', worthPerKg: '', presentKg: '' }),
   interest: z.string().trim().max(400, 'At most 400 characters.').default(''),
-  rules: z.object({ end: z.enum(['date', 'stage']), endStage: z.string().trim().max(200, 'At most 200 characters.'), leaveOut: RuleText, replace: RuleText, cull: RuleText, key: RuleText.default(''), rescue: RuleText.default(''), seasons: z.coerce.number('Seasons: a whole number.').int('Seasons: a whole number.').min(1, 'At least one season.').max(20, 'At most 20.').default(1) })
+  rules: z.object({ end: z.enum(['date', 'stage']), endStage: z.string().trim().max(200, 'At most 200 characters.'), leaveOut: RuleText, replace: RuleText, cull: RuleText, ripe: RuleText.default(''), replaceUntil: z.union([z.literal(''), z.iso.date('That is not a date. Write it as 2026-08-03.').pipe(CalendarDay)]).default(''), key: RuleText.default(''), rescue: RuleText.default(''), seasons: z.coerce.number('Seasons: a whole number.').int('Seasons: a whole number.').min(1, 'At least one season.').max(20, 'At most 20.').default(1) })
     .default(USUAL_RULES),
 });
 export type QuestionForm = z.infer<typeof QuestionForm>;

@@ -1,6 +1,6 @@
 import type { BenchDraft } from './bench-form';
 import { CONTROL_NEEDS } from './control-advice';
-import type { Act, QuestionForm } from './question-form';
+import { type Act, type QuestionForm, USUAL_RULES } from './question-form';
 
 /** A kind of question that gardeners ask, with all that it sets up. Everything can be changed afterwards. */
 export interface QuestionPattern {
@@ -60,7 +60,7 @@ export const QUESTION_PATTERNS: readonly QuestionPattern[] = [
     id: 'which-remedy', asks: 'Which remedy against pest or blight?', makes: 'Remedies beside a plain-water spray, in blocks.', days: 45,
     form: {
       ...listed('remedy', 'plain-water spray', 'soap spray', 'oil spray'), unitWord: 'plant', question: 'Does a spray keep more of the crop sound?',
-      rules: { end: 'date', endStage: '', leaveOut: 'Only for what the spray can’t have caused. A plant that the spray harmed stays in.', replace: 'Never: a dead plant is a result.', cull: 'Pieces with any damage: weighed apart.', key: 'Whoever sprays. Who weighs does not look.', rescue: 'None is saved: a dead plant is a result.', seasons: 1 },
+      rules: { ...USUAL_RULES, end: 'date', endStage: '', leaveOut: 'Only for what the spray can’t have caused. A plant that the spray harmed stays in.', replace: 'Never: a dead plant is a result.', cull: 'Pieces with any damage: weighed apart.', key: 'Whoever sprays. Who weighs does not look.', rescue: 'None is saved: a dead plant is a result.', seasons: 1 },
     },
     bench: { kind: 'complete-blocks', blockCount: '6', blockWord: 'row' },
   },

@@ -195,6 +195,10 @@ export type TrialState = z.infer<typeof TrialState>;
 export const TrialRules = z.object({
   end: z.enum(['date', 'stage']).default('date'), endStage: z.string().max(200).default(''),
   leaveOut: z.string().max(400).default(''), replace: z.string().max(400).default(''), cull: z.string().max(400).default(''),
+  /** When a piece is ripe: what is picked before counts as green. */
+  ripe: z.string().max(400).default(''),
+  /** The last day on which a spare may stand in for a unit; empty: none was set. */
+  replaceUntil: z.union([z.literal(''), CalendarDay]).default(''),
   /** Who may see which unit got what before the end. */
   key: z.string().max(400).default(''),
   /** When an untreated unit is saved, and that its measuring ends there. */

@@ -10,6 +10,7 @@ const LISTED = [
   ['W', 'walks round the trial in hand'],
   ['Arrows', 'from pot to pot on the bench; Enter opens one'],
   ['Enter', 'saves a pick and goes on to the next pot'],
+  ['Alt + M, Alt + N', 'a mishap of the pot in hand, its note'],
   ['Ctrl or ⌘ + Z', 'undoes the last pick, outside a field with words in it'],
   ['?', 'this list'],
 ] as const;

@@ -6,7 +6,7 @@ import { counted } from '@/core/words/plural';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 import type { DeskView } from './desk-view';
-import { useGrid } from './use-grid';
+import { oddInGrid, useGrid } from './use-grid';
 
 /** Pots by measures for one day, driven by keys alone; a block from a spreadsheet can be pasted. */
 export function ReadingGrid({ view }: { readonly view: DeskView }) {
@@ -33,6 +33,7 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
     void grid.paste(row, column, block).then(setLeft);
   };
   const troubles = view.units.flatMap(unit => view.columns.flatMap(column => { const { state, trouble } = grid.cellOf(unit.id, column); return state === 'bad' ? [{ key: `${unit.code} ${column.head}`, says: `${unit.code}, ${column.head}: ${trouble}` }] : []; }));
+  const odd = oddInGrid(view, grid.cellOf);
   return (
     <Grid ref={table}>
       <WideTable label={`Readings of ${view.day}`}>
@@ -56,6 +57,7 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
         ))}</tbody>
       </WideTable>
       <Troubles role="status">{troubles.slice(0, 8).map(each => <li key={each.key}>{each.says}</li>)}{troubles.length > 8 && <li>and {troubles.length - 8} more.</li>}</Troubles>
+      {odd.length > 0 && <Odd role="status">{odd.slice(0, 5).map(says => <li key={says}>{says}</li>)}</Odd>}
       {left > 0 && <p role="alert">{counted(left, 'pasted cell')} had no place in the grid and {left === 1 ? 'was' : 'were'} left out.</p>}
       <Soft>Enter goes down, Shift and Enter up, arrows all ways. 0 is a value; a dash is “not looked at”; “dead” is dead. A block from a spreadsheet can be pasted. Each cell is saved as it is left.</Soft>
     </Grid>
@@ -81,4 +83,8 @@ const Cell = styled.input`
 
 const Troubles = styled.ul`
   margin: 8px 0 0; padding: 0; list-style: none; color: var(--beet);
+`;
+
+const Odd = styled(Troubles)`
+  color: var(--straw);
 `;

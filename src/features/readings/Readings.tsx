@@ -9,6 +9,7 @@ import { Courses } from './Courses';
 import type { DeskView } from './desk-view';
 import { ImportTable } from './ImportTable';
 import { MeasureList } from './MeasureList';
+import { Notes } from './Notes';
 import { ReadingGrid } from './ReadingGrid';
 import { ReadingHistory } from './ReadingHistory';
 
@@ -36,6 +37,7 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
         </section>
       ) : <Soft>{view.state === 'planned' ? 'Choose now what is read; the grid opens when the plan is locked.' : 'Choose what is read, and the grid opens.'}</Soft>}
       {view.courses.length > 0 && <Courses courses={view.courses} unitWord={view.unitWord} />}
+      {view.state !== 'planned' && <Notes notes={view.notes} />}
       <MeasureList view={view} add={add} drop={drop} />
     </Desk>
   );

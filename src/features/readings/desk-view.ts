@@ -4,6 +4,7 @@ import { type CoursePoint, unitCourse } from '@/core/measure/unit-values';
 import { scaleWords } from '@/core/measure/scale';
 import type { Measure, TrialData, TrialState } from '@/core/trial/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
+import { type NoteLine, notesOf } from './notes';
 
 /** A column of the desk's grid: a measure, or one part of it. */
 export interface DeskColumn {
@@ -44,11 +45,12 @@ export interface DeskView {
   readonly measures: readonly { readonly id: Measure['id']; readonly name: string; readonly definition: string; readonly scaleWords: string; readonly readings: number; readonly scale: Measure['scale']; readonly unit: string }[];
   /** Of each measure, the harvest among them, every pot's course so far: by code, never by treatment. */
   readonly courses: readonly MeasureCourses[];
+  readonly notes: readonly NoteLine[];
   /** What the library offers that is not read yet. */
   readonly offered: readonly { readonly key: string; readonly name: string; readonly definition: string; readonly when: string; readonly instrument: string }[];
 }
 
-export function deskViewOf(data: TrialData, bench: BenchView | null, day: string, today: string): DeskView {
+export function deskViewOf(data: TrialData, { bench, isOpen }: { readonly bench: BenchView | null; readonly isOpen: boolean }, day: string, today: string): DeskView {
   const { trial, readings } = data;
   const measures = data.measures.filter(measure => measure.scale !== null);
   const byId = new Map(measures.map(measure => [measure.id as string, measure]));
@@ -65,6 +67,7 @@ export function deskViewOf(data: TrialData, bench: BenchView | null, day: string
       const pots = data.units.map(unit => ({ code: unit.code as string, course: unitCourse(data, unit.id, measure) })).filter(pot => pot.course.length > 0);
       return pots.length === 0 ? [] : [{ measureId: measure.id, name: measure.name, unit: measure.unit === 'count' ? '' : measure.unit, pots }];
     }),
+    notes: notesOf(data, isOpen),
     offered: READING_KINDS.filter(kind => !measures.some(measure => measure.kindKey === kind.key)).map(({ key, name, definition, when, instrument }) => ({ key, name, definition, when, instrument })),
   };
 }

@@ -21,7 +21,7 @@ const [height, colour] = [made('height'), made('leaf-colour')];
 const [first, second] = trial.units;
 if (!first || !second) throw new Error('the fixture must have units');
 const data: TrialData = { ...trial, measures: [...trial.measures, height, colour], picks: [pickFixture(first)], readings: [readingFixture(first, height, 213, { takenOn: '2026-06-02', asWritten: '21.3 cm' }), readingFixture(second, height, null, { takenOn: '2026-06-02', outcome: 'dead' })] };
-const view = (changes: Partial<TrialData> = {}) => deskViewOf({ ...data, ...changes }, benchViewOf(data, false), '2026-06-02', '2026-06-30');
+const view = (changes: Partial<TrialData> = {}) => deskViewOf({ ...data, ...changes }, { bench: benchViewOf(data, false), isOpen: false }, '2026-06-02', '2026-06-30');
 
 beforeEach(() => postReadings.mockReset());
 
@@ -48,6 +48,14 @@ describe('the grid', () => {
     fireEvent.blur(cell(first));
     expect(await screen.findByText(`${first.code}, Plant height: “tall” is not a number.`)).toBeVisible();
     expect(cell(first)).toHaveAttribute('aria-invalid', 'true');
+  });
+  test('a value far from the pot’s last one is asked about, and kept', async () => {
+    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) => entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })));
+    render(<ReadingGrid view={view({ readings: [readingFixture(first, height, 213, { takenOn: '2026-05-26' })] })} />);
+    fireEvent.change(cell(first), { target: { value: '2130' } });
+    fireEvent.blur(cell(first));
+    expect(await screen.findByText(`${first.code}, Plant height: 2130. Sure? Last time it was 213 mm.`)).toBeVisible();
+    expect(cell(first)).toHaveAttribute('data-state', 'saved');
   });
   test('an emptied cell takes its reading out; a dash is “not looked at”', async () => {
     postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) => entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })));

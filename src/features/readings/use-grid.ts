@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { v7 } from 'uuid';
+import { oddnessWords, oddReading } from '@/core/measure/odd-reading';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { postReadings } from '@/features/walk/send-outbox';
 import type { DeskColumn, DeskView } from './desk-view';
@@ -12,11 +13,13 @@ export interface GridCell {
   readonly state: 'saved' | 'typed' | 'sending' | 'bad';
   /** Why it was not taken. */
   readonly trouble: string;
+  /** It was put down on this page: what is odd about it is asked. */
+  readonly isFresh: boolean;
   /** The reading that stands there. */
   readonly id: string | null;
 }
 
-const EMPTY: GridCell = { text: '', state: 'saved', trouble: '', id: null };
+const EMPTY: GridCell = { text: '', state: 'saved', trouble: '', isFresh: false, id: null };
 const MOST_AT_ONCE = 500;
 
 export const cellKey = (unitId: string, { measureId, part }: Pick<DeskColumn, 'measureId' | 'part'>): string => `${unitId} ${measureId} ${part}`;
@@ -29,7 +32,7 @@ interface Change {
 
 /** The grid's cells, and the one way in which any change of them gets to the server: typed, pasted or emptied. */
 export function useGrid(view: DeskView) {
-  const [cells, setCells] = useState<ReadonlyMap<string, GridCell>>(() => new Map(view.cells.map(({ unitId, measureId, part, text, id }) => [`${unitId} ${measureId} ${part}`, { text, id, state: 'saved', trouble: '' }])));
+  const [cells, setCells] = useState<ReadonlyMap<string, GridCell>>(() => new Map(view.cells.map(({ unitId, measureId, part, text, id }) => [`${unitId} ${measureId} ${part}`, { text, id, isFresh: false, state: 'saved', trouble: '' }])));
   const cellOf = (unitId: string, column: DeskColumn): GridCell => cells.get(cellKey(unitId, column)) ?? EMPTY;
   const put = (changes: readonly (readonly [string, Partial<GridCell>])[]): void => setCells(old => {
     const next = new Map(old);
@@ -39,7 +42,7 @@ export function useGrid(view: DeskView) {
 
   const send = async (changes: readonly Change[]): Promise<void> => {
     const wanted = changes.filter(({ unitId, column, text }) => { const old = cellOf(unitId, column); return text.trim() !== '' || old.id !== null; });
-    put(wanted.map(({ unitId, column, text }) => [cellKey(unitId, column), { text, state: 'sending', trouble: '' }]));
+    put(wanted.map(({ unitId, column, text }) => [cellKey(unitId, column), { text, state: 'sending', trouble: '', isFresh: true }]));
     for (let from = 0; from < wanted.length; from += MOST_AT_ONCE) {
       const batch = wanted.slice(from, from + MOST_AT_ONCE).map(change => ({ key: cellKey(change.unitId, change.column), entry: entryOf(change, cellOf(change.unitId, change.column).id, view.day) }));
       try {
@@ -82,4 +85,19 @@ function sentenceOf(trouble: unknown): string {
 
 function isTrouble(trouble: unknown): trouble is TrialTrouble {
   return typeof trouble === 'object' && trouble !== null && 'kind' in trouble && typeof trouble.kind === 'string';
+}
+
+/** What of the page's own entries looks like a slip: “sure?”, with the reason. Asked, never refused. */
+export function oddInGrid(view: DeskView, cellOf: (unitId: string, column: DeskColumn) => GridCell): readonly string[] {
+  return view.columns.flatMap(column => {
+    const scale = view.measures.find(measure => measure.id === column.measureId)?.scale;
+    if (!scale) return [];
+    const values = view.units.map(unit => ({ unit, cell: cellOf(unit.id, column) })).flatMap(({ unit, cell }) => (cell.state === 'saved' && /^\d/.test(cell.text) ? [{ unit, cell, value: Number.parseFloat(cell.text.replace(',', '.')) }] : []));
+    const pots = view.courses.find(course => course.measureId === column.measureId)?.pots ?? [];
+    return values.filter(each => each.cell.isFresh).flatMap(({ unit, value }) => {
+      const own = pots.find(pot => pot.code === unit.code)?.course.filter(point => point.day < view.day).map(point => point.value) ?? [];
+      const odd = oddReading(value, scale, own, values.filter(other => other.unit !== unit).map(other => other.value));
+      return odd === null ? [] : [`${unit.code}, ${column.head}: ${value}. ${oddnessWords(odd, column.unit)}`];
+    });
+  });
 }

@@ -22,6 +22,7 @@ import type { WalkView } from './walk-view';
 // Only who weighs, or looks from above, loads these.
 const ScalePanel = dynamic(() => import('./ScalePanel').then(file => file.ScalePanel), { ssr: false });
 const KeyInstrument = dynamic(() => import('./KeyInstrument').then(file => file.KeyInstrument), { ssr: false });
+const WalkPhoto = dynamic(() => import('./WalkPhoto').then(file => file.WalkPhoto), { ssr: false });
 const CoverPanel = dynamic(() => import('@/features/cover/CoverPanel').then(file => file.CoverPanel), { ssr: false });
 
 /** Walking round: one pot, one question, large keys. Every value is safe in this browser before the next pot comes. */
@@ -91,13 +92,14 @@ function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView
         <Button onPress={() => void walk.undo()} isDisabled={!walk.canUndo}>Undo</Button>
       </Others>
       <details onToggle={event => setOpen(event.currentTarget.open)}>
-        <summary>No value, or a note</summary>
+        <summary>No value, a note, a picture</summary>
         {isOpen && (
           <Why>
             <TextField label="Note" name="walkNote" value={walk.note} onChange={walk.setNote} />
             <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
             <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
             <Button onPress={() => void walk.save('dead')}>It is dead</Button>
+            <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
           </Why>
         )}
       </details>

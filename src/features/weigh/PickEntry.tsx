@@ -23,6 +23,8 @@ interface PickEntryProps {
   readonly grossRef: RefObject<HTMLInputElement | null>;
   readonly lastPick: Pick | undefined;
   readonly isDoneToday: boolean;
+  /** When a piece is ripe, as it was agreed. */
+  readonly ripeRule: string;
 }
 
 const OUTCOMES: readonly { readonly value: Outcome; readonly label: string }[] = [
@@ -34,7 +36,7 @@ const OUTCOME_HINTS = {
 } as const satisfies Record<Outcome, string | null>;
 
 /** One pick: Enter saves it and goes on to the next pot. */
-export function PickEntry({ round, unit, units, measure, unitWord, today, grossRef, lastPick, isDoneToday }: PickEntryProps) {
+export function PickEntry({ round, unit, units, measure, unitWord, today, grossRef, lastPick, isDoneToday, ripeRule }: PickEntryProps) {
   const { draft, setDraft, fields, round: held, keepRound } = round;
   const isPicked = draft.outcome === 'picked';
   const isPieceByPiece = held.mode === 'piece';
@@ -70,16 +72,17 @@ export function PickEntry({ round, unit, units, measure, unitWord, today, grossR
       {isPicked && draft.grade === 'cull' && <Choice label="Why" name="cullReason" value={draft.cullReason ?? 'none'} onChange={reason => setDraft({ ...draft, cullReason: CullReason.safeParse(reason).data ?? null })} options={CullReason.options.map(value => ({ value, label: value }))} trouble={fields.cullReason} direction="row" />}
       <div data-round>
         <TextField label="Picked on" name="pickedOn" type="date" value={held.pickedOn} onChange={pickedOn => keepRound({ ...held, pickedOn })} trouble={fields.pickedOn} hint={held.pickedOn === today ? undefined : 'Not today.'} />
-        <Choice label="Entering" name="mode" value={held.mode} onChange={mode => keepRound({ ...held, mode })} options={[{ value: 'whole', label: 'a whole pick' }, { value: 'piece', label: 'piece by piece' }]} direction="row" />
+        <Choice label="Entering" name="mode" value={held.mode} onChange={mode => keepRound({ ...held, mode })} options={[{ value: 'whole', label: 'a whole pick' }, { value: 'piece', label: 'piece by piece' }, { value: 'strip', label: 'the last strip' }]} direction="row" />
       </div>
       <TextField label="Note" name="note" value={draft.note} onChange={note => setDraft({ ...draft, note })} trouble={fields.note} />
-      <Soft>{measure.name}: {measure.definition} Each {unitWord} counts once, however often it is picked.</Soft>
+      <Soft>{measure.name}: {measure.definition} Each {unitWord} counts once, however often it is picked.{ripeRule === '' ? '' : ` Ripe: ${ripeRule}`}</Soft>
     </Sheet>
   );
 }
 
 function saveWords(round: ReturnType<typeof useRound>, isPieceByPiece: boolean, unitWord: string): string {
   if (round.editing) return 'Save the change';
+  if (round.round.mode === 'strip' && round.draft.grade === 'sound' && round.draft.outcome !== 'dead') return 'Save, then its green';
   return isPieceByPiece ? 'Save this piece' : `Save, next ${unitWord}`;
 }
 

@@ -18,6 +18,8 @@ interface UnitPicksProps {
   readonly picks: readonly Pick[];
   readonly style: MassStyle;
   readonly measures: YieldMeasures;
+  /** What its tops weighed at the end, in g. */
+  readonly topsG?: number | undefined;
   readonly isClosed: boolean;
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
   readonly onEdit: (pick: Pick) => void;
@@ -25,13 +27,14 @@ interface UnitPicksProps {
 }
 
 /** What one pot has given, each entry to be changed or taken out, and what was changed before. */
-export function UnitPicks({ unit, picks, style, measures, isClosed, history, onEdit, onTakeOut }: UnitPicksProps) {
+export function UnitPicks({ unit, picks, style, measures, topsG, isClosed, history, onEdit, onTakeOut }: UnitPicksProps) {
   const sums = soundSums(picks);
   const bases = yieldBases(sums.netG, measures);
   return (
     <section>
       <h2>{unit.code} so far: {printMass(sums.netG, style)}{sums.pieces > 0 ? `, ${sums.pieces} sound pieces` : ''}</h2>
       {sums.netG > 0 && bases.length > 0 && <Soft>That is {bases.map(base => base.words).join(', ')}.</Soft>}
+      {sums.netG > 0 && topsG !== undefined && topsG > 0 && <Soft>{Math.round((100 * sums.netG) / (sums.netG + topsG))}% of what grew was harvest; the tops weighed {printMass(topsG, style)}.</Soft>}
       {picks.length === 0 ? <Soft>No entry yet.</Soft> : (
         <table>
           <thead><tr><th scope="col">Day</th><th scope="col">Found</th><th scope="col">Note</th><th scope="col"><Hidden>Change</Hidden></th></tr></thead>

@@ -45,7 +45,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
       <Weigh
         trialId={data.trial.id} state={data.trial.state} unitWord="pot" measure={measure} system="uk" today="2026-07-15" bench={benchViewOf(data, false)} picks={picks}
         take={take} remove={remove} undoRevision={async () => failure({ kind: 'changed-meanwhile' })} history={async () => picks}
-        yieldMeasures={{ areaM2: 0.05, mixMl: 10_000, minutes: 0 }} mishaps={mishapsOf(data)} isKeyOpen={false} recordMishap={recordMishap} takeBackMishap={async () => failure({ kind: 'changed-meanwhile' })}
+        topsG={{}} ripeRule="" yieldMeasures={{ areaM2: 0.05, mixMl: 10_000, minutes: 0 }} mishaps={mishapsOf(data)} isKeyOpen={false} recordMishap={recordMishap} takeBackMishap={async () => failure({ kind: 'changed-meanwhile' })}
       />
     </ChosenUnitProvider>
   );
@@ -93,6 +93,28 @@ test('a weight four times the others’ is asked about, not refused', async () =
   await waitFor(() => expect(inHand()).toHaveValue(wide.units[5]?.code));
   await user.type(gross(), '1400{Enter}');
   expect(await screen.findByText(/That is 14 times what others gave today\. Undo it if it was a slip\./)).toBeInTheDocument();
+});
+
+test('on the last strip the same pot is asked for its green before the next comes', async () => {
+  const user = userEvent.setup();
+  render(<HeldWeigh />);
+  await user.click(screen.getByText('the last strip'));
+  await user.type(gross(), '140{Enter}');
+  await screen.findByText(`${codes[0]}: 140 g saved.`);
+  expect(inHand()).toHaveValue(codes[0]);
+  await user.type(gross(), '60{Enter}');
+  expect(await screen.findByText(`${codes[0]}: 60 g, cull (green) saved.`)).toBeInTheDocument();
+  await waitFor(() => expect(inHand()).toHaveValue(codes[1]));
+  expect(screen.getByText(/^2 entries, 140 g sound: pot by pot and day by day the same/)).toBeInTheDocument();
+});
+
+test('Alt and M opens a mishap of the pot in hand, Alt and N its note', async () => {
+  const user = userEvent.setup();
+  render(<HeldWeigh />);
+  await user.keyboard('{Alt>}n{/Alt}');
+  expect(screen.getByLabelText('Note')).toHaveFocus();
+  await user.keyboard('{Alt>}m{/Alt}');
+  expect(screen.getByLabelText('It was')).toHaveFocus();
 });
 
 test('undo takes a new pick out again', async () => {

@@ -20,6 +20,9 @@ import { PickEntry } from './PickEntry';
 import { PotStrip } from './PotStrip';
 import { UnitPicks } from './UnitPicks';
 import { isDone, type RoundDoors, useRound } from './use-round';
+import { checkSums } from '@/core/measure/check-sums';
+import { Checked } from './Checked';
+import { useWeighKeys } from './use-weigh-keys';
 import { roundSums, soundSums } from './weigh-sums';
 import { pluralOf } from '@/core/words/plural';
 
@@ -37,6 +40,9 @@ interface WeighProps extends RoundDoors {
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
   /** What one unit's harvest may be counted by. */
   readonly yieldMeasures: YieldMeasures;
+  /** Tops at the end, in g, of the units whose tops were weighed. */
+  readonly topsG: Readonly<Record<string, number>>;
+  readonly ripeRule: string;
   readonly mishaps: readonly MishapView[];
   readonly isKeyOpen: boolean;
   readonly recordMishap: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
@@ -60,12 +66,13 @@ export function Weigh(props: WeighProps) {
   return <Round {...props} bench={bench} />;
 }
 
-function Round({ trialId, state, unitWord, measure, system, today, asked, bench, picks, take, remove, undoRevision, history, yieldMeasures, mishaps, isKeyOpen, recordMishap, takeBackMishap }: WeighProps & { readonly bench: BenchView }) {
+function Round({ trialId, state, unitWord, measure, system, today, asked, bench, picks, take, remove, undoRevision, history, yieldMeasures, topsG, ripeRule, mishaps, isKeyOpen, recordMishap, takeBackMishap }: WeighProps & { readonly bench: BenchView }) {
   const units = bench.units;
   const round = useRound({ trialId, units, picks, system, today, asked, take, remove, undoRevision });
   const { unit, style, saves } = round;
   const gross = useRef<HTMLInputElement>(null);
   const unitId = unit?.id;
+  useWeighKeys();
   // After a save, or when another pot is in hand, the next key belongs to the number. Not when the page merely catches up
   // with what was stored: by then someone may be writing elsewhere.
   // biome-ignore lint/correctness/useExhaustiveDependencies: these two say when, the effect does not read them
@@ -93,14 +100,15 @@ function Round({ trialId, state, unitWord, measure, system, today, asked, bench,
           <div><dt>picked</dt><dd>{printMass(sums.netG, style)}<small>{sums.pieces} sound pieces</small></dd></div>
           <div><dt>mean</dt><dd>{sums.meanG === null ? '—' : printMass(sums.meanG, style)}<small>a {unitWord} done</small></dd></div>
         </Sums>
-        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} measures={yieldMeasures} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={pick => void round.takeOut(pick)} />
+        <Checked checks={checkSums(picks)} style={style} />
+        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} measures={yieldMeasures} topsG={topsG[unit.id]} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={pick => void round.takeOut(pick)} />
         <Mishaps mishaps={mishaps} codes={units.map(each => each.code)} code={unit.code} today={today} isClosed={state === 'closed'} isKeyOpen={isKeyOpen} record={recordMishap} takeBack={takeBackMishap} />
       </BenchSide>
       <EntrySide>
         <PotStrip units={units} chosen={unit.id} isDone={each => isDone(each, picks, day)} onChoose={round.choose} />
         {state === 'closed'
           ? <Soft>The trial is closed. Its picks can be looked at, not changed.</Soft>
-          : <PickEntry round={round} unit={unit} units={units} measure={measure} unitWord={unitWord} today={today} grossRef={gross} lastPick={lastPickBefore(picks, unit, day)} isDoneToday={isDone(unit, picks, day)} />}
+          : <PickEntry round={round} unit={unit} units={units} measure={measure} unitWord={unitWord} today={today} grossRef={gross} lastPick={lastPickBefore(picks, unit, day)} isDoneToday={isDone(unit, picks, day)} ripeRule={ripeRule} />}
       </EntrySide>
     </TwoParts>
   );

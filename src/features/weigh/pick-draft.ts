@@ -12,20 +12,23 @@ export interface PickDraft {
   readonly note: string;
 }
 
+/** What is asked for second on the last strip. */
+export const GREEN_PICK: PickDraft = { outcome: 'picked', gross: '', pieces: '', grade: 'cull', cullReason: 'green', note: 'last strip' };
+
 export const EMPTY_PICK: PickDraft = { outcome: 'picked', gross: '', pieces: '', grade: 'sound', cullReason: null, note: '' };
 
 /** What a round remembers from pot to pot. */
 export interface RoundDraft {
   readonly pickedOn: string;
   readonly tare: string;
-  /** A whole pick at once, or piece after piece. */
-  readonly mode: 'whole' | 'piece';
+  /** A whole pick at once; piece after piece; or the last strip: first what is ripe, then all that is green. */
+  readonly mode: 'whole' | 'piece' | 'strip';
 }
 
 export function isRoundDraft(stored: unknown): stored is RoundDraft {
   if (typeof stored !== 'object' || stored === null) return false;
   const draft: Partial<RoundDraft> = stored;
-  return typeof draft.pickedOn === 'string' && typeof draft.tare === 'string' && (draft.mode === 'whole' || draft.mode === 'piece');
+  return typeof draft.pickedOn === 'string' && typeof draft.tare === 'string' && (draft.mode === 'whole' || draft.mode === 'piece' || draft.mode === 'strip');
 }
 
 /** A pick back in the form, to be changed. */

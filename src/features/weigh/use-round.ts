@@ -11,7 +11,7 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { useDraft } from '@/ui/use-draft';
-import { draftOf, EMPTY_PICK, isRoundDraft, type PickDraft, pickWords, type RoundDraft } from './pick-draft';
+import { draftOf, EMPTY_PICK, GREEN_PICK, isRoundDraft, type PickDraft, pickWords, type RoundDraft } from './pick-draft';
 import { oddity, oddityWords } from './weigh-sums';
 
 type Answer = Promise<Result<Pick, TrialTrouble>>;
@@ -78,10 +78,11 @@ export function useRound({ trialId, units, picks, system, today, asked, take, re
       const odd = oddity(picks, answer.value);
       setUndoable([...undoable, { kind: editing ? 'revision' : 'new', pick: answer.value }]);
       setSaid(`${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` ${oddityWords(odd)}`}`);
-      setDraft(EMPTY_PICK);
+      const isGreenNext = round.mode === 'strip' && !editing && answer.value.outcome !== 'dead' && answer.value.grade === 'sound';
+      setDraft(isGreenNext ? GREEN_PICK : EMPTY_PICK);
       setEditing(null);
       const next = nextUnit(units, unit, each => saved.current.has(`${each.id} ${round.pickedOn}`) || isDone(each, picks, round.pickedOn));
-      if (goesOn && next && round.mode === 'whole' && !editing) chosen.choose(next.id);
+      if (goesOn && next && round.mode !== 'piece' && !isGreenNext && !editing) chosen.choose(next.id);
       else chosen.choose(unit.id);
     })();
   };

@@ -21,7 +21,7 @@ export default async function ReadingsPage(props: ReadingsPageProps) {
   const { id } = data.trial;
   return (
     <TrialFrame frame={frame} step="weigh">
-      <Readings view={deskViewOf(data, benchViewOf(data, isOpen), asked.success && asked.data <= today() ? asked.data : today(), today())} add={readAlsoAction.bind(null, id)} drop={readNoMoreAction.bind(null, id)} undoImport={undoImportAction.bind(null, id)} history={readingHistoryAction} />
+      <Readings view={deskViewOf(data, { bench: benchViewOf(data, isOpen), isOpen }, asked.success && asked.data <= today() ? asked.data : today(), today())} add={readAlsoAction.bind(null, id)} drop={readNoMoreAction.bind(null, id)} undoImport={undoImportAction.bind(null, id)} history={readingHistoryAction} />
     </TrialFrame>
   );
 }

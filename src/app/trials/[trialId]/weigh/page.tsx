@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { yieldMeasuresOf } from '@/features/weigh/yield-measures';
+import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
 import { mishapsOf } from '@/features/weigh/mishap-view';
 import { Weigh } from '@/features/weigh/Weigh';
 import { today } from '@/service/clock';
@@ -28,7 +28,7 @@ export default async function WeighPage(props: WeighPageProps) {
         trialId={id} state={state} unitWord={unitWord} measure={mainMeasure(data)} system={garden.system} today={today()} asked={typeof pot === 'string' ? pot : undefined}
         bench={benchViewOf(data, isOpen)} picks={data.picks}
         take={takePickAction.bind(null, id)} remove={removePickAction.bind(null, id)} undoRevision={undoRevisionAction.bind(null, id)} history={historyAction}
-        yieldMeasures={yieldMeasuresOf(data)} mishaps={mishapsOf(data)} isKeyOpen={isOpen && data.trial.isBlind} recordMishap={recordMishapAction.bind(null, id)} takeBackMishap={putBackInAction.bind(null, id)}
+        yieldMeasures={yieldMeasuresOf(data)} topsG={topsOf(data)} ripeRule={data.trial.rules.ripe} mishaps={mishapsOf(data)} isKeyOpen={isOpen && data.trial.isBlind} recordMishap={recordMishapAction.bind(null, id)} takeBackMishap={putBackInAction.bind(null, id)}
       />
     </TrialFrame>
   );

@@ -1,0 +1,47 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import { styled } from 'styled-components';
+import { v7 } from 'uuid';
+import { keepPhotoHere, type PhotosSent, sendKeptPhotos } from './photo-outbox';
+
+interface WalkPhotoProps {
+  readonly trialId: string;
+  readonly unitId: string;
+  readonly code: string;
+  readonly day: string;
+}
+
+/** A picture of the pot in hand: kept in this browser at once, sent when there is a connection. */
+export function WalkPhoto({ trialId, unitId, code, day }: WalkPhotoProps) {
+  const [stands, setStands] = useState<PhotosSent | null>(null);
+  const [said, setSaid] = useState('');
+  const send = useCallback(async () => setStands(await navigator.locks.request(`turnspit photos ${trialId}`, () => sendKeptPhotos(trialId))), [trialId]);
+  useEffect(() => {
+    void send();
+    const again = (): void => { void send(); };
+    window.addEventListener('online', again);
+    return () => window.removeEventListener('online', again);
+  }, [send]);
+  const take = async (input: HTMLInputElement): Promise<void> => {
+    const file = input.files?.[0];
+    if (!file) return;
+    await keepPhotoHere(trialId, { id: v7(), unitId, takenOn: day, shows: 'plant', note: '' }, await file.arrayBuffer());
+    input.value = '';
+    setSaid(`${code}: the picture is kept.`);
+    await send();
+  };
+  return (
+    <Take>
+      <label>Picture of {code} <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" onChange={event => void take(event.target)} /></label>
+      <p role="status">{said}{stands && stands.waiting > 0 ? ` ${stands.waiting} wait here for a connection.` : ''}</p>
+      {stands?.refused.map(says => <p key={says} role="alert">{says}</p>)}
+    </Take>
+  );
+}
+
+const Take = styled.div`
+  & label { display: block; }
+  & input { display: block; min-height: 48px; width: 100%; }
+  & [role='status']:empty { display: none; }
+`;
