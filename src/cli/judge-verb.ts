@@ -3,8 +3,13 @@ import { z } from 'zod';
 import { judge } from '@/core/judge/judge';
 import type { JudgeInput, Margin } from '@/core/judge/judge-input';
 import type { Judgement } from '@/core/judge/judgement';
+import { type DoseResponse, doseResponse } from '@/core/judge/dose-response';
 import { judgementJson } from '@/core/judge/judgement-json';
-import { judgeInputFromTable, type TableRoles, type TableTrouble } from '@/core/judge/table-input';
+import { judgeKind } from '@/core/judge/kind-judge';
+import { kindJson } from '@/core/judge/kind-json';
+import { type KindRoles, kindInputFromTable } from '@/core/judge/kind-table';
+import { judgeInputFromTable, type Table, type TableRoles, type TableTrouble } from '@/core/judge/table-input';
+import { numberColumn } from './number-column';
 import { option } from './option';
 import { readTable } from './read-table';
 import { refuse } from './refuse';
@@ -17,7 +22,10 @@ Judges a spreadsheet that never saw the application: one row a unit, or a subsam
   --unit COL        rows that share it are subsamples of one unit, averaged first
   --factor COL      may repeat: crossed factors; without --treatment their levels name it, as in loam:none
   --covariate COL   a number that stays with the unit, such as its size at the start
-  --kind KIND       continuous (the usual) or count; proportion, ordinal and time are not judged yet
+  --kind KIND       continuous (the usual), count, proportion, ordinal or time; each by its own method, which the answer names
+  --out-of COL      of proportion: of how many; without it each row is one item, 1 or 0
+  --event COL       of time: 1 where it came, 0 where it is still waited for; without it all have come
+  --dose COL        of continuous: a number; its trend, the curves that fit, and where it levels off
   --better WAY      higher (the usual) or lower
   --margin M        the smallest difference that matters: 15% of the control, or 0.2 in the response's own unit
   --shuffles N      random deals where there are too many to look at all (20000); 0 leaves the shuffle test out
@@ -26,8 +34,7 @@ Judges a spreadsheet that never saw the application: one row a unit, or a subsam
   --json            the whole judgement as one object
 An empty response cell (or NA) is a missing unit. Ends with 0 and a verdict, or with 2 and one line that says what is wrong.`;
 
-const LATER_KINDS: readonly string[] = ['proportion', 'ordinal', 'time'];
-const LATER_OPTIONS = ['out-of', 'event', 'dose'] as const;
+const BELONGS: readonly (readonly ['out-of' | 'event' | 'dose' | 'whole' | 'covariate', readonly string[]])[] = [['out-of', ['proportion']], ['event', ['time']], ['dose', ['continuous']], ['whole', ['continuous']], ['covariate', ['continuous']]];
 
 /** `turnspit judge`: prints the verdict for a CSV file. */
 export function judgeVerb(args: readonly string[]): void {
@@ -43,24 +50,51 @@ export function judgeVerb(args: readonly string[]): void {
   const file = positionals[0];
   if (file === undefined || positionals.length > 1) refuse('Name one CSV file: turnspit judge FILE.csv --response COL --treatment COL --control NAME');
   if (values.response === undefined) refuse('--response is missing: the column with the readings.');
-  if (values.kind !== undefined && LATER_KINDS.includes(values.kind)) refuse(`--kind ${values.kind} is not judged yet. Expected continuous or count.`);
-  const later = LATER_OPTIONS.find(option => values[option] !== undefined);
-  if (later) refuse(`--${later} is not used yet: it belongs to kinds of reading that are not judged yet.`);
+  const kind = option(z.enum(['continuous', 'count', 'proportion', 'ordinal', 'time']), values.kind ?? 'continuous', '--kind', 'continuous, count, proportion, ordinal or time');
+  const stray = BELONGS.find(([name, kinds]) => values[name] !== undefined && !kinds.includes(kind));
+  if (stray) refuse(`--${stray[0]} goes with --kind ${stray[1].join(' or ')}, not with ${kind}.`);
 
   const roles: TableRoles = {
     response: values.response, treatment: values.treatment, control: values.control, blocks: values.block ?? [], pair: values.pair,
     unit: values.unit, whole: values.whole, factors: values.factor ?? [], covariate: values.covariate,
-    kind: option(z.enum(['continuous', 'count']), values.kind ?? 'continuous', '--kind', 'continuous or count'),
+    kind: 'continuous',
     better: option(z.enum(['higher', 'lower']), values.better ?? 'higher', '--better', 'higher or lower'),
     margin: values.margin === undefined ? null : readMargin(values.margin),
     confidence: option(z.string().regex(/^[0-9.]+$/).transform(Number).pipe(z.number().min(0.5).lt(1)), values.confidence ?? '0.95', '--confidence', 'a number from 0.5 to below 1'),
     shuffles: option(WHOLE.pipe(z.number().max(10_000_000)), values.shuffles ?? '20000', '--shuffles', 'a whole number from 0 to 10000000'),
     seed: option(WHOLE.pipe(z.number().max(2 ** 32 - 1)), values.seed ?? '1', '--seed', 'a whole number from 0 to 4294967295'),
   };
-  const input = judgeInputFromTable(readTable(file), roles);
+  const table = readTable(file);
+  if (kind !== 'continuous') return judgeByKind(table, file, { ...roles, kind, outOf: values['out-of'], event: values.event }, values.json);
+  const input = judgeInputFromTable(table, roles);
   if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
   const judgement = judge(input.value);
-  process.stdout.write(values.json ? `${JSON.stringify(judgementJson(judgement, input.value))}\n` : plainText(judgement, input.value));
+  const dose = values.dose === undefined ? undefined : doseOf(input.value, table, file, values.dose, values.unit);
+  process.stdout.write(values.json ? `${JSON.stringify({ ...judgementJson(judgement, input.value), ...(dose ? { dose: doseJson(dose) } : {}) })}\n` : `${plainText(judgement, input.value)}${dose ? `\n${doseText(dose)}\n` : ''}`);
+}
+
+function judgeByKind(table: Table, file: string, roles: KindRoles, isJson: boolean): void {
+  const input = kindInputFromTable(table, roles);
+  if (!input.ok) return refuse(`${file}${tableSentence(input.trouble)}`);
+  const judgement = judgeKind(input.value);
+  const lines = [judgement.headline, judgement.detail, ...(judgement.warnings.length > 0 ? ['', ...judgement.warnings.map(warning => `! ${warning.message}`)] : [])];
+  process.stdout.write(isJson ? `${JSON.stringify(kindJson(judgement, input.value))}\n` : `${lines.join('\n')}\n`);
+}
+
+/** Doses by unit; rows of one unit must agree, as its treatment does. */
+function doseOf(input: JudgeInput, table: Table, file: string, column: string, unitColumn: string | undefined): DoseResponse {
+  const doses = numberColumn(table, file, column, '--dose');
+  const doseOfUnit = new Map(table.rows.map((cells, i) => [unitColumn === undefined ? String(table.rowNumbers?.[i] ?? i + 2) : (cells[unitColumn] ?? '').trim(), doses[i]]));
+  return doseResponse(input.units.flatMap(({ id, value, blocks }) => { const dose = doseOfUnit.get(id); return value === null || dose == null ? [] : [{ dose, value, block: JSON.stringify(blocks) }]; }));
+}
+
+function doseJson({ trend, fits, levelsOffAt }: DoseResponse): Readonly<Record<string, unknown>> {
+  return { trend, levelsOffAt, fits: fits.map(({ curve, parameters, se, rss, aicc, converged }) => ({ curve, parameters, se, rss, aicc, converged })) };
+}
+
+function doseText({ trend, fits, levelsOffAt }: DoseResponse): string {
+  const best = fits[0];
+  return [trend ? `Trend: ${short(trend.slope)} a unit of dose, p ${short(trend.p)}` : 'Trend: nothing to judge it by', best ? `Fits best: ${best.curve} (${Object.entries(best.parameters).map(([name, value]) => `${name} ${short(value)}`).join(', ')})` : '', levelsOffAt === null ? '' : `Levels off at ${short(levelsOffAt)}`].filter(line => line !== '').join('\n');
 }
 
 const WHOLE = z.string().regex(/^\d+$/).transform(Number);

@@ -1,13 +1,16 @@
+import { COMBINE_HELP, combineVerb } from './combine-verb';
 import { DEPTH_HELP, depthVerb } from './depth-verb';
 import { DILUTE_HELP, diluteVerb } from './dilute-verb';
 import { DOSE_HELP, doseVerb } from './dose-verb';
 import { ETO_HELP, etoVerb } from './eto-verb';
+import { FIT_HELP, fitVerb } from './fit-verb';
 import { GDD_HELP, gddVerb } from './gdd-verb';
 import { JUDGE_HELP, judgeVerb } from './judge-verb';
 import { EQUAL_HELP, equalVerb, NUTRIENTS_HELP, nutrientsVerb } from './nutrients-verb';
 import { POWER_HELP, powerVerb } from './power-verb';
 import { QUANTITY_HELP, quantityVerb } from './quantity-verb';
 import { refuse } from './refuse';
+import { CURVE_HELP, curveVerb, EFFICACY_HELP, efficacyVerb, GERMINATION_HELP, germinationVerb } from './sums-verbs';
 
 interface Verb {
   readonly run: (args: readonly string[]) => void;
@@ -15,12 +18,17 @@ interface Verb {
 }
 
 const VERBS: Readonly<Record<string, Verb>> = {
+  combine: { run: combineVerb, help: COMBINE_HELP },
+  curve: { run: curveVerb, help: CURVE_HELP },
   depth: { run: depthVerb, help: DEPTH_HELP },
   dilute: { run: diluteVerb, help: DILUTE_HELP },
   dose: { run: doseVerb, help: DOSE_HELP },
+  efficacy: { run: efficacyVerb, help: EFFICACY_HELP },
   equal: { run: equalVerb, help: EQUAL_HELP },
   eto: { run: etoVerb, help: ETO_HELP },
+  fit: { run: fitVerb, help: FIT_HELP },
   gdd: { run: gddVerb, help: GDD_HELP },
+  germination: { run: germinationVerb, help: GERMINATION_HELP },
   judge: { run: judgeVerb, help: JUDGE_HELP },
   nutrients: { run: nutrientsVerb, help: NUTRIENTS_HELP },
   power: { run: powerVerb, help: POWER_HELP },

@@ -17,7 +17,7 @@ export function Notes({ notes }: { readonly notes: readonly NoteLine[] }) {
       <h2>Notes</h2>
       {notes.length === 0 ? <Soft>None yet. A note hangs on a pick, a reading, a mishap or a step.</Soft> : (
         <>
-          <TextField label="Find in the notes" name="soughtNote" value={sought} onChange={setSought} />
+          <TextField label="Look in the notes" name="soughtNote" value={sought} onChange={setSought} />
           {found.length === 0 ? <p role="status">No note holds that.</p> : <FirstFew of={found} first={8}>{shown => <ul>{shown.map(line => <li key={line.id}><b>{line.code || 'all'}</b>, {shortDay(line.day)}, {line.about}: {line.says}</li>)}</ul>}</FirstFew>}
         </>
       )}

@@ -126,7 +126,7 @@ function FillBags({ codes, today, fill }: { readonly codes: readonly string[]; r
 
 const Box = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr); border-top: 1px solid var(--rule); padding-top: 16px;
-  & > [data-analytes] { grid-template-columns: repeat(auto-fill, minmax(300px, 1fr)); gap: 20px 32px; }
+  & > [data-analytes] { display: grid; grid-template-columns: repeat(auto-fill, minmax(300px, 1fr)); gap: 20px 32px; }
   & > [data-analytes] > div { display: grid; gap: 4px; align-content: start; grid-template-columns: minmax(0, 1fr); }
   & > div:not([data-analytes]), & details > div { display: grid; gap: 8px; grid-template-columns: minmax(0, 1fr); }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }

@@ -1,0 +1,62 @@
+import type { BetterWay, Margin } from './judge-input';
+
+/** Kinds of reading that no mean does justice to. */
+export type ReadingKindOfJudge = 'count' | 'proportion' | 'ordinal' | 'time';
+
+/** One experimental unit with what was read of it. */
+export interface KindUnit {
+  readonly id: string;
+  readonly treatment: string;
+  readonly blocks: readonly string[];
+  /** A count; k of n; a step; days waited. null where the unit gave none. */
+  readonly value: number | null;
+  /** Of k of n: n, ≥ 1. */
+  readonly outOf: number | null;
+  /** Of days: whether it came, or is still waited for. */
+  readonly hasCome: boolean;
+}
+
+/** All that is judged of one measure of such a kind. */
+export interface KindInput {
+  readonly kind: ReadingKindOfJudge;
+  /** What was measured, as a noun: `leaves with spots`. */
+  readonly response: string;
+  readonly unitWord: string;
+  readonly treatmentName: string;
+  readonly treatments: readonly string[];
+  readonly control: string;
+  readonly blockNames: readonly string[];
+  /** Blocks of two, dealt by the toss of a coin. */
+  readonly isPaired: boolean;
+  readonly units: readonly KindUnit[];
+  readonly better: BetterWay;
+  readonly margin: Margin | null;
+  readonly confidence: number;
+  readonly seed: number;
+  readonly isDeclared: boolean;
+}
+
+/** A unit that gave something. */
+export type ReadUnit = KindUnit & { readonly value: number };
+
+export function readUnits(input: KindInput): readonly ReadUnit[] {
+  return input.units.flatMap(unit => (unit.value === null ? [] : [{ ...unit, value: unit.value }]));
+}
+
+/** A treatment and the control, block by block; without blocks all in one. */
+export interface BlockOfTwo {
+  readonly treated: readonly ReadUnit[];
+  readonly control: readonly ReadUnit[];
+}
+
+export function blocksOfTwo(input: KindInput, treatment: string): readonly BlockOfTwo[] {
+  const blocks = new Map<string, { treated: ReadUnit[]; control: ReadUnit[] }>();
+  for (const unit of readUnits(input)) {
+    if (unit.treatment !== treatment && unit.treatment !== input.control) continue;
+    const key = JSON.stringify(unit.blocks);
+    const block = blocks.get(key) ?? { treated: [], control: [] };
+    block[unit.treatment === treatment ? 'treated' : 'control'].push(unit);
+    blocks.set(key, block);
+  }
+  return [...blocks.values()];
+}

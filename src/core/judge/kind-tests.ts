@@ -1,0 +1,161 @@
+import { fitCounts } from '@/core/stats/count-model';
+import { normalQuantile, tQuantile, tTwoSidedP } from '@/core/stats/distributions';
+import { indicatorColumns } from '@/core/stats/linear-model';
+import { chanceOfLarger, midRanks, rankSumTest, shiftInterval } from '@/core/stats/rank-tests';
+import { type ScoreTest, scoreTest, signFlipP } from '@/core/stats/score-test';
+import { logRank, logRankByDeals, restrictedMeanWait, type Waited } from '@/core/stats/survival';
+import { shareDifferenceInterval } from '@/core/stats/binomial';
+import { fisherExactP, heterogeneity, mantelHaenszel, type TwoByTwo } from '@/core/stats/two-by-two';
+import { type BlockOfTwo, blocksOfTwo, type KindInput, type ReadUnit, readUnits } from './kind-input';
+import type { Interval } from './judgement';
+import type { Effect, KindMethod } from './kind-judgement';
+
+/** What one kind's test says of a treatment beside the control, before it is called. */
+export interface KindTest {
+  readonly method: KindMethod;
+  readonly p: number;
+  /** By all deals of the units; null where there is only one. */
+  readonly shuffleP: number | null;
+  readonly difference: number;
+  readonly intervalAt: (confidence: number) => Interval | null;
+  readonly effectAt: (confidence: number) => Effect | null;
+}
+
+/** @returns undefined where one of the two has no unit that was read */
+export function testKind(input: KindInput, treatment: string): KindTest | undefined {
+  const blocks = blocksOfTwo(input, treatment);
+  if (blocks.every(block => block.treated.length === 0) || blocks.every(block => block.control.length === 0)) return undefined;
+  if (input.isPaired && input.kind !== 'time') return testPairs(input, blocks);
+  switch (input.kind) {
+    case 'count': return testCounts(input, treatment, blocks);
+    case 'proportion': return testShares(input, treatment, blocks);
+    case 'ordinal': return testSteps(input, blocks);
+    case 'time': return testDays(input, blocks);
+  }
+}
+
+/** A unit's own figure, as shuffles and pairs take it. */
+function figureOf(unit: ReadUnit): number {
+  return unit.outOf === null ? unit.value : unit.value / unit.outOf;
+}
+
+const both = (blocks: readonly BlockOfTwo[]): { readonly treated: readonly ReadUnit[]; readonly control: readonly ReadUnit[] } => ({ treated: blocks.flatMap(block => block.treated), control: blocks.flatMap(block => block.control) });
+
+/** Units dealt again within their blocks, by their figures; null where there is only one deal. */
+function byDeals(input: KindInput, blocks: readonly BlockOfTwo[], scoresOf: (units: readonly ReadUnit[]) => readonly number[]): number | null {
+  const open = blocks.filter(block => block.treated.length > 0 && block.control.length > 0);
+  if (open.every(block => block.treated.length + block.control.length < 2)) return null;
+  return scoreTest(open.map(({ treated, control }) => ({ scores: scoresOf([...treated, ...control]), isTreated: [...treated.map(() => true), ...control.map(() => false)] })), input.seed).p;
+}
+
+const meanFigure = (units: readonly ReadUnit[]): number => units.reduce((sum, unit) => sum + figureOf(unit), 0) / units.length;
+
+/** Differences of pairs, their signs tossed again. A pair that lost one of its two says nothing. */
+function testPairs(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest | undefined {
+  const differences = blocks.filter(block => block.treated.length > 0 && block.control.length > 0).map(block => meanFigure(block.treated) - meanFigure(block.control));
+  if (differences.length === 0) return undefined;
+  const test = signFlipP(differences, input.seed);
+  const mean = differences.reduce((sum, value) => sum + value, 0) / differences.length;
+  const n = differences.length;
+  const se = n > 1 ? Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n) : null;
+  const around = (confidence: number): Interval | null => { if (se === null) return null; const half = tQuantile(1 - (1 - confidence) / 2, n - 1) * se; return [mean - half, mean + half]; };
+  return { method: 'sign-flip', p: test.p, shuffleP: test.p, difference: mean, intervalAt: around, effectAt: () => null };
+}
+
+function testCounts(input: KindInput, treatment: string, blocks: readonly BlockOfTwo[]): KindTest {
+  const { treated, control } = both(blocks);
+  const shuffleP = byDeals(input, blocks, units => units.map(figureOf));
+  const difference = meanFigure(treated) - meanFigure(control);
+  const model = countModelOf(input, treatment);
+  if (!model) return { method: 'shuffle-exact', p: shuffleP ?? 1, shuffleP, difference, intervalAt: () => null, effectAt: () => null };
+  const { estimate, se, df } = model;
+  const ratioAt = (confidence: number): Interval => { const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [Math.exp(estimate - half), Math.exp(estimate + half)]; };
+  const level = meanFigure(control);
+  return {
+    method: 'quasi-poisson', p: se > 0 ? tTwoSidedP(estimate / se, df) : 1, shuffleP, difference,
+    // The control's own error is in the ratio: beside its mean as it came.
+    intervalAt: confidence => { const [low, high] = ratioAt(confidence); return [level * (low - 1), level * (high - 1)]; },
+    effectAt: confidence => ({ what: 'rate-ratio', value: Math.exp(estimate), ci: ratioAt(confidence) }),
+  };
+}
+
+/** One model of all treatments, so that the spread of all units counts. */
+function countModelOf(input: KindInput, treatment: string): { readonly estimate: number; readonly se: number; readonly df: number } | undefined {
+  const units = readUnits(input);
+  const tests = input.treatments.filter(name => name !== input.control && units.some(unit => unit.treatment === name));
+  const blocks = input.blockNames.flatMap((_, i) => { const levels = [...new Set(units.map(unit => unit.blocks[i] ?? ''))]; return indicatorColumns(units.map(unit => unit.blocks[i] ?? ''), levels); });
+  const columns = [...indicatorColumns(units.map(unit => unit.treatment), [input.control, ...tests]), ...blocks];
+  const model = fitCounts(units.map(unit => unit.value), columns);
+  const at = tests.indexOf(treatment);
+  return model && at >= 0 ? { ...model.logRatio(at), df: model.residualDf } : undefined;
+}
+
+function testShares(input: KindInput, treatment: string, blocks: readonly BlockOfTwo[]): KindTest {
+  const { treated, control } = both(blocks);
+  const [a, b] = [shareOf(treated), shareOf(control)];
+  const tables = blocks.map(block => tableOf(shareOf(block.treated), shareOf(block.control)));
+  const pooled = mantelHaenszel(tables);
+  const hasBlocks = input.blockNames.length > 0 && tables.length > 1;
+  // Units that differ more than chance lets items differ are worth fewer items.
+  const crowding = heterogeneity([treated, control].map(units => units.map(unit => ({ k: unit.value, n: unit.outOf ?? 1 }))));
+  const worth = Math.max(1, crowding ? crowding.statistic / crowding.df : 1);
+  const thinned = ({ k, n }: { readonly k: number; readonly n: number }) => ({ k: k / worth, n: n / worth });
+  return {
+    method: hasBlocks ? 'cochran-mantel-haenszel' : 'fisher-exact', p: hasBlocks ? (pooled?.p ?? 1) : fisherExactP(tableOf(a, b)),
+    shuffleP: byDeals(input, blocks, units => units.map(figureOf)), difference: a.k / a.n - b.k / b.n,
+    intervalAt: confidence => shareDifferenceInterval(thinned(a), thinned(b), confidence),
+    effectAt: () => { const odds = mantelHaenszel(hasBlocks ? tables : [tableOf(a, b)])?.oddsRatio; return odds == null ? null : { what: 'odds-ratio', value: odds, ci: null }; },
+  };
+}
+
+function shareOf(units: readonly ReadUnit[]): { readonly k: number; readonly n: number } {
+  return { k: units.reduce((sum, unit) => sum + unit.value, 0), n: units.reduce((sum, unit) => sum + (unit.outOf ?? 1), 0) };
+}
+
+function tableOf(treated: { readonly k: number; readonly n: number }, control: { readonly k: number; readonly n: number }): TwoByTwo {
+  return { treatedYes: treated.k, treatedNo: treated.n - treated.k, controlYes: control.k, controlNo: control.n - control.k };
+}
+
+function testSteps(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
+  const samples = blocks.map(block => ({ treated: block.treated.map(unit => unit.value), control: block.control.map(unit => unit.value) }));
+  const open = samples.filter(block => block.treated.length > 0 && block.control.length > 0);
+  const isBlocked = input.blockNames.length > 0 && open.length > 1;
+  const all = { treated: samples.flatMap(block => block.treated), control: samples.flatMap(block => block.control) };
+  const test: ScoreTest = rankSumTest(isBlocked ? open : [all], input.seed);
+  const name = isBlocked ? 'van-elteren' : 'wilcoxon';
+  return {
+    method: `${name}-${test.isExact ? 'exact' : 'shuffled'}`, p: test.p, shuffleP: test.p, difference: shiftInterval(all, 0.95).shift,
+    intervalAt: confidence => (isBlocked ? null : shiftInterval(all, confidence).ci),
+    effectAt: confidence => { const value = chanceOfLarger(isBlocked ? open : [all]); return { what: 'chance-of-larger', value, ci: isBlocked ? null : chanceInterval(all.treated, all.control, value, confidence) }; },
+  };
+}
+
+/** Interval for the chance of larger, from the spread of its placements on the logit scale. Brunner & Munzel (2000), Biometrical Journal 42, 17-25. */
+function chanceInterval(treated: readonly number[], control: readonly number[], value: number, confidence: number): Interval | null {
+  const [m, n] = [treated.length, control.length];
+  if (m < 2 || n < 2 || value <= 0 || value >= 1) return null;
+  const ranks = midRanks([...treated, ...control]);
+  const own = [midRanks(treated), midRanks(control)] as const;
+  const spread = (placements: readonly number[]): number => { const mean = placements.reduce((sum, each) => sum + each, 0) / placements.length; return placements.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (placements.length - 1); };
+  const [st, sc] = [spread(treated.map((_, i) => (ranks[i]! - own[0][i]!) / n)), spread(control.map((_, i) => (ranks[m + i]! - own[1][i]!) / m))];
+  const se = Math.sqrt(st / m + sc / n) / (value * (1 - value));
+  const [logit, half] = [Math.log(value / (1 - value)), normalQuantile(1 - (1 - confidence) / 2) * se];
+  return [logit - half, logit + half].map(each => 1 / (1 + Math.exp(-each))) as unknown as Interval;
+}
+
+function testDays(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
+  const waited = (units: readonly ReadUnit[]): readonly Waited[] => units.map(unit => ({ days: unit.value, hasCome: unit.hasCome }));
+  const samples = blocks.map(block => ({ treated: waited(block.treated), control: waited(block.control) }));
+  const isBlocked = input.blockNames.length > 0 && samples.filter(block => block.treated.length > 0 && block.control.length > 0).length > 1;
+  const all = { treated: samples.flatMap(block => block.treated), control: samples.flatMap(block => block.control) };
+  const test = logRank(isBlocked ? samples : [all]);
+  const until = Math.min(...[all.treated, all.control].map(units => Math.max(...units.map(unit => unit.days))));
+  const [a, b] = [restrictedMeanWait(all.treated, until), restrictedMeanWait(all.control, until)];
+  const difference = a.mean - b.mean;
+  const se = Math.hypot(a.se, b.se);
+  return {
+    method: isBlocked ? 'stratified-log-rank' : 'log-rank', p: test?.p ?? 1, shuffleP: logRankByDeals(isBlocked ? samples : [all], input.seed).p, difference,
+    intervalAt: confidence => { if (!(se > 0)) return null; const half = normalQuantile(1 - (1 - confidence) / 2) * se; return [difference - half, difference + half]; },
+    effectAt: () => (test?.hazardRatio == null ? null : { what: 'hazard-ratio', value: test.hazardRatio, ci: null }),
+  };
+}
