@@ -13,7 +13,7 @@ const swc = tsx => [
 const base = {
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '\\.tsx$': swc(true), '\\.(ts|mts|js|mjs)$': swc(false) },
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|ml-levenberg-marquardt)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|ml-levenberg-marquardt|is-any-array)/)'],
 };
 
 export default {

@@ -10,7 +10,7 @@ export interface CountModel {
 }
 
 const ROUNDS = 60;
-const SAME = 1e-12;
+const SAME = 1e-14;
 
 /**
  * A log-linear model of counts whose variance is so many times their mean: iteratively reweighted least squares.
@@ -29,6 +29,7 @@ export function fitCounts(counts: readonly number[], columns: readonly (readonly
   let beta = Matrix.zeros(width, 1);
   let covariance = Matrix.zeros(width, width);
   let deviance = Number.POSITIVE_INFINITY;
+  let isSettled = false;
   for (let round = 0; round < ROUNDS; round++) {
     const weighted = x.clone();
     for (let i = 0; i < counts.length; i++) weighted.mulRow(i, mu[i]!);
@@ -41,7 +42,9 @@ export function fitCounts(counts: readonly number[], columns: readonly (readonly
     beta = covariance.mmul(weighted.transpose().mmul(working));
     mu = x.mmul(beta).to1DArray().map(eta => Math.exp(Math.min(50, eta)));
     const next = 2 * counts.reduce((sum, count, i) => sum + (count > 0 ? count * Math.log(count / mu[i]!) : 0) - (count - mu[i]!), 0);
-    if (Math.abs(next - deviance) < SAME * (Math.abs(next) + 0.1)) break;
+    // One round more than the deviance asks for, so that the errors belong to the last means.
+    if (isSettled) break;
+    isSettled = Math.abs(next - deviance) < SAME * (Math.abs(next) + 0.1);
     deviance = next;
   }
   // A group without a single count runs off to minus infinity.

@@ -15,7 +15,7 @@ export interface ScoreTest {
   readonly mean: number;
 }
 
-const MOST_SUMS = 200_000;
+const MOST_SUMS = 50_000; // scores without a common step give as many sums as there are choices: then random deals are as good and faster
 const RANDOM_DEALS = 20_000;
 const SAME = 1e-9;
 

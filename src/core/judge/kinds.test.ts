@@ -1,0 +1,200 @@
+import fc from 'fast-check';
+import { binomialTwoSidedP, exactShareInterval, shareDifferenceInterval, upperBoundOfNone, wilsonInterval } from '@/core/stats/binomial';
+import { chiSquareUpperTail } from '@/core/stats/distributions';
+import { bestCurves, CURVES, fitCurve } from '@/core/stats/fit-curve';
+import { progressArea } from '@/core/stats/progress-curve';
+import { friedman, midRanks, rankCorrelation, rankSumTest } from '@/core/stats/rank-tests';
+import { scoreTest, signFlipP } from '@/core/stats/score-test';
+import { fisherExactP } from '@/core/stats/two-by-two';
+import { bestDoseForMoney, doseResponse } from './dose-response';
+import { beganUnlike, efficacy } from './efficacy';
+import { germination } from './germination';
+import { holm, judgeKind } from './kind-judge';
+import type { KindInput, KindUnit } from './kind-input';
+import { kindInputFromTable } from './kind-table';
+
+const unit = (id: number, treatment: string, value: number | null, changes: Partial<KindUnit> = {}): KindUnit => ({ id: String(id), treatment, blocks: [], value, outOf: null, hasCome: false, ...changes });
+const input = (kind: KindInput['kind'], units: readonly KindUnit[], changes: Partial<KindInput> = {}): KindInput => ({
+  kind, response: 'spots', unitWord: 'pot', treatmentName: 'spray', treatments: [...new Set(units.map(each => each.treatment))], control: 'none', blockNames: [], isPaired: false, units, better: 'higher', margin: null, confidence: 0.95, seed: 1, isDeclared: true, ...changes,
+});
+
+describe('worked by hand, and what tables print', () => {
+  test('C104, C105: 4/4 against 0/4, 5/5 against 0/5, 18/20 against 12/20', () => {
+    const p = (a: number, b: number, n: number): number => fisherExactP({ treatedYes: a, treatedNo: n - a, controlYes: b, controlNo: n - b });
+    expect([p(4, 0, 4), p(5, 0, 5), p(18, 12, 20)].map(each => Number(each.toFixed(4)))).toEqual([0.0286, 0.0079, 0.0648]);
+  });
+  test('C106: signs, 9 of 10, 3 of 4, 2 of 4, 4 of 4', () => {
+    expect([[9, 10], [3, 4], [2, 4], [4, 4]].map(([k = 0, n = 0]) => Number(binomialTwoSidedP(k, n).toFixed(4)))).toEqual([0.0215, 0.625, 1, 0.125]);
+  });
+  test('C108: a rank correlation of 0.886 of six is the first below 5% (exact 0.0333)', () => {
+    const found = rankCorrelation([1, 2, 3, 4, 5, 6], [2, 1, 3, 4, 6, 5]);
+    expect([found.rho, found.p].map(each => Number(each?.toFixed(4)))).toEqual([0.8857, 0.0333]);
+  });
+  test('C110, C111: four pairs, all flips', () => {
+    expect([[-0.25, 0.85, 1.5, -1], [0.25, -0.25, -1, -1]].map(differences => signFlipP(differences).p)).toEqual([0.75, 0.375]);
+  });
+  test('C113: three feeds in four soils by ranks, one tie (statistic 0.933)', () => {
+    const found = friedman([[1.75, 2, 1.5], [0.75, 0.5, 1.6], [3.75, 2.75, 5.25], [3.5, 2.5, 2.5]]);
+    expect([found?.statistic, found?.p].map(each => Number(each?.toFixed(3)))).toEqual([0.933, 0.627]);
+  });
+  test('C115: rank sum of two fives, 8 of 252', () => {
+    expect(rankSumTest([{ treated: [5.2, 5.9, 5.1, 6.3, 5.5], control: [4.1, 5.0, 4.6, 5.3, 4.5] }]).p).toBeCloseTo(8 / 252, 9);
+  });
+  test('C119: 49, 63 and 57 as counts of one chance', () => {
+    const [mean, counts] = [169 / 3, [49, 63, 57]];
+    const statistic = counts.reduce((sum, count) => sum + (count - mean) ** 2 / mean, 0);
+    expect([statistic, chiSquareUpperTail(statistic, 2)].map(each => Number(each.toFixed(3)))).toEqual([1.751, 0.417]);
+  });
+  test('C120, C121: 5 of 6 rooted; 0 of 10 burned', () => {
+    const percents = (ends: readonly number[]): readonly number[] => ends.map(end => Math.round(1000 * end) / 10);
+    expect([percents(wilsonInterval(5, 6)), percents(exactShareInterval(5, 6))]).toEqual([[43.6, 97], [35.9, 99.6]]);
+    expect([upperBoundOfNone(10), exactShareInterval(0, 10)[1]].map(each => Math.round(100 * each))).toEqual([26, 31]);
+  });
+  test('Newcombe (1998), table II, example (a): 56/70 less 48/80 lies between 0.0524 and 0.3339', () => {
+    expect(shareDifferenceInterval({ k: 56, n: 70 }, { k: 48, n: 80 }).map(end => Number(end.toFixed(4)))).toEqual([0.0524, 0.3339]);
+  });
+  test('C059: ratings 0, 10, 30, 50 at days 0, 7, 14, 21 (Shaner & Finney 1977): 455 %-days', () => {
+    expect(progressArea([0, 10, 30, 50].map((value, i) => ({ days: 7 * i, value })))).toEqual({ area: 455, standardised: 455 / 21 });
+  });
+  test('C127: doses 0, 1, 3, 6 with 2.0, 2.6, 2.9, 2.9: slope 0.129, intercept 2.279', () => {
+    const line = fitCurve([0, 1, 3, 6].map((x, i) => ({ x, y: [2, 2.6, 2.9, 2.9][i] ?? 0 })), 'linear');
+    expect([line?.parameters.b, line?.parameters.a].map(each => Number(each?.toFixed(3)))).toEqual([0.129, 2.279]);
+  });
+  test('efficacy by four ways, worked by hand; Henderson-Tilton and Sun-Shepard are one sum in two dresses', () => {
+    const counts = { controlBefore: 300, controlAfter: 500, treatedBefore: 290, treatedAfter: 45 };
+    const of = (method: Parameters<typeof efficacy>[0], changes = {}): number => { const found = efficacy(method, { ...counts, ...changes }); return found.ok ? Number(found.value.toFixed(4)) : Number.NaN; };
+    expect(of('abbott')).toBe(91); // 100 (500 − 45)/500
+    expect(of('henderson-tilton')).toBe(90.6897); // 100 (1 − 45·300/(290·500))
+    expect(of('sun-shepard')).toBe(90.6897);
+    expect(of('schneider-orelli')).toBe(90.6897); // the control grew: its mortality is −66.7%
+    expect(of('schneider-orelli', { controlBefore: undefined, treatedBefore: undefined, controlAfter: 10, treatedAfter: 82 })).toBe(80); // (82 − 10)/(100 − 10)
+    expect(efficacy('henderson-tilton', { controlAfter: 5, treatedAfter: 1 })).toEqual({ ok: false, trouble: 'needs-before' });
+    expect(efficacy('abbott', { controlAfter: 0, treatedAfter: 1 })).toEqual({ ok: false, trouble: 'nothing-to-divide-by' });
+    expect([beganUnlike(counts), beganUnlike({ ...counts, treatedBefore: 150 })]).toEqual([false, true]);
+  });
+  test('germination: 2, 9, 4 of 20 by days 3, 5, 7', () => {
+    // Half of 15 is 7.5: 2 by day 3, 11 by day 5, so 3 + 5.5/9 · 2.
+    expect(germination([{ days: 3, count: 2 }, { days: 5, count: 9 }, { days: 7, count: 4 }], 20)).toEqual({ percent: 75, t50Days: 3 + (5.5 / 9) * 2, meanDays: (6 + 45 + 28) / 15 });
+    expect(germination([{ days: 3, count: 0 }], 20)).toEqual({ percent: 0, t50Days: null, meanDays: null });
+  });
+});
+
+describe('what must hold whatever comes', () => {
+  const scores = fc.array(fc.integer({ min: 0, max: 6 }), { minLength: 2, maxLength: 7 });
+  test('exact p agrees with trying all deals', () => {
+    fc.assert(fc.property(scores, fc.integer({ min: 1, max: 6 }), (values, wanted) => {
+      const treated = Math.min(wanted, values.length - 1);
+      const sums: number[] = [];
+      for (let mask = 0; mask < 2 ** values.length; mask++) {
+        const chosen = values.filter((_, i) => mask & (1 << i));
+        if (chosen.length === treated) sums.push(chosen.reduce((sum, value) => sum + value, 0));
+      }
+      const mean = sums.reduce((sum, value) => sum + value, 0) / sums.length;
+      const seen = values.slice(0, treated).reduce((sum, value) => sum + value, 0);
+      const p = sums.filter(sum => Math.abs(sum - mean) >= Math.abs(seen - mean) - 1e-9).length / sums.length;
+      expect(scoreTest([{ scores: values, isTreated: values.map((_, i) => i < treated) }]).p).toBeCloseTo(p, 9);
+    }));
+  });
+  test('ranks add up to n (n + 1)/2, ties or not', () => {
+    fc.assert(fc.property(scores, values => { expect(midRanks(values).reduce((sum, rank) => sum + rank, 0)).toBeCloseTo((values.length * (values.length + 1)) / 2, 9); }));
+  });
+  test('Wilson’s and the exact interval hold the share, and lie within 0 and 1', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 60 }), fc.nat(60), (n, wanted) => {
+      const k = Math.min(n, wanted);
+      for (const [low, high] of [wilsonInterval(k, n), exactShareInterval(k, n)]) {
+        expect(low).toBeGreaterThanOrEqual(0);
+        expect(high).toBeLessThanOrEqual(1);
+        expect(low <= k / n + 1e-9 && high >= k / n - 1e-9).toBe(true);
+      }
+    }));
+  });
+  test('Holm never makes a p smaller, keeps their order, and equals Bonferroni for the smallest', () => {
+    fc.assert(fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 1, maxLength: 8 }), ps => {
+      const adjusted = holm(ps);
+      expect(adjusted.every((p, i) => p >= ps[i]! - 1e-12 && p <= 1)).toBe(true);
+      expect(Math.min(...adjusted)).toBeCloseTo(Math.min(1, Math.min(...ps) * ps.length), 9);
+      ps.forEach((p, i) => { ps.forEach((q, j) => { if (p < q) expect(adjusted[i]!).toBeLessThanOrEqual(adjusted[j]! + 1e-12); }); });
+    }));
+  });
+  test('turning the treatments round turns the difference round, and leaves p as it is', () => {
+    const some = fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 3, maxLength: 5 });
+    fc.assert(fc.property(some, some, fc.constantFrom('count', 'ordinal', 'time'), (a, b, kind) => {
+      const units = [...a.map((value, i) => unit(i, 'none', value, { hasCome: true })), ...b.map((value, i) => unit(10 + i, 'soap', value, { hasCome: true }))];
+      const [one, other] = [judgeKind(input(kind as KindInput['kind'], units)).contrasts[0], judgeKind(input(kind as KindInput['kind'], units, { control: 'soap' })).contrasts[0]];
+      if (!one?.estimable || !other?.estimable) throw new Error('must be compared');
+      expect(one.difference).toBeCloseTo(-other.difference, 9);
+      expect(one.p).toBeCloseTo(other.p, 9);
+    }), { numRuns: 60 });
+  });
+  test('a curve without noise is found again', () => {
+    const shapes = { linear: (x: number) => 2 + 3 * x, quadratic: (x: number) => 1 + 2 * x - 0.1 * x * x, plateau: (x: number) => 2 + 1.5 * Math.min(x, 4.3), mitscherlich: (x: number) => 10 - 8 * Math.exp(-0.4 * x), logistic: (x: number) => 20 / (1 + Math.exp((5 - x) / 1.2)), gompertz: (x: number) => 20 * Math.exp(-5 * 0.6 ** x) };
+    for (const curve of CURVES) {
+      const points = Array.from({ length: 12 }, (_, x) => ({ x, y: shapes[curve](x) }));
+      const found = fitCurve(points, curve);
+      expect([curve, found?.converged, points.every(({ x, y }) => Math.abs((found?.at(x) ?? Number.NaN) - y) < 1e-5)]).toEqual([curve, true, true]);
+    }
+  });
+});
+
+describe('what is called, and what is not', () => {
+  const of20 = (treatment: string, ...ks: readonly number[]): readonly KindUnit[] => ks.map((k, i) => unit(i + (treatment === 'none' ? 0 : 100), treatment, k, { outOf: 20 }));
+  test('one pot of many seeds each is a story: a p of the seeds, no call', () => {
+    const found = judgeKind(input('proportion', [...of20('none', 12), ...of20('soaked', 20)]));
+    expect(found.contrasts[0]).toMatchObject({ call: 'no-test', method: 'fisher-exact' });
+    expect([found.headline, found.best, found.warnings[0]?.code]).toEqual(['One pot each: a story, not a result.', null, 'no-replication']);
+  });
+  test('pots that differ more than seeds do carry the call, not the seeds', () => {
+    const found = judgeKind(input('proportion', [...of20('none', 2, 18, 3, 17), ...of20('soaked', 19, 20, 5, 19)]));
+    const [contrast] = found.contrasts;
+    expect(contrast?.estimable && contrast.p < 0.05 && (contrast.shuffleP ?? 0) > 0.05).toBe(true);
+    expect([contrast?.call, found.warnings.some(warning => warning.code === 'overdispersed')]).toEqual(['cant-tell', true]);
+  });
+  test('counts that all lie apart are called, beyond the margin clearly', () => {
+    const counts = (treatment: string, ...values: readonly number[]): readonly KindUnit[] => values.map((value, i) => unit(i + (treatment === 'none' ? 0 : 100), treatment, value));
+    const units = [...counts('none', 40, 44, 38, 41, 43), ...counts('soap', 8, 11, 9, 7, 10)];
+    expect(judgeKind(input('count', units, { better: 'lower', margin: { kind: 'percent', percent: 20 } })).contrasts[0]?.call).toBe('clearly-better');
+    expect(judgeKind(input('count', units, { better: 'higher' })).contrasts[0]?.call).toBe('worse');
+  });
+  test('a group without a single count has no logarithm: all deals judge it', () => {
+    const units = [0, 0, 0, 0, 0].map((value, i) => unit(i, 'none', value)).concat([4, 3, 6, 5, 4].map((value, i) => unit(10 + i, 'bait', value)));
+    expect(judgeKind(input('count', units)).contrasts[0]).toMatchObject({ method: 'shuffle-exact', call: 'better' });
+  });
+  test('what has not come yet counts as long as it was looked at', () => {
+    const days = (treatment: string, ...values: readonly (readonly [number, boolean])[]): readonly KindUnit[] => values.map(([value, hasCome], i) => unit(i + (treatment === 'none' ? 0 : 100), treatment, value, { hasCome }));
+    const found = judgeKind(input('time', [...days('none', [60, false], [60, false], [55, true], [60, false], [58, true]), ...days('pinched', [30, true], [32, true], [35, true], [31, true], [40, true])], { better: 'lower' }));
+    expect(found.contrasts[0]?.call).toBe('better');
+    expect(found.groups.map(group => [group.median, group.came])).toEqual([[null, 2], [32, 5]]);
+    expect(found.detail).toContain('None 2 of 5 came, fewer than half');
+  });
+  test('nothing read says so, and all alike is told', () => {
+    expect(judgeKind(input('ordinal', [unit(1, 'none', null), unit(2, 'soap', null)])).headline).toBe('Nothing to judge yet.');
+    expect(judgeKind(input('ordinal', [1, 2, 3, 4].map(i => unit(i, i < 3 ? 'none' : 'soap', 2)))).warnings.map(warning => warning.code)).toContain('all-alike');
+  });
+  test.each([['k above n', 'proportion', { response: 'k', outOf: 'n' }, '5,4', 'at most the 4 of n'], ['half a count', 'count', { response: 'k' }, '1.5,4', 'a whole number from 0 up'], ['a word for an event', 'time', { response: 'k', event: 'n' }, '5,maybe', '1 where it came, 0 where it is still waited for'], ['more than one of one', 'proportion', { response: 'k' }, '2,4', '1 or 0; name the column of all with --out-of']] as const)('%s is refused by row', (_, kind, roles, cells, expected) => {
+    const [k = '', n = ''] = cells.split(',');
+    const read = kindInputFromTable({ columns: ['t', 'k', 'n'], rows: [{ t: 'a', k: '1', n: kind === 'time' ? '1' : '4' }, { t: 'b', k, n }] }, { blocks: [], factors: [], better: 'higher', margin: null, confidence: 0.95, shuffles: 0, seed: 1, treatment: 't', control: 'a', kind, ...roles });
+    expect(read.ok ? null : read.trouble).toMatchObject({ kind: 'bad-cell', row: 3, expected });
+  });
+});
+
+describe('a series of doses', () => {
+  const units = (shape: (dose: number) => number) => [0, 1, 2, 4, 6, 8].flatMap(dose => [-1, 1, -0.5, 0.5].map((luck, i) => ({ dose, value: shape(dose) + 0.3 * luck, block: `b${i}` })));
+  test('says where it levels off, and that more than that is money for nothing', () => {
+    const found = doseResponse(units(dose => 4 + 2 * Math.min(dose, 3)));
+    expect(found.fits[0]?.curve).toBe('plateau');
+    expect(found.levelsOffAt).toBeCloseTo(3, 5);
+    const best = bestDoseForMoney(found.fits[0]!, [0, 8], { costPerDose: 1, worthPerValue: 1 });
+    expect(best.dose).toBeCloseTo(3, 1);
+    expect(bestDoseForMoney(found.fits[0]!, [0, 8], { costPerDose: 3, worthPerValue: 1 }).dose).toBe(0); // a unit costs more than it brings
+  });
+  test('a straight rise has a trend and no end', () => {
+    const found = doseResponse(units(dose => 4 + dose));
+    expect([found.fits[0]?.curve, found.levelsOffAt, (found.trend?.p ?? 1) < 1e-6]).toEqual(['linear', null, true]);
+  });
+  test('fits come in the order of their AICc', () => {
+    const points = units(dose => 10 - 8 * Math.exp(-0.5 * dose)).map(({ dose, value }) => ({ x: dose, y: value }));
+    const found = bestCurves(points, ['linear', 'quadratic', 'mitscherlich']);
+    expect(found[0]?.curve).toBe('mitscherlich');
+    expect(found.map(fit => fit.aicc)).toEqual([...found.map(fit => fit.aicc)].sort((a, b) => (a ?? 0) - (b ?? 0)));
+  });
+});
