@@ -7,7 +7,7 @@ import { counted, pluralOf } from '@/core/words/plural';
 import { callOf, isBetter, isWorse, marginAmount } from './call';
 import { type KindInput, type ReadUnit, readUnits } from './kind-input';
 import type { KindContrast, KindGroup, KindJudgement, KindWarning, Overall, TestedKindContrast } from './kind-judgement';
-import { type KindTest, testKind } from './kind-tests';
+import { type KindTest, testKind, testTogether } from './kind-tests';
 import { wordKind } from './kind-words';
 import type { Call } from './judgement';
 
@@ -49,11 +49,12 @@ function groupOf({ kind, confidence }: KindInput, treatment: string, units: read
 
 function contrastsOf(input: KindInput, groups: readonly KindGroup[]): readonly KindContrast[] {
   const tests = input.treatments.filter(name => name !== input.control).map(treatment => ({ treatment, test: testKind(input, treatment) }));
-  const adjusted = holm(tests.flatMap(({ test }) => (test ? [Math.max(test.p, test.shuffleP ?? 1)] : [])));
+  const together = testTogether(input);
+  const adjusted = holm(tests.flatMap(({ test }) => (test ? [together ? test.p : Math.max(test.p, test.shuffleP ?? 1)] : [])));
   let at = 0;
   return tests.map(({ treatment, test }): KindContrast => {
     if (!test) return { estimable: false, treatment, control: input.control, call: 'no-test' };
-    const pAdjusted = adjusted[at++] ?? 1;
+    const pAdjusted = Math.max(adjusted[at++] ?? 1, together?.get(treatment) ?? 0);
     return contrastOf(input, groups, { treatment, test, pAdjusted, family: adjusted.length });
   });
 }

@@ -2,8 +2,8 @@ import { fitCounts } from '@/core/stats/count-model';
 import { normalQuantile, tQuantile, tTwoSidedP } from '@/core/stats/distributions';
 import { indicatorColumns } from '@/core/stats/linear-model';
 import { chanceOfLarger, midRanks, rankSumTest, shiftInterval } from '@/core/stats/rank-tests';
-import { type ScoreTest, scoreTest, signFlipP } from '@/core/stats/score-test';
-import { logRank, logRankByDeals, restrictedMeanWait, type Waited } from '@/core/stats/survival';
+import { type ScoreTest, scoreTest, scoreTestOfSeveral, signFlipP } from '@/core/stats/score-test';
+import { logRank, logRankByDeals, logRankScores, restrictedMeanWait, type Waited } from '@/core/stats/survival';
 import { shareDifferenceInterval } from '@/core/stats/binomial';
 import { fisherExactP, heterogeneity, mantelHaenszel, type TwoByTwo } from '@/core/stats/two-by-two';
 import { type BlockOfTwo, blocksOfTwo, type KindInput, type ReadUnit, readUnits } from './kind-input';
@@ -32,6 +32,28 @@ export function testKind(input: KindInput, treatment: string): KindTest | undefi
     case 'ordinal': return testSteps(input, blocks);
     case 'time': return testDays(input, blocks);
   }
+}
+
+/**
+ * What the calls of several treatments rest on: p for all of them together, by deals of all units within their blocks.
+ *
+ * @returns by treatment; undefined where there is but one test, or pairs, which have their own exact p
+ */
+export function testTogether(input: KindInput): ReadonlyMap<string, number> | undefined {
+  const tests = input.treatments.filter(name => name !== input.control);
+  if (tests.length < 2 || input.isPaired) return undefined;
+  const levels = [input.control, ...tests];
+  const blocks = new Map<string, ReadUnit[]>();
+  for (const unit of readUnits(input)) { const key = JSON.stringify(unit.blocks); blocks.set(key, [...(blocks.get(key) ?? []), unit]); }
+  const ps = scoreTestOfSeveral([...blocks.values()].map(units => ({ scores: scoresOf(input, units), group: units.map(unit => levels.indexOf(unit.treatment)) })), levels.length, input.seed);
+  return new Map(tests.map((name, i) => [name, ps[i] ?? 1]));
+}
+
+/** One score a unit, within its block: its figure, its rank, or what the log-rank test makes of its days. */
+function scoresOf(input: KindInput, units: readonly ReadUnit[]): readonly number[] {
+  if (input.kind === 'ordinal') return midRanks(units.map(unit => unit.value)).map(rank => rank / (units.length + 1));
+  if (input.kind === 'time') return logRankScores(units.map(unit => ({ days: unit.value, hasCome: unit.hasCome })));
+  return units.map(figureOf);
 }
 
 /** A unit's own figure, as shuffles and pairs take it. */

@@ -50,7 +50,7 @@ describe('worked by hand, and what tables print', () => {
     expect([percents(wilsonInterval(5, 6)), percents(exactShareInterval(5, 6))]).toEqual([[43.6, 97], [35.9, 99.6]]);
     expect([upperBoundOfNone(10), exactShareInterval(0, 10)[1]].map(each => Math.round(100 * each))).toEqual([26, 31]);
   });
-  test('Newcombe (1998), table II, example (a): 56/70 less 48/80 lies between 0.0524 and 0.3339', () => {
+  test('Newcombe (1998), method 10 (from memory): 56/70 less 48/80 lies between 0.0524 and 0.3339', () => {
     expect(shareDifferenceInterval({ k: 56, n: 70 }, { k: 48, n: 80 }).map(end => Number(end.toFixed(4)))).toEqual([0.0524, 0.3339]);
   });
   test('C059: ratings 0, 10, 30, 50 at days 0, 7, 14, 21 (Shaner & Finney 1977): 455 %-days', () => {

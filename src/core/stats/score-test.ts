@@ -112,3 +112,41 @@ function randomDeals(strata: readonly ScoreStratum[], { sum, mean, slack }: { re
 export function signFlipP(differences: readonly number[], seed = 1): ScoreTest {
   return scoreTest(differences.map(difference => ({ scores: [difference / 2, -difference / 2], isTreated: [true, false] })), seed);
 }
+
+/** Units of one block: a score each, and which treatment it got; 0 is the control. */
+export interface GroupedStratum {
+  readonly scores: readonly number[];
+  readonly group: readonly number[];
+}
+
+const DEALS_OF_SEVERAL = 10_000;
+
+/**
+ * Several treatments against one control by random deals of all of them within their blocks. The statistic of a deal is its
+ * largest gap, each gap in the measure of its own luck, so that every p allows for how many there are (Westfall & Young 1993,
+ * Resampling-Based Multiple Testing, single step); p = (b + 1)/(m + 1).
+ *
+ * @param groups how many treatments, the control included
+ * @returns p of treatments 1 … groups − 1; 1 for one without units
+ */
+export function scoreTestOfSeveral(strata: readonly GroupedStratum[], groups: number, seed = 1): readonly number[] {
+  const random = seededRandom(seed);
+  const counts = new Array<number>(groups).fill(0);
+  for (const { group } of strata) for (const each of group) counts[each]! += 1;
+  const labels = strata.map(({ group }) => [...group]);
+  const sums = new Float64Array(groups);
+  const gaps = (): readonly number[] => {
+    sums.fill(0);
+    for (let s = 0; s < strata.length; s++) { const { scores } = strata[s]!; const own = labels[s]!; for (let i = 0; i < scores.length; i++) sums[own[i]!]! += scores[i]!; }
+    return counts.slice(1).map((count, j) => (count === 0 || counts[0] === 0 ? 0 : Math.abs(sums[j + 1]! / count - sums[0]! / counts[0]!) / Math.sqrt(1 / count + 1 / counts[0]!)));
+  };
+  const seen = gaps();
+  const slack = 1e-9 * Math.max(1, ...seen);
+  const beyond = seen.map(() => 0);
+  for (let deal = 0; deal < DEALS_OF_SEVERAL; deal++) {
+    for (const own of labels) shuffleInPlace(own, random);
+    const most = Math.max(...gaps());
+    seen.forEach((gap, j) => { if (most >= gap - slack) beyond[j]! += 1; });
+  }
+  return seen.map((_, j) => (counts[j + 1] === 0 ? 1 : (beyond[j]! + 1) / (DEALS_OF_SEVERAL + 1)));
+}

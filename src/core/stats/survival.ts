@@ -93,8 +93,12 @@ export function logRank(blocks: readonly WaitedSamples[]): LogRank | undefined {
 export function logRankByDeals(blocks: readonly WaitedSamples[], seed = 1): ScoreTest {
   return scoreTest(blocks.filter(block => block.treated.length > 0 && block.control.length > 0).map(({ treated, control }) => {
     const units = [...treated, ...control];
-    const steps = kaplanMeier(units);
-    const hazardTo = (days: number): number => steps.filter(step => step.days <= days).reduce((sum, step) => sum + step.came / step.atRisk, 0);
-    return { scores: units.map(unit => Number(unit.hasCome) - hazardTo(unit.days)), isTreated: units.map((_, i) => i < treated.length) };
+    return { scores: logRankScores(units), isTreated: units.map((_, i) => i < treated.length) };
   }), seed);
+}
+
+/** What each unit adds to the log-rank test: 1 where it came, less the hazard it went through. */
+export function logRankScores(units: readonly Waited[]): readonly number[] {
+  const steps = kaplanMeier(units);
+  return units.map(unit => Number(unit.hasCome) - steps.filter(step => step.days <= unit.days).reduce((sum, step) => sum + step.came / step.atRisk, 0));
 }
