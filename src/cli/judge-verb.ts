@@ -65,7 +65,10 @@ export function judgeVerb(args: readonly string[]): void {
     seed: option(WHOLE.pipe(z.number().max(2 ** 32 - 1)), values.seed ?? '1', '--seed', 'a whole number from 0 to 4294967295'),
   };
   const table = readTable(file);
-  if (kind !== 'continuous') return judgeByKind(table, file, { ...roles, kind, outOf: values['out-of'], event: values.event }, values.json);
+  if (kind !== 'continuous') {
+    judgeByKind(table, file, { ...roles, kind, outOf: values['out-of'], event: values.event }, values.json);
+    return;
+  }
   const input = judgeInputFromTable(table, roles);
   if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
   const judgement = judge(input.value);
@@ -75,7 +78,7 @@ export function judgeVerb(args: readonly string[]): void {
 
 function judgeByKind(table: Table, file: string, roles: KindRoles, isJson: boolean): void {
   const input = kindInputFromTable(table, roles);
-  if (!input.ok) return refuse(`${file}${tableSentence(input.trouble)}`);
+  if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
   const judgement = judgeKind(input.value);
   const lines = [judgement.headline, judgement.detail, ...(judgement.warnings.length > 0 ? ['', ...judgement.warnings.map(warning => `! ${warning.message}`)] : [])];
   process.stdout.write(isJson ? `${JSON.stringify(kindJson(judgement, input.value))}\n` : `${lines.join('\n')}\n`);

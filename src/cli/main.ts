@@ -1,3 +1,4 @@
+import { CHECK_HELP, checkVerb } from './check-verb';
 import { COMBINE_HELP, combineVerb } from './combine-verb';
 import { DEPTH_HELP, depthVerb } from './depth-verb';
 import { DILUTE_HELP, diluteVerb } from './dilute-verb';
@@ -18,6 +19,7 @@ interface Verb {
 }
 
 const VERBS: Readonly<Record<string, Verb>> = {
+  check: { run: checkVerb, help: CHECK_HELP },
   combine: { run: combineVerb, help: COMBINE_HELP },
   curve: { run: curveVerb, help: CURVE_HELP },
   depth: { run: depthVerb, help: DEPTH_HELP },

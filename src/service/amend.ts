@@ -24,9 +24,11 @@ const AmendmentForm = z.object({
 export function amendPlan(trialId: string, input: unknown): Promise<Result<Amendment, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'plan amended';
-    const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
     const parsed = AmendmentForm.safeParse(input);
+    // What turns out wrong after the end is put right in sight: the verdict stays as it was frozen, and the report begins with it.
+    const isCorrection = data.trial.state === 'closed' && parsed.success && parsed.data.what === 'other';
+    const trouble = isCorrection ? undefined : entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
     if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
     const { to, ...form } = parsed.data;
     const change = changeOf(data, form.what, to);

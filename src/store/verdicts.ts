@@ -11,7 +11,7 @@ export async function freezeVerdict(db: Database, verdict: FrozenVerdict): Promi
   await db('verdicts').insert({ ...verdict });
 }
 
-async function findFrozenVerdict(db: Database, trialId: string): Promise<FrozenVerdict | undefined> {
+export async function findFrozenVerdict(db: Database, trialId: string): Promise<FrozenVerdict | undefined> {
   const row: unknown = await db('verdicts').where({ trialId }).first();
   return row === undefined ? undefined : FrozenVerdict.parse(row);
 }

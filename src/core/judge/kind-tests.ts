@@ -28,7 +28,7 @@ export function testKind(input: KindInput, treatment: string): KindTest | undefi
   if (input.isPaired && input.kind !== 'time') return testPairs(input, blocks);
   switch (input.kind) {
     case 'count': return testCounts(input, treatment, blocks);
-    case 'proportion': return testShares(input, treatment, blocks);
+    case 'proportion': return testShares(input, blocks);
     case 'ordinal': return testSteps(input, blocks);
     case 'time': return testDays(input, blocks);
   }
@@ -112,7 +112,7 @@ function countModelOf(input: KindInput, treatment: string): { readonly estimate:
   return model && at >= 0 ? { ...model.logRatio(at), df: model.residualDf } : undefined;
 }
 
-function testShares(input: KindInput, treatment: string, blocks: readonly BlockOfTwo[]): KindTest {
+function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   const { treated, control } = both(blocks);
   const [a, b] = [shareOf(treated), shareOf(control)];
   const tables = blocks.map(block => tableOf(shareOf(block.treated), shareOf(block.control)));

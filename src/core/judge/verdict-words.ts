@@ -1,3 +1,4 @@
+import { normalCdf } from '@/core/stats/distributions';
 import { isBetter, isWorse } from './call';
 import type { JudgeInput } from './judge-input';
 import type { Call, Contrast, EstimableContrast, TreatmentGroup, Verdict } from './judgement';
@@ -82,8 +83,24 @@ function noTestWords({ input, contrasts, groups }: VerdictContext): Words {
   const source = input.priorCv.source === 'own-trials' ? 'as your own trials spread' : 'a starting guess, not your own figure';
   return {
     headline,
-    detail: joined(gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '', isSingle ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).` : ''),
+    detail: joined(gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '', isSingle ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).${turnWords(contrasts, input)} However large the gap, every deal of one each could have made it: no p below 1 can come of it.` : ''),
   };
+}
+
+/** How likely a second run would turn the order, by the spread from elsewhere. */
+function turnWords(contrasts: readonly Contrast[], { control, priorCv }: JudgeInput): string {
+  const chances = contrasts.flatMap(contrast => (contrast.estimable && contrast.percent !== null ? [`${contrast.treatment} ${Math.round(100 * chanceOfTurn(contrast.percent / 100, priorCv.cv))}`] : []));
+  return chances.length === 0 ? '' : ` A second run would put it the other way round against ${control} in so many of 100: ${chances.join(', ')}.`;
+}
+
+/**
+ * Chance that a second pair of units shows the opposite order: the first gap knows the true one only to within its own luck,
+ * and the second has as much again. Φ(−|gap| / (2 CV)), both gaps normal with SD √2 CV.
+ *
+ * @param gap as a share of the mean
+ */
+export function chanceOfTurn(gap: number, cv: number): number {
+  return cv > 0 ? normalCdf(-Math.abs(gap) / (2 * cv)) : 0;
 }
 
 /**

@@ -10,6 +10,7 @@ export type TrialTrouble =
   | { readonly kind: 'not-dealt' }
   | { readonly kind: 'not-locked' }
   | { readonly kind: 'closed' }
+  | { readonly kind: 'not-closed' }
   | { readonly kind: 'key-shut' }
   | { readonly kind: 'too-late-to-guess' }
   | { readonly kind: 'cant-move' }
@@ -28,6 +29,7 @@ export function trialSentence(trouble: TrialTrouble): string {
     case 'not-dealt': return 'Nothing is dealt yet. Lay the trial out first.';
     case 'not-locked': return 'Lock the plan before the first reading: what is decided afterwards can’t be told from what was hoped for.';
     case 'closed': return 'The trial is closed, and its verdict frozen.';
+    case 'not-closed': return 'The trial is still open: its verdict is not frozen yet.';
     case 'key-shut': return 'This trial is blind and its key is still shut. Open the key first.';
     case 'too-late-to-guess': return 'Something was weighed already: what is said now is no guess any more.';
     case 'cant-move': return 'In a square each stands where its row and column want it: moving would break them.';

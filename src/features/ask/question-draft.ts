@@ -1,4 +1,4 @@
-import { addDays } from '@/core/trial/calendar-day';
+import { addDays, daysBetween } from '@/core/trial/calendar-day';
 import { QuestionForm, USUAL_RULES } from '@/core/trial/question-form';
 import { type QuestionPattern, questionPattern } from '@/core/trial/question-patterns';
 import { crossedCells } from '@/core/trial/treatment-form';
@@ -31,6 +31,13 @@ export function questionFormOf(data: TrialData): QuestionForm {
     money: trial.money ? { costEach: String(trial.money.costEach), worthPerKg: String(trial.money.worthPerKg), presentKg: String(trial.money.presentKg) } : { costEach: '', worthPerKg: '', presentKg: '' },
     interest: trial.interest, rules: trial.rules,
   };
+}
+
+/** The next trial's question from one that was: the same definitions, margin and rules, from today on for as many days. */
+export function nextQuestionOf(data: TrialData, today: string): QuestionForm {
+  const days = Math.max(1, daysBetween(data.trial.startsOn, data.trial.endsOn));
+  const { rules } = data.trial;
+  return { ...questionFormOf(data), startsOn: today, endsOn: addDays(today, days), rules: { ...rules, replaceUntil: rules.replaceUntil === '' ? '' : addDays(today, Math.max(0, daysBetween(data.trial.startsOn, rules.replaceUntil))) } };
 }
 
 function comparedOf({ factors, treatments }: TrialData): Pick<QuestionForm, 'made' | 'treatments' | 'factors' | 'emptyCells' | 'series'> {

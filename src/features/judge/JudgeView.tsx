@@ -27,12 +27,22 @@ import { CallsTable } from './CallsTable';
 import { dotRowsOf } from './dot-rows';
 import { Guesses } from './Guesses';
 import { LeftOut, type LeaveOutDoors } from './LeftOut';
-import { valuePrinter } from './print-value';
+import { valuePrinter } from '@/core/measure/print-measure';
 import { ShufflePanel } from './ShufflePanel';
 import { Spoiled } from './Spoiled';
 import { type LogLine, Tables } from './Tables';
 import { useJudgement } from './use-judgement';
 import { differencesOf, WhatIf } from './WhatIf';
+import { AskedComparison } from './AskedComparison';
+import { Firmness } from './Firmness';
+import { NextSteps } from './NextSteps';
+import { NoEffect } from './NoEffect';
+import { ScorecardPanel } from './ScorecardPanel';
+import { WorthPanel } from './WorthPanel';
+import type { PositionCheck } from '@/core/judge/position-check';
+import type { Scorecard } from '@/core/judge/scorecard';
+import type { TreatmentCost } from '@/core/judge/treatment-cost';
+import { nextSteps } from '@/core/judge/next-step';
 import { pluralOf } from '@/core/words/plural';
 
 // Brings the error of a p near 0.05 from 0.0015 down to 0.0002.
@@ -51,10 +61,23 @@ interface JudgeViewProps extends LeaveOutDoors {
   /** What was done to the trial, newest first. */
   readonly log: readonly LogLine[];
   readonly close: () => Promise<Result<unknown, TrialTrouble>>;
+  /** What the server sums up beside the verdict on the main measure. */
+  readonly beside: Beside;
+}
+
+/** What stands beside the verdict, as it was planned. */
+export interface Beside {
+  readonly card: Scorecard;
+  readonly bases: Parameters<typeof ScorecardPanel>[0]['bases'];
+  readonly costs: readonly TreatmentCost[];
+  readonly position: PositionCheck | null;
+  readonly lessons: readonly string[];
+  /** The reader's own error in the main measure, where some were read twice. */
+  readonly readerWords: string | null;
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
-export function JudgeView({ data, first, bench, system, audit, frozen, log, close, leaveOut, putBackIn }: JudgeViewProps) {
+export function JudgeView({ data, first, bench, system, audit, frozen, log, close, beside, leaveOut, putBackIn }: JudgeViewProps) {
   const state = useJudgement(data, first);
   const [look, setLook] = useState<Look>(first.look);
   const chosen = useChosenUnit();
@@ -81,7 +104,8 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
         {data.trial.interest !== '' && <p data-soft>Interest declared: {data.trial.interest}</p>}
         {!isClosed && <p data-soft>The trial is still open: this is how it stands today.</p>}
         {looks > 0 && <p data-soft>Looked at on {counted(looks, 'day')} before the end. A lead in the middle often turns: no rule may change for it.</p>}
-        {frozen && <p data-soft>Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.{frozen.headline === first.judgement.verdict.headline ? '' : ` It said then: ${frozen.headline}`}</p>}
+        {frozen && <p data-soft>Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.{frozen.headline === first.judgement.verdict.headline ? '' : ` It said then: ${frozen.headline}`} Counted were the units as decided before the key was known.</p>}
+        {beside.readerWords && <p data-soft>{beside.readerWords}</p>}
       </Verdict>
       <TwoParts>
         <section aria-label="Every pot">
@@ -93,6 +117,14 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       </TwoParts>
       {data.predictions.length > 0 && <Guesses predictions={data.predictions} best={judgement.verdict.best} call={judgement.verdict.call} />}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
+      <NoEffect key={looked.look.measureId} looked={looked} />
+      <TwoParts>
+        <AskedComparison key={looked.look.measureId} question={data.trial.question} looked={looked} printValue={printValue} />
+        <NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} />
+      </TwoParts>
+      <ScorecardPanel trialId={data.trial.id} card={beside.card} tags={tags} control={input.control} bases={beside.bases} />
+      {measure?.unit === 'g' && <WorthPanel key={looked.look.measureId} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
+      <Firmness looked={looked} position={looked.look.measureId === first.look.measureId ? beside.position : null} />
       <TwoParts>
         <div>
           <h2>Where they stood</h2>

@@ -1,16 +1,18 @@
 'use client';
 
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { testsOf } from '@/core/judge/judge';
 import type { JudgeInput } from '@/core/judge/judge-input';
 import type { ShuffleResult } from '@/core/stats/shuffle-test';
 import type { TagView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import type { JudgingState } from './use-judgement';
 import { seenGap, ShuffleChart } from './ShuffleChart';
-import { useShuffleWatch } from './use-shuffle-watch';
+import { useShuffleWatch, type WatchSpeed } from './use-shuffle-watch';
 import { pluralOf } from '@/core/words/plural';
 
 interface ShufflePanelProps {
@@ -26,6 +28,7 @@ interface ShufflePanelProps {
 export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: ShufflePanelProps) {
   const { input, judgement } = state.looked;
   const { watched, isRunning, start, stop } = useShuffleWatch(input);
+  const [speed, setSpeed] = useState<WatchSpeed>('rising');
   const shuffle = watched?.result ?? judgement.shuffle;
   return (
     <Panel aria-label="Shuffle test">
@@ -38,8 +41,9 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
       {state.standing === 'stopped' && <p role="status">Stopped. <Button data-tone="quiet" onPress={onRunAgain}>Run the shuffles</Button></p>}
       {state.standing === 'failed' && <p role="alert">The shuffles broke off. <Button data-tone="quiet" onPress={onRunAgain}>Try again</Button></p>}
       {watched && isRunning && <Deal input={input} labels={watched.labels} tags={tags} words={`Deal ${watched.result.arrangements.toLocaleString('en')}: the same harvests under these labels make a gap of ${watched.largestT.toFixed(2)} standard errors; yours is ${seenGap(watched.result).toFixed(2)}.`} />}
+      {judgement.shuffle && !state.progress && !isRunning && <Choice label="How fast" name="watchSpeed" value={speed} onChange={setSpeed} direction="row" options={[{ value: 'slow', label: 'one by one' }, { value: 'rising', label: 'faster and faster' }, { value: 'fast', label: 'fast' }]} />}
       {judgement.shuffle && !state.progress && (
-        <Acts>{isRunning ? <Button onPress={stop}>Stop watching</Button> : <Button onPress={start}>{watched ? 'Watch again' : 'Watch it happen'}</Button>}{!isRunning && !judgement.shuffle.exact && <Button data-tone="quiet" onPress={onRunMore}>A million shuffles</Button>}</Acts>
+        <Acts>{isRunning ? <Button onPress={stop}>Stop watching</Button> : <Button onPress={() => start(speed)}>{watched ? 'Watch again' : 'Watch it happen'}</Button>}{!isRunning && !judgement.shuffle.exact && <Button data-tone="quiet" onPress={onRunMore}>A million shuffles</Button>}</Acts>
       )}
     </Panel>
   );

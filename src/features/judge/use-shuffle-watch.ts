@@ -14,9 +14,17 @@ export interface WatchedShuffle {
   readonly labels: readonly number[];
 }
 
-const TICK_MS = 300;
-/** Deals of the first ticks fall one by one; then each tick makes half as many again. */
+/** How fast deals fall: one by one; one by one at first, then ever more; as many as the page can bear. */
+export type WatchSpeed = 'slow' | 'rising' | 'fast';
+
+const TICK_MS: Readonly<Record<WatchSpeed, number>> = { slow: 700, rising: 300, fast: 60 };
 const SLOW_TICKS = 12;
+const FAST_DEALS = 400;
+
+function dealsAt(speed: WatchSpeed, tick: number): number {
+  if (speed === 'slow') return 1;
+  return speed === 'fast' ? FAST_DEALS : tick < SLOW_TICKS ? 1 : Math.ceil(1.5 ** (tick - SLOW_TICKS + 1));
+}
 
 /** Runs the same shuffles again before one's eyes, slowly at first. */
 export function useShuffleWatch(input: JudgeInput) {
@@ -32,7 +40,7 @@ export function useShuffleWatch(input: JudgeInput) {
     setWatched(null);
     return stop;
   }, [input, stop]);
-  const start = useCallback((): void => {
+  const start = useCallback((speed: WatchSpeed): void => {
     const problem = shuffleProblemOf(input);
     const run: ShuffleRun | undefined = problem && startShuffleTest(problem, input.shuffles, input.seed);
     if (!run) return;
@@ -40,12 +48,12 @@ export function useShuffleWatch(input: JudgeInput) {
     setRunning(true);
     let ticks = 0;
     timer.current = setInterval(() => {
-      const isLeft = run.step(ticks < SLOW_TICKS ? 1 : Math.ceil(1.5 ** (ticks - SLOW_TICKS + 1)));
+      const isLeft = run.step(dealsAt(speed, ticks));
       ticks += 1;
       const { treatment, largestT } = run.latest();
       setWatched({ result: run.result(), total: run.total, largestT, labels: treatment });
       if (!isLeft) stop();
-    }, TICK_MS);
+    }, TICK_MS[speed]);
   }, [input, stop]);
   return { watched, isRunning, start, stop };
 }

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next';
 import { AskForm } from '@/features/ask/AskForm';
 import { PatternList } from '@/features/ask/PatternList';
-import { emptyQuestion } from '@/features/ask/question-draft';
+import { emptyQuestion, nextQuestionOf } from '@/features/ask/question-draft';
+import { earlierTrial } from '@/service/earlier-trial';
 import { questionPattern } from '@/core/trial/question-patterns';
 import { today } from '@/service/clock';
 import { Page, Soft } from '@/ui/Page';
@@ -10,8 +11,19 @@ import { askAction } from './actions';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'A new question' };
 
-export default async function NewTrialPage({ searchParams }: { readonly searchParams: Promise<{ readonly from?: string | readonly string[] }> }) {
-  const { from } = await searchParams;
+export default async function NewTrialPage({ searchParams }: { readonly searchParams: Promise<{ readonly from?: string | readonly string[]; readonly after?: string | readonly string[] }> }) {
+  const { from, after } = await searchParams;
+  const earlier = await earlierTrial(after);
+  if (earlier) {
+    return (
+      <Page>
+        <h1>The next one, from what was learnt</h1>
+        <Soft>The same definitions, margin and rules as “{earlier.data.trial.question}”. Change one thing at a time: what changes in two can’t be told apart.</Soft>
+        {earlier.lessons.length > 0 && <ul>{earlier.lessons.map(lesson => <li key={lesson}>{lesson}</li>)}</ul>}
+        <AskForm draftKey={`turnspit-next-${earlier.data.trial.id}`} saved={nextQuestionOf(earlier.data, today())} isLocked={false} bench={null} save={askAction} />
+      </Page>
+    );
+  }
   const pattern = questionPattern(typeof from === 'string' ? from : null);
   if (from === undefined || (!pattern && from !== 'scratch')) {
     return (

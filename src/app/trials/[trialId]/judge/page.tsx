@@ -1,10 +1,15 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
+import { z } from 'zod';
+import { besideVerdict } from '@/service/beside-verdict';
+import { judgeKind } from '@/core/judge/kind-judge';
+import { kindInputOf } from '@/core/judge/trial-kind';
+import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
+import { KindView } from '@/features/judge/KindView';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
 import { judge } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { judgeUnderLook, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
-import { benchViewOf } from '@/features/bench/bench-view';
 import { JudgeView } from '@/features/judge/JudgeView';
 import { ShutKey } from '@/features/judge/ShutKey';
 import { TrialFrame } from '@/features/trial/TrialFrame';
@@ -18,7 +23,12 @@ import { loadTrial, type TrialPageProps } from '../load-trial';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Judge' };
 
-export default async function JudgePage(props: TrialPageProps) {
+interface JudgePageProps extends TrialPageProps {
+  readonly searchParams: Promise<{ readonly measure?: string | readonly string[] }>;
+}
+
+export default async function JudgePage(props: JudgePageProps) {
+  const asked = z.uuid().safeParse((await props.searchParams).measure);
   const { data, frame, isOpen } = await loadTrial(props);
   const { id, state, unitWord } = data.trial;
   const bench = benchViewOf(data, isOpen);
@@ -31,12 +41,18 @@ export default async function JudgePage(props: TrialPageProps) {
   async function verdict() {
     if (!bench) return null;
     if (state === 'locked' && data.picks.length > 0) await noteInterimLook(id);
+    const planned = plannedLook(data, STARTING_GUESS_CV);
+    const measure = data.measures.find(each => asked.success && each.id === asked.data);
+    const kind = measure && kindInputOf(data, measure, { ...planned, measureId: measure.id, margin: null });
+    if (measure && kind) return <KindView trialId={id} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} />;
     const garden = await currentGarden();
+    const looked = judgeUnderLook(data, measure ? { ...planned, measureId: measure.id } : planned, judge);
     const frozen = await frozenVerdictOf(id);
     return (
       <JudgeView
-        data={state === 'closed' ? data : { ...data, predictions: [] }} first={judgeUnderLook(data, plannedLook(data, STARTING_GUESS_CV), judge)} bench={bench} system={garden.system}
+        data={state === 'closed' ? data : { ...data, predictions: [] }} first={looked} bench={bench} system={garden.system}
         audit={{ findings: fairnessAudit(data, (await ownSpread(mainMeasure(data).summary))?.cv ?? STARTING_GUESS_CV.cv), checks: Object.keys(AUDIT_CHECKS).length }}
+        beside={await besideVerdict(data, looked)}
         frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
         log={(await trialLog(id)).map(({ at, what }) => ({ at, what }))}
         close={closeTrialAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}

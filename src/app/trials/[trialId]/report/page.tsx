@@ -1,0 +1,21 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { ReportView } from '@/features/report/ReportView';
+import { TrialFrame } from '@/features/trial/TrialFrame';
+import { amendAction } from '../actions';
+import { loadTrial, type TrialPageProps } from '../load-trial';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Report' };
+
+export default async function ReportPage(props: TrialPageProps) {
+  const { data, frame, isOpen } = await loadTrial(props);
+  const { id, state } = data.trial;
+  return (
+    <TrialFrame frame={frame} step="judge">
+      {state !== 'planned' && isOpen
+        ? <ReportView trialId={id} isClosed={state === 'closed'} correct={amendAction.bind(null, id)} />
+        : <p>There is nothing to report before the plan is locked and its key open. <Link href={`/trials/${id}/judge`}>Judge</Link></p>}
+    </TrialFrame>
+  );
+}

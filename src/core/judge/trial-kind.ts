@@ -1,0 +1,68 @@
+import type { Scale } from '@/core/measure/scale';
+import { unitValues } from '@/core/measure/unit-values';
+import { daysBetween } from '@/core/trial/calendar-day';
+import type { Measure, Reading, TrialData } from '@/core/trial/trial-data';
+import { withCuts } from './analysis-sets';
+import type { KindInput, KindUnit, ReadingKindOfJudge } from './kind-input';
+import { judgeInputOf, type Look } from './trial-verdict';
+
+/** By which method a measure is judged; null where its mean is what counts, or nothing can be compared. */
+export function kindOf(scale: Scale | null): ReadingKindOfJudge | null {
+  switch (scale?.kind) {
+    case 'count': return 'count';
+    case 'proportion': case 'yes-no': return 'proportion';
+    case 'ordinal': case 'rank': return 'ordinal';
+    case 'date': return 'time';
+    default: return null;
+  }
+}
+
+/** Whether a measure can be judged at all: of classes only how often each came can be told. */
+export function isJudged(measure: Measure): boolean {
+  return measure.scale?.kind !== 'class';
+}
+
+/** What is judged by kind, from a trial's own readings; undefined where the measure is judged by its mean. */
+export function kindInputOf(data: TrialData, measure: Measure, look: Look): KindInput | undefined {
+  const kind = kindOf(measure.scale);
+  if (kind === null) return undefined;
+  const counted = look.isUncut ? data : withCuts(data);
+  const { treatments, control, blockNames, isPaired = false, units, unitWord, treatmentName } = judgeInputOf(data, { ...look, measureId: measure.id });
+  const values = new Map(unitValues(counted, measure).map(({ unit, value }) => [unit.code as string, value]));
+  const lastDay = counted.readings.filter(reading => reading.measureId === measure.id).map(reading => reading.takenOn).sort().at(-1) ?? data.trial.startsOn;
+  return {
+    kind, response: measure.response, unitWord, treatmentName, treatments, control, blockNames, isPaired, better: measure.better, margin: look.margin, confidence: 0.95, seed: look.seed, isDeclared: measure.isMain,
+    units: units.map((unit): KindUnit => {
+      const of = data.units.find(each => each.code === unit.id);
+      const readings = counted.readings.filter(reading => reading.measureId === measure.id && reading.unitId === of?.id && !reading.isRepeat);
+      const read = unit.isLeftOut ? NOTHING : unitOf(kind, readings, { value: values.get(unit.id) ?? null, waited: Math.max(0, daysBetween(data.trial.startsOn, lastDay)) });
+      return { id: unit.id, treatment: unit.treatment, blocks: unit.blocks, ...read };
+    }),
+  };
+}
+
+type ReadOf = Pick<KindUnit, 'value' | 'outOf' | 'hasCome'>;
+
+const NOTHING: ReadOf = { value: null, outOf: null, hasCome: false };
+
+/** @param waited days that were looked at, for what has not come */
+function unitOf(kind: ReadingKindOfJudge, readings: readonly Reading[], { value, waited }: { readonly value: number | null; readonly waited: number }): ReadOf {
+  if (readings.length === 0) return NOTHING;
+  if (kind === 'time') {
+    const days = readings.flatMap(reading => (reading.outcome === 'picked' && reading.value !== null ? [reading.value] : []));
+    if (days.length > 0) return { value: Math.min(...days), outOf: null, hasCome: true };
+    // “Not yet” and “dead” were looked at; only “not looked” says nothing.
+    return readings.some(reading => reading.outcome !== 'not-looked') ? { value: waited, outOf: null, hasCome: false } : NOTHING;
+  }
+  if (kind === 'proportion') return lastShare(readings);
+  return { value, outOf: null, hasCome: false };
+}
+
+/** k of n on the last day: the same leaves looked at on ten days are no ten times as many. */
+function lastShare(readings: readonly Reading[]): ReadOf {
+  const looked = readings.filter(reading => reading.outcome === 'picked' && reading.value !== null);
+  const day = looked.map(reading => reading.takenOn).sort().at(-1);
+  const last = looked.filter(reading => reading.takenOn === day);
+  if (last.length === 0) return NOTHING;
+  return { value: last.reduce((sum, reading) => sum + (reading.value ?? 0), 0), outOf: last.reduce((sum, reading) => sum + (reading.outOf ?? 1), 0), hasCome: false };
+}

@@ -1,0 +1,76 @@
+'use client';
+
+import Link from 'next/link';
+import { styled } from 'styled-components';
+import type { KindInput } from '@/core/judge/kind-input';
+import type { KindContrast, KindJudgement } from '@/core/judge/kind-judgement';
+import { METHOD_WORDS, groupWords } from '@/core/judge/kind-words';
+import { isBetter, isWorse } from '@/core/judge/call';
+import type { TagView } from '@/features/bench/bench-view';
+import { PlantLabel } from '@/ui/PlantLabel';
+import { Soft } from '@/ui/Page';
+import { WideTable } from '@/ui/WideTable';
+import { CALL_WORDS } from './call-words';
+import { KindPicture } from './KindPicture';
+import { printFigure, printP } from './print-value';
+
+interface KindViewProps {
+  readonly trialId: string;
+  readonly name: string;
+  readonly definition: string;
+  readonly input: KindInput;
+  readonly judgement: KindJudgement;
+  readonly tags: readonly TagView[];
+}
+
+const WHY: Readonly<Record<KindInput['kind'], string>> = {
+  count: 'Counts spread more the more there are of them: they are judged by ratios.', proportion: 'So many of so many: judged as shares. What was dealt is the unit, not the item.', ordinal: 'Steps can be put in order, not added up: they are judged by ranks.',
+  time: 'Days until it came, with those still waiting counted as long as they were looked at.',
+};
+
+/** A measure that no mean does justice to, by the method of its kind. */
+export function KindView({ trialId, name, definition, input, judgement, tags }: KindViewProps) {
+  return (
+    <>
+      <Verdict>
+        <p data-soft>{name}{input.isDeclared ? '' : ', found along the way'} · <Link href={`/trials/${trialId}/judge`}>back to the main measure</Link></p>
+        <h2>{judgement.headline}</h2>
+        <p>{judgement.detail}</p>
+        <p data-soft>{WHY[input.kind]} {definition}</p>
+      </Verdict>
+      <section aria-label="Every unit">
+        <h2>Every {input.unitWord}</h2>
+        <KindPicture input={input} />
+      </section>
+      <WideTable label={`Every treatment against ${input.control}`}>
+        <thead><tr><th scope="col">Treatment</th><th scope="col">so it is</th><th scope="col">found</th><th scope="col">how large</th><th scope="col">95% interval</th><th scope="col">p</th><th scope="col">by dealing again</th><th scope="col">by</th></tr></thead>
+        <tbody>{judgement.groups.map(group => {
+          const contrast = judgement.contrasts.find(each => each.treatment === group.treatment);
+          return <tr key={group.treatment}><th scope="row"><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} /> {group.treatment}</th><Cells contrast={contrast} found={groupWords(input, group)} /></tr>;
+        })}</tbody>
+      </WideTable>
+      {judgement.overall && <Soft>Whether they differ at all: {judgement.overall.method === 'friedman' ? 'Friedman' : 'Kruskal-Wallis'}, p {printP(judgement.overall.p)}.</Soft>}
+      {judgement.warnings.length > 0 && <section aria-label="What may have spoiled it"><h2>What may have spoiled it</h2><Lines>{judgement.warnings.map(warning => <li key={warning.message}>{warning.message}</li>)}</Lines></section>}
+    </>
+  );
+}
+
+function Cells({ contrast, found }: { readonly contrast: KindContrast | undefined; readonly found: string }) {
+  if (!contrast) return <><td>the control</td><td>{found}</td><td colSpan={5} /></>;
+  if (!contrast.estimable) return <><td>can’t be compared</td><td>{found}</td><td colSpan={5} /></>;
+  const { call, effect, difference, ci, p, pAdjusted, method } = contrast;
+  const tone = isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
+  return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{CALL_WORDS[call]}</b></td><td>{found}</td><td>{effect ? `${EFFECTS[effect.what]} ${printFigure(effect.value)}` : printFigure(difference)}</td><td>{(effect?.ci ?? ci)?.map(printFigure).join(' to ') ?? '—'}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td>{METHOD_WORDS[method]}</td></>;
+}
+
+const EFFECTS = { 'rate-ratio': 'times', 'odds-ratio': 'odds, times', 'chance-of-larger': 'chance of more', 'hazard-ratio': 'comes sooner, times' } as const;
+
+const Verdict = styled.section`
+  display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
+  & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
+  & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
+`;
+
+const Lines = styled.ul`
+  margin: 8px 0; padding-left: 20px; max-width: var(--measure); display: grid; gap: 6px;
+`;

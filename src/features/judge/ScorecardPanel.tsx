@@ -1,0 +1,83 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import { type Scorecard, winsOf } from '@/core/judge/scorecard';
+import { weightedRank } from '@/core/judge/weighted-rank';
+import { isBetter, isWorse } from '@/core/judge/call';
+import { counted } from '@/core/words/plural';
+import type { TagView } from '@/features/bench/bench-view';
+import { PlantLabel } from '@/ui/PlantLabel';
+import { Soft } from '@/ui/Page';
+import { WideTable } from '@/ui/WideTable';
+import { CALL_WORDS } from './call-words';
+
+interface ScorecardPanelProps {
+  readonly trialId: string;
+  readonly card: Scorecard;
+  readonly tags: readonly TagView[];
+  readonly control: string;
+  /** Yields by other bases, and what they cost, by treatment. */
+  readonly bases: readonly { readonly name: string; readonly cells: readonly { readonly treatment: string; readonly words: string }[] }[];
+}
+
+const WEIGHTS = [0, 1, 2, 3] as const;
+
+/** All that was measured beside each other, each by its own method; and whose favourite wins when measures are weighed. */
+export function ScorecardPanel({ trialId, card, tags, control, bases }: ScorecardPanelProps) {
+  const treatments = card.rows[0]?.cells.map(cell => cell.treatment) ?? [];
+  const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() => Object.fromEntries(card.rows.map(row => [row.measureId, row.isMain ? 3 : 0])));
+  const ranked = weightedRank(card.rows, weights);
+  const wins = winsOf(card);
+  const isWeighed = card.rows.some(row => !row.isMain && (weights[row.measureId] ?? 0) > 0);
+  return (
+    <Card aria-label="Scorecard">
+      <h2>All that was measured</h2>
+      <WideTable label="Every measure and every treatment">
+        <thead><tr><th scope="col">Measure</th>{treatments.map(name => <th key={name} scope="col"><PlantLabel look={tags.find(tag => tag.name === name)} width={14} /> {name}</th>)}<th scope="col">by</th><th scope="col">weight</th></tr></thead>
+        <tbody>
+          {card.rows.map(row => (
+            <tr key={row.measureId}>
+              <th scope="row"><Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link><small>{row.isMain ? 'the main one' : row.sameAs === null ? `found along the way; ${row.better} is better` : `says the same as ${row.sameAs.toLowerCase()}`}</small></th>
+              {row.cells.map(cell => <td key={cell.treatment} data-call={cell.call === null ? undefined : isBetter(cell.call) ? 'leaf' : isWorse(cell.call) ? 'beet' : undefined}>{cell.words || '—'}{cell.call !== null && <small>{CALL_WORDS[cell.call]}</small>}</td>)}
+              <td>{row.method}</td>
+              <td><select aria-label={`Weight of ${row.name}`} value={weights[row.measureId] ?? 0} onChange={event => setWeights({ ...weights, [row.measureId]: Number(event.target.value) })}>{WEIGHTS.map(weight => <option key={weight} value={weight}>{weight}</option>)}</select></td>
+            </tr>
+          ))}
+          {bases.map(base => <tr key={base.name}><th scope="row">{base.name}</th>{treatments.map(name => <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>)}<td colSpan={2}>a sum, not tested</td></tr>)}
+        </tbody>
+      </WideTable>
+      <p>{luckWords(card)} {[...wins].filter(([, each]) => each.better + each.worse > 0).map(([name, each]) => `${name}: ${tradeWords(each, control)}.`).join(' ')}</p>
+      {isWeighed && ranked.length > 0 && (
+        <div>
+          <h3>Weighed by you</h3>
+          <ol>{ranked.map(place => <li key={place.treatment}><b>{place.treatment}</b> first in {Math.round(100 * place.firstShare)} of 100 when the weights are moved about</li>)}</ol>
+          <Soft>A rank by weights is a taste, no result. {(ranked[0]?.firstShare ?? 0) < 0.8 ? 'This one hangs on the weights: somebody else’s taste puts another first.' : 'This one stands whatever the weights.'}</Soft>
+        </div>
+      )}
+    </Card>
+  );
+}
+
+function luckWords({ lookedAt, expectedByLuck, chanceOfOne }: Scorecard): string {
+  if (lookedAt === 0) return 'Only the main measure was looked at: nothing was searched for.';
+  return `Beside the main one ${counted(lookedAt, 'measure')} ${lookedAt === 1 ? 'was' : 'were'} looked at: by luck alone ${Number(expectedByLuck.toFixed(2))} would look better or worse, at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. What was found along the way is a question for the next trial.`;
+}
+
+function tradeWords({ better, worse }: { readonly better: number; readonly worse: number }, control: string): string {
+  if (better > 0 && worse > 0) return `better than ${control} in ${better}, worse in ${worse}: a trade, not a win`;
+  return better > 0 ? `better than ${control} in ${counted(better, 'measure')}, worse in none` : `worse than ${control} in ${counted(worse, 'measure')}, better in none`;
+}
+
+const Card = styled.section`
+  display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
+  & small { display: block; color: var(--ink-soft); font-weight: 400; }
+  & td[data-call] { font-weight: 600; }
+  & td[data-call='leaf'] small { color: var(--leaf); } & td[data-call='beet'] small { color: var(--beet); }
+  & thead svg { vertical-align: -6px; }
+  & p { max-width: var(--measure); }
+  & select { min-height: 32px; min-width: 52px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); }
+  & ol { margin: 4px 0; padding-left: 22px; }
+  @media (pointer: coarse) { & select { min-height: 48px; } }
+`;

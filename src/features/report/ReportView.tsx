@@ -1,0 +1,78 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface ReportViewProps {
+  readonly trialId: string;
+  readonly isClosed: boolean;
+  readonly correct: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** The report: to read, to print, to hand on with its data, and to put right in sight. */
+export function ReportView({ trialId, isClosed, correct }: ReportViewProps) {
+  const [hasNames, setNames] = useState(false);
+  const at = (as: string, save: boolean): string => `/api/report/${trialId}?as=${as}${hasNames ? '&names=yes' : ''}${save ? '&save=yes' : ''}`;
+  return (
+    <Reported>
+      <div>
+        <h2>The report</h2>
+        <Soft>One page that a neighbour understands, and behind it all details. It is one file that needs no other.</Soft>
+        <label><input type="checkbox" checked={hasNames} onChange={event => setNames(event.target.checked)} /> With the names of people</label>
+        <ul>
+          <li><a href={at('html', false)} target="_blank" rel="noreferrer">Open it to read or print</a></li>
+          <li><a href={at('html', true)}>Save it as one file (HTML)</a></li>
+          <li><a href={at('csv', true)}>Every unit, as judged (CSV)</a></li>
+          <li><a href={at('entries', true)}>Every entry (CSV)</a></li>
+          <li><a href={at('json', true)}>The whole trial: plan, seed, entries (JSON)</a></li>
+          {isClosed && <li><a href={at('frozen', true)}>The frozen verdict (JSON)</a>, for <code>turnspit check</code></li>}
+        </ul>
+        {isClosed && <Correct correct={correct} />}
+      </div>
+      <iframe title="The report" src={at('html', false)} sandbox="" />
+    </Reported>
+  );
+}
+
+function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) {
+  const [form, setForm] = useState({ to: '', why: '', by: '' });
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const submit = (): void => startTransition(async () => {
+    const done = await correct({ what: 'other', ...form });
+    setTrouble(done.ok ? undefined : done.trouble);
+    if (done.ok) setForm({ to: '', why: '', by: '' });
+  });
+  return (
+    <details>
+      <summary>Something in it was wrong</summary>
+      <Soft>The verdict stays as it was frozen; the report begins with what you say here.</Soft>
+      <TextField label="What is right" name="correctTo" value={form.to} onChange={to => setForm({ ...form, to })} trouble={fields.to} isLong />
+      <TextField label="How it came" name="correctWhy" value={form.why} onChange={why => setForm({ ...form, why })} trouble={fields.why} />
+      <TextField label="Who says so" name="correctBy" value={form.by} onChange={by => setForm({ ...form, by })} trouble={fields.by} />
+      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts><Button onPress={submit} isPending={isPending}>Put it right in sight</Button></Acts>
+    </details>
+  );
+}
+
+const Reported = styled.div`
+  display: grid; grid-template-columns: minmax(260px, 1fr) minmax(0, 3fr); gap: 32px; align-items: start;
+  & > div { display: grid; gap: 12px; }
+  & label { display: flex; gap: 8px; align-items: center; min-height: 32px; }
+  & input[type='checkbox'] { width: 18px; height: 18px; accent-color: var(--clay); }
+  & ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 4px; }
+  & li > a { display: inline-block; padding-block: 4px; }
+  & iframe { width: 100%; height: 80vh; border: 1px solid var(--rule); background: #fff; }
+  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  & details[open] > * + * { margin-top: 12px; }
+  @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); & iframe { height: 60vh; } }
+  @media (pointer: coarse) { & li > a { padding-block: 12px; } & label { min-height: 48px; } & summary { padding: 12px 0; } }
+`;

@@ -1,0 +1,64 @@
+import { lessonsOf } from '@/core/judge/lessons';
+import { positionCheck } from '@/core/judge/position-check';
+import { type Scorecard, scorecardOf } from '@/core/judge/scorecard';
+import { type TreatmentCost, treatmentCosts } from '@/core/judge/treatment-cost';
+import type { PositionCheck } from '@/core/judge/position-check';
+import { type LookedJudgement, mainMeasure } from '@/core/judge/trial-verdict';
+import { valuePrinter } from '@/core/measure/print-measure';
+import { readerError } from '@/core/measure/reader-error';
+import { yieldBases } from '@/core/measure/yield-bases';
+import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import { unitMeasuresOf } from '@/core/schedule/due-today';
+import type { TrialData } from '@/core/trial/trial-data';
+import { counted } from '@/core/words/plural';
+import { today } from './clock';
+import { currentGarden } from './garden';
+
+/** What stands beside a verdict on its page. */
+export interface BesideVerdict {
+  readonly card: Scorecard;
+  readonly bases: readonly { readonly name: string; readonly cells: readonly { readonly treatment: string; readonly words: string }[] }[];
+  readonly costs: readonly TreatmentCost[];
+  readonly position: PositionCheck | null;
+  readonly lessons: readonly string[];
+  readonly readerWords: string | null;
+}
+
+export async function besideVerdict(data: TrialData, { look, input, judgement }: LookedJudgement): Promise<BesideVerdict> {
+  const style = MASS_STYLE_FOR[(await currentGarden()).system];
+  const position = positionCheck(data, input) ?? null;
+  const costs = treatmentCosts(data, today());
+  return {
+    card: scorecardOf(data, look, measure => valuePrinter(measure, style)), costs, position, bases: basesOf(data, judgement.groups, costs),
+    lessons: lessonsOf(data, { input, judgement, position, today: today() }), readerWords: readerWordsOf(data),
+  };
+}
+
+const BASE_WORDS = { m2: 'a square metre', litre: 'a litre of mix', hour: 'an hour of work' } as const;
+
+/** The main harvest by ground, mix, hours and money: what wins by the pot need not win by the hour. */
+function basesOf(data: TrialData, groups: LookedJudgement['judgement']['groups'], costs: readonly TreatmentCost[]): BesideVerdict['bases'] {
+  if (mainMeasure(data).unit !== 'g') return [];
+  const { areaM2 } = unitMeasuresOf(data.places.find(place => place.id === data.units[0]?.placeId), null);
+  const found = groups.map(({ treatment, mean }) => {
+    const cost = costs.find(each => each.treatment === treatment);
+    return { treatment, cost: cost?.total ?? null, mean, bases: yieldBases(mean, { areaM2, mixMl: data.care.settings.mixMl ?? undefined, minutes: cost?.minutes ?? 0 }) };
+  });
+  const rows = (['m2', 'litre', 'hour'] as const).map(base => ({ name: `Main harvest, ${BASE_WORDS[base]}`, cells: found.flatMap(({ treatment, bases }) => { const own = bases.find(each => each.base === base); return own ? [{ treatment, words: own.words.replace(/ an? (square metre|litre of mix|hour of work)$/, '') }] : []; }) }));
+  const money = { name: 'Costs, a unit', cells: found.flatMap(({ treatment, cost }) => (cost === null ? [] : [{ treatment, words: cost.toFixed(2) }])) };
+  return [...rows, money].filter(row => row.cells.length > 0);
+}
+
+/** How far the reader is from themself, in every measure that was read twice. */
+function readerWordsOf(data: TrialData): string | null {
+  const words = data.measures.filter(measure => measure.scale !== null).flatMap(measure => {
+    const own = data.readings.filter(reading => reading.measureId === measure.id && reading.value !== null);
+    const pairs = own.filter(reading => reading.isRepeat).flatMap((second): (readonly [number, number])[] => {
+      const first = own.find(each => !each.isRepeat && each.unitId === second.unitId && each.subsample === second.subsample && each.takenOn === second.takenOn);
+      return first?.value != null && second.value !== null ? [[first.value, second.value]] : [];
+    });
+    const error = readerError(pairs);
+    return error ? [`${measure.name}: ${counted(error.pairs, 'value')} read twice differ by ±${Number(error.sd.toPrecision(2))}${measure.unit === '' ? '' : ` ${measure.unit}`}`] : [];
+  });
+  return words.length === 0 ? null : `The reader’s own error: ${words.join('; ')}.`;
+}
