@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './garden-server';
 
 const BEANS = 'Do three feeds help dwarf beans?';
+const BEETROOT = 'How deep must leaf-mould lie under beetroot?';
 const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
 
 const VIEWS = [
@@ -9,7 +10,7 @@ const VIEWS = [
   { name: 'a crossed question', path: '/trials/new?from=mulch-and-feed', trial: undefined }, { name: 'a question of doses', path: '/trials/new?from=how-much', trial: undefined }, { name: 'Print', path: '/print', trial: BEANS },
   { name: 'Ask', path: '/ask', trial: BEANS }, { name: 'Lay out', path: '/lay-out', trial: BEANS }, { name: 'Tend', path: '/tend', trial: STRAWBERRIES },
   { name: 'Shelf', path: '/shelf', trial: undefined }, { name: 'a product', path: '/shelf/new', trial: undefined }, { name: 'sums of the shed', path: '/shelf/sums', trial: undefined }, { name: 'Weather', path: '/weather', trial: undefined },
-  { name: 'Weigh', path: '/weigh', trial: STRAWBERRIES }, { name: 'Readings', path: '/readings', trial: STRAWBERRIES }, { name: 'a close look', path: '/closely', trial: STRAWBERRIES }, { name: 'a walk', path: '/walk', trial: STRAWBERRIES }, { name: 'Judge', path: '/judge', trial: BEANS }, { name: 'a shut key', path: '/judge', trial: STRAWBERRIES },
+  { name: 'Weigh', path: '/weigh', trial: STRAWBERRIES }, { name: 'Readings', path: '/readings', trial: STRAWBERRIES }, { name: 'a close look', path: '/closely', trial: STRAWBERRIES }, { name: 'a walk', path: '/walk', trial: STRAWBERRIES }, { name: 'Judge', path: '/judge', trial: BEANS }, { name: 'a dose series judged', path: '/judge', trial: BEETROOT }, { name: 'the report', path: '/report', trial: BEANS }, { name: 'a shut key', path: '/judge', trial: STRAWBERRIES },
 ] as const;
 
 for (const { name, path, trial } of VIEWS) {

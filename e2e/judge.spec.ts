@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './garden-server';
 
@@ -11,12 +12,12 @@ async function openBeans(page: Page): Promise<void> {
 test('the margin can be changed on the page, the verdict follows, and what differs from the plan is said', async ({ page }) => {
   await openBeans(page);
   await expect(page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();
-  await expect(page.getByRole('cell', { name: 'clearly better' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
   await page.getByLabel('Worth having, %').fill('40');
   await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
   await expect(page.getByText('Not as planned: 40% worth having instead of 15%').first()).toBeVisible();
   await page.getByRole('button', { name: 'Back to the plan' }).click();
-  await expect(page.getByRole('cell', { name: 'clearly better' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
   await page.getByLabel('Worth having, %').fill('-3');
   await expect(page.getByText('A percentage above zero, or nothing for any difference.')).toBeVisible();
 });
@@ -33,7 +34,7 @@ test('a pot can be left out for a look, and what is on record as left out shows 
 
 test('another measure is marked as found along the way', async ({ page }) => {
   await openBeans(page);
-  await page.getByLabel('Measure').selectOption({ label: 'Number of sound pieces' });
+  await page.getByLabel('Measure', { exact: true }).selectOption({ label: 'Number of sound pieces' });
   await expect(page.getByText('Number of sound pieces, found along the way').first()).toBeVisible();
   await expect(page.getByText('This was not the main measure before the plan was locked')).toBeVisible();
 });
@@ -67,4 +68,68 @@ test('the frozen sentence stands on Today, and the picks of a closed trial canâ€
   await openBeans(page);
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Weigh' }).click();
   await expect(page.getByText('The trial is closed. Its picks can be looked at, not changed.')).toBeVisible();
+});
+
+test('beside the verdict: all measures weighed, each pot left out in turn, seasons with nothing in them, and what pays', async ({ page }) => {
+  test.slow();
+  await openBeans(page);
+  const card = page.getByRole('region', { name: 'Every measure and every treatment' });
+  await expect(card.getByRole('row', { name: /^Sound harvest by weight/ })).toContainText('clearly better');
+  await expect(page.getByText(/^Beside the main one 2 measures were looked at/)).toBeVisible();
+  await card.getByLabel('Weight of Weight of one sound piece').selectOption('3');
+  await expect(page.getByText('A rank by weights is a taste, no result.')).toBeVisible();
+  await page.getByText('Try it with no effect').click();
+  await page.getByRole('button', { name: 'Grow 20' }).click();
+  await expect(page.getByText(/^\d+ of 20$/)).toBeVisible();
+  await page.getByRole('region', { name: 'Is it worth it?' }).getByLabel('A kilogram is worth').fill('6');
+  await expect(page.getByRole('region', { name: 'Costs and gains of every treatment' }).getByRole('row', { name: /^Heronsgill feed/ })).toContainText(/9\d of 100|100 of 100/);
+  await page.getByRole('button', { name: 'Leave each pot out in turn' }).click();
+  await expect(page.getByText(/every call stays what it is|would change a call if left out/)).toBeVisible({ timeout: 60_000 });
+  await page.getByLabel('against').selectOption({ label: 'comfrey tea' });
+  await expect(page.getByText(/^Yes: Heronsgill feed gave .* than comfrey tea/)).toBeVisible();
+});
+
+test('a measure of days is judged by the log-rank test on its own page', async ({ page }) => {
+  await page.goto('/trials');
+  await page.getByRole('link', { name: 'What keeps slugs off lettuce?' }).click();
+  await page.waitForURL(/judge$/);
+  await page.waitForSelector('html[data-ready]');
+  await page.getByRole('link', { name: 'Pest first seen' }).click();
+  await expect(page.getByRole('heading', { name: /^Copper band beat plain pots\.$/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Share still waiting, day by day/ })).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map(violation => violation.id)).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+});
+
+test('how much of it: a curve, where it levels off, and the dose that leaves the most', async ({ page }) => {
+  await page.goto('/trials');
+  await page.getByRole('link', { name: 'How deep must leaf-mould lie under beetroot?' }).click();
+  await page.waitForURL(/judge$/);
+  await page.waitForSelector('html[data-ready]');
+  const doses = page.getByRole('region', { name: 'How much of it?' });
+  await expect(doses.getByText(/From about [\d.]+ on, more brings next to nothing/)).toBeVisible();
+  await doses.getByLabel('A kilogram is worth').fill('2');
+  await doses.getByLabel('One more of it costs, a unit').fill('0.1');
+  await expect(doses.getByText(/^The most is left at/)).toBeVisible();
+});
+
+test('the report is read, saved with its data, put right in sight, and the next trial begins from it', async ({ page }) => {
+  await openBeans(page);
+  await page.getByRole('link', { name: 'The report' }).click();
+  await page.waitForURL(/report$/);
+  await expect(page.frameLocator('iframe[title="The report"]').getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Every unit, as judged (CSV)' }).click();
+  expect((await download).suggestedFilename()).toBe('units.csv');
+  await page.getByText('Something in it was wrong').click();
+  await page.getByLabel('What is right').fill('The comfrey tea stood three weeks, not two.');
+  await page.getByLabel('How it came').fill('The jar was mislabelled.');
+  await page.getByRole('button', { name: 'Put it right in sight' }).click();
+  await expect(page.frameLocator('iframe[title="The report"]').getByText('The comfrey tea stood three weeks')).toBeVisible();
+  await page.goBack();
+  await page.getByRole('link', { name: 'Make the next trial from this one' }).click();
+  await page.waitForURL(/after=/);
+  await expect(page.getByText(/^Pots treated alike differed by \d+%/)).toBeVisible();
+  await expect(page.getByLabel('The question')).toHaveValue('Do three feeds help dwarf beans?');
 });

@@ -77,3 +77,40 @@ describe('the shed’s arithmetic', () => {
     expect(ran.stderr).toContain(words);
   });
 });
+
+describe('judging by kind, and the sums beside it', () => {
+  const json = (...args: readonly string[]): unknown => JSON.parse(turnspit(...args, '--json').stdout);
+  const file = (text: string): string => { const path = join(mkdtempSync(join(tmpdir(), 'turnspit-')), 'table.csv'); writeFileSync(path, text); return path; };
+  test('every kind names its method', () => {
+    const table = file('t,k,n,score,days,came\na,18,20,1,3,1\na,17,20,2,4,1\na,19,20,1,5,1\na,16,20,2,4,1\nb,12,20,4,9,1\nb,11,20,3,8,0\nb,10,20,4,9,0\nb,14,20,4,7,1\n');
+    const methodOf = (...args: readonly string[]): unknown => json('judge', table, '--treatment', 't', '--control', 'a', ...args);
+    expect(methodOf('--kind', 'count', '--response', 'k')).toMatchObject({ contrasts: [{ treatment: 'b', method: 'quasi-poisson' }] });
+    expect(methodOf('--kind', 'proportion', '--response', 'k', '--out-of', 'n')).toMatchObject({ groups: [{ k: 70, of: 80 }, { k: 47, of: 80 }], contrasts: [{ method: 'fisher-exact', p: expect.closeTo(6.575e-5, 7) }] });
+    expect(methodOf('--kind', 'ordinal', '--response', 'score')).toMatchObject({ contrasts: [{ method: 'wilcoxon-exact', p: expect.closeTo(2 / 70, 9), call: 'better' }] });
+    expect(methodOf('--kind', 'time', '--response', 'days', '--event', 'came', '--better', 'lower')).toMatchObject({ contrasts: [{ method: 'log-rank', call: 'worse' }] });
+  });
+  test('an option that belongs to another kind ends with 2', () => {
+    expect(turnspit('judge', file('t,k\na,1\nb,2\n'), '--response', 'k', '--treatment', 't', '--control', 'a', '--kind', 'count', '--event', 'k').stderr).toBe('--event goes with --kind time, not with count.\n');
+  });
+  test('a column of doses adds its trend and curves', () => {
+    const table = file(`dose,g\n${[0, 1, 2, 4].flatMap(dose => [9, 10, 11].map(luck => `${dose},${luck + 3 * Math.min(dose, 2)}`)).join('\n')}\n`);
+    expect(json('judge', table, '--response', 'g', '--treatment', 'dose', '--control', '0', '--dose', 'dose')).toMatchObject({ dose: { trend: { slope: expect.any(Number) }, fits: [{ curve: 'plateau', converged: true }, {}, {}, {}], levelsOffAt: expect.closeTo(2, 4) } });
+  });
+  test.each([
+    [['efficacy', '--method', 'henderson-tilton', '--control-before', '300', '--control-after', '500', '--treated-before', '290', '--treated-after', '45'], { percent: expect.closeTo(90.6897, 4) }],
+    [['germination', '--days', '3,5,7', '--counts', '2,9,4', '--sown', '20'], { percent: 75, t50Days: expect.closeTo(4.2222, 4), meanDays: expect.closeTo(5.2667, 4) }],
+    [['curve', '--days', '0,7,14,21', '--values', '0,10,30,50'], { area: 455, standardised: expect.closeTo(21.6667, 4) }],
+    [['fit', 'reference/data/cars.csv', '--x', 'x', '--y', 'y', '--model', 'linear'], { parameters: { a: expect.closeTo(-17.5791, 4), b: expect.closeTo(3.93241, 5) }, se: {}, rss: expect.closeTo(11353.521, 3), aicc: expect.closeTo(419.6786, 4), converged: true }],
+    [['combine', 'reference/data/bcg.csv', '--estimate', 'estimate', '--se', 'se', '--method', 'hk'], { estimate: expect.closeTo(-0.714532, 6), ci: [expect.closeTo(-1.108444, 5), expect.closeTo(-0.320621, 5)], tau2: expect.closeTo(0.313243, 5), i2: expect.closeTo(92.2214, 3), q: expect.closeTo(152.233, 3), p: expect.closeTo(0.00192, 5) }],
+  ])('%j', (args, expected) => {
+    expect(json(...args)).toMatchObject(expected);
+  });
+  test.each([
+    [['germination', '--days', '3,5', '--counts', '2,9,4', '--sown', '20'], '--counts must hold as many numbers as --days: 2, got 3.'], [['germination', '--days', '3', '--counts', '21', '--sown', '20'], '21 came up of 20 sown: that can’t be.'],
+    [['curve', '--days', '7,0', '--values', '1,2'], '--days must rise, got 7,0.'], [['efficacy', '--method', 'abbott', '--control-after', '0', '--treated-after', '1'], 'There is nothing to divide by: the counts of the untreated must be above 0 (a mortality below 100%).'],
+    [['fit', 'reference/data/cars.csv', '--x', 'speed', '--y', 'y', '--model', 'linear'], 'reference/data/cars.csv: there is no column “speed”. Its columns are x, y.'], [['check', 'reference/data/cars.csv'], "reference/data/cars.csv can't be read as JSON."],
+  ])('%j ends with 2 and says why', (args, says) => {
+    const ran = turnspit(...args);
+    expect([ran.status, ran.stderr.trim()]).toEqual([2, says]);
+  });
+});

@@ -16,6 +16,10 @@ export interface ReadScript {
   readonly sd: number;
   readonly least: number;
   readonly most: number;
+  /** Of k of n: n. */
+  readonly outOf?: number;
+  /** Of days: what comes later than this has not come when the trial ends. */
+  readonly lastLook?: number;
 }
 
 /** A trial with its readings in. */
@@ -34,8 +38,13 @@ function readingsOf({ trial, units }: TrialData, script: ReadScript, measure: Me
     const takenOn = addDays(trial.startsOn, day);
     const value = Math.min(script.most, Math.max(script.least, Math.round(script.of(day, unit) + script.sd * dice.normal())));
     return {
-      id: ReadingId.parse(dice.newId()), unitId: unit.id, measureId: measure.id, subsample: measure.parts === 1 ? '' : String(part + 1), takenOn, takenAt: `${takenOn}T08:${String(order % 60).padStart(2, '0')}:00.000Z`, value, outcome: 'picked', note: '', ...BLANK_READING,
-      asWritten: String(value), device: 'a phone', supersedes: null, isRemoval: false,
+      id: ReadingId.parse(dice.newId()), unitId: unit.id, measureId: measure.id, subsample: measure.parts === 1 ? '' : String(part + 1), takenOn, takenAt: `${takenOn}T08:${String(order % 60).padStart(2, '0')}:00.000Z`, note: '', ...BLANK_READING, ...come(value, script), device: 'a phone', supersedes: null, isRemoval: false,
     };
   })));
+}
+
+/** A value as it was put down; a day that lies behind the last look is “not yet”. */
+function come(value: number, { outOf, lastLook }: ReadScript): Pick<Reading, 'value' | 'outOf' | 'outcome' | 'asWritten'> {
+  if (lastLook !== undefined && value > lastLook) return { value: null, outOf: null, outcome: 'nothing-there', asWritten: '' };
+  return { value, outOf: outOf ?? null, outcome: 'picked', asWritten: outOf === undefined ? String(value) : `${value} of ${outOf}` };
 }

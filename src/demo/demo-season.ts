@@ -20,7 +20,8 @@ export interface DemoSeason {
 const SEED = 23;
 
 /**
- * Makes the demo season: dwarf beans (finished, a clear winner) and strawberries (running, blind). The same day gives the
+ * Makes the demo season: dwarf beans (finished, a clear winner), strawberries (running, blind), beetroot under four depths of
+ * leaf-mould (finished, levels off) and lettuces among slugs (finished, days to the first bite). The same day gives the
  * same season to the last gram; another day moves its dates.
  *
  * @param today the day the running trial has come to
@@ -29,10 +30,12 @@ export function demoSeason(today: string): DemoSeason {
   const dice = seasonDice(SEED, Date.parse(`${addDays(today, -160)}T08:00:00Z`));
   const garden = { id: GardenId.parse(dice.newId()), name: 'Cinder Row', system: 'uk', latitude: 51.2, altitudeM: 60, lastFrost: '05-12', firstFrost: '10-24' } as const;
   const [beans, berries] = [dwarfBeans(today, garden.id, dice), strawberries(today, garden.id, dice)];
+  // Dice of their own, so that what stood before them stays to the gram.
+  const later = (nth: number): SeasonDice => seasonDice(SEED + nth, Date.parse(`${addDays(today, -150)}T08:00:00Z`));
   const shelf = demoShelf(dice);
   return {
     garden, shelf: [shelf.heronsgill, shelf.wrackline, shelf.comfrey, ...shelf.others],
-    trials: [withCare(beans, beanCare(shelf), today, dice), withReadings(withCare(berries, strawberryCare(shelf), today, dice), strawberryReads(berries), seasonDice(SEED + 1, Date.parse(`${addDays(today, -60)}T08:00:00Z`)))],
+    trials: [withCare(beans, beanCare(shelf), today, dice), withReadings(withCare(berries, strawberryCare(shelf), today, dice), strawberryReads(berries), seasonDice(SEED + 1, Date.parse(`${addDays(today, -60)}T08:00:00Z`))), beetroot(today, garden.id, later(2)), lettuces(today, garden.id, later(3))],
   };
 }
 
@@ -137,4 +140,42 @@ function strawberries(today: string, gardenId: GardenId, dice: SeasonDice): Tria
 
 function nothingThere(pick: Pick): Pick {
   return { ...pick, outcome: 'nothing-there', pieces: null, grossG: null, netG: null, tareG: 0, asWritten: '', note: 'All still green.' };
+}
+
+/** Closed on its last day, its key opened just before. */
+function closed(data: TrialData): TrialData {
+  const { trial } = data;
+  return { ...data, trial: { ...trial, state: 'closed', closedAt: `${trial.endsOn}T18:00:00.000Z`, keyOpenedAt: trial.isBlind ? `${trial.endsOn}T17:50:00.000Z` : null } };
+}
+
+function beetroot(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
+  const depth = (cm: number, effect: number) => ({ name: `${cm} cm`, levels: { 'leaf-mould': `${cm} cm` }, effect, dose: cm });
+  return closed(demoTrial({
+    question: 'How deep must leaf-mould lie under beetroot?', crop: 'beetroot', picked: 'beetroot', unitWord: 'box',
+    factors: [{ name: 'leaf-mould', levels: ['0 cm', '2 cm', '4 cm', '8 cm'], dealtAt: 'box' }], treatments: [depth(0, 0), depth(2, 0.42), depth(4, 0.62), depth(8, 0.6)],
+    bench: { unitsEach: 6, blockCount: 6, blockWord: 'row', unitWidthMm: 400, seed: 771 },
+    startsOn: addDays(today, -140), lengthDays: 105, isBlind: false, marginPercent: 15, harvestG: 1400, cv: 0.08, pieceG: 120, pickDays: [{ day: 104, share: 1 }],
+  }, gardenId, dice));
+}
+
+const SLUG_TRIAL_DAYS = 45;
+
+/** Days to the first bite, holed leaves, slugs found and vigour: none of them a mean. */
+function lettuces(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
+  const remedy = (name: string, effect: number) => ({ name, levels: { remedy: name }, effect });
+  const names = ['plain pots', 'copper band', 'crushed shells', 'beer trap'];
+  const data = demoTrial({
+    question: 'What keeps slugs off lettuce?', crop: 'lettuce', picked: 'lettuce', unitWord: 'pot',
+    factors: [{ name: 'remedy', levels: names, dealtAt: 'pot' }], treatments: [remedy('plain pots', 0), remedy('copper band', 0.35), remedy('crushed shells', 0.02), remedy('beer trap', 0.1)],
+    bench: { unitsEach: 6, blockCount: 6, blockWord: 'row', unitWidthMm: 220, seed: 312 },
+    startsOn: addDays(today, -110), lengthDays: SLUG_TRIAL_DAYS, isBlind: false, marginPercent: 20, harvestG: 260, cv: 0.22, pieceG: 260, pickDays: [{ day: 44, share: 1 }],
+  }, gardenId, dice);
+  const remedyOf = (unit: ExperimentalUnit): string => data.treatments.find(treatment => treatment.id === unit.treatmentId)?.name ?? '';
+  const among = (copper: number, shells: number, beer: number, none: number) => (_: number, unit: ExperimentalUnit): number => ({ 'copper band': copper, 'crushed shells': shells, 'beer trap': beer })[remedyOf(unit)] ?? none;
+  return closed(withReadings(data, [
+    { key: 'first-pest', days: [SLUG_TRIAL_DAYS - 1], onLastDay: 24, of: among(44, 14, 21, 12), sd: 5, least: 3, most: 90, lastLook: SLUG_TRIAL_DAYS - 2 },
+    { key: 'holed-leaves', days: [30, 43], onLastDay: 24, of: among(2, 9, 6, 10), sd: 1.6, least: 0, most: 16, outOf: 16 },
+    { key: 'slugs', days: [12, 20, 28, 36], onLastDay: 24, of: among(0.6, 2.4, 1.8, 2.6), sd: 1.2, least: 0, most: 12 },
+    { key: 'vigour', days: [43], onLastDay: 24, of: among(7.4, 5.2, 5.8, 5), sd: 1, least: 1, most: 9 },
+  ], dice));
 }

@@ -16,7 +16,7 @@ export interface DemoScript {
   readonly unitWord: string;
   readonly factors: readonly Factor[];
   /** The first is the control. `effect`: its true share over the control. */
-  readonly treatments: readonly { readonly name: string; readonly levels: Readonly<Record<string, string>>; readonly effect: number }[];
+  readonly treatments: readonly { readonly name: string; readonly levels: Readonly<Record<string, string>>; readonly effect: number; readonly dose?: number }[];
   /** `unitsEach` counts over all blocks. */
   readonly bench: Chosen<BenchPlan, 'blockCount' | 'blockWord' | 'unitWidthMm' | 'seed'> & { readonly unitsEach: number };
   readonly startsOn: string;
@@ -35,8 +35,8 @@ type Chosen<From, Keys extends keyof From> = { readonly [Key in Keys]: From[Key]
 
 /** The trial as locked, with every pick of its script in. */
 export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDice): TrialData {
-  const treatments = script.treatments.map(({ name, levels }, position): Treatment => ({
-    id: TreatmentId.parse(dice.newId()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels, ...BLANK_TREATMENT, controlKind: position === 0 ? 'carrier' : null,
+  const treatments = script.treatments.map(({ name, levels, dose = null }, position): Treatment => ({
+    id: TreatmentId.parse(dice.newId()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels, ...BLANK_TREATMENT, dose, controlKind: position === 0 ? (dose === null ? 'carrier' : 'nothing') : null,
   }));
   const bench = layOutBench({
     ...BLANK_LAYOUT, ...script.bench, each: script.bench.unitsEach / script.bench.blockCount, kind: 'complete-blocks', treatments, unitWord: script.unitWord, unitShape: 'round', unitDepthMm: script.bench.unitWidthMm, deals: 1,

@@ -46,7 +46,8 @@ function basesOf(data: TrialData, groups: LookedJudgement['judgement']['groups']
   });
   const rows = (['m2', 'litre', 'hour'] as const).map(base => ({ name: `Main harvest, ${BASE_WORDS[base]}`, cells: found.flatMap(({ treatment, bases }) => { const own = bases.find(each => each.base === base); return own ? [{ treatment, words: own.words.replace(/ an? (square metre|litre of mix|hour of work)$/, '') }] : []; }) }));
   const money = { name: 'Costs, a unit', cells: found.flatMap(({ treatment, cost }) => (cost === null ? [] : [{ treatment, words: cost.toFixed(2) }])) };
-  return [...rows, money].filter(row => row.cells.length > 0);
+  const isFree = found.every(({ cost }) => cost === null || cost === 0);
+  return [...rows, ...(isFree ? [] : [money])].filter(row => row.cells.length > 0);
 }
 
 /** How far the reader is from themself, in every measure that was read twice. */

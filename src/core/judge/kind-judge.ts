@@ -50,13 +50,18 @@ function groupOf({ kind, confidence }: KindInput, treatment: string, units: read
 function contrastsOf(input: KindInput, groups: readonly KindGroup[]): readonly KindContrast[] {
   const tests = input.treatments.filter(name => name !== input.control).map(treatment => ({ treatment, test: testKind(input, treatment) }));
   const together = testTogether(input);
-  const adjusted = holm(tests.flatMap(({ test }) => (test ? [together ? test.p : Math.max(test.p, test.shuffleP ?? 1)] : [])));
+  const adjusted = holm(tests.flatMap(({ test }) => (test ? [together ? ownP(input, test) : Math.max(test.p, test.shuffleP ?? 1)] : [])));
   let at = 0;
   return tests.map(({ treatment, test }): KindContrast => {
     if (!test) return { estimable: false, treatment, control: input.control, call: 'no-test' };
     const pAdjusted = Math.max(adjusted[at++] ?? 1, together?.get(treatment) ?? 0);
     return contrastOf(input, groups, { treatment, test, pAdjusted, family: adjusted.length });
   });
+}
+
+/** Ranks within blocks and all deals together are one question: of two treatments in few blocks the former has only coarse answers. */
+function ownP({ kind }: KindInput, test: KindTest): number {
+  return kind === 'ordinal' ? 0 : test.p;
 }
 
 interface Tested {

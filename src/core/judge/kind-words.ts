@@ -12,11 +12,11 @@ export function wordKind(input: KindInput, judged: Judged): { readonly headline:
   const found = contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []));
   if (groups.every(group => group.n === 0)) return { headline: 'Nothing to judge yet.', detail: `No ${input.unitWord} has given a reading.` };
   const beside = groups.filter(group => group.n > 0).map(group => `${group.treatment} ${groupWords(input, group)}`).join('; ');
-  const detail = [`${capital(beside)}.`, ...found.map(contrast => sureWords(input, contrast)), methodWords(found)].filter(each => each !== '').join(' ');
+  const detail = [...(groups.length > 2 ? [] : [`${capital(beside)}.`]), ...found.map(contrast => sureWords(input, contrast)), methodWords(found)].filter(each => each !== '').join(' ');
   if (call === 'no-test') return { headline: groups.every(group => group.n <= 1) ? `One ${input.unitWord} each: a story, not a result.` : 'These readings can’t be judged.', detail };
   const winners = found.filter(contrast => isBetter(contrast.call)).map(contrast => contrast.treatment);
   if (best === input.control) return { headline: `Nothing beat ${input.control}.`, detail };
-  if (winners.length > 0) return { headline: `${listed(winners)} beat ${input.control}${winners.length > 1 ? '; which is best can’t be told by this' : ''}.`, detail };
+  if (winners.length > 0) return { headline: `${capital(listed(winners))} beat ${input.control}${winners.length > 1 ? '; which is best can’t be told by this' : ''}.`, detail };
   if (call === 'no-difference-that-matters') return { headline: `No difference that matters from ${input.control}.`, detail };
   if (found.every(contrast => isWorse(contrast.call))) return { headline: `Nothing beat ${input.control}.`, detail };
   const open = found.filter(contrast => contrast.call === 'cant-tell').map(contrast => contrast.treatment);
@@ -36,8 +36,8 @@ export function groupWords(input: Pick<KindInput, 'kind' | 'unitWord'>, group: K
 
 function sureWords(input: KindInput, { treatment, control, call, effect, pAdjusted, difference }: TestedKindContrast): string {
   const size = effectWords(input, control, effect, difference);
-  const luck = pAdjusted < 0.001 ? 'so large a gap turns up in less than one of 1000 deals' : `so large a gap turns up in ${figure(100 * pAdjusted)} of 100 deals`;
-  return call === 'no-test' ? '' : `${treatment}: ${size}${size === '' ? '' : '; '}${luck}.`;
+  const luck = pAdjusted < 0.001 ? 'so large a gap turns up in less than one of 1000 deals' : `so large a gap turns up in ${pAdjusted < 0.1 ? Number((100 * pAdjusted).toFixed(1)) : Math.round(100 * pAdjusted)} of 100 deals`;
+  return call === 'no-test' ? '' : `${capital(treatment)}: ${size}${size === '' ? '' : '; '}${luck}.`;
 }
 
 function effectWords({ kind, better }: KindInput, control: string, effect: TestedKindContrast['effect'], difference: number): string {

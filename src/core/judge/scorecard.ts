@@ -77,8 +77,13 @@ function scoreRow(data: TrialData, measure: Measure, look: Look, print: (value: 
   const standings = standingsOf(means, input.units, better);
   return {
     measureId, name, isMain, better, method: 'means, Dunnett',
-    cells: input.treatments.map((treatment, i) => ({ treatment, words: means[i] == null ? '' : print(means[i]), standing: standings[i] ?? null, call: callOfTreatment(treatment, input.control, judged.contrasts) })),
+    cells: input.treatments.map((treatment, i) => ({ treatment, words: printed(judged.groups.find(group => group.treatment === treatment)?.mean, print), standing: standings[i] ?? null, call: callOfTreatment(treatment, input.control, judged.contrasts) })),
   };
+}
+
+/** The plain mean, as it stands in every other table; what is allowed for blocks is in the call. */
+function printed(mean: number | undefined, print: (value: number) => string): string {
+  return mean === undefined ? '' : print(mean);
 }
 
 function callOfTreatment(treatment: string, control: string, contrasts: readonly { readonly treatment: string; readonly call: Call }[]): Call | null {

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useCallback, useState, useTransition } from 'react';
+import { useCallback, useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { isBetter } from '@/core/judge/call';
 import { type Look, type LookedJudgement, standingLeaveOuts, unitsToMention } from '@/core/judge/trial-verdict';
@@ -34,6 +34,7 @@ import { type LogLine, Tables } from './Tables';
 import { useJudgement } from './use-judgement';
 import { differencesOf, WhatIf } from './WhatIf';
 import { AskedComparison } from './AskedComparison';
+import { DosePanel, dosesOf } from './DosePanel';
 import { Firmness } from './Firmness';
 import { NextSteps } from './NextSteps';
 import { NoEffect } from './NoEffect';
@@ -90,6 +91,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
   const isClosed = data.trial.state === 'closed';
   const looks = new Set(log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10))).size;
   const differs = differencesOf(first.look, looked.look, data.measures, printValue);
+  const doses = useMemo(() => dosesOf(data, looked), [data, looked]);
   const lookAgain = (next: Look): void => {
     setLook(next);
     state.judge(next);
@@ -117,13 +119,11 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       </TwoParts>
       {data.predictions.length > 0 && <Guesses predictions={data.predictions} best={judgement.verdict.best} call={judgement.verdict.call} />}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
-      <NoEffect key={looked.look.measureId} looked={looked} />
-      <TwoParts>
-        <AskedComparison key={looked.look.measureId} question={data.trial.question} looked={looked} printValue={printValue} />
-        <NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} />
-      </TwoParts>
+      <NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} />
+      <AskedComparison key={`asked ${looked.look.measureId}`} question={data.trial.question} looked={looked} printValue={printValue} />
+      {doses && <DosePanel doses={doses} printValue={printValue} isWeight={measure?.unit === 'g'} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
       <ScorecardPanel trialId={data.trial.id} card={beside.card} tags={tags} control={input.control} bases={beside.bases} />
-      {measure?.unit === 'g' && <WorthPanel key={looked.look.measureId} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
+      {measure?.unit === 'g' && <WorthPanel key={`worth ${looked.look.measureId}`} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
       <Firmness looked={looked} position={looked.look.measureId === first.look.measureId ? beside.position : null} />
       <TwoParts>
         <div>
@@ -138,6 +138,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
           {!isClosed && <Closing close={close} />}
         </div>
       </TwoParts>
+      <NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} />
       <Tables looked={looked} log={log} printValue={printValue} />
     </>
   );

@@ -12,7 +12,7 @@ const [WIDTH, ROW, LEFT, RIGHT] = [640, 44, 150, 24];
 export function KindPicture({ input }: { readonly input: KindInput }) {
   const units = readUnits(input);
   if (units.length === 0) return null;
-  return input.kind === 'time' ? <Waiting input={input} units={units} /> : <Marks input={input} units={units} />;
+  return <Scroller tabIndex={0} role="region" aria-label="Every unit, drawn">{input.kind === 'time' ? <Waiting input={input} units={units} /> : <Marks input={input} units={units} />}</Scroller>;
 }
 
 function figureOf(unit: ReadUnit): number {
@@ -71,8 +71,14 @@ function Waiting({ input, units }: { readonly input: KindInput; readonly units: 
   );
 }
 
+// On a phone the drawing keeps a size one can read, and scrolls by itself.
+const Scroller = styled.div`
+  overflow-x: auto;
+  &:focus-visible { outline: 3px solid var(--clay); outline-offset: 2px; }
+`;
+
 const Drawing = styled.svg`
-  width: 100%; max-width: 820px; height: auto;
+  width: 100%; min-width: 560px; max-width: 820px; height: auto;
   & text { font-size: 14px; fill: var(--ink); } & text[data-axis] { font-size: 12px; fill: var(--ink-soft); }
   & line { stroke: var(--rule-strong); } & circle { fill: var(--clay); fill-opacity: 0.75; stroke: var(--paper); }
   & path { fill: none; stroke-width: 2.5; }

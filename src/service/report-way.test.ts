@@ -1,0 +1,108 @@
+import fc from 'fast-check';
+import { checkFrozen } from '@/core/judge/frozen-file';
+import { addDays } from '@/core/trial/calendar-day';
+import { judge } from '@/core/judge/judge';
+import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { judgeInputOf, plannedLook } from '@/core/judge/trial-verdict';
+import { TrialData } from '@/core/trial/trial-data';
+import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { reportHtml } from '@/print/report-html';
+import { amendPlan } from './amend';
+import { askTrial } from './ask';
+import { besideVerdict } from './beside-verdict';
+import { today } from './clock';
+import { earlierTrial } from './earlier-trial';
+import { freshGardenForEachTest } from './garden-fixture';
+import { closeTrial } from './judge';
+import { dealTrial, lockPlan } from './lay-out';
+import { newId } from './new-id';
+import { reportFile } from './report';
+import { findTrial } from './trials';
+import { takePick } from './weigh';
+
+freshGardenForEachTest();
+
+async function weighed(isBlind = false): Promise<TrialData> {
+  const trial = await askTrial({ question: 'Does “feed” help & <b>how</b>?', crop: 'beans', picked: 'beans', unitWord: 'pot', startsOn: addDays(today(), -30), endsOn: addDays(today(), 60), treatments: [{ name: 'plain water' }, { name: 'feed' }], control: 0, summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15' });
+  if (!trial.ok) throw new Error(JSON.stringify(trial.trouble));
+  const { id } = trial.value;
+  await dealTrial(id, { kind: 'complete-randomisation', unitsEach: '4', blockCount: '2', blockWord: 'shelf', unitWidth: '25 cm', isBlind });
+  await lockPlan(id);
+  const data = await dataOf(id);
+  for (const [i, unit] of data.units.entries()) {
+    const isFed = data.treatments.find(treatment => treatment.id === unit.treatmentId)?.name === 'feed';
+    const taken = await takePick(id, { id: newId(), unitId: unit.id, supersedes: null, pickedOn: today(), outcome: 'picked', pieces: '', gross: `${(isFed ? 400 : 250) + 7 * i} g`, tare: '', grade: 'sound', cullReason: null, note: i === 0 ? '=HYPERLINK("x")' : '' });
+    if (!taken.ok) throw new Error(JSON.stringify(taken.trouble));
+  }
+  return dataOf(id);
+}
+
+async function dataOf(id: string): Promise<TrialData> {
+  const data = await findTrial(id);
+  if (!data) throw new Error('the trial must be there');
+  return data;
+}
+
+const bodyOf = async (id: string, form: Parameters<typeof reportFile>[1], hasNames = false): Promise<string> => { const made = await reportFile(id, form, hasNames); if (!made.ok) throw new Error(made.trouble.kind); return made.value.body; };
+
+test('the report is one file in which nothing runs and nothing is fetched, with the question in it as it was written', async () => {
+  const { trial } = await weighed();
+  const html = await bodyOf(trial.id, 'html');
+  expect(html).toContain('Does “feed” help &#38; &#60;b&#62;how&#60;/b&#62;?');
+  expect(html).not.toMatch(/<script|<b>how|src=|href=|url\(|@import/i);
+  expect(html).toContain('One garden, one season: what held here need not hold elsewhere.');
+});
+
+test('before the key is open there is no report', async () => {
+  const { trial } = await weighed(true);
+  expect(await reportFile(trial.id, 'csv', false)).toMatchObject({ ok: false, trouble: { kind: 'key-shut' } });
+  expect(await earlierTrial(trial.id)).toBeUndefined();
+});
+
+test('the data come along: every unit, every entry, the whole trial; a formula stays a text', async () => {
+  const data = await weighed();
+  const units = (await bodyOf(data.trial.id, 'csv')).trim().split('\n');
+  expect(units).toHaveLength(1 + data.units.length);
+  expect(units[0]).toBe('code,treatment,block,column,start_size,left_out,Sound harvest by weight (g),Number of sound pieces,Weight of one sound piece (g),Whole harvest by weight (g)');
+  const entries = await bodyOf(data.trial.id, 'entries');
+  expect(entries).toContain(`"'=HYPERLINK(""x"")"`);
+  expect(TrialData.parse(JSON.parse(await bodyOf(data.trial.id, 'json'))).picks).toHaveLength(data.picks.length);
+});
+
+test('names are left out unless they are asked for', async () => {
+  const { trial } = await weighed();
+  await amendPlan(trial.id, { what: 'other', to: 'One more week.', why: 'Rain.', by: 'Ines Marrow' });
+  expect(await bodyOf(trial.id, 'json')).not.toContain('Ines Marrow');
+  expect(await bodyOf(trial.id, 'json', true)).toContain('Ines Marrow');
+});
+
+test('a frozen verdict checks out; a correction afterwards stands first in the report and changes nothing else', async () => {
+  const { trial } = await weighed();
+  expect(await reportFile(trial.id, 'frozen', false)).toMatchObject({ ok: false, trouble: { kind: 'not-closed' } });
+  await closeTrial(trial.id);
+  expect(checkFrozen(JSON.parse(await bodyOf(trial.id, 'frozen')))).toMatchObject({ ok: true, value: { isSameInput: true, isSameJudgement: true } });
+  expect(await amendPlan(trial.id, { what: 'margin', to: '30', why: 'It looks better.', by: '' })).toMatchObject({ ok: false, trouble: { kind: 'closed' } });
+  expect(await amendPlan(trial.id, { what: 'other', to: 'The feed was at half strength.', why: 'The spoon was small.', by: '' })).toMatchObject({ ok: true });
+  const html = await bodyOf(trial.id, 'html');
+  expect(html.indexOf('The feed was at half strength.')).toBeLessThan(html.indexOf('class="verdict"'));
+  expect(checkFrozen(JSON.parse(await bodyOf(trial.id, 'frozen')))).toMatchObject({ ok: true, value: { isSameInput: true, isSameJudgement: true } });
+});
+
+test('what stands beside a verdict is there, and the next trial learns from it', async () => {
+  const data = await weighed();
+  const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
+  const beside = await besideVerdict(data, { look: plannedLook(data, STARTING_GUESS_CV), input, judgement: judge(input), allIn: null, sound: null });
+  expect(beside.card.rows[0]?.cells.map(cell => cell.call)).toEqual([null, 'clearly-better']);
+  expect((await earlierTrial(data.trial.id))?.lessons).toEqual(beside.lessons);
+});
+
+test('whatever somebody wrote, the report holds no tag of theirs', () => {
+  const trial = trialFixture({ treatments: 2, unitsEach: 2 });
+  const data: TrialData = { ...trial, picks: trial.units.map(unit => pickFixture(unit)) };
+  const input = judgeInputOf(data, { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 });
+  fc.assert(fc.property(fc.string(), written => {
+    const html = reportHtml({ question: written, standing: written, headline: written, detail: written, input, judgement: judge(input), printValue: String, measure: written, letters: {}, map: { widthMm: 1, depthMm: 1, units: [{ code: written, letter: written, x: 0, y: 0, w: 1, h: 1 }] }, limits: [written], cautions: [written], corrections: [written], tables: [{ title: written, heads: [written], rows: [[written, written]] }], protocol: [{ title: written, steps: [written] }], made: written });
+    const tags = new Set([...html.matchAll(/<\/?([a-z0-9]+)/gi)].map(match => match[1]?.toLowerCase()));
+    expect([...tags].filter(tag => !['html', 'head', 'meta', 'title', 'style', 'body', 'main', 'header', 'p', 'h1', 'h2', 'h3', 'section', 'ul', 'li', 'figure', 'figcaption', 'svg', 'text', 'line', 'circle', 'rect', 'table', 'caption', 'thead', 'tbody', 'tr', 'th', 'td', 'article', 'footer'].includes(tag ?? ''))).toEqual([]);
+  }), { numRuns: 60 });
+});
