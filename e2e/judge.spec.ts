@@ -34,7 +34,7 @@ test('a pot can be left out for a look, and what is on record as left out shows 
 
 test('another measure is marked as found along the way', async ({ page }) => {
   await openBeans(page);
-  await page.getByLabel('Measure', { exact: true }).selectOption({ label: 'Number of sound pieces' });
+  await page.getByRole('region', { name: 'Look at it otherwise' }).getByLabel('Measure').selectOption({ label: 'Number of sound pieces' });
   await expect(page.getByText('Number of sound pieces, found along the way').first()).toBeVisible();
   await expect(page.getByText('This was not the main measure before the plan was locked')).toBeVisible();
 });
@@ -85,7 +85,7 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   await expect(page.getByRole('region', { name: 'Costs and gains of every treatment' }).getByRole('row', { name: /^Heronsgill feed/ })).toContainText(/9\d of 100|100 of 100/);
   await page.getByRole('button', { name: 'Leave each pot out in turn' }).click();
   await expect(page.getByText(/every call stays what it is|would change a call if left out/)).toBeVisible({ timeout: 60_000 });
-  await page.getByLabel('against').selectOption({ label: 'comfrey tea' });
+  await page.getByLabel('against', { exact: true }).selectOption({ label: 'comfrey tea' });
   await expect(page.getByText(/^Yes: Heronsgill feed gave .* than comfrey tea/)).toBeVisible();
 });
 

@@ -18,7 +18,7 @@ test('from a question to a verdict, by mouse or by touch', async ({ page, garden
   await goToStep(page, 'Judge');
   await expect(page.getByRole('heading', { name: /Heronsgill feed gave \d+% more radishes than plain water/ })).toBeVisible();
   await expect(page.getByText('All 70 ways to deal the same labels over the whole bench.')).toBeVisible();
-  await expect(page.getByRole('cell', { name: 'clearly better' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
 });
 
 test('one pot each is a story, not a result', async ({ page }) => {

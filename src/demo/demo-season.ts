@@ -21,7 +21,7 @@ const SEED = 23;
 
 /**
  * Makes the demo season: dwarf beans (finished, a clear winner), strawberries (running, blind), beetroot under four depths of
- * leaf-mould (finished, levels off) and lettuces among slugs (finished, days to the first bite). The same day gives the
+ * leaf-mould (finished, levels off), the beans of the year before (for taking seasons together) and lettuces among slugs (finished, days to the first bite). The same day gives the
  * same season to the last gram; another day moves its dates.
  *
  * @param today the day the running trial has come to
@@ -35,7 +35,7 @@ export function demoSeason(today: string): DemoSeason {
   const shelf = demoShelf(dice);
   return {
     garden, shelf: [shelf.heronsgill, shelf.wrackline, shelf.comfrey, ...shelf.others],
-    trials: [withCare(beans, beanCare(shelf), today, dice), withReadings(withCare(berries, strawberryCare(shelf), today, dice), strawberryReads(berries), seasonDice(SEED + 1, Date.parse(`${addDays(today, -60)}T08:00:00Z`))), beetroot(today, garden.id, later(2)), lettuces(today, garden.id, later(3))],
+    trials: [withCare(beans, beanCare(shelf), today, dice), withReadings(withCare(berries, strawberryCare(shelf), today, dice), strawberryReads(berries), seasonDice(SEED + 1, Date.parse(`${addDays(today, -60)}T08:00:00Z`))), beetroot(today, garden.id, later(2)), beansBefore(today, garden.id, later(4)), lettuces(today, garden.id, later(3))],
   };
 }
 
@@ -152,7 +152,7 @@ function beetroot(today: string, gardenId: GardenId, dice: SeasonDice): TrialDat
   const depth = (cm: number, effect: number) => ({ name: `${cm} cm`, levels: { 'leaf-mould': `${cm} cm` }, effect, dose: cm });
   return closed(demoTrial({
     question: 'How deep must leaf-mould lie under beetroot?', crop: 'beetroot', picked: 'beetroot', unitWord: 'box',
-    factors: [{ name: 'leaf-mould', levels: ['0 cm', '2 cm', '4 cm', '8 cm'], dealtAt: 'box' }], treatments: [depth(0, 0), depth(2, 0.42), depth(4, 0.62), depth(8, 0.6)],
+    factors: [{ name: 'leaf-mould', levels: ['0 cm', '2 cm', '4 cm', '8 cm'], dealtAt: 'box' }], treatments: [depth(0, 0), depth(2, 0.5), depth(4, 0.68), depth(8, 0.66)],
     bench: { unitsEach: 6, blockCount: 6, blockWord: 'row', unitWidthMm: 400, seed: 771 },
     startsOn: addDays(today, -140), lengthDays: 105, isBlind: false, marginPercent: 15, harvestG: 1400, cv: 0.08, pieceG: 120, pickDays: [{ day: 104, share: 1 }],
   }, gardenId, dice));
@@ -178,4 +178,15 @@ function lettuces(today: string, gardenId: GardenId, dice: SeasonDice): TrialDat
     { key: 'slugs', days: [12, 20, 28, 36], onLastDay: 24, of: among(0.6, 2.4, 1.8, 2.6), sd: 1.2, least: 0, most: 12 },
     { key: 'vigour', days: [43], onLastDay: 24, of: among(7.4, 5.2, 5.8, 5), sd: 1, least: 1, most: 9 },
   ], dice));
+}
+
+/** The bean trial of the year before, smaller, one feed fewer: for taking seasons together. */
+function beansBefore(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
+  const level = (feed: string, effect: number) => ({ name: feed, levels: { feed }, effect });
+  return closed(demoTrial({
+    question: 'Does Heronsgill feed help dwarf beans?', crop: 'dwarf beans', picked: 'beans', unitWord: 'pot',
+    factors: [{ name: 'feed', levels: ['plain water', 'Heronsgill feed', 'comfrey tea'], dealtAt: 'pot' }], treatments: [level('plain water', 0), level('Heronsgill feed', 0.3), level('comfrey tea', 0.04)],
+    bench: { unitsEach: 5, blockCount: 5, blockWord: 'shelf', unitWidthMm: 240, seed: 2217 },
+    startsOn: addDays(today, -470), lengthDays: 88, isBlind: true, marginPercent: 15, harvestG: 410, cv: 0.15, pieceG: 6, pickDays: [{ day: 64, share: 0.5 }, { day: 78, share: 0.5 }],
+  }, gardenId, dice));
 }

@@ -1,8 +1,11 @@
+import type { AuditFinding } from '@/core/design/fairness-audit';
+import { type PooledTrial, type SeasonsTogether, seasonsTogether } from '@/core/judge/combine-seasons';
+import type { Judgement } from '@/core/judge/judgement';
 import { lessonsOf } from '@/core/judge/lessons';
-import { positionCheck } from '@/core/judge/position-check';
+import { type PositionCheck, positionCheck } from '@/core/judge/position-check';
+import { type Rival, rivalsOf } from '@/core/judge/rivals';
 import { type Scorecard, scorecardOf } from '@/core/judge/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/treatment-cost';
-import type { PositionCheck } from '@/core/judge/position-check';
 import { type LookedJudgement, mainMeasure } from '@/core/judge/trial-verdict';
 import { valuePrinter } from '@/core/measure/print-measure';
 import { readerError } from '@/core/measure/reader-error';
@@ -11,6 +14,8 @@ import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import { unitMeasuresOf } from '@/core/schedule/due-today';
 import type { TrialData } from '@/core/trial/trial-data';
 import { counted } from '@/core/words/plural';
+import { database } from '@/store/database';
+import { frozenTrials } from '@/store/verdicts';
 import { today } from './clock';
 import { currentGarden } from './garden';
 
@@ -22,16 +27,28 @@ export interface BesideVerdict {
   readonly position: PositionCheck | null;
   readonly lessons: readonly string[];
   readonly readerWords: string | null;
+  /** The same question in other seasons. */
+  readonly seasons: readonly SeasonsTogether[];
+  readonly rivals: readonly Rival[];
 }
 
-export async function besideVerdict(data: TrialData, { look, input, judgement }: LookedJudgement): Promise<BesideVerdict> {
+export async function besideVerdict(data: TrialData, { look, input, judgement }: LookedJudgement, findings: readonly AuditFinding[]): Promise<BesideVerdict> {
   const style = MASS_STYLE_FOR[(await currentGarden()).system];
   const position = positionCheck(data, input) ?? null;
   const costs = treatmentCosts(data, today());
   return {
     card: scorecardOf(data, look, measure => valuePrinter(measure, style)), costs, position, bases: basesOf(data, judgement.groups, costs),
     lessons: lessonsOf(data, { input, judgement, position, today: today() }), readerWords: readerWordsOf(data),
+    seasons: seasonsTogether({ trialId: data.trial.id, question: data.trial.question, closedOn: data.trial.endsOn, contrasts: judgement.contrasts }, await otherSeasons(data.trial.id)), rivals: rivalsOf(data, { findings, position, today: today() }),
   };
+}
+
+/** All closed trials but this one, with what their verdicts rest on. */
+async function otherSeasons(trialId: string): Promise<readonly PooledTrial[]> {
+  return (await frozenTrials(database())).filter(trial => trial.trialId !== trialId).flatMap(({ trialId: id, question, closedAt, judgement }) => {
+    const frozen: Partial<Pick<Judgement, 'contrasts'>> = JSON.parse(judgement);
+    return frozen.contrasts ? [{ trialId: id, question, closedOn: closedAt.slice(0, 10), contrasts: frozen.contrasts }] : [];
+  });
 }
 
 const BASE_WORDS = { m2: 'a square metre', litre: 'a litre of mix', hour: 'an hour of work' } as const;

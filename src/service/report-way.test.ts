@@ -91,7 +91,7 @@ test('a frozen verdict checks out; a correction afterwards stands first in the r
 test('what stands beside a verdict is there, and the next trial learns from it', async () => {
   const data = await weighed();
   const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
-  const beside = await besideVerdict(data, { look: plannedLook(data, STARTING_GUESS_CV), input, judgement: judge(input), allIn: null, sound: null });
+  const beside = await besideVerdict(data, { look: plannedLook(data, STARTING_GUESS_CV), input, judgement: judge(input), allIn: null, sound: null }, []);
   expect(beside.card.rows[0]?.cells.map(cell => cell.call)).toEqual([null, 'clearly-better']);
   expect((await earlierTrial(data.trial.id))?.lessons).toEqual(beside.lessons);
 });

@@ -40,3 +40,11 @@ export async function frozenJudgements(db: Database, summary: string): Promise<r
     .orderBy('verdicts.closedAt').select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.measureId', 'verdicts.input', 'verdicts.judgement');
   return rows.map(row => FrozenVerdict.parse(row).judgement);
 }
+
+/** Every frozen judgement with its trial's question, as JSON. */
+export async function frozenTrials(db: Database): Promise<readonly { readonly trialId: string; readonly closedAt: string; readonly question: string; readonly judgement: string }[]> {
+  const rows: readonly unknown[] = await db('verdicts').join('trials', 'trials.id', 'verdicts.trialId').orderBy('verdicts.closedAt').select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.judgement', 'trials.question');
+  return rows.map(row => FrozenTrial.parse(row));
+}
+
+const FrozenTrial = z.object({ trialId: z.string(), closedAt: z.string(), question: z.string(), judgement: z.string() }).readonly();

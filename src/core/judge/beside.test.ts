@@ -2,6 +2,7 @@ import { pickFixture, readingFixture, trialFixture, leaveOutFixture } from '@/co
 import { readMeasure } from '@/core/measure/own-measure';
 import type { TrialData } from '@/core/trial/trial-data';
 import fc from 'fast-check';
+import { seasonsTogether } from './combine-seasons';
 import { checkFrozen } from './frozen-file';
 import { judge, judgeWithoutShuffle } from './judge';
 import { STARTING_GUESS_CV } from './judge-input';
@@ -9,9 +10,13 @@ import { unitsInTurn, withoutUnit } from './leave-each-out';
 import { lessonsOf } from './lessons';
 import { nextSteps } from './next-step';
 import { positionCheck } from './position-check';
+import { rivalsOf } from './rivals';
 import { type ScoreRow, scorecardOf, winsOf } from './scorecard';
 import { kindInputOf, kindOf } from './trial-kind';
 import { judgeInputOf, plannedLook } from './trial-verdict';
+import { trialEfficacy } from './trial-efficacy';
+import { trialGermination } from './trial-germination';
+import { trialGrowth } from './trial-growth';
 import { chanceOfTurn } from './verdict-words';
 import { weightedRank } from './weighted-rank';
 import { worthOf } from './worth';
@@ -147,4 +152,51 @@ describe('a frozen verdict', () => {
   test('what is no frozen verdict says so', () => {
     expect([checkFrozen(null).ok, checkFrozen({ format: 'other' }).ok]).toEqual([false, false]);
   });
+});
+
+describe('what a measure’s own page adds', () => {
+  const one = trialFixture({ treatments: 3, unitsEach: 2 });
+  const slugs = made('slugs', '00000000-0000-7000-8000-0000000000b1');
+  const of = (data: TrialData, values: readonly number[], measure: typeof slugs, takenOn: string, changes = {}) => data.units.map(unit => readingFixture(unit, measure, values[at(data, unit)] ?? 0, { takenOn, ...changes }));
+  test('efficacy without a count before is Abbott’s, with one before the first act Henderson and Tilton’s', () => {
+    const data: TrialData = { ...one, measures: [...one.measures, slugs], readings: [...of(one, [30, 29, 12], slugs, '2026-05-20'), ...of(one, [50, 5, 50], slugs, '2026-06-20')] };
+    expect(trialEfficacy(data, slugs)).toMatchObject({ method: 'abbott', treatments: [{ percent: 90 }, { percent: 0 }] });
+    const act = { id: '00000000-0000-7000-8000-0000000000c1', ruleId: '00000000-0000-7000-8000-0000000000c2', nth: 0, doneOn: '2026-05-21', takenAt: '2026-05-21T09:00:00.000Z', isSkipped: false, amount: null, water: null, unitIds: null, outcome: null, note: '', by: '', batch: '', supersedes: null, isRemoval: false } as unknown as TrialData['care']['acts'][number];
+    const treated = trialEfficacy({ ...data, care: { ...data.care, acts: [act] } }, slugs);
+    // 100 (1 − 5·30/(29·50)); 100 (1 − 50·30/(12·50)): they began unlike.
+    expect(treated?.treatments.map(each => Math.round((each.percent ?? 0) * 100) / 100)).toEqual([89.66, -150]);
+    expect([treated?.method, treated?.isUnlikeBefore]).toEqual(['henderson-tilton', true]);
+  });
+  test('what came up is what is new at each look', () => {
+    const sown = made('germination', '00000000-0000-7000-8000-0000000000b2');
+    const looks = ([[3, 1], [5, 5], [7, 8]] as const).flatMap(([day, up]) => of(one, [up, up, up], sown, `2026-05-0${1 + day}`, { outOf: 10 }));
+    expect(trialGermination({ ...one, measures: [...one.measures, sown], readings: looks }, sown)?.[0]).toMatchObject({ treatment: 'plain water', sown: 20, percent: 80, t50Days: 3 + (6 / 8) * 2, meanDays: (2 * 3 + 8 * 5 + 6 * 7) / 16 });
+  });
+  test('an S is found where plants grew in one, and too few looks say nothing', () => {
+    const height = made('height', '00000000-0000-7000-8000-0000000000b3');
+    const size = (day: number): number => 300 / (1 + Math.exp((20 - day) / 5));
+    const readings = [4, 8, 12, 16, 20, 24, 28].flatMap(day => of(one, [size(day), size(day) * 1.1, size(day)], height, `2026-05-${String(1 + day).padStart(2, '0')}`));
+    const [plain] = trialGrowth({ ...one, measures: [...one.measures, height], readings }, height) ?? [];
+    expect([plain?.fits[0]?.curve, Math.round(plain?.fits[0]?.parameters.xmid ?? 0)]).toEqual(['logistic', 20]);
+    expect(trialGrowth({ ...one, measures: [...one.measures, height], readings: readings.slice(0, 12) }, height)).toBeUndefined();
+  });
+});
+
+test('seasons are taken together with those that could not tell, and a treatment of one season is not', () => {
+  const judged = (data: TrialData) => judgeWithoutShuffle(judgeInputOf(data, look(data))).contrasts;
+  const own = { trialId: 'a', question: 'This year?', closedOn: '2026-10-01', contrasts: judged(clear) };
+  const before = { trialId: 'b', question: 'Last year?', closedOn: '2025-10-01', contrasts: judged(grown((unit, i) => 300 + 30 * Number(at(trial, unit) === 1) + 40 * (i % 4))).filter(contrast => contrast.treatment === 'feed 1') };
+  const together = seasonsTogether(own, [before]);
+  expect(together.map(each => [each.treatment, each.seasons.map(season => season.trialId)])).toEqual([['feed 1', ['b', 'a']]]);
+  const [found] = together;
+  const gaps = found?.seasons.map(season => season.percent) ?? [];
+  expect((found?.percent ?? 0) >= Math.min(...gaps) && (found?.percent ?? 0) <= Math.max(...gaps)).toBe(true);
+  expect(seasonsTogether(own, [])).toEqual([]);
+});
+
+test('rivals are named from the audit, the map and the mishaps, each with a test that would tell', () => {
+  const finding = (code: string) => ({ code, grade: 'weakens', says: '', why: '', remedy: '' }) as const;
+  const data: TrialData = { ...clear, incidents: [leaveOutFixture(clear.units[0]!, { cause: 'frost', byTreatment: 'no' })] };
+  const found = rivalsOf(data, { findings: [finding('not-blind'), finding('differs-in-amount'), finding('few-each')], position: { gradientP: 0.01, towards: 'the left', neighbours: null }, today: '2026-08-01' });
+  expect(found.map(rival => rival.says)).toEqual(['A kind eye did it.', 'It was how much was fed, not what.', 'The bench did it: it rose towards the left.', 'A mishap did it: frost.']);
 });

@@ -10,7 +10,7 @@ import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './ju
 import { lookOnOtherScales } from './other-scales';
 import { latinSquareOf, redealOf } from './redeal-of';
 import { spreadOf } from './spread';
-import { buildTrialModel, distinct, type TrialModel } from './trial-model';
+import { buildTrialModel, distinct, isOneEachCell, type TrialModel } from './trial-model';
 import { wordVerdict } from './verdict-words';
 import { warningsOf } from './warnings';
 
@@ -69,7 +69,8 @@ export function withShuffle(judgement: Judgement, input: JudgeInput, shuffle: Sh
 /** The trial as the shuffle test sees it; undefined without a measured unit. */
 export function shuffleProblemOf(input: JudgeInput): ShuffleProblem | undefined {
   const trial = buildTrialModel(input);
-  if (trial.units.length === 0) return undefined;
+  // One of each combination: every deal makes another table of the same kind, and the cells have no spread of their own.
+  if (trial.units.length === 0 || isOneEachCell(input, trial.units)) return undefined;
   const levels = [input.control, ...testsOf(input)];
   const wholes = trial.wholePlot && distinct(trial.wholePlot);
   return {

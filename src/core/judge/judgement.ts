@@ -60,7 +60,7 @@ export type Pair =
 
 export type WarningCode =
   | 'no-replication' | 'pseudo-replication' | 'one-block' | 'unequal-variance' | 'odd-unit' | 'tiny-sample' | 'unbalanced'
-  | 'not-declared' | 'zero-spread' | 'not-comparable' | 'missing-units';
+  | 'not-declared' | 'additive-only' | 'zero-spread' | 'not-comparable' | 'missing-units';
 
 export interface JudgeWarning {
   readonly code: WarningCode;

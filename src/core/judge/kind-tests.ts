@@ -121,11 +121,14 @@ function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   // Units that differ more than chance lets items differ are worth fewer items.
   const crowding = heterogeneity([treated, control].map(units => units.map(unit => ({ k: unit.value, n: unit.outOf ?? 1 }))));
   const worth = Math.max(1, crowding ? crowding.statistic / crowding.df : 1);
-  const thinned = ({ k, n }: { readonly k: number; readonly n: number }) => ({ k: k / worth, n: n / worth });
+  const df = treated.length + control.length - 2;
+  const isOfUnits = crowding !== undefined && df > 0 && [...treated, ...control].some(unit => (unit.outOf ?? 1) > 1);
+  // How much they crowd is known from so few units only: as a t is wider than a normal.
+  const thinned = ({ k, n }: { readonly k: number; readonly n: number }, confidence: number) => { const by = isOfUnits ? worth * (tQuantile(1 - (1 - confidence) / 2, df) / normalQuantile(1 - (1 - confidence) / 2)) ** 2 : 1; return { k: k / by, n: n / by }; };
   return {
     method: hasBlocks ? 'cochran-mantel-haenszel' : 'fisher-exact', p: hasBlocks ? (pooled?.p ?? 1) : fisherExactP(tableOf(a, b)),
     shuffleP: byDeals(input, blocks, units => units.map(figureOf)), difference: a.k / a.n - b.k / b.n,
-    intervalAt: confidence => shareDifferenceInterval(thinned(a), thinned(b), confidence),
+    intervalAt: confidence => shareDifferenceInterval(thinned(a, confidence), thinned(b, confidence), confidence),
     effectAt: () => { const odds = mantelHaenszel(hasBlocks ? tables : [tableOf(a, b)])?.oddsRatio; return odds == null ? null : { what: 'odds-ratio', value: odds, ci: null }; },
   };
 }
@@ -177,7 +180,8 @@ function testDays(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   const se = Math.hypot(a.se, b.se);
   return {
     method: isBlocked ? 'stratified-log-rank' : 'log-rank', p: test?.p ?? 1, shuffleP: logRankByDeals(isBlocked ? samples : [all], input.seed).p, difference,
-    intervalAt: confidence => { if (!(se > 0)) return null; const half = normalQuantile(1 - (1 - confidence) / 2) * se; return [difference - half, difference + half]; },
+    // Greenwood's variance from a handful of units is itself uncertain.
+    intervalAt: confidence => { const df = all.treated.length + all.control.length - 2; if (!(se > 0) || df < 1) return null; const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [difference - half, difference + half]; },
     effectAt: () => (test?.hazardRatio == null ? null : { what: 'hazard-ratio', value: test.hazardRatio, ci: null }),
   };
 }

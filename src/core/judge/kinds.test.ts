@@ -9,6 +9,8 @@ import { fisherExactP } from '@/core/stats/two-by-two';
 import { bestDoseForMoney, doseResponse } from './dose-response';
 import { beganUnlike, efficacy } from './efficacy';
 import { germination } from './germination';
+import { judge } from './judge';
+import { STARTING_GUESS_CV } from './judge-input';
 import { holm, judgeKind } from './kind-judge';
 import type { KindInput, KindUnit } from './kind-input';
 import { kindInputFromTable } from './kind-table';
@@ -32,6 +34,18 @@ describe('worked by hand, and what tables print', () => {
   });
   test('C110, C111: four pairs, all flips', () => {
     expect([[-0.25, 0.85, 1.5, -1], [0.25, -0.25, -1, -1]].map(differences => signFlipP(differences).p)).toEqual([0.75, 0.375]);
+  });
+  test('C112: three feeds in four soils, one pot a cell: feed F(2, 6) 1.093, soil F(3, 6) 8.87; Tukey’s product by R', () => {
+    const [soils, feeds] = [['A', 'B', 'C', 'D'], ['none', 'synthetic', 'organic']];
+    const values = [[1.75, 0.75, 3.75, 3.5], [2, 0.5, 2.75, 2.5], [1.5, 1.6, 5.25, 2.5]];
+    const cells = feeds.flatMap((feed, f) => soils.map((soil, s) => ({ name: `${soil}:${feed}`, levels: [soil, feed], value: values[f]?.[s] ?? 0 })));
+    const judged = judge({
+      response: 'lettuce', unitWord: 'pot', treatmentName: 'soil:feed', treatments: cells.map(cell => cell.name), control: 'A:none', blockNames: [], factors: { names: ['soil', 'feed'], levelsOf: Object.fromEntries(cells.map(cell => [cell.name, cell.levels])) },
+      units: cells.map((cell, i) => ({ id: String(i), treatment: cell.name, blocks: [], value: cell.value })), subsamples: 12, better: 'higher', margin: null, confidence: 0.95, shuffles: 200, seed: 1, isDeclared: true, priorCv: STARTING_GUESS_CV,
+    });
+    expect(judged.anova.map(row => [row.term, row.df, Number(row.f?.toFixed(3)), Number(row.p?.toFixed(3))])).toEqual([['soil', 3, 8.867, 0.013], ['feed', 2, 1.093, 0.394], ['residual', 6, Number.NaN, Number.NaN]]);
+    expect([judged.warnings.map(warning => warning.code), judged.shuffle]).toEqual([['additive-only'], null]);
+    expect(judged.warnings[0]?.message).toContain('p 0.30');
   });
   test('C113: three feeds in four soils by ranks, one tie (statistic 0.933)', () => {
     const found = friedman([[1.75, 2, 1.5], [0.75, 0.5, 1.6], [3.75, 2.75, 5.25], [3.5, 2.5, 2.5]]);

@@ -40,7 +40,7 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
     ? units.map(unit => unit.covariate ?? 0) : undefined;
   const covariateTerms: readonly ModelTerm[] = covariate ? [{ name: 'covariate', columns: [covariate] }] : [];
   const wholePlot = wholePlotsOf(units);
-  const treatmentTerms = inStrataOrder(input.factors ? factorTerms(input, units) : [singleTerm(input, units)], wholePlot);
+  const treatmentTerms = inStrataOrder(input.factors ? factorTerms(input, units, isOneEachCell(input, units)) : [singleTerm(input, units)], wholePlot);
   const terms = [...blockTerms, ...covariateTerms, ...treatmentTerms.map(term => term.term)];
   const wholeTerms = blockTerms.length + covariateTerms.length + treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
 
@@ -101,11 +101,20 @@ function singleTerm(input: JudgeInput, units: readonly MeasuredUnit[]): Treatmen
   };
 }
 
+/**
+ * Whether there is one unit of each combination and nothing else to tell luck by: then main effects alone are judged, by what
+ * they leave over (Fisher 1935, a table of two ways).
+ */
+export function isOneEachCell(input: JudgeInput, units: readonly MeasuredUnit[]): boolean {
+  if ((input.factors?.names.length ?? 0) < 2 || units.some(unit => unit.wholePlot !== undefined)) return false;
+  return new Set(units.map(unit => unit.treatment)).size === units.length && new Set(units.map(unit => JSON.stringify(unit.blocks))).size === 1;
+}
+
 /** Main effects first, then interactions of two, of three …; the product of the factors' columns. */
-function factorTerms(input: JudgeInput, units: readonly MeasuredUnit[]): readonly TreatmentTerm[] {
+function factorTerms(input: JudgeInput, units: readonly MeasuredUnit[], isAdditive: boolean): readonly TreatmentTerm[] {
   const { names, levelsOf } = input.factors ?? { names: [], levelsOf: {} };
   const levels = names.map((_, f) => distinct(input.treatments.map(treatment => levelsOf[treatment]?.[f] ?? '')));
-  return subsetsBySize(names.length).map(factors => {
+  return subsetsBySize(names.length).filter(factors => !isAdditive || factors.length === 1).map(factors => {
     const rowOf = (treatment: string): readonly number[] => factors.reduce<readonly number[]>((products, f) =>
       (levels[f] ?? []).slice(1).flatMap(level => products.map(value => value * Number(levelsOf[treatment]?.[f] === level))), [1]);
     const rows = new Map(input.treatments.map(treatment => [treatment, rowOf(treatment)]));

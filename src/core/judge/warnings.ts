@@ -5,7 +5,8 @@ import type { JudgeInput } from './judge-input';
 import type { Contrast, Judgement, JudgeWarning } from './judgement';
 import { redealOf } from './redeal-of';
 import type { Spread } from './spread';
-import { distinct, type TrialModel } from './trial-model';
+import { additivityP } from './additivity';
+import { distinct, isOneEachCell, type TrialModel } from './trial-model';
 import { plural, pluralOf } from '@/core/words/plural';
 
 interface WarningContext {
@@ -21,7 +22,7 @@ interface WarningContext {
 export function warningsOf(context: WarningContext): readonly JudgeWarning[] {
   return [
     ...replication(context), ...subsampling(context), ...blocking(context), ...balance(context), ...comparability(context),
-    ...spreads(context), ...odd(context), ...declared(context),
+    ...spreads(context), ...odd(context), ...additive(context), ...declared(context),
   ];
 }
 
@@ -96,6 +97,16 @@ function odd({ input, trial, model, spread }: WarningContext): readonly JudgeWar
     const unit = trial.units[index];
     return { code: 'odd-unit', message: `${input.unitWord} ${unit?.id} (${unit?.treatment}) lies far from the others like it. Look whether it was read rightly before you leave it out.` };
   });
+}
+
+function additive({ input, trial }: WarningContext): readonly JudgeWarning[] {
+  if (!isOneEachCell(input, trial.units)) return [];
+  const p = additivityP(trial);
+  const names = input.factors?.names ?? [];
+  return [{
+    code: 'additive-only',
+    message: `One ${input.unitWord} of each combination: ${names.join(' and ')} are judged as if what one does were the same at every level of the other.${p === null ? '' : p < NOTICEABLE ? ` That looks wrong (Tukey’s test of additivity, p ${p.toFixed(3)}): the calls lean on it.` : ` Nothing speaks against it (Tukey’s test of additivity, p ${p.toFixed(2)}), though so few could hardly show it.`}`,
+  }];
 }
 
 function declared({ input }: WarningContext): readonly JudgeWarning[] {

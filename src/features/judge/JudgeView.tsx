@@ -36,7 +36,12 @@ import { differencesOf, WhatIf } from './WhatIf';
 import { AskedComparison } from './AskedComparison';
 import { DosePanel, dosesOf } from './DosePanel';
 import { Firmness } from './Firmness';
+import { GrowthPanel } from './GrowthPanel';
 import { NextSteps } from './NextSteps';
+import { Rivals } from './Rivals';
+import { SeasonsPanel } from './SeasonsPanel';
+import type { SeasonsTogether } from '@/core/judge/combine-seasons';
+import type { Rival } from '@/core/judge/rivals';
 import { NoEffect } from './NoEffect';
 import { ScorecardPanel } from './ScorecardPanel';
 import { WorthPanel } from './WorthPanel';
@@ -75,6 +80,8 @@ export interface Beside {
   readonly lessons: readonly string[];
   /** The reader's own error in the main measure, where some were read twice. */
   readonly readerWords: string | null;
+  readonly seasons: readonly SeasonsTogether[];
+  readonly rivals: readonly Rival[];
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
@@ -124,6 +131,8 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       {doses && <DosePanel doses={doses} printValue={printValue} isWeight={measure?.unit === 'g'} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
       <ScorecardPanel trialId={data.trial.id} card={beside.card} tags={tags} control={input.control} bases={beside.bases} />
       {measure?.unit === 'g' && <WorthPanel key={`worth ${looked.look.measureId}`} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
+      {beside.seasons.length > 0 && looked.look.measureId === first.look.measureId && <SeasonsPanel seasons={beside.seasons} />}
+      {measure && <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />}
       <Firmness looked={looked} position={looked.look.measureId === first.look.measureId ? beside.position : null} />
       <TwoParts>
         <div>
@@ -133,6 +142,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
         <div>
           <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => isComparedByMeans(each.scale))} unit={unit} printValue={printValue} onLook={lookAgain} />
           <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
+          <Rivals rivals={beside.rivals} />
           <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
           <AuditList {...audit} />
           {!isClosed && <Closing close={close} />}

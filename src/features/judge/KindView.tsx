@@ -6,7 +6,10 @@ import type { KindInput } from '@/core/judge/kind-input';
 import type { KindContrast, KindJudgement } from '@/core/judge/kind-judgement';
 import { METHOD_WORDS, groupWords } from '@/core/judge/kind-words';
 import { isBetter, isWorse } from '@/core/judge/call';
+import type { TrialEfficacy } from '@/core/judge/trial-efficacy';
+import type { trialGermination } from '@/core/judge/trial-germination';
 import type { TagView } from '@/features/bench/bench-view';
+import { shortDay } from '@/features/frame/days';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
@@ -21,6 +24,8 @@ interface KindViewProps {
   readonly input: KindInput;
   readonly judgement: KindJudgement;
   readonly tags: readonly TagView[];
+  readonly efficacy: TrialEfficacy | null;
+  readonly germination: ReturnType<typeof trialGermination> | null;
 }
 
 const WHY: Readonly<Record<KindInput['kind'], string>> = {
@@ -29,7 +34,7 @@ const WHY: Readonly<Record<KindInput['kind'], string>> = {
 };
 
 /** A measure that no mean does justice to, by the method of its kind. */
-export function KindView({ trialId, name, definition, input, judgement, tags }: KindViewProps) {
+export function KindView({ trialId, name, definition, input, judgement, tags, efficacy, germination }: KindViewProps) {
   return (
     <>
       <Verdict>
@@ -49,6 +54,8 @@ export function KindView({ trialId, name, definition, input, judgement, tags }: 
           return <tr key={group.treatment}><th scope="row"><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} /> {group.treatment}</th><Cells contrast={contrast} found={groupWords(input, group)} /></tr>;
         })}</tbody>
       </WideTable>
+      {efficacy && <Efficacy found={efficacy} />}
+      {germination && <WideTable label="How many, and how fast"><thead><tr><th scope="col">Treatment</th><th scope="col">of</th><th scope="col">came up</th><th scope="col">half of those by day</th><th scope="col">on average on day</th></tr></thead><tbody>{germination.map(each => <tr key={each.treatment}><th scope="row">{each.treatment}</th><td>{each.sown}</td><td>{Math.round(each.percent)}%</td><td>{each.t50Days === null ? '—' : printFigure(each.t50Days)}</td><td>{each.meanDays === null ? '—' : printFigure(each.meanDays)}</td></tr>)}</tbody></WideTable>}
       {judgement.overall && <Soft>Whether they differ at all: {judgement.overall.method === 'friedman' ? 'Friedman' : 'Kruskal-Wallis'}, p {printP(judgement.overall.p)}.</Soft>}
       {judgement.warnings.length > 0 && <section aria-label="What may have spoiled it"><h2>What may have spoiled it</h2><Lines>{judgement.warnings.map(warning => <li key={warning.message}>{warning.message}</li>)}</Lines></section>}
     </>
@@ -61,6 +68,23 @@ function Cells({ contrast, found }: { readonly contrast: KindContrast | undefine
   const { call, effect, difference, ci, p, pAdjusted, method } = contrast;
   const tone = isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
   return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{CALL_WORDS[call]}</b></td><td>{found}</td><td>{effect ? `${EFFECTS[effect.what]} ${printFigure(effect.value)}` : printFigure(difference)}</td><td>{(effect?.ci ?? ci)?.map(printFigure).join(' to ') ?? '—'}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td>{METHOD_WORDS[method]}</td></>;
+}
+
+/** How much of a pest each remedy took away, allowing for what the untreated did. */
+function Efficacy({ found: { method, beforeOn, afterOn, control, treatments, isUnlikeBefore } }: { readonly found: TrialEfficacy }) {
+  return (
+    <section aria-label="Efficacy">
+      <h2>How much it took away</h2>
+      <WideTable label="Efficacy of every remedy">
+        <thead><tr><th scope="col">Remedy</th>{beforeOn && <th scope="col">{shortDay(beforeOn)}</th>}<th scope="col">{shortDay(afterOn)}</th><th scope="col">taken away</th></tr></thead>
+        <tbody>
+          {treatments.map(each => <tr key={each.treatment}><th scope="row">{each.treatment}</th>{beforeOn && <td>{each.before === null ? '—' : printFigure(each.before)}</td>}<td>{printFigure(each.after)}</td><td>{each.percent === null ? '—' : `${Math.round(each.percent)}%`}</td></tr>)}
+          <tr><th scope="row">{control.name}</th>{beforeOn && <td>{control.before === null ? '—' : printFigure(control.before)}</td>}<td>{printFigure(control.after)}</td><td>the control</td></tr>
+        </tbody>
+      </WideTable>
+      <Soft>{method === 'abbott' ? 'By Abbott, from the last count: nothing was counted before the first treatment, so that all are taken to have begun alike.' : 'By Henderson and Tilton, from the counts before and after.'}{isUnlikeBefore ? ' They began unlike: the count after alone would mislead.' : ''} A percentage without the spread of the units is no test; that stands above.</Soft>
+    </section>
+  );
 }
 
 const EFFECTS = { 'rate-ratio': 'times', 'odds-ratio': 'odds, times', 'chance-of-larger': 'chance of more', 'hazard-ratio': 'comes sooner, times' } as const;

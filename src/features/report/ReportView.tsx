@@ -12,11 +12,13 @@ import { Trouble } from '@/ui/Trouble';
 interface ReportViewProps {
   readonly trialId: string;
   readonly isClosed: boolean;
+  /** Grows with every correction, so that the report in view is the one that holds it. */
+  readonly revision: number;
   readonly correct: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** The report: to read, to print, to hand on with its data, and to put right in sight. */
-export function ReportView({ trialId, isClosed, correct }: ReportViewProps) {
+export function ReportView({ trialId, isClosed, revision, correct }: ReportViewProps) {
   const [hasNames, setNames] = useState(false);
   const at = (as: string, save: boolean): string => `/api/report/${trialId}?as=${as}${hasNames ? '&names=yes' : ''}${save ? '&save=yes' : ''}`;
   return (
@@ -35,7 +37,7 @@ export function ReportView({ trialId, isClosed, correct }: ReportViewProps) {
         </ul>
         {isClosed && <Correct correct={correct} />}
       </div>
-      <iframe title="The report" src={at('html', false)} sandbox="" />
+      <iframe title="The report" src={`${at('html', false)}&revision=${revision}`} sandbox="" />
     </Reported>
   );
 }

@@ -3,6 +3,8 @@ import Link from 'next/link';
 import { z } from 'zod';
 import { besideVerdict } from '@/service/beside-verdict';
 import { judgeKind } from '@/core/judge/kind-judge';
+import { trialEfficacy } from '@/core/judge/trial-efficacy';
+import { trialGermination } from '@/core/judge/trial-germination';
 import { kindInputOf } from '@/core/judge/trial-kind';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { KindView } from '@/features/judge/KindView';
@@ -44,15 +46,16 @@ export default async function JudgePage(props: JudgePageProps) {
     const planned = plannedLook(data, STARTING_GUESS_CV);
     const measure = data.measures.find(each => asked.success && each.id === asked.data);
     const kind = measure && kindInputOf(data, measure, { ...planned, measureId: measure.id, margin: null });
-    if (measure && kind) return <KindView trialId={id} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} />;
+    if (measure && kind) return <KindView trialId={id} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} efficacy={trialEfficacy(data, measure) ?? null} germination={trialGermination(data, measure) ?? null} />;
     const garden = await currentGarden();
     const looked = judgeUnderLook(data, measure ? { ...planned, measureId: measure.id } : planned, judge);
     const frozen = await frozenVerdictOf(id);
+    const findings = fairnessAudit(data, (await ownSpread(mainMeasure(data).summary))?.cv ?? STARTING_GUESS_CV.cv);
     return (
       <JudgeView
         data={state === 'closed' ? data : { ...data, predictions: [] }} first={looked} bench={bench} system={garden.system}
-        audit={{ findings: fairnessAudit(data, (await ownSpread(mainMeasure(data).summary))?.cv ?? STARTING_GUESS_CV.cv), checks: Object.keys(AUDIT_CHECKS).length }}
-        beside={await besideVerdict(data, looked)}
+        audit={{ findings, checks: Object.keys(AUDIT_CHECKS).length }}
+        beside={await besideVerdict(data, looked, findings)}
         frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
         log={(await trialLog(id)).map(({ at, what }) => ({ at, what }))}
         close={closeTrialAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}
