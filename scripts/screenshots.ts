@@ -9,6 +9,7 @@ const ORIGIN = 'http://127.0.0.1:4397';
 const OUT = 'docs/screenshots';
 const BEANS = 'Do three feeds help dwarf beans?';
 const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
+const LETTUCES = 'What keeps slugs off lettuce?';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -19,16 +20,15 @@ interface Shot {
   /** Followed from there. */
   readonly link?: string;
   readonly size?: typeof DESK;
-  readonly isDark?: boolean;
   readonly isWhole?: boolean;
 }
 
 const SHOTS: readonly Shot[] = [
   { file: 'today', path: '/' }, { file: 'trials', path: '/trials' }, { file: 'ask', trial: BEANS, path: '/ask' }, { file: 'lay-out', trial: BEANS, path: '/lay-out', isWhole: true },
-  { file: 'questions', path: '/trials/new' }, { file: 'ask-crossed', path: '/trials/new?from=mulch-and-feed', isWhole: true }, { file: 'print', trial: BEANS, path: '/print' },
+  { file: 'print', trial: BEANS, path: '/print' },
   { file: 'tend', trial: STRAWBERRIES, path: '/tend', isWhole: true }, { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' }, { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
   { file: 'readings', trial: STRAWBERRIES, path: '/readings' }, { file: 'walk', trial: STRAWBERRIES, path: '/walk', size: PHONE },
-  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-dark', trial: BEANS, path: '/judge', isDark: true },
+  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-days', trial: LETTUCES, path: '/judge', link: 'Pest first seen', isWhole: true }, { file: 'report', trial: BEANS, path: '/report' }, { file: 'closely', trial: STRAWBERRIES, path: '/closely' },
   { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' }, { file: 'shelf', path: '/shelf' }, { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true }, { file: 'sums', path: '/shelf/sums', isWhole: true },
 ];
 
@@ -41,9 +41,9 @@ async function whileServing(dataFile: string, work: () => Promise<void>): Promis
   await new Promise(resolve => server.on('exit', resolve));
 }
 
-async function takeShot(browser: Browser, { file, trial, path, link, size = DESK, isDark = false, isWhole = false }: Shot): Promise<void> {
+async function takeShot(browser: Browser, { file, trial, path, link, size = DESK, isWhole = false }: Shot): Promise<void> {
   const isPhone = size === PHONE;
-  const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: isDark ? 'dark' : 'light', isMobile: isPhone, hasTouch: isPhone });
+  const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: 'light', isMobile: isPhone, hasTouch: isPhone });
   await open(page, trial ? '/trials' : path);
   if (trial) await open(page, ((await page.getByRole('link', { name: trial }).getAttribute('href')) ?? '').replace(/\/[^/]+$/, path));
   if (link) await page.getByRole('link', { name: link }).click();

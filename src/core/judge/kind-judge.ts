@@ -59,9 +59,9 @@ function contrastsOf(input: KindInput, groups: readonly KindGroup[]): readonly K
   });
 }
 
-/** Ranks within blocks and all deals together are one question: of two treatments in few blocks the former has only coarse answers. */
+/** Ranks or log-rank scores within blocks and all deals together are one question: of two treatments in few blocks the former has only coarse answers. */
 function ownP({ kind }: KindInput, test: KindTest): number {
-  return kind === 'ordinal' ? 0 : test.p;
+  return kind === 'ordinal' || kind === 'time' ? 0 : test.p;
 }
 
 interface Tested {

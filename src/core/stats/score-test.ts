@@ -123,8 +123,9 @@ const DEALS_OF_SEVERAL = 10_000;
 
 /**
  * Several treatments against one control by random deals of all of them within their blocks. The statistic of a deal is its
- * largest gap, each gap in the measure of its own luck, so that every p allows for how many there are (Westfall & Young 1993,
- * Resampling-Based Multiple Testing, single step); p = (b + 1)/(m + 1).
+ * largest gap over the spread that this deal leaves within treatments, so that one strong treatment does not hide the others,
+ * and every p allows for how many there are (Westfall & Young 1993, Resampling-Based Multiple Testing, single step);
+ * p = (b + 1)/(m + 1).
  *
  * @param groups how many treatments, the control included
  * @returns p of treatments 1 … groups − 1; 1 for one without units
@@ -134,11 +135,17 @@ export function scoreTestOfSeveral(strata: readonly GroupedStratum[], groups: nu
   const counts = new Array<number>(groups).fill(0);
   for (const { group } of strata) for (const each of group) counts[each]! += 1;
   const labels = strata.map(({ group }) => [...group]);
+  // About each block's own mean: what a block gives to all alike is no spread.
+  const centred = strata.map(({ scores }) => { const mean = scores.reduce((sum, score) => sum + score, 0) / scores.length; return scores.map(score => score - mean); });
+  const square = centred.flat().reduce((sum, score) => sum + score * score, 0);
+  const df = Math.max(1, labels.flat().length - strata.length - groups + 1);
   const sums = new Float64Array(groups);
   const gaps = (): readonly number[] => {
     sums.fill(0);
-    for (let s = 0; s < strata.length; s++) { const { scores } = strata[s]!; const own = labels[s]!; for (let i = 0; i < scores.length; i++) sums[own[i]!]! += scores[i]!; }
-    return counts.slice(1).map((count, j) => (count === 0 || counts[0] === 0 ? 0 : Math.abs(sums[j + 1]! / count - sums[0]! / counts[0]!) / Math.sqrt(1 / count + 1 / counts[0]!)));
+    for (let s = 0; s < strata.length; s++) { const scores = centred[s]!; const own = labels[s]!; for (let i = 0; i < scores.length; i++) sums[own[i]!]! += scores[i]!; }
+    const between = counts.reduce((sum, count, j) => (count === 0 ? sum : sum + sums[j]! ** 2 / count), 0);
+    const spread = Math.sqrt(Math.max(square * 1e-12, square - between) / df);
+    return counts.slice(1).map((count, j) => (count === 0 || counts[0] === 0 || square === 0 ? 0 : Math.abs(sums[j + 1]! / count - sums[0]! / counts[0]!) / (spread * Math.sqrt(1 / count + 1 / counts[0]!))));
   };
   const seen = gaps();
   const slack = 1e-9 * Math.max(1, ...seen);

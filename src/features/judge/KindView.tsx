@@ -51,7 +51,7 @@ export function KindView({ trialId, name, definition, input, judgement, tags, ef
         <thead><tr><th scope="col">Treatment</th><th scope="col">so it is</th><th scope="col">found</th><th scope="col">how large</th><th scope="col">95% interval</th><th scope="col">p</th><th scope="col">by dealing again</th><th scope="col">by</th></tr></thead>
         <tbody>{judgement.groups.map(group => {
           const contrast = judgement.contrasts.find(each => each.treatment === group.treatment);
-          return <tr key={group.treatment}><th scope="row"><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} /> {group.treatment}</th><Cells contrast={contrast} found={groupWords(input, group)} /></tr>;
+          return <tr key={group.treatment}><th scope="row"><Tagged><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} />{group.treatment}</Tagged></th><Cells contrast={contrast} found={groupWords(input, group)} /></tr>;
         })}</tbody>
       </WideTable>
       {efficacy && <Efficacy found={efficacy} />}
@@ -67,7 +67,7 @@ function Cells({ contrast, found }: { readonly contrast: KindContrast | undefine
   if (!contrast.estimable) return <><td>can’t be compared</td><td>{found}</td><td colSpan={5} /></>;
   const { call, effect, difference, ci, p, pAdjusted, method } = contrast;
   const tone = isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
-  return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{CALL_WORDS[call]}</b></td><td>{found}</td><td>{effect ? `${EFFECTS[effect.what]} ${printFigure(effect.value)}` : printFigure(difference)}</td><td>{(effect?.ci ?? ci)?.map(printFigure).join(' to ') ?? '—'}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td>{METHOD_WORDS[method]}</td></>;
+  return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{CALL_WORDS[call]}</b></td><td>{found}</td><td>{effect ? `${EFFECTS[effect.what]} ${printFigure(effect.value)}` : printFigure(difference)}</td><td>{(effect?.ci ?? ci)?.map(printFigure).join(' to ') ?? '—'}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td data-long>{METHOD_WORDS[method]}</td></>;
 }
 
 /** How much of a pest each remedy took away, allowing for what the untreated did. */
@@ -93,6 +93,10 @@ const Verdict = styled.section`
   display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
   & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
   & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
+`;
+
+const Tagged = styled.span`
+  display: inline-flex; gap: 8px; align-items: center;
 `;
 
 const Lines = styled.ul`

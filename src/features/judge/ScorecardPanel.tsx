@@ -41,7 +41,7 @@ export function ScorecardPanel({ trialId, card, tags, control, bases }: Scorecar
             <tr key={row.measureId}>
               <th scope="row"><Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link><small>{row.isMain ? 'the main one' : row.sameAs === null ? `found along the way; ${row.better} is better` : `says the same as ${row.sameAs.toLowerCase()}`}</small></th>
               {row.cells.map(cell => <td key={cell.treatment} data-call={cell.call === null ? undefined : isBetter(cell.call) ? 'leaf' : isWorse(cell.call) ? 'beet' : undefined}>{cell.words || '—'}{cell.call !== null && <small>{CALL_WORDS[cell.call]}</small>}</td>)}
-              <td>{row.method}</td>
+              <td data-method>{row.method}</td>
               <td><select aria-label={`Weight of ${row.name}`} value={weights[row.measureId] ?? 0} onChange={event => setWeights({ ...weights, [row.measureId]: Number(event.target.value) })}>{WEIGHTS.map(weight => <option key={weight} value={weight}>{weight}</option>)}</select></td>
             </tr>
           ))}
@@ -73,6 +73,7 @@ function tradeWords({ better, worse }: { readonly better: number; readonly worse
 const Card = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
   & small { display: block; color: var(--ink-soft); font-weight: 400; }
+  & td[data-method] { white-space: normal; min-width: 140px; color: var(--ink-soft); font-size: 0.9375rem; }
   & td[data-call] { font-weight: 600; }
   & td[data-call='leaf'] small { color: var(--leaf); } & td[data-call='beet'] small { color: var(--beet); }
   & thead svg { vertical-align: -6px; }
