@@ -95,11 +95,13 @@ test('a measure of days is judged by the log-rank test on its own page', async (
   await page.waitForURL(/judge$/);
   await page.waitForSelector('html[data-ready]');
   await page.getByRole('link', { name: 'Pest first seen' }).click();
-  await expect(page.getByRole('heading', { name: /^Copper band beat plain pots\.$/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Copper band, crushed shells and beer trap beat plain pots; which is best can’t be told by this.' })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Share still waiting, day by day/ })).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
   expect(violations.map(violation => violation.id)).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  await page.getByRole('link', { name: 'Judge it by means instead' }).click();
+  await expect(page.getByText('By its mean, because you chose so: the method of its kind is another.')).toBeVisible();
 });
 
 test('how much of it: a curve, where it levels off, and the dose that leaves the most', async ({ page }) => {
@@ -127,7 +129,7 @@ test('the report is read, saved with its data, put right in sight, and the next 
   await page.getByLabel('How it came').fill('The jar was mislabelled.');
   await page.getByRole('button', { name: 'Put it right in sight' }).click();
   await expect(page.frameLocator('iframe[title="The report"]').getByText('The comfrey tea stood three weeks')).toBeVisible();
-  await page.goBack();
+  await openBeans(page); // going back would wait for the report’s own frame
   await page.getByRole('link', { name: 'Make the next trial from this one' }).click();
   await page.waitForURL(/after=/);
   await expect(page.getByText(/^Pots treated alike differed by \d+%/)).toBeVisible();

@@ -64,6 +64,13 @@ test('days: what has not come is still waited for, “not looked” says nothing
   expect([a, b, c].map(unit => { const found = input?.units.find(each => each.id === unit?.code); return [found?.value, found?.hasCome]; })).toEqual([[21, true], [30, false], [null, false]]);
 });
 
+test('ranks of a weight are judged only when somebody wants them', () => {
+  const main = clear.measures[0];
+  expect(kindInputOf(clear, main!, look(clear))).toBeUndefined();
+  const ranks = kindInputOf(clear, main!, look(clear), true);
+  expect([ranks?.kind, ranks?.units.map(unit => unit.value).sort()]).toEqual(['ordinal', clear.picks.map(pick => pick.netG).sort()]);
+});
+
 test('k of n counts on its last day only', () => {
   const holed = made('holed-leaves', '00000000-0000-7000-8000-0000000000a4');
   const [a] = trial.units;

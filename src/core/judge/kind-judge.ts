@@ -7,12 +7,12 @@ import { counted, pluralOf } from '@/core/words/plural';
 import { callOf, isBetter, isWorse, marginAmount } from './call';
 import { type KindInput, type ReadUnit, readUnits } from './kind-input';
 import type { KindContrast, KindGroup, KindJudgement, KindWarning, Overall, TestedKindContrast } from './kind-judgement';
-import { type KindTest, testKind, testTogether } from './kind-tests';
+import { closedPs, type KindTest, testKind } from './kind-tests';
 import { wordKind } from './kind-words';
 import type { Call } from './judgement';
 
 /**
- * Judges counts, shares, steps and days by the method of their kind. A call wants two things: the method's own p, and that of
+ * Judges counts, shares, steps and days by the method of their kind. A call wants two things: the method's own p, and one that
  * all deals of the units, since items and plants of one unit are no units.
  *
  * @throws {RangeError} fewer than two treatments, or a control that is none of them
@@ -49,19 +49,10 @@ function groupOf({ kind, confidence }: KindInput, treatment: string, units: read
 
 function contrastsOf(input: KindInput, groups: readonly KindGroup[]): readonly KindContrast[] {
   const tests = input.treatments.filter(name => name !== input.control).map(treatment => ({ treatment, test: testKind(input, treatment) }));
-  const together = testTogether(input);
-  const adjusted = holm(tests.flatMap(({ test }) => (test ? [together ? ownP(input, test) : Math.max(test.p, test.shuffleP ?? 1)] : [])));
-  let at = 0;
-  return tests.map(({ treatment, test }): KindContrast => {
-    if (!test) return { estimable: false, treatment, control: input.control, call: 'no-test' };
-    const pAdjusted = Math.max(adjusted[at++] ?? 1, together?.get(treatment) ?? 0);
-    return contrastOf(input, groups, { treatment, test, pAdjusted, family: adjusted.length });
-  });
-}
-
-/** Ranks or log-rank scores within blocks and all deals together are one question: of two treatments in few blocks the former has only coarse answers. */
-function ownP({ kind }: KindInput, test: KindTest): number {
-  return kind === 'ordinal' || kind === 'time' ? 0 : test.p;
+  const adjusted = closedPs(input, new Map(tests.flatMap(({ treatment, test }) => (test ? [[treatment, Math.max(test.p, test.unitP)] as const] : []))));
+  return tests.map(({ treatment, test }): KindContrast => (test
+    ? contrastOf(input, groups, { treatment, test, pAdjusted: adjusted.get(treatment) ?? 1, family: adjusted.size })
+    : { estimable: false, treatment, control: input.control, call: 'no-test' }));
 }
 
 interface Tested {
@@ -101,15 +92,6 @@ function kindCall(input: KindInput, { pAdjusted, ciAdjusted, ciEquivalence, diff
   const isGood = (way > 0) === (input.better === 'higher');
   const isBeyond = margin > 0 && ciAdjusted !== null && callOf({ adjusted: ciAdjusted, equivalence: ciAdjusted, margin }, input.better).startsWith('clearly');
   return isBeyond ? (isGood ? 'clearly-better' : 'clearly-worse') : isGood ? 'better' : 'worse';
-}
-
-/** p-values for so many tests at once. Holm (1979), Scandinavian Journal of Statistics 6, 65-70. */
-export function holm(ps: readonly number[]): readonly number[] {
-  const order = ps.map((p, i) => ({ p, i })).sort((a, b) => a.p - b.p);
-  const adjusted = new Array<number>(ps.length).fill(1);
-  let least = 0;
-  order.forEach(({ p, i }, rank) => { least = Math.max(least, Math.min(1, p * (ps.length - rank))); adjusted[i] = least; });
-  return adjusted;
 }
 
 const FROM_GOOD_TO_BAD: readonly Call[] = ['clearly-better', 'better', 'cant-tell', 'no-difference-that-matters', 'worse', 'clearly-worse'];

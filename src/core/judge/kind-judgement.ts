@@ -46,7 +46,7 @@ export interface TestedKindContrast {
   readonly p: number;
   /** The same question asked of all deals of the units within their blocks. null where there is but one. */
   readonly shuffleP: number | null;
-  /** What the call rests on, for so many comparisons: the larger of the method's own p (Holm) and that of all deals together. */
+  /** What the call rests on: the larger of the two, and of all sets of treatments that hold it (closed testing). */
   readonly pAdjusted: number;
   readonly call: Call;
 }

@@ -4,7 +4,7 @@ import { indicatorColumns } from '@/core/stats/linear-model';
 import { chanceOfLarger, midRanks, rankSumTest, shiftInterval } from '@/core/stats/rank-tests';
 import { type ScoreTest, scoreTest, scoreTestOfSeveral, signFlipP } from '@/core/stats/score-test';
 import { logRank, logRankByDeals, logRankScores, restrictedMeanWait, type Waited } from '@/core/stats/survival';
-import { shareDifferenceInterval } from '@/core/stats/binomial';
+import { logChoose, shareDifferenceInterval } from '@/core/stats/binomial';
 import { fisherExactP, heterogeneity, mantelHaenszel, type TwoByTwo } from '@/core/stats/two-by-two';
 import { type BlockOfTwo, blocksOfTwo, type KindInput, type ReadUnit, readUnits } from './kind-input';
 import type { Interval } from './judgement';
@@ -16,6 +16,8 @@ export interface KindTest {
   readonly p: number;
   /** By all deals of the units; null where there is only one. */
   readonly shuffleP: number | null;
+  /** What speaks of units and not of items: a call needs it beside `p`. */
+  readonly unitP: number;
   readonly difference: number;
   readonly intervalAt: (confidence: number) => Interval | null;
   readonly effectAt: (confidence: number) => Effect | null;
@@ -34,19 +36,46 @@ export function testKind(input: KindInput, treatment: string): KindTest | undefi
   }
 }
 
+/** At this p of its own a treatment may still be called: only then are all the sets it belongs to looked at. */
+const MAY_BE_CALLED = 0.05;
+const MOST_CLOSED = 6; // treatments: 63 sets
+
 /**
- * What the calls of several treatments rest on: p for all of them together, by deals of all units within their blocks.
+ * p for several treatments, so that no true “no difference” is called more often than in five of 100 trials, however strong the
+ * others are: every set of treatments that holds it must be told from the control by deals of the units of that set alone.
+ * Closed testing: Marcus, Peritz & Gabriel (1976), Biometrika 63, 655-660. The largest studentised gap is each set's statistic.
  *
- * @returns by treatment; undefined where there is but one test, or pairs, which have their own exact p
+ * @param ownP by treatment: its own p, of the method and of the deals of the two
  */
-export function testTogether(input: KindInput): ReadonlyMap<string, number> | undefined {
-  const tests = input.treatments.filter(name => name !== input.control);
-  if (tests.length < 2 || input.isPaired) return undefined;
-  const levels = [input.control, ...tests];
+export function closedPs(input: KindInput, ownP: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+  const tests = [...ownP.keys()];
+  if (tests.length < 2) return ownP;
+  if (tests.length > MOST_CLOSED || input.isPaired) return new Map(holm([...ownP.values()]).map((p, i) => [tests[i] ?? '', p]));
+  const open = tests.filter(name => (ownP.get(name) ?? 1) <= MAY_BE_CALLED);
+  const sets = Array.from({ length: 2 ** tests.length - 1 }, (_, mask) => tests.filter((_name, i) => ((mask + 1) >> i) & 1)).filter(set => set.length > 1 && (set.length === tests.length || set.some(name => open.includes(name))));
+  const setPs = sets.map(set => ({ set, p: setP(input, set) }));
+  return new Map(tests.map(name => [name, Math.max(ownP.get(name) ?? 1, ...setPs.filter(each => each.set.includes(name)).map(each => each.p))]));
+}
+
+/** Whether any treatment of a set differs from the control, by deals of the set's own units within their blocks. */
+function setP(input: KindInput, set: readonly string[]): number {
+  const levels = [input.control, ...set];
   const blocks = new Map<string, ReadUnit[]>();
-  for (const unit of readUnits(input)) { const key = JSON.stringify(unit.blocks); blocks.set(key, [...(blocks.get(key) ?? []), unit]); }
-  const ps = scoreTestOfSeveral([...blocks.values()].map(units => ({ scores: scoresOf(input, units), group: units.map(unit => levels.indexOf(unit.treatment)) })), levels.length, input.seed);
-  return new Map(tests.map((name, i) => [name, ps[i] ?? 1]));
+  for (const unit of readUnits(input)) {
+    if (!levels.includes(unit.treatment)) continue;
+    const key = JSON.stringify(unit.blocks);
+    blocks.set(key, [...(blocks.get(key) ?? []), unit]);
+  }
+  return Math.min(...scoreTestOfSeveral([...blocks.values()].map(units => ({ scores: scoresOf(input, units), group: units.map(unit => levels.indexOf(unit.treatment)) })), levels.length, input.seed));
+}
+
+/** p-values for so many tests at once. Holm (1979), Scandinavian Journal of Statistics 6, 65-70. */
+export function holm(ps: readonly number[]): readonly number[] {
+  const order = ps.map((p, i) => ({ p, i })).sort((a, b) => a.p - b.p);
+  const adjusted = new Array<number>(ps.length).fill(1);
+  let least = 0;
+  order.forEach(({ p, i }, rank) => { least = Math.max(least, Math.min(1, p * (ps.length - rank))); adjusted[i] = least; });
+  return adjusted;
 }
 
 /** One score a unit, within its block: its figure, its rank, or what the log-rank test makes of its days. */
@@ -81,7 +110,7 @@ function testPairs(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest | 
   const n = differences.length;
   const se = n > 1 ? Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n) : null;
   const around = (confidence: number): Interval | null => { if (se === null) return null; const half = tQuantile(1 - (1 - confidence) / 2, n - 1) * se; return [mean - half, mean + half]; };
-  return { method: 'sign-flip', p: test.p, shuffleP: test.p, difference: mean, intervalAt: around, effectAt: () => null };
+  return { method: 'sign-flip', p: test.p, shuffleP: test.p, unitP: test.p, difference: mean, intervalAt: around, effectAt: () => null };
 }
 
 function testCounts(input: KindInput, treatment: string, blocks: readonly BlockOfTwo[]): KindTest {
@@ -89,12 +118,12 @@ function testCounts(input: KindInput, treatment: string, blocks: readonly BlockO
   const shuffleP = byDeals(input, blocks, units => units.map(figureOf));
   const difference = meanFigure(treated) - meanFigure(control);
   const model = countModelOf(input, treatment);
-  if (!model) return { method: 'shuffle-exact', p: shuffleP ?? 1, shuffleP, difference, intervalAt: () => null, effectAt: () => null };
+  if (!model) return { method: 'shuffle-exact', p: shuffleP ?? 1, shuffleP, unitP: shuffleP ?? 1, difference, intervalAt: () => null, effectAt: () => null };
   const { estimate, se, df } = model;
   const ratioAt = (confidence: number): Interval => { const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [Math.exp(estimate - half), Math.exp(estimate + half)]; };
   const level = meanFigure(control);
   return {
-    method: 'quasi-poisson', p: se > 0 ? tTwoSidedP(estimate / se, df) : 1, shuffleP, difference,
+    method: 'quasi-poisson', p: se > 0 ? tTwoSidedP(estimate / se, df) : 1, shuffleP, unitP: 0, difference, // its spread is that of the units already
     // The control's own error is in the ratio: beside its mean as it came.
     intervalAt: confidence => { const [low, high] = ratioAt(confidence); return [level * (low - 1), level * (high - 1)]; },
     effectAt: confidence => ({ what: 'rate-ratio', value: Math.exp(estimate), ci: ratioAt(confidence) }),
@@ -121,16 +150,26 @@ function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   // Units that differ more than chance lets items differ are worth fewer items.
   const crowding = heterogeneity([treated, control].map(units => units.map(unit => ({ k: unit.value, n: unit.outOf ?? 1 }))));
   const worth = Math.max(1, crowding ? crowding.statistic / crowding.df : 1);
+  const shuffleP = byDeals(input, blocks, units => units.map(figureOf));
   const df = treated.length + control.length - 2;
+  const crowdedP = df > 0 && pooled ? tTwoSidedP(Math.sqrt(pooled.statistic / worth), df) : 1;
   const isOfUnits = crowding !== undefined && df > 0 && [...treated, ...control].some(unit => (unit.outOf ?? 1) > 1);
   // How much they crowd is known from so few units only: as a t is wider than a normal.
   const thinned = ({ k, n }: { readonly k: number; readonly n: number }, confidence: number) => { const by = isOfUnits ? worth * (tQuantile(1 - (1 - confidence) / 2, df) / normalQuantile(1 - (1 - confidence) / 2)) ** 2 : 1; return { k: k / by, n: n / by }; };
   return {
     method: hasBlocks ? 'cochran-mantel-haenszel' : 'fisher-exact', p: hasBlocks ? (pooled?.p ?? 1) : fisherExactP(tableOf(a, b)),
-    shuffleP: byDeals(input, blocks, units => units.map(figureOf)), difference: a.k / a.n - b.k / b.n,
+    shuffleP, unitP: dealsOf(blocks) >= ENOUGH_DEALS ? (shuffleP ?? 1) : crowdedP, difference: a.k / a.n - b.k / b.n,
     intervalAt: confidence => shareDifferenceInterval(thinned(a, confidence), thinned(b, confidence), confidence),
     effectAt: () => { const odds = mantelHaenszel(hasBlocks ? tables : [tableOf(a, b)])?.oddsRatio; return odds == null ? null : { what: 'odds-ratio', value: odds, ci: null }; },
   };
+}
+
+/** With fewer deals than this none can be as rare as five in a hundred: there the spread of the units is reckoned with instead. */
+const ENOUGH_DEALS = 40;
+
+/** In how many ways two treatments could have been dealt to their units within their blocks. */
+function dealsOf(blocks: readonly BlockOfTwo[]): number {
+  return Math.exp(blocks.reduce((sum, { treated, control }) => sum + logChoose(treated.length + control.length, treated.length), 0));
 }
 
 function shareOf(units: readonly ReadUnit[]): { readonly k: number; readonly n: number } {
@@ -149,7 +188,7 @@ function testSteps(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   const test: ScoreTest = rankSumTest(isBlocked ? open : [all], input.seed);
   const name = isBlocked ? 'van-elteren' : 'wilcoxon';
   return {
-    method: `${name}-${test.isExact ? 'exact' : 'shuffled'}`, p: test.p, shuffleP: test.p, difference: shiftInterval(all, 0.95).shift,
+    method: `${name}-${test.isExact ? 'exact' : 'shuffled'}`, p: test.p, shuffleP: test.p, unitP: test.p, difference: shiftInterval(all, 0.95).shift,
     intervalAt: confidence => (isBlocked ? null : shiftInterval(all, confidence).ci),
     effectAt: confidence => { const value = chanceOfLarger(isBlocked ? open : [all]); return { what: 'chance-of-larger', value, ci: isBlocked ? null : chanceInterval(all.treated, all.control, value, confidence) }; },
   };
@@ -174,12 +213,13 @@ function testDays(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   const isBlocked = input.blockNames.length > 0 && samples.filter(block => block.treated.length > 0 && block.control.length > 0).length > 1;
   const all = { treated: samples.flatMap(block => block.treated), control: samples.flatMap(block => block.control) };
   const test = logRank(isBlocked ? samples : [all]);
+  const shuffleP = logRankByDeals(isBlocked ? samples : [all], input.seed).p;
   const until = Math.min(...[all.treated, all.control].map(units => Math.max(...units.map(unit => unit.days))));
   const [a, b] = [restrictedMeanWait(all.treated, until), restrictedMeanWait(all.control, until)];
   const difference = a.mean - b.mean;
   const se = Math.hypot(a.se, b.se);
   return {
-    method: isBlocked ? 'stratified-log-rank' : 'log-rank', p: test?.p ?? 1, shuffleP: logRankByDeals(isBlocked ? samples : [all], input.seed).p, difference,
+    method: isBlocked ? 'stratified-log-rank' : 'log-rank', p: test?.p ?? 1, shuffleP, unitP: shuffleP, difference,
     // Greenwood's variance from a handful of units is itself uncertain.
     intervalAt: confidence => { const df = all.treated.length + all.control.length - 2; if (!(se > 0) || df < 1) return null; const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [difference - half, difference + half]; },
     effectAt: () => (test?.hazardRatio == null ? null : { what: 'hazard-ratio', value: test.hazardRatio, ci: null }),

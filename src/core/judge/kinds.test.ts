@@ -11,7 +11,8 @@ import { beganUnlike, efficacy } from './efficacy';
 import { germination } from './germination';
 import { judge } from './judge';
 import { STARTING_GUESS_CV } from './judge-input';
-import { holm, judgeKind } from './kind-judge';
+import { judgeKind } from './kind-judge';
+import { closedPs, holm } from './kind-tests';
 import type { KindInput, KindUnit } from './kind-input';
 import { kindInputFromTable } from './kind-table';
 
@@ -147,6 +148,25 @@ describe('what must hold whatever comes', () => {
       const found = fitCurve(points, curve);
       expect([curve, found?.converged, points.every(({ x, y }) => Math.abs((found?.at(x) ?? Number.NaN) - y) < 1e-5)]).toEqual([curve, true, true]);
     }
+  });
+});
+
+describe('several treatments at once', () => {
+  const drawn = (values: readonly (readonly number[])[]): readonly KindUnit[] => values.flatMap((row, block) => row.map((value, t) => unit(10 * block + t, ['none', 'a', 'b', 'c'][t] ?? '', value, { blocks: [String(block)] })));
+  test('no p gets smaller by company, and one test alone stays what it is', () => {
+    const few = fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 4, maxLength: 4 });
+    fc.assert(fc.property(fc.array(few, { minLength: 3, maxLength: 5 }), rows => {
+      for (const contrast of judgeKind(input('ordinal', drawn(rows), { blockNames: ['shelf'] })).contrasts) if (contrast.estimable) expect(contrast.pAdjusted).toBeGreaterThanOrEqual(Math.max(contrast.p, contrast.shuffleP ?? 0) - 1e-12);
+    }), { numRuns: 25 });
+    expect(closedPs(input('ordinal', drawn([[1, 2, 3, 4]])), new Map([['a', 0.03]])).get('a')).toBe(0.03);
+  });
+  test('a strong remedy lends nothing to a weak one: a beside none is dealt by itself, too', () => {
+    // In five blocks of six none comes before a, which a coin makes in 14 of 64; b and c are far off.
+    const rows = [[1, 2, 8, 9], [1, 2, 8, 9], [1, 2, 8, 9], [1, 2, 8, 9], [1, 2, 8, 9], [2, 1, 8, 9]];
+    const found = judgeKind(input('ordinal', drawn(rows), { blockNames: ['shelf'] }));
+    const [a, b] = found.contrasts;
+    expect(a?.estimable && a.pAdjusted).toBeGreaterThanOrEqual(14 / 64 - 1e-9);
+    expect([a?.call, b?.call]).toEqual(['cant-tell', 'better']);
   });
 });
 

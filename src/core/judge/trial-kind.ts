@@ -22,9 +22,13 @@ export function isJudged(measure: Measure): boolean {
   return measure.scale?.kind !== 'class';
 }
 
-/** What is judged by kind, from a trial's own readings; undefined where the measure is judged by its mean. */
-export function kindInputOf(data: TrialData, measure: Measure, look: Look): KindInput | undefined {
-  const kind = kindOf(measure.scale);
+/**
+ * What is judged by kind, from a trial's own readings; undefined where the measure is judged by its mean.
+ *
+ * @param isByRanks somebody wants the ranks of a measure that has a mean
+ */
+export function kindInputOf(data: TrialData, measure: Measure, look: Look, isByRanks = false): KindInput | undefined {
+  const kind = isByRanks ? 'ordinal' : kindOf(measure.scale);
   if (kind === null) return undefined;
   const counted = look.isUncut ? data : withCuts(data);
   const { treatments, control, blockNames, isPaired = false, units, unitWord, treatmentName } = judgeInputOf(data, { ...look, measureId: measure.id });
@@ -35,7 +39,7 @@ export function kindInputOf(data: TrialData, measure: Measure, look: Look): Kind
     units: units.map((unit): KindUnit => {
       const of = data.units.find(each => each.code === unit.id);
       const readings = counted.readings.filter(reading => reading.measureId === measure.id && reading.unitId === of?.id && !reading.isRepeat);
-      const read = unit.isLeftOut ? NOTHING : unitOf(kind, readings, { value: values.get(unit.id) ?? null, waited: Math.max(0, daysBetween(data.trial.startsOn, lastDay)) });
+      const read = unit.isLeftOut ? NOTHING : isByRanks ? { value: values.get(unit.id) ?? null, outOf: null, hasCome: false } : unitOf(kind, readings, { value: values.get(unit.id) ?? null, waited: Math.max(0, daysBetween(data.trial.startsOn, lastDay)) });
       return { id: unit.id, treatment: unit.treatment, blocks: unit.blocks, ...read };
     }),
   };

@@ -43,8 +43,3 @@ export function scaleWords(scale: Scale): string {
 export function isAveraged(scale: Scale): boolean {
   return scale.kind !== 'ordinal' && scale.kind !== 'class' && scale.kind !== 'rank';
 }
-
-/** Whether the judge has a method for it yet: it compares means, which say nothing of steps, classes, days or shares. */
-export function isComparedByMeans(scale: Scale | null): boolean {
-  return scale === null || scale.kind === 'continuous' || scale.kind === 'count' || scale.kind === 'percent';
-}

@@ -119,7 +119,7 @@ export interface GroupedStratum {
   readonly group: readonly number[];
 }
 
-const DEALS_OF_SEVERAL = 10_000;
+const DEALS_OF_SEVERAL = 4000; // a set of treatments; there may be sixty
 
 /**
  * Several treatments against one control by random deals of all of them within their blocks. The statistic of a deal is its

@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useCallback, useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { isBetter } from '@/core/judge/call';
@@ -12,7 +13,7 @@ import type { Result } from '@/core/result';
 import type { AuditFinding } from '@/core/design/fairness-audit';
 import type { TrialData } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { isComparedByMeans } from '@/core/measure/scale';
+import { isJudged, kindOf } from '@/core/judge/trial-kind';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { Bench } from '@/features/bench/Bench';
 import { type BenchUnit, type BenchView, tagsOf } from '@/features/bench/bench-view';
@@ -67,6 +68,8 @@ interface JudgeViewProps extends LeaveOutDoors {
   /** What was done to the trial, newest first. */
   readonly log: readonly LogLine[];
   readonly close: () => Promise<Result<unknown, TrialTrouble>>;
+  /** Its mean was wanted of what is no mean: counts, shares, steps, days. */
+  readonly isByMeans: boolean;
   /** What the server sums up beside the verdict on the main measure. */
   readonly beside: Beside;
 }
@@ -85,7 +88,7 @@ export interface Beside {
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
-export function JudgeView({ data, first, bench, system, audit, frozen, log, close, beside, leaveOut, putBackIn }: JudgeViewProps) {
+export function JudgeView({ data, first, bench, system, audit, frozen, log, close, beside, isByMeans, leaveOut, putBackIn }: JudgeViewProps) {
   const state = useJudgement(data, first);
   const [look, setLook] = useState<Look>(first.look);
   const chosen = useChosenUnit();
@@ -108,6 +111,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       <Verdict>
         <h2><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h2>
         <p>{judgement.verdict.detail}</p>
+        {isByMeans && <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>}
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
         {data.amendments.map(amendment => <p key={amendment.id} data-differs>Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}: {amendment.from ? `${amendment.from} → ` : ''}{amendment.to}. {amendment.why}</p>)}
         {data.trial.interest !== '' && <p data-soft>Interest declared: {data.trial.interest}</p>}
@@ -126,6 +130,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       </TwoParts>
       {data.predictions.length > 0 && <Guesses predictions={data.predictions} best={judgement.verdict.best} call={judgement.verdict.call} />}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
+      {measure && kindOf(measure.scale) === null && <Soft>Judged by means: a weight or a length has one. <Link href={`/trials/${data.trial.id}/judge?measure=${measure.id}&by=ranks`}>Judge it by ranks instead</Link></Soft>}
       <NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} />
       <AskedComparison key={`asked ${looked.look.measureId}`} question={data.trial.question} looked={looked} printValue={printValue} />
       {doses && <DosePanel doses={doses} printValue={printValue} isWeight={measure?.unit === 'g'} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
@@ -140,7 +145,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
           <Bench view={bench} label={`The bench from above: the fuller the crown, the more ${input.response}`} lens={lensOf(looked, printValue)} />
         </div>
         <div>
-          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => isComparedByMeans(each.scale))} unit={unit} printValue={printValue} onLook={lookAgain} />
+          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || (kindOf(each.scale) === null && isJudged(each)))} unit={unit} printValue={printValue} onLook={lookAgain} />
           <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
           <Rivals rivals={beside.rivals} />
           <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />

@@ -19,6 +19,9 @@ import { printFigure, printP } from './print-value';
 
 interface KindViewProps {
   readonly trialId: string;
+  readonly measureId: string;
+  /** Ranks were wanted of what has a mean. */
+  readonly isChosen: boolean;
   readonly name: string;
   readonly definition: string;
   readonly input: KindInput;
@@ -34,14 +37,15 @@ const WHY: Readonly<Record<KindInput['kind'], string>> = {
 };
 
 /** A measure that no mean does justice to, by the method of its kind. */
-export function KindView({ trialId, name, definition, input, judgement, tags, efficacy, germination }: KindViewProps) {
+export function KindView({ trialId, measureId, isChosen, name, definition, input, judgement, tags, efficacy, germination }: KindViewProps) {
   return (
     <>
       <Verdict>
         <p data-soft>{name}{input.isDeclared ? '' : ', found along the way'} · <Link href={`/trials/${trialId}/judge`}>back to the main measure</Link></p>
         <h2>{judgement.headline}</h2>
         <p>{judgement.detail}</p>
-        <p data-soft>{WHY[input.kind]} {definition}</p>
+        {isChosen && <p data-differs>By ranks, because you chose so; planned was the mean. Two ways to judge are two chances to be lucky.</p>}
+        <p data-soft>{isChosen ? '' : WHY[input.kind]} {definition} <Link href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}>{isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}</Link></p>
       </Verdict>
       <section aria-label="Every unit">
         <h2>Every {input.unitWord}</h2>
@@ -93,6 +97,7 @@ const Verdict = styled.section`
   display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
   & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
   & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
+  & > p[data-differs] { border-left: 3px solid var(--straw); padding-left: 10px; font-weight: 600; }
 `;
 
 const Tagged = styled.span`

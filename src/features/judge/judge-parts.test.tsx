@@ -132,7 +132,7 @@ describe('a measure of another kind', () => {
   const unit = (id: number, treatment: string, value: number, changes: Partial<KindUnit> = {}): KindUnit => ({ id: String(id), treatment, blocks: [], value, outOf: null, hasCome: false, ...changes });
   const show = (kind: KindInput['kind'], units: readonly KindUnit[]) => {
     const input: KindInput = { kind, response: 'it', unitWord: 'pot', treatmentName: 'remedy', treatments: ['plain', 'soap'], control: 'plain', blockNames: [], isPaired: false, units, better: 'higher', margin: null, confidence: 0.95, seed: 1, isDeclared: false };
-    return render(<KindView trialId="t" name="Aphids" definition="On the three worst leaves." input={input} judgement={judgeKind(input)} tags={[]} efficacy={null} germination={null} />);
+    return render(<KindView trialId="t" measureId="m" isChosen={false} name="Aphids" definition="On the three worst leaves." input={input} judgement={judgeKind(input)} tags={[]} efficacy={null} germination={null} />);
   };
   test('days: who still waits is drawn, and the median that never came is said', () => {
     show('time', [...[40, 40, 40, 40].map((days, i) => unit(i, 'soap', days)), ...[9, 11, 8, 10].map((days, i) => unit(10 + i, 'plain', days, { hasCome: true }))]);

@@ -5,7 +5,7 @@ import { besideVerdict } from '@/service/beside-verdict';
 import { judgeKind } from '@/core/judge/kind-judge';
 import { trialEfficacy } from '@/core/judge/trial-efficacy';
 import { trialGermination } from '@/core/judge/trial-germination';
-import { kindInputOf } from '@/core/judge/trial-kind';
+import { kindInputOf, kindOf } from '@/core/judge/trial-kind';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { KindView } from '@/features/judge/KindView';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
@@ -26,11 +26,13 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Judge' };
 
 interface JudgePageProps extends TrialPageProps {
-  readonly searchParams: Promise<{ readonly measure?: string | readonly string[] }>;
+  readonly searchParams: Promise<{ readonly measure?: string | readonly string[]; readonly by?: string | readonly string[] }>;
 }
 
 export default async function JudgePage(props: JudgePageProps) {
-  const asked = z.uuid().safeParse((await props.searchParams).measure);
+  const wish = await props.searchParams;
+  const asked = z.uuid().safeParse(wish.measure);
+  const by = z.enum(['means', 'ranks']).safeParse(wish.by).data;
   const { data, frame, isOpen } = await loadTrial(props);
   const { id, state, unitWord } = data.trial;
   const bench = benchViewOf(data, isOpen);
@@ -45,15 +47,15 @@ export default async function JudgePage(props: JudgePageProps) {
     if (state === 'locked' && data.picks.length > 0) await noteInterimLook(id);
     const planned = plannedLook(data, STARTING_GUESS_CV);
     const measure = data.measures.find(each => asked.success && each.id === asked.data);
-    const kind = measure && kindInputOf(data, measure, { ...planned, measureId: measure.id, margin: null });
-    if (measure && kind) return <KindView trialId={id} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} efficacy={trialEfficacy(data, measure) ?? null} germination={trialGermination(data, measure) ?? null} />;
+    const kind = measure && by !== 'means' ? kindInputOf(data, measure, { ...planned, measureId: measure.id, margin: null }, by === 'ranks') : undefined;
+    if (measure && kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} efficacy={trialEfficacy(data, measure) ?? null} germination={trialGermination(data, measure) ?? null} />;
     const garden = await currentGarden();
     const looked = judgeUnderLook(data, measure ? { ...planned, measureId: measure.id } : planned, judge);
     const frozen = await frozenVerdictOf(id);
     const findings = fairnessAudit(data, (await ownSpread(mainMeasure(data).summary))?.cv ?? STARTING_GUESS_CV.cv);
     return (
       <JudgeView
-        data={state === 'closed' ? data : { ...data, predictions: [] }} first={looked} bench={bench} system={garden.system}
+        data={state === 'closed' ? data : { ...data, predictions: [] }} first={looked} bench={bench} system={garden.system} isByMeans={by === 'means' && measure !== undefined && kindOf(measure.scale) !== null}
         audit={{ findings, checks: Object.keys(AUDIT_CHECKS).length }}
         beside={await besideVerdict(data, looked, findings)}
         frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
