@@ -51,6 +51,8 @@ function Marks({ input, units }: { readonly input: KindInput; readonly units: re
 
 const DASHES = ['none', '8 4', '2 4', '10 3 2 3', '14 4', '4 2', '1 3', '12 2 2 2'] as const;
 
+const hue = (i: number): string => (i === 0 ? 'var(--ink)' : `var(--hue-${((i - 1) % 8) + 1})`);
+
 function Waiting({ input, units }: { readonly input: KindInput; readonly units: readonly ReadUnit[] }) {
   const most = Math.max(1, ...units.map(unit => unit.value));
   const [height, base] = [260, 220];
@@ -63,8 +65,7 @@ function Waiting({ input, units }: { readonly input: KindInput; readonly units: 
         const own = units.filter(unit => unit.treatment === name);
         const steps = kaplanMeier(own.map(unit => ({ days: unit.value, hasCome: unit.hasCome })));
         const path = steps.reduce((drawn, step) => `${drawn}H${x(step.days)}V${y(step.waiting)}`, `M${x(0)} ${y(1)}`);
-        const last = steps.at(-1)?.waiting ?? 1;
-        return <g key={name}><path d={`${path}H${x(Math.max(0, ...own.map(unit => unit.value)))}`} strokeDasharray={DASHES[i % DASHES.length]} style={{ stroke: i === 0 ? 'var(--ink)' : `var(--hue-${((i - 1) % 8) + 1})` }} /><text x={WIDTH - 132} y={Math.min(base - 4, Math.max(20, y(last) + 5 + 16 * i * Number(last === 0)))}>{name.length > 16 ? `${name.slice(0, 15)}…` : name}</text></g>;
+        return <g key={name}><path d={`${path}H${x(Math.max(0, ...own.map(unit => unit.value)))}`} strokeDasharray={DASHES[i % DASHES.length]} style={{ stroke: hue(i) }} /><path d={`M${WIDTH - 128} ${24 + 22 * i}h26`} strokeDasharray={DASHES[i % DASHES.length]} style={{ stroke: hue(i) }} /><text x={WIDTH - 96} y={29 + 22 * i}>{name.length > 13 ? `${name.slice(0, 12)}…` : name}</text></g>;
       })}
       <text x={40} y={height - 18} data-axis>0 days</text><text x={WIDTH - 140} y={height - 18} data-axis textAnchor="end">{most}</text><text x={4} y={22} data-axis>all</text><text x={4} y={base} data-axis>none</text>
     </Drawing>

@@ -55,7 +55,7 @@ export function KindView({ trialId, measureId, isChosen, name, definition, input
         <thead><tr><th scope="col">Treatment</th><th scope="col">so it is</th><th scope="col">found</th><th scope="col">how large</th><th scope="col">95% interval</th><th scope="col">p</th><th scope="col">by dealing again</th><th scope="col">by</th></tr></thead>
         <tbody>{judgement.groups.map(group => {
           const contrast = judgement.contrasts.find(each => each.treatment === group.treatment);
-          return <tr key={group.treatment}><th scope="row"><Tagged><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} />{group.treatment}</Tagged></th><Cells contrast={contrast} found={groupWords(input, group)} /></tr>;
+          return <tr key={group.treatment}><th scope="row"><Tagged><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} />{group.treatment}</Tagged></th><Cells kind={input.kind} contrast={contrast} found={groupWords(input, group)} /></tr>;
         })}</tbody>
       </WideTable>
       {efficacy && <Efficacy found={efficacy} />}
@@ -66,12 +66,13 @@ export function KindView({ trialId, measureId, isChosen, name, definition, input
   );
 }
 
-function Cells({ contrast, found }: { readonly contrast: KindContrast | undefined; readonly found: string }) {
+function Cells({ kind, contrast, found }: { readonly kind: KindInput['kind']; readonly contrast: KindContrast | undefined; readonly found: string }) {
   if (!contrast) return <><td>the control</td><td>{found}</td><td colSpan={5} /></>;
   if (!contrast.estimable) return <><td>can’t be compared</td><td>{found}</td><td colSpan={5} /></>;
-  const { call, effect, difference, ci, p, pAdjusted, method } = contrast;
+  const { call, p, pAdjusted, method } = contrast;
+  const size = sizeOf(kind, contrast);
   const tone = isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
-  return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{CALL_WORDS[call]}</b></td><td>{found}</td><td>{effect ? `${EFFECTS[effect.what]} ${printFigure(effect.value)}` : printFigure(difference)}</td><td>{(effect?.ci ?? ci)?.map(printFigure).join(' to ') ?? '—'}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td data-long>{METHOD_WORDS[method]}</td></>;
+  return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{CALL_WORDS[call]}</b></td><td>{found}</td><td>{size.words}</td><td>{size.ci}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td data-long>{METHOD_WORDS[method]}</td></>;
 }
 
 /** How much of a pest each remedy took away, allowing for what the untreated did. */
@@ -91,7 +92,15 @@ function Efficacy({ found: { method, beforeOn, afterOn, control, treatments, isU
   );
 }
 
-const EFFECTS = { 'rate-ratio': 'times', 'odds-ratio': 'odds, times', 'chance-of-larger': 'chance of more', 'hazard-ratio': 'comes sooner, times' } as const;
+/** How large it is, with an interval on the same scale. */
+function sizeOf(kind: KindInput['kind'], { effect, difference, ci }: Extract<KindContrast, { readonly estimable: true }>): { readonly words: string; readonly ci: string } {
+  const signed = (value: number, by = 1): string => `${value < 0 ? '−' : '+'}${printFigure(Math.abs(Number((value * by).toPrecision(3))))}`;
+  const range = (ends: readonly [number, number] | null, by = 1): string => (ends ? ends.map(end => signed(end, by)).join(' to ') : '—');
+  if (effect?.what === 'rate-ratio') return { words: `${printFigure(Number(effect.value.toPrecision(3)))} times as many`, ci: effect.ci ? effect.ci.map(end => printFigure(Number(end.toPrecision(3)))).join(' to ') : '—' };
+  if (effect?.what === 'chance-of-larger') return { words: `larger in ${Math.round(100 * effect.value)} of 100`, ci: effect.ci ? effect.ci.map(end => String(Math.round(100 * end))).join(' to ') : '—' };
+  if (kind === 'proportion') return { words: `${signed(difference, 100)} points`, ci: range(ci, 100) };
+  return { words: kind === 'time' ? `${signed(difference)} days` : signed(difference), ci: range(ci) };
+}
 
 const Verdict = styled.section`
   display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
