@@ -50,22 +50,31 @@ interface Family {
   readonly criticalT: number;
 }
 
-/** The joint distribution of all comparisons, for the degrees of freedom of each: one family, unless a split plot has two. */
+/**
+ * The joint distribution of all comparisons: a multivariate t, where one spread judges them all. In a split plot some rest on
+ * other degrees of freedom, and no one t covers them together: there each is held to its equal share (Bonferroni).
+ */
 function familiesOf(combinations: readonly (Combination | undefined)[], spread: Spread, confidence: number): (combination: Combination) => Family {
   const known = combinations.filter(combination => combination !== undefined);
   const sizes = known.map(each => Math.sqrt(spread.covariance(each, each)));
   const correlations = known.map((a, i) => known.map((b, j) => (i === j ? 1 : spread.covariance(a, b) / (sizes[i]! * sizes[j]!))));
+  const isMixed = new Set(known.map(each => spread.dfOf(each).toPrecision(9))).size > 1;
   const made = new Map<string, Family>();
   return combination => {
     const df = spread.dfOf(combination);
     const key = df.toPrecision(9);
     const standing = made.get(key);
     if (standing) return standing;
-    const largest = largestT(correlations, df);
+    const largest = isMixed ? equalShares(known.length, df) : largestT(correlations, df);
     const family = { largest, criticalT: largest.quantile(confidence) };
     made.set(key, family);
     return family;
   };
+}
+
+/** As if the largest of so many t were covered by their sum: never too little. */
+function equalShares(count: number, df: number): LargestT {
+  return { upperTail: t => Math.min(1, count * tTwoSidedP(t, df)), quantile: p => tQuantile(1 - (1 - p) / (2 * count), df) };
 }
 
 function untestedContrast({ input, treatment, difference, control, model }: ContrastContext): EstimableContrast {
