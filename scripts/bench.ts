@@ -19,6 +19,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { addDays } from '@/core/trial/calendar-day';
 import { GardenId } from '@/core/trial/ids';
+import { judgeKind } from '@/core/judge/kind-judge';
 import { judge } from '@/core/judge/judge';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { plannedInput } from '@/core/judge/planned-input';
@@ -74,6 +75,18 @@ function benchJudge(): void {
 }
 
 /** The planner: the verdict rule on made-up trials, and the curve over all sizes as the page asks for it. */
+/** How each kind's method grows with the pots, two treatments without blocks. */
+function benchKinds(): void {
+  for (const kind of ['count', 'proportion', 'ordinal', 'time'] as const) {
+    const taken = [10, 100, 1000, 10_000].map(pots => {
+      const units = Array.from({ length: pots }, (_, i) => ({ id: String(i), treatment: `t${i % 2}`, blocks: [], value: 20 + (i % 2) + ((13 * i) % 11), outOf: kind === 'proportion' ? 50 : null, hasCome: true }));
+      const input = { kind, response: 'it', unitWord: 'pot', treatmentName: 'feed', treatments: ['t0', 't1'], control: 't0', blockNames: [], isPaired: false, units, better: 'higher', margin: null, confidence: 0.95, seed: 1, isDeclared: true } as const;
+      return `${pots} pots ${median(timesMs(3, () => { judgeKind(input); })).toFixed(0)} ms`;
+    });
+    process.stdout.write(`judged by kind, ${kind}: ${taken.join(', ')} (median of 3)\n`);
+  }
+}
+
 function benchPlanner(): void {
   const plan = {
     wish: { ...BLANK_LAYOUT, kind: 'complete-blocks', each: 1, blockCount: 6, blockWord: 'shelf' }, treatments: trialFixture({ treatments: 8 }).treatments, unitWord: 'pot', response: 'beans', better: 'higher',
@@ -239,6 +252,7 @@ function fillReadings(filename: string, trials: readonly TrialData[], measures: 
 }
 
 benchJudge();
+benchKinds();
 benchPlanner();
 const tended = tendedTrials();
 benchToday(tended);

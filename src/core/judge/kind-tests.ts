@@ -133,12 +133,25 @@ function testCounts(input: KindInput, treatment: string, blocks: readonly BlockO
 /** One model of all treatments, so that the spread of all units counts. */
 function countModelOf(input: KindInput, treatment: string): { readonly estimate: number; readonly se: number; readonly df: number } | undefined {
   const units = readUnits(input);
+  if (input.blockNames.length === 0) return ratioOfMeans(input, units, treatment);
   const tests = input.treatments.filter(name => name !== input.control && units.some(unit => unit.treatment === name));
   const blocks = input.blockNames.flatMap((_, i) => { const levels = [...new Set(units.map(unit => unit.blocks[i] ?? ''))]; return indicatorColumns(units.map(unit => unit.blocks[i] ?? ''), levels); });
   const columns = [...indicatorColumns(units.map(unit => unit.treatment), [input.control, ...tests]), ...blocks];
   const model = fitCounts(units.map(unit => unit.value), columns);
   const at = tests.indexOf(treatment);
   return model && at >= 0 ? { ...model.logRatio(at), df: model.residualDf } : undefined;
+}
+
+/** Without blocks the model has its answer in the means, however many units and treatments there are. */
+function ratioOfMeans(input: KindInput, units: readonly ReadUnit[], treatment: string): { readonly estimate: number; readonly se: number; readonly df: number } | undefined {
+  const sums = new Map<string, { n: number; sum: number }>();
+  for (const unit of units) { const own = sums.get(unit.treatment) ?? { n: 0, sum: 0 }; own.n += 1; own.sum += unit.value; sums.set(unit.treatment, own); }
+  const meanOf = (name: string): number => { const own = sums.get(name); return own ? own.sum / own.n : 0; };
+  const df = units.length - sums.size;
+  const [a, b] = [sums.get(treatment), sums.get(input.control)];
+  if (df < 1 || !a || !b || [...sums.values()].some(each => each.sum === 0)) return undefined;
+  const dispersion = units.reduce((total, unit) => total + (unit.value - meanOf(unit.treatment)) ** 2 / meanOf(unit.treatment), 0) / df;
+  return { estimate: Math.log(meanOf(treatment) / meanOf(input.control)), se: Math.sqrt(dispersion * (1 / a.sum + 1 / b.sum)), df };
 }
 
 function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {

@@ -16,7 +16,14 @@ export interface ScoreTest {
 }
 
 const MOST_SUMS = 50_000; // scores without a common step give as many sums as there are choices: then random deals are as good and faster
-const RANDOM_DEALS = 20_000;
+const MOST_COUNTED = 300; // units of one block: beyond that counting over choices takes longer than dealing
+const MOST_STEPS = 1_200_000; // of counting: a quarter of a second
+const MOST_MOVES = 20_000_000;
+
+/** 20,000 deals, fewer of so many units that they would take seconds. */
+function randomDealsOf(units: number, most: number): number {
+  return Math.max(1000, Math.min(most, Math.floor(MOST_MOVES / Math.max(1, units))));
+}
 const SAME = 1e-9;
 
 /**
@@ -73,12 +80,15 @@ function countSums(strata: readonly ScoreStratum[], grain: number): readonly Sum
 
 /** Sums of all choices of so many scores. */
 function choicesOf(scores: readonly number[], chosen: number, grain: number): Sums | undefined {
+  if (scores.length > MOST_COUNTED) return undefined;
   const bySize: Sums[] = Array.from({ length: chosen + 1 }, () => new Map<number, Sum>());
   bySize[0]!.set(0, { value: 0, count: 1 });
+  let steps = 0;
   for (const score of scores) {
     for (let k = chosen; k > 0; k--) {
+      steps += bySize[k - 1]!.size;
       for (const { value, count } of bySize[k - 1]!.values()) put(bySize[k]!, value + score, count, grain);
-      if (bySize[k]!.size > MOST_SUMS) return undefined;
+      if (bySize[k]!.size > MOST_SUMS || steps > MOST_STEPS) return undefined;
     }
   }
   return bySize[chosen];
@@ -93,8 +103,9 @@ function put(sums: Sums, value: number, count: number, grain: number): void {
 function randomDeals(strata: readonly ScoreStratum[], { sum, mean, slack }: { readonly sum: number; readonly mean: number; readonly slack: number }, seed: number): { readonly p: number; readonly isExact: false } {
   const random = seededRandom(seed);
   const dealt = strata.map(({ scores, isTreated }) => ({ scores: [...scores], treated: isTreated.filter(Boolean).length }));
+  const deals = randomDealsOf(strata.reduce((total, stratum) => total + stratum.scores.length, 0), 20_000);
   let extreme = 0;
-  for (let deal = 0; deal < RANDOM_DEALS; deal++) {
+  for (let deal = 0; deal < deals; deal++) {
     let found = 0;
     for (const { scores, treated } of dealt) {
       shuffleInPlace(scores, random);
@@ -102,7 +113,7 @@ function randomDeals(strata: readonly ScoreStratum[], { sum, mean, slack }: { re
     }
     if (Math.abs(found - mean) >= Math.abs(sum - mean) - slack) extreme += 1;
   }
-  return { p: (extreme + 1) / (RANDOM_DEALS + 1), isExact: false };
+  return { p: (extreme + 1) / (deals + 1), isExact: false };
 }
 
 /**
@@ -150,10 +161,11 @@ export function scoreTestOfSeveral(strata: readonly GroupedStratum[], groups: nu
   const seen = gaps();
   const slack = 1e-9 * Math.max(1, ...seen);
   const beyond = seen.map(() => 0);
-  for (let deal = 0; deal < DEALS_OF_SEVERAL; deal++) {
+  const deals = randomDealsOf(counts.reduce((total, each) => total + each, 0), DEALS_OF_SEVERAL);
+  for (let deal = 0; deal < deals; deal++) {
     for (const own of labels) shuffleInPlace(own, random);
     const most = Math.max(...gaps());
     seen.forEach((gap, j) => { if (most >= gap - slack) beyond[j]! += 1; });
   }
-  return seen.map((_, j) => (counts[j + 1] === 0 ? 1 : (beyond[j]! + 1) / (DEALS_OF_SEVERAL + 1)));
+  return seen.map((_, j) => (counts[j + 1] === 0 ? 1 : (beyond[j]! + 1) / (deals + 1)));
 }

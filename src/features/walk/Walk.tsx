@@ -99,6 +99,7 @@ function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView
             <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
             <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
             <Button onPress={() => void walk.save('dead')}>It is dead</Button>
+            <Link href={`/trials/${view.trialId}/weigh?pot=${unit.code}`}>A mishap happened to {unit.code}</Link>
             <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
           </Why>
         )}

@@ -45,14 +45,15 @@ export default async function JudgePage(props: JudgePageProps) {
   async function verdict() {
     if (!bench) return null;
     if (state === 'locked' && data.picks.length > 0) await noteInterimLook(id);
-    const planned = plannedLook(data, STARTING_GUESS_CV);
+    const own = await ownSpread(mainMeasure(data).summary);
+    const planned = plannedLook(data, own ? { cv: own.cv, source: 'own-trials' } : STARTING_GUESS_CV);
     const measure = data.measures.find(each => asked.success && each.id === asked.data);
     const kind = measure && by !== 'means' ? kindInputOf(data, measure, { ...planned, measureId: measure.id, margin: null }, by === 'ranks') : undefined;
     if (measure && kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} efficacy={trialEfficacy(data, measure) ?? null} germination={trialGermination(data, measure) ?? null} />;
     const garden = await currentGarden();
     const looked = judgeUnderLook(data, measure ? { ...planned, measureId: measure.id } : planned, judge);
     const frozen = await frozenVerdictOf(id);
-    const findings = fairnessAudit(data, (await ownSpread(mainMeasure(data).summary))?.cv ?? STARTING_GUESS_CV.cv);
+    const findings = fairnessAudit(data, own?.cv ?? STARTING_GUESS_CV.cv);
     return (
       <JudgeView
         data={state === 'closed' ? data : { ...data, predictions: [] }} first={looked} bench={bench} system={garden.system} isByMeans={by === 'means' && measure !== undefined && kindOf(measure.scale) !== null}
