@@ -94,7 +94,7 @@ describe('what is barely data', () => {
     for (const kind of KINDS) expect(broken(kindJson(judgeKind(kinds(kind, many)), kinds(kind, many)))).toEqual([]);
   });
   test('a hundred and twenty pots of two treatments come to an end', () => {
-    const many = [0, 1].map(t => Array.from({ length: 60 }, (_, i) => 20 + t + ((13 * i) % 11)));
+    const many = [0, 1].map(t => Array.from({ length: 60 }, (_, i) => 20 + 4 * t + ((13 * i) % 11)));
     for (const kind of KINDS) expect(judgeKind(kinds(kind, many)).contrasts[0]?.call).toBe('better');
   });
 });
