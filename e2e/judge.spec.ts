@@ -104,6 +104,23 @@ test('a measure of days is judged by the log-rank test on its own page', async (
   await expect(page.getByText('By its mean, because you chose so: the method of its kind is another.')).toBeVisible();
 });
 
+for (const [measure, headline, found] of [
+  ['Slugs found', 'Copper band and beer trap beat plain pots; which is best can’t be told by this.', /0\.175 times as many/],
+  ['Leaves with holes', 'Copper band and beer trap beat plain pots; which is best can’t be told by this.', /9 of 96 \(9\.4%\)/],
+  ['Vigour', 'Copper band beat plain pots.', /larger in 100 of 100/],
+] as const) {
+  test(`${measure}: counts, shares and steps are judged by a method of their own`, async ({ page }) => {
+    await page.goto('/trials');
+    await page.getByRole('link', { name: 'What keeps slugs off lettuce?' }).click();
+    await page.waitForURL(/judge$/);
+    await page.waitForSelector('html[data-ready]');
+    await page.getByRole('link', { name: measure, exact: true }).click();
+    await expect(page.getByRole('heading', { level: 2, name: headline })).toBeVisible();
+    await expect(page.getByRole('row', { name: /^copper band/ }).first()).toContainText(found);
+    await expect(page.getByRole('img', { name: /^24 pots by treatment/ })).toBeVisible();
+  });
+}
+
 test('how much of it: a curve, where it levels off, and the dose that leaves the most', async ({ page }) => {
   await page.goto('/trials');
   await page.getByRole('link', { name: 'How deep must leaf-mould lie under beetroot?' }).click();
