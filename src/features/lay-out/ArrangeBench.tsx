@@ -13,6 +13,7 @@ import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { useShift } from './use-shift';
+import { useWishes, type Wish } from './use-wishes';
 
 /** A place that can be stood elsewhere: its corner on the ground, and from the corner of what it stands on. */
 export interface Movable {
@@ -42,6 +43,17 @@ interface ArrangeBenchProps {
   readonly drawSite: (site: readonly SiteFeature[]) => Promise<Result<unknown, TrialTrouble>>;
 }
 
+interface Standing {
+  readonly xMm: number;
+  readonly yMm: number;
+}
+
+/** What was asked for and not yet shown by the page, with the words that say it is done. */
+type Wanted = { readonly words: string } & (
+  | ({ readonly kind: 'place' } & Standing)
+  | { readonly kind: 'site'; readonly site: readonly SiteFeature[] });
+
+const SITE = 'site';
 const KINDS = ['bench', 'block', 'bed', 'unit', 'guard'] as const;
 
 /** The bench as it really stands: benches, shelves, beds, pots and guards, and what lies about them. */
@@ -56,23 +68,35 @@ export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockW
   const room = siteExtent(site, { widthMm, depthMm });
   const edge = Math.max(widthMm, depthMm) * 0.05;
   const shown = { widthMm: widthMm + room.left + room.right + 2 * edge, depthMm: depthMm + room.far + room.near + 2 * edge };
-  const settled = (work: Promise<Result<unknown, TrialTrouble>>, words: string): void => startTransition(async () => {
-    const done = await work;
+  const send = ({ id, to }: Wish<Wanted>): Promise<boolean> => new Promise(answer => startTransition(async () => {
+    const done = await (to.kind === 'place' ? move({ placeId: id, xMm: to.xMm, yMm: to.yMm }) : drawSite(to.site));
     setTrouble(done.ok ? undefined : done.trouble);
-    setSaid(done.ok ? words : '');
-    end();
-  });
+    setSaid(done.ok ? to.words : '');
+    answer(done.ok);
+  }));
+  const { wished, wish } = useWishes<Wanted>(places, send);
+  const placeWished = (id: string): Standing | undefined => { const to = wished(id); return to?.kind === 'place' ? to : undefined; };
+  const wishedSite = wished(SITE);
+  const drawnSite = wishedSite?.kind === 'site' ? wishedSite.site : site;
   const settle = (id: string, dx: number, dy: number): void => {
     const place = places.find(each => each.id === id);
     if (place) {
-      settled(move({ placeId: id, xMm: place.ownXMm + dx, yMm: place.ownYMm + dy }), `${place.name}: ${cm(Math.max(0, place.ownXMm + dx))} from the left, ${cm(Math.max(0, place.ownYMm + dy))} from the far edge.`);
+      const from = placeWished(id) ?? { xMm: place.ownXMm, yMm: place.ownYMm };
+      const [xMm, yMm] = [Math.max(0, from.xMm + dx), Math.max(0, from.yMm + dy)];
+      wish({ id, to: { kind: 'place', xMm, yMm, words: `${place.name}: ${cm(xMm)} from the left, ${cm(yMm)} from the far edge.` } });
       return;
     }
     const [at, end] = readSiteId(id);
-    const feature = site[at];
-    if (feature) settled(drawSite(site.map((each, i) => (i === at ? movedFeature(each, end, dx, dy, { widthMm, depthMm }) : each))), `${SITE_WORDS[feature.kind]} moved.`);
+    const feature = drawnSite[at];
+    if (feature) wish({ id: SITE, to: { kind: 'site', site: drawnSite.map((each, i) => (i === at ? movedFeature(each, end, dx, dy, { widthMm, depthMm }) : each)), words: `${SITE_WORDS[feature.kind]} moved.` } });
   };
-  const { shift, end, handlersOf } = useShift(drawing, shown, settle);
+  const { shift, handlersOf } = useShift(drawing, shown, settle);
+  const shiftOf = (place: Movable): readonly [number, number] => {
+    const parts = places.filter(each => each.id === place.id || place.within.includes(each.id));
+    const ways = parts.map(each => { const to = placeWished(each.id); return to ? [to.xMm - each.ownXMm, to.yMm - each.ownYMm] as const : [0, 0] as const; });
+    const held = shift && parts.some(each => each.id === shift.id) ? [shift.xMm, shift.yMm] as const : [0, 0] as const;
+    return [...ways, held].reduce<readonly [number, number]>(([x, y], [dx, dy]) => [x + dx, y + dy], [0, 0]);
+  };
   const labelMm = Math.max(...places.filter(place => place.kind === 'unit').map(place => place.widthMm * 0.24), 20);
   return (
     <Arrange aria-label="Arrange the bench">
@@ -85,15 +109,15 @@ export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockW
       <div>
         {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
         <svg ref={drawing} viewBox={`${-room.left - edge} ${-room.far - edge} ${shown.widthMm} ${shown.depthMm}`} role="group" aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres" data-busy={isPending || undefined}>
-          <SiteMarks site={moving === 'site' ? site.filter(feature => !isLine(feature)) : site} widthMm={widthMm} depthMm={depthMm} />
+          <SiteMarks site={moving === 'site' ? drawnSite.filter(feature => !isLine(feature)) : drawnSite} widthMm={widthMm} depthMm={depthMm} />
           {places.map(place => {
-            const [dx, dy] = shift && (shift.id === place.id || place.within.includes(shift.id)) ? [shift.xMm, shift.yMm] : [0, 0];
+            const [dx, dy] = shiftOf(place);
             const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
             return place.kind === moving
               ? <Handle key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`} {...handlersOf(place.id)}><PlaceDrawn place={place} labelMm={labelMm} /></Handle>
               : <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none"><PlaceDrawn place={place} labelMm={labelMm} /></g>;
           })}
-          {moving === 'site' && site.map((feature, i) => isLine(feature) && SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
+          {moving === 'site' && drawnSite.map((feature, i) => isLine(feature) && SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
             const id = siteId(i, part);
             const bench = { widthMm, depthMm };
             const moved = shift && readSiteId(shift.id)[0] === i ? movedFeature(feature, readSiteId(shift.id)[1], shift.xMm, shift.yMm, bench) : feature;

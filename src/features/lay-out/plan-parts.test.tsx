@@ -47,10 +47,31 @@ describe('arranging', () => {
     await waitFor(() => expect(move).toHaveBeenCalledWith({ placeId: shelf?.id, xMm: 10, yMm: 0 }));
     expect(await screen.findByText('shelf 1: 1 cm from the left, 0 cm from the far edge.')).toBeVisible();
     fireEvent.keyDown(handle, { key: 'ArrowDown', shiftKey: true });
-    await waitFor(() => expect(move).toHaveBeenLastCalledWith({ placeId: shelf?.id, xMm: 0, yMm: 100 }));
+    await waitFor(() => expect(move).toHaveBeenLastCalledWith({ placeId: shelf?.id, xMm: 10, yMm: 100 }));
     expect(await screen.findByText('There it would stand on shelf 2.')).toBeVisible();
     fireEvent.keyDown(handle, { key: 'a' });
     expect(move).toHaveBeenCalledTimes(2);
+  });
+
+  test('arrows that come faster than answers add up, and a refusal drops what was built upon it', async () => {
+    const answers: ((result: Awaited<ReturnType<React.ComponentProps<typeof ArrangeBench>['move']>>) => void)[] = [];
+    const move = jest.fn(() => new Promise<Awaited<ReturnType<React.ComponentProps<typeof ArrangeBench>['move']>>>(answer => answers.push(answer)));
+    render(<ArrangeBench {...ground} blockWord="shelf" unitWord="pot" move={move} drawSite={jest.fn()} />);
+    const handle = screen.getByRole('button', { name: /^shelf 1,/ });
+    const press = (): boolean => fireEvent.keyDown(handle, { key: 'ArrowRight' });
+    press(); press(); press();
+    expect(move).toHaveBeenCalledTimes(1);
+    answers[0]?.(success(true));
+    await waitFor(() => expect(move).toHaveBeenLastCalledWith({ placeId: shelf?.id, xMm: 30, yMm: 0 }));
+    expect(move).toHaveBeenCalledTimes(2);
+    press();
+    answers[1]?.(failure({ kind: 'place-taken', by: 'shelf 2' }));
+    expect(await screen.findByText('There it would stand on shelf 2.')).toBeVisible();
+    expect(move).toHaveBeenCalledTimes(2);
+    press();
+    await waitFor(() => expect(move).toHaveBeenLastCalledWith({ placeId: shelf?.id, xMm: 20, yMm: 0 }));
+    answers[2]?.(success(true)); // a transition left open would hold up the next test's
+    expect(await screen.findByText('shelf 1: 2 cm from the left, 0 cm from the far edge.')).toBeVisible();
   });
 
   test('one pot can be chosen to be moved instead of its shelf', async () => {
@@ -76,7 +97,7 @@ describe('what lies about the bench', () => {
     fireEvent.keyDown(screen.getByRole('button', { name: 'wall' }), { key: 'ArrowLeft', shiftKey: true });
     await waitFor(() => expect(drawSite).toHaveBeenLastCalledWith([{ ...wall, line: { x1Mm: -200, y1Mm: 0, x2Mm: -200, y2Mm: 900 } }, tap]));
     fireEvent.keyDown(screen.getByRole('button', { name: /^wall, its end/ }), { key: 'ArrowDown' });
-    await waitFor(() => expect(drawSite).toHaveBeenLastCalledWith([{ ...wall, line: { ...wall.line, y2Mm: 910 } }, tap]));
+    await waitFor(() => expect(drawSite).toHaveBeenLastCalledWith([{ ...wall, line: { x1Mm: -200, y1Mm: 0, x2Mm: -200, y2Mm: 910 } }, tap]));
     fireEvent.keyDown(screen.getByRole('button', { name: 'tap' }), { key: 'ArrowUp' });
     await waitFor(() => expect(drawSite).toHaveBeenCalledTimes(3));
     const [, moved] = drawSite.mock.lastCall?.[0] ?? [];

@@ -23,9 +23,9 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: 
  * Moves things in a drawing with mouse, finger or arrows, to the centimetre.
  *
  * @param shown what the drawing shows from side to side
- * @param settle told where it was let go; calls `end` when that is done
+ * @param settle told by how much, when it is let go or an arrow is pressed
  */
-export function useShift(drawing: RefObject<SVGSVGElement | null>, shown: { readonly widthMm: number; readonly depthMm: number }, settle: (id: string, dx: number, dy: number) => void): { readonly shift: Shift | null; readonly end: () => void; readonly handlersOf: (id: string) => ShiftHandlers } {
+export function useShift(drawing: RefObject<SVGSVGElement | null>, shown: { readonly widthMm: number; readonly depthMm: number }, settle: (id: string, dx: number, dy: number) => void): { readonly shift: Shift | null; readonly handlersOf: (id: string) => ShiftHandlers } {
   const [shift, setShift] = useState<Shift | null>(null);
   const grip = useRef<{ readonly pointer: number; readonly fromX: number; readonly fromY: number } | null>(null);
   const end = (): void => setShift(null);
@@ -57,9 +57,10 @@ export function useShift(drawing: RefObject<SVGSVGElement | null>, shown: { read
       if (grip.current?.pointer !== event.pointerId) return;
       const [dx, dy] = shiftAt(event);
       grip.current = null;
-      if (dx === 0 && dy === 0) end(); else settle(id, dx, dy);
+      end();
+      if (dx !== 0 || dy !== 0) settle(id, dx, dy);
     },
     onPointerCancel: () => { grip.current = null; end(); },
   });
-  return { shift, end, handlersOf };
+  return { shift, handlersOf };
 }
