@@ -102,7 +102,10 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
   for (let seed = 1; seed <= TRIALS; seed++) {
     const random = seededRandom(seed);
     const luck = Array.from({ length: 20 }, () => (layout.blockNames.length > 0 ? normalDraw(random) : 0));
-    const units = deal(layout.plan, seed).map((dealt, i): KindUnit => ({ id: String(i), treatment: `t${dealt.treatment}`, blocks: layout.blockNames.map(() => String(dealt.block)), ...of(random, (luck[dealt.block] ?? 0) + (dealt.treatment === 1 ? strong : 0)) }));
+    const lines = Array.from({ length: 20 }, () => (layout.plan.kind === 'latin-square' || layout.plan.kind === 'split-plot' ? normalDraw(random) : 0));
+    // A column of the square, or the bed that a unit lies in.
+    const lineLuck = (dealt: ReturnType<typeof deal>[number]): number => lines[layout.plan.kind === 'split-plot' ? dealt.wholePlot : dealt.column] ?? 0;
+    const units = deal(layout.plan, seed).map((dealt, i): KindUnit => ({ id: String(i), treatment: `t${dealt.treatment}`, blocks: layout.blockNames.map((_, b) => String(b === 0 ? dealt.block : dealt.column)), ...(layout.plan.kind === 'split-plot' ? { wholePlot: String(dealt.wholePlot) } : {}), ...of(random, (luck[dealt.block] ?? 0) + lineLuck(dealt) + (dealt.treatment === 1 ? strong : 0)) }));
     const input: KindInput = { kind: kindName, response: 'it', unitWord: 'pot', treatmentName: 'feed', treatments: names(layout.treatments), control: 't0', blockNames: layout.blockNames, isPaired: layout.isPaired ?? false, units, better: 'higher', margin: null, confidence: 0.95, seed, isDeclared: true };
     const found = judgeKind(input);
     const idle = strong === 0 ? found.contrasts : found.contrasts.filter(contrast => contrast.treatment !== 't1');
@@ -127,6 +130,6 @@ function say(what: string, { called, held, ends, p05, p50, tested }: Tally): voi
 process.stdout.write(`${TRIALS} trials each; the shuffles of means in a fifth of them. Twice the Monte Carlo error of 5% is ${(200 * Math.sqrt(0.05 * 0.95 / TRIALS)).toFixed(1)} points.\n`);
 if (WHICH !== 'kinds') for (const layout of LAYOUTS) continuous(layout);
 if (WHICH !== 'means') for (const draw of DRAWS) {
-  for (const layout of LAYOUTS.slice(0, 4)) kind(draw, layout);
+  for (const layout of LAYOUTS) kind(draw, layout);
   for (const layout of LAYOUTS.slice(0, 3)) kind(draw, layout, 4);
 }

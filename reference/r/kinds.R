@@ -127,5 +127,11 @@ bcg <- escalc(measure = "RR", ai = tpos, bi = tneg, ci = cpos, di = cneg, data =
 stay <- escalc(measure = "MD", m1i = m1i, sd1i = sd1i, n1i = n1i, m2i = m2i, sd2i = sd2i, n2i = n2i, data = dat.normand1999)
 site_sets <- list(sites("bcg", bcg$yi, bcg$vi), sites("stroke-stay", stay$yi, stay$vi))
 
-write_json(list(counts = count_sets, fisher = fisher_sets, cmh = cmh_sets, ranks = rank_sets, elteren = elteren_sets, friedman = friedman_sets, waits = wait_sets, flips = flip_sets, curves = curve_sets, sites = site_sets),
+# Classes by treatment: Pearson's chi-square, its p from a million tables with the same margins. Agresti (2002), Categorical Data Analysis, table 2.8, as in ?fisher.test.
+set.seed(7)
+job <- matrix(c(1, 2, 1, 0, 3, 3, 6, 1, 10, 10, 14, 9, 6, 7, 12, 11), 4, 4)
+class_set <- function(name, counts) { t <- suppressWarnings(chisq.test(counts, simulate.p.value = TRUE, B = 1e6)); list(name = name, table = unname(apply(counts, 1, as.list)), statistic = unname(t$statistic), p = t$p.value) }
+class_sets <- list(class_set("job satisfaction (Agresti 2002)", job), class_set("mtcars, cylinders by gears", matrix(table(mtcars$cyl, mtcars$gear), 3)))
+
+write_json(list(classes = class_sets, counts = count_sets, fisher = fisher_sets, cmh = cmh_sets, ranks = rank_sets, elteren = elteren_sets, friedman = friedman_sets, waits = wait_sets, flips = flip_sets, curves = curve_sets, sites = site_sets),
   "reference/results/kinds.json", auto_unbox = TRUE, digits = 15, pretty = TRUE, null = "null", na = "null")

@@ -14,6 +14,8 @@ export interface ReadScript {
   /** A unit's value on a day, before luck. */
   readonly of: (day: number, unit: ExperimentalUnit) => number;
   readonly sd: number;
+  /** What it is read to; 1 where nothing is said. */
+  readonly step?: number;
   readonly least: number;
   readonly most: number;
   /** Of k of n: n. */
@@ -36,11 +38,15 @@ function readingsOf({ trial, units }: TrialData, script: ReadScript, measure: Me
   const walked = [...units].sort((a, b) => a.position - b.position);
   return script.days.flatMap((day, i) => (i === script.days.length - 1 ? walked.slice(0, script.onLastDay) : walked).flatMap((unit, order) => Array.from({ length: measure.parts }, (_, part): Reading => {
     const takenOn = addDays(trial.startsOn, day);
-    const value = Math.min(script.most, Math.max(script.least, Math.round(script.of(day, unit) + script.sd * dice.normal())));
+    const value = Math.min(script.most, Math.max(script.least, toStep(script.of(day, unit) + script.sd * dice.normal(), script.step ?? 1)));
     return {
       id: ReadingId.parse(dice.newId()), unitId: unit.id, measureId: measure.id, subsample: measure.parts === 1 ? '' : String(part + 1), takenOn, takenAt: `${takenOn}T08:${String(order % 60).padStart(2, '0')}:00.000Z`, note: '', ...BLANK_READING, ...come(value, script), device: 'a phone', supersedes: null, isRemoval: false,
     };
   })));
+}
+
+function toStep(value: number, step: number): number {
+  return Number((Math.round(value / step) * step).toFixed(3));
 }
 
 /** A value as it was put down; a day that lies behind the last look is “not yet”. */

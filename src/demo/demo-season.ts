@@ -35,7 +35,7 @@ export function demoSeason(today: string): DemoSeason {
   const shelf = demoShelf(dice);
   return {
     garden, shelf: [shelf.heronsgill, shelf.wrackline, shelf.comfrey, ...shelf.others],
-    trials: [withCare(beans, beanCare(shelf), today, dice), withReadings(withCare(berries, strawberryCare(shelf), today, dice), strawberryReads(berries), seasonDice(SEED + 1, Date.parse(`${addDays(today, -60)}T08:00:00Z`))), beetroot(today, garden.id, later(2)), beansBefore(today, garden.id, later(4)), lettuces(today, garden.id, later(3))],
+    trials: [withReadings(withCare(beans, beanCare(shelf), today, dice), beanReads(beans), later(5)), withReadings(withCare(berries, strawberryCare(shelf), today, dice), strawberryReads(berries), seasonDice(SEED + 1, Date.parse(`${addDays(today, -60)}T08:00:00Z`))), beetroot(today, garden.id, later(2)), beansBefore(today, garden.id, later(4)), lettuces(today, garden.id, later(3))],
   };
 }
 
@@ -66,6 +66,24 @@ function strawberryCare({ heronsgill }: DemoShelf): CareScript {
       { name: 'photo from the gate', kind: 'photo', to: () => true, repeat: 'every', everyDays: '14', from: 'start', fromDays: '4' },
     ],
   };
+}
+
+/** Twelve measures in all: a feed that helps shows in what grows, and in little else. */
+function beanReads({ treatments }: TrialData): readonly ReadScript[] {
+  const among = (none: number, heronsgill: number, wrackline: number, comfrey: number) => (unit: ExperimentalUnit): number => [none, heronsgill, wrackline, comfrey][treatments.findIndex(treatment => treatment.id === unit.treatmentId)] ?? none;
+  const all = 32;
+  const height = among(4.1, 4.9, 4.4, 4.2);
+  const roots = among(21, 24, 22, 21);
+  return [
+    { key: 'height', days: [20, 34, 48, 60], onLastDay: all, of: (day, unit) => 60 + day * height(unit), sd: 16, step: 5, least: 20, most: 600 },
+    { key: 'stem', days: [34, 60], onLastDay: all, of: (day, unit) => 2 + day * 0.012 * height(unit), sd: 0.35, step: 0.1, least: 1, most: 12 },
+    { key: 'leaf-length', days: [48], onLastDay: all, of: (_, unit) => 17 * height(unit), sd: 6, least: 20, most: 160 },
+    { key: 'leaf-width', days: [48], onLastDay: all, of: (_, unit) => 13 * height(unit), sd: 5, least: 15, most: 130 },
+    { key: 'days-dry', days: [55], onLastDay: all, of: (_, unit) => among(5, 4, 5, 5)(unit), sd: 0.9, least: 1, most: 12 },
+    { key: 'ph', days: [88], onLastDay: all, of: () => 6.4, sd: 0.2, step: 0.1, least: 5, most: 8 },
+    { key: 'root-mass', days: [88], onLastDay: all, of: (_, unit) => roots(unit), sd: 3.4, step: 0.1, least: 4, most: 60 },
+    { key: 'top-mass', days: [88], onLastDay: all, of: (_, unit) => 38 * height(unit), sd: 24, least: 40, most: 400 },
+  ];
 }
 
 /** Fed troughs make more and darker leaves; today's walk is half done. */
@@ -148,14 +166,21 @@ function closed(data: TrialData): TrialData {
   return { ...data, trial: { ...trial, state: 'closed', closedAt: `${trial.endsOn}T18:00:00.000Z`, keyOpenedAt: trial.isBlind ? `${trial.endsOn}T17:50:00.000Z` : null } };
 }
 
+/** What a handful smells of at the end: a class, and nothing to take a mean of. */
+function smells({ treatments }: TrialData): readonly ReadScript[] {
+  const doseOf = (unit: ExperimentalUnit): number => treatments.find(treatment => treatment.id === unit.treatmentId)?.dose ?? 0;
+  return [{ key: 'smell', days: [104], onLastDay: 24, of: (_, unit) => (doseOf(unit) === 0 ? 0.1 : doseOf(unit) > 6 ? 1.3 : 0.9), sd: 0.45, least: 0, most: 3 }];
+}
+
 function beetroot(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
   const depth = (cm: number, effect: number) => ({ name: `${cm} cm`, levels: { 'leaf-mould': `${cm} cm` }, effect, dose: cm });
-  return closed(demoTrial({
+  const data = demoTrial({
     question: 'How deep must leaf-mould lie under beetroot?', crop: 'beetroot', picked: 'beetroot', unitWord: 'box',
     factors: [{ name: 'leaf-mould', levels: ['0 cm', '2 cm', '4 cm', '8 cm'], dealtAt: 'box' }], treatments: [depth(0, 0), depth(2, 0.5), depth(4, 0.68), depth(8, 0.66)],
     bench: { unitsEach: 6, blockCount: 6, blockWord: 'row', unitWidthMm: 400, seed: 771 },
     startsOn: addDays(today, -140), lengthDays: 105, isBlind: false, marginPercent: 15, harvestG: 1400, cv: 0.08, pieceG: 120, pickDays: [{ day: 104, share: 1 }],
-  }, gardenId, dice));
+  }, gardenId, dice);
+  return closed(withReadings(data, smells(data), dice));
 }
 
 const SLUG_TRIAL_DAYS = 45;

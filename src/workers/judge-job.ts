@@ -1,22 +1,31 @@
 import * as Comlink from 'comlink';
 import type { Look, LookedJudgement } from '@/core/judge/trial-verdict';
 import type { TrialData } from '@/core/trial/trial-data';
-import type { JudgeApi, JudgeProgress } from './judge.worker';
+import type { JudgeApi, JudgeProgress, LuckProgress, MeasureLuck } from './judge.worker';
 
-/** A judging under way in a worker of its own. */
-export interface JudgeJob {
+/** Work under way in a worker of its own. */
+export interface JudgeJob<Found> {
   /** Rejects with an `AbortError` when it was cancelled. */
-  readonly result: Promise<LookedJudgement>;
+  readonly result: Promise<Found>;
   readonly cancel: () => void;
 }
 
 /** Starts judging beside the page, which stays free to scroll and type. */
-export function startJudging(data: TrialData, look: Look, onProgress: (progress: JudgeProgress) => void): JudgeJob {
+export function startJudging(data: TrialData, look: Look, onProgress: (progress: JudgeProgress) => void): JudgeJob<LookedJudgement> {
+  return startBeside(onProgress, (judge, report) => judge.judgeInSteps(data, look, report));
+}
+
+/** Starts the shuffles of several measures beside the page. */
+export function startLuck(data: TrialData, look: Look, measureIds: readonly string[], onProgress: (progress: LuckProgress) => void): JudgeJob<readonly MeasureLuck[]> {
+  return startBeside(onProgress, (judge, report) => judge.shuffleEach(data, look, measureIds, report));
+}
+
+function startBeside<Progress, Found>(onProgress: (progress: Progress) => void, work: (judge: Comlink.Remote<JudgeApi>, report: (progress: Progress) => void) => Promise<Found>): JudgeJob<Found> {
   const worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' });
   const remote = Comlink.wrap<JudgeApi>(worker);
   let cancel: () => void = () => undefined;
   let isCancelled = false;
-  const result = new Promise<LookedJudgement>((resolve, reject) => {
+  const result = new Promise<Found>((resolve, reject) => {
     cancel = () => {
       isCancelled = true;
       worker.terminate();
@@ -27,10 +36,10 @@ export function startJudging(data: TrialData, look: Look, onProgress: (progress:
       reject(new Error(event.message || 'the worker failed'));
     };
     // A report that was on its way when the worker ended still arrives: nobody wants to hear it any more.
-    const report = (progress: JudgeProgress): void => {
+    const report = (progress: Progress): void => {
       if (!isCancelled) onProgress(progress);
     };
-    remote.judgeInSteps(data, look, Comlink.proxy(report)).then(resolve, reject).finally(() => {
+    work(remote, Comlink.proxy(report)).then(resolve, reject).finally(() => {
       remote[Comlink.releaseProxy]();
       worker.terminate();
     });

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
-import { judgeWithoutShuffle, shuffleProblemOf, withShuffle } from '@/core/judge/judge';
-import { judgeUnderLook, type Look, type LookedJudgement } from '@/core/judge/trial-verdict';
+import { judgeWithoutShuffle, shuffleProblemOf, testsOf, withShuffle } from '@/core/judge/judge';
+import { judgeInputOf, judgeUnderLook, type Look, type LookedJudgement } from '@/core/judge/trial-verdict';
 import { startShuffleTest } from '@/core/stats/shuffle-test';
 import type { TrialData } from '@/core/trial/trial-data';
 
@@ -12,6 +12,7 @@ export interface JudgeProgress {
 }
 
 const REPORTS = 20;
+const STEPS_OF_ONE = 5;
 
 /** Judges a trial: first all that needs no shuffles, then the shuffles in steps, each reported. */
 async function judgeInSteps(data: TrialData, look: Look, report: (progress: JudgeProgress) => Promise<void> | void): Promise<LookedJudgement> {
@@ -25,7 +26,40 @@ async function judgeInSteps(data: TrialData, look: Look, report: (progress: Judg
   return soFar();
 }
 
-const api = { judgeInSteps };
+/** How far the shuffles of several measures are, and what those that are through have found. */
+export interface LuckProgress {
+  readonly done: number;
+  readonly total: number;
+  readonly lucks: readonly MeasureLuck[];
+}
+
+/** Of one measure: how often luck alone makes the largest gap as wide, by treatment. */
+export interface MeasureLuck {
+  readonly measureId: string;
+  readonly deals: number;
+  readonly treatments: readonly { readonly treatment: string; readonly pAdjusted: number }[];
+}
+
+/** Shuffles measure after measure, reporting on the way. One that can't be shuffled is passed over. */
+async function shuffleEach(data: TrialData, look: Look, measureIds: readonly string[], report: (progress: LuckProgress) => Promise<void> | void): Promise<readonly MeasureLuck[]> {
+  const runs = measureIds.flatMap(measureId => {
+    const input = judgeInputOf(data, { ...look, measureId });
+    const problem = shuffleProblemOf(input);
+    const run = problem && startShuffleTest(problem, look.shuffles, look.seed);
+    return run ? [{ measureId, tests: testsOf(input), run }] : [];
+  });
+  const total = runs.reduce((sum, { run }) => sum + run.total, 0);
+  const lucks: MeasureLuck[] = [];
+  for (const { measureId, tests, run } of runs) {
+    while (run.step(Math.ceil(run.total / STEPS_OF_ONE))) await report({ done: runs.reduce((sum, each) => sum + each.run.done(), 0), total, lucks });
+    const { arrangements, comparisons } = run.result();
+    lucks.push({ measureId, deals: arrangements, treatments: comparisons.map(({ treatment, pAdjusted }) => ({ treatment: tests[treatment - 1] ?? '', pAdjusted })) });
+    await report({ done: runs.reduce((sum, each) => sum + each.run.done(), 0), total, lucks: [...lucks] });
+  }
+  return lucks;
+}
+
+const api = { judgeInSteps, shuffleEach };
 /** What the worker offers to the page. */
 export type JudgeApi = typeof api;
 Comlink.expose(api);

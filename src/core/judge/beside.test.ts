@@ -12,6 +12,7 @@ import { nextSteps } from './next-step';
 import { positionCheck } from './position-check';
 import { rivalsOf } from './rivals';
 import { type ScoreRow, scorecardOf, winsOf } from './scorecard';
+import { judgeKind } from './kind-judge';
 import { kindInputOf, kindOf } from './trial-kind';
 import { judgeInputOf, plannedLook } from './trial-verdict';
 import { trialEfficacy } from './trial-efficacy';
@@ -40,14 +41,23 @@ describe('the scorecard', () => {
     expect([0.05 * 15, 1 - 0.95 ** 15].map(value => Number(value.toFixed(2)))).toEqual([0.75, 0.54]);
     expect(scorecardOf(clear, look(clear), print)).toMatchObject({ lookedAt: 1, expectedByLuck: 0.05 });
   });
-  test('a measure of steps is judged by ranks, of days by the log-rank test, of classes not at all', () => {
+  test('a measure of steps is judged by ranks, of days by the log-rank test, of classes by how often one of them came', () => {
     const [vigour, flower, want] = [made('vigour', '00000000-0000-7000-8000-0000000000a1'), made('first-flower', '00000000-0000-7000-8000-0000000000a2'), made('want', '00000000-0000-7000-8000-0000000000a3')];
-    const data: TrialData = { ...clear, measures: [...clear.measures, vigour, flower, want], readings: clear.units.flatMap((unit, i) => [readingFixture(unit, vigour, 3 + (i % 4)), readingFixture(unit, flower, 20 + i), readingFixture(unit, want, 1)]) };
-    expect(scorecardOf(data, look(data), print).rows.slice(4).map(row => [row.name, row.method.split(' ')[0]])).toEqual([['Vigour', 'ranks'], ['First flower', 'the']]);
-    expect([kindOf(want.scale), kindOf(vigour.scale), kindOf(flower.scale), kindOf(null)]).toEqual([null, 'ordinal', 'time', null]);
+    const data: TrialData = { ...clear, measures: [...clear.measures, vigour, flower, want], readings: clear.units.flatMap((unit, i) => [readingFixture(unit, vigour, 3 + (i % 4)), readingFixture(unit, flower, 20 + i), readingFixture(unit, want, Number(at(clear, unit) === 1))]) };
+    expect(scorecardOf(data, look(data), print).rows.slice(4).map(row => [row.name, row.method.split(' ')[0]])).toEqual([['Vigour', 'ranks'], ['First flower', 'the'], ['Sign of want', 'Cochran-Mantel-Haenszel']]);
+    expect([kindOf(want.scale), kindOf(vigour.scale), kindOf(flower.scale), kindOf(null)]).toEqual(['proportion', 'ordinal', 'time', null]);
+    expect(scorecardOf(data, look(data), print).rows.at(-1)).toMatchObject({ better: 'neither', sameAs: null });
+  });
+  test('what is no gain either way is no win and no loss', () => {
+    const ph = made('ph', '00000000-0000-7000-8000-0000000000a6');
+    const data: TrialData = { ...clear, measures: [...clear.measures, ph], readings: clear.units.map((unit, i) => readingFixture(unit, ph, 6 + Number(at(clear, unit) === 1) + (i % 5) / 20)) };
+    const card = scorecardOf(data, look(data), print);
+    const row = card.rows.find(each => each.name === 'pH');
+    expect([row?.better, row?.cells[1]?.call]).toEqual(['neither', 'better']);
+    expect(winsOf(card)).toEqual(winsOf({ ...card, rows: card.rows.filter(each => each !== row) }));
   });
   test('weights: with one measure the order is its own; moved weights can’t change what all measures say alike', () => {
-    const row = (measureId: string, ...standings: readonly number[]): ScoreRow => ({ measureId, name: measureId, isMain: false, better: 'higher', method: '', sameAs: null, cells: standings.map((standing, i) => ({ treatment: `t${i}`, words: '', call: null, standing })) });
+    const row = (measureId: string, ...standings: readonly number[]): ScoreRow => ({ measureId, name: measureId, isMain: false, better: 'higher', method: '', isByMean: true, sameAs: null, cells: standings.map((standing, i) => ({ treatment: `t${i}`, words: '', call: null, standing, luck: null })) });
     expect(weightedRank([row('a', 0, 2, 1)], { a: 1 }).map(place => [place.treatment, place.firstShare])).toEqual([['t1', 1], ['t2', 0], ['t0', 0]]);
     expect(weightedRank([row('a', 0, 2), row('b', 0, 1)], { a: 1, b: 3 })[0]).toMatchObject({ treatment: 't1', firstShare: 1 });
     const torn = weightedRank([row('a', 2, 0), row('b', 0, 2)], { a: 1, b: 1 })[0]?.firstShare ?? 0;
@@ -67,8 +77,28 @@ test('days: what has not come is still waited for, “not looked” says nothing
 test('ranks of a weight are judged only when somebody wants them', () => {
   const main = clear.measures[0];
   expect(kindInputOf(clear, main!, look(clear))).toBeUndefined();
-  const ranks = kindInputOf(clear, main!, look(clear), true);
+  const ranks = kindInputOf(clear, main!, look(clear), { isByRanks: true });
   expect([ranks?.kind, ranks?.units.map(unit => unit.value).sort()]).toEqual(['ordinal', clear.picks.map(pick => pick.netG).sort()]);
+});
+
+test('classes: the chosen one is counted, all of them are told, and no order is read into them', () => {
+  const smell = made('smell', '00000000-0000-7000-8000-0000000000a7');
+  const [a, b, c] = trial.units;
+  const data: TrialData = { ...trial, measures: [...trial.measures, smell], readings: [readingFixture(a!, smell, 1), readingFixture(b!, smell, 2)] };
+  const of = (countedClass?: number) => { const input = kindInputOf(data, smell, look(data), { countedClass }); return { response: input?.response, values: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.value), names: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.className) }; };
+  expect(of()).toEqual({ response: 'smell “earthy”', values: [1, 0, null], names: ['earthy', 'sour', null] });
+  expect(of(2)).toMatchObject({ response: 'smell “sour”', values: [0, 1, null] });
+  expect(of(99)).toMatchObject({ response: 'smell “earthy”' });
+});
+
+test('of classes it is said who has more, not who is better', () => {
+  const smell = made('smell', '00000000-0000-7000-8000-0000000000a7');
+  const data: TrialData = { ...clear, measures: [...clear.measures, smell], readings: clear.units.map(unit => readingFixture(unit, smell, Number(at(clear, unit) === 1))) };
+  const judged = judgeKind(kindInputOf(data, smell, look(data), { countedClass: 1 })!);
+  expect(judged.headline).toMatch(/^(More smell “earthy” under feed 1 than under|Can’t tell yet whether anything differs from) plain water\.$/);
+  expect(judged.headline).not.toMatch(/beat/);
+  expect(judged.overall).toMatchObject({ method: 'chi-square-shuffled' });
+  expect(judged.overall?.p).toBeLessThan(0.05);
 });
 
 test('k of n counts on its last day only', () => {

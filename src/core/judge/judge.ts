@@ -52,6 +52,14 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   };
 }
 
+/** Only what a treatment comes to and what is called of it: enough where many measures stand beside each other. */
+export function callsOf(input: JudgeInput): Pick<Judgement, 'groups' | 'adjustedMeans' | 'contrasts'> {
+  const trial = buildTrialModel(input);
+  if (trial.units.length === 0) return emptyJudgement(input);
+  const model = trial.fit(trial.units.map(unit => unit.value));
+  return { groups: groupsOf(input, trial), adjustedMeans: adjustedMeans(input, trial, model), contrasts: compareWithControl(input, trial, model, spreadOf(trial, model).spread).contrasts };
+}
+
 /** The judgement with what the shuffles found put beside each contrast. */
 export function withShuffle(judgement: Judgement, input: JudgeInput, shuffle: ShuffleResult | undefined): Judgement {
   if (!shuffle) return judgement;

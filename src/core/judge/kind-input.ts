@@ -8,12 +8,16 @@ export interface KindUnit {
   readonly id: string;
   readonly treatment: string;
   readonly blocks: readonly string[];
+  /** Of a split plot: the bed it lies in. */
+  readonly wholePlot?: string | undefined;
   /** A count; k of n; a step; days waited. null where the unit gave none. */
   readonly value: number | null;
   /** Of k of n: n, ≥ 1. */
   readonly outOf: number | null;
   /** Of days: whether it came, or is still waited for. */
   readonly hasCome: boolean;
+  /** Of classes: which of them it was; then `value` says whether it is the one that is counted. */
+  readonly className?: string | null | undefined;
 }
 
 /** All that is judged of one measure of such a kind. */
@@ -30,6 +34,8 @@ export interface KindInput {
   readonly isPaired: boolean;
   readonly units: readonly KindUnit[];
   readonly better: BetterWay;
+  /** Neither way is a gain: then what is found is more or less, not better or worse. */
+  readonly isEitherWay?: boolean;
   readonly margin: Margin | null;
   readonly confidence: number;
   readonly seed: number;
@@ -43,6 +49,21 @@ export function readUnits(input: KindInput): readonly ReadUnit[] {
   return input.units.flatMap(unit => (unit.value === null ? [] : [{ ...unit, value: unit.value }]));
 }
 
+/** Whether beds were dealt, too: then units of one bed share its luck. */
+export function isSplit(input: KindInput): boolean {
+  return input.units.some(unit => unit.wholePlot !== undefined);
+}
+
+/**
+ * By what name the units are told that were dealt among themselves. In a Latin square every cell of row and column holds one
+ * unit: there the rows stand for both, which is on the safe side, as the columns' luck counts for error.
+ */
+export function stratumOf(input: KindInput): (unit: KindUnit) => string {
+  const whole = (unit: KindUnit): string => JSON.stringify(unit.blocks);
+  const isOneACell = input.blockNames.length > 1 && new Set(input.units.map(whole)).size === input.units.length;
+  return isOneACell ? unit => unit.blocks[0] ?? '' : whole;
+}
+
 /** A treatment and the control, block by block; without blocks all in one. */
 export interface BlockOfTwo {
   readonly treated: readonly ReadUnit[];
@@ -50,10 +71,11 @@ export interface BlockOfTwo {
 }
 
 export function blocksOfTwo(input: KindInput, treatment: string): readonly BlockOfTwo[] {
+  const nameOf = stratumOf(input);
   const blocks = new Map<string, { treated: ReadUnit[]; control: ReadUnit[] }>();
   for (const unit of readUnits(input)) {
     if (unit.treatment !== treatment && unit.treatment !== input.control) continue;
-    const key = JSON.stringify(unit.blocks);
+    const key = nameOf(unit);
     const block = blocks.get(key) ?? { treated: [], control: [] };
     block[unit.treatment === treatment ? 'treated' : 'control'].push(unit);
     blocks.set(key, block);

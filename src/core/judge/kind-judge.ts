@@ -1,3 +1,4 @@
+import { classTest } from '@/core/stats/class-test';
 import { wilsonInterval } from '@/core/stats/binomial';
 import { median } from '@/core/stats/median';
 import { friedman, kruskalWallis } from '@/core/stats/rank-tests';
@@ -5,7 +6,7 @@ import { medianWait } from '@/core/stats/survival';
 import { heterogeneity } from '@/core/stats/two-by-two';
 import { counted, pluralOf } from '@/core/words/plural';
 import { callOf, isBetter, isWorse, marginAmount } from './call';
-import { type KindInput, type ReadUnit, readUnits } from './kind-input';
+import { type KindInput, type ReadUnit, readUnits, stratumOf } from './kind-input';
 import type { KindContrast, KindGroup, KindJudgement, KindWarning, Overall, TestedKindContrast } from './kind-judgement';
 import { closedPs, type KindTest, testKind } from './kind-tests';
 import { wordKind } from './kind-words';
@@ -28,7 +29,7 @@ export function judgeKind(input: KindInput): KindJudgement {
   const isOneTest = input.treatments.length === 2;
   const best = isOneTest && winners.length === 1 ? (winners[0] ?? null) : contrasts.length > 0 && contrasts.every(contrast => isWorse(contrast.call)) ? input.control : null;
   const judged = {
-    groups, overall: overallOf(input), contrasts, blocks: input.blockNames.length === 0 ? 0 : new Set(units.map(unit => JSON.stringify(unit.blocks))).size,
+    groups, overall: overallOf(input), contrasts, blocks: input.blockNames.length === 0 ? 0 : new Set(units.map(stratumOf(input))).size,
     call, best, mayHoldTheBest: best === null ? input.treatments.filter(name => !contrasts.some(contrast => contrast.treatment === name && isWorse(contrast.call)) && !(name === input.control && winners.length > 0)) : [best],
     warnings: warningsOf(input, groups),
   };
@@ -100,19 +101,30 @@ function overallCall(contrasts: readonly KindContrast[]): Call {
   return FROM_GOOD_TO_BAD.find(call => contrasts.some(contrast => contrast.call === call)) ?? 'no-test';
 }
 
-/** Of steps: whether the treatments differ at all. */
+/** Of steps and classes: whether the treatments differ at all. */
 function overallOf(input: KindInput): Overall | null {
+  if (input.units.some(unit => unit.className != null)) return classesOverall(input);
   if (input.kind !== 'ordinal' || input.treatments.length < 3) return null;
   const units = readUnits(input);
   if (input.blockNames.length === 0) {
     const found = kruskalWallis(input.treatments.map(name => units.filter(unit => unit.treatment === name).map(unit => unit.value)));
     return found ? { method: 'kruskal-wallis', ...found } : null;
   }
-  const blocks = [...new Set(units.map(unit => JSON.stringify(unit.blocks)))];
-  const table = blocks.map(block => input.treatments.map(name => units.filter(unit => unit.treatment === name && JSON.stringify(unit.blocks) === block)));
+  const nameOf = stratumOf(input);
+  const blocks = [...new Set(units.map(nameOf))];
+  const table = blocks.map(block => input.treatments.map(name => units.filter(unit => unit.treatment === name && nameOf(unit) === block)));
   const isComplete = table.every(row => row.every(cell => cell.length === 1));
   const found = isComplete ? friedman(table.map(row => row.map(cell => cell[0]?.value ?? 0))) : undefined;
   return found ? { method: 'friedman', ...found } : null;
+}
+
+function classesOverall(input: KindInput): Overall | null {
+  const units = readUnits(input).flatMap(unit => (unit.className == null ? [] : [{ ...unit, className: unit.className }]));
+  const names = [...new Set(units.map(unit => unit.className))];
+  const nameOf = stratumOf(input);
+  const strata = [...new Set(units.map(nameOf))].map(block => units.filter(unit => nameOf(unit) === block));
+  const found = classTest(strata.map(own => ({ classes: own.map(unit => names.indexOf(unit.className)), groups: own.map(unit => input.treatments.indexOf(unit.treatment)) })), input.seed);
+  return found ? { method: 'chi-square-shuffled', ...found } : null;
 }
 
 function warningsOf(input: KindInput, groups: readonly KindGroup[]): readonly KindWarning[] {

@@ -53,7 +53,7 @@ export interface TestedKindContrast {
 
 /** Whether the treatments differ at all. */
 export interface Overall {
-  readonly method: 'kruskal-wallis' | 'friedman';
+  readonly method: 'kruskal-wallis' | 'friedman' | 'chi-square-shuffled';
   readonly statistic: number;
   readonly df: number;
   readonly p: number;

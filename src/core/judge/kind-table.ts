@@ -29,7 +29,7 @@ export function kindInputFromTable(table: Table, roles: KindRoles): Result<KindI
   const { treatments, control, blockNames, unitWord, treatmentName, isPaired = false } = plain.value;
   return success({
     kind: roles.kind, response: roles.response, unitWord, treatmentName, treatments, control, blockNames, isPaired,
-    units: plain.value.units.map((unit): KindUnit => ({ id: unit.id, treatment: unit.treatment, blocks: unit.blocks, ...unitOf(roles.kind, parts.get(unit.id) ?? []) })),
+    units: plain.value.units.map((unit): KindUnit => ({ id: unit.id, treatment: unit.treatment, blocks: unit.blocks, wholePlot: unit.wholePlot, ...unitOf(roles.kind, parts.get(unit.id) ?? []) })),
     better: roles.better, margin: roles.margin, confidence: roles.confidence, seed: roles.seed, isDeclared: true,
   });
 }

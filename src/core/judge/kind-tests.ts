@@ -6,7 +6,7 @@ import { type ScoreTest, scoreTest, scoreTestOfSeveral, signFlipP } from '@/core
 import { logRank, logRankByDeals, logRankScores, restrictedMeanWait, type Waited } from '@/core/stats/survival';
 import { logChoose, shareDifferenceInterval } from '@/core/stats/binomial';
 import { fisherExactP, heterogeneity, mantelHaenszel, type TwoByTwo } from '@/core/stats/two-by-two';
-import { type BlockOfTwo, blocksOfTwo, type KindInput, type ReadUnit, readUnits } from './kind-input';
+import { type BlockOfTwo, blocksOfTwo, isSplit, type KindInput, type ReadUnit, readUnits, stratumOf } from './kind-input';
 import type { Interval } from './judgement';
 import type { Effect, KindMethod } from './kind-judgement';
 
@@ -50,7 +50,8 @@ const MOST_CLOSED = 6; // treatments: 63 sets
 export function closedPs(input: KindInput, ownP: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
   const tests = [...ownP.keys()];
   if (tests.length < 2) return ownP;
-  if (tests.length > MOST_CLOSED || input.isPaired) return new Map(holm([...ownP.values()]).map((p, i) => [tests[i] ?? '', p]));
+  // Sets of a split plot are dealt at two levels at once.
+  if (tests.length > MOST_CLOSED || input.isPaired || isSplit(input)) return new Map(holm([...ownP.values()]).map((p, i) => [tests[i] ?? '', p]));
   const open = tests.filter(name => (ownP.get(name) ?? 1) <= MAY_BE_CALLED);
   const sets = Array.from({ length: 2 ** tests.length - 1 }, (_, mask) => tests.filter((_name, i) => ((mask + 1) >> i) & 1)).filter(set => set.length > 1 && (set.length === tests.length || set.some(name => open.includes(name))));
   const setPs = sets.map(set => ({ set, p: setP(input, set) }));
@@ -60,10 +61,11 @@ export function closedPs(input: KindInput, ownP: ReadonlyMap<string, number>): R
 /** Whether any treatment of a set differs from the control, by deals of the set's own units within their blocks. */
 function setP(input: KindInput, set: readonly string[]): number {
   const levels = [input.control, ...set];
+  const nameOf = stratumOf(input);
   const blocks = new Map<string, ReadUnit[]>();
   for (const unit of readUnits(input)) {
     if (!levels.includes(unit.treatment)) continue;
-    const key = JSON.stringify(unit.blocks);
+    const key = nameOf(unit);
     blocks.set(key, [...(blocks.get(key) ?? []), unit]);
   }
   return Math.min(...scoreTestOfSeveral([...blocks.values()].map(units => ({ scores: scoresOf(input, units), group: units.map(unit => levels.indexOf(unit.treatment)) })), levels.length, input.seed));
@@ -101,9 +103,14 @@ function byDeals(input: KindInput, blocks: readonly BlockOfTwo[], scoresOf: (uni
 
 const meanFigure = (units: readonly ReadUnit[]): number => units.reduce((sum, unit) => sum + figureOf(unit), 0) / units.length;
 
+/** A block that lost one of the two says nothing. */
+function differencesOf(blocks: readonly BlockOfTwo[]): readonly number[] {
+  return blocks.filter(block => block.treated.length > 0 && block.control.length > 0).map(block => meanFigure(block.treated) - meanFigure(block.control));
+}
+
 /** Differences of pairs, their signs tossed again. A pair that lost one of its two says nothing. */
 function testPairs(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest | undefined {
-  const differences = blocks.filter(block => block.treated.length > 0 && block.control.length > 0).map(block => meanFigure(block.treated) - meanFigure(block.control));
+  const differences = differencesOf(blocks);
   if (differences.length === 0) return undefined;
   const test = signFlipP(differences, input.seed);
   const mean = differences.reduce((sum, value) => sum + value, 0) / differences.length;
@@ -123,16 +130,26 @@ function testCounts(input: KindInput, treatment: string, blocks: readonly BlockO
   const ratioAt = (confidence: number): Interval => { const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [Math.exp(estimate - half), Math.exp(estimate + half)]; };
   const level = meanFigure(control);
   return {
-    method: 'quasi-poisson', p: se > 0 ? tTwoSidedP(estimate / se, df) : 1, shuffleP, unitP: 0, difference, // its spread is that of the units already
+    method: 'quasi-poisson', p: se > 0 ? tTwoSidedP(estimate / se, df) : 1, shuffleP, unitP: isSplit(input) ? blockDifferencesP(blocks) : 0, difference, // its spread is that of the units already
     // The control's own error is in the ratio: beside its mean as it came.
     intervalAt: confidence => { const [low, high] = ratioAt(confidence); return [level * (low - 1), level * (high - 1)]; },
     effectAt: confidence => ({ what: 'rate-ratio', value: Math.exp(estimate), ci: ratioAt(confidence) }),
   };
 }
 
-/** One model of all treatments, so that the spread of all units counts. */
+/** Student's t of the differences within the blocks: of a few beds the model's spread is too small by more than a t allows for. */
+function blockDifferencesP(blocks: readonly BlockOfTwo[]): number {
+  const differences = differencesOf(blocks);
+  const n = differences.length;
+  if (n < 2) return 1;
+  const mean = differences.reduce((sum, value) => sum + value, 0) / n;
+  const se = Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n);
+  return se > 0 ? tTwoSidedP(mean / se, n - 1) : mean === 0 ? 1 : 0;
+}
+
+/** One model of all treatments, so that the spread of all units counts; in a split plot of the two alone, as beds spread more than what lies in them. */
 function countModelOf(input: KindInput, treatment: string): { readonly estimate: number; readonly se: number; readonly df: number } | undefined {
-  const units = readUnits(input);
+  const units = readUnits(input).filter(unit => !isSplit(input) || unit.treatment === treatment || unit.treatment === input.control);
   if (input.blockNames.length === 0) return ratioOfMeans(input, units, treatment);
   const tests = input.treatments.filter(name => name !== input.control && units.some(unit => unit.treatment === name));
   const blocks = input.blockNames.flatMap((_, i) => { const levels = [...new Set(units.map(unit => unit.blocks[i] ?? ''))]; return indicatorColumns(units.map(unit => unit.blocks[i] ?? ''), levels); });

@@ -14,6 +14,7 @@ export function wordKind(input: KindInput, judged: Judged): { readonly headline:
   const beside = groups.filter(group => group.n > 0).map(group => `${group.treatment} ${groupWords(input, group)}`).join('; ');
   const detail = [...(groups.length > 2 ? [] : [`${capital(beside)}.`]), ...found.map(contrast => sureWords(input, contrast)), methodWords(found)].filter(each => each !== '').join(' ');
   if (call === 'no-test') return { headline: groups.every(group => group.n <= 1) ? `One ${input.unitWord} each: a story, not a result.` : 'These readings can’t be judged.', detail };
+  if (input.isEitherWay) return { headline: differenceHeadline(input, found), detail };
   const winners = found.filter(contrast => isBetter(contrast.call)).map(contrast => contrast.treatment);
   if (best === input.control) return { headline: `Nothing beat ${input.control}.`, detail };
   if (winners.length > 0) return { headline: `${capital(listed(winners))} beat ${input.control}${winners.length > 1 ? '; which is best can’t be told by this' : ''}.`, detail };
@@ -21,6 +22,16 @@ export function wordKind(input: KindInput, judged: Judged): { readonly headline:
   if (found.every(contrast => isWorse(contrast.call))) return { headline: `Nothing beat ${input.control}.`, detail };
   const open = found.filter(contrast => contrast.call === 'cant-tell').map(contrast => contrast.treatment);
   return { headline: open.length === 1 ? `Can’t tell yet whether ${open[0]} beats ${input.control}.` : `Can’t tell yet whether anything beats ${input.control}.`, detail };
+}
+
+/** Of what is no gain either way: who has more of it, and who less. */
+function differenceHeadline({ response, control }: KindInput, contrasts: readonly TestedKindContrast[]): string {
+  const more = contrasts.filter(contrast => contrast.difference > 0 && (isBetter(contrast.call) || isWorse(contrast.call))).map(contrast => contrast.treatment);
+  const less = contrasts.filter(contrast => contrast.difference < 0 && (isBetter(contrast.call) || isWorse(contrast.call))).map(contrast => contrast.treatment);
+  if (more.length > 0) return `More ${response} under ${listed(more)} than under ${control}${less.length > 0 ? `, less under ${listed(less)}` : ''}.`;
+  if (less.length > 0) return `Less ${response} under ${listed(less)} than under ${control}.`;
+  if (contrasts.every(contrast => contrast.call === 'no-difference-that-matters')) return `No difference that matters from ${control}.`;
+  return `Can’t tell yet whether anything differs from ${control}.`;
 }
 
 /** One treatment's figures as one says them. */
@@ -40,9 +51,9 @@ function sureWords(input: KindInput, { treatment, control, call, effect, pAdjust
   return call === 'no-test' ? '' : `${capital(treatment)}: ${size}${size === '' ? '' : '; '}${luck}.`;
 }
 
-function effectWords({ kind, better }: KindInput, control: string, effect: TestedKindContrast['effect'], difference: number): string {
+function effectWords({ kind, better, isEitherWay }: KindInput, control: string, effect: TestedKindContrast['effect'], difference: number): string {
   if (effect?.what === 'rate-ratio') return `${figure(effect.value)} times as many${effect.ci ? ` (${figure(effect.ci[0])} to ${figure(effect.ci[1])})` : ''}`;
-  if (effect?.what === 'chance-of-larger') { const good = better === 'higher' ? effect.value : 1 - effect.value; return `a random one of it is better than a random one of ${control} in ${Math.round(100 * good)} of 100 tries`; }
+  if (effect?.what === 'chance-of-larger') { if (isEitherWay) return `a random one of it has more than a random one of ${control} in ${Math.round(100 * effect.value)} of 100 tries`; const good = better === 'higher' ? effect.value : 1 - effect.value; return `a random one of it is better than a random one of ${control} in ${Math.round(100 * good)} of 100 tries`; }
   if (kind === 'proportion') return `${percent(100 * Math.abs(difference)).replace('%', ' points')} ${difference >= 0 ? 'more' : 'fewer'}`;
   if (kind === 'time') { const days = Number(Math.abs(difference).toPrecision(2)); return `${days} ${plural('day', days)} ${difference >= 0 ? 'later' : 'sooner'} on average`; }
   return `${figure(Math.abs(difference))} ${difference >= 0 ? 'more' : 'less'} than ${control}, pair by pair`;

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseTable } from '@/cli/parse-table';
+import { classTest } from '@/core/stats/class-test';
 import { exactShareInterval, wilsonInterval } from '@/core/stats/binomial';
 import { type Curve, fitCurve } from '@/core/stats/fit-curve';
 import { combineSites } from '@/core/stats/random-effects';
@@ -14,6 +15,7 @@ import { type KindRoles, kindInputFromTable } from './kind-table';
 
 // What R 4.2 says of named open datasets: reference/r/kinds.R, with MASS, coin, survival and metafor.
 interface Reference {
+  readonly classes: readonly { name: string; table: readonly (readonly number[])[]; statistic: number; p: number }[];
   readonly counts: readonly { name: string; response: string; treatment: string; control: string; blocks: readonly string[]; contrasts: readonly { treatment: string; ratio: number; p: number }[] }[];
   readonly fisher: readonly { name: string; p: number; wilson: readonly number[]; exact: readonly number[] }[];
   readonly cmh: readonly { name: string; p: number; odds: number }[];
@@ -35,6 +37,13 @@ const inputOf = (name: string, roles: Partial<KindRoles> & Pick<KindRoles, 'kind
 };
 const contrastOf = (input: KindInput, treatment: string): TestedKindContrast => { const found = judgeKind(input).contrasts.find(each => each.treatment === treatment); if (!found?.estimable) throw new Error(treatment); return found; };
 const near = (found: number | null | undefined, expected: number, digits = 6): void => expect(found).toAgree(expected, digits);
+
+test.each(reference.classes)('classes, $name: chi-square as by R, and a p by deals within two errors of its million tables', ({ table, statistic, p }) => {
+  const units = table.flatMap((row, group) => row.flatMap((count, of) => Array.from({ length: count }, () => ({ group, of }))));
+  const found = classTest([{ classes: units.map(unit => unit.of), groups: units.map(unit => unit.group) }], 1);
+  near(found?.statistic, statistic);
+  expect(Math.abs((found?.p ?? 1) - p)).toBeLessThan(2 * Math.sqrt((p * (1 - p)) / 9_999) + 2e-4);
+});
 
 test('at least 25 datasets and worked examples are held against R here', () => {
   const names = new Set(Object.values(reference).flatMap((sets: readonly { readonly name: string }[]) => sets.map(set => set.name)));

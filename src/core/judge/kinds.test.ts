@@ -21,6 +21,25 @@ const input = (kind: KindInput['kind'], units: readonly KindUnit[], changes: Par
   kind, response: 'spots', unitWord: 'pot', treatmentName: 'spray', treatments: [...new Set(units.map(each => each.treatment))], control: 'none', blockNames: [], isPaired: false, units, better: 'higher', margin: null, confidence: 0.95, seed: 1, isDeclared: true, ...changes,
 });
 
+describe('layouts that deal at two levels, or both ways', () => {
+  const beds = ['mulched', 'bare'].flatMap((bed, b) => ['none', 'fed'].map((feed, f) => ({ treatment: `${bed} ${feed}`, bed, b, f })));
+  const split = (value: (block: number, b: number, f: number) => number): KindInput => input('count', [0, 1, 2, 3].flatMap(block => beds.map(({ treatment, bed, b, f }, i) => unit(block * 4 + i, treatment, value(block, b, f), { blocks: [String(block)], wholePlot: bed }))), { control: 'bare none', blockNames: ['strip'] });
+  test('a split plot: four beds of each can’t be as sure as eight pots, and say so by a t of three degrees', () => {
+    const luck = [0, 3, -2, 1];
+    const found = judgeKind(split((block, b, f) => 20 + 4 * (1 - b) * (luck[block] ?? 0) + 14 * f + (block % 2)));
+    const same = found.contrasts.find(each => each.treatment === 'bare fed');
+    const other = found.contrasts.find(each => each.treatment === 'mulched none');
+    expect(same?.call).toBe('better');
+    expect(other?.call).toBe('cant-tell');
+  });
+  test('a Latin square: its rows stand for both ways, as each cell holds one unit', () => {
+    const square = [0, 1, 2, 3].flatMap(row => [0, 1, 2, 3].map(column => unit(row * 4 + column, ['none', 'a', 'b', 'c'][(row + column) % 4] ?? '', 3 + 5 * Number((row + column) % 4 === 1), { blocks: [`r${row}`, `c${column}`] })));
+    const found = judgeKind(input('ordinal', square, { blockNames: ['row', 'column'] }));
+    expect(found.blocks).toBe(4);
+    expect(found.contrasts.find(each => each.treatment === 'a')).toMatchObject({ estimable: true, method: 'van-elteren-exact', p: 0.125 });
+  });
+});
+
 describe('worked by hand, and what tables print', () => {
   test('C104, C105: 4/4 against 0/4, 5/5 against 0/5, 18/20 against 12/20', () => {
     const p = (a: number, b: number, n: number): number => fisherExactP({ treatedYes: a, treatedNo: n - a, controlYes: b, controlNo: n - b });

@@ -1,12 +1,14 @@
 import { correlation } from '@/core/stats/rank-tests';
 import { unitValues } from '@/core/measure/unit-values';
+import { isGainOrLoss } from '@/core/measure/reading-library';
 import type { Measure, TrialData } from '@/core/trial/trial-data';
 import { isBetter, isWorse } from './call';
-import { judgeWithoutShuffle } from './judge';
+import { callsOf } from './judge';
 import type { Call } from './judgement';
 import { judgeKind } from './kind-judge';
+import type { KindContrast } from './kind-judgement';
 import { groupWords, METHOD_WORDS } from './kind-words';
-import { isJudged, kindInputOf } from './trial-kind';
+import { kindInputOf } from './trial-kind';
 import { judgeInputOf, type Look } from './trial-verdict';
 
 /** One treatment in one measure. */
@@ -18,6 +20,8 @@ export interface ScoreCell {
   readonly call: Call | null;
   /** How good it is among the treatments, in standard deviations of units treated alike; null where that is not known. */
   readonly standing: number | null;
+  /** Of what is judged by kind: how often a deal makes a difference as large. Of means the shuffles say it, and take longer. */
+  readonly luck: number | null;
 }
 
 /** One measure of a trial, judged by its own method. */
@@ -25,8 +29,10 @@ export interface ScoreRow {
   readonly measureId: string;
   readonly name: string;
   readonly isMain: boolean;
-  readonly better: Measure['better'];
+  readonly better: Measure['better'] | 'neither';
   readonly method: string;
+  /** Judged by its mean: then it can be shuffled. */
+  readonly isByMean: boolean;
   readonly cells: readonly ScoreCell[];
   /** The measure before it that says the same thing. */
   readonly sameAs: string | null;
@@ -42,43 +48,56 @@ export interface Scorecard {
   readonly chanceOfOne: number;
 }
 
+interface Read {
+  readonly measure: Measure;
+  /** In the units' order. */
+  readonly values: readonly (number | null)[];
+}
+
 const ALPHA = 0.05;
 const SAME = 0.9; // from such a correlation of the units on, two measures are one (common practice, no source)
 
 /** Judges every measure of a trial by its own method. The main one keeps its margin; the others have none of their own. */
 export function scorecardOf(data: TrialData, look: Look, printOf: (measure: Measure) => (value: number) => string): Scorecard {
-  const measures = data.measures.filter(measure => isJudged(measure) && unitValues(data, measure).some(unit => unit.value !== null));
-  const rows: ScoreRow[] = [];
-  for (const measure of [...measures].sort((a, b) => Number(b.isMain) - Number(a.isMain))) {
-    const same = rows.find(row => saysTheSame(data, measure, measures.find(each => each.id === row.measureId)));
-    rows.push({ ...scoreRow(data, measure, look, printOf(measure)), sameAs: same?.name ?? null });
+  const read = data.measures.map(measure => ({ measure, values: unitValues(data, measure).map(unit => unit.value) })).filter(({ values }) => values.some(value => value !== null));
+  const rows: (ScoreRow & Pick<Read, 'values'>)[] = [];
+  for (const { measure, values } of [...read].sort((a, b) => Number(b.measure.isMain) - Number(a.measure.isMain))) {
+    const ordered = measure.scale?.kind === 'class' ? [] : values; // the numbers of classes are names
+    const same = rows.find(row => saySame(ordered, row.values));
+    rows.push({ ...scoreRow(data, measure, look, printOf(measure)), sameAs: same?.name ?? null, values: ordered });
   }
   const lookedAt = rows.filter(row => !row.isMain && row.sameAs === null).length;
-  return { rows, lookedAt, expectedByLuck: ALPHA * lookedAt, chanceOfOne: 1 - (1 - ALPHA) ** lookedAt };
+  return { rows: rows.map(({ values: _, ...row }) => row), lookedAt, expectedByLuck: ALPHA * lookedAt, chanceOfOne: 1 - (1 - ALPHA) ** lookedAt };
 }
 
 function scoreRow(data: TrialData, measure: Measure, look: Look, print: (value: number) => string): Omit<ScoreRow, 'sameAs'> {
   const own: Look = { ...look, measureId: measure.id, margin: measure.isMain ? look.margin : null, shuffles: 0 };
-  const { id: measureId, name, isMain, better } = measure;
+  const { id: measureId, name, isMain } = measure;
+  const better = isGainOrLoss(measure) ? measure.better : 'neither';
   const kindInput = kindInputOf(data, measure, own);
   if (kindInput) {
     const judged = judgeKind(kindInput);
     const values = judged.groups.map(group => (kindInput.kind === 'proportion' ? (group.share ? group.share.k / group.share.of : null) : kindInput.kind === 'count' ? group.mean : group.median));
-    const standings = standingsOf(values, kindInput.units.map(unit => ({ treatment: unit.treatment, value: unit.value === null ? null : unit.value / (unit.outOf ?? 1) })), better);
+    const standings = standingsOf(values, kindInput.units.map(unit => ({ treatment: unit.treatment, value: unit.value === null ? null : unit.value / (unit.outOf ?? 1) })), measure.better);
     const method = judged.contrasts.find(contrast => contrast.estimable);
     return {
-      measureId, name, isMain, better, method: method?.estimable ? METHOD_WORDS[method.method] : '',
-      cells: judged.groups.map((group, i) => ({ treatment: group.treatment, words: group.n === 0 ? '' : groupWords(kindInput, group), standing: standings[i] ?? null, call: callOfTreatment(group.treatment, kindInput.control, judged.contrasts) })),
+      measureId, name, isMain, better, isByMean: false, method: method?.estimable ? METHOD_WORDS[method.method] : '',
+      cells: judged.groups.map((group, i) => ({ treatment: group.treatment, words: group.n === 0 ? '' : groupWords(kindInput, group), standing: standings[i] ?? null, call: callOfTreatment(group.treatment, kindInput.control, judged.contrasts), luck: luckOf(group.treatment, judged.contrasts) })),
     };
   }
   const input = judgeInputOf(data, own);
-  const judged = judgeWithoutShuffle(input);
+  const judged = callsOf(input);
   const means = input.treatments.map(treatment => judged.adjustedMeans[treatment] ?? judged.groups.find(group => group.treatment === treatment)?.mean ?? null);
-  const standings = standingsOf(means, input.units, better);
+  const standings = standingsOf(means, input.units, measure.better);
   return {
-    measureId, name, isMain, better, method: 'means, Dunnett',
-    cells: input.treatments.map((treatment, i) => ({ treatment, words: printed(judged.groups.find(group => group.treatment === treatment)?.mean, print), standing: standings[i] ?? null, call: callOfTreatment(treatment, input.control, judged.contrasts) })),
+    measureId, name, isMain, better, isByMean: true, method: 'means, Dunnett',
+    cells: input.treatments.map((treatment, i) => ({ treatment, words: printed(judged.groups.find(group => group.treatment === treatment)?.mean, print), standing: standings[i] ?? null, call: callOfTreatment(treatment, input.control, judged.contrasts), luck: null })),
   };
+}
+
+function luckOf(treatment: string, contrasts: readonly KindContrast[]): number | null {
+  const contrast = contrasts.find(each => each.treatment === treatment);
+  return contrast?.estimable ? contrast.shuffleP : null;
 }
 
 /** The plain mean, as it stands in every other table; what is allowed for blocks is in the call. */
@@ -102,17 +121,16 @@ function standingsOf(values: readonly (number | null)[], units: readonly { reado
   return values.map(value => (value === null || !(sd > 0) ? null : ((better === 'higher' ? 1 : -1) * (value - middle)) / sd));
 }
 
-function saysTheSame(data: TrialData, a: Measure, b: Measure | undefined): boolean {
-  if (!b) return false;
-  const values = new Map(unitValues(data, b).map(each => [each.unit.id, each.value]));
-  const pairs = unitValues(data, a).flatMap(({ unit, value }): (readonly [number, number])[] => { const other = values.get(unit.id); return value === null || other == null ? [] : [[value, other]]; });
+/** Whether two measures go together over the units so closely that they are one. */
+function saySame(a: Read['values'], b: Read['values']): boolean {
+  const pairs = a.flatMap((value, i): (readonly [number, number])[] => { const other = b[i]; return value === null || other == null ? [] : [[value, other]]; });
   return pairs.length > 3 && Math.abs(correlation(pairs.map(pair => pair[0]), pairs.map(pair => pair[1]))) >= SAME;
 }
 
 /** How many measures each treatment won or lost against the control, sure calls only. */
 export function winsOf({ rows }: Scorecard): ReadonlyMap<string, { readonly better: number; readonly worse: number }> {
   const wins = new Map<string, { readonly better: number; readonly worse: number }>();
-  for (const row of rows.filter(each => each.sameAs === null)) for (const { treatment, call } of row.cells) {
+  for (const row of rows.filter(each => each.sameAs === null && each.better !== 'neither')) for (const { treatment, call } of row.cells) {
     if (call === null) continue;
     const standing = wins.get(treatment) ?? { better: 0, worse: 0 };
     wins.set(treatment, { better: standing.better + Number(isBetter(call)), worse: standing.worse + Number(isWorse(call)) });

@@ -1,4 +1,5 @@
 import type { Scale } from '@/core/measure/scale';
+import { isGainOrLoss } from '@/core/measure/reading-library';
 import { unitValues } from '@/core/measure/unit-values';
 import { daysBetween } from '@/core/trial/calendar-day';
 import type { Measure, Reading, TrialData } from '@/core/trial/trial-data';
@@ -10,38 +11,59 @@ import { judgeInputOf, type Look } from './trial-verdict';
 export function kindOf(scale: Scale | null): ReadingKindOfJudge | null {
   switch (scale?.kind) {
     case 'count': return 'count';
-    case 'proportion': case 'yes-no': return 'proportion';
+    case 'proportion': case 'yes-no': case 'class': return 'proportion';
     case 'ordinal': case 'rank': return 'ordinal';
     case 'date': return 'time';
     default: return null;
   }
 }
 
-/** Whether a measure can be judged at all: of classes only how often each came can be told. */
-export function isJudged(measure: Measure): boolean {
-  return measure.scale?.kind !== 'class';
+/** How a measure is to be judged where somebody chose, or has to. */
+export interface KindWish {
+  /** The ranks of a measure that has a mean. */
+  readonly isByRanks?: boolean;
+  /** Of classes: the one that is counted, by its number; without it the first that was ever read. */
+  readonly countedClass?: number | undefined;
 }
 
 /**
- * What is judged by kind, from a trial's own readings; undefined where the measure is judged by its mean.
- *
- * @param isByRanks somebody wants the ranks of a measure that has a mean
+ * What is judged by kind, from a trial's own readings; undefined where the measure is judged by its mean. Classes have no
+ * order: what is judged is how often one of them came.
  */
-export function kindInputOf(data: TrialData, measure: Measure, look: Look, isByRanks = false): KindInput | undefined {
+export function kindInputOf(data: TrialData, measure: Measure, look: Look, { isByRanks = false, countedClass }: KindWish = {}): KindInput | undefined {
   const kind = isByRanks ? 'ordinal' : kindOf(measure.scale);
   if (kind === null) return undefined;
   const counted = look.isUncut ? data : withCuts(data);
   const { treatments, control, blockNames, isPaired = false, units, unitWord, treatmentName } = judgeInputOf(data, { ...look, measureId: measure.id });
   const values = new Map(unitValues(counted, measure).map(({ unit, value }) => [unit.code as string, value]));
   const lastDay = counted.readings.filter(reading => reading.measureId === measure.id).map(reading => reading.takenOn).sort().at(-1) ?? data.trial.startsOn;
+  const counts = classCounter(measure, counted, countedClass);
   return {
-    kind, response: measure.response, unitWord, treatmentName, treatments, control, blockNames, isPaired, better: measure.better, margin: look.margin, confidence: 0.95, seed: look.seed, isDeclared: measure.isMain,
+    kind, response: counts ? `${measure.response} “${counts.name}”` : measure.response, isEitherWay: !isGainOrLoss(measure), unitWord, treatmentName, treatments, control, blockNames, isPaired, better: measure.better, margin: look.margin, confidence: 0.95, seed: look.seed, isDeclared: measure.isMain,
     units: units.map((unit): KindUnit => {
       const of = data.units.find(each => each.code === unit.id);
-      const readings = counted.readings.filter(reading => reading.measureId === measure.id && reading.unitId === of?.id && !reading.isRepeat);
+      const own = counted.readings.filter(reading => reading.measureId === measure.id && reading.unitId === of?.id && !reading.isRepeat);
+      const readings = counts ? own.map(counts.asOneOf) : own;
       const read = unit.isLeftOut ? NOTHING : isByRanks ? { value: values.get(unit.id) ?? null, outOf: null, hasCome: false } : unitOf(kind, readings, { value: values.get(unit.id) ?? null, waited: Math.max(0, daysBetween(data.trial.startsOn, lastDay)) });
-      return { id: unit.id, treatment: unit.treatment, blocks: unit.blocks, ...read };
+      return { id: unit.id, treatment: unit.treatment, blocks: unit.blocks, wholePlot: unit.wholePlot, ...read, ...(counts && { className: unit.isLeftOut ? null : counts.nameOf(values.get(unit.id) ?? null) }) };
     }),
+  };
+}
+
+interface ClassCounter {
+  readonly name: string;
+  /** A reading of a class as one item that is, or is not, of the counted one. */
+  readonly asOneOf: (reading: Reading) => Reading;
+  readonly nameOf: (value: number | null) => string | null;
+}
+
+function classCounter({ scale, id }: Measure, data: TrialData, wished: number | undefined): ClassCounter | undefined {
+  if (scale?.kind !== 'class') return undefined;
+  const seen = data.readings.filter(reading => reading.measureId === id && reading.value !== null).map(reading => reading.value ?? 0);
+  const number = wished !== undefined && scale.classes[wished] !== undefined ? wished : Math.min(scale.classes.length - 1, ...seen);
+  return {
+    name: scale.classes[number] ?? '', asOneOf: reading => (reading.value === null ? reading : { ...reading, value: Number(reading.value === number), outOf: 1 }),
+    nameOf: value => (value === null ? null : (scale.classes[value] ?? null)),
   };
 }
 

@@ -28,8 +28,14 @@ const CHANCE = 0.8;
  */
 export function unitsNeeded(trial: Undecided): number | null {
   const from = Math.max(2, Math.ceil(trial.unitsEach) + 1);
-  for (let each = from; each <= MOST_UNITS_NEEDED; each++) if (wouldSettle(trial, each)) return each;
-  return null;
+  if (from > MOST_UNITS_NEEDED || !wouldSettle(trial, MOST_UNITS_NEEDED)) return null;
+  // More units never settle less: the least that do is found by halving.
+  let [few, enough] = [from - 1, MOST_UNITS_NEEDED];
+  while (enough - few > 1) {
+    const middle = Math.floor((few + enough) / 2);
+    if (wouldSettle(trial, middle)) enough = middle; else few = middle;
+  }
+  return enough;
 }
 
 function wouldSettle(trial: Undecided, unitsEach: number): boolean {

@@ -122,6 +122,12 @@ const ROWS: readonly Row[] = [
 /** Every measure that is read rather than picked, in the order of a season. */
 export const READING_KINDS: readonly ReadingKind[] = ROWS.map(([key, name, definition, drawing, scale, unit, better, when, instrument, step, parts = 1, days = 'mean']) => ({ key, name, definition, drawing, scale, unit, better, when, instrument, step, parts, days }));
 
+/** Whether more of it is a gain or a loss at all: of pH, of the depth of a mulch, of a class among others it is only a difference. */
+export function isGainOrLoss({ kindKey, scale }: { readonly kindKey: string | null; readonly scale: Scale | null }): boolean {
+  if (scale?.kind === 'class') return false;
+  return kindKey === null || readingKind(kindKey)?.better !== 'neither';
+}
+
 export function readingKind(key: string): ReadingKind | undefined {
   return READING_KINDS.find(kind => kind.key === key);
 }

@@ -83,9 +83,11 @@ function productLoadings(correlation: readonly (readonly number[])[]): readonly 
   return fits ? loadings : undefined;
 }
 
+const INNER = normalWeightedRule(64);
+
 function productCdf(loadings: readonly number[], df: number): (t: number) => number {
   const spread = spreadQuadrature(df);
-  const inner = normalWeightedRule(64);
+  const inner = INNER;
   const rests = loadings.map(loading => Math.sqrt(1 - loading * loading));
   return t => {
     let total = 0;

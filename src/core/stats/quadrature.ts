@@ -11,16 +11,22 @@ export interface Quadrature {
  * @param n number of points, ≥ 1
  */
 export function gaussLegendre(n: number, from: number, to: number): Quadrature {
-  const points = new Float64Array(n);
-  const weights = new Float64Array(n);
+  const standard = standardRule(n);
   const centre = (from + to) / 2;
   const half = (to - from) / 2;
-  for (let i = 0; i < n; i++) {
-    const { root, slope } = legendreRoot(n, i);
-    points[i] = centre - half * root;
-    weights[i] = (2 * half) / ((1 - root * root) * slope * slope);
-  }
-  return { points, weights };
+  return { points: standard.points.map(point => centre + half * point), weights: standard.weights.map(weight => half * weight) };
+}
+
+const STANDARD_RULES = new Map<number, Quadrature>();
+
+/** The rule on [−1, 1]. Finding its roots takes far longer than using them, and a handful of sizes is asked for again and again. */
+function standardRule(n: number): Quadrature {
+  const known = STANDARD_RULES.get(n);
+  if (known) return known;
+  const roots = Array.from({ length: n }, (_, i) => legendreRoot(n, i));
+  const rule = { points: Float64Array.from(roots, ({ root }) => -root), weights: Float64Array.from(roots, ({ root, slope }) => 2 / ((1 - root * root) * slope * slope)) };
+  STANDARD_RULES.set(n, rule);
+  return rule;
 }
 
 function legendreRoot(n: number, index: number): { readonly root: number; readonly slope: number } {

@@ -10,6 +10,9 @@ export interface StudentizedRange {
   readonly quantile: (p: number) => number;
 }
 
+const INNER = normalWeightedRule(96);
+const UPPER_CDF = INNER.points.map(quickNormalCdf);
+
 /**
  * P(Q ≤ q) = E over S of k ∫ φ(z) [Φ(z) − Φ(z − qS)]^(k−1) dz. Tukey (1953); the double integral as in
  * Copenhaver & Holland (1988), Journal of Statistical Computation and Simulation 30, 1-15. Gauss-Legendre on both axes:
@@ -20,9 +23,7 @@ export interface StudentizedRange {
 export function studentizedRange(k: number, df: number): StudentizedRange {
   if (!(k >= 2)) throw new RangeError(`k must be ≥ 2, got ${k}`);
   const spread = spreadQuadrature(df);
-  const inner = normalWeightedRule(96);
-  const upperCdf = inner.points.map(quickNormalCdf);
-  const cdf = (q: number): number => (q <= 0 ? 0 : expectation(q, k, spread, inner, upperCdf));
+  const cdf = (q: number): number => (q <= 0 ? 0 : expectation(q, k, spread, INNER, UPPER_CDF));
   return {
     upperTail: q => Math.min(1, Math.max(0, 1 - cdf(q))),
     quantile: p => solveIncreasing(cdf, p, 0, 4),

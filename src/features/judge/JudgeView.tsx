@@ -13,7 +13,7 @@ import type { Result } from '@/core/result';
 import type { AuditFinding } from '@/core/design/fairness-audit';
 import type { TrialData } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { isJudged, kindOf } from '@/core/judge/trial-kind';
+import { kindOf } from '@/core/judge/trial-kind';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { Bench } from '@/features/bench/Bench';
 import { type BenchUnit, type BenchView, tagsOf } from '@/features/bench/bench-view';
@@ -28,6 +28,7 @@ import { CallsTable } from './CallsTable';
 import { dotRowsOf } from './dot-rows';
 import { Guesses } from './Guesses';
 import { LeftOut, type LeaveOutDoors } from './LeftOut';
+import { isGainOrLoss } from '@/core/measure/reading-library';
 import { valuePrinter } from '@/core/measure/print-measure';
 import { ShufflePanel } from './ShufflePanel';
 import { Spoiled } from './Spoiled';
@@ -112,6 +113,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
         <h2><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h2>
         <p>{judgement.verdict.detail}</p>
         {isByMeans && <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>}
+        {measure && !isGainOrLoss(measure) && <p data-soft>Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse” as “less”.</p>}
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
         {data.amendments.map(amendment => <p key={amendment.id} data-differs>Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}: {amendment.from ? `${amendment.from} → ` : ''}{amendment.to}. {amendment.why}</p>)}
         {data.trial.interest !== '' && <p data-soft>Interest declared: {data.trial.interest}</p>}
@@ -134,7 +136,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       <NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} />
       <AskedComparison key={`asked ${looked.look.measureId}`} question={data.trial.question} looked={looked} printValue={printValue} />
       {doses && <DosePanel doses={doses} printValue={printValue} isWeight={measure?.unit === 'g'} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
-      <ScorecardPanel trialId={data.trial.id} card={beside.card} tags={tags} control={input.control} bases={beside.bases} />
+      <ScorecardPanel data={data} look={first.look} card={beside.card} tags={tags} control={input.control} bases={beside.bases} />
       {measure?.unit === 'g' && <WorthPanel key={`worth ${looked.look.measureId}`} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
       {beside.seasons.length > 0 && looked.look.measureId === first.look.measureId && <SeasonsPanel seasons={beside.seasons} />}
       {measure && <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />}
@@ -145,7 +147,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
           <Bench view={bench} label={`The bench from above: the fuller the crown, the more ${input.response}`} lens={lensOf(looked, printValue)} />
         </div>
         <div>
-          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || (kindOf(each.scale) === null && isJudged(each)))} unit={unit} printValue={printValue} onLook={lookAgain} />
+          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || kindOf(each.scale) === null)} unit={unit} printValue={printValue} onLook={lookAgain} />
           <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
           <Rivals rivals={beside.rivals} />
           <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />

@@ -13,7 +13,7 @@ import { shortDay } from '@/features/frame/days';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
-import { CALL_WORDS } from './call-words';
+import { CALL_WORDS, DIFFERENCE_WORDS } from './call-words';
 import { KindPicture } from './KindPicture';
 import { printFigure, printP } from './print-value';
 
@@ -29,6 +29,8 @@ interface KindViewProps {
   readonly tags: readonly TagView[];
   readonly efficacy: TrialEfficacy | null;
   readonly germination: ReturnType<typeof trialGermination> | null;
+  /** Of classes: all there are, and the number of the one that is counted. */
+  readonly classes: readonly string[];
 }
 
 const WHY: Readonly<Record<KindInput['kind'], string>> = {
@@ -37,7 +39,7 @@ const WHY: Readonly<Record<KindInput['kind'], string>> = {
 };
 
 /** A measure that no mean does justice to, by the method of its kind. */
-export function KindView({ trialId, measureId, isChosen, name, definition, input, judgement, tags, efficacy, germination }: KindViewProps) {
+export function KindView({ trialId, measureId, isChosen, name, definition, input, judgement, tags, efficacy, germination, classes }: KindViewProps) {
   return (
     <>
       <Verdict>
@@ -45,8 +47,9 @@ export function KindView({ trialId, measureId, isChosen, name, definition, input
         <h2>{judgement.headline}</h2>
         <p>{judgement.detail}</p>
         {isChosen && <p data-differs>By ranks, because you chose so; planned was the mean. Two ways to judge are two chances to be lucky.</p>}
-        <p data-soft>{isChosen ? '' : WHY[input.kind]} {definition} <Link href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}>{isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}</Link></p>
+        <p data-soft>{isChosen ? '' : classes.length > 0 ? 'Classes have no order: one of them is counted, and pots that show it are held against pots that don’t.' : WHY[input.kind]} {definition} {classes.length === 0 && <Link href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}>{isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}</Link>}</p>
       </Verdict>
+      {classes.length > 0 && <Classes classes={classes} input={input} linkOf={i => `/trials/${trialId}/judge?measure=${measureId}&class=${i}`} />}
       <section aria-label="Every unit">
         <h2>Every {input.unitWord}</h2>
         <KindPicture input={input} />
@@ -55,24 +58,40 @@ export function KindView({ trialId, measureId, isChosen, name, definition, input
         <thead><tr><th scope="col">Treatment</th><th scope="col">so it is</th><th scope="col">found</th><th scope="col">how large</th><th scope="col">95% interval</th><th scope="col">p</th><th scope="col">by dealing again</th><th scope="col">by</th></tr></thead>
         <tbody>{judgement.groups.map(group => {
           const contrast = judgement.contrasts.find(each => each.treatment === group.treatment);
-          return <tr key={group.treatment}><th scope="row"><Tagged><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} />{group.treatment}</Tagged></th><Cells kind={input.kind} contrast={contrast} found={groupWords(input, group)} /></tr>;
+          return <tr key={group.treatment}><th scope="row"><Tagged><PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} />{group.treatment}</Tagged></th><Cells input={input} contrast={contrast} found={groupWords(input, group)} /></tr>;
         })}</tbody>
       </WideTable>
       {efficacy && <Efficacy found={efficacy} />}
       {germination && <WideTable label="How many, and how fast"><thead><tr><th scope="col">Treatment</th><th scope="col">of</th><th scope="col">came up</th><th scope="col">half of those by day</th><th scope="col">on average on day</th></tr></thead><tbody>{germination.map(each => <tr key={each.treatment}><th scope="row">{each.treatment}</th><td>{each.sown}</td><td>{Math.round(each.percent)}%</td><td>{each.t50Days === null ? '—' : printFigure(each.t50Days)}</td><td>{each.meanDays === null ? '—' : printFigure(each.meanDays)}</td></tr>)}</tbody></WideTable>}
-      {judgement.overall && <Soft>Whether they differ at all: {judgement.overall.method === 'friedman' ? 'Friedman' : 'Kruskal-Wallis'}, p {printP(judgement.overall.p)}.</Soft>}
+      {judgement.overall && <Soft>Whether they differ at all: {OVERALL_WORDS[judgement.overall.method]}, p {printP(judgement.overall.p)}.</Soft>}
       {judgement.warnings.length > 0 && <section aria-label="What may have spoiled it"><h2>What may have spoiled it</h2><Lines>{judgement.warnings.map(warning => <li key={warning.message}>{warning.message}</li>)}</Lines></section>}
     </>
   );
 }
 
-function Cells({ kind, contrast, found }: { readonly kind: KindInput['kind']; readonly contrast: KindContrast | undefined; readonly found: string }) {
+function Cells({ input: { kind, isEitherWay = false }, contrast, found }: { readonly input: KindInput; readonly contrast: KindContrast | undefined; readonly found: string }) {
   if (!contrast) return <><td>the control</td><td>{found}</td><td colSpan={5} /></>;
   if (!contrast.estimable) return <><td>can’t be compared</td><td>{found}</td><td colSpan={5} /></>;
   const { call, p, pAdjusted, method } = contrast;
   const size = sizeOf(kind, contrast);
-  const tone = isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
-  return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{CALL_WORDS[call]}</b></td><td>{found}</td><td>{size.words}</td><td>{size.ci}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td data-long>{METHOD_WORDS[method]}</td></>;
+  const tone = isEitherWay ? 'ink' : isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
+  return <><td data-call={tone}><b style={{ color: `var(--${tone})` }}>{(isEitherWay ? DIFFERENCE_WORDS : CALL_WORDS)[call]}</b></td><td>{found}</td><td>{size.words}</td><td>{size.ci}</td><td>{printP(p)}</td><td>{printP(pAdjusted)}</td><td data-long>{METHOD_WORDS[method]}</td></>;
+}
+
+const OVERALL_WORDS = { friedman: 'Friedman', 'kruskal-wallis': 'Kruskal-Wallis', 'chi-square-shuffled': 'chi-square, by dealing again' } as const;
+
+/** How often each class came under each treatment; a class is chosen by its name. */
+function Classes({ classes, input, linkOf }: { readonly classes: readonly string[]; readonly input: KindInput; readonly linkOf: (at: number) => string }) {
+  const shown = classes.map((name, at) => ({ name, at })).filter(({ name }) => input.units.some(unit => unit.className === name));
+  return (
+    <section aria-label="How often each came">
+      <h2>How often each came</h2>
+      <WideTable label="Classes by treatment">
+        <thead><tr><th scope="col">Treatment</th>{shown.map(({ name, at }) => <th key={name} scope="col">{input.response.endsWith(`“${name}”`) ? <b>{name}, counted below</b> : <Link href={linkOf(at)}>{name}</Link>}</th>)}</tr></thead>
+        <tbody>{input.treatments.map(treatment => <tr key={treatment}><th scope="row">{treatment}</th>{shown.map(({ name }) => <td key={name}>{input.units.filter(unit => unit.treatment === treatment && unit.className === name).length}</td>)}</tr>)}</tbody>
+      </WideTable>
+    </section>
+  );
 }
 
 /** How much of a pest each remedy took away, allowing for what the untreated did. */

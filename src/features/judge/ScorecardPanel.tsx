@@ -3,7 +3,9 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { type Scorecard, winsOf } from '@/core/judge/scorecard';
+import { type ScoreCell, type Scorecard, type ScoreRow, winsOf } from '@/core/judge/scorecard';
+import type { Look } from '@/core/judge/trial-verdict';
+import type { TrialData } from '@/core/trial/trial-data';
 import { weightedRank } from '@/core/judge/weighted-rank';
 import { isBetter, isWorse } from '@/core/judge/call';
 import { counted } from '@/core/words/plural';
@@ -11,10 +13,14 @@ import type { TagView } from '@/features/bench/bench-view';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
-import { CALL_WORDS } from './call-words';
+import { Button } from '@/ui/Button';
+import { CALL_WORDS, DIFFERENCE_WORDS } from './call-words';
+import { howOften } from './how-often';
+import { type LuckState, useLuck } from './use-luck';
 
 interface ScorecardPanelProps {
-  readonly trialId: string;
+  readonly data: TrialData;
+  readonly look: Look;
   readonly card: Scorecard;
   readonly tags: readonly TagView[];
   readonly control: string;
@@ -25,9 +31,10 @@ interface ScorecardPanelProps {
 const WEIGHTS = [0, 1, 2, 3] as const;
 
 /** All that was measured beside each other, each by its own method; and whose favourite wins when measures are weighed. */
-export function ScorecardPanel({ trialId, card, tags, control, bases }: ScorecardPanelProps) {
+export function ScorecardPanel({ data, look, card, tags, control, bases }: ScorecardPanelProps) {
   const treatments = card.rows[0]?.cells.map(cell => cell.treatment) ?? [];
   const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() => Object.fromEntries(card.rows.map(row => [row.measureId, row.isMain ? 3 : 0])));
+  const luck = useLuck(data, look, card.rows.filter(row => row.isByMean).map(row => row.measureId));
   const ranked = weightedRank(card.rows, weights);
   const wins = winsOf(card);
   const isWeighed = card.rows.some(row => !row.isMain && (weights[row.measureId] ?? 0) > 0);
@@ -39,15 +46,16 @@ export function ScorecardPanel({ trialId, card, tags, control, bases }: Scorecar
         <tbody>
           {card.rows.map(row => (
             <tr key={row.measureId}>
-              <th scope="row"><Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link><small>{row.isMain ? 'the main one' : row.sameAs === null ? `found along the way; ${row.better} is better` : `says the same as ${row.sameAs.toLowerCase()}`}</small></th>
-              {row.cells.map(cell => <td key={cell.treatment} data-call={cell.call === null ? undefined : isBetter(cell.call) ? 'leaf' : isWorse(cell.call) ? 'beet' : undefined}>{cell.words || '—'}{cell.call !== null && <small>{CALL_WORDS[cell.call]}</small>}</td>)}
+              <th scope="row"><Link href={`/trials/${data.trial.id}/judge?measure=${row.measureId}`}>{row.name}</Link><small>{row.isMain ? 'the main one' : row.sameAs === null ? `found along the way; ${row.better === 'neither' ? 'a difference, no gain' : `${row.better} is better`}` : `says the same as ${row.sameAs.toLowerCase()}`}</small></th>
+              {row.cells.map(cell => <td key={cell.treatment} data-call={toneOf(cell.call, row.better)}>{cell.words || '—'}{cell.call !== null && <small>{row.better === 'neither' ? DIFFERENCE_WORDS[cell.call] : CALL_WORDS[cell.call]}</small>}{cell.call !== null && <small data-luck>{luckOfCell(cell, row, luck.lucks)}</small>}</td>)}
               <td data-method>{row.method}</td>
-              <td><select aria-label={`Weight of ${row.name}`} value={weights[row.measureId] ?? 0} onChange={event => setWeights({ ...weights, [row.measureId]: Number(event.target.value) })}>{WEIGHTS.map(weight => <option key={weight} value={weight}>{weight}</option>)}</select></td>
+              <td>{row.better !== 'neither' && <select aria-label={`Weight of ${row.name}`} value={weights[row.measureId] ?? 0} onChange={event => setWeights({ ...weights, [row.measureId]: Number(event.target.value) })}>{WEIGHTS.map(weight => <option key={weight} value={weight}>{weight}</option>)}</select>}</td>
             </tr>
           ))}
           {bases.map(base => <tr key={base.name}><th scope="row">{base.name}</th>{treatments.map(name => <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>)}<td colSpan={2}>a sum, not tested</td></tr>)}
         </tbody>
       </WideTable>
+      <LuckProgress luck={luck} />
       <p>{luckWords(card)} {[...wins].filter(([, each]) => each.better + each.worse > 0).map(([name, each]) => `${name}: ${tradeWords(each, control)}.`).join(' ')}</p>
       {isWeighed && ranked.length > 0 && (
         <div>
@@ -58,6 +66,24 @@ export function ScorecardPanel({ trialId, card, tags, control, bases }: Scorecar
       )}
     </Card>
   );
+}
+
+function toneOf(call: ScoreCell['call'], better: ScoreRow['better']): 'leaf' | 'beet' | undefined {
+  if (call === null || better === 'neither') return undefined;
+  return isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : undefined;
+}
+
+/** How often luck alone does it, under the call; of all treatments together. */
+function luckOfCell(cell: ScoreCell, row: ScoreRow, lucks: LuckState['lucks']): string {
+  const p = row.isByMean ? lucks.find(each => each.measureId === row.measureId)?.treatments.find(each => each.treatment === cell.treatment)?.pAdjusted : cell.luck;
+  return p == null ? '' : `luck ${howOften(p)}`;
+}
+
+function LuckProgress({ luck }: { readonly luck: LuckState }) {
+  const { progress, standing, lucks, start, cancel } = luck;
+  if (standing === 'running') return progress && <p role="status"><progress aria-label="Shuffles of all measures" value={progress.done} max={progress.total} /> {progress.done.toLocaleString('en')} of {progress.total.toLocaleString('en')} shuffles, measure by measure <Button data-tone="quiet" onPress={cancel}>Stop</Button></p>;
+  if (standing !== 'ready') return <p role="status">{standing === 'stopped' ? 'Stopped.' : 'The shuffles broke off.'} <Button data-tone="quiet" onPress={start}>Shuffle all measures</Button></p>;
+  return <Soft>{lucks.length === 0 ? 'No measure of them could be shuffled.' : 'Luck: how often the same figures under labels dealt anew make a gap as wide.'}</Soft>;
 }
 
 function luckWords({ lookedAt, expectedByLuck, chanceOfOne }: Scorecard): string {
@@ -76,6 +102,7 @@ const Card = styled.section`
   & td[data-method] { white-space: normal; min-width: 140px; color: var(--ink-soft); font-size: 0.9375rem; }
   & td[data-call] { font-weight: 600; }
   & td[data-call='leaf'] small { color: var(--leaf); } & td[data-call='beet'] small { color: var(--beet); }
+  & progress { accent-color: var(--clay); vertical-align: middle; }
   & thead svg { vertical-align: -6px; }
   & p { max-width: var(--measure); }
   & select { min-height: 32px; min-width: 52px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); }

@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { howOften } from './how-often';
 import type { JudgingState } from './use-judgement';
 import { seenGap, ShuffleChart } from './ShuffleChart';
 import { useShuffleWatch, type WatchSpeed } from './use-shuffle-watch';
@@ -60,8 +61,7 @@ function luckWords(shuffle: ShuffleResult, input: JudgeInput): string {
   const strongest = shuffle.comparisons.reduce((best, comparison) => (comparison.observed > best.observed ? comparison : best));
   const share = strongest.pAdjusted;
   const name = testsOf(input)[strongest.treatment - 1] ?? '';
-  const often = share >= 0.01 ? `${Math.round(100 * share)} of 100` : share >= 0.001 ? `${Math.round(1000 * share)} of 1,000` : 'fewer than 1 in 1,000';
-  return `A gap as large as ${name}’s turns up in ${often} shuffles.`;
+  return `A gap as large as ${name}’s turns up in ${howOften(share)} shuffles.`;
 }
 
 /** A count, not a share: after a dozen deals a share would say more than is known. */

@@ -1,4 +1,4 @@
-import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { readMeasure } from '@/core/measure/own-measure';
 import { judgeWithoutShuffle } from '@/core/judge/judge';
@@ -10,6 +10,8 @@ import { judgeUnderLook, plannedLook } from '@/core/judge/trial-verdict';
 import type { Measure, TrialData } from '@/core/trial/trial-data';
 import { leaveOutFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { tagsOf } from '@/features/bench/bench-view';
+import { startLuck } from '@/workers/judge-job';
+import type { MeasureLuck } from '@/workers/judge.worker';
 import { AskedComparison } from './AskedComparison';
 import { DosePanel, dosesOf } from './DosePanel';
 import { Firmness } from './Firmness';
@@ -29,9 +31,18 @@ const looked = judgeUnderLook(data, { ...plannedLook(data, STARTING_GUESS_CV), s
 const print = (value: number): string => `${Math.round(value)} g`;
 const made = (key: string, id: string): Measure => { const read = readMeasure({ from: 'library', key }, [], id); if (!read.ok) throw new Error(key); return read.value; };
 
+const running: { readonly resolve: (lucks: readonly MeasureLuck[]) => void }[] = [];
+jest.mock('@/workers/judge-job', () => ({
+  startLuck: jest.fn(() => {
+    let cancel = (): void => undefined;
+    const result = new Promise((resolve, reject) => { running.push({ resolve }); cancel = () => reject(new DOMException('cancelled', 'AbortError')); });
+    return { result, cancel: () => cancel() };
+  }),
+}));
+
 describe('the scorecard', () => {
   const card = scorecardOf(data, looked.look, () => print);
-  const show = () => render(<ScorecardPanel trialId="t" card={card} tags={tagsOf(data)} control="plain water" bases={[{ name: 'Main harvest, a square metre', cells: [{ treatment: 'feed 1', words: '9 kg' }] }]} />);
+  const show = () => render(<ScorecardPanel data={data} look={looked.look} card={card} tags={tagsOf(data)} control="plain water" bases={[{ name: 'Main harvest, a square metre', cells: [{ treatment: 'feed 1', words: '9 kg' }] }]} />);
   test('stands every measure beside the others, the main one first, and says how many by luck', () => {
     show();
     const rows = within(screen.getByRole('region', { name: 'Every measure and every treatment' })).getAllByRole('row');
@@ -39,6 +50,24 @@ describe('the scorecard', () => {
     expect(rows[1]).toHaveTextContent('clearly better');
     expect(rows.at(-1)).toHaveTextContent('9 kg');
     expect(screen.getByText(/^Beside the main one \d measures? (was|were) looked at: by luck alone/)).toBeVisible();
+  });
+  test('shuffles every measure that has a mean beside the page, says how far it is, and what luck does', async () => {
+    show();
+    const [, , ids, report] = jest.mocked(startLuck).mock.lastCall ?? [];
+    expect(ids).toEqual(card.rows.filter(row => row.isByMean).map(row => row.measureId));
+    expect(ids).toHaveLength(4);
+    const main = card.rows[0]?.measureId ?? '';
+    const found = (pAdjusted: number) => [{ measureId: main, deals: 20_000, treatments: [{ treatment: 'feed 1', pAdjusted }] }];
+    act(() => report?.({ done: 20_000, total: 80_000, lucks: found(0.0004) }));
+    expect(screen.getByText(/20,000 of 80,000 shuffles, measure by measure/)).toBeVisible();
+    expect(screen.getByText(/^luck fewer than 1 in 1,000$/)).toBeVisible();
+    fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(await screen.findByText('Stopped.')).toBeVisible();
+    expect(screen.getByText(/luck fewer than 1 in 1,000/)).toBeVisible();
+    fireEvent.click(screen.getByRole('button', { name: 'Shuffle all measures' }));
+    expect(screen.queryByText(/luck fewer/)).toBeNull();
+    await act(async () => running.at(-1)?.resolve(found(0.034)));
+    expect(screen.getByText(/^luck 3 of 100$/)).toBeVisible();
   });
   test('a rank by weights comes only when somebody weighs', () => {
     show();
@@ -132,7 +161,7 @@ describe('a measure of another kind', () => {
   const unit = (id: number, treatment: string, value: number, changes: Partial<KindUnit> = {}): KindUnit => ({ id: String(id), treatment, blocks: [], value, outOf: null, hasCome: false, ...changes });
   const show = (kind: KindInput['kind'], units: readonly KindUnit[]) => {
     const input: KindInput = { kind, response: 'it', unitWord: 'pot', treatmentName: 'remedy', treatments: ['plain', 'soap'], control: 'plain', blockNames: [], isPaired: false, units, better: 'higher', margin: null, confidence: 0.95, seed: 1, isDeclared: false };
-    return render(<KindView trialId="t" measureId="m" isChosen={false} name="Aphids" definition="On the three worst leaves." input={input} judgement={judgeKind(input)} tags={[]} efficacy={null} germination={null} />);
+    return render(<KindView trialId="t" measureId="m" isChosen={false} name="Aphids" definition="On the three worst leaves." input={input} judgement={judgeKind(input)} tags={[]} efficacy={null} germination={null} classes={[]} />);
   };
   test('days: who still waits is drawn, and the median that never came is said', () => {
     show('time', [...[40, 40, 40, 40].map((days, i) => unit(i, 'soap', days)), ...[9, 11, 8, 10].map((days, i) => unit(10 + i, 'plain', days, { hasCome: true }))]);

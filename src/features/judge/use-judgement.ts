@@ -16,7 +16,7 @@ export interface JudgingState {
 /** The judgement on the page: the server's at first, a worker's as soon as something is changed. */
 export function useJudgement(data: TrialData, first: LookedJudgement) {
   const [state, setState] = useState<JudgingState>({ looked: first, progress: null, standing: 'ready' });
-  const job = useRef<JudgeJob | null>(null);
+  const job = useRef<JudgeJob<LookedJudgement> | null>(null);
   useEffect(() => {
     setState({ looked: first, progress: null, standing: 'ready' });
     return () => job.current?.cancel();

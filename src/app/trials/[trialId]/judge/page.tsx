@@ -26,13 +26,14 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Judge' };
 
 interface JudgePageProps extends TrialPageProps {
-  readonly searchParams: Promise<{ readonly measure?: string | readonly string[]; readonly by?: string | readonly string[] }>;
+  readonly searchParams: Promise<{ readonly measure?: string | readonly string[]; readonly by?: string | readonly string[]; readonly class?: string | readonly string[] }>;
 }
 
 export default async function JudgePage(props: JudgePageProps) {
   const wish = await props.searchParams;
   const asked = z.uuid().safeParse(wish.measure);
   const by = z.enum(['means', 'ranks']).safeParse(wish.by).data;
+  const countedClass = z.coerce.number().int().min(0).max(100).optional().safeParse(wish.class).data;
   const { data, frame, isOpen } = await loadTrial(props);
   const { id, state, unitWord } = data.trial;
   const bench = benchViewOf(data, isOpen);
@@ -48,8 +49,8 @@ export default async function JudgePage(props: JudgePageProps) {
     const own = await ownSpread(mainMeasure(data).summary);
     const planned = plannedLook(data, own ? { cv: own.cv, source: 'own-trials' } : STARTING_GUESS_CV);
     const measure = data.measures.find(each => asked.success && each.id === asked.data);
-    const kind = measure && by !== 'means' ? kindInputOf(data, measure, { ...planned, measureId: measure.id, margin: null }, by === 'ranks') : undefined;
-    if (measure && kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} efficacy={trialEfficacy(data, measure) ?? null} germination={trialGermination(data, measure) ?? null} />;
+    const kind = measure && (by !== 'means' || measure.scale?.kind === 'class') ? kindInputOf(data, measure, { ...planned, measureId: measure.id, margin: null }, { isByRanks: by === 'ranks', countedClass }) : undefined;
+    if (measure && kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} efficacy={trialEfficacy(data, measure) ?? null} germination={trialGermination(data, measure) ?? null} classes={measure.scale?.kind === 'class' ? measure.scale.classes : []} />;
     const garden = await currentGarden();
     const looked = judgeUnderLook(data, measure ? { ...planned, measureId: measure.id } : planned, judge);
     const frozen = await frozenVerdictOf(id);
