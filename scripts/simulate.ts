@@ -8,9 +8,10 @@ import { normalDraw } from '../src/core/stats/normal-draw';
 import { type SeededRandom, seededRandom } from '../src/core/stats/seeded-random';
 
 // How often trials in which nothing works are called, and how often intervals hold the truth: `npm run simulate -- 5000`,
-// or only one of the two: `-- 5000 kinds`, `-- 5000 means`.
+// or only one of the two: `-- 5000 kinds`, `-- 5000 means`; or only some layouts: `-- 5000 kinds "split plot"`.
 const TRIALS = Number(process.argv[2] ?? 1000);
 const WHICH = process.argv[3] ?? 'all';
+const ONLY = process.argv[4] ?? '';
 
 interface Layout {
   readonly name: string;
@@ -20,7 +21,7 @@ interface Layout {
   readonly isPaired?: boolean;
 }
 
-const LAYOUTS: readonly Layout[] = [
+const ALL_LAYOUTS: readonly Layout[] = [
   { name: 'over the whole bench, 3 × 5', plan: { kind: 'complete-randomisation', copies: [5, 5, 5] }, treatments: 3, blockNames: [] },
   { name: 'unequal, 8 + 4 + 4', plan: { kind: 'complete-randomisation', copies: [8, 4, 4] }, treatments: 3, blockNames: [] },
   { name: 'blocks, 4 × 5', plan: { kind: 'complete-blocks', copies: [1, 1, 1, 1], blocks: 5 }, treatments: 4, blockNames: ['shelf'] },
@@ -29,6 +30,7 @@ const LAYOUTS: readonly Layout[] = [
   { name: 'split plot, 2 × 3 in 4', plan: { kind: 'split-plot', blocks: 4, treatmentOf: [[0, 1, 2], [3, 4, 5]] }, treatments: 6, blockNames: ['strip'] },
   { name: 'incomplete blocks, 6 of 3 in 10', plan: { kind: 'incomplete-blocks', treatments: 6, blocks: 10, perBlock: 3 }, treatments: 6, blockNames: ['shelf'] },
 ];
+const LAYOUTS = ALL_LAYOUTS.filter(layout => layout.name.includes(ONLY));
 
 const names = (count: number): readonly string[] => Array.from({ length: count }, (_, i) => `t${i}`);
 const isCalled = (call: Call): boolean => call === 'better' || call === 'clearly-better' || call === 'worse' || call === 'clearly-worse';
@@ -131,5 +133,5 @@ process.stdout.write(`${TRIALS} trials each; the shuffles of means in a fifth of
 if (WHICH !== 'kinds') for (const layout of LAYOUTS) continuous(layout);
 if (WHICH !== 'means') for (const draw of DRAWS) {
   for (const layout of LAYOUTS) kind(draw, layout);
-  for (const layout of LAYOUTS.slice(0, 3)) kind(draw, layout, 4);
+  for (const layout of ALL_LAYOUTS.slice(0, 3)) if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
 }

@@ -85,17 +85,17 @@ test('classes: the chosen one is counted, all of them are told, and no order is 
   const smell = made('smell', '00000000-0000-7000-8000-0000000000a7');
   const [a, b, c] = trial.units;
   const data: TrialData = { ...trial, measures: [...trial.measures, smell], readings: [readingFixture(a!, smell, 1), readingFixture(b!, smell, 2)] };
-  const of = (countedClass?: number) => { const input = kindInputOf(data, smell, look(data), { countedClass }); return { response: input?.response, values: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.value), names: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.className) }; };
-  expect(of()).toEqual({ response: 'smell “earthy”', values: [1, 0, null], names: ['earthy', 'sour', null] });
-  expect(of(2)).toMatchObject({ response: 'smell “sour”', values: [0, 1, null] });
-  expect(of(99)).toMatchObject({ response: 'smell “earthy”' });
+  const of = (countedClass?: number) => { const input = kindInputOf(data, smell, look(data), { countedClass }); return { counted: input?.countedClass, values: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.value), names: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.className) }; };
+  expect(of()).toEqual({ counted: 'earthy', values: [1, 0, null], names: ['earthy', 'sour', null] });
+  expect(of(2)).toMatchObject({ counted: 'sour', values: [0, 1, null] });
+  expect(of(99)).toMatchObject({ counted: 'earthy' });
 });
 
 test('of classes it is said who has more, not who is better', () => {
   const smell = made('smell', '00000000-0000-7000-8000-0000000000a7');
   const data: TrialData = { ...clear, measures: [...clear.measures, smell], readings: clear.units.map(unit => readingFixture(unit, smell, Number(at(clear, unit) === 1))) };
   const judged = judgeKind(kindInputOf(data, smell, look(data), { countedClass: 1 })!);
-  expect(judged.headline).toMatch(/^(More smell “earthy” under feed 1 than under|Can’t tell yet whether anything differs from) plain water\.$/);
+  expect(judged.headline).toMatch(/^(“Earthy” came more often under feed 1 than under|Can’t tell yet whether anything differs from) plain water\.$/);
   expect(judged.headline).not.toMatch(/beat/);
   expect(judged.overall).toMatchObject({ method: 'chi-square-shuffled' });
   expect(judged.overall?.p).toBeLessThan(0.05);

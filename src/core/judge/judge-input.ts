@@ -15,6 +15,8 @@ export interface JudgedUnit {
   /** null where the unit gave none: it is missing, which is not zero. */
   readonly value: number | null;
   readonly covariate?: number | undefined;
+  /** Where it stands, across and along the bench in mm, where that is to be allowed for. */
+  readonly place?: readonly [number, number] | undefined;
   /** The larger unit it lies in, where a factor was dealt to those; told apart within each block. */
   readonly wholePlot?: string | undefined;
   /** Its size before the deal, where the deal was balanced by it. */
@@ -49,6 +51,8 @@ export interface JudgeInput {
   readonly isPaired?: boolean | undefined;
   /** The largest imbalance of start sizes that the deal was allowed. */
   readonly mostImbalance?: number | undefined;
+  /** What the units' covariate is, in words: `its size at the start`. */
+  readonly covariateName?: string | undefined;
   readonly units: readonly JudgedUnit[];
   /** How many rows or plants the units' values were made from. */
   readonly subsamples: number;

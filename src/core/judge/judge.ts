@@ -7,7 +7,7 @@ import { isBetter, isWorse } from './call';
 import { compareEveryPair, compareWithControl } from './comparisons';
 import type { JudgeInput } from './judge-input';
 import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
-import { lookOnOtherScales } from './other-scales';
+import { lookByOwnSpread, lookOnOtherScales } from './other-scales';
 import { latinSquareOf, redealOf } from './redeal-of';
 import { spreadOf } from './spread';
 import { buildTrialModel, distinct, isOneEachCell, type TrialModel } from './trial-model';
@@ -45,11 +45,17 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     design, groups, adjustedMeans: means, anova, contrasts, pairs,
     letters: lettersOf(bestFirst, pairs, input.confidence),
     shuffle: null,
-    otherScales: criticalT === null ? [] : lookOnOtherScales(input, trial, contrasts, criticalT),
+    otherScales: criticalT === null ? [] : otherLooks(input, trial, contrasts, criticalT, warnings.some(warning => warning.code === 'unequal-variance')),
     criticalT,
     verdict: wordVerdict({ input, contrasts, groups, mayHoldTheBest: mayHoldTheBest(input, bestFirst, contrasts, pairs) }),
     warnings,
   };
+}
+
+/** Where the spreads are unlike, a look that lets each keep its own belongs to it; elsewhere it would only be weaker. */
+function otherLooks(input: JudgeInput, trial: TrialModel, contrasts: readonly Contrast[], criticalT: number, isUnequal: boolean): Judgement['otherScales'] {
+  const own = isUnequal ? lookByOwnSpread(input, trial, contrasts, criticalT) : undefined;
+  return [...lookOnOtherScales(input, trial, contrasts, criticalT), ...(own ? [own] : [])];
 }
 
 /** Only what a treatment comes to and what is called of it: enough where many measures stand beside each other. */
@@ -88,6 +94,7 @@ export function shuffleProblemOf(input: JudgeInput): ShuffleProblem | undefined 
     ...redealOf(input, trial),
     blocks: trial.blockTerms,
     covariate: trial.covariate,
+    placeColumns: trial.placeColumns,
     wholePlot: wholes && trial.wholePlot?.map(name => wholes.indexOf(name)),
   };
 }

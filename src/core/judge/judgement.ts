@@ -69,7 +69,7 @@ export interface JudgeWarning {
 
 /** A treatment's direction when the same readings are looked at on another scale. */
 export interface OtherScale {
-  readonly scale: 'log' | 'ranks';
+  readonly scale: 'log' | 'ranks' | 'own-spread';
   readonly directions: readonly { readonly treatment: string; readonly direction: 'up' | 'down' | 'cant-tell' }[];
   /** Whether any direction differs from the one on the plain scale. */
   readonly changes: boolean;

@@ -36,6 +36,8 @@ export interface KindInput {
   readonly better: BetterWay;
   /** Neither way is a gain: then what is found is more or less, not better or worse. */
   readonly isEitherWay?: boolean;
+  /** Of classes: the one that is counted. */
+  readonly countedClass?: string | undefined;
   readonly margin: Margin | null;
   readonly confidence: number;
   readonly seed: number;

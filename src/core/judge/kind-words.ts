@@ -25,9 +25,10 @@ export function wordKind(input: KindInput, judged: Judged): { readonly headline:
 }
 
 /** Of what is no gain either way: who has more of it, and who less. */
-function differenceHeadline({ response, control }: KindInput, contrasts: readonly TestedKindContrast[]): string {
+function differenceHeadline({ response, countedClass, control }: KindInput, contrasts: readonly TestedKindContrast[]): string {
   const more = contrasts.filter(contrast => contrast.difference > 0 && (isBetter(contrast.call) || isWorse(contrast.call))).map(contrast => contrast.treatment);
   const less = contrasts.filter(contrast => contrast.difference < 0 && (isBetter(contrast.call) || isWorse(contrast.call))).map(contrast => contrast.treatment);
+  if (countedClass !== undefined && more.length + less.length > 0) return `“${capital(countedClass)}” came ${[[more, 'more'] as const, [less, 'less'] as const].filter(([names]) => names.length > 0).map(([names, way]) => `${way} often under ${listed(names)}`).join(', ')} than under ${control}.`;
   if (more.length > 0) return `More ${response} under ${listed(more)} than under ${control}${less.length > 0 ? `, less under ${listed(less)}` : ''}.`;
   if (less.length > 0) return `Less ${response} under ${listed(less)} than under ${control}.`;
   if (contrasts.every(contrast => contrast.call === 'no-difference-that-matters')) return `No difference that matters from ${control}.`;

@@ -48,6 +48,10 @@ describe('worked by hand, and what tables print', () => {
   test('C106: signs, 9 of 10, 3 of 4, 2 of 4, 4 of 4', () => {
     expect([[9, 10], [3, 4], [2, 4], [4, 4]].map(([k = 0, n = 0]) => Number(binomialTwoSidedP(k, n).toFixed(4)))).toEqual([0.0215, 0.625, 1, 0.125]);
   });
+  test('C107, C126: two of nine lowest, one-sided 1 in 36; two of six last, 1 in 15', () => {
+    const oneSided = (few: number, all: number): number => rankSumTest([{ treated: Array.from({ length: few }, (_, i) => i), control: Array.from({ length: all - few }, (_, i) => few + i) }], 1).p / 2;
+    expect([oneSided(2, 9) * 36, oneSided(2, 6) * 15].map(value => Number(value.toFixed(9)))).toEqual([1, 1]);
+  });
   test('C108: a rank correlation of 0.886 of six is the first below 5% (exact 0.0333)', () => {
     const found = rankCorrelation([1, 2, 3, 4, 5, 6], [2, 1, 3, 4, 6, 5]);
     expect([found.rho, found.p].map(each => Number(each?.toFixed(4)))).toEqual([0.8857, 0.0333]);

@@ -1,5 +1,6 @@
 import type { JudgeInput } from './judge-input';
 import type { Contrast, OtherScale } from './judgement';
+import { welchTest } from '@/core/stats/welch';
 import { spreadOf } from './spread';
 import type { TrialModel } from './trial-model';
 
@@ -21,6 +22,24 @@ export function lookOnOtherScales(input: JudgeInput, trial: TrialModel, contrast
     ...(values.every(value => value > 0) ? [look('log', values.map(Math.log))] : []),
     look('ranks', midranks(values)),
   ];
+}
+
+/**
+ * Whether a treatment still differs, and which way, where each keeps its own spread: Welch's t, shared out equally to the
+ * comparisons. Only where nothing else is in the model that a spread could come from.
+ *
+ * @returns undefined where the layout has blocks, beds, a covariate or places
+ */
+export function lookByOwnSpread(input: JudgeInput, trial: TrialModel, contrasts: readonly Contrast[], criticalT: number): OtherScale | undefined {
+  if (trial.blockTerms.length > 0 || trial.wholePlot || trial.covariate || trial.placeColumns.length > 0) return undefined;
+  const plain = directionsOf(input, trial, trial.units.map(unit => unit.value), criticalT);
+  const shown = contrasts.filter(contrast => contrast.estimable);
+  const valuesOf = (name: string): readonly number[] => trial.units.filter(unit => unit.treatment === name).map(unit => unit.value);
+  const directions = shown.map(({ treatment }) => {
+    const [low, high] = welchTest(valuesOf(treatment), valuesOf(input.control))?.intervalAt(1 - (1 - input.confidence) / shown.length) ?? [0, 0];
+    return { treatment, direction: low > 0 ? 'up' as const : high < 0 ? 'down' as const : 'cant-tell' as const };
+  });
+  return { scale: 'own-spread', directions, changes: directions.some(({ treatment, direction }) => plain.get(treatment) !== direction) };
 }
 
 function directionsOf(input: JudgeInput, trial: TrialModel, values: readonly number[], criticalT: number): ReadonlyMap<string, Direction> {

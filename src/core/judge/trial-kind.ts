@@ -22,7 +22,7 @@ export function kindOf(scale: Scale | null): ReadingKindOfJudge | null {
 export interface KindWish {
   /** The ranks of a measure that has a mean. */
   readonly isByRanks?: boolean;
-  /** Of classes: the one that is counted, by its number; without it the first that was ever read. */
+  /** Of classes: the one that is counted, by its number; without it the one that came most often. */
   readonly countedClass?: number | undefined;
 }
 
@@ -39,7 +39,7 @@ export function kindInputOf(data: TrialData, measure: Measure, look: Look, { isB
   const lastDay = counted.readings.filter(reading => reading.measureId === measure.id).map(reading => reading.takenOn).sort().at(-1) ?? data.trial.startsOn;
   const counts = classCounter(measure, counted, countedClass);
   return {
-    kind, response: counts ? `${measure.response} “${counts.name}”` : measure.response, isEitherWay: !isGainOrLoss(measure), unitWord, treatmentName, treatments, control, blockNames, isPaired, better: measure.better, margin: look.margin, confidence: 0.95, seed: look.seed, isDeclared: measure.isMain,
+    kind, response: measure.response, countedClass: counts?.name, isEitherWay: !isGainOrLoss(measure), unitWord, treatmentName, treatments, control, blockNames, isPaired, better: measure.better, margin: look.margin, confidence: 0.95, seed: look.seed, isDeclared: measure.isMain,
     units: units.map((unit): KindUnit => {
       const of = data.units.find(each => each.code === unit.id);
       const own = counted.readings.filter(reading => reading.measureId === measure.id && reading.unitId === of?.id && !reading.isRepeat);
@@ -60,7 +60,8 @@ interface ClassCounter {
 function classCounter({ scale, id }: Measure, data: TrialData, wished: number | undefined): ClassCounter | undefined {
   if (scale?.kind !== 'class') return undefined;
   const seen = data.readings.filter(reading => reading.measureId === id && reading.value !== null).map(reading => reading.value ?? 0);
-  const number = wished !== undefined && scale.classes[wished] !== undefined ? wished : Math.min(scale.classes.length - 1, ...seen);
+  const times = scale.classes.map((_, i) => seen.filter(value => value === i).length);
+  const number = wished !== undefined && scale.classes[wished] !== undefined ? wished : times.indexOf(Math.max(...times));
   return {
     name: scale.classes[number] ?? '', asOneOf: reading => (reading.value === null ? reading : { ...reading, value: Number(reading.value === number), outOf: 1 }),
     nameOf: value => (value === null ? null : (scale.classes[value] ?? null)),

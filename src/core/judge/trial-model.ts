@@ -8,6 +8,7 @@ export interface MeasuredUnit {
   readonly blocks: readonly string[];
   readonly value: number;
   readonly covariate: number | undefined;
+  readonly place?: readonly [number, number] | undefined;
   readonly wholePlot: string | undefined;
 }
 
@@ -16,6 +17,8 @@ export interface TrialModel {
   readonly units: readonly MeasuredUnit[];
   readonly blockTerms: readonly ModelTerm[];
   readonly covariate: readonly number[] | undefined;
+  /** Across and along the bench, from the middle of the units; empty where the place is not allowed for, or all stand in one line. */
+  readonly placeColumns: readonly (readonly number[])[];
   readonly terms: readonly ModelTerm[];
   /** How many of the terms, from the first, are dealt to whole plots or stand above them. */
   readonly wholeTerms: number;
@@ -39,18 +42,21 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
   const covariate = units.every(unit => unit.covariate !== undefined) && units.length > 0
     ? units.map(unit => unit.covariate ?? 0) : undefined;
   const covariateTerms: readonly ModelTerm[] = covariate ? [{ name: 'covariate', columns: [covariate] }] : [];
+  const placeColumns = placeColumnsOf(units);
+  const placeTerms: readonly ModelTerm[] = placeColumns.length > 0 ? [{ name: 'place', columns: placeColumns }] : [];
   const wholePlot = wholePlotsOf(units);
   const treatmentTerms = inStrataOrder(input.factors ? factorTerms(input, units, isOneEachCell(input, units)) : [singleTerm(input, units)], wholePlot);
-  const terms = [...blockTerms, ...covariateTerms, ...treatmentTerms.map(term => term.term)];
-  const wholeTerms = blockTerms.length + covariateTerms.length + treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
+  const terms = [...blockTerms, ...covariateTerms, ...placeTerms, ...treatmentTerms.map(term => term.term)];
+  const wholeTerms = blockTerms.length + covariateTerms.length + placeTerms.length + treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
 
   const rest = [
     ...blockTerms.flatMap(term => term.columns.map(() => 1 / (term.columns.length + 1))),
     ...(covariate ? [covariate.reduce((sum, value) => sum + value, 0) / covariate.length] : []),
+    ...placeColumns.map(() => 0),
   ];
   const own = (treatment: string): readonly number[] => treatmentTerms.flatMap(term => term.rowOf(treatment));
   return {
-    units, blockTerms, covariate, terms, wholeTerms, wholePlot,
+    units, blockTerms, covariate, placeColumns, terms, wholeTerms, wholePlot,
     fit: values => fitLinearModel(values, terms),
     meanOf: (model, treatment) => model.combine(1, [...rest, ...own(treatment)]),
     differenceOf: (model, a, b) => {
@@ -58,6 +64,15 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
       return model.combine(0, [...rest.map(() => 0), ...own(a).map((value, j) => value - rowB[j]!)]);
     },
   };
+}
+
+function placeColumnsOf(units: readonly MeasuredUnit[]): readonly (readonly number[])[] {
+  const places = units.flatMap(unit => (unit.place ? [unit.place] : []));
+  if (units.length === 0 || places.length < units.length) return [];
+  return ([0, 1] as const).map(axis => {
+    const middle = places.reduce((sum, place) => sum + place[axis], 0) / places.length;
+    return places.map(place => place[axis] - middle);
+  }).filter(column => column.some(value => value !== 0));
 }
 
 /** Whole plots are named within their block: “mulched” in block 1 is another bed than “mulched” in block 2. */

@@ -1,4 +1,5 @@
-import { unitValues, type UnitValue } from '@/core/measure/unit-values';
+import { centresOf } from '@/core/design/site';
+import { startValues, unitValues, type UnitValue } from '@/core/measure/unit-values';
 import type { Incident, Layout, Measure, TrialData } from '@/core/trial/trial-data';
 import { leftOutOf, withCuts } from './analysis-sets';
 import { judgeWithoutShuffle } from './judge';
@@ -14,6 +15,8 @@ export interface Look {
   readonly leftOut: readonly string[];
   /** Nothing is cut where a mishap ended or began a unit's line. */
   readonly isUncut?: boolean;
+  /** Where the units stand is allowed for, as a slope across and along the bench. */
+  readonly isByPlace?: boolean;
   readonly shuffles: number;
   readonly seed: number;
   readonly priorCv: PriorCv;
@@ -49,6 +52,9 @@ export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
 export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
   const measure = measureOf(data, look.measureId);
   const values = unitValues(look.isUncut ? data : withCuts(data), measure);
+  const starts = startValues(data, measure);
+  const hasStart = starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
+  const centres = look.isByPlace ? centresOf(data) : [];
   const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
   const nameOf = (id: string): string => treatments.find(treatment => treatment.id === id)?.name ?? '';
   const blockOf = (id: string | null): string => data.blocks.find(block => block.id === id)?.name ?? '';
@@ -59,12 +65,15 @@ export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
     treatments: treatments.map(treatment => treatment.name),
     control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
     blockNames: blockNamesOf(data.layout), isPaired: data.layout?.kind === 'pairs', mostImbalance: data.layout?.mostImbalance ?? undefined,
-    units: values.map(({ unit, value }): JudgedUnit => {
+    covariateName: hasStart ? 'what it read at the start' : data.units.every(unit => unit.startSize !== null) ? 'its size at the start' : undefined,
+    units: values.map(({ unit, value }, i): JudgedUnit => {
+      const centre = centres[i];
       const isLeftOut = look.leftOut.includes(unit.code);
       return {
         id: unit.code, treatment: nameOf(unit.treatmentId), value: isLeftOut ? null : value, isLeftOut,
         blocks: [...(unit.blockId === null ? [] : [blockOf(unit.blockId)]), ...(unit.column === null ? [] : [String(unit.column + 1)])],
-        wholePlot: unit.wholePlot ?? undefined, startSize: unit.startSize ?? undefined, covariate: unit.startSize ?? undefined,
+        wholePlot: unit.wholePlot ?? undefined, startSize: unit.startSize ?? undefined, covariate: hasStart ? starts.get(unit.id) : (unit.startSize ?? undefined),
+        ...(centre && { place: [centre.x, centre.y] as const }),
       };
     }),
     subsamples: values.reduce((sum, value) => sum + (look.leftOut.includes(value.unit.code) ? 0 : value.subsamples), 0),

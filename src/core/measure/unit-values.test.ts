@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { emptyPickFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import type { ExperimentalUnit, Measure, TrialData } from '@/core/trial/trial-data';
-import { unitCourse, unitsRead, unitValues } from './unit-values';
+import { valuePrinter } from './print-measure';
+import { startValues, unitCourse, unitsRead, unitValues } from './unit-values';
 
 const trial = trialFixture();
 const [first, second, third, fourth] = trial.units;
@@ -71,6 +72,26 @@ describe('readings', () => {
     const course = [0, 10, 30, 50].map((value, i) => readingFixture(first, height, value, { takenOn: `2026-06-${String(1 + 7 * i).padStart(2, '0')}` }));
     const valueBy = (summary: Measure['summary']) => unitValueOf({ ...trial, readings: course }, { ...height, summary }, first).value;
     expect([valueBy('reading-total'), valueBy('reading-highest'), valueBy('reading-area'), valueBy('reading-last'), valueBy('reading-mean')]).toEqual([90, 50, 455, 50, 22.5]);
+  });
+
+  test('the change from the first day to the last, and the growth a day; one day alone says neither', () => {
+    const course = [100, 130, 190].map((value, i) => readingFixture(first, height, value, { takenOn: `2026-06-0${1 + 2 * i}` }));
+    const valueBy = (summary: Measure['summary'], readings = course) => unitValueOf({ ...trial, readings }, { ...height, summary }, first).value;
+    expect([valueBy('reading-change'), valueBy('reading-rate')]).toEqual([90, 22.5]);
+    expect([valueBy('reading-change', course.slice(0, 1)), valueBy('reading-rate', course.slice(0, 1))]).toEqual([null, null]);
+    expect(valuePrinter({ unit: 'mm', summary: 'reading-rate' }, 'metric')(22.5)).toBe('22.5 mm a day');
+  });
+
+  test('what was read up to the start is where it began from, and counts in no mean', () => {
+    const grown: Measure = { ...height, scale: { kind: 'continuous', least: 0, most: 5000 } };
+    const start = trial.trial.startsOn;
+    const readings = [readingFixture(first, grown, 40, { takenOn: '2026-01-02' }), readingFixture(first, grown, 50, { takenOn: start }), readingFixture(first, grown, 120, { takenOn: '2026-06-01' }), readingFixture(second, grown, 60, { takenOn: start })];
+    const begun = { ...trial, readings };
+    expect([...startValues(begun, grown)]).toEqual([[first.id, 50], [second.id, 60]]);
+    expect([unitValueOf(begun, grown, first).value, unitValueOf(begun, grown, second).value]).toEqual([120, null]);
+    expect(unitValueOf(begun, { ...grown, summary: 'reading-change' }, first).value).toBe(80);
+    const onlyStart = { ...trial, readings: readings.slice(0, 2) };
+    expect([startValues(onlyStart, grown).size, unitValueOf(onlyStart, grown, first).value]).toEqual([0, 45]);
   });
 
   test('k of n is pooled over parts, steps take the middle one, and a second reading for the reader’s own error counts nowhere', () => {

@@ -21,9 +21,31 @@ export interface UnitValue {
  * no entry is missing; one that had nothing to pick gave zero; one that died keeps what it gave.
  */
 export function unitValues(data: TrialData, measure: Measure): readonly UnitValue[] {
-  return data.units.map(unit => (isHarvest(measure)
-    ? fromPicks(unit, measure, data.picks.filter(pick => pick.unitId === unit.id))
-    : fromReadings(unit, measure, data.readings.filter(reading => reading.unitId === unit.id && reading.measureId === measure.id))));
+  if (isHarvest(measure)) return data.units.map(unit => fromPicks(unit, measure, data.picks.filter(pick => pick.unitId === unit.id)));
+  const own = withoutStart(data, measure);
+  return data.units.map(unit => fromReadings(unit, measure, own.filter(reading => reading.unitId === unit.id)));
+}
+
+const USE_THE_START: readonly Measure['summary'][] = ['reading-area', 'reading-change', 'reading-rate'];
+
+/** The readings that count: those up to the start show no treatment yet, where later ones were taken and the rule asks for no course. */
+function withoutStart({ trial, readings }: TrialData, measure: Measure): readonly Reading[] {
+  const own = readings.filter(reading => reading.measureId === measure.id);
+  const later = own.filter(reading => reading.takenOn > trial.startsOn);
+  return later.length === 0 || USE_THE_START.includes(measure.summary) ? own : later;
+}
+
+/** What each unit read up to the start, where the measure was taken again later: what it began from, by its id. */
+export function startValues({ trial, readings }: TrialData, measure: Measure): ReadonlyMap<string, number> {
+  const own = countedReadings(readings.filter(reading => reading.measureId === measure.id));
+  const hasMean = measure.scale !== null && isAveraged(measure.scale) && measure.scale.kind !== 'date';
+  if (!hasMean || USE_THE_START.includes(measure.summary) || own.every(reading => reading.takenOn <= trial.startsOn)) return new Map();
+  const before = own.filter(reading => reading.takenOn <= trial.startsOn);
+  return new Map([...new Set(before.map(reading => reading.unitId))].map((unitId): [string, number] => {
+    const readBefore = before.filter(reading => reading.unitId === unitId);
+    const day = readBefore.map(reading => reading.takenOn).sort().at(-1);
+    return [unitId, dayValue(readBefore.filter(reading => reading.takenOn === day), measure)];
+  }));
 }
 
 /** Whether a measure is made from picks rather than from readings. */
@@ -119,15 +141,25 @@ function dayValue(readings: readonly Reading[], { scale }: globalThis.Pick<Measu
   return scale && !isAveraged(scale) ? median(values) : meanOf(values);
 }
 
-function acrossDays(byDay: readonly CoursePoint[], rule: Measure['summary']): number {
+function acrossDays(byDay: readonly CoursePoint[], rule: Measure['summary']): number | null {
   const values = byDay.map(each => each.value);
   switch (rule) {
     case 'reading-last': return values.at(-1) ?? 0;
     case 'reading-total': return sum(values, value => value);
     case 'reading-highest': return Math.max(...values);
     case 'reading-area': return areaUnder(byDay);
+    case 'reading-change': return byDay.length < 2 ? null : (values.at(-1) ?? 0) - (values[0] ?? 0);
+    case 'reading-rate': return slopeADay(byDay);
     default: return meanOf(values);
   }
+}
+
+/** Slope of the straight line through a course by least squares, in units a day; null of one day alone. */
+function slopeADay(course: readonly CoursePoint[]): number | null {
+  const days = course.map(({ day }) => daysBetween(course[0]?.day ?? day, day));
+  const [day, value] = [meanOf(days), meanOf(course.map(each => each.value))];
+  const spread = days.reduce((total, each) => total + (each - day) ** 2, 0);
+  return spread === 0 ? null : course.reduce((total, each, i) => total + ((days[i] ?? 0) - day) * (each.value - value), 0) / spread;
 }
 
 /** Area under the course of a value by trapezia, in units times days: Shaner & Finney (1977), Phytopathology 67, 1051-1056. */

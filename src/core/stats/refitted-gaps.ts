@@ -14,7 +14,7 @@ const NOTHING_LEFT = 1e-12;
  */
 export function refittedGaps(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
   const units = problem.y.length;
-  const held = [...problem.blocks.flatMap(term => term.columns), ...(problem.covariate ? [problem.covariate] : [])];
+  const held = [...problem.blocks.flatMap(term => term.columns), ...(problem.covariate ? [problem.covariate] : []), ...(problem.placeColumns ?? [])];
   const plain = frameOf(problem, held);
   const total = squareSum(plain.y);
   if (total <= NOTHING_LEFT * squareSum(problem.y)) return undefined;

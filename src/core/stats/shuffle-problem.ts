@@ -47,6 +47,8 @@ export interface ShuffleProblem {
   readonly blocks: readonly ModelTerm[];
   /** Start size or the like; stays with the unit too, and is fitted anew in each deal. */
   readonly covariate: readonly number[] | undefined;
+  /** Where the units stand, where that is allowed for: columns that stay with the unit, and are fitted anew in each deal. */
+  readonly placeColumns?: readonly (readonly number[])[];
   /** Each unit's whole plot, where there are two sizes of unit and with them two kinds of spread. */
   readonly wholePlot?: readonly number[] | undefined;
 }

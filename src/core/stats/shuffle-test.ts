@@ -98,7 +98,7 @@ const MOST_TRIES = 2000;
  */
 function statisticOf(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
   const { redeal } = problem;
-  const keepsCounts = problem.wholePlot === undefined && redeal.kind !== 'split-plot'
+  const keepsCounts = (problem.placeColumns ?? []).length === 0 && problem.wholePlot === undefined && redeal.kind !== 'split-plot'
     && (redeal.kind === 'latin-square' ? redeal.square : redeal.stratum).length === problem.y.length;
   return keepsCounts ? studentisedGaps(problem) : refittedGaps(problem);
 }

@@ -43,7 +43,7 @@ export const MarginSchema = z.discriminatedUnion('kind', [
 ]);
 
 /** How picks or readings become one value a unit. */
-export const Summary = z.enum(['sound-weight', 'total-weight', 'sound-count', 'mean-piece-weight', 'reading-mean', 'reading-last', 'reading-total', 'reading-highest', 'reading-area']);
+export const Summary = z.enum(['sound-weight', 'total-weight', 'sound-count', 'mean-piece-weight', 'reading-mean', 'reading-last', 'reading-total', 'reading-highest', 'reading-area', 'reading-change', 'reading-rate']);
 export type Summary = z.infer<typeof Summary>;
 
 /** What is read, how, in what, and which way is better. */

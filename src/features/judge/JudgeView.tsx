@@ -114,6 +114,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
         <p>{judgement.verdict.detail}</p>
         {isByMeans && <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>}
         {measure && !isGainOrLoss(measure) && <p data-soft>Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse” as “less”.</p>}
+        {input.covariateName && isAllowedFor(looked) && <p data-soft>Each {input.unitWord} is held against {input.covariateName}: that much of the difference is no treatment’s doing.</p>}
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
         {data.amendments.map(amendment => <p key={amendment.id} data-differs>Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}: {amendment.from ? `${amendment.from} → ` : ''}{amendment.to}. {amendment.why}</p>)}
         {data.trial.interest !== '' && <p data-soft>Interest declared: {data.trial.interest}</p>}
@@ -147,7 +148,7 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
           <Bench view={bench} label={`The bench from above: the fuller the crown, the more ${input.response}`} lens={lensOf(looked, printValue)} />
         </div>
         <div>
-          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || kindOf(each.scale) === null)} unit={unit} printValue={printValue} onLook={lookAgain} />
+          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || kindOf(each.scale) === null)} unit={unit} unitWord={input.unitWord} printValue={printValue} onLook={lookAgain} />
           <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
           <Rivals rivals={beside.rivals} />
           <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
@@ -159,6 +160,10 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       <Tables looked={looked} log={log} printValue={printValue} />
     </>
   );
+}
+
+function isAllowedFor({ input }: LookedJudgement): boolean {
+  return input.units.every(unit => unit.value === null || unit.covariate !== undefined);
 }
 
 function Headline({ words, best }: { readonly words: string; readonly best: string | null }) {

@@ -10,6 +10,7 @@ import type { TrialEfficacy } from '@/core/judge/trial-efficacy';
 import type { trialGermination } from '@/core/judge/trial-germination';
 import type { TagView } from '@/features/bench/bench-view';
 import { shortDay } from '@/features/frame/days';
+import { pluralOf } from '@/core/words/plural';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
@@ -47,7 +48,7 @@ export function KindView({ trialId, measureId, isChosen, name, definition, input
         <h2>{judgement.headline}</h2>
         <p>{judgement.detail}</p>
         {isChosen && <p data-differs>By ranks, because you chose so; planned was the mean. Two ways to judge are two chances to be lucky.</p>}
-        <p data-soft>{isChosen ? '' : classes.length > 0 ? 'Classes have no order: one of them is counted, and pots that show it are held against pots that don’t.' : WHY[input.kind]} {definition} {classes.length === 0 && <Link href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}>{isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}</Link>}</p>
+        <p data-soft>{isChosen ? '' : classes.length > 0 ? `Classes have no order: one of them is counted, and ${pluralOf(input.unitWord)} that show it are held against those that don’t. Each class that is tried is another chance to be lucky.` : WHY[input.kind]} {definition} {classes.length === 0 && <Link href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}>{isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}</Link>}</p>
       </Verdict>
       {classes.length > 0 && <Classes classes={classes} input={input} linkOf={i => `/trials/${trialId}/judge?measure=${measureId}&class=${i}`} />}
       <section aria-label="Every unit">
@@ -87,7 +88,7 @@ function Classes({ classes, input, linkOf }: { readonly classes: readonly string
     <section aria-label="How often each came">
       <h2>How often each came</h2>
       <WideTable label="Classes by treatment">
-        <thead><tr><th scope="col">Treatment</th>{shown.map(({ name, at }) => <th key={name} scope="col">{input.response.endsWith(`“${name}”`) ? <b>{name}, counted below</b> : <Link href={linkOf(at)}>{name}</Link>}</th>)}</tr></thead>
+        <thead><tr><th scope="col">Treatment</th>{shown.map(({ name, at }) => <th key={name} scope="col">{input.countedClass === name ? <b>{name}, counted below</b> : <Link href={linkOf(at)}>{name}</Link>}</th>)}</tr></thead>
         <tbody>{input.treatments.map(treatment => <tr key={treatment}><th scope="row">{treatment}</th>{shown.map(({ name }) => <td key={name}>{input.units.filter(unit => unit.treatment === treatment && unit.className === name).length}</td>)}</tr>)}</tbody>
       </WideTable>
     </section>

@@ -21,19 +21,19 @@ export function Spoiled({ looked: { judgement, input }, mentions, brokenRounds }
     ...judgement.warnings.map(warning => warning.message),
     ...mentions.flatMap(mentionWords),
     ...brokenRounds.map(round => `On ${shortDay(round.day)} only ${round.done} of ${round.of} ${pluralOf(input.unitWord)} were picked: until the round is finished, the rest are behind by one pick.`),
-    ...scales.filter(scale => scale.changes).map(scale => `On ${SCALE_WORDS[scale.scale]} the call would be another: ${scale.directions.map(({ treatment, direction }) => `${treatment} ${DIRECTION_WORDS[direction]}`).join(', ')}.`),
+    ...scales.filter(scale => scale.changes).map(scale => `${SCALE_WORDS[scale.scale]} the call would be another: ${scale.directions.map(({ treatment, direction }) => `${treatment} ${DIRECTION_WORDS[direction]}`).join(', ')}.`),
   ];
   const same = scales.filter(scale => !scale.changes).map(scale => SCALE_WORDS[scale.scale]);
   return (
     <section aria-label="What may have spoiled it">
       <h2>What may have spoiled it</h2>
       {lines.length > 0 ? <Lines>{lines.map(line => <li key={line}>{line}</li>)}</Lines> : <p>Nothing that the readings or the layout show.</p>}
-      {same.length > 0 && <Soft>On {same.join(' and on ')} the calls stay what they are.</Soft>}
+      {same.length > 0 && <Soft>{same.map((words, i) => (i === 0 ? words : words.charAt(0).toLowerCase() + words.slice(1))).join(' and ')} the calls stay what they are.</Soft>}
     </section>
   );
 }
 
-const SCALE_WORDS = { log: 'the log scale', ranks: 'ranks' } as const;
+const SCALE_WORDS = { log: 'On the log scale', ranks: 'On ranks', 'own-spread': 'With a spread of its own for each treatment (Welch)' } as const;
 const DIRECTION_WORDS = { up: 'up', down: 'down', 'cant-tell': 'can’t tell' } as const;
 
 function mentionWords({ unit, standing, missedOn }: UnitValue): readonly string[] {

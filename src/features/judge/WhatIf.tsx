@@ -15,12 +15,13 @@ interface WhatIfProps {
   readonly look: Look;
   readonly measures: readonly Measure[];
   readonly unit: BenchUnit | undefined;
+  readonly unitWord: string;
   readonly printValue: (value: number) => string;
   readonly onLook: (look: Look) => void;
 }
 
 /** Another margin, another measure, a pot left out: the verdict follows at once, and says what differs from the plan. */
-export function WhatIf({ planned, look, measures, unit, printValue, onLook }: WhatIfProps) {
+export function WhatIf({ planned, look, measures, unit, unitWord, printValue, onLook }: WhatIfProps) {
   const [margin, setMargin] = useState(look.margin?.kind === 'percent' ? String(look.margin.percent) : '');
   const [trouble, setTrouble] = useState<string>();
   const differences = differencesOf(planned, look, measures, printValue);
@@ -47,9 +48,10 @@ export function WhatIf({ planned, look, measures, unit, printValue, onLook }: Wh
           </select>
         </label>
       </Fields>
+      <Tick><input type="checkbox" checked={look.isByPlace ?? false} onChange={event => onLook({ ...look, isByPlace: event.target.checked })} /> Allow for where each {unitWord} stands: a slope across and along the bench</Tick>
       {unit
         ? <Acts><Button onPress={() => toggle(unit.code)}>{look.leftOut.includes(unit.code) ? `Take ${unit.code} back in, for a look` : `Leave ${unit.code} out, for a look`}</Button></Acts>
-        : <Soft>Choose a pot on the bench to see the verdict without it.</Soft>}
+        : <Soft>Choose a {unitWord} on the bench to see the verdict without it.</Soft>}
       {differences.length > 0 && (
         <Differs role="status">
           <b>Not as planned:</b> {differences.join('; ')}. <Button data-tone="quiet" onPress={reset}>Back to the plan</Button>
@@ -67,6 +69,7 @@ export function differencesOf(planned: Look, look: Look, measures: readonly Meas
   return [
     ...(JSON.stringify(planned.margin) === JSON.stringify(look.margin) ? [] : [`${marginWords(look.margin)} worth having instead of ${marginWords(planned.margin)}`]),
     ...(planned.measureId === look.measureId ? [] : [`${measures.find(measure => measure.id === look.measureId)?.name ?? 'another measure'}, found along the way`]),
+    ...((planned.isByPlace ?? false) === (look.isByPlace ?? false) ? [] : ['the place on the bench allowed for']),
     ...(out.length > 0 ? [`${out.join(', ')} left out`] : []),
     ...(back.length > 0 ? [`${back.join(', ')} back in`] : []),
   ];
@@ -83,6 +86,12 @@ const Fields = styled.div`
   display: grid; grid-template-columns: 150px minmax(0, 1fr); gap: 24px; margin-block: 10px; align-items: start;
   & > label { display: grid; gap: 4px; font-weight: 600; font-size: 0.9375rem; }
   & select { min-height: 40px; border: 0; border-bottom: 2px solid var(--rule-strong); background: var(--paper); padding: 6px 10px; font-weight: 400; font-size: 1rem; width: 100%; }
+`;
+
+const Tick = styled.label`
+  display: flex; gap: 10px; align-items: start; margin-block: 4px 12px;
+  & input { margin-top: 4px; accent-color: var(--clay); flex: none; }
+  @media (pointer: coarse) { min-height: 48px; align-items: center; & input { width: 22px; height: 22px; margin: 0; } }
 `;
 
 const Differs = styled.p`

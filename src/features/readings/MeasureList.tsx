@@ -26,7 +26,7 @@ const SCALES: readonly { readonly value: Own['scale']; readonly label: string }[
   { value: 'continuous', label: 'a number' }, { value: 'count', label: 'a count' }, { value: 'proportion', label: 'so many of so many' }, { value: 'percent', label: 'a percentage' }, { value: 'ordinal', label: 'steps in order' },
   { value: 'class', label: 'kinds without order' }, { value: 'yes-no', label: 'yes or no' }, { value: 'date', label: 'the day it came' }, { value: 'rank', label: 'a rank' },
 ];
-const DAYS: readonly { readonly value: NonNullable<Own['days']>; readonly label: string }[] = [{ value: 'mean', label: 'averaged' }, { value: 'last', label: 'the last counts' }, { value: 'total', label: 'added up' }, { value: 'highest', label: 'the highest counts' }, { value: 'area', label: 'area under the course' }];
+const DAYS: readonly { readonly value: NonNullable<Own['days']>; readonly label: string }[] = [{ value: 'mean', label: 'averaged' }, { value: 'last', label: 'the last counts' }, { value: 'total', label: 'added up' }, { value: 'highest', label: 'the highest counts' }, { value: 'area', label: 'area under the course' }, { value: 'change', label: 'the last less the first' }, { value: 'rate', label: 'growth a day' }];
 
 /** What is read beside the harvest; more from the library, or one’s own. */
 export function MeasureList({ view, add, drop }: MeasureListProps) {
