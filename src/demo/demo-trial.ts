@@ -53,7 +53,7 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       summary: kind.summary, better: 'higher', margin: { kind: 'percent', percent: script.marginPercent }, isMain: i === 0, ...BLANK_MEASURE,
     })),
     ...bench,
-    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],
+    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [], regrets: [],
   };
 }
 

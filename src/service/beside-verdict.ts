@@ -5,6 +5,7 @@ import { lessonsOf } from '@/core/judge/lessons';
 import { type PositionCheck, positionCheck } from '@/core/judge/position-check';
 import { type Rival, rivalsOf } from '@/core/judge/rivals';
 import { type Scorecard, scorecardOf } from '@/core/judge/scorecard';
+import { type TrackRecord, trackRecords } from '@/core/judge/track-record';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/treatment-cost';
 import { type LookedJudgement, mainMeasure } from '@/core/judge/trial-verdict';
 import { valuePrinter } from '@/core/measure/print-measure';
@@ -15,6 +16,7 @@ import { unitMeasuresOf } from '@/core/schedule/due-today';
 import type { TrialData } from '@/core/trial/trial-data';
 import { counted } from '@/core/words/plural';
 import { database } from '@/store/database';
+import { guessesByTrial } from '@/store/plan-records';
 import { frozenTrials } from '@/store/verdicts';
 import { today } from './clock';
 import { currentGarden } from './garden';
@@ -30,6 +32,8 @@ export interface BesideVerdict {
   /** The same question in other seasons. */
   readonly seasons: readonly SeasonsTogether[];
   readonly rivals: readonly Rival[];
+  /** How those who guessed here have guessed over all closed trials. */
+  readonly records: readonly TrackRecord[];
 }
 
 export async function besideVerdict(data: TrialData, { look, input, judgement }: LookedJudgement, findings: readonly AuditFinding[]): Promise<BesideVerdict> {
@@ -39,8 +43,20 @@ export async function besideVerdict(data: TrialData, { look, input, judgement }:
   return {
     card: scorecardOf(data, look, measure => valuePrinter(measure, style)), costs, position, bases: basesOf(data, judgement.groups, costs),
     lessons: lessonsOf(data, { input, judgement, position, today: today() }), readerWords: readerWordsOf(data),
-    seasons: seasonsTogether({ trialId: data.trial.id, question: data.trial.question, closedOn: data.trial.endsOn, contrasts: judgement.contrasts }, await otherSeasons(data.trial.id)), rivals: rivalsOf(data, { findings, position, today: today() }),
+    seasons: seasonsTogether({ trialId: data.trial.id, question: data.trial.question, closedOn: data.trial.endsOn, contrasts: judgement.contrasts }, await otherSeasons(data.trial.id)), rivals: rivalsOf(data, { findings, position, today: today() }), records: await recordsOf(data),
   };
+}
+
+/** Over all closed trials, of those who guessed in this one; while it runs nobody's guess is told. */
+async function recordsOf(data: TrialData): Promise<readonly TrackRecord[]> {
+  if (data.trial.state !== 'closed') return [];
+  const guesses = await guessesByTrial(database());
+  const here = new Set((guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()));
+  const trials = (await frozenTrials(database())).flatMap(({ trialId, judgement }) => {
+    const { verdict, groups }: Partial<Pick<Judgement, 'verdict' | 'groups'>> = JSON.parse(judgement);
+    return verdict && groups ? [{ predictions: guesses.get(trialId) ?? [], best: verdict.best, call: verdict.call, treatments: groups.length }] : [];
+  });
+  return trackRecords(trials).filter(record => here.has(record.by.toLowerCase()));
 }
 
 /** All closed trials but this one, with what their verdicts rest on. */

@@ -8,7 +8,7 @@ import { addAllEntries } from '@/store/entries';
 import { logChange } from '@/store/changes';
 import { type Database, inTransaction } from '@/store/database';
 import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/gardens';
-import { addAmendment, addPrediction } from '@/store/plan-records';
+import { addAmendment, addPrediction, addRegret } from '@/store/plan-records';
 import { putProduct } from '@/store/products';
 import { addTrial, putLayout, putQuestion, trialsOf } from '@/store/trials';
 import { freezeVerdict } from '@/store/verdicts';
@@ -43,6 +43,7 @@ async function keepTrial(db: Database, data: TrialData): Promise<void> {
   await keepCare(db, data);
   for (const prediction of data.predictions) await addPrediction(db, data.trial.id, prediction);
   for (const amendment of data.amendments) await addAmendment(db, data.trial.id, amendment);
+  for (const regret of data.regrets) await addRegret(db, data.trial.id, regret);
   if (data.trial.closedAt !== null) {
     const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
     await freezeVerdict(db, { trialId: data.trial.id, closedAt: data.trial.closedAt, measureId: mainMeasure(data).id, input: JSON.stringify(input), judgement: JSON.stringify(judge(input)) });

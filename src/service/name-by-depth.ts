@@ -7,7 +7,7 @@ import type { Treatment } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { unitMeasuresOf } from '@/core/schedule/due-today';
 import { addAmendment } from '@/store/plan-records';
-import { renameLevel } from '@/store/trials';
+import { changeTrial, renameLevel } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
 import { instantNow } from './clock';
 import { isKeyOpen } from './judge';
@@ -38,6 +38,9 @@ export function nameByDepth(trialId: string, input: unknown): Promise<Result<Tre
     const levels = Object.fromEntries(Object.entries(treatment.levels).map(([factor, level]) => [factor, level === treatment.name ? name : level]));
     const renamed: Treatment = { ...treatment, name, levels, dose: treatment.dose === null ? null : Number((depthMm / (/\b(in|inch|inches)\b|"/i.test(treatment.name) ? 25.4 : 10)).toPrecision(3)) };
     await renameLevel(db, trialId, treatment.name, renamed, data.factors);
+    const { rules } = data.trial;
+    const asked = (old: string): string => (old === treatment.name ? name : old);
+    await changeTrial(db, trialId, { rules: { ...rules, askedOne: asked(rules.askedOne), askedOther: asked(rules.askedOther) } });
     if (data.trial.state === 'locked') await addAmendment(db, trialId, { id: newId(), at: instantNow(), what: 'other', from: treatment.name, to: name, why: `${bags} bags of ${bagMl / 1000} l on each: ${(depthMm / 10).toFixed(1)} cm were really laid.`, by: '', afterKeyOpened: isKeyOpen(data.trial) });
     return { what, subjectId: treatmentId, detail: { from: treatment.name, to: name }, result: success(renamed) };
   });

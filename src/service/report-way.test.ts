@@ -16,6 +16,7 @@ import { freshGardenForEachTest } from './garden-fixture';
 import { closeTrial } from './judge';
 import { dealTrial, lockPlan } from './lay-out';
 import { newId } from './new-id';
+import { regret } from './regret';
 import { reportFile } from './report';
 import { findTrial } from './trials';
 import { takePick } from './weigh';
@@ -94,6 +95,15 @@ test('what stands beside a verdict is there, and the next trial learns from it',
   const beside = await besideVerdict(data, { look: plannedLook(data, STARTING_GUESS_CV), input, judgement: judge(input), allIn: null, sound: null }, []);
   expect(beside.card.rows[0]?.cells.map(cell => cell.call)).toEqual([null, 'clearly-better']);
   expect((await earlierTrial(data.trial.id))?.lessons).toEqual(beside.lessons);
+});
+
+test('a regret goes with the next trial, and without a name into what is shared', async () => {
+  const { trial } = await weighed();
+  expect(await regret(trial.id, { text: 'ab' })).toMatchObject({ ok: false, trouble: { kind: 'invalid', fields: { text: 'Write what you would do otherwise.' } } });
+  await closeTrial(trial.id);
+  expect(await regret(trial.id, { text: 'Start two weeks earlier.', by: 'Ines' })).toMatchObject({ ok: true });
+  expect((await earlierTrial(trial.id))?.lessons).toContain('“Start two weeks earlier.” (Ines)');
+  expect(TrialData.parse(JSON.parse(await bodyOf(trial.id, 'json'))).regrets).toMatchObject([{ text: 'Start two weeks earlier.', by: '' }]);
 });
 
 test('whatever somebody wrote, the report holds no tag of theirs', () => {

@@ -62,7 +62,7 @@ export async function reportFile(trialId: string, form: ReportForm, hasNames: bo
 function withoutNames(data: TrialData): TrialData {
   return {
     ...data, incidents: data.incidents.map(incident => ({ ...incident, by: '' })), amendments: data.amendments.map(amendment => ({ ...amendment, by: '' })), predictions: data.predictions.map((prediction, i) => ({ ...prediction, by: `person ${i + 1}` })),
-    care: { ...data.care, acts: data.care.acts.map(act => ({ ...act, by: '' })) },
+    regrets: data.regrets.map(regret => ({ ...regret, by: '' })), care: { ...data.care, acts: data.care.acts.map(act => ({ ...act, by: '' })) },
   };
 }
 

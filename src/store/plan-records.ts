@@ -1,4 +1,4 @@
-import { Amendment, Prediction } from '@/core/trial/trial-data';
+import { Amendment, Prediction, Regret } from '@/core/trial/trial-data';
 import type { Database } from './database';
 
 type Row = Readonly<Record<string, unknown>>;
@@ -22,4 +22,22 @@ export async function amendmentsOf(db: Database, trialId: string): Promise<reado
 
 export async function addAmendment(db: Database, trialId: string, amendment: Amendment): Promise<void> {
   await db('amendments').insert({ ...amendment, trialId });
+}
+
+/** What somebody would do otherwise, oldest first. */
+export async function regretsOf(db: Database, trialId: string): Promise<readonly Regret[]> {
+  const rows: readonly Row[] = await db('regrets').where({ trialId }).orderBy(['at', 'id']);
+  return rows.map(row => Regret.parse(row));
+}
+
+export async function addRegret(db: Database, trialId: string, regret: Regret): Promise<void> {
+  await db('regrets').insert({ ...regret, trialId });
+}
+
+/** All that was ever predicted of which treatment does best, by trial. */
+export async function guessesByTrial(db: Database): Promise<ReadonlyMap<string, readonly Prediction[]>> {
+  const rows: readonly Row[] = await db('predictions').where({ about: '' }).orderBy(['sealedAt', 'id']);
+  const found = new Map<string, Prediction[]>();
+  for (const row of rows) found.set(String(row.trialId), [...(found.get(String(row.trialId)) ?? []), Prediction.parse(row)]);
+  return found;
 }

@@ -7,7 +7,7 @@ import { carePlanOf } from './care';
 import type { Database } from './database';
 import { productsOf } from './products';
 import { lastReadings, standingReadings } from './readings';
-import { amendmentsOf, predictionsOf } from './plan-records';
+import { amendmentsOf, predictionsOf, regretsOf } from './plan-records';
 import { standingIncidents, standingPicks } from './entries';
 import { measureFrom, measureRow } from './measures';
 
@@ -41,17 +41,17 @@ export async function findTrialData(db: Database, id: string): Promise<TrialData
   return {
     ...plan, picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
     care, products: (await productsOf(db, trial.gardenId, true)).filter(product => care.rules.some(rule => rule.material?.productId === product.id)),
-    predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id),
+    predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id), regrets: await regretsOf(db, id),
   };
 }
 
 /** A trial as far as a walk asks: its plan, and of each part the last reading before a day and what stands of that day. */
 export async function findWalkData(db: Database, id: string, day: string): Promise<TrialData | undefined> {
   const trial = await findTrial(db, id);
-  return trial && { ...(await planOf(db, trial)), picks: [], readings: await lastReadings(db, id, day), incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [] };
+  return trial && { ...(await planOf(db, trial)), picks: [], readings: await lastReadings(db, id, day), incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [], regrets: [] };
 }
 
-async function planOf(db: Database, trial: Trial): Promise<Omit<TrialData, 'picks' | 'readings' | 'incidents' | 'care' | 'products' | 'predictions' | 'amendments'>> {
+async function planOf(db: Database, trial: Trial): Promise<Omit<TrialData, 'picks' | 'readings' | 'incidents' | 'care' | 'products' | 'predictions' | 'amendments' | 'regrets'>> {
   const { id } = trial;
   const rowsOf = (table: string, order: string): Promise<readonly Row[]> => Promise.resolve(db(table).where({ trialId: id }).orderBy(order));
   const layout: Row | undefined = await db('layouts').where({ trialId: id }).first();

@@ -34,7 +34,7 @@ export function draftTrial({ facts, factors, treatments, measures }: Question): 
   return {
     format: 'turnspit-trial', version: 1, factors, treatments, measures,
     trial: { id: TrialId.parse(newId()), gardenId: GardenId.parse(newId()), ...BLANK_TRIAL, ...facts, state: 'planned', isBlind: true, lockedAt: null, closedAt: null, keyOpenedAt: null },
-    layout: null, places: [], blocks: [], units: [], picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],
+    layout: null, places: [], blocks: [], units: [], picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [], regrets: [],
   };
 }
 

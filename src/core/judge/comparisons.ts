@@ -147,12 +147,15 @@ export function compareEveryPair(input: JudgeInput, trial: TrialModel, model: Li
   return levels.flatMap((b, j) => levels.slice(j + 1).map((a): Pair => {
     const difference = trial.differenceOf(model, a, b);
     if (!difference) return { estimable: false, a, b };
-    if (!spread?.judges(difference)) return { estimable: true, a, b, difference: difference.estimate, ciAdjusted: null, pAdjusted: null };
-    const { range, critical } = rangeOf(spread.dfOf(difference));
+    if (!spread?.judges(difference)) return { estimable: true, a, b, difference: difference.estimate, p: null, ci: null, ciAdjusted: null, pAdjusted: null };
+    const df = spread.dfOf(difference);
+    const { range, critical } = rangeOf(df);
+    const plain = tQuantile((1 + input.confidence) / 2, df);
     const se = Math.sqrt(spread.covariance(difference, difference));
     const pAdjusted = range.upperTail((Math.abs(difference.estimate) / se) * Math.SQRT2);
     return {
-      estimable: true, a, b, difference: difference.estimate, pAdjusted,
+      estimable: true, a, b, difference: difference.estimate, pAdjusted, p: tTwoSidedP(difference.estimate / se, df),
+      ci: [difference.estimate - plain * se, difference.estimate + plain * se],
       ciAdjusted: [difference.estimate - critical * se, difference.estimate + critical * se],
     };
   }));

@@ -55,7 +55,7 @@ export interface EstimableContrast {
 
 /** Two treatments beside each other: a minus b. Tukey-Kramer. */
 export type Pair =
-  | { readonly estimable: true; readonly a: string; readonly b: string; readonly difference: number; readonly ciAdjusted: Interval | null; readonly pAdjusted: number | null }
+  | { readonly estimable: true; readonly a: string; readonly b: string; readonly difference: number; readonly p: number | null; readonly ci: Interval | null; readonly ciAdjusted: Interval | null; readonly pAdjusted: number | null }
   | { readonly estimable: false; readonly a: string; readonly b: string };
 
 export type WarningCode =

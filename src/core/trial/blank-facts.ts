@@ -5,7 +5,7 @@ export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'>
 
 /** What a trial holds that nobody said anything of. */
 export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'> = {
-  pattern: null, interest: '', rules: { end: 'date', endStage: '', leaveOut: '', replace: '', cull: '', ripe: '', replaceUntil: '', key: '', rescue: '', seasons: 1 }, money: null,
+  pattern: null, interest: '', rules: { end: 'date', endStage: '', leaveOut: '', replace: '', cull: '', ripe: '', replaceUntil: '', key: '', rescue: '', askedOne: '', askedOther: '', seasons: 1 }, money: null,
 };
 
 /** What is not known yet of a layout's place. */

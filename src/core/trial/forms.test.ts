@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { readBench } from './bench-form';
 import { addDays, daysBetween, GardenDay } from './calendar-day';
 import { readPick } from './pick-form';
-import { readQuestion } from './question-form';
+import { readQuestion, USUAL_RULES } from './question-form';
 import { trialFixture } from './trial-fixture';
 
 const HOSTILE = ['', '   ', '<script>alert(1)</script>', 'x'.repeat(10_000), '1900-01-01', '-5', '1e99', 'NaN', '٣', "'; drop table picks; --"] as const;
@@ -40,6 +40,9 @@ describe('a question', () => {
     [{ marginKind: 'amount', margin: '50' }, 'margin', 'has no unit'],
     [{ marginKind: 'amount', margin: '2 pints' }, 'margin', 'mass is wanted'],
     [{ unitWord: '<b>' }, 'unitWord', 'Letters only'],
+    [{ rules: { ...USUAL_RULES, askedOne: 'plain water' } }, 'rules.askedOne', 'two treatments of this trial that differ'],
+    [{ rules: { ...USUAL_RULES, askedOne: 'plain water', askedOther: 'plain water' } }, 'rules.askedOne', 'two treatments of this trial that differ'],
+    [{ rules: { ...USUAL_RULES, askedOne: 'plain water', askedOther: 'no such feed' } }, 'rules.askedOne', 'two treatments of this trial that differ'],
   ])('trouble %j', (changes, field, sentence) => {
     expect(troublesOf(changes)[field]).toContain(sentence);
   });

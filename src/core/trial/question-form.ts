@@ -24,7 +24,7 @@ export const USUAL_RULES = {
   replace: 'Only in the first two weeks, from the spares, and not for harm that the treatment may have done.',
   cull: 'Rotten, split or eaten pieces: weighed apart.',
   key: 'Whoever feeds. Who weighs does not look.',
-  rescue: 'An untreated one that would die is saved; its measuring ends on that day, and the day is noted.', seasons: 1, ripe: 'When it would be picked for the table.', replaceUntil: '',
+  rescue: 'An untreated one that would die is saved; its measuring ends on that day, and the day is noted.', seasons: 1, ripe: 'When it would be picked for the table.', replaceUntil: '', askedOne: '', askedOther: '',
 } as const;
 
 /** What a treatment does to a plant or its place. */
@@ -49,7 +49,7 @@ export const QuestionForm = z.object({
   /** What the margin may be worked out from: all three or none. */
   money: z.object({ costEach: Figure, worthPerKg: Figure, presentKg: Figure }).default({ costEach: '', worthPerKg: '', presentKg: '' }),
   interest: z.string().trim().max(400, 'At most 400 characters.').default(''),
-  rules: z.object({ end: z.enum(['date', 'stage']), endStage: z.string().trim().max(200, 'At most 200 characters.'), leaveOut: RuleText, replace: RuleText, cull: RuleText, ripe: RuleText.default(''), replaceUntil: z.union([z.literal(''), z.iso.date('That is not a date. Write it as 2026-08-03.').pipe(CalendarDay)]).default(''), key: RuleText.default(''), rescue: RuleText.default(''), seasons: z.coerce.number('Seasons: a whole number.').int('Seasons: a whole number.').min(1, 'At least one season.').max(20, 'At most 20.').default(1) })
+  rules: z.object({ end: z.enum(['date', 'stage']), endStage: z.string().trim().max(200, 'At most 200 characters.'), leaveOut: RuleText, replace: RuleText, cull: RuleText, ripe: RuleText.default(''), replaceUntil: z.union([z.literal(''), z.iso.date('That is not a date. Write it as 2026-08-03.').pipe(CalendarDay)]).default(''), key: RuleText.default(''), rescue: RuleText.default(''), askedOne: z.string().trim().max(120).default(''), askedOther: z.string().trim().max(120).default(''), seasons: z.coerce.number('Seasons: a whole number.').int('Seasons: a whole number.').min(1, 'At least one season.').max(20, 'At most 20.').default(1) })
     .default(USUAL_RULES),
 });
 export type QuestionForm = z.infer<typeof QuestionForm>;
@@ -77,7 +77,7 @@ export function readQuestion(input: unknown, system: MeasureSystem, newId: () =>
   const margin = readMargin(form, system);
   const compared = readTreatments(form, form.unitWord, newId);
   const money = readMoney(form);
-  const troubles: FieldTroubles = { ...(compared.ok ? {} : compared.trouble), ...misfits(form), ...(margin.ok ? {} : { margin: margin.trouble }), ...(money.ok ? {} : money.trouble) };
+  const troubles: FieldTroubles = { ...(compared.ok ? askedTrouble(form.rules, compared.value.treatments) : compared.trouble), ...misfits(form), ...(margin.ok ? {} : { margin: margin.trouble }), ...(money.ok ? {} : money.trouble) };
   if (Object.keys(troubles).length > 0 || !margin.ok || !compared.ok || !money.ok) return failure(troubles);
   return success({
     facts: {
@@ -93,6 +93,13 @@ export function readQuestion(input: unknown, system: MeasureSystem, newId: () =>
       };
     }),
   });
+}
+
+/** Two that are held against each other must be two of the trial’s, and not the same. */
+function askedTrouble({ askedOne, askedOther }: QuestionForm['rules'], treatments: readonly Treatment[]): FieldTroubles {
+  if (askedOne === '' && askedOther === '') return {};
+  const isOfTrial = [askedOne, askedOther].every(name => treatments.some(treatment => treatment.name === name));
+  return isOfTrial && askedOne !== askedOther ? {} : { 'rules.askedOne': 'Choose two treatments of this trial that differ, or leave both open.' };
 }
 
 function misfits(form: QuestionForm): FieldTroubles {

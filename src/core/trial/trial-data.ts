@@ -203,6 +203,8 @@ export const TrialRules = z.object({
   key: z.string().max(400).default(''),
   /** When an untreated unit is saved, and that its measuring ends there. */
   rescue: z.string().max(400).default(''),
+  /** The two treatments the question is about, by name, where it is not about the control; both empty otherwise. */
+  askedOne: z.string().max(120).default(''), askedOther: z.string().max(120).default(''),
   /** Over how many seasons it is meant to run. */
   seasons: z.int().min(1).max(20).default(1),
 }).readonly();
@@ -227,6 +229,10 @@ export const Amendment = z.object({
 }).readonly();
 export type Amendment = z.infer<typeof Amendment>;
 
+/** What somebody would do otherwise next time. It goes with the next trial that begins from this one. */
+export const Regret = z.object({ id: z.uuidv7(), at: z.iso.datetime(), text: z.string().trim().min(3).max(600), by: z.string().max(80) }).readonly();
+export type Regret = z.infer<typeof Regret>;
+
 /** A trial's own facts. */
 export const Trial = z.object({
   id: TrialId, gardenId: GardenId, question: z.string().trim().min(1).max(300), crop: Name, unitWord: Name, state: TrialState,
@@ -247,6 +253,6 @@ export const TrialData = z.object({
   layout: Layout.nullable(), places: z.array(Place).readonly(), blocks: z.array(Block).readonly(), units: z.array(ExperimentalUnit).readonly(),
   picks: z.array(Pick).readonly(), readings: z.array(Reading).readonly(), incidents: z.array(Incident).readonly(),
   care: CarePlan.default(NO_CARE), products: z.array(Product).readonly().default([]),
-  predictions: z.array(Prediction).readonly().default([]), amendments: z.array(Amendment).readonly().default([]),
+  predictions: z.array(Prediction).readonly().default([]), amendments: z.array(Amendment).readonly().default([]), regrets: z.array(Regret).readonly().default([]),
 }).readonly();
 export type TrialData = z.infer<typeof TrialData>;

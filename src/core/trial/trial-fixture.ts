@@ -28,7 +28,7 @@ export function trialFixture(changes: { readonly treatments?: number; readonly u
       id: MeasureId.parse(v7()), name: kind.name, definition: kind.definition, response: kind.responseOf('beans'), unit: kind.unit, summary: kind.summary, better: 'higher',
       margin: { kind: 'percent', percent: 15 }, isMain: i === 0, ...BLANK_MEASURE,
     })),
-    ...bench, picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [],
+    ...bench, picks: [], readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [], regrets: [],
   };
 }
 

@@ -28,7 +28,7 @@ import { DryRunPanel } from './DryRunPanel';
 import { MarginFields } from './MarginFields';
 import { isQuestionDraft } from './question-draft';
 import { Rules } from './Rules';
-import { testableQuestion } from './testable-question';
+import { testableQuestion, treatmentNames } from './testable-question';
 import { TreatmentList } from './TreatmentList';
 
 interface AskFormProps {
@@ -97,7 +97,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
           <TextField label="From" name="startsOn" type="date" value={shown.startsOn} onChange={set('startsOn')} trouble={fields.startsOn} isReadOnly={isLocked} />
           <TextField label="To" name="endsOn" type="date" value={shown.endsOn} onChange={set('endsOn')} trouble={fields.endsOn} isReadOnly={isLocked} />
         </div>
-        <Rules form={shown} troubles={fields} isLocked={isLocked} onChange={changes => keep({ ...form, ...changes })} />
+        <Rules form={shown} treatments={treatmentNames(shown)} troubles={fields} isLocked={isLocked} onChange={changes => keep({ ...form, ...changes })} />
       </Sheet>
       <Beside>
         <h2>As a question that pots can answer</h2>

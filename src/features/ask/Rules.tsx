@@ -5,17 +5,20 @@ import type { FieldTroubles } from '@/core/trial/field-troubles';
 import type { QuestionForm } from '@/core/trial/question-form';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 
 interface RulesProps {
   readonly form: Pick<QuestionForm, 'rules' | 'interest'>;
+  /** Of the treatments as they stand in the form. */
+  readonly treatments: readonly string[];
   readonly troubles: FieldTroubles;
   readonly isLocked: boolean;
   readonly onChange: (changes: Partial<QuestionForm>) => void;
 }
 
 /** What is agreed before the start, so that nobody decides it after a look at the results. */
-export function Rules({ form, troubles, isLocked, onChange }: RulesProps) {
+export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesProps) {
   const { rules } = form;
   const set = (changes: Partial<QuestionForm['rules']>): void => onChange({ rules: { ...rules, ...changes } });
   return (
@@ -30,12 +33,22 @@ export function Rules({ form, troubles, isLocked, onChange }: RulesProps) {
       <TextField label="A piece is ripe" name="ripe" value={rules.ripe} onChange={ripe => set({ ripe })} trouble={troubles['rules.ripe']} isLong isReadOnly={isLocked} placeholder="when half its skin has its colour, in the shade" />
       <TextField label="A cull is" name="cull" value={rules.cull} onChange={cull => set({ cull })} trouble={troubles['rules.cull']} isLong isReadOnly={isLocked} />
       <TextField label="An untreated one is saved" name="rescue" value={rules.rescue} onChange={rescue => set({ rescue })} trouble={troubles['rules.rescue']} isLong isReadOnly={isLocked} />
+      {treatments.length > 2 && (
+        <Two>
+          <Select label="The question is about" name="askedOne" value={rules.askedOne} onChange={askedOne => set({ askedOne, ...(askedOne === '' ? { askedOther: '' } : {}) })} trouble={troubles['rules.askedOne']} isReadOnly={isLocked} options={[{ value: '', label: 'all against the control' }, ...treatments.map(name => ({ value: name, label: name }))]} />
+          {rules.askedOne !== '' && <Select label="against" name="askedOther" value={rules.askedOther} onChange={askedOther => set({ askedOther })} isReadOnly={isLocked} options={[{ value: '', label: '…' }, ...treatments.filter(name => name !== rules.askedOne).map(name => ({ value: name, label: name }))]} />}
+        </Two>
+      )}
       <TextField label="It runs over so many seasons" name="seasons" value={String(rules.seasons)} onChange={seasons => set({ seasons: Number(seasons.replace(/\D/g, '').slice(0, 2)) })} trouble={troubles['rules.seasons']} inputMode="numeric" isReadOnly={isLocked} />
       <TextField label="The key may be seen by" name="key" value={rules.key} onChange={key => set({ key })} trouble={troubles['rules.key']} isReadOnly={isLocked} />
       <TextField label="Interests" name="interest" value={form.interest} onChange={interest => onChange({ interest })} trouble={troubles.interest} isLong isReadOnly={isLocked} hint={isLocked ? undefined : 'A gift, an own recipe, something to sell. It stands on the verdict.'} placeholder="none" />
     </Agreed>
   );
 }
+
+const Two = styled.div`
+  display: grid; grid-template-columns: repeat(auto-fit, minmax(160px, 1fr)); gap: 12px;
+`;
 
 const Agreed = styled.details`
   border-top: 1px solid var(--rule); border-bottom: 1px solid var(--rule); padding: 8px 0;

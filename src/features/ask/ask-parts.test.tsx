@@ -31,7 +31,7 @@ function Margin({ money }: { readonly money: QuestionForm['money'] }) {
 
 function Agreed() {
   const [state, setState] = useState(form());
-  return <Rules form={state} troubles={{}} isLocked={false} onChange={changes => setState({ ...state, ...changes })} />;
+  return <Rules form={state} treatments={['water', 'a', 'b']} troubles={{}} isLocked={false} onChange={changes => setState({ ...state, ...changes })} />;
 }
 
 function write(field: Element | undefined, text: string): void {

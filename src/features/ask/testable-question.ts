@@ -1,7 +1,16 @@
 import { harvestMeasure } from '@/core/measure/measure-library';
 import type { QuestionForm } from '@/core/trial/question-form';
-import { crossedCells, readDoses } from '@/core/trial/treatment-form';
+import { crossedCells, readDoses, readTreatments } from '@/core/trial/treatment-form';
 import { fullDay } from '@/features/frame/days';
+
+// Names alone are wanted: whose they will be is nobody’s yet.
+const ANY_ID = '00000000-0000-7000-8000-000000000000';
+
+/** The treatments as the form would make them; none where it would not. */
+export function treatmentNames(form: QuestionForm): readonly string[] {
+  const compared = readTreatments(form, form.unitWord, () => ANY_ID);
+  return compared.ok ? compared.value.treatments.map(treatment => treatment.name) : [];
+}
 
 /** The wish as one sentence that a trial can answer; gaps where something is still missing. */
 export function testableQuestion(form: QuestionForm): string {

@@ -10,14 +10,17 @@ import { printP } from './print-value';
 
 interface AskedComparisonProps {
   readonly question: string;
+  /** The two that were agreed on before the start. */
+  readonly agreed: readonly [string, string] | null;
   readonly looked: LookedJudgement;
   readonly printValue: (value: number) => string;
 }
 
 /** Was the question answered? Any two treatments beside each other, where the question was not about the control. */
-export function AskedComparison({ question, looked: { judgement, input }, printValue }: AskedComparisonProps) {
-  const [a, setA] = useState(judgement.verdict.best ?? input.treatments.find(name => name !== input.control) ?? '');
-  const [b, setB] = useState(input.control);
+export function AskedComparison({ question, agreed, looked: { judgement, input }, printValue }: AskedComparisonProps) {
+  const [a, setA] = useState(agreed?.[0] ?? judgement.verdict.best ?? input.treatments.find(name => name !== input.control) ?? '');
+  const [b, setB] = useState(agreed?.[1] ?? input.control);
+  const isAgreed = agreed !== null && [a, b].every(name => agreed.includes(name));
   const pair = judgement.pairs.find(each => (each.a === a && each.b === b) || (each.a === b && each.b === a));
   const options = input.treatments.map(name => ({ value: name, label: name }));
   return (
@@ -27,23 +30,24 @@ export function AskedComparison({ question, looked: { judgement, input }, printV
         <Select label="Hold" name="askedA" value={a} onChange={setA} options={options} />
         <Select label="against" name="askedB" value={b} onChange={setB} options={options} />
       </div>
-      <p role="status">{a === b ? 'Choose two that differ.' : pair ? pairWords(pair, a, printValue) : 'These two can’t be compared.'}</p>
+      <p role="status">{a === b ? 'Choose two that differ.' : pair ? pairWords(pair, a, isAgreed, printValue) : 'These two can’t be compared.'}</p>
       {input.factors && <p>{dependsWords(judgement.anova, input.factors.names)}</p>}
-      <Soft>Allowed for all pairs together (Tukey-Kramer). A question about two of them only was best asked before the start.</Soft>
+      <Soft>{isAgreed ? 'Agreed on before the start as what the question is about: held against each other by themselves.' : `Allowed for all pairs together (Tukey-Kramer). ${agreed ? `Agreed on before the start were ${agreed.join(' and ')}.` : 'A question about two of them only is best agreed on before the start.'}`}</Soft>
     </Box>
   );
 }
 
-function pairWords(pair: Pair, first: string, printValue: (value: number) => string): string {
+function pairWords(pair: Pair, first: string, isAgreed: boolean, printValue: (value: number) => string): string {
   if (!pair.estimable) return `This layout can’t compare ${pair.a} and ${pair.b}.`;
   const [a, b, sign] = pair.a === first ? [pair.a, pair.b, 1] : [pair.b, pair.a, -1];
   const gap = sign * pair.difference;
   const size = `${printValue(Math.abs(gap))} ${gap >= 0 ? 'more' : 'less'}`;
-  if (!pair.ciAdjusted || pair.pAdjusted === null) return `${a} gave ${size} than ${b}; how sure that is can’t be told.`;
-  const ends = pair.ciAdjusted.map(end => sign * end).sort((x, y) => x - y);
+  const [ci, p] = isAgreed ? [pair.ci, pair.p] : [pair.ciAdjusted, pair.pAdjusted];
+  if (!ci || p === null) return `${a} gave ${size} than ${b}; how sure that is can’t be told.`;
+  const ends = ci.map(end => sign * end).sort((x, y) => x - y);
   const [low = 0, high = 0] = ends;
-  if (low > 0 || high < 0) return `Yes: ${a} gave ${size} than ${b}, between ${printValue(Math.min(...ends.map(Math.abs)))} and ${printValue(Math.max(...ends.map(Math.abs)))} (p ${printP(pair.pAdjusted)}).`;
-  return `Not settled: ${a} gave ${size} than ${b}; anything from ${printValue(Math.abs(low))} less to ${printValue(high)} more would fit (p ${printP(pair.pAdjusted)}). That one lifted the other’s level is neither shown nor ruled out.`;
+  if (low > 0 || high < 0) return `Yes: ${a} gave ${size} than ${b}, between ${printValue(Math.min(...ends.map(Math.abs)))} and ${printValue(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
+  return `Not settled: ${a} gave ${size} than ${b}; anything from ${printValue(Math.abs(low))} less to ${printValue(high)} more would fit (p ${printP(p)}). That one lifted the other’s level is neither shown nor ruled out.`;
 }
 
 /** Does one factor’s effect depend on the other? From the interaction’s row. */

@@ -3,16 +3,21 @@
 import { styled } from 'styled-components';
 import type { Call } from '@/core/judge/judgement';
 import type { Prediction } from '@/core/trial/trial-data';
+import { outcomeOf, type TrackRecord } from '@/core/judge/track-record';
+import { counted } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
+import { Soft } from '@/ui/Page';
 
 interface GuessesProps {
   readonly predictions: readonly Prediction[];
   readonly best: string | null;
   readonly call: Call;
+  /** Of all who guessed here, over all closed trials. */
+  readonly records: readonly TrackRecord[];
 }
 
 /** What was expected, opened with the verdict, each beside what came. */
-export function Guesses({ predictions, best, call }: GuessesProps) {
+export function Guesses({ predictions, best, call, records }: GuessesProps) {
   return (
     <section aria-label="What was expected">
       <h2>What was expected</h2>
@@ -20,18 +25,20 @@ export function Guesses({ predictions, best, call }: GuessesProps) {
         {predictions.map(each => (each.about !== '' ? (
           <li key={each.id}><b>{each.by}, of {each.about}: {each.expects ?? 'no difference that matters'}</b> {each.why} <small>foretold {fullDay(each.sealedAt.slice(0, 10))}, before anything was dug up</small></li>
         ) : (
-          <li key={each.id}><b>{each.by}: {each.expects ?? 'no difference that matters'}</b> {each.why} <small>sealed {fullDay(each.sealedAt.slice(0, 10))} · {outcomeOf(each.expects, best, call)}</small></li>
+          <li key={each.id}><b>{each.by}: {each.expects ?? 'no difference that matters'}</b> {each.why} <small>sealed {fullDay(each.sealedAt.slice(0, 10))} · {OUTCOME_WORDS[outcomeOf(each.expects, best, call)]}</small></li>
         )))}
       </List>
+      {records.length > 0 && <Soft>Over all closed trials: {records.map(recordWords).join('; ')}.</Soft>}
     </section>
   );
 }
 
-/** Right, not right, or not settled: a verdict that can't tell makes nobody wrong. */
-export function outcomeOf(expects: string | null, best: string | null, call: Call): string {
-  if (best !== null) return expects === best ? 'so it came' : 'it came otherwise';
-  if (call === 'no-difference-that-matters') return expects === null ? 'so it came' : 'it came otherwise';
-  return 'not settled';
+const OUTCOME_WORDS = { came: 'so it came', otherwise: 'it came otherwise', open: 'not settled' } as const;
+
+/** How somebody has guessed over all closed trials, beside a die. */
+function recordWords({ by, settled, came, open, byLuck }: TrackRecord): string {
+  const luck = Number(byLuck.toFixed(1));
+  return settled === 0 ? `${by}: none of ${counted(open, 'guess')} was settled` : `${by}: ${came} of ${settled} settled ${settled === 1 ? 'guess' : 'guesses'} came (a die: ${luck})${open > 0 ? `, ${open} not settled` : ''}`;
 }
 
 const List = styled.ul`

@@ -43,6 +43,7 @@ import { NextSteps } from './NextSteps';
 import { Rivals } from './Rivals';
 import { SeasonsPanel } from './SeasonsPanel';
 import type { SeasonsTogether } from '@/core/judge/combine-seasons';
+import type { TrackRecord } from '@/core/judge/track-record';
 import type { Rival } from '@/core/judge/rivals';
 import { NoEffect } from './NoEffect';
 import { ScorecardPanel } from './ScorecardPanel';
@@ -68,6 +69,7 @@ interface JudgeViewProps extends LeaveOutDoors {
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** What was done to the trial, newest first. */
   readonly log: readonly LogLine[];
+  readonly regret: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly close: () => Promise<Result<unknown, TrialTrouble>>;
   /** Its mean was wanted of what is no mean: counts, shares, steps, days. */
   readonly isByMeans: boolean;
@@ -86,10 +88,11 @@ export interface Beside {
   readonly readerWords: string | null;
   readonly seasons: readonly SeasonsTogether[];
   readonly rivals: readonly Rival[];
+  readonly records: readonly TrackRecord[];
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
-export function JudgeView({ data, first, bench, system, audit, frozen, log, close, beside, isByMeans, leaveOut, putBackIn }: JudgeViewProps) {
+export function JudgeView({ data, first, bench, system, audit, frozen, log, close, beside, isByMeans, leaveOut, putBackIn, regret }: JudgeViewProps) {
   const state = useJudgement(data, first);
   const [look, setLook] = useState<Look>(first.look);
   const chosen = useChosenUnit();
@@ -131,11 +134,11 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
         </section>
         <ShufflePanel state={state} tags={tags} onCancel={state.cancel} onRunAgain={() => state.judge(look)} onRunMore={() => state.judge({ ...look, shuffles: MANY_SHUFFLES })} />
       </TwoParts>
-      {data.predictions.length > 0 && <Guesses predictions={data.predictions} best={judgement.verdict.best} call={judgement.verdict.call} />}
+      {data.predictions.length > 0 && <Guesses predictions={data.predictions} best={judgement.verdict.best} call={judgement.verdict.call} records={beside.records} />}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
       {measure && kindOf(measure.scale) === null && <Soft>Judged by means: a weight or a length has one. <Link href={`/trials/${data.trial.id}/judge?measure=${measure.id}&by=ranks`}>Judge it by ranks instead</Link></Soft>}
       <NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} />
-      <AskedComparison key={`asked ${looked.look.measureId}`} question={data.trial.question} looked={looked} printValue={printValue} />
+      <AskedComparison key={`asked ${looked.look.measureId}`} question={data.trial.question} agreed={agreedPair(data.trial.rules, input.treatments)} looked={looked} printValue={printValue} />
       {doses && <DosePanel doses={doses} printValue={printValue} isWeight={measure?.unit === 'g'} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
       <ScorecardPanel data={data} look={first.look} card={beside.card} tags={tags} control={input.control} bases={beside.bases} />
       {measure?.unit === 'g' && <WorthPanel key={`worth ${looked.look.measureId}`} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
@@ -156,10 +159,15 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
           {!isClosed && <Closing close={close} />}
         </div>
       </TwoParts>
-      <NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} />
+      <NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} regret={regret} />
       <Tables looked={looked} log={log} printValue={printValue} />
     </>
   );
+}
+
+/** The two the question is about; null where it is about the control, or one of them has another name now. */
+function agreedPair({ askedOne, askedOther }: TrialData['trial']['rules'], treatments: readonly string[]): readonly [string, string] | null {
+  return treatments.includes(askedOne) && treatments.includes(askedOther) ? [askedOne, askedOther] : null;
 }
 
 function isAllowedFor({ input }: LookedJudgement): boolean {

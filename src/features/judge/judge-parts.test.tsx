@@ -19,6 +19,8 @@ import { GrowthPanel } from './GrowthPanel';
 import { KindView } from './KindView';
 import { NextSteps } from './NextSteps';
 import { NoEffect } from './NoEffect';
+import { failure, success } from '@/core/result';
+import { RegretForm } from './RegretForm';
 import { Rivals } from './Rivals';
 import { ScorecardPanel } from './ScorecardPanel';
 import { SeasonsPanel } from './SeasonsPanel';
@@ -98,7 +100,7 @@ describe('is it worth it', () => {
 
 describe('was the question answered', () => {
   test('any two are held against each other, and one against itself is no question', () => {
-    render(<AskedComparison question="Does feed 1 beat feed 2?" looked={looked} printValue={print} />);
+    render(<AskedComparison question="Does feed 1 beat feed 2?" agreed={null} looked={looked} printValue={print} />);
     fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 2' } });
     expect(screen.getByRole('status')).toHaveTextContent(/^Yes: feed 1 gave 1\d\d g more than feed 2/);
     fireEvent.change(screen.getByLabelText('Hold'), { target: { value: 'plain water' } });
@@ -106,6 +108,33 @@ describe('was the question answered', () => {
     fireEvent.change(screen.getByLabelText('Hold'), { target: { value: 'feed 2' } });
     expect(screen.getByRole('status')).toHaveTextContent('Choose two that differ.');
   });
+});
+
+test('what was agreed on before the start is held by itself, what comes to mind later with all pairs', () => {
+  render(<AskedComparison question="Does feed 1 beat feed 2?" agreed={['feed 2', 'plain water']} looked={looked} printValue={print} />);
+  const agreedP = /\(p (0\.\d+)\)/.exec(screen.getByRole('status').textContent)?.[1];
+  expect(screen.getByText(/^Agreed on before the start as what the question is about/)).toBeVisible();
+  fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 1' } });
+  expect(screen.getByText(/Agreed on before the start were feed 2 and plain water\./)).toBeVisible();
+  const pair = looked.judgement.pairs.find(each => [each.a, each.b].includes('feed 2') && [each.a, each.b].includes('plain water'));
+  if (!pair?.estimable) throw new Error('the fixture must be able to compare');
+  expect(Number(agreedP)).toBeCloseTo(pair.p ?? 0, 3);
+  expect(pair.p ?? 1).toBeLessThan(pair.pAdjusted ?? 0);
+});
+
+test('a regret is kept for the next one; too short a one says so and stays', async () => {
+  const user = userEvent.setup();
+  const keep = jest.fn().mockResolvedValueOnce(failure({ kind: 'invalid', fields: { text: 'Write what you would do otherwise.' } })).mockResolvedValueOnce(success(true));
+  render(<RegretForm keep={keep} />);
+  const field = screen.getByLabelText('What would you do otherwise?');
+  await user.type(field, 'no');
+  await user.click(screen.getByRole('button', { name: 'Keep it for the next one' }));
+  expect(await screen.findByText('Write what you would do otherwise.')).toBeVisible();
+  expect(field).toHaveValue('no');
+  await user.type(field, 't so late');
+  await user.click(screen.getByRole('button', { name: 'Keep it for the next one' }));
+  await waitFor(() => expect(field).toHaveValue(''));
+  expect(keep).toHaveBeenLastCalledWith({ text: 'not so late' });
 });
 
 describe('how firm it is', () => {
@@ -202,6 +231,6 @@ test('other seasons stand one by one and together; rivals and next steps have th
   expect(screen.getAllByRole('row').map(row => row.textContent)).toEqual([expect.any(String), '1 October 2025+12%−3% to +29%', '1 October 2026+30%+14% to +48%', 'all together+21%−55% to +230%, p 0.310; 44% of the differences lie between seasons']);
   render(<Rivals rivals={[]} />);
   expect(screen.getByText(/Nothing that the map, the log or the mishaps point to/)).toBeVisible();
-  render(<NextSteps trialId="t" steps={[{ treatment: 'feed 1', step: 'again', says: 'Test it again with about 9 pots of each.' }]} lessons={['Pots treated alike differed by 14%.']} />);
+  render(<NextSteps trialId="t" steps={[{ treatment: 'feed 1', step: 'again', says: 'Test it again with about 9 pots of each.' }]} lessons={['Pots treated alike differed by 14%.']} regret={jest.fn()} />);
   expect(screen.getByRole('link', { name: 'Make the next trial from this one' })).toHaveAttribute('href', '/trials/new?after=t');
 });

@@ -12,6 +12,7 @@ import { dealTrial, lockPlan } from '@/service/lay-out';
 import { recordMishap } from '@/service/mishaps';
 import { movePots } from '@/service/move-pots';
 import { predict } from '@/service/predict';
+import { regret } from '@/service/regret';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh';
 import { changing, changingOne } from './changing';
 
@@ -50,6 +51,10 @@ export async function undoRevisionAction(trialId: unknown, revisionId: unknown) 
 export async function historyAction(unitId: unknown) {
   const id = Id.safeParse(unitId);
   return id.success ? historyOf(id.data) : [];
+}
+
+export async function regretAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => regret(id, input));
 }
 
 export async function openKeyAction(trialId: unknown) {

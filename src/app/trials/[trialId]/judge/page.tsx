@@ -19,7 +19,7 @@ import { currentGarden } from '@/service/garden';
 import { ownSpread } from '@/service/own-spread';
 import { frozenVerdictOf, noteInterimLook } from '@/service/judge';
 import { trialLog } from '@/service/trials';
-import { closeTrialAction, leaveOutAction, openKeyAction, putBackInAction } from '../actions';
+import { closeTrialAction, leaveOutAction, openKeyAction, putBackInAction, regretAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';
@@ -62,7 +62,7 @@ export default async function JudgePage(props: JudgePageProps) {
         beside={await besideVerdict(data, looked, findings)}
         frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
         log={(await trialLog(id)).map(({ at, what }) => ({ at, what }))}
-        close={closeTrialAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}
+        close={closeTrialAction.bind(null, id)} regret={regretAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}
       />
     );
   }
