@@ -133,5 +133,10 @@ job <- matrix(c(1, 2, 1, 0, 3, 3, 6, 1, 10, 10, 14, 9, 6, 7, 12, 11), 4, 4)
 class_set <- function(name, counts) { t <- suppressWarnings(chisq.test(counts, simulate.p.value = TRUE, B = 1e6)); list(name = name, table = unname(apply(counts, 1, as.list)), statistic = unname(t$statistic), p = t$p.value) }
 class_sets <- list(class_set("job satisfaction (Agresti 2002)", job), class_set("mtcars, cylinders by gears", matrix(table(mtcars$cyl, mtcars$gear), 3)))
 
-write_json(list(classes = class_sets, counts = count_sets, fisher = fisher_sets, cmh = cmh_sets, ranks = rank_sets, elteren = elteren_sets, friedman = friedman_sets, waits = wait_sets, flips = flip_sets, curves = curve_sets, sites = site_sets),
+# A slope across and along, beside rows as blocks: OrchardSprays, lm. Rows hold the way along already.
+orchard <- transform(OrchardSprays, treatment = relevel(treatment, "H"), row = factor(rowpos))
+place_set <- function(name, fit) { s <- summary(fit)$coefficients; s <- s[grepl("^treatment", rownames(s)), ]; list(name = name, df = fit$df.residual, contrasts = lapply(rownames(s), function(n) list(treatment = sub("treatment", "", n), difference = s[n, 1], se = s[n, 2], p = s[n, 4]))) }
+place_sets <- list(place_set("OrchardSprays, a slope both ways", lm(decrease ~ rowpos + colpos + treatment, orchard)), place_set("OrchardSprays, rows and a slope", lm(decrease ~ row + rowpos + colpos + treatment, orchard)))
+
+write_json(list(classes = class_sets, places = place_sets, counts = count_sets, fisher = fisher_sets, cmh = cmh_sets, ranks = rank_sets, elteren = elteren_sets, friedman = friedman_sets, waits = wait_sets, flips = flip_sets, curves = curve_sets, sites = site_sets),
   "reference/results/kinds.json", auto_unbox = TRUE, digits = 15, pretty = TRUE, null = "null", na = "null")

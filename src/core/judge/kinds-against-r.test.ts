@@ -9,12 +9,15 @@ import { signFlipP } from '@/core/stats/score-test';
 import { kaplanMeier, medianWait, restrictedMeanWait } from '@/core/stats/survival';
 import type { KindInput } from './kind-input';
 import { readUnits } from './kind-input';
+import { judge, testsOf } from './judge';
 import { judgeKind } from './kind-judge';
+import { judgeInputFromTable } from './table-input';
 import type { TestedKindContrast } from './kind-judgement';
 import { type KindRoles, kindInputFromTable } from './kind-table';
 
 // What R 4.2 says of named open datasets: reference/r/kinds.R, with MASS, coin, survival and metafor.
 interface Reference {
+  readonly places: readonly { name: string; df: number; contrasts: readonly { treatment: string; difference: number; se: number; p: number }[] }[];
   readonly classes: readonly { name: string; table: readonly (readonly number[])[]; statistic: number; p: number }[];
   readonly counts: readonly { name: string; response: string; treatment: string; control: string; blocks: readonly string[]; contrasts: readonly { treatment: string; ratio: number; p: number }[] }[];
   readonly fisher: readonly { name: string; p: number; wilson: readonly number[]; exact: readonly number[] }[];
@@ -43,6 +46,23 @@ test.each(reference.classes)('classes, $name: chi-square as by R, and a p by dea
   const found = classTest([{ classes: units.map(unit => unit.of), groups: units.map(unit => unit.group) }], 1);
   near(found?.statistic, statistic);
   expect(Math.abs((found?.p ?? 1) - p)).toBeLessThan(2 * Math.sqrt((p * (1 - p)) / 9_999) + 2e-4);
+});
+
+test.each(reference.places)('$name, as by R', ({ name, df, contrasts }) => {
+  const isByRows = name.includes('rows');
+  const plain = judgeInputFromTable(tableOf('orchard-sprays'), { response: 'decrease', treatment: 'treatment', control: 'H', blocks: isByRows ? ['rowpos'] : [], factors: [], kind: 'continuous', better: 'lower', margin: { kind: 'percent', percent: 10 }, confidence: 0.95, shuffles: 50, seed: 1 });
+  if (!plain.ok) throw new Error(JSON.stringify(plain.trouble));
+  const rows = tableOf('orchard-sprays').rows;
+  const judged = judge({ ...plain.value, units: plain.value.units.map((unit, i) => ({ ...unit, place: [Number(rows[i]?.rowpos), Number(rows[i]?.colpos)] as const })) });
+  for (const each of contrasts) {
+    const found = judged.contrasts.find(contrast => contrast.treatment === each.treatment);
+    if (!found?.estimable) throw new Error(each.treatment);
+    near(found.difference, each.difference);
+    near(found.se, each.se);
+    near(found.p, each.p, 5);
+    expect([found.df, found.percentCi === null]).toEqual([df, false]);
+    near(judged.shuffle?.comparisons.find(comparison => testsOf(plain.value)[comparison.treatment - 1] === each.treatment)?.observed, Math.abs(found.t ?? 0));
+  }
 });
 
 test('at least 25 datasets and worked examples are held against R here', () => {

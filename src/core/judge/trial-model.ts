@@ -1,5 +1,9 @@
-import { type Combination, fitLinearModel, indicatorColumns, type LinearModel, type ModelTerm } from '@/core/stats/linear-model';
+import { type Combination, fitLinearModel, indicatorColumns, type LinearModel, type ModelTerm, orthonormalBasis } from '@/core/stats/linear-model';
+import { projectOut, squareSum } from '@/core/stats/project-out';
 import type { JudgeInput } from './judge-input';
+
+// Below this share of a column's squares, what is left is rounding.
+const NOTHING_LEFT = 1e-12;
 
 /** A unit that gave a value. */
 export interface MeasuredUnit {
@@ -17,7 +21,7 @@ export interface TrialModel {
   readonly units: readonly MeasuredUnit[];
   readonly blockTerms: readonly ModelTerm[];
   readonly covariate: readonly number[] | undefined;
-  /** Across and along the bench, from the middle of the units; empty where the place is not allowed for, or all stand in one line. */
+  /** Across and along the bench, from the middle of the unit's block; empty where the place is not allowed for, or all stand in one line. */
   readonly placeColumns: readonly (readonly number[])[];
   readonly terms: readonly ModelTerm[];
   /** How many of the terms, from the first, are dealt to whole plots or stand above them. */
@@ -42,7 +46,7 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
   const covariate = units.every(unit => unit.covariate !== undefined) && units.length > 0
     ? units.map(unit => unit.covariate ?? 0) : undefined;
   const covariateTerms: readonly ModelTerm[] = covariate ? [{ name: 'covariate', columns: [covariate] }] : [];
-  const placeColumns = placeColumnsOf(units);
+  const placeColumns = placeColumnsOf(units, blockTerms);
   const placeTerms: readonly ModelTerm[] = placeColumns.length > 0 ? [{ name: 'place', columns: placeColumns }] : [];
   const wholePlot = wholePlotsOf(units);
   const treatmentTerms = inStrataOrder(input.factors ? factorTerms(input, units, isOneEachCell(input, units)) : [singleTerm(input, units)], wholePlot);
@@ -66,13 +70,16 @@ export function buildTrialModel(input: JudgeInput): TrialModel {
   };
 }
 
-function placeColumnsOf(units: readonly MeasuredUnit[]): readonly (readonly number[])[] {
+/** How far each unit stands from the middle of its block: shelf by shelf the blocks hold the rest already. */
+function placeColumnsOf(units: readonly MeasuredUnit[], blockTerms: readonly ModelTerm[]): readonly (readonly number[])[] {
   const places = units.flatMap(unit => (unit.place ? [unit.place] : []));
   if (units.length === 0 || places.length < units.length) return [];
-  return ([0, 1] as const).map(axis => {
-    const middle = places.reduce((sum, place) => sum + place[axis], 0) / places.length;
-    return places.map(place => place[axis] - middle);
-  }).filter(column => column.some(value => value !== 0));
+  const { vectors } = orthonormalBasis(units.length, blockTerms.flatMap(term => term.columns));
+  return ([0, 1] as const).flatMap(axis => {
+    const along = places.map(place => place[axis]);
+    const left = projectOut(along, vectors);
+    return squareSum(left) > NOTHING_LEFT * squareSum(along) ? [[...left]] : [];
+  });
 }
 
 /** Whole plots are named within their block: “mulched” in block 1 is another bed than “mulched” in block 2. */
