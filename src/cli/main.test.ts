@@ -3,6 +3,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { TrialData } from '@/core/trial/trial-data';
+import { trialFixture } from '@/core/trial/trial-fixture';
 
 function turnspit(...args: readonly string[]) {
   return spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/cli/main.ts', ...args], { encoding: 'utf8' });
@@ -22,6 +24,22 @@ test('judge prints the documented shape', () => {
   expect(printed.letters).toEqual({ trt2: 'a', ctrl: 'ab', trt1: 'b' });
   expect(printed.verdict).toMatchObject({ call: 'cant-tell', mayHoldTheBest: ['ctrl', 'trt2'] });
 });
+
+test('a trial goes out of one garden and into another, and a garden into a folder and back', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'turnspit-cli-'));
+  const inGarden = (name: string, ...args: readonly string[]) => spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/cli/main.ts', ...args], { encoding: 'utf8', env: { ...process.env, TURNSPIT_DATA: join(folder, name, 'garden.sqlite') } });
+  const file = join(folder, 'trial.json');
+  const data = trialFixture({ treatments: 2 });
+  writeFileSync(file, JSON.stringify(data));
+  const { question, id } = data.trial;
+  expect(inGarden('one', 'import', file).stdout).toBe(`Taken in: ${question}\n`);
+  expect(inGarden('one', 'import', file)).toMatchObject({ status: 2, stderr: `${file}: “${question}” is in this garden already.\n` });
+  expect(TrialData.parse(JSON.parse(inGarden('one', 'export', question.slice(3, 12)).stdout)).trial.id).toBe(id);
+  expect(inGarden('one', 'backup', join(folder, 'copy')).status).toBe(0);
+  expect(JSON.parse(inGarden('two', 'restore', join(folder, 'copy'), '--json').stdout)).toEqual({ movedAside: null });
+  expect(JSON.parse(inGarden('two', 'export', '--json').stdout)).toMatchObject([{ id, question }]);
+  expect(inGarden('two', 'export', 'no such words')).toMatchObject({ status: 2, stderr: 'No trial is “no such words”. turnspit export lists them.\n' });
+}, 60_000);
 
 test('quantity prints an amount', () => {
   expect(turnspit('quantity', '5 lb 12.7 oz', '--to', 'g', '--json').stdout).toBe('{"value":2628.0007936875,"unit":"g"}\n');

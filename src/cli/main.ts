@@ -5,6 +5,7 @@ import { DILUTE_HELP, diluteVerb } from './dilute-verb';
 import { DOSE_HELP, doseVerb } from './dose-verb';
 import { ETO_HELP, etoVerb } from './eto-verb';
 import { FIT_HELP, fitVerb } from './fit-verb';
+import { BACKUP_HELP, EXPORT_HELP, IMPORT_HELP, RESTORE_HELP } from './garden-help';
 import { GDD_HELP, gddVerb } from './gdd-verb';
 import { JUDGE_HELP, judgeVerb } from './judge-verb';
 import { EQUAL_HELP, equalVerb, NUTRIENTS_HELP, nutrientsVerb } from './nutrients-verb';
@@ -14,11 +15,15 @@ import { refuse } from './refuse';
 import { CURVE_HELP, curveVerb, EFFICACY_HELP, efficacyVerb, GERMINATION_HELP, germinationVerb } from './sums-verbs';
 
 interface Verb {
-  readonly run: (args: readonly string[]) => void;
+  readonly run: (args: readonly string[]) => void | Promise<void>;
   readonly help: string;
 }
 
+// Only these open the database: the others start without it.
+const inGarden = (verb: 'backupVerb' | 'exportVerb' | 'importVerb' | 'restoreVerb') => async (args: readonly string[]): Promise<void> => (await import('./garden-verbs'))[verb](args);
+
 const VERBS: Readonly<Record<string, Verb>> = {
+  backup: { run: inGarden('backupVerb'), help: BACKUP_HELP },
   check: { run: checkVerb, help: CHECK_HELP },
   combine: { run: combineVerb, help: COMBINE_HELP },
   curve: { run: curveVerb, help: CURVE_HELP },
@@ -28,18 +33,21 @@ const VERBS: Readonly<Record<string, Verb>> = {
   efficacy: { run: efficacyVerb, help: EFFICACY_HELP },
   equal: { run: equalVerb, help: EQUAL_HELP },
   eto: { run: etoVerb, help: ETO_HELP },
+  export: { run: inGarden('exportVerb'), help: EXPORT_HELP },
   fit: { run: fitVerb, help: FIT_HELP },
   gdd: { run: gddVerb, help: GDD_HELP },
   germination: { run: germinationVerb, help: GERMINATION_HELP },
+  import: { run: inGarden('importVerb'), help: IMPORT_HELP },
   judge: { run: judgeVerb, help: JUDGE_HELP },
   nutrients: { run: nutrientsVerb, help: NUTRIENTS_HELP },
   power: { run: powerVerb, help: POWER_HELP },
   quantity: { run: quantityVerb, help: QUANTITY_HELP },
+  restore: { run: inGarden('restoreVerb'), help: RESTORE_HELP },
 };
 
 const USAGE = `Use: turnspit VERB …, or turnspit help VERB. Verbs: ${Object.keys(VERBS).join(', ')}.`;
 
-function main([name, ...args]: readonly string[]): void {
+async function main([name, ...args]: readonly string[]): Promise<void> {
   if (name === undefined || name === 'help' || name === '--help') {
     const verb = args[0] === undefined ? undefined : VERBS[args[0]];
     process.stdout.write(`${verb?.help ?? USAGE}\n`);
@@ -48,12 +56,12 @@ function main([name, ...args]: readonly string[]): void {
   const verb = Object.hasOwn(VERBS, name) ? VERBS[name] : undefined;
   if (!verb) refuse(`“${name}” is not a verb known here. ${USAGE}`);
   if (args.includes('--help')) process.stdout.write(`${verb.help}\n`);
-  else run(verb, args);
+  else await run(verb, args);
 }
 
-function run(verb: Verb, args: readonly string[]): void {
+async function run(verb: Verb, args: readonly string[]): Promise<void> {
   try {
-    verb.run(args);
+    await verb.run(args);
   } catch (error) {
     // parseArgs throws on an option it does not know: a slip of the person's hand, not a defect.
     if (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS')) refuse(error.message.split('\n')[0] ?? USAGE);
@@ -61,4 +69,4 @@ function run(verb: Verb, args: readonly string[]): void {
   }
 }
 
-main(process.argv.slice(2));
+await main(process.argv.slice(2));

@@ -9,7 +9,7 @@ import { logChange } from '@/store/changes';
 import { type Database, inTransaction } from '@/store/database';
 import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/gardens';
 import { addAmendment, addPrediction, addRegret } from '@/store/plan-records';
-import { putProduct } from '@/store/products';
+import { productsOf, putProduct } from '@/store/products';
 import { addTrial, putLayout, putQuestion, trialsOf } from '@/store/trials';
 import { freezeVerdict } from '@/store/verdicts';
 import { instantNow } from './clock';
@@ -28,14 +28,16 @@ export function keepSeason(garden: Garden, trials: readonly TrialData[], shelf: 
 }
 
 async function keepCare(db: Database, { trial, care, products }: TrialData): Promise<void> {
-  for (const product of products) await putProduct(db, trial.gardenId, product);
+  const onShelf = new Set((await productsOf(db, trial.gardenId, true)).map(product => product.id));
+  for (const product of products) if (!onShelf.has(product.id)) await putProduct(db, trial.gardenId, product);
   const { settings, stages, bottles, rules, acts } = care;
   await changeCarePlan(db, trial.id, { settings, stages, bottles });
   for (const [position, rule] of rules.entries()) await putCareRule(db, trial.id, rule, position);
   for (const act of acts) await addCareAct(db, trial.id, act);
 }
 
-async function keepTrial(db: Database, data: TrialData): Promise<void> {
+/** Writes a whole trial with its care and its verdict. What the shelf holds already stays as it is. */
+export async function keepTrial(db: Database, data: TrialData): Promise<void> {
   await addTrial(db, data.trial);
   await putQuestion(db, data.trial.id, data);
   if (data.layout) await putLayout(db, data.trial, { layout: data.layout, places: data.places, blocks: data.blocks, units: data.units });

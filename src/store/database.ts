@@ -57,6 +57,11 @@ export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): 
   return database().transaction(work);
 }
 
+/** Whether a row could not be written because of what stands there already, or is missing. */
+export function isClash(error: unknown): boolean {
+  return error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_CONSTRAINT');
+}
+
 function snakeCase(name: string): string {
   // Knex wraps a missing constraint name too.
   return !name || name.startsWith('knex_') ? name : name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`);

@@ -35,7 +35,7 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
       <TextField label="An untreated one is saved" name="rescue" value={rules.rescue} onChange={rescue => set({ rescue })} trouble={troubles['rules.rescue']} isLong isReadOnly={isLocked} />
       {treatments.length > 2 && (
         <Two>
-          <Select label="The question is about" name="askedOne" value={rules.askedOne} onChange={askedOne => set({ askedOne, ...(askedOne === '' ? { askedOther: '' } : {}) })} trouble={troubles['rules.askedOne']} isReadOnly={isLocked} options={[{ value: '', label: 'all against the control' }, ...treatments.map(name => ({ value: name, label: name }))]} />
+          <Select label="It asks about" name="askedOne" value={rules.askedOne} onChange={askedOne => set({ askedOne, ...(askedOne === '' ? { askedOther: '' } : {}) })} trouble={troubles['rules.askedOne']} isReadOnly={isLocked} options={[{ value: '', label: 'all against the control' }, ...treatments.map(name => ({ value: name, label: name }))]} />
           {rules.askedOne !== '' && <Select label="against" name="askedOther" value={rules.askedOther} onChange={askedOther => set({ askedOther })} isReadOnly={isLocked} options={[{ value: '', label: '…' }, ...treatments.filter(name => name !== rules.askedOne).map(name => ({ value: name, label: name }))]} />}
         </Two>
       )}

@@ -5,6 +5,7 @@ import { styled } from 'styled-components';
 import { fullDay } from '@/features/frame/days';
 import { EmptyBench } from '@/features/today/EmptyBench';
 import { Page } from '@/ui/Page';
+import { TakeIn } from './TakeIn';
 import type { TrialSummaryView } from './trial-summary';
 import { pluralOf } from '@/core/words/plural';
 
@@ -27,6 +28,7 @@ export function TrialList({ summaries }: { readonly summaries: readonly TrialSum
           ))}
         </Rows>
       )}
+      <TakeIn />
     </Page>
   );
 }

@@ -1,0 +1,42 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useId, useState } from 'react';
+import { styled } from 'styled-components';
+import { z } from 'zod';
+import { Soft } from '@/ui/Page';
+import { Trouble } from '@/ui/Trouble';
+
+const Answer = z.object({ id: z.string().optional(), trouble: z.string().optional() });
+
+/** Takes a trial in from the file that the report of another garden saved. */
+export function TakeIn() {
+  const id = useId();
+  const router = useRouter();
+  const [trouble, setTrouble] = useState('');
+  const [isUnderWay, setUnderWay] = useState(false);
+  const take = async (file: File): Promise<void> => {
+    setUnderWay(true);
+    setTrouble('');
+    const answer = await fetch('/api/trials', { method: 'POST', headers: { 'content-type': 'application/json' }, body: file }).then(async response => Answer.parse(await response.json())).catch(() => ({ id: undefined, trouble: 'The file could not be sent. Is Turnspit still running?' }));
+    setUnderWay(false);
+    setTrouble(answer.trouble ?? '');
+    if (answer.id !== undefined) router.push(`/trials/${answer.id}/ask`);
+  };
+  return (
+    <Box aria-label="Take a trial in">
+      <label htmlFor={id}>Take a trial in from its file</label>
+      <input id={id} type="file" accept=".json,application/json" disabled={isUnderWay} onChange={event => { const [file] = event.target.files ?? []; if (file) void take(file); event.target.value = ''; }} />
+      <Soft>“The whole trial” under any trial’s report saves one.</Soft>
+      {isUnderWay && <p role="status">Reading it …</p>}
+      {trouble !== '' && <Trouble>{trouble}</Trouble>}
+    </Box>
+  );
+}
+
+const Box = styled.section`
+  display: grid; gap: 6px; justify-items: start; border-top: 1px solid var(--rule); padding-top: 14px;
+  & label { font-weight: 600; }
+  & input { max-width: 100%; }
+  @media (pointer: coarse) { & input { min-height: 48px; } }
+`;
