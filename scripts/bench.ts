@@ -28,6 +28,9 @@ import { sizeCurve, sizesFor } from '@/core/judge/size-curve';
 import { BLANK_LAYOUT } from '@/core/trial/blank-facts';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { seededRandom } from '@/core/stats/seeded-random';
+import { chromium } from '@playwright/test';
+import { CURVES, fitCurve } from '@/core/stats/fit-curve';
+import { demoSeason } from '@/demo/demo-season';
 import { type DemoScript, demoTrial } from '@/demo/demo-trial';
 import { seasonDice } from '@/demo/seeded-season';
 import { keepSeason } from '@/service/keep-trial';
@@ -74,7 +77,6 @@ function benchJudge(): void {
   }
 }
 
-/** The planner: the verdict rule on made-up trials, and the curve over all sizes as the page asks for it. */
 /** How each kind's method grows with the pots, two treatments without blocks. */
 function benchKinds(): void {
   for (const kind of ['count', 'proportion', 'ordinal', 'time'] as const) {
@@ -87,6 +89,56 @@ function benchKinds(): void {
   }
 }
 
+/** How the judge of means grows with the pots, without shuffles and with 1,000 of them; three treatments in blocks of three. */
+function benchMeans(): void {
+  const inputOf = (pots: number, shuffles: number): JudgeInput => ({
+    ...judgeInput([], shuffles), treatments: TREATMENTS.slice(0, 3), subsamples: pots,
+    units: Array.from({ length: pots }, (_, i) => ({ id: String(i), treatment: TREATMENTS[i % 3] ?? '', blocks: [`b${Math.floor(i / 3) % 30}`], value: 100 + (i % 3) + ((17 * i) % 23) })),
+  });
+  for (const shuffles of [0, 1000]) {
+    const taken = [12, 102, 1002, 10_002].map(pots => `${pots} pots ${median(timesMs(3, () => { judge(inputOf(pots, shuffles)); })).toFixed(0)} ms`);
+    console.log(`judged by means, ${shuffles.toLocaleString('en')} shuffles: ${taken.join(', ')} (median of 3)`);
+  }
+}
+
+function benchCurves(): void {
+  for (const curve of CURVES) {
+    const taken = [10, 100, 1000, 10_000].map(points => {
+      const made = Array.from({ length: points }, (_, i) => { const x = (10 * i) / points; return { x, y: 100 / (1 + Math.exp((5 - x) / 1.3)) + ((13 * i) % 7) / 10 }; });
+      return `${points} points ${median(timesMs(3, () => { fitCurve(made, curve); })).toFixed(0)} ms`;
+    });
+    console.log(`curve, ${curve}: ${taken.join(', ')} (median of 3)`);
+  }
+}
+
+/** The verdict page of the demo's largest trial in Chromium: until it can be used, and until all twelve measures are shuffled beside it. */
+async function benchVerdictPage(): Promise<void> {
+  if (!existsSync('.next/BUILD_ID')) return;
+  const folder = mkdtempSync(join(tmpdir(), 'turnspit-bench-'));
+  process.env.TURNSPIT_DATA = join(folder, 'bench.sqlite');
+  await startStore();
+  const season = demoSeason(today());
+  await keepSeason(season.garden, season.trials, season.shelf);
+  await closeStore();
+  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+  await withServer(async origin => {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const times: (readonly [number, number])[] = [];
+    for (let run = 0; run < 12; run++) {
+      const start = performance.now();
+      await page.goto(`${origin}/trials/${season.trials[0]?.trial.id}/judge`, { waitUntil: 'commit' });
+      await page.waitForSelector('html[data-ready]');
+      const ready = performance.now() - start;
+      await page.getByText(/^Luck: how often/).waitFor();
+      if (run > 0) times.push([ready, performance.now() - start]);
+    }
+    console.log(`verdict page of ${season.trials[0]?.units.length} pots and ${season.trials[0]?.measures.length} measures in the browser: ready after ${median(times.map(each => each[0])).toFixed(0)} ms, 20,000 shuffles of each measure through after ${median(times.map(each => each[1])).toFixed(0)} ms (median of 11, files of the page known from a first visit)`);
+  });
+  await browser.close();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+/** The planner: the verdict rule on made-up trials, and the curve over all sizes as the page asks for it. */
 function benchPlanner(): void {
   const plan = {
     wish: { ...BLANK_LAYOUT, kind: 'complete-blocks', each: 1, blockCount: 6, blockWord: 'shelf' }, treatments: trialFixture({ treatments: 8 }).treatments, unitWord: 'pot', response: 'beans', better: 'higher',
@@ -252,10 +304,13 @@ function fillReadings(filename: string, trials: readonly TrialData[], measures: 
 }
 
 benchJudge();
+benchMeans();
 benchKinds();
+benchCurves();
 benchPlanner();
 const tended = tendedTrials();
 benchToday(tended);
 await benchTodayPage(tended);
+await benchVerdictPage();
 await benchPages();
 await benchReadings();

@@ -69,8 +69,11 @@ export function fitCurve(points: readonly CurvePoint[], curve: Curve): FittedCur
   const shape = SHAPES[curve];
   const width = shape.parameters.length;
   if (points.length < width || new Set(points.map(point => point.x)).size < width) return undefined;
-  const starts = shape.starts(points).map(start => refined(points, shape, start)).filter(found => found.every(Number.isFinite));
-  const best = starts.sort((a, b) => rssOf(points, shape, a) - rssOf(points, shape, b))[0];
+  const starts = lowest(points, shape, shape.starts(points)).slice(0, MOST_STARTS);
+  // A curve that is linear in its parameters needs no search: the first Gauss-Newton step is the answer.
+  const isLinear = shape === SHAPES.linear || shape === SHAPES.quadratic;
+  const few = thinned(points);
+  const best = isLinear ? starts[0] : lowest(points, shape, starts.map(start => refined(few, shape, start)))[0];
   if (!best) return undefined;
   const { parameters, converged } = polished(points, shape, best);
   const rss = rssOf(points, shape, parameters);
@@ -79,6 +82,20 @@ export function fitCurve(points: readonly CurvePoint[], curve: Curve): FittedCur
   return {
     curve, parameters: named(shape, parameters), se: named(shape, errors), rss, aicc: aiccOf(points, rss, width + 1), residualDf, converged, at: x => shape.at(x, parameters),
   };
+}
+
+const MOST_STARTS = 12;
+const ENOUGH_TO_SEARCH = 300;
+
+/** Every so-manieth point along x, where there are very many: enough to find the valley; its bottom is looked for with all. */
+function thinned(points: readonly CurvePoint[]): readonly CurvePoint[] {
+  const apart = Math.ceil(points.length / ENOUGH_TO_SEARCH);
+  return apart === 1 ? points : [...points].sort((a, b) => a.x - b.x).filter((_, i) => i % apart === 0);
+}
+
+/** Parameters with the least sum of squares first; what is not finite is left out. */
+function lowest(points: readonly CurvePoint[], shape: CurveShape, sets: readonly (readonly number[])[]): readonly (readonly number[])[] {
+  return sets.filter(set => set.every(Number.isFinite)).map(set => ({ set, rss: rssOf(points, shape, set) })).sort((a, b) => a.rss - b.rss).map(each => each.set);
 }
 
 function named<Value>({ parameters }: CurveShape, values: readonly Value[]): Readonly<Record<string, Value>> {
@@ -166,9 +183,14 @@ function straight(points: readonly CurvePoint[]): readonly [number, number] {
   return [my - slope * mx, slope];
 }
 
+// Of more x than this every so-manieth is tried: between neighbours so close the sum of squares hardly changes.
+const MOST_BENDS = 100;
+
 /** The best bend between every two neighbouring x, and at every x: the sum of squares has a valley in each. */
 function plateauStarts(points: readonly CurvePoint[]): readonly (readonly number[])[] {
-  const xs = [...new Set(points.map(point => point.x))].sort((a, b) => a - b);
+  const all = [...new Set(points.map(point => point.x))].sort((a, b) => a - b);
+  const apart = Math.max(1, Math.ceil(all.length / MOST_BENDS));
+  const xs = all.filter((_, i) => i % apart === 0 || i === all.length - 1);
   return xs.slice(1).flatMap((to, i) => [0.25, 0.5, 0.75, 1].map(share => xs[i]! + share * (to - xs[i]!))).map(x0 => {
     const [a, b] = straight(points.map(({ x, y }) => ({ x: Math.min(x, x0), y })));
     return [a, b, x0];
