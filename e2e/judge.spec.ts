@@ -54,8 +54,9 @@ test('a million shuffles run beside the page, with progress, and can be stopped'
   await openBeans(page);
   await page.getByRole('button', { name: 'A million shuffles' }).click();
   await expect(page.getByText('of 1,000,000 shuffles')).toBeVisible();
-  await page.getByRole('button', { name: 'Stop', exact: true }).click();
-  await expect(page.getByText('Stopped.')).toBeVisible();
+  const panel = page.getByRole('region', { name: 'Shuffle test' });
+  await panel.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(panel.getByText('Stopped.')).toBeVisible();
   await page.getByRole('button', { name: 'Run the shuffles' }).click();
   await expect(page.getByText('20,000 random deals of the same labels within the same shelves, seed 4118.')).toBeVisible();
   await page.getByRole('button', { name: 'A million shuffles' }).click();
@@ -75,7 +76,10 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   await openBeans(page);
   const card = page.getByRole('region', { name: 'Every measure and every treatment' });
   await expect(card.getByRole('row', { name: /^Sound harvest by weight/ })).toContainText('clearly better');
-  await expect(page.getByText(/^Beside the main one 2 measures were looked at/)).toBeVisible();
+  await expect(page.getByText(/^Beside the main one \d+ measures were looked at/)).toBeVisible();
+  await expect(card.getByRole('row')).toHaveCount(17);
+  await expect(page.getByText(/^Luck: how often the same figures under labels dealt anew/)).toBeVisible({ timeout: 60_000 });
+  await expect(card.getByRole('row', { name: /^Root weight/ })).toContainText(/luck \d+ of 100/);
   await card.getByLabel('Weight of Weight of one sound piece').selectOption('3');
   await expect(page.getByText('A rank by weights is a taste, no result.')).toBeVisible();
   await page.getByText('Try it with no effect').click();
@@ -120,6 +124,31 @@ for (const [measure, headline, found] of [
     await expect(page.getByRole('img', { name: /^24 pots by treatment/ })).toBeVisible();
   });
 }
+
+test('classes: all are told, one is counted, and it is said who has more of it, not who is better', async ({ page }) => {
+  await page.goto('/trials');
+  await page.getByRole('link', { name: 'How deep must leaf-mould lie under beetroot?' }).click();
+  await page.waitForURL(/judge$/);
+  await page.waitForSelector('html[data-ready]');
+  await page.getByRole('link', { name: 'Smell', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 2, name: /^“Earthy” came more often under|^Can’t tell yet whether anything differs/ })).toBeVisible();
+  const classes = page.getByRole('region', { name: 'Classes by treatment' });
+  await classes.getByRole('link', { name: 'none' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: '“None” came less often under 2 cm and 8 cm than under 0 cm.' })).toBeVisible();
+  await expect(classes.getByText('none, counted below')).toBeVisible();
+  await expect(page.getByText(/^Whether they differ at all: chi-square, by dealing again/)).toBeVisible();
+});
+
+test('the place on the bench can be allowed for, for a look; what one would do otherwise goes with the next trial', async ({ page }) => {
+  await openBeans(page);
+  await page.getByLabel('Allow for where each pot stands: a slope across and along the bench').check();
+  await expect(page.getByText('Not as planned: the place on the bench allowed for').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the plan' }).click();
+  await expect(page.getByText('Not as planned: the place on the bench allowed for')).toHaveCount(0);
+  await page.getByLabel('What would you do otherwise?').fill('Turn the pots each week.');
+  await page.getByRole('button', { name: 'Keep it for the next one' }).click();
+  await expect(page.getByText('“Turn the pots each week.”').first()).toBeVisible();
+});
 
 test('how much of it: a curve, where it levels off, and the dose that leaves the most', async ({ page }) => {
   await page.goto('/trials');

@@ -28,7 +28,7 @@ export function lessonsOf(data: TrialData, { input, judgement, position, today }
     ...(missed >= 1 ? [`${counted(Math.round(missed), 'step')} of the care ${Math.round(missed) === 1 ? 'was' : 'were'} missed: plan fewer, or somebody to help.`] : []),
     ...(position?.gradientP != null && position.gradientP < 0.05 ? [`The bench rose towards ${position.towards}: cut the blocks across that.`] : []),
     ...(input.units.every(unit => unit.startSize === undefined) ? ['No start sizes were taken: measure before the deal, and it is dealt alike.'] : []),
-    ...data.regrets.map(({ text, by }) => `“${text}”${by === '' ? '' : ` (${by})`}`),
+    ...new Set(data.regrets.map(({ text, by }) => `“${text}”${by === '' ? '' : ` (${by})`}`)),
     ...(data.predictions.length === 0 ? ['Nobody had said what they expected: seal a guess before the start.'] : []),
   ];
 }

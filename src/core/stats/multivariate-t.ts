@@ -21,6 +21,35 @@ export interface LargestT {
  * @param df residual degrees of freedom, > 0
  */
 export function largestT(allCorrelation: readonly (readonly number[])[], df: number): LargestT {
+  // Rounded, so that the same layout is the same question whatever was measured on it, and the answer that of the question.
+  const asked = allCorrelation.map(row => row.map(r => Number(r.toFixed(DIGITS))));
+  const key = `${df} ${asked.join(';')}`;
+  const known = KEPT.get(key);
+  if (known) return known;
+  if (KEPT.size >= MOST_KEPT) KEPT.clear();
+  const made = quantilesKept(makeLargestT(asked, df));
+  KEPT.set(key, made);
+  return made;
+}
+
+// Twelve measures of one trial, and thousands of its made-up seasons, ask the same of the same layout.
+const MOST_KEPT = 64;
+const KEPT = new Map<string, LargestT>();
+const DIGITS = 12;
+
+function quantilesKept({ upperTail, quantile }: LargestT): LargestT {
+  const found = new Map<number, number>();
+  return {
+    upperTail,
+    quantile: p => {
+      const known = found.get(p) ?? quantile(p);
+      found.set(p, known);
+      return known;
+    },
+  };
+}
+
+function makeLargestT(allCorrelation: readonly (readonly number[])[], df: number): LargestT {
   const correlation = withoutRepeats(allCorrelation);
   const k = correlation.length;
   if (k === 0) throw new RangeError('there must be at least one comparison');

@@ -22,11 +22,30 @@ const UPPER_CDF = INNER.points.map(quickNormalCdf);
  */
 export function studentizedRange(k: number, df: number): StudentizedRange {
   if (!(k >= 2)) throw new RangeError(`k must be ≥ 2, got ${k}`);
+  const key = `${k} ${df}`;
+  const known = KEPT.get(key);
+  if (known) return known;
+  if (KEPT.size >= MOST_KEPT) KEPT.clear();
+  const made = makeStudentizedRange(k, df);
+  KEPT.set(key, made);
+  return made;
+}
+
+// Every measure of a trial, and every trial of a simulation, asks for the same few.
+const MOST_KEPT = 64;
+const KEPT = new Map<string, StudentizedRange>();
+
+function makeStudentizedRange(k: number, df: number): StudentizedRange {
   const spread = spreadQuadrature(df);
+  const quantiles = new Map<number, number>();
   const cdf = (q: number): number => (q <= 0 ? 0 : expectation(q, k, spread, INNER, UPPER_CDF));
   return {
     upperTail: q => Math.min(1, Math.max(0, 1 - cdf(q))),
-    quantile: p => solveIncreasing(cdf, p, 0, 4),
+    quantile: p => {
+      const known = quantiles.get(p) ?? solveIncreasing(cdf, p, 0, 4);
+      quantiles.set(p, known);
+      return known;
+    },
   };
 }
 

@@ -20,6 +20,7 @@ import { type BenchUnit, type BenchView, tagsOf } from '@/features/bench/bench-v
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { fullDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
+import { Later } from '@/ui/Later';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { AuditList } from '@/features/audit/AuditList';
@@ -34,6 +35,7 @@ import { ShufflePanel } from './ShufflePanel';
 import { Spoiled } from './Spoiled';
 import { type LogLine, Tables } from './Tables';
 import { useJudgement } from './use-judgement';
+import { useWholeTrial } from './use-whole-trial';
 import { differencesOf, WhatIf } from './WhatIf';
 import { AskedComparison } from './AskedComparison';
 import { DosePanel, dosesOf } from './DosePanel';
@@ -61,6 +63,7 @@ const MANY_SHUFFLES = 1_000_000;
 const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), { ssr: false, loading: () => <div style={{ minHeight: 300 }} /> });
 
 interface JudgeViewProps extends LeaveOutDoors {
+  /** Of the readings those of the measure that is shown. */
   readonly data: TrialData;
   readonly first: LookedJudgement;
   readonly bench: BenchView;
@@ -93,7 +96,8 @@ export interface Beside {
 
 /** The verdict: one sentence, how sure, every pot, the shuffles, what may have spoiled it. */
 export function JudgeView({ data, first, bench, system, audit, frozen, log, close, beside, isByMeans, leaveOut, putBackIn, regret }: JudgeViewProps) {
-  const state = useJudgement(data, first);
+  const whole = useWholeTrial(data);
+  const state = useJudgement(whole ?? data, first);
   const [look, setLook] = useState<Look>(first.look);
   const chosen = useChosenUnit();
   const { looked } = state;
@@ -137,30 +141,30 @@ export function JudgeView({ data, first, bench, system, audit, frozen, log, clos
       {data.predictions.length > 0 && <Guesses predictions={data.predictions} best={judgement.verdict.best} call={judgement.verdict.call} records={beside.records} />}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
       {measure && kindOf(measure.scale) === null && <Soft>Judged by means: a weight or a length has one. <Link href={`/trials/${data.trial.id}/judge?measure=${measure.id}&by=ranks`}>Judge it by ranks instead</Link></Soft>}
-      <NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} />
-      <AskedComparison key={`asked ${looked.look.measureId}`} question={data.trial.question} agreed={agreedPair(data.trial.rules, input.treatments)} looked={looked} printValue={printValue} />
-      {doses && <DosePanel doses={doses} printValue={printValue} isWeight={measure?.unit === 'g'} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
-      <ScorecardPanel data={data} look={first.look} card={beside.card} tags={tags} control={input.control} bases={beside.bases} />
-      {measure?.unit === 'g' && <WorthPanel key={`worth ${looked.look.measureId}`} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} />}
-      {beside.seasons.length > 0 && looked.look.measureId === first.look.measureId && <SeasonsPanel seasons={beside.seasons} />}
-      {measure && <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />}
-      <Firmness looked={looked} position={looked.look.measureId === first.look.measureId ? beside.position : null} />
-      <TwoParts>
+      <Later><NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} /></Later>
+      <Later><AskedComparison key={`asked ${looked.look.measureId}`} question={data.trial.question} agreed={agreedPair(data.trial.rules, input.treatments)} looked={looked} printValue={printValue} /></Later>
+      {doses && <Later><DosePanel doses={doses} printValue={printValue} isWeight={measure?.unit === 'g'} worthPerKg={data.trial.money?.worthPerKg ?? null} /></Later>}
+      <Later><ScorecardPanel trialId={data.trial.id} whole={whole} look={first.look} card={beside.card} tags={tags} control={input.control} bases={beside.bases} /></Later>
+      {measure?.unit === 'g' && <Later><WorthPanel key={`worth ${looked.look.measureId}`} contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control={input.control} unitWord={input.unitWord} costs={beside.costs} worthPerKg={data.trial.money?.worthPerKg ?? null} /></Later>}
+      {beside.seasons.length > 0 && looked.look.measureId === first.look.measureId && <Later><SeasonsPanel seasons={beside.seasons} /></Later>}
+      {measure && <Later><GrowthPanel key={`growth ${measure.id}`} data={whole ?? data} measure={measure} /></Later>}
+      <Later><Firmness looked={looked} position={looked.look.measureId === first.look.measureId ? beside.position : null} /></Later>
+      <Later><TwoParts>
         <div>
           <h2>Where they stood</h2>
           <Bench view={bench} label={`The bench from above: the fuller the crown, the more ${input.response}`} lens={lensOf(looked, printValue)} />
         </div>
         <div>
-          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || kindOf(each.scale) === null)} unit={unit} unitWord={input.unitWord} printValue={printValue} onLook={lookAgain} />
-          <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
+          <WhatIf planned={first.look} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || (whole !== null && kindOf(each.scale) === null))} unit={unit} unitWord={input.unitWord} printValue={printValue} onLook={lookAgain} />
+          <Spoiled looked={looked} mentions={unitsToMention(whole ?? data, looked.look)} brokenRounds={brokenRounds(data)} />
           <Rivals rivals={beside.rivals} />
           <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
           <AuditList {...audit} />
           {!isClosed && <Closing close={close} />}
         </div>
-      </TwoParts>
-      <NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} regret={regret} />
-      <Tables looked={looked} log={log} printValue={printValue} />
+      </TwoParts></Later>
+      <Later><NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} regret={regret} /></Later>
+      <Later><Tables looked={looked} log={log} printValue={printValue} /></Later>
     </>
   );
 }

@@ -19,7 +19,9 @@ import { howOften } from './how-often';
 import { type LuckState, useLuck } from './use-luck';
 
 interface ScorecardPanelProps {
-  readonly data: TrialData;
+  readonly trialId: string;
+  /** With the readings of all measures; null while they are on their way. */
+  readonly whole: TrialData | null;
   readonly look: Look;
   readonly card: Scorecard;
   readonly tags: readonly TagView[];
@@ -31,10 +33,10 @@ interface ScorecardPanelProps {
 const WEIGHTS = [0, 1, 2, 3] as const;
 
 /** All that was measured beside each other, each by its own method; and whose favourite wins when measures are weighed. */
-export function ScorecardPanel({ data, look, card, tags, control, bases }: ScorecardPanelProps) {
+export function ScorecardPanel({ trialId, whole, look, card, tags, control, bases }: ScorecardPanelProps) {
   const treatments = card.rows[0]?.cells.map(cell => cell.treatment) ?? [];
   const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() => Object.fromEntries(card.rows.map(row => [row.measureId, row.isMain ? 3 : 0])));
-  const luck = useLuck(data, look, card.rows.filter(row => row.isByMean).map(row => row.measureId));
+  const luck = useLuck(whole, look, card.rows.filter(row => row.isByMean).map(row => row.measureId));
   const ranked = weightedRank(card.rows, weights);
   const wins = winsOf(card);
   const isWeighed = card.rows.some(row => !row.isMain && (weights[row.measureId] ?? 0) > 0);
@@ -46,7 +48,7 @@ export function ScorecardPanel({ data, look, card, tags, control, bases }: Score
         <tbody>
           {card.rows.map(row => (
             <tr key={row.measureId}>
-              <th scope="row"><Link href={`/trials/${data.trial.id}/judge?measure=${row.measureId}`}>{row.name}</Link><small>{row.isMain ? 'the main one' : row.sameAs === null ? `found along the way; ${row.better === 'neither' ? 'a difference, no gain' : `${row.better} is better`}` : `says the same as ${row.sameAs.toLowerCase()}`}</small></th>
+              <th scope="row"><Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link><small>{row.isMain ? 'the main one' : row.sameAs === null ? `found along the way; ${row.better === 'neither' ? 'a difference, no gain' : `${row.better} is better`}` : `says the same as ${row.sameAs.toLowerCase()}`}</small></th>
               {row.cells.map(cell => <td key={cell.treatment} data-call={toneOf(cell.call, row.better)}>{cell.words || '—'}{cell.call !== null && <small>{row.better === 'neither' ? DIFFERENCE_WORDS[cell.call] : CALL_WORDS[cell.call]}</small>}{cell.call !== null && <small data-luck>{luckOfCell(cell, row, luck.lucks)}</small>}</td>)}
               <td data-method>{row.method}</td>
               <td>{row.better !== 'neither' && <select aria-label={`Weight of ${row.name}`} value={weights[row.measureId] ?? 0} onChange={event => setWeights({ ...weights, [row.measureId]: Number(event.target.value) })}>{WEIGHTS.map(weight => <option key={weight} value={weight}>{weight}</option>)}</select>}</td>

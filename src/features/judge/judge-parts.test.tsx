@@ -44,7 +44,7 @@ jest.mock('@/workers/judge-job', () => ({
 
 describe('the scorecard', () => {
   const card = scorecardOf(data, looked.look, () => print);
-  const show = () => render(<ScorecardPanel data={data} look={looked.look} card={card} tags={tagsOf(data)} control="plain water" bases={[{ name: 'Main harvest, a square metre', cells: [{ treatment: 'feed 1', words: '9 kg' }] }]} />);
+  const show = () => render(<ScorecardPanel trialId="t" whole={data} look={looked.look} card={card} tags={tagsOf(data)} control="plain water" bases={[{ name: 'Main harvest, a square metre', cells: [{ treatment: 'feed 1', words: '9 kg' }] }]} />);
   test('stands every measure beside the others, the main one first, and says how many by luck', () => {
     show();
     const rows = within(screen.getByRole('region', { name: 'Every measure and every treatment' })).getAllByRole('row');

@@ -18,7 +18,8 @@ export function useJudgement(data: TrialData, first: LookedJudgement) {
   const [state, setState] = useState<JudgingState>({ looked: first, progress: null, standing: 'ready' });
   const job = useRef<JudgeJob<LookedJudgement> | null>(null);
   useEffect(() => {
-    setState({ looked: first, progress: null, standing: 'ready' });
+    // On the first pass it stands there already: setting it again would render the whole page twice before it takes input.
+    setState(before => (before.looked === first ? before : { looked: first, progress: null, standing: 'ready' }));
     return () => job.current?.cancel();
   }, [first]);
 

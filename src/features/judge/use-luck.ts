@@ -15,13 +15,14 @@ export interface LuckState {
 
 const NONE: Pick<LuckState, 'lucks' | 'progress' | 'standing'> = { lucks: [], progress: null, standing: 'running' };
 
-/** Shuffles the measures one after another in a worker, from when the page stands; stopped, it keeps what is through. */
-export function useLuck(data: TrialData, look: Look, measureIds: readonly string[]): LuckState {
+/** Shuffles the measures one after another in a worker, from when the whole trial is there; stopped, it keeps what is through. */
+export function useLuck(data: TrialData | null, look: Look, measureIds: readonly string[]): LuckState {
   const [state, setState] = useState(NONE);
   const job = useRef<JudgeJob<readonly MeasureLuck[]> | null>(null);
   const ids = measureIds.join();
   const start = useCallback((): void => {
     job.current?.cancel();
+    if (!data) return;
     setState(NONE);
     const started = startLuck(data, look, ids === '' ? [] : ids.split(','), ({ done, total, lucks }) => {
       if (job.current === started) setState({ lucks, progress: { done, total }, standing: 'running' });

@@ -57,7 +57,7 @@ export default async function JudgePage(props: JudgePageProps) {
     const findings = fairnessAudit(data, own?.cv ?? STARTING_GUESS_CV.cv);
     return (
       <JudgeView
-        data={state === 'closed' ? data : { ...data, predictions: [] }} first={looked} bench={bench} system={garden.system} isByMeans={by === 'means' && measure !== undefined && kindOf(measure.scale) !== null}
+        data={{ ...data, readings: data.readings.filter(reading => reading.measureId === looked.look.measureId), predictions: state === 'closed' ? data.predictions : [] }} first={looked} bench={bench} system={garden.system} isByMeans={by === 'means' && measure !== undefined && kindOf(measure.scale) !== null}
         audit={{ findings, checks: Object.keys(AUDIT_CHECKS).length }}
         beside={await besideVerdict(data, looked, findings)}
         frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null}
