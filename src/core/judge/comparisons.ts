@@ -73,7 +73,7 @@ function familiesOf(combinations: readonly (Combination | undefined)[], spread: 
 }
 
 /** As if the largest of so many t were covered by their sum: never too little. */
-function equalShares(count: number, df: number): LargestT {
+export function equalShares(count: number, df: number): LargestT {
   return { upperTail: t => Math.min(1, count * tTwoSidedP(t, df)), quantile: p => tQuantile(1 - (1 - p) / (2 * count), df) };
 }
 

@@ -21,6 +21,59 @@ const input = (kind: KindInput['kind'], units: readonly KindUnit[], changes: Par
   kind, response: 'spots', unitWord: 'pot', treatmentName: 'spray', treatments: [...new Set(units.map(each => each.treatment))], control: 'none', blockNames: [], isPaired: false, units, better: 'higher', margin: null, confidence: 0.95, seed: 1, isDeclared: true, ...changes,
 });
 
+describe('the rule of the call, whatever the kind', () => {
+  const kinds = ['count', 'proportion', 'ordinal', 'time'] as const;
+  const drawn = fc.record({ a: fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 3, maxLength: 6 }), b: fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 3, maxLength: 6 }), kind: fc.constantFrom(...kinds) });
+  const unitsOf = (kind: KindInput['kind'], a: readonly number[], b: readonly number[], names: readonly [string, string]): readonly KindUnit[] =>
+    [a, b].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, names[t] ?? '', value, { outOf: kind === 'proportion' ? 9 : null, hasCome: kind === 'time' && value < 8 })));
+  const MIRRORED: Readonly<Record<string, string>> = { better: 'worse', worse: 'better', 'clearly-better': 'clearly-worse', 'clearly-worse': 'clearly-better' };
+
+  test('swapping names swaps the verdict', () => {
+    fc.assert(fc.property(drawn, ({ a, b, kind }) => {
+      const one = judgeKind(input(kind, unitsOf(kind, a, b, ['none', 'fed']))).contrasts[0];
+      const other = judgeKind(input(kind, unitsOf(kind, a, b, ['fed', 'none']))).contrasts[0];
+      if (!one?.estimable || !other?.estimable) throw new Error('both must be comparable');
+      expect(other.p).toBeCloseTo(one.p, 9);
+      expect(other.call).toBe(MIRRORED[one.call] ?? one.call);
+    }), { numRuns: 60 });
+  });
+
+  test('lower is better turns every call round, and nothing else', () => {
+    fc.assert(fc.property(drawn, ({ a, b, kind }) => {
+      const units = unitsOf(kind, a, b, ['none', 'fed']);
+      const [up, down] = (['higher', 'lower'] as const).map(better => judgeKind(input(kind, units, { better })).contrasts[0]);
+      if (!up?.estimable || !down?.estimable) throw new Error('both must be comparable');
+      expect(down.call).toBe(MIRRORED[up.call] ?? up.call);
+      expect([down.p, down.difference, down.ci]).toEqual([up.p, up.difference, up.ci]);
+    }), { numRuns: 60 });
+  });
+
+  test('a wider margin never turns “no difference that matters” into “can’t tell”', () => {
+    fc.assert(fc.property(drawn, fc.double({ min: 0.01, max: 5, noNaN: true }), fc.double({ min: 1, max: 4, noNaN: true }), ({ a, b, kind }, amount, wider) => {
+      const units = unitsOf(kind, a, b, ['none', 'fed']);
+      const callAt = (size: number) => judgeKind(input(kind, units, { margin: { kind: 'absolute', amount: size } })).contrasts[0]?.call;
+      if (callAt(amount) === 'no-difference-that-matters') expect(callAt(amount * wider)).toBe('no-difference-that-matters');
+    }), { numRuns: 60 });
+  });
+
+  test('ranks don’t ask in what the steps are numbered', () => {
+    fc.assert(fc.property(drawn, ({ a, b }) => {
+      const [plain, stretched] = [(value: number) => value, (value: number) => value * 10 + 3].map(of => judgeKind(input('ordinal', unitsOf('ordinal', a.map(of), b.map(of), ['none', 'fed']))).contrasts[0]);
+      if (!plain?.estimable || !stretched?.estimable) throw new Error('both must be comparable');
+      expect([stretched.p, stretched.call, stretched.effect?.value]).toEqual([plain.p, plain.call, plain.effect?.value]);
+    }), { numRuns: 40 });
+  });
+
+  test('in whatever order the units come, the verdict is one', () => {
+    fc.assert(fc.property(drawn, ({ a, b, kind }) => {
+      const units = unitsOf(kind, a, b, ['none', 'fed']);
+      const [there, back] = [units, [...units].reverse()].map(list => judgeKind(input(kind, list, { treatments: ['none', 'fed'] })));
+      expect(back?.headline).toBe(there?.headline);
+      expect(back?.contrasts.map(contrast => contrast.call)).toEqual(there?.contrasts.map(contrast => contrast.call));
+    }), { numRuns: 40 });
+  });
+});
+
 describe('layouts that deal at two levels, or both ways', () => {
   const beds = ['mulched', 'bare'].flatMap((bed, b) => ['none', 'fed'].map((feed, f) => ({ treatment: `${bed} ${feed}`, bed, b, f })));
   const split = (value: (block: number, b: number, f: number) => number): KindInput => input('count', [0, 1, 2, 3].flatMap(block => beds.map(({ treatment, bed, b, f }, i) => unit(block * 4 + i, treatment, value(block, b, f), { blocks: [String(block)], wholePlot: bed }))), { control: 'bare none', blockNames: ['strip'] });

@@ -3,7 +3,8 @@ import { v7 } from 'uuid';
 import { closedPower } from '@/core/design/closed-power';
 import { toldApart } from '@/core/design/tell-apart';
 import { chiSquareDraw } from '@/core/stats/chi-square-draw';
-import { largestT } from '@/core/stats/multivariate-t';
+import { tQuantile } from '@/core/stats/distributions';
+import { normalDraw } from '@/core/stats/normal-draw';
 import { powerOfT } from '@/core/stats/power';
 import { seededRandom } from '@/core/stats/seeded-random';
 import { readBench } from '@/core/trial/bench-form';
@@ -14,7 +15,8 @@ import { QUESTION_PATTERNS } from '@/core/trial/question-patterns';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { dryRuns } from './dry-run';
 import { plannedInput, type PlannedTrial } from './planned-input';
-import { simulateVerdicts } from './simulate-verdicts';
+import { judgeWithoutShuffle } from './judge';
+import { simulateVerdicts, WHOLE_PLOT_SHARE } from './simulate-verdicts';
 import { sizeCurve, sizesFor, splitsOf } from './size-curve';
 
 const planOf = (treatments: number, each: number, margin: PlannedTrial['margin'] = null, blocks = 0): PlannedTrial => ({
@@ -49,8 +51,8 @@ test('a margin in percent is judged by Fieller’s interval, and asks for more',
   expect(shares[1]?.clearlySeen).toBeLessThan(shares[0]?.seen ?? 0);
 });
 
-// Two covers on whole beds, two feeds within: by hand, with beds half as spread as plots, the variances of the three
-// comparisons are 2, 2.5 and 2.5 σ²/b and their covariances 1, 1 and 1.5. The first lies within beds: 2b − 2 degrees of freedom.
+// Two covers on whole beds, two feeds within. The first comparison lies within beds: 2b − 2 degrees of freedom, a variance of
+// 2 σ²/b, and, as the judge has it where comparisons have several degrees of freedom, an equal share of the 5% for each of three.
 test('in a split plot what lies within beds is seen as often as the closed form says', () => {
   const covers = ['bare', 'mulched'].flatMap(cover => ['water', 'feed'].map(feed => ({ cover, feed })));
   const treatments = trialFixture({ treatments: 4 }).treatments.map((treatment, i) => ({ ...treatment, levels: { ...covers[i] }, name: `${covers[i]?.cover} ${covers[i]?.feed}` }));
@@ -58,10 +60,35 @@ test('in a split plot what lies within beds is seen as often as the closed form 
   const plan: PlannedTrial = { ...planOf(4, 1), treatments, wish: { ...BLANK_LAYOUT, kind: 'split-plot', each: 1, blockCount: b, blockWord: 'strip', wholeFactor: 'cover', wholeWord: 'bed' } };
   const run = simulateVerdicts(plannedInput(plan, 1), { cv: 0.2, effect: 0.4 }, 3);
   run?.run(20_000);
-  const [r12, r23] = [1 / Math.sqrt(2 * 2.5), 1.5 / 2.5];
-  const critical = largestT([[1, r12, r12], [r12, 1, r23], [r12, r23, 1]], 2 * b - 2).quantile(0.95);
+  const critical = tQuantile(1 - 0.05 / 6, 2 * b - 2);
   expect(Math.abs((run?.shares().seen ?? 9) - powerOfT(0.4 / (0.2 * Math.sqrt(2 / b)), critical, 2 * b - 2))).toBeLessThan(3 * Math.sqrt(0.25 / 20_000));
   expect(run?.shares().falseAlarm).toBeLessThan(0.06);
+});
+
+test('the planner calls a split plot as often as the judge does of seasons drawn plot by plot', () => {
+  const covers = ['bare', 'mulched'].flatMap(cover => ['water', 'feed'].map(feed => ({ cover, feed })));
+  const treatments = trialFixture({ treatments: 4 }).treatments.map((treatment, i) => ({ ...treatment, levels: { ...covers[i] }, name: `${covers[i]?.cover} ${covers[i]?.feed}` }));
+  const plan: PlannedTrial = { ...planOf(4, 1), treatments, wish: { ...BLANK_LAYOUT, kind: 'split-plot', each: 1, blockCount: 5, blockWord: 'strip', wholeFactor: 'cover', wholeWord: 'bed' } };
+  const input = plannedInput(plan, 1);
+  const planned = simulateVerdicts(input, { cv: 0.2, effect: 0.4 }, 3);
+  planned?.run(20_000);
+  const SEASONS = 200;
+  let seen = 0;
+  for (let seed = 1; seed <= SEASONS; seed++) {
+    const random = seededRandom(seed);
+    const bedLuck = new Map<string, number>();
+    const units = input.units.map(unit => {
+      const bed = `${unit.blocks.join()} ${unit.wholePlot}`;
+      const luck = bedLuck.get(bed) ?? WHOLE_PLOT_SHARE * 0.2 * normalDraw(random);
+      bedLuck.set(bed, luck);
+      return { ...unit, value: 1 + (unit.treatment === input.treatments[1] ? 0.4 : 0) + luck + 0.2 * normalDraw(random) };
+    });
+    const call = judgeWithoutShuffle({ ...input, units }).contrasts.find(contrast => contrast.treatment === input.treatments[1])?.call;
+    seen += Number(call === 'better' || call === 'clearly-better');
+  }
+  // The comparison lies within beds, so that their luck does not touch it.
+  const share = planned?.shares().seen ?? 9;
+  expect(Math.abs(seen / SEASONS - share)).toBeLessThan(4 * Math.sqrt((share * (1 - share)) / SEASONS));
 });
 
 test('one unit each leaves nothing to simulate', () => {

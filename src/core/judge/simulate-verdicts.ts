@@ -6,6 +6,7 @@ import { largestT } from '@/core/stats/multivariate-t';
 import { normalDraw } from '@/core/stats/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/seeded-random';
 import { callOf, isBetter, isWorse } from './call';
+import { equalShares } from './comparisons';
 import type { JudgeInput } from './judge-input';
 import { satterthwaiteDf, type Strata, strataOf } from './spread';
 import { buildTrialModel } from './trial-model';
@@ -184,11 +185,13 @@ interface Critical {
 function criticalsOf(differences: readonly Combination[], { expected, dfOf }: Noise, confidence: number): readonly Critical[] {
   const sizes = differences.map(each => Math.sqrt(expected(each, each)));
   const correlations = differences.map((a, i) => differences.map((b, j) => (i === j ? 1 : expected(a, b) / (sizes[i]! * sizes[j]!))));
+  // As the judge: no one t covers two sizes of unit.
+  const isMixed = new Set(differences.map(each => dfOf(each).toPrecision(9))).size > 1;
   const made = new Map<string, Critical>();
   return differences.map(difference => {
     const df = dfOf(difference);
     const key = df.toPrecision(9);
-    const found = made.get(key) ?? { critical: largestT(correlations, df).quantile(confidence), equivalence: tQuantile(confidence, df) };
+    const found = made.get(key) ?? { critical: (isMixed ? equalShares(differences.length, df) : largestT(correlations, df)).quantile(confidence), equivalence: tQuantile(confidence, df) };
     made.set(key, found);
     return found;
   });

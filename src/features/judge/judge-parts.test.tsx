@@ -6,7 +6,7 @@ import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import type { KindInput, KindUnit } from '@/core/judge/kind-input';
 import { judgeKind } from '@/core/judge/kind-judge';
 import { scorecardOf } from '@/core/judge/scorecard';
-import { judgeUnderLook, plannedLook } from '@/core/judge/trial-verdict';
+import { judgeUnderLook, type Look, plannedLook } from '@/core/judge/trial-verdict';
 import type { Measure, TrialData } from '@/core/trial/trial-data';
 import { leaveOutFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { tagsOf } from '@/features/bench/bench-view';
@@ -24,6 +24,8 @@ import { RegretForm } from './RegretForm';
 import { Rivals } from './Rivals';
 import { ScorecardPanel } from './ScorecardPanel';
 import { SeasonsPanel } from './SeasonsPanel';
+import { useWholeTrial } from './use-whole-trial';
+import { WhatIf } from './WhatIf';
 import { WorthPanel } from './WorthPanel';
 
 const trial = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });
@@ -77,6 +79,63 @@ describe('the scorecard', () => {
     fireEvent.change(screen.getByLabelText('Weight of Number of sound pieces'), { target: { value: '3' } });
     expect(screen.getByText(/A rank by weights is a taste, no result/)).toBeVisible();
     expect(screen.getAllByRole('listitem')).toHaveLength(3);
+  });
+});
+
+function Shown({ of }: { readonly of: TrialData }) {
+  const whole = useWholeTrial(of);
+  return <p>{whole === null ? 'on its way' : `${whole.picks.length} picks`}</p>;
+}
+
+describe('the whole trial', () => {
+  test('comes after the page, and anew when the page changes', async () => {
+    const answers: ((data: TrialData) => void)[] = [];
+    global.fetch = jest.fn(() => new Promise<Response>(answer => { answers.push(of => answer({ ok: true, json: () => Promise.resolve(JSON.parse(JSON.stringify(of))) } as Response)); }));
+    const { rerender } = render(<Shown of={data} />);
+    expect(screen.getByText('on its way')).toBeVisible();
+    await act(async () => answers[0]?.(data));
+    expect(await screen.findByText('12 picks')).toBeVisible();
+    const fewer = { ...data, picks: data.picks.slice(0, 5) };
+    rerender(<Shown of={fewer} />);
+    expect(screen.getByText('on its way')).toBeVisible();
+    await act(async () => answers[1]?.(fewer));
+    expect(await screen.findByText('5 picks')).toBeVisible();
+  });
+  test('that can’t be fetched leaves the verdict as it stands', async () => {
+    global.fetch = jest.fn().mockRejectedValue(new TypeError('no network'));
+    render(<Shown of={data} />);
+    await waitFor(() => expect(global.fetch).toHaveBeenCalledTimes(1));
+    expect(screen.getByText('on its way')).toBeVisible();
+  });
+  test('on its way, the scorecard stands without its shuffles', () => {
+    jest.mocked(startLuck).mockClear();
+    render(<ScorecardPanel trialId="t" whole={null} look={looked.look} card={scorecardOf(data, looked.look, () => print)} tags={tagsOf(data)} control="plain water" bases={[]} />);
+    expect(startLuck).not.toHaveBeenCalled();
+    expect(screen.getByText('clearly better')).toBeVisible();
+  });
+});
+
+describe('look at it otherwise', () => {
+  const show = (onLook: (look: Look) => void, look: Look = looked.look) => render(<WhatIf planned={looked.look} look={look} measures={data.measures} unit={undefined} unitWord="pot" printValue={print} onLook={onLook} />);
+  test('the place is allowed for on demand, and said not to be as planned', () => {
+    const onLook = jest.fn();
+    const { unmount } = show(onLook);
+    fireEvent.click(screen.getByLabelText(/^Allow for where each pot stands/));
+    expect(onLook).toHaveBeenCalledWith({ ...looked.look, isByPlace: true });
+    unmount();
+    show(onLook, { ...looked.look, isByPlace: true });
+    expect(screen.getByRole('status')).toHaveTextContent('Not as planned: the place on the bench allowed for.');
+    fireEvent.click(screen.getByRole('button', { name: 'Back to the plan' }));
+    expect(onLook).toHaveBeenLastCalledWith(looked.look);
+  });
+  test('a margin that is none is told beside its field, and changes nothing', () => {
+    const onLook = jest.fn();
+    show(onLook);
+    fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: 'a lot' } });
+    expect(screen.getByText('A percentage above zero, or nothing for any difference.')).toBeVisible();
+    expect(onLook).not.toHaveBeenCalled();
+    fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: '12,5 %' } });
+    expect(onLook).toHaveBeenCalledWith({ ...looked.look, margin: { kind: 'percent', percent: 12.5 } });
   });
 });
 
