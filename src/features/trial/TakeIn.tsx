@@ -35,8 +35,9 @@ export function TakeIn() {
 }
 
 const Box = styled.section`
-  display: grid; gap: 6px; justify-items: start; border-top: 1px solid var(--rule); padding-top: 14px;
+  display: grid; gap: 6px; justify-items: start; margin-top: 12px;
   & label { font-weight: 600; }
-  & input { max-width: 100%; }
+  & input { max-width: 100%; font: inherit; }
+  & input::file-selector-button { font: inherit; padding: 4px 12px; background: var(--paper); color: var(--ink); border: 1px solid var(--rule-strong); border-radius: 2px; }
   @media (pointer: coarse) { & input { min-height: 48px; } }
 `;
