@@ -7,6 +7,8 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   workers: 2,
+  // A shared machine stalls for seconds now and then. What passes only at the second go is told by name at the end: look into it.
+  retries: 1,
   timeout: 90_000,
   // A shared machine has slow seconds; what should never come still fails.
   expect: { timeout: 15_000 },

@@ -54,8 +54,9 @@ function browserTests() {
   const file = join(reports, 'browser.json');
   const isGreen = run(process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], { E2E_REPORT: file });
   const stats = readReport(file)?.stats;
-  const failed = (stats?.unexpected ?? 1) + (stats?.flaky ?? 0);
-  return { passed: stats?.expected ?? 0, failed: isGreen ? failed : Math.max(1, failed) };
+  const failed = stats?.unexpected ?? 1;
+  if (stats?.flaky) console.log(`Passed only at the second go, and named above: ${stats.flaky} of the browser tests.`);
+  return { passed: (stats?.expected ?? 0) + (stats?.flaky ?? 0), failed: isGreen ? failed : Math.max(1, failed) };
 }
 
 function readReport(file) {
