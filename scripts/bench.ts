@@ -127,10 +127,10 @@ async function benchVerdictPage(): Promise<void> {
     for (let run = 0; run < 12; run++) {
       const start = performance.now();
       await page.goto(`${origin}/trials/${season.trials[0]?.trial.id}/judge`, { waitUntil: 'commit' });
-      await page.waitForSelector('html[data-ready]');
-      const ready = performance.now() - start;
       await page.getByText(/^Luck: how often/).waitFor();
-      if (run > 0) times.push([ready, performance.now() - start]);
+      const through = performance.now() - start;
+      const ready = await page.evaluate(() => performance.getEntriesByName('ready')[0]?.startTime ?? Number.NaN); // since the request
+      if (run > 0) times.push([ready, through]);
     }
     console.log(`verdict page of ${season.trials[0]?.units.length} pots and ${season.trials[0]?.measures.length} measures in the browser: ready after ${median(times.map(each => each[0])).toFixed(0)} ms, 20,000 shuffles of each measure through after ${median(times.map(each => each[1])).toFixed(0)} ms (median of 11, files of the page known from a first visit)`);
   });

@@ -6,6 +6,7 @@ import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { ShuffleResult } from '@/core/stats/shuffle-test';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
+import { seenGap } from './seen-gap';
 
 ChartJs.register(LinearScale, BarController, BarElement, annotation);
 
@@ -23,11 +24,6 @@ export function ShuffleChart({ shuffle, summary }: ShuffleChartProps) {
       <p aria-hidden><span>no gap</span><span>larger gaps →</span></p>
     </Box>
   );
-}
-
-/** The largest gap that was really seen, in standard errors. */
-export function seenGap(shuffle: ShuffleResult): number {
-  return Math.max(...shuffle.comparisons.map(comparison => comparison.observed));
 }
 
 function shownBins({ histogram, ...shuffle }: ShuffleResult): number {

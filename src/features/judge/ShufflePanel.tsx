@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { testsOf } from '@/core/judge/judge';
@@ -12,9 +13,12 @@ import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { howOften } from './how-often';
 import type { JudgingState } from './use-judgement';
-import { seenGap, ShuffleChart } from './ShuffleChart';
+import { seenGap } from './seen-gap';
 import { useShuffleWatch, type WatchSpeed } from './use-shuffle-watch';
 import { pluralOf } from '@/core/words/plural';
+
+// The chart library is the heaviest part of the page: the page takes input before it is there.
+const ShuffleChart = dynamic(() => import('./ShuffleChart').then(module => module.ShuffleChart), { ssr: false, loading: () => <div style={{ minHeight: 250 }} /> });
 
 interface ShufflePanelProps {
   readonly state: JudgingState;
