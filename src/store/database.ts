@@ -59,7 +59,8 @@ export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): 
 
 /** Whether a row could not be written because of what stands there already, or is missing. */
 export function isClash(error: unknown): boolean {
-  return error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_CONSTRAINT');
+  // By its code alone: the driver makes its errors with whichever Error it met first, which need not be this one.
+  return typeof error === 'object' && error !== null && 'code' in error && String(error.code).startsWith('SQLITE_CONSTRAINT');
 }
 
 function snakeCase(name: string): string {
