@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import knex, { type Knex } from 'knex';
+import { driverCode } from './driver-code';
 import { migrationSource } from './migrations/migration-source';
 
 /** A connection or a transaction: who calls decides what is atomic. */
@@ -59,8 +60,7 @@ export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): 
 
 /** Whether a row could not be written because of what stands there already, or is missing. */
 export function isClash(error: unknown): boolean {
-  // By its code alone: the driver makes its errors with whichever Error it met first, which need not be this one.
-  return typeof error === 'object' && error !== null && 'code' in error && String(error.code).startsWith('SQLITE_CONSTRAINT');
+  return driverCode(error).startsWith('SQLITE_CONSTRAINT');
 }
 
 function snakeCase(name: string): string {

@@ -2,6 +2,7 @@ import { existsSync, statSync } from 'node:fs';
 import BetterSqlite from 'better-sqlite3';
 import { failure, type Result, success } from '@/core/result';
 import type { Database } from './database';
+import { driverCode } from './driver-code';
 
 /** Why a data file was not opened. It is left exactly as it was found. */
 export type DataFileTrouble =
@@ -19,7 +20,7 @@ export function checkDataFile(file: string): Result<'new' | 'sound', DataFileTro
     connection.close();
     return finding === 'ok' ? success('sound') : failure({ kind: 'damaged', file, finding });
   } catch (error) {
-    return failure({ kind: codeOf(error) === 'SQLITE_CANTOPEN' ? 'unreadable' : 'damaged', file, finding: error instanceof Error ? error.message : String(error) });
+    return failure({ kind: driverCode(error) === 'SQLITE_CANTOPEN' ? 'unreadable' : 'damaged', file, finding: error instanceof Error ? error.message : String(error) });
   }
 }
 
@@ -60,8 +61,4 @@ async function latest(db: Database): Promise<void> {
     await db.migrate.forceFreeMigrationsLock();
     await db.migrate.latest();
   }
-}
-
-function codeOf(error: unknown): string {
-  return error instanceof Error && 'code' in error ? String(error.code) : '';
 }
