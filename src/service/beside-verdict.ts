@@ -5,18 +5,14 @@ import { lessonsOf } from '@/core/judge/lessons';
 import { type PositionCheck, positionCheck } from '@/core/judge/position-check';
 import { type Rival, rivalsOf } from '@/core/judge/rivals';
 import { type Scorecard, scorecardOf } from '@/core/judge/scorecard';
-import { type TrackRecord, trackRecords } from '@/core/judge/track-record';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/treatment-cost';
 import { type LookedJudgement, mainMeasure } from '@/core/judge/trial-verdict';
 import { valuePrinter } from '@/core/measure/print-measure';
-import { readerError } from '@/core/measure/reader-error';
 import { yieldBases } from '@/core/measure/yield-bases';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import { unitMeasuresOf } from '@/core/schedule/due-today';
 import type { TrialData } from '@/core/trial/trial-data';
-import { counted } from '@/core/words/plural';
 import { database } from '@/store/database';
-import { guessesByTrial } from '@/store/plan-records';
 import { frozenTrials } from '@/store/verdicts';
 import { today } from './clock';
 import { currentGarden } from './garden';
@@ -28,12 +24,9 @@ export interface BesideVerdict {
   readonly costs: readonly TreatmentCost[];
   readonly position: PositionCheck | null;
   readonly lessons: readonly string[];
-  readonly readerWords: string | null;
   /** The same question in other seasons. */
   readonly seasons: readonly SeasonsTogether[];
   readonly rivals: readonly Rival[];
-  /** How those who guessed here have guessed over all closed trials. */
-  readonly records: readonly TrackRecord[];
 }
 
 export async function besideVerdict(data: TrialData, { look, input, judgement }: LookedJudgement, findings: readonly AuditFinding[]): Promise<BesideVerdict> {
@@ -42,21 +35,9 @@ export async function besideVerdict(data: TrialData, { look, input, judgement }:
   const costs = treatmentCosts(data, today());
   return {
     card: scorecardOf(data, look, measure => valuePrinter(measure, style)), costs, position, bases: basesOf(data, judgement.groups, costs),
-    lessons: lessonsOf(data, { input, judgement, position, today: today() }), readerWords: readerWordsOf(data),
-    seasons: seasonsTogether({ trialId: data.trial.id, question: data.trial.question, closedOn: data.trial.endsOn, contrasts: judgement.contrasts }, await otherSeasons(data.trial.id)), rivals: rivalsOf(data, { findings, position, today: today() }), records: await recordsOf(data),
+    lessons: lessonsOf(data, { input, judgement, position, today: today() }),
+    seasons: seasonsTogether({ trialId: data.trial.id, question: data.trial.question, closedOn: data.trial.endsOn, contrasts: judgement.contrasts }, await otherSeasons(data.trial.id)), rivals: rivalsOf(data, { findings, position, today: today() }),
   };
-}
-
-/** Over all closed trials, of those who guessed in this one; while it runs nobody's guess is told. */
-async function recordsOf(data: TrialData): Promise<readonly TrackRecord[]> {
-  if (data.trial.state !== 'closed') return [];
-  const guesses = await guessesByTrial(database());
-  const here = new Set((guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()));
-  const trials = (await frozenTrials(database())).flatMap(({ trialId, judgement }) => {
-    const { verdict, groups }: Partial<Pick<Judgement, 'verdict' | 'groups'>> = JSON.parse(judgement);
-    return verdict && groups ? [{ predictions: guesses.get(trialId) ?? [], best: verdict.best, call: verdict.call, treatments: groups.length }] : [];
-  });
-  return trackRecords(trials).filter(record => here.has(record.by.toLowerCase()));
 }
 
 /** All closed trials but this one, with what their verdicts rest on. */
@@ -81,18 +62,4 @@ function basesOf(data: TrialData, groups: LookedJudgement['judgement']['groups']
   const money = { name: 'Costs, a unit', cells: found.flatMap(({ treatment, cost }) => (cost === null ? [] : [{ treatment, words: cost.toFixed(2) }])) };
   const isFree = found.every(({ cost }) => cost === null || cost === 0);
   return [...rows, ...(isFree ? [] : [money])].filter(row => row.cells.length > 0);
-}
-
-/** How far the reader is from themself, in every measure that was read twice. */
-function readerWordsOf(data: TrialData): string | null {
-  const words = data.measures.filter(measure => measure.scale !== null).flatMap(measure => {
-    const own = data.readings.filter(reading => reading.measureId === measure.id && reading.value !== null);
-    const pairs = own.filter(reading => reading.isRepeat).flatMap((second): (readonly [number, number])[] => {
-      const first = own.find(each => !each.isRepeat && each.unitId === second.unitId && each.subsample === second.subsample && each.takenOn === second.takenOn);
-      return first?.value != null && second.value !== null ? [[first.value, second.value]] : [];
-    });
-    const error = readerError(pairs);
-    return error ? [`${measure.name}: ${counted(error.pairs, 'value')} read twice differ by ±${Number(error.sd.toPrecision(2))}${measure.unit === '' ? '' : ` ${measure.unit}`}`] : [];
-  });
-  return words.length === 0 ? null : `The reader’s own error: ${words.join('; ')}.`;
 }

@@ -28,6 +28,11 @@ export function findTrial(trialId: string): Promise<TrialData | undefined> {
   return findTrialData(database(), trialId);
 }
 
+/** A trial as far as a verdict asks: of its readings those of one measure and of the main one. */
+export function findTrialFor(trialId: string, measureId: string | undefined): Promise<TrialData | undefined> {
+  return findTrialData(database(), trialId, measureId === undefined ? [] : [measureId]);
+}
+
 /** A trial's log, newest first. */
 export function trialLog(trialId: string): Promise<readonly Change[]> {
   return changesOf(database(), trialId);

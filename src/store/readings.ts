@@ -7,9 +7,9 @@ const readingOf = (row: unknown): Reading => {
   return Reading.parse({ ...found, isRemoval: Boolean(Reflect.get(found, 'isRemoval')), isRepeat: Boolean(Reflect.get(found, 'isRepeat')) });
 };
 
-/** A trial's standing readings, oldest first. */
-export async function standingReadings(db: Database, trialId: string): Promise<readonly Reading[]> {
-  return (await standingRows(db, 'readings', trialId)).map(readingOf);
+/** A trial's standing readings, oldest first; of some of its measures only where these are named. */
+export async function standingReadings(db: Database, trialId: string, measureIds?: readonly string[]): Promise<readonly Reading[]> {
+  return (await standingRows(db, 'readings', trialId, measureIds && { measureId: measureIds })).map(readingOf);
 }
 
 const LAST_DAYS = 3; // a pot that was skipped on the last day may have been read on one of these

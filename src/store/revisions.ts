@@ -2,15 +2,19 @@ import type { Database } from './database';
 
 type EntryTable = 'picks' | 'readings' | 'incidents' | 'careActs';
 
-/** The standing entries of a trial, or of several: those no later revision supersedes, removals left out, oldest first. */
-export function standingRows(db: Database, table: EntryTable, trialId: string | readonly string[]): Promise<readonly unknown[]> {
-  return Promise.resolve(db(table)
+/**
+ * The standing entries of a trial, or of several: those no later revision supersedes, removals left out, oldest first.
+ *
+ * @param only what else a row must hold, by column
+ */
+export function standingRows(db: Database, table: EntryTable, trialId: string | readonly string[], only: Readonly<Record<string, readonly string[]>> = {}): Promise<readonly unknown[]> {
+  const named = db(table)
     .leftJoin(`${table} as later`, 'later.supersedes', `${table}.id`)
     .whereIn(`${table}.trialId`, [trialId].flat())
     .where({ [`${table}.isRemoval`]: false })
-    .whereNull('later.id')
-    .orderBy(`${table}.id`)
-    .select(`${table}.*`));
+    .whereNull('later.id');
+  for (const [column, values] of Object.entries(only)) named.whereIn(`${table}.${column}`, values);
+  return Promise.resolve(named.orderBy(`${table}.id`).select(`${table}.*`));
 }
 
 /** Every revision of one unit's entries, removed and superseded ones too, newest first. */

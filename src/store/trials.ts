@@ -32,14 +32,19 @@ export async function trialsOf(db: Database, gardenId: string): Promise<readonly
   return rows.map(trialOf);
 }
 
-/** One trial, whole. */
-export async function findTrialData(db: Database, id: string): Promise<TrialData | undefined> {
+/**
+ * One trial, whole.
+ *
+ * @param measureIds of its readings those of these measures and of the main one only: what a verdict asks for is a small part of a long season
+ */
+export async function findTrialData(db: Database, id: string, measureIds?: readonly string[]): Promise<TrialData | undefined> {
   const trial = await findTrial(db, id);
   if (!trial) return undefined;
   const plan = await planOf(db, trial);
   const care = await carePlanOf(db, id);
+  const isWanted = (measure: Measure): boolean => measure.isMain || (measureIds ?? []).includes(measure.id);
   return {
-    ...plan, picks: await standingPicks(db, id), readings: await standingReadings(db, id), incidents: await standingIncidents(db, id),
+    ...plan, picks: await standingPicks(db, id), readings: await standingReadings(db, id, measureIds && plan.measures.filter(isWanted).map(measure => measure.id)), incidents: await standingIncidents(db, id),
     care, products: (await productsOf(db, trial.gardenId, true)).filter(product => care.rules.some(rule => rule.material?.productId === product.id)),
     predictions: await predictionsOf(db, id), amendments: await amendmentsOf(db, id), regrets: await regretsOf(db, id),
   };

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
-import { judgeWithoutShuffle, shuffleProblemOf, testsOf, withShuffle } from '@/core/judge/judge';
+import { judgeWithoutShuffle, shuffleProblemOf, withShuffle } from '@/core/judge/judge';
+import { testsOf } from '@/core/judge/judge-input';
 import { judgeInputOf, judgeUnderLook, type Look, type LookedJudgement } from '@/core/judge/trial-verdict';
 import { startShuffleTest } from '@/core/stats/shuffle-test';
 import type { TrialData } from '@/core/trial/trial-data';

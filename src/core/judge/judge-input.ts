@@ -78,3 +78,8 @@ export interface PriorCv {
 
 /** Yields of single pots treated alike: common practice, no source. */
 export const STARTING_GUESS_CV: PriorCv = { cv: 0.3, source: 'starting-guess' };
+
+/** The treatments but the control, in their order: index i of a shuffle comparison is entry i − 1. */
+export function testsOf(input: JudgeInput): readonly string[] {
+  return input.treatments.filter(name => name !== input.control);
+}

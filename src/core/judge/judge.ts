@@ -5,7 +5,7 @@ import type { ShuffleProblem } from '@/core/stats/shuffle-problem';
 import { runShuffleTest, type ShuffleResult } from '@/core/stats/shuffle-test';
 import { isBetter, isWorse } from './call';
 import { compareEveryPair, compareWithControl } from './comparisons';
-import type { JudgeInput } from './judge-input';
+import { type JudgeInput, testsOf } from './judge-input';
 import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
 import { lookByOwnSpread, lookOnOtherScales } from './other-scales';
 import { latinSquareOf, redealOf } from './redeal-of';
@@ -97,11 +97,6 @@ export function shuffleProblemOf(input: JudgeInput): ShuffleProblem | undefined 
     placeColumns: trial.placeColumns,
     wholePlot: wholes && trial.wholePlot?.map(name => wholes.indexOf(name)),
   };
-}
-
-/** The treatments but the control, in their order: index i of a shuffle comparison is entry i − 1. */
-export function testsOf(input: JudgeInput): readonly string[] {
-  return input.treatments.filter(name => name !== input.control);
 }
 
 function groupsOf(input: JudgeInput, trial: TrialModel): readonly TreatmentGroup[] {

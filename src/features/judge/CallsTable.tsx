@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { testsOf } from '@/core/judge/judge';
+import { testsOf } from '@/core/judge/judge-input';
 import type { Call, Contrast } from '@/core/judge/judgement';
 import type { LookedJudgement } from '@/core/judge/trial-verdict';
 import type { TagView } from '@/features/bench/bench-view';

@@ -17,10 +17,12 @@ import { printP } from './print-value';
 interface FirmnessProps {
   readonly looked: LookedJudgement;
   readonly position: PositionCheck | null;
+  /** The reader's own error, where something was read twice. */
+  readonly readerWords: string | null;
 }
 
 /** How firm it is: with all in, as planned, without mishaps; each unit left out in turn; what is left in the places. */
-export function Firmness({ looked, position }: FirmnessProps) {
+export function Firmness({ looked, position, readerWords }: FirmnessProps) {
   const { judgement, input, allIn, sound } = looked;
   const sets = ([['all', allIn ?? judgement], ['planned', judgement], ['sound', sound ?? judgement]] as const);
   const isOneSet = allIn === null && sound === null;
@@ -35,6 +37,7 @@ export function Firmness({ looked, position }: FirmnessProps) {
       )}
       <EachOut key={input.units.map(unit => unit.value).join()} looked={looked} />
       {position && <p>{positionWords(position, input.unitWord)}</p>}
+      {readerWords && <p>{readerWords}</p>}
     </Box>
   );
 }

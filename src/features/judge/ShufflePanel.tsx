@@ -3,8 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { testsOf } from '@/core/judge/judge';
-import type { JudgeInput } from '@/core/judge/judge-input';
+import { type JudgeInput, testsOf } from '@/core/judge/judge-input';
 import type { ShuffleResult } from '@/core/stats/shuffle-test';
 import type { TagView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';

@@ -24,7 +24,7 @@ import { RegretForm } from './RegretForm';
 import { Rivals } from './Rivals';
 import { ScorecardPanel } from './ScorecardPanel';
 import { SeasonsPanel } from './SeasonsPanel';
-import { useWholeTrial } from './use-whole-trial';
+import { useRest } from './use-rest';
 import { WhatIf } from './WhatIf';
 import { WorthPanel } from './WorthPanel';
 
@@ -83,29 +83,39 @@ describe('the scorecard', () => {
 });
 
 function Shown({ of }: { readonly of: TrialData }) {
-  const whole = useWholeTrial(of);
-  return <p>{whole === null ? 'on its way' : `${whole.picks.length} picks`}</p>;
+  const { rest, isFailed, fetchAgain } = useRest(of.trial.id, looked.look.measureId, of);
+  return <><p>{rest === null ? (isFailed ? 'broken off' : 'on its way') : `${rest.data.picks.length} picks`}</p><button type="button" onClick={fetchAgain}>again</button></>;
 }
 
-describe('the whole trial', () => {
-  test('comes after the page, and anew when the page changes', async () => {
-    const answers: ((data: TrialData) => void)[] = [];
-    global.fetch = jest.fn(() => new Promise<Response>(answer => { answers.push(of => answer({ ok: true, json: () => Promise.resolve(JSON.parse(JSON.stringify(of))) } as Response)); }));
+describe('what stands under a verdict', () => {
+  const answers: ((data: TrialData) => void)[] = [];
+  const answering = () => jest.fn(() => new Promise<Response>(answer => { answers.push(of => answer({ ok: true, json: () => Promise.resolve(JSON.parse(JSON.stringify({ data: of, beside: {}, audit: { findings: [], checks: 0 }, log: [] }))) } as Response)); }));
+  beforeEach(() => { answers.length = 0; });
+  test('comes after the page, and anew when the page changes; until then the old one stands', async () => {
+    global.fetch = answering();
     const { rerender } = render(<Shown of={data} />);
     expect(screen.getByText('on its way')).toBeVisible();
     await act(async () => answers[0]?.(data));
     expect(await screen.findByText('12 picks')).toBeVisible();
     const fewer = { ...data, picks: data.picks.slice(0, 5) };
     rerender(<Shown of={fewer} />);
-    expect(screen.getByText('on its way')).toBeVisible();
+    expect(screen.getByText('12 picks')).toBeVisible();
     await act(async () => answers[1]?.(fewer));
     expect(await screen.findByText('5 picks')).toBeVisible();
   });
-  test('that can’t be fetched leaves the verdict as it stands', async () => {
+  test('that can’t be fetched is said, and fetched again when asked for', async () => {
     global.fetch = jest.fn().mockRejectedValue(new TypeError('no network'));
     render(<Shown of={data} />);
-    await waitFor(() => expect(global.fetch).toHaveBeenCalledTimes(1));
-    expect(screen.getByText('on its way')).toBeVisible();
+    expect(await screen.findByText('broken off')).toBeVisible();
+    global.fetch = answering();
+    fireEvent.click(screen.getByRole('button', { name: 'again' }));
+    await act(async () => answers[0]?.(data));
+    expect(await screen.findByText('12 picks')).toBeVisible();
+  });
+  test('is refused where the server says no', async () => {
+    global.fetch = jest.fn().mockResolvedValue({ ok: false, status: 409, json: () => Promise.resolve({}) });
+    render(<Shown of={data} />);
+    expect(await screen.findByText('broken off')).toBeVisible();
   });
   test('on its way, the scorecard stands without its shuffles', () => {
     jest.mocked(startLuck).mockClear();
@@ -199,7 +209,7 @@ test('a regret is kept for the next one; too short a one says so and stays', asy
 describe('how firm it is', () => {
   test('each unit is left out in turn, and none turns a clear verdict', async () => {
     const user = userEvent.setup();
-    render(<Firmness looked={looked} position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }} />);
+    render(<Firmness looked={looked} position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }} readerWords={null} />);
     expect(screen.getByText(/all three ways of counting are one/)).toBeVisible();
     expect(screen.getByText(/^No slope is left along or across the bench/)).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Leave each pot out in turn' }));
@@ -208,9 +218,10 @@ describe('how firm it is', () => {
   test('with a unit left out the three sets stand beside each other', () => {
     const [first] = data.units;
     const less: TrialData = { ...data, incidents: [leaveOutFixture(first!, { byTreatment: 'no' })] };
-    render(<Firmness looked={judgeUnderLook(less, { ...plannedLook(less, STARTING_GUESS_CV), shuffles: 0 }, judgeWithoutShuffle)} position={{ gradientP: 0.001, towards: 'the right', neighbours: null }} />);
+    render(<Firmness looked={judgeUnderLook(less, { ...plannedLook(less, STARTING_GUESS_CV), shuffles: 0 }, judgeWithoutShuffle)} position={{ gradientP: 0.001, towards: 'the right', neighbours: null }} readerWords="The reader’s own error: none to speak of." />);
     expect(within(screen.getByRole('region', { name: 'The verdict by which units count' })).getAllByRole('row').map(row => row.textContent?.match(/\d+ pots/)?.[0])).toEqual([undefined, '12 pots', '11 pots', '11 pots']);
     expect(screen.getByText(/^What is left rises towards the right of the bench/)).toBeVisible();
+    expect(screen.getByText('The reader’s own error: none to speak of.')).toBeVisible();
   });
 });
 

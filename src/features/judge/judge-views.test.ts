@@ -11,7 +11,7 @@ import { valuePrinter } from '@/core/measure/print-measure';
 import { printFigure, printP } from './print-value';
 import { logByDay } from './Tables';
 import { outcomeOf, trackRecords } from '@/core/judge/track-record';
-import { differencesOf } from './WhatIf';
+import { differencesOf } from './differences';
 import { workingOf } from './working';
 
 const beans = demoSeason('2026-11-25').trials[0];

@@ -13,10 +13,15 @@ export interface JudgingState {
   readonly standing: 'ready' | 'running' | 'stopped' | 'failed';
 }
 
-/** The judgement on the page: the server's at first, a worker's as soon as something is changed. */
-export function useJudgement(data: TrialData, first: LookedJudgement) {
+/**
+ * The judgement on the page: the server's at first, a worker's as soon as something is changed.
+ *
+ * @param data null while it is on its way: what is wished for until then is judged as soon as it is there
+ */
+export function useJudgement(data: TrialData | null, first: LookedJudgement) {
   const [state, setState] = useState<JudgingState>({ looked: first, progress: null, standing: 'ready' });
   const job = useRef<JudgeJob<LookedJudgement> | null>(null);
+  const [wish, setWish] = useState<Look | null>(null);
   useEffect(() => {
     // On the first pass it stands there already: setting it again would render the whole page twice before it takes input.
     setState(before => (before.looked === first ? before : { looked: first, progress: null, standing: 'ready' }));
@@ -25,6 +30,11 @@ export function useJudgement(data: TrialData, first: LookedJudgement) {
 
   const judge = useCallback((look: Look): void => {
     job.current?.cancel();
+    if (!data) {
+      setWish(look);
+      return;
+    }
+    setWish(null);
     const started = startJudging(data, look, ({ looked, done, total }) => {
       if (job.current === started) setState({ looked, progress: { done, total }, standing: 'running' });
     });
@@ -37,5 +47,6 @@ export function useJudgement(data: TrialData, first: LookedJudgement) {
       },
     );
   }, [data]);
+  useEffect(() => { if (data && wish) judge(wish); }, [data, wish, judge]);
   return { ...state, judge, cancel: (): void => job.current?.cancel() };
 }

@@ -1,9 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { shuffleProblemOf } from '@/core/judge/judge';
 import type { JudgeInput } from '@/core/judge/judge-input';
-import { type ShuffleResult, type ShuffleRun, startShuffleTest } from '@/core/stats/shuffle-test';
+import type { ShuffleResult, ShuffleRun } from '@/core/stats/shuffle-test';
 
 /** A shuffle test as it is watched: what was found so far, and the deal that just fell. */
 export interface WatchedShuffle {
@@ -40,9 +39,8 @@ export function useShuffleWatch(input: JudgeInput) {
     setWatched(null);
     return stop;
   }, [input, stop]);
-  const start = useCallback((speed: WatchSpeed): void => {
-    const problem = shuffleProblemOf(input);
-    const run: ShuffleRun | undefined = problem && startShuffleTest(problem, input.shuffles, input.seed);
+  const start = useCallback(async (speed: WatchSpeed): Promise<void> => {
+    const run = await runOf(input);
     if (!run) return;
     stop();
     setRunning(true);
@@ -56,4 +54,11 @@ export function useShuffleWatch(input: JudgeInput) {
     }, TICK_MS[speed]);
   }, [input, stop]);
   return { watched, isRunning, start, stop };
+}
+
+/** The judge is loaded when somebody wants to watch: the page is there before it. */
+async function runOf(input: JudgeInput): Promise<ShuffleRun | undefined> {
+  const [{ shuffleProblemOf }, { startShuffleTest }] = await Promise.all([import('@/core/judge/judge'), import('@/core/stats/shuffle-test')]);
+  const problem = shuffleProblemOf(input);
+  return problem && startShuffleTest(problem, input.shuffles, input.seed);
 }

@@ -14,9 +14,9 @@ export interface TrialPageProps {
 }
 
 /** A trial's data and its frame, or the page that says there is no such trial. */
-export async function loadTrial({ params }: TrialPageProps): Promise<{ readonly data: TrialData; readonly frame: TrialFrameView; readonly isOpen: boolean }> {
+export async function loadTrial({ params }: TrialPageProps, find = findTrial): Promise<{ readonly data: TrialData; readonly frame: TrialFrameView; readonly isOpen: boolean }> {
   const { trialId } = await params;
-  const data = z.uuid().safeParse(trialId).success ? await findTrial(trialId) : undefined;
+  const data = z.uuid().safeParse(trialId).success ? await find(trialId) : undefined;
   if (!data) notFound();
   const isOpen = isKeyOpen(data.trial);
   const frozen = data.trial.state === 'closed' ? await frozenVerdictOf(trialId) : undefined;

@@ -1,0 +1,25 @@
+import type { Judgement } from '@/core/judge/judgement';
+import { type TrackRecord, trackRecords } from '@/core/judge/track-record';
+import type { Prediction, TrialData } from '@/core/trial/trial-data';
+import { database } from '@/store/database';
+import { guessesByTrial } from '@/store/plan-records';
+import { frozenTrials } from '@/store/verdicts';
+
+/** What was guessed, opened. */
+export interface OpenedGuesses {
+  readonly predictions: readonly Prediction[];
+  /** How those who guessed here have guessed over all closed trials. */
+  readonly records: readonly TrackRecord[];
+}
+
+/** While a trial runs nobody's guess is told. */
+export async function openedGuesses(data: TrialData): Promise<OpenedGuesses> {
+  if (data.trial.state !== 'closed' || data.predictions.length === 0) return { predictions: [], records: [] };
+  const guesses = await guessesByTrial(database());
+  const here = new Set((guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()));
+  const trials = (await frozenTrials(database())).flatMap(({ trialId, judgement }) => {
+    const { verdict, groups }: Partial<Pick<Judgement, 'verdict' | 'groups'>> = JSON.parse(judgement);
+    return verdict && groups ? [{ predictions: guesses.get(trialId) ?? [], best: verdict.best, call: verdict.call, treatments: groups.length }] : [];
+  });
+  return { predictions: data.predictions, records: trackRecords(trials).filter(record => here.has(record.by.toLowerCase())) };
+}
