@@ -63,6 +63,21 @@ test('a million shuffles run beside the page, with progress, and can be stopped'
   await expect(page.getByText('1,000,000 random deals of the same labels within the same shelves, seed 4118.')).toBeVisible({ timeout: 40_000 });
 });
 
+test('the verdict stands before the rest of its page; what is asked of it meanwhile is done, and a broken connection is said', async ({ page }) => {
+  let isBroken = true;
+  await page.route('**/api/verdict/**', route => (isBroken ? route.abort() : route.continue()));
+  await openBeans(page);
+  await expect(page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();
+  await expect(page.getByText('What stands under the verdict didn’t come: the connection broke off.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'All that was measured' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'A million shuffles' }).click();
+  isBroken = false;
+  await page.getByRole('button', { name: 'Fetch it again' }).click();
+  await expect(page.getByText('of 1,000,000 shuffles')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'All that was measured' })).toBeVisible();
+  await expect(page.getByText('the connection broke off')).toHaveCount(0);
+});
+
 test('the frozen sentence stands on Today, and the picks of a closed trial can’t be changed', async ({ page, openPage }) => {
   await openPage('/');
   await expect(page.getByRole('link', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();

@@ -16,19 +16,24 @@ import { freshGardenForEachTest } from './garden-fixture';
 import { closeTrial } from './judge';
 import { dealTrial, lockPlan } from './lay-out';
 import { newId } from './new-id';
+import { predict } from './predict';
 import { regret } from './regret';
+import { rememberedJudge } from './remembered-judge';
 import { reportFile } from './report';
-import { findTrial } from './trials';
+import { findTrial, findTrialFor } from './trials';
+import { openedGuesses } from './guesses';
+import { lookAt, restOfVerdict, verdictUnder } from './verdict';
 import { takePick } from './weigh';
 
 freshGardenForEachTest();
 
-async function weighed(isBlind = false): Promise<TrialData> {
+async function weighed(isBlind = false, isGuessed = false): Promise<TrialData> {
   const trial = await askTrial({ question: 'Does “feed” help & <b>how</b>?', crop: 'beans', picked: 'beans', unitWord: 'pot', startsOn: addDays(today(), -30), endsOn: addDays(today(), 60), treatments: [{ name: 'plain water' }, { name: 'feed' }], control: 0, summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15' });
   if (!trial.ok) throw new Error(JSON.stringify(trial.trouble));
   const { id } = trial.value;
   await dealTrial(id, { kind: 'complete-randomisation', unitsEach: '4', blockCount: '2', blockWord: 'shelf', unitWidth: '25 cm', isBlind });
   await lockPlan(id);
+  if (isGuessed) await predict(id, { by: 'Ines', expects: 'feed', why: 'It always does.' });
   const data = await dataOf(id);
   for (const [i, unit] of data.units.entries()) {
     const isFed = data.treatments.find(treatment => treatment.id === unit.treatmentId)?.name === 'feed';
@@ -95,6 +100,36 @@ test('what stands beside a verdict is there, and the next trial learns from it',
   const beside = await besideVerdict(data, { look: plannedLook(data, STARTING_GUESS_CV), input, judgement: judge(input), allIn: null, sound: null }, []);
   expect(beside.card.rows[0]?.cells.map(cell => cell.call)).toEqual([null, 'clearly-better']);
   expect((await earlierTrial(data.trial.id))?.lessons).toEqual(beside.lessons);
+});
+
+test('what stands under a verdict comes with the whole trial, guesses sealed until it is closed, and not before the key is open', async () => {
+  const { trial, predictions } = await weighed(false, true);
+  expect(predictions).toHaveLength(1);
+  expect(await restOfVerdict(trial.id)).toMatchObject({ ok: true, value: { data: { predictions: [], picks: expect.objectContaining({ length: 8 }) }, log: expect.arrayContaining([{ at: expect.any(String), what: 'plan locked' }]) } });
+  expect(await openedGuesses(await dataOf(trial.id))).toEqual({ predictions: [], records: [] });
+  await closeTrial(trial.id);
+  expect(await restOfVerdict(trial.id)).toMatchObject({ ok: true, value: { data: { predictions: [{ by: 'Ines', expects: 'feed' }] } } });
+  expect(await openedGuesses(await dataOf(trial.id))).toMatchObject({ predictions: [{ by: 'Ines' }], records: [{ by: 'Ines' }] });
+  expect(await restOfVerdict(newId())).toMatchObject({ ok: false, trouble: { kind: 'no-such-trial' } });
+  expect(await restOfVerdict((await weighed(true)).trial.id)).toMatchObject({ ok: false, trouble: { kind: 'key-shut' } });
+});
+
+test('the verdict rests on the trial as far as it is loaded, and is the one of the whole trial', async () => {
+  const whole = await weighed();
+  const part = (await findTrialFor(whole.trial.id, undefined))!;
+  expect(verdictUnder(part, await lookAt(part))).toEqual(verdictUnder(whole, await lookAt(whole)));
+  expect((await lookAt(whole, whole.measures.find(measure => !measure.isMain)?.id)).measureId).not.toBe((await lookAt(whole, newId())).measureId);
+});
+
+test('a verdict is remembered for the very same input only, and the oldest is forgotten', async () => {
+  const data = await weighed();
+  const input = { ...judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV)), shuffles: 50 };
+  const first = rememberedJudge(input);
+  expect(first).toEqual(judge(input));
+  expect(rememberedJudge(structuredClone(input))).toBe(first);
+  expect(rememberedJudge({ ...input, margin: { kind: 'percent', percent: 90 } })).not.toEqual(first);
+  for (let seed = 1000; seed < 1030; seed++) rememberedJudge({ ...input, seed });
+  expect(rememberedJudge(input)).not.toBe(first);
 });
 
 test('a regret goes with the next trial, and without a name into what is shared', async () => {

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { isBetter } from '@/core/judge/call';
 import type { TrackRecord } from '@/core/judge/track-record';
@@ -29,7 +29,8 @@ import { differencesOf } from './differences';
 const MANY_SHUFFLES = 1_000_000;
 
 // Neither is in the way of the verdict. The chart library is the heaviest part of the page and draws on a canvas only a browser has.
-const RestView = dynamic(() => import('./RestView').then(module => module.RestView), { ssr: false });
+const restView = () => import('./RestView').then(module => module.RestView);
+const RestView = dynamic(restView, { ssr: false });
 const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), { ssr: false, loading: () => <div style={{ minHeight: 300 }} /> });
 
 interface JudgeViewProps extends VerdictDoors {
@@ -56,6 +57,7 @@ interface JudgeViewProps extends VerdictDoors {
 export function JudgeView({ trial, measure: shown, amendments, tags, first, system, frozen, interimLooks, guesses, noGain, byMeans, isByMeans, ...doors }: JudgeViewProps) {
   const { rest, isFailed, fetchAgain } = useRest(trial.id, first.look.measureId, first);
   const state = useJudgement(rest?.data ?? null, first);
+  useEffect(() => void restView(), []); // its code comes while its data are on their way
   const [wished, setWished] = useState<{ readonly of: LookedJudgement; readonly look: Look }>();
   const look = wished?.of === first ? wished.look : first.look; // what went on record meanwhile is in the page's own look
   const { looked } = state;

@@ -48,5 +48,6 @@ export function useJudgement(data: TrialData | null, first: LookedJudgement) {
     );
   }, [data]);
   useEffect(() => { if (data && wish) judge(wish); }, [data, wish, judge]);
-  return { ...state, judge, cancel: (): void => job.current?.cancel() };
+  const waiting = wish && !data ? { done: 0, total: wish.shuffles } : null;
+  return { ...state, progress: waiting ?? state.progress, judge, cancel: (): void => job.current?.cancel() };
 }

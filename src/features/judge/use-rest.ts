@@ -21,10 +21,11 @@ export function useRest(trialId: string, measureId: string, shown: unknown): Res
   // biome-ignore lint/correctness/useExhaustiveDependencies: what the page came with and each try are reasons to ask again
   useEffect(() => {
     const stop = new AbortController();
+    const reader = import('./rest-of-verdict'); // while the answer is on its way
     fetch(`/api/verdict/${trialId}?measure=${measureId}`, { signal: stop.signal })
       .then(async answer => {
         if (!answer.ok) throw new TypeError(`the server answered ${answer.status}`);
-        const [{ RestOfVerdict }, body] = await Promise.all([import('./rest-of-verdict'), answer.json()]);
+        const [{ RestOfVerdict }, body] = await Promise.all([reader, answer.json()]);
         setState({ rest: RestOfVerdict.parse(body), isFailed: false });
       })
       .catch(() => { if (!stop.signal.aborted) setState(before => ({ ...before, isFailed: true })); });
