@@ -1,11 +1,11 @@
-import { fitCounts } from '@/core/stats/count-model';
 import { normalQuantile, tQuantile, tTwoSidedP } from '@/core/stats/distributions';
-import { indicatorColumns } from '@/core/stats/linear-model';
 import { chanceOfLarger, midRanks, rankSumTest, shiftInterval } from '@/core/stats/rank-tests';
 import { type ScoreTest, scoreTest, scoreTestOfSeveral, signFlipP } from '@/core/stats/score-test';
 import { logRank, logRankByDeals, logRankScores, restrictedMeanWait, type Waited } from '@/core/stats/survival';
-import { logChoose, shareDifferenceInterval } from '@/core/stats/binomial';
+import { logChoose, type Share, shareDifferenceInterval } from '@/core/stats/binomial';
+import { exactShareDifferenceInterval } from '@/core/stats/exact-share-difference';
 import { fisherExactP, heterogeneity, mantelHaenszel, type TwoByTwo } from '@/core/stats/two-by-two';
+import { countRatio } from './count-ratio';
 import { type BlockOfTwo, blocksOfTwo, isSplit, type KindInput, type ReadUnit, readUnits, stratumOf } from './kind-input';
 import type { Interval } from './judgement';
 import type { Effect, KindMethod } from './kind-judgement';
@@ -115,8 +115,10 @@ function testPairs(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest | 
   const test = signFlipP(differences, input.seed);
   const mean = differences.reduce((sum, value) => sum + value, 0) / differences.length;
   const n = differences.length;
-  const se = n > 1 ? Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n) : null;
-  const around = (confidence: number): Interval | null => { if (se === null) return null; const half = tQuantile(1 - (1 - confidence) / 2, n - 1) * se; return [mean - half, mean + half]; };
+  const se = n > 1 ? Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n) : 0;
+  const { treated, control } = both(blocks.filter(block => block.treated.length > 0 && block.control.length > 0));
+  // Of yes and no a few pairs often give one and the same difference: the interval is that of the two shares, as if they were no pairs.
+  const around = (confidence: number): Interval | null => { if (isYesNo(input)) return singlesInterval(shareOf(treated), shareOf(control), confidence); if (!(se > 0)) return null; const half = tQuantile(1 - (1 - confidence) / 2, n - 1) * se; return [mean - half, mean + half]; };
   return { method: 'sign-flip', p: test.p, shuffleP: test.p, unitP: test.p, difference: mean, intervalAt: around, effectAt: () => null };
 }
 
@@ -124,13 +126,15 @@ function testCounts(input: KindInput, treatment: string, blocks: readonly BlockO
   const { treated, control } = both(blocks);
   const shuffleP = byDeals(input, blocks, units => units.map(figureOf));
   const difference = meanFigure(treated) - meanFigure(control);
-  const model = countModelOf(input, treatment);
+  const model = countRatio(input, treatment);
   if (!model) return { method: 'shuffle-exact', p: shuffleP ?? 1, shuffleP, unitP: shuffleP ?? 1, difference, intervalAt: () => null, effectAt: () => null };
   const { estimate, se, df } = model;
-  const ratioAt = (confidence: number): Interval => { const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [Math.exp(estimate - half), Math.exp(estimate + half)]; };
+  const widerSe = Math.max(se, model.seOfLogs);
+  const pOf = (error: number): number => (error > 0 ? tTwoSidedP(estimate / error, df) : 1);
+  const ratioAt = (confidence: number): Interval => { const half = tQuantile(1 - (1 - confidence) / 2, df) * widerSe; return [Math.exp(estimate - half), Math.exp(estimate + half)]; };
   const level = meanFigure(control);
   return {
-    method: 'quasi-poisson', p: se > 0 ? tTwoSidedP(estimate / se, df) : 1, shuffleP, unitP: isSplit(input) ? blockDifferencesP(blocks) : 0, difference, // its spread is that of the units already
+    method: 'quasi-poisson', p: pOf(se), shuffleP, unitP: Math.max(pOf(widerSe), isSplit(input) ? blockDifferencesP(blocks) : 0), difference,
     // The control's own error is in the ratio: beside its mean as it came.
     intervalAt: confidence => { const [low, high] = ratioAt(confidence); return [level * (low - 1), level * (high - 1)]; },
     effectAt: confidence => ({ what: 'rate-ratio', value: Math.exp(estimate), ci: ratioAt(confidence) }),
@@ -147,30 +151,6 @@ function blockDifferencesP(blocks: readonly BlockOfTwo[]): number {
   return se > 0 ? tTwoSidedP(mean / se, n - 1) : mean === 0 ? 1 : 0;
 }
 
-/** One model of all treatments, so that the spread of all units counts; in a split plot of the two alone, as beds spread more than what lies in them. */
-function countModelOf(input: KindInput, treatment: string): { readonly estimate: number; readonly se: number; readonly df: number } | undefined {
-  const units = readUnits(input).filter(unit => !isSplit(input) || unit.treatment === treatment || unit.treatment === input.control);
-  if (input.blockNames.length === 0) return ratioOfMeans(input, units, treatment);
-  const tests = input.treatments.filter(name => name !== input.control && units.some(unit => unit.treatment === name));
-  const blocks = input.blockNames.flatMap((_, i) => { const levels = [...new Set(units.map(unit => unit.blocks[i] ?? ''))]; return indicatorColumns(units.map(unit => unit.blocks[i] ?? ''), levels); });
-  const columns = [...indicatorColumns(units.map(unit => unit.treatment), [input.control, ...tests]), ...blocks];
-  const model = fitCounts(units.map(unit => unit.value), columns);
-  const at = tests.indexOf(treatment);
-  return model && at >= 0 ? { ...model.logRatio(at), df: model.residualDf } : undefined;
-}
-
-/** Without blocks the model has its answer in the means, however many units and treatments there are. */
-function ratioOfMeans(input: KindInput, units: readonly ReadUnit[], treatment: string): { readonly estimate: number; readonly se: number; readonly df: number } | undefined {
-  const sums = new Map<string, { n: number; sum: number }>();
-  for (const unit of units) { const own = sums.get(unit.treatment) ?? { n: 0, sum: 0 }; own.n += 1; own.sum += unit.value; sums.set(unit.treatment, own); }
-  const meanOf = (name: string): number => { const own = sums.get(name); return own ? own.sum / own.n : 0; };
-  const df = units.length - sums.size;
-  const [a, b] = [sums.get(treatment), sums.get(input.control)];
-  if (df < 1 || !a || !b || [...sums.values()].some(each => each.sum === 0)) return undefined;
-  const dispersion = units.reduce((total, unit) => total + (unit.value - meanOf(unit.treatment)) ** 2 / meanOf(unit.treatment), 0) / df;
-  return { estimate: Math.log(meanOf(treatment) / meanOf(input.control)), se: Math.sqrt(dispersion * (1 / a.sum + 1 / b.sum)), df };
-}
-
 function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   const { treated, control } = both(blocks);
   const [a, b] = [shareOf(treated), shareOf(control)];
@@ -185,13 +165,25 @@ function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   const crowdedP = df > 0 && pooled ? tTwoSidedP(Math.sqrt(pooled.statistic / worth), df) : 1;
   const isOfUnits = crowding !== undefined && df > 0 && [...treated, ...control].some(unit => (unit.outOf ?? 1) > 1);
   // How much they crowd is known from so few units only: as a t is wider than a normal.
-  const thinned = ({ k, n }: { readonly k: number; readonly n: number }, confidence: number) => { const by = isOfUnits ? worth * (tQuantile(1 - (1 - confidence) / 2, df) / normalQuantile(1 - (1 - confidence) / 2)) ** 2 : 1; return { k: k / by, n: n / by }; };
+  const thinned = ({ k, n }: Share, confidence: number): Share => { const by = isOfUnits ? worth * (tQuantile(1 - (1 - confidence) / 2, df) / normalQuantile(1 - (1 - confidence) / 2)) ** 2 : 1; return { k: k / by, n: n / by }; };
   return {
     method: hasBlocks ? 'cochran-mantel-haenszel' : 'fisher-exact', p: hasBlocks ? (pooled?.p ?? 1) : fisherExactP(tableOf(a, b)),
     shuffleP, unitP: dealsOf(blocks) >= ENOUGH_DEALS ? (shuffleP ?? 1) : crowdedP, difference: a.k / a.n - b.k / b.n,
-    intervalAt: confidence => shareDifferenceInterval(thinned(a, confidence), thinned(b, confidence), confidence),
+    intervalAt: confidence => (isYesNo(input) ? singlesInterval(a, b, confidence) : shareDifferenceInterval(thinned(a, confidence), thinned(b, confidence), confidence)),
     effectAt: () => { const odds = mantelHaenszel(hasBlocks ? tables : [tableOf(a, b)])?.oddsRatio; return odds == null ? null : { what: 'odds-ratio', value: odds, ci: null }; },
   };
+}
+
+/** One yes or no a unit. */
+function isYesNo(input: KindInput): boolean {
+  return input.kind === 'proportion' && readUnits(input).every(unit => (unit.outOf ?? 1) === 1 && Number.isInteger(unit.value));
+}
+
+/** Of so many units in all the approximate interval is as good, and sooner there. */
+const MANY_UNITS = 400;
+
+function singlesInterval(a: Share, b: Share, confidence: number): Interval {
+  return a.n + b.n > MANY_UNITS ? shareDifferenceInterval(a, b, confidence) : exactShareDifferenceInterval(a, b, confidence);
 }
 
 /** With fewer deals than this none can be as rare as five in a hundred: there the spread of the units is reckoned with instead. */
@@ -202,11 +194,11 @@ function dealsOf(blocks: readonly BlockOfTwo[]): number {
   return Math.exp(blocks.reduce((sum, { treated, control }) => sum + logChoose(treated.length + control.length, treated.length), 0));
 }
 
-function shareOf(units: readonly ReadUnit[]): { readonly k: number; readonly n: number } {
+function shareOf(units: readonly ReadUnit[]): Share {
   return { k: units.reduce((sum, unit) => sum + unit.value, 0), n: units.reduce((sum, unit) => sum + (unit.outOf ?? 1), 0) };
 }
 
-function tableOf(treated: { readonly k: number; readonly n: number }, control: { readonly k: number; readonly n: number }): TwoByTwo {
+function tableOf(treated: Share, control: Share): TwoByTwo {
   return { treatedYes: treated.k, treatedNo: treated.n - treated.k, controlYes: control.k, controlNo: control.n - control.k };
 }
 

@@ -11,6 +11,7 @@ import { beganUnlike, efficacy } from './efficacy';
 import { germination } from './germination';
 import { judge } from './judge';
 import { STARTING_GUESS_CV } from './judge-input';
+import { countRatio } from './count-ratio';
 import { judgeKind } from './kind-judge';
 import { closedPs, holm } from './kind-tests';
 import type { KindInput, KindUnit } from './kind-input';
@@ -264,6 +265,36 @@ describe('what is called, and what is not', () => {
     const units = [...counts('none', 40, 44, 38, 41, 43), ...counts('soap', 8, 11, 9, 7, 10)];
     expect(judgeKind(input('count', units, { better: 'lower', margin: { kind: 'percent', percent: 20 } })).contrasts[0]?.call).toBe('clearly-better');
     expect(judgeKind(input('count', units, { better: 'higher' })).contrasts[0]?.call).toBe('worse');
+  });
+  test('of pairs that all answer alike no interval shrinks to a point', () => {
+    const pairs = (values: readonly (readonly [number, number])[], outOf: number | null, kind: KindInput['kind']) => judgeKind(input(kind, values.flatMap(([a, b], i) => [unit(2 * i, 'none', a, { outOf, blocks: [String(i)] }), unit(2 * i + 1, 'fed', b, { outOf, blocks: [String(i)] })]), { isPaired: true, blockNames: ['pair'] })).contrasts[0];
+    const alike = pairs([[0, 0], [1, 1], [1, 1], [0, 0], [1, 1]], 1, 'proportion');
+    if (!alike?.estimable || !alike.ci) throw new Error('shares must have an interval');
+    expect(alike.ci[0]).toBeLessThan(-0.4);
+    expect(alike.ci[1]).toBeGreaterThan(0.4);
+    expect(pairs([[3, 5], [7, 9], [2, 4], [5, 7]], null, 'count')).toMatchObject({ estimable: true, difference: 2, ci: null });
+  });
+  test('a yes or no of each pot has the exact interval; many pots the approximate one, which is as good by then', () => {
+    const yes = (n: number, k: number, name: string) => Array.from({ length: n }, (_, i) => unit(i, name, Number(i < k), { outOf: 1 }));
+    const ciOf = (n: number, k: number, l: number) => { const found = judgeKind(input('proportion', [...yes(n, k, 'none'), ...yes(n, l, 'fed')])).contrasts[0]; return found?.estimable ? found.ci : null; };
+    expect(ciOf(5, 0, 5)?.[0]).toBeCloseTo(0.383, 3); // in R: reference/r/exact-shares.R
+    expect(ciOf(300, 150, 180)).toEqual(shareDifferenceInterval({ k: 180, n: 300 }, { k: 150, n: 300 }));
+  });
+  test('counts are called by the wider of two errors: here that of the logarithms, as two pots fell far behind', () => {
+    const crowded = [[1, 20, 22, 18, 25], [30, 2, 33, 28, 35]].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, t === 0 ? 'none' : 'fed', value)));
+    const ratio = countRatio(input('count', crowded), 'fed');
+    if (!ratio) throw new Error('there must be a ratio');
+    expect(ratio.seOfLogs).toBeGreaterThan(ratio.se);
+    const found = judgeKind(input('count', crowded)).contrasts[0];
+    if (!found?.estimable || !found.effect?.ci) throw new Error('there must be an interval');
+    expect(Math.log(found.effect.ci[1] / found.effect.ci[0]) / 2).toBeCloseTo(2.306 * ratio.seOfLogs, 2); // t of 8 degrees of freedom
+  });
+  test('with blocks and without, the two errors of a ratio are reckoned alike', () => {
+    const shelves = (of: (i: number) => readonly string[]) => [[8, 12, 7, 9], [16, 20, 15, 18]].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, t === 0 ? 'none' : 'fed', value, { blocks: of(i) })));
+    const [bare, one] = [countRatio(input('count', shelves(() => [])), 'fed'), countRatio(input('count', shelves(() => ['only']), { blockNames: ['shelf'] }), 'fed')];
+    expect(one?.estimate).toBeCloseTo(bare?.estimate ?? 0, 9);
+    expect(one?.se).toBeCloseTo(bare?.se ?? 0, 9);
+    expect(one?.seOfLogs).toBeCloseTo(bare?.seOfLogs ?? 0, 9);
   });
   test('a group without a single count has no logarithm: all deals judge it', () => {
     const units = [0, 0, 0, 0, 0].map((value, i) => unit(i, 'none', value)).concat([4, 3, 6, 5, 4].map((value, i) => unit(10 + i, 'bait', value)));
