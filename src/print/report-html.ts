@@ -1,6 +1,4 @@
-import type { Judgement } from '@/core/judge/judgement';
-import type { JudgeInput } from '@/core/judge/judge-input';
-import { counted, pluralOf } from '@/core/words/plural';
+import { counted } from '@/core/words/plural';
 
 /** A table as the report prints it. */
 export interface ReportTable {
@@ -15,9 +13,12 @@ export interface Report {
   readonly standing: string;
   readonly headline: string;
   readonly detail: string;
-  readonly input: JudgeInput;
-  readonly judgement: Judgement;
+  readonly unitWord: string;
+  /** Every unit that was read, by treatment, the control first; `mean` where the measure has one. */
+  readonly dots: readonly { readonly treatment: string; readonly values: readonly number[]; readonly mean: number | null }[];
   readonly printValue: (value: number) => string;
+  /** Every treatment against the control. */
+  readonly calls: ReportTable;
   readonly measure: string;
   readonly letters: Readonly<Record<string, string>>;
   /** Codes in their places, in mm from the far left corner. */
@@ -33,16 +34,17 @@ export interface Report {
 
 /** The report as one file that needs no other: a page that a neighbour understands, and behind it all details. Nothing in it runs. */
 export function reportHtml(report: Report): string {
-  const { question, standing, headline, detail, limits, cautions, corrections, tables, protocol, made, judgement, input } = report;
+  const { question, standing, headline, detail, limits, cautions, corrections, tables, protocol, made, calls } = report;
+  const units = report.dots.reduce((sum, row) => sum + row.values.length, 0);
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${text(question)}</title><style>${STYLE}</style></head><body>
 <main>
 <header><p>${text(standing)}</p><h1>${text(question)}</h1></header>
 ${corrections.length > 0 ? `<section class="corrected"><h2>Corrected</h2>${list(corrections)}</section>` : ''}
 <section><h2 class="verdict">${text(headline)}</h2><p>${text(detail)}</p></section>
-<section class="two"><figure>${dots(report)}<figcaption>${text(`${report.measure}: each dot is one ${input.unitWord}, the bar the mean of its treatment. ${counted(judgement.design.units, input.unitWord)} in all.`)}</figcaption></figure>
+<section class="two"><figure>${dots(report)}<figcaption>${text(`${report.measure}: each dot is one ${report.unitWord}${report.dots.some(row => row.mean !== null) ? ', the bar the mean of its treatment' : ''}. ${counted(units, report.unitWord)} in all.`)}</figcaption></figure>
 <figure>${map(report)}<figcaption>Where they stood, seen from above.</figcaption></figure></section>
-${table({ title: `Every treatment against ${input.control}`, heads: ['treatment', pluralOf(input.unitWord), 'mean', 'gap', '95% interval, all together', 'so it is'], rows: callRows(report) })}
+${table(calls)}
 ${limits.length > 0 ? `<section><h2>Before you believe it</h2>${list(limits)}</section>` : ''}
 ${cautions.length > 0 ? `<section class="care"><h2>Take care</h2>${list(cautions)}</section>` : ''}
 </main>
@@ -76,34 +78,16 @@ function table({ title, heads, rows }: ReportTable): string {
   return `<table><caption>${text(title)}</caption><thead><tr>${heads.map(head => `<th scope="col">${text(head)}</th>`).join('')}</tr></thead><tbody>${rows.map(row => `<tr>${row.map((cell, i) => (i === 0 ? `<th scope="row">${text(cell)}</th>` : `<td>${text(cell)}</td>`)).join('')}</tr>`).join('')}</tbody></table>`;
 }
 
-const CALLS = { 'clearly-better': 'clearly better', better: 'better', 'no-difference-that-matters': 'no difference that matters', worse: 'worse', 'clearly-worse': 'clearly worse', 'cant-tell': 'can’t tell', 'no-test': 'no test' } as const;
-
-function callRows({ judgement, input, printValue }: Report): readonly (readonly string[])[] {
-  const groupOf = (name: string) => judgement.groups.find(group => group.treatment === name);
-  const own = (name: string): readonly string[] => { const group = groupOf(name); return [String(group?.n ?? 0), group ? printValue(group.mean) : '—']; };
-  const percent = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(0)}%`;
-  return [
-    ...judgement.contrasts.map(contrast => [
-      contrast.treatment, ...own(contrast.treatment), ...(contrast.estimable
-        ? [contrast.percent === null ? printValue(contrast.difference) : percent(contrast.percent), contrast.percentCiAdjusted ? contrast.percentCiAdjusted.map(percent).join(' to ') : contrast.ciAdjusted ? contrast.ciAdjusted.map(printValue).join(' to ') : '—', CALLS[contrast.call]]
-        : ['', '', 'can’t be compared']),
-    ]),
-    [input.control, ...own(input.control), '', '', 'the control'],
-  ];
-}
-
 /** Every unit as a dot, row by row; black and white, told apart by their places. */
-function dots({ judgement, input, printValue, letters }: Report): string {
-  const values = input.units.flatMap(unit => (unit.value === null ? [] : [unit.value]));
+function dots({ dots: groups, printValue, letters }: Report): string {
+  const values = groups.flatMap(group => group.values);
   const [low, high] = [Math.min(0, ...values), Math.max(1e-9, ...values)];
   const [width, rowHeight, left] = [520, 46, 34];
   const x = (value: number): number => left + ((width - left - 16) * (value - low)) / (high - low);
-  const height = rowHeight * input.treatments.length + 30;
-  const rows = input.treatments.map((treatment, row) => {
+  const height = rowHeight * groups.length + 30;
+  const rows = groups.map(({ treatment, values: own, mean }, row) => {
     const y = rowHeight * row + 34;
-    const mean = judgement.groups.find(group => group.treatment === treatment)?.mean;
-    const own = input.units.filter(unit => unit.treatment === treatment && unit.value !== null);
-    return `<text x="0" y="${y - 18}" font-size="13">${text(`${letters[treatment] ?? ''} ${treatment}`)}</text><line x1="${left}" x2="${width - 16}" y1="${y}" y2="${y}" stroke="#c5cfc9"/>${own.map((unit, i) => `<circle cx="${x(unit.value ?? 0).toFixed(1)}" cy="${y + ((i % 3) - 1) * 5}" r="4.5" fill="none" stroke="#17211c" stroke-width="1.5"/>`).join('')}${mean === undefined ? '' : `<line x1="${x(mean).toFixed(1)}" x2="${x(mean).toFixed(1)}" y1="${y - 13}" y2="${y + 13}" stroke="#a6471f" stroke-width="3"/>`}`;
+    return `<text x="0" y="${y - 18}" font-size="13">${text(`${letters[treatment] ?? ''} ${treatment}`)}</text><line x1="${left}" x2="${width - 16}" y1="${y}" y2="${y}" stroke="#c5cfc9"/>${own.map((value, i) => `<circle cx="${x(value).toFixed(1)}" cy="${y + ((i % 3) - 1) * 5}" r="4.5" fill="none" stroke="#17211c" stroke-width="1.5"/>`).join('')}${mean === null ? '' : `<line x1="${x(mean).toFixed(1)}" x2="${x(mean).toFixed(1)}" y1="${y - 13}" y2="${y + 13}" stroke="#a6471f" stroke-width="3"/>`}`;
   });
   return `<svg viewBox="0 0 ${width} ${height}" role="img" aria-label="Every unit as a dot">${rows.join('')}<text x="${left}" y="${height - 4}" font-size="12">${text(printValue(low))}</text><text x="${width - 16}" y="${height - 4}" font-size="12" text-anchor="end">${text(printValue(high))}</text></svg>`;
 }

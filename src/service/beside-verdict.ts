@@ -1,12 +1,12 @@
 import type { AuditFinding } from '@/core/design/fairness-audit';
 import { type PooledTrial, type SeasonsTogether, seasonsTogether } from '@/core/judge/combine-seasons';
 import type { Judgement } from '@/core/judge/judgement';
-import { lessonsOf } from '@/core/judge/lessons';
+import { lessonsOf, spreadWithin } from '@/core/judge/lessons';
 import { type PositionCheck, positionCheck } from '@/core/judge/position-check';
 import { type Rival, rivalsOf } from '@/core/judge/rivals';
 import { type Scorecard, scorecardOf } from '@/core/judge/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/treatment-cost';
-import { type LookedJudgement, mainMeasure } from '@/core/judge/trial-verdict';
+import { type Look, type LookedJudgement, mainMeasure } from '@/core/judge/trial-verdict';
 import { valuePrinter } from '@/core/measure/print-measure';
 import { yieldBases } from '@/core/measure/yield-bases';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
@@ -29,22 +29,24 @@ export interface BesideVerdict {
   readonly rivals: readonly Rival[];
 }
 
-export async function besideVerdict(data: TrialData, { look, input, judgement }: LookedJudgement, findings: readonly AuditFinding[]): Promise<BesideVerdict> {
+/** @param looked null where the verdict is not one of means: of places, yields and seasons there is nothing to say then */
+export async function besideVerdict(data: TrialData, look: Look, looked: Pick<LookedJudgement, 'input' | 'judgement'> | null, findings: readonly AuditFinding[]): Promise<BesideVerdict> {
   const style = MASS_STYLE_FOR[(await currentGarden()).system];
-  const position = positionCheck(data, input) ?? null;
   const costs = treatmentCosts(data, today());
+  const position = looked ? (positionCheck(data, looked.input) ?? null) : null;
   return {
-    card: scorecardOf(data, look, measure => valuePrinter(measure, style)), costs, position, bases: basesOf(data, judgement.groups, costs),
-    lessons: lessonsOf(data, { input, judgement, position, today: today() }),
-    seasons: seasonsTogether({ trialId: data.trial.id, question: data.trial.question, closedOn: data.trial.endsOn, contrasts: judgement.contrasts }, await otherSeasons(data.trial.id)), rivals: rivalsOf(data, { findings, position, today: today() }),
+    card: scorecardOf(data, look, measure => valuePrinter(measure, style)), costs, position, bases: looked ? basesOf(data, looked.judgement.groups, costs) : [],
+    lessons: lessonsOf(data, { spread: looked && spreadWithin(looked.judgement), position, today: today() }),
+    seasons: looked ? seasonsTogether({ trialId: data.trial.id, question: data.trial.question, closedOn: data.trial.endsOn, contrasts: looked.judgement.contrasts }, await otherSeasons(data.trial.id)) : [],
+    rivals: rivalsOf(data, { findings, position, today: today() }),
   };
 }
 
 /** All closed trials but this one, with what their verdicts rest on. */
 async function otherSeasons(trialId: string): Promise<readonly PooledTrial[]> {
   return (await frozenTrials(database())).filter(trial => trial.trialId !== trialId).flatMap(({ trialId: id, question, closedAt, judgement }) => {
-    const frozen: Partial<Pick<Judgement, 'contrasts'>> = JSON.parse(judgement);
-    return frozen.contrasts ? [{ trialId: id, question, closedOn: closedAt.slice(0, 10), contrasts: frozen.contrasts }] : [];
+    const frozen: Partial<Pick<Judgement, 'contrasts' | 'verdict'>> = JSON.parse(judgement);
+    return frozen.contrasts && frozen.verdict ? [{ trialId: id, question, closedOn: closedAt.slice(0, 10), contrasts: frozen.contrasts }] : [];
   });
 }
 

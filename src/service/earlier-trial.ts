@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { judgeWithoutShuffle } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { lessonsOf } from '@/core/judge/lessons';
+import { lessonsOf, spreadWithin } from '@/core/judge/lessons';
+import { plannedVerdict } from '@/core/judge/planned-verdict';
 import { positionCheck } from '@/core/judge/position-check';
-import { judgeInputOf, plannedLook } from '@/core/judge/trial-verdict';
+import { plannedLook } from '@/core/judge/trial-verdict';
 import type { TrialData } from '@/core/trial/trial-data';
 import { today } from './clock';
 import { isKeyOpen } from './judge';
@@ -14,6 +15,6 @@ export async function earlierTrial(asked: unknown): Promise<{ readonly data: Tri
   const id = z.uuid().safeParse(asked);
   const data = id.success ? await findTrial(id.data) : undefined;
   if (!data || data.trial.state === 'planned' || !isKeyOpen(data.trial)) return undefined;
-  const input = judgeInputOf(data, { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 });
-  return { data, lessons: lessonsOf(data, { input, judgement: judgeWithoutShuffle(input), position: positionCheck(data, input) ?? null, today: today() }) };
+  const verdict = plannedVerdict(data, plannedLook(data, STARTING_GUESS_CV), judgeWithoutShuffle);
+  return { data, lessons: lessonsOf(data, verdict.by === 'kind' ? { spread: null, position: null, today: today() } : { spread: spreadWithin(verdict.judgement), position: positionCheck(data, verdict.input) ?? null, today: today() }) };
 }

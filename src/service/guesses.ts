@@ -1,4 +1,6 @@
 import type { Judgement } from '@/core/judge/judgement';
+import type { KindJudgement } from '@/core/judge/kind-judgement';
+import { inShort } from '@/core/judge/planned-verdict';
 import { type TrackRecord, trackRecords } from '@/core/judge/track-record';
 import type { Prediction, TrialData } from '@/core/trial/trial-data';
 import { database } from '@/store/database';
@@ -18,8 +20,9 @@ export async function openedGuesses(data: TrialData): Promise<OpenedGuesses> {
   const guesses = await guessesByTrial(database());
   const here = new Set((guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()));
   const trials = (await frozenTrials(database())).flatMap(({ trialId, judgement }) => {
-    const { verdict, groups }: Partial<Pick<Judgement, 'verdict' | 'groups'>> = JSON.parse(judgement);
-    return verdict && groups ? [{ predictions: guesses.get(trialId) ?? [], best: verdict.best, call: verdict.call, treatments: groups.length }] : [];
+    const frozen: Judgement | KindJudgement = JSON.parse(judgement);
+    const { best, call } = inShort(frozen);
+    return [{ predictions: guesses.get(trialId) ?? [], best, call, treatments: frozen.groups.length }];
   });
   return { predictions: data.predictions, records: trackRecords(trials).filter(record => here.has(record.by.toLowerCase())) };
 }

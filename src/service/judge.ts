@@ -1,7 +1,4 @@
 import { z } from 'zod';
-import { judge } from '@/core/judge/judge';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { judgeInputOf, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
 import { failure, type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/field-troubles';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
@@ -12,9 +9,10 @@ import { addIncident } from '@/store/entries';
 import { changeTrial } from '@/store/trials';
 import { changesOf, logChange } from '@/store/changes';
 import { database, inTransaction } from '@/store/database';
-import { freezeVerdict, type FrozenWords, frozenWords } from '@/store/verdicts';
+import { type FrozenWords, frozenWords } from '@/store/verdicts';
 import { changeOneTrial, entryTrouble } from './change-trial';
 import { instantNow, today } from './clock';
+import { freezePlanned } from './freeze';
 import { newId } from './new-id';
 
 /** Opens the key of a blind trial: from now on everyone sees which unit got what. It can't be shut again. */
@@ -80,9 +78,8 @@ export function closeTrial(trialId: string): Promise<Result<Trial, TrialTrouble>
     const trouble = entryTrouble(data.trial);
     if (trouble) return { what, result: failure(trouble) };
     const closed = { state: 'closed', closedAt: instantNow(), keyOpenedAt: data.trial.keyOpenedAt ?? instantNow() } as const;
-    const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
     await changeTrial(db, trialId, closed);
-    await freezeVerdict(db, { trialId, closedAt: closed.closedAt, measureId: mainMeasure(data).id, input: JSON.stringify(input), judgement: JSON.stringify(judge(input)) });
+    await freezePlanned(db, data, closed.closedAt);
     return { what, result: success({ ...data.trial, ...closed }) };
   });
 }

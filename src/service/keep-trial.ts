@@ -1,6 +1,3 @@
-import { judge } from '@/core/judge/judge';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { judgeInputOf, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
 import type { TrialData } from '@/core/trial/trial-data';
 import { addCareAct, changeCarePlan, putCareRule } from '@/store/care';
 import type { Product } from '@/core/materials/product';
@@ -11,8 +8,8 @@ import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/garde
 import { addAmendment, addPrediction, addRegret } from '@/store/plan-records';
 import { productsOf, putProduct } from '@/store/products';
 import { addTrial, putLayout, putQuestion, trialsOf } from '@/store/trials';
-import { freezeVerdict } from '@/store/verdicts';
 import { instantNow } from './clock';
+import { freezePlanned } from './freeze';
 
 /** Takes in whole trials with their garden, where nothing was entered yet. @returns false where a trial stands already */
 export function keepSeason(garden: Garden, trials: readonly TrialData[], shelf: readonly Product[] = []): Promise<boolean> {
@@ -46,9 +43,6 @@ export async function keepTrial(db: Database, data: TrialData): Promise<void> {
   for (const prediction of data.predictions) await addPrediction(db, data.trial.id, prediction);
   for (const amendment of data.amendments) await addAmendment(db, data.trial.id, amendment);
   for (const regret of data.regrets) await addRegret(db, data.trial.id, regret);
-  if (data.trial.closedAt !== null) {
-    const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
-    await freezeVerdict(db, { trialId: data.trial.id, closedAt: data.trial.closedAt, measureId: mainMeasure(data).id, input: JSON.stringify(input), judgement: JSON.stringify(judge(input)) });
-  }
+  if (data.trial.closedAt !== null) await freezePlanned(db, data, data.trial.closedAt);
   await logChange(db, { at: instantNow(), trialId: data.trial.id, what: 'taken in whole', subjectId: null, detail: '{}' });
 }

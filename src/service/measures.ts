@@ -23,6 +23,7 @@ export function readNoMore(trialId: string, measureId: string): Promise<Result<t
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'measure taken out';
     const measure = data.measures.find(each => each.id === measureId && each.scale !== null);
+    if (measure?.isMain) return { what, result: failure({ kind: 'invalid', fields: { measure: `${measure.name} is the main measure: it was fixed with the question.` } }) };
     if (!measure) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     if (!(await removeMeasure(db, trialId, measureId))) return { what, result: failure({ kind: 'invalid', fields: { measure: `${measure.name} was read already: its readings stay.` } }) };
     return { what, subjectId: measureId, detail: { name: measure.name }, result: success(true) };

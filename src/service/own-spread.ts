@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Measure } from '@/core/trial/trial-data';
 import { database } from '@/store/database';
 import { frozenJudgements } from '@/store/verdicts';
 
@@ -13,8 +14,8 @@ const Frozen = z.object({
 });
 
 /** Pooled over the closed trials of one kind of measure, each weighted by its degrees of freedom; null where there is none. */
-export async function ownSpread(summary: string): Promise<OwnSpread | null> {
-  const judged = (await frozenJudgements(database(), summary)).flatMap(json => {
+export async function ownSpread({ summary, kindKey }: Pick<Measure, 'summary' | 'kindKey'>): Promise<OwnSpread | null> {
+  const judged = (await frozenJudgements(database(), summary, kindKey)).flatMap(json => {
     const parsed = Frozen.safeParse(JSON.parse(json));
     if (!parsed.success) return [];
     const residual = parsed.data.anova.find(row => row.term === 'residual');

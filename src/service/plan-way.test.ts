@@ -166,13 +166,13 @@ test('a deal by start sizes is balanced, its rule stored, and the size allowed f
 });
 
 test('own spread comes from closed trials of the same kind of measure', async () => {
-  expect(await ownSpread('sound-weight')).toBeNull();
+  expect(await ownSpread({ summary: 'sound-weight', kindKey: null })).toBeNull();
   const data = await dealt();
   await lockPlan(data.trial.id);
   await weighAll(data);
   await closeTrial(data.trial.id);
-  expect(await ownSpread('sound-weight')).toMatchObject({ trials: 1, cv: expect.any(Number) });
-  expect(await ownSpread('sound-count')).toBeNull();
+  expect(await ownSpread({ summary: 'sound-weight', kindKey: null })).toMatchObject({ trials: 1, cv: expect.any(Number) });
+  expect(await ownSpread({ summary: 'sound-count', kindKey: null })).toBeNull();
 });
 
 test('a blind trial prints open only with a line in the log', async () => {

@@ -5,7 +5,6 @@ import { judge } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { judgeInputOf, plannedLook } from '@/core/judge/trial-verdict';
 import { TrialData } from '@/core/trial/trial-data';
-import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { reportHtml } from '@/print/report-html';
 import { amendPlan } from './amend';
 import { askTrial } from './ask';
@@ -97,7 +96,7 @@ test('a frozen verdict checks out; a correction afterwards stands first in the r
 test('what stands beside a verdict is there, and the next trial learns from it', async () => {
   const data = await weighed();
   const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
-  const beside = await besideVerdict(data, { look: plannedLook(data, STARTING_GUESS_CV), input, judgement: judge(input), allIn: null, sound: null }, []);
+  const beside = await besideVerdict(data, plannedLook(data, STARTING_GUESS_CV), { input, judgement: judge(input) }, []);
   expect(beside.card.rows[0]?.cells.map(cell => cell.call)).toEqual([null, 'clearly-better']);
   expect((await earlierTrial(data.trial.id))?.lessons).toEqual(beside.lessons);
 });
@@ -145,11 +144,8 @@ test('a regret goes with the next trial, and without a name into what is shared'
 });
 
 test('whatever somebody wrote, the report holds no tag of theirs', () => {
-  const trial = trialFixture({ treatments: 2, unitsEach: 2 });
-  const data: TrialData = { ...trial, picks: trial.units.map(unit => pickFixture(unit)) };
-  const input = judgeInputOf(data, { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 });
   fc.assert(fc.property(fc.string(), written => {
-    const html = reportHtml({ question: written, standing: written, headline: written, detail: written, input, judgement: judge(input), printValue: String, measure: written, letters: {}, map: { widthMm: 1, depthMm: 1, units: [{ code: written, letter: written, x: 0, y: 0, w: 1, h: 1 }] }, limits: [written], cautions: [written], corrections: [written], tables: [{ title: written, heads: [written], rows: [[written, written]] }], protocol: [{ title: written, steps: [written] }], made: written });
+    const html = reportHtml({ question: written, standing: written, headline: written, detail: written, unitWord: 'pot', dots: [{ treatment: written, values: [1, 2], mean: 1.5 }], calls: { title: written, heads: [written], rows: [[written, written]] }, printValue: String, measure: written, letters: {}, map: { widthMm: 1, depthMm: 1, units: [{ code: written, letter: written, x: 0, y: 0, w: 1, h: 1 }] }, limits: [written], cautions: [written], corrections: [written], tables: [{ title: written, heads: [written], rows: [[written, written]] }], protocol: [{ title: written, steps: [written] }], made: written });
     const tags = new Set([...html.matchAll(/<\/?([a-z0-9]+)/gi)].map(match => match[1]?.toLowerCase()));
     expect([...tags].filter(tag => !['html', 'head', 'meta', 'title', 'style', 'body', 'main', 'header', 'p', 'h1', 'h2', 'h3', 'section', 'ul', 'li', 'figure', 'figcaption', 'svg', 'text', 'line', 'circle', 'rect', 'table', 'caption', 'thead', 'tbody', 'tr', 'th', 'td', 'article', 'footer'].includes(tag ?? ''))).toEqual([]);
   }), { numRuns: 60 });

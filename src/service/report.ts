@@ -1,8 +1,8 @@
 import { leftOutOf } from '@/core/judge/analysis-sets';
-import { judge } from '@/core/judge/judge';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import type { FrozenFile } from '@/core/judge/frozen-file';
-import { judgeInputOf, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
+import { plannedVerdict } from '@/core/judge/planned-verdict';
+import { mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/cautions';
 import { valuePrinter } from '@/core/measure/print-measure';
 import { unitValues } from '@/core/measure/unit-values';
@@ -22,6 +22,7 @@ import { findFrozenVerdict } from '@/store/verdicts';
 import { today } from './clock';
 import { currentGarden } from './garden';
 import { isKeyOpen } from './judge';
+import { verdictOfReport } from './report-verdict';
 
 /** What a report can be had as. */
 export type ReportForm = 'html' | 'csv' | 'entries' | 'json' | 'frozen';
@@ -51,9 +52,10 @@ export async function reportFile(trialId: string, form: ReportForm, hasNames: bo
     case 'frozen': {
       const frozen = await findFrozenVerdict(database(), trialId);
       if (!frozen) return failure({ kind: 'not-closed' });
-      const { priorCv: _, ...rest } = plannedLook(data, STARTING_GUESS_CV);
-      const input: JudgeInput = JSON.parse(frozen.input);
-      const file: FrozenFile = { format: 'turnspit-frozen', version: 1, code: CODE_VERSION, closedAt: frozen.closedAt, data, look: { ...rest, shuffles: input.shuffles, seed: input.seed, priorCv: input.priorCv }, input, judgement: JSON.parse(frozen.judgement) };
+      const input: Partial<Pick<JudgeInput, 'shuffles' | 'seed' | 'priorCv'>> = JSON.parse(frozen.input); // judged by its kind, it knows no shuffles
+      const planned = plannedLook(data, STARTING_GUESS_CV);
+      const look = { ...planned, shuffles: input.shuffles ?? planned.shuffles, seed: input.seed ?? planned.seed, priorCv: input.priorCv ?? planned.priorCv };
+      const file: FrozenFile = { format: 'turnspit-frozen', version: 1, code: CODE_VERSION, closedAt: frozen.closedAt, data, look, input, judgement: JSON.parse(frozen.judgement) };
       return success({ name: 'frozen-verdict.json', type: 'application/json', body: JSON.stringify(file) });
     }
   }
@@ -99,19 +101,18 @@ function entryRows(data: TrialData): readonly (readonly string[])[] {
 async function reportOf(data: TrialData): Promise<Report> {
   const { trial, treatments, layout } = data;
   const main = mainMeasure(data);
-  const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
-  const judgement = judge(input);
-  const style = MASS_STYLE_FOR[(await currentGarden()).system];
+  const look = plannedLook(data, STARTING_GUESS_CV);
+  const { warnings, judged, ...verdict } = verdictOfReport(plannedVerdict(data, look), valuePrinter(main, MASS_STYLE_FOR[(await currentGarden()).system]));
   const isLate = (at: string): boolean => trial.closedAt !== null && at > trial.closedAt;
   return {
-    question: trial.question, measure: main.name, input, judgement, printValue: valuePrinter(main, style), headline: judgement.verdict.headline, detail: judgement.verdict.detail,
+    question: trial.question, measure: main.name, ...verdict,
     standing: `${trial.crop}, ${trial.startsOn} to ${trial.state === 'closed' ? trial.endsOn : `${today()}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
     letters: Object.fromEntries(treatments.map(treatment => [treatment.name, treatment.letter])), map: mapOf(data),
-    limits: [...judgement.warnings.map(warning => warning.message), ...limitsOf(data)],
+    limits: [...warnings, ...limitsOf(data)],
     cautions: cautionsOf(data),
     corrections: data.amendments.filter(amendment => isLate(amendment.at)).map(amendment => `${amendment.at.slice(0, 10)}: ${amendment.to} ${amendment.why}`),
-    tables: tablesOf(data, input, valuePrinter(main, style)), protocol: protocolOf(data),
-    made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${input.seed}. The data go with this report as CSV and JSON.`,
+    tables: tablesOf(data, judged), protocol: protocolOf(data),
+    made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${look.seed}. The data go with this report as CSV and JSON.`,
   };
 }
 
@@ -133,11 +134,11 @@ function cautionsOf({ products }: TrialData): readonly string[] {
   return [...all, ...(all.length > 0 || products.length > 0 ? [LABEL_DECIDES] : [])];
 }
 
-function tablesOf(data: TrialData, input: JudgeInput, print: (value: number) => string): readonly ReportTable[] {
+function tablesOf(data: TrialData, judged: ReportTable): readonly ReportTable[] {
   const [heads = [], ...rows] = unitRows(data);
   return [
     { title: `Every ${data.trial.unitWord}`, heads, rows },
-    { title: 'What was judged', heads: ['code', 'treatment', ...input.blockNames, input.response], rows: input.units.map(unit => [unit.id, unit.treatment, ...unit.blocks, unit.isLeftOut ? 'left out' : unit.value === null ? 'no reading' : print(unit.value)]) },
+    judged,
     { title: 'What was expected', heads: ['who', 'what does best', 'why', 'sealed'], rows: data.predictions.map(prediction => [prediction.by, prediction.about === '' ? (prediction.expects ?? 'no difference that matters') : `${prediction.about}: ${prediction.expects ?? 'no difference'}`, prediction.why, prediction.sealedAt.slice(0, 10)]) },
     { title: `What grew: ${pluralOf(data.trial.unitWord)} by treatment`, heads: ['letter', 'treatment', 'what is done'], rows: data.treatments.map(treatment => [treatment.letter, treatment.name, treatment.detail]) },
   ];

@@ -1,6 +1,7 @@
 import { AUDIT_CHECKS, type AuditFinding, fairnessAudit } from '@/core/design/fairness-audit';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { judgeUnderLook, type Look, type LookedJudgement, mainMeasure, plannedLook } from '@/core/judge/trial-verdict';
+import { kindOf } from '@/core/judge/trial-kind';
+import { judgeUnderLook, type Look, type LookedJudgement, mainMeasure, measureOf, plannedLook } from '@/core/judge/trial-verdict';
 import { failure, type Result, success } from '@/core/result';
 import type { TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -40,12 +41,12 @@ export async function restOfVerdict(trialId: string, measureId?: string): Promis
   const look = await lookAt(data, measureId);
   const findings = fairnessAudit(data, look.priorCv.cv);
   return success({
-    data: data.trial.state === 'closed' ? data : { ...data, predictions: [] }, beside: await besideVerdict(data, verdictUnder(data, look), findings),
+    data: data.trial.state === 'closed' ? data : { ...data, predictions: [] }, beside: await besideVerdict(data, look, kindOf(measureOf(data, look.measureId).scale) === null ? verdictUnder(data, look) : null, findings),
     audit: { findings, checks: Object.keys(AUDIT_CHECKS).length }, log: (await trialLog(trialId)).map(({ at, what }) => ({ at, what })),
   });
 }
 
 async function priorCv(data: TrialData): Promise<PriorCv> {
-  const own = await ownSpread(mainMeasure(data).summary);
+  const own = await ownSpread(mainMeasure(data));
   return own ? { cv: own.cv, source: 'own-trials' } : STARTING_GUESS_CV;
 }

@@ -83,7 +83,9 @@ export async function changeTrial(db: Database, id: string, changes: Partial<Tri
 /** Puts a trial's question in place of what stood there: what is compared, and what is made from picks. */
 export async function putQuestion(db: Database, trialId: string, question: { readonly factors: readonly Factor[]; readonly treatments: readonly Treatment[]; readonly measures: readonly Measure[] }): Promise<void> {
   for (const table of ['factors', 'treatments']) await db(table).where({ trialId }).delete();
-  await db('measures').where({ trialId, scale: null }).delete(); // what is read beside the harvest was chosen apart, and stays
+  // What is read beside the harvest was chosen apart, and stays; unless it is, or was, what the question is about.
+  const mainKeys = question.measures.flatMap(measure => (measure.isMain && measure.kindKey !== null ? [measure.kindKey] : []));
+  await db('measures').where({ trialId }).where(old => old.whereNull('scale').orWhere({ isMain: true }).orWhereIn('kindKey', mainKeys)).delete();
   await insertAll(db, 'factors', question.factors.map((factor, position) => ({ ...factor, trialId, position, levels: JSON.stringify(factor.levels) })));
   await insertAll(db, 'treatments', question.treatments.map(treatment => ({ ...treatment, trialId, levels: JSON.stringify(treatment.levels) })));
   await insertAll(db, 'measures', question.measures.map(measure => measureRow(trialId, measure)));

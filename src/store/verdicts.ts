@@ -16,11 +16,11 @@ export async function findFrozenVerdict(db: Database, trialId: string): Promise<
   return row === undefined ? undefined : FrozenVerdict.parse(row);
 }
 
-/** What a frozen verdict said, in short. */
-const FrozenWords = z.object({
-  verdict: z.object({ headline: z.string(), detail: z.string() }),
-  contrasts: z.array(z.object({ treatment: z.string(), call: z.string() })).readonly(),
-}).readonly();
+const Sentences = z.object({ headline: z.string(), detail: z.string() });
+const Calls = z.object({ contrasts: z.array(z.object({ treatment: z.string(), call: z.string() })).readonly() });
+
+/** What a frozen verdict said, in short: judged by its mean its sentences stand under `verdict`, by its kind on top. */
+const FrozenWords = z.union([Calls.extend({ verdict: Sentences }), Calls.extend(Sentences.shape).transform(({ contrasts, ...verdict }) => ({ contrasts, verdict }))]);
 export type FrozenWords = z.infer<typeof FrozenWords> & { readonly closedAt: string };
 
 export async function frozenWords(db: Database, trialId: string): Promise<FrozenWords | undefined> {
@@ -34,9 +34,9 @@ export async function frozenHeadlines(db: Database): Promise<ReadonlyMap<string,
   return new Map(rows.map(row => FrozenVerdict.parse(row)).map(row => [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline]));
 }
 
-/** The judgements of closed trials whose main measure is made this way, as JSON. */
-export async function frozenJudgements(db: Database, summary: string): Promise<readonly string[]> {
-  const rows: readonly unknown[] = await db('verdicts').join('measures', 'measures.id', 'verdicts.measureId').where('measures.summary', summary)
+/** The judgements of closed trials whose main measure is made this way, and is the same of the library where it is read, as JSON. */
+export async function frozenJudgements(db: Database, summary: string, kindKey: string | null): Promise<readonly string[]> {
+  const rows: readonly unknown[] = await db('verdicts').join('measures', 'measures.id', 'verdicts.measureId').where({ 'measures.summary': summary, 'measures.kindKey': kindKey })
     .orderBy('verdicts.closedAt').select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.measureId', 'verdicts.input', 'verdicts.judgement');
   return rows.map(row => FrozenVerdict.parse(row).judgement);
 }

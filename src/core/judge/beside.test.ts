@@ -7,7 +7,7 @@ import { checkFrozen } from './frozen-file';
 import { judge, judgeWithoutShuffle } from './judge';
 import { STARTING_GUESS_CV } from './judge-input';
 import { unitsInTurn, withoutUnit } from './leave-each-out';
-import { lessonsOf } from './lessons';
+import { lessonsOf, spreadWithin } from './lessons';
 import { nextSteps } from './next-step';
 import { positionCheck } from './position-check';
 import { rivalsOf } from './rivals';
@@ -160,7 +160,7 @@ test('what next follows the calls', () => {
 test('lessons name the spread, what happened, and what was not done', () => {
   const data: TrialData = { ...clear, incidents: [leaveOutFixture(clear.units[0]!, { cause: 'slugs' })] };
   const input = judgeInputOf(data, look(data));
-  const lessons = lessonsOf(data, { input, judgement: judgeWithoutShuffle(input), position: null, today: '2026-08-01' });
+  const lessons = lessonsOf(data, { spread: spreadWithin(judgeWithoutShuffle(input)), position: null, today: '2026-08-01' });
   expect(lessons[0]).toMatch(/^Pots treated alike differed by \d+%/);
   expect(lessons).toEqual(expect.arrayContaining(['1 pot: slugs or snails. Guard against it, or raise some to spare.', 'No start sizes were taken: measure before the deal, and it is dealt alike.']));
 });

@@ -1,9 +1,12 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import { TrialData } from '@/core/trial/trial-data';
-import { judge } from './judge';
+import { judge, judgeWithoutShuffle } from './judge';
 import type { JudgeInput } from './judge-input';
-import { judgeInputOf, type Look, plannedLook } from './trial-verdict';
+import type { KindInput } from './kind-input';
+import { judgeKind } from './kind-judge';
+import { plannedVerdict } from './planned-verdict';
+import { type Look, plannedLook } from './trial-verdict';
 
 /** A verdict with all it rests on, as an open file: the plan, the readings, what the judge was given, what it said. */
 export interface FrozenFile {
@@ -41,9 +44,10 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
   if (!parsed.success) return failure(`That is no frozen verdict: ${parsed.error.issues[0]?.path.join('.') ?? ''} ${parsed.error.issues[0]?.message ?? ''}`.trim());
   const { data, look, input, judgement, code, closedAt } = parsed.data;
   const planned = { ...plannedLook(data, look.priorCv), shuffles: look.shuffles, seed: look.seed };
-  const made = plain(judgeInputOf(data, planned));
+  const now = plannedVerdict(data, planned, judgeWithoutShuffle);
+  const made = plain(now.input);
   const inputDifferences = differencesOf(plain(input), made, 'input');
-  const again = plain(judge(input as unknown as JudgeInput));
+  const again = plain(now.by === 'kind' ? judgeKind(input as unknown as KindInput) : judge(input as unknown as JudgeInput));
   const judgedDifferences = differencesOf(plain(judgement), again, 'judgement');
   return success({ code, closedAt, isSameInput: inputDifferences.length === 0, isSameJudgement: judgedDifferences.length === 0, differences: [...inputDifferences, ...judgedDifferences].slice(0, 20) });
 }

@@ -2,7 +2,7 @@ import { plural } from '@/core/words/plural';
 import { isBetter, isWorse } from './call';
 import type { KindInput } from './kind-input';
 import type { KindContrast, KindGroup, KindJudgement, KindMethod, TestedKindContrast } from './kind-judgement';
-import { percent } from './verdict-words';
+import { percent, quotedIfNone } from './verdict-words';
 
 type Judged = Omit<KindJudgement, 'headline' | 'detail'>;
 
@@ -16,12 +16,12 @@ export function wordKind(input: KindInput, judged: Judged): { readonly headline:
   if (call === 'no-test') return { headline: groups.every(group => group.n <= 1) ? `One ${input.unitWord} each: a story, not a result.` : 'These readings can’t be judged.', detail };
   if (input.isEitherWay) return { headline: differenceHeadline(input, found), detail };
   const winners = found.filter(contrast => isBetter(contrast.call)).map(contrast => contrast.treatment);
-  if (best === input.control) return { headline: `Nothing beat ${input.control}.`, detail };
-  if (winners.length > 0) return { headline: `${capital(listed(winners))} beat ${input.control}${winners.length > 1 ? '; which is best can’t be told by this' : ''}.`, detail };
+  if (best === input.control) return { headline: `Nothing beat ${quotedIfNone(input.control)}.`, detail };
+  if (winners.length > 0) return { headline: `${capital(listed(winners))} beat ${quotedIfNone(input.control)}${winners.length > 1 ? '; which is best can’t be told by this' : ''}.`, detail };
   if (call === 'no-difference-that-matters') return { headline: `No difference that matters from ${input.control}.`, detail };
-  if (found.every(contrast => isWorse(contrast.call))) return { headline: `Nothing beat ${input.control}.`, detail };
+  if (found.every(contrast => isWorse(contrast.call))) return { headline: `Nothing beat ${quotedIfNone(input.control)}.`, detail };
   const open = found.filter(contrast => contrast.call === 'cant-tell').map(contrast => contrast.treatment);
-  return { headline: open.length === 1 ? `Can’t tell yet whether ${open[0]} beats ${input.control}.` : `Can’t tell yet whether anything beats ${input.control}.`, detail };
+  return { headline: open.length === 1 ? `Can’t tell yet whether ${open[0]} beats ${quotedIfNone(input.control)}.` : `Can’t tell yet whether anything beats ${quotedIfNone(input.control)}.`, detail };
 }
 
 /** Of what is no gain either way: who has more of it, and who less. */
@@ -52,7 +52,8 @@ function sureWords(input: KindInput, { treatment, control, call, effect, pAdjust
   return call === 'no-test' ? '' : `${capital(treatment)}: ${size}${size === '' ? '' : '; '}${luck}.`;
 }
 
-function effectWords({ kind, better, isEitherWay }: KindInput, control: string, effect: TestedKindContrast['effect'], difference: number): string {
+/** How large a difference is, as one says it. */
+export function effectWords({ kind, better, isEitherWay }: KindInput, control: string, effect: TestedKindContrast['effect'], difference: number): string {
   if (effect?.what === 'rate-ratio') return `${figure(effect.value)} times as many${effect.ci ? ` (${figure(effect.ci[0])} to ${figure(effect.ci[1])})` : ''}`;
   if (effect?.what === 'chance-of-larger') { if (isEitherWay) return `a random one of it has more than a random one of ${control} in ${Math.round(100 * effect.value)} of 100 tries`; const good = better === 'higher' ? effect.value : 1 - effect.value; return `a random one of it is better than a random one of ${control} in ${Math.round(100 * good)} of 100 tries`; }
   if (kind === 'proportion') return `${percent(100 * Math.abs(difference)).replace('%', ' points')} ${difference >= 0 ? 'more' : 'fewer'}`;

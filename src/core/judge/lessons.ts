@@ -3,7 +3,6 @@ import { careTasks } from '@/core/schedule/due-today';
 import type { CalendarDay } from '@/core/trial/calendar-day';
 import { MISHAP_WORDS, type TrialData } from '@/core/trial/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
-import type { JudgeInput } from './judge-input';
 import type { Judgement } from './judgement';
 import type { PositionCheck } from './position-check';
 
@@ -14,11 +13,14 @@ export function spreadWithin({ anova, groups }: Pick<Judgement, 'anova' | 'group
   return residual && residual.df > 0 && residual.ms > 0 && mean > 0 ? Math.sqrt(residual.ms) / mean : null;
 }
 
-/** What a trial teaches the next one of its kind, in sentences. */
-export function lessonsOf(data: TrialData, { input, judgement, position, today }: { readonly input: JudgeInput; readonly judgement: Judgement; readonly position: PositionCheck | null; readonly today: CalendarDay }): readonly string[] {
+/**
+ * What a trial teaches the next one of its kind, in sentences.
+ *
+ * @param spread how much units treated alike differed; null where what is judged has no mean
+ */
+export function lessonsOf(data: TrialData, { spread, position, today }: { readonly spread: number | null; readonly position: PositionCheck | null; readonly today: CalendarDay }): readonly string[] {
   const { trial, incidents, care } = data;
   const words = pluralOf(trial.unitWord);
-  const spread = spreadWithin(judgement);
   const causes = new Map<string, number>();
   for (const { cause } of incidents) if (cause !== null) causes.set(MISHAP_WORDS[cause], (causes.get(MISHAP_WORDS[cause]) ?? 0) + 1);
   const missed = adherenceOf(care.rules, careTasks(data, today), data.treatments.map(treatment => treatment.id), data.units).reduce((sum, each) => sum + (each.planned - each.done), 0);
@@ -27,7 +29,7 @@ export function lessonsOf(data: TrialData, { input, judgement, position, today }
     ...[...causes].map(([what, count]) => `${counted(count, trial.unitWord)}: ${what}. Guard against it, or raise some to spare.`),
     ...(missed >= 1 ? [`${counted(Math.round(missed), 'step')} of the care ${Math.round(missed) === 1 ? 'was' : 'were'} missed: plan fewer, or somebody to help.`] : []),
     ...(position?.gradientP != null && position.gradientP < 0.05 ? [`The bench rose towards ${position.towards}: cut the blocks across that.`] : []),
-    ...(input.units.every(unit => unit.startSize === undefined) ? ['No start sizes were taken: measure before the deal, and it is dealt alike.'] : []),
+    ...(data.units.every(unit => unit.startSize === null) ? ['No start sizes were taken: measure before the deal, and it is dealt alike.'] : []),
     ...new Set(data.regrets.map(({ text, by }) => `“${text}”${by === '' ? '' : ` (${by})`}`)),
     ...(data.predictions.length === 0 ? ['Nobody had said what they expected: seal a guess before the start.'] : []),
   ];

@@ -94,7 +94,8 @@ function factorStructure(data: TrialData): FactorStructure | undefined {
   return { names, levelsOf: Object.fromEntries(data.treatments.map(treatment => [treatment.name, names.map(name => treatment.levels[name] ?? '')])) };
 }
 
-function measureOf(data: TrialData, measureId: string): Measure {
+/** @throws {RangeError} none of the trial's */
+export function measureOf(data: TrialData, measureId: string): Measure {
   const measure = data.measures.find(candidate => candidate.id === measureId);
   if (!measure) throw new RangeError(`measureId must be one of the trial's, got ${measureId}`);
   return measure;

@@ -57,11 +57,11 @@ function wordsFor(call: Call, best: string | null, context: VerdictContext, unit
   }
   if (leader) {
     const names = listed(winners.map(contrast => contrast.treatment));
-    const headline = best ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${input.control}.` : `${names} beat ${input.control}; which is best can’t be told yet.`;
+    const headline = best ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${quotedIfNone(input.control)}.` : `${names} beat ${quotedIfNone(input.control)}; which is best can’t be told yet.`;
     return { headline, detail: joined(...winners.map(winner => `${winner.treatment}: ${lowerFirst(howSure(winner, input))}`), settled, stillOpen(open, unitsNeeded, input)) };
   }
   if (call === 'cant-tell') {
-    const headline = open.length === 1 ? `Can’t tell yet whether ${open[0]} beats ${input.control}.` : `Can’t tell yet whether anything beats ${input.control}.`;
+    const headline = open.length === 1 ? `Can’t tell yet whether ${open[0]} beats ${quotedIfNone(input.control)}.` : `Can’t tell yet whether anything beats ${quotedIfNone(input.control)}.`;
     return { headline, detail: joined(...context.contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : '')), stillOpen(open, unitsNeeded, input)) };
   }
   if (call === 'no-difference-that-matters') {
@@ -72,7 +72,7 @@ function wordsFor(call: Call, best: string | null, context: VerdictContext, unit
 
 function controlIsBest({ input, contrasts }: VerdictContext): Words {
   const ranges = contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : ''));
-  return { headline: `Nothing beat ${input.control}.`, detail: joined(...ranges) };
+  return { headline: `Nothing beat ${quotedIfNone(input.control)}.`, detail: joined(...ranges) };
 }
 
 function noTestWords({ input, contrasts, groups }: VerdictContext): Words {
@@ -199,4 +199,9 @@ function joined(...sentences: readonly string[]): string {
 
 function lowerFirst(sentence: string): string {
   return sentence.charAt(0).toLowerCase() + sentence.slice(1);
+}
+
+/** Where the control is to do nothing, “beat nothing” would say that it lost. */
+export function quotedIfNone(control: string): string {
+  return /^(nothing|none|no treatment)$/i.test(control) ? `“${control}”` : control;
 }

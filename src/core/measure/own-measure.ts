@@ -30,7 +30,7 @@ export function readMeasure(input: unknown, standing: readonly Measure[], id: st
   if (form.from === 'library') {
     const kind = readingKind(form.key);
     if (!kind) return failure({ key: 'Choose one of the list.' });
-    return standing.some(measure => measure.kindKey === kind.key) ? failure({ key: `${kind.name} is read already.` }) : success(fromKind(kind, id));
+    return standing.some(measure => measure.kindKey === kind.key) ? failure({ key: `${kind.name} is read already.` }) : success(measureFromLibrary(kind, id));
   }
   if (standing.some(measure => measure.name.toLowerCase() === form.name.toLowerCase())) return failure({ name: 'A measure of this trial has that name.' });
   const scale = scaleOf(form.scale, form.steps.split('\n').map(step => step.trim()).filter(step => step !== ''));
@@ -38,7 +38,8 @@ export function readMeasure(input: unknown, standing: readonly Measure[], id: st
   return success(measureFrom({ ...form, key: null, scale }, id));
 }
 
-function fromKind(kind: ReadingKind, id: string): Measure {
+/** A measure of the library as a trial takes it: not its main one. */
+export function measureFromLibrary(kind: ReadingKind, id: string): Measure {
   return measureFrom({ ...kind, better: kind.better === 'lower' ? 'lower' : 'higher' }, id);
 }
 

@@ -33,7 +33,7 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
       ...(trial.isBlind ? [`Who may see which ${trial.unitWord} got what: ${trial.rules.key === '' ? 'whoever treats; whoever weighs does not look.' : trial.rules.key}`] : []),
     ] },
     ...careParts(data),
-    { title: 'Weighing', steps: [
+    { title: main && main.scale !== null ? 'Reading' : 'Weighing', steps: [
       `${main?.name ?? 'The main measure'}: ${main?.definition ?? ''}`,
       `Go round all ${words} on one day, one container each, and write down every one: 0 where there was nothing, a dash where nobody looked.`,
       ...(trial.rules.cull === '' ? [] : [`Culls: ${trial.rules.cull}`]),

@@ -26,6 +26,22 @@ describe('a question', () => {
     expect(read.value.measures).toHaveLength(4);
   });
 
+  test('may be about what is read off the plants: then the harvest stands beside it', () => {
+    const read = readQuestion({ ...good, summary: 'read', mainKey: 'slugs', better: 'lower' }, 'uk', v7);
+    if (!read.ok) throw new Error(JSON.stringify(read.trouble));
+    expect(read.value.measures.filter(measure => measure.isMain)).toMatchObject([{ name: 'Slugs found', better: 'lower', scale: { kind: 'count' }, margin: { kind: 'percent', percent: 15 } }]);
+    expect(read.value.measures.filter(measure => !measure.isMain).map(measure => measure.summary)).toEqual(['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight']);
+    expect(troublesOf({ summary: 'read' })).toEqual({ mainKey: 'Choose what is read.' });
+    expect(troublesOf({ summary: 'read', mainKey: 'ph' }).mainKey).toBeDefined(); // no gain either way
+  });
+
+  test.each([
+    ['slugs', '3', 3], ['slugs', '0', undefined], ['height', '20 mm', 20], ['height', '20', 20], ['height', 'tall', undefined], ['holed-leaves', '10', 0.1], ['first-flower', '2', 2], ['vigour', '1', 1], ['tuber-mass', '50 g', 50], ['tuber-mass', '50', undefined],
+  ])('of %s an amount of %s is worth having: %s', (mainKey, margin, amount) => {
+    const read = readQuestion({ ...good, summary: 'read', mainKey, marginKind: 'amount', margin }, 'uk', v7);
+    expect(read.ok ? read.value.measures[0]?.margin : undefined).toEqual(amount === undefined ? undefined : { kind: 'absolute', amount });
+  });
+
   test.each([
     [{ treatments: [{ name: 'plain water' }] }, 'treatments', 'Compare at least two treatments'],
     [{ treatments: [{ name: 'plain water' }, { name: ' Plain Water ' }] }, 'treatments.1.name', 'There is a “Plain Water” already'],

@@ -105,6 +105,7 @@ function readLoad(written: string, system: MeasureSystem): Result<Quantity, stri
 }
 
 function missingFor(main: Measure, pieces: number | null, gross: Quantity | null): FieldTroubles | undefined {
+  if (main.scale !== null) return gross === null && pieces === null ? { gross: 'What does the scale show, or how many pieces?' } : undefined; // the harvest is beside the question here
   const needsWeight = main.summary !== 'sound-count';
   const needsPieces = main.summary === 'sound-count' || main.summary === 'mean-piece-weight';
   if (needsWeight && gross === null) return { gross: 'What does the scale show? The main measure of this trial is a weight.' };

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
+import { measureFromLibrary } from '@/core/measure/own-measure';
+import { READING_KINDS, type ReadingKind } from '@/core/measure/reading-library';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -42,7 +44,10 @@ export const QuestionForm = z.object({
   /** What kind of thing is compared: it decides which controls are needed. */
   act: Act.default('feed'),
   pattern: z.string().max(60).default(''),
-  summary: z.enum(['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight']),
+  /** What the main measure is made of: the harvest, or what is read off the plants. */
+  summary: z.enum(['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight', 'read']),
+  /** Of what is read: its key in the library. */
+  mainKey: z.string().max(40).default(''),
   better: z.enum(['higher', 'lower']),
   marginKind: z.enum(['percent', 'amount', 'any']),
   margin: z.string().max(60, 'That is too long.'),
@@ -74,10 +79,11 @@ export function readQuestion(input: unknown, system: MeasureSystem, newId: () =>
   const parsed = QuestionForm.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const form = parsed.data;
-  const margin = readMargin(form, system);
+  const read = form.summary === 'read' ? mainReadings().find(kind => kind.key === form.mainKey) : undefined;
+  const margin = readMargin(form, read, system);
   const compared = readTreatments(form, form.unitWord, newId);
   const money = readMoney(form);
-  const troubles: FieldTroubles = { ...(compared.ok ? askedTrouble(form.rules, compared.value.treatments) : compared.trouble), ...misfits(form), ...(margin.ok ? {} : { margin: margin.trouble }), ...(money.ok ? {} : money.trouble) };
+  const troubles: FieldTroubles = { ...(compared.ok ? askedTrouble(form.rules, compared.value.treatments) : compared.trouble), ...misfits(form), ...(form.summary === 'read' && !read ? { mainKey: 'Choose what is read.' } : {}), ...(margin.ok ? {} : { margin: margin.trouble }), ...(money.ok ? {} : money.trouble) };
   if (Object.keys(troubles).length > 0 || !margin.ok || !compared.ok || !money.ok) return failure(troubles);
   return success({
     facts: {
@@ -85,13 +91,13 @@ export function readQuestion(input: unknown, system: MeasureSystem, newId: () =>
       pattern: form.pattern === '' ? null : form.pattern, interest: form.interest, rules: form.rules, money: money.value,
     },
     ...compared.value,
-    measures: HARVEST_MEASURES.map((kind): Measure => {
+    measures: [...(read ? [{ ...measureFromLibrary(read, newId()), better: form.better, margin: margin.value, isMain: true }] : []), ...HARVEST_MEASURES.map((kind): Measure => {
       const isMain = kind.summary === form.summary;
       return {
         id: MeasureId.parse(newId()), name: kind.name, definition: kind.definition, response: kind.responseOf(form.picked), unit: kind.unit,
         summary: kind.summary, better: isMain ? form.better : 'higher', margin: isMain || margin.value?.kind === 'percent' ? margin.value : null, isMain, ...BLANK_MEASURE,
       };
-    }),
+    })],
   });
 }
 
@@ -111,7 +117,12 @@ function misfits(form: QuestionForm): FieldTroubles {
   };
 }
 
-function readMargin(form: QuestionForm, system: MeasureSystem): Result<Measure['margin'], string> {
+/** What of the library can answer a question: more or less of it must be a gain, and classes and ranks have no margin. */
+export function mainReadings(): readonly ReadingKind[] {
+  return READING_KINDS.filter(kind => kind.better !== 'neither' && kind.scale.kind !== 'class' && kind.scale.kind !== 'rank');
+}
+
+function readMargin(form: QuestionForm, read: ReadingKind | undefined, system: MeasureSystem): Result<Measure['margin'], string> {
   switch (form.marginKind) {
     case 'any': return success(null);
     case 'percent': {
@@ -119,8 +130,19 @@ function readMargin(form: QuestionForm, system: MeasureSystem): Result<Measure['
       if (percent === undefined || percent <= 0) return failure('Write a percentage above zero, such as 15.');
       return percent > 1000 ? failure('More than 1000% is no margin a pot can show.') : success({ kind: 'percent', percent });
     }
-    case 'amount': return readAmount(form, system);
+    case 'amount': return read && read.unit !== 'g' ? readPlainAmount(form.margin, read) : readAmount(form, system);
   }
+}
+
+/** In the unit that is read; of shares and yes or no in points of a hundred. */
+function readPlainAmount(written: string, { scale, unit }: ReadingKind): Result<Measure['margin'], string> {
+  const amount = plainNumber(unit === '' ? written : written.trim().replace(new RegExp(`\\s*${unit.replace(/[^\p{L}\p{N}]/gu, '\\$&')}$`, 'u'), ''));
+  if (amount === undefined || amount <= 0) return failure(`Write a number above zero${unit === '' ? '' : `, in ${unit}`}.`);
+  return success({ kind: 'absolute', amount: isOfShares(scale) ? amount / 100 : amount });
+}
+
+export function isOfShares(scale: ReadingKind['scale'] | null): boolean {
+  return scale?.kind === 'proportion' || scale?.kind === 'yes-no';
 }
 
 function readMoney(form: QuestionForm): Result<MarginMoney | null, FieldTroubles> {

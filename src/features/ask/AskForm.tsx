@@ -7,6 +7,7 @@ import { draftTrial } from '@/core/design/draft-trial';
 import { AUDIT_CHECKS } from '@/core/design/fairness-audit';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/measure-library';
+import { readingKind } from '@/core/measure/reading-library';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
@@ -26,6 +27,7 @@ import { CrossedFactors } from './CrossedFactors';
 import { DoseSeries } from './DoseSeries';
 import { DryRunPanel } from './DryRunPanel';
 import { MarginFields } from './MarginFields';
+import { MainReading } from './MainReading';
 import { isQuestionDraft } from './question-draft';
 import { Rules } from './Rules';
 import { testableQuestion, treatmentNames } from './testable-question';
@@ -45,6 +47,7 @@ interface AskFormProps {
 }
 
 const OFFERED = ['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight'] as const;
+const READ = { value: 'read', label: 'Something read off the plants', hint: 'What is counted, measured or scored on a walk round: pests found, leaves with holes, height, days to the first flower.' } as const;
 
 /** What is asked, what is compared, what is measured, and what would be worth having. */
 export function AskForm({ draftKey, saved, isLocked, bench, save, children }: AskFormProps) {
@@ -86,8 +89,9 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
         {!isLocked && <ControlAdvice form={shown} />}
         <Choice
           label="Main measure" name="summary" value={shown.summary} onChange={set('summary')} isReadOnly={isLocked} trouble={fields.summary}
-          options={HARVEST_MEASURES.flatMap(kind => { const value = OFFERED.find(offered => offered === kind.summary); return value ? [{ value, label: kind.name, hint: kind.definition }] : []; })}
+          options={[...HARVEST_MEASURES.flatMap(kind => { const value = OFFERED.find(offered => offered === kind.summary); return value ? [{ value, label: kind.name, hint: kind.definition }] : []; }), READ]}
         />
+        {shown.summary === 'read' && <MainReading form={shown} trouble={fields.mainKey} isLocked={isLocked} onChange={changes => keep({ ...form, ...changes })} />}
         <div data-pair>
           <Choice label="Better is" name="better" value={shown.better} onChange={set('better')} isReadOnly={isLocked} direction="row" options={[{ value: 'higher', label: 'more' }, { value: 'lower', label: 'less' }]} />
           <MarginFields form={shown} troubles={fields} isLocked={isLocked} onChange={changes => keep({ ...form, ...changes })} />
@@ -102,7 +106,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
       <Beside>
         <h2>As a question that pots can answer</h2>
         <Answerable>{testableQuestion(shown)}</Answerable>
-        <Soft>{harvestMeasure(shown.summary).definition}</Soft>
+        <Soft>{shown.summary === 'read' ? readingKind(shown.mainKey)?.definition : harvestMeasure(shown.summary).definition}</Soft>
         {isLocked ? <Soft>The plan is locked: the question, the main measure and the margin stand as they are.</Soft> : (
           <>
             <Soft>The main measure and the margin are locked before the first reading. What turns up beside them later is marked as found along the way.</Soft>

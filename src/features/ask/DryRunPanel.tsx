@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import type { DryRun } from '@/core/judge/dry-run';
+import { kindOf } from '@/core/judge/trial-kind';
 import { readBench } from '@/core/trial/bench-form';
 import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
 import { questionPattern } from '@/core/trial/question-patterns';
@@ -26,6 +27,7 @@ export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
     if (!question.ok) { setRuns(undefined); setSays('Fill in the question first: its lines are not all written.'); return; }
     const { facts, treatments, measures } = question.value;
     const main = measures.find(measure => measure.isMain);
+    if (main && kindOf(main.scale) !== null) { setRuns(undefined); setSays('Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.'); return; }
     const wish = readBench({ ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench }, 'uk', treatments);
     const usual = readBench(USUAL_BENCH, 'uk', treatments);
     const bench = wish.ok ? wish.value : usual.ok ? usual.value : undefined;

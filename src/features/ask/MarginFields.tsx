@@ -2,7 +2,8 @@
 
 import { styled } from 'styled-components';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
-import { payingPercent, plainNumber, type QuestionForm } from '@/core/trial/question-form';
+import { readingKind } from '@/core/measure/reading-library';
+import { isOfShares, payingPercent, plainNumber, type QuestionForm } from '@/core/trial/question-form';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
@@ -21,7 +22,7 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
   return (
     <Margin>
       <Choice label="Worth having" name="marginKind" value={form.marginKind} onChange={marginKind => onChange({ marginKind })} isReadOnly={isLocked} direction="row" options={[{ value: 'percent', label: '% of the control' }, { value: 'amount', label: 'an amount' }, { value: 'any', label: 'any difference' }]} />
-      {form.marginKind !== 'any' && <TextField label={isPercent ? 'At least, %' : 'At least'} name="margin" value={form.margin} onChange={margin => onChange({ margin })} trouble={troubles.margin} isReadOnly={isLocked} inputMode={isPercent ? 'decimal' : 'text'} hint={!isPercent && form.summary !== 'sound-count' ? 'With its unit: 50 g, 2 oz.' : undefined} />}
+      {form.marginKind !== 'any' && <TextField label={isPercent ? 'At least, %' : 'At least'} name="margin" value={form.margin} onChange={margin => onChange({ margin })} trouble={troubles.margin} isReadOnly={isLocked} inputMode={isPercent ? 'decimal' : 'text'} hint={isPercent ? undefined : amountHint(form)} />}
       <details open={Object.values(form.money).some(text => text !== '')}>
         <summary>Work it out from money</summary>
         <div>
@@ -33,6 +34,15 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
       </details>
     </Margin>
   );
+}
+
+/** In what an amount is written. */
+function amountHint({ summary, mainKey }: QuestionForm): string | undefined {
+  if (summary === 'sound-count') return undefined;
+  const kind = summary === 'read' ? readingKind(mainKey) : undefined;
+  if (summary !== 'read' || kind?.unit === 'g') return 'With its unit: 50 g, 2 oz.';
+  if (!kind) return undefined;
+  return isOfShares(kind.scale) ? 'In points of a hundred: 10 means from 40% to 50%.' : kind.scale.kind === 'date' ? 'In days.' : kind.scale.kind === 'ordinal' ? 'In steps.' : kind.unit === '' ? undefined : `In ${kind.unit}.`;
 }
 
 function Worth({ form, isLocked, onChange }: Pick<MarginFieldsProps, 'form' | 'isLocked' | 'onChange'>) {

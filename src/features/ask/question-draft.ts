@@ -1,5 +1,5 @@
 import { addDays, daysBetween } from '@/core/trial/calendar-day';
-import { QuestionForm, USUAL_RULES } from '@/core/trial/question-form';
+import { isOfShares, QuestionForm, USUAL_RULES } from '@/core/trial/question-form';
 import { type QuestionPattern, questionPattern } from '@/core/trial/question-patterns';
 import { crossedCells } from '@/core/trial/treatment-form';
 import type { TrialData } from '@/core/trial/trial-data';
@@ -9,7 +9,7 @@ export function emptyQuestion(today: string, pattern?: QuestionPattern): Questio
   return {
     question: '', crop: '', picked: '', unitWord: 'pot', startsOn: today, endsOn: addDays(today, pattern?.days ?? 90),
     made: 'listed', treatments: [{ name: '', detail: '', controlKind: '' }, { name: '', detail: '', controlKind: '' }], control: 0, factors: [], emptyCells: [],
-    series: { name: '', unit: '', doses: '' }, act: 'feed', pattern: pattern?.id ?? '', summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15',
+    series: { name: '', unit: '', doses: '' }, act: 'feed', pattern: pattern?.id ?? '', summary: 'sound-weight', mainKey: '', better: 'higher', marginKind: 'percent', margin: '15',
     money: { costEach: '', worthPerKg: '', presentKg: '' }, interest: '', rules: USUAL_RULES, ...pattern?.form,
   };
 }
@@ -19,15 +19,15 @@ export function questionFormOf(data: TrialData): QuestionForm {
   const main = data.measures.find(measure => measure.isMain);
   const picked = data.measures.find(measure => measure.summary === 'sound-weight')?.response ?? '';
   const margin = main?.margin ?? null;
-  const summary = QuestionForm.shape.summary.safeParse(main?.summary);
+  const summary = QuestionForm.shape.summary.safeParse(main && main.scale !== null ? 'read' : main?.summary);
   const { trial, treatments } = data;
   return {
     ...emptyQuestion(trial.startsOn), ...comparedOf(data),
     question: trial.question, crop: trial.crop, picked, unitWord: trial.unitWord, startsOn: trial.startsOn, endsOn: trial.endsOn,
     act: questionPattern(trial.pattern)?.form.act ?? 'feed', pattern: trial.pattern ?? '', control: Math.max(0, treatments.findIndex(treatment => treatment.role === 'control')),
-    summary: summary.success ? summary.data : 'sound-weight', better: main?.better ?? 'higher',
+    summary: summary.success ? summary.data : 'sound-weight', mainKey: main?.kindKey ?? '', better: main?.better ?? 'higher',
     marginKind: margin === null ? 'any' : margin.kind === 'percent' ? 'percent' : 'amount',
-    margin: margin === null ? '' : margin.kind === 'percent' ? String(margin.percent) : main?.unit === 'g' ? `${margin.amount} g` : String(margin.amount),
+    margin: margin === null ? '' : margin.kind === 'percent' ? String(margin.percent) : main?.unit === 'g' ? `${margin.amount} g` : String(isOfShares(main?.scale ?? null) ? 100 * margin.amount : margin.amount),
     money: trial.money ? { costEach: String(trial.money.costEach), worthPerKg: String(trial.money.worthPerKg), presentKg: String(trial.money.presentKg) } : { costEach: '', worthPerKg: '', presentKg: '' },
     interest: trial.interest, rules: trial.rules,
   };
@@ -63,4 +63,4 @@ export function isQuestionDraft(stored: unknown): stored is QuestionForm {
 const loose = QuestionForm.shape;
 const SHAPE = QuestionForm.extend({
   question: loose.interest, crop: loose.interest, picked: loose.interest, unitWord: loose.interest, startsOn: loose.interest, endsOn: loose.interest,
-}).required();
+}).required().extend({ mainKey: QuestionForm.shape.mainKey }); // a draft of before it could be asked has none

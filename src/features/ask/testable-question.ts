@@ -1,4 +1,5 @@
 import { harvestMeasure } from '@/core/measure/measure-library';
+import { readingKind } from '@/core/measure/reading-library';
 import type { QuestionForm } from '@/core/trial/question-form';
 import { crossedCells, readDoses, readTreatments } from '@/core/trial/treatment-form';
 import { fullDay } from '@/features/frame/days';
@@ -15,11 +16,19 @@ export function treatmentNames(form: QuestionForm): readonly string[] {
 /** The wish as one sentence that a trial can answer; gaps where something is still missing. */
 export function testableQuestion(form: QuestionForm): string {
   const { tests, control } = comparedWords(form);
-  const response = harvestMeasure(form.summary).responseOf(named(form.picked));
-  const way = form.better === 'higher' ? 'more' : 'less';
   const margin = form.marginKind === 'any' ? '' : `at least ${named(form.margin)}${form.marginKind === 'percent' ? '%' : ''} `;
   const end = form.rules.end === 'stage' ? `the stage “${named(form.rules.endStage)}”` : /^\d{4}-\d\d-\d\d$/.test(form.endsOn) ? fullDay(form.endsOn) : '…';
-  return `Does ${tests}, instead of ${control}, give ${margin}${way} ${response} from ${named(form.crop)} by ${end}?`;
+  if (form.summary === 'read') return `Does ${tests}, instead of ${control}, ${readingWords(form, margin)} in ${named(form.crop)} by ${end}?`;
+  return `Does ${tests}, instead of ${control}, give ${margin}${form.better === 'higher' ? 'more' : 'less'} ${harvestMeasure(form.summary).responseOf(named(form.picked))} from ${named(form.crop)} by ${end}?`;
+}
+
+/** What is read, and which way it is to go. */
+function readingWords({ mainKey, better }: QuestionForm, margin: string): string {
+  const kind = readingKind(mainKey);
+  if (!kind) return 'make … better';
+  const name = `“${kind.name.toLowerCase()}”`;
+  if (kind.scale.kind === 'date') return `make ${name} come ${margin}${better === 'higher' ? 'later' : 'earlier'}`;
+  return `make ${name} ${margin}${better === 'higher' ? 'higher' : 'lower'}`;
 }
 
 function comparedWords(form: QuestionForm): { readonly tests: string; readonly control: string } {

@@ -11,19 +11,19 @@ import { valuePrinter } from '@/core/measure/print-measure';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Amendment, Measure, Prediction, Trial } from '@/core/trial/trial-data';
-import { counted, pluralOf } from '@/core/words/plural';
+import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
-import { fullDay } from '@/features/frame/days';
-import { Button } from '@/ui/Button';
 import { Soft, TwoParts } from '@/ui/Page';
 import { CallsTable } from './CallsTable';
 import { dotRowsOf } from './dot-rows';
 import { Guesses } from './Guesses';
 import type { VerdictDoors } from './RestView';
+import { RestOnItsWay } from './RestOnItsWay';
 import { ShufflePanel } from './ShufflePanel';
 import { useJudgement } from './use-judgement';
 import { useRest } from './use-rest';
 import { differencesOf } from './differences';
+import { VerdictNotes } from './VerdictNotes';
 
 // Brings the error of a p near 0.05 from 0.0015 down to 0.0002.
 const MANY_SHUFFLES = 1_000_000;
@@ -33,18 +33,22 @@ const restView = () => import('./RestView').then(module => module.RestView);
 const RestView = dynamic(restView, { ssr: false });
 const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), { ssr: false, loading: () => <div style={{ minHeight: 300 }} /> });
 
-interface JudgeViewProps extends VerdictDoors {
+/** What the page of a verdict comes with, whatever it is judged by. */
+export interface VerdictOfTrial extends VerdictDoors {
   readonly trial: Trial;
   /** The one that is judged. */
   readonly measure: Measure;
   readonly amendments: readonly Amendment[];
   readonly tags: readonly TagView[];
-  readonly first: LookedJudgement;
-  readonly system: MeasureSystem;
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** On how many days somebody looked while it ran. */
   readonly interimLooks: number;
   readonly guesses: { readonly predictions: readonly Prediction[]; readonly records: readonly TrackRecord[] };
+}
+
+interface JudgeViewProps extends VerdictOfTrial {
+  readonly first: LookedJudgement;
+  readonly system: MeasureSystem;
   /** Measures of which neither way is a gain by itself. */
   readonly noGain: readonly string[];
   /** Measures that are judged by means because that is their kind. */
@@ -55,14 +59,14 @@ interface JudgeViewProps extends VerdictDoors {
 
 /** The verdict: one sentence, how sure, every pot, the shuffles; what stands under it follows once these take input. */
 export function JudgeView({ trial, measure: shown, amendments, tags, first, system, frozen, interimLooks, guesses, noGain, byMeans, isByMeans, ...doors }: JudgeViewProps) {
-  const { rest, isFailed, fetchAgain } = useRest(trial.id, first.look.measureId, first);
-  const state = useJudgement(rest?.data ?? null, first);
+  const fetched = useRest(trial.id, first.look.measureId, first);
+  const state = useJudgement(fetched.rest?.data ?? null, first);
   useEffect(() => void restView(), []); // its code comes while its data are on their way
   const [wished, setWished] = useState<{ readonly of: LookedJudgement; readonly look: Look }>();
   const look = wished?.of === first ? wished.look : first.look; // what went on record meanwhile is in the page's own look
   const { looked } = state;
   const { judgement, input } = looked;
-  const measures = rest?.data.measures ?? [shown];
+  const measures = fetched.rest?.data.measures ?? [shown];
   const measure = measures.find(candidate => candidate.id === looked.look.measureId) ?? shown;
   const printValue = useCallback((value: number) => valuePrinter(measure, MASS_STYLE_FOR[system])(value), [measure, system]);
   const differs = differencesOf(first.look, looked.look, measures, printValue);
@@ -79,11 +83,7 @@ export function JudgeView({ trial, measure: shown, amendments, tags, first, syst
         {noGain.includes(measure.id) && <p data-soft>Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse” as “less”.</p>}
         {input.covariateName && isAllowedFor(looked) && <p data-soft>Each {input.unitWord} is held against {input.covariateName}: that much of the difference is no treatment’s doing.</p>}
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
-        {amendments.map(amendment => <p key={amendment.id} data-differs>Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}: {amendment.from ? `${amendment.from} → ` : ''}{amendment.to}. {amendment.why}</p>)}
-        {trial.interest !== '' && <p data-soft>Interest declared: {trial.interest}</p>}
-        {trial.state !== 'closed' && <p data-soft>The trial is still open: this is how it stands today.</p>}
-        {interimLooks > 0 && <p data-soft>Looked at on {counted(interimLooks, 'day')} before the end. A lead in the middle often turns: no rule may change for it.</p>}
-        {frozen && <p data-soft>Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.{frozen.headline === first.judgement.verdict.headline ? '' : ` It said then: ${frozen.headline}`} Counted were the units as decided before the key was known.</p>}
+        <VerdictNotes trial={trial} amendments={amendments} frozen={frozen} interimLooks={interimLooks} headline={first.judgement.verdict.headline} />
       </Verdict>
       <TwoParts>
         <section aria-label="Every pot">
@@ -96,8 +96,8 @@ export function JudgeView({ trial, measure: shown, amendments, tags, first, syst
       {guesses.predictions.length > 0 && <Guesses predictions={guesses.predictions} best={judgement.verdict.best} call={judgement.verdict.call} records={guesses.records} />}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
       {byMeans.includes(measure.id) && <Soft>Judged by means: a weight or a length has one. <Link href={`/trials/${trial.id}/judge?measure=${measure.id}&by=ranks`}>Judge it by ranks instead</Link></Soft>}
-      {isFailed && <p role="alert">What stands under the verdict didn’t come: the connection broke off. <Button data-tone="quiet" onPress={fetchAgain}>Fetch it again</Button></p>}
-      {rest ? <RestView {...doors} rest={rest} planned={first.look} look={look} looked={looked} system={system} onLook={lookAgain} /> : !isFailed && <Soft role="status">The scorecard, the money and what may have spoiled it are on their way …</Soft>}
+      <RestOnItsWay state={fetched} />
+      {fetched.rest && <RestView {...doors} rest={fetched.rest} planned={first.look} look={look} looked={looked} system={system} onLook={lookAgain} />}
     </>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import type { KindInput } from '@/core/judge/kind-input';
 import type { KindContrast, KindJudgement } from '@/core/judge/kind-judgement';
@@ -32,6 +33,8 @@ interface KindViewProps {
   readonly germination: ReturnType<typeof trialGermination> | null;
   /** Of classes: all there are, and the number of the one that is counted. */
   readonly classes: readonly string[];
+  /** What must be known beside the verdict on a main measure. */
+  readonly notes?: ReactNode;
 }
 
 const WHY: Readonly<Record<KindInput['kind'], string>> = {
@@ -40,15 +43,16 @@ const WHY: Readonly<Record<KindInput['kind'], string>> = {
 };
 
 /** A measure that no mean does justice to, by the method of its kind. */
-export function KindView({ trialId, measureId, isChosen, name, definition, input, judgement, tags, efficacy, germination, classes }: KindViewProps) {
+export function KindView({ trialId, measureId, isChosen, name, definition, input, judgement, tags, efficacy, germination, classes, notes }: KindViewProps) {
   return (
     <>
       <Verdict>
-        <p data-soft>{name}{input.isDeclared ? '' : ', found along the way'} · <Link href={`/trials/${trialId}/judge`}>back to the main measure</Link></p>
+        <p data-soft>{name}{input.isDeclared ? ', the main measure' : <>, found along the way · <Link href={`/trials/${trialId}/judge`}>back to the main measure</Link></>}</p>
         <h2>{judgement.headline}</h2>
         <p>{judgement.detail}</p>
         {isChosen && <p data-differs>By ranks, because you chose so; planned was the mean. Two ways to judge are two chances to be lucky.</p>}
         <p data-soft>{isChosen ? '' : classes.length > 0 ? `Classes have no order: one of them is counted, and ${pluralOf(input.unitWord)} that show it are held against those that don’t. Each class that is tried is another chance to be lucky.` : WHY[input.kind]} {definition} {classes.length === 0 && <Link href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}>{isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}</Link>}</p>
+        {notes}
       </Verdict>
       {classes.length > 0 && <Classes classes={classes} input={input} linkOf={i => `/trials/${trialId}/judge?measure=${measureId}&class=${i}`} />}
       <section aria-label="Every unit">

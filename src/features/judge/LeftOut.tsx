@@ -3,7 +3,8 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { LeaveOut, LookedJudgement } from '@/core/judge/trial-verdict';
+import type { VerdictInShort } from '@/core/judge/planned-verdict';
+import type { LeaveOut } from '@/core/judge/trial-verdict';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { fullDay } from '@/features/frame/days';
@@ -18,15 +19,20 @@ export interface LeaveOutDoors {
   readonly putBackIn: (incidentId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
+type Sentences = Pick<VerdictInShort, 'headline' | 'detail'>;
+
 interface LeftOutProps extends LeaveOutDoors {
   readonly standing: readonly LeaveOut[];
-  readonly looked: LookedJudgement;
+  readonly unitWord: string;
+  /** What it would say with everything back in, and with only those that had no mishap; null where that is the same. */
+  readonly allIn: Sentences | null;
+  readonly sound: Sentences | null;
   readonly unit: BenchUnit | undefined;
   readonly isClosed: boolean;
 }
 
 /** What is on record as left out, by whom, when and why, and the verdict with it back in. */
-export function LeftOut({ standing, looked, unit, isClosed, leaveOut, putBackIn }: LeftOutProps) {
+export function LeftOut({ standing, unitWord, allIn, sound, unit, isClosed, leaveOut, putBackIn }: LeftOutProps) {
   const [why, setWhy] = useState('');
   const [by, setBy] = useState('');
   const [trouble, setTrouble] = useState<TrialTrouble>();
@@ -41,7 +47,7 @@ export function LeftOut({ standing, looked, unit, isClosed, leaveOut, putBackIn 
   return (
     <section aria-label="Left out">
       <h2>Left out</h2>
-      {standing.length === 0 && <Soft>Nothing: every {looked.input.unitWord} counts.</Soft>}
+      {standing.length === 0 && <Soft>Nothing: every {unitWord} counts.</Soft>}
       <Rows>
         {standing.map(({ code, incident }) => (
           <li key={incident.id}>
@@ -50,8 +56,8 @@ export function LeftOut({ standing, looked, unit, isClosed, leaveOut, putBackIn 
           </li>
         ))}
       </Rows>
-      {looked.allIn && <p>With everything back in: <b>{looked.allIn.verdict.headline}</b> {looked.allIn.verdict.detail}</p>}
-      {looked.sound && <p>With only those that had no mishap: <b>{looked.sound.verdict.headline}</b> {looked.sound.verdict.detail}</p>}
+      {allIn && <p>With everything back in: <b>{allIn.headline}</b> {allIn.detail}</p>}
+      {sound && <p>With only those that had no mishap: <b>{sound.headline}</b> {sound.detail}</p>}
       {canLeaveOut && (
         <details>
           <summary>Put on record that {unit.code} is left out</summary>

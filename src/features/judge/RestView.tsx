@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useMemo, useState, useTransition } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Look, LookedJudgement } from '@/core/judge/trial-verdict';
 import { standingLeaveOuts, unitsToMention } from '@/core/judge/trial-verdict';
 import { nextSteps } from '@/core/judge/next-step';
@@ -11,17 +11,16 @@ import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { TrialData } from '@/core/trial/trial-data';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { AuditList } from '@/features/audit/AuditList';
 import { Bench } from '@/features/bench/Bench';
 import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
-import { Button } from '@/ui/Button';
 import { Later } from '@/ui/Later';
-import { Acts, Soft, TwoParts } from '@/ui/Page';
-import { Trouble } from '@/ui/Trouble';
+import { TwoParts } from '@/ui/Page';
 import { AskedComparison } from './AskedComparison';
 import { brokenRounds } from './broken-rounds';
+import { Closing } from './Closing';
 import { DosePanel, dosesOf } from './DosePanel';
 import { Firmness } from './Firmness';
 import { GrowthPanel } from './GrowthPanel';
@@ -86,7 +85,7 @@ export function RestView({ rest: { data, beside, audit, log }, planned, look, lo
             <WhatIf planned={planned} look={look} measures={data.measures.filter(each => each.id === looked.look.measureId || kindOf(each.scale) === null)} unit={unit} unitWord={input.unitWord} printValue={printValue} onLook={onLook} />
             <Spoiled looked={looked} mentions={unitsToMention(data, looked.look)} brokenRounds={brokenRounds(data)} />
             <Rivals rivals={beside.rivals} />
-            <LeftOut standing={standingLeaveOuts(data)} looked={looked} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
+            <LeftOut standing={standingLeaveOuts(data)} unitWord={input.unitWord} allIn={looked.allIn?.verdict ?? null} sound={looked.sound?.verdict ?? null} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
             <AuditList {...audit} />
             {!isClosed && <Closing close={close} />}
           </div>
@@ -111,17 +110,4 @@ function lensOf({ input }: LookedJudgement, printValue: (value: number) => strin
     const value = judged?.value;
     return { state: value == null ? 'open' as const : 'done' as const, share: value == null ? null : Math.max(0, value / most), words: judged?.isLeftOut ? 'left out' : value == null ? 'no reading' : printValue(value) };
   };
-}
-
-function Closing({ close }: { readonly close: () => Promise<Result<unknown, TrialTrouble>> }) {
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  return (
-    <section aria-label="Close the trial">
-      <h2>When the season is over</h2>
-      <Soft>Closing freezes the verdict on the planned measure and margin. Picks can’t be changed afterwards.</Soft>
-      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts><Button isPending={isPending} onPress={() => startTransition(async () => { const done = await close(); setTrouble(done.ok ? undefined : done.trouble); })}>Close the trial</Button></Acts>
-    </section>
-  );
 }

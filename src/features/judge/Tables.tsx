@@ -48,11 +48,22 @@ export function Tables({ looked: { judgement, input }, log, printValue }: Tables
         <summary>How it was judged</summary>
         <p>A linear model, {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}{input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”: two one-sided tests against the margin. The shuffle test deals the labels again as this layout could have dealt them, and asks no bell curve.</p>
       </details>
-      <details>
-        <summary>What was done, and when</summary>
-        <ol>{logByDay(log).map(line => <li key={line}>{line}</li>)}</ol>
-      </details>
+      <LogLines log={log} />
     </Stack>
+  );
+}
+
+/** What was done to the trial, where no tables stand above it. */
+export function TrialLog({ log }: { readonly log: readonly LogLine[] }) {
+  return <Stack><LogLines log={log} /></Stack>;
+}
+
+function LogLines({ log }: { readonly log: readonly LogLine[] }) {
+  return (
+    <details>
+      <summary>What was done, and when</summary>
+      <ol>{logByDay(log).map(line => <li key={line}>{line}</li>)}</ol>
+    </details>
   );
 }
 

@@ -16,7 +16,7 @@ import { Bench } from '@/features/bench/Bench';
 import type { BenchView, TagView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import { Acts, Soft, TwoParts } from '@/ui/Page';
+import { Acts, Mind, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
@@ -41,6 +41,8 @@ interface LayOutProps {
   readonly isLocked: boolean;
   readonly unitWord: string;
   readonly tags: readonly TagView[];
+  /** Counts, shares, steps or days are asked for: the planner reckons with means. */
+  readonly isByKind: boolean;
   /** Of the question: what a plan of it would be judged by. */
   readonly question: Omit<PlannedTrial, 'wish' | 'treatments' | 'unitWord'>;
   /** Names and roles only, in a blind trial too: not which unit got which. */
@@ -78,7 +80,7 @@ interface LayOutProps {
 }
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
-export function LayOut({ saved, layout, isLocked, unitWord, tags, question, treatments, system, costEach, keyRule, ownCv, audit, undealt, traits, describeTrait, forgetTrait, planted, amendments, isClosed, bench, weighHref, printHref, deal, lock, showKey, ground, arrange, describeSite, movedOn, move, amend }: LayOutProps) {
+export function LayOut({ saved, layout, isLocked, unitWord, tags, isByKind, question, treatments, system, costEach, keyRule, ownCv, audit, undealt, traits, describeTrait, forgetTrait, planted, amendments, isClosed, bench, weighHref, printHref, deal, lock, showKey, ground, arrange, describeSite, movedOn, move, amend }: LayOutProps) {
   const [form, setForm] = useState(saved);
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [keyBench, setKeyBench] = useState<BenchView | null>(null);
@@ -114,6 +116,7 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, question, trea
         )}
         {ground && <SitePanel site={ground.site} hasGuards={layout?.hasGuards ?? false} biases={ground.biases} blockWord={layout?.blockWord ?? 'block'} isTurned={layout?.isTurned ?? false} hasBlocks={(layout?.blockCount ?? 0) > 1} isLocked={isLocked} draw={describeSite} />}
         {layout && <TraitPanel traits={traits} example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`} putDown={describeTrait} forget={forgetTrait} />}
+        {isByKind && <Mind>How many are enough is reckoned here as for a weight. Counts, shares, steps and days are judged by methods of their own, which see less in few {pluralOf(unitWord)}: take the next size up.</Mind>}
         <SizePlanner plan={plan} ownCv={ownCv} costEach={costEach} unitAreaM2={wish.ok ? (wish.value.unitWidthMm * wish.value.unitDepthMm) / 1e6 : null} />
       </div>
       <div>

@@ -5,10 +5,12 @@ import { judgeKind } from '@/core/judge/kind-judge';
 import { trialEfficacy } from '@/core/judge/trial-efficacy';
 import { trialGermination } from '@/core/judge/trial-germination';
 import { kindInputOf, kindOf } from '@/core/judge/trial-kind';
+import { kindUnderLook } from '@/core/judge/planned-verdict';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { isGainOrLoss } from '@/core/measure/reading-library';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
+import { KindVerdict } from '@/features/judge/KindVerdict';
 import { KindView } from '@/features/judge/KindView';
 import { JudgeView } from '@/features/judge/JudgeView';
 import { ShutKey } from '@/features/judge/ShutKey';
@@ -43,21 +45,26 @@ export default async function JudgePage(props: JudgePageProps) {
   );
 
   async function verdict() {
-    if (state === 'locked' && data.picks.length > 0) await noteInterimLook(id);
     const measure = data.measures.find(each => asked.success && each.id === asked.data) ?? mainMeasure(data);
+    if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0)) await noteInterimLook(id);
     const look = await lookAt(data, measure.id);
-    const isAsKind = asked.success && (by !== 'means' || measure.scale?.kind === 'class');
-    const kind = isAsKind ? kindInputOf(data, measure, { ...look, margin: null }, { isByRanks: by === 'ranks', countedClass }) : undefined;
-    if (kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tagsOf(data)} efficacy={trialEfficacy(data, measure) ?? null} germination={trialGermination(data, measure) ?? null} classes={measure.scale?.kind === 'class' ? measure.scale.classes : []} />;
+    const tags = tagsOf(data);
+    const ownWay = { efficacy: trialEfficacy(data, measure) ?? null, germination: trialGermination(data, measure) ?? null };
+    const isMainByKind = measure.isMain && by === undefined && kindOf(measure.scale) !== null;
+    const kind = isMainByKind || !(asked.success && (by !== 'means' || measure.scale?.kind === 'class')) ? undefined : kindInputOf(data, measure, { ...look, margin: null }, { isByRanks: by === 'ranks', countedClass });
+    if (kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tags} {...ownWay} classes={measure.scale?.kind === 'class' ? measure.scale.classes : []} />;
     const [garden, frozen, log] = [await currentGarden(), await frozenVerdictOf(id), await trialLog(id)];
+    const ofTrial = {
+      trial: data.trial, measure, amendments: data.amendments, tags, guesses: await openedGuesses(data), frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
+      interimLooks: new Set(log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10))).size,
+      close: closeTrialAction.bind(null, id), regret: regretAction.bind(null, id), leaveOut: leaveOutAction.bind(null, id), putBackIn: putBackInAction.bind(null, id),
+    };
+    const mainByKind = isMainByKind ? kindUnderLook(data, look) : undefined;
+    if (mainByKind) return <KindVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
     return (
       <JudgeView
-        key={measure.id}
-        trial={data.trial} measure={measure} amendments={data.amendments} tags={tagsOf(data)} first={verdictUnder(data, look)} system={garden.system} isByMeans={by === 'means' && asked.success && kindOf(measure.scale) !== null}
+        key={measure.id} {...ofTrial} first={verdictUnder(data, look)} system={garden.system} isByMeans={by === 'means' && asked.success && kindOf(measure.scale) !== null}
         noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)} byMeans={data.measures.filter(each => kindOf(each.scale) === null).map(each => each.id)}
-        frozen={frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null} guesses={await openedGuesses(data)}
-        interimLooks={new Set(log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10))).size}
-        close={closeTrialAction.bind(null, id)} regret={regretAction.bind(null, id)} leaveOut={leaveOutAction.bind(null, id)} putBackIn={putBackInAction.bind(null, id)}
       />
     );
   }

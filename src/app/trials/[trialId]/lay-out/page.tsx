@@ -3,6 +3,7 @@ import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
 import { undealtTrial } from '@/core/design/draft-trial';
 import { canMove } from '@/core/design/moving-round';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { kindOf } from '@/core/judge/trial-kind';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { traitLines } from '@/core/trial/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
@@ -25,12 +26,12 @@ export default async function LayOutPage(props: TrialPageProps) {
   const { id } = data.trial;
   const main = mainMeasure(data);
   const garden = await currentGarden();
-  const ownCv = await ownSpread(main.summary);
+  const ownCv = await ownSpread(main);
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
         saved={savedBenchDraft(data, garden.system)} layout={data.layout} isLocked={data.trial.state !== 'planned'} unitWord={data.trial.unitWord}
-        tags={tagsOf(data)} treatments={data.treatments} question={{ response: main.response, better: main.better, margin: main.margin }} system={garden.system}
+        tags={tagsOf(data)} treatments={data.treatments} isByKind={kindOf(main.scale) !== null} question={{ response: main.response, better: main.better, margin: main.margin }} system={garden.system}
         costEach={data.trial.money?.costEach ?? null} keyRule={data.trial.rules.key} ownCv={ownCv} audit={{ findings: fairnessAudit(data, ownCv?.cv ?? STARTING_GUESS_CV.cv), checks: Object.keys(AUDIT_CHECKS).length }} amendments={data.amendments}
         planted={data.units.flatMap(unit => (unit.plant !== null && unit.startSize !== null ? [{ code: unit.code, plant: unit.plant, size: unit.startSize }] : []))} isClosed={data.trial.state === 'closed'}
         bench={benchViewOf(data, isOpen)} weighHref={`/trials/${id}/weigh`} printHref={`/trials/${id}/print`}
