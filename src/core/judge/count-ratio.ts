@@ -1,4 +1,4 @@
-import { fitCounts } from '@/core/stats/count-model';
+import { fitCounts, spreadOf } from '@/core/stats/count-model';
 import { fitLinearModel, indicatorColumns } from '@/core/stats/linear-model';
 import { isSplit, type KindInput, type ReadUnit, readUnits } from './kind-input';
 
@@ -62,5 +62,5 @@ function ratioOfMeans(input: KindInput, units: readonly ReadUnit[], treatment: s
   const squares = (of: (unit: ReadUnit, own: GroupSums) => number): number => units.reduce((sum, unit) => { const own = groups.get(unit.treatment); return own ? sum + of(unit, own) : sum; }, 0) / df;
   const dispersion = squares((unit, { n, sum }) => (unit.value - sum / n) ** 2 / (sum / n));
   const spreadOfLogs = squares((unit, { n, sumOfLogs }) => (logOf(unit) - sumOfLogs / n) ** 2);
-  return { estimate: Math.log((a.sum / a.n) / (b.sum / b.n)), se: Math.sqrt(dispersion * (1 / a.sum + 1 / b.sum)), seOfLogs: Math.sqrt(spreadOfLogs * (1 / a.n + 1 / b.n)), df };
+  return { estimate: Math.log((a.sum / a.n) / (b.sum / b.n)), se: Math.sqrt(spreadOf(dispersion) * (1 / a.sum + 1 / b.sum)), seOfLogs: Math.sqrt(spreadOfLogs * (1 / a.n + 1 / b.n)), df };
 }

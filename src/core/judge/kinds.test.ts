@@ -289,6 +289,15 @@ describe('what is called, and what is not', () => {
     if (!found?.estimable || !found.effect?.ci) throw new Error('there must be an interval');
     expect(Math.log(found.effect.ci[1] / found.effect.ci[0]) / 2).toBeCloseTo(2.306 * ratio.seOfLogs, 2); // t of 8 degrees of freedom
   });
+  test('counts that are all alike under each treatment are no riddle: the gap is called, and its interval is no point', () => {
+    const alike = (blocks: (i: number) => readonly string[], names: readonly string[]) => judgeKind(input('count', [14, 1].flatMap((value, t) => [0, 1, 2, 3].map(i => unit(10 * t + i, t === 0 ? 'none' : 'fed', value, { blocks: blocks(i) }))), { better: 'lower', blockNames: names })).contrasts[0];
+    for (const found of [alike(() => [], []), alike(i => [String(i)], ['shelf'])]) {
+      if (!found?.estimable || !found.effect?.ci) throw new Error('it must be comparable');
+      expect(found.p).toBeLessThan(0.05);
+      expect(found.effect.ci[1] / found.effect.ci[0]).toBeGreaterThan(1.5);
+    }
+    expect(alike(() => [], [])?.call).toBe('better');
+  });
   test('with blocks and without, the two errors of a ratio are reckoned alike', () => {
     const shelves = (of: (i: number) => readonly string[]) => [[8, 12, 7, 9], [16, 20, 15, 18]].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, t === 0 ? 'none' : 'fed', value, { blocks: of(i) })));
     const [bare, one] = [countRatio(input('count', shelves(() => [])), 'fed'), countRatio(input('count', shelves(() => ['only']), { blockNames: ['shelf'] }), 'fed')];

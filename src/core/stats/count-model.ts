@@ -9,6 +9,11 @@ export interface CountModel {
   readonly logRatio: (column: number) => { readonly estimate: number; readonly se: number };
 }
 
+/** Units treated alike that all counted the same show no spread at all: then it is taken to be Poisson's, which no count falls below. */
+export function spreadOf(dispersion: number): number {
+  return dispersion > 1e-12 ? dispersion : 1;
+}
+
 const ROUNDS = 60;
 const SAME = 1e-14;
 
@@ -50,5 +55,5 @@ export function fitCounts(counts: readonly number[], columns: readonly (readonly
   // A group without a single count runs off to minus infinity.
   if (beta.to1DArray().some(value => !Number.isFinite(value) || Math.abs(value) > 20)) return undefined;
   const dispersion = counts.reduce((sum, count, i) => sum + (count - mu[i]!) ** 2 / mu[i]!, 0) / residualDf;
-  return { residualDf, dispersion, logRatio: column => ({ estimate: beta.get(column + 1, 0), se: Math.sqrt(dispersion * covariance.get(column + 1, column + 1)) }) };
+  return { residualDf, dispersion, logRatio: column => ({ estimate: beta.get(column + 1, 0), se: Math.sqrt(spreadOf(dispersion) * covariance.get(column + 1, column + 1)) }) };
 }

@@ -23,7 +23,7 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
     <Margin>
       <Choice label="Worth having" name="marginKind" value={form.marginKind} onChange={marginKind => onChange({ marginKind })} isReadOnly={isLocked} direction="row" options={[{ value: 'percent', label: '% of the control' }, { value: 'amount', label: 'an amount' }, { value: 'any', label: 'any difference' }]} />
       {form.marginKind !== 'any' && <TextField label={isPercent ? 'At least, %' : 'At least'} name="margin" value={form.margin} onChange={margin => onChange({ margin })} trouble={troubles.margin} isReadOnly={isLocked} inputMode={isPercent ? 'decimal' : 'text'} hint={isPercent ? undefined : amountHint(form)} />}
-      <details open={Object.values(form.money).some(text => text !== '')}>
+      {form.summary !== 'read' && <details open={Object.values(form.money).some(text => text !== '')}>
         <summary>Work it out from money</summary>
         <div>
           <TextField label={`It costs, a ${form.unitWord || 'unit'}`} name="costEach" value={form.money.costEach} onChange={costEach => onChange({ money: { ...form.money, costEach } })} trouble={troubles['money.costEach']} isReadOnly={isLocked} inputMode="decimal" placeholder="0.60" />
@@ -31,7 +31,7 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
           <TextField label={`A ${form.unitWord || 'unit'} gives now, kg`} name="presentKg" value={form.money.presentKg} onChange={presentKg => onChange({ money: { ...form.money, presentKg } })} trouble={troubles['money.presentKg']} isReadOnly={isLocked} inputMode="decimal" placeholder="0.8" />
         </div>
         <Worth form={form} isLocked={isLocked} onChange={onChange} />
-      </details>
+      </details>}
     </Margin>
   );
 }

@@ -13,6 +13,22 @@ test('a wish becomes one sentence that pots can answer', () => {
   expect(testableQuestion({ ...form, control: 2, marginKind: 'any', better: 'lower', summary: 'mean-piece-weight' })).toBe('Does plain water or seaweed, instead of tea, give less weight a piece from dwarf beans by 3 August 2026?');
 });
 
+test('a question about what is read says which way it is to go, and in what the margin is', () => {
+  const read = { ...form, summary: 'read', mainKey: 'holed-leaves', better: 'lower', marginKind: 'amount', margin: '10' } as const;
+  expect(testableQuestion(read)).toBe('Does seaweed or tea, instead of plain water, make “leaves with holes” at least 10 points lower in dwarf beans by 3 August 2026?');
+  expect(testableQuestion({ ...read, mainKey: 'first-flower', margin: '1' })).toContain('make “first flower” come at least 1 day earlier in dwarf beans');
+  expect(testableQuestion({ ...read, mainKey: 'vigour', better: 'higher', margin: '2' })).toContain('at least 2 steps higher');
+  expect(testableQuestion({ ...read, mainKey: 'height', marginKind: 'percent' })).toContain('at least 10% lower');
+  expect(testableQuestion({ ...read, mainKey: '' })).toContain('make … better');
+});
+
+test('a trial about what is read goes back into its form', () => {
+  const asked = readQuestion({ ...form, question: 'Does it?', summary: 'read', mainKey: 'holed-leaves', better: 'lower', marginKind: 'amount', margin: '12' }, 'uk', v7);
+  if (!asked.ok) throw new Error(JSON.stringify(asked.trouble));
+  const back = questionFormOf({ ...trialFixture({ treatments: 3 }), measures: asked.value.measures });
+  expect(back).toMatchObject({ summary: 'read', mainKey: 'holed-leaves', better: 'lower', marginKind: 'amount', margin: '12' });
+});
+
 test('what is still missing stays a gap', () => {
   expect(testableQuestion({ ...form, crop: ' ', treatments: ['', 'tea'].map(treatment), endsOn: '' })).toBe('Does tea, instead of …, give at least 15% more beans from … by …?');
 });
@@ -24,6 +40,8 @@ test('a trial’s question goes back into its form', () => {
 
 test('a stored draft of another shape is dropped', () => {
   expect(isQuestionDraft(JSON.parse(JSON.stringify(form)))).toBe(true);
+  const { mainKey: _, ...older } = form;
+  expect(isQuestionDraft(older)).toBe(true); // of before a reading could be asked for
   for (const stored of [null, 'x', [], { ...form, treatments: 'x' }, { ...form, treatments: [null] }, { ...form, summary: 'colour' }, { ...form, control: '0' }]) expect(isQuestionDraft(stored)).toBe(false);
 });
 

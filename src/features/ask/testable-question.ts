@@ -1,6 +1,6 @@
 import { harvestMeasure } from '@/core/measure/measure-library';
 import { readingKind } from '@/core/measure/reading-library';
-import type { QuestionForm } from '@/core/trial/question-form';
+import { isOfShares, type QuestionForm } from '@/core/trial/question-form';
 import { crossedCells, readDoses, readTreatments } from '@/core/trial/treatment-form';
 import { fullDay } from '@/features/frame/days';
 
@@ -16,10 +16,21 @@ export function treatmentNames(form: QuestionForm): readonly string[] {
 /** The wish as one sentence that a trial can answer; gaps where something is still missing. */
 export function testableQuestion(form: QuestionForm): string {
   const { tests, control } = comparedWords(form);
-  const margin = form.marginKind === 'any' ? '' : `at least ${named(form.margin)}${form.marginKind === 'percent' ? '%' : ''} `;
+  const margin = form.marginKind === 'any' ? '' : `at least ${named(form.margin)}${form.marginKind === 'percent' ? '%' : unitBehind(form)} `;
   const end = form.rules.end === 'stage' ? `the stage “${named(form.rules.endStage)}”` : /^\d{4}-\d\d-\d\d$/.test(form.endsOn) ? fullDay(form.endsOn) : '…';
   if (form.summary === 'read') return `Does ${tests}, instead of ${control}, ${readingWords(form, margin)} in ${named(form.crop)} by ${end}?`;
   return `Does ${tests}, instead of ${control}, give ${margin}${form.better === 'higher' ? 'more' : 'less'} ${harvestMeasure(form.summary).responseOf(named(form.picked))} from ${named(form.crop)} by ${end}?`;
+}
+
+/** Behind an amount of what is read, where its unit is not written already. */
+function unitBehind({ summary, mainKey, margin }: QuestionForm): string {
+  const kind = summary === 'read' ? readingKind(mainKey) : undefined;
+  if (!kind || !/\d$/.test(margin.trim())) return '';
+  const one = Number(margin.replace(',', '.')) === 1;
+  if (isOfShares(kind.scale)) return one ? ' point' : ' points';
+  if (kind.scale.kind === 'date') return one ? ' day' : ' days';
+  if (kind.scale.kind === 'ordinal') return one ? ' step' : ' steps';
+  return kind.unit === '' ? '' : ` ${kind.unit}`;
 }
 
 /** What is read, and which way it is to go. */

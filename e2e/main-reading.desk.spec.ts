@@ -1,0 +1,46 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './garden-server';
+import { benchUnits, dealAndLock, goToStep } from './trial-steps';
+
+test('a question about slugs: read on a walk, judged by counts, closed, and told on Today', async ({ page }) => {
+  test.slow();
+  await page.goto('/trials/new?from=scratch');
+  await page.waitForSelector('html[data-ready]');
+  await page.getByLabel('The question').fill('Does grit keep slugs off?');
+  await page.getByLabel('What grows').fill('lettuces');
+  await page.getByLabel('What is picked').fill('heads');
+  await page.getByLabel('Treatment A').fill('nothing');
+  await page.getByLabel('Treatment B').fill('grit');
+  await page.getByText('Something read off the plants', { exact: true }).click();
+  await page.getByRole('button', { name: 'Save and lay it out' }).click();
+  await expect(page.getByText('Choose what is read.')).toBeVisible();
+  await page.getByRole('combobox', { name: 'What is read' }).selectOption({ label: 'Slugs found' });
+  await expect(page.getByText(/make “slugs found” at least 15% lower in lettuces/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save and lay it out' }).click();
+  await page.waitForURL(/lay-out$/);
+  await expect(page.getByText(/reckoned here as for a weight/)).toBeVisible();
+  await dealAndLock(page, 4);
+  const units = await benchUnits(page);
+
+  await goToStep(page, 'Weigh');
+  await expect(page.getByText('The question is about slugs found: it is read on the walk round.')).toBeVisible();
+  await page.goto(page.url().replace(/weigh$/, 'readings'));
+  await page.waitForSelector('html[data-ready]');
+  for (const { code, treatment } of units) {
+    const cell = page.getByRole('textbox', { name: new RegExp(`^${code}, `) });
+    await cell.fill(treatment === 'grit' ? '1' : '14');
+    await cell.press('Enter');
+  }
+  await page.waitForLoadState('networkidle');
+  await goToStep(page, 'Judge');
+  await expect(page.getByRole('heading', { level: 2, name: 'Grit beat “nothing”.' })).toBeVisible();
+  await expect(page.getByText('Slugs found, the main measure')).toBeVisible();
+  await expect(page.getByText('The trial is still open: this is how it stands today.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Slugs found/ })).toContainText('the main one');
+  await expect(page.getByText('What was done, and when')).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(violation => violation.id)).toEqual([]);
+  await page.getByRole('button', { name: 'Close the trial' }).click();
+  await expect(page.getByText(/^Closed and frozen on/)).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Grit beat “nothing”.' })).toBeVisible();
+});
