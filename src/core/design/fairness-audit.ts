@@ -79,8 +79,10 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
   'no-margin': ({ data }) => (data.measures.find(measure => measure.isMain)?.margin === null
     && weakens('Any difference counts as worth having.', 'With enough pots every difference is sure, however small.', 'Say under Ask what gain would pay for the trouble.')),
   'margin-out-of-reach': ({ data, fewest, words, cv }) => {
-    const margin = data.measures.find(measure => measure.isMain)?.margin;
-    if (margin?.kind !== 'percent' || fewest < 2) return false;
+    const main = data.measures.find(measure => measure.isMain);
+    const margin = main?.margin;
+    const hasMean = main?.scale == null || main.scale.kind === 'continuous' || main.scale.kind === 'percent'; // of counts, shares, steps and days the closed form knows nothing
+    if (margin?.kind !== 'percent' || fewest < 2 || !hasMean) return false;
     const chance = closedPower({ kind: 'dunnett', groups: data.treatments.length, delta: margin.percent / 100, sd: cv, alpha: 0.05 }, fewest);
     return chance < 0.5 && weakens(`The ${margin.percent}% worth having would be seen ${Math.round(100 * chance)} times of 100.`, `At a spread of ${Math.round(100 * cv)}% so few ${words} can’t show it.`, `More ${words} of each, or fewer treatments.`);
   },

@@ -97,7 +97,7 @@ function scoreRow(data: TrialData, measure: Measure, look: Look, print: (value: 
 
 function luckOf(treatment: string, contrasts: readonly KindContrast[]): number | null {
   const contrast = contrasts.find(each => each.treatment === treatment);
-  return contrast?.estimable ? contrast.shuffleP : null;
+  return contrast?.estimable ? contrast.pAdjusted : null;
 }
 
 /** The plain mean, as it stands in every other table; what is allowed for blocks is in the call. */

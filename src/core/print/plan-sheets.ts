@@ -1,6 +1,6 @@
 import { benchPlaces } from '@/core/trial/bench-places';
 import { cornersOn } from '@/core/trial/place-corner';
-import type { TrialData } from '@/core/trial/trial-data';
+import type { Measure, TrialData } from '@/core/trial/trial-data';
 import { pluralOf } from '@/core/words/plural';
 import { box, fitting, linesOf, type Mark, PAPER_MM, type Paper, type PrintPage, text, type WidthOf } from './page';
 import { protocolOf } from './protocol';
@@ -72,6 +72,11 @@ function stoodUnits(data: TrialData, isOpen: boolean): readonly Stood[] {
 const ROW_MM = 9;
 const BLANKS = 4;
 
+/** Of a question about what is read off the plants the sheet has that alone. */
+function columnWords(main: Measure | undefined): string {
+  return main && main.scale !== null ? (main.unit === '' ? 'read' : `read, ${main.unit}`) : 'weight  ·  pieces  ·  culls';
+}
+
 /** Sheets for a clipboard: every unit in walking order, with blanks for weight, pieces and a word on several days. */
 export function clipboardSheets(data: TrialData, paper: Paper, widthOf: WidthOf): readonly PrintPage[] {
   const size = PAPER_MM[paper];
@@ -88,7 +93,7 @@ export function clipboardSheets(data: TrialData, paper: Paper, widthOf: WidthOf)
       marks: [
         ...heading(data.trial.question, `${main?.name ?? ''}. Weighed by: ______________________   sheet ${page + 1}`, paper, widthOf),
         ...Array.from({ length: BLANKS }, (_blank, b) => text(EDGE_MM + codeWidth + b * blank + 1, top - 1.5, 2.8, 'day ______')),
-        ...Array.from({ length: BLANKS }, (_blank, b) => text(EDGE_MM + codeWidth + b * blank + 1, top + 3, 2.4, 'weight  ·  pieces  ·  culls')),
+        ...Array.from({ length: BLANKS }, (_blank, b) => text(EDGE_MM + codeWidth + b * blank + 1, top + 3, 2.4, columnWords(main))),
         ...rows.flatMap((unit, i) => {
           const y = top + 5 + i * ROW_MM;
           const block = unit.blockId === null ? '' : `${data.layout?.blockWord ?? ''} ${blockOf.get(unit.blockId) ?? ''}`;

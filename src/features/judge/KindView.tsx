@@ -107,14 +107,16 @@ function Efficacy({ found: { method, beforeOn, afterOn, control, treatments, isU
       <WideTable label="Efficacy of every remedy">
         <thead><tr><th scope="col">Remedy</th>{beforeOn && <th scope="col">{shortDay(beforeOn)}</th>}<th scope="col">{shortDay(afterOn)}</th><th scope="col">taken away</th></tr></thead>
         <tbody>
-          {treatments.map(each => <tr key={each.treatment}><th scope="row">{each.treatment}</th>{beforeOn && <td>{each.before === null ? '—' : printFigure(each.before)}</td>}<td>{printFigure(each.after)}</td><td>{each.percent === null ? '—' : `${Math.round(each.percent)}%`}</td></tr>)}
-          <tr><th scope="row">{control.name}</th>{beforeOn && <td>{control.before === null ? '—' : printFigure(control.before)}</td>}<td>{printFigure(control.after)}</td><td>the control</td></tr>
+          {treatments.map(each => <tr key={each.treatment}><th scope="row">{each.treatment}</th>{beforeOn && <td>{each.before === null ? '—' : shortFigure(each.before)}</td>}<td>{shortFigure(each.after)}</td><td>{each.percent === null ? '—' : `${Math.round(each.percent)}%`}</td></tr>)}
+          <tr><th scope="row">{control.name}</th>{beforeOn && <td>{control.before === null ? '—' : shortFigure(control.before)}</td>}<td>{shortFigure(control.after)}</td><td>the control</td></tr>
         </tbody>
       </WideTable>
       <Soft>{method === 'abbott' ? 'By Abbott, from the last count: nothing was counted before the first treatment, so that all are taken to have begun alike.' : 'By Henderson and Tilton, from the counts before and after.'}{isUnlikeBefore ? ' They began unlike: the count after alone would mislead.' : ''} A percentage without the spread of the units is no test; that stands above.</Soft>
     </section>
   );
 }
+
+const shortFigure = (value: number): string => printFigure(Number(value.toPrecision(3)));
 
 /** How large it is, with an interval on the same scale. */
 function sizeOf(kind: KindInput['kind'], { effect, difference, ci }: Extract<KindContrast, { readonly estimable: true }>): { readonly words: string; readonly ci: string } {

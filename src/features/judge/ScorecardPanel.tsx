@@ -6,6 +6,7 @@ import { styled } from 'styled-components';
 import { type ScoreCell, type Scorecard, type ScoreRow, winsOf } from '@/core/judge/scorecard';
 import type { Look } from '@/core/judge/trial-verdict';
 import type { TrialData } from '@/core/trial/trial-data';
+import { quotedIfNone } from '@/core/judge/verdict-words';
 import { weightedRank } from '@/core/judge/weighted-rank';
 import { isBetter, isWorse } from '@/core/judge/call';
 import { counted } from '@/core/words/plural';
@@ -57,7 +58,7 @@ export function ScorecardPanel({ trialId, whole, look, card, tags, control, base
           {bases.map(base => <tr key={base.name}><th scope="row">{base.name}</th>{treatments.map(name => <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>)}<td colSpan={2}>a sum, not tested</td></tr>)}
         </tbody>
       </WideTable>
-      <LuckProgress luck={luck} />
+      {card.rows.some(row => row.isByMean) && <LuckProgress luck={luck} />}
       <p>{luckWords(card)} {[...wins].filter(([, each]) => each.better + each.worse > 0).map(([name, each]) => `${name}: ${tradeWords(each, control)}.`).join(' ')}</p>
       {isWeighed && ranked.length > 0 && (
         <div>
@@ -94,8 +95,9 @@ function luckWords({ lookedAt, expectedByLuck, chanceOfOne }: Scorecard): string
 }
 
 function tradeWords({ better, worse }: { readonly better: number; readonly worse: number }, control: string): string {
-  if (better > 0 && worse > 0) return `better than ${control} in ${better}, worse in ${worse}: a trade, not a win`;
-  return better > 0 ? `better than ${control} in ${counted(better, 'measure')}, worse in none` : `worse than ${control} in ${counted(worse, 'measure')}, better in none`;
+  const named = quotedIfNone(control);
+  if (better > 0 && worse > 0) return `better than ${named} in ${better}, worse in ${worse}: a trade, not a win`;
+  return better > 0 ? `better than ${named} in ${counted(better, 'measure')}, worse in none` : `worse than ${named} in ${counted(worse, 'measure')}, better in none`;
 }
 
 const Card = styled.section`

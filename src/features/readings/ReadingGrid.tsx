@@ -13,10 +13,18 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
   const grid = useGrid(view);
   const table = useRef<HTMLDivElement>(null);
   const [left, setLeft] = useState(0);
-  const focus = (row: number, column: number): void => {
+  /** @returns whether there is such a cell */
+  const focus = (row: number, column: number): boolean => {
     const field = table.current?.querySelector<HTMLInputElement>(`input[data-at="${row} ${column}"]`);
     field?.focus();
     field?.select();
+    return field != null;
+  };
+  const send = (row: number, at: number): void => {
+    const [unit, column] = [view.units[row], view.columns[at]];
+    if (!unit || !column) return;
+    const { state, text } = grid.cellOf(unit.id, column);
+    if (state === 'typed' || state === 'bad') void grid.send([{ unitId: unit.id, column, text }]);
   };
   const onKey = (row: number, column: number) => (event: KeyboardEvent<HTMLInputElement>): void => {
     const { selectionStart, selectionEnd, value } = event.currentTarget;
@@ -24,7 +32,7 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
     const to = MOVES[event.key]?.(row, column, event.shiftKey);
     if (!to || (event.key === 'ArrowLeft' && selectionStart !== 0 && !isAll) || (event.key === 'ArrowRight' && selectionEnd !== value.length && !isAll)) return;
     event.preventDefault();
-    focus(...to);
+    if (!focus(...to)) send(row, column); // at the edge nothing is left, and yet it was meant
   };
   const onPaste = (row: number, column: number) => (event: ClipboardEvent<HTMLInputElement>): void => {
     const block = event.clipboardData.getData('text');
@@ -48,7 +56,7 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
                   <Cell
                     value={cell.text} data-at={`${row} ${at}`} data-state={cell.state} readOnly={view.state !== 'locked'} aria-label={`${unit.code}, ${column.head}`} aria-invalid={cell.state === 'bad' || undefined} autoComplete="off" inputMode="decimal"
                     onChange={event => grid.type(unit.id, column, event.target.value)} onKeyDown={onKey(row, at)} onPaste={onPaste(row, at)}
-                    onBlur={() => { if (cell.state === 'typed' || cell.state === 'bad') void grid.send([{ unitId: unit.id, column, text: cell.text }]); }}
+                    onBlur={() => send(row, at)}
                   />
                 </td>
               );

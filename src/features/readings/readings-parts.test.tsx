@@ -49,6 +49,15 @@ describe('the grid', () => {
     expect(await screen.findByText(`${first.code}, Plant height: “tall” is not a number.`)).toBeVisible();
     expect(cell(first)).toHaveAttribute('aria-invalid', 'true');
   });
+  test('Enter in the last cell has nowhere to go, and saves it all the same', async () => {
+    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) => entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })));
+    render(<ReadingGrid view={view()} />);
+    const last = screen.getAllByLabelText(/, Plant height$/).at(-1)!;
+    fireEvent.change(last, { target: { value: '231' } });
+    fireEvent.keyDown(last, { key: 'Enter' });
+    await waitFor(() => expect(last).toHaveAttribute('data-state', 'saved'));
+    expect(postReadings).toHaveBeenCalledTimes(1);
+  });
   test('a value far from the pot’s last one is asked about, and kept', async () => {
     postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) => entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })));
     render(<ReadingGrid view={view({ readings: [readingFixture(first, height, 213, { takenOn: '2026-05-26' })] })} />);
