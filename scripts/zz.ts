@@ -131,7 +131,7 @@ function say(what: string, { called, held, ends, p05, p50, tested }: Tally): voi
 
 process.stdout.write(`${TRIALS} trials each; the shuffles of means in a fifth of them. Twice the Monte Carlo error of 5% is ${(200 * Math.sqrt(0.05 * 0.95 / TRIALS)).toFixed(1)} points.\n`);
 if (WHICH !== 'kinds') for (const layout of LAYOUTS) continuous(layout);
-if (WHICH !== 'means') for (const draw of DRAWS.filter(each => each.name === 'yes or no' || each.kind === 'count')) {
+if (WHICH !== 'means') for (const draw of DRAWS.filter(each => each.kind === 'time')) {
   for (const layout of LAYOUTS) kind(draw, layout);
   for (const layout of ALL_LAYOUTS.slice(0, 3)) if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
 }

@@ -108,14 +108,19 @@ function differencesOf(blocks: readonly BlockOfTwo[]): readonly number[] {
   return blocks.filter(block => block.treated.length > 0 && block.control.length > 0).map(block => meanFigure(block.treated) - meanFigure(block.control));
 }
 
+/** Mean of differences, one a block, with its standard error; 0 where there is but one. */
+function spreadOfDifferences(differences: readonly number[]): { readonly mean: number; readonly se: number; readonly n: number } {
+  const n = differences.length;
+  const mean = differences.reduce((sum, value) => sum + value, 0) / n;
+  return { n, mean, se: n > 1 ? Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n) : 0 };
+}
+
 /** Differences of pairs, their signs tossed again. A pair that lost one of its two says nothing. */
 function testPairs(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest | undefined {
   const differences = differencesOf(blocks);
   if (differences.length === 0) return undefined;
   const test = signFlipP(differences, input.seed);
-  const mean = differences.reduce((sum, value) => sum + value, 0) / differences.length;
-  const n = differences.length;
-  const se = n > 1 ? Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n) : 0;
+  const { mean, se, n } = spreadOfDifferences(differences);
   const { treated, control } = both(blocks.filter(block => block.treated.length > 0 && block.control.length > 0));
   // Of yes and no a few pairs often give one and the same difference: the interval is that of the two shares, as if they were no pairs.
   const around = (confidence: number): Interval | null => { if (isYesNo(input)) return singlesInterval(shareOf(treated), shareOf(control), confidence); if (!(se > 0)) return null; const half = tQuantile(1 - (1 - confidence) / 2, n - 1) * se; return [mean - half, mean + half]; };
@@ -144,10 +149,8 @@ function testCounts(input: KindInput, treatment: string, blocks: readonly BlockO
 /** Student's t of the differences within the blocks: of a few beds the model's spread is too small by more than a t allows for. */
 function blockDifferencesP(blocks: readonly BlockOfTwo[]): number {
   const differences = differencesOf(blocks);
-  const n = differences.length;
-  if (n < 2) return 1;
-  const mean = differences.reduce((sum, value) => sum + value, 0) / n;
-  const se = Math.sqrt(differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n);
+  if (differences.length < 2) return 1;
+  const { mean, se, n } = spreadOfDifferences(differences);
   return se > 0 ? tTwoSidedP(mean / se, n - 1) : mean === 0 ? 1 : 0;
 }
 
@@ -238,12 +241,21 @@ function testDays(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
   const shuffleP = logRankByDeals(isBlocked ? samples : [all], input.seed).p;
   const until = Math.min(...[all.treated, all.control].map(units => Math.max(...units.map(unit => unit.days))));
   const [a, b] = [restrictedMeanWait(all.treated, until), restrictedMeanWait(all.control, until)];
-  const difference = a.mean - b.mean;
-  const se = Math.hypot(a.se, b.se);
+  const within = isBlocked ? waitsWithinBlocks(blocks, until) : undefined;
+  const { difference, se, df } = within ?? { difference: a.mean - b.mean, se: Math.hypot(a.se, b.se), df: all.treated.length + all.control.length - 2 };
   return {
     method: isBlocked ? 'stratified-log-rank' : 'log-rank', p: test?.p ?? 1, shuffleP, unitP: shuffleP, difference,
     // Greenwood's variance from a handful of units is itself uncertain.
-    intervalAt: confidence => { const df = all.treated.length + all.control.length - 2; if (!(se > 0) || df < 1) return null; const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [difference - half, difference + half]; },
+    intervalAt: confidence => { if (!(se > 0) || df < 1) return null; const half = tQuantile(1 - (1 - confidence) / 2, df) * se; return [difference - half, difference + half]; },
     effectAt: () => (test?.hazardRatio == null ? null : { what: 'hazard-ratio', value: test.hazardRatio, ci: null }),
   };
+}
+
+/** How much longer the treated waited, block by block, up to a common day; undefined where one was looked at for a shorter time. */
+function waitsWithinBlocks(blocks: readonly BlockOfTwo[], until: number): { readonly difference: number; readonly se: number; readonly df: number } | undefined {
+  const { treated, control } = both(blocks);
+  if ([...treated, ...control].some(unit => !unit.hasCome && unit.value < until)) return undefined;
+  const upTo = (unit: ReadUnit): ReadUnit => ({ ...unit, value: Math.min(unit.value, until) });
+  const { mean, se, n } = spreadOfDifferences(differencesOf(blocks.map(block => ({ ...block, treated: block.treated.map(upTo), control: block.control.map(upTo) }))));
+  return { difference: mean, se, df: n - 1 };
 }

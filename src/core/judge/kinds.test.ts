@@ -274,6 +274,16 @@ describe('what is called, and what is not', () => {
     expect(alike.ci[1]).toBeGreaterThan(0.4);
     expect(pairs([[3, 5], [7, 9], [2, 4], [5, 7]], null, 'count')).toMatchObject({ estimable: true, difference: 2, ci: null });
   });
+  test('days in blocks are told block by block, up to a day that both were watched to; worked by hand', () => {
+    const waits = (pairs: readonly (readonly [number, number])[], isLastWaiting: boolean) => judgeKind(input('time', pairs.flatMap(([a, b], i) => [unit(2 * i, 'none', a, { hasCome: !(isLastWaiting && i === 0), blocks: [String(i)] }), unit(2 * i + 1, 'fed', b, { hasCome: true, blocks: [String(i)] })]), { blockNames: ['shelf'] })).contrasts[0];
+    const found = waits([[8, 10], [9, 12], [12, 20]], false); // up to day 12: 2, 3 and 0 days longer; t of two degrees of freedom 4.303
+    if (!found?.estimable || !found.ci) throw new Error('days must have an interval');
+    expect(found.difference).toBeCloseTo(5 / 3, 9);
+    expect(found.ci[0]).toBeCloseTo(-2.128, 3);
+    expect(found.ci[1]).toBeCloseTo(5.461, 3);
+    const leftEarly = waits([[8, 10], [9, 12], [12, 20]], true); // one was looked at for eight days only: then by all units together
+    expect(leftEarly?.estimable && leftEarly.difference).not.toBeCloseTo(5 / 3, 3);
+  });
   test('a yes or no of each pot has the exact interval; many pots the approximate one, which is as good by then', () => {
     const yes = (n: number, k: number, name: string) => Array.from({ length: n }, (_, i) => unit(i, name, Number(i < k), { outOf: 1 }));
     const ciOf = (n: number, k: number, l: number) => { const found = judgeKind(input('proportion', [...yes(n, k, 'none'), ...yes(n, l, 'fed')])).contrasts[0]; return found?.estimable ? found.ci : null; };
