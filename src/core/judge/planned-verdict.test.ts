@@ -12,14 +12,14 @@ import { type Look, plannedLook } from './trial-verdict';
 const bare = trialFixture({ treatments: 3, unitsEach: 5 });
 
 /** A trial whose main measure is one of the library's, each unit with its reading. */
-function readTrial(key: string, valueOf: (treatment: number, i: number) => number, changes: Partial<TrialData> = {}): { readonly data: TrialData; readonly measure: Measure; readonly look: Look } {
+function readTrial(key: string, countsOf: (treatment: number, i: number) => number, changes: Partial<TrialData> = {}): { readonly data: TrialData; readonly measure: Measure; readonly look: Look } {
   const kind = readingKind(key);
   if (!kind) throw new Error(`${key} must be in the library`);
   const measure: Measure = { ...measureFromLibrary(kind, '00000000-0000-7000-8000-0000000000e1'), isMain: true, margin: { kind: 'percent', percent: 15 } };
   const at = (unit: TrialData['units'][number]): number => bare.treatments.findIndex(treatment => treatment.id === unit.treatmentId);
   const data: TrialData = {
     ...bare, measures: [measure, ...bare.measures.map(each => ({ ...each, isMain: false }))],
-    readings: bare.units.map((unit, i) => readingFixture(unit, measure, valueOf(at(unit), i), { outOf: measure.scale?.kind === 'proportion' ? 20 : null })), ...changes,
+    readings: bare.units.map((unit, i) => readingFixture(unit, measure, countsOf(at(unit), i), { outOf: measure.scale?.kind === 'proportion' ? 20 : null })), ...changes,
   };
   return { data, measure, look: plannedLook(data, STARTING_GUESS_CV) };
 }
@@ -48,11 +48,11 @@ test('what has a mean is not judged by a kind', () => {
 });
 
 test('without anything left out there is one way to count; with it, three', () => {
-  const valueOf = (treatment: number, i: number): number => (treatment === 1 ? 2 : 12) + (i % 4);
-  const whole = readTrial('slugs', valueOf);
+  const slugsOf = (treatment: number, i: number): number => (treatment === 1 ? 2 : 12) + (i % 4);
+  const whole = readTrial('slugs', slugsOf);
   expect(kindUnderLook(whole.data, whole.look)).toMatchObject({ allIn: null, sound: null });
   const [first, second] = bare.units;
-  const { data, look } = readTrial('slugs', valueOf, { incidents: [leaveOutFixture(first!, { byTreatment: 'no' }), { ...leaveOutFixture(second!, { byTreatment: 'no' }), decision: 'keep' }] });
+  const { data, look } = readTrial('slugs', slugsOf, { incidents: [leaveOutFixture(first!, { byTreatment: 'no' }), { ...leaveOutFixture(second!, { byTreatment: 'no' }), decision: 'keep' }] });
   const found = kindUnderLook(data, look);
   const unitsOf = (judgement: { readonly groups: readonly { readonly n: number }[] } | null | undefined): number => judgement?.groups.reduce((sum, group) => sum + group.n, 0) ?? 0;
   expect([unitsOf(found?.allIn), unitsOf(found?.judgement), unitsOf(found?.sound)]).toEqual([15, 14, 13]);
