@@ -14,9 +14,11 @@ import { ownSpread } from './own-spread';
 import { predict } from './predict';
 import { takeReadings } from './readings';
 import { reportFile } from './report';
+import { closeStore, startStore } from './start';
 import { findTrial, listTrials } from './trials';
 import { restOfVerdict } from './verdict';
 import { takePick } from './weigh';
+import { takeTrialIn, wholeTrial } from './whole-trials';
 
 freshGardenForEachTest();
 
@@ -82,6 +84,18 @@ test('it is judged by its kind, frozen, told in the list and the report, and sti
   const html = await reportFile(trial.id, 'html', false);
   expect(html.ok && html.value.body).toContain('a model of counts that lets units differ more than chance');
   expect(html.ok && html.value.body).toContain('Slugs found: each dot is one patch.');
+});
+
+test('as a file it comes in again in another garden, and says the same there', async () => {
+  const { trial } = await readThrough();
+  await closeTrial(trial.id);
+  const [whole, said] = [await wholeTrial(trial.id), (await frozenVerdictOf(trial.id))?.verdict.headline];
+  await closeStore();
+  process.env.TURNSPIT_DATA = `${process.env.TURNSPIT_DATA}-other`; // in the same folder, which goes with the test
+  await startStore();
+  expect(await takeTrialIn(JSON.parse(JSON.stringify(whole)))).toMatchObject({ ok: true });
+  expect(await wholeTrial(trial.id)).toEqual({ ...whole, trial: { ...whole?.trial, gardenId: expect.any(String) } });
+  expect((await frozenVerdictOf(trial.id))?.verdict.headline).toBe(said);
 });
 
 test('the guesses are scored, the next trial learns from it, and it lends no spread to trials of another kind', async () => {

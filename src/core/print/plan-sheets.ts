@@ -91,7 +91,7 @@ export function clipboardSheets(data: TrialData, paper: Paper, widthOf: WidthOf)
     return {
       ...size,
       marks: [
-        ...heading(data.trial.question, `${main?.name ?? ''}. Weighed by: ______________________   sheet ${page + 1}`, paper, widthOf),
+        ...heading(data.trial.question, `${main?.name ?? ''}. ${main && main.scale !== null ? 'Read' : 'Weighed'} by: ______________________   sheet ${page + 1}`, paper, widthOf),
         ...Array.from({ length: BLANKS }, (_blank, b) => text(EDGE_MM + codeWidth + b * blank + 1, top - 1.5, 2.8, 'day ______')),
         ...Array.from({ length: BLANKS }, (_blank, b) => text(EDGE_MM + codeWidth + b * blank + 1, top + 3, 2.4, columnWords(main))),
         ...rows.flatMap((unit, i) => {

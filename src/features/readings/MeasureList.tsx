@@ -49,8 +49,8 @@ export function MeasureList({ view, add, drop }: MeasureListProps) {
       {view.measures.length === 0 && <Soft>Nothing yet. Few measures, read well, tell more than many: each takes its minutes every week, and of many one shines by luck.</Soft>}
       <ul>{view.measures.map(measure => (
         <li key={measure.id}>
-          <div><strong>{measure.name}</strong> <small>{measure.readings === 0 ? 'not read yet' : counted(measure.readings, 'reading')}</small><p>{measure.definition}</p><small>{measure.scaleWords}</small></div>
-          {!isClosed && measure.readings === 0 && <Button data-tone="quiet" aria-label={`Don’t read ${measure.name}`} onPress={() => act(() => drop(measure.id))} isPending={isPending}>Don’t read it</Button>}
+          <div><strong>{measure.name}</strong> <small>{measure.isMain ? 'the main measure, ' : ''}{measure.readings === 0 ? 'not read yet' : counted(measure.readings, 'reading')}</small><p>{measure.definition}</p><small>{measure.scaleWords}</small></div>
+          {!isClosed && !measure.isMain && measure.readings === 0 && <Button data-tone="quiet" aria-label={`Don’t read ${measure.name}`} onPress={() => act(() => drop(measure.id))} isPending={isPending}>Don’t read it</Button>}
         </li>
       ))}</ul>
       {trouble && Object.keys(fields).every(field => !(field in BLANK)) && <Trouble>{trialSentence(trouble)}</Trouble>}

@@ -42,7 +42,7 @@ export interface DeskView {
   readonly units: readonly { readonly id: string; readonly code: string; readonly where: string }[];
   readonly columns: readonly DeskColumn[];
   readonly cells: readonly DeskCell[];
-  readonly measures: readonly { readonly id: Measure['id']; readonly name: string; readonly definition: string; readonly scaleWords: string; readonly readings: number; readonly scale: Measure['scale']; readonly unit: string }[];
+  readonly measures: readonly { readonly id: Measure['id']; readonly name: string; readonly definition: string; readonly scaleWords: string; readonly readings: number; readonly scale: Measure['scale']; readonly unit: string; readonly isMain: boolean }[];
   /** Of each measure, the harvest among them, every pot's course so far: by code, never by treatment. */
   readonly courses: readonly MeasureCourses[];
   readonly notes: readonly NoteLine[];
@@ -62,7 +62,7 @@ export function deskViewOf(data: TrialData, { bench, isOpen }: { readonly bench:
       const measure = byId.get(reading.measureId);
       return measure ? [{ id: reading.id, unitId: reading.unitId, measureId: reading.measureId, part: reading.subsample, text: reading.outcome === 'picked' ? reading.asWritten || valueWords(measure, reading) : OUTCOME_MARKS[reading.outcome] }] : [];
     }),
-    measures: measures.map(({ id, name, definition, scale, unit }) => ({ id, name, definition, scale, unit, scaleWords: scale === null ? '' : scaleWords(scale), readings: readings.filter(reading => reading.measureId === id).length })),
+    measures: measures.map(({ id, name, definition, scale, unit, isMain }) => ({ id, name, definition, scale, unit, isMain, scaleWords: scale === null ? '' : scaleWords(scale), readings: readings.filter(reading => reading.measureId === id).length })),
     courses: data.measures.filter(measure => measure.scale !== null || measure.isMain).flatMap((measure): MeasureCourses[] => {
       const pots = data.units.map(unit => ({ code: unit.code as string, course: unitCourse(data, unit.id, measure) })).filter(pot => pot.course.length > 0);
       return pots.length === 0 ? [] : [{ measureId: measure.id, name: measure.name, unit: measure.unit === 'count' ? '' : measure.unit, pots }];

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './garden-server';
 import { benchUnits, dealAndLock, goToStep } from './trial-steps';
 
-test('a question about slugs: read on a walk, judged by counts, closed, and told on Today', async ({ page }) => {
+test('a question about slugs: counted, judged by counts, closed, and told on Today', async ({ page }) => {
   test.slow();
   await page.goto('/trials/new?from=scratch');
   await page.waitForSelector('html[data-ready]');
