@@ -1,5 +1,6 @@
 import { fitCounts, spreadOf } from '@/core/stats/count-model';
-import { fitLinearModel, indicatorColumns } from '@/core/stats/linear-model';
+import { crowdingOf } from '@/core/stats/crowding';
+import { indicatorColumns } from '@/core/stats/linear-model';
 import { isSplit, type KindInput, type ReadUnit, readUnits } from './kind-input';
 
 /** How many times as many a treatment counts as the control: the ratio's natural logarithm, with its errors. */
@@ -8,10 +9,10 @@ export interface CountRatio {
   /** As the model has it: the variance is so many times the mean. */
   readonly se: number;
   /**
-   * As the logarithms of the counts have it, half a one added to each. The model goes by the large counts, the logarithms by the
-   * small ones; where counts crowd, the variance grows faster than the mean, and the model's error alone is too small too often.
+   * As it is where the variance grows faster than the mean: where counts crowd, the model's error alone is too small too often.
+   * 0 where they don't.
    */
-  readonly seOfLogs: number;
+  readonly seOfCrowding: number;
   readonly df: number;
 }
 
@@ -26,8 +27,6 @@ export function countRatio(input: KindInput, treatment: string): CountRatio | un
   return input.blockNames.length === 0 ? ratioOfMeans(input, units, treatment) : ratioWithinBlocks(input, units, treatment);
 }
 
-const logOf = (unit: ReadUnit): number => Math.log(unit.value + 0.5);
-
 function ratioWithinBlocks(input: KindInput, units: readonly ReadUnit[], treatment: string): CountRatio | undefined {
   const tests = input.treatments.filter(name => name !== input.control && units.some(unit => unit.treatment === name));
   const at = tests.indexOf(treatment);
@@ -37,30 +36,29 @@ function ratioWithinBlocks(input: KindInput, units: readonly ReadUnit[], treatme
   ];
   const model = fitCounts(units.map(unit => unit.value), columns);
   if (!model || at < 0) return undefined;
-  const logs = fitLinearModel(units.map(logOf), [{ name: 'all', columns }]);
-  const direction = logs.combine(0, columns.map((_, i) => Number(i === at)))?.direction ?? [];
-  const spread = logs.residualDf > 0 ? logs.residualSs / logs.residualDf : 0;
-  return { ...model.logRatio(at), seOfLogs: Math.sqrt(spread * direction.reduce((sum, each) => sum + each * each, 0)), df: model.residualDf };
+  return { ...model.logRatio(at), seOfCrowding: model.seOfCrowding(at), df: model.residualDf };
 }
 
 interface GroupSums {
   readonly n: number;
   readonly sum: number;
-  readonly sumOfLogs: number;
 }
 
 /** Without blocks the model has its answer in the means, however many units and treatments there are. */
 function ratioOfMeans(input: KindInput, units: readonly ReadUnit[], treatment: string): CountRatio | undefined {
   const groups = new Map<string, GroupSums>();
   for (const unit of units) {
-    const { n, sum, sumOfLogs } = groups.get(unit.treatment) ?? { n: 0, sum: 0, sumOfLogs: 0 };
-    groups.set(unit.treatment, { n: n + 1, sum: sum + unit.value, sumOfLogs: sumOfLogs + logOf(unit) });
+    const { n, sum } = groups.get(unit.treatment) ?? { n: 0, sum: 0 };
+    groups.set(unit.treatment, { n: n + 1, sum: sum + unit.value });
   }
   const df = units.length - groups.size;
   const [a, b] = [groups.get(treatment), groups.get(input.control)];
   if (df < 1 || !a || !b || [...groups.values()].some(each => each.sum === 0)) return undefined;
-  const squares = (of: (unit: ReadUnit, own: GroupSums) => number): number => units.reduce((sum, unit) => { const own = groups.get(unit.treatment); return own ? sum + of(unit, own) : sum; }, 0) / df;
-  const dispersion = squares((unit, { n, sum }) => (unit.value - sum / n) ** 2 / (sum / n));
-  const spreadOfLogs = squares((unit, { n, sumOfLogs }) => (logOf(unit) - sumOfLogs / n) ** 2);
-  return { estimate: Math.log((a.sum / a.n) / (b.sum / b.n)), se: Math.sqrt(spreadOf(dispersion) * (1 / a.sum + 1 / b.sum)), seOfLogs: Math.sqrt(spreadOfLogs * (1 / a.n + 1 / b.n)), df };
+  const means = units.map(unit => { const own = groups.get(unit.treatment); return own ? own.sum / own.n : 0; });
+  const dispersion = units.reduce((sum, unit, i) => sum + (unit.value - (means[i] ?? 0)) ** 2 / (means[i] ?? 1), 0) / df;
+  const crowding = crowdingOf(units.map(unit => unit.value), means, df);
+  return {
+    estimate: Math.log((a.sum / a.n) / (b.sum / b.n)), df, se: Math.sqrt(spreadOf(dispersion) * (1 / a.sum + 1 / b.sum)),
+    seOfCrowding: crowding === 0 ? 0 : Math.sqrt(1 / a.sum + crowding / a.n + 1 / b.sum + crowding / b.n),
+  };
 }

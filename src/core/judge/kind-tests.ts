@@ -134,7 +134,7 @@ function testCounts(input: KindInput, treatment: string, blocks: readonly BlockO
   const model = countRatio(input, treatment);
   if (!model) return { method: 'shuffle-exact', p: shuffleP ?? 1, shuffleP, unitP: shuffleP ?? 1, difference, intervalAt: () => null, effectAt: () => null };
   const { estimate, se, df } = model;
-  const widerSe = Math.max(se, model.seOfLogs);
+  const widerSe = Math.max(se, model.seOfCrowding);
   const pOf = (error: number): number => (error > 0 ? tTwoSidedP(estimate / error, df) : 1);
   const ratioAt = (confidence: number): Interval => { const half = tQuantile(1 - (1 - confidence) / 2, df) * widerSe; return [Math.exp(estimate - half), Math.exp(estimate + half)]; };
   const level = meanFigure(control);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { binomialTwoSidedP, exactShareInterval, shareDifferenceInterval, upperBoundOfNone, wilsonInterval } from '@/core/stats/binomial';
+import { crowdingOf } from '@/core/stats/crowding';
 import { chiSquareUpperTail } from '@/core/stats/distributions';
 import { bestCurves, CURVES, fitCurve } from '@/core/stats/fit-curve';
 import { progressArea } from '@/core/stats/progress-curve';
@@ -290,14 +291,18 @@ describe('what is called, and what is not', () => {
     expect(ciOf(5, 0, 5)?.[0]).toBeCloseTo(0.383, 3); // in R: reference/r/exact-shares.R
     expect(ciOf(300, 150, 180)).toEqual(shareDifferenceInterval({ k: 180, n: 300 }, { k: 150, n: 300 }));
   });
-  test('counts are called by the wider of two errors: here that of the logarithms, as two pots fell far behind', () => {
-    const crowded = [[1, 20, 22, 18, 25], [30, 2, 33, 28, 35]].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, t === 0 ? 'none' : 'fed', value)));
+  test('counts are called by the wider of two errors: here two treatments crowd, and a third, of small counts, hides it from the model', () => {
+    const crowded = [[60, 20, 95, 30, 150], [90, 35, 200, 40, 120], [1, 2, 1, 0, 2]].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, ['none', 'fed', 'soap'][t] ?? '', value)));
     const ratio = countRatio(input('count', crowded), 'fed');
     if (!ratio) throw new Error('there must be a ratio');
-    expect(ratio.seOfLogs).toBeGreaterThan(ratio.se);
+    expect(ratio.seOfCrowding).toBeGreaterThan(1.05 * ratio.se);
     const found = judgeKind(input('count', crowded)).contrasts[0];
     if (!found?.estimable || !found.effect?.ci) throw new Error('there must be an interval');
-    expect(Math.log(found.effect.ci[1] / found.effect.ci[0]) / 2).toBeCloseTo(2.306 * ratio.seOfLogs, 2); // t of 8 degrees of freedom
+    expect(Math.log(found.effect.ci[1] / found.effect.ci[0]) / 2).toBeCloseTo(2.1788 * ratio.seOfCrowding, 2); // t of 12 degrees of freedom
+  });
+  test('how much counts crowd, by hand: 0 and 8 about 4 twice have 16 of 4 + 16 σ² each, so that four of them make 3 at σ² = 13/12', () => {
+    expect(crowdingOf([0, 8, 0, 8], [4, 4, 4, 4], 3)).toBeCloseTo(13 / 12, 6);
+    expect(crowdingOf([4, 5, 3, 4], [4, 4, 4, 4], 3)).toBe(0);
   });
   test('counts that are all alike under each treatment are no riddle: the gap is called, and its interval is no point', () => {
     const alike = (blocks: (i: number) => readonly string[], names: readonly string[]) => judgeKind(input('count', [14, 1].flatMap((value, t) => [0, 1, 2, 3].map(i => unit(10 * t + i, t === 0 ? 'none' : 'fed', value, { blocks: blocks(i) }))), { better: 'lower', blockNames: names })).contrasts[0];
@@ -309,11 +314,11 @@ describe('what is called, and what is not', () => {
     expect(alike(() => [], [])?.call).toBe('better');
   });
   test('with blocks and without, the two errors of a ratio are reckoned alike', () => {
-    const shelves = (of: (i: number) => readonly string[]) => [[8, 12, 7, 9], [16, 20, 15, 18]].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, t === 0 ? 'none' : 'fed', value, { blocks: of(i) })));
+    const shelves = (of: (i: number) => readonly string[]) => [[8, 22, 7, 9], [16, 40, 15, 18]].flatMap((values, t) => values.map((value, i) => unit(10 * t + i, t === 0 ? 'none' : 'fed', value, { blocks: of(i) })));
     const [bare, one] = [countRatio(input('count', shelves(() => [])), 'fed'), countRatio(input('count', shelves(() => ['only']), { blockNames: ['shelf'] }), 'fed')];
     expect(one?.estimate).toBeCloseTo(bare?.estimate ?? 0, 9);
     expect(one?.se).toBeCloseTo(bare?.se ?? 0, 9);
-    expect(one?.seOfLogs).toBeCloseTo(bare?.seOfLogs ?? 0, 9);
+    expect(one?.seOfCrowding).toBeCloseTo(bare?.seOfCrowding ?? 1, 6);
   });
   test('a group without a single count has no logarithm: all deals judge it', () => {
     const units = [0, 0, 0, 0, 0].map((value, i) => unit(i, 'none', value)).concat([4, 3, 6, 5, 4].map((value, i) => unit(10 + i, 'bait', value)));

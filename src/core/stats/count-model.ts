@@ -1,4 +1,5 @@
 import { inverse, Matrix } from 'ml-matrix';
+import { crowdingOf } from './crowding';
 
 /** Counts of two or more groups, blocks allowed for, on the scale of ratios. */
 export interface CountModel {
@@ -7,6 +8,8 @@ export interface CountModel {
   readonly dispersion: number;
   /** Natural logarithm of a column's ratio, and its standard error, the spread of the units in it. */
   readonly logRatio: (column: number) => { readonly estimate: number; readonly se: number };
+  /** The same error where the variance grows faster than the mean, as of counts that crowd; 0 where they don't. */
+  readonly seOfCrowding: (column: number) => number;
 }
 
 /** Units treated alike that all counted the same show no spread at all: then it is taken to be Poisson's, which no count falls below. */
@@ -55,5 +58,12 @@ export function fitCounts(counts: readonly number[], columns: readonly (readonly
   // A group without a single count runs off to minus infinity.
   if (beta.to1DArray().some(value => !Number.isFinite(value) || Math.abs(value) > 20)) return undefined;
   const dispersion = counts.reduce((sum, count, i) => sum + (count - mu[i]!) ** 2 / mu[i]!, 0) / residualDf;
-  return { residualDf, dispersion, logRatio: column => ({ estimate: beta.get(column + 1, 0), se: Math.sqrt(spreadOf(dispersion) * covariance.get(column + 1, column + 1)) }) };
+  const crowding = crowdingOf(counts, mu, residualDf);
+  const seOfCrowding = (column: number): number => {
+    if (crowding === 0) return 0;
+    const weighted = x.clone();
+    for (const [i, mean] of mu.entries()) weighted.mulRow(i, mean / (1 + crowding * mean));
+    return Math.sqrt(inverse(x.transpose().mmul(weighted)).get(column + 1, column + 1));
+  };
+  return { residualDf, dispersion, seOfCrowding, logRatio: column => ({ estimate: beta.get(column + 1, 0), se: Math.sqrt(spreadOf(dispersion) * covariance.get(column + 1, column + 1)) }) };
 }

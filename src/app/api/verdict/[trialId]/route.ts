@@ -10,5 +10,5 @@ export async function GET(request: Request, { params }: { readonly params: Promi
   if (!wish.success) return new Response('There is no such trial.', { status: 404 });
   const rest = await restOfVerdict(wish.data.trialId, wish.data.measure);
   if (!rest.ok) return new Response(trialSentence(rest.trouble), { status: rest.trouble.kind === 'no-such-trial' ? 404 : 409 });
-  return Response.json(rest.value, { headers: { 'cache-control': 'no-store' } });
+  return Response.json(rest.value, { headers: { 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' } });
 }

@@ -51,7 +51,8 @@ export default async function JudgePage(props: JudgePageProps) {
     const tags = tagsOf(data);
     const ownWay = { efficacy: trialEfficacy(data, measure) ?? null, germination: trialGermination(data, measure) ?? null };
     const isMainByKind = measure.isMain && by === undefined && kindOf(measure.scale) !== null;
-    const kind = isMainByKind || !(asked.success && (by !== 'means' || measure.scale?.kind === 'class')) ? undefined : kindInputOf(data, measure, { ...look, margin: null }, { isByRanks: by === 'ranks', countedClass });
+    const isBesideByKind = !isMainByKind && asked.success && (by !== 'means' || measure.scale?.kind === 'class');
+    const kind = isBesideByKind ? kindInputOf(data, measure, { ...look, margin: null }, { isByRanks: by === 'ranks', countedClass }) : undefined;
     if (kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tags} {...ownWay} classes={measure.scale?.kind === 'class' ? measure.scale.classes : []} />;
     const [garden, frozen, log] = [await currentGarden(), await frozenVerdictOf(id), await trialLog(id)];
     const ofTrial = {
