@@ -32,6 +32,7 @@ export function useJudgement(data: TrialData | null, first: LookedJudgement) {
     job.current?.cancel();
     if (!data) {
       setWish(look);
+      setState(before => ({ ...before, standing: 'running' }));
       return;
     }
     setWish(null);
@@ -48,6 +49,11 @@ export function useJudgement(data: TrialData | null, first: LookedJudgement) {
     );
   }, [data]);
   useEffect(() => { if (data && wish) judge(wish); }, [data, wish, judge]);
-  const waiting = wish && !data ? { done: 0, total: wish.shuffles } : null;
-  return { ...state, progress: waiting ?? state.progress, judge, cancel: (): void => job.current?.cancel() };
+  const isWaiting = wish !== null && !data;
+  const cancel = (): void => {
+    if (isWaiting) setState(before => ({ ...before, standing: 'stopped' }));
+    setWish(null);
+    job.current?.cancel();
+  };
+  return { ...state, progress: isWaiting ? { done: 0, total: wish.shuffles } : state.progress, judge, cancel };
 }

@@ -1,0 +1,58 @@
+import { act, renderHook } from '@testing-library/react';
+import { judgeWithoutShuffle } from '@/core/judge/judge';
+import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { judgeUnderLook, type LookedJudgement, plannedLook } from '@/core/judge/trial-verdict';
+import type { TrialData } from '@/core/trial/trial-data';
+import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { useJudgement } from './use-judgement';
+
+const jobs: { readonly look: unknown; readonly finish: (looked: LookedJudgement) => void }[] = [];
+jest.mock('@/workers/judge-job', () => ({
+  startJudging: (_data: unknown, look: unknown) => {
+    let cancel = (): void => undefined;
+    const result = new Promise<LookedJudgement>((resolve, reject) => { jobs.push({ look, finish: resolve }); cancel = () => reject(new DOMException('cancelled', 'AbortError')); });
+    return { result, cancel: () => cancel() };
+  },
+}));
+
+const trial = trialFixture({ treatments: 2, unitsEach: 4 });
+const data: TrialData = { ...trial, picks: trial.units.map((unit, i) => pickFixture(unit, { netG: 100 + i })) };
+const first = judgeUnderLook(data, { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 }, judgeWithoutShuffle);
+const many = { ...first.look, shuffles: 1_000_000 };
+const show = (given: TrialData | null) => renderHook(({ of }: { readonly of: TrialData | null }) => useJudgement(of, first), { initialProps: { of: given } });
+
+beforeEach(() => { jobs.length = 0; });
+
+test('what is wished for before the trial is there waits for it, and is done then', async () => {
+  const { result, rerender } = show(null);
+  act(() => result.current.judge(many));
+  expect(jobs).toHaveLength(0);
+  expect(result.current).toMatchObject({ standing: 'running', progress: { done: 0, total: 1_000_000 } });
+  rerender({ of: data });
+  expect(jobs.map(job => job.look)).toEqual([many]);
+  const found = { ...first, look: many };
+  await act(async () => jobs[0]?.finish(found));
+  expect(result.current).toMatchObject({ standing: 'ready', progress: null });
+  expect(result.current.looked).toBe(found);
+});
+
+test('stopped while it waits, it is not done when the trial comes', () => {
+  const { result, rerender } = show(null);
+  act(() => result.current.judge(many));
+  act(() => result.current.cancel());
+  expect(result.current).toMatchObject({ standing: 'stopped', progress: null });
+  rerender({ of: data });
+  expect(jobs).toHaveLength(0);
+  expect(result.current.looked).toBe(first);
+});
+
+test('stopped while it runs, what stood there stays; run again, it counts', async () => {
+  const { result } = show(data);
+  act(() => result.current.judge(many));
+  await act(async () => result.current.cancel());
+  expect(result.current).toMatchObject({ standing: 'stopped', progress: null });
+  act(() => result.current.judge(first.look));
+  const again = { ...first };
+  await act(async () => jobs[1]?.finish(again));
+  expect(result.current.looked).toBe(again);
+});
