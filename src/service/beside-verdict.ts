@@ -1,10 +1,11 @@
 import type { AuditFinding } from '@/core/design/fairness-audit';
-import { type PooledTrial, type SeasonsTogether, seasonsTogether } from '@/core/judge/combine-seasons';
+import type { BesideVerdict } from '@/core/judge/beside-verdict';
+import { type PooledTrial, seasonsTogether } from '@/core/judge/combine-seasons';
 import type { Judgement } from '@/core/judge/judgement';
 import { lessonsOf, spreadWithin } from '@/core/judge/lessons';
-import { type PositionCheck, positionCheck } from '@/core/judge/position-check';
-import { type Rival, rivalsOf } from '@/core/judge/rivals';
-import { type Scorecard, scorecardOf } from '@/core/judge/scorecard';
+import { positionCheck } from '@/core/judge/position-check';
+import { rivalsOf } from '@/core/judge/rivals';
+import { scorecardOf } from '@/core/judge/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/treatment-cost';
 import { type Look, type LookedJudgement, mainMeasure } from '@/core/judge/trial-verdict';
 import { valuePrinter } from '@/core/measure/print-measure';
@@ -16,18 +17,6 @@ import { database } from '@/store/database';
 import { frozenTrials } from '@/store/verdicts';
 import { today } from './clock';
 import { currentGarden } from './garden';
-
-/** What stands beside a verdict on its page. */
-export interface BesideVerdict {
-  readonly card: Scorecard;
-  readonly bases: readonly { readonly name: string; readonly cells: readonly { readonly treatment: string; readonly words: string }[] }[];
-  readonly costs: readonly TreatmentCost[];
-  readonly position: PositionCheck | null;
-  readonly lessons: readonly string[];
-  /** The same question in other seasons. */
-  readonly seasons: readonly SeasonsTogether[];
-  readonly rivals: readonly Rival[];
-}
 
 /** @param looked null where the verdict is not one of means: of places, yields and seasons there is nothing to say then */
 export async function besideVerdict(data: TrialData, look: Look, looked: Pick<LookedJudgement, 'input' | 'judgement'> | null, findings: readonly AuditFinding[]): Promise<BesideVerdict> {

@@ -1,11 +1,12 @@
 import { AUDIT_CHECKS, type AuditFinding, fairnessAudit } from '@/core/design/fairness-audit';
+import type { BesideVerdict } from '@/core/judge/beside-verdict';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { kindOf } from '@/core/judge/trial-kind';
 import { judgeUnderLook, type Look, type LookedJudgement, mainMeasure, measureOf, plannedLook } from '@/core/judge/trial-verdict';
 import { failure, type Result, success } from '@/core/result';
 import type { TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { type BesideVerdict, besideVerdict } from './beside-verdict';
+import { besideVerdict } from './beside-verdict';
 import { isKeyOpen } from './judge';
 import { ownSpread } from './own-spread';
 import { rememberedJudge } from './remembered-judge';
