@@ -12,13 +12,39 @@ export default defineConfig({
   timeout: 90_000,
   // A shared machine has slow seconds; what should never come still fails.
   expect: { timeout: 15_000 },
-  reporter: [['list'], ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }]],
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.E2E_REPORT ?? 'test-results/report.json' }],
+  ],
   use: {
-    launchOptions: { executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
-    locale: 'en-GB', timezoneId: 'Europe/London', contextOptions: { reducedMotion: 'reduce' }, actionTimeout: 15_000,
+    launchOptions: {
+      executablePath,
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    contextOptions: { reducedMotion: 'reduce' },
+    actionTimeout: 15_000,
   },
   projects: [
     { name: 'desktop', use: { viewport: { width: 1280, height: 800 } } },
-    { name: 'phone', testIgnore: /\.desk\.spec\.ts$/, use: { viewport: { width: 390, height: 844 }, deviceScaleFactor: 1, isMobile: true, hasTouch: true } },
+    {
+      name: 'phone',
+      testIgnore: /\.desk\.spec\.ts$/,
+      use: {
+        viewport: { width: 390, height: 844 },
+        deviceScaleFactor: 1,
+        isMobile: true,
+        hasTouch: true,
+      },
+    },
   ],
 });

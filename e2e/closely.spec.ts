@@ -1,14 +1,20 @@
 import { expect, test } from './garden-server';
 import { askQuestion, dealAndLock } from './trial-steps';
 
-test('a picture is kept, measured and taken away; what is no picture is refused', async ({ page }) => {
+test('a picture is kept, measured and taken away; what is no picture is refused', async ({
+  page,
+}) => {
   await askQuestion(page, 'How does it look?');
   await dealAndLock(page, 2);
   await page.goto(page.url().replace(/lay-out$/, 'closely'));
   await page.waitForSelector('html[data-ready]');
   await page.getByText('Keep a picture').click();
   const file = page.getByLabel('Picture', { exact: true });
-  await file.setInputFiles({ name: 'pot.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture at all') });
+  await file.setInputFiles({
+    name: 'pot.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('not a picture at all'),
+  });
   await expect(page.getByText('That is no picture this can read')).toBeVisible();
   const drawn = await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(2000, 1000);
@@ -16,7 +22,9 @@ test('a picture is kept, measured and taken away; what is no picture is refused'
     if (!context) throw new Error('no canvas');
     context.fillStyle = 'rgb(62 118 44)';
     context.fillRect(0, 0, 1000, 1000);
-    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg' })).arrayBuffer())];
+    return [
+      ...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg' })).arrayBuffer()),
+    ];
   });
   await file.setInputFiles({ name: 'pot.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(drawn) });
   await expect(page.getByText(/: kept\.$/)).toBeVisible();
@@ -30,7 +38,9 @@ test('a picture is kept, measured and taken away; what is no picture is refused'
   await expect(page.getByText('None yet. One a pot at the start')).toBeVisible();
 });
 
-test('bags are numbered, a report is refused whole and then taken; cups are laid out and counted for good', async ({ page }) => {
+test('bags are numbered, a report is refused whole and then taken; cups are laid out and counted for good', async ({
+  page,
+}) => {
   await askQuestion(page, 'What is in the soil?');
   await dealAndLock(page, 2);
   await page.goto(page.url().replace(/lay-out$/, 'closely'));
@@ -39,12 +49,28 @@ test('bags are numbered, a report is refused whole and then taken; cups are laid
   await page.getByRole('button', { name: 'Number 4 bags' }).click();
   await expect(page.getByText('4 bags, 4 without an answer')).toBeVisible();
   const report = page.getByLabel('Or a report as a file');
-  await report.setInputFiles({ name: 'report.csv', mimeType: 'text/csv', buffer: Buffer.from('sample,analyte,value,unit,optimum low,optimum high\nS001,pH,6.1,,6,7\nS099,pH,6.3,,6,7\n') });
+  await report.setInputFiles({
+    name: 'report.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'sample,analyte,value,unit,optimum low,optimum high\nS001,pH,6.1,,6,7\nS099,pH,6.3,,6,7\n',
+    ),
+  });
   await expect(page.getByText('Row 3: No bag of this trial has the number “S099”.')).toBeVisible();
-  await report.setInputFiles({ name: 'report.csv', mimeType: 'text/csv', buffer: Buffer.from('sample,analyte,value,unit,optimum low,optimum high\nS001,P2O5,30,mg/100 g,10,20\nS002,P2O5,< 1,mg/100 g,10,20\n') });
+  await report.setInputFiles({
+    name: 'report.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'sample,analyte,value,unit,optimum low,optimum high\nS001,P2O5,30,mg/100 g,10,20\nS002,P2O5,< 1,mg/100 g,10,20\n',
+    ),
+  });
   await expect(page.getByText('2 values taken in.')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Phosphorus (P) in the soil' })).toContainText('131, high');
-  await expect(page.getByRole('region', { name: 'Phosphorus (P) in the soil' })).toContainText('below 4.36');
+  await expect(page.getByRole('region', { name: 'Phosphorus (P) in the soil' })).toContainText(
+    '131, high',
+  );
+  await expect(page.getByRole('region', { name: 'Phosphorus (P) in the soil' })).toContainText(
+    'below 4.36',
+  );
   await page.getByText('Lay out cups').click();
   await page.getByRole('button', { name: 'Number the cups' }).click();
   await expect(page.getByText('At least 6 of 8 must find it')).toBeVisible();

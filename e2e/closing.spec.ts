@@ -1,14 +1,18 @@
 import { expect, test } from './garden-server';
 import { askQuestion, benchUnits, dealAndLock, goToStep } from './trial-steps';
 
-test('a pot is left out on record, put back, left out again, and the trial closed with its verdict frozen', async ({ page }) => {
+test('a pot is left out on record, put back, left out again, and the trial closed with its verdict frozen', async ({
+  page,
+}) => {
   await askQuestion(page, 'Which pot was knocked over?');
   await dealAndLock(page, 3);
   const units = await benchUnits(page);
   await goToStep(page, 'Weigh');
   for (const [i, { code, treatment }] of units.entries()) {
     await expect(page.getByLabel('Code in hand')).toHaveValue(code);
-    await page.getByLabel('On the scale').fill(String((treatment.startsWith('Heronsgill') ? 180 : 100) + 3 * i));
+    await page
+      .getByLabel('On the scale')
+      .fill(String((treatment.startsWith('Heronsgill') ? 180 : 100) + 3 * i));
     await page.getByRole('button', { name: /^Save/ }).click();
     await expect(page.getByRole('status')).toContainText(`${code}: `);
   }
@@ -21,7 +25,9 @@ test('a pot is left out on record, put back, left out again, and the trial close
   await page.getByLabel('Why').fill('Knocked over by the cat.');
   await page.getByLabel('Who says so').fill('Ines');
   await page.getByRole('button', { name: `Leave ${code} out`, exact: true }).click();
-  await expect(page.getByText(/by Ines, after the key was opened: Knocked over by the cat\./)).toBeVisible();
+  await expect(
+    page.getByText(/by Ines, after the key was opened: Knocked over by the cat\./),
+  ).toBeVisible();
   await expect(page.getByText('With everything back in:')).toBeVisible();
   await page.getByRole('button', { name: 'Put back in' }).click();
   await expect(page.getByText('Nothing: every pot counts.')).toBeVisible();
@@ -30,7 +36,10 @@ test('a pot is left out on record, put back, left out again, and the trial close
   await expect(page.getByRole('button', { name: 'Close the trial' })).toHaveCount(0);
 });
 
-test('in an American garden a bare weight is in ounces, and pounds come back', async ({ page, openPage }) => {
+test('in an American garden a bare weight is in ounces, and pounds come back', async ({
+  page,
+  openPage,
+}) => {
   await askQuestion(page, 'How many pounds?');
   await dealAndLock(page, 2);
   const weighPage = page.url().replace('lay-out', 'weigh');

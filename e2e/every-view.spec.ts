@@ -6,28 +6,63 @@ const BEETROOT = 'How deep must leaf-mould lie under beetroot?';
 const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
 
 const VIEWS = [
-  { name: 'Today', path: '/', trial: undefined }, { name: 'Trials', path: '/trials', trial: undefined }, { name: 'Garden', path: '/garden', trial: undefined }, { name: 'A new question', path: '/trials/new', trial: undefined },
-  { name: 'a crossed question', path: '/trials/new?from=mulch-and-feed', trial: undefined }, { name: 'a question of doses', path: '/trials/new?from=how-much', trial: undefined }, { name: 'Print', path: '/print', trial: BEANS },
-  { name: 'Ask', path: '/ask', trial: BEANS }, { name: 'Lay out', path: '/lay-out', trial: BEANS }, { name: 'Tend', path: '/tend', trial: STRAWBERRIES },
-  { name: 'Shelf', path: '/shelf', trial: undefined }, { name: 'a product', path: '/shelf/new', trial: undefined }, { name: 'sums of the shed', path: '/shelf/sums', trial: undefined }, { name: 'Weather', path: '/weather', trial: undefined },
-  { name: 'Weigh', path: '/weigh', trial: STRAWBERRIES }, { name: 'Readings', path: '/readings', trial: STRAWBERRIES }, { name: 'a close look', path: '/closely', trial: STRAWBERRIES }, { name: 'a walk', path: '/walk', trial: STRAWBERRIES }, { name: 'Judge', path: '/judge', trial: BEANS }, { name: 'a dose series judged', path: '/judge', trial: BEETROOT }, { name: 'the report', path: '/report', trial: BEANS }, { name: 'a shut key', path: '/judge', trial: STRAWBERRIES },
+  { name: 'Today', path: '/', trial: undefined },
+  { name: 'Trials', path: '/trials', trial: undefined },
+  { name: 'Garden', path: '/garden', trial: undefined },
+  { name: 'A new question', path: '/trials/new', trial: undefined },
+  { name: 'a crossed question', path: '/trials/new?from=mulch-and-feed', trial: undefined },
+  { name: 'a question of doses', path: '/trials/new?from=how-much', trial: undefined },
+  { name: 'Print', path: '/print', trial: BEANS },
+  { name: 'Ask', path: '/ask', trial: BEANS },
+  { name: 'Lay out', path: '/lay-out', trial: BEANS },
+  { name: 'Tend', path: '/tend', trial: STRAWBERRIES },
+  { name: 'Shelf', path: '/shelf', trial: undefined },
+  { name: 'a product', path: '/shelf/new', trial: undefined },
+  { name: 'sums of the shed', path: '/shelf/sums', trial: undefined },
+  { name: 'Weather', path: '/weather', trial: undefined },
+  { name: 'Weigh', path: '/weigh', trial: STRAWBERRIES },
+  { name: 'Readings', path: '/readings', trial: STRAWBERRIES },
+  { name: 'a close look', path: '/closely', trial: STRAWBERRIES },
+  { name: 'a walk', path: '/walk', trial: STRAWBERRIES },
+  { name: 'Judge', path: '/judge', trial: BEANS },
+  { name: 'a dose series judged', path: '/judge', trial: BEETROOT },
+  { name: 'the report', path: '/report', trial: BEANS },
+  { name: 'a shut key', path: '/judge', trial: STRAWBERRIES },
 ] as const;
 
 for (const { name, path, trial } of VIEWS) {
-  test(`axe finds nothing on ${name}, and nothing sticks out sideways`, async ({ page, openPage }) => {
+  test(`axe finds nothing on ${name}, and nothing sticks out sideways`, async ({
+    page,
+    openPage,
+  }) => {
     const faults: string[] = [];
     page.on('pageerror', error => faults.push(error.message));
-    page.on('console', message => { if (message.type() === 'error') faults.push(message.text()); });
+    page.on('console', message => {
+      if (message.type() === 'error') faults.push(message.text());
+    });
     if (trial === undefined) await openPage(path);
     else {
       await openPage('/trials');
       const href = await page.getByRole('link', { name: trial }).getAttribute('href');
       await openPage((href ?? '').replace(/\/[^/]+$/, path));
     }
-    if (path === '/judge' && trial !== STRAWBERRIES) await expect(page.getByText('Analysis of variance', { exact: true })).toBeVisible(); // its last part
-    const { violations } = await new AxeBuilder({ page }).exclude('iframe').withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-    expect(violations.map(violation => `${violation.id}: ${violation.nodes.map(node => node.target.join(' ')).join(', ')}`)).toEqual([]);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+    if (path === '/judge' && trial !== STRAWBERRIES)
+      await expect(page.getByText('Analysis of variance', { exact: true })).toBeVisible(); // its last part
+    const { violations } = await new AxeBuilder({ page })
+      .exclude('iframe')
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(
+      violations.map(
+        violation =>
+          `${violation.id}: ${violation.nodes.map(node => node.target.join(' ')).join(', ')}`,
+      ),
+    ).toEqual([]);
+    expect(
+      await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      ),
+    ).toBeLessThanOrEqual(0);
     expect(faults).toEqual([]);
   });
 }

@@ -11,21 +11,29 @@ interface GardenServer {
 }
 
 /** A production server of its own for each worker, on a data file of its own that holds the demo season. */
-export const test = base.extend<{ readonly openPage: (path: string) => Promise<Page> }, { readonly garden: GardenServer }>({
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from this pattern which fixtures are wanted: none
-  garden: [async ({}, use) => {
-    const folder = mkdtempSync(join(tmpdir(), 'turnspit-e2e-'));
-    const dataFile = join(folder, 'garden.sqlite');
-    keepDemo(dataFile);
-    const port = await freePort();
-    const server = startServer(dataFile, port);
-    const url = `http://127.0.0.1:${port}`;
-    await answered(url);
-    await use({ url, dataFile });
-    server.kill('SIGTERM');
-    rmSync(folder, { recursive: true, force: true });
-  }, { scope: 'worker' }],
-  baseURL: async ({ garden }, use) => { await use(garden.url); },
+export const test = base.extend<
+  { readonly openPage: (path: string) => Promise<Page> },
+  { readonly garden: GardenServer }
+>({
+  garden: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from this pattern which fixtures are wanted: none
+    async ({}, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'turnspit-e2e-'));
+      const dataFile = join(folder, 'garden.sqlite');
+      keepDemo(dataFile);
+      const port = await freePort();
+      const server = startServer(dataFile, port);
+      const url = `http://127.0.0.1:${port}`;
+      await answered(url);
+      await use({ url, dataFile });
+      server.kill('SIGTERM');
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ garden }, use) => {
+    await use(garden.url);
+  },
   openPage: async ({ page }, use) => {
     await use(async path => {
       await page.goto(path);
@@ -37,7 +45,11 @@ export const test = base.extend<{ readonly openPage: (path: string) => Promise<P
 
 /** Puts the demo season into a data file, as `npm run demo` does. */
 export function keepDemo(dataFile: string): string {
-  const ran = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'], { encoding: 'utf8', env: { ...process.env, TURNSPIT_DATA: dataFile } });
+  const ran = spawnSync(
+    process.execPath,
+    ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'],
+    { encoding: 'utf8', env: { ...process.env, TURNSPIT_DATA: dataFile } },
+  );
   return ran.stdout + ran.stderr;
 }
 
@@ -48,14 +60,22 @@ export function freePort(): Promise<number> {
     server.on('error', reject);
     server.listen(0, '127.0.0.1', () => {
       const address = server.address();
-      server.close(() => (typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))));
+      server.close(() =>
+        typeof address === 'object' && address
+          ? resolve(address.port)
+          : reject(new Error('no port')),
+      );
     });
   });
 }
 
 /** Starts the built application on a data file. */
 export function startServer(dataFile: string, port: number): ChildProcess {
-  return spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], { stdio: 'pipe', env: { ...process.env, TURNSPIT_DATA: dataFile } });
+  return spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    { stdio: 'pipe', env: { ...process.env, TURNSPIT_DATA: dataFile } },
+  );
 }
 
 async function answered(url: string): Promise<void> {

@@ -9,20 +9,30 @@ async function openBeans(page: Page): Promise<void> {
   await page.waitForSelector('html[data-ready]');
 }
 
-test('the margin can be changed on the page, the verdict follows, and what differs from the plan is said', async ({ page }) => {
+test('the margin can be changed on the page, the verdict follows, and what differs from the plan is said', async ({
+  page,
+}) => {
   await openBeans(page);
-  await expect(page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+  ).toBeVisible();
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
   await page.getByLabel('Worth having, %').fill('40');
   await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
-  await expect(page.getByText('Not as planned: 40% worth having instead of 15%').first()).toBeVisible();
+  await expect(
+    page.getByText('Not as planned: 40% worth having instead of 15%').first(),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Back to the plan' }).click();
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
   await page.getByLabel('Worth having, %').fill('-3');
-  await expect(page.getByText('A percentage above zero, or nothing for any difference.')).toBeVisible();
+  await expect(
+    page.getByText('A percentage above zero, or nothing for any difference.'),
+  ).toBeVisible();
 });
 
-test('a pot can be left out for a look, and what is on record as left out shows the verdict with it back in', async ({ page }) => {
+test('a pot can be left out for a look, and what is on record as left out shows the verdict with it back in', async ({
+  page,
+}) => {
   await openBeans(page);
   await expect(page.getByText('Gnawed to the stem by a vole').first()).toBeVisible();
   await expect(page.getByText('With everything back in:')).toBeVisible();
@@ -34,12 +44,19 @@ test('a pot can be left out for a look, and what is on record as left out shows 
 
 test('another measure is marked as found along the way', async ({ page }) => {
   await openBeans(page);
-  await page.getByRole('region', { name: 'Look at it otherwise' }).getByLabel('Measure').selectOption({ label: 'Number of sound pieces' });
+  await page
+    .getByRole('region', { name: 'Look at it otherwise' })
+    .getByLabel('Measure')
+    .selectOption({ label: 'Number of sound pieces' });
   await expect(page.getByText('Number of sound pieces, found along the way').first()).toBeVisible();
-  await expect(page.getByText('This was not the main measure before the plan was locked')).toBeVisible();
+  await expect(
+    page.getByText('This was not the main measure before the plan was locked'),
+  ).toBeVisible();
 });
 
-test('the shuffles can be watched falling, and every figure opens to its working', async ({ page }) => {
+test('the shuffles can be watched falling, and every figure opens to its working', async ({
+  page,
+}) => {
   await openBeans(page);
   await page.getByRole('button', { name: 'Watch it happen' }).click();
   await expect(page.getByText(/^Deal \d+: the same harvests under these labels/)).toBeVisible();
@@ -50,7 +67,9 @@ test('the shuffles can be watched falling, and every figure opens to its working
   await expect(page.getByRole('cell', { name: 'residual' })).toBeVisible();
 });
 
-test('a million shuffles run beside the page, with progress, and can be stopped', async ({ page }) => {
+test('a million shuffles run beside the page, with progress, and can be stopped', async ({
+  page,
+}) => {
   await openBeans(page);
   await page.getByRole('button', { name: 'A million shuffles' }).click();
   await expect(page.getByText('of 1,000,000 shuffles')).toBeVisible();
@@ -58,17 +77,27 @@ test('a million shuffles run beside the page, with progress, and can be stopped'
   await panel.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(panel.getByText('Stopped.')).toBeVisible();
   await page.getByRole('button', { name: 'Run the shuffles' }).click();
-  await expect(page.getByText('20,000 random deals of the same labels within the same shelves, seed 4118.')).toBeVisible();
+  await expect(
+    page.getByText('20,000 random deals of the same labels within the same shelves, seed 4118.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'A million shuffles' }).click();
-  await expect(page.getByText('1,000,000 random deals of the same labels within the same shelves, seed 4118.')).toBeVisible({ timeout: 40_000 });
+  await expect(
+    page.getByText('1,000,000 random deals of the same labels within the same shelves, seed 4118.'),
+  ).toBeVisible({ timeout: 40_000 });
 });
 
-test('the verdict stands before the rest of its page; what is asked of it meanwhile is done, and a broken connection is said', async ({ page }) => {
+test('the verdict stands before the rest of its page; what is asked of it meanwhile is done, and a broken connection is said', async ({
+  page,
+}) => {
   let isBroken = true;
   await page.route('**/api/verdict/**', route => (isBroken ? route.abort() : route.continue()));
   await openBeans(page);
-  await expect(page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();
-  await expect(page.getByText('What stands under the verdict didn’t come: the connection broke off.')).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+  ).toBeVisible();
+  await expect(
+    page.getByText('What stands under the verdict didn’t come: the connection broke off.'),
+  ).toBeVisible();
   await expect(page.getByRole('heading', { name: 'All that was measured' })).toHaveCount(0);
   await page.getByRole('button', { name: 'A million shuffles' }).click();
   isBroken = false;
@@ -78,32 +107,57 @@ test('the verdict stands before the rest of its page; what is asked of it meanwh
   await expect(page.getByText('the connection broke off')).toHaveCount(0);
 });
 
-test('the frozen sentence stands on Today, and the picks of a closed trial can’t be changed', async ({ page, openPage }) => {
+test('the frozen sentence stands on Today, and the picks of a closed trial can’t be changed', async ({
+  page,
+  openPage,
+}) => {
   await openPage('/');
-  await expect(page.getByRole('link', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();
+  await expect(
+    page.getByRole('link', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+  ).toBeVisible();
   await openBeans(page);
-  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Weigh' }).click();
-  await expect(page.getByText('The trial is closed. Its picks can be looked at, not changed.')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Steps' })
+    .getByRole('link', { name: 'Weigh' })
+    .click();
+  await expect(
+    page.getByText('The trial is closed. Its picks can be looked at, not changed.'),
+  ).toBeVisible();
 });
 
-test('beside the verdict: all measures weighed, each pot left out in turn, seasons with nothing in them, and what pays', async ({ page }) => {
+test('beside the verdict: all measures weighed, each pot left out in turn, seasons with nothing in them, and what pays', async ({
+  page,
+}) => {
   test.slow();
   await openBeans(page);
   const card = page.getByRole('region', { name: 'Every measure and every treatment' });
-  await expect(card.getByRole('row', { name: /^Sound harvest by weight/ })).toContainText('clearly better');
+  await expect(card.getByRole('row', { name: /^Sound harvest by weight/ })).toContainText(
+    'clearly better',
+  );
   await expect(page.getByText(/^Beside the main one \d+ measures were looked at/)).toBeVisible();
   await expect(card.getByRole('row')).toHaveCount(17);
-  await expect(page.getByText(/^Luck: how often the same figures under labels dealt anew/)).toBeVisible({ timeout: 60_000 });
+  await expect(
+    page.getByText(/^Luck: how often the same figures under labels dealt anew/),
+  ).toBeVisible({ timeout: 60_000 });
   await expect(card.getByRole('row', { name: /^Root weight/ })).toContainText(/luck \d+ of 100/);
   await card.getByLabel('Weight of Weight of one sound piece').selectOption('3');
   await expect(page.getByText('A rank by weights is a taste, no result.')).toBeVisible();
   await page.getByText('Try it with no effect').click();
   await page.getByRole('button', { name: 'Grow 20' }).click();
   await expect(page.getByText(/^\d+ of 20$/)).toBeVisible();
-  await page.getByRole('region', { name: 'Is it worth it?' }).getByLabel('A kilogram is worth').fill('6');
-  await expect(page.getByRole('region', { name: 'Costs and gains of every treatment' }).getByRole('row', { name: /^Heronsgill feed/ })).toContainText(/9\d of 100|100 of 100/);
+  await page
+    .getByRole('region', { name: 'Is it worth it?' })
+    .getByLabel('A kilogram is worth')
+    .fill('6');
+  await expect(
+    page
+      .getByRole('region', { name: 'Costs and gains of every treatment' })
+      .getByRole('row', { name: /^Heronsgill feed/ }),
+  ).toContainText(/9\d of 100|100 of 100/);
   await page.getByRole('button', { name: 'Leave each pot out in turn' }).click();
-  await expect(page.getByText(/every call stays what it is|would change a call if left out/)).toBeVisible({ timeout: 60_000 });
+  await expect(
+    page.getByText(/every call stays what it is|would change a call if left out/),
+  ).toBeVisible({ timeout: 60_000 });
   await page.getByLabel('against', { exact: true }).selectOption({ label: 'comfrey tea' });
   await expect(page.getByText(/^Yes: Heronsgill feed gave .* than comfrey tea/)).toBeVisible();
 });
@@ -114,21 +168,43 @@ test('a measure of days is judged by the log-rank test on its own page', async (
   await page.waitForURL(/judge$/);
   await page.waitForSelector('html[data-ready]');
   await page.getByRole('link', { name: 'Pest first seen' }).click();
-  await expect(page.getByRole('heading', { name: 'Copper band, crushed shells and beer trap beat plain pots; which is best can’t be told by this.' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', {
+      name: 'Copper band, crushed shells and beer trap beat plain pots; which is best can’t be told by this.',
+    }),
+  ).toBeVisible();
   await expect(page.getByRole('img', { name: /^Share still waiting, day by day/ })).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
   expect(violations.map(violation => violation.id)).toEqual([]);
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+  expect(
+    await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    ),
+  ).toBeLessThanOrEqual(0);
   await page.getByRole('link', { name: 'Judge it by means instead' }).click();
-  await expect(page.getByText('By its mean, because you chose so: the method of its kind is another.')).toBeVisible();
+  await expect(
+    page.getByText('By its mean, because you chose so: the method of its kind is another.'),
+  ).toBeVisible();
 });
 
 for (const [measure, headline, found] of [
-  ['Slugs found', 'Copper band and beer trap beat plain pots; which is best can’t be told by this.', /0\.175 times as many/],
-  ['Leaves with holes', 'Copper band and beer trap beat plain pots; which is best can’t be told by this.', /9 of 96 \(9\.4%\)/],
+  [
+    'Slugs found',
+    'Copper band and beer trap beat plain pots; which is best can’t be told by this.',
+    /0\.175 times as many/,
+  ],
+  [
+    'Leaves with holes',
+    'Copper band and beer trap beat plain pots; which is best can’t be told by this.',
+    /9 of 96 \(9\.4%\)/,
+  ],
   ['Vigour', 'Copper band beat plain pots.', /larger in 100 of 100/],
 ] as const) {
-  test(`${measure}: counts, shares and steps are judged by a method of their own`, async ({ page }) => {
+  test(`${measure}: counts, shares and steps are judged by a method of their own`, async ({
+    page,
+  }) => {
     await page.goto('/trials');
     await page.getByRole('link', { name: 'What keeps slugs off lettuce?' }).click();
     await page.waitForURL(/judge$/);
@@ -140,24 +216,44 @@ for (const [measure, headline, found] of [
   });
 }
 
-test('classes: all are told, one is counted, and it is said who has more of it, not who is better', async ({ page }) => {
+test('classes: all are told, one is counted, and it is said who has more of it, not who is better', async ({
+  page,
+}) => {
   await page.goto('/trials');
   await page.getByRole('link', { name: 'How deep must leaf-mould lie under beetroot?' }).click();
   await page.waitForURL(/judge$/);
   await page.waitForSelector('html[data-ready]');
   await page.getByRole('link', { name: 'Smell', exact: true }).click();
-  await expect(page.getByRole('heading', { level: 2, name: /^“Earthy” came more often under|^Can’t tell yet whether anything differs/ })).toBeVisible();
+  await expect(
+    page.getByRole('heading', {
+      level: 2,
+      name: /^“Earthy” came more often under|^Can’t tell yet whether anything differs/,
+    }),
+  ).toBeVisible();
   const classes = page.getByRole('region', { name: 'Classes by treatment' });
   await classes.getByRole('link', { name: 'none' }).click();
-  await expect(page.getByRole('heading', { level: 2, name: '“None” came less often under 2 cm and 8 cm than under 0 cm.' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', {
+      level: 2,
+      name: '“None” came less often under 2 cm and 8 cm than under 0 cm.',
+    }),
+  ).toBeVisible();
   await expect(classes.getByText('none, counted below')).toBeVisible();
-  await expect(page.getByText(/^Whether they differ at all: chi-square, by dealing again/)).toBeVisible();
+  await expect(
+    page.getByText(/^Whether they differ at all: chi-square, by dealing again/),
+  ).toBeVisible();
 });
 
-test('the place on the bench can be allowed for, for a look; what one would do otherwise goes with the next trial', async ({ page }) => {
+test('the place on the bench can be allowed for, for a look; what one would do otherwise goes with the next trial', async ({
+  page,
+}) => {
   await openBeans(page);
-  await page.getByLabel('Allow for where each pot stands: a slope across and along the bench').check();
-  await expect(page.getByText('Not as planned: the place on the bench allowed for').first()).toBeVisible();
+  await page
+    .getByLabel('Allow for where each pot stands: a slope across and along the bench')
+    .check();
+  await expect(
+    page.getByText('Not as planned: the place on the bench allowed for').first(),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Back to the plan' }).click();
   await expect(page.getByText('Not as planned: the place on the bench allowed for')).toHaveCount(0);
   await page.getByLabel('What would you do otherwise?').fill('Turn the pots each week.');
@@ -165,7 +261,9 @@ test('the place on the bench can be allowed for, for a look; what one would do o
   await expect(page.getByText('“Turn the pots each week.”').first()).toBeVisible();
 });
 
-test('how much of it: a curve, where it levels off, and the dose that leaves the most', async ({ page }) => {
+test('how much of it: a curve, where it levels off, and the dose that leaves the most', async ({
+  page,
+}) => {
   await page.goto('/trials');
   await page.getByRole('link', { name: 'How deep must leaf-mould lie under beetroot?' }).click();
   await page.waitForURL(/judge$/);
@@ -177,11 +275,17 @@ test('how much of it: a curve, where it levels off, and the dose that leaves the
   await expect(doses.getByText(/^The most is left at/)).toBeVisible();
 });
 
-test('the report is read, saved with its data, put right in sight, and the next trial begins from it', async ({ page }) => {
+test('the report is read, saved with its data, put right in sight, and the next trial begins from it', async ({
+  page,
+}) => {
   await openBeans(page);
   await page.getByRole('link', { name: 'The report' }).click();
   await page.waitForURL(/report$/);
-  await expect(page.frameLocator('iframe[title="The report"]').getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' })).toBeVisible();
+  await expect(
+    page
+      .frameLocator('iframe[title="The report"]')
+      .getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+  ).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Every unit, as judged (CSV)' }).click();
   expect((await download).suggestedFilename()).toBe('units.csv');
@@ -189,7 +293,9 @@ test('the report is read, saved with its data, put right in sight, and the next 
   await page.getByLabel('What is right').fill('The comfrey tea stood three weeks, not two.');
   await page.getByLabel('How it came').fill('The jar was mislabelled.');
   await page.getByRole('button', { name: 'Put it right in sight' }).click();
-  await expect(page.frameLocator('iframe[title="The report"]').getByText('The comfrey tea stood three weeks')).toBeVisible();
+  await expect(
+    page.frameLocator('iframe[title="The report"]').getByText('The comfrey tea stood three weeks'),
+  ).toBeVisible();
   await openBeans(page); // going back would wait for the report’s own frame
   await page.getByRole('link', { name: 'Make the next trial from this one' }).click();
   await page.waitForURL(/after=/);

@@ -25,7 +25,13 @@ async function choose(page: Page, group: string, wanted: RegExp): Promise<void> 
   const options = page.getByRole('radiogroup', { name: group }).getByRole('radio');
   await tabTo(page, options.and(page.locator(':checked')));
   for (let presses = 0; presses < (await options.count()); presses++) {
-    if (await options.and(page.locator(':checked')).and(page.getByRole('radio', { name: wanted })).count()) return;
+    if (
+      await options
+        .and(page.locator(':checked'))
+        .and(page.getByRole('radio', { name: wanted }))
+        .count()
+    )
+      return;
     await page.keyboard.press('ArrowDown');
   }
   await expect(page.getByRole('radio', { name: wanted })).toBeChecked();
@@ -55,7 +61,8 @@ test('from a question to a verdict by keys alone', async ({ page, openPage }) =>
   await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeVisible();
   const units = await benchUnits(page);
 
-  const pot = (i: number): Locator => page.getByRole('button', { name: new RegExp(`^${units[i]?.code},`) });
+  const pot = (i: number): Locator =>
+    page.getByRole('button', { name: new RegExp(`^${units[i]?.code},`) });
   await tabTo(page, pot(0));
   await page.keyboard.press('ArrowRight');
   await expect(pot(1)).toBeFocused();
@@ -75,13 +82,20 @@ test('from a question to a verdict by keys alone', async ({ page, openPage }) =>
   }
   await press(page, 'Undo');
   await expect(page.getByRole('status')).toHaveText('Undone.');
-  await tabTo(page, page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: /^Judge/ }));
+  await tabTo(
+    page,
+    page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: /^Judge/ }),
+  );
   await page.keyboard.press('Enter');
   await page.waitForURL(/judge$/);
-  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(/Can’t tell yet|gave/);
+  await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(
+    /Can’t tell yet|gave/,
+  );
 });
 
-test('Ctrl+Z takes back the last pick, and leaves a half-written number alone', async ({ page }) => {
+test('Ctrl+Z takes back the last pick, and leaves a half-written number alone', async ({
+  page,
+}) => {
   await askQuestion(page, 'Can a slip be undone?');
   await dealAndLock(page, 2);
   const [first] = await benchUnits(page);

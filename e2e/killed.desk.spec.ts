@@ -17,19 +17,42 @@ test('a server killed in the middle of a thousand writes: every answered one is 
   const ask = (sql: string): Row => before.prepare<[], Row>(sql).get() ?? { id: '' };
   const trial = ask("select id from trials where state = 'locked'").id;
   const unit = ask(`select id from units where trial_id = '${trial}' order by position`).id;
-  const measure = ask(`select id from measures where trial_id = '${trial}' and kind_key = 'leaves'`).id;
+  const measure = ask(
+    `select id from measures where trial_id = '${trial}' and kind_key = 'leaves'`,
+  ).id;
   before.close();
   const port = await freePort();
   const server = startServer(file, port);
   const url = `http://127.0.0.1:${port}/api/readings/${trial}`;
-  await expect.poll(() => fetch(`http://127.0.0.1:${port}/`).then(answer => answer.status, () => 0)).toBe(200);
+  await expect
+    .poll(() =>
+      fetch(`http://127.0.0.1:${port}/`).then(
+        answer => answer.status,
+        () => 0,
+      ),
+    )
+    .toBe(200);
   const answered: string[] = [];
   const today = new Date().toLocaleDateString('sv');
   for (let i = 0; i < 1000; i++) {
     const id = v7();
-    const entry = { id, unitId: unit, measureId: measure, takenOn: today, subsample: `write ${i}`, value: '3' };
+    const entry = {
+      id,
+      unitId: unit,
+      measureId: measure,
+      takenOn: today,
+      subsample: `write ${i}`,
+      value: '3',
+    };
     if (i === 500) setTimeout(() => server.kill('SIGKILL'), 5); // while this one is on its way
-    const answer = await fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify([entry]) }).then(response => response.json(), () => null);
+    const answer = await fetch(url, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify([entry]),
+    }).then(
+      response => response.json(),
+      () => null,
+    );
     if (answer === null) break;
     expect(answer).toMatchObject([{ id, result: { ok: true } }]);
     answered.push(id);
@@ -39,7 +62,12 @@ test('a server killed in the middle of a thousand writes: every answered one is 
   const after = new Sqlite(file);
   expect(after.pragma('integrity_check', { simple: true })).toBe('ok');
   expect(after.pragma('foreign_key_check')).toEqual([]);
-  const stored = new Set(after.prepare<[], Row>('select id from readings').all().map(row => row.id));
+  const stored = new Set(
+    after
+      .prepare<[], Row>('select id from readings')
+      .all()
+      .map(row => row.id),
+  );
   expect(answered.filter(id => !stored.has(id))).toEqual([]);
   after.close();
 });

@@ -1,7 +1,9 @@
 import { expect, test } from './garden-server';
 import { askQuestion, benchUnits, goToStep } from './trial-steps';
 
-test('blocks are dealt, dealt again with another seed, and locked; the form says what can’t be dealt', async ({ page }) => {
+test('blocks are dealt, dealt again with another seed, and locked; the form says what can’t be dealt', async ({
+  page,
+}) => {
   await askQuestion(page, 'Blocks of radishes?');
   await expect(page.getByText('Nothing stands here yet.')).toBeVisible();
   await page.getByLabel('Blocks', { exact: true }).fill('1');
@@ -18,32 +20,45 @@ test('blocks are dealt, dealt again with another seed, and locked; the form says
   const seed = await page.getByText(/seed \d+/).textContent();
   const units = await benchUnits(page);
   expect(units).toHaveLength(8);
-  for (let block = 0; block < 4; block++) expect(new Set(units.slice(2 * block, 2 * block + 2).map(unit => unit.treatment)).size).toBe(2);
+  for (let block = 0; block < 4; block++)
+    expect(new Set(units.slice(2 * block, 2 * block + 2).map(unit => unit.treatment)).size).toBe(2);
   await page.getByRole('button', { name: 'Deal again' }).click();
   await expect(page.getByText(/Dealt 2 times/)).toBeVisible();
   expect(await page.getByText(/seed \d+/).textContent()).not.toBe(seed);
   await page.getByRole('button', { name: 'Lock the plan' }).click();
-  await expect(page.getByText('4 pots of each treatment, dealt within 4 shelves, open to see.')).toBeVisible();
+  await expect(
+    page.getByText('4 pots of each treatment, dealt within 4 shelves, open to see.'),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Deal again' })).toHaveCount(0);
 });
 
-test('what so many pots can show follows the numbers, and one each is told to be none', async ({ page }) => {
+test('what so many pots can show follows the numbers, and one each is told to be none', async ({
+  page,
+}) => {
   await askQuestion(page, 'Enough radishes?');
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('8');
   await page.getByLabel('Two pots treated alike usually differ by, %').fill('30');
   // CV 30%, eight each: 45% (recomputed arithmetic, closed-power.test.ts).
-  await expect(page.getByText(/With 16 pots a true gain of 15% is seen 1\d times of 100/)).toBeVisible();
+  await expect(
+    page.getByText(/With 16 pots a true gain of 15% is seen 1\d times of 100/),
+  ).toBeVisible();
   await expect(page.getByText(/Seen four times in five: 45% or more/)).toBeVisible();
   await page.getByLabel('Of each treatment').fill('1');
   await expect(page.getByText('One pot each can’t decide anything.')).toBeVisible();
 });
 
-test('the key of a blind trial can be looked at by whoever feeds, and the look is in the log', async ({ page }) => {
+test('the key of a blind trial can be looked at by whoever feeds, and the look is in the log', async ({
+  page,
+}) => {
   await askQuestion(page, 'Who got what?');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
-  expect((await benchUnits(page)).every(unit => unit.treatment === 'what it gets is hidden' || !/feed|water/.test(unit.treatment))).toBe(true);
+  expect(
+    (await benchUnits(page)).every(
+      unit => unit.treatment === 'what it gets is hidden' || !/feed|water/.test(unit.treatment),
+    ),
+  ).toBe(true);
   await page.getByRole('button', { name: 'Show the key' }).click();
   await expect(page.getByRole('button', { name: /Heronsgill feed/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Hide the key' }).click();
@@ -52,7 +67,9 @@ test('the key of a blind trial can be looked at by whoever feeds, and the look i
   await goToStep(page, 'Judge');
   await page.getByRole('button', { name: 'Open the key and judge' }).click();
   await page.getByText('What was done, and when').click();
-  await expect(page.getByText(/key opened, plan locked, key looked at, dealt, asked/)).toBeVisible();
+  await expect(
+    page.getByText(/key opened, plan locked, key looked at, dealt, asked/),
+  ).toBeVisible();
 });
 
 test('a question can be changed until the lock, and its deal goes with it', async ({ page }) => {

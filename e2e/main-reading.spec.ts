@@ -2,7 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './garden-server';
 import { benchUnits, dealAndLock, goToStep } from './trial-steps';
 
-test('a question about slugs: counted, judged by counts, closed, and told on Today', async ({ page }) => {
+test('a question about slugs: counted, judged by counts, closed, and told on Today', async ({
+  page,
+}) => {
   test.slow();
   await page.goto('/trials/new?from=scratch');
   await page.waitForSelector('html[data-ready]');
@@ -23,7 +25,9 @@ test('a question about slugs: counted, judged by counts, closed, and told on Tod
   const units = await benchUnits(page);
 
   await goToStep(page, 'Weigh');
-  await expect(page.getByText('The question is about slugs found: it is read on the walk round.')).toBeVisible();
+  await expect(
+    page.getByText('The question is about slugs found: it is read on the walk round.'),
+  ).toBeVisible();
   await page.goto(page.url().replace(/weigh$/, 'readings'));
   await page.waitForSelector('html[data-ready]');
   for (const { code, treatment } of units) {
@@ -35,10 +39,14 @@ test('a question about slugs: counted, judged by counts, closed, and told on Tod
   await goToStep(page, 'Judge');
   await expect(page.getByRole('heading', { level: 2, name: 'Grit beat “nothing”.' })).toBeVisible();
   await expect(page.getByText('Slugs found, the main measure')).toBeVisible();
-  await expect(page.getByText('The trial is still open: this is how it stands today.')).toBeVisible();
+  await expect(
+    page.getByText('The trial is still open: this is how it stands today.'),
+  ).toBeVisible();
   await expect(page.getByRole('row', { name: /^Slugs found/ })).toContainText('the main one');
   await expect(page.getByText('What was done, and when')).toBeVisible();
-  expect((await new AxeBuilder({ page }).analyze()).violations.map(violation => violation.id)).toEqual([]);
+  expect(
+    (await new AxeBuilder({ page }).analyze()).violations.map(violation => violation.id),
+  ).toEqual([]);
   await page.getByRole('button', { name: 'Close the trial' }).click();
   await expect(page.getByText(/^Closed and frozen on/)).toBeVisible();
   await page.goto('/');

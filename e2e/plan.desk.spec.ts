@@ -33,7 +33,11 @@ test('a change after the lock is put on record, and stands on the verdict', asyn
   await page.getByRole('button', { name: 'Put it on record' }).click();
   await expect(page.getByText('Worth having: 15% → 25%')).toBeVisible();
   await goToStep(page, 'Judge');
-  await expect(page.getByText('Changed after the lock, and after the key was open: 15% → 25%. The feed got dearer.')).toBeVisible();
+  await expect(
+    page.getByText(
+      'Changed after the lock, and after the key was open: 15% → 25%. The feed got dearer.',
+    ),
+  ).toBeVisible();
 });
 
 test('pots change places by lot after the lock, with a walk to follow', async ({ page }) => {
@@ -53,7 +57,9 @@ test('sheets are printed as PDF, and a label’s code opens its pot', async ({ p
   await page.waitForURL(/print$/);
   await page.getByText('14 on a sheet', { exact: true }).click();
   for (const name of ['Labels', 'Bench plan', 'Clipboard sheets', 'Protocol']) {
-    const answer = await page.request.get((await page.getByRole('link', { name: `${name} (PDF)` }).getAttribute('href')) ?? '');
+    const answer = await page.request.get(
+      (await page.getByRole('link', { name: `${name} (PDF)` }).getAttribute('href')) ?? '',
+    );
     expect(answer.headers()['content-type']).toBe('application/pdf');
     expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-');
   }
@@ -62,7 +68,9 @@ test('sheets are printed as PDF, and a label’s code opens its pot', async ({ p
   await expect(page.getByRole('heading', { name: code })).toBeVisible();
 });
 
-test('of more plants than places the most alike take part, and each place says which', async ({ page }) => {
+test('of more plants than places the most alike take part, and each place says which', async ({
+  page,
+}) => {
   await askQuestion(page, 'Equal starts?');
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('3');
@@ -72,16 +80,22 @@ test('of more plants than places the most alike take part, and each place says w
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText('“tall” is not a size.')).toBeVisible();
   await sizes.fill('12 3 13 14 40 12.5 13.5 12.8');
-  await expect(page.getByText('For 6 places 2 are set aside as spares: number 2 (3), number 5 (40).')).toBeVisible();
+  await expect(
+    page.getByText('For 6 places 2 are set aside as spares: number 2 (3), number 5 (40).'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   await page.getByText('Which plant goes where').click();
-  await expect(page.getByRole('list', { name: 'Plant of each pot' }).getByRole('listitem')).toHaveCount(6);
+  await expect(
+    page.getByRole('list', { name: 'Plant of each pot' }).getByRole('listitem'),
+  ).toHaveCount(6);
   await page.reload();
   await expect(sizes).toHaveValue('12 3 13 14 40 12.5 13.5 12.8');
 });
 
-test('the audit follows what is typed; benches, guards, a wall and odd tubs are put down as they are', async ({ page }) => {
+test('the audit follows what is typed; benches, guards, a wall and odd tubs are put down as they are', async ({
+  page,
+}) => {
   await askQuestion(page, 'As it really stands?');
   await page.getByLabel('Blocks', { exact: true }).fill('2');
   await expect(page.getByText('Only 2 pots of a treatment.')).toBeVisible();
@@ -90,7 +104,9 @@ test('the audit follows what is typed; benches, guards, a wall and odd tubs are 
   await expect(page.getByText('Only 2 pots of a treatment.')).toHaveCount(0);
   await page.getByLabel('On so many benches').fill('7');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
-  await expect(page.getByText('7 benches for 6 blocks: a block stands on one bench.')).toBeVisible();
+  await expect(
+    page.getByText('7 benches for 6 blocks: a block stands on one bench.'),
+  ).toBeVisible();
   await page.getByLabel('On so many benches').fill('2');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
@@ -110,7 +126,9 @@ test('the audit follows what is typed; benches, guards, a wall and odd tubs are 
   const units = await benchUnits(page);
   await page.getByText('What else differs between them').click();
   await page.getByLabel('It is').fill('container');
-  await page.getByLabel('Which have what, a line each').fill(`old tub: ${units[0]?.code}\nnew tub: the rest`);
+  await page
+    .getByLabel('Which have what, a line each')
+    .fill(`old tub: ${units[0]?.code}\nnew tub: the rest`);
   await page.getByRole('button', { name: 'Put it down' }).click();
   await expect(page.getByText(`old tub (${units[0]?.code}), new tub (11 of them)`)).toBeVisible();
 });

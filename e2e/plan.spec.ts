@@ -35,7 +35,9 @@ test('a shelf is dragged to where it stands', async ({ page, isMobile }) => {
   const [x, y] = [at.x + at.width - 3, at.y + at.height - 3];
   if (isMobile) {
     const pointer = { pointerId: 7, pointerType: 'touch', isPrimary: true, bubbles: true };
-    await shelf.evaluate(node => { node.setPointerCapture = () => undefined; });
+    await shelf.evaluate(node => {
+      node.setPointerCapture = () => undefined;
+    });
     await shelf.dispatchEvent('pointerdown', { ...pointer, clientX: x, clientY: y });
     await shelf.dispatchEvent('pointermove', { ...pointer, clientX: x, clientY: y + 40 });
     await shelf.dispatchEvent('pointerup', { ...pointer, clientX: x, clientY: y + 40 });

@@ -11,7 +11,9 @@ test('a damaged data file is refused with its name, and not touched', async () =
   writeFileSync(file, bytes);
   const server = startServer(file, await freePort());
   let said = '';
-  server.stderr?.on('data', chunk => { said += String(chunk); });
+  server.stderr?.on('data', chunk => {
+    said += String(chunk);
+  });
   const status = await new Promise<number | null>(resolve => server.on('exit', resolve));
   expect(status).toBe(1);
   expect(said).toContain(`The data file ${file} is damaged`);

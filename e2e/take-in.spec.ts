@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './garden-server';
 
-test('a trial is taken in from its own file; the same twice, and what is none, are refused with a sentence', async ({ page }) => {
+test('a trial is taken in from its own file; the same twice, and what is none, are refused with a sentence', async ({
+  page,
+}) => {
   await page.goto('/trials');
   await page.getByRole('link', { name: 'What keeps slugs off lettuce?' }).click();
   await page.getByRole('link', { name: 'The report' }).click();
@@ -12,14 +14,31 @@ test('a trial is taken in from its own file; the same twice, and what is none, a
   await page.goto('/trials');
   await page.waitForSelector('html[data-ready]');
   const field = page.getByLabel('Take a trial in from its file');
-  const bring = (body: string) => field.setInputFiles({ name: 'trial.json', mimeType: 'application/json', buffer: Buffer.from(body) });
+  const bring = (body: string) =>
+    field.setInputFiles({
+      name: 'trial.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(body),
+    });
   await bring(saved);
-  await expect(page.getByText('“What keeps slugs off lettuce?” is in this garden already.')).toBeVisible();
+  await expect(
+    page.getByText('“What keeps slugs off lettuce?” is in this garden already.'),
+  ).toBeVisible();
   await bring('{"format":"something else"}');
   await expect(page.getByText(/^That is no file of a trial: at format/)).toBeVisible();
   // Another garden’s trial, still running: the same shape with ids of its own.
   const next = JSON.parse(saved.replaceAll(/"0([0-9a-f]{7}-[0-9a-f]{4}-7)/g, '"1$1'));
-  await bring(JSON.stringify({ ...next, trial: { ...next.trial, question: 'What keeps slugs off, next door?', state: 'locked', closedAt: null } }));
+  await bring(
+    JSON.stringify({
+      ...next,
+      trial: {
+        ...next.trial,
+        question: 'What keeps slugs off, next door?',
+        state: 'locked',
+        closedAt: null,
+      },
+    }),
+  );
   await page.waitForURL(/ask$/);
   await expect(page.getByLabel('The question')).toHaveValue('What keeps slugs off, next door?');
 });

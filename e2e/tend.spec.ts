@@ -19,7 +19,9 @@ test('from a new product to a ticked-off feed and the ledger', async ({ page, op
   await expect(page.getByText('2.22 ml each, 17.8 ml for 8')).toBeVisible();
   await expect(page.getByText('Make a stock instead:')).toBeVisible();
   await page.getByRole('checkbox', { name: 'a concentrate' }).check();
-  await expect(page.getByText('The product’s label, local rules and licensed advice decide.')).toBeVisible();
+  await expect(
+    page.getByText('The product’s label, local rules and licensed advice decide.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
   await page.waitForURL(/shelf$/);
 
@@ -39,7 +41,9 @@ test('from a new product to a ticked-off feed and the ledger', async ({ page, op
   await page.getByLabel('Water to each').fill('1 l');
   await page.getByRole('button', { name: 'Put it in the plan' }).click();
   await expect(page.getByText('4 pots: 4.44 ml Osmund feed in 1 l each')).toBeVisible();
-  await expect(page.getByText('Osmund feed, full strength: 19.6 ml in it, a tenth to spare')).toBeVisible();
+  await expect(
+    page.getByText('Osmund feed, full strength: 19.6 ml in it, a tenth to spare'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'weekly feed: done' }).click();
   await expect(page.getByText('Nothing is due today.')).toBeVisible();
   await page.getByText('as done so far', { exact: true }).click();
@@ -49,7 +53,9 @@ test('from a new product to a ticked-off feed and the ledger', async ({ page, op
   await expect(page.getByRole('button', { name: 'weekly feed: done' })).toBeVisible();
 });
 
-test('a step is left out only with a reason, and a stage brings what waits for it', async ({ page }) => {
+test('a step is left out only with a reason, and a stage brings what waits for it', async ({
+  page,
+}) => {
   await askQuestion(page, 'By stage?');
   await goToStep(page, 'Tend');
   await page.getByRole('button', { name: 'Plan something' }).click();
@@ -71,7 +77,10 @@ test('a step is left out only with a reason, and a stage brings what waits for i
   await expect(page.getByText(/left out\. Rain all day\./)).toBeVisible();
 });
 
-test('from a depth series to bags, and back to the depth really laid', async ({ page, openPage }) => {
+test('from a depth series to bags, and back to the depth really laid', async ({
+  page,
+  openPage,
+}) => {
   await openPage('/shelf/sums');
   await page.getByLabel('The bed is long').fill('36 in');
   await page.getByLabel('and wide').fill('36 in');
@@ -83,7 +92,10 @@ test('from a depth series to bags, and back to the depth really laid', async ({ 
   await expect(page.getByText('1 of product to 9 of water, 10% of the whole')).toBeVisible();
 });
 
-test('bottles stand for treatments in a blind trial until whoever mixes looks', async ({ page, openPage }) => {
+test('bottles stand for treatments in a blind trial until whoever mixes looks', async ({
+  page,
+  openPage,
+}) => {
   await openPage('/');
   await expect(page.getByText('Give what is in the bottle').first()).toBeVisible();
   await expect(page.getByText(/^Heronsgill feed, full strength/)).toHaveCount(0);
@@ -93,14 +105,23 @@ test('bottles stand for treatments in a blind trial until whoever mixes looks', 
 
 test('a station’s table is taken whole or not at all', async ({ page, openPage }) => {
   await openPage('/weather');
-  const csv = (text: string) => ({ name: 'station.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  const csv = (text: string) => ({
+    name: 'station.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(text),
+  });
   await page.getByLabel('File').setInputFiles(csv('date,tmax,tmin,rain\n2026-06-01,hot,9,0'));
   await expect(page.getByText(/Row 2, tmax: “hot” can’t be used/)).toBeVisible();
   await page.getByRole('button', { name: 'Ask the stand-in station' }).click();
-  await expect(page.getByText('Days of the stand-in station are made up, not measured.')).toBeVisible();
+  await expect(
+    page.getByText('Days of the stand-in station are made up, not measured.'),
+  ).toBeVisible();
 });
 
-test('a handful is weighed and stands in a rate; some pots only, a reminder, and what bears on the question', async ({ page, openPage }) => {
+test('a handful is weighed and stands in a rate; some pots only, a reminder, and what bears on the question', async ({
+  page,
+  openPage,
+}) => {
   await openPage('/shelf/new');
   await page.getByLabel('Name', { exact: true }).fill('Kilnfield meal');
   await page.getByRole('button', { name: 'Save' }).click();
@@ -134,9 +155,13 @@ test('a handful is weighed and stands in a rate; some pots only, a reminder, and
   await page.getByText('only some', { exact: true }).click();
   await page.getByRole('group', { name: 'Which' }).getByRole('checkbox').first().check();
   await page.getByRole('button', { name: 'look and measure: done' }).click();
-  await expect(page.getByText('Not all got it: say why. It will stand on the verdict.')).toBeVisible();
+  await expect(
+    page.getByText('Not all got it: say why. It will stand on the verdict.'),
+  ).toBeVisible();
   await page.getByLabel('A note, or why it is left out').fill('The rest was under the net.');
   await page.getByRole('button', { name: 'look and measure: done' }).click();
   await page.getByText(/^What not all got/).click();
-  await expect(page.getByText(/look and measure, [A-Z]{2}\d of 8\. The rest was under the net/)).toBeVisible();
+  await expect(
+    page.getByText(/look and measure, [A-Z]{2}\d of 8\. The rest was under the net/),
+  ).toBeVisible();
 });

@@ -10,14 +10,20 @@ test('from a question to a verdict, by mouse or by touch', async ({ page, garden
   for (const { code, treatment } of units) {
     await expect(page.getByLabel('Code in hand')).toHaveValue(code);
     const base = treatment.startsWith('Heronsgill') ? 200 : 100;
-    await page.getByLabel('On the scale').fill(`${base + units.findIndex(unit => unit.code === code)} g`);
+    await page
+      .getByLabel('On the scale')
+      .fill(`${base + units.findIndex(unit => unit.code === code)} g`);
     await page.getByRole('button', { name: /Save, next pot/ }).click();
     await expect(page.getByRole('status')).toContainText(`${code}: `);
   }
   await expect(page.locator('dd', { hasText: /^8 of 8/ })).toBeVisible();
   await goToStep(page, 'Judge');
-  await expect(page.getByRole('heading', { name: /Heronsgill feed gave \d+% more radishes than plain water/ })).toBeVisible();
-  await expect(page.getByText('All 70 ways to deal the same labels over the whole bench.')).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: /Heronsgill feed gave \d+% more radishes than plain water/ }),
+  ).toBeVisible();
+  await expect(
+    page.getByText('All 70 ways to deal the same labels over the whole bench.'),
+  ).toBeVisible();
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
 });
 
@@ -33,7 +39,9 @@ test('one pot each is a story, not a result', async ({ page }) => {
     await expect(page.getByRole('status')).toContainText(code);
   }
   await goToStep(page, 'Judge');
-  await expect(page.getByRole('heading', { name: 'One pot each: a story, not a result.' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: 'One pot each: a story, not a result.' }),
+  ).toBeVisible();
 });
 
 test('a blind trial shows no treatment until its key is opened', async ({ page }) => {
@@ -47,7 +55,10 @@ test('a blind trial shows no treatment until its key is opened', async ({ page }
   await expect(page.getByRole('heading', { name: 'Nothing to judge yet.' })).toBeVisible();
 });
 
-test('a question with gaps says what is missing beside each line, and keeps what was written through a reload', async ({ page, openPage }) => {
+test('a question with gaps says what is missing beside each line, and keeps what was written through a reload', async ({
+  page,
+  openPage,
+}) => {
   await openPage('/trials/new?from=scratch');
   await page.getByLabel('The question').fill('Half a question');
   await page.getByLabel('From').fill('1900-05-01');

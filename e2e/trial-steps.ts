@@ -14,7 +14,11 @@ export async function askQuestion(page: Page, question: string): Promise<void> {
 }
 
 /** Deals so many of each over the whole bench and locks; open, so that the test knows which got what. */
-export async function dealAndLock(page: Page, each: number, who: 'everyone' | 'nobody, until the key is opened' = 'everyone'): Promise<void> {
+export async function dealAndLock(
+  page: Page,
+  each: number,
+  who: 'everyone' | 'nobody, until the key is opened' = 'everyone',
+): Promise<void> {
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill(String(each));
   await page.getByText(who, { exact: true }).click();
@@ -25,13 +29,23 @@ export async function dealAndLock(page: Page, each: number, who: 'everyone' | 'n
 }
 
 /** Codes and treatments in walking order, read off the bench. */
-export async function benchUnits(page: Page): Promise<readonly { readonly code: string; readonly treatment: string }[]> {
-  const labels = await page.locator('svg g[role=button]').evaluateAll(nodes => nodes.map(node => node.getAttribute('aria-label') ?? ''));
-  return labels.map(label => ({ code: label.slice(0, 3), treatment: label.split(', ').at(-1)?.split('.')[0] ?? '' }));
+export async function benchUnits(
+  page: Page,
+): Promise<readonly { readonly code: string; readonly treatment: string }[]> {
+  const labels = await page
+    .locator('svg g[role=button]')
+    .evaluateAll(nodes => nodes.map(node => node.getAttribute('aria-label') ?? ''));
+  return labels.map(label => ({
+    code: label.slice(0, 3),
+    treatment: label.split(', ').at(-1)?.split('.')[0] ?? '',
+  }));
 }
 
 /** Goes to a step by its link. */
-export async function goToStep(page: Page, step: 'Ask' | 'Lay out' | 'Tend' | 'Weigh' | 'Judge'): Promise<void> {
+export async function goToStep(
+  page: Page,
+  step: 'Ask' | 'Lay out' | 'Tend' | 'Weigh' | 'Judge',
+): Promise<void> {
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
   await page.waitForURL(new RegExp(`${step.toLowerCase().replace(' ', '-')}$`));
 }

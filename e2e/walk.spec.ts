@@ -3,7 +3,12 @@ import { test } from './garden-server';
 import { askQuestion, dealAndLock } from './trial-steps';
 
 /** A locked trial in which something of one's own is read; back at its readings. */
-async function walkable(page: Page, question: string, each: number, parts: number): Promise<string> {
+async function walkable(
+  page: Page,
+  question: string,
+  each: number,
+  parts: number,
+): Promise<string> {
   await askQuestion(page, question);
   await dealAndLock(page, each);
   const trial = page.url().replace(/\/lay-out$/, '');
@@ -11,7 +16,9 @@ async function walkable(page: Page, question: string, each: number, parts: numbe
   await page.waitForSelector('html[data-ready]');
   await page.getByRole('button', { name: 'One of your own' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Tendrils');
-  await page.getByLabel('From where to where, and what counts').fill('From the stem to the tip, held up straight.');
+  await page
+    .getByLabel('From where to where, and what counts')
+    .fill('From the stem to the tip, held up straight.');
   await page.getByLabel('Unit', { exact: true }).fill('mm');
   await page.getByLabel('Parts read each time').fill(String(parts));
   await page.getByRole('button', { name: 'Read it', exact: true }).click();
@@ -26,17 +33,22 @@ async function openWalk(page: Page, trial: string): Promise<void> {
 }
 
 async function put(page: Page, figures: string): Promise<void> {
-  for (const figure of figures) await page.getByRole('button', { name: figure, exact: true }).click();
+  for (const figure of figures)
+    await page.getByRole('button', { name: figure, exact: true }).click();
   await page.getByRole('button', { name: 'Next pot' }).click();
 }
 
 const stored = async (page: Page, trial: string): Promise<string[]> => {
   await page.goto(`${trial}/readings`);
   await page.waitForSelector('html[data-ready]');
-  return page.locator('input[data-at]').evaluateAll(cells => cells.map(cell => (cell instanceof HTMLInputElement ? cell.value : '')));
+  return page
+    .locator('input[data-at]')
+    .evaluateAll(cells => cells.map(cell => (cell instanceof HTMLInputElement ? cell.value : '')));
 };
 
-test('a whole walk: figure by figure, an odd value asked about, undone, left out with a word, and read again', async ({ page }) => {
+test('a whole walk: figure by figure, an odd value asked about, undone, left out with a word, and read again', async ({
+  page,
+}) => {
   const trial = await walkable(page, 'A walk?', 3, 1);
   await openWalk(page, trial);
   const first = await page.getByRole('heading', { level: 1 }).textContent();
@@ -59,7 +71,10 @@ test('a whole walk: figure by figure, an odd value asked about, undone, left out
   expect((await stored(page, trial)).sort()).toEqual(['-', '100', '101', '102', '103', '99']);
 });
 
-test('sixty entries without a connection, the page killed and reopened: sent once when it is back', async ({ page, context }) => {
+test('sixty entries without a connection, the page killed and reopened: sent once when it is back', async ({
+  page,
+  context,
+}) => {
   test.slow();
   const trial = await walkable(page, 'In flight?', 10, 3);
   await openWalk(page, trial);
@@ -86,9 +101,14 @@ async function reopened(page: Page, context: BrowserContext, trial: string): Pro
   return again;
 }
 
-test('two devices at one pot: the second sees what stands there, and chooses', async ({ page, browser }) => {
+test('two devices at one pot: the second sees what stands there, and chooses', async ({
+  page,
+  browser,
+}) => {
   const trial = await walkable(page, 'Two at once?', 2, 1);
-  const other = await (await browser.newContext({ viewport: { width: 390, height: 844 }, reducedMotion: 'reduce' })).newPage();
+  const other = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, reducedMotion: 'reduce' })
+  ).newPage();
   await openWalk(other, trial);
   await openWalk(page, trial);
   await put(page, '101');
@@ -104,15 +124,23 @@ test('two devices at one pot: the second sees what stands there, and chooses', a
   await other.context().close();
 });
 
-test('a block of 40 by 12 from a spreadsheet is pasted, and what can’t be read is told', async ({ page }) => {
+test('a block of 40 by 12 from a spreadsheet is pasted, and what can’t be read is told', async ({
+  page,
+}) => {
   test.slow();
   const trial = await walkable(page, 'A block?', 20, 12);
-  const block = Array.from({ length: 40 }, (_, row) => Array.from({ length: 12 }, (__, column) => (row === 3 && column === 2 ? 'tall' : String(1000 + 12 * row + column))).join('\t')).join('\n');
+  const block = Array.from({ length: 40 }, (_, row) =>
+    Array.from({ length: 12 }, (__, column) =>
+      row === 3 && column === 2 ? 'tall' : String(1000 + 12 * row + column),
+    ).join('\t'),
+  ).join('\n');
   await page.locator('input[data-at="0 0"]').focus();
   await page.evaluate(text => {
     const data = new DataTransfer();
     data.setData('text', text);
-    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    document.activeElement?.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    );
   }, block);
   await expect(page.getByText(/, Tendrils 3: /)).toBeVisible();
   await expect(page.locator('input[data-state="bad"]')).toHaveCount(1);
@@ -121,22 +149,33 @@ test('a block of 40 by 12 from a spreadsheet is pasted, and what can’t be read
   await page.keyboard.press('Enter');
   await expect(page.locator('input[data-at="4 2"]')).toBeFocused();
   await expect(page.locator('input[data-state="bad"]')).toHaveCount(0);
-  expect(await stored(page, trial)).toEqual(Array.from({ length: 480 }, (_, i) => String(1000 + i)));
+  expect(await stored(page, trial)).toEqual(
+    Array.from({ length: 480 }, (_, i) => String(1000 + i)),
+  );
 });
 
-test('a file is matched column by column, refused whole for one bad row, taken, and taken back whole; a mishap is put on record', async ({ page }) => {
+test('a file is matched column by column, refused whole for one bad row, taken, and taken back whole; a mishap is put on record', async ({
+  page,
+}) => {
   test.slow();
   const trial = await walkable(page, 'From a file?', 2, 1);
   const codes = await page.locator('tbody th[scope=row]').allTextContents();
-  const csv = (last: string): Buffer => Buffer.from(`pot,tendrils (cm),weather\n${codes.map((code, i) => `${code},${i === 3 ? last : 10 + i},dull`).join('\n')}\n`);
+  const csv = (last: string): Buffer =>
+    Buffer.from(
+      `pot,tendrils (cm),weather\n${codes.map((code, i) => `${code},${i === 3 ? last : 10 + i},dull`).join('\n')}\n`,
+    );
   await page.getByText('From a file', { exact: true }).click();
-  await page.getByLabel('File').setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: csv('tall') });
+  await page
+    .getByLabel('File')
+    .setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: csv('tall') });
   await expect(page.getByLabel('tendrils (cm)')).toHaveValue(/^[0-9a-f-]{36}$/);
   await expect(page.getByLabel('weather')).toHaveValue('nothing');
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByText(/^Row 5, tendrils \(cm\): /)).toBeVisible();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('');
-  await page.getByLabel('File').setInputFiles({ name: 'good.csv', mimeType: 'text/csv', buffer: csv('13') });
+  await page
+    .getByLabel('File')
+    .setInputFiles({ name: 'good.csv', mimeType: 'text/csv', buffer: csv('13') });
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByText('4 readings taken in.')).toBeVisible();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('10 cm');
@@ -150,7 +189,9 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
   await page.getByLabel('Decided').selectOption('Left out from that day on');
   await page.getByLabel('What happened, and why so').fill('The lid blew off in the night.');
   await page.getByRole('button', { name: 'Put it on record' }).click();
-  await expect(page.getByText(/frost\. Left out from that day on.*The lid blew off in the night\./)).toBeVisible();
+  await expect(
+    page.getByText(/frost\. Left out from that day on.*The lid blew off in the night\./),
+  ).toBeVisible();
 });
 
 test('hold, settle, take, next pot: a scale gives its values without a key', async ({ page }) => {
@@ -180,7 +221,9 @@ test('hold, settle, take, next pot: a scale gives its values without a key', asy
   expect(values.filter(value => /^2\d\d\.\d$/.test(value))).toHaveLength(2);
 });
 
-test('cover from a picture: counted in the frame, a text that calls itself a picture and a broken one are refused', async ({ page }) => {
+test('cover from a picture: counted in the frame, a text that calls itself a picture and a broken one are refused', async ({
+  page,
+}) => {
   test.slow();
   await askQuestion(page, 'How green?');
   await dealAndLock(page, 1);
@@ -194,9 +237,17 @@ test('cover from a picture: counted in the frame, a text that calls itself a pic
   await openWalk(page, trial);
   await page.getByText('From a picture').click();
   const file = page.getByLabel('Picture', { exact: true });
-  await file.setInputFiles({ name: 'bed.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('<svg onload="alert(1)"></svg>') });
+  await file.setInputFiles({
+    name: 'bed.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('<svg onload="alert(1)"></svg>'),
+  });
   await expect(page.getByText('bed.jpg is no picture this can read')).toBeVisible();
-  await file.setInputFiles({ name: 'half.jpg', mimeType: 'image/jpeg', buffer: Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 74, 70, 73, 70]) });
+  await file.setInputFiles({
+    name: 'half.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 74, 70, 73, 70]),
+  });
   await expect(page.getByText(/half\.jpg is damaged/)).toBeVisible();
   // A bed four tenths green.
   const drawn = await page.evaluate(async () => {
@@ -207,7 +258,9 @@ test('cover from a picture: counted in the frame, a text that calls itself a pic
     context.fillRect(0, 0, 400, 300);
     context.fillStyle = 'rgb(62 118 44)';
     context.fillRect(0, 0, 160, 300);
-    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
+    return [
+      ...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer()),
+    ];
   });
   await file.setInputFiles({ name: 'bed.png', mimeType: 'image/png', buffer: Buffer.from(drawn) });
   await expect(page.getByRole('button', { name: /^Take (39\.[5-9]|40\.[0-5])%$/ })).toBeVisible();
@@ -216,7 +269,10 @@ test('cover from a picture: counted in the frame, a text that calls itself a pic
   await page.getByRole('button', { name: 'Corner, far right' }).press('Enter');
   await expect(page.getByRole('button', { name: /^Take 40\.[0-9]%$/ })).toBeVisible();
   await page.getByRole('button', { name: /^Take/ }).click();
-  await page.getByRole('button', { name: 'Next plot' }).or(page.getByRole('button', { name: 'Next pot' })).click();
+  await page
+    .getByRole('button', { name: 'Next plot' })
+    .or(page.getByRole('button', { name: 'Next pot' }))
+    .click();
   await expect(page.getByText('1 of 2 read')).toBeVisible();
 });
 

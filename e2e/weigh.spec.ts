@@ -17,8 +17,13 @@ test('bad input gets a sentence beside its field, and what was typed stays', asy
   await startWeighing(page);
   const gross = page.getByLabel('On the scale');
   for (const [typed, sentence] of [
-    ['', 'What does the scale show?'], ['-5', 'is below zero'], ['1000000 kg', 'more than any pot or bed gives'], ['heavy', 'does not begin with a number'],
-    ['<script>alert(1)</script>', 'does not begin with a number'], ['9'.repeat(10_000), 'characters long'], ['1 pint', 'a mass is wanted here'],
+    ['', 'What does the scale show?'],
+    ['-5', 'is below zero'],
+    ['1000000 kg', 'more than any pot or bed gives'],
+    ['heavy', 'does not begin with a number'],
+    ['<script>alert(1)</script>', 'does not begin with a number'],
+    ['9'.repeat(10_000), 'characters long'],
+    ['1 pint', 'a mass is wanted here'],
   ] as const) {
     await gross.fill(typed);
     await save(page);
@@ -35,7 +40,9 @@ test('bad input gets a sentence beside its field, and what was typed stays', asy
   await expect(page.locator('dd', { hasText: /^0 of 4/ })).toBeVisible();
 });
 
-test('tare and date are remembered, a change is a revision, undo brings back, the history shows it all', async ({ page }) => {
+test('tare and date are remembered, a change is a revision, undo brings back, the history shows it all', async ({
+  page,
+}) => {
   const [first = '', second = ''] = await startWeighing(page);
   await page.getByLabel('Empty container').fill('184 g');
   await page.getByLabel('On the scale').fill('397');
@@ -43,15 +50,21 @@ test('tare and date are remembered, a change is a revision, undo brings back, th
   await save(page);
   await expect(page.getByRole('status')).toContainText(`${first}: 213 g, 31 pieces saved.`);
   await page.getByLabel('Code in hand').fill(first.toLowerCase());
-  await expect(page.getByRole('heading', { name: `${first} so far: 213 g, 31 sound pieces` })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: `${first} so far: 213 g, 31 sound pieces` }),
+  ).toBeVisible();
   await page.getByRole('button', { name: new RegExp(`Change ${first}`) }).click();
   await expect(page.getByLabel('On the scale')).toHaveValue('397');
   await page.getByLabel('On the scale').fill('384');
   await save(page);
   await page.getByLabel('Code in hand').fill(first);
-  await expect(page.getByRole('heading', { name: `${first} so far: 200 g, 31 sound pieces` })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: `${first} so far: 200 g, 31 sound pieces` }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('heading', { name: `${first} so far: 213 g, 31 sound pieces` })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: `${first} so far: 213 g, 31 sound pieces` }),
+  ).toBeVisible();
   await page.getByText('History of every entry').click();
   await expect(page.getByText('in place of an earlier entry')).toHaveCount(2);
   await page.getByRole('button', { name: new RegExp(`Take out ${first}`) }).click();
@@ -75,7 +88,11 @@ test('a reload in mid-entry loses nothing that was saved', async ({ page }) => {
 
 test('zero, not looked at and dead are three things, and a cull says why', async ({ page }) => {
   const codes = await startWeighing(page);
-  for (const [found, said] of [['nothing to pick', 'nothing to pick'], ['not looked at', 'not looked at'], ['dead', 'dead']] as const) {
+  for (const [found, said] of [
+    ['nothing to pick', 'nothing to pick'],
+    ['not looked at', 'not looked at'],
+    ['dead', 'dead'],
+  ] as const) {
     await page.getByRole('radio', { name: found }).check({ force: true });
     await save(page);
     await expect(page.getByRole('status')).toContainText(`: ${said} saved`);
@@ -93,7 +110,10 @@ test('zero, not looked at and dead are three things, and a cull says why', async
 test('piece by piece, one pot stays in hand while its count grows', async ({ page }) => {
   const [first = ''] = await startWeighing(page);
   await page.getByRole('radio', { name: 'piece by piece' }).check({ force: true });
-  for (const [weight, total] of [[21, '21 g, 1 sound pieces'], [19, '40 g, 2 sound pieces']] as const) {
+  for (const [weight, total] of [
+    [21, '21 g, 1 sound pieces'],
+    [19, '40 g, 2 sound pieces'],
+  ] as const) {
     await page.getByLabel('One piece, on the scale').fill(String(weight));
     await save(page);
     await expect(page.getByRole('heading', { name: `${first} so far: ${total}` })).toBeVisible();

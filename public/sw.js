@@ -3,17 +3,22 @@ const STORE = 'turnspit-walk-1';
 const MOST_PARTS = 200;
 
 self.addEventListener('install', event => event.waitUntil(self.skipWaiting()));
-self.addEventListener('activate', event => event.waitUntil((async () => {
-  for (const name of await caches.keys()) if (name !== STORE) await caches.delete(name);
-  await self.clients.claim();
-})()));
+self.addEventListener('activate', event =>
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys()) if (name !== STORE) await caches.delete(name);
+      await self.clients.claim();
+    })(),
+  ),
+);
 
 self.addEventListener('fetch', event => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (url.pathname.startsWith('/_next/static/')) event.respondWith(storeFirst(request));
-  else if (request.mode === 'navigate' && url.pathname.endsWith('/walk')) event.respondWith(netFirst(request));
+  else if (request.mode === 'navigate' && url.pathname.endsWith('/walk'))
+    event.respondWith(netFirst(request));
 });
 
 async function storeFirst(request) {
@@ -30,8 +35,11 @@ async function storeFirst(request) {
 
 // Parts of earlier versions: the store keeps them in the order in which they came.
 async function forgetOld(store) {
-  const parts = (await store.keys()).filter(({ url }) => new URL(url).pathname.startsWith('/_next/static/'));
-  for (const part of parts.slice(0, Math.max(0, parts.length - MOST_PARTS))) await store.delete(part);
+  const parts = (await store.keys()).filter(({ url }) =>
+    new URL(url).pathname.startsWith('/_next/static/'),
+  );
+  for (const part of parts.slice(0, Math.max(0, parts.length - MOST_PARTS)))
+    await store.delete(part);
 }
 
 async function netFirst(request) {

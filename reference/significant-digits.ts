@@ -4,7 +4,11 @@ expect.extend({
     const isNumber = typeof received === 'number';
     const allowed = Math.abs(expected) * 0.5 * 10 ** (1 - digits);
     const pass = isNumber && Math.abs(received - expected) <= allowed;
-    return { pass, message: () => `expected ${String(received)} to agree with ${expected} to ${digits} significant digits` };
+    return {
+      pass,
+      message: () =>
+        `expected ${String(received)} to agree with ${expected} to ${digits} significant digits`,
+    };
   },
 });
 

@@ -24,28 +24,66 @@ interface Shot {
 }
 
 const SHOTS: readonly Shot[] = [
-  { file: 'today', path: '/' }, { file: 'trials', path: '/trials' }, { file: 'ask', trial: BEANS, path: '/ask' }, { file: 'lay-out', trial: BEANS, path: '/lay-out', isWhole: true },
+  { file: 'today', path: '/' },
+  { file: 'trials', path: '/trials' },
+  { file: 'ask', trial: BEANS, path: '/ask' },
+  { file: 'lay-out', trial: BEANS, path: '/lay-out', isWhole: true },
   { file: 'print', trial: BEANS, path: '/print' },
-  { file: 'tend', trial: STRAWBERRIES, path: '/tend', isWhole: true }, { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' }, { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
-  { file: 'readings', trial: STRAWBERRIES, path: '/readings' }, { file: 'walk', trial: STRAWBERRIES, path: '/walk', size: PHONE },
-  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true }, { file: 'judge-days', trial: LETTUCES, path: '/judge', link: 'Pest first seen', isWhole: true }, { file: 'report', trial: BEANS, path: '/report' }, { file: 'closely', trial: STRAWBERRIES, path: '/closely' },
-  { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' }, { file: 'shelf', path: '/shelf' }, { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true }, { file: 'sums', path: '/shelf/sums', isWhole: true },
+  { file: 'tend', trial: STRAWBERRIES, path: '/tend', isWhole: true },
+  { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' },
+  { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
+  { file: 'readings', trial: STRAWBERRIES, path: '/readings' },
+  { file: 'walk', trial: STRAWBERRIES, path: '/walk', size: PHONE },
+  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true },
+  { file: 'judge-days', trial: LETTUCES, path: '/judge', link: 'Pest first seen', isWhole: true },
+  { file: 'report', trial: BEANS, path: '/report' },
+  { file: 'closely', trial: STRAWBERRIES, path: '/closely' },
+  { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' },
+  { file: 'shelf', path: '/shelf' },
+  { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true },
+  { file: 'sums', path: '/shelf/sums', isWhole: true },
 ];
 
 /** Serves a data file while the work is done. */
 async function whileServing(dataFile: string, work: () => Promise<void>): Promise<void> {
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4397'], { stdio: 'ignore', env: { ...process.env, TURNSPIT_DATA: dataFile } });
-  while (!(await fetch(ORIGIN).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
+  const server = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4397'],
+    { stdio: 'ignore', env: { ...process.env, TURNSPIT_DATA: dataFile } },
+  );
+  while (
+    !(await fetch(ORIGIN).then(
+      answer => answer.ok,
+      () => false,
+    ))
+  )
+    await new Promise(resolve => setTimeout(resolve, 100));
   await work();
   server.kill();
   await new Promise(resolve => server.on('exit', resolve));
 }
 
-async function takeShot(browser: Browser, { file, trial, path, link, size = DESK, isWhole = false }: Shot): Promise<void> {
+async function takeShot(
+  browser: Browser,
+  { file, trial, path, link, size = DESK, isWhole = false }: Shot,
+): Promise<void> {
   const isPhone = size === PHONE;
-  const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: 'light', isMobile: isPhone, hasTouch: isPhone });
+  const page = await browser.newPage({
+    viewport: size,
+    locale: 'en-GB',
+    colorScheme: 'light',
+    isMobile: isPhone,
+    hasTouch: isPhone,
+  });
   await open(page, trial ? '/trials' : path);
-  if (trial) await open(page, ((await page.getByRole('link', { name: trial }).getAttribute('href')) ?? '').replace(/\/[^/]+$/, path));
+  if (trial)
+    await open(
+      page,
+      ((await page.getByRole('link', { name: trial }).getAttribute('href')) ?? '').replace(
+        /\/[^/]+$/,
+        path,
+      ),
+    );
   if (link) await page.getByRole('link', { name: link }).click();
   await page.waitForTimeout(4000); // the planner’s curve has sharpened by then
   await page.screenshot({ path: join(OUT, `${file}.png`), fullPage: isWhole });
@@ -60,9 +98,19 @@ async function open(page: Page, path: string): Promise<void> {
 mkdirSync(OUT, { recursive: true });
 const folder = mkdtempSync(join(tmpdir(), 'turnspit-shots-'));
 const demo = join(folder, 'demo.sqlite');
-spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'], { stdio: 'inherit', env: { ...process.env, TURNSPIT_DATA: demo } });
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
-await whileServing(demo, async () => { for (const shot of SHOTS) await takeShot(browser, shot); });
-await whileServing(join(folder, 'empty.sqlite'), () => takeShot(browser, { file: 'empty', path: '/' }));
+spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'], {
+  stdio: 'inherit',
+  env: { ...process.env, TURNSPIT_DATA: demo },
+});
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
+await whileServing(demo, async () => {
+  for (const shot of SHOTS) await takeShot(browser, shot);
+});
+await whileServing(join(folder, 'empty.sqlite'), () =>
+  takeShot(browser, { file: 'empty', path: '/' }),
+);
 await browser.close();
 rmSync(folder, { recursive: true, force: true });

@@ -1,6 +1,6 @@
-import { deal, type DealPlan } from '../src/core/design/deal';
+import { type DealPlan, deal } from '../src/core/design/deal';
 import { judge, judgeWithoutShuffle } from '../src/core/judge/judge';
-import { type JudgeInput, type JudgedUnit, STARTING_GUESS_CV } from '../src/core/judge/judge-input';
+import { type JudgedUnit, type JudgeInput, STARTING_GUESS_CV } from '../src/core/judge/judge-input';
 import type { Call } from '../src/core/judge/judgement';
 import type { KindInput, KindUnit, ReadingKindOfJudge } from '../src/core/judge/kind-input';
 import { judgeKind } from '../src/core/judge/kind-judge';
@@ -22,18 +22,63 @@ interface Layout {
 }
 
 const ALL_LAYOUTS: readonly Layout[] = [
-  { name: 'over the whole bench, 3 × 5', plan: { kind: 'complete-randomisation', copies: [5, 5, 5] }, treatments: 3, blockNames: [] },
-  { name: 'unequal, 8 + 4 + 4', plan: { kind: 'complete-randomisation', copies: [8, 4, 4] }, treatments: 3, blockNames: [] },
-  { name: 'blocks, 4 × 5', plan: { kind: 'complete-blocks', copies: [1, 1, 1, 1], blocks: 5 }, treatments: 4, blockNames: ['shelf'] },
-  { name: 'pairs, 8', plan: { kind: 'complete-blocks', copies: [1, 1], blocks: 8 }, treatments: 2, blockNames: ['pair'], isPaired: true },
-  { name: 'Latin square, 4 × 4', plan: { kind: 'latin-square', treatments: 4 }, treatments: 4, blockNames: ['row', 'column'] },
-  { name: 'split plot, 2 × 3 in 4', plan: { kind: 'split-plot', blocks: 4, treatmentOf: [[0, 1, 2], [3, 4, 5]] }, treatments: 6, blockNames: ['strip'] },
-  { name: 'incomplete blocks, 6 of 3 in 10', plan: { kind: 'incomplete-blocks', treatments: 6, blocks: 10, perBlock: 3 }, treatments: 6, blockNames: ['shelf'] },
+  {
+    name: 'over the whole bench, 3 × 5',
+    plan: { kind: 'complete-randomisation', copies: [5, 5, 5] },
+    treatments: 3,
+    blockNames: [],
+  },
+  {
+    name: 'unequal, 8 + 4 + 4',
+    plan: { kind: 'complete-randomisation', copies: [8, 4, 4] },
+    treatments: 3,
+    blockNames: [],
+  },
+  {
+    name: 'blocks, 4 × 5',
+    plan: { kind: 'complete-blocks', copies: [1, 1, 1, 1], blocks: 5 },
+    treatments: 4,
+    blockNames: ['shelf'],
+  },
+  {
+    name: 'pairs, 8',
+    plan: { kind: 'complete-blocks', copies: [1, 1], blocks: 8 },
+    treatments: 2,
+    blockNames: ['pair'],
+    isPaired: true,
+  },
+  {
+    name: 'Latin square, 4 × 4',
+    plan: { kind: 'latin-square', treatments: 4 },
+    treatments: 4,
+    blockNames: ['row', 'column'],
+  },
+  {
+    name: 'split plot, 2 × 3 in 4',
+    plan: {
+      kind: 'split-plot',
+      blocks: 4,
+      treatmentOf: [
+        [0, 1, 2],
+        [3, 4, 5],
+      ],
+    },
+    treatments: 6,
+    blockNames: ['strip'],
+  },
+  {
+    name: 'incomplete blocks, 6 of 3 in 10',
+    plan: { kind: 'incomplete-blocks', treatments: 6, blocks: 10, perBlock: 3 },
+    treatments: 6,
+    blockNames: ['shelf'],
+  },
 ];
 const LAYOUTS = ALL_LAYOUTS.filter(layout => layout.name.includes(ONLY));
 
-const names = (count: number): readonly string[] => Array.from({ length: count }, (_, i) => `t${i}`);
-const isCalled = (call: Call): boolean => call === 'better' || call === 'clearly-better' || call === 'worse' || call === 'clearly-worse';
+const names = (count: number): readonly string[] =>
+  Array.from({ length: count }, (_, i) => `t${i}`);
+const isCalled = (call: Call): boolean =>
+  call === 'better' || call === 'clearly-better' || call === 'worse' || call === 'clearly-worse';
 
 interface Tally {
   called: number;
@@ -45,18 +90,61 @@ interface Tally {
 }
 
 /** A trial in which treatment 1 truly does so much more than the rest; blocks differ, units of one bed share its luck. */
-function continuousInput({ plan, treatments, blockNames, isPaired }: Layout, effect: number, seed: number, shuffles: number): JudgeInput {
+function continuousInput(
+  { plan, treatments, blockNames, isPaired }: Layout,
+  effect: number,
+  seed: number,
+  shuffles: number,
+): JudgeInput {
   const random = seededRandom(seed);
   const blockLuck = new Map<string, number>();
-  const luckOf = (key: string, sd: number): number => { const standing = blockLuck.get(key) ?? sd * normalDraw(random); blockLuck.set(key, standing); return standing; };
-  const units = deal(plan, seed).map((dealt, i): JudgedUnit => ({
-    id: String(i), treatment: `t${dealt.treatment}`, blocks: blockNames.map((_, b) => String(b === 0 ? dealt.block : dealt.column)),
-    ...(plan.kind === 'split-plot' ? { wholePlot: String(dealt.wholePlot) } : {}),
-    value: 100 + (dealt.treatment === 1 ? effect : 0) + luckOf(`block ${dealt.block}`, 10) + luckOf(`column ${dealt.column}`, plan.kind === 'latin-square' ? 10 : 0) + luckOf(`bed ${dealt.wholePlot}`, plan.kind === 'split-plot' ? 8 : 0) + 10 * normalDraw(random),
-  }));
+  const luckOf = (key: string, sd: number): number => {
+    const standing = blockLuck.get(key) ?? sd * normalDraw(random);
+    blockLuck.set(key, standing);
+    return standing;
+  };
+  const units = deal(plan, seed).map(
+    (dealt, i): JudgedUnit => ({
+      id: String(i),
+      treatment: `t${dealt.treatment}`,
+      blocks: blockNames.map((_, b) => String(b === 0 ? dealt.block : dealt.column)),
+      ...(plan.kind === 'split-plot' ? { wholePlot: String(dealt.wholePlot) } : {}),
+      value:
+        100 +
+        (dealt.treatment === 1 ? effect : 0) +
+        luckOf(`block ${dealt.block}`, 10) +
+        luckOf(`column ${dealt.column}`, plan.kind === 'latin-square' ? 10 : 0) +
+        luckOf(`bed ${dealt.wholePlot}`, plan.kind === 'split-plot' ? 8 : 0) +
+        10 * normalDraw(random),
+    }),
+  );
   return {
-    response: 'yield', unitWord: 'pot', treatmentName: 'feed', treatments: names(treatments), control: 't0', blockNames, isPaired, units, subsamples: units.length, better: 'higher', margin: null, confidence: 0.95, shuffles, seed: 1, isDeclared: true, priorCv: STARTING_GUESS_CV,
-    ...(plan.kind === 'split-plot' ? { factors: { names: ['soil', 'feed'], levelsOf: Object.fromEntries(names(treatments).map((name, i) => [name, [i < 3 ? 'a' : 'b', String(i % 3)]])) } } : {}),
+    response: 'yield',
+    unitWord: 'pot',
+    treatmentName: 'feed',
+    treatments: names(treatments),
+    control: 't0',
+    blockNames,
+    isPaired,
+    units,
+    subsamples: units.length,
+    better: 'higher',
+    margin: null,
+    confidence: 0.95,
+    shuffles,
+    seed: 1,
+    isDeclared: true,
+    priorCv: STARTING_GUESS_CV,
+    ...(plan.kind === 'split-plot'
+      ? {
+          factors: {
+            names: ['soil', 'feed'],
+            levelsOf: Object.fromEntries(
+              names(treatments).map((name, i) => [name, [i < 3 ? 'a' : 'b', String(i % 3)]]),
+            ),
+          },
+        }
+      : {}),
   };
 }
 
@@ -65,8 +153,13 @@ function continuous(layout: Layout): void {
   for (let seed = 1; seed <= TRIALS; seed++) {
     const none = judgeWithoutShuffle(continuousInput(layout, 0, seed, 0));
     if (none.contrasts.some(contrast => isCalled(contrast.call))) tally.called += 1;
-    const some = judgeWithoutShuffle(continuousInput(layout, 15, seed + 1_000_000, 0)).contrasts.find(contrast => contrast.treatment === 't1');
-    if (some?.estimable && some.ci) { tally.ends += 1; if (some.ci[0] <= 15 && some.ci[1] >= 15) tally.held += 1; }
+    const some = judgeWithoutShuffle(
+      continuousInput(layout, 15, seed + 1_000_000, 0),
+    ).contrasts.find(contrast => contrast.treatment === 't1');
+    if (some?.estimable && some.ci) {
+      tally.ends += 1;
+      if (some.ci[0] <= 15 && some.ci[1] >= 15) tally.held += 1;
+    }
     if (seed > TRIALS / 5) continue; // shuffles take longer
     const shuffled = judge(continuousInput(layout, 0, seed, 400)).contrasts[0];
     if (!shuffled?.estimable || shuffled.shufflePAdjusted === null) continue;
@@ -81,21 +174,82 @@ interface Draw {
   readonly name: string;
   readonly kind: ReadingKindOfJudge;
   /** `luck` of the block, and of a remedy that works, on the scale of the draw. */
-  readonly of: (random: SeededRandom, luck: number) => Pick<KindUnit, 'value' | 'outOf' | 'hasCome'>;
+  readonly of: (
+    random: SeededRandom,
+    luck: number,
+  ) => Pick<KindUnit, 'value' | 'outOf' | 'hasCome'>;
 }
 
-const poisson = (mean: number, random: SeededRandom): number => { let [k, product] = [0, random.share()]; const limit = Math.exp(-mean); while (product > limit) { k += 1; product *= random.share(); } return k; };
-const binomial = (n: number, p: number, random: SeededRandom): number => Array.from({ length: n }, () => random.share() < p).filter(Boolean).length;
+const poisson = (mean: number, random: SeededRandom): number => {
+  let [k, product] = [0, random.share()];
+  const limit = Math.exp(-mean);
+  while (product > limit) {
+    k += 1;
+    product *= random.share();
+  }
+  return k;
+};
+const binomial = (n: number, p: number, random: SeededRandom): number =>
+  Array.from({ length: n }, () => random.share() < p).filter(Boolean).length;
 const plain = { outOf: null, hasCome: false } as const;
 
 const DRAWS: readonly Draw[] = [
-  { name: 'counts like Poisson’s', kind: 'count', of: (random, luck) => ({ value: poisson(8 * Math.exp(0.3 * luck), random), ...plain }) },
-  { name: 'counts that crowd', kind: 'count', of: (random, luck) => ({ value: poisson(8 * Math.exp(0.3 * luck + 0.6 * normalDraw(random)), random), ...plain }) },
-  { name: 'shares of 20', kind: 'proportion', of: (random, luck) => ({ value: binomial(20, 1 / (1 + Math.exp(-0.5 * luck)), random), outOf: 20, hasCome: false }) },
-  { name: 'shares of 20 that crowd', kind: 'proportion', of: (random, luck) => ({ value: binomial(20, 1 / (1 + Math.exp(-0.5 * luck - normalDraw(random))), random), outOf: 20, hasCome: false }) },
-  { name: 'yes or no', kind: 'proportion', of: (random, luck) => ({ value: binomial(1, 1 / (1 + Math.exp(-0.5 * luck)), random), outOf: 1, hasCome: false }) },
-  { name: 'steps of five', kind: 'ordinal', of: (random, luck) => ({ value: Math.min(5, Math.max(1, Math.round(3 + luck + normalDraw(random)))), ...plain }) },
-  { name: 'days, some still waiting', kind: 'time', of: (random, luck) => { const days = Math.round(20 * Math.exp(0.2 * luck) * -Math.log(1 - random.share())); return { value: Math.min(40, days), outOf: null, hasCome: days <= 40 }; } },
+  {
+    name: 'counts like Poisson’s',
+    kind: 'count',
+    of: (random, luck) => ({ value: poisson(8 * Math.exp(0.3 * luck), random), ...plain }),
+  },
+  {
+    name: 'counts that crowd',
+    kind: 'count',
+    of: (random, luck) => ({
+      value: poisson(8 * Math.exp(0.3 * luck + 0.6 * normalDraw(random)), random),
+      ...plain,
+    }),
+  },
+  {
+    name: 'shares of 20',
+    kind: 'proportion',
+    of: (random, luck) => ({
+      value: binomial(20, 1 / (1 + Math.exp(-0.5 * luck)), random),
+      outOf: 20,
+      hasCome: false,
+    }),
+  },
+  {
+    name: 'shares of 20 that crowd',
+    kind: 'proportion',
+    of: (random, luck) => ({
+      value: binomial(20, 1 / (1 + Math.exp(-0.5 * luck - normalDraw(random))), random),
+      outOf: 20,
+      hasCome: false,
+    }),
+  },
+  {
+    name: 'yes or no',
+    kind: 'proportion',
+    of: (random, luck) => ({
+      value: binomial(1, 1 / (1 + Math.exp(-0.5 * luck)), random),
+      outOf: 1,
+      hasCome: false,
+    }),
+  },
+  {
+    name: 'steps of five',
+    kind: 'ordinal',
+    of: (random, luck) => ({
+      value: Math.min(5, Math.max(1, Math.round(3 + luck + normalDraw(random)))),
+      ...plain,
+    }),
+  },
+  {
+    name: 'days, some still waiting',
+    kind: 'time',
+    of: (random, luck) => {
+      const days = Math.round(20 * Math.exp(0.2 * luck) * -Math.log(1 - random.share()));
+      return { value: Math.min(40, days), outOf: null, hasCome: days <= 40 };
+    },
+  },
 ];
 
 /** @param strong how much treatment 1 does: then only the others count as called for nothing */
@@ -103,20 +257,66 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
   const tally: Tally = { called: 0, held: 0, ends: 0, p05: 0, p50: 0, tested: 0 };
   for (let seed = 1; seed <= TRIALS; seed++) {
     const random = seededRandom(seed);
-    const luck = Array.from({ length: 20 }, () => (layout.blockNames.length > 0 ? normalDraw(random) : 0));
-    const lines = Array.from({ length: 20 }, () => (layout.plan.kind === 'latin-square' || layout.plan.kind === 'split-plot' ? normalDraw(random) : 0));
+    const luck = Array.from({ length: 20 }, () =>
+      layout.blockNames.length > 0 ? normalDraw(random) : 0,
+    );
+    const lines = Array.from({ length: 20 }, () =>
+      layout.plan.kind === 'latin-square' || layout.plan.kind === 'split-plot'
+        ? normalDraw(random)
+        : 0,
+    );
     // A column of the square, or the bed that a unit lies in.
-    const lineLuck = (dealt: ReturnType<typeof deal>[number]): number => lines[layout.plan.kind === 'split-plot' ? dealt.wholePlot : dealt.column] ?? 0;
-    const units = deal(layout.plan, seed).map((dealt, i): KindUnit => ({ id: String(i), treatment: `t${dealt.treatment}`, blocks: layout.blockNames.map((_, b) => String(b === 0 ? dealt.block : dealt.column)), ...(layout.plan.kind === 'split-plot' ? { wholePlot: String(dealt.wholePlot) } : {}), ...of(random, (luck[dealt.block] ?? 0) + lineLuck(dealt) + (dealt.treatment === 1 ? strong : 0)) }));
-    const input: KindInput = { kind: kindName, response: 'it', unitWord: 'pot', treatmentName: 'feed', treatments: names(layout.treatments), control: 't0', blockNames: layout.blockNames, isPaired: layout.isPaired ?? false, units, better: 'higher', margin: null, confidence: 0.95, seed, isDeclared: true };
+    const lineLuck = (dealt: ReturnType<typeof deal>[number]): number =>
+      lines[layout.plan.kind === 'split-plot' ? dealt.wholePlot : dealt.column] ?? 0;
+    const units = deal(layout.plan, seed).map(
+      (dealt, i): KindUnit => ({
+        id: String(i),
+        treatment: `t${dealt.treatment}`,
+        blocks: layout.blockNames.map((_, b) => String(b === 0 ? dealt.block : dealt.column)),
+        ...(layout.plan.kind === 'split-plot' ? { wholePlot: String(dealt.wholePlot) } : {}),
+        ...of(
+          random,
+          (luck[dealt.block] ?? 0) + lineLuck(dealt) + (dealt.treatment === 1 ? strong : 0),
+        ),
+      }),
+    );
+    const input: KindInput = {
+      kind: kindName,
+      response: 'it',
+      unitWord: 'pot',
+      treatmentName: 'feed',
+      treatments: names(layout.treatments),
+      control: 't0',
+      blockNames: layout.blockNames,
+      isPaired: layout.isPaired ?? false,
+      units,
+      better: 'higher',
+      margin: null,
+      confidence: 0.95,
+      seed,
+      isDeclared: true,
+    };
     const found = judgeKind(input);
-    const idle = strong === 0 ? found.contrasts : found.contrasts.filter(contrast => contrast.treatment !== 't1');
+    const idle =
+      strong === 0
+        ? found.contrasts
+        : found.contrasts.filter(contrast => contrast.treatment !== 't1');
     if (idle.some(contrast => isCalled(contrast.call))) tally.called += 1;
     const [first] = idle;
     if (!first?.estimable) continue;
-    const ends = first.effect?.what === 'rate-ratio' ? first.effect.ci && ([first.effect.ci[0] - 1, first.effect.ci[1] - 1] as const) : first.ci;
-    if (ends) { tally.ends += 1; if (ends[0] <= 0 && ends[1] >= 0) tally.held += 1; }
-    if (first.shuffleP !== null) { tally.tested += 1; if (first.shuffleP <= 0.05) tally.p05 += 1; if (first.shuffleP <= 0.5) tally.p50 += 1; }
+    const ends =
+      first.effect?.what === 'rate-ratio'
+        ? first.effect.ci && ([first.effect.ci[0] - 1, first.effect.ci[1] - 1] as const)
+        : first.ci;
+    if (ends) {
+      tally.ends += 1;
+      if (ends[0] <= 0 && ends[1] >= 0) tally.held += 1;
+    }
+    if (first.shuffleP !== null) {
+      tally.tested += 1;
+      if (first.shuffleP <= 0.05) tally.p05 += 1;
+      if (first.shuffleP <= 0.5) tally.p50 += 1;
+    }
   }
   say(`${name}, ${layout.name}${strong === 0 ? '' : ', one remedy strong'}`, tally);
 }
@@ -124,14 +324,21 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
 const began = { at: performance.now() };
 
 function say(what: string, { called, held, ends, p05, p50, tested }: Tally): void {
-  const share = (part: number, of: number): string => (of === 0 ? '   —  ' : `${((100 * part) / of).toFixed(1)}%`.padStart(6));
-  process.stdout.write(`${what.padEnd(78)} called ${share(called, TRIALS)}  interval holds the truth ${share(held, ends)}  shuffle p ≤ 0.05: ${share(p05, tested)}, ≤ 0.5: ${share(p50, tested)}  ${((performance.now() - began.at) / TRIALS).toFixed(1)} ms a trial\n`);
+  const share = (part: number, of: number): string =>
+    of === 0 ? '   —  ' : `${((100 * part) / of).toFixed(1)}%`.padStart(6);
+  process.stdout.write(
+    `${what.padEnd(78)} called ${share(called, TRIALS)}  interval holds the truth ${share(held, ends)}  shuffle p ≤ 0.05: ${share(p05, tested)}, ≤ 0.5: ${share(p50, tested)}  ${((performance.now() - began.at) / TRIALS).toFixed(1)} ms a trial\n`,
+  );
   began.at = performance.now();
 }
 
-process.stdout.write(`${TRIALS} trials each; the shuffles of means in a fifth of them. Twice the Monte Carlo error of 5% is ${(200 * Math.sqrt(0.05 * 0.95 / TRIALS)).toFixed(1)} points.\n`);
+process.stdout.write(
+  `${TRIALS} trials each; the shuffles of means in a fifth of them. Twice the Monte Carlo error of 5% is ${(200 * Math.sqrt((0.05 * 0.95) / TRIALS)).toFixed(1)} points.\n`,
+);
 if (WHICH !== 'kinds') for (const layout of LAYOUTS) continuous(layout);
-if (WHICH !== 'means') for (const draw of DRAWS) {
-  for (const layout of LAYOUTS) kind(draw, layout);
-  for (const layout of ALL_LAYOUTS.slice(0, 3)) if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
-}
+if (WHICH !== 'means')
+  for (const draw of DRAWS) {
+    for (const layout of LAYOUTS) kind(draw, layout);
+    for (const layout of ALL_LAYOUTS.slice(0, 3))
+      if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
+  }

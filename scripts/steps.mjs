@@ -8,20 +8,29 @@ const NEXT = 'node_modules/next/dist/bin/next';
 
 /** Runs a command with its output on this terminal. @returns whether it ended well */
 export function run(command, args, env = {}) {
-  const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
+  const { status } = spawnSync(command, args, {
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   return status === 0;
 }
 
 export function installWhatIsMissing() {
-  const isInstalled = existsSync('node_modules/.package-lock.json') && statSync('node_modules/.package-lock.json').mtimeMs >= statSync('package-lock.json').mtimeMs;
+  const isInstalled =
+    existsSync('node_modules/.package-lock.json') &&
+    statSync('node_modules/.package-lock.json').mtimeMs >= statSync('package-lock.json').mtimeMs;
   if (isInstalled) return true;
-  console.log('Installing packages; the database driver is compiled, which takes some minutes the first time.');
+  console.log(
+    'Installing packages; the database driver is compiled, which takes some minutes the first time.',
+  );
   return run('npm', ['ci', '--no-audit', '--no-fund']);
 }
 
 export function buildWhatChanged() {
   const built = existsSync('.next/BUILD_ID') ? statSync('.next/BUILD_ID').mtimeMs : 0;
-  const newest = Math.max(...['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'].map(newestIn));
+  const newest = Math.max(
+    ...['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'].map(newestIn),
+  );
   return newest < built || run(process.execPath, [NEXT, 'build'], { NEXT_TELEMETRY_DISABLED: '1' });
 }
 
@@ -36,10 +45,15 @@ export async function serve() {
   const host = process.env.HOST ?? '127.0.0.1';
   const port = process.env.PORT ?? '4321';
   if (await isTaken(host, Number(port))) {
-    console.error(`Something listens on port ${port} already, perhaps Turnspit itself. End it, or choose another: PORT=4322.`);
+    console.error(
+      `Something listens on port ${port} already, perhaps Turnspit itself. End it, or choose another: PORT=4322.`,
+    );
     process.exit(1);
   }
-  const server = spawn(process.execPath, [NEXT, 'start', '-H', host, '-p', port], { stdio: ['inherit', 'ignore', 'inherit'], env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+  const server = spawn(process.execPath, [NEXT, 'start', '-H', host, '-p', port], {
+    stdio: ['inherit', 'ignore', 'inherit'],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+  });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', status => process.exit(status ?? 0));
   sayWhenReady(`http://${host === '0.0.0.0' ? 'localhost' : host}:${port}`);
@@ -48,12 +62,21 @@ export async function serve() {
 function isTaken(host, port) {
   return new Promise(resolve => {
     const probe = connect({ host, port });
-    probe.on('connect', () => { probe.destroy(); resolve(true); });
+    probe.on('connect', () => {
+      probe.destroy();
+      resolve(true);
+    });
     probe.on('error', () => resolve(false));
   });
 }
 
 async function sayWhenReady(address) {
-  while (!(await fetch(address).then(answer => answer.ok, () => false))) await new Promise(resolve => setTimeout(resolve, 100));
+  while (
+    !(await fetch(address).then(
+      answer => answer.ok,
+      () => false,
+    ))
+  )
+    await new Promise(resolve => setTimeout(resolve, 100));
   console.log(`Turnspit is at ${address} (Ctrl+C ends it).`);
 }

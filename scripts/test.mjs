@@ -13,11 +13,18 @@ const totals = { passed: 0, failed: 0 };
 
 if (!installWhatIsMissing()) fail('npm ci failed');
 check('types', () => node('node_modules/typescript/bin/tsc', '--noEmit'));
-check('lint', () => node('node_modules/@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.'));
+check('lint', () =>
+  node('node_modules/@biomejs/biome/bin/biome', 'check', '--error-on-warnings', '.'),
+);
 check('import rules', importRulesHold);
-check('unused packages', () => node('node_modules/knip/bin/knip.js', '--include', 'files,dependencies,unlisted'));
+check('unused packages', () =>
+  node('node_modules/knip/bin/knip.js', '--include', 'files,dependencies,unlisted'),
+);
 add(unitTests());
-if (!haveChromium()) fail(`The browser tests need Chromium at ${CHROMIUM}. On Debian: apt-get install chromium, as root; or set CHROMIUM to where it is.`);
+if (!haveChromium())
+  fail(
+    `The browser tests need Chromium at ${CHROMIUM}. On Debian: apt-get install chromium, as root; or set CHROMIUM to where it is.`,
+  );
 if (!buildWhatChanged()) fail('the production build failed');
 add(browserTests());
 end();
@@ -30,14 +37,23 @@ function check(name, holds) {
 
 /** dependency-cruiser finds nothing, and passes, where it can't read TypeScript: so the count of modules is looked at, too. */
 function importRulesHold() {
-  const ran = spawnSync(process.execPath, ['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src'], { encoding: 'utf8' });
+  const ran = spawnSync(
+    process.execPath,
+    ['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src'],
+    { encoding: 'utf8' },
+  );
   process.stdout.write(ran.stdout + ran.stderr);
   return ran.status === 0 && Number(/\((\d+) modules/.exec(ran.stdout)?.[1] ?? 0) > 100;
 }
 
 function unitTests() {
   const file = join(reports, 'unit.json');
-  const isGreen = node('node_modules/jest/bin/jest.js', '--json', `--outputFile=${file}`, '--silent');
+  const isGreen = node(
+    'node_modules/jest/bin/jest.js',
+    '--json',
+    `--outputFile=${file}`,
+    '--silent',
+  );
   const found = readReport(file);
   const failed = (found?.numFailedTests ?? 1) + (found?.numRuntimeErrorTestSuites ?? 0);
   return { passed: found?.numPassedTests ?? 0, failed: isGreen ? failed : Math.max(1, failed) };
@@ -46,17 +62,28 @@ function unitTests() {
 function haveChromium() {
   if (existsSync(CHROMIUM)) return true;
   if (process.getuid?.() !== 0 || CHROMIUM !== '/usr/bin/chromium') return false;
-  const install = () => run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
+  const install = () =>
+    run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
+      DEBIAN_FRONTEND: 'noninteractive',
+    });
   return (install() || (run('apt-get', ['update']) && install())) && existsSync(CHROMIUM);
 }
 
 function browserTests() {
   const file = join(reports, 'browser.json');
-  const isGreen = run(process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], { E2E_REPORT: file });
+  const isGreen = run(process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], {
+    E2E_REPORT: file,
+  });
   const stats = readReport(file)?.stats;
   const failed = stats?.unexpected ?? 1;
-  if (stats?.flaky) console.log(`Passed only at the second go, and named above: ${stats.flaky} of the browser tests.`);
-  return { passed: (stats?.expected ?? 0) + (stats?.flaky ?? 0), failed: isGreen ? failed : Math.max(1, failed) };
+  if (stats?.flaky)
+    console.log(
+      `Passed only at the second go, and named above: ${stats.flaky} of the browser tests.`,
+    );
+  return {
+    passed: (stats?.expected ?? 0) + (stats?.flaky ?? 0),
+    failed: isGreen ? failed : Math.max(1, failed),
+  };
 }
 
 function readReport(file) {

@@ -1,40 +1,58 @@
 import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import type { ReactNode } from 'react';
-import { currentGarden } from '@/service/garden';
-import { today } from '@/service/clock';
 import { Rail } from '@/features/frame/Rail';
+import { today } from '@/service/clock';
+import { currentGarden } from '@/service/garden';
 import { Providers } from '@/ui/Providers';
 import { StyleRegistry } from '@/ui/StyleRegistry';
 import './globals.css';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: { default: 'Turnspit', template: '%s · Turnspit' }, description: 'Plans a garden trial, does its arithmetic, takes its harvests and judges it honestly.' };
+export const metadata: Metadata = {
+  title: { default: 'Turnspit', template: '%s · Turnspit' },
+  description:
+    'Plans a garden trial, does its arithmetic, takes its harvests and judges it honestly.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 // Names of places and plants need the extended letters, which come as a second file of the same family.
 const text = localFont({
   src: '../../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
-  weight: '200 800', variable: '--font-text', adjustFontFallback: false,
+  weight: '200 800',
+  variable: '--font-text',
+  adjustFontFallback: false,
 });
 const textExtended = localFont({
   src: '../../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-wght-normal.woff2',
-  weight: '200 800', variable: '--font-text-extended', adjustFontFallback: false, preload: false,
+  weight: '200 800',
+  variable: '--font-text-extended',
+  adjustFontFallback: false,
+  preload: false,
 });
 const heading = localFont({
   src: '../../node_modules/@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-standard-normal.woff2',
-  weight: '200 800', variable: '--font-heading', adjustFontFallback: false,
+  weight: '200 800',
+  variable: '--font-heading',
+  adjustFontFallback: false,
 });
 const headingExtended = localFont({
   src: '../../node_modules/@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-ext-standard-normal.woff2',
-  weight: '200 800', variable: '--font-heading-extended', adjustFontFallback: false, preload: false,
+  weight: '200 800',
+  variable: '--font-heading-extended',
+  adjustFontFallback: false,
+  preload: false,
 });
 const FONTS = [text, textExtended, heading, headingExtended].map(font => font.variable).join(' ');
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const garden = await currentGarden();
   return (
-    <html lang={garden.system === 'us' ? 'en-US' : 'en-GB'} className={FONTS} suppressHydrationWarning>
+    <html
+      lang={garden.system === 'us' ? 'en-US' : 'en-GB'}
+      className={FONTS}
+      suppressHydrationWarning
+    >
       <body>
         <StyleRegistry>
           <Providers locale={garden.system === 'us' ? 'en-US' : 'en-GB'}>

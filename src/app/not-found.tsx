@@ -5,7 +5,9 @@ export default function NotFound() {
   return (
     <Page>
       <h1>Nothing grows here</h1>
-      <p>There is no such trial or page, or not any more. <Link href="/trials">See all trials.</Link></p>
+      <p>
+        There is no such trial or page, or not any more. <Link href="/trials">See all trials.</Link>
+      </p>
     </Page>
   );
 }

@@ -8,5 +8,14 @@ import { lookIntoBottlesAction, tickAction } from './trials/[trialId]/tend/actio
 export const dynamic = 'force-dynamic';
 
 export default async function TodayPage() {
-  return <Today summaries={await listTrials()} today={today()} due={await listDue()} weather={(await recentWeather(2)).at(-1)} tick={tickAction} lookIntoBottles={lookIntoBottlesAction} />;
+  return (
+    <Today
+      summaries={await listTrials()}
+      today={today()}
+      due={await listDue()}
+      weather={(await recentWeather(2)).at(-1)}
+      tick={tickAction}
+      lookIntoBottles={lookIntoBottlesAction}
+    />
+  );
 }

@@ -10,16 +10,32 @@ Ends with 0 where it does, 1 where it does not, 2 where the file is none.
 
 /** `turnspit check`. */
 export function checkVerb(args: readonly string[]): void {
-  const { values, positionals } = parseArgs({ args: [...args], allowPositionals: true, options: { json: { type: 'boolean', default: false } } });
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: { json: { type: 'boolean', default: false } },
+  });
   const file = positionals[0];
-  if (file === undefined || positionals.length > 1) refuse('Name one file: turnspit check FILE.json');
+  if (file === undefined || positionals.length > 1)
+    refuse('Name one file: turnspit check FILE.json');
   const checked = checkFrozen(jsonOf(file));
   if (!checked.ok) refuse(`${file}: ${checked.trouble}`);
   const { isSameInput, isSameJudgement, code, closedAt, differences } = checked.value;
   const words = [
-    `Frozen ${closedAt.slice(0, 10)} by version ${code}.`, isSameInput ? 'Its plan and readings still make what was judged.' : '! Its plan and readings make something else now.', isSameJudgement ? 'The judge still says the same of it.' : '! The judge says something else now.', ...differences,
+    `Frozen ${closedAt.slice(0, 10)} by version ${code}.`,
+    isSameInput
+      ? 'Its plan and readings still make what was judged.'
+      : '! Its plan and readings make something else now.',
+    isSameJudgement
+      ? 'The judge still says the same of it.'
+      : '! The judge says something else now.',
+    ...differences,
   ];
-  process.stdout.write(values.json ? `${JSON.stringify({ isSameInput, isSameJudgement, code, closedAt, differences })}\n` : `${words.join('\n')}\n`);
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify({ isSameInput, isSameJudgement, code, closedAt, differences })}\n`
+      : `${words.join('\n')}\n`,
+  );
   if (!isSameInput || !isSameJudgement) process.exitCode = 1;
 }
 

@@ -13,13 +13,33 @@ Litres and bags for a layer of mulch, compost or mix.
 export function depthVerb(args: readonly string[]): void {
   const { values } = parseArgs({
     args: [...args],
-    options: { length: { type: 'string' }, width: { type: 'string' }, area: { type: 'string' }, depth: { type: 'string' }, bag: { type: 'string' }, system: { type: 'string' }, json: { type: 'boolean', default: false } },
+    options: {
+      length: { type: 'string' },
+      width: { type: 'string' },
+      area: { type: 'string' },
+      depth: { type: 'string' },
+      bag: { type: 'string' },
+      system: { type: 'string' },
+      json: { type: 'boolean', default: false },
+    },
   });
   const system = systemOf(values.system);
-  const areaM2 = values.area === undefined ? (amount(values.length, '--length', 'length') * amount(values.width, '--width', 'length')) / 1e6 : amount(values.area, '--area', 'area');
+  const areaM2 =
+    values.area === undefined
+      ? (amount(values.length, '--length', 'length') * amount(values.width, '--width', 'length')) /
+        1e6
+      : amount(values.area, '--area', 'area');
   const bagMl = values.bag === undefined ? null : amount(values.bag, '--bag', 'volume', system);
   if (bagMl === 0) refuse('--bag must hold something.');
-  const { volumeMl, bags, bagsExact } = layerOf(areaM2, amount(values.depth, '--depth', 'length'), bagMl);
+  const { volumeMl, bags, bagsExact } = layerOf(
+    areaM2,
+    amount(values.depth, '--depth', 'length'),
+    bagMl,
+  );
   const printed = { volumeL: volumeMl / 1000, bags, bagsExact };
-  process.stdout.write(values.json ? `${JSON.stringify(printed)}\n` : `${Number(printed.volumeL.toPrecision(4))} l${bags === null ? '' : `, ${bags} bag${bags === 1 ? '' : 's'} (${Number((bagsExact ?? 0).toPrecision(3))})`}\n`);
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify(printed)}\n`
+      : `${Number(printed.volumeL.toPrecision(4))} l${bags === null ? '' : `, ${bags} bag${bags === 1 ? '' : 's'} (${Number((bagsExact ?? 0).toPrecision(3))})`}\n`,
+  );
 }

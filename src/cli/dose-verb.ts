@@ -22,24 +22,59 @@ export function doseVerb(args: readonly string[]): void {
   const { values } = parseArgs({
     args: [...args],
     options: {
-      label: { type: 'string' }, strength: { type: 'string' }, take: { type: 'string' }, volume: { type: 'string' }, area: { type: 'string' }, mix: { type: 'string' }, row: { type: 'string' },
-      plants: { type: 'string' }, system: { type: 'string' }, json: { type: 'boolean', default: false },
+      label: { type: 'string' },
+      strength: { type: 'string' },
+      take: { type: 'string' },
+      volume: { type: 'string' },
+      area: { type: 'string' },
+      mix: { type: 'string' },
+      row: { type: 'string' },
+      plants: { type: 'string' },
+      system: { type: 'string' },
+      json: { type: 'boolean', default: false },
     },
   });
   const system = systemOf(values.system);
   const rate = parseLabelRate(values.label ?? '', system);
   if (!rate.ok) refuse(`--label: ${rateSentence(rate.trouble)}`);
-  const choice = option(z.enum(['low', 'middle', 'high']), values.take ?? 'high', '--take', 'low, middle or high');
-  const dose = doseFor(rate.value, choice, numberOption(values.strength, '--strength', { least: 0.001, most: 100, otherwise: 1 }), {
-    waterMl: values.volume === undefined ? undefined : amount(values.volume, '--volume', 'volume', system),
-    areaM2: values.area === undefined ? undefined : amount(values.area, '--area', 'area', system),
-    mixMl: values.mix === undefined ? undefined : amount(values.mix, '--mix', 'volume', system),
-    rowMm: values.row === undefined ? undefined : amount(values.row, '--row', 'length', system),
-    plants: numberOption(values.plants, '--plants', { least: 1, most: 10_000, otherwise: 1 }),
-  });
-  if (dose === undefined) refuse(`The label counts by ${rate.value.per.kind}: say how much with ${WANTED[rate.value.per.kind]}.`);
+  const choice = option(
+    z.enum(['low', 'middle', 'high']),
+    values.take ?? 'high',
+    '--take',
+    'low, middle or high',
+  );
+  const dose = doseFor(
+    rate.value,
+    choice,
+    numberOption(values.strength, '--strength', { least: 0.001, most: 100, otherwise: 1 }),
+    {
+      waterMl:
+        values.volume === undefined
+          ? undefined
+          : amount(values.volume, '--volume', 'volume', system),
+      areaM2: values.area === undefined ? undefined : amount(values.area, '--area', 'area', system),
+      mixMl: values.mix === undefined ? undefined : amount(values.mix, '--mix', 'volume', system),
+      rowMm: values.row === undefined ? undefined : amount(values.row, '--row', 'length', system),
+      plants: numberOption(values.plants, '--plants', { least: 1, most: 10_000, otherwise: 1 }),
+    },
+  );
+  if (dose === undefined)
+    refuse(
+      `The label counts by ${rate.value.per.kind}: say how much with ${WANTED[rate.value.per.kind]}.`,
+    );
   const name = rate.value.of === 'mass' ? 'productG' : 'productMl';
-  process.stdout.write(values.json ? `${JSON.stringify({ [name]: dose })}\n` : `${Number(dose.toPrecision(4))} ${rate.value.of === 'mass' ? 'g' : 'ml'}\n`);
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify({ [name]: dose })}\n`
+      : `${Number(dose.toPrecision(4))} ${rate.value.of === 'mass' ? 'g' : 'ml'}\n`,
+  );
 }
 
-const WANTED = { water: '--volume', area: '--area', mix: '--mix', row: '--row', plant: '--plants', container: '--plants' } as const;
+const WANTED = {
+  water: '--volume',
+  area: '--area',
+  mix: '--mix',
+  row: '--row',
+  plant: '--plants',
+  container: '--plants',
+} as const;

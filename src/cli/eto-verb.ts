@@ -20,16 +20,49 @@ export function etoVerb(args: readonly string[]): void {
   const text = { type: 'string' } as const;
   const { values } = parseArgs({
     args: [...args],
-    options: { method: text, lat: text, day: text, tmax: text, tmin: text, altitude: text, rhmax: text, rhmin: text, ea: text, wind: text, 'wind-height': text, sun: text, rs: text, g: text, json: { type: 'boolean', default: false } },
+    options: {
+      method: text,
+      lat: text,
+      day: text,
+      tmax: text,
+      tmin: text,
+      altitude: text,
+      rhmax: text,
+      rhmin: text,
+      ea: text,
+      wind: text,
+      'wind-height': text,
+      sun: text,
+      rs: text,
+      g: text,
+      json: { type: 'boolean', default: false },
+    },
   });
-  const method = option(z.enum(['fao56', 'hargreaves']), values.method ?? 'fao56', '--method', 'fao56 or hargreaves');
+  const method = option(
+    z.enum(['fao56', 'hargreaves']),
+    values.method ?? 'fao56',
+    '--method',
+    'fao56 or hargreaves',
+  );
   const percent = { least: 0, most: 100 };
   const day: EtDay = {
-    latitude: numberOption(values.lat, '--lat', { least: -90, most: 90 }), dayOfYear: numberOption(values.day, '--day', { least: 1, most: 366 }), altitudeM: numberOption(values.altitude, '--altitude', { least: -500, most: 9000, otherwise: 0 }),
-    tmaxC: numberOption(values.tmax, '--tmax', { least: -60, most: 60 }), tminC: numberOption(values.tmin, '--tmin', { least: -60, most: 60 }),
-    rhMax: maybeNumber(values.rhmax, '--rhmax', percent), rhMin: maybeNumber(values.rhmin, '--rhmin', percent), vapourKPa: maybeNumber(values.ea, '--ea', { least: 0, most: 12 }),
-    windMs: maybeNumber(values.wind, '--wind', { least: 0, most: 80 }), windHeightM: maybeNumber(values['wind-height'], '--wind-height', { least: 0.5, most: 200 }),
-    sunHours: maybeNumber(values.sun, '--sun', { least: 0, most: 24 }), radiationMJ: maybeNumber(values.rs, '--rs', { least: 0, most: 50 }), soilHeatMJ: maybeNumber(values.g, '--g', { least: -20, most: 20 }),
+    latitude: numberOption(values.lat, '--lat', { least: -90, most: 90 }),
+    dayOfYear: numberOption(values.day, '--day', { least: 1, most: 366 }),
+    altitudeM: numberOption(values.altitude, '--altitude', {
+      least: -500,
+      most: 9000,
+      otherwise: 0,
+    }),
+    tmaxC: numberOption(values.tmax, '--tmax', { least: -60, most: 60 }),
+    tminC: numberOption(values.tmin, '--tmin', { least: -60, most: 60 }),
+    rhMax: maybeNumber(values.rhmax, '--rhmax', percent),
+    rhMin: maybeNumber(values.rhmin, '--rhmin', percent),
+    vapourKPa: maybeNumber(values.ea, '--ea', { least: 0, most: 12 }),
+    windMs: maybeNumber(values.wind, '--wind', { least: 0, most: 80 }),
+    windHeightM: maybeNumber(values['wind-height'], '--wind-height', { least: 0.5, most: 200 }),
+    sunHours: maybeNumber(values.sun, '--sun', { least: 0, most: 24 }),
+    radiationMJ: maybeNumber(values.rs, '--rs', { least: 0, most: 50 }),
+    soilHeatMJ: maybeNumber(values.g, '--g', { least: -20, most: 20 }),
   };
   if (day.tminC > day.tmaxC) refuse(`--tmin ${day.tminC} is above --tmax ${day.tmaxC}.`);
   const etoMm = method === 'hargreaves' ? hargreaves(day) : penmanMonteith(day);

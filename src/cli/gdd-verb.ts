@@ -15,17 +15,42 @@ Growing degree days, day by day and in sum.
 /** `turnspit gdd`. */
 export function gddVerb(args: readonly string[]): void {
   const text = { type: 'string' } as const;
-  const { values } = parseArgs({ args: [...args], options: { base: text, upper: text, method: text, tmax: text, tmin: text, json: { type: 'boolean', default: false } } });
+  const { values } = parseArgs({
+    args: [...args],
+    options: {
+      base: text,
+      upper: text,
+      method: text,
+      tmax: text,
+      tmin: text,
+      json: { type: 'boolean', default: false },
+    },
+  });
   const celsius = { least: -60, most: 60 };
   const base = numberOption(values.base, '--base', celsius);
   const upper = maybeNumber(values.upper, '--upper', celsius);
-  if (upper !== undefined && upper <= base) refuse(`--upper ${upper} must be above --base ${base}.`);
-  const method = option(z.enum(['simple', 'capped', 'sine']), values.method ?? 'simple', '--method', 'simple, capped or sine');
-  const [highs, lows] = [numberList(values.tmax, '--tmax', celsius), numberList(values.tmin, '--tmin', celsius)];
-  if (highs.length !== lows.length) refuse(`--tmax has ${highs.length} days, --tmin ${lows.length}.`);
+  if (upper !== undefined && upper <= base)
+    refuse(`--upper ${upper} must be above --base ${base}.`);
+  const method = option(
+    z.enum(['simple', 'capped', 'sine']),
+    values.method ?? 'simple',
+    '--method',
+    'simple, capped or sine',
+  );
+  const [highs, lows] = [
+    numberList(values.tmax, '--tmax', celsius),
+    numberList(values.tmin, '--tmin', celsius),
+  ];
+  if (highs.length !== lows.length)
+    refuse(`--tmax has ${highs.length} days, --tmin ${lows.length}.`);
   const bad = highs.findIndex((high, i) => high < (lows[i] ?? 0));
-  if (bad >= 0) refuse(`Day ${bad + 1}: the lowest, ${lows[bad]}, is above the highest, ${highs[bad]}.`);
+  if (bad >= 0)
+    refuse(`Day ${bad + 1}: the lowest, ${lows[bad]}, is above the highest, ${highs[bad]}.`);
   const daily = highs.map((high, i) => degreeDays(method, high, lows[i] ?? high, base, upper));
   const total = daily.reduce((sum, each) => sum + each, 0);
-  process.stdout.write(values.json ? `${JSON.stringify({ daily, total })}\n` : `${daily.map(each => each.toFixed(1)).join(' ')}\ntotal ${total.toFixed(1)}\n`);
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify({ daily, total })}\n`
+      : `${daily.map(each => each.toFixed(1)).join(' ')}\ntotal ${total.toFixed(1)}\n`,
+  );
 }

@@ -12,7 +12,14 @@ import { EQUAL_HELP, equalVerb, NUTRIENTS_HELP, nutrientsVerb } from './nutrient
 import { POWER_HELP, powerVerb } from './power-verb';
 import { QUANTITY_HELP, quantityVerb } from './quantity-verb';
 import { refuse } from './refuse';
-import { CURVE_HELP, curveVerb, EFFICACY_HELP, efficacyVerb, GERMINATION_HELP, germinationVerb } from './sums-verbs';
+import {
+  CURVE_HELP,
+  curveVerb,
+  EFFICACY_HELP,
+  efficacyVerb,
+  GERMINATION_HELP,
+  germinationVerb,
+} from './sums-verbs';
 
 interface Verb {
   readonly run: (args: readonly string[]) => void | Promise<void>;
@@ -20,7 +27,10 @@ interface Verb {
 }
 
 // Only these open the database: the others start without it.
-const inGarden = (verb: 'backupVerb' | 'exportVerb' | 'importVerb' | 'restoreVerb') => async (args: readonly string[]): Promise<void> => (await import('./garden-verbs'))[verb](args);
+const inGarden =
+  (verb: 'backupVerb' | 'exportVerb' | 'importVerb' | 'restoreVerb') =>
+  async (args: readonly string[]): Promise<void> =>
+    (await import('./garden-verbs'))[verb](args);
 
 const VERBS: Readonly<Record<string, Verb>> = {
   backup: { run: inGarden('backupVerb'), help: BACKUP_HELP },
@@ -64,7 +74,12 @@ async function run(verb: Verb, args: readonly string[]): Promise<void> {
     await verb.run(args);
   } catch (error) {
     // parseArgs throws on an option it does not know: a slip of the person's hand, not a defect.
-    if (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS')) refuse(error.message.split('\n')[0] ?? USAGE);
+    if (
+      error instanceof TypeError &&
+      'code' in error &&
+      String(error.code).startsWith('ERR_PARSE_ARGS')
+    )
+      refuse(error.message.split('\n')[0] ?? USAGE);
     throw error;
   }
 }

@@ -1,6 +1,15 @@
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
-import { type Analysis, AnalysisBasis, equalAmount, gradeSentence, gramsOf, millilitresOf, nutrientsIn, parseGrade } from '@/core/materials/analysis';
+import {
+  type Analysis,
+  AnalysisBasis,
+  equalAmount,
+  gradeSentence,
+  gramsOf,
+  millilitresOf,
+  nutrientsIn,
+  parseGrade,
+} from '@/core/materials/analysis';
 import { ELEMENT_IN } from '@/core/materials/nutrient';
 import { measured, systemOf } from './amount';
 import { maybeNumber } from './number-option';
@@ -19,14 +28,35 @@ Grams of nitrogen, phosphorus and potassium in an amount of a product.
 export function nutrientsVerb(args: readonly string[]): void {
   const { values } = parseArgs({
     args: [...args],
-    options: { grade: { type: 'string' }, basis: { type: 'string' }, amount: { type: 'string' }, density: { type: 'string' }, per: { type: 'string' }, system: { type: 'string' }, json: { type: 'boolean', default: false } },
+    options: {
+      grade: { type: 'string' },
+      basis: { type: 'string' },
+      amount: { type: 'string' },
+      density: { type: 'string' },
+      per: { type: 'string' },
+      system: { type: 'string' },
+      json: { type: 'boolean', default: false },
+    },
   });
   const analysis = analysisOf(values.grade, '--grade', values.basis, values.per);
-  const found = nutrientsIn(measured(values.amount, '--amount', systemOf(values.system)), analysis, densityOf(values.density, '--density'));
-  if (!found.ok) refuse(analysis.per === 'w/w' ? 'The label counts by weight and the amount by volume: give --density, in g per ml.' : 'The label counts by volume and the amount by weight: give --density, in g per ml.');
+  const found = nutrientsIn(
+    measured(values.amount, '--amount', systemOf(values.system)),
+    analysis,
+    densityOf(values.density, '--density'),
+  );
+  if (!found.ok)
+    refuse(
+      analysis.per === 'w/w'
+        ? 'The label counts by weight and the amount by volume: give --density, in g per ml.'
+        : 'The label counts by volume and the amount by weight: give --density, in g per ml.',
+    );
   const { n = 0, p = 0, k = 0 } = found.value;
   const grams = { nG: n, p2o5G: p / ELEMENT_IN.p2o5, k2oG: k / ELEMENT_IN.k2o, pG: p, kG: k };
-  process.stdout.write(values.json ? `${JSON.stringify(grams)}\n` : `N ${short(n)} g, P2O5 ${short(grams.p2o5G)} g (P ${short(p)} g), K2O ${short(grams.k2oG)} g (K ${short(k)} g)\n`);
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify(grams)}\n`
+      : `N ${short(n)} g, P2O5 ${short(grams.p2o5G)} g (P ${short(p)} g), K2O ${short(grams.k2oG)} g (K ${short(k)} g)\n`,
+  );
 }
 
 export const EQUAL_HELP = `turnspit equal --grade-a 12-4-8 --amount-a "3 tbsp" --grade-b 4-6-2 --by n [--density-a 1] [--density-b 1] [--json]
@@ -41,24 +71,74 @@ export function equalVerb(args: readonly string[]): void {
   const { values } = parseArgs({
     args: [...args],
     options: {
-      'grade-a': { type: 'string' }, 'grade-b': { type: 'string' }, 'amount-a': { type: 'string' }, by: { type: 'string' }, 'density-a': { type: 'string' }, 'density-b': { type: 'string' },
-      'basis-a': { type: 'string' }, 'basis-b': { type: 'string' }, 'per-a': { type: 'string' }, 'per-b': { type: 'string' }, system: { type: 'string' }, json: { type: 'boolean', default: false },
+      'grade-a': { type: 'string' },
+      'grade-b': { type: 'string' },
+      'amount-a': { type: 'string' },
+      by: { type: 'string' },
+      'density-a': { type: 'string' },
+      'density-b': { type: 'string' },
+      'basis-a': { type: 'string' },
+      'basis-b': { type: 'string' },
+      'per-a': { type: 'string' },
+      'per-b': { type: 'string' },
+      system: { type: 'string' },
+      json: { type: 'boolean', default: false },
     },
   });
   const by = option(z.enum(['n', 'p', 'k']), values.by ?? '', '--by', 'n, p or k');
-  const a = { analysis: analysisOf(values['grade-a'], '--grade-a', values['basis-a'], values['per-a']), densityGPerMl: densityOf(values['density-a'], '--density-a') };
-  const b = { analysis: analysisOf(values['grade-b'], '--grade-b', values['basis-b'], values['per-b']), densityGPerMl: densityOf(values['density-b'], '--density-b') };
-  const found = equalAmount(measured(values['amount-a'], '--amount-a', systemOf(values.system)), a, b, by);
-  if (!found.ok) refuse(found.trouble.kind === 'needs-density' ? 'Amount and label of A count differently, one by weight, the other by volume: give --density-a.' : `${found.trouble.which === 'a' ? 'A' : 'B'} holds no ${by.toUpperCase()}.`);
-  const amounts = { amountMl: millilitresOf(found.value, b.densityGPerMl) ?? null, amountG: gramsOf(found.value, b.densityGPerMl) ?? null };
-  process.stdout.write(values.json ? `${JSON.stringify(amounts)}\n` : `${[amounts.amountMl === null ? [] : `${short(amounts.amountMl)} ml`, amounts.amountG === null ? [] : `${short(amounts.amountG)} g`].flat().join(', ')}\n`);
+  const a = {
+    analysis: analysisOf(values['grade-a'], '--grade-a', values['basis-a'], values['per-a']),
+    densityGPerMl: densityOf(values['density-a'], '--density-a'),
+  };
+  const b = {
+    analysis: analysisOf(values['grade-b'], '--grade-b', values['basis-b'], values['per-b']),
+    densityGPerMl: densityOf(values['density-b'], '--density-b'),
+  };
+  const found = equalAmount(
+    measured(values['amount-a'], '--amount-a', systemOf(values.system)),
+    a,
+    b,
+    by,
+  );
+  if (!found.ok)
+    refuse(
+      found.trouble.kind === 'needs-density'
+        ? 'Amount and label of A count differently, one by weight, the other by volume: give --density-a.'
+        : `${found.trouble.which === 'a' ? 'A' : 'B'} holds no ${by.toUpperCase()}.`,
+    );
+  const amounts = {
+    amountMl: millilitresOf(found.value, b.densityGPerMl) ?? null,
+    amountG: gramsOf(found.value, b.densityGPerMl) ?? null,
+  };
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify(amounts)}\n`
+      : `${[amounts.amountMl === null ? [] : `${short(amounts.amountMl)} ml`, amounts.amountG === null ? [] : `${short(amounts.amountG)} g`].flat().join(', ')}\n`,
+  );
 }
 
-function analysisOf(grade: string | undefined, name: string, basis: string | undefined, per: string | undefined): Analysis {
+function analysisOf(
+  grade: string | undefined,
+  name: string,
+  basis: string | undefined,
+  per: string | undefined,
+): Analysis {
   const read = parseGrade(grade ?? '');
   if (!read.ok) refuse(`${name}: ${gradeSentence(read.trouble)}`);
   const [n, p, k] = read.value;
-  return { n, p, k, others: {}, basis: option(AnalysisBasis, basis ?? 'oxide', name.replace('grade', 'basis'), 'oxide or element'), per: option(z.enum(['w/w', 'w/v']), per ?? 'w/w', name.replace('grade', 'per'), 'w/w or w/v') };
+  return {
+    n,
+    p,
+    k,
+    others: {},
+    basis: option(
+      AnalysisBasis,
+      basis ?? 'oxide',
+      name.replace('grade', 'basis'),
+      'oxide or element',
+    ),
+    per: option(z.enum(['w/w', 'w/v']), per ?? 'w/w', name.replace('grade', 'per'), 'w/w or w/v'),
+  };
 }
 
 function densityOf(written: string | undefined, name: string): number | null {

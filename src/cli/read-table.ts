@@ -6,7 +6,10 @@ import { refuse } from './refuse';
 /** Reads a CSV file (UTF-8), or refuses it by name. */
 export function readTable(file: string): Table {
   const table = parseTable(readText(file));
-  if (!table.ok) return refuse(`${file}${table.trouble.row === null ? '' : `, row ${table.trouble.row}`}: ${table.trouble.sentence}`);
+  if (!table.ok)
+    return refuse(
+      `${file}${table.trouble.row === null ? '' : `, row ${table.trouble.row}`}: ${table.trouble.sentence}`,
+    );
   return table.value;
 }
 
@@ -14,7 +17,8 @@ function readText(file: string): string {
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(readFileSync(file));
   } catch (error) {
-    if (error instanceof TypeError) refuse(`${file} is not UTF-8 text. Save the spreadsheet as CSV (UTF-8).`);
+    if (error instanceof TypeError)
+      refuse(`${file} is not UTF-8 text. Save the spreadsheet as CSV (UTF-8).`);
     return refuse(`${file} can't be read: ${codeOf(error)}.`);
   }
 }

@@ -9,6 +9,9 @@ export function success<Value>(value: Value): { readonly ok: true; readonly valu
 }
 
 /** The bad case of a `Result`. */
-export function failure<Trouble>(trouble: Trouble): { readonly ok: false; readonly trouble: Trouble } {
+export function failure<Trouble>(trouble: Trouble): {
+  readonly ok: false;
+  readonly trouble: Trouble;
+} {
   return { ok: false, trouble };
 }

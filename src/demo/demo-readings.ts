@@ -25,24 +25,62 @@ export interface ReadScript {
 }
 
 /** A trial with its readings in. */
-export function withReadings(data: TrialData, scripts: readonly ReadScript[], dice: SeasonDice): TrialData {
+export function withReadings(
+  data: TrialData,
+  scripts: readonly ReadScript[],
+  dice: SeasonDice,
+): TrialData {
   const measures = scripts.map((script): Measure => {
     const read = readMeasure({ from: 'library', key: script.key }, [], dice.newId());
     if (!read.ok) throw new RangeError(`${script.key} must be in the library`);
     return read.value;
   });
-  return { ...data, measures: [...data.measures, ...measures], readings: scripts.flatMap((script, i) => { const measure = measures[i]; return measure ? readingsOf(data, script, measure, dice) : []; }) };
+  return {
+    ...data,
+    measures: [...data.measures, ...measures],
+    readings: scripts.flatMap((script, i) => {
+      const measure = measures[i];
+      return measure ? readingsOf(data, script, measure, dice) : [];
+    }),
+  };
 }
 
-function readingsOf({ trial, units }: TrialData, script: ReadScript, measure: Measure, dice: SeasonDice): readonly Reading[] {
+function readingsOf(
+  { trial, units }: TrialData,
+  script: ReadScript,
+  measure: Measure,
+  dice: SeasonDice,
+): readonly Reading[] {
   const walked = [...units].sort((a, b) => a.position - b.position);
-  return script.days.flatMap((day, i) => (i === script.days.length - 1 ? walked.slice(0, script.onLastDay) : walked).flatMap((unit, order) => Array.from({ length: measure.parts }, (_, part): Reading => {
-    const takenOn = addDays(trial.startsOn, day);
-    const value = Math.min(script.most, Math.max(script.least, toStep(script.of(day, unit) + script.sd * dice.normal(), script.step ?? 1)));
-    return {
-      id: ReadingId.parse(dice.newId()), unitId: unit.id, measureId: measure.id, subsample: measure.parts === 1 ? '' : String(part + 1), takenOn, takenAt: `${takenOn}T08:${String(order % 60).padStart(2, '0')}:00.000Z`, note: '', ...BLANK_READING, ...come(value, script), device: 'a phone', supersedes: null, isRemoval: false,
-    };
-  })));
+  return script.days.flatMap((day, i) =>
+    (i === script.days.length - 1 ? walked.slice(0, script.onLastDay) : walked).flatMap(
+      (unit, order) =>
+        Array.from({ length: measure.parts }, (_, part): Reading => {
+          const takenOn = addDays(trial.startsOn, day);
+          const value = Math.min(
+            script.most,
+            Math.max(
+              script.least,
+              toStep(script.of(day, unit) + script.sd * dice.normal(), script.step ?? 1),
+            ),
+          );
+          return {
+            id: ReadingId.parse(dice.newId()),
+            unitId: unit.id,
+            measureId: measure.id,
+            subsample: measure.parts === 1 ? '' : String(part + 1),
+            takenOn,
+            takenAt: `${takenOn}T08:${String(order % 60).padStart(2, '0')}:00.000Z`,
+            note: '',
+            ...BLANK_READING,
+            ...come(value, script),
+            device: 'a phone',
+            supersedes: null,
+            isRemoval: false,
+          };
+        }),
+    ),
+  );
 }
 
 function toStep(value: number, step: number): number {
@@ -50,7 +88,16 @@ function toStep(value: number, step: number): number {
 }
 
 /** A value as it was put down; a day that lies behind the last look is “not yet”. */
-function come(value: number, { outOf, lastLook }: ReadScript): Pick<Reading, 'value' | 'outOf' | 'outcome' | 'asWritten'> {
-  if (lastLook !== undefined && value > lastLook) return { value: null, outOf: null, outcome: 'nothing-there', asWritten: '' };
-  return { value, outOf: outOf ?? null, outcome: 'picked', asWritten: outOf === undefined ? String(value) : `${value} of ${outOf}` };
+function come(
+  value: number,
+  { outOf, lastLook }: ReadScript,
+): Pick<Reading, 'value' | 'outOf' | 'outcome' | 'asWritten'> {
+  if (lastLook !== undefined && value > lastLook)
+    return { value: null, outOf: null, outcome: 'nothing-there', asWritten: '' };
+  return {
+    value,
+    outOf: outOf ?? null,
+    outcome: 'picked',
+    asWritten: outOf === undefined ? String(value) : `${value} of ${outOf}`,
+  };
 }

@@ -1,6 +1,6 @@
-import { judgeInputOf, plannedLook } from '@/core/judge/trial-verdict';
 import { judgeWithoutShuffle } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
+import { judgeInputOf, plannedLook } from '@/core/judge/trial-verdict';
 import { daysBetween } from '@/core/trial/calendar-day';
 import { TrialData } from '@/core/trial/trial-data';
 import { demoSeason } from './demo-season';
@@ -16,22 +16,42 @@ test('the same day makes the same season, ids and all; another day moves it', ()
   expect(later?.picks.map(pick => pick.netG)).toEqual(beans.picks.map(pick => pick.netG));
 });
 
-test.each(season.trials.map(data => [data.trial.crop, data] as const))('%s: a whole trial by its own schema, no id twice', (_, data) => {
-  expect(TrialData.safeParse(data).error).toBeUndefined();
-  const ids = [...data.units, ...data.picks, ...data.places, ...data.treatments].map(each => each.id);
-  expect(new Set(ids).size).toBe(ids.length);
-});
+test.each(season.trials.map(data => [data.trial.crop, data] as const))(
+  '%s: a whole trial by its own schema, no id twice',
+  (_, data) => {
+    expect(TrialData.safeParse(data).error).toBeUndefined();
+    const ids = [...data.units, ...data.picks, ...data.places, ...data.treatments].map(
+      each => each.id,
+    );
+    expect(new Set(ids).size).toBe(ids.length);
+  },
+);
 
 test('the beans have a clear winner, one treatment that does not matter, and one that can’t be told', () => {
   const judgement = judgeWithoutShuffle(judgeInputOf(beans, plannedLook(beans, STARTING_GUESS_CV)));
   expect(judgement.verdict).toMatchObject({ call: 'clearly-better', best: 'Heronsgill feed' });
-  expect(judgement.contrasts.map(contrast => contrast.call)).toEqual(['clearly-better', 'cant-tell', 'no-difference-that-matters']);
-  expect(judgement.design).toMatchObject({ kind: 'complete-blocks', units: 31, blocks: 4, treatments: 4 });
+  expect(judgement.contrasts.map(contrast => contrast.call)).toEqual([
+    'clearly-better',
+    'cant-tell',
+    'no-difference-that-matters',
+  ]);
+  expect(judgement.design).toMatchObject({
+    kind: 'complete-blocks',
+    units: 31,
+    blocks: 4,
+    treatments: 4,
+  });
 });
 
 test('the strawberries are running, blind, half picked today, and split into medium and feed', () => {
   expect(strawberries.trial).toMatchObject({ state: 'locked', isBlind: true, keyOpenedAt: null });
-  expect(new Set(strawberries.picks.filter(pick => pick.pickedOn === '2026-11-25').map(pick => pick.unitId)).size).toBe(15);
-  const { anova } = judgeWithoutShuffle(judgeInputOf(strawberries, plannedLook(strawberries, STARTING_GUESS_CV)));
+  expect(
+    new Set(
+      strawberries.picks.filter(pick => pick.pickedOn === '2026-11-25').map(pick => pick.unitId),
+    ).size,
+  ).toBe(15);
+  const { anova } = judgeWithoutShuffle(
+    judgeInputOf(strawberries, plannedLook(strawberries, STARTING_GUESS_CV)),
+  );
   expect(anova.map(row => row.term)).toEqual(['row', 'medium', 'feed', 'medium:feed', 'residual']);
 });

@@ -1,11 +1,23 @@
-import { NO_CARE } from '@/core/schedule/care-plan';
 import { type BenchPlan, layOutBench } from '@/core/design/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/measure-library';
-import { BLANK_MEASURE, BLANK_LAYOUT, BLANK_TREATMENT, BLANK_TRIAL } from '@/core/trial/blank-facts';
-import { USUAL_RULES } from '@/core/trial/question-form';
+import { NO_CARE } from '@/core/schedule/care-plan';
+import {
+  BLANK_LAYOUT,
+  BLANK_MEASURE,
+  BLANK_TREATMENT,
+  BLANK_TRIAL,
+} from '@/core/trial/blank-facts';
 import { addDays } from '@/core/trial/calendar-day';
 import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/ids';
-import type { ExperimentalUnit, Factor, Measure, Pick, Treatment, TrialData } from '@/core/trial/trial-data';
+import { USUAL_RULES } from '@/core/trial/question-form';
+import type {
+  ExperimentalUnit,
+  Factor,
+  Measure,
+  Pick,
+  Treatment,
+  TrialData,
+} from '@/core/trial/trial-data';
 import type { SeasonDice } from './seeded-season';
 
 /** A made-up trial: what it asks, how it is laid out, and how its pots really behave. */
@@ -16,9 +28,16 @@ export interface DemoScript {
   readonly unitWord: string;
   readonly factors: readonly Factor[];
   /** The first is the control. `effect`: its true share over the control. */
-  readonly treatments: readonly { readonly name: string; readonly levels: Readonly<Record<string, string>>; readonly effect: number; readonly dose?: number }[];
+  readonly treatments: readonly {
+    readonly name: string;
+    readonly levels: Readonly<Record<string, string>>;
+    readonly effect: number;
+    readonly dose?: number;
+  }[];
   /** `unitsEach` counts over all blocks. */
-  readonly bench: Chosen<BenchPlan, 'blockCount' | 'blockWord' | 'unitWidthMm' | 'seed'> & { readonly unitsEach: number };
+  readonly bench: Chosen<BenchPlan, 'blockCount' | 'blockWord' | 'unitWidthMm' | 'seed'> & {
+    readonly unitsEach: number;
+  };
   readonly startsOn: string;
   readonly lengthDays: number;
   readonly isBlind: boolean;
@@ -35,47 +54,142 @@ type Chosen<From, Keys extends keyof From> = { readonly [Key in Keys]: From[Key]
 
 /** The trial as locked, with every pick of its script in. */
 export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDice): TrialData {
-  const treatments = script.treatments.map(({ name, levels, dose = null }, position): Treatment => ({
-    id: TreatmentId.parse(dice.newId()), name, letter: String.fromCharCode(65 + position), role: position === 0 ? 'control' : 'test', position, levels, ...BLANK_TREATMENT, dose, controlKind: position === 0 ? (dose === null ? 'carrier' : 'nothing') : null,
-  }));
-  const bench = layOutBench({
-    ...BLANK_LAYOUT, ...script.bench, each: script.bench.unitsEach / script.bench.blockCount, kind: 'complete-blocks', treatments, unitWord: script.unitWord, unitShape: 'round', unitDepthMm: script.bench.unitWidthMm, deals: 1,
-  }, dice.newId);
-  return {
-    format: 'turnspit-trial', version: 1,
-    trial: {
-      id: TrialId.parse(dice.newId()), gardenId, question: script.question, crop: script.crop, unitWord: script.unitWord, state: 'locked', isBlind: script.isBlind,
-      startsOn: script.startsOn, endsOn: addDays(script.startsOn, script.lengthDays), lockedAt: `${script.startsOn}T08:10:00.000Z`, closedAt: null, keyOpenedAt: null, ...BLANK_TRIAL, rules: USUAL_RULES,
+  const treatments = script.treatments.map(
+    ({ name, levels, dose = null }, position): Treatment => ({
+      id: TreatmentId.parse(dice.newId()),
+      name,
+      letter: String.fromCharCode(65 + position),
+      role: position === 0 ? 'control' : 'test',
+      position,
+      levels,
+      ...BLANK_TREATMENT,
+      dose,
+      controlKind: position === 0 ? (dose === null ? 'carrier' : 'nothing') : null,
+    }),
+  );
+  const bench = layOutBench(
+    {
+      ...BLANK_LAYOUT,
+      ...script.bench,
+      each: script.bench.unitsEach / script.bench.blockCount,
+      kind: 'complete-blocks',
+      treatments,
+      unitWord: script.unitWord,
+      unitShape: 'round',
+      unitDepthMm: script.bench.unitWidthMm,
+      deals: 1,
     },
-    factors: script.factors, treatments,
-    measures: HARVEST_MEASURES.map((kind, i): Measure => ({
-      id: MeasureId.parse(dice.newId()), name: kind.name, definition: kind.definition, response: kind.responseOf(script.picked), unit: kind.unit,
-      summary: kind.summary, better: 'higher', margin: { kind: 'percent', percent: script.marginPercent }, isMain: i === 0, ...BLANK_MEASURE,
-    })),
+    dice.newId,
+  );
+  return {
+    format: 'turnspit-trial',
+    version: 1,
+    trial: {
+      id: TrialId.parse(dice.newId()),
+      gardenId,
+      question: script.question,
+      crop: script.crop,
+      unitWord: script.unitWord,
+      state: 'locked',
+      isBlind: script.isBlind,
+      startsOn: script.startsOn,
+      endsOn: addDays(script.startsOn, script.lengthDays),
+      lockedAt: `${script.startsOn}T08:10:00.000Z`,
+      closedAt: null,
+      keyOpenedAt: null,
+      ...BLANK_TRIAL,
+      rules: USUAL_RULES,
+    },
+    factors: script.factors,
+    treatments,
+    measures: HARVEST_MEASURES.map(
+      (kind, i): Measure => ({
+        id: MeasureId.parse(dice.newId()),
+        name: kind.name,
+        definition: kind.definition,
+        response: kind.responseOf(script.picked),
+        unit: kind.unit,
+        summary: kind.summary,
+        better: 'higher',
+        margin: { kind: 'percent', percent: script.marginPercent },
+        isMain: i === 0,
+        ...BLANK_MEASURE,
+      }),
+    ),
     ...bench,
-    picks: picksOf(script, treatments, bench.units, dice), readings: [], incidents: [], care: NO_CARE, products: [], predictions: [], amendments: [], regrets: [],
+    picks: picksOf(script, treatments, bench.units, dice),
+    readings: [],
+    incidents: [],
+    care: NO_CARE,
+    products: [],
+    predictions: [],
+    amendments: [],
+    regrets: [],
   };
 }
 
-function picksOf(script: DemoScript, treatments: readonly Treatment[], units: readonly ExperimentalUnit[], dice: SeasonDice): readonly Pick[] {
+function picksOf(
+  script: DemoScript,
+  treatments: readonly Treatment[],
+  units: readonly ExperimentalUnit[],
+  dice: SeasonDice,
+): readonly Pick[] {
   const blockEffect = Array.from({ length: script.bench.blockCount }, () => 0.1 * dice.normal());
   const perBlock = units.length / script.bench.blockCount;
   const seasonG = units.map((unit, i) => {
-    const effect = script.treatments[treatments.findIndex(treatment => treatment.id === unit.treatmentId)]?.effect ?? 0;
-    return script.harvestG * Math.exp(Math.log1p(effect) + (blockEffect[Math.floor(i / perBlock)] ?? 0) + script.cv * dice.normal());
+    const effect =
+      script.treatments[treatments.findIndex(treatment => treatment.id === unit.treatmentId)]
+        ?.effect ?? 0;
+    return (
+      script.harvestG *
+      Math.exp(
+        Math.log1p(effect) +
+          (blockEffect[Math.floor(i / perBlock)] ?? 0) +
+          script.cv * dice.normal(),
+      )
+    );
   });
-  return script.pickDays.flatMap(({ day, share }) => units.map((unit, i): Pick => {
-    const netG = Math.round((seasonG[i] ?? 0) * share * Math.exp(0.1 * dice.normal()));
-    return demoPick(unit, addDays(script.startsOn, day), netG, Math.max(1, Math.round(netG / script.pieceG)), i, dice);
-  }));
+  return script.pickDays.flatMap(({ day, share }) =>
+    units.map((unit, i): Pick => {
+      const netG = Math.round((seasonG[i] ?? 0) * share * Math.exp(0.1 * dice.normal()));
+      return demoPick(
+        unit,
+        addDays(script.startsOn, day),
+        netG,
+        Math.max(1, Math.round(netG / script.pieceG)),
+        i,
+        dice,
+      );
+    }),
+  );
 }
 
 const BOWL_G = 184;
 
-function demoPick(unit: ExperimentalUnit, pickedOn: string, netG: number, pieces: number, order: number, dice: SeasonDice): Pick {
+function demoPick(
+  unit: ExperimentalUnit,
+  pickedOn: string,
+  netG: number,
+  pieces: number,
+  order: number,
+  dice: SeasonDice,
+): Pick {
   const minutes = String(order % 60).padStart(2, '0');
   return {
-    id: PickId.parse(dice.newId()), unitId: unit.id, pickedOn, takenAt: `${pickedOn}T09:${minutes}:00.000Z`, outcome: 'picked', pieces,
-    grossG: netG + BOWL_G, tareG: BOWL_G, netG, grade: 'sound', cullReason: null, note: '', asWritten: `${netG + BOWL_G} g`, supersedes: null, isRemoval: false,
+    id: PickId.parse(dice.newId()),
+    unitId: unit.id,
+    pickedOn,
+    takenAt: `${pickedOn}T09:${minutes}:00.000Z`,
+    outcome: 'picked',
+    pieces,
+    grossG: netG + BOWL_G,
+    tareG: BOWL_G,
+    netG,
+    grade: 'sound',
+    cullReason: null,
+    note: '',
+    asWritten: `${netG + BOWL_G} g`,
+    supersedes: null,
+    isRemoval: false,
   };
 }

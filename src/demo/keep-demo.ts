@@ -1,8 +1,8 @@
-import { today } from '@/service/clock';
-import { fetchStandIn } from '@/service/weather';
 import { addDays } from '@/core/trial/calendar-day';
+import { today } from '@/service/clock';
 import { keepSeason } from '@/service/keep-trial';
 import { closeStore, dataFileName, dataFileSentence, startStore } from '@/service/start';
+import { fetchStandIn } from '@/service/weather';
 import { demoSeason } from './demo-season';
 import { keepCloseLooks } from './keep-close-looks';
 
@@ -17,5 +17,9 @@ const isKept = await keepSeason(season.garden, season.trials, season.shelf);
 const strawberries = season.trials.find(data => data.trial.crop === 'strawberries');
 if (isKept) await fetchStandIn(addDays(today(), -160), today());
 if (isKept && strawberries) await keepCloseLooks(strawberries);
-process.stdout.write(isKept ? `The demo season is in ${dataFileName()}.\n` : `${dataFileName()} holds trials already: nothing was added.\n`);
+process.stdout.write(
+  isKept
+    ? `The demo season is in ${dataFileName()}.\n`
+    : `${dataFileName()} holds trials already: nothing was added.\n`,
+);
 await closeStore();

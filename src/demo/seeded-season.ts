@@ -17,6 +17,10 @@ export function seasonDice(seed: number, startMs: number): SeasonDice {
   return {
     below: bound => random.below(bound),
     normal: () => normalQuantile((random.below(1_000_000) + 0.5) / 1_000_000),
-    newId: () => v7({ msecs: startMs + made++, random: Uint8Array.from({ length: 16 }, () => random.below(256)) }),
+    newId: () =>
+      v7({
+        msecs: startMs + made++,
+        random: Uint8Array.from({ length: 16 }, () => random.below(256)),
+      }),
   };
 }

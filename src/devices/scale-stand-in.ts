@@ -23,9 +23,17 @@ export function scaleStandIn(seed: number): ScaleStandIn {
     return `${isStable ? 'ST' : 'US'} ${(shown + zero - tared + noise).toFixed(1)} g`;
   };
   return {
-    name: 'stand-in scale', isStandIn: true,
-    listen: onLine => { const timer = setInterval(() => onLine(step()), EVERY_MS); return () => clearInterval(timer); },
-    tare: () => { tared = shown + zero; },
-    put: massG => { onPan = massG; },
+    name: 'stand-in scale',
+    isStandIn: true,
+    listen: onLine => {
+      const timer = setInterval(() => onLine(step()), EVERY_MS);
+      return () => clearInterval(timer);
+    },
+    tare: () => {
+      tared = shown + zero;
+    },
+    put: massG => {
+      onPan = massG;
+    },
   };
 }

@@ -1,18 +1,28 @@
 import { readCaliperLine, readProbeLine } from '@/core/measure/instrument-line';
-import { readScaleLine, settledG, type ScaleSample } from '@/core/measure/scale-line';
+import { readScaleLine, type ScaleSample, settledG } from '@/core/measure/scale-line';
 import { caliperStandIn, probeStandIn } from './key-stand-ins';
 import { scaleStandIn } from './scale-stand-in';
 import { serialScale } from './serial-scale';
 
 describe('the stand-in scale', () => {
-  beforeEach(() => { jest.useFakeTimers(); });
-  afterEach(() => { jest.useRealTimers(); });
+  beforeEach(() => {
+    jest.useFakeTimers();
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+  });
 
   test('swings in to what is put on, goes back to nothing, and takes off a tare', () => {
     const scale = scaleStandIn(5);
     const samples: ScaleSample[] = [];
-    const stop = scale.listen(line => { const sample = readScaleLine(line, samples.length * 200); if (sample) samples.push(sample); });
-    const settledAfter = (ms: number): number | undefined => { jest.advanceTimersByTime(ms); return settledG(samples.slice(-40)); };
+    const stop = scale.listen(line => {
+      const sample = readScaleLine(line, samples.length * 200);
+      if (sample) samples.push(sample);
+    });
+    const settledAfter = (ms: number): number | undefined => {
+      jest.advanceTimersByTime(ms);
+      return settledG(samples.slice(-40));
+    };
     scale.put(500);
     expect(settledAfter(400)).toBeUndefined();
     expect(settledAfter(6000)).toBeCloseTo(500, 0);
@@ -42,10 +52,18 @@ describe('the stand-in scale', () => {
 
 describe('a scale on a serial line', () => {
   const portOf = (chunks: readonly string[], fail = false) => ({
-    readable: new ReadableStream<Uint8Array>({ start(controller) { for (const chunk of chunks) controller.enqueue(new TextEncoder().encode(chunk)); if (fail) controller.error(new Error('unplugged')); else controller.close(); } }),
+    readable: new ReadableStream<Uint8Array>({
+      start(controller) {
+        for (const chunk of chunks) controller.enqueue(new TextEncoder().encode(chunk));
+        if (fail) controller.error(new Error('unplugged'));
+        else controller.close();
+      },
+    }),
     writable: null,
   });
-  const heard = async (port: ReturnType<typeof portOf>): Promise<{ readonly lines: readonly string[]; readonly broken: readonly string[] }> => {
+  const heard = async (
+    port: ReturnType<typeof portOf>,
+  ): Promise<{ readonly lines: readonly string[]; readonly broken: readonly string[] }> => {
     const [lines, broken]: [string[], string[]] = [[], []];
     serialScale(port, says => broken.push(says)).listen(line => lines.push(line));
     await new Promise(resolve => setTimeout(resolve, 20));
@@ -53,14 +71,23 @@ describe('a scale on a serial line', () => {
   };
 
   test('puts half lines together, whatever ends them', async () => {
-    expect((await heard(portOf(['ST 21', '3.4 g\r\nUS 2', '20 g\rST 2', '21 g\n']))).lines).toEqual(['ST 213.4 g', 'US 220 g', 'ST 221 g']);
+    expect((await heard(portOf(['ST 21', '3.4 g\r\nUS 2', '20 g\rST 2', '21 g\n']))).lines).toEqual(
+      ['ST 213.4 g', 'US 220 g', 'ST 221 g'],
+    );
   });
   test('says when it falls silent, and when it is pulled out', async () => {
-    expect([(await heard(portOf([]))).broken, (await heard(portOf([], true))).broken]).toEqual([['The scale says nothing any more: look at its plug.'], ['The line to the scale broke off. Plug it in again.']]);
+    expect([(await heard(portOf([]))).broken, (await heard(portOf([], true))).broken]).toEqual([
+      ['The scale says nothing any more: look at its plug.'],
+      ['The line to the scale broke off. Plug it in again.'],
+    ]);
   });
   test('is told to tare by a line of its own', async () => {
     const written: string[] = [];
-    const writable = new WritableStream<Uint8Array>({ write(chunk) { written.push(new TextDecoder().decode(chunk)); } });
+    const writable = new WritableStream<Uint8Array>({
+      write(chunk) {
+        written.push(new TextDecoder().decode(chunk));
+      },
+    });
     serialScale({ readable: null, writable }, () => undefined).tare();
     await new Promise(resolve => setTimeout(resolve, 10));
     expect(written).toEqual(['T\r\n']);
@@ -68,7 +95,10 @@ describe('a scale on a serial line', () => {
 });
 
 describe('stand-ins with a key', () => {
-  const pressed = (standIn: ReturnType<typeof caliperStandIn>, times: number): readonly string[] => {
+  const pressed = (
+    standIn: ReturnType<typeof caliperStandIn>,
+    times: number,
+  ): readonly string[] => {
     const lines: string[] = [];
     const stop = standIn.listen(line => lines.push(line));
     for (let i = 0; i < times; i++) standIn.press();
@@ -80,9 +110,18 @@ describe('stand-ins with a key', () => {
     const lines = pressed(caliperStandIn(12, 3), 20);
     expect(lines).toHaveLength(20);
     expect(lines).toEqual(pressed(caliperStandIn(12, 3), 20));
-    expect(lines.map(readCaliperLine).every(mm => mm !== undefined && mm > 10 && mm < 14)).toBe(true);
+    expect(lines.map(readCaliperLine).every(mm => mm !== undefined && mm > 10 && mm < 14)).toBe(
+      true,
+    );
   });
   test('a probe gives its four steps, and what lies beyond them', () => {
-    expect([...new Set(pressed(probeStandIn(1), 200).map(readProbeLine))].sort()).toEqual(['+', '1', '2', '3', '4', '<']);
+    expect([...new Set(pressed(probeStandIn(1), 200).map(readProbeLine))].sort()).toEqual([
+      '+',
+      '1',
+      '2',
+      '3',
+      '4',
+      '<',
+    ]);
   });
 });

@@ -9,7 +9,8 @@ export interface LinePort {
 /** A scale that prints plain lines down a serial line, at whatever pace; half lines are put together. */
 export function serialScale(port: LinePort, onBroken: (says: string) => void): BenchScale {
   return {
-    name: 'scale on a line', isStandIn: false,
+    name: 'scale on a line',
+    isStandIn: false,
     listen: onLine => {
       const reader = port.readable?.getReader();
       let isWanted = true;
@@ -25,8 +26,13 @@ export function serialScale(port: LinePort, onBroken: (says: string) => void): B
         }
         if (isWanted) onBroken('The scale says nothing any more: look at its plug.');
       };
-      pump().catch(() => { if (isWanted) onBroken('The line to the scale broke off. Plug it in again.'); });
-      return () => { isWanted = false; void reader?.cancel(); };
+      pump().catch(() => {
+        if (isWanted) onBroken('The line to the scale broke off. Plug it in again.');
+      });
+      return () => {
+        isWanted = false;
+        void reader?.cancel();
+      };
     },
     tare: () => {
       const writer = port.writable?.getWriter();

@@ -6,5 +6,8 @@ export interface SoilLaboratory {
   readonly isStandIn: boolean;
   readonly answersAfterDays: number;
   /** @returns its report as CSV; undefined while it still works on the last of the bags */
-  report(samples: readonly Pick<SoilSample, 'number' | 'takenOn'>[], today: string): Promise<string | undefined>;
+  report(
+    samples: readonly Pick<SoilSample, 'number' | 'takenOn'>[],
+    today: string,
+  ): Promise<string | undefined>;
 }

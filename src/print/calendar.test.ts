@@ -7,23 +7,49 @@ import { careCalendar } from './calendar';
 
 // Read back by an independent reader of RFC 5545.
 const { trial } = trialFixture();
-const rule = careRuleFixture({ name: 'feed, “half”; then full\nnew line', from: { kind: 'stage', stage: 'first flower', days: 0 } });
-const season = (flower: string) => ({ startsOn: trial.startsOn, endsOn: '2026-07-01', stages: { 'first flower': flower }, done: [] });
+const rule = careRuleFixture({
+  name: 'feed, “half”; then full\nnew line',
+  from: { kind: 'stage', stage: 'first flower', days: 0 },
+});
+const season = (flower: string) => ({
+  startsOn: trial.startsOn,
+  endsOn: '2026-07-01',
+  stages: { 'first flower': flower },
+  done: [],
+});
 const events = (flower: string, changes: number) => {
   const tasks = standingTasks(tasksOf([rule], season(flower)), [], '2026-05-01', 'do-late');
-  const calendar = new ICAL.Component(ICAL.parse(careCalendar(trial, [rule], tasks, changes, new Date('2026-05-01T08:00:00Z'))));
-  return calendar.getAllSubcomponents('vevent').map(event => Object.fromEntries(['uid', 'sequence', 'summary', 'dtstart', 'dtend'].map(name => [name, String(event.getFirstPropertyValue(name))])));
+  const calendar = new ICAL.Component(
+    ICAL.parse(careCalendar(trial, [rule], tasks, changes, new Date('2026-05-01T08:00:00Z'))),
+  );
+  return calendar
+    .getAllSubcomponents('vevent')
+    .map(event =>
+      Object.fromEntries(
+        ['uid', 'sequence', 'summary', 'dtstart', 'dtend'].map(name => [
+          name,
+          String(event.getFirstPropertyValue(name)),
+        ]),
+      ),
+    );
 };
 
 test('another program reads every step as a whole day, words and all', () => {
   const found = events('2026-06-10', 4);
-  expect(found.map(event => event.dtstart)).toEqual(['2026-06-10', '2026-06-17', '2026-06-24', '2026-07-01']);
+  expect(found.map(event => event.dtstart)).toEqual([
+    '2026-06-10',
+    '2026-06-17',
+    '2026-06-24',
+    '2026-07-01',
+  ]);
   expect(found[0]).toMatchObject({ dtend: '2026-06-11', sequence: '4', summary: rule.name });
 });
 
 test('taken in again after a stage moved, it moves what was there: the same UIDs, a higher sequence', () => {
   const [before, after] = [events('2026-06-10', 4), events('2026-06-12', 5)];
-  expect(after.map(event => event.uid)).toEqual(before.slice(0, after.length).map(event => event.uid));
+  expect(after.map(event => event.uid)).toEqual(
+    before.slice(0, after.length).map(event => event.uid),
+  );
   expect(new Set(before.map(event => event.uid)).size).toBe(before.length);
   expect(after[0]).toMatchObject({ dtstart: '2026-06-12', sequence: '5' });
 });

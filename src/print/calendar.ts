@@ -11,14 +11,30 @@ import type { Trial } from '@/core/trial/trial-data';
  * @param changes how many changes the trial has seen
  * @param stamp when it is written
  */
-export function careCalendar(trial: Pick<Trial, 'id' | 'question'>, rules: readonly CareRule[], tasks: readonly StandingTask[], changes: number, stamp: Date): string {
-  const calendar = ical({ name: trial.question, prodId: { company: 'Turnspit', product: 'care calendar', language: 'EN' } });
+export function careCalendar(
+  trial: Pick<Trial, 'id' | 'question'>,
+  rules: readonly CareRule[],
+  tasks: readonly StandingTask[],
+  changes: number,
+  stamp: Date,
+): string {
+  const calendar = ical({
+    name: trial.question,
+    prodId: { company: 'Turnspit', product: 'care calendar', language: 'EN' },
+  });
   for (const task of tasks) {
     const rule = rules.find(each => each.id === task.ruleId);
     if (!rule || task.dueOn === null || task.state === 'missed') continue;
     calendar.createEvent({
-      id: `${trial.id}-${task.ruleId}-${task.nth}@turnspit`, sequence: changes, stamp, allDay: true, start: localDay(task.dueOn), end: localDay(addDays(task.dueOn, 1)),
-      summary: `${rule.name}${task.state === 'done' ? ' (done)' : task.state === 'skipped' ? ' (left out)' : ''}`, description: trial.question, transparency: ICalEventTransparency.TRANSPARENT,
+      id: `${trial.id}-${task.ruleId}-${task.nth}@turnspit`,
+      sequence: changes,
+      stamp,
+      allDay: true,
+      start: localDay(task.dueOn),
+      end: localDay(addDays(task.dueOn, 1)),
+      summary: `${rule.name}${task.state === 'done' ? ' (done)' : task.state === 'skipped' ? ' (left out)' : ''}`,
+      description: trial.question,
+      transparency: ICalEventTransparency.TRANSPARENT,
     });
   }
   return calendar.toString();

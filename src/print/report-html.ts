@@ -15,14 +15,29 @@ export interface Report {
   readonly detail: string;
   readonly unitWord: string;
   /** Every unit that was read, by treatment, the control first; `mean` where the measure has one. */
-  readonly dots: readonly { readonly treatment: string; readonly values: readonly number[]; readonly mean: number | null }[];
+  readonly dots: readonly {
+    readonly treatment: string;
+    readonly values: readonly number[];
+    readonly mean: number | null;
+  }[];
   readonly printValue: (value: number) => string;
   /** Every treatment against the control. */
   readonly calls: ReportTable;
   readonly measure: string;
   readonly letters: Readonly<Record<string, string>>;
   /** Codes in their places, in mm from the far left corner. */
-  readonly map: { readonly widthMm: number; readonly depthMm: number; readonly units: readonly { readonly code: string; readonly letter: string; readonly x: number; readonly y: number; readonly w: number; readonly h: number }[] };
+  readonly map: {
+    readonly widthMm: number;
+    readonly depthMm: number;
+    readonly units: readonly {
+      readonly code: string;
+      readonly letter: string;
+      readonly x: number;
+      readonly y: number;
+      readonly w: number;
+      readonly h: number;
+    }[];
+  };
   /** What a neighbour is to know before believing it. */
   readonly limits: readonly string[];
   readonly cautions: readonly string[];
@@ -34,7 +49,19 @@ export interface Report {
 
 /** The report as one file that needs no other: a page that a neighbour understands, and behind it all details. Nothing in it runs. */
 export function reportHtml(report: Report): string {
-  const { question, standing, headline, detail, limits, cautions, corrections, tables, protocol, made, calls } = report;
+  const {
+    question,
+    standing,
+    headline,
+    detail,
+    limits,
+    cautions,
+    corrections,
+    tables,
+    protocol,
+    made,
+    calls,
+  } = report;
   const units = report.dots.reduce((sum, row) => sum + row.values.length, 0);
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${text(question)}</title><style>${STYLE}</style></head><body>

@@ -8,19 +8,36 @@ import { changeArrangement } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
 import { newId } from './new-id';
 
-const MoveForm = z.object({ placeId: z.uuid(), xMm: z.number().min(-100_000).max(100_000), yMm: z.number().min(-100_000).max(100_000) });
+const MoveForm = z.object({
+  placeId: z.uuid(),
+  xMm: z.number().min(-100_000).max(100_000),
+  yMm: z.number().min(-100_000).max(100_000),
+});
 
 /** Stands a shelf, bed or unit somewhere else, so that the drawing is true. Only before the lock; in sight of the treatments it is noted. */
 export function arrangePlace(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'place moved';
-    if (data.trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
+    if (data.trial.state !== 'planned')
+      return { what, result: failure({ kind: 'already-locked' }) };
     const parsed = MoveForm.safeParse(input);
-    if (!parsed.success || !data.layout) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!parsed.success || !data.layout)
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
     const moved = movePlace(data.places, parsed.data.placeId, parsed.data.xMm, parsed.data.yMm);
-    if (!moved.ok) return { what, result: failure(moved.trouble.kind === 'stands-on' ? { kind: 'place-taken', by: moved.trouble.other } : { kind: 'changed-meanwhile' }) };
+    if (!moved.ok)
+      return {
+        what,
+        result: failure(
+          moved.trouble.kind === 'stands-on'
+            ? { kind: 'place-taken', by: moved.trouble.other }
+            : { kind: 'changed-meanwhile' },
+        ),
+      };
     const changed = moved.value.filter((place, i) => place !== data.places[i]);
-    await changeArrangement(db, trialId, { places: changed, layout: { isArrangedInSight: data.layout.isArrangedInSight || !data.trial.isBlind } });
+    await changeArrangement(db, trialId, {
+      places: changed,
+      layout: { isArrangedInSight: data.layout.isArrangedInSight || !data.trial.isBlind },
+    });
     return { what, subjectId: parsed.data.placeId, detail: parsed.data, result: success(true) };
   });
 }
@@ -28,11 +45,22 @@ export function arrangePlace(trialId: string, input: unknown): Promise<Result<tr
 type Site = Pick<Layout, 'site' | 'hasGuards'>;
 
 /** The places with or without a ring of guard plants; what is drawn about the bench moves with what stands on it. */
-function guarded({ places }: TrialData, { site, hasGuards }: Site): { readonly places: readonly Place[]; readonly site: Layout['site'] } {
+function guarded(
+  { places }: TrialData,
+  { site, hasGuards }: Site,
+): { readonly places: readonly Place[]; readonly site: Layout['site'] } {
   const had = places.some(place => place.kind === 'guard');
   if (had === hasGuards) return { places, site };
   const byMm = guardRingMm(places) * (hasGuards ? 1 : -1);
-  const moved = site.map(feature => ({ ...feature, line: feature.line && { x1Mm: feature.line.x1Mm + byMm, y1Mm: feature.line.y1Mm + byMm, x2Mm: feature.line.x2Mm + byMm, y2Mm: feature.line.y2Mm + byMm } }));
+  const moved = site.map(feature => ({
+    ...feature,
+    line: feature.line && {
+      x1Mm: feature.line.x1Mm + byMm,
+      y1Mm: feature.line.y1Mm + byMm,
+      x2Mm: feature.line.x2Mm + byMm,
+      y2Mm: feature.line.y2Mm + byMm,
+    },
+  }));
   return { places: hasGuards ? plantGuards(places, newId) : liftGuards(places), site: moved };
 }
 
@@ -44,11 +72,22 @@ export function describeSite(trialId: string, input: unknown): Promise<Result<tr
     const what = 'site described';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const parsed = SiteForm.safeParse(input);
-    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: { site: 'A feature has a side and a percentage from above 0 to 100.' } }) };
+    if (!parsed.success)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { site: 'A feature has a side and a percentage from above 0 to 100.' },
+        }),
+      };
     if (!data.layout) return { what, result: failure({ kind: 'not-dealt' }) };
     const stood = guarded(data, parsed.data);
-    if (stood.places !== data.places && data.trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
-    await changeArrangement(db, trialId, { ...(stood.places === data.places ? {} : { allPlaces: stood.places }), layout: { site: stood.site, hasGuards: parsed.data.hasGuards } });
+    if (stood.places !== data.places && data.trial.state !== 'planned')
+      return { what, result: failure({ kind: 'already-locked' }) };
+    await changeArrangement(db, trialId, {
+      ...(stood.places === data.places ? {} : { allPlaces: stood.places }),
+      layout: { site: stood.site, hasGuards: parsed.data.hasGuards },
+    });
     return { what, detail: parsed.data, result: success(true) };
   });
 }

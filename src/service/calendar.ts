@@ -1,10 +1,19 @@
 import { careTasks } from '@/core/schedule/due-today';
 import { careCalendar } from '@/print/calendar';
-import { findTrial, trialLog } from './trials';
 import { today } from './clock';
+import { findTrial, trialLog } from './trials';
 
 /** A trial's steps as an iCalendar file; undefined where there is no such trial. */
 export async function calendarOf(trialId: string): Promise<string | undefined> {
   const data = await findTrial(trialId);
-  return data && careCalendar(data.trial, data.care.rules, careTasks(data, today()), (await trialLog(trialId)).length, new Date());
+  return (
+    data &&
+    careCalendar(
+      data.trial,
+      data.care.rules,
+      careTasks(data, today()),
+      (await trialLog(trialId)).length,
+      new Date(),
+    )
+  );
 }

@@ -1,14 +1,20 @@
 import { z } from 'zod';
 import { batchOn } from '@/core/materials/product';
-import { ActOutcome, type CareAct, type CarePlan, CareSettings, doneTasks } from '@/core/schedule/care-plan';
+import { failure, type Result, success } from '@/core/result';
+import { readCare } from '@/core/schedule/care-form';
+import {
+  ActOutcome,
+  type CareAct,
+  type CarePlan,
+  CareSettings,
+  doneTasks,
+} from '@/core/schedule/care-plan';
+import { CareKind, type CareRule } from '@/core/schedule/care-rule';
 import { offTheBed } from '@/core/schedule/off-the-bed';
 import { washedOffSteps } from '@/core/schedule/washed-off';
-import { readCare } from '@/core/schedule/care-form';
-import { CareKind, type CareRule } from '@/core/schedule/care-rule';
-import { failure, type Result, success } from '@/core/result';
 import { addDays, CalendarDay } from '@/core/trial/calendar-day';
-import { TreatmentId } from '@/core/trial/ids';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/field-troubles';
+import { TreatmentId } from '@/core/trial/ids';
 import type { TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { addCareAct, changeCarePlan, putCareRule, removeCareRule } from '@/store/care';
@@ -26,14 +32,30 @@ import { stepAlias } from './step-alias';
 const Why = z.string().trim().max(600).default('');
 
 /** Puts a rule of care into the plan, or changes it. After the lock that is an amendment and wants a reason. */
-export async function saveCareRule(trialId: string, ruleId: string | null, input: unknown, why: unknown): Promise<Result<CareRule, TrialTrouble>> {
+export async function saveCareRule(
+  trialId: string,
+  ruleId: string | null,
+  input: unknown,
+  why: unknown,
+): Promise<Result<CareRule, TrialTrouble>> {
   const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = ruleId === null ? 'care planned' : 'care changed';
     const standing = data.care.rules.find(rule => rule.id === ruleId);
-    const trouble = planTrouble(data, why) ?? (ruleId !== null && !standing ? { kind: 'changed-meanwhile' as const } : undefined);
+    const trouble =
+      planTrouble(data, why) ??
+      (ruleId !== null && !standing ? { kind: 'changed-meanwhile' as const } : undefined);
     if (trouble) return { what, result: failure(trouble) };
-    const read = readCare(input, { system: garden.system, products: await productsOf(db, garden.id), treatments: data.treatments, rules: data.care.rules }, standing?.id ?? newId());
+    const read = readCare(
+      input,
+      {
+        system: garden.system,
+        products: await productsOf(db, garden.id),
+        treatments: data.treatments,
+        rules: data.care.rules,
+      },
+      standing?.id ?? newId(),
+    );
     if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
     await putCareRule(db, trialId, read.value, data.care.rules.length);
     await amend(db, data, standing?.name ?? '', read.value.name, why);
@@ -42,12 +64,18 @@ export async function saveCareRule(trialId: string, ruleId: string | null, input
 }
 
 /** Takes a rule out of the plan. What was done by it stays on record. */
-export function dropCareRule(trialId: string, ruleId: string, why: unknown): Promise<Result<true, TrialTrouble>> {
+export function dropCareRule(
+  trialId: string,
+  ruleId: string,
+  why: unknown,
+): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care taken out';
     const rule = data.care.rules.find(each => each.id === ruleId);
-    const trouble = planTrouble(data, why) ?? (rule ? undefined : { kind: 'changed-meanwhile' as const });
-    if (trouble || !rule) return { what, result: failure(trouble ?? { kind: 'changed-meanwhile' }) };
+    const trouble =
+      planTrouble(data, why) ?? (rule ? undefined : { kind: 'changed-meanwhile' as const });
+    if (trouble || !rule)
+      return { what, result: failure(trouble ?? { kind: 'changed-meanwhile' }) };
     await removeCareRule(db, trialId, ruleId);
     await amend(db, data, rule.name, '—', why);
     return { what, subjectId: ruleId, result: success(true) };
@@ -57,30 +85,57 @@ export function dropCareRule(trialId: string, ruleId: string, why: unknown): Pro
 function planTrouble({ trial }: TrialData, why: unknown): TrialTrouble | undefined {
   if (trial.state === 'closed') return { kind: 'closed' };
   const reason = Why.safeParse(why);
-  return trial.state === 'locked' && (!reason.success || reason.data.length < 3) ? { kind: 'invalid', fields: { why: 'The plan is locked: say why it changes. It will stand on the verdict.' } } : undefined;
+  return trial.state === 'locked' && (!reason.success || reason.data.length < 3)
+    ? {
+        kind: 'invalid',
+        fields: { why: 'The plan is locked: say why it changes. It will stand on the verdict.' },
+      }
+    : undefined;
 }
 
-async function amend(db: Database, { trial }: TrialData, from: string, to: string, why: unknown): Promise<void> {
+async function amend(
+  db: Database,
+  { trial }: TrialData,
+  from: string,
+  to: string,
+  why: unknown,
+): Promise<void> {
   if (trial.state !== 'locked') return;
-  await addAmendment(db, trial.id, { id: newId(), at: instantNow(), what: 'other', from: from === '' ? 'care' : from, to, why: Why.parse(why), by: '', afterKeyOpened: isKeyOpen(trial) });
+  await addAmendment(db, trial.id, {
+    id: newId(),
+    at: instantNow(),
+    what: 'other',
+    from: from === '' ? 'care' : from,
+    to,
+    why: Why.parse(why),
+    by: '',
+    afterKeyOpened: isKeyOpen(trial),
+  });
 }
 
 const SettingsForm = CareSettings.unwrap().partial();
 
 /** Changes what is agreed of the care as a whole. */
-export function changeCareSettings(trialId: string, input: unknown): Promise<Result<CarePlan['settings'], TrialTrouble>> {
+export function changeCareSettings(
+  trialId: string,
+  input: unknown,
+): Promise<Result<CarePlan['settings'], TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care settings changed';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const parsed = SettingsForm.safeParse(input);
-    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
     const settings = CareSettings.parse({ ...data.care.settings, ...parsed.data });
     await changeCarePlan(db, trialId, { settings });
     return { what, detail: parsed.data, result: success(settings) };
   });
 }
 
-const StageForm = z.object({ stage: z.string().trim().min(1, 'Name the stage.').max(40, 'At most 40 characters.'), day: z.union([CalendarDay, z.literal('')]) });
+const StageForm = z.object({
+  stage: z.string().trim().min(1, 'Name the stage.').max(40, 'At most 40 characters.'),
+  day: z.union([CalendarDay, z.literal('')]),
+});
 
 /** Says on which day a stage came, or that it has not after all. Everything that waits for it moves. */
 export function dateStage(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
@@ -88,62 +143,140 @@ export function dateStage(trialId: string, input: unknown): Promise<Result<true,
     const what = 'stage dated';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const parsed = StageForm.safeParse(input);
-    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
     const { [parsed.data.stage]: _, ...others } = data.care.stages;
-    await changeCarePlan(db, trialId, { stages: parsed.data.day === '' ? others : { ...others, [parsed.data.stage]: parsed.data.day } });
+    await changeCarePlan(db, trialId, {
+      stages: parsed.data.day === '' ? others : { ...others, [parsed.data.stage]: parsed.data.day },
+    });
     return { what, detail: parsed.data, result: success(true) };
   });
 }
 
 /** Units by their codes, as pages know them; null: all that were meant. */
-const Codes = z.array(z.string().max(8)).min(1, 'Tick at least one.').max(500).nullable().default(null);
+const Codes = z
+  .array(z.string().max(8))
+  .min(1, 'Tick at least one.')
+  .max(500)
+  .nullable()
+  .default(null);
 const ActForm = z.object({
-  id: z.uuidv7(), ruleId: z.uuid(), nth: z.int().min(0).max(2000), doneOn: CalendarDay, isSkipped: z.boolean(),
-  amount: z.number().min(0).max(1e7).nullable().default(null), codes: Codes, outcome: ActOutcome.nullable().default(null), note: z.string().trim().max(600, 'At most 600 characters.').default(''), by: z.string().trim().max(80).default(''),
+  id: z.uuidv7(),
+  ruleId: z.uuid(),
+  nth: z.int().min(0).max(2000),
+  doneOn: CalendarDay,
+  isSkipped: z.boolean(),
+  amount: z.number().min(0).max(1e7).nullable().default(null),
+  codes: Codes,
+  outcome: ActOutcome.nullable().default(null),
+  note: z.string().trim().max(600, 'At most 600 characters.').default(''),
+  by: z.string().trim().max(80).default(''),
 });
 
 /** Ticks a step off, or leaves it out with a reason. The same id sent twice changes nothing; a step that stands already is revised. */
-export async function tickOff(trialId: string, input: unknown): Promise<Result<CareAct, TrialTrouble>> {
+export async function tickOff(
+  trialId: string,
+  input: unknown,
+): Promise<Result<CareAct, TrialTrouble>> {
   const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care done';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const parsed = ActForm.safeParse(input);
-    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
     // A blind trial's pages know its rules by another name.
-    const own = data.care.rules.find(rule => rule.id === parsed.data.ruleId || stepAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId);
+    const own = data.care.rules.find(
+      rule =>
+        rule.id === parsed.data.ruleId ||
+        stepAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId,
+    );
     const { codes, ...given } = parsed.data;
-    const form = { ...given, unitIds: unitIdsOf(data, codes), ruleId: own?.id ?? parsed.data.ruleId };
+    const form = {
+      ...given,
+      unitIds: unitIdsOf(data, codes),
+      ruleId: own?.id ?? parsed.data.ruleId,
+    };
     if (!own) return { what, result: failure({ kind: 'changed-meanwhile' }) };
-    if (form.isSkipped && form.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Say why it was left out: it is part of the trial.' } }) };
-    if (form.doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
+    if (form.isSkipped && form.note.length < 3)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { note: 'Say why it was left out: it is part of the trial.' },
+        }),
+      };
+    if (form.doneOn > today())
+      return {
+        what,
+        result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }),
+      };
     const trouble = unitsTrouble(codes, form) ?? tooSoon(data, own, form);
     if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
-    const standing = data.care.acts.findLast(act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id);
+    const standing = data.care.acts.findLast(
+      act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id,
+    );
     // What rain undid stays on record: the step is done a second time.
-    const isAgain = standing !== undefined && washedOffSteps([own], doneTasks([standing]), await weatherBetween(db, garden.id, standing.doneOn, addDays(standing.doneOn, 1))).length > 0 && form.doneOn > standing.doneOn;
+    const isAgain =
+      standing !== undefined &&
+      washedOffSteps(
+        [own],
+        doneTasks([standing]),
+        await weatherBetween(db, garden.id, standing.doneOn, addDays(standing.doneOn, 1)),
+      ).length > 0 &&
+      form.doneOn > standing.doneOn;
     const product = data.products.find(each => each.id === own.material?.productId);
-    const act: CareAct = { ...form, batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null, takenAt: instantNow(), supersedes: isAgain ? null : (standing?.id ?? null), isRemoval: false };
-    if (!(await addCareAct(db, trialId, act))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
-    return { what: form.isSkipped ? 'care skipped' : what, subjectId: act.id, detail: { ruleId: act.ruleId, nth: act.nth }, result: success(act) };
+    const act: CareAct = {
+      ...form,
+      batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null,
+      takenAt: instantNow(),
+      supersedes: isAgain ? null : (standing?.id ?? null),
+      isRemoval: false,
+    };
+    if (!(await addCareAct(db, trialId, act)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return {
+      what: form.isSkipped ? 'care skipped' : what,
+      subjectId: act.id,
+      detail: { ruleId: act.ruleId, nth: act.nth },
+      result: success(act),
+    };
   });
 }
 
 function unitIdsOf({ units }: TrialData, codes: readonly string[] | null): CareAct['unitIds'] {
-  return codes === null ? null : units.filter(unit => codes.includes(unit.code)).map(unit => unit.id);
+  return codes === null
+    ? null
+    : units.filter(unit => codes.includes(unit.code)).map(unit => unit.id);
 }
 
-function unitsTrouble(codes: readonly string[] | null, { unitIds, note }: Pick<CareAct, 'unitIds' | 'note'>): FieldTroubles | undefined {
+function unitsTrouble(
+  codes: readonly string[] | null,
+  { unitIds, note }: Pick<CareAct, 'unitIds' | 'note'>,
+): FieldTroubles | undefined {
   if (codes === null || unitIds === null) return undefined;
-  if (unitIds.length !== new Set(codes).size) return { codes: 'Choose among the units of this trial.' };
-  return note.length < 3 ? { note: 'Not all got it: say why. It will stand on the verdict.' } : undefined;
+  if (unitIds.length !== new Set(codes).size)
+    return { codes: 'Choose among the units of this trial.' };
+  return note.length < 3
+    ? { note: 'Not all got it: say why. It will stand on the verdict.' }
+    : undefined;
 }
 
 /** Work on a bed that a label keeps one off. What stopped it may be written down and gone by. */
-function tooSoon({ care, products }: TrialData, rule: CareRule, { doneOn, isSkipped, note }: Pick<CareAct, 'doneOn' | 'isSkipped' | 'note'>): FieldTroubles | undefined {
+function tooSoon(
+  { care, products }: TrialData,
+  rule: CareRule,
+  { doneOn, isSkipped, note }: Pick<CareAct, 'doneOn' | 'isSkipped' | 'note'>,
+): FieldTroubles | undefined {
   if (isSkipped || doneOn !== today() || note.length >= 3) return undefined;
-  const [off] = offTheBed(care.rules, care.acts, products, instantNow()).filter(each => each.ruleId !== rule.id);
-  return off && { note: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or say how it was done all the same.` };
+  const [off] = offTheBed(care.rules, care.acts, products, instantNow()).filter(
+    each => each.ruleId !== rule.id,
+  );
+  return (
+    off && {
+      note: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or say how it was done all the same.`,
+    }
+  );
 }
 
 /** Takes a tick back: the step is due again, and the log knows of both. */
@@ -152,13 +285,27 @@ export function untick(trialId: string, actId: string): Promise<Result<true, Tri
     const what = 'tick taken back';
     const standing = data.care.acts.find(act => act.id === actId);
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
-    if (!standing || !(await addCareAct(db, trialId, { ...standing, id: newId(), takenAt: instantNow(), supersedes: standing.id, isRemoval: true }))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (
+      !standing ||
+      !(await addCareAct(db, trialId, {
+        ...standing,
+        id: newId(),
+        takenAt: instantNow(),
+        supersedes: standing.id,
+        isRemoval: true,
+      }))
+    )
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what, subjectId: actId, result: success(true) };
   });
 }
 
 const LogForm = z.object({
-  name: z.string().trim().min(1, 'Say what was done.').max(80, 'At most 80 characters.'), kind: CareKind, treatmentIds: z.array(TreatmentId).max(40), codes: Codes, doneOn: CalendarDay,
+  name: z.string().trim().min(1, 'Say what was done.').max(80, 'At most 80 characters.'),
+  kind: CareKind,
+  treatmentIds: z.array(TreatmentId).max(40),
+  codes: Codes,
+  doneOn: CalendarDay,
   note: z.string().trim().max(600, 'At most 600 characters.').default(''),
 });
 
@@ -168,18 +315,55 @@ export function logCare(trialId: string, input: unknown): Promise<Result<CareAct
     const what = 'care logged';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     const parsed = LogForm.safeParse(input);
-    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
     const { note, doneOn, codes, ...form } = parsed.data;
     const unitIds = unitIdsOf(data, codes);
-    if (doneOn > today()) return { what, result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }) };
+    if (doneOn > today())
+      return {
+        what,
+        result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }),
+      };
     const trouble = unitsTrouble(codes, { unitIds, note });
     if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
-    if (form.treatmentIds.length > 0 && note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { note: 'Not all got it: say why. It will stand on the verdict.' } }) };
-    const rule: CareRule = { ...form, id: newId(), from: { kind: 'day', day: doneOn }, repeat: { kind: 'once' }, until: null, material: null, washedOffByMm: null, minutesEach: null };
+    if (form.treatmentIds.length > 0 && note.length < 3)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { note: 'Not all got it: say why. It will stand on the verdict.' },
+        }),
+      };
+    const rule: CareRule = {
+      ...form,
+      id: newId(),
+      from: { kind: 'day', day: doneOn },
+      repeat: { kind: 'once' },
+      until: null,
+      material: null,
+      washedOffByMm: null,
+      minutesEach: null,
+    };
     await putCareRule(db, trialId, rule, data.care.rules.length);
-    const act: CareAct = { id: newId(), ruleId: rule.id, nth: 0, doneOn, takenAt: instantNow(), isSkipped: false, amount: null, batchId: null, unitIds, outcome: null, note, by: '', supersedes: null, isRemoval: false };
+    const act: CareAct = {
+      id: newId(),
+      ruleId: rule.id,
+      nth: 0,
+      doneOn,
+      takenAt: instantNow(),
+      isSkipped: false,
+      amount: null,
+      batchId: null,
+      unitIds,
+      outcome: null,
+      note,
+      by: '',
+      supersedes: null,
+      isRemoval: false,
+    };
     await addCareAct(db, trialId, act);
-    if (form.treatmentIds.length > 0 || unitIds !== null) await amend(db, data, 'done to some only', form.name, note);
+    if (form.treatmentIds.length > 0 || unitIds !== null)
+      await amend(db, data, 'done to some only', form.name, note);
     return { what, subjectId: act.id, detail: form, result: success(act) };
   });
 }

@@ -15,12 +15,22 @@ export interface Done<Value> {
 }
 
 /** Makes one change to a trial, whole or not at all, and puts it in the log. */
-export function changeOneTrial<Value>(trialId: string, change: (db: Database, data: TrialData) => Promise<Done<Value>>): Promise<Result<Value, TrialTrouble>> {
+export function changeOneTrial<Value>(
+  trialId: string,
+  change: (db: Database, data: TrialData) => Promise<Done<Value>>,
+): Promise<Result<Value, TrialTrouble>> {
   return inTransaction(async db => {
     const data = await findTrialData(db, trialId);
     if (!data) return failure({ kind: 'no-such-trial' });
     const { result, what, subjectId, detail } = await change(db, data);
-    if (result.ok) await logChange(db, { at: instantNow(), trialId, what, subjectId: subjectId ?? null, detail: JSON.stringify(detail ?? {}) });
+    if (result.ok)
+      await logChange(db, {
+        at: instantNow(),
+        trialId,
+        what,
+        subjectId: subjectId ?? null,
+        detail: JSON.stringify(detail ?? {}),
+      });
     return result;
   });
 }

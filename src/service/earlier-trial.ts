@@ -11,10 +11,24 @@ import { isKeyOpen } from './judge';
 import { findTrial } from './trials';
 
 /** A trial that another begins from, and what it taught; undefined where there is none, or its key is still shut. */
-export async function earlierTrial(asked: unknown): Promise<{ readonly data: TrialData; readonly lessons: readonly string[] } | undefined> {
+export async function earlierTrial(
+  asked: unknown,
+): Promise<{ readonly data: TrialData; readonly lessons: readonly string[] } | undefined> {
   const id = z.uuid().safeParse(asked);
   const data = id.success ? await findTrial(id.data) : undefined;
   if (!data || data.trial.state === 'planned' || !isKeyOpen(data.trial)) return undefined;
   const verdict = plannedVerdict(data, plannedLook(data, STARTING_GUESS_CV), judgeWithoutShuffle);
-  return { data, lessons: lessonsOf(data, verdict.by === 'kind' ? { spread: null, position: null, today: today() } : { spread: spreadWithin(verdict.judgement), position: positionCheck(data, verdict.input) ?? null, today: today() }) };
+  return {
+    data,
+    lessons: lessonsOf(
+      data,
+      verdict.by === 'kind'
+        ? { spread: null, position: null, today: today() }
+        : {
+            spread: spreadWithin(verdict.judgement),
+            position: positionCheck(data, verdict.input) ?? null,
+            today: today(),
+          },
+    ),
+  };
 }

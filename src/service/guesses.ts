@@ -16,13 +16,21 @@ export interface OpenedGuesses {
 
 /** While a trial runs nobody's guess is told. */
 export async function openedGuesses(data: TrialData): Promise<OpenedGuesses> {
-  if (data.trial.state !== 'closed' || data.predictions.length === 0) return { predictions: [], records: [] };
+  if (data.trial.state !== 'closed' || data.predictions.length === 0)
+    return { predictions: [], records: [] };
   const guesses = await guessesByTrial(database());
-  const here = new Set((guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()));
+  const here = new Set(
+    (guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()),
+  );
   const trials = (await frozenTrials(database())).flatMap(({ trialId, judgement }) => {
     const frozen: Judgement | KindJudgement = JSON.parse(judgement);
     const { best, call } = inShort(frozen);
-    return [{ predictions: guesses.get(trialId) ?? [], best, call, treatments: frozen.groups.length }];
+    return [
+      { predictions: guesses.get(trialId) ?? [], best, call, treatments: frozen.groups.length },
+    ];
   });
-  return { predictions: data.predictions, records: trackRecords(trials).filter(record => here.has(record.by.toLowerCase())) };
+  return {
+    predictions: data.predictions,
+    records: trackRecords(trials).filter(record => here.has(record.by.toLowerCase())),
+  };
 }

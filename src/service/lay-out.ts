@@ -15,23 +15,56 @@ import { currentGarden } from './garden';
 import { newId } from './new-id';
 
 /** Deals the treatments out with a fresh seed, in place of the deal before. */
-export async function dealTrial(trialId: string, input: unknown): Promise<Result<Layout, TrialTrouble>> {
+export async function dealTrial(
+  trialId: string,
+  input: unknown,
+): Promise<Result<Layout, TrialTrouble>> {
   const { system } = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'dealt';
-    if (data.trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
+    if (data.trial.state !== 'planned')
+      return { what, result: failure({ kind: 'already-locked' }) };
     const wish = readBench(input, system, data.treatments);
     if (!wish.ok) return { what, result: failure({ kind: 'invalid', fields: wish.trouble }) };
-    const bench = layOutBench({
-      ...wish.value, treatments: data.treatments, unitWord: data.trial.unitWord, seed: randomInt(2 ** 32), deals: (data.layout?.deals ?? 0) + 1,
-    }, newId);
+    const bench = layOutBench(
+      {
+        ...wish.value,
+        treatments: data.treatments,
+        unitWord: data.trial.unitWord,
+        seed: randomInt(2 ** 32),
+        deals: (data.layout?.deals ?? 0) + 1,
+      },
+      newId,
+    );
     const isSamePlan = data.layout !== null && data.layout.isTurned === bench.layout.isTurned;
     const places = data.layout?.hasGuards ? plantGuards(bench.places, newId) : bench.places;
     // What was said of a pot stays with its place; the lot is new.
-    const units = isSamePlan && bench.units.length === data.units.length ? bench.units.map((unit, i) => ({ ...unit, traits: data.units[i]?.traits ?? {} })) : bench.units;
-    const stood = { ...bench, units, layout: { ...bench.layout, site: data.layout?.site ?? [], hasGuards: data.layout?.hasGuards ?? false }, places: isSamePlan ? keepArrangement(data.places, places) : places };
+    const units =
+      isSamePlan && bench.units.length === data.units.length
+        ? bench.units.map((unit, i) => ({ ...unit, traits: data.units[i]?.traits ?? {} }))
+        : bench.units;
+    const stood = {
+      ...bench,
+      units,
+      layout: {
+        ...bench.layout,
+        site: data.layout?.site ?? [],
+        hasGuards: data.layout?.hasGuards ?? false,
+      },
+      places: isSamePlan ? keepArrangement(data.places, places) : places,
+    };
     await putLayout(db, data.trial, stood);
-    await sayDealtAt(db, trialId, data.factors.map(({ name }) => ({ name, dealtAt: name === bench.layout.wholeFactor ? (bench.layout.wholeWord ?? data.trial.unitWord) : data.trial.unitWord })));
+    await sayDealtAt(
+      db,
+      trialId,
+      data.factors.map(({ name }) => ({
+        name,
+        dealtAt:
+          name === bench.layout.wholeFactor
+            ? (bench.layout.wholeWord ?? data.trial.unitWord)
+            : data.trial.unitWord,
+      })),
+    );
     await changeTrial(db, trialId, { isBlind: wish.value.isBlind });
     return { what, result: success(bench.layout), detail: bench.layout };
   });
@@ -46,12 +79,23 @@ export function lockPlan(trialId: string): Promise<Result<Trial, TrialTrouble>> 
     const locked = { state: 'locked', lockedAt: instantNow() } as const;
     await changeTrial(db, trialId, locked);
     // Not from the deal's seed: who knows that could read the bottles.
-    await changeCarePlan(db, trialId, { bottles: { ...bottleCodes(treatments.map(treatment => treatment.id), randomInt(2 ** 32)), secret: randomBytes(4).toString('hex') } });
+    await changeCarePlan(db, trialId, {
+      bottles: {
+        ...bottleCodes(
+          treatments.map(treatment => treatment.id),
+          randomInt(2 ** 32),
+        ),
+        secret: randomBytes(4).toString('hex'),
+      },
+    });
     return { what, result: success({ ...trial, ...locked }) };
   });
 }
 
 /** Hands out the whole trial, treatments and all, to whoever feeds; the log says that someone looked. */
 export function lookAtKey(trialId: string): Promise<Result<TrialData, TrialTrouble>> {
-  return changeOneTrial(trialId, async (_, data) => ({ what: 'key looked at', result: success(data) }));
+  return changeOneTrial(trialId, async (_, data) => ({
+    what: 'key looked at',
+    result: success(data),
+  }));
 }

@@ -1,7 +1,7 @@
-import { askTrial } from './ask';
 import { addDays } from '@/core/trial/calendar-day';
-import type { TrialData } from '@/core/trial/trial-data';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
+import type { TrialData } from '@/core/trial/trial-data';
+import { askTrial } from './ask';
 import { today } from './clock';
 import { freshGardenForEachTest } from './garden-fixture';
 import { noteInterimLook, openKey, putBackIn } from './judge';
@@ -12,9 +12,29 @@ import { findTrial, trialLog } from './trials';
 freshGardenForEachTest();
 
 async function locked(): Promise<TrialData> {
-  const trial = await askTrial({ question: 'Does a feed help?', crop: 'beans', picked: 'beans', unitWord: 'pot', startsOn: addDays(today(), -14), endsOn: addDays(today(), 60), treatments: [{ name: 'plain water' }, { name: 'feed' }], control: 0, summary: 'sound-weight', better: 'higher', marginKind: 'percent', margin: '15' });
+  const trial = await askTrial({
+    question: 'Does a feed help?',
+    crop: 'beans',
+    picked: 'beans',
+    unitWord: 'pot',
+    startsOn: addDays(today(), -14),
+    endsOn: addDays(today(), 60),
+    treatments: [{ name: 'plain water' }, { name: 'feed' }],
+    control: 0,
+    summary: 'sound-weight',
+    better: 'higher',
+    marginKind: 'percent',
+    margin: '15',
+  });
   if (!trial.ok) throw new Error(JSON.stringify(trial.trouble));
-  await dealTrial(trial.value.id, { kind: 'complete-randomisation', unitsEach: '3', blockCount: '2', blockWord: 'shelf', unitWidth: '25 cm', isBlind: true });
+  await dealTrial(trial.value.id, {
+    kind: 'complete-randomisation',
+    unitsEach: '3',
+    blockCount: '2',
+    blockWord: 'shelf',
+    unitWidth: '25 cm',
+    isBlind: true,
+  });
   await lockPlan(trial.value.id);
   return dataOf(trial.value.id);
 }
@@ -25,14 +45,39 @@ async function dataOf(id: string): Promise<TrialData> {
   return data;
 }
 
-const mishap = (codes: readonly (string | undefined)[], changes: Readonly<Record<string, unknown>> = {}) => ({ codes, cause: 'frost', byTreatment: 'no', decision: 'leave-out-from', happenedOn: today(), why: 'The lid blew off.', by: 'Ines', ...changes });
+const mishap = (
+  codes: readonly (string | undefined)[],
+  changes: Readonly<Record<string, unknown>> = {},
+) => ({
+  codes,
+  cause: 'frost',
+  byTreatment: 'no',
+  decision: 'leave-out-from',
+  happenedOn: today(),
+  why: 'The lid blew off.',
+  by: 'Ines',
+  ...changes,
+});
 
 test('a mishap stands for each pot it happened to, with what was decided, and can be taken back', async () => {
   const data = await locked();
   const [first, second] = data.units;
-  expect(await recordMishap(data.trial.id, mishap([first?.code, second?.code]))).toMatchObject({ ok: true });
+  expect(await recordMishap(data.trial.id, mishap([first?.code, second?.code]))).toMatchObject({
+    ok: true,
+  });
   const { incidents } = await dataOf(data.trial.id);
-  expect(incidents.map(each => [each.unitId, each.what, each.decision, each.cause, each.byTreatment, each.afterKeyOpened])).toEqual([first, second].map(unit => [unit?.id, 'frost', 'leave-out-from', 'frost', 'no', false]));
+  expect(
+    incidents.map(each => [
+      each.unitId,
+      each.what,
+      each.decision,
+      each.cause,
+      each.byTreatment,
+      each.afterKeyOpened,
+    ]),
+  ).toEqual(
+    [first, second].map(unit => [unit?.id, 'frost', 'leave-out-from', 'frost', 'no', false]),
+  );
   await putBackIn(data.trial.id, incidents[0]?.id ?? '');
   expect((await dataOf(data.trial.id)).incidents.map(each => each.unitId)).toEqual([second?.id]);
 });
@@ -45,10 +90,17 @@ test('what is decided once the key is open is marked so', async () => {
 });
 
 test.each([
-  ['what the treatment did', { byTreatment: 'yes', decision: 'leave-out' }, 'decision'], ['a day to come', { happenedOn: addDays(today(), 1) }, 'happenedOn'], ['no reason', { why: '' }, 'why'], ['no pot', { codes: [] }, 'codes'], ['another trial’s pot', { codes: ['ZZ9'] }, 'codes'],
+  ['what the treatment did', { byTreatment: 'yes', decision: 'leave-out' }, 'decision'],
+  ['a day to come', { happenedOn: addDays(today(), 1) }, 'happenedOn'],
+  ['no reason', { why: '' }, 'why'],
+  ['no pot', { codes: [] }, 'codes'],
+  ['another trial’s pot', { codes: ['ZZ9'] }, 'codes'],
 ])('%s is refused beside its field', async (_, changes, field) => {
   const data = await locked();
-  expect(await recordMishap(data.trial.id, mishap([data.units[0]?.code], changes))).toMatchObject({ ok: false, trouble: { fields: { [field]: expect.any(String) } } });
+  expect(await recordMishap(data.trial.id, mishap([data.units[0]?.code], changes))).toMatchObject({
+    ok: false,
+    trouble: { fields: { [field]: expect.any(String) } },
+  });
   expect((await dataOf(data.trial.id)).incidents).toEqual([]);
 });
 
@@ -56,5 +108,7 @@ test('a look at the verdict of a running trial is noted, once a day', async () =
   const data = await locked();
   await noteInterimLook(data.trial.id);
   await noteInterimLook(data.trial.id);
-  expect((await trialLog(data.trial.id)).filter(change => change.what === INTERIM_LOOK)).toHaveLength(1);
+  expect(
+    (await trialLog(data.trial.id)).filter(change => change.what === INTERIM_LOOK),
+  ).toHaveLength(1);
 });

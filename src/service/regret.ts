@@ -9,7 +9,11 @@ import { instantNow } from './clock';
 import { newId } from './new-id';
 
 const RegretForm = z.object({
-  text: z.string().trim().min(3, 'Write what you would do otherwise.').max(600, 'At most 600 characters.'),
+  text: z
+    .string()
+    .trim()
+    .min(3, 'Write what you would do otherwise.')
+    .max(600, 'At most 600 characters.'),
   by: z.string().trim().max(80, 'At most 80 characters.').default(''),
 });
 
@@ -19,7 +23,8 @@ export function regret(trialId: string, input: unknown): Promise<Result<Regret, 
     const what = 'regret noted';
     if (data.trial.state === 'planned') return { what, result: failure({ kind: 'not-locked' }) };
     const parsed = RegretForm.safeParse(input);
-    if (!parsed.success) return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
     const noted: Regret = { id: newId(), at: instantNow(), ...parsed.data };
     await addRegret(db, trialId, noted);
     return { what, subjectId: noted.id, result: success(noted) };

@@ -11,7 +11,15 @@ export async function startStore(): Promise<Result<'migrated', DataFileTrouble>>
   if (!checked.ok) return checked;
   const migrated = await migrate(database(), dataFile());
   if (migrated.ok && !(await firstGarden(database()))) {
-    await addGarden(database(), { id: GardenId.parse(newId()), name: 'My garden', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null });
+    await addGarden(database(), {
+      id: GardenId.parse(newId()),
+      name: 'My garden',
+      system: 'uk',
+      latitude: 51,
+      altitudeM: 50,
+      lastFrost: null,
+      firstFrost: null,
+    });
   }
   return migrated;
 }
@@ -29,8 +37,11 @@ export function dataFileName(): string {
 /** What stands in the way of opening the data, in plain words. */
 export function dataFileSentence(trouble: DataFileTrouble): string {
   switch (trouble.kind) {
-    case 'damaged': return `The data file ${trouble.file} is damaged (${trouble.finding}). It was left as it is. Put a backup in its place, or move it aside to begin with an empty one.`;
-    case 'newer': return `The data file ${trouble.file} was made by a newer Turnspit. It was left as it is. Start the newer version.`;
-    case 'unreadable': return `The data file ${trouble.file} can't be read (${trouble.finding}).`;
+    case 'damaged':
+      return `The data file ${trouble.file} is damaged (${trouble.finding}). It was left as it is. Put a backup in its place, or move it aside to begin with an empty one.`;
+    case 'newer':
+      return `The data file ${trouble.file} was made by a newer Turnspit. It was left as it is. Start the newer version.`;
+    case 'unreadable':
+      return `The data file ${trouble.file} can't be read (${trouble.finding}).`;
   }
 }

@@ -8,6 +8,8 @@ import type { CarePlan } from '@/core/schedule/care-plan';
  * @param bottles hold a secret that never leaves the server, put there at the lock
  */
 export function stepAlias(trialId: string, ruleId: string, bottles: CarePlan['bottles']): string {
-  const hex = createHash('sha256').update(JSON.stringify([trialId, ruleId, bottles])).digest('hex');
+  const hex = createHash('sha256')
+    .update(JSON.stringify([trialId, ruleId, bottles]))
+    .digest('hex');
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }

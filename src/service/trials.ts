@@ -7,7 +7,18 @@ import { currentGarden } from './garden';
 
 /** A trial as a list shows it. */
 export interface TrialSummary {
-  readonly trial: Pick<Trial, 'id' | 'question' | 'crop' | 'unitWord' | 'state' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'>;
+  readonly trial: Pick<
+    Trial,
+    | 'id'
+    | 'question'
+    | 'crop'
+    | 'unitWord'
+    | 'state'
+    | 'startsOn'
+    | 'endsOn'
+    | 'isBlind'
+    | 'keyOpenedAt'
+  >;
   readonly units: number;
   readonly unitsRead: number;
   /** The last day it was picked or read, and how many units were; null before the first. */
@@ -20,8 +31,22 @@ export interface TrialSummary {
 export async function listTrials(): Promise<readonly TrialSummary[]> {
   const garden = await currentGarden();
   const db = database();
-  const [trials, units, read, days, headlines] = [await trialsOf(db, garden.id), await unitCounts(db), await readCounts(db), await lastDays(db), await frozenHeadlines(db)];
-  return trials.map(({ id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }) => ({ trial: { id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }, units: units.get(id) ?? 0, unitsRead: read.get(id) ?? 0, lastDay: days.get(id) ?? null, headline: headlines.get(id) ?? null }));
+  const [trials, units, read, days, headlines] = [
+    await trialsOf(db, garden.id),
+    await unitCounts(db),
+    await readCounts(db),
+    await lastDays(db),
+    await frozenHeadlines(db),
+  ];
+  return trials.map(
+    ({ id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }) => ({
+      trial: { id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt },
+      units: units.get(id) ?? 0,
+      unitsRead: read.get(id) ?? 0,
+      lastDay: days.get(id) ?? null,
+      headline: headlines.get(id) ?? null,
+    }),
+  );
 }
 
 export function findTrial(trialId: string): Promise<TrialData | undefined> {
@@ -29,7 +54,10 @@ export function findTrial(trialId: string): Promise<TrialData | undefined> {
 }
 
 /** A trial as far as a verdict asks: of its readings those of one measure and of the main one. */
-export function findTrialFor(trialId: string, measureId: string | undefined): Promise<TrialData | undefined> {
+export function findTrialFor(
+  trialId: string,
+  measureId: string | undefined,
+): Promise<TrialData | undefined> {
   return findTrialData(database(), trialId, measureId === undefined ? [] : [measureId]);
 }
 
@@ -37,4 +65,3 @@ export function findTrialFor(trialId: string, measureId: string | undefined): Pr
 export function trialLog(trialId: string): Promise<readonly Change[]> {
   return changesOf(database(), trialId);
 }
-

@@ -2,7 +2,14 @@ import { AUDIT_CHECKS, type AuditFinding, fairnessAudit } from '@/core/design/fa
 import type { BesideVerdict } from '@/core/judge/beside-verdict';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { kindOf } from '@/core/judge/trial-kind';
-import { judgeUnderLook, type Look, type LookedJudgement, mainMeasure, measureOf, plannedLook } from '@/core/judge/trial-verdict';
+import {
+  judgeUnderLook,
+  type Look,
+  type LookedJudgement,
+  mainMeasure,
+  measureOf,
+  plannedLook,
+} from '@/core/judge/trial-verdict';
 import { failure, type Result, success } from '@/core/result';
 import type { TrialData } from '@/core/trial/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -15,7 +22,9 @@ import { findTrial, trialLog } from './trials';
 /** The look that was planned, with how own trials have spread so far; for another measure without a margin of its own. */
 export async function lookAt(data: TrialData, measureId?: string): Promise<Look> {
   const planned = plannedLook(data, await priorCv(data));
-  return data.measures.some(measure => measure.id === measureId) && measureId ? { ...planned, measureId } : planned;
+  return data.measures.some(measure => measure.id === measureId) && measureId
+    ? { ...planned, measureId }
+    : planned;
 }
 
 /** A trial judged as it was planned. */
@@ -34,7 +43,10 @@ export interface RestOfVerdict {
 }
 
 /** @param measureId what is judged instead of the main measure */
-export async function restOfVerdict(trialId: string, measureId?: string): Promise<Result<RestOfVerdict, TrialTrouble>> {
+export async function restOfVerdict(
+  trialId: string,
+  measureId?: string,
+): Promise<Result<RestOfVerdict, TrialTrouble>> {
   const data = await findTrial(trialId);
   if (!data) return failure({ kind: 'no-such-trial' });
   if (data.trial.state === 'planned') return failure({ kind: 'not-locked' });
@@ -42,8 +54,15 @@ export async function restOfVerdict(trialId: string, measureId?: string): Promis
   const look = await lookAt(data, measureId);
   const findings = fairnessAudit(data, look.priorCv.cv);
   return success({
-    data: data.trial.state === 'closed' ? data : { ...data, predictions: [] }, beside: await besideVerdict(data, look, kindOf(measureOf(data, look.measureId).scale) === null ? verdictUnder(data, look) : null, findings),
-    audit: { findings, checks: Object.keys(AUDIT_CHECKS).length }, log: (await trialLog(trialId)).map(({ at, what }) => ({ at, what })),
+    data: data.trial.state === 'closed' ? data : { ...data, predictions: [] },
+    beside: await besideVerdict(
+      data,
+      look,
+      kindOf(measureOf(data, look.measureId).scale) === null ? verdictUnder(data, look) : null,
+      findings,
+    ),
+    audit: { findings, checks: Object.keys(AUDIT_CHECKS).length },
+    log: (await trialLog(trialId)).map(({ at, what }) => ({ at, what })),
   });
 }
 

@@ -1,8 +1,8 @@
 import papaparse from 'papaparse';
-import { readWeatherTable, type WeatherTrouble } from '@/core/weather/weather-table';
-import type { WeatherDay } from '@/core/weather/weather-day';
 import { failure, type Result, success } from '@/core/result';
 import { addDays } from '@/core/trial/calendar-day';
+import type { WeatherDay } from '@/core/weather/weather-day';
+import { readWeatherTable, type WeatherTrouble } from '@/core/weather/weather-table';
 import { standInStation } from '@/devices/weather-stand-in';
 import { database, inTransaction } from '@/store/database';
 import { putWeather, weatherBetween } from '@/store/weather';
@@ -22,7 +22,10 @@ export async function weatherOf(from: string, to: string): Promise<readonly Weat
 
 /** Takes a station's table, all of it or nothing. */
 export async function importWeather(csv: string): Promise<Result<number, WeatherTrouble>> {
-  const table = papaparse.parse<Record<string, string>>(csv.slice(0, LARGEST_FILE), { header: true, skipEmptyLines: 'greedy' });
+  const table = papaparse.parse<Record<string, string>>(csv.slice(0, LARGEST_FILE), {
+    header: true,
+    skipEmptyLines: 'greedy',
+  });
   const read = readWeatherTable(table.meta.fields ?? [], table.data);
   if (!read.ok) return failure(read.trouble);
   const garden = await currentGarden();
@@ -33,9 +36,16 @@ export async function importWeather(csv: string): Promise<Result<number, Weather
 /** Asks the stand-in station for a stretch of days; days of a file stay as they are. */
 export async function fetchStandIn(from: string, to: string): Promise<number> {
   const garden = await currentGarden();
-  const days = await standInStation(garden.latitude, Math.round((garden.latitude + 90) * 1000)).days(from, to);
+  const days = await standInStation(
+    garden.latitude,
+    Math.round((garden.latitude + 90) * 1000),
+  ).days(from, to);
   return inTransaction(async db => {
-    const known = new Set((await weatherBetween(db, garden.id, from, to)).filter(day => day.source === 'file').map(day => day.day));
+    const known = new Set(
+      (await weatherBetween(db, garden.id, from, to))
+        .filter(day => day.source === 'file')
+        .map(day => day.day),
+    );
     const fresh = days.filter(day => !known.has(day.day));
     await putWeather(db, garden.id, fresh);
     return fresh.length;

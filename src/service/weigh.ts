@@ -1,7 +1,7 @@
-import { type TooEarly, tooEarly } from '@/core/materials/waiting-time';
-import { offTheBed } from '@/core/schedule/off-the-bed';
 import { mainMeasure } from '@/core/judge/trial-verdict';
+import { type TooEarly, tooEarly } from '@/core/materials/waiting-time';
 import { failure, type Result, success } from '@/core/result';
+import { offTheBed } from '@/core/schedule/off-the-bed';
 import { PickId } from '@/core/trial/ids';
 import { readPick } from '@/core/trial/pick-form';
 import type { Pick, TrialData } from '@/core/trial/trial-data';
@@ -15,35 +15,83 @@ import { isKeyOpen } from './judge';
 import { newId } from './new-id';
 
 /** Takes a pick, or a revision of one. The same id sent twice changes nothing. */
-export async function takePick(trialId: string, input: unknown): Promise<Result<Pick, TrialTrouble>> {
+export async function takePick(
+  trialId: string,
+  input: unknown,
+): Promise<Result<Pick, TrialTrouble>> {
   const { system } = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'pick';
     const trouble = entryTrouble(data.trial);
     if (trouble) return { what, result: failure(trouble) };
-    const read = readPick(input, { system, today: today(), startsOn: data.trial.startsOn, mainMeasure: mainMeasure(data), now: instantNow() });
+    const read = readPick(input, {
+      system,
+      today: today(),
+      startsOn: data.trial.startsOn,
+      mainMeasure: mainMeasure(data),
+      now: instantNow(),
+    });
     if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
     const pick = read.value;
-    if (!data.units.some(unit => unit.id === pick.unitId)) return { what, result: failure({ kind: 'no-such-unit' }) };
+    if (!data.units.some(unit => unit.id === pick.unitId))
+      return { what, result: failure({ kind: 'no-such-unit' }) };
     const early = pick.outcome === 'picked' ? waitingOn(data, pick)[0] : undefined;
-    if (early && pick.note.length < 3) return { what, result: failure({ kind: 'invalid', fields: { pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.` } }) };
-    const off = pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3 ? offTheBed(data.care.rules, data.care.acts, data.products, instantNow())[0] : undefined;
-    if (off) return { what, result: failure({ kind: 'invalid', fields: { pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.` } }) };
-    if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
-    if (!(await addPick(db, trialId, pick))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
-    return { what: pick.supersedes ? 'pick revised' : what, subjectId: pick.id, result: success(pick) };
+    if (early && pick.note.length < 3)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: {
+            pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.`,
+          },
+        }),
+      };
+    const off =
+      pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3
+        ? offTheBed(data.care.rules, data.care.acts, data.products, instantNow())[0]
+        : undefined;
+    if (off)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: {
+            pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.`,
+          },
+        }),
+      };
+    if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!(await addPick(db, trialId, pick)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return {
+      what: pick.supersedes ? 'pick revised' : what,
+      subjectId: pick.id,
+      result: success(pick),
+    };
   });
 }
 
 /** Waiting times that still run for a pick's unit, the longest first. */
-function waitingOn({ units, care, products }: TrialData, { unitId, pickedOn }: Pick): readonly TooEarly[] {
+function waitingOn(
+  { units, care, products }: TrialData,
+  { unitId, pickedOn }: Pick,
+): readonly TooEarly[] {
   const treatmentId = units.find(unit => unit.id === unitId)?.treatmentId;
-  const applied = care.acts.filter(act => !act.isSkipped).flatMap(act => {
-    if (act.unitIds !== null && !act.unitIds.includes(unitId)) return [];
-    const rule = care.rules.find(each => each.id === act.ruleId && (each.treatmentIds.length === 0 || each.treatmentIds.some(id => id === treatmentId)));
-    const product = products.find(each => each.id === rule?.material?.productId);
-    return product?.waitingDays ? [{ product: product.name, appliedOn: act.doneOn, waitingDays: product.waitingDays }] : [];
-  });
+  const applied = care.acts
+    .filter(act => !act.isSkipped)
+    .flatMap(act => {
+      if (act.unitIds !== null && !act.unitIds.includes(unitId)) return [];
+      const rule = care.rules.find(
+        each =>
+          each.id === act.ruleId &&
+          (each.treatmentIds.length === 0 || each.treatmentIds.some(id => id === treatmentId)),
+      );
+      const product = products.find(each => each.id === rule?.material?.productId);
+      return product?.waitingDays
+        ? [{ product: product.name, appliedOn: act.doneOn, waitingDays: product.waitingDays }]
+        : [];
+    });
   return tooEarly(applied, pickedOn);
 }
 
@@ -55,23 +103,40 @@ export function removePick(trialId: string, pickId: string): Promise<Result<Pick
     if (trouble) return { what, result: failure(trouble) };
     const standing = data.picks.find(pick => pick.id === pickId);
     if (!standing) return { what, result: failure({ kind: 'changed-meanwhile' }) };
-    const removal: Pick = { ...standing, id: PickId.parse(newId()), supersedes: standing.id, isRemoval: true, takenAt: instantNow() };
+    const removal: Pick = {
+      ...standing,
+      id: PickId.parse(newId()),
+      supersedes: standing.id,
+      isRemoval: true,
+      takenAt: instantNow(),
+    };
     await addPick(db, trialId, removal);
     return { what, subjectId: standing.id, result: success(removal) };
   });
 }
 
 /** Brings back what a revision changed or took out: a new revision with the older values. Undo, in short. */
-export function undoRevision(trialId: string, revisionId: string): Promise<Result<Pick, TrialTrouble>> {
+export function undoRevision(
+  trialId: string,
+  revisionId: string,
+): Promise<Result<Pick, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'undone';
     const trouble = entryTrouble(data.trial);
     if (trouble) return { what, result: failure(trouble) };
     const revision = await findPick(db, trialId, revisionId);
-    const before = revision?.supersedes ? await findPick(db, trialId, revision.supersedes) : undefined;
+    const before = revision?.supersedes
+      ? await findPick(db, trialId, revision.supersedes)
+      : undefined;
     if (!revision || !before) return { what, result: failure({ kind: 'changed-meanwhile' }) };
-    const restored: Pick = { ...before, id: PickId.parse(newId()), supersedes: revision.id, takenAt: instantNow() };
-    if (!(await addPick(db, trialId, restored))) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const restored: Pick = {
+      ...before,
+      id: PickId.parse(newId()),
+      supersedes: revision.id,
+      takenAt: instantNow(),
+    };
+    if (!(await addPick(db, trialId, restored)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
     return { what, subjectId: restored.id, result: success(restored) };
   });
 }

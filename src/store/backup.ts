@@ -16,8 +16,12 @@ export type BackupTrouble =
   | { readonly kind: 'stands-already'; readonly file: string };
 
 /** Writes a copy of everything into a new or empty folder, by SQLite itself, so that it may go on being written to meanwhile. */
-export async function backUpInto(db: Database, folder: string): Promise<Result<'written', BackupTrouble>> {
-  if (existsSync(folder) && (await readdir(folder)).length > 0) return failure({ kind: 'not-empty', folder });
+export async function backUpInto(
+  db: Database,
+  folder: string,
+): Promise<Result<'written', BackupTrouble>> {
+  if (existsSync(folder) && (await readdir(folder)).length > 0)
+    return failure({ kind: 'not-empty', folder });
   await mkdir(folder, { recursive: true });
   await db.raw('VACUUM INTO ?', [join(folder, COPY)]);
   const pictures = join(dirname(dataFile()), PICTURES);
@@ -31,7 +35,11 @@ export async function backUpInto(db: Database, folder: string): Promise<Result<'
  * @param mayReplace whether a data file may stand there already
  * @returns where what stood there lies now; null where nothing stood
  */
-export async function restoreFrom(folder: string, mayReplace: boolean, stamp: string): Promise<Result<string | null, BackupTrouble>> {
+export async function restoreFrom(
+  folder: string,
+  mayReplace: boolean,
+  stamp: string,
+): Promise<Result<string | null, BackupTrouble>> {
   const [copy, file] = [join(folder, COPY), dataFile()];
   if (!existsSync(copy)) return failure({ kind: 'no-backup', folder });
   const checked = checkDataFile(copy);
@@ -42,14 +50,17 @@ export async function restoreFrom(folder: string, mayReplace: boolean, stamp: st
   await mkdir(home, { recursive: true });
   // Written beside it first: a disk that runs full leaves what stood as it stood.
   await cp(copy, `${file}.coming`);
-  if (existsSync(join(folder, PICTURES))) await cp(join(folder, PICTURES), join(home, `${PICTURES}.coming`), { recursive: true });
+  if (existsSync(join(folder, PICTURES)))
+    await cp(join(folder, PICTURES), join(home, `${PICTURES}.coming`), { recursive: true });
   const aside = stands ? join(home, `before-restore-${stamp}`) : null;
   if (aside !== null) {
     await mkdir(aside, { recursive: true });
-    for (const name of [basename(file), `${basename(file)}-wal`, `${basename(file)}-shm`, PICTURES]) if (existsSync(join(home, name))) await rename(join(home, name), join(aside, name));
+    for (const name of [basename(file), `${basename(file)}-wal`, `${basename(file)}-shm`, PICTURES])
+      if (existsSync(join(home, name))) await rename(join(home, name), join(aside, name));
   }
   await rename(`${file}.coming`, file);
   await rm(join(home, PICTURES), { recursive: true, force: true });
-  if (existsSync(join(home, `${PICTURES}.coming`))) await rename(join(home, `${PICTURES}.coming`), join(home, PICTURES));
+  if (existsSync(join(home, `${PICTURES}.coming`)))
+    await rename(join(home, `${PICTURES}.coming`), join(home, PICTURES));
   return success(aside);
 }

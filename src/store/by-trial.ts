@@ -1,5 +1,7 @@
 /** Rows of several trials, each trial's by themselves, in their order. */
-export function byTrial<Row extends Readonly<Record<string, unknown>>>(rows: readonly Row[]): ReadonlyMap<string, readonly Row[]> {
+export function byTrial<Row extends Readonly<Record<string, unknown>>>(
+  rows: readonly Row[],
+): ReadonlyMap<string, readonly Row[]> {
   const groups = new Map<string, Row[]>();
   for (const row of rows) {
     const trialId = String(row.trialId);

@@ -11,29 +11,60 @@ type Row = Readonly<Record<string, unknown>>;
 const UnitIds = z.array(z.string()).nullable();
 const Plan = CarePlan.unwrap().omit({ acts: true });
 const PlanRow = z.object({ settings: z.string(), stages: z.string(), bottles: z.string() });
-const actOf = (row: unknown): CareAct => { const found = z.record(z.string(), z.unknown()).parse(row); return CareAct.parse({ ...found, isSkipped: Boolean(found.isSkipped), isRemoval: Boolean(found.isRemoval), unitIds: unitsOf(found.unitIds) }); };
-const unitsOf = (written: unknown): unknown => (typeof written === 'string' ? JSON.parse(written) : null);
+const actOf = (row: unknown): CareAct => {
+  const found = z.record(z.string(), z.unknown()).parse(row);
+  return CareAct.parse({
+    ...found,
+    isSkipped: Boolean(found.isSkipped),
+    isRemoval: Boolean(found.isRemoval),
+    unitIds: unitsOf(found.unitIds),
+  });
+};
+const unitsOf = (written: unknown): unknown =>
+  typeof written === 'string' ? JSON.parse(written) : null;
 
 /** A trial's care: settings, rules, stages, and the standing acts. */
 export async function carePlanOf(db: Database, trialId: string): Promise<CarePlan> {
   const plan = (await carePlansOf(db, [trialId])).get(trialId);
-  return plan ? { ...plan, acts: (await standingRows(db, 'careActs', trialId)).map(actOf) } : NO_CARE;
+  return plan
+    ? { ...plan, acts: (await standingRows(db, 'careActs', trialId)).map(actOf) }
+    : NO_CARE;
 }
 
 /** The care of many trials, by their ids, without what was done. */
-export async function carePlansOf(db: Database, trialIds: readonly string[]): Promise<ReadonlyMap<string, Omit<CarePlan, 'acts'>>> {
-  const rowsOf = async (table: string, order: readonly string[]): Promise<ReadonlyMap<string, readonly Row[]>> => {
-    const rows: readonly Row[] = await db(table).whereIn('trialId', [...trialIds]).orderBy([...order]);
+export async function carePlansOf(
+  db: Database,
+  trialIds: readonly string[],
+): Promise<ReadonlyMap<string, Omit<CarePlan, 'acts'>>> {
+  const rowsOf = async (
+    table: string,
+    order: readonly string[],
+  ): Promise<ReadonlyMap<string, readonly Row[]>> => {
+    const rows: readonly Row[] = await db(table)
+      .whereIn('trialId', [...trialIds])
+      .orderBy([...order]);
     return byTrial(rows);
   };
-  const [plans, rules] = [await rowsOf('carePlans', ['trialId']), await rowsOf('careRules', ['position', 'id'])];
-  return new Map(trialIds.map(trialId => {
-    const row = plans.get(trialId)?.[0];
-    const plan = row === undefined ? { settings: '{}', stages: '{}', bottles: '{}' } : PlanRow.parse(row);
-    return [trialId, Plan.parse({
-      settings: CareSettings.parse(JSON.parse(plan.settings)), stages: JSON.parse(plan.stages), bottles: JSON.parse(plan.bottles), rules: (rules.get(trialId) ?? []).map(rule => JSON.parse(String(rule.facts))),
-    })];
-  }));
+  const [plans, rules] = [
+    await rowsOf('carePlans', ['trialId']),
+    await rowsOf('careRules', ['position', 'id']),
+  ];
+  return new Map(
+    trialIds.map(trialId => {
+      const row = plans.get(trialId)?.[0];
+      const plan =
+        row === undefined ? { settings: '{}', stages: '{}', bottles: '{}' } : PlanRow.parse(row);
+      return [
+        trialId,
+        Plan.parse({
+          settings: CareSettings.parse(JSON.parse(plan.settings)),
+          stages: JSON.parse(plan.stages),
+          bottles: JSON.parse(plan.bottles),
+          rules: (rules.get(trialId) ?? []).map(rule => JSON.parse(String(rule.facts))),
+        }),
+      ];
+    }),
+  );
 }
 
 /**
@@ -42,27 +73,74 @@ export async function carePlansOf(db: Database, trialIds: readonly string[]): Pr
  *
  * @param since acts before this day are left out, but for `wholeRules`, whose next step counts from the last
  */
-export async function doneTasksOf(db: Database, trialIds: readonly string[], since: string, wholeRules: readonly string[]): Promise<ReadonlyMap<string, readonly TaskDone[]>> {
-  const standing = () => db('careActs').leftJoin('careActs as later', 'later.supersedes', 'careActs.id').where({ 'careActs.isRemoval': false }).whereNull('later.id')
-    .select('careActs.trialId', 'careActs.ruleId', 'careActs.nth', 'careActs.doneOn', 'careActs.isSkipped', 'careActs.unitIds');
+export async function doneTasksOf(
+  db: Database,
+  trialIds: readonly string[],
+  since: string,
+  wholeRules: readonly string[],
+): Promise<ReadonlyMap<string, readonly TaskDone[]>> {
+  const standing = () =>
+    db('careActs')
+      .leftJoin('careActs as later', 'later.supersedes', 'careActs.id')
+      .where({ 'careActs.isRemoval': false })
+      .whereNull('later.id')
+      .select(
+        'careActs.trialId',
+        'careActs.ruleId',
+        'careActs.nth',
+        'careActs.doneOn',
+        'careActs.isSkipped',
+        'careActs.unitIds',
+      );
   // Two questions rather than one “or”: each finds its own index.
-  const recent: readonly Row[] = await standing().whereIn('careActs.trialId', [...trialIds]).where('careActs.doneOn', '>=', since);
-  const counted: readonly Row[] = wholeRules.length === 0 ? [] : await standing().whereIn('careActs.ruleId', [...wholeRules]).where('careActs.doneOn', '<', since);
+  const recent: readonly Row[] = await standing()
+    .whereIn('careActs.trialId', [...trialIds])
+    .where('careActs.doneOn', '>=', since);
+  const counted: readonly Row[] =
+    wholeRules.length === 0
+      ? []
+      : await standing()
+          .whereIn('careActs.ruleId', [...wholeRules])
+          .where('careActs.doneOn', '<', since);
   const rows = [...recent, ...counted];
   const done = new Map<string, TaskDone[]>(trialIds.map(trialId => [trialId, []]));
-  for (const row of rows) done.get(String(row.trialId))?.push({ ruleId: String(row.ruleId), nth: Number(row.nth), on: String(row.doneOn), isSkipped: Boolean(row.isSkipped), unitIds: row.unitIds === null ? null : UnitIds.parse(unitsOf(row.unitIds)) });
+  for (const row of rows)
+    done.get(String(row.trialId))?.push({
+      ruleId: String(row.ruleId),
+      nth: Number(row.nth),
+      on: String(row.doneOn),
+      isSkipped: Boolean(row.isSkipped),
+      unitIds: row.unitIds === null ? null : UnitIds.parse(unitsOf(row.unitIds)),
+    });
   return done;
 }
 
 /** Puts down what of the plan has changed. */
-export async function changeCarePlan(db: Database, trialId: string, changes: Partial<Pick<CarePlan, 'settings' | 'stages' | 'bottles'>>): Promise<void> {
-  const rows = Object.fromEntries(Object.entries(changes).map(([name, value]) => [name, JSON.stringify(value)]));
-  await db('carePlans').insert({ trialId, ...rows }).onConflict('trialId').merge(Object.keys(rows));
+export async function changeCarePlan(
+  db: Database,
+  trialId: string,
+  changes: Partial<Pick<CarePlan, 'settings' | 'stages' | 'bottles'>>,
+): Promise<void> {
+  const rows = Object.fromEntries(
+    Object.entries(changes).map(([name, value]) => [name, JSON.stringify(value)]),
+  );
+  await db('carePlans')
+    .insert({ trialId, ...rows })
+    .onConflict('trialId')
+    .merge(Object.keys(rows));
 }
 
 /** Adds a rule at the end, or puts it in place of itself. */
-export async function putCareRule(db: Database, trialId: string, rule: CareRule, position: number): Promise<void> {
-  await db('careRules').insert({ id: rule.id, trialId, position, facts: JSON.stringify(rule) }).onConflict('id').merge(['facts']);
+export async function putCareRule(
+  db: Database,
+  trialId: string,
+  rule: CareRule,
+  position: number,
+): Promise<void> {
+  await db('careRules')
+    .insert({ id: rule.id, trialId, position, facts: JSON.stringify(rule) })
+    .onConflict('id')
+    .merge(['facts']);
 }
 
 export async function removeCareRule(db: Database, trialId: string, id: string): Promise<void> {

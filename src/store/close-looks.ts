@@ -11,14 +11,21 @@ export async function photosOf(db: Database, trialId: string): Promise<readonly 
   return rows.map(row => Photo.parse(row));
 }
 
-export async function findPhoto(db: Database, trialId: string, id: string): Promise<Photo | undefined> {
+export async function findPhoto(
+  db: Database,
+  trialId: string,
+  id: string,
+): Promise<Photo | undefined> {
   const row: Row | undefined = await db('photos').where({ id, trialId }).first();
   return row && Photo.parse(row);
 }
 
 /** Adds a picture. The same id sent twice changes nothing. */
 export async function addPhoto(db: Database, trialId: string, photo: Photo): Promise<void> {
-  await db('photos').insert({ ...photo, trialId }).onConflict('id').ignore();
+  await db('photos')
+    .insert({ ...photo, trialId })
+    .onConflict('id')
+    .ignore();
 }
 
 export async function removePhoto(db: Database, trialId: string, id: string): Promise<boolean> {
@@ -26,7 +33,12 @@ export async function removePhoto(db: Database, trialId: string, id: string): Pr
 }
 
 /** Says what the whole width of a picture measures. */
-export async function measurePhoto(db: Database, trialId: string, id: string, widthMm: number): Promise<boolean> {
+export async function measurePhoto(
+  db: Database,
+  trialId: string,
+  id: string,
+  widthMm: number,
+): Promise<boolean> {
   return (await db('photos').where({ id, trialId }).update({ widthMm })) > 0;
 }
 
@@ -36,8 +48,16 @@ export async function samplesOf(db: Database, trialId: string): Promise<readonly
   return rows.map(row => SoilSample.parse(row));
 }
 
-export async function addSamples(db: Database, trialId: string, samples: readonly SoilSample[]): Promise<void> {
-  await db.batchInsert('soil_samples', samples.map(sample => ({ ...sample, trialId })), 50);
+export async function addSamples(
+  db: Database,
+  trialId: string,
+  samples: readonly SoilSample[],
+): Promise<void> {
+  await db.batchInsert(
+    'soil_samples',
+    samples.map(sample => ({ ...sample, trialId })),
+    50,
+  );
 }
 
 /** A trial's tastings, the first first. */
@@ -51,6 +71,11 @@ export async function addTasting(db: Database, trialId: string, tasting: Tasting
 }
 
 /** Puts down how many found the odd cup, once. @returns whether it still stood open */
-export async function countTasting(db: Database, trialId: string, id: string, correct: number): Promise<boolean> {
+export async function countTasting(
+  db: Database,
+  trialId: string,
+  id: string,
+  correct: number,
+): Promise<boolean> {
   return (await db('tastings').where({ id, trialId, correct: null }).update({ correct })) > 0;
 }

@@ -3,14 +3,28 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { v7 } from 'uuid';
 import { GardenId } from '@/core/trial/ids';
-import { emptyPickFixture, leaveOutFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { TrialData } from '@/core/trial/trial-data';
+import {
+  emptyPickFixture,
+  leaveOutFixture,
+  pickFixture,
+  readingFixture,
+  trialFixture,
+} from '@/core/trial/trial-fixture';
 import { type Database, openDatabase } from './database';
 import { addAllEntries, addPick, standingPicks } from './entries';
 import { addGarden } from './gardens';
 import { migrationSource } from './migrations/migration-source';
 import { checkDataFile, migrate } from './open-safely';
-import { addTrial, findTrialData, lastDays, putLayout, putQuestion, readCounts, unitCounts } from './trials';
+import {
+  addTrial,
+  findTrialData,
+  lastDays,
+  putLayout,
+  putQuestion,
+  readCounts,
+  unitCounts,
+} from './trials';
 
 let folder = '';
 let file = '';
@@ -29,29 +43,67 @@ afterEach(async () => {
 });
 
 async function keep(data: TrialData): Promise<TrialData> {
-  await addGarden(db, { id: data.trial.gardenId, name: 'Cinder Row', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null });
+  await addGarden(db, {
+    id: data.trial.gardenId,
+    name: 'Cinder Row',
+    system: 'uk',
+    latitude: 51,
+    altitudeM: 50,
+    lastFrost: null,
+    firstFrost: null,
+  });
   await addTrial(db, data.trial);
   await putQuestion(db, data.trial.id, data);
-  if (data.layout) await putLayout(db, data.trial, { layout: data.layout, places: data.places, blocks: data.blocks, units: data.units });
+  if (data.layout)
+    await putLayout(db, data.trial, {
+      layout: data.layout,
+      places: data.places,
+      blocks: data.blocks,
+      units: data.units,
+    });
   await addAllEntries(db, data.trial.id, data);
   return data;
 }
 
 function fullTrial(): TrialData {
-  const trial = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 2, isBlind: true, seed: 4_294_967_295 });
+  const trial = trialFixture({
+    treatments: 3,
+    unitsEach: 4,
+    blockCount: 2,
+    isBlind: true,
+    seed: 4_294_967_295,
+  });
   const [a, b, c] = trial.units;
   const measure = trial.measures[0];
   if (!a || !b || !c || !measure) throw new Error('the fixture must have three units');
   return {
     ...trial,
-    picks: [pickFixture(a, { note: 'é ł 🌱 "quoted"', netG: 0.1 + 0.2 }), pickFixture(b, { grade: 'cull', cullReason: 'rot' }), emptyPickFixture(c, 'dead')],
-    readings: [readingFixture(a, measure, 12.5), readingFixture(b, measure, null, { outcome: 'not-looked' })], incidents: [leaveOutFixture(c)],
+    picks: [
+      pickFixture(a, { note: 'é ł 🌱 "quoted"', netG: 0.1 + 0.2 }),
+      pickFixture(b, { grade: 'cull', cullReason: 'rot' }),
+      emptyPickFixture(c, 'dead'),
+    ],
+    readings: [
+      readingFixture(a, measure, 12.5),
+      readingFixture(b, measure, null, { outcome: 'not-looked' }),
+    ],
+    incidents: [leaveOutFixture(c)],
   };
 }
 
 /** Ids order rows that were made within the same millisecond, so lists are compared as sets. */
 function sorted(data: TrialData | undefined): unknown {
-  return data && Object.fromEntries(Object.entries(data).map(([key, value]) => [key, Array.isArray(value) ? [...value].map(each => JSON.stringify(each, Object.keys(each).sort())).sort() : value]));
+  return (
+    data &&
+    Object.fromEntries(
+      Object.entries(data).map(([key, value]) => [
+        key,
+        Array.isArray(value)
+          ? [...value].map(each => JSON.stringify(each, Object.keys(each).sort())).sort()
+          : value,
+      ]),
+    )
+  );
 }
 
 test('a whole trial comes back as it went in, to the last bit', async () => {
@@ -68,7 +120,12 @@ test('counts go by standing entries', async () => {
   expect((await lastDays(db)).get(id)).toMatchObject({ day: '2026-07-01', units: 3 });
   const first = data.picks[0];
   if (!first) throw new Error('there must be a pick');
-  await addPick(db, id, { ...first, id: pickFixture(data.units[0] ?? fail()).id, supersedes: first.id, isRemoval: true });
+  await addPick(db, id, {
+    ...first,
+    id: pickFixture(data.units[0] ?? fail()).id,
+    supersedes: first.id,
+    isRemoval: true,
+  });
   expect((await readCounts(db)).get(id)).toBe(2);
   expect(await standingPicks(db, id)).toHaveLength(2);
 });
@@ -80,22 +137,37 @@ function fail(): never {
 test('an entry of an unknown unit is refused by the file itself', async () => {
   const data = await keep(fullTrial());
   const stranger = trialFixture().units[0] ?? fail();
-  await expect(addPick(db, data.trial.id, pickFixture(stranger))).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
+  await expect(addPick(db, data.trial.id, pickFixture(stranger))).rejects.toMatchObject({
+    code: 'SQLITE_CONSTRAINT_FOREIGNKEY',
+  });
 });
 
 test('a change that fails half way leaves nothing behind', async () => {
   const data = await keep(fullTrial());
   const half = db.transaction(async inner => {
     await addPick(inner, data.trial.id, pickFixture(data.units[5] ?? fail()));
-    await addGarden(inner, { id: data.trial.gardenId, name: 'the same again', system: 'uk', latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null });
+    await addGarden(inner, {
+      id: data.trial.gardenId,
+      name: 'the same again',
+      system: 'uk',
+      latitude: 51,
+      altitudeM: 50,
+      lastFrost: null,
+      firstFrost: null,
+    });
   });
   await expect(half).rejects.toMatchObject({ code: expect.stringMatching(/^SQLITE_CONSTRAINT/) });
   expect(await standingPicks(db, data.trial.id)).toHaveLength(3);
 });
 
 test('written data is safe from a crash: write-ahead log, full sync, foreign keys', async () => {
-  const pragma = async (name: string): Promise<unknown> => Object.values((await db.raw(`pragma ${name}`))[0] ?? {})[0];
-  expect([await pragma('journal_mode'), await pragma('synchronous'), await pragma('foreign_keys')]).toEqual(['wal', 2, 1]);
+  const pragma = async (name: string): Promise<unknown> =>
+    Object.values((await db.raw(`pragma ${name}`))[0] ?? {})[0];
+  expect([
+    await pragma('journal_mode'),
+    await pragma('synchronous'),
+    await pragma('foreign_keys'),
+  ]).toEqual(['wal', 2, 1]);
 });
 
 test('every migration can be taken back and made again on a filled file', async () => {
@@ -135,7 +207,11 @@ describe('before a file is opened', () => {
   });
 
   test('one made by a newer version is refused', async () => {
-    await db('knex_migrations').insert({ name: '29991231-from-the-future', batch: 9, migration_time: new Date().toISOString() });
+    await db('knex_migrations').insert({
+      name: '29991231-from-the-future',
+      batch: 9,
+      migration_time: new Date().toISOString(),
+    });
     expect(await migrate(db, file)).toEqual({ ok: false, trouble: { kind: 'newer', file } });
   });
 });
@@ -152,7 +228,13 @@ test('a file from before the last step is copied whole before it is brought forw
   const copies = readdirSync(dirname(file)).filter(name => name.includes('.before-'));
   expect(copies).toHaveLength(1);
   const copy = openDatabase(join(dirname(file), copies[0] ?? ''));
-  expect(await copy('trials').where({ id: data.trial.id }).first()).toMatchObject({ question: data.trial.question });
+  expect(await copy('trials').where({ id: data.trial.id }).first()).toMatchObject({
+    question: data.trial.question,
+  });
   await copy.destroy();
-  expect((await findTrialData(db, data.trial.id))?.trial).toMatchObject({ question: data.trial.question, rules: { end: 'date' }, pattern: null });
+  expect((await findTrialData(db, data.trial.id))?.trial).toMatchObject({
+    question: data.trial.question,
+    rules: { end: 'date' },
+    pattern: null,
+  });
 });

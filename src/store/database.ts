@@ -12,23 +12,35 @@ interface Connection {
 }
 
 // FULL, so that an answered write survives a power cut and not only a killed process.
-const PRAGMAS = ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', 'busy_timeout = 5000'];
+const PRAGMAS = [
+  'journal_mode = WAL',
+  'synchronous = FULL',
+  'foreign_keys = ON',
+  'busy_timeout = 5000',
+];
 
 /** Opens a data file, making its folder where there is none. Columns are snake_case in the file, camelCase here. */
 export function openDatabase(filename: string): Database {
   mkdirSync(dirname(filename), { recursive: true });
   return knex({
-    client: 'better-sqlite3', connection: { filename }, useNullAsDefault: true,
+    client: 'better-sqlite3',
+    connection: { filename },
+    useNullAsDefault: true,
     pool: {
-      min: 1, max: 1,
-      afterCreate(connection: Connection, done: (error: Error | null, connection: Connection) => void) {
+      min: 1,
+      max: 1,
+      afterCreate(
+        connection: Connection,
+        done: (error: Error | null, connection: Connection) => void,
+      ) {
         for (const pragma of PRAGMAS) connection.pragma(pragma);
         done(null, connection);
       },
     },
     migrations: { migrationSource },
     wrapIdentifier: (name, original) => original(snakeCase(name)),
-    postProcessResponse: (response: unknown) => (Array.isArray(response) ? response.map(camelKeys) : camelKeys(response)),
+    postProcessResponse: (response: unknown) =>
+      Array.isArray(response) ? response.map(camelKeys) : camelKeys(response),
   });
 }
 
@@ -65,7 +77,9 @@ export function isClash(error: unknown): boolean {
 
 function snakeCase(name: string): string {
   // Knex wraps a missing constraint name too.
-  return !name || name.startsWith('knex_') ? name : name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`);
+  return !name || name.startsWith('knex_')
+    ? name
+    : name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`);
 }
 
 function camelKeys(row: unknown): unknown {

@@ -5,16 +5,22 @@ import { addEntry, historyRows, standingRows } from './revisions';
 
 // SQLite gives booleans back as 0 and 1.
 const withBooleans = (row: unknown, ...names: readonly string[]): unknown =>
-  (typeof row === 'object' && row !== null ? { ...row, ...Object.fromEntries(names.map(name => [name, Boolean(Reflect.get(row, name))])) } : row);
+  typeof row === 'object' && row !== null
+    ? { ...row, ...Object.fromEntries(names.map(name => [name, Boolean(Reflect.get(row, name))])) }
+    : row;
 
 const pickOf = (row: unknown): Pick => PickSchema.parse(withBooleans(row, 'isRemoval'));
-const incidentOf = (row: unknown): Incident => IncidentSchema.parse(withBooleans(row, 'isRemoval', 'afterKeyOpened'));
+const incidentOf = (row: unknown): Incident =>
+  IncidentSchema.parse(withBooleans(row, 'isRemoval', 'afterKeyOpened'));
 
 export async function standingPicks(db: Database, trialId: string): Promise<readonly Pick[]> {
   return (await standingRows(db, 'picks', trialId)).map(pickOf);
 }
 
-export async function standingIncidents(db: Database, trialId: string): Promise<readonly Incident[]> {
+export async function standingIncidents(
+  db: Database,
+  trialId: string,
+): Promise<readonly Incident[]> {
   return (await standingRows(db, 'incidents', trialId)).map(incidentOf);
 }
 
@@ -23,7 +29,11 @@ export async function pickHistory(db: Database, unitId: string): Promise<readonl
   return (await historyRows(db, 'picks', unitId)).map(pickOf);
 }
 
-export async function findPick(db: Database, trialId: string, id: string): Promise<Pick | undefined> {
+export async function findPick(
+  db: Database,
+  trialId: string,
+  id: string,
+): Promise<Pick | undefined> {
   const row: unknown = await db('picks').where({ id, trialId }).first();
   return row === undefined ? undefined : pickOf(row);
 }
@@ -39,8 +49,17 @@ export function addIncident(db: Database, trialId: string, incident: Incident): 
 }
 
 /** A whole trial's entries at once, as a demo or a file brings them. SQLite takes only so many values a statement. */
-export async function addAllEntries(db: Database, trialId: string, entries: { readonly picks: readonly Pick[]; readonly readings: readonly Reading[]; readonly incidents: readonly Incident[] }): Promise<void> {
-  const rowsOf = (of: readonly object[]): Record<string, unknown>[] => of.map(entry => ({ ...entry, trialId }));
+export async function addAllEntries(
+  db: Database,
+  trialId: string,
+  entries: {
+    readonly picks: readonly Pick[];
+    readonly readings: readonly Reading[];
+    readonly incidents: readonly Incident[];
+  },
+): Promise<void> {
+  const rowsOf = (of: readonly object[]): Record<string, unknown>[] =>
+    of.map(entry => ({ ...entry, trialId }));
   await db.batchInsert('picks', rowsOf(entries.picks), 50);
   await db.batchInsert('readings', rowsOf(entries.readings), 50);
   await db.batchInsert('incidents', rowsOf(entries.incidents), 50);

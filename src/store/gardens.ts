@@ -6,7 +6,17 @@ import type { Database } from './database';
 export const MonthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/);
 
 /** Where trials stand, and whose pints and spelling are meant. */
-export const Garden = z.object({ id: GardenId, name: z.string(), system: z.enum(['uk', 'us']), /** Degrees, north above zero; metres. */ latitude: z.number().min(-90).max(90).default(51), altitudeM: z.number().min(-500).max(9000).default(50), /** Usual frosts, month and day. */ lastFrost: MonthDay.nullable().default(null), firstFrost: MonthDay.nullable().default(null) }).readonly();
+export const Garden = z
+  .object({
+    id: GardenId,
+    name: z.string(),
+    system: z.enum(['uk', 'us']),
+    /** Degrees, north above zero; metres. */ latitude: z.number().min(-90).max(90).default(51),
+    altitudeM: z.number().min(-500).max(9000).default(50),
+    /** Usual frosts, month and day. */ lastFrost: MonthDay.nullable().default(null),
+    firstFrost: MonthDay.nullable().default(null),
+  })
+  .readonly();
 export type Garden = z.infer<typeof Garden>;
 
 export async function firstGarden(db: Database): Promise<Garden | undefined> {
@@ -19,5 +29,12 @@ export async function addGarden(db: Database, garden: Garden): Promise<void> {
 }
 
 export async function changeGarden(db: Database, garden: Garden): Promise<void> {
-  await db('gardens').where({ id: garden.id }).update({ name: garden.name, system: garden.system, latitude: garden.latitude, altitudeM: garden.altitudeM, lastFrost: garden.lastFrost, firstFrost: garden.firstFrost });
+  await db('gardens').where({ id: garden.id }).update({
+    name: garden.name,
+    system: garden.system,
+    latitude: garden.latitude,
+    altitudeM: garden.altitudeM,
+    lastFrost: garden.lastFrost,
+    firstFrost: garden.firstFrost,
+  });
 }

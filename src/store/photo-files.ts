@@ -11,7 +11,12 @@ function pathOf(trialId: string, photoId: string, size: PhotoSize): string {
 }
 
 /** Writes a picture, whole or not at all. */
-export async function keepPhotoFile(trialId: string, photoId: string, size: PhotoSize, jpeg: Uint8Array): Promise<void> {
+export async function keepPhotoFile(
+  trialId: string,
+  photoId: string,
+  size: PhotoSize,
+  jpeg: Uint8Array,
+): Promise<void> {
   const path = pathOf(trialId, photoId, size);
   await mkdir(dirname(path), { recursive: true });
   await writeFile(`${path}.part`, jpeg);
@@ -19,7 +24,11 @@ export async function keepPhotoFile(trialId: string, photoId: string, size: Phot
 }
 
 /** @returns undefined where the file is gone */
-export async function readPhotoFile(trialId: string, photoId: string, size: PhotoSize): Promise<Uint8Array<ArrayBuffer> | undefined> {
+export async function readPhotoFile(
+  trialId: string,
+  photoId: string,
+  size: PhotoSize,
+): Promise<Uint8Array<ArrayBuffer> | undefined> {
   try {
     return new Uint8Array(await readFile(pathOf(trialId, photoId, size)));
   } catch (error) {
@@ -29,5 +38,6 @@ export async function readPhotoFile(trialId: string, photoId: string, size: Phot
 }
 
 export async function removePhotoFiles(trialId: string, photoId: string): Promise<void> {
-  for (const size of ['large', 'small'] as const) await rm(pathOf(trialId, photoId, size), { force: true });
+  for (const size of ['large', 'small'] as const)
+    await rm(pathOf(trialId, photoId, size), { force: true });
 }

@@ -5,13 +5,22 @@ type Row = Readonly<Record<string, unknown>>;
 
 /** What was predicted of a trial, in the order in which it was sealed. */
 export async function predictionsOf(db: Database, trialId: string): Promise<readonly Prediction[]> {
-  const rows: readonly Row[] = await db('predictions').where({ trialId }).orderBy(['sealedAt', 'id']);
+  const rows: readonly Row[] = await db('predictions')
+    .where({ trialId })
+    .orderBy(['sealedAt', 'id']);
   return rows.map(row => Prediction.parse(row));
 }
 
 /** Adds a prediction. The same id sent twice changes nothing. */
-export async function addPrediction(db: Database, trialId: string, prediction: Prediction): Promise<void> {
-  await db('predictions').insert({ ...prediction, trialId }).onConflict('id').ignore();
+export async function addPrediction(
+  db: Database,
+  trialId: string,
+  prediction: Prediction,
+): Promise<void> {
+  await db('predictions')
+    .insert({ ...prediction, trialId })
+    .onConflict('id')
+    .ignore();
 }
 
 /** How a trial's plan was changed after its lock, oldest first. */
@@ -20,7 +29,11 @@ export async function amendmentsOf(db: Database, trialId: string): Promise<reado
   return rows.map(row => Amendment.parse({ ...row, afterKeyOpened: Boolean(row.afterKeyOpened) }));
 }
 
-export async function addAmendment(db: Database, trialId: string, amendment: Amendment): Promise<void> {
+export async function addAmendment(
+  db: Database,
+  trialId: string,
+  amendment: Amendment,
+): Promise<void> {
   await db('amendments').insert({ ...amendment, trialId });
 }
 
@@ -35,9 +48,17 @@ export async function addRegret(db: Database, trialId: string, regret: Regret): 
 }
 
 /** All that was ever predicted of which treatment does best, by trial. */
-export async function guessesByTrial(db: Database): Promise<ReadonlyMap<string, readonly Prediction[]>> {
-  const rows: readonly Row[] = await db('predictions').where({ about: '' }).orderBy(['sealedAt', 'id']);
+export async function guessesByTrial(
+  db: Database,
+): Promise<ReadonlyMap<string, readonly Prediction[]>> {
+  const rows: readonly Row[] = await db('predictions')
+    .where({ about: '' })
+    .orderBy(['sealedAt', 'id']);
   const found = new Map<string, Prediction[]>();
-  for (const row of rows) found.set(String(row.trialId), [...(found.get(String(row.trialId)) ?? []), Prediction.parse(row)]);
+  for (const row of rows)
+    found.set(String(row.trialId), [
+      ...(found.get(String(row.trialId)) ?? []),
+      Prediction.parse(row),
+    ]);
   return found;
 }

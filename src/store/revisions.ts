@@ -7,7 +7,12 @@ type EntryTable = 'picks' | 'readings' | 'incidents' | 'careActs';
  *
  * @param only what else a row must hold, by column
  */
-export function standingRows(db: Database, table: EntryTable, trialId: string | readonly string[], only: Readonly<Record<string, readonly string[]>> = {}): Promise<readonly unknown[]> {
+export function standingRows(
+  db: Database,
+  table: EntryTable,
+  trialId: string | readonly string[],
+  only: Readonly<Record<string, readonly string[]>> = {},
+): Promise<readonly unknown[]> {
   const named = db(table)
     .leftJoin(`${table} as later`, 'later.supersedes', `${table}.id`)
     .whereIn(`${table}.trialId`, [trialId].flat())
@@ -18,16 +23,30 @@ export function standingRows(db: Database, table: EntryTable, trialId: string | 
 }
 
 /** Every revision of one unit's entries, removed and superseded ones too, newest first. */
-export function historyRows(db: Database, table: EntryTable, unitId: string): Promise<readonly unknown[]> {
+export function historyRows(
+  db: Database,
+  table: EntryTable,
+  unitId: string,
+): Promise<readonly unknown[]> {
   return Promise.resolve(db(table).where({ unitId }).orderBy('id', 'desc'));
 }
 
 /** Adds an entry or a revision. The same id sent twice changes nothing. `false`: what it supersedes was revised meanwhile. */
-export async function addEntry(db: Database, table: EntryTable, trialId: string, entry: { readonly id: string; readonly supersedes: string | null }): Promise<boolean> {
+export async function addEntry(
+  db: Database,
+  table: EntryTable,
+  trialId: string,
+  entry: { readonly id: string; readonly supersedes: string | null },
+): Promise<boolean> {
   if (entry.supersedes !== null) {
-    const later: { id: string } | undefined = await db(table).where({ supersedes: entry.supersedes }).first('id');
+    const later: { id: string } | undefined = await db(table)
+      .where({ supersedes: entry.supersedes })
+      .first('id');
     if (later) return later.id === entry.id;
   }
-  await db(table).insert({ ...entry, trialId }).onConflict('id').ignore();
+  await db(table)
+    .insert({ ...entry, trialId })
+    .onConflict('id')
+    .ignore();
   return true;
 }

@@ -2,25 +2,39 @@ import { z } from 'zod';
 import type { Database } from './database';
 
 /** A verdict as it stood when its trial was closed. `input` and `judgement` are the core's own objects. */
-export const FrozenVerdict = z.object({
-  trialId: z.string(), closedAt: z.string(), measureId: z.string(), input: z.string(), judgement: z.string(),
-}).readonly();
+export const FrozenVerdict = z
+  .object({
+    trialId: z.string(),
+    closedAt: z.string(),
+    measureId: z.string(),
+    input: z.string(),
+    judgement: z.string(),
+  })
+  .readonly();
 export type FrozenVerdict = z.infer<typeof FrozenVerdict>;
 
 export async function freezeVerdict(db: Database, verdict: FrozenVerdict): Promise<void> {
   await db('verdicts').insert({ ...verdict });
 }
 
-export async function findFrozenVerdict(db: Database, trialId: string): Promise<FrozenVerdict | undefined> {
+export async function findFrozenVerdict(
+  db: Database,
+  trialId: string,
+): Promise<FrozenVerdict | undefined> {
   const row: unknown = await db('verdicts').where({ trialId }).first();
   return row === undefined ? undefined : FrozenVerdict.parse(row);
 }
 
 const Sentences = z.object({ headline: z.string(), detail: z.string() });
-const Calls = z.object({ contrasts: z.array(z.object({ treatment: z.string(), call: z.string() })).readonly() });
+const Calls = z.object({
+  contrasts: z.array(z.object({ treatment: z.string(), call: z.string() })).readonly(),
+});
 
 /** What a frozen verdict said, in short: judged by its mean its sentences stand under `verdict`, by its kind on top. */
-const FrozenWords = z.union([Calls.extend({ verdict: Sentences }), Calls.extend(Sentences.shape).transform(({ contrasts, ...verdict }) => ({ contrasts, verdict }))]);
+const FrozenWords = z.union([
+  Calls.extend({ verdict: Sentences }),
+  Calls.extend(Sentences.shape).transform(({ contrasts, ...verdict }) => ({ contrasts, verdict })),
+]);
 export type FrozenWords = z.infer<typeof FrozenWords> & { readonly closedAt: string };
 
 export async function frozenWords(db: Database, trialId: string): Promise<FrozenWords | undefined> {
@@ -31,20 +45,54 @@ export async function frozenWords(db: Database, trialId: string): Promise<Frozen
 /** The one sentence of every closed trial, by trial. */
 export async function frozenHeadlines(db: Database): Promise<ReadonlyMap<string, string>> {
   const rows: readonly unknown[] = await db('verdicts');
-  return new Map(rows.map(row => FrozenVerdict.parse(row)).map(row => [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline]));
+  return new Map(
+    rows
+      .map(row => FrozenVerdict.parse(row))
+      .map(row => [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline]),
+  );
 }
 
 /** The judgements of closed trials whose main measure is made this way, and is the same of the library where it is read, as JSON. */
-export async function frozenJudgements(db: Database, summary: string, kindKey: string | null): Promise<readonly string[]> {
-  const rows: readonly unknown[] = await db('verdicts').join('measures', 'measures.id', 'verdicts.measureId').where({ 'measures.summary': summary, 'measures.kindKey': kindKey })
-    .orderBy('verdicts.closedAt').select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.measureId', 'verdicts.input', 'verdicts.judgement');
+export async function frozenJudgements(
+  db: Database,
+  summary: string,
+  kindKey: string | null,
+): Promise<readonly string[]> {
+  const rows: readonly unknown[] = await db('verdicts')
+    .join('measures', 'measures.id', 'verdicts.measureId')
+    .where({ 'measures.summary': summary, 'measures.kindKey': kindKey })
+    .orderBy('verdicts.closedAt')
+    .select(
+      'verdicts.trialId',
+      'verdicts.closedAt',
+      'verdicts.measureId',
+      'verdicts.input',
+      'verdicts.judgement',
+    );
   return rows.map(row => FrozenVerdict.parse(row).judgement);
 }
 
 /** Every frozen judgement with its trial's question, as JSON. */
-export async function frozenTrials(db: Database): Promise<readonly { readonly trialId: string; readonly closedAt: string; readonly question: string; readonly judgement: string }[]> {
-  const rows: readonly unknown[] = await db('verdicts').join('trials', 'trials.id', 'verdicts.trialId').orderBy('verdicts.closedAt').select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.judgement', 'trials.question');
+export async function frozenTrials(db: Database): Promise<
+  readonly {
+    readonly trialId: string;
+    readonly closedAt: string;
+    readonly question: string;
+    readonly judgement: string;
+  }[]
+> {
+  const rows: readonly unknown[] = await db('verdicts')
+    .join('trials', 'trials.id', 'verdicts.trialId')
+    .orderBy('verdicts.closedAt')
+    .select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.judgement', 'trials.question');
   return rows.map(row => FrozenTrial.parse(row));
 }
 
-const FrozenTrial = z.object({ trialId: z.string(), closedAt: z.string(), question: z.string(), judgement: z.string() }).readonly();
+const FrozenTrial = z
+  .object({
+    trialId: z.string(),
+    closedAt: z.string(),
+    question: z.string(),
+    judgement: z.string(),
+  })
+  .readonly();

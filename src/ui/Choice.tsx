@@ -9,26 +9,50 @@ interface ChoiceProps<Value extends string> {
   readonly name: string;
   readonly value: Value;
   readonly onChange: (value: Value) => void;
-  readonly options: readonly { readonly value: Value; readonly label: ReactNode; readonly hint?: ReactNode }[];
+  readonly options: readonly {
+    readonly value: Value;
+    readonly label: ReactNode;
+    readonly hint?: ReactNode;
+  }[];
   readonly trouble?: string | undefined;
   readonly isReadOnly?: boolean;
   readonly direction?: 'row' | 'column';
 }
 
 /** One of a few: all of them are seen at once. */
-export function Choice<Value extends string>({ label, name, value, onChange, options, trouble, isReadOnly, direction = 'column' }: ChoiceProps<Value>) {
+export function Choice<Value extends string>({
+  label,
+  name,
+  value,
+  onChange,
+  options,
+  trouble,
+  isReadOnly,
+  direction = 'column',
+}: ChoiceProps<Value>) {
   const choose = (chosen: string): void => {
     const option = options.find(candidate => candidate.value === chosen);
     if (option) onChange(option.value);
   };
   return (
-    <Group name={name} value={value} onChange={choose} isInvalid={trouble !== undefined} isReadOnly={isReadOnly ?? false} data-direction={direction} validationBehavior="aria">
+    <Group
+      name={name}
+      value={value}
+      onChange={choose}
+      isInvalid={trouble !== undefined}
+      isReadOnly={isReadOnly ?? false}
+      data-direction={direction}
+      validationBehavior="aria"
+    >
       <Label>{label}</Label>
       <div>
         {options.map(option => (
           <Option key={option.value} value={option.value}>
             <i aria-hidden />
-            <span><span>{option.label}</span>{option.hint && <small>{option.hint}</small>}</span>
+            <span>
+              <span>{option.label}</span>
+              {option.hint && <small>{option.hint}</small>}
+            </span>
           </Option>
         ))}
       </div>

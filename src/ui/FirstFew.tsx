@@ -18,7 +18,11 @@ export function FirstFew<Item>({ of, first, children }: FirstFewProps<Item>) {
   return (
     <>
       {children(shown)}
-      {shown.length < of.length && <Acts><Button onPress={() => setAll(true)}>Show {of.length - shown.length} more</Button></Acts>}
+      {shown.length < of.length && (
+        <Acts>
+          <Button onPress={() => setAll(true)}>Show {of.length - shown.length} more</Button>
+        </Acts>
+      )}
     </>
   );
 }

@@ -2,12 +2,29 @@ import { act, render, screen } from '@testing-library/react';
 import { Later } from './Later';
 
 describe('parts further down a page', () => {
-  beforeEach(() => { jest.useFakeTimers(); });
-  afterEach(() => { jest.useRealTimers(); });
-  const turn = (): void => act(() => { jest.advanceTimersByTime(1); });
+  beforeEach(() => {
+    jest.useFakeTimers();
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+  });
+  const turn = (): void =>
+    act(() => {
+      jest.advanceTimersByTime(1);
+    });
 
   test('are built one after another, in their order', () => {
-    render(<><p>the verdict</p><Later><p>first</p></Later><Later><p>second</p></Later></>);
+    render(
+      <>
+        <p>the verdict</p>
+        <Later>
+          <p>first</p>
+        </Later>
+        <Later>
+          <p>second</p>
+        </Later>
+      </>,
+    );
     expect(screen.getByText('the verdict')).toBeVisible();
     expect(screen.queryByText('first')).toBeNull();
     turn();
@@ -18,19 +35,49 @@ describe('parts further down a page', () => {
   });
 
   test('that are gone before their turn keep nobody waiting', () => {
-    const { rerender } = render(<><Later key="a"><p>gone</p></Later><Later key="b"><p>stays</p></Later></>);
-    rerender(<Later key="b"><p>stays</p></Later>);
+    const { rerender } = render(
+      <>
+        <Later key="a">
+          <p>gone</p>
+        </Later>
+        <Later key="b">
+          <p>stays</p>
+        </Later>
+      </>,
+    );
+    rerender(
+      <Later key="b">
+        <p>stays</p>
+      </Later>,
+    );
     turn();
     expect(screen.getByText('stays')).toBeVisible();
-    rerender(<><Later key="b"><p>stays</p></Later><Later key="c"><p>comes</p></Later></>);
+    rerender(
+      <>
+        <Later key="b">
+          <p>stays</p>
+        </Later>
+        <Later key="c">
+          <p>comes</p>
+        </Later>
+      </>,
+    );
     turn();
     expect(screen.getByText('comes')).toBeVisible();
   });
 
   test('once built stay, with what is new in them', () => {
-    const { rerender } = render(<Later><p>old</p></Later>);
+    const { rerender } = render(
+      <Later>
+        <p>old</p>
+      </Later>,
+    );
     turn();
-    rerender(<Later><p>new</p></Later>);
+    rerender(
+      <Later>
+        <p>new</p>
+      </Later>,
+    );
     expect(screen.getByText('new')).toBeVisible();
   });
 
@@ -38,7 +85,11 @@ describe('parts further down a page', () => {
     const idle = jest.fn();
     Object.assign(globalThis, { requestIdleCallback: idle });
     try {
-      render(<Later><p>idle</p></Later>);
+      render(
+        <Later>
+          <p>idle</p>
+        </Later>,
+      );
       expect(idle).toHaveBeenCalledWith(expect.any(Function), { timeout: 200 });
       expect(screen.queryByText('idle')).toBeNull();
       act(() => idle.mock.calls[0][0]());

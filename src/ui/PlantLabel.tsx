@@ -31,8 +31,21 @@ export function hueOf(index: number): string {
 export function PlantLabel({ look, x, y, width = WIDTH }: PlantLabelProps) {
   const patternId = useId();
   return (
-    <svg x={x} y={y} width={width} height={(width * HEIGHT) / WIDTH} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden focusable="false" style={{ flex: 'none', overflow: 'visible' }}>
-      {look ? <Front look={look} patternId={patternId} /> : <path d={STAKE} fill="var(--slate-deep)" stroke="var(--rule-strong)" strokeWidth="1.5" />}
+    <svg
+      x={x}
+      y={y}
+      width={width}
+      height={(width * HEIGHT) / WIDTH}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      aria-hidden
+      focusable="false"
+      style={{ flex: 'none', overflow: 'visible' }}
+    >
+      {look ? (
+        <Front look={look} patternId={patternId} />
+      ) : (
+        <path d={STAKE} fill="var(--slate-deep)" stroke="var(--rule-strong)" strokeWidth="1.5" />
+      )}
     </svg>
   );
 }
@@ -42,10 +55,33 @@ function Front({ look, patternId }: { readonly look: LabelLook; readonly pattern
   const isPlain = look.index <= 0;
   return (
     <>
-      {!isPlain && <defs><pattern id={patternId} width="8" height="8" patternUnits="userSpaceOnUse"><rect width="8" height="8" fill="var(--plate)" /><g stroke={hue} fill="none" strokeWidth="2">{PATTERNS[look.index % 8]}</g></pattern></defs>}
-      <path d={STAKE} fill={look.index < 0 ? 'var(--plate)' : isPlain ? hue : `url(#${patternId})`} stroke={hue} strokeWidth="1.8" />
+      {!isPlain && (
+        <defs>
+          <pattern id={patternId} width="8" height="8" patternUnits="userSpaceOnUse">
+            <rect width="8" height="8" fill="var(--plate)" />
+            <g stroke={hue} fill="none" strokeWidth="2">
+              {PATTERNS[look.index % 8]}
+            </g>
+          </pattern>
+        </defs>
+      )}
+      <path
+        d={STAKE}
+        fill={look.index < 0 ? 'var(--plate)' : isPlain ? hue : `url(#${patternId})`}
+        stroke={hue}
+        strokeWidth="1.8"
+      />
       {!isPlain && <circle cx={WIDTH / 2} cy="11" r="8.5" fill="var(--plate)" />}
-      <text x={WIDTH / 2} y="16" textAnchor="middle" fontSize="14" fontWeight="750" fill={look.index === 0 ? 'var(--plate)' : hue}>{look.letter}</text>
+      <text
+        x={WIDTH / 2}
+        y="16"
+        textAnchor="middle"
+        fontSize="14"
+        fontWeight="750"
+        fill={look.index === 0 ? 'var(--plate)' : hue}
+      >
+        {look.letter}
+      </text>
     </>
   );
 }

@@ -14,16 +14,36 @@ interface SelectProps<Value extends string> {
 }
 
 /** One of many, where all of them at once would fill the page: the system's own list, made for fingers and screen readers. */
-export function Select<Value extends string>({ label, name, value, onChange, options, trouble, isReadOnly }: SelectProps<Value>) {
+export function Select<Value extends string>({
+  label,
+  name,
+  value,
+  onChange,
+  options,
+  trouble,
+  isReadOnly,
+}: SelectProps<Value>) {
   const id = useId();
   return (
     <Field data-invalid={trouble !== undefined || undefined}>
       <label htmlFor={id}>{label}</label>
       <select
-        id={id} name={name} value={value} disabled={isReadOnly} aria-invalid={trouble !== undefined} aria-describedby={trouble === undefined ? undefined : `${id}-trouble`}
-        onChange={event => { const option = options.find(each => each.value === event.target.value); if (option) onChange(option.value); }}
+        id={id}
+        name={name}
+        value={value}
+        disabled={isReadOnly}
+        aria-invalid={trouble !== undefined}
+        aria-describedby={trouble === undefined ? undefined : `${id}-trouble`}
+        onChange={event => {
+          const option = options.find(each => each.value === event.target.value);
+          if (option) onChange(option.value);
+        }}
       >
-        {options.map(option => <option key={option.value} value={option.value}>{option.label}</option>)}
+        {options.map(option => (
+          <option key={option.value} value={option.value}>
+            {option.label}
+          </option>
+        ))}
       </select>
       {trouble !== undefined && <b id={`${id}-trouble`}>{trouble}</b>}
     </Field>

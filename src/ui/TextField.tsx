@@ -1,7 +1,14 @@
 'use client';
 
 import type { HTMLAttributes, ReactNode, Ref } from 'react';
-import { FieldError, Input, Label, Text, TextArea, TextField as AriaTextField } from 'react-aria-components';
+import {
+  TextField as AriaTextField,
+  FieldError,
+  Input,
+  Label,
+  Text,
+  TextArea,
+} from 'react-aria-components';
 import { styled } from 'styled-components';
 
 interface TextFieldProps {
@@ -25,12 +32,47 @@ interface TextFieldProps {
 const MOST_ROWS = 10; // a long text shows its lines, a very long one scrolls
 
 /** A labelled line to write on; what is wrong with it stands right under it, and what was typed stays. */
-export function TextField({ label, name, value, onChange, trouble, hint, type = 'text', inputMode, isLong, isBig, placeholder, isReadOnly, inputRef, hidesLabel }: TextFieldProps) {
+export function TextField({
+  label,
+  name,
+  value,
+  onChange,
+  trouble,
+  hint,
+  type = 'text',
+  inputMode,
+  isLong,
+  isBig,
+  placeholder,
+  isReadOnly,
+  inputRef,
+  hidesLabel,
+}: TextFieldProps) {
   return (
-    <Field name={name} value={value} onChange={onChange} isInvalid={trouble !== undefined} isReadOnly={isReadOnly ?? false} type={type} validationBehavior="aria" data-hides-label={hidesLabel || undefined}>
+    <Field
+      name={name}
+      value={value}
+      onChange={onChange}
+      isInvalid={trouble !== undefined}
+      isReadOnly={isReadOnly ?? false}
+      type={type}
+      validationBehavior="aria"
+      data-hides-label={hidesLabel || undefined}
+    >
       <Label>{label}</Label>
-      {isLong ? <TextArea rows={Math.min(MOST_ROWS, Math.max(2, value.split('\n').length))} placeholder={placeholder} /> : (
-        <Input ref={inputRef} inputMode={inputMode} autoComplete="off" placeholder={placeholder} data-big={isBig || undefined} />
+      {isLong ? (
+        <TextArea
+          rows={Math.min(MOST_ROWS, Math.max(2, value.split('\n').length))}
+          placeholder={placeholder}
+        />
+      ) : (
+        <Input
+          ref={inputRef}
+          inputMode={inputMode}
+          autoComplete="off"
+          placeholder={placeholder}
+          data-big={isBig || undefined}
+        />
       )}
       {hint && <Text slot="description">{hint}</Text>}
       <FieldError>{trouble}</FieldError>

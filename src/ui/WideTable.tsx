@@ -4,9 +4,17 @@ import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 
 /** A table that may be wider than its place: it scrolls by itself, by keys too. */
-export function WideTable({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+export function WideTable({
+  label,
+  children,
+}: {
+  readonly label: string;
+  readonly children: ReactNode;
+}) {
   return (
-    <Scroller role="region" aria-label={label} tabIndex={0}><table>{children}</table></Scroller>
+    <Scroller role="region" aria-label={label} tabIndex={0}>
+      <table>{children}</table>
+    </Scroller>
   );
 }
 

@@ -7,19 +7,46 @@ import { useDraft } from './use-draft';
 
 function HeldField() {
   const [value, setValue] = useState('');
-  return <TextField label="On the scale" name="gross" value={value} onChange={setValue} trouble={value === 'heavy' ? '“heavy” is not a weight.' : undefined} hint="with its unit" />;
+  return (
+    <TextField
+      label="On the scale"
+      name="gross"
+      value={value}
+      onChange={setValue}
+      trouble={value === 'heavy' ? '“heavy” is not a weight.' : undefined}
+      hint="with its unit"
+    />
+  );
 }
 
 function HeldChoice() {
   const [value, setValue] = useState<'sound' | 'cull'>('sound');
-  return <Choice label="Grade" name="grade" value={value} onChange={setValue} options={[{ value: 'sound', label: 'sound' }, { value: 'cull', label: 'cull', hint: 'rot, split, eaten' }]} />;
+  return (
+    <Choice
+      label="Grade"
+      name="grade"
+      value={value}
+      onChange={setValue}
+      options={[
+        { value: 'sound', label: 'sound' },
+        { value: 'cull', label: 'cull', hint: 'rot, split, eaten' },
+      ]}
+    />
+  );
 }
 
 const isWords = (stored: unknown): stored is string => typeof stored === 'string';
 
 function HeldDraft() {
   const [words, keep, forget] = useDraft('test-draft', 'nothing yet', isWords);
-  return <><input aria-label="words" value={words} onChange={event => keep(event.target.value)} /><button type="button" onClick={forget}>forget</button></>;
+  return (
+    <>
+      <input aria-label="words" value={words} onChange={event => keep(event.target.value)} />
+      <button type="button" onClick={forget}>
+        forget
+      </button>
+    </>
+  );
 }
 
 test('what is wrong stands under its field, is tied to it, and what was typed stays', async () => {

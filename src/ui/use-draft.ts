@@ -7,7 +7,11 @@ import { useEffect, useState } from 'react';
  *
  * @param isDraft whether stored data still has the right shape; what has not is dropped
  */
-export function useDraft<Draft>(key: string, initial: Draft, isDraft: (stored: unknown) => stored is Draft): readonly [Draft, (next: Draft) => void, () => void] {
+export function useDraft<Draft>(
+  key: string,
+  initial: Draft,
+  isDraft: (stored: unknown) => stored is Draft,
+): readonly [Draft, (next: Draft) => void, () => void] {
   const [draft, setDraft] = useState(initial);
   useEffect(() => {
     // Read after the first paint: the server knows nothing of this browser's drafts.

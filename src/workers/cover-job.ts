@@ -6,7 +6,11 @@ import type { Counted, CoverApi } from './cover.worker';
 /** The cover's worker, for one picture after another. */
 export interface CoverJob {
   readonly hold: (picture: Picture) => Promise<void>;
-  readonly cover: (corners: Corners, threshold: number | null, counts: Counted) => Promise<CanopyCover | undefined>;
+  readonly cover: (
+    corners: Corners,
+    threshold: number | null,
+    counts: Counted,
+  ) => Promise<CanopyCover | undefined>;
   readonly end: () => void;
 }
 
@@ -16,6 +20,9 @@ export function startCover(): CoverJob {
   return {
     hold: picture => api.hold(Comlink.transfer(picture, [picture.rgba.buffer])),
     cover: (corners, threshold, counts) => api.cover(corners, threshold, counts),
-    end: () => { api[Comlink.releaseProxy](); worker.terminate(); },
+    end: () => {
+      api[Comlink.releaseProxy]();
+      worker.terminate();
+    },
   };
 }

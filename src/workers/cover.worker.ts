@@ -11,8 +11,11 @@ let held: Picture | undefined;
 
 const api = {
   /** Keeps a picture, so that corners and threshold can be moved without sending it again. */
-  hold: (picture: Picture): void => { held = picture; },
-  cover: (corners: Corners, threshold: number | null, counts: Counted): CanopyCover | undefined => (held ? SUMS[counts](held, corners, threshold) : undefined),
+  hold: (picture: Picture): void => {
+    held = picture;
+  },
+  cover: (corners: Corners, threshold: number | null, counts: Counted): CanopyCover | undefined =>
+    held ? SUMS[counts](held, corners, threshold) : undefined,
 };
 /** What the worker offers to the page. */
 export type CoverApi = typeof api;

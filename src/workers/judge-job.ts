@@ -11,16 +11,30 @@ export interface JudgeJob<Found> {
 }
 
 /** Starts judging beside the page, which stays free to scroll and type. */
-export function startJudging(data: TrialData, look: Look, onProgress: (progress: JudgeProgress) => void): JudgeJob<LookedJudgement> {
+export function startJudging(
+  data: TrialData,
+  look: Look,
+  onProgress: (progress: JudgeProgress) => void,
+): JudgeJob<LookedJudgement> {
   return startBeside(onProgress, (judge, report) => judge.judgeInSteps(data, look, report));
 }
 
 /** Starts the shuffles of several measures beside the page. */
-export function startLuck(data: TrialData, look: Look, measureIds: readonly string[], onProgress: (progress: LuckProgress) => void): JudgeJob<readonly MeasureLuck[]> {
-  return startBeside(onProgress, (judge, report) => judge.shuffleEach(data, look, measureIds, report));
+export function startLuck(
+  data: TrialData,
+  look: Look,
+  measureIds: readonly string[],
+  onProgress: (progress: LuckProgress) => void,
+): JudgeJob<readonly MeasureLuck[]> {
+  return startBeside(onProgress, (judge, report) =>
+    judge.shuffleEach(data, look, measureIds, report),
+  );
 }
 
-function startBeside<Progress, Found>(onProgress: (progress: Progress) => void, work: (judge: Comlink.Remote<JudgeApi>, report: (progress: Progress) => void) => Promise<Found>): JudgeJob<Found> {
+function startBeside<Progress, Found>(
+  onProgress: (progress: Progress) => void,
+  work: (judge: Comlink.Remote<JudgeApi>, report: (progress: Progress) => void) => Promise<Found>,
+): JudgeJob<Found> {
   const worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' });
   const remote = Comlink.wrap<JudgeApi>(worker);
   let cancel: () => void = () => undefined;
@@ -39,10 +53,12 @@ function startBeside<Progress, Found>(onProgress: (progress: Progress) => void, 
     const report = (progress: Progress): void => {
       if (!isCancelled) onProgress(progress);
     };
-    work(remote, Comlink.proxy(report)).then(resolve, reject).finally(() => {
-      remote[Comlink.releaseProxy]();
-      worker.terminate();
-    });
+    work(remote, Comlink.proxy(report))
+      .then(resolve, reject)
+      .finally(() => {
+        remote[Comlink.releaseProxy]();
+        worker.terminate();
+      });
   });
   return { result, cancel: () => cancel() };
 }

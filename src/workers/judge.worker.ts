@@ -1,7 +1,12 @@
 import * as Comlink from 'comlink';
 import { judgeWithoutShuffle, shuffleProblemOf, withShuffle } from '@/core/judge/judge';
 import { testsOf } from '@/core/judge/judge-input';
-import { judgeInputOf, judgeUnderLook, type Look, type LookedJudgement } from '@/core/judge/trial-verdict';
+import {
+  judgeInputOf,
+  judgeUnderLook,
+  type Look,
+  type LookedJudgement,
+} from '@/core/judge/trial-verdict';
 import { startShuffleTest } from '@/core/stats/shuffle-test';
 import type { TrialData } from '@/core/trial/trial-data';
 
@@ -16,14 +21,22 @@ const REPORTS = 20;
 const STEPS_OF_ONE = 5;
 
 /** Judges a trial: first all that needs no shuffles, then the shuffles in steps, each reported. */
-async function judgeInSteps(data: TrialData, look: Look, report: (progress: JudgeProgress) => Promise<void> | void): Promise<LookedJudgement> {
+async function judgeInSteps(
+  data: TrialData,
+  look: Look,
+  report: (progress: JudgeProgress) => Promise<void> | void,
+): Promise<LookedJudgement> {
   const looked = judgeUnderLook(data, look, judgeWithoutShuffle);
   const problem = look.shuffles > 0 ? shuffleProblemOf(looked.input) : undefined;
   const run = problem && startShuffleTest(problem, look.shuffles, look.seed);
   if (!run) return looked;
   await report({ looked, done: 0, total: run.total });
-  const soFar = (): LookedJudgement => ({ ...looked, judgement: withShuffle(looked.judgement, looked.input, run.result()) });
-  while (run.step(Math.ceil(run.total / REPORTS))) await report({ looked: soFar(), done: run.done(), total: run.total });
+  const soFar = (): LookedJudgement => ({
+    ...looked,
+    judgement: withShuffle(looked.judgement, looked.input, run.result()),
+  });
+  while (run.step(Math.ceil(run.total / REPORTS)))
+    await report({ looked: soFar(), done: run.done(), total: run.total });
   return soFar();
 }
 
@@ -42,7 +55,12 @@ export interface MeasureLuck {
 }
 
 /** Shuffles measure after measure, reporting on the way. One that can't be shuffled is passed over. */
-async function shuffleEach(data: TrialData, look: Look, measureIds: readonly string[], report: (progress: LuckProgress) => Promise<void> | void): Promise<readonly MeasureLuck[]> {
+async function shuffleEach(
+  data: TrialData,
+  look: Look,
+  measureIds: readonly string[],
+  report: (progress: LuckProgress) => Promise<void> | void,
+): Promise<readonly MeasureLuck[]> {
   const runs = measureIds.flatMap(measureId => {
     const input = judgeInputOf(data, { ...look, measureId });
     const problem = shuffleProblemOf(input);
@@ -52,10 +70,22 @@ async function shuffleEach(data: TrialData, look: Look, measureIds: readonly str
   const total = runs.reduce((sum, { run }) => sum + run.total, 0);
   const lucks: MeasureLuck[] = [];
   for (const { measureId, tests, run } of runs) {
-    while (run.step(Math.ceil(run.total / STEPS_OF_ONE))) await report({ done: runs.reduce((sum, each) => sum + each.run.done(), 0), total, lucks });
+    while (run.step(Math.ceil(run.total / STEPS_OF_ONE)))
+      await report({ done: runs.reduce((sum, each) => sum + each.run.done(), 0), total, lucks });
     const { arrangements, comparisons } = run.result();
-    lucks.push({ measureId, deals: arrangements, treatments: comparisons.map(({ treatment, pAdjusted }) => ({ treatment: tests[treatment - 1] ?? '', pAdjusted })) });
-    await report({ done: runs.reduce((sum, each) => sum + each.run.done(), 0), total, lucks: [...lucks] });
+    lucks.push({
+      measureId,
+      deals: arrangements,
+      treatments: comparisons.map(({ treatment, pAdjusted }) => ({
+        treatment: tests[treatment - 1] ?? '',
+        pAdjusted,
+      })),
+    });
+    await report({
+      done: runs.reduce((sum, each) => sum + each.run.done(), 0),
+      total,
+      lucks: [...lucks],
+    });
   }
   return lucks;
 }

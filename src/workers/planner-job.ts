@@ -24,7 +24,9 @@ export function startPlanner(onFailure: (error: Error) => void): Planner {
     sizeCurve: (question, onCurve) => {
       const own = ++asked;
       // A report that was on its way when the question changed still arrives: nobody wants to hear it any more.
-      const report = (curve: SizeCurve): void => { if (own === asked) onCurve(curve); };
+      const report = (curve: SizeCurve): void => {
+        if (own === asked) onCurve(curve);
+      };
       planner.sharpen(question, Comlink.proxy(report)).catch(onFailure);
     },
     end: () => {

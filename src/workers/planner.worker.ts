@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
 import { dryRuns } from '@/core/judge/dry-run';
-import { sizeCurve, type SizeCurve, type SizeQuestion } from '@/core/judge/size-curve';
 import type { PlannedTrial } from '@/core/judge/planned-input';
+import { type SizeCurve, type SizeQuestion, sizeCurve } from '@/core/judge/size-curve';
 
 const FIRST_TRIALS = 100;
 const ROUNDS = [400, 2500];
@@ -10,11 +10,16 @@ const ROUNDS = [400, 2500];
 let latest = 0;
 
 /** Answers for the plan's own size first, then for the others, then sharpens them all; each step is reported. */
-async function sharpen(question: SizeQuestion, report: (curve: SizeCurve) => Promise<void> | void): Promise<void> {
+async function sharpen(
+  question: SizeQuestion,
+  report: (curve: SizeCurve) => Promise<void> | void,
+): Promise<void> {
   const own = ++latest;
   const growing = sizeCurve(question);
   const ownAt = question.sizes.indexOf(question.own);
-  const order = question.sizes.map((_, at) => at).sort((a, b) => Number(b === ownAt) - Number(a === ownAt));
+  const order = question.sizes
+    .map((_, at) => at)
+    .sort((a, b) => Number(b === ownAt) - Number(a === ownAt));
   for (const [step, at] of order.entries()) {
     growing.advance(at, FIRST_TRIALS);
     if (step === 0 || step % 4 === 3 || step === order.length - 1) await report(growing.curve());
@@ -33,10 +38,15 @@ async function sharpen(question: SizeQuestion, report: (curve: SizeCurve) => Pro
 
 /** Lets a newer question come in. */
 function breath(): Promise<void> {
-  return new Promise(resolve => { setTimeout(resolve, 0); });
+  return new Promise(resolve => {
+    setTimeout(resolve, 0);
+  });
 }
 
-const api = { dryRuns: (plan: PlannedTrial, cv: number, seed: number) => dryRuns(plan, cv, seed), sharpen };
+const api = {
+  dryRuns: (plan: PlannedTrial, cv: number, seed: number) => dryRuns(plan, cv, seed),
+  sharpen,
+};
 /** What the worker offers to the page. */
 export type PlannerApi = typeof api;
 Comlink.expose(api);

@@ -8,5 +8,15 @@ export const metadata: Metadata = { title: 'Garden' };
 
 export default async function GardenPage() {
   const { name, system, latitude, altitudeM, lastFrost, firstFrost } = await currentGarden();
-  return <GardenForm name={name} system={system} latitude={latitude} altitudeM={altitudeM} lastFrost={lastFrost} firstFrost={firstFrost} save={saveGardenAction} />;
+  return (
+    <GardenForm
+      name={name}
+      system={system}
+      latitude={latitude}
+      altitudeM={altitudeM}
+      lastFrost={lastFrost}
+      firstFrost={firstFrost}
+      save={saveGardenAction}
+    />
+  );
 }

@@ -16,7 +16,10 @@ export async function addProductAction(input: unknown): Promise<FieldTroubles | 
   redirect('/shelf');
 }
 
-export async function changeProductAction(productId: unknown, input: unknown): Promise<FieldTroubles | undefined> {
+export async function changeProductAction(
+  productId: unknown,
+  input: unknown,
+): Promise<FieldTroubles | undefined> {
   const id = Id.safeParse(productId);
   if (!id.success) return { name: 'It is not on the shelf any more.' };
   const saved = await saveProduct(id.data, input);
@@ -25,27 +28,48 @@ export async function changeProductAction(productId: unknown, input: unknown): P
   return undefined;
 }
 
-export async function openBatchAction(productId: unknown, input: unknown): Promise<FieldTroubles | undefined> {
+export async function openBatchAction(
+  productId: unknown,
+  input: unknown,
+): Promise<FieldTroubles | undefined> {
   const id = Id.safeParse(productId);
   const opened = id.success ? await openBatch(id.data, input) : undefined;
   if (opened?.ok) revalidatePath('/', 'layout');
-  return opened === undefined ? { name: 'It is not on the shelf any more.' } : opened.ok ? undefined : opened.trouble;
+  return opened === undefined
+    ? { name: 'It is not on the shelf any more.' }
+    : opened.ok
+      ? undefined
+      : opened.trouble;
 }
 
-export async function weighLooseAction(productId: unknown, input: unknown): Promise<FieldTroubles | undefined> {
+export async function weighLooseAction(
+  productId: unknown,
+  input: unknown,
+): Promise<FieldTroubles | undefined> {
   const id = Id.safeParse(productId);
   const weighed = id.success ? await weighLoose(id.data, input) : undefined;
   if (weighed?.ok) revalidatePath('/', 'layout');
-  return weighed === undefined ? { name: 'It is not on the shelf any more.' } : weighed.ok ? undefined : weighed.trouble;
+  return weighed === undefined
+    ? { name: 'It is not on the shelf any more.' }
+    : weighed.ok
+      ? undefined
+      : weighed.trouble;
 }
 
 const Look = z.enum(['start', 'no-harm', 'harm', 'known']);
 
-export async function stepUpAction(productId: unknown, look: unknown): Promise<FieldTroubles | undefined> {
+export async function stepUpAction(
+  productId: unknown,
+  look: unknown,
+): Promise<FieldTroubles | undefined> {
   const [id, what] = [Id.safeParse(productId), Look.safeParse(look)];
   const stepped = id.success && what.success ? await stepUp(id.data, what.data) : undefined;
   if (stepped?.ok) revalidatePath('/', 'layout');
-  return stepped === undefined ? { stepUp: 'It is not on the shelf any more.' } : stepped.ok ? undefined : stepped.trouble;
+  return stepped === undefined
+    ? { stepUp: 'It is not on the shelf any more.' }
+    : stepped.ok
+      ? undefined
+      : stepped.trouble;
 }
 
 export async function takeOffAction(productId: unknown): Promise<void> {

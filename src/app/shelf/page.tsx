@@ -9,5 +9,11 @@ export const metadata: Metadata = { title: 'Shelf' };
 
 export default async function ShelfPage() {
   const weather = await recentWeather(3);
-  return <Shelf products={await listProducts()} today={today()} warmestC={weather.length === 0 ? undefined : Math.max(...weather.map(day => day.tmaxC))} />;
+  return (
+    <Shelf
+      products={await listProducts()}
+      today={today()}
+      warmestC={weather.length === 0 ? undefined : Math.max(...weather.map(day => day.tmaxC))}
+    />
+  );
 }

@@ -9,5 +9,13 @@ export const metadata: Metadata = { title: 'Weather' };
 
 export default async function WeatherPage() {
   const { latitude, altitudeM } = await currentGarden();
-  return <Weather days={await recentWeather(30)} latitude={latitude} altitudeM={altitudeM} importCsv={importWeatherAction} fetchStandIn={fetchStandInAction} />;
+  return (
+    <Weather
+      days={await recentWeather(30)}
+      latitude={latitude}
+      altitudeM={altitudeM}
+      importCsv={importWeatherAction}
+      fetchStandIn={fetchStandInAction}
+    />
+  );
 }

@@ -16,7 +16,10 @@ export function blindCodes(count: number, seed: number): readonly string[] {
   const codes: string[] = [];
   for (let tries = 0; codes.length < count; tries++) {
     const code = pick(CODE_LETTERS) + pick(CODE_LETTERS) + pick(CODE_DIGITS);
-    const isApart = count > MOST_APART || tries > 100_000 ? !codes.includes(code) : codes.every(other => !isOneSlip(code, other));
+    const isApart =
+      count > MOST_APART || tries > 100_000
+        ? !codes.includes(code)
+        : codes.every(other => !isOneSlip(code, other));
     if (isApart) codes.push(code);
   }
   return codes;

@@ -17,8 +17,13 @@ export interface ChosenPlants {
  *
  * @param sizes of all that were raised, at least `wanted`
  */
-export function choosePlants(sizes: readonly number[], wanted: number, bySize: boolean): ChosenPlants {
-  if (sizes.length < wanted) throw new RangeError(`there must be at least ${wanted} plants, got ${sizes.length}`);
+export function choosePlants(
+  sizes: readonly number[],
+  wanted: number,
+  bySize: boolean,
+): ChosenPlants {
+  if (sizes.length < wanted)
+    throw new RangeError(`there must be at least ${wanted} plants, got ${sizes.length}`);
   const raised = sizes.map((size, i): RaisedPlant => ({ number: i + 1, size }));
   const ranked = [...raised].sort((a, b) => b.size - a.size || a.number - b.number);
   let from = 0;
@@ -27,7 +32,10 @@ export function choosePlants(sizes: readonly number[], wanted: number, bySize: b
   }
   const chosen = ranked.slice(from, from + wanted);
   const numbers = new Set(chosen.map(plant => plant.number));
-  return { chosen: bySize ? chosen : raised.filter(plant => numbers.has(plant.number)), aside: raised.filter(plant => !numbers.has(plant.number)) };
+  return {
+    chosen: bySize ? chosen : raised.filter(plant => numbers.has(plant.number)),
+    aside: raised.filter(plant => !numbers.has(plant.number)),
+  };
 }
 
 function rangeAt(ranked: readonly RaisedPlant[], from: number, wanted: number): number {

@@ -26,15 +26,34 @@ export function plantGuards(places: readonly Place[], newId: () => string): read
   if (!unit || places.some(place => place.kind === 'guard')) return places;
   const grown = withRing(places, guardRingMm(places));
   const guarded = benchesOf(grown);
-  const guards = guarded.flatMap(bench => (unit.shape === 'round' ? ringOfPots(bench, unit.widthMm) : fourStrips(bench, guardMm(unit), guardRingMm(places)))
-    .map((at): Omit<Place, 'id' | 'name'> => ({ ...at, parentId: bench.id, kind: 'guard', shape: unit.shape })));
-  return [...grown, ...guards.map((guard, i): Place => ({ ...guard, id: PlaceId.parse(newId()), name: `guard ${i + 1}` }))];
+  const guards = guarded.flatMap(bench =>
+    (unit.shape === 'round'
+      ? ringOfPots(bench, unit.widthMm)
+      : fourStrips(bench, guardMm(unit), guardRingMm(places))
+    ).map(
+      (at): Omit<Place, 'id' | 'name'> => ({
+        ...at,
+        parentId: bench.id,
+        kind: 'guard',
+        shape: unit.shape,
+      }),
+    ),
+  );
+  return [
+    ...grown,
+    ...guards.map(
+      (guard, i): Place => ({ ...guard, id: PlaceId.parse(newId()), name: `guard ${i + 1}` }),
+    ),
+  ];
 }
 
 /** Takes the guards away again; the rest moves back. */
 export function liftGuards(places: readonly Place[]): readonly Place[] {
   if (!places.some(place => place.kind === 'guard')) return places;
-  return withRing(places.filter(place => place.kind !== 'guard'), -guardRingMm(places));
+  return withRing(
+    places.filter(place => place.kind !== 'guard'),
+    -guardRingMm(places),
+  );
 }
 
 function benchesOf(places: readonly Place[]): readonly Place[] {
@@ -47,22 +66,45 @@ function withRing(places: readonly Place[], ringMm: number): readonly Place[] {
   const ringed = benchesOf(places);
   const ids = new Set<string | null>(ringed.map(bench => bench.id));
   const before = (bench: Place): Pick<Place, 'xMm' | 'yMm'> => ({
-    xMm: bench.xMm + 2 * ringMm * levelsBefore(ringed, bench, 'xMm', 'widthMm'), yMm: bench.yMm + 2 * ringMm * levelsBefore(ringed, bench, 'yMm', 'depthMm'),
+    xMm: bench.xMm + 2 * ringMm * levelsBefore(ringed, bench, 'xMm', 'widthMm'),
+    yMm: bench.yMm + 2 * ringMm * levelsBefore(ringed, bench, 'yMm', 'depthMm'),
   });
   const moved = places.map((place): Place => {
-    if (ids.has(place.parentId)) return { ...place, xMm: Math.max(0, place.xMm + ringMm), yMm: Math.max(0, place.yMm + ringMm) };
-    return ids.has(place.id) ? { ...place, ...(place.parentId === null ? {} : before(place)), widthMm: place.widthMm + 2 * ringMm, depthMm: place.depthMm + 2 * ringMm } : place;
+    if (ids.has(place.parentId))
+      return {
+        ...place,
+        xMm: Math.max(0, place.xMm + ringMm),
+        yMm: Math.max(0, place.yMm + ringMm),
+      };
+    return ids.has(place.id)
+      ? {
+          ...place,
+          ...(place.parentId === null ? {} : before(place)),
+          widthMm: place.widthMm + 2 * ringMm,
+          depthMm: place.depthMm + 2 * ringMm,
+        }
+      : place;
   });
   const { ground, benches } = benchPlaces(moved);
   if (!ground || benches.length === 0) return moved;
-  const [widthMm, depthMm] = [Math.max(...benches.map(bench => bench.xMm + bench.widthMm)), Math.max(...benches.map(bench => bench.yMm + bench.depthMm))];
+  const [widthMm, depthMm] = [
+    Math.max(...benches.map(bench => bench.xMm + bench.widthMm)),
+    Math.max(...benches.map(bench => bench.yMm + bench.depthMm)),
+  ];
   return moved.map(place => (place.id === ground.id ? { ...place, widthMm, depthMm } : place));
 }
 
 /** How many benches one would pass before coming to this one, along or across. */
-function levelsBefore(benches: readonly Place[], bench: Place, at: 'xMm' | 'yMm', size: 'widthMm' | 'depthMm'): number {
+function levelsBefore(
+  benches: readonly Place[],
+  bench: Place,
+  at: 'xMm' | 'yMm',
+  size: 'widthMm' | 'depthMm',
+): number {
   const before = benches.filter(other => other[at] + other[size] <= bench[at]);
-  return before.length === 0 ? 0 : 1 + Math.max(...before.map(other => levelsBefore(benches, other, at, size)));
+  return before.length === 0
+    ? 0
+    : 1 + Math.max(...before.map(other => levelsBefore(benches, other, at, size)));
 }
 
 type At = Pick<Place, 'xMm' | 'yMm' | 'widthMm' | 'depthMm'>;
@@ -71,7 +113,9 @@ function ringOfPots({ widthMm, depthMm }: Place, potMm: number): readonly At[] {
   const pot = { widthMm: potMm, depthMm: potMm };
   const along = spread(0, widthMm, potMm);
   const down = spread(potMm * (1 + GAP), depthMm - potMm * (1 + GAP), potMm);
-  return [0, depthMm - potMm].flatMap(yMm => along.map(xMm => ({ ...pot, xMm, yMm }))).concat([0, widthMm - potMm].flatMap(xMm => down.map(yMm => ({ ...pot, xMm, yMm }))));
+  return [0, depthMm - potMm]
+    .flatMap(yMm => along.map(xMm => ({ ...pot, xMm, yMm })))
+    .concat([0, widthMm - potMm].flatMap(xMm => down.map(yMm => ({ ...pot, xMm, yMm }))));
 }
 
 /** As many pots as fit between two ends, evenly. */
@@ -82,6 +126,14 @@ function spread(from: number, to: number, potMm: number): readonly number[] {
 }
 
 function fourStrips({ widthMm, depthMm }: Place, stripMm: number, ringMm: number): readonly At[] {
-  const [across, down] = [{ widthMm, depthMm: stripMm }, { widthMm: stripMm, depthMm: depthMm - 2 * ringMm }];
-  return [{ ...across, xMm: 0, yMm: 0 }, { ...across, xMm: 0, yMm: depthMm - stripMm }, { ...down, xMm: 0, yMm: ringMm }, { ...down, xMm: widthMm - stripMm, yMm: ringMm }];
+  const [across, down] = [
+    { widthMm, depthMm: stripMm },
+    { widthMm: stripMm, depthMm: depthMm - 2 * ringMm },
+  ];
+  return [
+    { ...across, xMm: 0, yMm: 0 },
+    { ...across, xMm: 0, yMm: depthMm - stripMm },
+    { ...down, xMm: 0, yMm: ringMm },
+    { ...down, xMm: widthMm - stripMm, yMm: ringMm },
+  ];
 }

@@ -1,5 +1,5 @@
-import { sweepInverse } from '@/core/stats/sweep-inverse';
 import { seededRandom, shuffleInPlace } from '@/core/stats/seeded-random';
+import { sweepInverse } from '@/core/stats/sweep-inverse';
 
 const RESTARTS = 30;
 const SEED = 1; // which sets share a block is part of the plan, not of the deal: the same numbers give the same sets
@@ -12,9 +12,17 @@ const SEED = 1; // which sets share a block is part of the plan, not of the deal
  * @param perBlock from 2 to treatments − 1
  * @returns indices of treatments, one set a block
  */
-export function incompleteBlockSets(treatments: number, blocks: number, perBlock: number): readonly (readonly number[])[] {
-  if (!(perBlock >= 2 && perBlock < treatments)) throw new RangeError(`perBlock must lie in [2, ${treatments - 1}], got ${perBlock}`);
-  if (blocks * perBlock < treatments) throw new RangeError(`${blocks} blocks of ${perBlock} can't hold ${treatments} treatments once`);
+export function incompleteBlockSets(
+  treatments: number,
+  blocks: number,
+  perBlock: number,
+): readonly (readonly number[])[] {
+  if (!(perBlock >= 2 && perBlock < treatments))
+    throw new RangeError(`perBlock must lie in [2, ${treatments - 1}], got ${perBlock}`);
+  if (blocks * perBlock < treatments)
+    throw new RangeError(
+      `${blocks} blocks of ${perBlock} can't hold ${treatments} treatments once`,
+    );
   const random = seededRandom(SEED);
   let best: number[][] = [];
   let bestMeetings = Number.POSITIVE_INFINITY;
@@ -27,7 +35,12 @@ export function incompleteBlockSets(treatments: number, blocks: number, perBlock
 }
 
 /** Fills blocks with the treatments used least so far, ties in random order. */
-function startSets(treatments: number, blocks: number, perBlock: number, below: (n: number) => number): number[][] {
+function startSets(
+  treatments: number,
+  blocks: number,
+  perBlock: number,
+  below: (n: number) => number,
+): number[][] {
   const used = new Array<number>(treatments).fill(0);
   return Array.from({ length: blocks }, () => {
     const order = Array.from({ length: treatments }, (_, t) => t);
@@ -41,7 +54,7 @@ function startSets(treatments: number, blocks: number, perBlock: number, below: 
 /** Swaps two treatments between blocks as long as that makes the pairs meet more equally. @returns Σ meetings² */
 function exchange(sets: number[][], treatments: number): number {
   let current = meetingSquares(sets, treatments);
-  for (let improved = true; improved;) {
+  for (let improved = true; improved; ) {
     improved = false;
     for (let a = 0; a < sets.length; a++) {
       for (let b = a + 1; b < sets.length; b++) {
@@ -62,10 +75,17 @@ function exchange(sets: number[][], treatments: number): number {
 }
 
 function meetingSquares(sets: readonly (readonly number[])[], treatments: number): number {
-  return meetings(sets, treatments).reduce((sum, row, a) => sum + row.reduce((square, count, b) => (a < b ? square + count * count : square), 0), 0);
+  return meetings(sets, treatments).reduce(
+    (sum, row, a) =>
+      sum + row.reduce((square, count, b) => (a < b ? square + count * count : square), 0),
+    0,
+  );
 }
 
-function meetings(sets: readonly (readonly number[])[], treatments: number): readonly (readonly number[])[] {
+function meetings(
+  sets: readonly (readonly number[])[],
+  treatments: number,
+): readonly (readonly number[])[] {
   const counts = Array.from({ length: treatments }, () => new Array<number>(treatments).fill(0));
   for (const set of sets) for (const a of set) for (const b of set) counts[a]![b]! += 1;
   return counts;
@@ -77,13 +97,31 @@ function meetings(sets: readonly (readonly number[])[], treatments: number): rea
  *
  * @returns in (0, 1]; null where not every pair of treatments can be compared
  */
-export function blockEfficiency(sets: readonly (readonly number[])[], treatments: number): number | null {
-  const used = Array.from({ length: treatments }, (_, t) => sets.filter(set => set.includes(t)).length);
-  const information = Array.from({ length: treatments - 1 }, (_, i) => Array.from({ length: treatments - 1 }, (_other, j) =>
-    (i === j ? used[i + 1]! : 0) - sets.reduce((sum, set) => sum + (set.includes(i + 1) && set.includes(j + 1) ? 1 / set.length : 0), 0)));
+export function blockEfficiency(
+  sets: readonly (readonly number[])[],
+  treatments: number,
+): number | null {
+  const used = Array.from(
+    { length: treatments },
+    (_, t) => sets.filter(set => set.includes(t)).length,
+  );
+  const information = Array.from({ length: treatments - 1 }, (_, i) =>
+    Array.from(
+      { length: treatments - 1 },
+      (_other, j) =>
+        (i === j ? used[i + 1]! : 0) -
+        sets.reduce(
+          (sum, set) => sum + (set.includes(i + 1) && set.includes(j + 1) ? 1 / set.length : 0),
+          0,
+        ),
+    ),
+  );
   const { inverse, rank } = sweepInverse(information);
   if (rank < treatments - 1) return null;
-  const variance = (a: number, b: number): number => (a === 0 ? inverse[b - 1]![b - 1]! : inverse[a - 1]![a - 1]! + inverse[b - 1]![b - 1]! - 2 * inverse[a - 1]![b - 1]!);
+  const variance = (a: number, b: number): number =>
+    a === 0
+      ? inverse[b - 1]![b - 1]!
+      : inverse[a - 1]![a - 1]! + inverse[b - 1]![b - 1]! - 2 * inverse[a - 1]![b - 1]!;
   let here = 0;
   let complete = 0;
   for (let a = 0; a < treatments; a++) {

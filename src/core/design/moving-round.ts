@@ -6,7 +6,9 @@ import type { Layout, TrialData } from '@/core/trial/trial-data';
 export interface MoveStep {
   readonly code: string;
   /** The code whose place it was until now; `aside` for the one that waits with an empty place behind it. */
-  readonly to: { readonly kind: 'place'; readonly of: string; readonly name: string } | { readonly kind: 'aside' };
+  readonly to:
+    | { readonly kind: 'place'; readonly of: string; readonly name: string }
+    | { readonly kind: 'aside' };
 }
 
 /** New random places for the units, within what the layout allows. */
@@ -36,17 +38,30 @@ export function movingRound(data: TrialData, seed: number): MovingRound {
     const own = data.units.flatMap((unit, i) => (parentOf.get(unit.placeId) === shelf ? [i] : []));
     const order = [...own];
     shuffleInPlace(order, random);
-    own.forEach((unit, i) => { placeIds[unit] = data.units[order[i]!]!.placeId; });
-    const steps = walkOf(own, unit => own.find(other => data.units[other]!.placeId === placeIds[unit]) ?? unit, data);
-    return steps.length > 0 ? [{ shelf: [...nameOf].find(([id]) => id === shelf)?.[1] ?? '', steps }] : [];
+    own.forEach((unit, i) => {
+      placeIds[unit] = data.units[order[i]!]!.placeId;
+    });
+    const steps = walkOf(
+      own,
+      unit => own.find(other => data.units[other]!.placeId === placeIds[unit]) ?? unit,
+      data,
+    );
+    return steps.length > 0
+      ? [{ shelf: [...nameOf].find(([id]) => id === shelf)?.[1] ?? '', steps }]
+      : [];
   });
   return { placeIds, walk };
 }
 
 /** Each ring of exchanges: the first is set aside, the others follow into the place left free, the first comes last. */
-function walkOf(units: readonly number[], goesTo: (unit: number) => number, data: TrialData): readonly MoveStep[] {
+function walkOf(
+  units: readonly number[],
+  goesTo: (unit: number) => number,
+  data: TrialData,
+): readonly MoveStep[] {
   const codeOf = (unit: number): string => data.units[unit]?.code ?? '';
-  const placeName = (unit: number): string => data.places.find(place => place.id === data.units[unit]?.placeId)?.name ?? '';
+  const placeName = (unit: number): string =>
+    data.places.find(place => place.id === data.units[unit]?.placeId)?.name ?? '';
   const done = new Set<number>();
   const steps: MoveStep[] = [];
   const cameTo = new Map(units.map(unit => [goesTo(unit), unit]));
@@ -55,12 +70,22 @@ function walkOf(units: readonly number[], goesTo: (unit: number) => number, data
     steps.push({ code: codeOf(first), to: { kind: 'aside' } });
     done.add(first);
     let free = first;
-    for (let next = cameTo.get(free); next !== undefined && next !== first; next = cameTo.get(free)) {
-      steps.push({ code: codeOf(next), to: { kind: 'place', of: codeOf(free), name: placeName(free) } });
+    for (
+      let next = cameTo.get(free);
+      next !== undefined && next !== first;
+      next = cameTo.get(free)
+    ) {
+      steps.push({
+        code: codeOf(next),
+        to: { kind: 'place', of: codeOf(free), name: placeName(free) },
+      });
       done.add(next);
       free = next;
     }
-    steps.push({ code: codeOf(first), to: { kind: 'place', of: codeOf(free), name: placeName(free) } });
+    steps.push({
+      code: codeOf(first),
+      to: { kind: 'place', of: codeOf(free), name: placeName(free) },
+    });
   }
   return steps;
 }

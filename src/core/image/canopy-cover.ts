@@ -35,7 +35,11 @@ const GREEN_FROM = 0.15; // of one class alone: above, it is leaf
  * @param threshold null: by Otsu; a number: as the gardener moved it
  * @returns undefined where the corners make no frame
  */
-export function canopyCover(picture: Picture, corners: Corners, threshold: number | null = null): CanopyCover | undefined {
+export function canopyCover(
+  picture: Picture,
+  corners: Corners,
+  threshold: number | null = null,
+): CanopyCover | undefined {
   const map = squareToQuad(corners);
   if (!map) return undefined;
   const green = new Float32Array(SIDE * SIDE);
@@ -52,7 +56,14 @@ export function canopyCover(picture: Picture, corners: Corners, threshold: numbe
   for (let i = 0; i < mask.length; i++) mask[i] = (smooth[i] ?? 0) >= from ? 1 : 0;
   const step = found.apart / 10;
   const [less, more] = [shareFrom(smooth, from + step), shareFrom(smooth, from - step)];
-  return { percent: shareFrom(smooth, from), errorPercent: found.isOneClass ? 0 : (more - less) / 2, mask, side: SIDE, threshold: from, isOneClass: found.isOneClass };
+  return {
+    percent: shareFrom(smooth, from),
+    errorPercent: found.isOneClass ? 0 : (more - less) / 2,
+    mask,
+    side: SIDE,
+    threshold: from,
+    isOneClass: found.isOneClass,
+  };
 }
 
 function excessGreen({ width, height, rgba }: Picture, x: number, y: number): number {
@@ -76,9 +87,18 @@ function blurred(values: Float32Array): Float32Array {
   const both = new Float32Array(values.length);
   for (let i = 0; i < values.length; i++) {
     const column = i % SIDE;
-    across[i] = ((values[column === 0 ? i : i - 1] ?? 0) + (values[i] ?? 0) + (values[column === SIDE - 1 ? i : i + 1] ?? 0)) / 3;
+    across[i] =
+      ((values[column === 0 ? i : i - 1] ?? 0) +
+        (values[i] ?? 0) +
+        (values[column === SIDE - 1 ? i : i + 1] ?? 0)) /
+      3;
   }
-  for (let i = 0; i < values.length; i++) both[i] = ((across[i < SIDE ? i : i - SIDE] ?? 0) + (across[i] ?? 0) + (across[i >= values.length - SIDE ? i : i + SIDE] ?? 0)) / 3;
+  for (let i = 0; i < values.length; i++)
+    both[i] =
+      ((across[i < SIDE ? i : i - SIDE] ?? 0) +
+        (across[i] ?? 0) +
+        (across[i >= values.length - SIDE ? i : i + SIDE] ?? 0)) /
+      3;
   return both;
 }
 
@@ -90,7 +110,8 @@ interface Parted {
 
 function parted(values: Float32Array): Parted {
   const histogram = new Uint32Array(BINS);
-  const binOf = (value: number): number => Math.min(BINS - 1, Math.max(0, Math.floor((value + 1) * (BINS / 3)))); // excess green lies between −1 and 2
+  const binOf = (value: number): number =>
+    Math.min(BINS - 1, Math.max(0, Math.floor((value + 1) * (BINS / 3)))); // excess green lies between −1 and 2
   for (const value of values) histogram[binOf(value)] = (histogram[binOf(value)] ?? 0) + 1;
   const valueAt = (bin: number): number => (bin * 3) / BINS - 1;
   const { lowMean, highMean } = otsu(histogram);
@@ -117,24 +138,38 @@ const LEAST_LEAF = 50; // points: fewer are a speck on the lens
  * @param threshold of (r − g)/(r + g + b) from which a point counts as brown; null: where red and green are alike
  * @returns undefined where the corners make no frame, or nothing of colour lies in it
  */
-export function browning(picture: Picture, corners: Corners, threshold: number | null = null): CanopyCover | undefined {
+export function browning(
+  picture: Picture,
+  corners: Corners,
+  threshold: number | null = null,
+): CanopyCover | undefined {
   const map = squareToQuad(corners);
   if (!map) return undefined;
   const from = threshold ?? BROWN_FROM;
   const mask = new Uint8Array(SIDE * SIDE);
   const counts = { leaf: 0, brown: 0, less: 0, more: 0 };
   for (let i = 0; i < mask.length; i++) {
-    const { x, y } = map.at((i % SIDE + 0.5) / SIDE, (Math.floor(i / SIDE) + 0.5) / SIDE);
+    const { x, y } = map.at(((i % SIDE) + 0.5) / SIDE, (Math.floor(i / SIDE) + 0.5) / SIDE);
     const red = redness(picture, x, y);
     if (red === undefined) continue;
     counts.leaf += 1;
-    if (red >= from) { counts.brown += 1; mask[i] = 1; } else mask[i] = 2;
+    if (red >= from) {
+      counts.brown += 1;
+      mask[i] = 1;
+    } else mask[i] = 2;
     if (red >= from + RED_STEP) counts.less += 1;
     if (red >= from - RED_STEP) counts.more += 1;
   }
   if (counts.leaf < LEAST_LEAF) return undefined;
   const percentOf = (count: number): number => (100 * count) / counts.leaf;
-  return { percent: percentOf(counts.brown), errorPercent: percentOf(counts.more - counts.less) / 2, mask, side: SIDE, threshold: from, isOneClass: counts.brown === 0 || counts.brown === counts.leaf };
+  return {
+    percent: percentOf(counts.brown),
+    errorPercent: percentOf(counts.more - counts.less) / 2,
+    mask,
+    side: SIDE,
+    threshold: from,
+    isOneClass: counts.brown === 0 || counts.brown === counts.leaf,
+  };
 }
 
 const RED_STEP = 0.02;

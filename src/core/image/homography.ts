@@ -25,7 +25,12 @@ export function squareToQuad([p0, p1, p2, p3]: Corners): Homography | undefined 
   const h = (dx1 * dy3 - dx3 * dy1) / determinant;
   const [a, b, c] = [p1.x - p0.x + g * p1.x, p3.x - p0.x + h * p3.x, p0.x];
   const [d, e, f] = [p1.y - p0.y + g * p1.y, p3.y - p0.y + h * p3.y, p0.y];
-  return { at: (u, v) => { const w = g * u + h * v + 1; return { x: (a * u + b * v + c) / w, y: (d * u + e * v + f) / w }; } };
+  return {
+    at: (u, v) => {
+      const w = g * u + h * v + 1;
+      return { x: (a * u + b * v + c) / w, y: (d * u + e * v + f) / w };
+    },
+  };
 }
 
 /** All four turns go the same way, none of them nearly straight. */

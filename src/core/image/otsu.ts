@@ -8,9 +8,17 @@ export interface TwoClasses {
 /** Otsu (1979), IEEE Transactions on Systems, Man, and Cybernetics 9, 62-66: the cut that maximises the variance between classes. */
 export function otsu(histogram: ArrayLike<number>): TwoClasses {
   let [total, sum] = [0, 0];
-  for (let bin = 0; bin < histogram.length; bin++) { total += histogram[bin] ?? 0; sum += bin * (histogram[bin] ?? 0); }
+  for (let bin = 0; bin < histogram.length; bin++) {
+    total += histogram[bin] ?? 0;
+    sum += bin * (histogram[bin] ?? 0);
+  }
   let [below, sumBelow] = [0, 0];
-  let best: TwoClasses & { readonly between: number } = { threshold: 0, lowMean: 0, highMean: sum / Math.max(1, total), between: -1 };
+  let best: TwoClasses & { readonly between: number } = {
+    threshold: 0,
+    lowMean: 0,
+    highMean: sum / Math.max(1, total),
+    between: -1,
+  };
   for (let bin = 0; bin < histogram.length - 1; bin++) {
     below += histogram[bin] ?? 0;
     sumBelow += bin * (histogram[bin] ?? 0);

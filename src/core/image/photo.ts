@@ -6,15 +6,30 @@ import { UnitId } from '@/core/trial/ids';
 export const PhotoOf = z.enum(['plant', 'leaf', 'harvest', 'roots', 'soil', 'mishap']);
 export type PhotoOf = z.infer<typeof PhotoOf>;
 
-export const PHOTO_WORDS: Readonly<Record<PhotoOf, string>> = { plant: 'the whole plant', leaf: 'a leaf', harvest: 'the harvest', roots: 'the roots', soil: 'the soil', mishap: 'a mishap' };
+export const PHOTO_WORDS: Readonly<Record<PhotoOf, string>> = {
+  plant: 'the whole plant',
+  leaf: 'a leaf',
+  harvest: 'the harvest',
+  roots: 'the roots',
+  soil: 'the soil',
+  mishap: 'a mishap',
+};
 
 /** A picture that is kept: what it shows, and how large. Its file lies beside the database, under its id. */
-export const Photo = z.object({
-  id: z.uuidv7(), unitId: UnitId, takenOn: CalendarDay, keptAt: z.iso.datetime(), shows: PhotoOf, note: z.string().max(600),
-  width: z.int().min(1), height: z.int().min(1),
-  /** What the whole width of the picture measures where the plant stands, in mm: by a rule that lies in it. */
-  widthMm: z.number().positive().max(100_000).nullable(),
-}).readonly();
+export const Photo = z
+  .object({
+    id: z.uuidv7(),
+    unitId: UnitId,
+    takenOn: CalendarDay,
+    keptAt: z.iso.datetime(),
+    shows: PhotoOf,
+    note: z.string().max(600),
+    width: z.int().min(1),
+    height: z.int().min(1),
+    /** What the whole width of the picture measures where the plant stands, in mm: by a rule that lies in it. */
+    widthMm: z.number().positive().max(100_000).nullable(),
+  })
+  .readonly();
 export type Photo = z.infer<typeof Photo>;
 
 /** Two pictures of one unit and one thing, the first and the last day. */
@@ -34,14 +49,21 @@ export function beforeAndAfter(photos: readonly Photo[]): readonly BeforeAndAfte
   }
   return [...groups.values()].flatMap((own): BeforeAndAfter[] => {
     const [before, after] = [own[0], own.at(-1)];
-    return before && after && before.takenOn < after.takenOn ? [{ unitId: before.unitId, shows: before.shows, before, after }] : [];
+    return before && after && before.takenOn < after.takenOn
+      ? [{ unitId: before.unitId, shows: before.shows, before, after }]
+      : [];
   });
 }
 
 /** The last picture of each unit that shows this, up to a day. */
-export function sideBySide(photos: readonly Photo[], shows: PhotoOf, upTo: string): readonly Photo[] {
+export function sideBySide(
+  photos: readonly Photo[],
+  shows: PhotoOf,
+  upTo: string,
+): readonly Photo[] {
   const last = new Map<string, Photo>();
-  for (const photo of [...photos].sort(byDay)) if (photo.shows === shows && photo.takenOn <= upTo) last.set(photo.unitId, photo);
+  for (const photo of [...photos].sort(byDay))
+    if (photo.shows === shows && photo.takenOn <= upTo) last.set(photo.unitId, photo);
   return [...last.values()];
 }
 

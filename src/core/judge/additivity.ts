@@ -12,5 +12,9 @@ export function additivityP(trial: TrialModel): number | null {
   const additive = trial.fit(values);
   if (additive.residualDf < 2) return null;
   const squares = additive.fitted.map(value => value * value);
-  return fitLinearModel(values, [...trial.terms, { name: 'product', columns: [squares] }]).anova.find(row => row.term === 'product')?.p ?? null;
+  return (
+    fitLinearModel(values, [...trial.terms, { name: 'product', columns: [squares] }]).anova.find(
+      row => row.term === 'product',
+    )?.p ?? null
+  );
 }

@@ -23,7 +23,8 @@ export function callOf(intervals: CallIntervals, better: BetterWay): Call {
   if (low > 0) return 'better';
   if (high < 0) return 'worse';
   const [inner, outer] = intervals.equivalence;
-  if (intervals.margin > 0 && inner > -intervals.margin && outer < intervals.margin) return 'no-difference-that-matters';
+  if (intervals.margin > 0 && inner > -intervals.margin && outer < intervals.margin)
+    return 'no-difference-that-matters';
   return 'cant-tell';
 }
 
@@ -44,5 +45,7 @@ export function isWorse(call: Call): boolean {
 /** The margin in the measure's unit, with a percentage taken of the control's mean. No margin is 0. */
 export function marginAmount(margin: Margin | null, controlMean: number): number {
   if (!margin) return 0;
-  return margin.kind === 'absolute' ? margin.amount : (Math.abs(controlMean) * margin.percent) / 100;
+  return margin.kind === 'absolute'
+    ? margin.amount
+    : (Math.abs(controlMean) * margin.percent) / 100;
 }

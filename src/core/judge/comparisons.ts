@@ -18,20 +18,32 @@ export interface ControlComparisons {
 }
 
 /** Every treatment against the control: plain, Dunnett-adjusted, as percent of the control, and its call. */
-export function compareWithControl(input: JudgeInput, trial: TrialModel, model: LinearModel, spread: Spread | undefined): ControlComparisons {
+export function compareWithControl(
+  input: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+  spread: Spread | undefined,
+): ControlComparisons {
   const tests = input.treatments.filter(name => name !== input.control);
   const combinations = tests.map(name => trial.differenceOf(model, name, input.control));
-  const judged = combinations.filter(combination => combination !== undefined && spread?.judges(combination));
+  const judged = combinations.filter(
+    combination => combination !== undefined && spread?.judges(combination),
+  );
   const families = spread && familiesOf(judged, spread, input.confidence);
   const control = trial.meanOf(model, input.control);
   const contrasts = tests.map((treatment, i): Contrast => {
     const difference = combinations[i];
-    if (!difference) return { estimable: false, treatment, control: input.control, call: 'no-test' };
+    if (!difference)
+      return { estimable: false, treatment, control: input.control, call: 'no-test' };
     const mean = trial.meanOf(model, treatment);
     const context = { input, model, trial, treatment, difference, mean, control };
-    return spread?.judges(difference) && families ? testedContrast(context, spread, families(difference)) : untestedContrast(context);
+    return spread?.judges(difference) && families
+      ? testedContrast(context, spread, families(difference))
+      : untestedContrast(context);
   });
-  const criticals = judged.flatMap(difference => (difference && families ? [families(difference).criticalT] : []));
+  const criticals = judged.flatMap(difference =>
+    difference && families ? [families(difference).criticalT] : [],
+  );
   return { contrasts, criticalT: criticals.length > 0 ? Math.max(...criticals) : null };
 }
 
@@ -54,10 +66,16 @@ interface Family {
  * The joint distribution of all comparisons: a multivariate t, where one spread judges them all. In a split plot some rest on
  * other degrees of freedom, and no one t covers them together: there each is held to its equal share (Bonferroni).
  */
-function familiesOf(combinations: readonly (Combination | undefined)[], spread: Spread, confidence: number): (combination: Combination) => Family {
+function familiesOf(
+  combinations: readonly (Combination | undefined)[],
+  spread: Spread,
+  confidence: number,
+): (combination: Combination) => Family {
   const known = combinations.filter(combination => combination !== undefined);
   const sizes = known.map(each => Math.sqrt(spread.covariance(each, each)));
-  const correlations = known.map((a, i) => known.map((b, j) => (i === j ? 1 : spread.covariance(a, b) / (sizes[i]! * sizes[j]!))));
+  const correlations = known.map((a, i) =>
+    known.map((b, j) => (i === j ? 1 : spread.covariance(a, b) / (sizes[i]! * sizes[j]!))),
+  );
   const isMixed = new Set(known.map(each => spread.dfOf(each).toPrecision(9))).size > 1;
   const made = new Map<string, Family>();
   return combination => {
@@ -74,19 +92,48 @@ function familiesOf(combinations: readonly (Combination | undefined)[], spread: 
 
 /** As if the largest of so many t were covered by their sum: never too little. */
 export function equalShares(count: number, df: number): LargestT {
-  return { upperTail: t => Math.min(1, count * tTwoSidedP(t, df)), quantile: p => tQuantile(1 - (1 - p) / (2 * count), df) };
-}
-
-function untestedContrast({ input, treatment, difference, control, model }: ContrastContext): EstimableContrast {
   return {
-    estimable: true, treatment, control: input.control, difference: difference.estimate, se: null, df: model.residualDf,
-    t: null, p: null, ci: null, pAdjusted: null, ciAdjusted: null, ciEquivalence: null,
-    percent: percentOf(difference, control), percentCi: null, percentCiAdjusted: null, percentCiEquivalence: null,
-    shuffleP: null, shufflePAdjusted: null, call: 'no-test', unitsNeeded: null,
+    upperTail: t => Math.min(1, count * tTwoSidedP(t, df)),
+    quantile: p => tQuantile(1 - (1 - p) / (2 * count), df),
   };
 }
 
-function testedContrast(context: ContrastContext, spread: Spread, { largest, criticalT }: Family): EstimableContrast {
+function untestedContrast({
+  input,
+  treatment,
+  difference,
+  control,
+  model,
+}: ContrastContext): EstimableContrast {
+  return {
+    estimable: true,
+    treatment,
+    control: input.control,
+    difference: difference.estimate,
+    se: null,
+    df: model.residualDf,
+    t: null,
+    p: null,
+    ci: null,
+    pAdjusted: null,
+    ciAdjusted: null,
+    ciEquivalence: null,
+    percent: percentOf(difference, control),
+    percentCi: null,
+    percentCiAdjusted: null,
+    percentCiEquivalence: null,
+    shuffleP: null,
+    shufflePAdjusted: null,
+    call: 'no-test',
+    unitsNeeded: null,
+  };
+}
+
+function testedContrast(
+  context: ContrastContext,
+  spread: Spread,
+  { largest, criticalT }: Family,
+): EstimableContrast {
   const { input, difference, control, trial, treatment } = context;
   const estimate = difference.estimate;
   const se = Math.sqrt(spread.covariance(difference, difference));
@@ -95,7 +142,10 @@ function testedContrast(context: ContrastContext, spread: Spread, { largest, cri
   const alpha = 1 - input.confidence;
   const plainT = tQuantile(1 - alpha / 2, df);
   const equivalenceT = tQuantile(1 - alpha, df);
-  const around = (critical: number): Interval => [estimate - critical * se, estimate + critical * se];
+  const around = (critical: number): Interval => [
+    estimate - critical * se,
+    estimate + critical * se,
+  ];
   const percentAround = (critical: number) => percentInterval(context, spread, critical);
 
   const percentCiAdjusted = percentAround(criticalT);
@@ -103,19 +153,49 @@ function testedContrast(context: ContrastContext, spread: Spread, { largest, cri
   const ciAdjusted = around(criticalT);
   const ciEquivalence = around(equivalenceT);
   const smallest = marginAmount(input.margin, control?.estimate ?? 0);
-  const call = input.margin?.kind === 'percent' && percentCiAdjusted && percentCiEquivalence
-    ? callOf({ adjusted: percentCiAdjusted, equivalence: percentCiEquivalence, margin: input.margin.percent }, input.better)
-    : callOf({ adjusted: ciAdjusted, equivalence: ciEquivalence, margin: smallest }, input.better);
+  const call =
+    input.margin?.kind === 'percent' && percentCiAdjusted && percentCiEquivalence
+      ? callOf(
+          {
+            adjusted: percentCiAdjusted,
+            equivalence: percentCiEquivalence,
+            margin: input.margin.percent,
+          },
+          input.better,
+        )
+      : callOf(
+          { adjusted: ciAdjusted, equivalence: ciEquivalence, margin: smallest },
+          input.better,
+        );
   const undecided = {
-    difference: estimate, se, residualDf: df, margin: smallest, confidence: input.confidence,
-    unitsEach: unitsEach(trial, [treatment, input.control]), treatments: input.treatments.length,
+    difference: estimate,
+    se,
+    residualDf: df,
+    margin: smallest,
+    confidence: input.confidence,
+    unitsEach: unitsEach(trial, [treatment, input.control]),
+    treatments: input.treatments.length,
   };
   return {
-    estimable: true, treatment, control: input.control, difference: estimate, se, df, t,
-    p: tTwoSidedP(t, df), ci: around(plainT),
-    pAdjusted: Math.max(tTwoSidedP(t, df), largest.upperTail(t)), ciAdjusted, ciEquivalence,
-    percent: percentOf(difference, control), percentCi: percentAround(plainT), percentCiAdjusted, percentCiEquivalence,
-    shuffleP: null, shufflePAdjusted: null, call,
+    estimable: true,
+    treatment,
+    control: input.control,
+    difference: estimate,
+    se,
+    df,
+    t,
+    p: tTwoSidedP(t, df),
+    ci: around(plainT),
+    pAdjusted: Math.max(tTwoSidedP(t, df), largest.upperTail(t)),
+    ciAdjusted,
+    ciEquivalence,
+    percent: percentOf(difference, control),
+    percentCi: percentAround(plainT),
+    percentCiAdjusted,
+    percentCiEquivalence,
+    shuffleP: null,
+    shufflePAdjusted: null,
+    call,
     unitsNeeded: call === 'cant-tell' ? unitsNeeded(undecided) : null,
   };
 }
@@ -130,7 +210,11 @@ function percentOf(difference: Combination, control: Combination | undefined): n
   return control && control.estimate > 0 ? (100 * difference.estimate) / control.estimate : null;
 }
 
-function percentInterval({ mean, control }: ContrastContext, spread: Spread, critical: number): Interval | null {
+function percentInterval(
+  { mean, control }: ContrastContext,
+  spread: Spread,
+  critical: number,
+): Interval | null {
   if (!mean || !control || control.estimate <= 0) return null;
   const ratio = fiellerInterval(mean, control, spread.covariance, critical);
   return ratio && [100 * (ratio[0] - 1), 100 * (ratio[1] - 1)];
@@ -141,24 +225,46 @@ function percentInterval({ mean, control }: ContrastContext, spread: Spread, cri
  *
  * @returns pairs with the later treatment first, as `a` minus `b`
  */
-export function compareEveryPair(input: JudgeInput, trial: TrialModel, model: LinearModel, spread: Spread | undefined): readonly Pair[] {
+export function compareEveryPair(
+  input: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+  spread: Spread | undefined,
+): readonly Pair[] {
   const rangeOf = rangesOf(input);
   const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];
-  return levels.flatMap((b, j) => levels.slice(j + 1).map((a): Pair => {
-    const difference = trial.differenceOf(model, a, b);
-    if (!difference) return { estimable: false, a, b };
-    if (!spread?.judges(difference)) return { estimable: true, a, b, difference: difference.estimate, p: null, ci: null, ciAdjusted: null, pAdjusted: null };
-    const df = spread.dfOf(difference);
-    const { range, critical } = rangeOf(df);
-    const plain = tQuantile((1 + input.confidence) / 2, df);
-    const se = Math.sqrt(spread.covariance(difference, difference));
-    const pAdjusted = range.upperTail((Math.abs(difference.estimate) / se) * Math.SQRT2);
-    return {
-      estimable: true, a, b, difference: difference.estimate, pAdjusted, p: tTwoSidedP(difference.estimate / se, df),
-      ci: [difference.estimate - plain * se, difference.estimate + plain * se],
-      ciAdjusted: [difference.estimate - critical * se, difference.estimate + critical * se],
-    };
-  }));
+  return levels.flatMap((b, j) =>
+    levels.slice(j + 1).map((a): Pair => {
+      const difference = trial.differenceOf(model, a, b);
+      if (!difference) return { estimable: false, a, b };
+      if (!spread?.judges(difference))
+        return {
+          estimable: true,
+          a,
+          b,
+          difference: difference.estimate,
+          p: null,
+          ci: null,
+          ciAdjusted: null,
+          pAdjusted: null,
+        };
+      const df = spread.dfOf(difference);
+      const { range, critical } = rangeOf(df);
+      const plain = tQuantile((1 + input.confidence) / 2, df);
+      const se = Math.sqrt(spread.covariance(difference, difference));
+      const pAdjusted = range.upperTail((Math.abs(difference.estimate) / se) * Math.SQRT2);
+      return {
+        estimable: true,
+        a,
+        b,
+        difference: difference.estimate,
+        pAdjusted,
+        p: tTwoSidedP(difference.estimate / se, df),
+        ci: [difference.estimate - plain * se, difference.estimate + plain * se],
+        ciAdjusted: [difference.estimate - critical * se, difference.estimate + critical * se],
+      };
+    }),
+  );
 }
 
 function rangesOf(input: JudgeInput) {

@@ -23,18 +23,37 @@ export interface CountRatio {
  * @returns undefined where no unit is left to spread, or one of the two counts nothing at all
  */
 export function countRatio(input: KindInput, treatment: string): CountRatio | undefined {
-  const units = readUnits(input).filter(unit => !isSplit(input) || unit.treatment === treatment || unit.treatment === input.control);
-  return input.blockNames.length === 0 ? ratioOfMeans(input, units, treatment) : ratioWithinBlocks(input, units, treatment);
+  const units = readUnits(input).filter(
+    unit => !isSplit(input) || unit.treatment === treatment || unit.treatment === input.control,
+  );
+  return input.blockNames.length === 0
+    ? ratioOfMeans(input, units, treatment)
+    : ratioWithinBlocks(input, units, treatment);
 }
 
-function ratioWithinBlocks(input: KindInput, units: readonly ReadUnit[], treatment: string): CountRatio | undefined {
-  const tests = input.treatments.filter(name => name !== input.control && units.some(unit => unit.treatment === name));
+function ratioWithinBlocks(
+  input: KindInput,
+  units: readonly ReadUnit[],
+  treatment: string,
+): CountRatio | undefined {
+  const tests = input.treatments.filter(
+    name => name !== input.control && units.some(unit => unit.treatment === name),
+  );
   const at = tests.indexOf(treatment);
   const columns = [
-    ...indicatorColumns(units.map(unit => unit.treatment), [input.control, ...tests]),
-    ...input.blockNames.flatMap((_, i) => { const labels = units.map(unit => unit.blocks[i] ?? ''); return indicatorColumns(labels, [...new Set(labels)]); }),
+    ...indicatorColumns(
+      units.map(unit => unit.treatment),
+      [input.control, ...tests],
+    ),
+    ...input.blockNames.flatMap((_, i) => {
+      const labels = units.map(unit => unit.blocks[i] ?? '');
+      return indicatorColumns(labels, [...new Set(labels)]);
+    }),
   ];
-  const model = fitCounts(units.map(unit => unit.value), columns);
+  const model = fitCounts(
+    units.map(unit => unit.value),
+    columns,
+  );
   if (!model || at < 0) return undefined;
   return { ...model.logRatio(at), seOfCrowding: model.seOfCrowding(at), df: model.residualDf };
 }
@@ -45,7 +64,11 @@ interface GroupSums {
 }
 
 /** Without blocks the model has its answer in the means, however many units and treatments there are. */
-function ratioOfMeans(input: KindInput, units: readonly ReadUnit[], treatment: string): CountRatio | undefined {
+function ratioOfMeans(
+  input: KindInput,
+  units: readonly ReadUnit[],
+  treatment: string,
+): CountRatio | undefined {
   const groups = new Map<string, GroupSums>();
   for (const unit of units) {
     const { n, sum } = groups.get(unit.treatment) ?? { n: 0, sum: 0 };
@@ -54,11 +77,23 @@ function ratioOfMeans(input: KindInput, units: readonly ReadUnit[], treatment: s
   const df = units.length - groups.size;
   const [a, b] = [groups.get(treatment), groups.get(input.control)];
   if (df < 1 || !a || !b || [...groups.values()].some(each => each.sum === 0)) return undefined;
-  const means = units.map(unit => { const own = groups.get(unit.treatment); return own ? own.sum / own.n : 0; });
-  const dispersion = units.reduce((sum, unit, i) => sum + (unit.value - (means[i] ?? 0)) ** 2 / (means[i] ?? 1), 0) / df;
-  const crowding = crowdingOf(units.map(unit => unit.value), means, df);
+  const means = units.map(unit => {
+    const own = groups.get(unit.treatment);
+    return own ? own.sum / own.n : 0;
+  });
+  const dispersion =
+    units.reduce((sum, unit, i) => sum + (unit.value - (means[i] ?? 0)) ** 2 / (means[i] ?? 1), 0) /
+    df;
+  const crowding = crowdingOf(
+    units.map(unit => unit.value),
+    means,
+    df,
+  );
   return {
-    estimate: Math.log((a.sum / a.n) / (b.sum / b.n)), df, se: Math.sqrt(spreadOf(dispersion) * (1 / a.sum + 1 / b.sum)),
-    seOfCrowding: crowding === 0 ? 0 : Math.sqrt(1 / a.sum + crowding / a.n + 1 / b.sum + crowding / b.n),
+    estimate: Math.log(a.sum / a.n / (b.sum / b.n)),
+    df,
+    se: Math.sqrt(spreadOf(dispersion) * (1 / a.sum + 1 / b.sum)),
+    seOfCrowding:
+      crowding === 0 ? 0 : Math.sqrt(1 / a.sum + crowding / a.n + 1 / b.sum + crowding / b.n),
   };
 }

@@ -1,5 +1,11 @@
 import { tTwoSidedP } from '@/core/stats/distributions';
-import { bestCurves, type Curve, type CurvePoint, fitCurve, type FittedCurve } from '@/core/stats/fit-curve';
+import {
+  bestCurves,
+  type Curve,
+  type CurvePoint,
+  type FittedCurve,
+  fitCurve,
+} from '@/core/stats/fit-curve';
 
 /** What a unit got and gave, blocks taken out. */
 export interface DosedUnit {
@@ -29,14 +35,31 @@ export function doseResponse(units: readonly DosedUnit[]): DoseResponse {
   const line = fitCurve(points, 'linear');
   const [slope, se] = [line?.parameters.b ?? 0, line?.se.b ?? null];
   const doses = new Set(points.map(point => point.x)).size;
-  const fits = bestCurves(points, CURVES.filter(curve => doses > (curve === 'linear' ? 1 : curve === 'quadratic' ? 2 : 3)));
-  return { trend: line && se !== null && se > 0 ? { slope, se, p: tTwoSidedP(slope / se, line.residualDf) } : null, fits, levelsOffAt: fits[0] ? levelsOffAt(fits[0], points) : null };
+  const fits = bestCurves(
+    points,
+    CURVES.filter(curve => doses > (curve === 'linear' ? 1 : curve === 'quadratic' ? 2 : 3)),
+  );
+  return {
+    trend:
+      line && se !== null && se > 0
+        ? { slope, se, p: tTwoSidedP(slope / se, line.residualDf) }
+        : null,
+    fits,
+    levelsOffAt: fits[0] ? levelsOffAt(fits[0], points) : null,
+  };
 }
 
 function withoutBlocks(units: readonly DosedUnit[]): readonly CurvePoint[] {
   const blocks = [...new Set(units.map(unit => unit.block))];
   const all = mean(units.map(unit => unit.value));
-  const shiftOf = new Map(blocks.map(block => [block, blocks.length < 2 ? 0 : mean(units.filter(unit => unit.block === block).map(unit => unit.value)) - all]));
+  const shiftOf = new Map(
+    blocks.map(block => [
+      block,
+      blocks.length < 2
+        ? 0
+        : mean(units.filter(unit => unit.block === block).map(unit => unit.value)) - all,
+    ]),
+  );
   return units.map(unit => ({ x: unit.dose, y: unit.value - (shiftOf.get(unit.block) ?? 0) }));
 }
 
@@ -46,9 +69,19 @@ function mean(values: readonly number[]): number {
 
 const ALMOST_ALL = 0.95;
 
-function levelsOffAt({ curve, parameters }: FittedCurve, points: readonly CurvePoint[]): number | null {
+function levelsOffAt(
+  { curve, parameters }: FittedCurve,
+  points: readonly CurvePoint[],
+): number | null {
   const most = Math.max(...points.map(point => point.x));
-  const at = curve === 'plateau' ? parameters.x0 : curve === 'mitscherlich' && (parameters.c ?? 0) > 0 ? -Math.log(1 - ALMOST_ALL) / (parameters.c ?? 1) : curve === 'quadratic' && (parameters.b2 ?? 0) < 0 ? -(parameters.b1 ?? 0) / (2 * (parameters.b2 ?? 1)) : undefined;
+  const at =
+    curve === 'plateau'
+      ? parameters.x0
+      : curve === 'mitscherlich' && (parameters.c ?? 0) > 0
+        ? -Math.log(1 - ALMOST_ALL) / (parameters.c ?? 1)
+        : curve === 'quadratic' && (parameters.b2 ?? 0) < 0
+          ? -(parameters.b1 ?? 0) / (2 * (parameters.b2 ?? 1))
+          : undefined;
   return at !== undefined && at > 0 && at <= most ? at : null;
 }
 
@@ -59,7 +92,11 @@ export interface DoseMoney {
 }
 
 /** The dose, between none and the largest that was tried, that leaves the most money on a curve; the smallest of equals. */
-export function bestDoseForMoney(fitted: FittedCurve, doses: readonly number[], { costPerDose, worthPerValue }: DoseMoney): { readonly dose: number; readonly net: number } {
+export function bestDoseForMoney(
+  fitted: FittedCurve,
+  doses: readonly number[],
+  { costPerDose, worthPerValue }: DoseMoney,
+): { readonly dose: number; readonly net: number } {
   const [from, to] = [Math.min(...doses), Math.max(...doses)];
   const steps = 2000;
   let best = { dose: from, net: Number.NEGATIVE_INFINITY };

@@ -29,13 +29,21 @@ export function dryRuns(plan: PlannedTrial, cv: number, seed: number): readonly 
     { story: `If ${name} gives twice what is worth having`, effect: 2 * margin * good },
     { story: `If ${name} does harm`, effect: -2 * margin * good },
   ].map(({ story, effect }, i): DryRun => {
-    const { verdict } = judgeWithoutShuffle(filled(plannedInput(plan, seed), name, effect, cv, seed + i));
+    const { verdict } = judgeWithoutShuffle(
+      filled(plannedInput(plan, seed), name, effect, cv, seed + i),
+    );
     return { story, headline: verdict.headline, detail: verdict.detail };
   });
 }
 
 /** Blocks and whole plots differ by half of what units do; never below zero. */
-function filled(input: JudgeInput, favourite: string, effect: number, cv: number, seed: number): JudgeInput {
+function filled(
+  input: JudgeInput,
+  favourite: string,
+  effect: number,
+  cv: number,
+  seed: number,
+): JudgeInput {
   const random = seededRandom(seed);
   const shared = new Map<string, number>();
   const sharedOf = (name: string): number => {
@@ -46,8 +54,15 @@ function filled(input: JudgeInput, favourite: string, effect: number, cv: number
   return {
     ...input,
     units: input.units.map(unit => {
-      const places = [...unit.blocks.map((block, i) => `${i}:${block}`), ...(unit.wholePlot === undefined ? [] : [`whole:${unit.wholePlot}`])];
-      const share = 1 + (unit.treatment === favourite ? effect : 0) + places.reduce((sum, place) => sum + sharedOf(place), 0) + cv * normalDraw(random);
+      const places = [
+        ...unit.blocks.map((block, i) => `${i}:${block}`),
+        ...(unit.wholePlot === undefined ? [] : [`whole:${unit.wholePlot}`]),
+      ];
+      const share =
+        1 +
+        (unit.treatment === favourite ? effect : 0) +
+        places.reduce((sum, place) => sum + sharedOf(place), 0) +
+        cv * normalDraw(random);
       return { ...unit, value: Math.max(0, CONTROL_MEAN * share) };
     }),
   };

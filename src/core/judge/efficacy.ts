@@ -22,17 +22,29 @@ export type EfficacyTrouble = 'needs-before' | 'nothing-to-divide-by' | 'not-a-p
  * - `schneider-orelli`: 100 (Mt − Mc)/(100 − Mc) of mortalities in %; from counts before and after, or given as the “after”. Schneider-Orelli (1947), Entomologisches Praktikum.
  * - `sun-shepard`: 100 (Mt + Gc)/(100 + Gc), where Gc is how much the untreated grew, in %. Sun & Shepard (1947), Journal of Economic Entomology 40, 710-715.
  */
-export function efficacy(method: EfficacyMethod, counts: EfficacyCounts): Result<number, EfficacyTrouble> {
+export function efficacy(
+  method: EfficacyMethod,
+  counts: EfficacyCounts,
+): Result<number, EfficacyTrouble> {
   const { controlBefore, controlAfter, treatedBefore, treatedAfter } = counts;
   if (method === 'abbott') return divided(controlAfter - treatedAfter, controlAfter);
   if (controlBefore === undefined || treatedBefore === undefined) {
     if (method !== 'schneider-orelli') return failure('needs-before');
-    return controlAfter > 100 || treatedAfter > 100 ? failure('not-a-percentage') : divided(treatedAfter - controlAfter, 100 - controlAfter);
+    return controlAfter > 100 || treatedAfter > 100
+      ? failure('not-a-percentage')
+      : divided(treatedAfter - controlAfter, 100 - controlAfter);
   }
   if (!(controlBefore > 0) || !(treatedBefore > 0)) return failure('nothing-to-divide-by');
   const killed = 100 * (1 - treatedAfter / treatedBefore);
-  if (method === 'henderson-tilton') return divided(treatedBefore * controlAfter - treatedAfter * controlBefore, treatedBefore * controlAfter);
-  if (method === 'schneider-orelli') { const died = 100 * (1 - controlAfter / controlBefore); return divided(killed - died, 100 - died); }
+  if (method === 'henderson-tilton')
+    return divided(
+      treatedBefore * controlAfter - treatedAfter * controlBefore,
+      treatedBefore * controlAfter,
+    );
+  if (method === 'schneider-orelli') {
+    const died = 100 * (1 - controlAfter / controlBefore);
+    return divided(killed - died, 100 - died);
+  }
   const grew = 100 * (controlAfter / controlBefore - 1);
   return divided(killed + grew, 100 + grew);
 }

@@ -24,7 +24,11 @@ export interface Germination {
 export function germination(looks: readonly NewlyUp[], sown: number): Germination {
   const all = looks.reduce((sum, look) => sum + look.count, 0);
   if (all === 0) return { percent: 0, t50Days: null, meanDays: null };
-  return { percent: (100 * all) / sown, t50Days: halfTime(looks, all), meanDays: looks.reduce((sum, look) => sum + look.days * look.count, 0) / all };
+  return {
+    percent: (100 * all) / sown,
+    t50Days: halfTime(looks, all),
+    meanDays: looks.reduce((sum, look) => sum + look.days * look.count, 0) / all,
+  };
 }
 
 function halfTime(looks: readonly NewlyUp[], all: number): number {

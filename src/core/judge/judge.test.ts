@@ -1,40 +1,109 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { type JudgeInput, STARTING_GUESS_CV } from './judge-input';
 import { judge } from './judge';
+import { type JudgeInput, STARTING_GUESS_CV } from './judge-input';
 
 // PlantGrowth, chickwts, InsectSprays and npk as R ships them; expected values by R with multcomp and emmeans,
 // reference/r/judge.R. npk-lost-plots: npk with plots 2, 9, 16 and 23 taken out, so that blocks are unbalanced.
-const Anova = z.array(z.object({ term: z.string(), df: z.number(), ss: z.number(), ms: z.number(), f: z.number().nullish(), p: z.number().nullish() }));
+const Anova = z.array(
+  z.object({
+    term: z.string(),
+    df: z.number(),
+    ss: z.number(),
+    ms: z.number(),
+    f: z.number().nullish(),
+    p: z.number().nullish(),
+  }),
+);
 const Case = z.object({
-  name: z.string(), response: z.string(), treatment: z.string(), blocks: z.string().nullish(), control: z.string(), anova: Anova,
-  contrasts: z.array(z.object({
-    treatment: z.string(), difference: z.number(), se: z.number(), df: z.number(), t: z.number(), p: z.number(), low: z.number(), high: z.number(),
-    pAdjusted: z.number(), lowAdjusted: z.number(), highAdjusted: z.number(),
-  })),
-  pairs: z.array(z.object({ pair: z.string(), difference: z.number(), low: z.number(), high: z.number(), pAdjusted: z.number() })).nullish(),
+  name: z.string(),
+  response: z.string(),
+  treatment: z.string(),
+  blocks: z.string().nullish(),
+  control: z.string(),
+  anova: Anova,
+  contrasts: z.array(
+    z.object({
+      treatment: z.string(),
+      difference: z.number(),
+      se: z.number(),
+      df: z.number(),
+      t: z.number(),
+      p: z.number(),
+      low: z.number(),
+      high: z.number(),
+      pAdjusted: z.number(),
+      lowAdjusted: z.number(),
+      highAdjusted: z.number(),
+    }),
+  ),
+  pairs: z
+    .array(
+      z.object({
+        pair: z.string(),
+        difference: z.number(),
+        low: z.number(),
+        high: z.number(),
+        pAdjusted: z.number(),
+      }),
+    )
+    .nullish(),
   means: z.array(z.object({ treatment: z.string(), mean: z.number() })).nullish(),
 });
-const { cases, npk } = z.object({ cases: z.array(Case), npk: z.object({ anova: Anova }) })
+const { cases, npk } = z
+  .object({ cases: z.array(Case), npk: z.object({ anova: Anova }) })
   .parse(JSON.parse(readFileSync('reference/results/judge.json', 'utf8')));
 
 function rowsOf(name: string): readonly Record<string, string>[] {
-  return Papa.parse<Record<string, string>>(readFileSync(`reference/data/${name}.csv`, 'utf8').trim(), { header: true }).data;
+  return Papa.parse<Record<string, string>>(
+    readFileSync(`reference/data/${name}.csv`, 'utf8').trim(),
+    { header: true },
+  ).data;
 }
 
-function inputOf(name: string, response: string, treatment: string, control: string, block?: string | null): JudgeInput {
+function inputOf(
+  name: string,
+  response: string,
+  treatment: string,
+  control: string,
+  block?: string | null,
+): JudgeInput {
   const rows = rowsOf(name);
   return {
-    response, unitWord: 'plot', treatmentName: treatment, control, treatments: [...new Set(rows.map(row => row[treatment] ?? ''))],
-    blockNames: block ? [block] : [], subsamples: rows.length, better: 'higher', margin: null, confidence: 0.95, shuffles: 2000, seed: 1,
-    isDeclared: true, priorCv: STARTING_GUESS_CV,
-    units: rows.map((row, i) => ({ id: String(i + 1), treatment: row[treatment] ?? '', blocks: block ? [row[block] ?? ''] : [], value: Number(row[response]) })),
+    response,
+    unitWord: 'plot',
+    treatmentName: treatment,
+    control,
+    treatments: [...new Set(rows.map(row => row[treatment] ?? ''))],
+    blockNames: block ? [block] : [],
+    subsamples: rows.length,
+    better: 'higher',
+    margin: null,
+    confidence: 0.95,
+    shuffles: 2000,
+    seed: 1,
+    isDeclared: true,
+    priorCv: STARTING_GUESS_CV,
+    units: rows.map((row, i) => ({
+      id: String(i + 1),
+      treatment: row[treatment] ?? '',
+      blocks: block ? [row[block] ?? ''] : [],
+      value: Number(row[response]),
+    })),
   };
 }
 
 describe.each(cases)('$name against R', expected => {
-  const judgement = judge(inputOf(expected.name, expected.response, expected.treatment, expected.control, expected.blocks));
+  const judgement = judge(
+    inputOf(
+      expected.name,
+      expected.response,
+      expected.treatment,
+      expected.control,
+      expected.blocks,
+    ),
+  );
 
   test.each(expected.anova)('analysis of variance, $term', row => {
     const found = judgement.anova.find(candidate => candidate.term === row.term);
@@ -59,11 +128,22 @@ describe.each(cases)('$name against R', expected => {
 
 // Tukey-Kramer by R's emmeans: its p for unequal numbers goes by the harmonic mean within each pair, as ours does.
 describe.each(cases.filter(expected => expected.pairs))('$name, every pair against R', expected => {
-  const judgement = judge({ ...inputOf(expected.name, expected.response, expected.treatment, expected.control, expected.blocks), shuffles: 0 });
+  const judgement = judge({
+    ...inputOf(
+      expected.name,
+      expected.response,
+      expected.treatment,
+      expected.control,
+      expected.blocks,
+    ),
+    shuffles: 0,
+  });
 
   test.each(expected.pairs ?? [])('$pair', row => {
     const [a = '', b = ''] = row.pair.split(' - ');
-    const found = judgement.pairs.find(pair => (pair.a === a && pair.b === b) || (pair.a === b && pair.b === a));
+    const found = judgement.pairs.find(
+      pair => (pair.a === a && pair.b === b) || (pair.a === b && pair.b === a),
+    );
     if (!found?.estimable || !found.ciAdjusted) throw new Error(`${row.pair} was not estimable`);
     const isTurned = found.a === b;
     expect(isTurned ? -found.difference : found.difference).toAgree(row.difference, 6);
@@ -73,9 +153,12 @@ describe.each(cases.filter(expected => expected.pairs))('$name, every pair again
     expect(high).toAgree(row.high, 5);
   });
 
-  test.each(expected.means ?? [])('mean of $treatment, adjusted for blocks', ({ treatment, mean }) => {
-    expect(judgement.adjustedMeans[treatment]).toAgree(mean, 6);
-  });
+  test.each(expected.means ?? [])(
+    'mean of $treatment, adjusted for blocks',
+    ({ treatment, mean }) => {
+      expect(judgement.adjustedMeans[treatment]).toAgree(mean, 6);
+    },
+  );
 });
 
 test('npk with all eight combinations: confounded comparisons are said to be so, never solved into nonsense', () => {

@@ -1,12 +1,25 @@
-import type { AnovaRow } from '@/core/stats/linear-model';
 import type { RatioInterval } from '@/core/stats/fieller';
+import type { AnovaRow } from '@/core/stats/linear-model';
 import type { ShuffleResult } from '@/core/stats/shuffle-test';
 
 /** What is said of a treatment beside the control. */
 export type Call =
-  | 'clearly-better' | 'better' | 'no-difference-that-matters' | 'worse' | 'clearly-worse' | 'cant-tell' | 'no-test';
+  | 'clearly-better'
+  | 'better'
+  | 'no-difference-that-matters'
+  | 'worse'
+  | 'clearly-worse'
+  | 'cant-tell'
+  | 'no-test';
 
-export type DesignKind = 'complete-randomisation' | 'complete-blocks' | 'incomplete-blocks' | 'pairs' | 'latin-square' | 'split-plot' | 'several-blockings';
+export type DesignKind =
+  | 'complete-randomisation'
+  | 'complete-blocks'
+  | 'incomplete-blocks'
+  | 'pairs'
+  | 'latin-square'
+  | 'split-plot'
+  | 'several-blockings';
 
 /** A closed interval, low end first. */
 export type Interval = readonly [number, number];
@@ -22,7 +35,14 @@ export interface TreatmentGroup {
 }
 
 /** A treatment against the control, as the layout can show it. */
-export type Contrast = EstimableContrast | { readonly estimable: false; readonly treatment: string; readonly control: string; readonly call: 'no-test' };
+export type Contrast =
+  | EstimableContrast
+  | {
+      readonly estimable: false;
+      readonly treatment: string;
+      readonly control: string;
+      readonly call: 'no-test';
+    };
 
 /** Differences are treatment minus control, adjusted for blocks; intervals and p are null where no spread is left. */
 export interface EstimableContrast {
@@ -55,12 +75,31 @@ export interface EstimableContrast {
 
 /** Two treatments beside each other: a minus b. Tukey-Kramer. */
 export type Pair =
-  | { readonly estimable: true; readonly a: string; readonly b: string; readonly difference: number; readonly p: number | null; readonly ci: Interval | null; readonly ciAdjusted: Interval | null; readonly pAdjusted: number | null }
+  | {
+      readonly estimable: true;
+      readonly a: string;
+      readonly b: string;
+      readonly difference: number;
+      readonly p: number | null;
+      readonly ci: Interval | null;
+      readonly ciAdjusted: Interval | null;
+      readonly pAdjusted: number | null;
+    }
   | { readonly estimable: false; readonly a: string; readonly b: string };
 
 export type WarningCode =
-  | 'no-replication' | 'pseudo-replication' | 'one-block' | 'unequal-variance' | 'odd-unit' | 'tiny-sample' | 'unbalanced'
-  | 'not-declared' | 'additive-only' | 'zero-spread' | 'not-comparable' | 'missing-units';
+  | 'no-replication'
+  | 'pseudo-replication'
+  | 'one-block'
+  | 'unequal-variance'
+  | 'odd-unit'
+  | 'tiny-sample'
+  | 'unbalanced'
+  | 'not-declared'
+  | 'additive-only'
+  | 'zero-spread'
+  | 'not-comparable'
+  | 'missing-units';
 
 export interface JudgeWarning {
   readonly code: WarningCode;
@@ -70,7 +109,10 @@ export interface JudgeWarning {
 /** A treatment's direction when the same readings are looked at on another scale. */
 export interface OtherScale {
   readonly scale: 'log' | 'ranks' | 'own-spread';
-  readonly directions: readonly { readonly treatment: string; readonly direction: 'up' | 'down' | 'cant-tell' }[];
+  readonly directions: readonly {
+    readonly treatment: string;
+    readonly direction: 'up' | 'down' | 'cant-tell';
+  }[];
   /** Whether any direction differs from the one on the plain scale. */
   readonly changes: boolean;
 }
@@ -88,7 +130,11 @@ export interface Verdict {
 /** The judge's whole answer. Plain data; `null` for what is not defined, never NaN. */
 export interface Judgement {
   readonly design: {
-    readonly kind: DesignKind; readonly units: number; readonly subsamples: number; readonly blocks: number; readonly treatments: number;
+    readonly kind: DesignKind;
+    readonly units: number;
+    readonly subsamples: number;
+    readonly blocks: number;
+    readonly treatments: number;
   };
   readonly groups: readonly TreatmentGroup[];
   /** Means adjusted for blocks, by treatment; null where the layout can't give one. */

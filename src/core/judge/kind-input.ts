@@ -62,7 +62,8 @@ export function isSplit(input: KindInput): boolean {
  */
 export function stratumOf(input: KindInput): (unit: KindUnit) => string {
   const whole = (unit: KindUnit): string => JSON.stringify(unit.blocks);
-  const isOneACell = input.blockNames.length > 1 && new Set(input.units.map(whole)).size === input.units.length;
+  const isOneACell =
+    input.blockNames.length > 1 && new Set(input.units.map(whole)).size === input.units.length;
   return isOneACell ? unit => unit.blocks[0] ?? '' : whole;
 }
 

@@ -2,7 +2,18 @@ import type { Call, Interval, JudgeWarning } from './judgement';
 
 /** Which sum stood behind a p. */
 export type KindMethod =
-  | 'quasi-poisson' | 'fisher-exact' | 'cochran-mantel-haenszel' | 'wilcoxon-exact' | 'wilcoxon-shuffled' | 'van-elteren-exact' | 'van-elteren-shuffled' | 'log-rank' | 'stratified-log-rank' | 'sign-flip' | 'shuffle-exact' | 'shuffle-random';
+  | 'quasi-poisson'
+  | 'fisher-exact'
+  | 'cochran-mantel-haenszel'
+  | 'wilcoxon-exact'
+  | 'wilcoxon-shuffled'
+  | 'van-elteren-exact'
+  | 'van-elteren-shuffled'
+  | 'log-rank'
+  | 'stratified-log-rank'
+  | 'sign-flip'
+  | 'shuffle-exact'
+  | 'shuffle-random';
 
 /** Plain figures of one treatment. */
 export interface KindGroup {
@@ -27,7 +38,14 @@ export interface Effect {
 }
 
 /** A treatment against the control. */
-export type KindContrast = TestedKindContrast | { readonly estimable: false; readonly treatment: string; readonly control: string; readonly call: 'no-test' };
+export type KindContrast =
+  | TestedKindContrast
+  | {
+      readonly estimable: false;
+      readonly treatment: string;
+      readonly control: string;
+      readonly call: 'no-test';
+    };
 
 export interface TestedKindContrast {
   readonly estimable: true;

@@ -7,32 +7,123 @@ import { judgeInputFromTable, type TableRoles } from './table-input';
 
 // Expected: R 4.2.2 by reference/r/layouts.R. OrchardSprays and sleep (package datasets), oats and immer (package MASS),
 // and the balanced incomplete blocks of Montgomery, Design and Analysis of Experiments (readings from memory).
-const Anova = z.array(z.object({ term: z.string(), df: z.number(), ss: z.number(), f: z.number().nullable(), p: z.number().nullable() }));
+const Anova = z.array(
+  z.object({
+    term: z.string(),
+    df: z.number(),
+    ss: z.number(),
+    f: z.number().nullable(),
+    p: z.number().nullable(),
+  }),
+);
 const Difference = z.object({ treatment: z.string(), difference: z.number(), se: z.number() });
-const reference = z.object({
-  fixed: z.array(z.object({
-    name: z.string(), anova: Anova, means: z.array(z.object({ treatment: z.string(), mean: z.number() })),
-    contrasts: z.array(Difference.extend({ df: z.number(), t: z.number(), p: z.number(), low: z.number(), high: z.number(), pAdjusted: z.number() })),
-  })),
-  paired: z.object({ t: z.number(), df: z.number(), p: z.number(), flips: z.number() }),
-  split: z.object({ whole: Anova, within: Anova, blocks: z.object({ df: z.number(), ss: z.number() }), contrasts: z.array(Difference), lost: z.array(Difference.extend({ df: z.number() })) }),
-}).parse(JSON.parse(readFileSync('reference/results/layouts.json', 'utf8')));
+const reference = z
+  .object({
+    fixed: z.array(
+      z.object({
+        name: z.string(),
+        anova: Anova,
+        means: z.array(z.object({ treatment: z.string(), mean: z.number() })),
+        contrasts: z.array(
+          Difference.extend({
+            df: z.number(),
+            t: z.number(),
+            p: z.number(),
+            low: z.number(),
+            high: z.number(),
+            pAdjusted: z.number(),
+          }),
+        ),
+      }),
+    ),
+    paired: z.object({ t: z.number(), df: z.number(), p: z.number(), flips: z.number() }),
+    split: z.object({
+      whole: Anova,
+      within: Anova,
+      blocks: z.object({ df: z.number(), ss: z.number() }),
+      contrasts: z.array(Difference),
+      lost: z.array(Difference.extend({ df: z.number() })),
+    }),
+  })
+  .parse(JSON.parse(readFileSync('reference/results/layouts.json', 'utf8')));
 
-const PLAIN = { blocks: [], factors: [], kind: 'continuous', better: 'higher', margin: null, confidence: 0.95, shuffles: 500, seed: 1 } as const;
+const PLAIN = {
+  blocks: [],
+  factors: [],
+  kind: 'continuous',
+  better: 'higher',
+  margin: null,
+  confidence: 0.95,
+  shuffles: 500,
+  seed: 1,
+} as const;
 
-function judged(file: string, roles: Partial<TableRoles> & { readonly response: string }): Judgement {
-  const { data, meta } = Papa.parse<Record<string, string>>(readFileSync(`reference/data/${file}.csv`, 'utf8').trim(), { header: true });
-  const input = judgeInputFromTable({ columns: meta.fields ?? [], rows: data }, { ...PLAIN, ...roles });
+function judged(
+  file: string,
+  roles: Partial<TableRoles> & { readonly response: string },
+): Judgement {
+  const { data, meta } = Papa.parse<Record<string, string>>(
+    readFileSync(`reference/data/${file}.csv`, 'utf8').trim(),
+    { header: true },
+  );
+  const input = judgeInputFromTable(
+    { columns: meta.fields ?? [], rows: data },
+    { ...PLAIN, ...roles },
+  );
   if (!input.ok) throw new Error(JSON.stringify(input.trouble));
   return judge(input.value);
 }
 
-const LAYOUTS: Readonly<Record<string, { readonly judgement: Judgement; readonly kind: Judgement['design']['kind']; readonly dealt: 'as a square' | 'within blocks' | 'in pairs' }>> = {
-  'orchard-sprays': { judgement: judged('orchard-sprays', { response: 'decrease', treatment: 'treatment', control: 'H', blocks: ['rowpos', 'colpos'] }), kind: 'latin-square', dealt: 'as a square' },
-  sleep: { judgement: judged('sleep', { response: 'extra', treatment: 'group', control: '1', pair: 'ID' }), kind: 'pairs', dealt: 'in pairs' },
-  immer: { judgement: judged('immer', { response: 'Y1', treatment: 'Var', control: 'M', blocks: ['Loc'] }), kind: 'complete-blocks', dealt: 'within blocks' },
-  'immer-years': { judgement: judged('immer-years', { response: 'Y', treatment: 'Var', control: 'M', blocks: ['Loc', 'Year'] }), kind: 'several-blockings', dealt: 'within blocks' },
-  catalyst: { judgement: judged('catalyst', { response: 'time', treatment: 'catalyst', control: 'A', blocks: ['batch'] }), kind: 'incomplete-blocks', dealt: 'within blocks' },
+const LAYOUTS: Readonly<
+  Record<
+    string,
+    {
+      readonly judgement: Judgement;
+      readonly kind: Judgement['design']['kind'];
+      readonly dealt: 'as a square' | 'within blocks' | 'in pairs';
+    }
+  >
+> = {
+  'orchard-sprays': {
+    judgement: judged('orchard-sprays', {
+      response: 'decrease',
+      treatment: 'treatment',
+      control: 'H',
+      blocks: ['rowpos', 'colpos'],
+    }),
+    kind: 'latin-square',
+    dealt: 'as a square',
+  },
+  sleep: {
+    judgement: judged('sleep', { response: 'extra', treatment: 'group', control: '1', pair: 'ID' }),
+    kind: 'pairs',
+    dealt: 'in pairs',
+  },
+  immer: {
+    judgement: judged('immer', { response: 'Y1', treatment: 'Var', control: 'M', blocks: ['Loc'] }),
+    kind: 'complete-blocks',
+    dealt: 'within blocks',
+  },
+  'immer-years': {
+    judgement: judged('immer-years', {
+      response: 'Y',
+      treatment: 'Var',
+      control: 'M',
+      blocks: ['Loc', 'Year'],
+    }),
+    kind: 'several-blockings',
+    dealt: 'within blocks',
+  },
+  catalyst: {
+    judgement: judged('catalyst', {
+      response: 'time',
+      treatment: 'catalyst',
+      control: 'A',
+      blocks: ['batch'],
+    }),
+    kind: 'incomplete-blocks',
+    dealt: 'within blocks',
+  },
 };
 
 describe.each(reference.fixed)('$name against R', expected => {
@@ -78,10 +169,21 @@ test('sleep: a paired t test, and all 1024 flips of signs', () => {
 });
 
 describe('oats as a split plot', () => {
-  const judgement = judged('oats', { response: 'Y', factors: ['V', 'N'], blocks: ['B'], whole: 'V', control: 'Golden.rain:0.0' });
+  const judgement = judged('oats', {
+    response: 'Y',
+    factors: ['V', 'N'],
+    blocks: ['B'],
+    whole: 'V',
+    control: 'Golden.rain:0.0',
+  });
   const anova = new Map(judgement.anova.map(row => [row.term, row]));
 
-  test.each([...reference.split.whole, ...reference.split.within.filter(row => row.term !== 'residual')].filter(row => row.term !== 'residual'))('$term is tested in its own stratum', row => {
+  test.each(
+    [
+      ...reference.split.whole,
+      ...reference.split.within.filter(row => row.term !== 'residual'),
+    ].filter(row => row.term !== 'residual'),
+  )('$term is tested in its own stratum', row => {
     expect(anova.get(row.term)?.df).toBe(row.df);
     expect(anova.get(row.term)?.ss).toAgree(row.ss, 6);
     expect(anova.get(row.term)?.f).toAgree(row.f ?? 0, 6);
@@ -89,7 +191,14 @@ describe('oats as a split plot', () => {
   });
 
   test('blocks, whole plots and residual, in their order', () => {
-    expect(judgement.anova.map(row => row.term)).toEqual(['B', 'V', 'whole plots', 'N', 'V:N', 'residual']);
+    expect(judgement.anova.map(row => row.term)).toEqual([
+      'B',
+      'V',
+      'whole plots',
+      'N',
+      'V:N',
+      'residual',
+    ]);
     expect(anova.get('B')?.ss).toAgree(reference.split.blocks.ss, 6);
     expect(anova.get('whole plots')?.ss).toAgree(reference.split.whole.at(-1)?.ss ?? 0, 6);
     expect(judgement.anova.at(-1)?.ss).toAgree(reference.split.within.at(-1)?.ss ?? 0, 6);
@@ -104,7 +213,11 @@ describe('oats as a split plot', () => {
     // Within a variety only the units' spread counts; across varieties whole plots and units both, by Satterthwaite.
     const isWithin = row.treatment.startsWith('Golden.rain');
     if (isWithin) expect(found.df).toBe(45);
-    else expect(found.df).toAgree((601.330555 + 3 * 177.083333) ** 2 / (601.330555 ** 2 / 10 + (3 * 177.083333) ** 2 / 45), 5);
+    else
+      expect(found.df).toAgree(
+        (601.330555 + 3 * 177.083333) ** 2 / (601.330555 ** 2 / 10 + (3 * 177.083333) ** 2 / 45),
+        5,
+      );
   });
 
   test('re-dealt at both levels', () => {
@@ -119,10 +232,18 @@ describe('oats as a split plot', () => {
 
 // Five of the 72 plots lost. R by matrices written out: least squares, two strata, Satterthwaite.
 describe('oats with plots lost', () => {
-  const judgement = judged('oats-lost-plots', { response: 'Y', factors: ['V', 'N'], blocks: ['B'], whole: 'V', control: 'Golden.rain:0.0' });
+  const judgement = judged('oats-lost-plots', {
+    response: 'Y',
+    factors: ['V', 'N'],
+    blocks: ['B'],
+    whole: 'V',
+    control: 'Golden.rain:0.0',
+  });
 
   test.each(reference.split.lost)('$treatment', row => {
-    const found = judgement.contrasts.find(contrast => contrast.treatment.replace('0.0', '0') === row.treatment.replace('0.0', '0'));
+    const found = judgement.contrasts.find(
+      contrast => contrast.treatment.replace('0.0', '0') === row.treatment.replace('0.0', '0'),
+    );
     if (!found?.estimable) throw new Error(`${row.treatment} was not estimable`);
     expect(found.difference).toAgree(row.difference, 6);
     expect(found.se).toAgree(row.se, 6);

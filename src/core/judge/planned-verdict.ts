@@ -15,7 +15,11 @@ export type PlannedVerdict =
   | { readonly by: 'kind'; readonly input: KindInput; readonly judgement: KindJudgement };
 
 /** @param judgeIt of a measure with a mean: the whole judge, or one without its shuffles */
-export function plannedVerdict(data: TrialData, look: Look, judgeIt: (input: JudgeInput) => Judgement = judge): PlannedVerdict {
+export function plannedVerdict(
+  data: TrialData,
+  look: Look,
+  judgeIt: (input: JudgeInput) => Judgement = judge,
+): PlannedVerdict {
   const kind = kindInputOf(data, measureOf(data, look.measureId), look);
   if (kind) return { by: 'kind', input: kind, judgement: judgeKind(kind) };
   const input = judgeInputOf(data, look);
@@ -48,11 +52,23 @@ export interface LookedKind {
 
 /** @returns undefined where the measure is judged by its mean */
 export function kindUnderLook(data: TrialData, look: Look): LookedKind | undefined {
-  const under = (changes: Partial<Look>): KindInput | undefined => kindInputOf(data, measureOf(data, look.measureId), { ...look, ...changes });
+  const under = (changes: Partial<Look>): KindInput | undefined =>
+    kindInputOf(data, measureOf(data, look.measureId), { ...look, ...changes });
   const input = under({});
   if (!input) return undefined;
   const sound = leftOutOf(data, 'sound');
-  const allIn = look.leftOut.length === 0 && withCuts(data) === data ? undefined : under({ leftOut: [], isUncut: true });
-  const only = sound.every(code => look.leftOut.includes(code)) ? undefined : under({ leftOut: [...new Set([...look.leftOut, ...sound])] });
-  return { look, input, judgement: judgeKind(input), allIn: allIn ? judgeKind(allIn) : null, sound: only ? judgeKind(only) : null };
+  const allIn =
+    look.leftOut.length === 0 && withCuts(data) === data
+      ? undefined
+      : under({ leftOut: [], isUncut: true });
+  const only = sound.every(code => look.leftOut.includes(code))
+    ? undefined
+    : under({ leftOut: [...new Set([...look.leftOut, ...sound])] });
+  return {
+    look,
+    input,
+    judgement: judgeKind(input),
+    allIn: allIn ? judgeKind(allIn) : null,
+    sound: only ? judgeKind(only) : null,
+  };
 }

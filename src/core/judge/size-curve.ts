@@ -41,13 +41,22 @@ export interface GrowingCurve {
 
 /** Looks at a plan in several sizes. */
 export function sizeCurve(question: SizeQuestion): GrowingCurve {
-  const rows = new Map<number, { readonly point: Omit<SizePoint, 'shares'>; readonly simulation: VerdictSimulation | undefined }>();
+  const rows = new Map<
+    number,
+    {
+      readonly point: Omit<SizePoint, 'shares'>;
+      readonly simulation: VerdictSimulation | undefined;
+    }
+  >();
   const rowAt = (at: number) => {
     const size = question.sizes[at] ?? 0;
     const plan = sized(question.plan, size);
     const input = plannedInput(plan, question.seed);
     const units = input.units.length;
-    return { point: { size, units, ...closedForm(plan, units, question) }, simulation: simulateVerdicts(input, question, question.seed + size) };
+    return {
+      point: { size, units, ...closedForm(plan, units, question) },
+      simulation: simulateVerdicts(input, question, question.seed + size),
+    };
   };
   return {
     advance: (at, trials) => {
@@ -55,7 +64,10 @@ export function sizeCurve(question: SizeQuestion): GrowingCurve {
       rows.set(at, row);
       row.simulation?.run(trials);
     },
-    curve: () => [...rows.values()].map(({ point, simulation }) => ({ ...point, shares: sharesOf(simulation) })).sort((a, b) => a.size - b.size),
+    curve: () =>
+      [...rows.values()]
+        .map(({ point, simulation }) => ({ ...point, shares: sharesOf(simulation) }))
+        .sort((a, b) => a.size - b.size),
   };
 }
 
@@ -67,19 +79,40 @@ function sharesOf(simulation: VerdictSimulation | undefined): VerdictShares | nu
 /** The plan with another size: more of each, or more blocks where each holds every treatment once. */
 function sized(plan: PlannedTrial, size: number): PlannedTrial {
   const { wish } = plan;
-  if (wish.kind === 'complete-randomisation') return { ...plan, wish: { ...wish, each: size, controlEach: wish.controlEach === null ? null : Math.max(1, Math.round((wish.controlEach * size) / wish.each)) } };
+  if (wish.kind === 'complete-randomisation')
+    return {
+      ...plan,
+      wish: {
+        ...wish,
+        each: size,
+        controlEach:
+          wish.controlEach === null
+            ? null
+            : Math.max(1, Math.round((wish.controlEach * size) / wish.each)),
+      },
+    };
   if (wish.kind === 'latin-square') return plan;
   return { ...plan, wish: { ...wish, blockCount: size } };
 }
 
 /** Dunnett's power with the units that the plan has of each; blocks cost degrees of freedom that are few beside the rest. */
-function closedForm({ treatments, wish }: PlannedTrial, units: number, { cv, effect }: SizeQuestion): Pick<SizePoint, 'closed' | 'smallestSeen'> {
+function closedForm(
+  { treatments, wish }: PlannedTrial,
+  units: number,
+  { cv, effect }: SizeQuestion,
+): Pick<SizePoint, 'closed' | 'smallestSeen'> {
   const groups = treatments.length;
-  const control = wish.kind === 'complete-randomisation' && wish.controlEach !== null ? wish.controlEach : units / groups;
+  const control =
+    wish.kind === 'complete-randomisation' && wish.controlEach !== null
+      ? wish.controlEach
+      : units / groups;
   const each = (units - control) / (groups - 1);
   if (each < 2 || control < 2) return { closed: null, smallestSeen: null };
   const plan = { kind: 'dunnett', groups, sd: cv, alpha: 0.05 } as const;
-  return { closed: closedPower({ ...plan, delta: effect }, each, control), smallestSeen: differenceSeen(plan, each, WANTED, control) };
+  return {
+    closed: closedPower({ ...plan, delta: effect }, each, control),
+    smallestSeen: differenceSeen(plan, each, WANTED, control),
+  };
 }
 
 /** A plan's own size on its curve: units of each, or blocks. */
@@ -94,16 +127,43 @@ const MOST_UNITS = 240;
 export function sizesFor(plan: PlannedTrial): readonly number[] {
   const own = sizeOf(plan);
   if (plan.wish.kind === 'latin-square') return [own];
-  const perSize = plan.treatments.length * (plan.wish.kind === 'complete-randomisation' ? 1 : Math.max(1, plan.wish.each));
-  const sizes = USUAL_SIZES.filter(size => size * perSize <= MOST_UNITS && (plan.wish.kind !== 'incomplete-blocks' || size * (plan.wish.perBlock ?? 2) >= plan.treatments.length));
+  const perSize =
+    plan.treatments.length *
+    (plan.wish.kind === 'complete-randomisation' ? 1 : Math.max(1, plan.wish.each));
+  const sizes = USUAL_SIZES.filter(
+    size =>
+      size * perSize <= MOST_UNITS &&
+      (plan.wish.kind !== 'incomplete-blocks' ||
+        size * (plan.wish.perBlock ?? 2) >= plan.treatments.length),
+  );
   return [...new Set([...sizes, own])].sort((a, b) => a - b);
 }
 
 /** The same units on fewer treatments: 8 × 1, 4 × 2, 2 × 4, each with the smallest gain that it sees four times in five. */
-export function splitsOf(units: number, cv: number): readonly { readonly treatments: number; readonly each: number; readonly smallest: number | null }[] {
+export function splitsOf(
+  units: number,
+  cv: number,
+): readonly {
+  readonly treatments: number;
+  readonly each: number;
+  readonly smallest: number | null;
+}[] {
   return [8, 6, 4, 3, 2].flatMap(treatments => {
     const each = Math.floor(units / treatments);
     if (each < 1) return [];
-    return [{ treatments, each, smallest: each < 2 ? null : differenceSeen({ kind: 'dunnett', groups: treatments, sd: cv, alpha: 0.05 }, each, WANTED) }];
+    return [
+      {
+        treatments,
+        each,
+        smallest:
+          each < 2
+            ? null
+            : differenceSeen(
+                { kind: 'dunnett', groups: treatments, sd: cv, alpha: 0.05 },
+                each,
+                WANTED,
+              ),
+      },
+    ];
   });
 }

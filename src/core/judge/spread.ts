@@ -1,6 +1,12 @@
-import type { Covariance } from '@/core/stats/fieller';
-import { type AnovaRow, type Combination, dot, fitLinearModel, type LinearModel } from '@/core/stats/linear-model';
 import { fUpperTail } from '@/core/stats/distributions';
+import type { Covariance } from '@/core/stats/fieller';
+import {
+  type AnovaRow,
+  type Combination,
+  dot,
+  fitLinearModel,
+  type LinearModel,
+} from '@/core/stats/linear-model';
 import type { TrialModel } from './trial-model';
 
 /** What the residuals give to judge comparisons by: one mean square, or one for each size of unit. */
@@ -26,9 +32,17 @@ export function spreadOf(trial: TrialModel, model: LinearModel): SpreadAnalysis 
   const size = trial.units.reduce((sum, unit) => sum + unit.value * unit.value, 0);
   const isFlat = (ss: number): boolean => ss <= NO_SPREAD * NO_SPREAD * size;
   if (trial.wholePlot) return splitPlotSpread(trial, trial.wholePlot, model, isFlat);
-  if (model.residualDf < 1 || isFlat(model.residualSs)) return { anova: model.anova, spread: undefined };
+  if (model.residualDf < 1 || isFlat(model.residualSs))
+    return { anova: model.anova, spread: undefined };
   const ms = model.residualSs / model.residualDf;
-  return { anova: model.anova, spread: { covariance: (a, b) => ms * dot(a.direction, b.direction), dfOf: () => model.residualDf, judges: () => true } };
+  return {
+    anova: model.anova,
+    spread: {
+      covariance: (a, b) => ms * dot(a.direction, b.direction),
+      dfOf: () => model.residualDf,
+      judges: () => true,
+    },
+  };
 }
 
 // A comparison within whole plots carries none of their spread; what is computed of it then is rounding.
@@ -51,11 +65,20 @@ export interface Strata {
 }
 
 /** Strata of a split plot; n₀ after Henderson (1953), Biometrics 9, 226-252, method 3. */
-export function strataOf(trial: TrialModel, wholePlot: readonly string[], model: LinearModel): Strata {
+export function strataOf(
+  trial: TrialModel,
+  wholePlot: readonly string[],
+  model: LinearModel,
+): Strata {
   const wholes = [...new Set(wholePlot)].map(name => wholePlot.map(each => Number(each === name)));
-  const inner = fitLinearModel(trial.units.map(unit => unit.value), [
-    ...trial.terms.slice(0, trial.wholeTerms), { name: WHOLE_PLOTS, columns: wholes.slice(1) }, ...trial.terms.slice(trial.wholeTerms),
-  ]);
+  const inner = fitLinearModel(
+    trial.units.map(unit => unit.value),
+    [
+      ...trial.terms.slice(0, trial.wholeTerms),
+      { name: WHOLE_PLOTS, columns: wholes.slice(1) },
+      ...trial.terms.slice(trial.wholeTerms),
+    ],
+  );
   const wholeDf = model.residualDf - inner.residualDf;
   const factor = wholes.reduce((sum, column) => {
     const coordinates = model.coordinatesOf(column);
@@ -66,13 +89,21 @@ export function strataOf(trial: TrialModel, wholePlot: readonly string[], model:
     const weights = model.weightsOf(combination);
     return wholes.map(column => dot(column, weights));
   };
-  const wholePart = (a: Combination, b: Combination): number => dot(sumsOf(a), sumsOf(b)) / perWhole;
-  const isWithin = (combination: Combination): boolean => wholePart(combination, combination) <= WHOLE_SHARE * dot(combination.direction, combination.direction);
+  const wholePart = (a: Combination, b: Combination): number =>
+    dot(sumsOf(a), sumsOf(b)) / perWhole;
+  const isWithin = (combination: Combination): boolean =>
+    wholePart(combination, combination) <=
+    WHOLE_SHARE * dot(combination.direction, combination.direction);
   return { inner, wholePlots: wholes.length, wholeDf, perWhole, sumsOf, wholePart, isWithin };
 }
 
 /** Satterthwaite's degrees of freedom (1946), Biometrics Bulletin 2, 110-114, of a sum of two mean squares' shares. */
-export function satterthwaiteDf(whole: number, wholeDf: number, rest: number, restDf: number): number {
+export function satterthwaiteDf(
+  whole: number,
+  wholeDf: number,
+  rest: number,
+  restDf: number,
+): number {
   const square = whole ** 2 / wholeDf + (restDf > 0 ? rest ** 2 / restDf : 0);
   return square > 0 ? (whole + rest) ** 2 / square : wholeDf;
 }
@@ -82,7 +113,12 @@ export function satterthwaiteDf(whole: number, wholeDf: number, rest: number, re
  * ones. With W the sums of a combination's weights over whole plots, its variance is a·Ea + b·Eb, a = W·W / n₀ and
  * b = w·w − a.
  */
-function splitPlotSpread(trial: TrialModel, wholePlot: readonly string[], model: LinearModel, isFlat: (ss: number) => boolean): SpreadAnalysis {
+function splitPlotSpread(
+  trial: TrialModel,
+  wholePlot: readonly string[],
+  model: LinearModel,
+  isFlat: (ss: number) => boolean,
+): SpreadAnalysis {
   const { inner, wholeDf, wholePart, isWithin } = strataOf(trial, wholePlot, model);
   const wholeSs = Math.max(0, model.residualSs - inner.residualSs);
   const hasWhole = wholeDf > 0 && !isFlat(wholeSs);
@@ -107,9 +143,15 @@ function splitPlotSpread(trial: TrialModel, wholePlot: readonly string[], model:
       dfOf: combination => {
         if (isWithin(combination)) return inner.residualDf;
         const whole = wholePart(combination, combination) * ea;
-        return satterthwaiteDf(whole, wholeDf, covariance(combination, combination) - whole, inner.residualDf);
+        return satterthwaiteDf(
+          whole,
+          wholeDf,
+          covariance(combination, combination) - whole,
+          inner.residualDf,
+        );
       },
-      judges: combination => (isWithin(combination) ? hasInner : hasWhole && covariance(combination, combination) > 0),
+      judges: combination =>
+        isWithin(combination) ? hasInner : hasWhole && covariance(combination, combination) > 0,
     },
   };
 }

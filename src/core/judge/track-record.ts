@@ -32,12 +32,23 @@ export interface TrackRecord {
 /** Names are taken as written, big and small letters alike. In the order of the first guess. */
 export function trackRecords(trials: readonly GuessedTrial[]): readonly TrackRecord[] {
   const records = new Map<string, TrackRecord>();
-  for (const { predictions, best, call, treatments } of trials) for (const { by, expects, about } of predictions) {
-    if (about !== '') continue;
-    const key = by.trim().toLowerCase();
-    const record = records.get(key) ?? { by: by.trim(), settled: 0, came: 0, open: 0, byLuck: 0 };
-    const outcome = outcomeOf(expects, best, call);
-    records.set(key, outcome === 'open' ? { ...record, open: record.open + 1 } : { ...record, settled: record.settled + 1, came: record.came + Number(outcome === 'came'), byLuck: record.byLuck + 1 / (treatments + 1) });
-  }
+  for (const { predictions, best, call, treatments } of trials)
+    for (const { by, expects, about } of predictions) {
+      if (about !== '') continue;
+      const key = by.trim().toLowerCase();
+      const record = records.get(key) ?? { by: by.trim(), settled: 0, came: 0, open: 0, byLuck: 0 };
+      const outcome = outcomeOf(expects, best, call);
+      records.set(
+        key,
+        outcome === 'open'
+          ? { ...record, open: record.open + 1 }
+          : {
+              ...record,
+              settled: record.settled + 1,
+              came: record.came + Number(outcome === 'came'),
+              byLuck: record.byLuck + 1 / (treatments + 1),
+            },
+      );
+    }
   return [...records.values()];
 }

@@ -1,5 +1,5 @@
-import { nutrientLedger } from '@/core/materials/nutrient-ledger';
 import { unitCost } from '@/core/materials/money';
+import { nutrientLedger } from '@/core/materials/nutrient-ledger';
 import { careTasks, unitMeasuresOf } from '@/core/schedule/due-today';
 import type { CalendarDay } from '@/core/trial/calendar-day';
 import type { TrialData } from '@/core/trial/trial-data';
@@ -17,11 +17,24 @@ export interface TreatmentCost {
 /** Costs and minutes of every treatment, of what was done; of the plan where nothing was done yet. */
 export function treatmentCosts(data: TrialData, by: CalendarDay): readonly TreatmentCost[] {
   const { care, treatments, products, places, units } = data;
-  const given = care.acts.filter(act => !act.isSkipped).map(({ ruleId, nth, amount, doneOn, unitIds }) => ({ ruleId, nth, amount, doneOn, unitIds }));
-  const unit = unitMeasuresOf(places.find(place => place.id === units[0]?.placeId), care.settings.mixMl);
-  const accounts = nutrientLedger({ treatments, rules: care.rules, products, given, units, unit, by, tasks: careTasks(data, by) }, given.length > 0 ? 'done' : 'planned');
+  const given = care.acts
+    .filter(act => !act.isSkipped)
+    .map(({ ruleId, nth, amount, doneOn, unitIds }) => ({ ruleId, nth, amount, doneOn, unitIds }));
+  const unit = unitMeasuresOf(
+    places.find(place => place.id === units[0]?.placeId),
+    care.settings.mixMl,
+  );
+  const accounts = nutrientLedger(
+    { treatments, rules: care.rules, products, given, units, unit, by, tasks: careTasks(data, by) },
+    given.length > 0 ? 'done' : 'planned',
+  );
   const { hourWorth } = care.settings;
-  return accounts.filter(account => treatments.some(treatment => treatment.id === account.treatmentId)).map(({ name, cost, minutes }) => ({
-    treatment: name, materials: cost, minutes, total: cost === null ? null : unitCost([cost], minutes, hourWorth ?? 0).total,
-  }));
+  return accounts
+    .filter(account => treatments.some(treatment => treatment.id === account.treatmentId))
+    .map(({ name, cost, minutes }) => ({
+      treatment: name,
+      materials: cost,
+      minutes,
+      total: cost === null ? null : unitCost([cost], minutes, hourWorth ?? 0).total,
+    }));
 }

@@ -1,4 +1,11 @@
-import { type Combination, fitLinearModel, indicatorColumns, type LinearModel, type ModelTerm, orthonormalBasis } from '@/core/stats/linear-model';
+import {
+  type Combination,
+  fitLinearModel,
+  indicatorColumns,
+  type LinearModel,
+  type ModelTerm,
+  orthonormalBasis,
+} from '@/core/stats/linear-model';
 import { projectOut, squareSum } from '@/core/stats/project-out';
 import type { JudgeInput } from './judge-input';
 
@@ -38,43 +45,81 @@ export interface TrialModel {
 /** Sets up blocks, covariate and treatment (or factors and their interactions) as columns, in the order of the analysis. */
 export function buildTrialModel(input: JudgeInput): TrialModel {
   const units = input.units.flatMap((unit): MeasuredUnit[] =>
-    unit.value === null ? [] : [{ ...unit, value: unit.value, covariate: unit.covariate, wholePlot: unit.wholePlot }]);
+    unit.value === null
+      ? []
+      : [{ ...unit, value: unit.value, covariate: unit.covariate, wholePlot: unit.wholePlot }],
+  );
   const blockTerms = input.blockNames.map((name, i): ModelTerm => {
     const labels = units.map(unit => unit.blocks[i] ?? '');
     return { name, columns: indicatorColumns(labels, distinct(labels)) };
   });
-  const covariate = units.every(unit => unit.covariate !== undefined) && units.length > 0
-    ? units.map(unit => unit.covariate ?? 0) : undefined;
-  const covariateTerms: readonly ModelTerm[] = covariate ? [{ name: 'covariate', columns: [covariate] }] : [];
+  const covariate =
+    units.every(unit => unit.covariate !== undefined) && units.length > 0
+      ? units.map(unit => unit.covariate ?? 0)
+      : undefined;
+  const covariateTerms: readonly ModelTerm[] = covariate
+    ? [{ name: 'covariate', columns: [covariate] }]
+    : [];
   const placeColumns = placeColumnsOf(units, blockTerms);
-  const placeTerms: readonly ModelTerm[] = placeColumns.length > 0 ? [{ name: 'place', columns: placeColumns }] : [];
+  const placeTerms: readonly ModelTerm[] =
+    placeColumns.length > 0 ? [{ name: 'place', columns: placeColumns }] : [];
   const wholePlot = wholePlotsOf(units);
-  const treatmentTerms = inStrataOrder(input.factors ? factorTerms(input, units, isOneEachCell(input, units)) : [singleTerm(input, units)], wholePlot);
-  const terms = [...blockTerms, ...covariateTerms, ...placeTerms, ...treatmentTerms.map(term => term.term)];
-  const wholeTerms = blockTerms.length + covariateTerms.length + placeTerms.length + treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
+  const treatmentTerms = inStrataOrder(
+    input.factors
+      ? factorTerms(input, units, isOneEachCell(input, units))
+      : [singleTerm(input, units)],
+    wholePlot,
+  );
+  const terms = [
+    ...blockTerms,
+    ...covariateTerms,
+    ...placeTerms,
+    ...treatmentTerms.map(term => term.term),
+  ];
+  const wholeTerms =
+    blockTerms.length +
+    covariateTerms.length +
+    placeTerms.length +
+    treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
 
   const rest = [
     ...blockTerms.flatMap(term => term.columns.map(() => 1 / (term.columns.length + 1))),
     ...(covariate ? [covariate.reduce((sum, value) => sum + value, 0) / covariate.length] : []),
     ...placeColumns.map(() => 0),
   ];
-  const own = (treatment: string): readonly number[] => treatmentTerms.flatMap(term => term.rowOf(treatment));
+  const own = (treatment: string): readonly number[] =>
+    treatmentTerms.flatMap(term => term.rowOf(treatment));
   return {
-    units, blockTerms, covariate, placeColumns, terms, wholeTerms, wholePlot,
+    units,
+    blockTerms,
+    covariate,
+    placeColumns,
+    terms,
+    wholeTerms,
+    wholePlot,
     fit: values => fitLinearModel(values, terms),
     meanOf: (model, treatment) => model.combine(1, [...rest, ...own(treatment)]),
     differenceOf: (model, a, b) => {
       const rowB = own(b);
-      return model.combine(0, [...rest.map(() => 0), ...own(a).map((value, j) => value - rowB[j]!)]);
+      return model.combine(0, [
+        ...rest.map(() => 0),
+        ...own(a).map((value, j) => value - rowB[j]!),
+      ]);
     },
   };
 }
 
 /** How far each unit stands from the middle of its block: shelf by shelf the blocks hold the rest already. */
-function placeColumnsOf(units: readonly MeasuredUnit[], blockTerms: readonly ModelTerm[]): readonly (readonly number[])[] {
+function placeColumnsOf(
+  units: readonly MeasuredUnit[],
+  blockTerms: readonly ModelTerm[],
+): readonly (readonly number[])[] {
   const places = units.flatMap(unit => (unit.place ? [unit.place] : []));
   if (units.length === 0 || places.length < units.length) return [];
-  const { vectors } = orthonormalBasis(units.length, blockTerms.flatMap(term => term.columns));
+  const { vectors } = orthonormalBasis(
+    units.length,
+    blockTerms.flatMap(term => term.columns),
+  );
   return ([0, 1] as const).flatMap(axis => {
     const along = places.map(place => place[axis]);
     const left = projectOut(along, vectors);
@@ -88,25 +133,37 @@ function wholePlotsOf(units: readonly MeasuredUnit[]): readonly string[] | undef
 }
 
 /** A unit's whole plot by a name that no other block's has. */
-export function wholePlotName(unit: { readonly blocks: readonly string[]; readonly wholePlot?: string | undefined }): string {
+export function wholePlotName(unit: {
+  readonly blocks: readonly string[];
+  readonly wholePlot?: string | undefined;
+}): string {
   return JSON.stringify([...unit.blocks, unit.wholePlot ?? '']);
 }
 
 /** Whether a term says the same of all units of a whole plot. */
 function isWhole(term: ModelTerm, wholePlot: readonly string[] | undefined): boolean {
-  return wholePlot !== undefined && term.columns.every(column => {
-    const first = new Map<string, number>();
-    return column.every((value, unit) => {
-      const name = wholePlot[unit]!;
-      const seen = first.get(name);
-      if (seen === undefined) first.set(name, value);
-      return seen === undefined || seen === value;
-    });
-  });
+  return (
+    wholePlot !== undefined &&
+    term.columns.every(column => {
+      const first = new Map<string, number>();
+      return column.every((value, unit) => {
+        const name = wholePlot[unit]!;
+        const seen = first.get(name);
+        if (seen === undefined) first.set(name, value);
+        return seen === undefined || seen === value;
+      });
+    })
+  );
 }
 
-function inStrataOrder(terms: readonly TreatmentTerm[], wholePlot: readonly string[] | undefined): readonly TreatmentTerm[] {
-  return [...terms.filter(({ term }) => isWhole(term, wholePlot)), ...terms.filter(({ term }) => !isWhole(term, wholePlot))];
+function inStrataOrder(
+  terms: readonly TreatmentTerm[],
+  wholePlot: readonly string[] | undefined,
+): readonly TreatmentTerm[] {
+  return [
+    ...terms.filter(({ term }) => isWhole(term, wholePlot)),
+    ...terms.filter(({ term }) => !isWhole(term, wholePlot)),
+  ];
 }
 
 interface TreatmentTerm {
@@ -118,7 +175,13 @@ interface TreatmentTerm {
 function singleTerm(input: JudgeInput, units: readonly MeasuredUnit[]): TreatmentTerm {
   const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];
   return {
-    term: { name: input.treatmentName, columns: indicatorColumns(units.map(unit => unit.treatment), levels) },
+    term: {
+      name: input.treatmentName,
+      columns: indicatorColumns(
+        units.map(unit => unit.treatment),
+        levels,
+      ),
+    },
     rowOf: treatment => levels.slice(1).map(level => Number(level === treatment)),
   };
 }
@@ -128,22 +191,44 @@ function singleTerm(input: JudgeInput, units: readonly MeasuredUnit[]): Treatmen
  * they leave over (Fisher 1935, a table of two ways).
  */
 export function isOneEachCell(input: JudgeInput, units: readonly MeasuredUnit[]): boolean {
-  if ((input.factors?.names.length ?? 0) < 2 || units.some(unit => unit.wholePlot !== undefined)) return false;
-  return new Set(units.map(unit => unit.treatment)).size === units.length && new Set(units.map(unit => JSON.stringify(unit.blocks))).size === 1;
+  if ((input.factors?.names.length ?? 0) < 2 || units.some(unit => unit.wholePlot !== undefined))
+    return false;
+  return (
+    new Set(units.map(unit => unit.treatment)).size === units.length &&
+    new Set(units.map(unit => JSON.stringify(unit.blocks))).size === 1
+  );
 }
 
 /** Main effects first, then interactions of two, of three …; the product of the factors' columns. */
-function factorTerms(input: JudgeInput, units: readonly MeasuredUnit[], isAdditive: boolean): readonly TreatmentTerm[] {
+function factorTerms(
+  input: JudgeInput,
+  units: readonly MeasuredUnit[],
+  isAdditive: boolean,
+): readonly TreatmentTerm[] {
   const { names, levelsOf } = input.factors ?? { names: [], levelsOf: {} };
-  const levels = names.map((_, f) => distinct(input.treatments.map(treatment => levelsOf[treatment]?.[f] ?? '')));
-  return subsetsBySize(names.length).filter(factors => !isAdditive || factors.length === 1).map(factors => {
-    const rowOf = (treatment: string): readonly number[] => factors.reduce<readonly number[]>((products, f) =>
-      (levels[f] ?? []).slice(1).flatMap(level => products.map(value => value * Number(levelsOf[treatment]?.[f] === level))), [1]);
-    const rows = new Map(input.treatments.map(treatment => [treatment, rowOf(treatment)]));
-    const width = rowOf(input.control).length;
-    const columns = Array.from({ length: width }, (_, j) => units.map(unit => rows.get(unit.treatment)?.[j] ?? 0));
-    return { term: { name: factors.map(f => names[f]).join(':'), columns }, rowOf };
-  });
+  const levels = names.map((_, f) =>
+    distinct(input.treatments.map(treatment => levelsOf[treatment]?.[f] ?? '')),
+  );
+  return subsetsBySize(names.length)
+    .filter(factors => !isAdditive || factors.length === 1)
+    .map(factors => {
+      const rowOf = (treatment: string): readonly number[] =>
+        factors.reduce<readonly number[]>(
+          (products, f) =>
+            (levels[f] ?? [])
+              .slice(1)
+              .flatMap(level =>
+                products.map(value => value * Number(levelsOf[treatment]?.[f] === level)),
+              ),
+          [1],
+        );
+      const rows = new Map(input.treatments.map(treatment => [treatment, rowOf(treatment)]));
+      const width = rowOf(input.control).length;
+      const columns = Array.from({ length: width }, (_, j) =>
+        units.map(unit => rows.get(unit.treatment)?.[j] ?? 0),
+      );
+      return { term: { name: factors.map(f => names[f]).join(':'), columns }, rowOf };
+    });
 }
 
 function subsetsBySize(count: number): readonly (readonly number[])[] {

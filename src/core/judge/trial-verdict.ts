@@ -1,5 +1,5 @@
 import { centresOf } from '@/core/design/site';
-import { startValues, unitValues, type UnitValue } from '@/core/measure/unit-values';
+import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-values';
 import type { Incident, Layout, Measure, TrialData } from '@/core/trial/trial-data';
 import { leftOutOf, withCuts } from './analysis-sets';
 import { judgeWithoutShuffle } from './judge';
@@ -25,7 +25,14 @@ export interface Look {
 /** The look that was planned: the main measure, its margin, and what the standing incidents left out. */
 export function plannedLook(data: TrialData, priorCv: PriorCv): Look {
   const main = mainMeasure(data);
-  return { measureId: main.id, margin: main.margin, leftOut: standingLeaveOuts(data).map(left => left.code), shuffles: 20_000, seed: data.layout?.seed ?? 1, priorCv };
+  return {
+    measureId: main.id,
+    margin: main.margin,
+    leftOut: standingLeaveOuts(data).map(left => left.code),
+    shuffles: 20_000,
+    seed: data.layout?.seed ?? 1,
+    priorCv,
+  };
 }
 
 /** @throws {RangeError} a trial without a main measure, which its schema lets nobody make */
@@ -42,10 +49,12 @@ export interface LeaveOut {
 }
 
 export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
-  return data.incidents.filter(incident => incident.decision === 'leave-out').flatMap(incident => {
-    const unit = data.units.find(candidate => candidate.id === incident.unitId);
-    return unit ? [{ code: unit.code, incident }] : [];
-  });
+  return data.incidents
+    .filter(incident => incident.decision === 'leave-out')
+    .flatMap(incident => {
+      const unit = data.units.find(candidate => candidate.id === incident.unitId);
+      return unit ? [{ code: unit.code, incident }] : [];
+    });
 }
 
 /** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
@@ -53,32 +62,59 @@ export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
   const measure = measureOf(data, look.measureId);
   const values = unitValues(look.isUncut ? data : withCuts(data), measure);
   const starts = startValues(data, measure);
-  const hasStart = starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
+  const hasStart =
+    starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
   const centres = look.isByPlace ? centresOf(data) : [];
   const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
-  const nameOf = (id: string): string => treatments.find(treatment => treatment.id === id)?.name ?? '';
-  const blockOf = (id: string | null): string => data.blocks.find(block => block.id === id)?.name ?? '';
+  const nameOf = (id: string): string =>
+    treatments.find(treatment => treatment.id === id)?.name ?? '';
+  const blockOf = (id: string | null): string =>
+    data.blocks.find(block => block.id === id)?.name ?? '';
   return {
-    response: measure.response, responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
-    unitWord: data.trial.unitWord, treatmentName: data.factors.map(factor => factor.name).join(':'),
+    response: measure.response,
+    responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
+    unitWord: data.trial.unitWord,
+    treatmentName: data.factors.map(factor => factor.name).join(':'),
     factors: factorStructure(data),
     treatments: treatments.map(treatment => treatment.name),
     control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
-    blockNames: blockNamesOf(data.layout), isPaired: data.layout?.kind === 'pairs', mostImbalance: data.layout?.mostImbalance ?? undefined,
-    covariateName: hasStart ? 'what it read at the start' : data.units.every(unit => unit.startSize !== null) ? 'its size at the start' : undefined,
+    blockNames: blockNamesOf(data.layout),
+    isPaired: data.layout?.kind === 'pairs',
+    mostImbalance: data.layout?.mostImbalance ?? undefined,
+    covariateName: hasStart
+      ? 'what it read at the start'
+      : data.units.every(unit => unit.startSize !== null)
+        ? 'its size at the start'
+        : undefined,
     units: values.map(({ unit, value }, i): JudgedUnit => {
       const centre = centres[i];
       const isLeftOut = look.leftOut.includes(unit.code);
       return {
-        id: unit.code, treatment: nameOf(unit.treatmentId), value: isLeftOut ? null : value, isLeftOut,
-        blocks: [...(unit.blockId === null ? [] : [blockOf(unit.blockId)]), ...(unit.column === null ? [] : [String(unit.column + 1)])],
-        wholePlot: unit.wholePlot ?? undefined, startSize: unit.startSize ?? undefined, covariate: hasStart ? starts.get(unit.id) : (unit.startSize ?? undefined),
+        id: unit.code,
+        treatment: nameOf(unit.treatmentId),
+        value: isLeftOut ? null : value,
+        isLeftOut,
+        blocks: [
+          ...(unit.blockId === null ? [] : [blockOf(unit.blockId)]),
+          ...(unit.column === null ? [] : [String(unit.column + 1)]),
+        ],
+        wholePlot: unit.wholePlot ?? undefined,
+        startSize: unit.startSize ?? undefined,
+        covariate: hasStart ? starts.get(unit.id) : (unit.startSize ?? undefined),
         ...(centre && { place: [centre.x, centre.y] as const }),
       };
     }),
-    subsamples: values.reduce((sum, value) => sum + (look.leftOut.includes(value.unit.code) ? 0 : value.subsamples), 0),
-    better: measure.better, margin: look.margin, confidence: 0.95, shuffles: look.shuffles, seed: look.seed,
-    isDeclared: measure.isMain, priorCv: look.priorCv,
+    subsamples: values.reduce(
+      (sum, value) => sum + (look.leftOut.includes(value.unit.code) ? 0 : value.subsamples),
+      0,
+    ),
+    better: measure.better,
+    margin: look.margin,
+    confidence: 0.95,
+    shuffles: look.shuffles,
+    seed: look.seed,
+    isDeclared: measure.isMain,
+    priorCv: look.priorCv,
   };
 }
 
@@ -91,7 +127,15 @@ function blockNamesOf(layout: Layout | null): readonly string[] {
 function factorStructure(data: TrialData): FactorStructure | undefined {
   if (data.factors.length < 2) return undefined;
   const names = data.factors.map(factor => factor.name);
-  return { names, levelsOf: Object.fromEntries(data.treatments.map(treatment => [treatment.name, names.map(name => treatment.levels[name] ?? '')])) };
+  return {
+    names,
+    levelsOf: Object.fromEntries(
+      data.treatments.map(treatment => [
+        treatment.name,
+        names.map(name => treatment.levels[name] ?? ''),
+      ]),
+    ),
+  };
 }
 
 /** @throws {RangeError} none of the trial's */
@@ -104,18 +148,26 @@ export function measureOf(data: TrialData, measureId: string): Measure {
 /** The judgement with every left-out unit back in, shuffle test aside; undefined where none was left out. */
 export function judgementWithAllIn(data: TrialData, look: Look): Judgement | undefined {
   const isWhole = look.leftOut.length === 0 && withCuts(data) === data;
-  return isWhole ? undefined : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [], isUncut: true }));
+  return isWhole
+    ? undefined
+    : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [], isUncut: true }));
 }
 
 /** The judgement of those only that had no mishap, shuffle test aside; undefined where that is no other set. */
 export function judgementOfSound(data: TrialData, look: Look): Judgement | undefined {
   const sound = leftOutOf(data, 'sound');
-  return sound.every(code => look.leftOut.includes(code)) ? undefined : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [...new Set([...look.leftOut, ...sound])] }));
+  return sound.every(code => look.leftOut.includes(code))
+    ? undefined
+    : judgeWithoutShuffle(
+        judgeInputOf(data, { ...look, leftOut: [...new Set([...look.leftOut, ...sound])] }),
+      );
 }
 
 /** Units whose value wants a word beside the verdict: died, missed on a day, or never read. */
 export function unitsToMention(data: TrialData, look: Look): readonly UnitValue[] {
-  return unitValues(data, measureOf(data, look.measureId)).filter(value => value.standing !== 'measured' || value.missedOn.length > 0);
+  return unitValues(data, measureOf(data, look.measureId)).filter(
+    value => value.standing !== 'measured' || value.missedOn.length > 0,
+  );
 }
 
 /** A trial judged under one look, all but the shuffles: what the server paints first and a worker makes anew. */
@@ -130,7 +182,17 @@ export interface LookedJudgement {
 }
 
 /** @param judgeIt the whole judge, or the judge without its shuffles */
-export function judgeUnderLook(data: TrialData, look: Look, judgeIt: (input: JudgeInput) => Judgement): LookedJudgement {
+export function judgeUnderLook(
+  data: TrialData,
+  look: Look,
+  judgeIt: (input: JudgeInput) => Judgement,
+): LookedJudgement {
   const input = judgeInputOf(data, look);
-  return { look, input, judgement: judgeIt(input), allIn: judgementWithAllIn(data, look) ?? null, sound: judgementOfSound(data, look) ?? null };
+  return {
+    look,
+    input,
+    judgement: judgeIt(input),
+    allIn: judgementWithAllIn(data, look) ?? null,
+    sound: judgementOfSound(data, look) ?? null,
+  };
 }

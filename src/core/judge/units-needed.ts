@@ -33,7 +33,8 @@ export function unitsNeeded(trial: Undecided): number | null {
   let [few, enough] = [from - 1, MOST_UNITS_NEEDED];
   while (enough - few > 1) {
     const middle = Math.floor((few + enough) / 2);
-    if (wouldSettle(trial, middle)) enough = middle; else few = middle;
+    if (wouldSettle(trial, middle)) enough = middle;
+    else few = middle;
   }
   return enough;
 }
@@ -46,5 +47,10 @@ function wouldSettle(trial: Undecided, unitsEach: number): boolean {
   const size = Math.abs(trial.difference);
   if (powerOfT(size / se, critical, df) >= CHANCE) return true;
   const inner = tQuantile(1 - alpha, df);
-  return normalCdf((trial.margin - size) / se - inner) + normalCdf((trial.margin + size) / se - inner) - 1 >= CHANCE;
+  return (
+    normalCdf((trial.margin - size) / se - inner) +
+      normalCdf((trial.margin + size) / se - inner) -
+      1 >=
+    CHANCE
+  );
 }

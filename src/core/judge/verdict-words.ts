@@ -1,8 +1,8 @@
 import { normalCdf } from '@/core/stats/distributions';
+import { plural, pluralOf } from '@/core/words/plural';
 import { isBetter, isWorse } from './call';
 import type { JudgeInput } from './judge-input';
 import type { Call, Contrast, EstimableContrast, TreatmentGroup, Verdict } from './judgement';
-import { plural, pluralOf } from '@/core/words/plural';
 
 interface VerdictContext {
   readonly input: JudgeInput;
@@ -15,14 +15,26 @@ interface VerdictContext {
 export function wordVerdict(context: VerdictContext): Verdict {
   const call = overallCall(context.contrasts);
   const best = bestOf(context);
-  const needed = context.contrasts.flatMap(contrast => (contrast.estimable && contrast.unitsNeeded ? [contrast.unitsNeeded] : []));
-  const hasHopeless = context.contrasts.some(contrast => contrast.estimable && contrast.call === 'cant-tell' && contrast.unitsNeeded === null);
+  const needed = context.contrasts.flatMap(contrast =>
+    contrast.estimable && contrast.unitsNeeded ? [contrast.unitsNeeded] : [],
+  );
+  const hasHopeless = context.contrasts.some(
+    contrast =>
+      contrast.estimable && contrast.call === 'cant-tell' && contrast.unitsNeeded === null,
+  );
   const unitsNeeded = needed.length > 0 && !hasHopeless ? Math.max(...needed) : null;
   const words = wordsFor(call, best, context, unitsNeeded);
   return { call, best, mayHoldTheBest: context.mayHoldTheBest, unitsNeeded, ...words };
 }
 
-const FROM_GOOD_TO_BAD: readonly Call[] = ['clearly-better', 'better', 'cant-tell', 'no-difference-that-matters', 'worse', 'clearly-worse'];
+const FROM_GOOD_TO_BAD: readonly Call[] = [
+  'clearly-better',
+  'better',
+  'cant-tell',
+  'no-difference-that-matters',
+  'worse',
+  'clearly-worse',
+];
 
 /** Did anything beat the control? The best call decides; one that is still open keeps the question open. */
 function overallCall(contrasts: readonly Contrast[]): Call {
@@ -33,9 +45,10 @@ function overallCall(contrasts: readonly Contrast[]): Call {
 function bestOf({ input, contrasts, mayHoldTheBest }: VerdictContext): string | null {
   const only = mayHoldTheBest.length === 1 ? mayHoldTheBest[0] : undefined;
   if (only === undefined) return null;
-  const isSupported = only === input.control
-    ? contrasts.every(contrast => isWorse(contrast.call))
-    : contrasts.some(contrast => contrast.treatment === only && isBetter(contrast.call));
+  const isSupported =
+    only === input.control
+      ? contrasts.every(contrast => isWorse(contrast.call))
+      : contrasts.some(contrast => contrast.treatment === only && isBetter(contrast.call));
   return isSupported ? only : null;
 }
 
@@ -44,28 +57,69 @@ interface Words {
   readonly detail: string;
 }
 
-function wordsFor(call: Call, best: string | null, context: VerdictContext, unitsNeeded: number | null): Words {
+function wordsFor(
+  call: Call,
+  best: string | null,
+  context: VerdictContext,
+  unitsNeeded: number | null,
+): Words {
   const { input } = context;
-  const winners = context.contrasts.flatMap(contrast => (contrast.estimable && isBetter(contrast.call) ? [contrast] : []));
-  const open = context.contrasts.filter(contrast => contrast.call === 'cant-tell').map(contrast => contrast.treatment);
+  const winners = context.contrasts.flatMap(contrast =>
+    contrast.estimable && isBetter(contrast.call) ? [contrast] : [],
+  );
+  const open = context.contrasts
+    .filter(contrast => contrast.call === 'cant-tell')
+    .map(contrast => contrast.treatment);
   if (call === 'no-test') return noTestWords(context);
   if (best !== null && best === input.control) return controlIsBest(context);
   const settled = noDifference(context.contrasts);
   const leader = winners.find(contrast => contrast.treatment === best) ?? winners[0];
   if (leader && winners.length === 1) {
-    return { headline: gave(leader, input), detail: joined(howSure(leader, input), best ? '' : 'Which treatment is best of all is not settled.', settled, stillOpen(open, unitsNeeded, input)) };
+    return {
+      headline: gave(leader, input),
+      detail: joined(
+        howSure(leader, input),
+        best ? '' : 'Which treatment is best of all is not settled.',
+        settled,
+        stillOpen(open, unitsNeeded, input),
+      ),
+    };
   }
   if (leader) {
     const names = listed(winners.map(contrast => contrast.treatment));
-    const headline = best ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${quotedIfNone(input.control)}.` : `${names} beat ${quotedIfNone(input.control)}; which is best can’t be told yet.`;
-    return { headline, detail: joined(...winners.map(winner => `${winner.treatment}: ${lowerFirst(howSure(winner, input))}`), settled, stillOpen(open, unitsNeeded, input)) };
+    const headline = best
+      ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${quotedIfNone(input.control)}.`
+      : `${names} beat ${quotedIfNone(input.control)}; which is best can’t be told yet.`;
+    return {
+      headline,
+      detail: joined(
+        ...winners.map(winner => `${winner.treatment}: ${lowerFirst(howSure(winner, input))}`),
+        settled,
+        stillOpen(open, unitsNeeded, input),
+      ),
+    };
   }
   if (call === 'cant-tell') {
-    const headline = open.length === 1 ? `Can’t tell yet whether ${open[0]} beats ${quotedIfNone(input.control)}.` : `Can’t tell yet whether anything beats ${quotedIfNone(input.control)}.`;
-    return { headline, detail: joined(...context.contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : '')), stillOpen(open, unitsNeeded, input)) };
+    const headline =
+      open.length === 1
+        ? `Can’t tell yet whether ${open[0]} beats ${quotedIfNone(input.control)}.`
+        : `Can’t tell yet whether anything beats ${quotedIfNone(input.control)}.`;
+    return {
+      headline,
+      detail: joined(
+        ...context.contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : '')),
+        stillOpen(open, unitsNeeded, input),
+      ),
+    };
   }
   if (call === 'no-difference-that-matters') {
-    return { headline: `No difference that matters from ${input.control}.`, detail: joined(...context.contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : '')), marginWords(input)) };
+    return {
+      headline: `No difference that matters from ${input.control}.`,
+      detail: joined(
+        ...context.contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : '')),
+        marginWords(input),
+      ),
+    };
   }
   return controlIsBest(context);
 }
@@ -77,20 +131,44 @@ function controlIsBest({ input, contrasts }: VerdictContext): Words {
 
 function noTestWords({ input, contrasts, groups }: VerdictContext): Words {
   const isSingle = groups.every(group => group.n === 1);
-  const headline = isSingle ? `One ${input.unitWord} each: a story, not a result.` : 'These readings can’t be judged.';
-  const gaps = contrasts.flatMap(contrast => (contrast.estimable && contrast.percent !== null ? [`${contrast.treatment} ${contrast.percent >= 0 ? '+' : '−'}${percent(Math.abs(contrast.percent))}`] : []));
+  const headline = isSingle
+    ? `One ${input.unitWord} each: a story, not a result.`
+    : 'These readings can’t be judged.';
+  const gaps = contrasts.flatMap(contrast =>
+    contrast.estimable && contrast.percent !== null
+      ? [
+          `${contrast.treatment} ${contrast.percent >= 0 ? '+' : '−'}${percent(Math.abs(contrast.percent))}`,
+        ]
+      : [],
+  );
   const luck = percent(100 * luckGap(input.priorCv.cv));
-  const source = input.priorCv.source === 'own-trials' ? 'as your own trials spread' : 'a starting guess, not your own figure';
+  const source =
+    input.priorCv.source === 'own-trials'
+      ? 'as your own trials spread'
+      : 'a starting guess, not your own figure';
   return {
     headline,
-    detail: joined(gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '', isSingle ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).${turnWords(contrasts, input)} However large the gap, every deal of one each could have made it: no p below 1 can come of it.` : ''),
+    detail: joined(
+      gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '',
+      isSingle
+        ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).${turnWords(contrasts, input)} However large the gap, every deal of one each could have made it: no p below 1 can come of it.`
+        : '',
+    ),
   };
 }
 
 /** How likely a second run would turn the order, by the spread from elsewhere. */
 function turnWords(contrasts: readonly Contrast[], { control, priorCv }: JudgeInput): string {
-  const chances = contrasts.flatMap(contrast => (contrast.estimable && contrast.percent !== null ? [`${contrast.treatment} ${Math.round(100 * chanceOfTurn(contrast.percent / 100, priorCv.cv))}`] : []));
-  return chances.length === 0 ? '' : ` A second run would put it the other way round against ${control} in so many of 100: ${chances.join(', ')}.`;
+  const chances = contrasts.flatMap(contrast =>
+    contrast.estimable && contrast.percent !== null
+      ? [
+          `${contrast.treatment} ${Math.round(100 * chanceOfTurn(contrast.percent / 100, priorCv.cv))}`,
+        ]
+      : [],
+  );
+  return chances.length === 0
+    ? ''
+    : ` A second run would put it the other way round against ${control} in so many of 100: ${chances.join(', ')}.`;
 }
 
 /**
@@ -122,7 +200,9 @@ function shownPercent(contrast: EstimableContrast): number | null {
 
 function amount(percentValue: number | null, difference: number, input: JudgeInput): string {
   const way = difference >= 0 ? 'more' : 'less';
-  return percentValue === null ? `${figure(Math.abs(difference), input)} ${way} ${input.response}` : `${percent(Math.abs(percentValue))} ${way} ${input.response}`;
+  return percentValue === null
+    ? `${figure(Math.abs(difference), input)} ${way} ${input.response}`
+    : `${percent(Math.abs(percentValue))} ${way} ${input.response}`;
 }
 
 function howSure(contrast: EstimableContrast, input: JudgeInput): string {
@@ -133,12 +213,15 @@ function howSure(contrast: EstimableContrast, input: JudgeInput): string {
 function judgedByMargin(contrast: EstimableContrast, input: JudgeInput): string {
   const worth = marginText(input);
   if (contrast.call === 'clearly-better') return `${worth} was worth having: clearly better.`;
-  return isInsideMargin(contrast, input) ? `Better, but by less than the ${worth} worth having.` : `${worth} was worth having: better, though perhaps not by enough.`;
+  return isInsideMargin(contrast, input)
+    ? `Better, but by less than the ${worth} worth having.`
+    : `${worth} was worth having: better, though perhaps not by enough.`;
 }
 
 function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean {
   const margin = input.margin;
-  const interval = margin?.kind === 'percent' ? contrast.percentCiEquivalence : contrast.ciEquivalence;
+  const interval =
+    margin?.kind === 'percent' ? contrast.percentCiEquivalence : contrast.ciEquivalence;
   if (!margin || !interval) return false;
   const size = margin.kind === 'percent' ? margin.percent : margin.amount;
   return interval[0] > -size && interval[1] < size;
@@ -151,14 +234,17 @@ function range(contrast: EstimableContrast, input: JudgeInput): string {
 function between(contrast: EstimableContrast, input: JudgeInput): string {
   const interval = contrast.percentCiAdjusted;
   const [low, high] = interval ?? contrast.ciAdjusted ?? [0, 0];
-  const say = (value: number): string => (interval ? percent(Math.abs(value)) : figure(Math.abs(value), input));
+  const say = (value: number): string =>
+    interval ? percent(Math.abs(value)) : figure(Math.abs(value), input);
   if (low >= 0) return `Between ${say(low)} and ${say(high)} more`;
   if (high <= 0) return `Between ${say(high)} and ${say(low)} less`;
   return `Anything from ${say(low)} less to ${say(high)} more`;
 }
 
 function noDifference(contrasts: readonly Contrast[]): string {
-  const same = contrasts.filter(contrast => contrast.call === 'no-difference-that-matters').map(contrast => contrast.treatment);
+  const same = contrasts
+    .filter(contrast => contrast.call === 'no-difference-that-matters')
+    .map(contrast => contrast.treatment);
   return same.length === 0 ? '' : `${listed(same)}: no difference that matters.`;
 }
 
@@ -176,7 +262,9 @@ function marginWords(input: JudgeInput): string {
 
 function marginText(input: JudgeInput): string {
   if (!input.margin) return '';
-  return input.margin.kind === 'percent' ? percent(input.margin.percent) : figure(input.margin.amount, input);
+  return input.margin.kind === 'percent'
+    ? percent(input.margin.percent)
+    : figure(input.margin.amount, input);
 }
 
 /** A percentage as one says it: whole above ten, one decimal below. */

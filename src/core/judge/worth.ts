@@ -24,15 +24,26 @@ export interface Worth {
 }
 
 /** @param contrast of a harvest in g */
-export function worthOf({ difference, se, df }: Pick<EstimableContrast, 'difference' | 'se' | 'df'>, { extraCost, worthPerKg }: WorthMoney, confidence = 0.95): Worth {
+export function worthOf(
+  { difference, se, df }: Pick<EstimableContrast, 'difference' | 'se' | 'df'>,
+  { extraCost, worthPerKg }: WorthMoney,
+  confidence = 0.95,
+): Worth {
   const gainKg = difference / 1000;
   const seKg = se === null ? null : se / 1000;
   const half = seKg === null ? null : tQuantile(1 - (1 - confidence) / 2, df) * seKg;
   const net = gainKg * worthPerKg - extraCost;
   return {
-    gainKg, net, gainKgCi: half === null ? null : [gainKg - half, gainKg + half], netCi: half === null ? null : [net - half * worthPerKg, net + half * worthPerKg],
-    costPerExtraKg: gainKg > 0 ? extraCost / gainKg : null, breakEvenWorth: gainKg > 0 ? Math.max(0, extraCost / gainKg) : null,
-    chanceItPays: seKg === null || !(seKg > 0) || !(worthPerKg > 0) ? null : chanceAbove(net / (seKg * worthPerKg), df),
+    gainKg,
+    net,
+    gainKgCi: half === null ? null : [gainKg - half, gainKg + half],
+    netCi: half === null ? null : [net - half * worthPerKg, net + half * worthPerKg],
+    costPerExtraKg: gainKg > 0 ? extraCost / gainKg : null,
+    breakEvenWorth: gainKg > 0 ? Math.max(0, extraCost / gainKg) : null,
+    chanceItPays:
+      seKg === null || !(seKg > 0) || !(worthPerKg > 0)
+        ? null
+        : chanceAbove(net / (seKg * worthPerKg), df),
   };
 }
 

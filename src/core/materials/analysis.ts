@@ -9,14 +9,18 @@ export type AnalysisBasis = z.infer<typeof AnalysisBasis>;
 const Percent = z.number().min(0).max(100);
 
 /** A guaranteed analysis as its label prints it. */
-export const Analysis = z.object({
-  basis: AnalysisBasis,
-  /** Grams in 100 g, or grams in 100 ml. */
-  per: z.enum(['w/w', 'w/v']),
-  n: Percent, p: Percent, k: Percent,
-  /** Secondary and trace elements, as the element. */
-  others: z.partialRecord(Nutrient, Percent).default({}),
-}).readonly();
+export const Analysis = z
+  .object({
+    basis: AnalysisBasis,
+    /** Grams in 100 g, or grams in 100 ml. */
+    per: z.enum(['w/w', 'w/v']),
+    n: Percent,
+    p: Percent,
+    k: Percent,
+    /** Secondary and trace elements, as the element. */
+    others: z.partialRecord(Nutrient, Percent).default({}),
+  })
+  .readonly();
 export type Analysis = z.infer<typeof Analysis>;
 
 /** Why three numbers are no analysis. */
@@ -25,9 +29,14 @@ export type GradeTrouble =
   | { readonly kind: 'over-100'; readonly read: string; readonly sum: number };
 
 /** Reads the three numbers on a pack: `12-4-8`, `4-1.3-6.6`, `N 4 P 1,3 K 6,6`, `0 – 10 – 10`. */
-export function parseGrade(written: string): Result<readonly [number, number, number], GradeTrouble> {
+export function parseGrade(
+  written: string,
+): Result<readonly [number, number, number], GradeTrouble> {
   const read = written.trim().slice(0, 60);
-  const numbers = /^(?:npk|n)?\s*[:=]?\s*(\d+(?:[.,]\d+)?)\s*%?\s*[-–—:/+\s]\s*(?:p(?:2o5)?\s*[:=]?\s*)?(\d+(?:[.,]\d+)?)\s*%?\s*[-–—:/+\s]\s*(?:k(?:2o)?\s*[:=]?\s*)?(\d+(?:[.,]\d+)?)\s*%?$/i.exec(read);
+  const numbers =
+    /^(?:npk|n)?\s*[:=]?\s*(\d+(?:[.,]\d+)?)\s*%?\s*[-–—:/+\s]\s*(?:p(?:2o5)?\s*[:=]?\s*)?(\d+(?:[.,]\d+)?)\s*%?\s*[-–—:/+\s]\s*(?:k(?:2o)?\s*[:=]?\s*)?(\d+(?:[.,]\d+)?)\s*%?$/i.exec(
+      read,
+    );
   if (!numbers) return failure({ kind: 'not-a-grade', read });
   const [n = 0, p = 0, k = 0] = numbers.slice(1).map(number => Number(number.replace(',', '.')));
   const sum = n + p + k;
@@ -43,17 +52,28 @@ export function gradeSentence(trouble: GradeTrouble): string {
 /** Grams of each element in 100 g, or in 100 ml where the label counts by volume. */
 export function elementsOf({ basis, n, p, k, others }: Analysis): NutrientAmounts {
   const isOxide = basis === 'oxide';
-  return { n, p: isOxide ? p * ELEMENT_IN.p2o5 : p, k: isOxide ? k * ELEMENT_IN.k2o : k, ...others };
+  return {
+    n,
+    p: isOxide ? p * ELEMENT_IN.p2o5 : p,
+    k: isOxide ? k * ELEMENT_IN.k2o : k,
+    ...others,
+  };
 }
 
 /** N, P2O5 and K2O of an analysis, in the same 100. */
-export function oxidesOf(analysis: Analysis): { readonly n: number; readonly p2o5: number; readonly k2o: number } {
+export function oxidesOf(analysis: Analysis): {
+  readonly n: number;
+  readonly p2o5: number;
+  readonly k2o: number;
+} {
   const { n = 0, p = 0, k = 0 } = elementsOf(analysis);
   return { n, p2o5: p / ELEMENT_IN.p2o5, k2o: k / ELEMENT_IN.k2o };
 }
 
 /** An amount of a product: as it was measured out. */
-export type Measured = { readonly kind: 'mass'; readonly g: number } | { readonly kind: 'volume'; readonly ml: number };
+export type Measured =
+  | { readonly kind: 'mass'; readonly g: number }
+  | { readonly kind: 'volume'; readonly ml: number };
 
 /** A product's density is needed to go from spoons to grams, and nobody said it. */
 export interface NeedsDensity {
@@ -61,11 +81,20 @@ export interface NeedsDensity {
 }
 
 /** Grams of each element in an amount of product. */
-export function nutrientsIn(amount: Measured, analysis: Analysis, densityGPerMl: number | null): Result<NutrientAmounts, NeedsDensity> {
-  const hundreds = analysis.per === 'w/w' ? gramsOf(amount, densityGPerMl) : millilitresOf(amount, densityGPerMl);
+export function nutrientsIn(
+  amount: Measured,
+  analysis: Analysis,
+  densityGPerMl: number | null,
+): Result<NutrientAmounts, NeedsDensity> {
+  const hundreds =
+    analysis.per === 'w/w' ? gramsOf(amount, densityGPerMl) : millilitresOf(amount, densityGPerMl);
   if (hundreds === undefined) return failure({ kind: 'needs-density' });
   const elements = elementsOf(analysis);
-  return success(Object.fromEntries(Object.entries(elements).map(([nutrient, percent]) => [nutrient, (percent * hundreds) / 100])));
+  return success(
+    Object.fromEntries(
+      Object.entries(elements).map(([nutrient, percent]) => [nutrient, (percent * hundreds) / 100]),
+    ),
+  );
 }
 
 /** @returns undefined where the density is needed and not known */
@@ -81,7 +110,9 @@ export function millilitresOf(amount: Measured, densityGPerMl: number | null): n
 }
 
 /** Why no amount of B gives what A gives. */
-export type EqualTrouble = NeedsDensity | { readonly kind: 'has-none'; readonly which: 'a' | 'b'; readonly nutrient: Nutrient };
+export type EqualTrouble =
+  | NeedsDensity
+  | { readonly kind: 'has-none'; readonly which: 'a' | 'b'; readonly nutrient: Nutrient };
 
 /** A product as far as its nutrients go. */
 export interface Nutritive {
@@ -90,7 +121,12 @@ export interface Nutritive {
 }
 
 /** How much of B holds as much of a nutrient as an amount of A. In the kind that A was measured in, where the density allows; otherwise in the kind that B's label counts by. */
-export function equalAmount(amount: Measured, a: Nutritive, b: Nutritive, by: Nutrient): Result<Measured, EqualTrouble> {
+export function equalAmount(
+  amount: Measured,
+  a: Nutritive,
+  b: Nutritive,
+  by: Nutrient,
+): Result<Measured, EqualTrouble> {
   const given = nutrientsIn(amount, a.analysis, a.densityGPerMl);
   if (!given.ok) return given;
   const wanted = given.value[by] ?? 0;
@@ -99,10 +135,18 @@ export function equalAmount(amount: Measured, a: Nutritive, b: Nutritive, by: Nu
 }
 
 /** How much of a product holds so many grams of a nutrient. */
-export function amountHolding(wantedG: number, { analysis, densityGPerMl }: Nutritive, by: Nutrient, inKind: Measured['kind']): Result<Measured, EqualTrouble> {
+export function amountHolding(
+  wantedG: number,
+  { analysis, densityGPerMl }: Nutritive,
+  by: Nutrient,
+  inKind: Measured['kind'],
+): Result<Measured, EqualTrouble> {
   const share = (elementsOf(analysis)[by] ?? 0) / 100;
   if (share === 0) return failure({ kind: 'has-none', which: 'b', nutrient: by });
-  const counted: Measured = analysis.per === 'w/w' ? { kind: 'mass', g: wantedG / share } : { kind: 'volume', ml: wantedG / share };
+  const counted: Measured =
+    analysis.per === 'w/w'
+      ? { kind: 'mass', g: wantedG / share }
+      : { kind: 'volume', ml: wantedG / share };
   const [g, ml] = [gramsOf(counted, densityGPerMl), millilitresOf(counted, densityGPerMl)];
   if (inKind === 'mass' && g !== undefined) return success({ kind: 'mass', g });
   if (inKind === 'volume' && ml !== undefined) return success({ kind: 'volume', ml });

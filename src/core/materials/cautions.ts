@@ -10,26 +10,37 @@ export interface Caution {
 export const LABEL_DECIDES = 'The product’s label, local rules and licensed advice decide.';
 
 const CAUTIONS: Readonly<Record<Hazard, string>> = {
-  'strong-acid': 'Strong vinegar and other acids burn eyes and skin: goggles and gloves. Never together with bleach.',
-  peroxide: 'Peroxide hurts eyes, bleaches what it wets, and loses strength once mixed: mix fresh, never keep it closed in a bottle with anything else.',
-  bleach: 'Bleach gives off poisonous gas with acids and with ammonia. Keep it away from everything in this shed.',
+  'strong-acid':
+    'Strong vinegar and other acids burn eyes and skin: goggles and gloves. Never together with bleach.',
+  peroxide:
+    'Peroxide hurts eyes, bleaches what it wets, and loses strength once mixed: mix fresh, never keep it closed in a bottle with anything else.',
+  bleach:
+    'Bleach gives off poisonous gas with acids and with ammonia. Keep it away from everything in this shed.',
   salt: 'Salt stays in the soil and adds up with each time. Never where something is to grow.',
-  weedkiller: 'It kills what it touches, and drifts. No wind, nobody and no pet on it until it is dry, not near water, and only what is allowed here.',
-  'insect-spray': 'Not on open flowers, and in the evening, when bees are home. Gloves; not over your head.',
+  weedkiller:
+    'It kills what it touches, and drifts. No wind, nobody and no pet on it until it is dry, not near water, and only what is allowed here.',
+  'insect-spray':
+    'Not on open flowers, and in the evening, when bees are home. Gloves; not over your head.',
   'fungus-spray': 'Gloves and goggles; not in wind, not on open flowers.',
   soap: 'Can burn leaves in sun and heat: try a few leaves first.',
   oil: 'Can burn leaves in sun and heat, and with sulphur: try a few leaves first.',
   sulphur: 'Irritates eyes and lungs, and burns leaves in heat or close to oil.',
-  copper: 'Stays in the soil, harms worms and life in water: no more than the label allows in a year.',
-  'slug-bait': 'Spread thin, never in heaps: pets and children eat it. Some kinds are banned in places.',
+  copper:
+    'Stays in the soil, harms worms and life in water: no more than the label allows in a year.',
+  'slug-bait':
+    'Spread thin, never in heaps: pets and children eat it. Some kinds are banned in places.',
   'animal-meal': 'Dogs eat it, and the soil with it. A mask against the dust; cover it at once.',
   dust: 'Dust of minerals, char and perlite harms lungs: wet it first, wear a mask.',
-  'raw-manure': 'Gloves. Raw manure: 120 days before a harvest whose edible part touches soil, 90 days otherwise.',
-  compost: 'Water it before you move it, and wash your hands: dust and spores harm lungs. It may carry weedkiller from treated straw: try beans in it first.',
+  'raw-manure':
+    'Gloves. Raw manure: 120 days before a harvest whose edible part touches soil, 90 days otherwise.',
+  compost:
+    'Water it before you move it, and wash your hands: dust and spores harm lungs. It may carry weedkiller from treated straw: try beans in it first.',
   lime: 'Burns eyes and skin. Not within weeks of an ammonium feed or manure: together they give off ammonia.',
   ammonium: 'Not together with lime: it gives off ammonia.',
-  concentrate: 'Keep it cool, dry, locked and in its own pack. Strong, its salts burn roots; what runs off feeds algae.',
-  'home-brew': 'What is brewed at home may be unlawful as a pesticide where you live, and nobody has tested it on you.',
+  concentrate:
+    'Keep it cool, dry, locked and in its own pack. Strong, its salts burn roots; what runs off feeds algae.',
+  'home-brew':
+    'What is brewed at home may be unlawful as a pesticide where you live, and nobody has tested it on you.',
   mulch: 'Clippings and straw may carry weedkiller; diseased plants don’t belong on a cold heap.',
 };
 
@@ -65,12 +76,27 @@ const PESTICIDES: readonly Hazard[] = ['weedkiller', 'insect-spray', 'fungus-spr
 
 /** Why two products must not be mixed; undefined where nothing is known against it. */
 export function neverMix(a: readonly Hazard[], b: readonly Hazard[]): string | undefined {
-  const found = NEVER.find(pair => (a.includes(pair.a) && b.includes(pair.b)) || (a.includes(pair.b) && b.includes(pair.a)));
+  const found = NEVER.find(
+    pair =>
+      (a.includes(pair.a) && b.includes(pair.b)) || (a.includes(pair.b) && b.includes(pair.a)),
+  );
   if (found) return found.why;
-  const [one, other] = [a.find(each => PESTICIDES.includes(each)), b.find(each => PESTICIDES.includes(each))];
-  if (one && other && (one !== other || one === 'weedkiller')) return 'sprays are mixed only where both labels say so';
-  return a.includes('concentrate') && b.includes('concentrate') ? 'neat concentrates curdle or set salts free: dilute each by itself first' : undefined;
+  const [one, other] = [
+    a.find(each => PESTICIDES.includes(each)),
+    b.find(each => PESTICIDES.includes(each)),
+  ];
+  if (one && other && (one !== other || one === 'weedkiller'))
+    return 'sprays are mixed only where both labels say so';
+  return a.includes('concentrate') && b.includes('concentrate')
+    ? 'neat concentrates curdle or set salts free: dilute each by itself first'
+    : undefined;
 }
 
 /** The order in which things go into a can, the first first. Common practice, no source. */
-export const ORDER_OF_MIXING = ['half the water', 'powders, until they are dissolved', 'liquids', 'soap or oil', 'the rest of the water'] as const;
+export const ORDER_OF_MIXING = [
+  'half the water',
+  'powders, until they are dissolved',
+  'liquids',
+  'soap or oil',
+  'the rest of the water',
+] as const;

@@ -3,7 +3,10 @@ export type HeapWay = 'vessel' | 'windrow';
 
 // US 7 CFR 205.203(c)(2), from memory: 131 to 170 °F, three days in a vessel, fifteen in a windrow with five turnings.
 const HEAT_C = { least: 55, most: 77 } as const;
-const NEEDED: Readonly<Record<HeapWay, { readonly days: number; readonly turns: number }>> = { vessel: { days: 3, turns: 0 }, windrow: { days: 15, turns: 5 } };
+const NEEDED: Readonly<Record<HeapWay, { readonly days: number; readonly turns: number }>> = {
+  vessel: { days: 3, turns: 0 },
+  windrow: { days: 15, turns: 5 },
+};
 
 /** Whether compost with manure was hot for long enough to be used like any compost. */
 export interface HeatReached {
@@ -23,5 +26,11 @@ export function heatReached(dailyC: readonly number[], way: HeapWay, turns: numb
     days = Math.max(days, run);
   }
   const needed = NEEDED[way];
-  return { isEnough: days >= needed.days && turns >= needed.turns, days, neededDays: needed.days, neededTurns: needed.turns, wasTooHot: dailyC.some(temperature => temperature > HEAT_C.most) };
+  return {
+    isEnough: days >= needed.days && turns >= needed.turns,
+    days,
+    neededDays: needed.days,
+    neededTurns: needed.turns,
+    wasTooHot: dailyC.some(temperature => temperature > HEAT_C.most),
+  };
 }

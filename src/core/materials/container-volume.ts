@@ -2,8 +2,18 @@
 export type Container =
   | { readonly shape: 'cylinder'; readonly diameterMm: number; readonly depthMm: number }
   /** A pot: wider at the top. */
-  | { readonly shape: 'frustum'; readonly topMm: number; readonly bottomMm: number; readonly depthMm: number }
-  | { readonly shape: 'box'; readonly lengthMm: number; readonly widthMm: number; readonly depthMm: number };
+  | {
+      readonly shape: 'frustum';
+      readonly topMm: number;
+      readonly bottomMm: number;
+      readonly depthMm: number;
+    }
+  | {
+      readonly shape: 'box';
+      readonly lengthMm: number;
+      readonly widthMm: number;
+      readonly depthMm: number;
+    };
 
 const ML_PER_MM3 = 0.001;
 
@@ -11,12 +21,14 @@ const ML_PER_MM3 = 0.001;
 export function containerMl(container: Container): number {
   const { depthMm } = container;
   switch (container.shape) {
-    case 'cylinder': return (Math.PI / 4) * container.diameterMm ** 2 * depthMm * ML_PER_MM3;
+    case 'cylinder':
+      return (Math.PI / 4) * container.diameterMm ** 2 * depthMm * ML_PER_MM3;
     case 'frustum': {
       const { topMm: a, bottomMm: b } = container;
       return (Math.PI / 12) * depthMm * (a * a + a * b + b * b) * ML_PER_MM3;
     }
-    case 'box': return container.lengthMm * container.widthMm * depthMm * ML_PER_MM3;
+    case 'box':
+      return container.lengthMm * container.widthMm * depthMm * ML_PER_MM3;
   }
 }
 
@@ -31,12 +43,18 @@ export function circleM2(diameterMm: number): number {
 }
 
 /** How far apart plants stand in a row: from end to end they share the gaps between, or each has its own stretch. */
-export function spacingInRow(lengthMm: number, plants: number): { readonly eachMm: number; readonly betweenMm: number | null } {
+export function spacingInRow(
+  lengthMm: number,
+  plants: number,
+): { readonly eachMm: number; readonly betweenMm: number | null } {
   return { eachMm: lengthMm / plants, betweenMm: plants > 1 ? lengthMm / (plants - 1) : null };
 }
 
 /** Ground that each plant has, at so much in the row and between rows. */
-export function plantGround(inRowMm: number, betweenRowsMm: number): { readonly eachM2: number; readonly plantsPerM2: number } {
+export function plantGround(
+  inRowMm: number,
+  betweenRowsMm: number,
+): { readonly eachM2: number; readonly plantsPerM2: number } {
   const eachM2 = (inRowMm * betweenRowsMm) / 1e6;
   return { eachM2, plantsPerM2: 1 / eachM2 };
 }

@@ -9,9 +9,18 @@ export interface Layer {
 }
 
 /** A depth over an area to litres and bags. @param looseFor how much loose material settles to 1 of layer; 1 where it does not settle */
-export function layerOf(areaM2: number, depthMm: number, bagMl: number | null, looseFor = 1): Layer {
+export function layerOf(
+  areaM2: number,
+  depthMm: number,
+  bagMl: number | null,
+  looseFor = 1,
+): Layer {
   const volumeMl = areaM2 * depthMm * 1000 * looseFor;
-  return { volumeMl, bagsExact: bagMl === null ? null : volumeMl / bagMl, bags: bagMl === null ? null : bagsFor(volumeMl, bagMl) };
+  return {
+    volumeMl,
+    bagsExact: bagMl === null ? null : volumeMl / bagMl,
+    bags: bagMl === null ? null : bagsFor(volumeMl, bagMl),
+  };
 }
 
 /** Back from bags to the depth that was really laid: the level's name is that depth, not what was meant. */

@@ -14,11 +14,19 @@ export interface Dilution {
  * @param addMl, toMl > 0
  */
 export function dilute(stockPercent: number, addMl: number, toMl: number): Dilution {
-  return { percentAddedTo: (stockPercent * addMl) / (addMl + toMl), percentMadeUpTo: (stockPercent * addMl) / toMl, mlPerL: (1000 * addMl) / toMl };
+  return {
+    percentAddedTo: (stockPercent * addMl) / (addMl + toMl),
+    percentMadeUpTo: (stockPercent * addMl) / toMl,
+    mlPerL: (1000 * addMl) / toMl,
+  };
 }
 
 /** Of stock for so much finished spray of a strength; undefined where the stock is weaker than that. */
-export function stockFor(finishedMl: number, wantedPercent: number, stockPercent: number): number | undefined {
+export function stockFor(
+  finishedMl: number,
+  wantedPercent: number,
+  stockPercent: number,
+): number | undefined {
   return wantedPercent > stockPercent ? undefined : (finishedMl * wantedPercent) / stockPercent;
 }
 

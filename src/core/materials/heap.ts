@@ -16,7 +16,11 @@ export function carbonToNitrogen(materials: readonly HeapMaterial[]): number | n
 export const HOT_HEAP_CN = { low: 25, high: 30 } as const;
 
 /** Kilograms of b to bring a to a carbon to nitrogen of `wanted`, per kg dry of a; undefined where b can't. */
-export function toReach(wanted: number, a: Omit<HeapMaterial, 'dryKg'>, b: Omit<HeapMaterial, 'dryKg'>): number | undefined {
+export function toReach(
+  wanted: number,
+  a: Omit<HeapMaterial, 'dryKg'>,
+  b: Omit<HeapMaterial, 'dryKg'>,
+): number | undefined {
   const over = a.carbonPercent - wanted * a.nitrogenPercent;
   const under = wanted * b.nitrogenPercent - b.carbonPercent;
   const ratio = over / under;

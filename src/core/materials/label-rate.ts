@@ -12,12 +12,16 @@ export const RatePer = z.discriminatedUnion('kind', [
 export type RatePer = z.infer<typeof RatePer>;
 
 /** A rate as a label gives it: from so much to so much, g or ml, for something. Where it is one number, both are the same. */
-export const LabelRate = z.object({
-  of: z.enum(['mass', 'volume']),
-  low: z.number().positive(), high: z.number().positive(),
-  per: RatePer,
-  asWritten: z.string().max(120),
-}).readonly().refine(rate => rate.low <= rate.high);
+export const LabelRate = z
+  .object({
+    of: z.enum(['mass', 'volume']),
+    low: z.number().positive(),
+    high: z.number().positive(),
+    per: RatePer,
+    asWritten: z.string().max(120),
+  })
+  .readonly()
+  .refine(rate => rate.low <= rate.high);
 export type LabelRate = z.infer<typeof LabelRate>;
 
 /** Where in a label's range one goes. A record of it says which was taken, and keeps “full” from meaning 8 of 5 to 10. */
@@ -45,19 +49,33 @@ export interface DoseTarget {
  * @param strength a share of the label's rate: 0.5 for half strength
  * @returns undefined where the target lacks what the rate counts by
  */
-export function doseFor(rate: LabelRate, choice: RateChoice, strength: number, target: DoseTarget): number | undefined {
+export function doseFor(
+  rate: LabelRate,
+  choice: RateChoice,
+  strength: number,
+  target: DoseTarget,
+): number | undefined {
   const times = timesPer(rate.per, target);
   return times === undefined ? undefined : chosenAmount(rate, choice) * strength * times;
 }
 
-function timesPer(per: RatePer, { waterMl, plants, areaM2, mixMl, rowMm }: DoseTarget): number | undefined {
+function timesPer(
+  per: RatePer,
+  { waterMl, plants, areaM2, mixMl, rowMm }: DoseTarget,
+): number | undefined {
   switch (per.kind) {
-    case 'water': return waterMl === undefined ? undefined : waterMl / per.ml;
-    case 'plant': return plants ?? 1;
-    case 'container': return 1;
-    case 'area': return areaM2 === undefined ? undefined : areaM2 / per.m2;
-    case 'mix': return mixMl === undefined ? undefined : mixMl / per.ml;
-    case 'row': return rowMm === undefined ? undefined : rowMm / per.mm;
+    case 'water':
+      return waterMl === undefined ? undefined : waterMl / per.ml;
+    case 'plant':
+      return plants ?? 1;
+    case 'container':
+      return 1;
+    case 'area':
+      return areaM2 === undefined ? undefined : areaM2 / per.m2;
+    case 'mix':
+      return mixMl === undefined ? undefined : mixMl / per.ml;
+    case 'row':
+      return rowMm === undefined ? undefined : rowMm / per.mm;
   }
 }
 
@@ -72,8 +90,17 @@ export function shareOfLabel(strength: number, waterMl: number, labelMlPerPlant:
 }
 
 /** The reverse question: so much made up, so much to each. How many units, and how strong it is. */
-export function fromMadeUp(madeUpMl: number, perUnitMl: number, productAmount: number, rate: LabelRate): { readonly units: number; readonly leftMl: number; readonly strength: number | undefined } {
+export function fromMadeUp(
+  madeUpMl: number,
+  perUnitMl: number,
+  productAmount: number,
+  rate: LabelRate,
+): { readonly units: number; readonly leftMl: number; readonly strength: number | undefined } {
   const units = Math.floor(madeUpMl / perUnitMl + 1e-9);
   const { per } = rate;
-  return { units, leftMl: madeUpMl - units * perUnitMl, strength: per.kind === 'water' ? (productAmount / madeUpMl) / (rate.high / per.ml) : undefined };
+  return {
+    units,
+    leftMl: madeUpMl - units * perUnitMl,
+    strength: per.kind === 'water' ? productAmount / madeUpMl / (rate.high / per.ml) : undefined,
+  };
 }

@@ -1,5 +1,5 @@
-import type { CareRule } from '@/core/schedule/care-rule';
 import { failure, type Result, success } from '@/core/result';
+import type { CareRule } from '@/core/schedule/care-rule';
 import { chosenAmount } from './label-rate';
 import type { Nutrient } from './nutrient';
 import type { LedgerAccount } from './nutrient-ledger';
@@ -28,31 +28,69 @@ export interface FairRates {
 export type UnfairTrouble =
   | { readonly kind: 'too-few' }
   | { readonly kind: 'not-known'; readonly names: readonly string[] }
-  | { readonly kind: 'out-of-range'; readonly weak: string; readonly mostOfWeak: number; readonly strong: string; readonly leastOfStrong: number };
+  | {
+      readonly kind: 'out-of-range';
+      readonly weak: string;
+      readonly mostOfWeak: number;
+      readonly strong: string;
+      readonly leastOfStrong: number;
+    };
 
 /**
  * Finds rates at which all fed treatments give the same, each dose within its label's range; of those possible, the one that
  * changes the doses least (the geometric middle of what they give now, held within all ranges). Treatments that give none
  * stay as they are.
  */
-export function makeFair(accounts: readonly LedgerAccount[], rules: readonly CareRule[], by: FairBy): Result<FairRates, UnfairTrouble> {
-  const given = (account: LedgerAccount): number | null => (by === 'money' ? account.cost : by === 'dry-mass' ? account.dryG : (account.nutrients[by] ?? 0));
-  const unknown = accounts.filter(account => given(account) === null || (account.isLeast && by !== 'money' && by !== 'dry-mass'));
-  if (unknown.length > 0) return failure({ kind: 'not-known', names: unknown.map(account => account.name) });
-  const fed = accounts.flatMap(account => { const now = given(account) ?? 0; return now > 0 ? [{ account, now, ...factorRange(account, rules) }] : []; });
+export function makeFair(
+  accounts: readonly LedgerAccount[],
+  rules: readonly CareRule[],
+  by: FairBy,
+): Result<FairRates, UnfairTrouble> {
+  const given = (account: LedgerAccount): number | null =>
+    by === 'money' ? account.cost : by === 'dry-mass' ? account.dryG : (account.nutrients[by] ?? 0);
+  const unknown = accounts.filter(
+    account => given(account) === null || (account.isLeast && by !== 'money' && by !== 'dry-mass'),
+  );
+  if (unknown.length > 0)
+    return failure({ kind: 'not-known', names: unknown.map(account => account.name) });
+  const fed = accounts.flatMap(account => {
+    const now = given(account) ?? 0;
+    return now > 0 ? [{ account, now, ...factorRange(account, rules) }] : [];
+  });
   if (fed.length < 2) return failure({ kind: 'too-few' });
   const weak = fed.reduce((a, b) => (a.now * a.most < b.now * b.most ? a : b));
   const strong = fed.reduce((a, b) => (a.now * a.least > b.now * b.least ? a : b));
   const [low, high] = [strong.now * strong.least, weak.now * weak.most];
-  if (low > high * (1 + 1e-9)) return failure({ kind: 'out-of-range', weak: weak.account.name, mostOfWeak: high, strong: strong.account.name, leastOfStrong: low });
+  if (low > high * (1 + 1e-9))
+    return failure({
+      kind: 'out-of-range',
+      weak: weak.account.name,
+      mostOfWeak: high,
+      strong: strong.account.name,
+      leastOfStrong: low,
+    });
   const middle = Math.exp(fed.reduce((sum, { now }) => sum + Math.log(now), 0) / fed.length);
   const each = Math.min(high, Math.max(low, middle));
-  return success({ each, changes: fed.map(({ account, now, least, most }) => ({ treatmentId: account.treatmentId, name: account.name, factor: each / now, least, most })) });
+  return success({
+    each,
+    changes: fed.map(({ account, now, least, most }) => ({
+      treatmentId: account.treatmentId,
+      name: account.name,
+      factor: each / now,
+      least,
+      most,
+    })),
+  });
 }
 
 /** How much all doses of a treatment may be changed together before one leaves its label's range. */
-function factorRange(account: LedgerAccount, rules: readonly CareRule[]): { readonly least: number; readonly most: number } {
-  const rates = account.lines.flatMap(line => rules.find(rule => rule.id === line.ruleId)?.material ?? []);
+function factorRange(
+  account: LedgerAccount,
+  rules: readonly CareRule[],
+): { readonly least: number; readonly most: number } {
+  const rates = account.lines.flatMap(
+    line => rules.find(rule => rule.id === line.ruleId)?.material ?? [],
+  );
   return {
     least: Math.max(...rates.map(({ rate, choice }) => rate.low / chosenAmount(rate, choice))),
     most: Math.min(...rates.map(({ rate, choice }) => rate.high / chosenAmount(rate, choice))),
@@ -61,6 +99,8 @@ function factorRange(account: LedgerAccount, rules: readonly CareRule[]): { read
 
 /** What each of two schools can tell. */
 export const FAIR_SCHOOLS = {
-  label: 'Each by its label: tells which product, used as sold, does better. It can’t tell whether that is its kind or its amount.',
-  equal: 'Equal amounts: tells whether the kind matters. It can’t tell how either does at the rate it is sold for.',
+  label:
+    'Each by its label: tells which product, used as sold, does better. It can’t tell whether that is its kind or its amount.',
+  equal:
+    'Equal amounts: tells whether the kind matters. It can’t tell how either does at the rate it is sold for.',
 } as const;

@@ -41,7 +41,13 @@ export function measureOut(amount: number, tool: MeasuringTool): MeasuredOut {
   const given = steps * tool.step;
   const errorPercent = (100 * (given - amount)) / amount;
   const stepPercent = (50 * tool.step) / amount;
-  return { steps, given, errorPercent, stepPercent, isTooCoarse: stepPercent > COARSE_PERCENT || Math.abs(errorPercent) > COARSE_PERCENT };
+  return {
+    steps,
+    given,
+    errorPercent,
+    stepPercent,
+    isTooCoarse: stepPercent > COARSE_PERCENT || Math.abs(errorPercent) > COARSE_PERCENT,
+  };
 }
 
 /** A way to give a dose that is too small for its tool: dissolve more of it, and give a share of that. */
@@ -65,7 +71,13 @@ const STOCK_EACH_ML = 50; // easily measured in a jug or a large syringe
 export function stockSolution(dose: number, units: number, tool: MeasuringTool): StockSolution {
   for (let count = Math.max(1, units); ; count++) {
     const { given, errorPercent, stepPercent } = measureOut(dose * count, tool);
-    if (Math.abs(errorPercent) <= 5 && stepPercent <= 5) return { product: given, madeUpToMl: count * STOCK_EACH_ML, eachMl: STOCK_EACH_ML * ((dose * count) / given), units: count };
+    if (Math.abs(errorPercent) <= 5 && stepPercent <= 5)
+      return {
+        product: given,
+        madeUpToMl: count * STOCK_EACH_ML,
+        eachMl: STOCK_EACH_ML * ((dose * count) / given),
+        units: count,
+      };
   }
 }
 
@@ -80,9 +92,12 @@ export interface Calibration {
 
 /** Mean and spread of a loose measure. @param weighings at least two, > 0 */
 export function calibrate(weighings: readonly number[]): Calibration {
-  if (weighings.length < 2) throw new RangeError(`a calibration must have at least two weighings, got ${weighings.length}`);
+  if (weighings.length < 2)
+    throw new RangeError(`a calibration must have at least two weighings, got ${weighings.length}`);
   const mean = weighings.reduce((sum, each) => sum + each, 0) / weighings.length;
-  const sd = Math.sqrt(weighings.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (weighings.length - 1));
+  const sd = Math.sqrt(
+    weighings.reduce((sum, each) => sum + (each - mean) ** 2, 0) / (weighings.length - 1),
+  );
   const cvPercent = (100 * sd) / mean;
   return { mean, sd, cvPercent, isReliable: cvPercent <= COARSE_PERCENT };
 }

@@ -34,7 +34,14 @@ export interface MixPlan {
 export interface MixedBatch {
   /** Loose, before it settles. */
   readonly mixedL: number;
-  readonly parts: readonly { readonly name: string; readonly litres: number; readonly percentOfTotal: number; readonly bags: number | null; readonly leftL: number | null; readonly cost: number | null }[];
+  readonly parts: readonly {
+    readonly name: string;
+    readonly litres: number;
+    readonly percentOfTotal: number;
+    readonly bags: number | null;
+    readonly leftL: number | null;
+    readonly cost: number | null;
+  }[];
   /** Of the share used, not of whole bags. Null where a price is not known. */
   readonly costEach: number | null;
 }
@@ -56,22 +63,39 @@ export function mixFor(plan: MixPlan): Result<MixedBatch, MixTrouble> {
     const litres = share * mixedL;
     const bags = component.bagL === null ? null : bagsFor(litres, component.bagL);
     return {
-      name: component.name, litres, percentOfTotal: 100 * share, bags, leftL: bags === null || component.bagL === null ? null : bags * component.bagL - litres,
-      cost: component.bagL === null || component.bagPrice === null ? null : (litres / component.bagL) * component.bagPrice,
+      name: component.name,
+      litres,
+      percentOfTotal: 100 * share,
+      bags,
+      leftL: bags === null || component.bagL === null ? null : bags * component.bagL - litres,
+      cost:
+        component.bagL === null || component.bagPrice === null
+          ? null
+          : (litres / component.bagL) * component.bagPrice,
     };
   });
   const costs = parts.map(part => part.cost);
-  return success({ mixedL, parts, costEach: costs.some(cost => cost === null) ? null : costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0) / plan.containers });
+  return success({
+    mixedL,
+    parts,
+    costEach: costs.some(cost => cost === null)
+      ? null
+      : costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0) / plan.containers,
+  });
 }
 
 /** Shares of the finished mix, adding up to 1. */
 function sharesOf({ components, meaning }: MixPlan): Result<readonly number[], MixTrouble> {
   const given = components.map(component => component.share);
   const sum = given.reduce((total, share) => total + share, 0);
-  if (components.length === 0 || (meaning === 'parts' && sum <= 0)) return failure({ kind: 'no-components' });
+  if (components.length === 0 || (meaning === 'parts' && sum <= 0))
+    return failure({ kind: 'no-components' });
   if (meaning === 'parts') return success(given.map(share => share / sum));
   const added = given.slice(1).reduce((total, share) => total + share, 0);
-  if (meaning === 'of-total') return added > 100 ? failure({ kind: 'over-100', sum: added }) : success([(100 - added) / 100, ...given.slice(1).map(share => share / 100)]);
+  if (meaning === 'of-total')
+    return added > 100
+      ? failure({ kind: 'over-100', sum: added })
+      : success([(100 - added) / 100, ...given.slice(1).map(share => share / 100)]);
   return success([100 / (100 + added), ...given.slice(1).map(share => share / (100 + added))]);
 }
 
@@ -82,8 +106,11 @@ export function bagsFor(volume: number, bag: number): number {
 
 export function mixSentence(trouble: MixTrouble): string {
   switch (trouble.kind) {
-    case 'no-components': return 'Say what goes in, and how many parts of each.';
-    case 'over-100': return `The added parts make ${Number(trouble.sum.toFixed(1))}% of the whole: nothing would be left for the first.`;
-    case 'no-volume': return 'Say how many containers of how many litres.';
+    case 'no-components':
+      return 'Say what goes in, and how many parts of each.';
+    case 'over-100':
+      return `The added parts make ${Number(trouble.sum.toFixed(1))}% of the whole: nothing would be left for the first.`;
+    case 'no-volume':
+      return 'Say how many containers of how many litres.';
   }
 }

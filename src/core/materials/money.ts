@@ -11,7 +11,11 @@ export interface UnitCost {
 }
 
 /** @param hourWorth what an hour is worth to the gardener; 0 where it is not counted */
-export function unitCost(materials: readonly number[], minutes: number, hourWorth: number): UnitCost {
+export function unitCost(
+  materials: readonly number[],
+  minutes: number,
+  hourWorth: number,
+): UnitCost {
   const material = materials.reduce((sum, each) => sum + each, 0);
   const labour = (minutes / 60) * hourWorth;
   return { material, labour, total: material + labour };

@@ -3,8 +3,8 @@ import type { StandingTask } from '@/core/schedule/task-state';
 import { type CalendarDay, daysBetween } from '@/core/trial/calendar-day';
 import type { ExperimentalUnit, Treatment } from '@/core/trial/trial-data';
 import { doseOf, type UnitMeasures, worthOf } from './given-dose';
-import { type NutrientAmounts, sumNutrients, timesNutrients } from './nutrient';
 import { dryMass } from './moisture';
+import { type NutrientAmounts, sumNutrients, timesNutrients } from './nutrient';
 import type { Product } from './product';
 import { releasedBy } from './release';
 
@@ -64,15 +64,31 @@ interface LedgerInput {
 }
 
 /** All treatments' accounts beside each other, over the whole season as planned, or of what was done so far. */
-export function nutrientLedger(input: LedgerInput, which: 'planned' | 'done'): readonly LedgerAccount[] {
+export function nutrientLedger(
+  input: LedgerInput,
+  which: 'planned' | 'done',
+): readonly LedgerAccount[] {
   return input.treatments.map(treatment => {
-    const rules = input.rules.filter(rule => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id));
-    const times = rules.map(rule => (which === 'planned' ? plannedTimes(rule, input) : doneTimes(rule, treatment.id, input)));
+    const rules = input.rules.filter(
+      rule => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id),
+    );
+    const times = rules.map(rule =>
+      which === 'planned' ? plannedTimes(rule, input) : doneTimes(rule, treatment.id, input),
+    );
     const lines = rules.flatMap((rule, i) => lineOf(rule, times[i] ?? [], input) ?? []);
     return {
-      treatmentId: treatment.id, name: treatment.name, lines, minutes: rules.reduce((sum, rule, i) => sum + (rule.minutesEach ?? 0) * countOf(times[i] ?? []), 0),
-      nutrients: sumNutrients(lines.flatMap(line => line.nutrients ?? [])), released: sumNutrients(lines.map(line => line.released)),
-      dryG: sumOrNull(lines.map(line => line.dryG)), isLeast: lines.some(line => line.nutrients === null), cost: sumOrNull(lines.map(line => line.cost)),
+      treatmentId: treatment.id,
+      name: treatment.name,
+      lines,
+      minutes: rules.reduce(
+        (sum, rule, i) => sum + (rule.minutesEach ?? 0) * countOf(times[i] ?? []),
+        0,
+      ),
+      nutrients: sumNutrients(lines.flatMap(line => line.nutrients ?? [])),
+      released: sumNutrients(lines.map(line => line.released)),
+      dryG: sumOrNull(lines.map(line => line.dryG)),
+      isLeast: lines.some(line => line.nutrients === null),
+      cost: sumOrNull(lines.map(line => line.cost)),
     };
   });
 }
@@ -85,12 +101,27 @@ interface Time {
 }
 
 function plannedTimes(rule: CareRule, { tasks }: LedgerInput): readonly Time[] {
-  return tasks.filter(task => task.ruleId === rule.id).map(task => ({ on: task.doneOn ?? task.dueOn, share: 1, amount: null }));
+  return tasks
+    .filter(task => task.ruleId === rule.id)
+    .map(task => ({ on: task.doneOn ?? task.dueOn, share: 1, amount: null }));
 }
 
-function doneTimes(rule: CareRule, treatmentId: string, { given, units }: LedgerInput): readonly Time[] {
+function doneTimes(
+  rule: CareRule,
+  treatmentId: string,
+  { given, units }: LedgerInput,
+): readonly Time[] {
   const own = units.filter(unit => unit.treatmentId === treatmentId);
-  return given.filter(act => act.ruleId === rule.id).map(({ doneOn, amount, unitIds }) => ({ on: doneOn, amount, share: unitIds === null || own.length === 0 ? 1 : own.filter(unit => unitIds.includes(unit.id)).length / own.length }));
+  return given
+    .filter(act => act.ruleId === rule.id)
+    .map(({ doneOn, amount, unitIds }) => ({
+      on: doneOn,
+      amount,
+      share:
+        unitIds === null || own.length === 0
+          ? 1
+          : own.filter(unit => unitIds.includes(unit.id)).length / own.length,
+    }));
 }
 
 function countOf(times: readonly Time[]): number {
@@ -98,26 +129,62 @@ function countOf(times: readonly Time[]): number {
 }
 
 function sumOrNull(values: readonly (number | null)[]): number | null {
-  return values.reduce<number | null>((sum, value) => (sum === null || value === null ? null : sum + value), 0);
+  return values.reduce<number | null>(
+    (sum, value) => (sum === null || value === null ? null : sum + value),
+    0,
+  );
 }
 
-function lineOf(rule: CareRule, times: readonly Time[], input: LedgerInput): LedgerLine | undefined {
+function lineOf(
+  rule: CareRule,
+  times: readonly Time[],
+  input: LedgerInput,
+): LedgerLine | undefined {
   const { material } = rule;
   const product = input.products.find(each => each.id === material?.productId);
   const planned = material && product ? doseOf(material, product, input.unit) : undefined;
   if (!material || !product || !planned) return undefined;
-  const doses = times.map(({ on, share, amount }) => ({ on, share, dose: amount === null ? planned : worthOf({ kind: material.rate.of, dose: amount }, product) }));
-  const nutrientsOf = ({ dose, share }: (typeof doses)[number]): NutrientAmounts => timesNutrients(dose.nutrients ?? {}, share);
-  const amount = doses.reduce((total, { dose, share }) => total + share * (dose.amount.kind === 'mass' ? dose.amount.g : dose.amount.ml), 0);
+  const doses = times.map(({ on, share, amount }) => ({
+    on,
+    share,
+    dose: amount === null ? planned : worthOf({ kind: material.rate.of, dose: amount }, product),
+  }));
+  const nutrientsOf = ({ dose, share }: (typeof doses)[number]): NutrientAmounts =>
+    timesNutrients(dose.nutrients ?? {}, share);
+  const amount = doses.reduce(
+    (total, { dose, share }) =>
+      total + share * (dose.amount.kind === 'mass' ? dose.amount.g : dose.amount.ml),
+    0,
+  );
   return {
-    ruleId: rule.id, name: rule.name, product: product.name, times: countOf(times), of: material.rate.of, amount, dryG: dryOf(amount, material.rate.of, product),
-    nutrients: doses.some(({ dose }) => dose.nutrients === null) ? null : sumNutrients(doses.map(nutrientsOf)),
-    released: sumNutrients(doses.map(each => (each.on === null ? {} : releasedBy(nutrientsOf(each), product.releaseMonths, daysBetween(each.on, input.by))))),
-    cost: sumOrNull(doses.map(({ dose, share }) => (dose.cost === null ? null : dose.cost * share))),
+    ruleId: rule.id,
+    name: rule.name,
+    product: product.name,
+    times: countOf(times),
+    of: material.rate.of,
+    amount,
+    dryG: dryOf(amount, material.rate.of, product),
+    nutrients: doses.some(({ dose }) => dose.nutrients === null)
+      ? null
+      : sumNutrients(doses.map(nutrientsOf)),
+    released: sumNutrients(
+      doses.map(each =>
+        each.on === null
+          ? {}
+          : releasedBy(nutrientsOf(each), product.releaseMonths, daysBetween(each.on, input.by)),
+      ),
+    ),
+    cost: sumOrNull(
+      doses.map(({ dose, share }) => (dose.cost === null ? null : dose.cost * share)),
+    ),
   };
 }
 
-function dryOf(amount: number, of: 'mass' | 'volume', { moisturePercent, densityGPerMl }: Product): number | null {
+function dryOf(
+  amount: number,
+  of: 'mass' | 'volume',
+  { moisturePercent, densityGPerMl }: Product,
+): number | null {
   if (moisturePercent === null || (of === 'volume' && densityGPerMl === null)) return null;
   return dryMass(of === 'mass' ? amount : amount * (densityGPerMl ?? 0), moisturePercent);
 }
@@ -131,18 +198,43 @@ export interface LedgerFlag {
 const ALIKE = 0.1; // treatments within a tenth of each other's nitrogen count as fed alike
 
 /** @param base what the mix itself gives a unit over the season; @param asksKind whether the question is which kind of feed, not how much */
-export function ledgerFlags(accounts: readonly LedgerAccount[], base: NutrientAmounts, asksKind: boolean): readonly LedgerFlag[] {
+export function ledgerFlags(
+  accounts: readonly LedgerAccount[],
+  base: NutrientAmounts,
+  asksKind: boolean,
+): readonly LedgerFlag[] {
   const fed = accounts.filter(account => (account.nutrients.n ?? 0) > 0);
   const amounts = fed.map(account => account.nutrients.n ?? 0);
   const [least, most] = [Math.min(...amounts), Math.max(...amounts)];
   const leastName = fed.find(account => account.nutrients.n === least)?.name;
   const mostName = fed.find(account => account.nutrients.n === most)?.name;
   const flags: LedgerFlag[] = [];
-  if (asksKind && fed.length > 1 && most > least * (1 + ALIKE)) flags.push({ code: 'differs-in-amount', says: `The question is which kind of feed, but ${mostName} gives ${(most / least).toFixed(1)} times the nitrogen of ${leastName}. What wins may be the amount.` });
-  const slow = fed.filter(account => (account.released.n ?? 0) < (account.nutrients.n ?? 0) * (1 - ALIKE));
-  if (slow.length > 0) flags.push({ code: 'still-held', says: `${slow.map(account => `${account.name} has given ${(account.released.n ?? 0).toFixed(1)} of its ${(account.nutrients.n ?? 0).toFixed(1)} g of nitrogen by then`).join('; ')}. The rest comes too late to be judged.` });
-  if (fed.length > 0 && (base.n ?? 0) > most) flags.push({ code: 'base-hides', says: `The mix itself gives ${(base.n ?? 0).toFixed(1)} g of nitrogen, more than any treatment’s ${most.toFixed(1)} g: it may hide them.` });
-  if (accounts.some(account => account.isLeast)) flags.push({ code: 'not-known', says: `${accounts.filter(account => account.isLeast).map(account => account.name).join(', ')}: a product’s analysis or density is missing, so this is the least it gives.` });
+  if (asksKind && fed.length > 1 && most > least * (1 + ALIKE))
+    flags.push({
+      code: 'differs-in-amount',
+      says: `The question is which kind of feed, but ${mostName} gives ${(most / least).toFixed(1)} times the nitrogen of ${leastName}. What wins may be the amount.`,
+    });
+  const slow = fed.filter(
+    account => (account.released.n ?? 0) < (account.nutrients.n ?? 0) * (1 - ALIKE),
+  );
+  if (slow.length > 0)
+    flags.push({
+      code: 'still-held',
+      says: `${slow.map(account => `${account.name} has given ${(account.released.n ?? 0).toFixed(1)} of its ${(account.nutrients.n ?? 0).toFixed(1)} g of nitrogen by then`).join('; ')}. The rest comes too late to be judged.`,
+    });
+  if (fed.length > 0 && (base.n ?? 0) > most)
+    flags.push({
+      code: 'base-hides',
+      says: `The mix itself gives ${(base.n ?? 0).toFixed(1)} g of nitrogen, more than any treatment’s ${most.toFixed(1)} g: it may hide them.`,
+    });
+  if (accounts.some(account => account.isLeast))
+    flags.push({
+      code: 'not-known',
+      says: `${accounts
+        .filter(account => account.isLeast)
+        .map(account => account.name)
+        .join(', ')}: a product’s analysis or density is missing, so this is the least it gives.`,
+    });
   return flags;
 }
 

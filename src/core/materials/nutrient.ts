@@ -8,11 +8,31 @@ export type Nutrient = z.infer<typeof Nutrient>;
 export type NutrientAmounts = Readonly<Partial<Record<Nutrient, number>>>;
 
 export const NUTRIENT_WORDS: Readonly<Record<Nutrient, string>> = {
-  n: 'nitrogen', p: 'phosphorus', k: 'potassium', mg: 'magnesium', ca: 'calcium', s: 'sulphur', fe: 'iron', mn: 'manganese', b: 'boron', zn: 'zinc', cu: 'copper', mo: 'molybdenum',
+  n: 'nitrogen',
+  p: 'phosphorus',
+  k: 'potassium',
+  mg: 'magnesium',
+  ca: 'calcium',
+  s: 'sulphur',
+  fe: 'iron',
+  mn: 'manganese',
+  b: 'boron',
+  zn: 'zinc',
+  cu: 'copper',
+  mo: 'molybdenum',
 };
 
 // Atomic weights of the elements 2007 (IUPAC; Wieser & Berglund, 2009): one value each, from memory.
-const ATOM = { h: 1.00794, n: 14.0067, o: 15.9994, mg: 24.305, p: 30.973762, s: 32.065, k: 39.0983, ca: 40.078 } as const;
+const ATOM = {
+  h: 1.00794,
+  n: 14.0067,
+  o: 15.9994,
+  mg: 24.305,
+  p: 30.973762,
+  s: 32.065,
+  k: 39.0983,
+  ca: 40.078,
+} as const;
 
 /** Grams of the element in a gram of the oxide (or nitrate, sulphate) that labels print. */
 export const ELEMENT_IN = {
@@ -27,16 +47,23 @@ export const ELEMENT_IN = {
 
 const EPSOM_G = ATOM.mg + ATOM.s + 4 * ATOM.o + 7 * (2 * ATOM.h + ATOM.o);
 /** Of magnesium sulphate with seven waters, Epsom salt. */
-export const EPSOM_SALT: NutrientAmounts = { mg: (100 * ATOM.mg) / EPSOM_G, s: (100 * ATOM.s) / EPSOM_G };
+export const EPSOM_SALT: NutrientAmounts = {
+  mg: (100 * ATOM.mg) / EPSOM_G,
+  s: (100 * ATOM.s) / EPSOM_G,
+};
 
 /** Amounts multiplied; what is not there stays away. */
 export function timesNutrients(amounts: NutrientAmounts, factor: number): NutrientAmounts {
-  return Object.fromEntries(Object.entries(amounts).map(([nutrient, value]) => [nutrient, value * factor]));
+  return Object.fromEntries(
+    Object.entries(amounts).map(([nutrient, value]) => [nutrient, value * factor]),
+  );
 }
 
 /** Amounts added up. */
 export function sumNutrients(all: readonly NutrientAmounts[]): NutrientAmounts {
   const sum: Partial<Record<Nutrient, number>> = {};
-  for (const amounts of all) for (const [nutrient, value] of Object.entries(amounts)) sum[Nutrient.parse(nutrient)] = (sum[Nutrient.parse(nutrient)] ?? 0) + value;
+  for (const amounts of all)
+    for (const [nutrient, value] of Object.entries(amounts))
+      sum[Nutrient.parse(nutrient)] = (sum[Nutrient.parse(nutrient)] ?? 0) + value;
   return sum;
 }

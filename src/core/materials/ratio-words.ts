@@ -1,7 +1,12 @@
 /** What a ratio in words can mean. */
 export type RatioMeaning =
   /** Parts of product and of water, each by volume; the water is what it is added to. */
-  | { readonly kind: 'parts'; readonly product: number; readonly water: number; readonly words: string }
+  | {
+      readonly kind: 'parts';
+      readonly product: number;
+      readonly water: number;
+      readonly words: string;
+    }
   /** So many times the usual. */
   | { readonly kind: 'times'; readonly factor: number; readonly words: string }
   /** A share of the whole. */
@@ -19,10 +24,15 @@ export function ratioMeanings(phrase: string): readonly RatioMeaning[] {
 }
 
 function partsWords(words: string): readonly RatioMeaning[] | undefined {
-  const said = new RegExp(`^${NUMBER} parts?(?: (?:of )?(?:product|feed|concentrate))? (?:to|in|into) ${NUMBER}(?: parts?)?(?: (?:of )?water)?$`).exec(words);
-  const turned = new RegExp(`^${NUMBER}(?: parts?)?(?: of)? water to ${NUMBER}(?: parts?)?(?: (?:of )?(?:product|feed|concentrate))?$`).exec(words);
+  const said = new RegExp(
+    `^${NUMBER} parts?(?: (?:of )?(?:product|feed|concentrate))? (?:to|in|into) ${NUMBER}(?: parts?)?(?: (?:of )?water)?$`,
+  ).exec(words);
+  const turned = new RegExp(
+    `^${NUMBER}(?: parts?)?(?: of)? water to ${NUMBER}(?: parts?)?(?: (?:of )?(?:product|feed|concentrate))?$`,
+  ).exec(words);
   if (turned) return [parts(number(turned[2]), number(turned[1]))];
-  if (said && number(said[1]) < number(said[2]) && !/ in /.test(words)) return [parts(number(said[1]), number(said[2]))];
+  if (said && number(said[1]) < number(said[2]) && !/ in /.test(words))
+    return [parts(number(said[1]), number(said[2]))];
   const bare = said ?? new RegExp(`^${NUMBER}\\s*(?::|to|in)\\s*${NUMBER}$`).exec(words);
   if (!bare) return undefined;
   const [a, b] = [number(bare[1]), number(bare[2])];
@@ -35,17 +45,38 @@ function moreWords(words: string): readonly RatioMeaning[] | undefined {
   const more = new RegExp(`^${NUMBER}\\s*%\\s*(more|stronger|extra)$`).exec(words);
   if (!more) return undefined;
   const percent = number(more[1]);
-  const added: RatioMeaning = { kind: 'times', factor: 1 + percent / 100, words: `${plain(percent)}% added: ${plain(1 + percent / 100)} times as much` };
-  return percent > 100 ? [added, { kind: 'times', factor: percent / 100, words: `${plain(percent)}% in all: ${plain(percent / 100)} times as much` }] : [added];
+  const added: RatioMeaning = {
+    kind: 'times',
+    factor: 1 + percent / 100,
+    words: `${plain(percent)}% added: ${plain(1 + percent / 100)} times as much`,
+  };
+  return percent > 100
+    ? [
+        added,
+        {
+          kind: 'times',
+          factor: percent / 100,
+          words: `${plain(percent)}% in all: ${plain(percent / 100)} times as much`,
+        },
+      ]
+    : [added];
 }
 
 function halvesWords(words: string): readonly RatioMeaning[] | undefined {
   if (!/^(?:50[\s/-]+50|fifty[\s-]+fifty|half and half)$/.test(words)) return undefined;
-  return [{ kind: 'share', share: 0.5, words: 'equal parts by volume' }, { kind: 'share', share: 0.5, words: 'equal parts by weight' }];
+  return [
+    { kind: 'share', share: 0.5, words: 'equal parts by volume' },
+    { kind: 'share', share: 0.5, words: 'equal parts by weight' },
+  ];
 }
 
 function parts(product: number, water: number): RatioMeaning {
-  return { kind: 'parts', product, water, words: `${plain(product)} of product to ${plain(water)} of water, ${plain((100 * product) / (product + water))}% of the whole` };
+  return {
+    kind: 'parts',
+    product,
+    water,
+    words: `${plain(product)} of product to ${plain(water)} of water, ${plain((100 * product) / (product + water))}% of the whole`,
+  };
 }
 
 function number(written: string | undefined): number {

@@ -16,6 +16,10 @@ export function releasedShare(releaseMonths: Product['releaseMonths'], daysSince
 }
 
 /** What of doses has come free by a day, each given so many days before it. */
-export function releasedBy(doseNutrients: NutrientAmounts, releaseMonths: Product['releaseMonths'], daysSince: number): NutrientAmounts {
+export function releasedBy(
+  doseNutrients: NutrientAmounts,
+  releaseMonths: Product['releaseMonths'],
+  daysSince: number,
+): NutrientAmounts {
   return timesNutrients(doseNutrients, releasedShare(releaseMonths, daysSince));
 }

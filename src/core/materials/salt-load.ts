@@ -8,7 +8,13 @@ export interface SaltLoad {
 const HARMFUL_G_PER_M2 = 200;
 
 /** All that repeats add up to: salt does not go away. @param litres to each application on areaM2 */
-export function saltLoad(saltG: number, inMl: number, litres: number, areaM2: number, times: number): SaltLoad {
+export function saltLoad(
+  saltG: number,
+  inMl: number,
+  litres: number,
+  areaM2: number,
+  times: number,
+): SaltLoad {
   const gPerL = (1000 * saltG) / inMl;
   return { gPerL, gPerM2: (gPerL * litres * times) / areaM2 };
 }

@@ -9,4 +9,5 @@ export function seedMassFor(plants: number, seedsPerG: number, germination: numb
 }
 
 /** Many plants in one pot are parts of one unit. */
-export const SUBSAMPLES_ONLY = 'All plants of one pot are parts of one unit: more seed in it makes its value steadier, not the trial larger.';
+export const SUBSAMPLES_ONLY =
+  'All plants of one pot are parts of one unit: more seed in it makes its value steadier, not the trial larger.';

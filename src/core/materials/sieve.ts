@@ -17,12 +17,19 @@ export function gradeFractions(fractions: readonly SieveFraction[]): readonly Gr
   let kept = 0;
   return sorted.map(each => {
     kept += each.massG;
-    return { ...each, percent: (100 * each.massG) / total, passingPercent: (100 * (total - kept)) / total };
+    return {
+      ...each,
+      percent: (100 * each.massG) / total,
+      passingPercent: (100 * (total - kept)) / total,
+    };
   });
 }
 
 /** Most that can be put together again with all fractions alike: as much of each as there is of the scarcest. */
-export function equalShares(fractions: readonly SieveFraction[]): { readonly eachG: number; readonly totalG: number } {
+export function equalShares(fractions: readonly SieveFraction[]): {
+  readonly eachG: number;
+  readonly totalG: number;
+} {
   const eachG = Math.min(...fractions.map(each => each.massG));
   return { eachG, totalG: eachG * fractions.length };
 }

@@ -15,9 +15,19 @@ export interface AppliedWithWait {
 }
 
 /** What keeps a harvest from being eaten on a day, the latest first; empty where nothing does. Day of spraying is day 0. */
-export function tooEarly(applied: readonly AppliedWithWait[], on: CalendarDay): readonly TooEarly[] {
-  return applied.filter(each => daysBetween(each.appliedOn, on) >= 0).map(({ product, appliedOn, waitingDays }) => ({ product, appliedOn, allowedFrom: addDays(appliedOn, waitingDays) }))
-    .filter(each => on < each.allowedFrom).sort((a, b) => (a.allowedFrom < b.allowedFrom ? 1 : -1));
+export function tooEarly(
+  applied: readonly AppliedWithWait[],
+  on: CalendarDay,
+): readonly TooEarly[] {
+  return applied
+    .filter(each => daysBetween(each.appliedOn, on) >= 0)
+    .map(({ product, appliedOn, waitingDays }) => ({
+      product,
+      appliedOn,
+      allowedFrom: addDays(appliedOn, waitingDays),
+    }))
+    .filter(each => on < each.allowedFrom)
+    .sort((a, b) => (a.allowedFrom < b.allowedFrom ? 1 : -1));
 }
 
 /** Raw manure: days to a harvest. Source: US 7 CFR 205.203(c)(1), from memory. */

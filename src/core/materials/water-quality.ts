@@ -1,5 +1,11 @@
 /** Where the water comes from, as far as feeds, brews and seedlings mind. */
-export const WATER_SOURCES = ['rain', 'well', 'tap-chlorine', 'tap-chloramine', 'tap-unknown'] as const;
+export const WATER_SOURCES = [
+  'rain',
+  'well',
+  'tap-chlorine',
+  'tap-chloramine',
+  'tap-unknown',
+] as const;
 export type WaterSource = (typeof WATER_SOURCES)[number];
 
 /** What to do with it before it touches something alive. */
@@ -12,12 +18,33 @@ export interface WaterStep {
 
 // Free chlorine goes off overnight, chloramine does not: common practice, no source.
 export const WATER_STEPS: Readonly<Record<WaterSource, WaterStep>> = {
-  rain: { label: 'rain from a butt', standsHours: 0, says: 'Nothing to let off. It is soft: feeds turn the mix sour sooner.' },
-  well: { label: 'well or spring', standsHours: 0, says: 'Nothing to let off. Hard water limes the mix over a season.' },
-  'tap-chlorine': { label: 'tap, with chlorine', standsHours: 12, says: 'Let it stand open overnight: the chlorine goes off.' },
-  'tap-chloramine': { label: 'tap, with chloramine', standsHours: null, says: 'Standing does not clear chloramine. For brews and washings take rain water, or a carbon filter.' },
-  'tap-unknown': { label: 'tap, not known with what', standsHours: null, says: 'Ask the waterworks: standing clears chlorine, not chloramine.' },
+  rain: {
+    label: 'rain from a butt',
+    standsHours: 0,
+    says: 'Nothing to let off. It is soft: feeds turn the mix sour sooner.',
+  },
+  well: {
+    label: 'well or spring',
+    standsHours: 0,
+    says: 'Nothing to let off. Hard water limes the mix over a season.',
+  },
+  'tap-chlorine': {
+    label: 'tap, with chlorine',
+    standsHours: 12,
+    says: 'Let it stand open overnight: the chlorine goes off.',
+  },
+  'tap-chloramine': {
+    label: 'tap, with chloramine',
+    standsHours: null,
+    says: 'Standing does not clear chloramine. For brews and washings take rain water, or a carbon filter.',
+  },
+  'tap-unknown': {
+    label: 'tap, not known with what',
+    standsHours: null,
+    says: 'Ask the waterworks: standing clears chlorine, not chloramine.',
+  },
 };
 
 /** One water for all, always: two sources are a second difference between treatments. */
-export const SAME_WATER = 'Take the same water for all, for the plain one too, and wash everything in it.';
+export const SAME_WATER =
+  'Take the same water for all, for the plain one too, and wash everything in it.';

@@ -16,8 +16,13 @@ const SAME_G = 0.05;
 export function checkSums(picks: readonly Pick[]): CheckSums {
   const sound = picks.filter(pick => pick.grade === 'sound');
   return {
-    picks: picks.length, byUnitG: sumBy(sound, pick => pick.unitId), byDayG: sumBy(sound, pick => pick.pickedOn),
-    mismatches: picks.flatMap(pick => { const says = mismatchOf(pick); return says === undefined ? [] : [{ pick, says }]; }),
+    picks: picks.length,
+    byUnitG: sumBy(sound, pick => pick.unitId),
+    byDayG: sumBy(sound, pick => pick.pickedOn),
+    mismatches: picks.flatMap(pick => {
+      const says = mismatchOf(pick);
+      return says === undefined ? [] : [{ pick, says }];
+    }),
   };
 }
 
@@ -28,7 +33,11 @@ function sumBy(picks: readonly Pick[], keyOf: (pick: Pick) => string): number {
 }
 
 function mismatchOf({ outcome, grossG, tareG, netG, pieces }: Pick): string | undefined {
-  if (outcome !== 'picked') return netG === null && pieces === null ? undefined : 'it says that nothing was picked, and holds a figure';
-  if (grossG !== null && netG !== null && Math.abs(grossG - tareG - netG) > SAME_G) return `${grossG} g less ${tareG} g is not ${netG} g`;
+  if (outcome !== 'picked')
+    return netG === null && pieces === null
+      ? undefined
+      : 'it says that nothing was picked, and holds a figure';
+  if (grossG !== null && netG !== null && Math.abs(grossG - tareG - netG) > SAME_G)
+    return `${grossG} g less ${tareG} g is not ${netG} g`;
   return netG === 0 && (pieces ?? 0) > 0 ? `${pieces} pieces weigh nothing` : undefined;
 }

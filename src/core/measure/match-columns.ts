@@ -1,30 +1,51 @@
 /** What a column of a table holds. */
 export type ColumnRole =
-  | { readonly kind: 'unit' } | { readonly kind: 'day' } | { readonly kind: 'part' } | { readonly kind: 'note' } | { readonly kind: 'measure-name' } | { readonly kind: 'value' } | { readonly kind: 'nothing' }
+  | { readonly kind: 'unit' }
+  | { readonly kind: 'day' }
+  | { readonly kind: 'part' }
+  | { readonly kind: 'note' }
+  | { readonly kind: 'measure-name' }
+  | { readonly kind: 'value' }
+  | { readonly kind: 'nothing' }
   /** A measure of its own; `unit` as the head gives it, behind every bare number of the column. */
   | { readonly kind: 'measure'; readonly measureId: string; readonly unit: string };
 
 const HEADS: readonly (readonly [RegExp, ColumnRole])[] = [
-  [/^(code|pot|unit|plot|bed|trough|label|id)$/i, { kind: 'unit' }], [/^(date|day|datum|taken ?on)$/i, { kind: 'day' }], [/^(part|plant|sub-?sample|core|leaf|spot|rep)$/i, { kind: 'part' }],
-  [/^(notes?|remarks?|comments?)$/i, { kind: 'note' }], [/^(measure|variable|trait)$/i, { kind: 'measure-name' }], [/^(value|reading|result)$/i, { kind: 'value' }],
+  [/^(code|pot|unit|plot|bed|trough|label|id)$/i, { kind: 'unit' }],
+  [/^(date|day|datum|taken ?on)$/i, { kind: 'day' }],
+  [/^(part|plant|sub-?sample|core|leaf|spot|rep)$/i, { kind: 'part' }],
+  [/^(notes?|remarks?|comments?)$/i, { kind: 'note' }],
+  [/^(measure|variable|trait)$/i, { kind: 'measure-name' }],
+  [/^(value|reading|result)$/i, { kind: 'value' }],
 ];
 
 /** What each column is likely to be, by its head: `height (cm)`, `Leaf spot %`, `pot`. A proposal that can be changed. */
-export function matchColumns(heads: readonly string[], measures: readonly { readonly id: string; readonly name: string }[]): readonly ColumnRole[] {
+export function matchColumns(
+  heads: readonly string[],
+  measures: readonly { readonly id: string; readonly name: string }[],
+): readonly ColumnRole[] {
   return heads.map(head => {
     const said = head.trim();
     const known = HEADS.find(([pattern]) => pattern.test(said));
     if (known) return known[1];
     const { name, unit } = headParts(said);
-    const measure = measures.find(each => plain(each.name) === plain(name)) ?? measures.find(each => plain(each.name) === plain(said)) ?? measures.find(each => plain(name) !== '' && plain(each.name).startsWith(plain(name)));
+    const measure =
+      measures.find(each => plain(each.name) === plain(name)) ??
+      measures.find(each => plain(each.name) === plain(said)) ??
+      measures.find(each => plain(name) !== '' && plain(each.name).startsWith(plain(name)));
     return measure ? { kind: 'measure', measureId: measure.id, unit } : { kind: 'nothing' };
   });
 }
 
 /** `height (cm)`, `height, cm`, `height [in]`, `spot %`: the name, and the unit behind it. */
 export function headParts(head: string): { readonly name: string; readonly unit: string } {
-  const found = /^(.*?)\s*(?:[([]\s*([^)\]]+?)\s*[)\]]|,\s*([a-z%°/"]+)|\s(%|mm|cm|m|in|inch(?:es)?|ft|g|kg|oz|lb|ml|l|gal))\s*$/i.exec(head);
-  return found?.[1] ? { name: found[1], unit: (found[2] ?? found[3] ?? found[4] ?? '').trim() } : { name: head, unit: '' };
+  const found =
+    /^(.*?)\s*(?:[([]\s*([^)\]]+?)\s*[)\]]|,\s*([a-z%°/"]+)|\s(%|mm|cm|m|in|inch(?:es)?|ft|g|kg|oz|lb|ml|l|gal))\s*$/i.exec(
+      head,
+    );
+  return found?.[1]
+    ? { name: found[1], unit: (found[2] ?? found[3] ?? found[4] ?? '').trim() }
+    : { name: head, unit: '' };
 }
 
 function plain(name: string): string {
@@ -33,12 +54,27 @@ function plain(name: string): string {
 
 /** Why a table can't be read with these roles; undefined where it can. */
 export function rolesTrouble(roles: readonly ColumnRole[]): string | undefined {
-  const count = (kind: ColumnRole['kind']): number => roles.filter(role => role.kind === kind).length;
-  for (const kind of ['unit', 'day', 'part', 'note', 'measure-name', 'value'] as const) if (count(kind) > 1) return `Two columns are said to be the ${ROLE_WORDS[kind]}.`;
+  const count = (kind: ColumnRole['kind']): number =>
+    roles.filter(role => role.kind === kind).length;
+  for (const kind of ['unit', 'day', 'part', 'note', 'measure-name', 'value'] as const)
+    if (count(kind) > 1) return `Two columns are said to be the ${ROLE_WORDS[kind]}.`;
   if (count('unit') === 0) return 'Say which column holds the codes of the pots.';
   const isLong = count('measure-name') > 0 || count('value') > 0;
-  if (isLong) return count('measure-name') === 1 && count('value') === 1 ? (count('measure') > 0 ? 'Either a column for each measure, or one with their names and one with the values.' : undefined) : 'A column of names wants a column of values.';
+  if (isLong)
+    return count('measure-name') === 1 && count('value') === 1
+      ? count('measure') > 0
+        ? 'Either a column for each measure, or one with their names and one with the values.'
+        : undefined
+      : 'A column of names wants a column of values.';
   return count('measure') === 0 ? 'Say which column holds a measure.' : undefined;
 }
 
-export const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole['kind'], 'measure'>, string>> = { unit: 'code', day: 'day', part: 'part', note: 'note', 'measure-name': 'name of the measure', value: 'value', nothing: 'nothing' };
+export const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole['kind'], 'measure'>, string>> = {
+  unit: 'code',
+  day: 'day',
+  part: 'part',
+  note: 'note',
+  'measure-name': 'name of the measure',
+  value: 'value',
+  nothing: 'nothing',
+};

@@ -12,10 +12,36 @@ export interface MeasureKind {
 
 /** What can be made from a harvest. Order is that of the choice on screen. */
 export const HARVEST_MEASURES: readonly MeasureKind[] = [
-  { summary: 'sound-weight', name: 'Sound harvest by weight', definition: 'All sound pieces of a unit, weighed without their container, added up over the season. Culls don’t count.', unit: 'g', responseOf: picked => picked },
-  { summary: 'sound-count', name: 'Number of sound pieces', definition: 'All sound pieces of a unit, counted over the season. Culls don’t count.', unit: 'count', responseOf: picked => picked },
-  { summary: 'mean-piece-weight', name: 'Weight of one sound piece', definition: 'Weight of the sound pieces that were both weighed and counted, over their number.', unit: 'g', responseOf: () => 'weight a piece' },
-  { summary: 'total-weight', name: 'Whole harvest by weight', definition: 'Sound pieces and culls together, weighed without their container, added up over the season.', unit: 'g', responseOf: picked => `${picked}, culls included` },
+  {
+    summary: 'sound-weight',
+    name: 'Sound harvest by weight',
+    definition:
+      'All sound pieces of a unit, weighed without their container, added up over the season. Culls don’t count.',
+    unit: 'g',
+    responseOf: picked => picked,
+  },
+  {
+    summary: 'sound-count',
+    name: 'Number of sound pieces',
+    definition: 'All sound pieces of a unit, counted over the season. Culls don’t count.',
+    unit: 'count',
+    responseOf: picked => picked,
+  },
+  {
+    summary: 'mean-piece-weight',
+    name: 'Weight of one sound piece',
+    definition: 'Weight of the sound pieces that were both weighed and counted, over their number.',
+    unit: 'g',
+    responseOf: () => 'weight a piece',
+  },
+  {
+    summary: 'total-weight',
+    name: 'Whole harvest by weight',
+    definition:
+      'Sound pieces and culls together, weighed without their container, added up over the season.',
+    unit: 'g',
+    responseOf: picked => `${picked}, culls included`,
+  },
 ];
 
 /** @throws {RangeError} not a harvest measure */

@@ -15,7 +15,12 @@ const FAR = 5; // in median absolute deviations, where 5 lie beyond what a bell 
  * @param own the unit's earlier values, oldest first
  * @param others of the same day, at least five to be asked
  */
-export function oddReading(value: number, scale: Scale, own: readonly number[], others: readonly number[]): Oddness | null {
+export function oddReading(
+  value: number,
+  scale: Scale,
+  own: readonly number[],
+  others: readonly number[],
+): Oddness | null {
   if (scale.kind !== 'continuous' && scale.kind !== 'count') return null;
   const before = own.at(-1);
   if (before !== undefined && before > 0 && value > 0) {
@@ -25,11 +30,18 @@ export function oddReading(value: number, scale: Scale, own: readonly number[], 
   if (others.length < 5) return null;
   const middle = median(others);
   const spread = median(others.map(other => Math.abs(other - middle)));
-  return spread > 0 && Math.abs(value - middle) > FAR * spread && (value > 2 * middle || value < middle / 2) ? { kind: 'far-from-others', middle } : null;
+  return spread > 0 &&
+    Math.abs(value - middle) > FAR * spread &&
+    (value > 2 * middle || value < middle / 2)
+    ? { kind: 'far-from-others', middle }
+    : null;
 }
 
 /** What is asked: “sure?” with the reason. */
 export function oddnessWords(odd: Oddness, unit: string): string {
-  const figure = (value: number): string => `${Number(value.toPrecision(3))}${unit === '' ? '' : ` ${unit}`}`;
-  return odd.kind === 'jump' ? `Sure? Last time it was ${figure(odd.before)}.` : `Sure? Others give about ${figure(odd.middle)} today.`;
+  const figure = (value: number): string =>
+    `${Number(value.toPrecision(3))}${unit === '' ? '' : ` ${unit}`}`;
+  return odd.kind === 'jump'
+    ? `Sure? Last time it was ${figure(odd.before)}.`
+    : `Sure? Others give about ${figure(odd.middle)} today.`;
 }

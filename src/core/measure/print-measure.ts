@@ -2,11 +2,16 @@ import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
 import type { Measure } from '@/core/trial/trial-data';
 
 /** A value of a measure as the garden prints it; differences keep their sign. */
-export function valuePrinter({ unit, summary }: Pick<Measure, 'unit' | 'summary'>, style: MassStyle): (value: number) => string {
+export function valuePrinter(
+  { unit, summary }: Pick<Measure, 'unit' | 'summary'>,
+  style: MassStyle,
+): (value: number) => string {
   const over = summary === 'reading-rate' ? ' a day' : '';
-  if (unit === 'g' && summary !== 'reading-area') return value => `${printMass(value, style)}${over}`;
+  if (unit === 'g' && summary !== 'reading-area')
+    return value => `${printMass(value, style)}${over}`;
   const behind = suffixOf(unit, summary);
-  return value => `${value < 0 ? '−' : ''}${Number(Math.abs(value).toPrecision(3))}${behind}${over}`;
+  return value =>
+    `${value < 0 ? '−' : ''}${Number(Math.abs(value).toPrecision(3))}${behind}${over}`;
 }
 
 const BARE = ['', 'count', 'pH'];

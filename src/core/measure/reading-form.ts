@@ -9,12 +9,22 @@ import { readValue } from './read-value';
 
 /** A reading as it is typed. The id is made where it is typed, so that it can be sent twice. */
 export const ReadingForm = z.object({
-  id: ReadingId, unitId: UnitId, measureId: MeasureId, subsample: z.string().trim().max(40).default(''),
-  takenOn: z.string().pipe(z.iso.date('That is not a date. Write it as 2026-08-03.')).pipe(GardenDay),
+  id: ReadingId,
+  unitId: UnitId,
+  measureId: MeasureId,
+  subsample: z.string().trim().max(40).default(''),
+  takenOn: z
+    .string()
+    .pipe(z.iso.date('That is not a date. Write it as 2026-08-03.'))
+    .pipe(GardenDay),
   takenAt: z.iso.datetime().optional(),
-  value: z.string().max(80, 'That is too long for a value.'), outOf: z.string().max(10).default(''),
-  outcome: Outcome.default('picked'), note: z.string().trim().max(2000, 'A note has at most 2000 characters.').default(''),
-  isRepeat: z.boolean().default(false), device: z.string().max(60).default(''), supersedes: ReadingId.nullable().default(null),
+  value: z.string().max(80, 'That is too long for a value.'),
+  outOf: z.string().max(10).default(''),
+  outcome: Outcome.default('picked'),
+  note: z.string().trim().max(2000, 'A note has at most 2000 characters.').default(''),
+  isRepeat: z.boolean().default(false),
+  device: z.string().max(60).default(''),
+  supersedes: ReadingId.nullable().default(null),
 });
 export type ReadingForm = z.input<typeof ReadingForm>;
 
@@ -29,18 +39,31 @@ export interface ReadingContext {
 }
 
 /** Reads a reading as it came from a form, a device or a file. */
-export function readReading(input: unknown, context: ReadingContext): Result<Reading, FieldTroubles> {
+export function readReading(
+  input: unknown,
+  context: ReadingContext,
+): Result<Reading, FieldTroubles> {
   const parsed = ReadingForm.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   return readingOf(parsed.data, context);
 }
 
 /** The same of fields whose shape is known already, as rows of a table. */
-export function readingOf({ value: written, outOf, takenAt, ...form }: z.output<typeof ReadingForm>, context: ReadingContext): Result<Reading, FieldTroubles> {
-  if (form.takenOn > context.today) return failure({ takenOn: `${form.takenOn} is still to come. Today is ${context.today}.` });
+export function readingOf(
+  { value: written, outOf, takenAt, ...form }: z.output<typeof ReadingForm>,
+  context: ReadingContext,
+): Result<Reading, FieldTroubles> {
+  if (form.takenOn > context.today)
+    return failure({ takenOn: `${form.takenOn} is still to come. Today is ${context.today}.` });
   // A clock that runs ahead must not make an entry younger than what corrects it.
-  const entry = { ...form, takenAt: takenAt !== undefined && takenAt < context.now ? takenAt : context.now, asWritten: written.trim(), isRemoval: false };
-  if (form.outcome !== 'picked') return success({ ...entry, asWritten: '', value: null, outOf: null });
+  const entry = {
+    ...form,
+    takenAt: takenAt !== undefined && takenAt < context.now ? takenAt : context.now,
+    asWritten: written.trim(),
+    isRemoval: false,
+  };
+  if (form.outcome !== 'picked')
+    return success({ ...entry, asWritten: '', value: null, outOf: null });
   const { scale } = context.measure;
   if (scale === null) return failure({ value: 'That measure is made from picks: weigh it.' });
   const read = readValue(written, outOf, scale, context);

@@ -7,7 +7,12 @@ export const Scale = z.discriminatedUnion('kind', [
   /** k of n; n as it is usually, or null: asked each time. */
   z.object({ kind: z.literal('proportion'), outOf: z.int().min(1).nullable() }),
   /** Steps in order, the lowest first; halves between them, and one beyond either end where the instrument has one. */
-  z.object({ kind: z.literal('ordinal'), from: z.int(), steps: z.array(z.string().min(1)).min(2).readonly(), hasBeyond: z.boolean() }),
+  z.object({
+    kind: z.literal('ordinal'),
+    from: z.int(),
+    steps: z.array(z.string().min(1)).min(2).readonly(),
+    hasBeyond: z.boolean(),
+  }),
   z.object({ kind: z.literal('yes-no') }),
   /** A day, kept as days after the trial's start; what has not come yet is put down as such. */
   z.object({ kind: z.literal('date') }),
@@ -21,8 +26,15 @@ export type Scale = z.infer<typeof Scale>;
 export const DayRule = z.enum(['mean', 'last', 'total', 'highest', 'area', 'change', 'rate']);
 export type DayRule = z.infer<typeof DayRule>;
 
-const SCALE_WORDS: Readonly<Record<Exclude<Scale['kind'], 'ordinal' | 'class' | 'proportion'>, string>> = {
-  continuous: 'a number', count: 'a whole count', 'yes-no': 'yes or no', date: 'the day it came', rank: 'a rank, 1 the best', percent: 'a percentage',
+const SCALE_WORDS: Readonly<
+  Record<Exclude<Scale['kind'], 'ordinal' | 'class' | 'proportion'>, string>
+> = {
+  continuous: 'a number',
+  count: 'a whole count',
+  'yes-no': 'yes or no',
+  date: 'the day it came',
+  rank: 'a rank, 1 the best',
+  percent: 'a percentage',
 };
 
 /** What is to be put down, in words. */
@@ -30,12 +42,17 @@ export function scaleWords(scale: Scale): string {
   switch (scale.kind) {
     case 'ordinal': {
       // Of nine steps only some have words; the others would say their number twice.
-      const worded = scale.steps.flatMap((step, i) => (step === String(scale.from + i) ? [] : [`${scale.from + i} ${step}`]));
+      const worded = scale.steps.flatMap((step, i) =>
+        step === String(scale.from + i) ? [] : [`${scale.from + i} ${step}`],
+      );
       return worded.join(worded.length < scale.steps.length ? ' … ' : ', ');
     }
-    case 'class': return scale.classes.join(', ');
-    case 'proportion': return scale.outOf === null ? 'so many of so many' : `so many of ${scale.outOf}`;
-    default: return SCALE_WORDS[scale.kind];
+    case 'class':
+      return scale.classes.join(', ');
+    case 'proportion':
+      return scale.outOf === null ? 'so many of so many' : `so many of ${scale.outOf}`;
+    default:
+      return SCALE_WORDS[scale.kind];
   }
 }
 

@@ -16,14 +16,23 @@ export interface YieldBase {
 }
 
 /** One harvest by all bases at once: what wins by the row need not win by the square metre. */
-export function yieldBases(netG: number, { areaM2, mixMl, minutes }: YieldMeasures): readonly YieldBase[] {
+export function yieldBases(
+  netG: number,
+  { areaM2, mixMl, minutes }: YieldMeasures,
+): readonly YieldBase[] {
   const figure = (value: number): string => String(Number(value.toPrecision(3)));
   const byArea = areaM2 === undefined ? undefined : netG / 1000 / areaM2;
   const byMix = mixMl === undefined ? undefined : netG / (mixMl / 1000);
   const byHour = minutes <= 0 ? undefined : netG / 1000 / (minutes / 60);
   return [
-    ...(byArea === undefined ? [] : [{ base: 'm2' as const, value: byArea, words: `${figure(byArea)} kg a square metre` }]),
-    ...(byMix === undefined ? [] : [{ base: 'litre' as const, value: byMix, words: `${figure(byMix)} g a litre of mix` }]),
-    ...(byHour === undefined ? [] : [{ base: 'hour' as const, value: byHour, words: `${figure(byHour)} kg an hour of work` }]),
+    ...(byArea === undefined
+      ? []
+      : [{ base: 'm2' as const, value: byArea, words: `${figure(byArea)} kg a square metre` }]),
+    ...(byMix === undefined
+      ? []
+      : [{ base: 'litre' as const, value: byMix, words: `${figure(byMix)} g a litre of mix` }]),
+    ...(byHour === undefined
+      ? []
+      : [{ base: 'hour' as const, value: byHour, words: `${figure(byHour)} kg an hour of work` }]),
   ];
 }

@@ -1,19 +1,35 @@
 import { productFixture } from '@/core/materials/product-fixture';
-import { careRuleFixture, caredFixture } from '@/core/schedule/care-fixture';
+import { caredFixture, careRuleFixture } from '@/core/schedule/care-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { protocolOf } from './protocol';
 
 const bare = trialFixture({ treatments: 3, unitsEach: 2 });
-const cared = caredFixture(bare, [productFixture({ name: 'Tidewrack', waitingDays: 7, hazards: ['strong-acid'] }), productFixture({ name: 'Osmund', hazards: [] })]);
-const partsOf = (data: typeof bare) => new Map(protocolOf(data).map(part => [part.title, part.steps]));
+const cared = caredFixture(bare, [
+  productFixture({ name: 'Tidewrack', waitingDays: 7, hazards: ['strong-acid'] }),
+  productFixture({ name: 'Osmund', hazards: [] }),
+]);
+const partsOf = (data: typeof bare) =>
+  new Map(protocolOf(data).map(part => [part.title, part.steps]));
 
 test('a helper reads what is given, to whom, and what to mind', () => {
-  const parts = partsOf({ ...cared, care: { ...cared.care, rules: [...cared.care.rules, careRuleFixture({ name: 'look for aphids', kind: 'look' })] } });
+  const parts = partsOf({
+    ...cared,
+    care: {
+      ...cared.care,
+      rules: [...cared.care.rules, careRuleFixture({ name: 'look for aphids', kind: 'look' })],
+    },
+  });
   expect(parts.get('What is given and done')).toEqual([
-    'feed 1 weekly, to B: weekly from the start. Tidewrack, as on the label, full strength, 1 l each.', 'feed 2 weekly, to C: weekly from the start. Osmund, as on the label, full strength, 1 l each.',
-    'look for aphids, to all: weekly from the start.', 'A step whose day has gone by is made up for until the next is due, for all alike.',
+    'feed 1 weekly, to B: weekly from the start. Tidewrack, as on the label, full strength, 1 l each.',
+    'feed 2 weekly, to C: weekly from the start. Osmund, as on the label, full strength, 1 l each.',
+    'look for aphids, to all: weekly from the start.',
+    'A step whose day has gone by is made up for until the next is due, for all alike.',
   ]);
-  expect(parts.get('Take care')).toEqual(['Tidewrack: nothing is picked to eat until 7 days after it.', expect.stringContaining('Never together with bleach'), 'The product’s label, local rules and licensed advice decide.']);
+  expect(parts.get('Take care')).toEqual([
+    'Tidewrack: nothing is picked to eat until 7 days after it.',
+    expect.stringContaining('Never together with bleach'),
+    'The product’s label, local rules and licensed advice decide.',
+  ]);
 });
 
 test('without a plan of care there is nothing to say of it', () => {

@@ -17,55 +17,107 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
   const main = measures.find(measure => measure.isMain);
   const words = pluralOf(trial.unitWord);
   return [
-    { title: 'What it is about', steps: [
-      trial.question,
-      `From ${trial.startsOn} to ${trial.rules.end === 'date' ? trial.endsOn : `“${trial.rules.endStage}”, at the latest ${trial.endsOn}`}, ${trial.crop}.`,
-      ...treatments.map(treatment => `${treatment.letter}: ${treatment.name}${treatment.role === 'control' ? `, the control${treatment.controlKind ? ` (${CONTROL_WORDS[treatment.controlKind]})` : ''}` : ''}.${treatment.detail === '' ? '' : ` ${treatment.detail}`}`),
-    ] },
-    { title: 'Setting up', steps: [
-      `Fill ${counted(units.length, trial.unitWord)} alike: the same mix, the same volume, the same depth of planting. Write down how much.`,
-      `Stick the label in each ${trial.unitWord} and stand it where the bench plan says. ${layout ? standWords(layout) : ''}`.trim(),
-      'Turn no label round, and move nothing unless the plan says so.',
-    ] },
-    { title: 'Looking after it', steps: [
-      `Water, shade and protect all ${words} alike, on the same days. What one gets for its health, all get.`,
-      'Treat last, in the order of the codes on your list, and clean the tools between treatments.',
-      ...(trial.isBlind ? [`Who may see which ${trial.unitWord} got what: ${trial.rules.key === '' ? 'whoever treats; whoever weighs does not look.' : trial.rules.key}`] : []),
-    ] },
+    {
+      title: 'What it is about',
+      steps: [
+        trial.question,
+        `From ${trial.startsOn} to ${trial.rules.end === 'date' ? trial.endsOn : `“${trial.rules.endStage}”, at the latest ${trial.endsOn}`}, ${trial.crop}.`,
+        ...treatments.map(
+          treatment =>
+            `${treatment.letter}: ${treatment.name}${treatment.role === 'control' ? `, the control${treatment.controlKind ? ` (${CONTROL_WORDS[treatment.controlKind]})` : ''}` : ''}.${treatment.detail === '' ? '' : ` ${treatment.detail}`}`,
+        ),
+      ],
+    },
+    {
+      title: 'Setting up',
+      steps: [
+        `Fill ${counted(units.length, trial.unitWord)} alike: the same mix, the same volume, the same depth of planting. Write down how much.`,
+        `Stick the label in each ${trial.unitWord} and stand it where the bench plan says. ${layout ? standWords(layout) : ''}`.trim(),
+        'Turn no label round, and move nothing unless the plan says so.',
+      ],
+    },
+    {
+      title: 'Looking after it',
+      steps: [
+        `Water, shade and protect all ${words} alike, on the same days. What one gets for its health, all get.`,
+        'Treat last, in the order of the codes on your list, and clean the tools between treatments.',
+        ...(trial.isBlind
+          ? [
+              `Who may see which ${trial.unitWord} got what: ${trial.rules.key === '' ? 'whoever treats; whoever weighs does not look.' : trial.rules.key}`,
+            ]
+          : []),
+      ],
+    },
     ...careParts(data),
-    { title: main && main.scale !== null ? 'Reading' : 'Weighing', steps: [
-      `${main?.name ?? 'The main measure'}: ${main?.definition ?? ''}`,
-      `Go round all ${words} on one day, one container each, and write down every one: 0 where there was nothing, a dash where nobody looked.`,
-      ...(trial.rules.cull === '' ? [] : [`Culls: ${trial.rules.cull}`]),
-    ] },
-    { title: 'Agreed before the start', steps: [
-      ...(trial.rules.leaveOut === '' ? [] : [`Left out: ${trial.rules.leaveOut}`]), ...(trial.rules.replace === '' ? [] : [`Replaced: ${trial.rules.replace}`]),
-      ...(trial.interest === '' ? [] : [`Interest: ${trial.interest}`]),
-      'Labels of products, local rules and licensed advice come before this sheet.',
-    ] },
+    {
+      title: main && main.scale !== null ? 'Reading' : 'Weighing',
+      steps: [
+        `${main?.name ?? 'The main measure'}: ${main?.definition ?? ''}`,
+        `Go round all ${words} on one day, one container each, and write down every one: 0 where there was nothing, a dash where nobody looked.`,
+        ...(trial.rules.cull === '' ? [] : [`Culls: ${trial.rules.cull}`]),
+      ],
+    },
+    {
+      title: 'Agreed before the start',
+      steps: [
+        ...(trial.rules.leaveOut === '' ? [] : [`Left out: ${trial.rules.leaveOut}`]),
+        ...(trial.rules.replace === '' ? [] : [`Replaced: ${trial.rules.replace}`]),
+        ...(trial.interest === '' ? [] : [`Interest: ${trial.interest}`]),
+        'Labels of products, local rules and licensed advice come before this sheet.',
+      ],
+    },
   ];
 }
 
 /** What is planned to be given and done, by treatment, and what to mind with it. */
 function careParts({ care, products, treatments }: TrialData): readonly ProtocolPart[] {
   if (care.rules.length === 0) return [];
-  const letters = (rule: CareRule): string => (rule.treatmentIds.length === 0 ? 'all' : treatments.filter(treatment => rule.treatmentIds.includes(treatment.id)).map(treatment => treatment.letter).join(', '));
+  const letters = (rule: CareRule): string =>
+    rule.treatmentIds.length === 0
+      ? 'all'
+      : treatments
+          .filter(treatment => rule.treatmentIds.includes(treatment.id))
+          .map(treatment => treatment.letter)
+          .join(', ');
   const steps = care.rules.map(rule => {
     const product = products.find(each => each.id === rule.material?.productId);
     return `${rule.name}, to ${letters(rule)}: ${whenWords(rule, care.rules)}${product ? `. ${materialWords(rule, product.name)}` : ''}.`;
   });
-  const waits = products.flatMap(product => (product.waitingDays ? [`${product.name}: nothing is picked to eat until ${counted(product.waitingDays, 'day')} after it.`] : []));
-  const cautions = [...waits, ...cautionsFor(products.flatMap(product => product.hazards)).map(caution => caution.says)];
-  return [{ title: 'What is given and done', steps: [...steps, MISSED_WORDS[care.settings.missed]] }, ...(cautions.length === 0 ? [] : [{ title: 'Take care', steps: [...cautions, LABEL_DECIDES] }])];
+  const waits = products.flatMap(product =>
+    product.waitingDays
+      ? [
+          `${product.name}: nothing is picked to eat until ${counted(product.waitingDays, 'day')} after it.`,
+        ]
+      : [],
+  );
+  const cautions = [
+    ...waits,
+    ...cautionsFor(products.flatMap(product => product.hazards)).map(caution => caution.says),
+  ];
+  return [
+    { title: 'What is given and done', steps: [...steps, MISSED_WORDS[care.settings.missed]] },
+    ...(cautions.length === 0 ? [] : [{ title: 'Take care', steps: [...cautions, LABEL_DECIDES] }]),
+  ];
 }
 
-const MISSED_WORDS = { 'do-late': 'A step whose day has gone by is made up for until the next is due, for all alike.', skip: 'A step whose day has gone by stays left out, for all alike.', stop: 'A step whose day has gone by ends that rule, for all alike.' } as const;
+const MISSED_WORDS = {
+  'do-late': 'A step whose day has gone by is made up for until the next is due, for all alike.',
+  skip: 'A step whose day has gone by stays left out, for all alike.',
+  stop: 'A step whose day has gone by ends that rule, for all alike.',
+} as const;
 
 function standWords(layout: Layout): string {
   switch (layout.kind) {
-    case 'complete-randomisation': return '';
-    case 'latin-square': return `Every treatment stands once in each ${layout.blockWord} and each ${layout.columnWord ?? 'column'}: change none.`;
-    case 'split-plot': return `A whole ${layout.wholeWord ?? 'bed'} has one ${layout.wholeFactor ?? 'treatment'}.`;
-    case 'complete-blocks': case 'pairs': case 'several-gardens': case 'incomplete-blocks': return `What belongs to one ${layout.blockWord} stays in it.`;
+    case 'complete-randomisation':
+      return '';
+    case 'latin-square':
+      return `Every treatment stands once in each ${layout.blockWord} and each ${layout.columnWord ?? 'column'}: change none.`;
+    case 'split-plot':
+      return `A whole ${layout.wholeWord ?? 'bed'} has one ${layout.wholeFactor ?? 'treatment'}.`;
+    case 'complete-blocks':
+    case 'pairs':
+    case 'several-gardens':
+    case 'incomplete-blocks':
+      return `What belongs to one ${layout.blockWord} stays in it.`;
   }
 }

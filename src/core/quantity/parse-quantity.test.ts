@@ -57,11 +57,20 @@ describe('amounts as people write them', () => {
     ['20 ml', 'us', 20],
     ['1 ft3', 'us', 28316.846592],
   ] as const)('%s in a %s garden is %d ml', (written, system, millilitres) => {
-    expect(parseQuantity(written, { system })).toMatchObject({ ok: true, value: { dimension: 'volume' } });
+    expect(parseQuantity(written, { system })).toMatchObject({
+      ok: true,
+      value: { dimension: 'volume' },
+    });
     expect(baseOf(written, { system })).toBeCloseTo(millilitres, 6);
   });
 
-  test.each([['12"', 304.8], ['6 ft', 1828.8], [`6' 3"`, 1905], ['40 cm', 400], ['1 yd', 914.4]])('%s is %d mm', (written, mm) => {
+  test.each([
+    ['12"', 304.8],
+    ['6 ft', 1828.8],
+    [`6' 3"`, 1905],
+    ['40 cm', 400],
+    ['1 yd', 914.4],
+  ])('%s is %d mm', (written, mm) => {
     expect(parseQuantity(written)).toMatchObject({ ok: true, value: { dimension: 'length' } });
     expect(baseOf(written)).toBeCloseTo(mm, 6);
   });
@@ -100,17 +109,28 @@ describe('what is asked back', () => {
   });
 
   test('ten thousand characters are too long', () => {
-    expect(troubleOf('x'.repeat(10_000))).toEqual({ kind: 'too-long', length: 10_000, longest: 60 });
+    expect(troubleOf('x'.repeat(10_000))).toEqual({
+      kind: 'too-long',
+      length: 10_000,
+      longest: 60,
+    });
   });
 
   test('an ounce is not a fluid ounce, and the sentence says how to write one', () => {
     const trouble = troubleOf('4 oz', { dimension: 'volume', system: 'us' });
-    expect(trouble).toEqual({ kind: 'wrong-dimension', read: '4 oz', found: 'mass', expected: 'volume' });
+    expect(trouble).toEqual({
+      kind: 'wrong-dimension',
+      read: '4 oz',
+      found: 'mass',
+      expected: 'volume',
+    });
     expect(quantitySentence(trouble)).toContain('For a fluid ounce write fl oz.');
   });
 
   test('a pint without a garden names both sizes', () => {
-    expect(quantitySentence(troubleOf('1 pint'))).toBe('“1 pint” could be US pt (473.18 ml) or UK pt (568.26 ml). Say which.');
+    expect(quantitySentence(troubleOf('1 pint'))).toBe(
+      '“1 pint” could be US pt (473.18 ml) or UK pt (568.26 ml). Say which.',
+    );
   });
 });
 
@@ -118,32 +138,52 @@ describe('round trips', () => {
   const contexts = [{ system: 'us' }, { system: 'uk' }] as const;
 
   test('every unit reads back under every name it has', () => {
-    fc.assert(fc.property(
-      fc.constantFrom(...UNITS_OF_MEASURE.flatMap(unit => unit.names.map(name => ({ unit, name })))),
-      fc.integer({ min: 0, max: 999_999 }),
-      ({ unit, name }, hundredths) => {
-        const context = contexts.find(candidate => !unit.system || candidate.system === unit.system) ?? {};
-        const count = hundredths / 100;
-        expect(baseOf(`${count} ${name}`, context)).toBeCloseTo(count * unit.perBase, 4);
-      },
-    ));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(
+          ...UNITS_OF_MEASURE.flatMap(unit => unit.names.map(name => ({ unit, name }))),
+        ),
+        fc.integer({ min: 0, max: 999_999 }),
+        ({ unit, name }, hundredths) => {
+          const context =
+            contexts.find(candidate => !unit.system || candidate.system === unit.system) ?? {};
+          const count = hundredths / 100;
+          expect(baseOf(`${count} ${name}`, context)).toBeCloseTo(count * unit.perBase, 4);
+        },
+      ),
+    );
   });
 
   test('a printed mass reads back within half of its last digit', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 50_000, noNaN: true }), massG => {
-      const halfTenthOunce = unitOfMeasure('oz').perBase / 20;
-      expect(Math.abs(baseOf(printMass(massG, 'pounds-and-ounces')) - massG)).toBeLessThanOrEqual(halfTenthOunce + 1e-9);
-      const halfStep = massG < 9.95 ? 0.05 : massG < 9999.5 ? 0.5 : 5;
-      expect(Math.abs(baseOf(printMass(massG, 'metric')) - massG)).toBeLessThanOrEqual(halfStep + 1e-9);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 50_000, noNaN: true }), massG => {
+        const halfTenthOunce = unitOfMeasure('oz').perBase / 20;
+        expect(Math.abs(baseOf(printMass(massG, 'pounds-and-ounces')) - massG)).toBeLessThanOrEqual(
+          halfTenthOunce + 1e-9,
+        );
+        const halfStep = massG < 9.95 ? 0.05 : massG < 9999.5 ? 0.5 : 5;
+        expect(Math.abs(baseOf(printMass(massG, 'metric')) - massG)).toBeLessThanOrEqual(
+          halfStep + 1e-9,
+        );
+      }),
+    );
   });
 
   test('no string is too strange: it is read, or its trouble has a sentence', () => {
-    fc.assert(fc.property(fc.oneof(fc.string({ maxLength: 80 }), fc.string({ unit: fc.constantFrom(...'0123456789.,/½ lboztspgalm"-'), maxLength: 20 })), written => {
-      const read = parseQuantity(written, { system: 'us' });
-      if (read.ok) expect(read.value.base).toBeGreaterThanOrEqual(0);
-      else expect(quantitySentence(read.trouble).length).toBeGreaterThan(10);
-    }), { numRuns: 500 });
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string({ maxLength: 80 }),
+          fc.string({ unit: fc.constantFrom(...'0123456789.,/½ lboztspgalm"-'), maxLength: 20 }),
+        ),
+        written => {
+          const read = parseQuantity(written, { system: 'us' });
+          if (read.ok) expect(read.value.base).toBeGreaterThanOrEqual(0);
+          else expect(quantitySentence(read.trouble).length).toBeGreaterThan(10);
+        },
+      ),
+      { numRuns: 500 },
+    );
   });
 });
 

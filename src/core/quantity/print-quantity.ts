@@ -4,7 +4,10 @@ import { type MeasureSystem, unitOfMeasure } from './unit-of-measure';
 export type MassStyle = 'metric' | 'pounds-and-ounces';
 
 /** The garden's usual way of printing a mass. */
-export const MASS_STYLE_FOR = { uk: 'metric', us: 'pounds-and-ounces' } as const satisfies Record<MeasureSystem, MassStyle>;
+export const MASS_STYLE_FOR = { uk: 'metric', us: 'pounds-and-ounces' } as const satisfies Record<
+  MeasureSystem,
+  MassStyle
+>;
 
 /**
  * A mass as the garden writes it: `1.25 kg`, `840 g`, `5 lb 12.7 oz`. To 1 g below 10 kg and to a tenth of an ounce,
@@ -22,7 +25,9 @@ export function printMass(massG: number, style: MassStyle): string {
 function printMetric(massG: number): string {
   if (massG < 9.95) return `${trimmed(massG.toFixed(1))} g`;
   if (massG < 999.5) return `${Math.round(massG)} g`;
-  return massG < 9999.5 ? `${(massG / 1000).toFixed(3).replace(/0$/, '')} kg` : `${(massG / 1000).toFixed(2)} kg`;
+  return massG < 9999.5
+    ? `${(massG / 1000).toFixed(3).replace(/0$/, '')} kg`
+    : `${(massG / 1000).toFixed(2)} kg`;
 }
 
 function printPounds(massG: number): string {

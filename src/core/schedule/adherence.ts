@@ -17,27 +17,57 @@ export interface Adherence {
   readonly share: number;
 }
 
-const NOT_GIVEN: ReadonlySet<CareKind> = new Set(['look', 'photo', 'soil-sample', 'barrier', 'check', 'promise']);
+const NOT_GIVEN: ReadonlySet<CareKind> = new Set([
+  'look',
+  'photo',
+  'soil-sample',
+  'barrier',
+  'check',
+  'promise',
+]);
 
 /**
  * Planned against done for each treatment. Only what is given or done to plants counts, not looks and photos. A step that some
  * of a treatment's units got counts by their share.
  */
-export function adherenceOf(rules: readonly CareRule[], tasks: readonly StandingTask[], treatmentIds: readonly string[], units: readonly Pick<ExperimentalUnit, 'id' | 'treatmentId'>[] = []): readonly Adherence[] {
-  const acts = new Map(rules.filter(rule => !NOT_GIVEN.has(rule.kind)).map(rule => [rule.id, rule]));
+export function adherenceOf(
+  rules: readonly CareRule[],
+  tasks: readonly StandingTask[],
+  treatmentIds: readonly string[],
+  units: readonly Pick<ExperimentalUnit, 'id' | 'treatmentId'>[] = [],
+): readonly Adherence[] {
+  const acts = new Map(
+    rules.filter(rule => !NOT_GIVEN.has(rule.kind)).map(rule => [rule.id, rule]),
+  );
   return treatmentIds.map(treatmentId => {
     const own = tasks.filter(task => {
       const rule = acts.get(task.ruleId);
-      return rule !== undefined && task.state !== 'coming' && task.state !== 'waits' && task.state !== 'due' && (rule.treatmentIds.length === 0 || rule.treatmentIds.some(id => id === treatmentId));
+      return (
+        rule !== undefined &&
+        task.state !== 'coming' &&
+        task.state !== 'waits' &&
+        task.state !== 'due' &&
+        (rule.treatmentIds.length === 0 || rule.treatmentIds.some(id => id === treatmentId))
+      );
     });
     const ownUnits = units.filter(unit => unit.treatmentId === treatmentId);
-    const shareOf = ({ doneUnitIds }: StandingTask): number => (doneUnitIds === null || ownUnits.length === 0 ? 1 : ownUnits.filter(unit => doneUnitIds.includes(unit.id)).length / ownUnits.length);
+    const shareOf = ({ doneUnitIds }: StandingTask): number =>
+      doneUnitIds === null || ownUnits.length === 0
+        ? 1
+        : ownUnits.filter(unit => doneUnitIds.includes(unit.id)).length / ownUnits.length;
     const done = own.filter(task => task.state === 'done');
     const doneTimes = done.reduce((sum, task) => sum + shareOf(task), 0);
-    const late = done.map(task => (task.dueOn && task.doneOn ? Math.max(0, daysBetween(task.dueOn, task.doneOn)) : 0));
+    const late = done.map(task =>
+      task.dueOn && task.doneOn ? Math.max(0, daysBetween(task.dueOn, task.doneOn)) : 0,
+    );
     return {
-      treatmentId, planned: own.length, done: doneTimes, skipped: own.filter(task => task.state === 'skipped').length, missed: own.filter(task => task.state === 'missed').length,
-      daysLate: late.length === 0 ? 0 : late.reduce((sum, days) => sum + days, 0) / late.length, share: own.length === 0 ? 1 : doneTimes / own.length,
+      treatmentId,
+      planned: own.length,
+      done: doneTimes,
+      skipped: own.filter(task => task.state === 'skipped').length,
+      missed: own.filter(task => task.state === 'missed').length,
+      daysLate: late.length === 0 ? 0 : late.reduce((sum, days) => sum + days, 0) / late.length,
+      share: own.length === 0 ? 1 : doneTimes / own.length,
     };
   });
 }

@@ -1,20 +1,23 @@
+import type { Measured } from '@/core/materials/analysis';
 import { circleM2 } from '@/core/materials/container-volume';
 import { doseOf, type UnitMeasures } from '@/core/materials/given-dose';
-import type { Measured } from '@/core/materials/analysis';
 import type { Product } from '@/core/materials/product';
 import { addDays, type CalendarDay } from '@/core/trial/calendar-day';
 import type { ExperimentalUnit, Place, Treatment, Trial } from '@/core/trial/trial-data';
+import type { WeatherDay } from '@/core/weather/weather-day';
 import { type CarePlan, doneTasks } from './care-plan';
 import type { CareRule } from './care-rule';
 import { forbiddenPairs, mixingList, type NeedOfTask, type ToMix } from './mixing-list';
 import { LATEST_DAYS, type StandingTask, standingTasks, wantingTasks } from './task-state';
 import { type Season, type Task, type TaskDone, tasksOf, type WashedOff } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
-import type { WeatherDay } from '@/core/weather/weather-day';
 
 /** A running trial as far as its care goes. */
 export interface CaredTrial {
-  readonly trial: Pick<Trial, 'id' | 'question' | 'unitWord' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'>;
+  readonly trial: Pick<
+    Trial,
+    'id' | 'question' | 'unitWord' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'
+  >;
   readonly care: Omit<CarePlan, 'acts'>;
   /** With what rain has washed off since. */
   readonly done: readonly TaskDone[];
@@ -56,18 +59,45 @@ type RainDay = Pick<WeatherDay, 'day' | 'rainMm'>;
 type Dated = Pick<Trial, 'startsOn' | 'endsOn'>;
 
 /** A trial's tasks with where each stands today. */
-export function careTasks({ trial, care }: { readonly trial: Dated; readonly care: CarePlan }, today: CalendarDay, rain: readonly RainDay[] = []): readonly StandingTask[] {
+export function careTasks(
+  { trial, care }: { readonly trial: Dated; readonly care: CarePlan },
+  today: CalendarDay,
+  rain: readonly RainDay[] = [],
+): readonly StandingTask[] {
   const done = doneTasks(care.acts);
   const washedOff = washedOffSteps(care.rules, done, rain);
-  return standingTasks(dated(trial, care, holding(done, washedOff), washedOff), holding(done, washedOff), today, care.settings.missed);
+  return standingTasks(
+    dated(trial, care, holding(done, washedOff), washedOff),
+    holding(done, washedOff),
+    today,
+    care.settings.missed,
+  );
 }
 
-function dated(trial: Dated, care: Omit<CarePlan, 'acts'>, done: readonly TaskDone[], washedOff: readonly WashedOff[], within?: Season['within']): readonly Task[] {
-  return tasksOf(care.rules, { startsOn: trial.startsOn, endsOn: trial.endsOn, stages: care.stages, done, washedOff, ...(within ? { within } : {}) });
+function dated(
+  trial: Dated,
+  care: Omit<CarePlan, 'acts'>,
+  done: readonly TaskDone[],
+  washedOff: readonly WashedOff[],
+  within?: Season['within'],
+): readonly Task[] {
+  return tasksOf(care.rules, {
+    startsOn: trial.startsOn,
+    endsOn: trial.endsOn,
+    stages: care.stages,
+    done,
+    washedOff,
+    ...(within ? { within } : {}),
+  });
 }
 
 /** What is due today and what is late, the latest first. @param rain of the last days: what it washed off is due again */
-export function dueToday(trials: readonly CaredTrial[], products: readonly Product[], today: CalendarDay, rain: readonly RainDay[] = []): DueToday {
+export function dueToday(
+  trials: readonly CaredTrial[],
+  products: readonly Product[],
+  today: CalendarDay,
+  rain: readonly RainDay[] = [],
+): DueToday {
   const byId = new Map(products.map(product => [product.id, product]));
   const needs: NeedOfTask[] = [];
   const tasks = trials.flatMap(cared => {
@@ -75,22 +105,63 @@ export function dueToday(trials: readonly CaredTrial[], products: readonly Produ
     const washedOff = washedOffSteps(cared.care.rules, cared.done, rain);
     const done = holding(cared.done, washedOff);
     // Under “a missed step ends the rule” every step counts; otherwise nothing stays late for longer.
-    const within = cared.care.settings.missed === 'stop' ? undefined : { from: addDays(today, -LATEST_DAYS), to: today };
-    return wantingTasks(dated(cared.trial, cared.care, done, washedOff, within), done, today, cared.care.settings.missed).flatMap((task): DueTask[] => {
+    const within =
+      cared.care.settings.missed === 'stop'
+        ? undefined
+        : { from: addDays(today, -LATEST_DAYS), to: today };
+    return wantingTasks(
+      dated(cared.trial, cared.care, done, washedOff, within),
+      done,
+      today,
+      cared.care.settings.missed,
+    ).flatMap((task): DueTask[] => {
       const rule = rules.get(task.ruleId);
       if (!rule) return [];
       const receivers = receiversOf(rule, cared);
       const product = rule.material ? byId.get(rule.material.productId) : undefined;
       const units = receivers.reduce((sum, receiver) => sum + receiver.codes.length, 0);
-      if (rule.material && product) needs.push(...receivers.map(receiver => ({ material: rule.material!, units: receiver.codes.length, unit: cared.unit, forWhom: receiver.label })));
-      return [{ isHidden: false, trial: shownTrial(cared.trial), rule: { id: rule.id, name: rule.name, kind: rule.kind, treatmentIds: rule.treatmentIds }, waterMl: rule.material?.waterMl ?? null, task, receivers, units, product: product ? { id: product.id, name: product.name } : null, each: rule.material && product ? (doseOf(rule.material, product, cared.unit)?.amount ?? null) : null }];
+      if (rule.material && product)
+        needs.push(
+          ...receivers.map(receiver => ({
+            material: rule.material!,
+            units: receiver.codes.length,
+            unit: cared.unit,
+            forWhom: receiver.label,
+          })),
+        );
+      return [
+        {
+          isHidden: false,
+          trial: shownTrial(cared.trial),
+          rule: { id: rule.id, name: rule.name, kind: rule.kind, treatmentIds: rule.treatmentIds },
+          waterMl: rule.material?.waterMl ?? null,
+          task,
+          receivers,
+          units,
+          product: product ? { id: product.id, name: product.name } : null,
+          each:
+            rule.material && product
+              ? (doseOf(rule.material, product, cared.unit)?.amount ?? null)
+              : null,
+        },
+      ];
     });
   });
   const mixing = mixingList(needs, products);
-  return { tasks: tasks.sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? -1 : 1)), mixing, forbidden: forbiddenPairs(mixing.map(mix => mix.product)) };
+  return {
+    tasks: tasks.sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? -1 : 1)),
+    mixing,
+    forbidden: forbiddenPairs(mixing.map(mix => mix.product)),
+  };
 }
 
-function shownTrial({ id, question, unitWord, isBlind, keyOpenedAt }: CaredTrial['trial']): DueTask['trial'] {
+function shownTrial({
+  id,
+  question,
+  unitWord,
+  isBlind,
+  keyOpenedAt,
+}: CaredTrial['trial']): DueTask['trial'] {
   return { id, question, unitWord, isBlind, keyOpenedAt };
 }
 
@@ -100,36 +171,73 @@ function shownTrial({ id, question, unitWord, isBlind, keyOpenedAt }: CaredTrial
  *
  * @param aliasOf another name for a rule, since its own id could be held against the plan of care
  */
-export function hiddenDue(due: DueToday, aliasOf: (trialId: string, ruleId: string) => string): DueToday {
+export function hiddenDue(
+  due: DueToday,
+  aliasOf: (trialId: string, ruleId: string) => string,
+): DueToday {
   const isShut = (trial: DueTask['trial']): boolean => trial.isBlind && trial.keyOpenedAt === null;
   const tasks = due.tasks.map((each): DueTask => {
     if (!isShut(each.trial) || each.rule.treatmentIds.length === 0) return each;
     const id = aliasOf(each.trial.id, each.rule.id);
     const receivers = [...each.receivers].sort((a, b) => (a.label < b.label ? -1 : 1));
-    return { ...each, isHidden: true, product: null, each: null, receivers, task: { ...each.task, ruleId: id }, rule: { ...each.rule, id, name: 'Give what is in the bottle', treatmentIds: [] }, waterMl: null };
+    return {
+      ...each,
+      isHidden: true,
+      product: null,
+      each: null,
+      receivers,
+      task: { ...each.task, ruleId: id },
+      rule: { ...each.rule, id, name: 'Give what is in the bottle', treatmentIds: [] },
+      waterMl: null,
+    };
   });
-  const bottled = new Set(due.tasks.filter(each => isShut(each.trial)).flatMap(each => each.receivers.map(receiver => receiver.label)));
+  const bottled = new Set(
+    due.tasks
+      .filter(each => isShut(each.trial))
+      .flatMap(each => each.receivers.map(receiver => receiver.label)),
+  );
   const mixing = due.mixing.filter(mix => !mix.each.some(part => bottled.has(part.forWhom)));
-  return { tasks: tasks.sort(byDayAndBottle), mixing, forbidden: forbiddenPairs(mixing.map(mix => mix.product)) };
+  return {
+    tasks: tasks.sort(byDayAndBottle),
+    mixing,
+    forbidden: forbiddenPairs(mixing.map(mix => mix.product)),
+  };
 }
 
 /** By day; of one day the named steps as they were, then the bottles by their codes. */
 function byDayAndBottle(a: DueTask, b: DueTask): number {
-  const keyOf = ({ task, isHidden, receivers }: DueTask): string => `${task.dueOn ?? ''} ${isHidden ? receivers[0]?.label : ''}`;
+  const keyOf = ({ task, isHidden, receivers }: DueTask): string =>
+    `${task.dueOn ?? ''} ${isHidden ? receivers[0]?.label : ''}`;
   return keyOf(a) < keyOf(b) ? -1 : keyOf(a) > keyOf(b) ? 1 : 0;
 }
 
 /** Who gets what a rule gives. In a blind trial whose key is shut, bottles by code. */
-export function receiversOf(rule: CareRule, { trial, care, treatments, units }: CaredTrial): readonly Receiver[] {
+export function receiversOf(
+  rule: CareRule,
+  { trial, care, treatments, units }: CaredTrial,
+): readonly Receiver[] {
   const isShut = trial.isBlind && trial.keyOpenedAt === null;
-  return treatments.filter(treatment => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id)).map(treatment => ({
-    label: isShut ? `bottle ${care.bottles[treatment.id] ?? '?'}` : treatment.name,
-    codes: units.filter(unit => unit.treatmentId === treatment.id).sort((a, b) => a.position - b.position).map(unit => unit.code),
-  }));
+  return treatments
+    .filter(treatment => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id))
+    .map(treatment => ({
+      label: isShut ? `bottle ${care.bottles[treatment.id] ?? '?'}` : treatment.name,
+      codes: units
+        .filter(unit => unit.treatmentId === treatment.id)
+        .sort((a, b) => a.position - b.position)
+        .map(unit => unit.code),
+    }));
 }
 
 /** What rates count by, from a unit's place and the trial's settings. */
-export function unitMeasuresOf(place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined, mixMl: number | null): UnitMeasures {
-  const areaM2 = place === undefined ? undefined : place.shape === 'round' ? circleM2(place.widthMm) : (place.widthMm * place.depthMm) / 1e6;
+export function unitMeasuresOf(
+  place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined,
+  mixMl: number | null,
+): UnitMeasures {
+  const areaM2 =
+    place === undefined
+      ? undefined
+      : place.shape === 'round'
+        ? circleM2(place.widthMm)
+        : (place.widthMm * place.depthMm) / 1e6;
   return { plants: 1, areaM2, mixMl: mixMl ?? undefined, rowMm: place?.widthMm };
 }

@@ -21,19 +21,33 @@ export interface SeasonLimits {
 const FEED_SHOWS_DAYS = 14; // what is fed in the last fortnight is not picked any more: common practice, no source
 
 /** Whether a season fits between the garden's frosts, and by when what has to be done. */
-export function seasonLimits({ startsOn, endsOn }: { readonly startsOn: CalendarDay; readonly endsOn: CalendarDay }, { lastFrost, firstFrost }: FrostDays): SeasonLimits {
+export function seasonLimits(
+  { startsOn, endsOn }: { readonly startsOn: CalendarDay; readonly endsOn: CalendarDay },
+  { lastFrost, firstFrost }: FrostDays,
+): SeasonLimits {
   const days = daysBetween(startsOn, endsOn);
   const next = firstFrost === null ? null : nextOf(firstFrost, startsOn);
   const frostOn = next !== null && next <= endsOn ? next : null;
   const lastSowing = next === null ? null : addDays(next, -days);
   const thaw = lastFrost === null ? null : nextOf(lastFrost, startsOn);
   // A last frost that lies ahead by less than half a year is this spring's.
-  const isBeforeThaw = thaw !== null && daysBetween(startsOn, thaw) > 0 && daysBetween(startsOn, thaw) < 183;
+  const isBeforeThaw =
+    thaw !== null && daysBetween(startsOn, thaw) > 0 && daysBetween(startsOn, thaw) < 183;
   return {
-    frostOn, lastSowing, lastFeed: addDays(endsOn, -FEED_SHOWS_DAYS),
+    frostOn,
+    lastSowing,
+    lastFeed: addDays(endsOn, -FEED_SHOWS_DAYS),
     says: [
-      ...(isBeforeThaw ? [`It starts ${daysBetween(startsOn, thaw)} days before the last frost is usually over, ${thaw}: cover all alike, or start later.`] : []),
-      ...(frostOn ? [`The first frost is usual by ${frostOn}, ${daysBetween(frostOn, endsOn)} days before the end: lift, cover or pick by then, all on one day. To be over before it, start by ${lastSowing}.`] : []),
+      ...(isBeforeThaw
+        ? [
+            `It starts ${daysBetween(startsOn, thaw)} days before the last frost is usually over, ${thaw}: cover all alike, or start later.`,
+          ]
+        : []),
+      ...(frostOn
+        ? [
+            `The first frost is usual by ${frostOn}, ${daysBetween(frostOn, endsOn)} days before the end: lift, cover or pick by then, all on one day. To be over before it, start by ${lastSowing}.`,
+          ]
+        : []),
     ],
   };
 }

@@ -10,10 +10,24 @@ export interface UnevenAct {
 }
 
 /** Acts that not all got: by units, or logged for some treatments only. The trial's own treatments are not among them. */
-export function unevenActs({ care, units }: Pick<TrialData, 'care' | 'units'>): readonly UnevenAct[] {
-  return care.acts.filter(act => !act.isSkipped && act.unitIds !== null).map(act => {
-    const rule = care.rules.find(each => each.id === act.ruleId);
-    const meant = units.filter(unit => !rule || rule.treatmentIds.length === 0 || rule.treatmentIds.includes(unit.treatmentId));
-    return { name: rule?.name ?? 'a step no longer planned', on: act.doneOn, codes: units.filter(unit => act.unitIds?.includes(unit.id)).map(unit => unit.code), of: meant.length, note: act.note };
-  });
+export function unevenActs({
+  care,
+  units,
+}: Pick<TrialData, 'care' | 'units'>): readonly UnevenAct[] {
+  return care.acts
+    .filter(act => !act.isSkipped && act.unitIds !== null)
+    .map(act => {
+      const rule = care.rules.find(each => each.id === act.ruleId);
+      const meant = units.filter(
+        unit =>
+          !rule || rule.treatmentIds.length === 0 || rule.treatmentIds.includes(unit.treatmentId),
+      );
+      return {
+        name: rule?.name ?? 'a step no longer planned',
+        on: act.doneOn,
+        codes: units.filter(unit => act.unitIds?.includes(unit.id)).map(unit => unit.code),
+        of: meant.length,
+        note: act.note,
+      };
+    });
 }

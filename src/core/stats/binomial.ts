@@ -23,7 +23,10 @@ export function binomialChance(k: number, n: number, p: number): number {
 export function binomialTwoSidedP(k: number, n: number, p = 0.5): number {
   const seen = binomialChance(k, n, p);
   let sum = 0;
-  for (let i = 0; i <= n; i++) { const chance = binomialChance(i, n, p); if (chance <= seen * (1 + 1e-7)) sum += chance; }
+  for (let i = 0; i <= n; i++) {
+    const chance = binomialChance(i, n, p);
+    if (chance <= seen * (1 + 1e-7)) sum += chance;
+  }
   return Math.min(1, sum);
 }
 
@@ -41,10 +44,22 @@ export function wilsonInterval(k: number, n: number, confidence = 0.95): readonl
 }
 
 /** The exact interval of Clopper & Pearson (1934), Biometrika 26, 404-413: each end leaves (1 − confidence)/2 outside. */
-export function exactShareInterval(k: number, n: number, confidence = 0.95): readonly [number, number] {
+export function exactShareInterval(
+  k: number,
+  n: number,
+  confidence = 0.95,
+): readonly [number, number] {
   const alpha = (1 - confidence) / 2;
-  const upTo = (p: number): number => { let sum = 0; for (let i = 0; i <= k; i++) sum += binomialChance(i, n, p); return sum; };
-  const from = (p: number): number => { let sum = 0; for (let i = k; i <= n; i++) sum += binomialChance(i, n, p); return sum; };
+  const upTo = (p: number): number => {
+    let sum = 0;
+    for (let i = 0; i <= k; i++) sum += binomialChance(i, n, p);
+    return sum;
+  };
+  const from = (p: number): number => {
+    let sum = 0;
+    for (let i = k; i <= n; i++) sum += binomialChance(i, n, p);
+    return sum;
+  };
   return [k === 0 ? 0 : bisect(p => from(p) - alpha), k === n ? 1 : bisect(p => alpha - upTo(p))];
 }
 
@@ -73,7 +88,11 @@ export interface Share {
  * Interval for the difference a − b of two shares, from the Wilson interval of each.
  * Newcombe (1998), Statistics in Medicine 17, 873-890, method 10.
  */
-export function shareDifferenceInterval(a: Share, b: Share, confidence = 0.95): readonly [number, number] {
+export function shareDifferenceInterval(
+  a: Share,
+  b: Share,
+  confidence = 0.95,
+): readonly [number, number] {
   const [pa, pb] = [a.k / a.n, b.k / b.n];
   const [la, ua] = wilsonInterval(a.k, a.n, confidence);
   const [lb, ub] = wilsonInterval(b.k, b.n, confidence);

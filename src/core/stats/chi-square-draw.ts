@@ -12,6 +12,7 @@ export function chiSquareDraw(df: number, random: SeededRandom): number {
   for (;;) {
     const x = normalDraw(random);
     const v = (1 + c * x) ** 3;
-    if (v > 0 && Math.log(1 - random.share()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return 2 * d * v;
+    if (v > 0 && Math.log(1 - random.share()) < 0.5 * x * x + d - d * v + d * Math.log(v))
+      return 2 * d * v;
   }
 }

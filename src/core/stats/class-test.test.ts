@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { classTest } from './class-test';
 
-const table = fc.array(fc.record({ of: fc.integer({ min: 0, max: 2 }), group: fc.integer({ min: 0, max: 2 }) }), { minLength: 2, maxLength: 12 });
+const table = fc.array(
+  fc.record({ of: fc.integer({ min: 0, max: 2 }), group: fc.integer({ min: 0, max: 2 }) }),
+  { minLength: 2, maxLength: 12 },
+);
 
 test('two against two, all told apart: two of six deals are as large', () => {
   const found = classTest([{ classes: [0, 0, 1, 1], groups: [0, 0, 1, 1] }], 1);
@@ -21,10 +24,22 @@ test('nothing to compare is no p', () => {
 });
 
 test('the names of classes and of treatments don’t matter', () => {
-  fc.assert(fc.property(table, units => {
-    const turned = (order: readonly number[]) => classTest([{ classes: units.map(unit => order[unit.of]!), groups: units.map(unit => order[unit.group]!) }], 3)?.statistic ?? null;
-    const [plain, other] = [turned([0, 1, 2]), turned([2, 0, 1])];
-    if (plain === null || other === null) expect(other).toBe(plain);
-    else expect(other).toBeCloseTo(plain, 9);
-  }), { numRuns: 12 });
+  fc.assert(
+    fc.property(table, units => {
+      const turned = (order: readonly number[]) =>
+        classTest(
+          [
+            {
+              classes: units.map(unit => order[unit.of]!),
+              groups: units.map(unit => order[unit.group]!),
+            },
+          ],
+          3,
+        )?.statistic ?? null;
+      const [plain, other] = [turned([0, 1, 2]), turned([2, 0, 1])];
+      if (plain === null || other === null) expect(other).toBe(plain);
+      else expect(other).toBeCloseTo(plain, 9);
+    }),
+    { numRuns: 12 },
+  );
 });

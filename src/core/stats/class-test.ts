@@ -15,18 +15,34 @@ const DEALS = 9_999; // the error of a p near 0.05 is 0.002
  *
  * @returns undefined where every unit is of one class or one treatment
  */
-export function classTest(strata: readonly ClassStratum[], seed: number): { readonly statistic: number; readonly df: number; readonly p: number } | undefined {
+export function classTest(
+  strata: readonly ClassStratum[],
+  seed: number,
+): { readonly statistic: number; readonly df: number; readonly p: number } | undefined {
   const classes = 1 + Math.max(-1, ...strata.flatMap(stratum => stratum.classes));
   const groups = 1 + Math.max(-1, ...strata.flatMap(stratum => stratum.groups));
   const expected = new Float64Array(classes * groups);
-  for (const stratum of strata) for (const a of stratum.classes) for (const b of stratum.groups) expected[a * groups + b]! += 1 / stratum.classes.length;
-  const seen = { classes: new Set(strata.flatMap(stratum => stratum.classes)).size, groups: new Set(strata.flatMap(stratum => stratum.groups)).size };
+  for (const stratum of strata)
+    for (const a of stratum.classes)
+      for (const b of stratum.groups) expected[a * groups + b]! += 1 / stratum.classes.length;
+  const seen = {
+    classes: new Set(strata.flatMap(stratum => stratum.classes)).size,
+    groups: new Set(strata.flatMap(stratum => stratum.groups)).size,
+  };
   if (seen.classes < 2 || seen.groups < 2) return undefined;
   const labels = strata.map(stratum => [...stratum.groups]);
   const statistic = (): number => {
     const counts = new Float64Array(classes * groups);
-    strata.forEach((stratum, s) => { stratum.classes.forEach((a, i) => { counts[a * groups + labels[s]![i]!]! += 1; }); });
-    return counts.reduce((sum, count, cell) => (expected[cell]! > 0 ? sum + (count - expected[cell]!) ** 2 / expected[cell]! : sum), 0);
+    strata.forEach((stratum, s) => {
+      stratum.classes.forEach((a, i) => {
+        counts[a * groups + labels[s]![i]!]! += 1;
+      });
+    });
+    return counts.reduce(
+      (sum, count, cell) =>
+        expected[cell]! > 0 ? sum + (count - expected[cell]!) ** 2 / expected[cell]! : sum,
+      0,
+    );
   };
   const real = statistic();
   const random = seededRandom(seed);
@@ -35,5 +51,9 @@ export function classTest(strata: readonly ClassStratum[], seed: number): { read
     for (const own of labels) shuffleInPlace(own, random);
     if (statistic() >= real - 1e-9) asLarge += 1;
   }
-  return { statistic: real, df: (seen.classes - 1) * (seen.groups - 1), p: (asLarge + 1) / (DEALS + 1) };
+  return {
+    statistic: real,
+    df: (seen.classes - 1) * (seen.groups - 1),
+    p: (asLarge + 1) / (DEALS + 1),
+  };
 }

@@ -28,7 +28,10 @@ const SAME = 1e-14;
  * @param columns full rank together with the intercept
  * @returns undefined where no unit is left to spread, or a group counts nothing at all, which has no logarithm
  */
-export function fitCounts(counts: readonly number[], columns: readonly (readonly number[])[]): CountModel | undefined {
+export function fitCounts(
+  counts: readonly number[],
+  columns: readonly (readonly number[])[],
+): CountModel | undefined {
   const width = columns.length + 1;
   const residualDf = counts.length - width;
   if (residualDf < 1) return undefined;
@@ -46,18 +49,31 @@ export function fitCounts(counts: readonly number[], columns: readonly (readonly
     } catch {
       return undefined;
     }
-    const working = Matrix.columnVector(counts.map((count, i) => Math.log(mu[i]!) + (count - mu[i]!) / mu[i]!));
+    const working = Matrix.columnVector(
+      counts.map((count, i) => Math.log(mu[i]!) + (count - mu[i]!) / mu[i]!),
+    );
     beta = covariance.mmul(weighted.transpose().mmul(working));
-    mu = x.mmul(beta).to1DArray().map(eta => Math.exp(Math.min(50, eta)));
-    const next = 2 * counts.reduce((sum, count, i) => sum + (count > 0 ? count * Math.log(count / mu[i]!) : 0) - (count - mu[i]!), 0);
+    mu = x
+      .mmul(beta)
+      .to1DArray()
+      .map(eta => Math.exp(Math.min(50, eta)));
+    const next =
+      2 *
+      counts.reduce(
+        (sum, count, i) =>
+          sum + (count > 0 ? count * Math.log(count / mu[i]!) : 0) - (count - mu[i]!),
+        0,
+      );
     // One round more than the deviance asks for, so that the errors belong to the last means.
     if (isSettled) break;
     isSettled = Math.abs(next - deviance) < SAME * (Math.abs(next) + 0.1);
     deviance = next;
   }
   // A group without a single count runs off to minus infinity.
-  if (beta.to1DArray().some(value => !Number.isFinite(value) || Math.abs(value) > 20)) return undefined;
-  const dispersion = counts.reduce((sum, count, i) => sum + (count - mu[i]!) ** 2 / mu[i]!, 0) / residualDf;
+  if (beta.to1DArray().some(value => !Number.isFinite(value) || Math.abs(value) > 20))
+    return undefined;
+  const dispersion =
+    counts.reduce((sum, count, i) => sum + (count - mu[i]!) ** 2 / mu[i]!, 0) / residualDf;
   const crowding = crowdingOf(counts, mu, residualDf);
   const seOfCrowding = (column: number): number => {
     if (crowding === 0) return 0;
@@ -65,5 +81,13 @@ export function fitCounts(counts: readonly number[], columns: readonly (readonly
     for (const [i, mean] of mu.entries()) weighted.mulRow(i, mean / (1 + crowding * mean));
     return Math.sqrt(inverse(x.transpose().mmul(weighted)).get(column + 1, column + 1));
   };
-  return { residualDf, dispersion, seOfCrowding, logRatio: column => ({ estimate: beta.get(column + 1, 0), se: Math.sqrt(spreadOf(dispersion) * covariance.get(column + 1, column + 1)) }) };
+  return {
+    residualDf,
+    dispersion,
+    seOfCrowding,
+    logRatio: column => ({
+      estimate: beta.get(column + 1, 0),
+      se: Math.sqrt(spreadOf(dispersion) * covariance.get(column + 1, column + 1)),
+    }),
+  };
 }

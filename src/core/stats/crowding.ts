@@ -6,7 +6,15 @@ import { solveIncreasing } from './solve-increasing';
  *
  * @param means of the same length as the counts, above zero
  */
-export function crowdingOf(counts: readonly number[], means: readonly number[], df: number): number {
-  const chiSquare = (crowding: number): number => counts.reduce((sum, count, i) => { const mean = means[i] ?? 0; return sum + (count - mean) ** 2 / (mean + crowding * mean ** 2); }, 0);
+export function crowdingOf(
+  counts: readonly number[],
+  means: readonly number[],
+  df: number,
+): number {
+  const chiSquare = (crowding: number): number =>
+    counts.reduce((sum, count, i) => {
+      const mean = means[i] ?? 0;
+      return sum + (count - mean) ** 2 / (mean + crowding * mean ** 2);
+    }, 0);
   return chiSquare(0) <= df ? 0 : solveIncreasing(crowding => -chiSquare(crowding), -df, 0, 0.5);
 }

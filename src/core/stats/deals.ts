@@ -1,7 +1,10 @@
 import type { SeededRandom } from './seeded-random';
 
 /** How many different deals the layout could have made; may be Infinity. */
-export function countArrangements(problem: { readonly stratum: readonly number[]; readonly treatment: readonly number[] }): number {
+export function countArrangements(problem: {
+  readonly stratum: readonly number[];
+  readonly treatment: readonly number[];
+}): number {
   let product = 1;
   for (const units of byStratum(problem.stratum)) {
     const counts = new Map<number, number>();
@@ -30,7 +33,11 @@ export function byStratum(stratum: readonly number[]): readonly (readonly number
 const SPENT_AT_MOST = 2 ** 10;
 
 /** Fisher & Yates (1938) within each stratum, sparing with random numbers: they are most of the cost of a deal. */
-export function randomDeals(labels: Int32Array, order: readonly (readonly number[])[], random: SeededRandom): () => void {
+export function randomDeals(
+  labels: Int32Array,
+  order: readonly (readonly number[])[],
+  random: SeededRandom,
+): () => void {
   let rest = 0;
   let spent = SPENT_AT_MOST;
   return () => {
@@ -55,7 +62,10 @@ export function randomDeals(labels: Int32Array, order: readonly (readonly number
 }
 
 /** Steps through all arrangements like an odometer: each stratum a wheel of permutations in lexical order. */
-export function everyArrangement(labels: Int32Array, order: readonly (readonly number[])[]): () => void {
+export function everyArrangement(
+  labels: Int32Array,
+  order: readonly (readonly number[])[],
+): () => void {
   for (const units of order) sortLabels(labels, units);
   let isFirst = true;
   return () => {
@@ -85,7 +95,8 @@ function nextPermutation(labels: Int32Array, units: readonly number[]): boolean 
   let larger = units.length - 1;
   while (labels[units[larger]!]! <= labels[units[rise]!]!) larger--;
   swap(labels, units[rise]!, units[larger]!);
-  for (let left = rise + 1, right = units.length - 1; left < right; left++, right--) swap(labels, units[left]!, units[right]!);
+  for (let left = rise + 1, right = units.length - 1; left < right; left++, right--)
+    swap(labels, units[left]!, units[right]!);
   return true;
 }
 

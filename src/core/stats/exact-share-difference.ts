@@ -6,7 +6,11 @@ import type { Share } from './binomial';
  * score; the unknown level of the shares is the least favourable one of a fine grid.
  * Chan & Zhang (1999), Biometrics 55, 1202-1209; the score of Farrington & Manning (1990), Statistics in Medicine 9, 1447-1454.
  */
-export function exactShareDifferenceInterval(a: Share, b: Share, confidence = 0.95): readonly [number, number] {
+export function exactShareDifferenceInterval(
+  a: Share,
+  b: Share,
+  confidence = 0.95,
+): readonly [number, number] {
   const outside = (1 - confidence) / 2;
   return [lowerEnd(a, b, outside), -lowerEnd(b, a, outside)];
 }
@@ -65,7 +69,13 @@ function score(a: Share, b: Share, difference: number): number {
   const gap = a.k / a.n - b.k / b.n - difference;
   const [pa, pb] = likeliestShares(a, b, difference);
   const variance = (pa * (1 - pa)) / a.n + (pb * (1 - pb)) / b.n;
-  return variance > 1e-15 ? gap / Math.sqrt(variance) : Math.abs(gap) < 1e-12 ? 0 : gap > 0 ? Number.POSITIVE_INFINITY : Number.NEGATIVE_INFINITY;
+  return variance > 1e-15
+    ? gap / Math.sqrt(variance)
+    : Math.abs(gap) < 1e-12
+      ? 0
+      : gap > 0
+        ? Number.POSITIVE_INFINITY
+        : Number.NEGATIVE_INFINITY;
 }
 
 /** The likeliest two shares of those that differ by so much: the middle root of a cubic. Farrington & Manning (1990), appendix. */
@@ -80,7 +90,11 @@ export function likeliestShares(a: Share, b: Share, difference: number): readonl
   const v = third ** 3 - (square * linear) / (6 * cubic ** 2) + constant / (2 * cubic);
   const u = Math.sign(v || 1) * Math.sqrt(Math.max(0, third ** 2 - linear / (3 * cubic)));
   const angle = u === 0 ? 0 : (Math.PI + Math.acos(Math.min(1, Math.max(-1, v / u ** 3)))) / 3;
-  const found = Math.min(1, Math.max(0, 2 * u * Math.cos(angle) - third), 1 + Math.min(0, difference));
+  const found = Math.min(
+    1,
+    Math.max(0, 2 * u * Math.cos(angle) - third),
+    1 + Math.min(0, difference),
+  );
   const own = Math.max(found, difference, 0);
   return [own, Math.min(1, Math.max(0, own - difference))];
 }

@@ -2,24 +2,43 @@ import fc from 'fast-check';
 import { fiellerInterval } from './fieller';
 import { type Combination, dot } from './linear-model';
 
-const spread = (ms: number) => (a: Combination, b: Combination): number => ms * dot(a.direction, b.direction);
+const spread =
+  (ms: number) =>
+  (a: Combination, b: Combination): number =>
+    ms * dot(a.direction, b.direction);
 
 /** Two means of n and m units, independent of each other. */
 function means(a: number, n: number, b: number, m: number): readonly [Combination, Combination] {
-  return [{ estimate: a, direction: [1 / Math.sqrt(n), 0] }, { estimate: b, direction: [0, 1 / Math.sqrt(m)] }];
+  return [
+    { estimate: a, direction: [1 / Math.sqrt(n), 0] },
+    { estimate: b, direction: [0, 1 / Math.sqrt(m)] },
+  ];
 }
 
 test('at its ends the ratio just fails to be rejected: the definition of the interval', () => {
   const positive = fc.double({ min: 1, max: 100, noNaN: true });
-  fc.assert(fc.property(positive, positive, fc.integer({ min: 2, max: 20 }), fc.integer({ min: 2, max: 20 }), fc.double({ min: 0.01, max: 4, noNaN: true }), (a, b, n, m, ms) => {
-    const [numerator, denominator] = means(a, n, b, m);
-    const t = 2.1;
-    const interval = fiellerInterval(numerator, denominator, spread(ms), t);
-    if (!interval) return;
-    for (const end of interval) expect(Math.abs(a - end * b)).toBeCloseTo(t * Math.sqrt(ms * (1 / n + (end * end) / m)), 6);
-    expect(interval[0]).toBeLessThanOrEqual(a / b + 1e-9);
-    expect(interval[1]).toBeGreaterThanOrEqual(a / b - 1e-9);
-  }));
+  fc.assert(
+    fc.property(
+      positive,
+      positive,
+      fc.integer({ min: 2, max: 20 }),
+      fc.integer({ min: 2, max: 20 }),
+      fc.double({ min: 0.01, max: 4, noNaN: true }),
+      (a, b, n, m, ms) => {
+        const [numerator, denominator] = means(a, n, b, m);
+        const t = 2.1;
+        const interval = fiellerInterval(numerator, denominator, spread(ms), t);
+        if (!interval) return;
+        for (const end of interval)
+          expect(Math.abs(a - end * b)).toBeCloseTo(
+            t * Math.sqrt(ms * (1 / n + (end * end) / m)),
+            6,
+          );
+        expect(interval[0]).toBeLessThanOrEqual(a / b + 1e-9);
+        expect(interval[1]).toBeGreaterThanOrEqual(a / b - 1e-9);
+      },
+    ),
+  );
 });
 
 test('a denominator that could be zero has no interval', () => {

@@ -12,7 +12,12 @@ export type RatioInterval = readonly [number, number] | null;
  *
  * @param t critical value, > 0: plain or adjusted, whichever the interval is to be
  */
-export function fiellerInterval(numerator: Combination, denominator: Combination, covariance: Covariance, t: number): RatioInterval {
+export function fiellerInterval(
+  numerator: Combination,
+  denominator: Combination,
+  covariance: Covariance,
+  t: number,
+): RatioInterval {
   const a = numerator.estimate;
   const b = denominator.estimate;
   const scale = t * t;

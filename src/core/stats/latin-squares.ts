@@ -16,7 +16,11 @@ export function isLatinSquare(square: readonly number[], order: number): boolean
   return Array.from({ length: order }, (_, line) => line).every(line => {
     const row = new Set(square.slice(line * order, (line + 1) * order));
     const column = new Set(Array.from({ length: order }, (_, r) => square[r * order + line]!));
-    return row.size === order && column.size === order && [...row].every(symbol => symbol >= 0 && symbol < order);
+    return (
+      row.size === order &&
+      column.size === order &&
+      [...row].every(symbol => symbol >= 0 && symbol < order)
+    );
   });
 }
 
@@ -33,7 +37,10 @@ export function everyLatinSquare(square: Int32Array, order: number): () => void 
     inColumn[at % order]! ^= bit;
   };
   return () => {
-    if (cell === cells) { cell -= 1; lift(cell); }
+    if (cell === cells) {
+      cell -= 1;
+      lift(cell);
+    }
     while (cell < cells) {
       const taken = inRow[Math.floor(cell / order)]! | inColumn[cell % order]!;
       let symbol = square[cell]! + 1;
@@ -60,12 +67,20 @@ export function everyLatinSquare(square: Int32Array, order: number): () => void 
  * @param square where the walk begins; each call writes the next square into it
  * @param visits proper squares passed on the way to the next one
  */
-export function randomLatinSquares(square: Int32Array, order: number, random: SeededRandom, visits: number): () => void {
+export function randomLatinSquares(
+  square: Int32Array,
+  order: number,
+  random: SeededRandom,
+  visits: number,
+): () => void {
   const cube = new Int8Array(order ** 3);
-  const at = (row: number, column: number, symbol: number): number => (row * order + column) * order + symbol;
+  const at = (row: number, column: number, symbol: number): number =>
+    (row * order + column) * order + symbol;
   const load = (): void => {
     cube.fill(0);
-    square.forEach((symbol, cell) => { cube[cell * order + symbol] = 1; });
+    square.forEach((symbol, cell) => {
+      cube[cell * order + symbol] = 1;
+    });
   };
   /** One of the lines’ ones; an improper line holds two, and either may be meant. */
   const one = (indexOf: (i: number) => number): number => {
@@ -79,7 +94,7 @@ export function randomLatinSquares(square: Int32Array, order: number, random: Se
   };
   const walk = (): void => {
     let improper = -1;
-    for (let left = visits; left > 0;) {
+    for (let left = visits; left > 0; ) {
       let start = improper;
       while (start < 0) {
         const tried = random.below(cube.length);
@@ -91,8 +106,20 @@ export function randomLatinSquares(square: Int32Array, order: number, random: Se
       const row2 = one(i => at(i, column, symbol));
       const column2 = one(i => at(row, i, symbol));
       const symbol2 = one(i => at(row, column, i));
-      for (const plus of [start, at(row, column2, symbol2), at(row2, column, symbol2), at(row2, column2, symbol)]) cube[plus]! += 1;
-      for (const minus of [at(row2, column, symbol), at(row, column2, symbol), at(row, column, symbol2), at(row2, column2, symbol2)]) cube[minus]! -= 1;
+      for (const plus of [
+        start,
+        at(row, column2, symbol2),
+        at(row2, column, symbol2),
+        at(row2, column2, symbol),
+      ])
+        cube[plus]! += 1;
+      for (const minus of [
+        at(row2, column, symbol),
+        at(row, column2, symbol),
+        at(row, column, symbol2),
+        at(row2, column2, symbol2),
+      ])
+        cube[minus]! -= 1;
       const corner = at(row2, column2, symbol2);
       improper = cube[corner]! < 0 ? corner : -1;
       if (improper < 0) left -= 1;
@@ -107,7 +134,8 @@ export function randomLatinSquares(square: Int32Array, order: number, random: Se
     for (let row = 0; row < order; row++) {
       for (let column = 0; column < order; column++) {
         for (let symbol = 0; symbol < order; symbol++) {
-          if (cube[at(row, column, symbol)] === 1) square[rows[row]! * order + columns[column]!] = symbols[symbol]!;
+          if (cube[at(row, column, symbol)] === 1)
+            square[rows[row]! * order + columns[column]!] = symbols[symbol]!;
         }
       }
     }

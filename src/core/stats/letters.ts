@@ -6,11 +6,16 @@
  * @param differ whether two of them were told apart; symmetric
  * @returns letters by name
  */
-export function groupLetters(names: readonly string[], differ: (a: string, b: string) => boolean): Readonly<Record<string, string>> {
+export function groupLetters(
+  names: readonly string[],
+  differ: (a: string, b: string) => boolean,
+): Readonly<Record<string, string>> {
   const sets = largestAlikeSets(names, differ);
   const letters: Record<string, string> = {};
   for (const name of names) {
-    letters[name] = sets.flatMap((set, index) => (set.includes(name) ? [letterOf(index)] : [])).join('');
+    letters[name] = sets
+      .flatMap((set, index) => (set.includes(name) ? [letterOf(index)] : []))
+      .join('');
   }
   return letters;
 }
@@ -19,7 +24,10 @@ function letterOf(index: number): string {
   return index < 26 ? String.fromCharCode(97 + index) : String.fromCharCode(65 + index - 26);
 }
 
-function largestAlikeSets(names: readonly string[], differ: (a: string, b: string) => boolean): readonly (readonly string[])[] {
+function largestAlikeSets(
+  names: readonly string[],
+  differ: (a: string, b: string) => boolean,
+): readonly (readonly string[])[] {
   const sets: (readonly string[])[] = [];
   extendAlike([], names, [], differ, sets);
   return sets.sort((a, b) => positions(a, names) - positions(b, names));
@@ -27,13 +35,23 @@ function largestAlikeSets(names: readonly string[], differ: (a: string, b: strin
 
 /** Every largest set that holds `chosen` and takes more from `open`; `closed` were looked at before. Bron & Kerbosch (1973), algorithm 457. */
 function extendAlike(
-  chosen: readonly string[], open: readonly string[], closed: readonly string[], differ: (a: string, b: string) => boolean, found: (readonly string[])[],
+  chosen: readonly string[],
+  open: readonly string[],
+  closed: readonly string[],
+  differ: (a: string, b: string) => boolean,
+  found: (readonly string[])[],
 ): void {
   if (open.length === 0 && closed.length === 0) found.push(chosen);
   let looked = closed;
   open.forEach((name, i) => {
     const alike = (other: string): boolean => !differ(name, other);
-    extendAlike([...chosen, name], open.slice(i + 1).filter(alike), looked.filter(alike), differ, found);
+    extendAlike(
+      [...chosen, name],
+      open.slice(i + 1).filter(alike),
+      looked.filter(alike),
+      differ,
+      found,
+    );
     looked = [...looked, name];
   });
 }

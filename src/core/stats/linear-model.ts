@@ -55,13 +55,18 @@ const RANK_TOLERANCE = 1e-7;
  * @param terms in the order of the analysis; the intercept is added
  */
 export function fitLinearModel(y: readonly number[], terms: readonly ModelTerm[]): LinearModel {
-  const basis = orthonormalBasis(y.length, terms.flatMap(term => term.columns));
+  const basis = orthonormalBasis(
+    y.length,
+    terms.flatMap(term => term.columns),
+  );
   const mean = y.reduce((sum, value) => sum + value, 0) / y.length;
   // About the mean: a kitchen scale gives a large level with a small spread.
   const centred = y.map(value => value - mean);
   const projections = basis.vectors.map(vector => dot(vector, centred));
 
-  const fittedCentred = centred.map((_, unit) => basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * projections[j]!, 0));
+  const fittedCentred = centred.map((_, unit) =>
+    basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * projections[j]!, 0),
+  );
   const residuals = centred.map((value, unit) => value - fittedCentred[unit]!);
   const residualSs = dot(residuals, residuals);
   const residualDf = y.length - basis.vectors.length;
@@ -72,12 +77,17 @@ export function fitLinearModel(y: readonly number[], terms: readonly ModelTerm[]
     residualSs,
     residuals,
     fitted: fittedCentred.map(value => value + mean),
-    leverages: y.map((_, unit) => basis.vectors.reduce((sum, vector) => sum + vector[unit]! ** 2, 0)),
+    leverages: y.map((_, unit) =>
+      basis.vectors.reduce((sum, vector) => sum + vector[unit]! ** 2, 0),
+    ),
     combine: (intercept, coefficients) => {
       const direction = solveDirection(basis, [intercept, ...coefficients]);
       return direction && { estimate: dot(direction, projections) + intercept * mean, direction };
     },
-    weightsOf: ({ direction }) => y.map((_, unit) => basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * direction[j]!, 0)),
+    weightsOf: ({ direction }) =>
+      y.map((_, unit) =>
+        basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * direction[j]!, 0),
+      ),
     coordinatesOf: column => basis.vectors.map(vector => dot(vector, column)),
   };
 }
@@ -97,7 +107,10 @@ export interface OrthonormalBasis {
 }
 
 /** Takes the columns in order and keeps what is new in each. */
-export function orthonormalBasis(length: number, columns: readonly (readonly number[])[]): OrthonormalBasis {
+export function orthonormalBasis(
+  length: number,
+  columns: readonly (readonly number[])[],
+): OrthonormalBasis {
   const vectors: number[][] = [];
   const placed = [new Array<number>(length).fill(1), ...columns].map(column => {
     const rest = [...column];
@@ -110,7 +123,8 @@ export function orthonormalBasis(length: number, columns: readonly (readonly num
       });
     }
     const size = Math.sqrt(dot(rest, rest));
-    if (!(size > RANK_TOLERANCE * Math.sqrt(dot(column, column)))) return { coordinates, vector: -1 };
+    if (!(size > RANK_TOLERANCE * Math.sqrt(dot(column, column))))
+      return { coordinates, vector: -1 };
     vectors.push(rest.map(value => value / size));
     return { coordinates: [...coordinates, size], vector: vectors.length - 1 };
   });
@@ -118,20 +132,38 @@ export function orthonormalBasis(length: number, columns: readonly (readonly num
 }
 
 function anovaRows(
-  terms: readonly ModelTerm[], basis: OrthonormalBasis, projections: readonly number[], residualDf: number, residualSs: number,
+  terms: readonly ModelTerm[],
+  basis: OrthonormalBasis,
+  projections: readonly number[],
+  residualDf: number,
+  residualSs: number,
 ): readonly AnovaRow[] {
   const residualMs = residualDf > 0 ? residualSs / residualDf : 0;
   let next = 1; // column 0 is the intercept
   const rows = terms.flatMap((term): AnovaRow[] => {
-    const kept = basis.columns.slice(next, next + term.columns.length).filter(column => column.vector >= 0);
+    const kept = basis.columns
+      .slice(next, next + term.columns.length)
+      .filter(column => column.vector >= 0);
     next += term.columns.length;
     if (kept.length === 0) return [];
     const df = kept.length;
     const ss = kept.reduce((sum, column) => sum + projections[column.vector]! ** 2, 0);
     const f = residualDf > 0 && residualMs > 0 ? ss / df / residualMs : null;
-    return [{ term: term.name, df, ss, ms: ss / df, f, p: f === null ? null : fUpperTail(f, df, residualDf) }];
+    return [
+      {
+        term: term.name,
+        df,
+        ss,
+        ms: ss / df,
+        f,
+        p: f === null ? null : fUpperTail(f, df, residualDf),
+      },
+    ];
   });
-  return [...rows, { term: 'residual', df: residualDf, ss: residualSs, ms: residualMs, f: null, p: null }];
+  return [
+    ...rows,
+    { term: 'residual', df: residualDf, ss: residualSs, ms: residualMs, f: null, p: null },
+  ];
 }
 
 const ESTIMABLE_TOLERANCE = 1e-6; // above the rank tolerance: what was set aside as nothing must not count as something
@@ -140,11 +172,17 @@ const ESTIMABLE_TOLERANCE = 1e-6; // above the rank tolerance: what was set asid
  * With X = QR over the kept columns, c'b = u·Q'y for R'u = c. A column that was set aside must agree with what the kept
  * ones say of it (Searle 1971, Linear Models, §5.4), or c can't be estimated.
  */
-function solveDirection(basis: OrthonormalBasis, coefficients: readonly number[]): readonly number[] | undefined {
+function solveDirection(
+  basis: OrthonormalBasis,
+  coefficients: readonly number[],
+): readonly number[] | undefined {
   const direction: number[] = [];
   for (const [index, column] of basis.columns.entries()) {
     const wanted = coefficients[index] ?? 0;
-    const known = direction.reduce((sum, value, j) => sum + value * (column.coordinates[j] ?? 0), 0);
+    const known = direction.reduce(
+      (sum, value, j) => sum + value * (column.coordinates[j] ?? 0),
+      0,
+    );
     if (column.vector >= 0) direction.push((wanted - known) / column.coordinates[column.vector]!);
     else if (Math.abs(wanted - known) > ESTIMABLE_TOLERANCE) return undefined;
   }
@@ -157,6 +195,9 @@ function solveDirection(basis: OrthonormalBasis, coefficients: readonly number[]
  * @param labels one a unit
  * @param levels in their order
  */
-export function indicatorColumns(labels: readonly string[], levels: readonly string[]): readonly (readonly number[])[] {
+export function indicatorColumns(
+  labels: readonly string[],
+  levels: readonly string[],
+): readonly (readonly number[])[] {
   return levels.slice(1).map(level => labels.map(label => Number(label === level)));
 }

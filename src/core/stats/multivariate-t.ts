@@ -53,7 +53,8 @@ function makeLargestT(allCorrelation: readonly (readonly number[])[], df: number
   const correlation = withoutRepeats(allCorrelation);
   const k = correlation.length;
   if (k === 0) throw new RangeError('there must be at least one comparison');
-  if (k === 1) return { upperTail: t => tTwoSidedP(t, df), quantile: p => tQuantile((1 + p) / 2, df) };
+  if (k === 1)
+    return { upperTail: t => tTwoSidedP(t, df), quantile: p => tQuantile((1 + p) / 2, df) };
   const loadings = productLoadings(correlation);
   const lowest = (p: number): number => tQuantile((1 + p) / 2, df) * 0.999;
   if (loadings) {
@@ -67,7 +68,9 @@ function makeLargestT(allCorrelation: readonly (readonly number[])[], df: number
     quantile: p => {
       // A lattice is slow to ask: the answer for the nearest products lies next to the true one.
       const guess = solveIncreasing(alike, p, lowest(p), 1) - NEAR;
-      return cdf(guess) <= p ? solveIncreasing(cdf, p, guess, 2 * NEAR, LATTICE_DIGITS) : solveIncreasing(cdf, p, lowest(p), 1, LATTICE_DIGITS);
+      return cdf(guess) <= p
+        ? solveIncreasing(cdf, p, guess, 2 * NEAR, LATTICE_DIGITS)
+        : solveIncreasing(cdf, p, lowest(p), 1, LATTICE_DIGITS);
     },
   };
 }
@@ -82,20 +85,30 @@ function upperTailOf(cdf: (t: number) => number): (t: number) => number {
 
 function meanCorrelation(correlation: readonly (readonly number[])[]): number {
   const k = correlation.length;
-  const sum = correlation.flatMap((row, i) => row.filter((_, j) => i !== j)).reduce((total, r) => total + Math.abs(r), 0);
+  const sum = correlation
+    .flatMap((row, i) => row.filter((_, j) => i !== j))
+    .reduce((total, r) => total + Math.abs(r), 0);
   return Math.min(0.99, sum / (k * (k - 1)));
 }
 
 /** A comparison that is another one over again, or its mirror image, has the same |t|: it counts once. */
-function withoutRepeats(correlation: readonly (readonly number[])[]): readonly (readonly number[])[] {
-  const kept = correlation.map((_, i) => i).filter(i => !correlation.slice(0, i).some(earlier => Math.abs(earlier[i]!) > 1 - SAME_CORRELATION));
+function withoutRepeats(
+  correlation: readonly (readonly number[])[],
+): readonly (readonly number[])[] {
+  const kept = correlation
+    .map((_, i) => i)
+    .filter(
+      i => !correlation.slice(0, i).some(earlier => Math.abs(earlier[i]!) > 1 - SAME_CORRELATION),
+    );
   return kept.map(i => kept.map(j => correlation[i]![j]!));
 }
 
 const SAME_CORRELATION = 1e-9; // correlations come from solved equations: sixteen digits, less a few
 
 /** λ with correlation[i][j] = λᵢλⱼ for all i ≠ j, each below 1 in size; undefined where there is none. */
-function productLoadings(correlation: readonly (readonly number[])[]): readonly number[] | undefined {
+function productLoadings(
+  correlation: readonly (readonly number[])[],
+): readonly number[] | undefined {
   const k = correlation.length;
   const r = (i: number, j: number): number => correlation[i]![j]!;
   if (k === 2) {
@@ -107,8 +120,12 @@ function productLoadings(correlation: readonly (readonly number[])[]): readonly 
     return (r(i, j!) * r(i, l!)) / r(j!, l!);
   });
   if (squares.some(square => !(square >= 0 && square < 1 - SAME_CORRELATION))) return undefined;
-  const loadings = squares.map((square, i) => Math.sqrt(square) * (i === 0 ? 1 : Math.sign(r(0, i)) || 1));
-  const fits = loadings.every((a, i) => loadings.every((b, j) => i === j || Math.abs(a * b - r(i, j)) < SAME_CORRELATION));
+  const loadings = squares.map(
+    (square, i) => Math.sqrt(square) * (i === 0 ? 1 : Math.sign(r(0, i)) || 1),
+  );
+  const fits = loadings.every((a, i) =>
+    loadings.every((b, j) => i === j || Math.abs(a * b - r(i, j)) < SAME_CORRELATION),
+  );
   return fits ? loadings : undefined;
 }
 
@@ -152,14 +169,21 @@ const LATTICE_POINTS = 2048;
 const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19];
 
 /** The two exact integrals for the nearest product correlations, plus what a lattice finds the true ones to differ by. */
-function latticeCdf(correlation: readonly (readonly number[])[], df: number): (t: number) => number {
+function latticeCdf(
+  correlation: readonly (readonly number[])[],
+  df: number,
+): (t: number) => number {
   const k = correlation.length;
   const points = latticePoints(k, df);
   const loadings = nearestLoadings(correlation);
   const near = productCdf(loadings, df);
   const trueLower = choleskyLower(correlation);
-  const nearLower = choleskyLower(loadings.map((a, i) => loadings.map((b, j) => (i === j ? 1 : a * b))));
-  return t => near(t) + (latticeSum(trueLower, points, t) - latticeSum(nearLower, points, t)) / LATTICE_POINTS;
+  const nearLower = choleskyLower(
+    loadings.map((a, i) => loadings.map((b, j) => (i === j ? 1 : a * b))),
+  );
+  return t =>
+    near(t) +
+    (latticeSum(trueLower, points, t) - latticeSum(nearLower, points, t)) / LATTICE_POINTS;
 }
 
 /** λ whose products come closest to the correlations: each in turn the least-squares answer given the others. */
@@ -183,7 +207,11 @@ function nearestLoadings(correlation: readonly (readonly number[])[]): readonly 
 }
 
 /** Genz's transformed integrand summed over the lattice. */
-function latticeSum(lower: readonly (readonly number[])[], points: LatticePoints, t: number): number {
+function latticeSum(
+  lower: readonly (readonly number[])[],
+  points: LatticePoints,
+  t: number,
+): number {
   const k = lower.length;
   const draws = new Float64Array(k);
   let total = 0;
@@ -197,7 +225,8 @@ function latticeSum(lower: readonly (readonly number[])[], points: LatticePoints
       const below = scale > 0 ? quickNormalCdf((-bound - centre) / scale) : Number(-bound > centre);
       const above = scale > 0 ? quickNormalCdf((bound - centre) / scale) : Number(bound >= centre);
       product *= Math.max(0, above - below);
-      if (i < k - 1) draws[i] = quickNormalQuantile(below + points.uniform[p * k + i]! * (above - below));
+      if (i < k - 1)
+        draws[i] = quickNormalQuantile(below + points.uniform[p * k + i]! * (above - below));
     }
     total += product;
   }
@@ -237,7 +266,8 @@ function spreadQuantile(df: number): (p: number) => number {
   const logDensity = (s: number): number => (df - 1) * Math.log(s) - (df * s * s) / 2;
   const peak = mode > 0 ? logDensity(mode) : 0;
   const cumulated = new Float64Array(steps + 1);
-  for (let i = 0; i < steps; i++) cumulated[i + 1] = cumulated[i]! + Math.exp(logDensity(from + (i + 0.5) * width) - peak);
+  for (let i = 0; i < steps; i++)
+    cumulated[i + 1] = cumulated[i]! + Math.exp(logDensity(from + (i + 0.5) * width) - peak);
   const total = cumulated[steps]!;
   let at = 0;
   return p => {

@@ -10,9 +10,18 @@ export interface DayScore {
  *
  * @param course at least two days, in their order
  */
-export function progressArea(course: readonly DayScore[]): { readonly area: number; readonly standardised: number } {
+export function progressArea(course: readonly DayScore[]): {
+  readonly area: number;
+  readonly standardised: number;
+} {
   const [first, last] = [course[0], course.at(-1)];
   if (!first || !last || first === last) throw new RangeError('a curve needs at least two days');
-  const area = course.slice(1).reduce((sum, point, i) => sum + ((point.value + course[i]!.value) / 2) * (point.days - course[i]!.days), 0);
+  const area = course
+    .slice(1)
+    .reduce(
+      (sum, point, i) =>
+        sum + ((point.value + course[i]!.value) / 2) * (point.days - course[i]!.days),
+      0,
+    );
   return { area, standardised: area / (last.days - first.days) };
 }

@@ -1,5 +1,8 @@
 /** What is left of a column when all that orthonormal vectors explain is taken out; twice, so that rounding goes, too. */
-export function projectOut(values: readonly number[], basis: readonly (readonly number[])[]): Float64Array {
+export function projectOut(
+  values: readonly number[],
+  basis: readonly (readonly number[])[],
+): Float64Array {
   const rest = Float64Array.from(values);
   for (let pass = 0; pass < 2; pass++) {
     for (const vector of basis) {

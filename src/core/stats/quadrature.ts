@@ -14,7 +14,10 @@ export function gaussLegendre(n: number, from: number, to: number): Quadrature {
   const standard = standardRule(n);
   const centre = (from + to) / 2;
   const half = (to - from) / 2;
-  return { points: standard.points.map(point => centre + half * point), weights: standard.weights.map(weight => half * weight) };
+  return {
+    points: standard.points.map(point => centre + half * point),
+    weights: standard.weights.map(weight => half * weight),
+  };
 }
 
 const STANDARD_RULES = new Map<number, Quadrature>();
@@ -24,7 +27,10 @@ function standardRule(n: number): Quadrature {
   const known = STANDARD_RULES.get(n);
   if (known) return known;
   const roots = Array.from({ length: n }, (_, i) => legendreRoot(n, i));
-  const rule = { points: Float64Array.from(roots, ({ root }) => -root), weights: Float64Array.from(roots, ({ root, slope }) => 2 / ((1 - root * root) * slope * slope)) };
+  const rule = {
+    points: Float64Array.from(roots, ({ root }) => -root),
+    weights: Float64Array.from(roots, ({ root, slope }) => 2 / ((1 - root * root) * slope * slope)),
+  };
   STANDARD_RULES.set(n, rule);
   return rule;
 }
@@ -36,7 +42,10 @@ function legendreRoot(n: number, index: number): { readonly root: number; readon
     let previous = 1;
     let value = root;
     for (let degree = 2; degree <= n; degree++) {
-      [previous, value] = [value, ((2 * degree - 1) * root * value - (degree - 1) * previous) / degree];
+      [previous, value] = [
+        value,
+        ((2 * degree - 1) * root * value - (degree - 1) * previous) / degree,
+      ];
     }
     slope = n === 1 ? 1 : (n * (root * value - previous)) / (root * root - 1);
     const change = value / slope;
@@ -49,14 +58,22 @@ function legendreRoot(n: number, index: number): { readonly root: number; readon
 /** A rule for the expectation over a standard normal: Gauss-Legendre on ±8.5, with the density in the weights. */
 export function normalWeightedRule(n: number): Quadrature {
   const rule = gaussLegendre(n, -8.5, 8.5);
-  return withoutNegligible({ points: rule.points, weights: rule.weights.map((weight, i) => (weight * Math.exp(-(rule.points[i]! ** 2) / 2)) / Math.sqrt(2 * Math.PI)) });
+  return withoutNegligible({
+    points: rule.points,
+    weights: rule.weights.map(
+      (weight, i) => (weight * Math.exp(-(rule.points[i]! ** 2) / 2)) / Math.sqrt(2 * Math.PI),
+    ),
+  });
 }
 
 // All that is left out adds less than 1e-13 to a probability.
 const NEGLIGIBLE = 1e-15;
 
 function withoutNegligible({ points, weights }: Quadrature): Quadrature {
-  return { points: points.filter((_, i) => weights[i]! > NEGLIGIBLE), weights: weights.filter(weight => weight > NEGLIGIBLE) };
+  return {
+    points: points.filter((_, i) => weights[i]! > NEGLIGIBLE),
+    weights: weights.filter(weight => weight > NEGLIGIBLE),
+  };
 }
 
 /**
@@ -71,7 +88,9 @@ export function spreadQuadrature(df: number): Quadrature {
   const rule = gaussLegendre(64, Math.max(0, mode - reach), mode + reach);
   const logDensity = (s: number): number => (df - 1) * Math.log(s) - (df * s * s) / 2;
   const peak = mode > 0 ? logDensity(mode) : 0;
-  const weights = rule.weights.map((weight, i) => weight * Math.exp(logDensity(rule.points[i]!) - peak));
+  const weights = rule.weights.map(
+    (weight, i) => weight * Math.exp(logDensity(rule.points[i]!) - peak),
+  );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   return withoutNegligible({ points: rule.points, weights: weights.map(weight => weight / total) });
 }

@@ -6,7 +6,7 @@ import { type ScoreTest, scoreTest } from './score-test';
 export function midRanks(values: readonly number[]): readonly number[] {
   const order = values.map((value, i) => ({ value, i })).sort((a, b) => a.value - b.value);
   const ranks = new Array<number>(values.length).fill(0);
-  for (let from = 0; from < order.length;) {
+  for (let from = 0; from < order.length; ) {
     let to = from;
     while (to + 1 < order.length && order[to + 1]!.value === order[from]!.value) to += 1;
     for (let j = from; j <= to; j++) ranks[order[j]!.i] = (from + to) / 2 + 1;
@@ -27,10 +27,18 @@ export interface TwoSamples {
  */
 export function rankSumTest(blocks: readonly TwoSamples[], seed = 1): ScoreTest {
   const isOne = blocks.length === 1;
-  return scoreTest(blocks.filter(block => block.treated.length > 0 && block.control.length > 0).map(({ treated, control }) => {
-    const ranks = midRanks([...treated, ...control]);
-    return { scores: isOne ? ranks : ranks.map(rank => rank / (ranks.length + 1)), isTreated: ranks.map((_, i) => i < treated.length) };
-  }), seed);
+  return scoreTest(
+    blocks
+      .filter(block => block.treated.length > 0 && block.control.length > 0)
+      .map(({ treated, control }) => {
+        const ranks = midRanks([...treated, ...control]);
+        return {
+          scores: isOne ? ranks : ranks.map(rank => rank / (ranks.length + 1)),
+          isTreated: ranks.map((_, i) => i < treated.length),
+        };
+      }),
+    seed,
+  );
 }
 
 /** A test of several groups at once. */
@@ -71,12 +79,15 @@ export function friedman(blocks: readonly (readonly number[])[]): SeveralGroups 
   const k = blocks[0]?.length ?? 0;
   if (k < 2 || blocks.length < 2 || blocks.some(block => block.length !== k)) return undefined;
   const ranked = blocks.map(midRanks);
-  const sums = Array.from({ length: k }, (_, j) => ranked.reduce((sum, ranks) => sum + ranks[j]!, 0));
+  const sums = Array.from({ length: k }, (_, j) =>
+    ranked.reduce((sum, ranks) => sum + ranks[j]!, 0),
+  );
   const ties = blocks.reduce((sum, block) => sum + tieSum(block), 0);
   const b = blocks.length;
   const spread = b * k * (k + 1) - ties / (k - 1);
   if (!(spread > 0)) return undefined;
-  const statistic = (12 * sums.reduce((sum, each) => sum + (each - (b * (k + 1)) / 2) ** 2, 0)) / spread;
+  const statistic =
+    (12 * sums.reduce((sum, each) => sum + (each - (b * (k + 1)) / 2) ** 2, 0)) / spread;
   return { statistic, df: k - 1, p: chiSquareUpperTail(statistic, k - 1) };
 }
 
@@ -94,14 +105,20 @@ export function chanceOfLarger(blocks: readonly TwoSamples[]): number {
  * The shift between two samples and an interval for it: the middle of all pairwise differences, and those that the rank sum
  * leaves standing. Hodges & Lehmann (1963), Annals of Mathematical Statistics 34, 598-611. Normal approximation to the rank sum.
  */
-export function shiftInterval(samples: TwoSamples, confidence: number): { readonly shift: number; readonly ci: readonly [number, number] | null } {
+export function shiftInterval(
+  samples: TwoSamples,
+  confidence: number,
+): { readonly shift: number; readonly ci: readonly [number, number] | null } {
   const [treated, control] = [thinned(samples.treated), thinned(samples.control)];
   const differences = treated.flatMap(a => control.map(b => a - b)).sort((a, b) => a - b);
   const [m, n] = [samples.treated.length, samples.control.length];
   const half = normalQuantile(1 - (1 - confidence) / 2) * Math.sqrt((m * n * (m + n + 1)) / 12);
   const below = Math.floor((((m * n) / 2 - half - 0.5) * differences.length) / (m * n));
   const [low, high] = [differences[below], differences[differences.length - 1 - below]];
-  return { shift: median(differences), ci: below < 0 || low === undefined || high === undefined ? null : [low, high] };
+  return {
+    shift: median(differences),
+    ci: below < 0 || low === undefined || high === undefined ? null : [low, high],
+  };
 }
 
 const MOST_OF_EACH = 1000;
@@ -110,14 +127,20 @@ const MOST_OF_EACH = 1000;
 function thinned(values: readonly number[]): readonly number[] {
   if (values.length <= MOST_OF_EACH) return values;
   const sorted = [...values].sort((a, b) => a - b);
-  return Array.from({ length: MOST_OF_EACH }, (_, i) => sorted[Math.floor(((i + 0.5) * sorted.length) / MOST_OF_EACH)]!);
+  return Array.from(
+    { length: MOST_OF_EACH },
+    (_, i) => sorted[Math.floor(((i + 0.5) * sorted.length) / MOST_OF_EACH)]!,
+  );
 }
 
 /**
  * Whether two rankings go together: Spearman's rank correlation with the exact two-sided p over all orders (n ≤ 9), else the
  * t approximation is left to the caller. Spearman (1904), American Journal of Psychology 15, 72-101.
  */
-export function rankCorrelation(a: readonly number[], b: readonly number[]): { readonly rho: number; readonly p: number | null } {
+export function rankCorrelation(
+  a: readonly number[],
+  b: readonly number[],
+): { readonly rho: number; readonly p: number | null } {
   const [ra, rb] = [midRanks(a), midRanks(b)];
   const rho = correlation(ra, rb);
   if (a.length > 9 || a.length < 2) return { rho, p: null };
@@ -131,14 +154,24 @@ export function rankCorrelation(a: readonly number[], b: readonly number[]): { r
 
 /** Pearson's correlation; 0 where one of them does not vary. */
 export function correlation(a: readonly number[], b: readonly number[]): number {
-  const [ma, mb] = [a, b].map(values => values.reduce((sum, value) => sum + value, 0) / values.length) as [number, number];
+  const [ma, mb] = [a, b].map(
+    values => values.reduce((sum, value) => sum + value, 0) / values.length,
+  ) as [number, number];
   let [ab, aa, bb] = [0, 0, 0];
-  a.forEach((value, i) => { const [da, db] = [value - ma, b[i]! - mb]; ab += da * db; aa += da * da; bb += db * db; });
+  a.forEach((value, i) => {
+    const [da, db] = [value - ma, b[i]! - mb];
+    ab += da * db;
+    aa += da * da;
+    bb += db * db;
+  });
   return aa > 0 && bb > 0 ? ab / Math.sqrt(aa * bb) : 0;
 }
 
 function permute(values: number[], from: number, visit: (order: readonly number[]) => void): void {
-  if (from >= values.length - 1) { visit(values); return; }
+  if (from >= values.length - 1) {
+    visit(values);
+    return;
+  }
   for (let i = from; i < values.length; i++) {
     [values[from], values[i]] = [values[i]!, values[from]!];
     permute(values, from + 1, visit);

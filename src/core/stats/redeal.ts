@@ -21,16 +21,24 @@ export function dealerOf(redeal: Redeal): Dealer {
     case 'within-strata': {
       const dealt = Int32Array.from(redeal.treatment);
       const order = byStratum(redeal.stratum);
-      return { arrangements: countArrangements(redeal), dealt, every: () => everyArrangement(dealt, order), random: random => randomDeals(dealt, order, random) };
+      return {
+        arrangements: countArrangements(redeal),
+        dealt,
+        every: () => everyArrangement(dealt, order),
+        random: random => randomDeals(dealt, order, random),
+      };
     }
     case 'latin-square': {
       const dealt = Int32Array.from(redeal.square);
       return {
-        arrangements: countLatinSquares(redeal.order), dealt,
-        every: () => everyLatinSquare(dealt, redeal.order), random: random => randomLatinSquares(dealt, redeal.order, random, LATIN_VISITS),
+        arrangements: countLatinSquares(redeal.order),
+        dealt,
+        every: () => everyLatinSquare(dealt, redeal.order),
+        random: random => randomLatinSquares(dealt, redeal.order, random, LATIN_VISITS),
       };
     }
-    case 'split-plot': return splitPlotDealer(redeal);
+    case 'split-plot':
+      return splitPlotDealer(redeal);
   }
 }
 
@@ -38,16 +46,27 @@ export function dealerOf(redeal: Redeal): Dealer {
 function splitPlotDealer(redeal: SplitPlotRedeal): Dealer {
   const wholes = redeal.wholeLevel.length;
   const labels = Int32Array.from([...redeal.wholeLevel, ...redeal.subLevel]);
-  const strata = [...byStratum(redeal.wholeStratum), ...byStratum(redeal.wholePlot).map(units => units.map(unit => unit + wholes))];
+  const strata = [
+    ...byStratum(redeal.wholeStratum),
+    ...byStratum(redeal.wholePlot).map(units => units.map(unit => unit + wholes)),
+  ];
   const dealt = new Int32Array(redeal.subLevel.length);
   const compose = (): void => {
-    for (let unit = 0; unit < dealt.length; unit++) dealt[unit] = redeal.treatmentOf[labels[redeal.wholePlot[unit]!]!]![labels[wholes + unit]!]!;
+    for (let unit = 0; unit < dealt.length; unit++)
+      dealt[unit] = redeal.treatmentOf[labels[redeal.wholePlot[unit]!]!]![labels[wholes + unit]!]!;
   };
-  const thenCompose = (next: () => void) => (): void => { next(); compose(); };
+  const thenCompose = (next: () => void) => (): void => {
+    next();
+    compose();
+  };
   compose();
   return {
-    arrangements: countArrangements({ stratum: redeal.wholeStratum, treatment: redeal.wholeLevel }) * countArrangements({ stratum: redeal.wholePlot, treatment: redeal.subLevel }),
-    dealt, every: () => thenCompose(everyArrangement(labels, strata)), random: random => thenCompose(randomDeals(labels, strata, random)),
+    arrangements:
+      countArrangements({ stratum: redeal.wholeStratum, treatment: redeal.wholeLevel }) *
+      countArrangements({ stratum: redeal.wholePlot, treatment: redeal.subLevel }),
+    dealt,
+    every: () => thenCompose(everyArrangement(labels, strata)),
+    random: random => thenCompose(randomDeals(labels, strata, random)),
   };
 }
 
@@ -57,7 +76,11 @@ export function countRedeals(problem: Pick<ShuffleProblem, 'redeal'>): number {
 }
 
 /** Σ n (mean − grand mean)² of start sizes over the treatments: what a balanced deal keeps small. */
-export function startImbalance(startSize: readonly number[], treatment: ArrayLike<number>, treatments: number): number {
+export function startImbalance(
+  startSize: readonly number[],
+  treatment: ArrayLike<number>,
+  treatments: number,
+): number {
   const sums = new Float64Array(treatments);
   const counts = new Int32Array(treatments);
   const grand = startSize.reduce((sum, size) => sum + size, 0) / startSize.length;
@@ -65,12 +88,22 @@ export function startImbalance(startSize: readonly number[], treatment: ArrayLik
     sums[treatment[unit]!]! += size - grand;
     counts[treatment[unit]!]! += 1;
   });
-  return sums.reduce((square, sum, t) => (counts[t]! > 0 ? square + (sum * sum) / counts[t]! : square), 0);
+  return sums.reduce(
+    (square, sum, t) => (counts[t]! > 0 ? square + (sum * sum) / counts[t]! : square),
+    0,
+  );
 }
 
 const SAME_IMBALANCE = 1e-9; // the deal that was made must pass its own rule whatever the order of its sum
 
 /** Whether a deal meets the rule that its layout set. */
-export function isBalanced(rule: BalanceRule | undefined, treatment: ArrayLike<number>, treatments: number): boolean {
-  return rule === undefined || startImbalance(rule.startSize, treatment, treatments) <= rule.most * (1 + SAME_IMBALANCE);
+export function isBalanced(
+  rule: BalanceRule | undefined,
+  treatment: ArrayLike<number>,
+  treatments: number,
+): boolean {
+  return (
+    rule === undefined ||
+    startImbalance(rule.startSize, treatment, treatments) <= rule.most * (1 + SAME_IMBALANCE)
+  );
 }

@@ -12,9 +12,15 @@ const NOTHING_LEFT = 1e-12;
  * of whole plots and of the units within them, each in its share. The array it returns is used again at the next call.
  * A comparison that the layout can't make stays NaN.
  */
-export function refittedGaps(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
+export function refittedGaps(
+  problem: ShuffleProblem,
+): ((labels: Int32Array) => Float64Array) | undefined {
   const units = problem.y.length;
-  const held = [...problem.blocks.flatMap(term => term.columns), ...(problem.covariate ? [problem.covariate] : []), ...(problem.placeColumns ?? [])];
+  const held = [
+    ...problem.blocks.flatMap(term => term.columns),
+    ...(problem.covariate ? [problem.covariate] : []),
+    ...(problem.placeColumns ?? []),
+  ];
   const plain = frameOf(problem, held);
   const total = squareSum(plain.y);
   if (total <= NOTHING_LEFT * squareSum(problem.y)) return undefined;
@@ -29,7 +35,10 @@ export function refittedGaps(problem: ShuffleProblem): ((labels: Int32Array) => 
     const df = units - plain.basis.length - fit.rank;
     if (!within || !wholes) {
       const ms = df > 0 && left > NOTHING_LEFT * total ? left / df : 0;
-      for (let i = 0; i < comparisons; i++) gaps[i] = fit.estimable[i] ? studentised(fit.effects[i]!, fit.inverse[i]![i]! * ms) : Number.NaN;
+      for (let i = 0; i < comparisons; i++)
+        gaps[i] = fit.estimable[i]
+          ? studentised(fit.effects[i]!, fit.inverse[i]![i]! * ms)
+          : Number.NaN;
       return gaps;
     }
     const inner = solve(within, labels, problem.treatments);
@@ -41,8 +50,14 @@ export function refittedGaps(problem: ShuffleProblem): ((labels: Int32Array) => 
     const share = wholePlotShares(labels, wholes, fit, wholeDf);
     for (let i = 0; i < comparisons; i++) {
       const whole = share[i]!;
-      const variance = whole > WHOLE_SHARE * fit.inverse[i]![i]! ? whole * wholeMs + (fit.inverse[i]![i]! - whole) * innerMs : fit.inverse[i]![i]! * innerMs;
-      gaps[i] = fit.estimable[i] && !Number.isNaN(variance) ? studentised(fit.effects[i]!, variance) : Number.NaN;
+      const variance =
+        whole > WHOLE_SHARE * fit.inverse[i]![i]!
+          ? whole * wholeMs + (fit.inverse[i]![i]! - whole) * innerMs
+          : fit.inverse[i]![i]! * innerMs;
+      gaps[i] =
+        fit.estimable[i] && !Number.isNaN(variance)
+          ? studentised(fit.effects[i]!, variance)
+          : Number.NaN;
     }
     return gaps;
   };
@@ -86,21 +101,35 @@ function solve({ basis, y }: Frame, labels: Int32Array, treatments: number): Fit
     const own = along[t]!;
     for (let j = 0; j < own.length; j++) own[j]! += basis[j]![unit]!;
   }
-  const matrix = along.map((a, i) => along.map((b, j) => {
-    let product = i === j ? counts[i]! : 0;
-    for (let l = 0; l < a.length; l++) product -= a[l]! * b[l]!;
-    return product;
-  }));
+  const matrix = along.map((a, i) =>
+    along.map((b, j) => {
+      let product = i === j ? counts[i]! : 0;
+      for (let l = 0; l < a.length; l++) product -= a[l]! * b[l]!;
+      return product;
+    }),
+  );
   const { inverse, rank, solvable } = sweepInverse(matrix);
   const effects = inverse.map(row => row.reduce((sum, value, j) => sum + value * sums[j]!, 0));
-  return { effects, inverse, along, explained: effects.reduce((sum, effect, i) => sum + effect * sums[i]!, 0), rank, estimable: solvable };
+  return {
+    effects,
+    inverse,
+    along,
+    explained: effects.reduce((sum, effect, i) => sum + effect * sums[i]!, 0),
+    rank,
+    estimable: solvable,
+  };
 }
 
 /**
  * The part of each comparison's variance that whole plots carry: Σ over whole plots of (sum of its units' weights)², over
  * the whole-plot variance's factor in the expected whole-plot mean square (Henderson 1953, Biometrics 9, method 3).
  */
-function wholePlotShares(labels: Int32Array, wholes: readonly WholePlot[], fit: Fit, wholeDf: number): readonly number[] {
+function wholePlotShares(
+  labels: Int32Array,
+  wholes: readonly WholePlot[],
+  fit: Fit,
+  wholeDf: number,
+): readonly number[] {
   const size = fit.effects.length;
   const squares = new Array<number>(size).fill(0);
   let factor = 0;
@@ -109,7 +138,9 @@ function wholePlotShares(labels: Int32Array, wholes: readonly WholePlot[], fit: 
     for (const unit of whole.units) if (labels[unit]! > 0) onTreatments[labels[unit]! - 1]! += 1;
     const adjusted = onTreatments.map((value, t) => value - dot(fit.along[t]!, whole.onBasis));
     const weights = fit.inverse.map(row => dot(row, adjusted));
-    weights.forEach((weight, i) => { squares[i]! += weight * weight; });
+    weights.forEach((weight, i) => {
+      squares[i]! += weight * weight;
+    });
     factor += whole.units.length - dot(whole.onBasis, whole.onBasis) - dot(adjusted, weights);
   }
   return squares.map(square => (factor > 0 ? (square * wholeDf) / factor : 0));
@@ -125,7 +156,11 @@ interface WholePlot {
 function wholePlotsOf(wholePlot: readonly number[], { basis }: Frame): readonly WholePlot[] {
   return [...new Set(wholePlot)].map(whole => {
     const column = wholePlot.map(each => Number(each === whole));
-    return { column, units: wholePlot.flatMap((each, unit) => (each === whole ? [unit] : [])), onBasis: basis.map(vector => dot(vector, column)) };
+    return {
+      column,
+      units: wholePlot.flatMap((each, unit) => (each === whole ? [unit] : [])),
+      onBasis: basis.map(vector => dot(vector, column)),
+    };
   });
 }
 

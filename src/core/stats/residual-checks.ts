@@ -58,7 +58,10 @@ export function brownForsythe(groups: readonly (readonly number[])[]): SpreadTes
   });
   const all = distances.flat();
   const grand = meanOf(all);
-  const between = distances.reduce((sum, group) => sum + group.length * (meanOf(group) - grand) ** 2, 0);
+  const between = distances.reduce(
+    (sum, group) => sum + group.length * (meanOf(group) - grand) ** 2,
+    0,
+  );
   const within = distances.reduce((sum, group) => {
     const mean = meanOf(group);
     return sum + group.reduce((square, value) => square + (value - mean) ** 2, 0);

@@ -35,7 +35,8 @@ export function scoreTest(strata: readonly ScoreStratum[], seed = 1): ScoreTest 
   const [sum, mean] = [totalOf(strata, treatedSum), totalOf(strata, expectedSum)];
   const size = Math.max(1, ...strata.flatMap(stratum => stratum.scores.map(Math.abs)));
   const counts = countSums(strata, size * SAME);
-  if (!counts) return { ...randomDeals(strata, { sum, mean, slack: size * 1e-7 }, seed), sum, mean };
+  if (!counts)
+    return { ...randomDeals(strata, { sum, mean, slack: size * 1e-7 }, seed), sum, mean };
   const far = Math.abs(sum - mean) - size * 1e-7;
   let [all, extreme] = [0, 0];
   for (const { value, count } of counts) {
@@ -54,7 +55,10 @@ function treatedSum({ scores, isTreated }: ScoreStratum): number {
 }
 
 function expectedSum({ scores, isTreated }: ScoreStratum): number {
-  return scores.length === 0 ? 0 : (scores.reduce((sum, score) => sum + score, 0) * isTreated.filter(Boolean).length) / scores.length;
+  return scores.length === 0
+    ? 0
+    : (scores.reduce((sum, score) => sum + score, 0) * isTreated.filter(Boolean).length) /
+        scores.length;
 }
 
 interface Sum {
@@ -71,7 +75,8 @@ function countSums(strata: readonly ScoreStratum[], grain: number): readonly Sum
     const own = choicesOf(scores, isTreated.filter(Boolean).length, grain);
     if (!own || all.size * own.size > MOST_SUMS * 20) return undefined;
     const next: Sums = new Map();
-    for (const a of all.values()) for (const b of own.values()) put(next, a.value + b.value, a.count * b.count, grain);
+    for (const a of all.values())
+      for (const b of own.values()) put(next, a.value + b.value, a.count * b.count, grain);
     if (next.size > MOST_SUMS) return undefined;
     all = next;
   }
@@ -87,7 +92,8 @@ function choicesOf(scores: readonly number[], chosen: number, grain: number): Su
   for (const score of scores) {
     for (let k = chosen; k > 0; k--) {
       steps += bySize[k - 1]!.size;
-      for (const { value, count } of bySize[k - 1]!.values()) put(bySize[k]!, value + score, count, grain);
+      for (const { value, count } of bySize[k - 1]!.values())
+        put(bySize[k]!, value + score, count, grain);
       if (bySize[k]!.size > MOST_SUMS || steps > MOST_STEPS) return undefined;
     }
   }
@@ -100,10 +106,20 @@ function put(sums: Sums, value: number, count: number, grain: number): void {
   sums.set(key, { value: standing?.value ?? value, count: (standing?.count ?? 0) + count });
 }
 
-function randomDeals(strata: readonly ScoreStratum[], { sum, mean, slack }: { readonly sum: number; readonly mean: number; readonly slack: number }, seed: number): { readonly p: number; readonly isExact: false } {
+function randomDeals(
+  strata: readonly ScoreStratum[],
+  { sum, mean, slack }: { readonly sum: number; readonly mean: number; readonly slack: number },
+  seed: number,
+): { readonly p: number; readonly isExact: false } {
   const random = seededRandom(seed);
-  const dealt = strata.map(({ scores, isTreated }) => ({ scores: [...scores], treated: isTreated.filter(Boolean).length }));
-  const deals = randomDealsOf(strata.reduce((total, stratum) => total + stratum.scores.length, 0), 20_000);
+  const dealt = strata.map(({ scores, isTreated }) => ({
+    scores: [...scores],
+    treated: isTreated.filter(Boolean).length,
+  }));
+  const deals = randomDealsOf(
+    strata.reduce((total, stratum) => total + stratum.scores.length, 0),
+    20_000,
+  );
   let extreme = 0;
   for (let deal = 0; deal < deals; deal++) {
     let found = 0;
@@ -121,7 +137,13 @@ function randomDeals(strata: readonly ScoreStratum[], { sum, mean, slack }: { re
  * Fisher (1935), The Design of Experiments, on Darwin's maize.
  */
 export function signFlipP(differences: readonly number[], seed = 1): ScoreTest {
-  return scoreTest(differences.map(difference => ({ scores: [difference / 2, -difference / 2], isTreated: [true, false] })), seed);
+  return scoreTest(
+    differences.map(difference => ({
+      scores: [difference / 2, -difference / 2],
+      isTreated: [true, false],
+    })),
+    seed,
+  );
 }
 
 /** Units of one block: a score each, and which treatment it got; 0 is the control. */
@@ -141,31 +163,57 @@ const DEALS_OF_SEVERAL = 4000; // a set of treatments; there may be sixty
  * @param groups how many treatments, the control included
  * @returns p of treatments 1 … groups − 1; 1 for one without units
  */
-export function scoreTestOfSeveral(strata: readonly GroupedStratum[], groups: number, seed = 1): readonly number[] {
+export function scoreTestOfSeveral(
+  strata: readonly GroupedStratum[],
+  groups: number,
+  seed = 1,
+): readonly number[] {
   const random = seededRandom(seed);
   const counts = new Array<number>(groups).fill(0);
   for (const { group } of strata) for (const each of group) counts[each]! += 1;
   const labels = strata.map(({ group }) => [...group]);
   // About each block's own mean: what a block gives to all alike is no spread.
-  const centred = strata.map(({ scores }) => { const mean = scores.reduce((sum, score) => sum + score, 0) / scores.length; return scores.map(score => score - mean); });
+  const centred = strata.map(({ scores }) => {
+    const mean = scores.reduce((sum, score) => sum + score, 0) / scores.length;
+    return scores.map(score => score - mean);
+  });
   const square = centred.flat().reduce((sum, score) => sum + score * score, 0);
   const df = Math.max(1, labels.flat().length - strata.length - groups + 1);
   const sums = new Float64Array(groups);
   const gaps = (): readonly number[] => {
     sums.fill(0);
-    for (let s = 0; s < strata.length; s++) { const scores = centred[s]!; const own = labels[s]!; for (let i = 0; i < scores.length; i++) sums[own[i]!]! += scores[i]!; }
-    const between = counts.reduce((sum, count, j) => (count === 0 ? sum : sum + sums[j]! ** 2 / count), 0);
+    for (let s = 0; s < strata.length; s++) {
+      const scores = centred[s]!;
+      const own = labels[s]!;
+      for (let i = 0; i < scores.length; i++) sums[own[i]!]! += scores[i]!;
+    }
+    const between = counts.reduce(
+      (sum, count, j) => (count === 0 ? sum : sum + sums[j]! ** 2 / count),
+      0,
+    );
     const spread = Math.sqrt(Math.max(square * 1e-12, square - between) / df);
-    return counts.slice(1).map((count, j) => (count === 0 || counts[0] === 0 || square === 0 ? 0 : Math.abs(sums[j + 1]! / count - sums[0]! / counts[0]!) / (spread * Math.sqrt(1 / count + 1 / counts[0]!))));
+    return counts
+      .slice(1)
+      .map((count, j) =>
+        count === 0 || counts[0] === 0 || square === 0
+          ? 0
+          : Math.abs(sums[j + 1]! / count - sums[0]! / counts[0]!) /
+            (spread * Math.sqrt(1 / count + 1 / counts[0]!)),
+      );
   };
   const seen = gaps();
   const slack = 1e-9 * Math.max(1, ...seen);
   const beyond = seen.map(() => 0);
-  const deals = randomDealsOf(counts.reduce((total, each) => total + each, 0), DEALS_OF_SEVERAL);
+  const deals = randomDealsOf(
+    counts.reduce((total, each) => total + each, 0),
+    DEALS_OF_SEVERAL,
+  );
   for (let deal = 0; deal < deals; deal++) {
     for (const own of labels) shuffleInPlace(own, random);
     const most = Math.max(...gaps());
-    seen.forEach((gap, j) => { if (most >= gap - slack) beyond[j]! += 1; });
+    seen.forEach((gap, j) => {
+      if (most >= gap - slack) beyond[j]! += 1;
+    });
   }
   return seen.map((_, j) => (counts[j + 1] === 0 ? 1 : (beyond[j]! + 1) / (deals + 1)));
 }

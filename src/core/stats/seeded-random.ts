@@ -17,7 +17,8 @@ const WARM_UP = 32; // seeds 1, 2, 3 … start close together; after some steps 
  * @param seed a whole number in [0, 2³²)
  */
 export function seededRandom(seed: number): SeededRandom {
-  if (!Number.isInteger(seed) || seed < 0 || seed >= TWO_TO_32) throw new RangeError(`seed must be a whole number in [0, 2^32), got ${seed}`);
+  if (!Number.isInteger(seed) || seed < 0 || seed >= TWO_TO_32)
+    throw new RangeError(`seed must be a whole number in [0, 2^32), got ${seed}`);
   const generator = xoroshiro128plus(seed);
   for (let step = 0; step < WARM_UP; step++) generator.next();
   // Multiply and cut: off by less than n / 2³², which no count of shuffles can show.
@@ -26,7 +27,12 @@ export function seededRandom(seed: number): SeededRandom {
 }
 
 /** Puts entries from..to (exclusive) in random order, in place. Fisher & Yates (1938), after Durstenfeld (1964). */
-export function shuffleInPlace<Entry>(entries: Entry[], random: SeededRandom, from = 0, to = entries.length): void {
+export function shuffleInPlace<Entry>(
+  entries: Entry[],
+  random: SeededRandom,
+  from = 0,
+  to = entries.length,
+): void {
   for (let last = to - 1; last > from; last--) {
     const chosen = from + random.below(last - from + 1);
     [entries[last], entries[chosen]] = [entries[chosen]!, entries[last]!];
@@ -34,7 +40,10 @@ export function shuffleInPlace<Entry>(entries: Entry[], random: SeededRandom, fr
 }
 
 /** A copy of a list in random order. */
-export function inRandomOrder<Entry>(entries: readonly Entry[], random: SeededRandom): readonly Entry[] {
+export function inRandomOrder<Entry>(
+  entries: readonly Entry[],
+  random: SeededRandom,
+): readonly Entry[] {
   const order = [...entries];
   shuffleInPlace(order, random);
   return order;

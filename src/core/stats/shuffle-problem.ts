@@ -6,7 +6,11 @@ import type { ModelTerm } from './linear-model';
  */
 export type Redeal =
   /** Labels change places within groups of units: over the whole trial, within blocks, within pairs. */
-  | { readonly kind: 'within-strata'; readonly stratum: readonly number[]; readonly treatment: readonly number[] }
+  | {
+      readonly kind: 'within-strata';
+      readonly stratum: readonly number[];
+      readonly treatment: readonly number[];
+    }
   /** Every treatment once in each row and each column. `square` holds the treatment of each cell, row by row. */
   | { readonly kind: 'latin-square'; readonly order: number; readonly square: readonly number[] }
   | SplitPlotRedeal;

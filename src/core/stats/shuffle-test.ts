@@ -51,7 +51,11 @@ export const MOST_EXACT_ARRANGEMENTS = 200_000;
  *
  * @returns undefined where no spread is left to judge by, or the layout could have dealt only this one arrangement
  */
-export function startShuffleTest(problem: ShuffleProblem, deals: number, seed: number): ShuffleRun | undefined {
+export function startShuffleTest(
+  problem: ShuffleProblem,
+  deals: number,
+  seed: number,
+): ShuffleRun | undefined {
   const statistic = statisticOf(problem);
   const dealer = dealerOf(problem.redeal);
   if (!statistic || dealer.arrangements < 2) return undefined;
@@ -73,7 +77,8 @@ export function startShuffleTest(problem: ShuffleProblem, deals: number, seed: n
         isAllowed = isBalanced(problem.balance, dealer.dealt, problem.treatments);
       }
       if (!isAllowed) continue;
-      for (let unit = 0; unit < labels.length; unit++) labels[unit] = dealer.dealt[problem.dealtUnits[unit]!]!;
+      for (let unit = 0; unit < labels.length; unit++)
+        labels[unit] = dealer.dealt[problem.dealtUnits[unit]!]!;
       tally.add(statistic(labels));
       counted += 1;
     }
@@ -98,13 +103,20 @@ const MOST_TRIES = 2000;
  */
 function statisticOf(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
   const { redeal } = problem;
-  const keepsCounts = (problem.placeColumns ?? []).length === 0 && problem.wholePlot === undefined && redeal.kind !== 'split-plot'
-    && (redeal.kind === 'latin-square' ? redeal.square : redeal.stratum).length === problem.y.length;
+  const keepsCounts =
+    (problem.placeColumns ?? []).length === 0 &&
+    problem.wholePlot === undefined &&
+    redeal.kind !== 'split-plot' &&
+    (redeal.kind === 'latin-square' ? redeal.square : redeal.stratum).length === problem.y.length;
   return keepsCounts ? studentisedGaps(problem) : refittedGaps(problem);
 }
 
 /** Runs a test to its end. */
-export function runShuffleTest(problem: ShuffleProblem, deals: number, seed: number): ShuffleResult | undefined {
+export function runShuffleTest(
+  problem: ShuffleProblem,
+  deals: number,
+  seed: number,
+): ShuffleResult | undefined {
   const run = startShuffleTest(problem, deals, seed);
   run?.step(run.total);
   return run?.result();
@@ -135,9 +147,20 @@ function startTally(first: Float64Array) {
     latest: () => latest,
     summary: (exact: boolean, done: number): Pick<ShuffleResult, 'comparisons' | 'histogram'> => {
       // The deal that was made counts as one of the random ones, so that p is never 0.
-      const share = (count: number): number => (exact ? count / Math.max(1, done) : (count + 1) / (done + 1));
+      const share = (count: number): number =>
+        exact ? count / Math.max(1, done) : (count + 1) / (done + 1);
       const comparisons = [...observed].flatMap((t, c): ShuffleComparison[] =>
-        Number.isNaN(t) ? [] : [{ treatment: c + 1, observed: t, p: share(asLarge[c]!), pAdjusted: share(largestAsLarge[c]!) }]);
+        Number.isNaN(t)
+          ? []
+          : [
+              {
+                treatment: c + 1,
+                observed: t,
+                p: share(asLarge[c]!),
+                pAdjusted: share(largestAsLarge[c]!),
+              },
+            ],
+      );
       return { comparisons, histogram: { binWidth: BIN_WIDTH, counts: [...counts] } };
     },
   };

@@ -4,7 +4,13 @@
  * @param digits relative width at which the bracket is narrow enough
  * @param from a point at or below the crossing; the upper end is found by doubling the distance from it
  */
-export function solveIncreasing(f: (x: number) => number, target: number, from: number, step: number, digits = 1e-9): number {
+export function solveIncreasing(
+  f: (x: number) => number,
+  target: number,
+  from: number,
+  step: number,
+  digits = 1e-9,
+): number {
   let low = from;
   let lowGap = f(low) - target;
   let high = from + step;

@@ -11,13 +11,19 @@ const NOTHING_LEFT = 1e-12;
  * |t| of every treatment against the control as a function of the labels. The array it returns is used again at the next
  * call. A comparison that the layout can't make stays NaN.
  */
-export function studentisedGaps(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
+export function studentisedGaps(
+  problem: ShuffleProblem,
+): ((labels: Int32Array) => Float64Array) | undefined {
   const units = problem.y.length;
-  const basis = orthonormalBasis(units, problem.blocks.flatMap(term => term.columns)).vectors;
+  const basis = orthonormalBasis(
+    units,
+    problem.blocks.flatMap(term => term.columns),
+  ).vectors;
   const y = projectOut(problem.y, basis);
   const z = problem.covariate && projectOut(problem.covariate, basis);
   const zSquare = z ? squareSum(z) : 0;
-  const usesCovariate = z !== undefined && zSquare > NOTHING_LEFT * squareSum(problem.covariate ?? []);
+  const usesCovariate =
+    z !== undefined && zSquare > NOTHING_LEFT * squareSum(problem.covariate ?? []);
   const inverse = invertAdjustedCounts(problem, basis);
   const residualDf = units - basis.length - inverse.rank - Number(usesCovariate);
   const total = squareSum(y);
@@ -47,7 +53,10 @@ export function studentisedGaps(problem: ShuffleProblem): ((labels: Int32Array) 
     return labels => {
       const left = total - solve(y, labels, effects);
       const ms = left > NOTHING_LEFT * total ? left / residualDf : 0;
-      for (let i = 0; i < comparisons; i++) gaps[i] = estimable[i] ? studentised(effects[i]!, g[i * comparisons + i]! * ms) : Number.NaN;
+      for (let i = 0; i < comparisons; i++)
+        gaps[i] = estimable[i]
+          ? studentised(effects[i]!, g[i * comparisons + i]! * ms)
+          : Number.NaN;
       return gaps;
     };
   }
@@ -64,7 +73,9 @@ export function studentisedGaps(problem: ShuffleProblem): ((labels: Int32Array) 
     const ms = left > NOTHING_LEFT * total ? left / residualDf : 0;
     for (let i = 0; i < comparisons; i++) {
       const variance = g[i * comparisons + i]! + (usable ? slopes[i]! ** 2 / zLeft : 0);
-      gaps[i] = estimable[i] ? studentised(effects[i]! - slope * slopes[i]!, variance * ms) : Number.NaN;
+      gaps[i] = estimable[i]
+        ? studentised(effects[i]! - slope * slopes[i]!, variance * ms)
+        : Number.NaN;
     }
     return gaps;
   };
@@ -83,11 +94,18 @@ interface AdjustedInverse {
  * (John & Williams 1995, Cyclic and Computer Generated Designs, §1.4). Treatments that the ones before them already
  * determine are set aside; a treatment is comparable with the control when the inverse gives its unit vector back.
  */
-function invertAdjustedCounts(problem: ShuffleProblem, basis: readonly (readonly number[])[]): AdjustedInverse {
+function invertAdjustedCounts(
+  problem: ShuffleProblem,
+  basis: readonly (readonly number[])[],
+): AdjustedInverse {
   const k = problem.treatments - 1;
-  const indicators = Array.from({ length: k }, (_, i) => problem.treatment.map(t => Number(t === i + 1)));
+  const indicators = Array.from({ length: k }, (_, i) =>
+    problem.treatment.map(t => Number(t === i + 1)),
+  );
   const adjusted = indicators.map(column => projectOut(column, basis));
-  const counts = adjusted.map(a => adjusted.map(b => a.reduce((sum, value, unit) => sum + value * b[unit]!, 0)));
+  const counts = adjusted.map(a =>
+    adjusted.map(b => a.reduce((sum, value, unit) => sum + value * b[unit]!, 0)),
+  );
   const { inverse, rank, solvable } = sweepInverse(counts);
   return { g: Float64Array.from(inverse.flat()), rank, estimable: solvable };
 }

@@ -49,7 +49,13 @@ function makeStudentizedRange(k: number, df: number): StudentizedRange {
   };
 }
 
-function expectation(q: number, k: number, spread: Quadrature, inner: Quadrature, upperCdf: Float64Array): number {
+function expectation(
+  q: number,
+  k: number,
+  spread: Quadrature,
+  inner: Quadrature,
+  upperCdf: Float64Array,
+): number {
   let total = 0;
   for (let i = 0; i < spread.points.length; i++) {
     total += spread.weights[i]! * rangeCdf(q * spread.points[i]!, k, inner, upperCdf);

@@ -36,16 +36,27 @@ export function medianWait(units: readonly Waited[]): number | null {
  *
  * @param until in days; at most the last day that anything was looked at
  */
-export function restrictedMeanWait(units: readonly Waited[], until: number): { readonly mean: number; readonly se: number } {
+export function restrictedMeanWait(
+  units: readonly Waited[],
+  until: number,
+): { readonly mean: number; readonly se: number } {
   const steps = kaplanMeier(units).filter(step => step.days < until);
-  const areas = [...steps, { days: until, waiting: 0, came: 0, atRisk: 0 }].map((step, i) => (step.days - (steps[i - 1]?.days ?? 0)) * (steps[i - 1]?.waiting ?? 1));
+  const areas = [...steps, { days: until, waiting: 0, came: 0, atRisk: 0 }].map(
+    (step, i) => (step.days - (steps[i - 1]?.days ?? 0)) * (steps[i - 1]?.waiting ?? 1),
+  );
   const after = (i: number): number => areas.slice(i + 1).reduce((sum, area) => sum + area, 0);
-  const variance = steps.reduce((sum, { atRisk, came }, i) => (atRisk === came ? sum : sum + (after(i) ** 2 * came) / (atRisk * (atRisk - came))), 0);
+  const variance = steps.reduce(
+    (sum, { atRisk, came }, i) =>
+      atRisk === came ? sum : sum + (after(i) ** 2 * came) / (atRisk * (atRisk - came)),
+    0,
+  );
   return { mean: areas.reduce((sum, area) => sum + area, 0), se: Math.sqrt(variance) };
 }
 
 function eventDays(units: readonly Waited[]): readonly number[] {
-  return [...new Set(units.filter(unit => unit.hasCome).map(unit => unit.days))].sort((a, b) => a - b);
+  return [...new Set(units.filter(unit => unit.hasCome).map(unit => unit.days))].sort(
+    (a, b) => a - b,
+  );
 }
 
 /** Units of one block: those treated and those of the control. */
@@ -73,8 +84,12 @@ export function logRank(blocks: readonly WaitedSamples[]): LogRank | undefined {
   let [seen, all] = [0, 0];
   for (const { treated, control } of blocks) {
     for (const days of eventDays([...treated, ...control])) {
-      const [atRisk, riskTreated] = [[...treated, ...control], treated].map(units => units.filter(unit => unit.days >= days).length) as [number, number];
-      const [came, cameTreated] = [[...treated, ...control], treated].map(units => units.filter(unit => unit.hasCome && unit.days === days).length) as [number, number];
+      const [atRisk, riskTreated] = [[...treated, ...control], treated].map(
+        units => units.filter(unit => unit.days >= days).length,
+      ) as [number, number];
+      const [came, cameTreated] = [[...treated, ...control], treated].map(
+        units => units.filter(unit => unit.hasCome && unit.days === days).length,
+      ) as [number, number];
       const share = riskTreated / atRisk;
       gap += cameTreated - came * share;
       expected += came * share;
@@ -86,19 +101,37 @@ export function logRank(blocks: readonly WaitedSamples[]): LogRank | undefined {
   if (!(variance > 0)) return undefined;
   const statistic = gap ** 2 / variance;
   const [cameControl, expectedControl] = [all - seen, all - expected];
-  return { statistic, p: chiSquareUpperTail(statistic, 1), hazardRatio: expected > 0 && expectedControl > 0 && cameControl > 0 ? (seen / expected) / (cameControl / expectedControl) : null };
+  return {
+    statistic,
+    p: chiSquareUpperTail(statistic, 1),
+    hazardRatio:
+      expected > 0 && expectedControl > 0 && cameControl > 0
+        ? seen / expected / (cameControl / expectedControl)
+        : null,
+  };
 }
 
 /** The same question asked of all deals within the blocks: the log-rank scores of the units, exactly. */
 export function logRankByDeals(blocks: readonly WaitedSamples[], seed = 1): ScoreTest {
-  return scoreTest(blocks.filter(block => block.treated.length > 0 && block.control.length > 0).map(({ treated, control }) => {
-    const units = [...treated, ...control];
-    return { scores: logRankScores(units), isTreated: units.map((_, i) => i < treated.length) };
-  }), seed);
+  return scoreTest(
+    blocks
+      .filter(block => block.treated.length > 0 && block.control.length > 0)
+      .map(({ treated, control }) => {
+        const units = [...treated, ...control];
+        return { scores: logRankScores(units), isTreated: units.map((_, i) => i < treated.length) };
+      }),
+    seed,
+  );
 }
 
 /** What each unit adds to the log-rank test: 1 where it came, less the hazard it went through. */
 export function logRankScores(units: readonly Waited[]): readonly number[] {
   const steps = kaplanMeier(units);
-  return units.map(unit => Number(unit.hasCome) - steps.filter(step => step.days <= unit.days).reduce((sum, step) => sum + step.came / step.atRisk, 0));
+  return units.map(
+    unit =>
+      Number(unit.hasCome) -
+      steps
+        .filter(step => step.days <= unit.days)
+        .reduce((sum, step) => sum + step.came / step.atRisk, 0),
+  );
 }

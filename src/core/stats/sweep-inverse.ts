@@ -32,9 +32,11 @@ export function sweepInverse(matrix: readonly (readonly number[])[]): SweptInver
   const rank = swept.filter(Boolean).length;
   if (rank === size) return { inverse: a, rank, solvable: swept };
   const inverse = a.map((row, i) => row.map((value, j) => (swept[i] && swept[j] ? value : 0)));
-  const solvable = inverse.map((row, i) => matrix.every((_, j) => {
-    const given = row.reduce((sum, value, l) => sum + value * matrix[l]![j]!, 0);
-    return Math.abs(given - Number(i === j)) < SOLVED;
-  }));
+  const solvable = inverse.map((row, i) =>
+    matrix.every((_, j) => {
+      const given = row.reduce((sum, value, l) => sum + value * matrix[l]![j]!, 0);
+      return Math.abs(given - Number(i === j)) < SOLVED;
+    }),
+  );
   return { inverse, rank, solvable };
 }

@@ -17,17 +17,28 @@ test('the chance agrees with the sum of the binomial, written out', () => {
 });
 
 test('a third right is guessing, all right is tasting', () => {
-  expect([shareWhoTaste(4, 12), shareWhoTaste(12, 12), shareWhoTaste(8, 12), shareWhoTaste(1, 12)]).toEqual([0, 1, 0.5, 0]);
+  expect([
+    shareWhoTaste(4, 12),
+    shareWhoTaste(12, 12),
+    shareWhoTaste(8, 12),
+    shareWhoTaste(1, 12),
+  ]).toEqual([0, 1, 0.5, 0]);
 });
 
 test('every taster gets one odd cup, no number comes twice, and all six orders come as often as can be', () => {
-  fc.assert(fc.property(fc.integer({ min: 1, max: 60 }), fc.nat(), (tasters, seed) => {
-    const cups = triangleCups(tasters, seed);
-    const codes = cups.flatMap(each => each.cups.map(cup => cup.code));
-    expect(new Set(codes).size).toBe(3 * tasters);
-    const orders = cups.map(each => each.cups.map(cup => cup.holds).join(''));
-    const counts = ['AAB', 'ABA', 'BAA', 'BBA', 'BAB', 'ABB'].map(order => orders.filter(each => each === order).length);
-    expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
-    expect(cups.every(each => each.cups.filter(cup => cup.code === each.odd).length === 1)).toBe(true);
-  }));
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 60 }), fc.nat(), (tasters, seed) => {
+      const cups = triangleCups(tasters, seed);
+      const codes = cups.flatMap(each => each.cups.map(cup => cup.code));
+      expect(new Set(codes).size).toBe(3 * tasters);
+      const orders = cups.map(each => each.cups.map(cup => cup.holds).join(''));
+      const counts = ['AAB', 'ABA', 'BAA', 'BBA', 'BAB', 'ABB'].map(
+        order => orders.filter(each => each === order).length,
+      );
+      expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
+      expect(cups.every(each => each.cups.filter(cup => cup.code === each.odd).length === 1)).toBe(
+        true,
+      );
+    }),
+  );
 });

@@ -17,10 +17,14 @@ export function fisherExactP({ treatedYes, treatedNo, controlYes, controlNo }: T
   const yes = treatedYes + controlYes;
   const treated = treatedYes + treatedNo;
   const all = treated + controlYes + controlNo;
-  const chance = (k: number): number => Math.exp(logChoose(yes, k) + logChoose(all - yes, treated - k) - logChoose(all, treated));
+  const chance = (k: number): number =>
+    Math.exp(logChoose(yes, k) + logChoose(all - yes, treated - k) - logChoose(all, treated));
   const seen = chance(treatedYes);
   let sum = 0;
-  for (let k = Math.max(0, treated - (all - yes)); k <= Math.min(yes, treated); k++) { const each = chance(k); if (each <= seen * (1 + 1e-7)) sum += each; }
+  for (let k = Math.max(0, treated - (all - yes)); k <= Math.min(yes, treated); k++) {
+    const each = chance(k);
+    if (each <= seen * (1 + 1e-7)) sum += each;
+  }
   return Math.min(1, sum);
 }
 
@@ -52,17 +56,29 @@ export function mantelHaenszel(tables: readonly TwoByTwo[]): MantelHaenszel | un
   if (!(variance > 0)) return undefined;
   const yates = Math.min(0.5, Math.abs(gap));
   const statistic = (Math.abs(gap) - yates) ** 2 / variance;
-  return { statistic, p: chiSquareUpperTail(statistic, 1), oddsRatio: under > 0 ? over / under : null };
+  return {
+    statistic,
+    p: chiSquareUpperTail(statistic, 1),
+    oddsRatio: under > 0 ? over / under : null,
+  };
 }
 
 /** Whether units of one treatment differ more than chance lets items differ: chi-square of k of n over all units within their treatments. */
-export function heterogeneity(groups: readonly (readonly { readonly k: number; readonly n: number }[])[]): { readonly statistic: number; readonly df: number; readonly p: number } | undefined {
+export function heterogeneity(
+  groups: readonly (readonly { readonly k: number; readonly n: number }[])[],
+): { readonly statistic: number; readonly df: number; readonly p: number } | undefined {
   let [statistic, df] = [0, 0];
   for (const units of groups) {
-    const [k, n] = [units.reduce((sum, unit) => sum + unit.k, 0), units.reduce((sum, unit) => sum + unit.n, 0)];
+    const [k, n] = [
+      units.reduce((sum, unit) => sum + unit.k, 0),
+      units.reduce((sum, unit) => sum + unit.n, 0),
+    ];
     if (units.length < 2 || k === 0 || k === n) continue;
     const share = k / n;
-    statistic += units.reduce((sum, unit) => sum + (unit.k - unit.n * share) ** 2 / (unit.n * share * (1 - share)), 0);
+    statistic += units.reduce(
+      (sum, unit) => sum + (unit.k - unit.n * share) ** 2 / (unit.n * share * (1 - share)),
+      0,
+    );
     df += units.length - 1;
   }
   return df === 0 ? undefined : { statistic, df, p: chiSquareUpperTail(statistic, df) };

@@ -27,12 +27,25 @@ export function welchTest(a: readonly number[], b: readonly number[]): WelchTest
   const df = 1 / (share ** 2 / (a.length - 1) + (1 - share) ** 2 / (b.length - 1));
   const difference = first.mean - second.mean;
   return {
-    difference, se, df, t: difference / se, p: tTwoSidedP(difference / se, df),
-    intervalAt: confidence => { const half = tQuantile((1 + confidence) / 2, df) * se; return [difference - half, difference + half]; },
+    difference,
+    se,
+    df,
+    t: difference / se,
+    p: tTwoSidedP(difference / se, df),
+    intervalAt: confidence => {
+      const half = tQuantile((1 + confidence) / 2, df) * se;
+      return [difference - half, difference + half];
+    },
   };
 }
 
-function momentsOf(values: readonly number[]): { readonly mean: number; readonly variance: number } {
+function momentsOf(values: readonly number[]): {
+  readonly mean: number;
+  readonly variance: number;
+} {
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-  return { mean, variance: values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1) };
+  return {
+    mean,
+    variance: values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1),
+  };
 }

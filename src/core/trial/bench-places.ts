@@ -18,7 +18,8 @@ export function benchPlaces(places: readonly Place[]): BenchPlaces {
     ground: places.find(place => place.parentId === null),
     benches: places.filter(place => place.kind === 'bench' && place.parentId !== null),
     shelves: places.filter(place => place.kind === 'shelf' || place.kind === 'garden'),
-    beds: places.filter(place => place.kind === 'bed'), guards: places.filter(place => place.kind === 'guard'),
+    beds: places.filter(place => place.kind === 'bed'),
+    guards: places.filter(place => place.kind === 'guard'),
   };
 }
 

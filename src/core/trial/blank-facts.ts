@@ -1,26 +1,69 @@
 import type { Layout, Measure, Reading, SiteFeature, Treatment, Trial } from './trial-data';
 
 /** What a treatment holds that nobody said anything of. */
-export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'> = { controlKind: null, dose: null, detail: '' };
+export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'> = {
+  controlKind: null,
+  dose: null,
+  detail: '',
+};
 
 /** What a trial holds that nobody said anything of. */
 export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'> = {
-  pattern: null, interest: '', rules: { end: 'date', endStage: '', leaveOut: '', replace: '', cull: '', ripe: '', replaceUntil: '', key: '', rescue: '', askedOne: '', askedOther: '', seasons: 1 }, money: null,
+  pattern: null,
+  interest: '',
+  rules: {
+    end: 'date',
+    endStage: '',
+    leaveOut: '',
+    replace: '',
+    cull: '',
+    ripe: '',
+    replaceUntil: '',
+    key: '',
+    rescue: '',
+    askedOne: '',
+    askedOther: '',
+    seasons: 1,
+  },
+  money: null,
 };
 
 /** What is not known yet of a layout's place. */
-export const BLANK_SITE: Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'> = { isArrangedInSight: false, hasGuards: false, site: [] };
+export const BLANK_SITE: Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'> = {
+  isArrangedInSight: false,
+  hasGuards: false,
+  site: [],
+};
 
 /** What a layout holds that only some kinds need. */
-export const BLANK_LAYOUT: Pick<Layout, 'columnWord' | 'wholeWord' | 'wholeFactor' | 'perBlock' | 'controlEach' | 'isTurned' | 'benches'> = {
-  columnWord: null, wholeWord: null, wholeFactor: null, perBlock: null, controlEach: null, isTurned: false, benches: 1,
+export const BLANK_LAYOUT: Pick<
+  Layout,
+  'columnWord' | 'wholeWord' | 'wholeFactor' | 'perBlock' | 'controlEach' | 'isTurned' | 'benches'
+> = {
+  columnWord: null,
+  wholeWord: null,
+  wholeFactor: null,
+  perBlock: null,
+  controlEach: null,
+  isTurned: false,
+  benches: 1,
 };
 
 /** Where a feature of the site is, while nothing was said. */
 export const BLANK_FEATURE: Pick<SiteFeature, 'line' | 'reachMm'> = { line: null, reachMm: null };
 
 /** What only a measure that is read has. */
-export const BLANK_MEASURE = { kindKey: null, scale: null, parts: 1, optimum: null } as const satisfies Partial<Measure>;
+export const BLANK_MEASURE = {
+  kindKey: null,
+  scale: null,
+  parts: 1,
+  optimum: null,
+} as const satisfies Partial<Measure>;
 
 /** What most readings don't have. */
-export const BLANK_READING = { outOf: null, isRepeat: false, asWritten: '', device: '' } as const satisfies Partial<Reading>;
+export const BLANK_READING = {
+  outOf: null,
+  isRepeat: false,
+  asWritten: '',
+  device: '',
+} as const satisfies Partial<Reading>;

@@ -6,7 +6,11 @@ test('offsets add up from the pot over its shelf to the bench', () => {
   const cornerOf = cornersOn(places);
   for (const pot of places.filter(place => place.kind === 'pot')) {
     const shelf = places.find(place => place.id === pot.parentId);
-    expect(cornerOf(pot)).toEqual({ xMm: (shelf?.xMm ?? 0) + pot.xMm, yMm: (shelf?.yMm ?? 0) + pot.yMm, within: [shelf?.id, shelf?.parentId] });
+    expect(cornerOf(pot)).toEqual({
+      xMm: (shelf?.xMm ?? 0) + pot.xMm,
+      yMm: (shelf?.yMm ?? 0) + pot.yMm,
+      within: [shelf?.id, shelf?.parentId],
+    });
   }
 });
 

@@ -22,19 +22,33 @@ export type TrialTrouble =
 /** One plain sentence: what stands in the way, and what to do. Field troubles stand beside their fields instead. */
 export function trialSentence(trouble: TrialTrouble): string {
   switch (trouble.kind) {
-    case 'invalid': return Object.values(trouble.fields)[0] ?? 'Something in the form is missing.';
-    case 'no-such-trial': return 'There is no such trial any more.';
-    case 'no-such-unit': return 'That pot is not in this trial.';
-    case 'already-locked': return 'The plan is locked: it can’t be changed any more.';
-    case 'not-dealt': return 'Nothing is dealt yet. Lay the trial out first.';
-    case 'not-locked': return 'Lock the plan before the first reading: what is decided afterwards can’t be told from what was hoped for.';
-    case 'closed': return 'The trial is closed, and its verdict frozen.';
-    case 'not-closed': return 'The trial is still open: its verdict is not frozen yet.';
-    case 'key-shut': return 'This trial is blind and its key is still shut. Open the key first.';
-    case 'too-late-to-guess': return 'Something was weighed already: what is said now is no guess any more.';
-    case 'cant-move': return 'In a square each stands where its row and column want it: moving would break them.';
-    case 'place-taken': return `There it would stand on ${trouble.by}.`;
-    case 'already-read': return `Another value stands there already, put down at ${trouble.standing.takenAt.slice(11, 16)} UTC${trouble.standing.device === '' ? '' : ` on ${trouble.standing.device}`}: ${trouble.standing.asWritten || 'none'}. Choose one.`;
-    case 'changed-meanwhile': return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
+    case 'invalid':
+      return Object.values(trouble.fields)[0] ?? 'Something in the form is missing.';
+    case 'no-such-trial':
+      return 'There is no such trial any more.';
+    case 'no-such-unit':
+      return 'That pot is not in this trial.';
+    case 'already-locked':
+      return 'The plan is locked: it can’t be changed any more.';
+    case 'not-dealt':
+      return 'Nothing is dealt yet. Lay the trial out first.';
+    case 'not-locked':
+      return 'Lock the plan before the first reading: what is decided afterwards can’t be told from what was hoped for.';
+    case 'closed':
+      return 'The trial is closed, and its verdict frozen.';
+    case 'not-closed':
+      return 'The trial is still open: its verdict is not frozen yet.';
+    case 'key-shut':
+      return 'This trial is blind and its key is still shut. Open the key first.';
+    case 'too-late-to-guess':
+      return 'Something was weighed already: what is said now is no guess any more.';
+    case 'cant-move':
+      return 'In a square each stands where its row and column want it: moving would break them.';
+    case 'place-taken':
+      return `There it would stand on ${trouble.by}.`;
+    case 'already-read':
+      return `Another value stands there already, put down at ${trouble.standing.takenAt.slice(11, 16)} UTC${trouble.standing.device === '' ? '' : ` on ${trouble.standing.device}`}: ${trouble.standing.asWritten || 'none'}. Choose one.`;
+    case 'changed-meanwhile':
+      return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
   }
 }

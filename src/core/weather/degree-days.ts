@@ -8,10 +8,19 @@ export type DegreeDayMethod =
   | 'sine';
 
 /** Degree days of one day. @param upperC where warmth stops counting, above baseC; leave it out where it never does */
-export function degreeDays(method: DegreeDayMethod, tmaxC: number, tminC: number, baseC: number, upperC = Number.POSITIVE_INFINITY): number {
+export function degreeDays(
+  method: DegreeDayMethod,
+  tmaxC: number,
+  tminC: number,
+  baseC: number,
+  upperC = Number.POSITIVE_INFINITY,
+): number {
   if (method === 'simple') return Math.max(0, (tmaxC + tminC) / 2 - baseC);
-  if (method === 'capped') return (held(tmaxC, baseC, upperC) + held(tminC, baseC, upperC)) / 2 - baseC;
-  return sineAbove(tmaxC, tminC, baseC) - (Number.isFinite(upperC) ? sineAbove(tmaxC, tminC, upperC) : 0);
+  if (method === 'capped')
+    return (held(tmaxC, baseC, upperC) + held(tminC, baseC, upperC)) / 2 - baseC;
+  return (
+    sineAbove(tmaxC, tminC, baseC) - (Number.isFinite(upperC) ? sineAbove(tmaxC, tminC, upperC) : 0)
+  );
 }
 
 function held(celsius: number, low: number, high: number): number {

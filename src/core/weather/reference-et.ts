@@ -43,14 +43,28 @@ export function penmanMonteith(day: EtDay): number {
   const actual = vapourPressure(day);
   const wind = day.windMs === undefined ? 2 : windAt2m(day.windMs, day.windHeightM ?? 2);
   const net = netRadiation(day, actual) - (day.soilHeatMJ ?? 0);
-  const et = (LATENT * slope * net + gamma * (900 / (mean + 273)) * wind * (saturated - actual)) / (slope + gamma * (1 + 0.34 * wind));
+  const et =
+    (LATENT * slope * net + gamma * (900 / (mean + 273)) * wind * (saturated - actual)) /
+    (slope + gamma * (1 + 0.34 * wind));
   return Math.max(0, et);
 }
 
 /** From temperature alone (eq. 52). */
-export function hargreaves({ latitude, dayOfYear, tmaxC, tminC }: Pick<EtDay, 'latitude' | 'dayOfYear' | 'tmaxC' | 'tminC'>): number {
+export function hargreaves({
+  latitude,
+  dayOfYear,
+  tmaxC,
+  tminC,
+}: Pick<EtDay, 'latitude' | 'dayOfYear' | 'tmaxC' | 'tminC'>): number {
   const mean = (tmaxC + tminC) / 2;
-  return Math.max(0, 0.0023 * (mean + 17.8) * Math.sqrt(Math.max(0, tmaxC - tminC)) * extraterrestrial(latitude, dayOfYear) * LATENT);
+  return Math.max(
+    0,
+    0.0023 *
+      (mean + 17.8) *
+      Math.sqrt(Math.max(0, tmaxC - tminC)) *
+      extraterrestrial(latitude, dayOfYear) *
+      LATENT,
+  );
 }
 
 /** Saturation vapour pressure (eq. 11). */
@@ -71,9 +85,12 @@ export function atmosphericKPa(altitudeM: number): number {
 /** Vapour pressure of the air: as measured, from humidity (eq. 17, 19), or from the night's lowest temperature (eq. 48). */
 export function vapourPressure({ tmaxC, tminC, rhMax, rhMin, vapourKPa }: EtDay): number {
   if (vapourKPa !== undefined) return vapourKPa;
-  if (rhMax !== undefined && rhMin !== undefined) return (saturationKPa(tminC) * (rhMax / 100) + saturationKPa(tmaxC) * (rhMin / 100)) / 2;
+  if (rhMax !== undefined && rhMin !== undefined)
+    return (saturationKPa(tminC) * (rhMax / 100) + saturationKPa(tmaxC) * (rhMin / 100)) / 2;
   const mean = rhMax ?? rhMin;
-  return mean === undefined ? saturationKPa(tminC) : (mean / 100) * ((saturationKPa(tmaxC) + saturationKPa(tminC)) / 2);
+  return mean === undefined
+    ? saturationKPa(tminC)
+    : (mean / 100) * ((saturationKPa(tmaxC) + saturationKPa(tminC)) / 2);
 }
 
 /** Wind at 2 m from another height (eq. 47). */
@@ -94,13 +111,24 @@ function sunAt(latitude: number, dayOfYear: number): Sun {
   const turn = (2 * Math.PI * dayOfYear) / 365;
   const declination = 0.409 * Math.sin(turn - 1.39);
   const cosine = -Math.tan(phi) * Math.tan(declination);
-  return { phi, declination, distance: 1 + 0.033 * Math.cos(turn), sunsetAngle: Math.acos(Math.min(1, Math.max(-1, cosine))) }; // beyond the polar circles: all day, or none
+  return {
+    phi,
+    declination,
+    distance: 1 + 0.033 * Math.cos(turn),
+    sunsetAngle: Math.acos(Math.min(1, Math.max(-1, cosine))),
+  }; // beyond the polar circles: all day, or none
 }
 
 /** Radiation at the top of the air (eq. 21). */
 export function extraterrestrial(latitude: number, dayOfYear: number): number {
   const { phi, declination, distance, sunsetAngle } = sunAt(latitude, dayOfYear);
-  return ((24 * 60) / Math.PI) * SOLAR_CONSTANT * distance * (sunsetAngle * Math.sin(phi) * Math.sin(declination) + Math.cos(phi) * Math.cos(declination) * Math.sin(sunsetAngle));
+  return (
+    ((24 * 60) / Math.PI) *
+    SOLAR_CONSTANT *
+    distance *
+    (sunsetAngle * Math.sin(phi) * Math.sin(declination) +
+      Math.cos(phi) * Math.cos(declination) * Math.sin(sunsetAngle))
+  );
 }
 
 /** Longest possible sunshine in hours (eq. 34). */
@@ -109,7 +137,14 @@ export function daylightHours(latitude: number, dayOfYear: number): number {
 }
 
 /** Radiation at the ground: measured, from sunshine (eq. 35), or from the day's range of temperature (eq. 50). */
-export function solarRadiation({ latitude, dayOfYear, radiationMJ, sunHours, tmaxC, tminC }: EtDay): number {
+export function solarRadiation({
+  latitude,
+  dayOfYear,
+  radiationMJ,
+  sunHours,
+  tmaxC,
+  tminC,
+}: EtDay): number {
   if (radiationMJ !== undefined) return radiationMJ;
   const top = extraterrestrial(latitude, dayOfYear);
   const longest = daylightHours(latitude, dayOfYear);
@@ -122,13 +157,21 @@ function netRadiation(day: EtDay, actualKPa: number): number {
   const incoming = solarRadiation(day);
   const clear = (0.75 + 2e-5 * day.altitudeM) * extraterrestrial(day.latitude, day.dayOfYear);
   const [hot, cold] = [(day.tmaxC + 273.16) ** 4, (day.tminC + 273.16) ** 4];
-  const outgoing = STEFAN_BOLTZMANN * ((hot + cold) / 2) * (0.34 - 0.14 * Math.sqrt(actualKPa)) * (1.35 * (clear === 0 ? 1 : Math.min(1, incoming / clear)) - 0.35);
+  const outgoing =
+    STEFAN_BOLTZMANN *
+    ((hot + cold) / 2) *
+    (0.34 - 0.14 * Math.sqrt(actualKPa)) *
+    (1.35 * (clear === 0 ? 1 : Math.min(1, incoming / clear)) - 0.35);
   return (1 - ALBEDO) * incoming - outgoing;
 }
 
 /** The day of the year, 1 for New Year's Day. */
 export function dayOfYear(day: string): number {
-  return Math.round((Date.parse(`${day}T00:00:00Z`) - Date.UTC(Number(day.slice(0, 4)), 0, 1)) / 86_400_000) + 1;
+  return (
+    Math.round(
+      (Date.parse(`${day}T00:00:00Z`) - Date.UTC(Number(day.slice(0, 4)), 0, 1)) / 86_400_000,
+    ) + 1
+  );
 }
 
 /** Where a station stands. */
@@ -139,5 +182,15 @@ export interface StationPlace {
 
 /** Reference evapotranspiration of one day of the garden's record, in mm. */
 export function etoOfDay(day: WeatherDay, { latitude, altitudeM }: StationPlace): number {
-  return penmanMonteith({ latitude, altitudeM, dayOfYear: dayOfYear(day.day), tmaxC: day.tmaxC, tminC: day.tminC, rhMax: day.rhMax ?? undefined, rhMin: day.rhMin ?? undefined, windMs: day.windMs ?? undefined, sunHours: day.sunHours ?? undefined });
+  return penmanMonteith({
+    latitude,
+    altitudeM,
+    dayOfYear: dayOfYear(day.day),
+    tmaxC: day.tmaxC,
+    tminC: day.tminC,
+    rhMax: day.rhMax ?? undefined,
+    rhMin: day.rhMin ?? undefined,
+    windMs: day.windMs ?? undefined,
+    sunHours: day.sunHours ?? undefined,
+  });
 }

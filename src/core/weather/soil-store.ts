@@ -16,9 +16,23 @@ export function soilStore(available: number, rootM: number, depletion: number): 
 export const AVAILABLE_WATER = { sand: 0.08, loam: 0.15, clay: 0.17, 'potting mix': 0.25 } as const;
 
 /** Crop factors at start, middle and end, and depletion. FAO-56 tables 12 and 22, from memory. */
-export const CROP_FACTORS: Readonly<Record<string, { readonly start: number; readonly middle: number; readonly end: number; readonly depletion: number }>> = {
-  tomato: { start: 0.6, middle: 1.15, end: 0.8, depletion: 0.4 }, potato: { start: 0.5, middle: 1.15, end: 0.75, depletion: 0.35 }, bean: { start: 0.5, middle: 1.05, end: 0.9, depletion: 0.45 },
-  lettuce: { start: 0.7, middle: 1, end: 0.95, depletion: 0.3 }, strawberry: { start: 0.4, middle: 0.85, end: 0.75, depletion: 0.2 }, beet: { start: 0.5, middle: 1.05, end: 0.95, depletion: 0.5 },
+export const CROP_FACTORS: Readonly<
+  Record<
+    string,
+    {
+      readonly start: number;
+      readonly middle: number;
+      readonly end: number;
+      readonly depletion: number;
+    }
+  >
+> = {
+  tomato: { start: 0.6, middle: 1.15, end: 0.8, depletion: 0.4 },
+  potato: { start: 0.5, middle: 1.15, end: 0.75, depletion: 0.35 },
+  bean: { start: 0.5, middle: 1.05, end: 0.9, depletion: 0.45 },
+  lettuce: { start: 0.7, middle: 1, end: 0.95, depletion: 0.3 },
+  strawberry: { start: 0.4, middle: 0.85, end: 0.75, depletion: 0.2 },
+  beet: { start: 0.5, middle: 1.05, end: 0.95, depletion: 0.5 },
 };
 
 /** How much less a mulch lets bare soil evaporate: 5% for each 10% of ground covered. FAO-56, p. 196, from memory. */

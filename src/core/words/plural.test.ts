@@ -1,6 +1,16 @@
 import { counted, pluralOf } from './plural';
 
-test.each([['pot', 'pots'], ['shelf', 'shelves'], ['raised bed', 'raised beds'], ['top shelf', 'top shelves'], ['bench', 'benches'], ['box', 'boxes'], ['tray', 'trays'], ['half', 'halves'], ['nursery', 'nurseries']])('%s: %s', (word, expected) => {
+test.each([
+  ['pot', 'pots'],
+  ['shelf', 'shelves'],
+  ['raised bed', 'raised beds'],
+  ['top shelf', 'top shelves'],
+  ['bench', 'benches'],
+  ['box', 'boxes'],
+  ['tray', 'trays'],
+  ['half', 'halves'],
+  ['nursery', 'nurseries'],
+])('%s: %s', (word, expected) => {
   expect(pluralOf(word)).toBe(expected);
 });
 

@@ -8,7 +8,10 @@ export function ControlAdvice({ form }: { readonly form: QuestionForm }) {
   if (!need) return null;
   return (
     <Soft>
-      <b>The control here:</b> {need.words} Without it {need.without}.{others.map(other => ` Also useful: ${other.words.charAt(0).toLowerCase()}${other.words.slice(1)}`)}
+      <b>The control here:</b> {need.words} Without it {need.without}.
+      {others.map(
+        other => ` Also useful: ${other.words.charAt(0).toLowerCase()}${other.words.slice(1)}`,
+      )}
     </Soft>
   );
 }

@@ -21,32 +21,78 @@ interface CrossedFactorsProps {
 const BLANK = { name: '', levels: ['', ''] };
 
 /** Two or three things crossed: their levels, which combinations are grown, and what those can tell apart. */
-export function CrossedFactors({ factors: written, emptyCells, troubles, isLocked, onChange }: CrossedFactorsProps) {
-  const factors = written.length < 2 ? [...written, ...[BLANK, BLANK].slice(written.length)] : written;
-  const change = (at: number, factor: QuestionForm['factors'][number]): void => onChange(factors.map((each, i) => (i === at ? factor : each)), [...emptyCells]);
-  const named = factors.map(factor => ({ name: factor.name, levels: factor.levels.filter(level => level.trim() !== '') })).filter(factor => factor.name !== '' && factor.levels.length > 1);
+export function CrossedFactors({
+  factors: written,
+  emptyCells,
+  troubles,
+  isLocked,
+  onChange,
+}: CrossedFactorsProps) {
+  const factors =
+    written.length < 2 ? [...written, ...[BLANK, BLANK].slice(written.length)] : written;
+  const change = (at: number, factor: QuestionForm['factors'][number]): void =>
+    onChange(
+      factors.map((each, i) => (i === at ? factor : each)),
+      [...emptyCells],
+    );
+  const named = factors
+    .map(factor => ({
+      name: factor.name,
+      levels: factor.levels.filter(level => level.trim() !== ''),
+    }))
+    .filter(factor => factor.name !== '' && factor.levels.length > 1);
   const cells = named.length > 1 ? crossedCells(named) : [];
   const grown = cells.filter(cell => !emptyCells.includes(cell.name));
   return (
     <Crossed>
       {factors.map((factor, f) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a factor is its place in the list until it is saved
-        <FactorFields key={f} nth={f} factor={factor} troubles={troubles} isLocked={isLocked} onChange={changed => change(f, changed)} />
+        <FactorFields
+          // biome-ignore lint/suspicious/noArrayIndexKey: a factor is its place in the list until it is saved
+          key={f}
+          nth={f}
+          factor={factor}
+          troubles={troubles}
+          isLocked={isLocked}
+          onChange={changed => change(f, changed)}
+        />
       ))}
       {troubles.factors && <b>{troubles.factors}</b>}
-      {!isLocked && factors.length < 3 && <Button data-tone="quiet" onPress={() => onChange([...factors, BLANK], [...emptyCells])}>Add a third</Button>}
+      {!isLocked && factors.length < 3 && (
+        <Button data-tone="quiet" onPress={() => onChange([...factors, BLANK], [...emptyCells])}>
+          Add a third
+        </Button>
+      )}
       {cells.length > 0 && cells.length <= 48 && (
         <fieldset data-cells>
-          <legend>Combinations that are grown: {grown.length} of {cells.length}</legend>
+          <legend>
+            Combinations that are grown: {grown.length} of {cells.length}
+          </legend>
           {cells.map((cell, i) => (
             <label key={cell.name}>
-              <input type="checkbox" checked={!emptyCells.includes(cell.name)} disabled={isLocked || i === 0} onChange={event => onChange([...factors], event.target.checked ? emptyCells.filter(name => name !== cell.name) : [...emptyCells, cell.name])} />
-              <span>{cell.name}{i === 0 && <small> (the control)</small>}</span>
+              <input
+                type="checkbox"
+                checked={!emptyCells.includes(cell.name)}
+                disabled={isLocked || i === 0}
+                onChange={event =>
+                  onChange(
+                    [...factors],
+                    event.target.checked
+                      ? emptyCells.filter(name => name !== cell.name)
+                      : [...emptyCells, cell.name],
+                  )
+                }
+              />
+              <span>
+                {cell.name}
+                {i === 0 && <small> (the control)</small>}
+              </span>
             </label>
           ))}
         </fieldset>
       )}
-      {named.length > 1 && grown.length > 1 && <ToldApartWords factors={named} cells={grown.map(cell => cell.levels)} />}
+      {named.length > 1 && grown.length > 1 && (
+        <ToldApartWords factors={named} cells={grown.map(cell => cell.levels)} />
+      )}
     </Crossed>
   );
 }
@@ -64,11 +110,32 @@ const NTH = ['First', 'Second', 'Third'] as const;
 /** One thing that differs. Its levels stay as they are typed, commas and all, and are told apart beside that. */
 function FactorFields({ nth, factor, troubles, isLocked, onChange }: FactorFieldsProps) {
   const [written, setWritten] = useState(factor.levels.join(', '));
-  const shown = levelsIn(written).join() === factor.levels.join() ? written : factor.levels.join(', ');
+  const shown =
+    levelsIn(written).join() === factor.levels.join() ? written : factor.levels.join(', ');
   return (
     <fieldset>
-      <TextField label={`${NTH[nth] ?? 'Another'} thing that differs`} name={`factor-${nth}`} value={factor.name} onChange={name => onChange({ ...factor, name })} trouble={troubles[`factors.${nth}.name`]} isReadOnly={isLocked} placeholder={nth === 0 ? 'soil' : 'feed'} />
-      <TextField label="Its levels, the usual one first" name={`levels-${nth}`} value={shown} onChange={text => { setWritten(text); onChange({ ...factor, levels: [...levelsIn(text)] }); }} trouble={troubles[`factors.${nth}.levels`]} isReadOnly={isLocked} hint={isLocked || nth > 0 ? undefined : 'With commas between them.'} placeholder={nth === 0 ? 'garden soil, bought mix' : 'plain water, liquid feed'} />
+      <TextField
+        label={`${NTH[nth] ?? 'Another'} thing that differs`}
+        name={`factor-${nth}`}
+        value={factor.name}
+        onChange={name => onChange({ ...factor, name })}
+        trouble={troubles[`factors.${nth}.name`]}
+        isReadOnly={isLocked}
+        placeholder={nth === 0 ? 'soil' : 'feed'}
+      />
+      <TextField
+        label="Its levels, the usual one first"
+        name={`levels-${nth}`}
+        value={shown}
+        onChange={text => {
+          setWritten(text);
+          onChange({ ...factor, levels: [...levelsIn(text)] });
+        }}
+        trouble={troubles[`factors.${nth}.levels`]}
+        isReadOnly={isLocked}
+        hint={isLocked || nth > 0 ? undefined : 'With commas between them.'}
+        placeholder={nth === 0 ? 'garden soil, bought mix' : 'plain water, liquid feed'}
+      />
     </fieldset>
   );
 }
@@ -77,15 +144,32 @@ function levelsIn(written: string): readonly string[] {
   return written.split(',').map(level => level.trim());
 }
 
-function ToldApartWords({ factors, cells }: { readonly factors: readonly { readonly name: string; readonly levels: readonly string[] }[]; readonly cells: readonly Readonly<Record<string, string>>[] }) {
+function ToldApartWords({
+  factors,
+  cells,
+}: {
+  readonly factors: readonly { readonly name: string; readonly levels: readonly string[] }[];
+  readonly cells: readonly Readonly<Record<string, string>>[];
+}) {
   const told = toldApart(factors, cells);
   const clear = told.mainEffects.filter(effect => effect.isClear).map(effect => effect.factor);
   const blurred = told.mainEffects.filter(effect => !effect.isClear).map(effect => effect.factor);
   return (
     <Soft>
-      {clear.length > 0 && `What ${clear.join(' and ')} ${clear.length === 1 ? 'does' : 'each do'} can be told. `}
-      {blurred.length > 0 && <b>What {blurred.join(' and ')} {blurred.length === 1 ? 'does' : 'do'} can’t be told apart from the rest. </b>}
-      {told.interactions.map(({ factors: [a, b], share }) => `Whether ${a} depends on ${b} ${share === 'whole' ? 'will show' : share === 'part' ? 'will show in part' : 'won’t show'}.`).join(' ')}
+      {clear.length > 0 &&
+        `What ${clear.join(' and ')} ${clear.length === 1 ? 'does' : 'each do'} can be told. `}
+      {blurred.length > 0 && (
+        <b>
+          What {blurred.join(' and ')} {blurred.length === 1 ? 'does' : 'do'} can’t be told apart
+          from the rest.{' '}
+        </b>
+      )}
+      {told.interactions
+        .map(
+          ({ factors: [a, b], share }) =>
+            `Whether ${a} depends on ${b} ${share === 'whole' ? 'will show' : share === 'part' ? 'will show in part' : 'won’t show'}.`,
+        )
+        .join(' ')}
     </Soft>
   );
 }

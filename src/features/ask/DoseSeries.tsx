@@ -21,12 +21,53 @@ export function DoseSeries({ series, troubles, isLocked, onChange }: DoseSeriesP
   return (
     <Series>
       <div>
-        <TextField label="What rises" name="seriesName" value={series.name} onChange={name => onChange({ ...series, name })} trouble={troubles['series.name']} isReadOnly={isLocked} placeholder="depth of compost" />
-        <TextField label="In" name="seriesUnit" value={series.unit} onChange={unit => onChange({ ...series, unit })} trouble={troubles['series.unit']} isReadOnly={isLocked} placeholder="cm" />
+        <TextField
+          label="What rises"
+          name="seriesName"
+          value={series.name}
+          onChange={name => onChange({ ...series, name })}
+          trouble={troubles['series.name']}
+          isReadOnly={isLocked}
+          placeholder="depth of compost"
+        />
+        <TextField
+          label="In"
+          name="seriesUnit"
+          value={series.unit}
+          onChange={unit => onChange({ ...series, unit })}
+          trouble={troubles['series.unit']}
+          isReadOnly={isLocked}
+          placeholder="cm"
+        />
       </div>
-      <TextField label="Doses" name="doses" value={series.doses} onChange={written => onChange({ ...series, doses: written })} trouble={troubles['series.doses']} isReadOnly={isLocked} placeholder="0 2.5 5 10" hint={isLocked ? undefined : 'With spaces between them. Zero belongs to it; four or five show where it levels off.'} />
-      {doses.ok && <ul aria-label="Treatments">{doses.value.map((dose, i) => <li key={dose}><PlantLabel look={{ letter: String.fromCharCode(65 + i), index: i - 1 }} />{dose} {series.unit}</li>)}</ul>}
-      <Soft>All doses run side by side. One dose raised week by week is another matter: dose, date and weather would be one thing.</Soft>
+      <TextField
+        label="Doses"
+        name="doses"
+        value={series.doses}
+        onChange={written => onChange({ ...series, doses: written })}
+        trouble={troubles['series.doses']}
+        isReadOnly={isLocked}
+        placeholder="0 2.5 5 10"
+        hint={
+          isLocked
+            ? undefined
+            : 'With spaces between them. Zero belongs to it; four or five show where it levels off.'
+        }
+      />
+      {doses.ok && (
+        <ul aria-label="Treatments">
+          {doses.value.map((dose, i) => (
+            <li key={dose}>
+              <PlantLabel look={{ letter: String.fromCharCode(65 + i), index: i - 1 }} />
+              {dose} {series.unit}
+            </li>
+          ))}
+        </ul>
+      )}
+      <Soft>
+        All doses run side by side. One dose raised week by week is another matter: dose, date and
+        weather would be one thing.
+      </Soft>
     </Series>
   );
 }

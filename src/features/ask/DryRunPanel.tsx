@@ -8,11 +8,18 @@ import { kindOf } from '@/core/judge/trial-kind';
 import { readBench } from '@/core/trial/bench-form';
 import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
 import { questionPattern } from '@/core/trial/question-patterns';
-import { type Planner, startPlanner } from '@/workers/planner-job';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
+import { type Planner, startPlanner } from '@/workers/planner-job';
 
-const USUAL_BENCH = { kind: 'complete-blocks', unitsEach: '1', blockCount: '6', blockWord: 'shelf', unitWidth: '25 cm', isBlind: true } as const;
+const USUAL_BENCH = {
+  kind: 'complete-blocks',
+  unitsEach: '1',
+  blockCount: '6',
+  blockWord: 'shelf',
+  unitWidth: '25 cm',
+  isBlind: true,
+} as const;
 const USUAL_CV = 0.2;
 
 /** What the trial would say in three made-up seasons: does that answer the question? */
@@ -24,26 +31,75 @@ export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
   useEffect(() => () => planner.current?.end(), []);
   const start = (): void => {
     const question = readQuestion(form, 'uk', () => v7());
-    if (!question.ok) { setRuns(undefined); setSays('Fill in the question first: its lines are not all written.'); return; }
+    if (!question.ok) {
+      setRuns(undefined);
+      setSays('Fill in the question first: its lines are not all written.');
+      return;
+    }
     const { facts, treatments, measures } = question.value;
     const main = measures.find(measure => measure.isMain);
-    if (main && kindOf(main.scale) !== null) { setRuns(undefined); setSays('Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.'); return; }
-    const wish = readBench({ ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench }, 'uk', treatments);
+    if (main && kindOf(main.scale) !== null) {
+      setRuns(undefined);
+      setSays(
+        'Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.',
+      );
+      return;
+    }
+    const wish = readBench(
+      { ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench },
+      'uk',
+      treatments,
+    );
     const usual = readBench(USUAL_BENCH, 'uk', treatments);
     const bench = wish.ok ? wish.value : usual.ok ? usual.value : undefined;
-    if (!bench || !main) { setSays('This can’t be laid out yet.'); return; }
+    if (!bench || !main) {
+      setSays('This can’t be laid out yet.');
+      return;
+    }
     setSays('');
     const failed = (): void => setSays('The made-up seasons could not be judged.');
     planner.current ??= startPlanner(failed);
-    planner.current.dryRuns({ wish: bench, treatments, unitWord: facts.unitWord, response: main.response, better: main.better, margin: main.margin }, USUAL_CV, seed.current++).then(setRuns, failed);
+    planner.current
+      .dryRuns(
+        {
+          wish: bench,
+          treatments,
+          unitWord: facts.unitWord,
+          response: main.response,
+          better: main.better,
+          margin: main.margin,
+        },
+        USUAL_CV,
+        seed.current++,
+      )
+      .then(setRuns, failed);
   };
   return (
     <Dry aria-label="Dry run">
       <h3>Would the answer fit the question?</h3>
-      {runs && <dl>{runs.map(run => <div key={run.story}><dt>{run.story}</dt><dd><b>{run.headline}</b><small>{run.detail}</small></dd></div>)}</dl>}
-      {runs && <Soft>Made-up readings, with a spread of 20%. If these sentences are not what you want to know, ask otherwise now.</Soft>}
+      {runs && (
+        <dl>
+          {runs.map(run => (
+            <div key={run.story}>
+              <dt>{run.story}</dt>
+              <dd>
+                <b>{run.headline}</b>
+                <small>{run.detail}</small>
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {runs && (
+        <Soft>
+          Made-up readings, with a spread of 20%. If these sentences are not what you want to know,
+          ask otherwise now.
+        </Soft>
+      )}
       {says && <p role="status">{says}</p>}
-      <Button onPress={start}>{runs ? 'Another made-up season' : 'Try it with made-up readings'}</Button>
+      <Button onPress={start}>
+        {runs ? 'Another made-up season' : 'Try it with made-up readings'}
+      </Button>
     </Dry>
   );
 }

@@ -16,12 +16,31 @@ export function MainReading({ form, trouble, isLocked, onChange }: MainReadingPr
   const kinds = [...mainReadings()].sort((a, b) => a.name.localeCompare(b.name));
   const choose = (key: string): void => {
     const kind = kinds.find(each => each.key === key);
-    onChange({ mainKey: key, ...(kind && kind.better !== 'neither' ? { better: kind.better } : {}) });
+    onChange({
+      mainKey: key,
+      ...(kind && kind.better !== 'neither' ? { better: kind.better } : {}),
+    });
   };
   return (
     <div>
-      <Select label="What is read" name="mainKey" value={form.mainKey} onChange={choose} trouble={trouble} isReadOnly={isLocked} options={[{ value: '', label: 'choose …' }, ...kinds.map(kind => ({ value: kind.key, label: kind.name }))]} />
-      {!isLocked && <Soft>It is read on the walk round. The harvest can be weighed beside it: what that shows is found along the way.</Soft>}
+      <Select
+        label="What is read"
+        name="mainKey"
+        value={form.mainKey}
+        onChange={choose}
+        trouble={trouble}
+        isReadOnly={isLocked}
+        options={[
+          { value: '', label: 'choose …' },
+          ...kinds.map(kind => ({ value: kind.key, label: kind.name })),
+        ]}
+      />
+      {!isLocked && (
+        <Soft>
+          It is read on the walk round. The harvest can be weighed beside it: what that shows is
+          found along the way.
+        </Soft>
+      )}
     </div>
   );
 }

@@ -1,9 +1,14 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { readingKind } from '@/core/measure/reading-library';
-import { isOfShares, payingPercent, plainNumber, type QuestionForm } from '@/core/trial/question-form';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import {
+  isOfShares,
+  payingPercent,
+  plainNumber,
+  type QuestionForm,
+} from '@/core/trial/question-form';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
@@ -21,17 +26,69 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
   const isPercent = form.marginKind === 'percent';
   return (
     <Margin>
-      <Choice label="Worth having" name="marginKind" value={form.marginKind} onChange={marginKind => onChange({ marginKind })} isReadOnly={isLocked} direction="row" options={[{ value: 'percent', label: '% of the control' }, { value: 'amount', label: 'an amount' }, { value: 'any', label: 'any difference' }]} />
-      {form.marginKind !== 'any' && <TextField label={isPercent ? 'At least, %' : 'At least'} name="margin" value={form.margin} onChange={margin => onChange({ margin })} trouble={troubles.margin} isReadOnly={isLocked} inputMode={isPercent ? 'decimal' : 'text'} hint={isPercent ? undefined : amountHint(form)} />}
-      {form.summary !== 'read' && <details open={Object.values(form.money).some(text => text !== '')}>
-        <summary>Work it out from money</summary>
-        <div>
-          <TextField label={`It costs, a ${form.unitWord || 'unit'}`} name="costEach" value={form.money.costEach} onChange={costEach => onChange({ money: { ...form.money, costEach } })} trouble={troubles['money.costEach']} isReadOnly={isLocked} inputMode="decimal" placeholder="0.60" />
-          <TextField label="The crop is worth, a kg" name="worthPerKg" value={form.money.worthPerKg} onChange={worthPerKg => onChange({ money: { ...form.money, worthPerKg } })} trouble={troubles['money.worthPerKg']} isReadOnly={isLocked} inputMode="decimal" placeholder="5" />
-          <TextField label={`A ${form.unitWord || 'unit'} gives now, kg`} name="presentKg" value={form.money.presentKg} onChange={presentKg => onChange({ money: { ...form.money, presentKg } })} trouble={troubles['money.presentKg']} isReadOnly={isLocked} inputMode="decimal" placeholder="0.8" />
-        </div>
-        <Worth form={form} isLocked={isLocked} onChange={onChange} />
-      </details>}
+      <Choice
+        label="Worth having"
+        name="marginKind"
+        value={form.marginKind}
+        onChange={marginKind => onChange({ marginKind })}
+        isReadOnly={isLocked}
+        direction="row"
+        options={[
+          { value: 'percent', label: '% of the control' },
+          { value: 'amount', label: 'an amount' },
+          { value: 'any', label: 'any difference' },
+        ]}
+      />
+      {form.marginKind !== 'any' && (
+        <TextField
+          label={isPercent ? 'At least, %' : 'At least'}
+          name="margin"
+          value={form.margin}
+          onChange={margin => onChange({ margin })}
+          trouble={troubles.margin}
+          isReadOnly={isLocked}
+          inputMode={isPercent ? 'decimal' : 'text'}
+          hint={isPercent ? undefined : amountHint(form)}
+        />
+      )}
+      {form.summary !== 'read' && (
+        <details open={Object.values(form.money).some(text => text !== '')}>
+          <summary>Work it out from money</summary>
+          <div>
+            <TextField
+              label={`It costs, a ${form.unitWord || 'unit'}`}
+              name="costEach"
+              value={form.money.costEach}
+              onChange={costEach => onChange({ money: { ...form.money, costEach } })}
+              trouble={troubles['money.costEach']}
+              isReadOnly={isLocked}
+              inputMode="decimal"
+              placeholder="0.60"
+            />
+            <TextField
+              label="The crop is worth, a kg"
+              name="worthPerKg"
+              value={form.money.worthPerKg}
+              onChange={worthPerKg => onChange({ money: { ...form.money, worthPerKg } })}
+              trouble={troubles['money.worthPerKg']}
+              isReadOnly={isLocked}
+              inputMode="decimal"
+              placeholder="5"
+            />
+            <TextField
+              label={`A ${form.unitWord || 'unit'} gives now, kg`}
+              name="presentKg"
+              value={form.money.presentKg}
+              onChange={presentKg => onChange({ money: { ...form.money, presentKg } })}
+              trouble={troubles['money.presentKg']}
+              isReadOnly={isLocked}
+              inputMode="decimal"
+              placeholder="0.8"
+            />
+          </div>
+          <Worth form={form} isLocked={isLocked} onChange={onChange} />
+        </details>
+      )}
     </Margin>
   );
 }
@@ -42,18 +99,51 @@ function amountHint({ summary, mainKey }: QuestionForm): string | undefined {
   const kind = summary === 'read' ? readingKind(mainKey) : undefined;
   if (summary !== 'read' || kind?.unit === 'g') return 'With its unit: 50 g, 2 oz.';
   if (!kind) return undefined;
-  return isOfShares(kind.scale) ? 'In points of a hundred: 10 means from 40% to 50%.' : kind.scale.kind === 'date' ? 'In days.' : kind.scale.kind === 'ordinal' ? 'In steps.' : kind.unit === '' ? undefined : `In ${kind.unit}.`;
+  return isOfShares(kind.scale)
+    ? 'In points of a hundred: 10 means from 40% to 50%.'
+    : kind.scale.kind === 'date'
+      ? 'In days.'
+      : kind.scale.kind === 'ordinal'
+        ? 'In steps.'
+        : kind.unit === ''
+          ? undefined
+          : `In ${kind.unit}.`;
 }
 
-function Worth({ form, isLocked, onChange }: Pick<MarginFieldsProps, 'form' | 'isLocked' | 'onChange'>) {
-  const [costEach = 0, worthPerKg = 0, presentKg = 0] = [form.money.costEach, form.money.worthPerKg, form.money.presentKg].map(plainNumber);
-  if (!(costEach > 0 && worthPerKg > 0 && presentKg > 0)) return <Soft>All in your own money. It pays where the extra harvest is worth more than the treatment costs.</Soft>;
+function Worth({
+  form,
+  isLocked,
+  onChange,
+}: Pick<MarginFieldsProps, 'form' | 'isLocked' | 'onChange'>) {
+  const [costEach = 0, worthPerKg = 0, presentKg = 0] = [
+    form.money.costEach,
+    form.money.worthPerKg,
+    form.money.presentKg,
+  ].map(plainNumber);
+  if (!(costEach > 0 && worthPerKg > 0 && presentKg > 0))
+    return (
+      <Soft>
+        All in your own money. It pays where the extra harvest is worth more than the treatment
+        costs.
+      </Soft>
+    );
   const percent = payingPercent({ costEach, worthPerKg, presentKg });
   const shown = Number(percent.toPrecision(3));
   return (
     <>
-      <p>It pays from <b>{shown}%</b> more: {costEach} ÷ ({worthPerKg} × {presentKg}) = {shown}%, {Math.round((1000 * costEach) / worthPerKg)} g more a {form.unitWord}.</p>
-      {!isLocked && shown <= 1000 && <Button onPress={() => onChange({ marginKind: 'percent', margin: String(Math.max(1, Math.ceil(percent))) })}>Take {Math.max(1, Math.ceil(percent))}% as worth having</Button>}
+      <p>
+        It pays from <b>{shown}%</b> more: {costEach} ÷ ({worthPerKg} × {presentKg}) = {shown}%,{' '}
+        {Math.round((1000 * costEach) / worthPerKg)} g more a {form.unitWord}.
+      </p>
+      {!isLocked && shown <= 1000 && (
+        <Button
+          onPress={() =>
+            onChange({ marginKind: 'percent', margin: String(Math.max(1, Math.ceil(percent))) })
+          }
+        >
+          Take {Math.max(1, Math.ceil(percent))}% as worth having
+        </Button>
+      )}
     </>
   );
 }

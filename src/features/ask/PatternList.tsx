@@ -9,9 +9,19 @@ export function PatternList() {
   return (
     <Kinds>
       {QUESTION_PATTERNS.map(pattern => (
-        <li key={pattern.id}><Link href={`/trials/new?from=${pattern.id}`}><b>{pattern.asks}</b><span>{pattern.makes}</span></Link></li>
+        <li key={pattern.id}>
+          <Link href={`/trials/new?from=${pattern.id}`}>
+            <b>{pattern.asks}</b>
+            <span>{pattern.makes}</span>
+          </Link>
+        </li>
       ))}
-      <li><Link href="/trials/new?from=scratch"><b>Something else</b><span>An empty sheet.</span></Link></li>
+      <li>
+        <Link href="/trials/new?from=scratch">
+          <b>Something else</b>
+          <span>An empty sheet.</span>
+        </Link>
+      </li>
     </Kinds>
   );
 }

@@ -25,23 +25,58 @@ export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const submit = (): void => startTransition(async () => {
-    const done = await predict?.(form);
-    setTrouble(done && !done.ok ? done.trouble : undefined);
-    if (done?.ok) setForm({ by: '', expects: '', why: '' });
-  });
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await predict?.(form);
+      setTrouble(done && !done.ok ? done.trouble : undefined);
+      if (done?.ok) setForm({ by: '', expects: '', why: '' });
+    });
   return (
     <Guesses aria-label="Predictions">
       <h2>What do you expect?</h2>
-      {sealed.length === 0 ? <Soft>Nobody has said yet. A surprise is one only if it was written down before; it opens with the verdict.</Soft>
-        : <Soft>Sealed until the verdict: {sealed.map(each => `${each.by} (${fullDay(each.sealedAt.slice(0, 10))})`).join(', ')}.</Soft>}
+      {sealed.length === 0 ? (
+        <Soft>
+          Nobody has said yet. A surprise is one only if it was written down before; it opens with
+          the verdict.
+        </Soft>
+      ) : (
+        <Soft>
+          Sealed until the verdict:{' '}
+          {sealed.map(each => `${each.by} (${fullDay(each.sealedAt.slice(0, 10))})`).join(', ')}.
+        </Soft>
+      )}
       {predict && (
         <div>
-          <TextField label="Who" name="by" value={form.by} onChange={by => setForm({ ...form, by })} trouble={fields.by} />
-          <Select label="What will do best" name="expects" value={form.expects} onChange={expects => setForm({ ...form, expects })} options={[{ value: '', label: 'no difference that matters' }, ...treatments.map(name => ({ value: name, label: name }))]} />
-          <TextField label="Why" name="why" value={form.why} onChange={why => setForm({ ...form, why })} trouble={fields.why} />
+          <TextField
+            label="Who"
+            name="by"
+            value={form.by}
+            onChange={by => setForm({ ...form, by })}
+            trouble={fields.by}
+          />
+          <Select
+            label="What will do best"
+            name="expects"
+            value={form.expects}
+            onChange={expects => setForm({ ...form, expects })}
+            options={[
+              { value: '', label: 'no difference that matters' },
+              ...treatments.map(name => ({ value: name, label: name })),
+            ]}
+          />
+          <TextField
+            label="Why"
+            name="why"
+            value={form.why}
+            onChange={why => setForm({ ...form, why })}
+            trouble={fields.why}
+          />
           {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-          <Acts><Button onPress={submit} isPending={isPending}>Seal it</Button></Acts>
+          <Acts>
+            <Button onPress={submit} isPending={isPending}>
+              Seal it
+            </Button>
+          </Acts>
         </div>
       )}
     </Guesses>

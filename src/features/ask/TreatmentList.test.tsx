@@ -4,16 +4,39 @@ import { useState } from 'react';
 import type { QuestionForm } from '@/core/trial/question-form';
 import { TreatmentList } from './TreatmentList';
 
-function Held({ names, troubles = {}, isLocked = false }: { readonly names: readonly string[]; readonly troubles?: Readonly<Record<string, string>>; readonly isLocked?: boolean }) {
-  const [state, setState] = useState({ treatments: names.map((name): QuestionForm['treatments'][number] => ({ name, detail: '', controlKind: '' })), control: 0 });
-  return <TreatmentList {...state} troubles={troubles} isLocked={isLocked} onChange={(treatments, control) => setState({ treatments: [...treatments], control })} />;
+function Held({
+  names,
+  troubles = {},
+  isLocked = false,
+}: {
+  readonly names: readonly string[];
+  readonly troubles?: Readonly<Record<string, string>>;
+  readonly isLocked?: boolean;
+}) {
+  const [state, setState] = useState({
+    treatments: names.map((name): QuestionForm['treatments'][number] => ({
+      name,
+      detail: '',
+      controlKind: '',
+    })),
+    control: 0,
+  });
+  return (
+    <TreatmentList
+      {...state}
+      troubles={troubles}
+      isLocked={isLocked}
+      onChange={(treatments, control) => setState({ treatments: [...treatments], control })}
+    />
+  );
 }
 
 test('treatments are added up to eight, and taken out down to two', async () => {
   const user = userEvent.setup();
   render(<Held names={['plain water', 'seaweed']} />);
   expect(screen.queryByRole('button', { name: /Take out/ })).toBeNull();
-  for (let more = 0; more < 6; more++) await user.click(screen.getByRole('button', { name: 'Add a treatment' }));
+  for (let more = 0; more < 6; more++)
+    await user.click(screen.getByRole('button', { name: 'Add a treatment' }));
   expect(screen.queryByRole('button', { name: 'Add a treatment' })).toBeNull();
   expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(8);
   await user.click(screen.getByRole('button', { name: 'Take out treatment C' }));
@@ -31,7 +54,13 @@ test('the control stays the same treatment when one above it goes', async () => 
 });
 
 test('trouble stands with its treatment, and a locked list can’t be changed', () => {
-  render(<Held names={['a', 'a', 'c']} troubles={{ 'treatments.1.name': 'There is an “a” already.' }} isLocked />);
+  render(
+    <Held
+      names={['a', 'a', 'c']}
+      troubles={{ 'treatments.1.name': 'There is an “a” already.' }}
+      isLocked
+    />,
+  );
   expect(screen.getByText('There is an “a” already.')).toBeVisible();
   expect(screen.queryByRole('button')).toBeNull();
   expect(screen.getByRole('textbox', { name: 'Treatment A' })).toHaveAttribute('readonly');

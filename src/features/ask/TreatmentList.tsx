@@ -1,8 +1,8 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { styled } from 'styled-components';
 import { Radio, RadioGroup } from 'react-aria-components';
+import { styled } from 'styled-components';
 import { CONTROL_WORDS } from '@/core/trial/control-advice';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import type { QuestionForm } from '@/core/trial/question-form';
@@ -25,34 +25,117 @@ interface TreatmentListProps {
 }
 
 const MOST = 8;
-const KINDS = [{ value: '', label: 'put to the test' }, ...ControlKind.options.map(kind => ({ value: kind, label: CONTROL_WORDS[kind] }))] as const;
+const KINDS = [
+  { value: '', label: 'put to the test' },
+  ...ControlKind.options.map(kind => ({ value: kind, label: CONTROL_WORDS[kind] })),
+] as const;
 
 /** What is compared, each with its label; one of them is what the others are held against. */
-export function TreatmentList({ treatments, control, troubles, isLocked, onChange }: TreatmentListProps) {
-  const change = (at: number, changes: Partial<Listed>): void => onChange(treatments.map((each, i) => (i === at ? { ...each, ...changes } : each)), control);
-  const remove = (at: number): void => onChange(treatments.filter((_, i) => i !== at), control > at ? control - 1 : Math.min(control, treatments.length - 2));
+export function TreatmentList({
+  treatments,
+  control,
+  troubles,
+  isLocked,
+  onChange,
+}: TreatmentListProps) {
+  const change = (at: number, changes: Partial<Listed>): void =>
+    onChange(
+      treatments.map((each, i) => (i === at ? { ...each, ...changes } : each)),
+      control,
+    );
+  const remove = (at: number): void =>
+    onChange(
+      treatments.filter((_, i) => i !== at),
+      control > at ? control - 1 : Math.min(control, treatments.length - 2),
+    );
   const general = troubles.treatments ?? troubles.control;
   return (
     <List role="group" aria-label="What is compared">
-      <RadioGroup aria-label="The control" value={String(control)} onChange={value => onChange(treatments, Number(value))} isReadOnly={isLocked}>
+      <RadioGroup
+        aria-label="The control"
+        value={String(control)}
+        onChange={value => onChange(treatments, Number(value))}
+        isReadOnly={isLocked}
+      >
         {treatments.map((treatment, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a treatment is its place in the list until it is saved
           <div key={i} data-row>
-            <PlantLabel look={{ letter: String.fromCharCode(65 + i), index: i === control ? -1 : i - Number(i > control) }} />
-            <TextField label={`Treatment ${String.fromCharCode(65 + i)}`} hidesLabel name={`treatment-${i}`} value={treatment.name} onChange={name => change(i, { name })} trouble={troubles[`treatments.${i}.name`]} isReadOnly={isLocked} placeholder={i === control ? 'plain water' : 'seaweed feed'} />
-            <Radio value={String(i)}><i aria-hidden /><span>control</span></Radio>
-            {treatments.length > 2 && !isLocked ? <Button data-tone="quiet" aria-label={`Take out treatment ${String.fromCharCode(65 + i)}`} onPress={() => remove(i)}><X size={18} aria-hidden /></Button> : <span />}
-            <details data-more open={treatment.detail !== '' || (treatment.controlKind !== '' && i !== control)}>
-              <summary>{i === control ? 'What kind of control?' : 'A reference, or done in stages?'}</summary>
-              <Select label={`What ${String.fromCharCode(65 + i)} is`} name={`controlKind-${i}`} value={treatment.controlKind} onChange={controlKind => change(i, { controlKind })} options={i === control ? [{ value: '', label: 'not said' }, ...KINDS.slice(1)] : KINDS} isReadOnly={isLocked} />
-              <TextField label="Done in stages: what, when, how much" name={`detail-${i}`} value={treatment.detail} onChange={detail => change(i, { detail })} trouble={troubles[`treatments.${i}.detail`]} isLong isReadOnly={isLocked} placeholder="Half strength until first flower, then full strength each week." />
+            <PlantLabel
+              look={{
+                letter: String.fromCharCode(65 + i),
+                index: i === control ? -1 : i - Number(i > control),
+              }}
+            />
+            <TextField
+              label={`Treatment ${String.fromCharCode(65 + i)}`}
+              hidesLabel
+              name={`treatment-${i}`}
+              value={treatment.name}
+              onChange={name => change(i, { name })}
+              trouble={troubles[`treatments.${i}.name`]}
+              isReadOnly={isLocked}
+              placeholder={i === control ? 'plain water' : 'seaweed feed'}
+            />
+            <Radio value={String(i)}>
+              <i aria-hidden />
+              <span>control</span>
+            </Radio>
+            {treatments.length > 2 && !isLocked ? (
+              <Button
+                data-tone="quiet"
+                aria-label={`Take out treatment ${String.fromCharCode(65 + i)}`}
+                onPress={() => remove(i)}
+              >
+                <X size={18} aria-hidden />
+              </Button>
+            ) : (
+              <span />
+            )}
+            <details
+              data-more
+              open={treatment.detail !== '' || (treatment.controlKind !== '' && i !== control)}
+            >
+              <summary>
+                {i === control ? 'What kind of control?' : 'A reference, or done in stages?'}
+              </summary>
+              <Select
+                label={`What ${String.fromCharCode(65 + i)} is`}
+                name={`controlKind-${i}`}
+                value={treatment.controlKind}
+                onChange={controlKind => change(i, { controlKind })}
+                options={
+                  i === control ? [{ value: '', label: 'not said' }, ...KINDS.slice(1)] : KINDS
+                }
+                isReadOnly={isLocked}
+              />
+              <TextField
+                label="Done in stages: what, when, how much"
+                name={`detail-${i}`}
+                value={treatment.detail}
+                onChange={detail => change(i, { detail })}
+                trouble={troubles[`treatments.${i}.detail`]}
+                isLong
+                isReadOnly={isLocked}
+                placeholder="Half strength until first flower, then full strength each week."
+              />
             </details>
           </div>
         ))}
       </RadioGroup>
       {general && <b>{general}</b>}
-      {!isLocked && treatments.length < MOST && <Button data-tone="quiet" onPress={() => onChange([...treatments, { name: '', detail: '', controlKind: '' }], control)}>Add a treatment</Button>}
-      <Soft>The control is what you would do otherwise: plain water, no feed, the usual compost.</Soft>
+      {!isLocked && treatments.length < MOST && (
+        <Button
+          data-tone="quiet"
+          onPress={() =>
+            onChange([...treatments, { name: '', detail: '', controlKind: '' }], control)
+          }
+        >
+          Add a treatment
+        </Button>
+      )}
+      <Soft>
+        The control is what you would do otherwise: plain water, no feed, the usual compost.
+      </Soft>
     </List>
   );
 }

@@ -12,26 +12,55 @@ import { Predictions } from './Predictions';
 import { emptyQuestion } from './question-draft';
 import { Rules } from './Rules';
 
-const form = (changes: Partial<QuestionForm> = {}, pattern?: string): QuestionForm => ({ ...emptyQuestion('2026-05-01', questionPattern(pattern)), ...changes });
+const form = (changes: Partial<QuestionForm> = {}, pattern?: string): QuestionForm => ({
+  ...emptyQuestion('2026-05-01', questionPattern(pattern)),
+  ...changes,
+});
 
 function Crossed({ start }: { readonly start: Pick<QuestionForm, 'factors' | 'emptyCells'> }) {
   const [state, setState] = useState(start);
-  return <CrossedFactors {...state} troubles={{}} isLocked={false} onChange={(factors, emptyCells) => setState({ factors, emptyCells })} />;
+  return (
+    <CrossedFactors
+      {...state}
+      troubles={{}}
+      isLocked={false}
+      onChange={(factors, emptyCells) => setState({ factors, emptyCells })}
+    />
+  );
 }
 
 function Series() {
-  const [series, setSeries] = useState<QuestionForm['series']>({ name: 'depth', unit: 'cm', doses: '0 5' });
+  const [series, setSeries] = useState<QuestionForm['series']>({
+    name: 'depth',
+    unit: 'cm',
+    doses: '0 5',
+  });
   return <DoseSeries series={series} troubles={{}} isLocked={false} onChange={setSeries} />;
 }
 
 function Margin({ money }: { readonly money: QuestionForm['money'] }) {
   const [state, setState] = useState(form({ money }));
-  return <MarginFields form={state} troubles={{}} isLocked={false} onChange={changes => setState({ ...state, ...changes })} />;
+  return (
+    <MarginFields
+      form={state}
+      troubles={{}}
+      isLocked={false}
+      onChange={changes => setState({ ...state, ...changes })}
+    />
+  );
 }
 
 function Agreed() {
   const [state, setState] = useState(form());
-  return <Rules form={state} treatments={['water', 'a', 'b']} troubles={{}} isLocked={false} onChange={changes => setState({ ...state, ...changes })} />;
+  return (
+    <Rules
+      form={state}
+      treatments={['water', 'a', 'b']}
+      troubles={{}}
+      isLocked={false}
+      onChange={changes => setState({ ...state, ...changes })}
+    />
+  );
 }
 
 function write(field: Element | undefined, text: string): void {
@@ -61,8 +90,20 @@ describe('things crossed', () => {
   });
 
   test('what only comes together is said to be so', () => {
-    render(<Crossed start={{ factors: [{ name: 'soil', levels: ['loam', 'bark'] }, { name: 'feed', levels: ['none', 'fed'] }], emptyCells: ['loam, fed', 'bark, none'] }} />);
-    expect(screen.getByText(/What soil and feed do can’t be told apart from the rest/)).toBeVisible();
+    render(
+      <Crossed
+        start={{
+          factors: [
+            { name: 'soil', levels: ['loam', 'bark'] },
+            { name: 'feed', levels: ['none', 'fed'] },
+          ],
+          emptyCells: ['loam, fed', 'bark, none'],
+        }}
+      />,
+    );
+    expect(
+      screen.getByText(/What soil and feed do can’t be told apart from the rest/),
+    ).toBeVisible();
   });
 });
 
@@ -70,19 +111,27 @@ test('doses show their labels as soon as they can be read', () => {
   render(<Series />);
   expect(screen.queryByRole('list', { name: 'Treatments' })).toBeNull();
   write(screen.getByLabelText('Doses'), '0 5 10');
-  expect(screen.getAllByRole('listitem').map(item => item.textContent)).toEqual(['A0 cm', 'B5 cm', 'C10 cm']);
+  expect(screen.getAllByRole('listitem').map(item => item.textContent)).toEqual([
+    'A0 cm',
+    'B5 cm',
+    'C10 cm',
+  ]);
 });
 
 describe('the margin from money', () => {
   test('cost over worth, rounded up so that it really pays', async () => {
     render(<Margin money={{ costEach: '0.50', worthPerKg: '6', presentKg: '0.7' }} />);
-    expect(screen.getByText(/It pays from/)).toHaveTextContent('It pays from 11.9% more: 0.5 ÷ (6 × 0.7) = 11.9%, 83 g more a pot.');
+    expect(screen.getByText(/It pays from/)).toHaveTextContent(
+      'It pays from 11.9% more: 0.5 ÷ (6 × 0.7) = 11.9%, 83 g more a pot.',
+    );
     await userEvent.setup().click(screen.getByRole('button', { name: 'Take 12% as worth having' }));
     expect(screen.getByLabelText('At least, %')).toHaveValue('12');
   });
 
   test('nothing is worked out from half of it, nor taken where no crop could pay', () => {
-    const { rerender } = render(<Margin money={{ costEach: '0.50', worthPerKg: '', presentKg: '1' }} />);
+    const { rerender } = render(
+      <Margin money={{ costEach: '0.50', worthPerKg: '', presentKg: '1' }} />,
+    );
     expect(screen.queryByText(/It pays from/)).toBeNull();
     rerender(<Margin key="dear" money={{ costEach: '900', worthPerKg: '1', presentKg: '1' }} />);
     expect(screen.getByText(/It pays from/)).toBeVisible();
@@ -109,8 +158,17 @@ test('a stage is asked for only where the trial ends by one', async () => {
 describe('predictions', () => {
   test('what is refused stays written; what is sealed is cleared and not shown', async () => {
     const user = userEvent.setup();
-    const predict = jest.fn().mockResolvedValueOnce(failure({ kind: 'invalid', fields: { why: 'Say why.' } })).mockResolvedValueOnce(success({}));
-    render(<Predictions sealed={[{ by: 'Tomas', sealedAt: '2026-05-01T08:00:00.000Z' }]} treatments={['water', 'feed']} predict={predict} />);
+    const predict = jest
+      .fn()
+      .mockResolvedValueOnce(failure({ kind: 'invalid', fields: { why: 'Say why.' } }))
+      .mockResolvedValueOnce(success({}));
+    render(
+      <Predictions
+        sealed={[{ by: 'Tomas', sealedAt: '2026-05-01T08:00:00.000Z' }]}
+        treatments={['water', 'feed']}
+        predict={predict}
+      />,
+    );
     expect(screen.getByText(/Sealed until the verdict: Tomas/)).toBeVisible();
     write(screen.getByLabelText('Who'), 'Ines');
     await user.selectOptions(screen.getByLabelText('What will do best'), 'feed');

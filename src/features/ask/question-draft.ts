@@ -7,10 +7,32 @@ import type { TrialData } from '@/core/trial/trial-data';
 /** An empty question, or one begun from a pattern. */
 export function emptyQuestion(today: string, pattern?: QuestionPattern): QuestionForm {
   return {
-    question: '', crop: '', picked: '', unitWord: 'pot', startsOn: today, endsOn: addDays(today, pattern?.days ?? 90),
-    made: 'listed', treatments: [{ name: '', detail: '', controlKind: '' }, { name: '', detail: '', controlKind: '' }], control: 0, factors: [], emptyCells: [],
-    series: { name: '', unit: '', doses: '' }, act: 'feed', pattern: pattern?.id ?? '', summary: 'sound-weight', mainKey: '', better: 'higher', marginKind: 'percent', margin: '15',
-    money: { costEach: '', worthPerKg: '', presentKg: '' }, interest: '', rules: USUAL_RULES, ...pattern?.form,
+    question: '',
+    crop: '',
+    picked: '',
+    unitWord: 'pot',
+    startsOn: today,
+    endsOn: addDays(today, pattern?.days ?? 90),
+    made: 'listed',
+    treatments: [
+      { name: '', detail: '', controlKind: '' },
+      { name: '', detail: '', controlKind: '' },
+    ],
+    control: 0,
+    factors: [],
+    emptyCells: [],
+    series: { name: '', unit: '', doses: '' },
+    act: 'feed',
+    pattern: pattern?.id ?? '',
+    summary: 'sound-weight',
+    mainKey: '',
+    better: 'higher',
+    marginKind: 'percent',
+    margin: '15',
+    money: { costEach: '', worthPerKg: '', presentKg: '' },
+    interest: '',
+    rules: USUAL_RULES,
+    ...pattern?.form,
   };
 }
 
@@ -19,17 +41,46 @@ export function questionFormOf(data: TrialData): QuestionForm {
   const main = data.measures.find(measure => measure.isMain);
   const picked = data.measures.find(measure => measure.summary === 'sound-weight')?.response ?? '';
   const margin = main?.margin ?? null;
-  const summary = QuestionForm.shape.summary.safeParse(main && main.scale !== null ? 'read' : main?.summary);
+  const summary = QuestionForm.shape.summary.safeParse(
+    main && main.scale !== null ? 'read' : main?.summary,
+  );
   const { trial, treatments } = data;
   return {
-    ...emptyQuestion(trial.startsOn), ...comparedOf(data),
-    question: trial.question, crop: trial.crop, picked, unitWord: trial.unitWord, startsOn: trial.startsOn, endsOn: trial.endsOn,
-    act: questionPattern(trial.pattern)?.form.act ?? 'feed', pattern: trial.pattern ?? '', control: Math.max(0, treatments.findIndex(treatment => treatment.role === 'control')),
-    summary: summary.success ? summary.data : 'sound-weight', mainKey: main?.kindKey ?? '', better: main?.better ?? 'higher',
+    ...emptyQuestion(trial.startsOn),
+    ...comparedOf(data),
+    question: trial.question,
+    crop: trial.crop,
+    picked,
+    unitWord: trial.unitWord,
+    startsOn: trial.startsOn,
+    endsOn: trial.endsOn,
+    act: questionPattern(trial.pattern)?.form.act ?? 'feed',
+    pattern: trial.pattern ?? '',
+    control: Math.max(
+      0,
+      treatments.findIndex(treatment => treatment.role === 'control'),
+    ),
+    summary: summary.success ? summary.data : 'sound-weight',
+    mainKey: main?.kindKey ?? '',
+    better: main?.better ?? 'higher',
     marginKind: margin === null ? 'any' : margin.kind === 'percent' ? 'percent' : 'amount',
-    margin: margin === null ? '' : margin.kind === 'percent' ? String(margin.percent) : main?.unit === 'g' ? `${margin.amount} g` : String(isOfShares(main?.scale ?? null) ? 100 * margin.amount : margin.amount),
-    money: trial.money ? { costEach: String(trial.money.costEach), worthPerKg: String(trial.money.worthPerKg), presentKg: String(trial.money.presentKg) } : { costEach: '', worthPerKg: '', presentKg: '' },
-    interest: trial.interest, rules: trial.rules,
+    margin:
+      margin === null
+        ? ''
+        : margin.kind === 'percent'
+          ? String(margin.percent)
+          : main?.unit === 'g'
+            ? `${margin.amount} g`
+            : String(isOfShares(main?.scale ?? null) ? 100 * margin.amount : margin.amount),
+    money: trial.money
+      ? {
+          costEach: String(trial.money.costEach),
+          worthPerKg: String(trial.money.worthPerKg),
+          presentKg: String(trial.money.presentKg),
+        }
+      : { costEach: '', worthPerKg: '', presentKg: '' },
+    interest: trial.interest,
+    rules: trial.rules,
   };
 }
 
@@ -37,20 +88,61 @@ export function questionFormOf(data: TrialData): QuestionForm {
 export function nextQuestionOf(data: TrialData, today: string): QuestionForm {
   const days = Math.max(1, daysBetween(data.trial.startsOn, data.trial.endsOn));
   const { rules } = data.trial;
-  return { ...questionFormOf(data), startsOn: today, endsOn: addDays(today, days), rules: { ...rules, replaceUntil: rules.replaceUntil === '' ? '' : addDays(today, Math.max(0, daysBetween(data.trial.startsOn, rules.replaceUntil))) } };
+  return {
+    ...questionFormOf(data),
+    startsOn: today,
+    endsOn: addDays(today, days),
+    rules: {
+      ...rules,
+      replaceUntil:
+        rules.replaceUntil === ''
+          ? ''
+          : addDays(today, Math.max(0, daysBetween(data.trial.startsOn, rules.replaceUntil))),
+    },
+  };
 }
 
-function comparedOf({ factors, treatments }: TrialData): Pick<QuestionForm, 'made' | 'treatments' | 'factors' | 'emptyCells' | 'series'> {
-  const listed = treatments.map(({ name, detail, controlKind }) => ({ name, detail, controlKind: controlKind ?? ('' as const) }));
-  const none = { treatments: listed, factors: [], emptyCells: [], series: { name: '', unit: '', doses: '' } };
+function comparedOf({
+  factors,
+  treatments,
+}: TrialData): Pick<QuestionForm, 'made' | 'treatments' | 'factors' | 'emptyCells' | 'series'> {
+  const listed = treatments.map(({ name, detail, controlKind }) => ({
+    name,
+    detail,
+    controlKind: controlKind ?? ('' as const),
+  }));
+  const none = {
+    treatments: listed,
+    factors: [],
+    emptyCells: [],
+    series: { name: '', unit: '', doses: '' },
+  };
   if (factors.length > 1) {
     const crossed = factors.map(factor => ({ name: factor.name, levels: [...factor.levels] }));
     const grown = treatments.map(treatment => treatment.name);
-    return { ...none, made: 'crossed', factors: crossed, emptyCells: crossedCells(crossed).map(cell => cell.name).filter(name => !grown.includes(name)) };
+    return {
+      ...none,
+      made: 'crossed',
+      factors: crossed,
+      emptyCells: crossedCells(crossed)
+        .map(cell => cell.name)
+        .filter(name => !grown.includes(name)),
+    };
   }
-  const doses = treatments.flatMap(treatment => (treatment.dose === null ? [] : [String(treatment.dose)]));
+  const doses = treatments.flatMap(treatment =>
+    treatment.dose === null ? [] : [String(treatment.dose)],
+  );
   const [first] = treatments;
-  if (first && doses.length === treatments.length) return { ...none, made: 'series', series: { name: factors[0]?.name ?? '', unit: first.name.slice(String(first.dose).length).trim(), doses: doses.join(' ') } };
+  if (first && doses.length === treatments.length)
+    return {
+      ...none,
+      made: 'series',
+      series: {
+        name: factors[0]?.name ?? '',
+        unit: first.name.slice(String(first.dose).length).trim(),
+        doses: doses.join(' '),
+      },
+    };
   return { ...none, made: 'listed' };
 }
 
@@ -62,5 +154,12 @@ export function isQuestionDraft(stored: unknown): stored is QuestionForm {
 
 const loose = QuestionForm.shape;
 const SHAPE = QuestionForm.extend({
-  question: loose.interest, crop: loose.interest, picked: loose.interest, unitWord: loose.interest, startsOn: loose.interest, endsOn: loose.interest,
-}).required().extend({ mainKey: QuestionForm.shape.mainKey }); // a draft of before it could be asked has none
+  question: loose.interest,
+  crop: loose.interest,
+  picked: loose.interest,
+  unitWord: loose.interest,
+  startsOn: loose.interest,
+  endsOn: loose.interest,
+})
+  .required()
+  .extend({ mainKey: QuestionForm.shape.mainKey }); // a draft of before it could be asked has none

@@ -4,29 +4,64 @@ import { styled } from 'styled-components';
 import type { AuditFinding, AuditGrade } from '@/core/design/fairness-audit';
 import { Soft } from '@/ui/Page';
 
-const GRADE_WORDS: Readonly<Record<AuditGrade, string>> = { spoils: 'Spoils the test', weakens: 'Weakens it', note: 'Worth knowing' };
+const GRADE_WORDS: Readonly<Record<AuditGrade, string>> = {
+  spoils: 'Spoils the test',
+  weakens: 'Weakens it',
+  note: 'Worth knowing',
+};
 const GRADES: readonly AuditGrade[] = ['spoils', 'weakens', 'note'];
 
 /** Is it a fair test? What was found, the worst first, each with its reason and what to do. */
-export function AuditList({ findings, checks, isDraft = false }: { readonly findings: readonly AuditFinding[]; readonly checks: number; readonly isDraft?: boolean }) {
+export function AuditList({
+  findings,
+  checks,
+  isDraft = false,
+}: {
+  readonly findings: readonly AuditFinding[];
+  readonly checks: number;
+  readonly isDraft?: boolean;
+}) {
   const hasBad = findings.some(finding => finding.grade !== 'note');
   return (
     <Audit aria-label="Is it a fair test?">
       <h2>Is it a fair test?</h2>
-      <Soft>{isDraft ? `${checks} checks of the plan as it is written now, not saved yet.` : `${checks} checks, and every column of the plan held against the treatments.`}{hasBad ? '' : ' Nothing found that spoils or weakens it.'}</Soft>
+      <Soft>
+        {isDraft
+          ? `${checks} checks of the plan as it is written now, not saved yet.`
+          : `${checks} checks, and every column of the plan held against the treatments.`}
+        {hasBad ? '' : ' Nothing found that spoils or weakens it.'}
+      </Soft>
       {GRADES.map(grade => {
         const own = findings.filter(finding => finding.grade === grade);
         if (own.length === 0) return null;
-        return grade === 'note'
-          ? <details key={grade}><summary data-grade={grade}>{GRADE_WORDS[grade]} ({own.length})</summary><Findings findings={own} /></details>
-          : <div key={grade}><h3 data-grade={grade}>{GRADE_WORDS[grade]}</h3><Findings findings={own} /></div>;
+        return grade === 'note' ? (
+          <details key={grade}>
+            <summary data-grade={grade}>
+              {GRADE_WORDS[grade]} ({own.length})
+            </summary>
+            <Findings findings={own} />
+          </details>
+        ) : (
+          <div key={grade}>
+            <h3 data-grade={grade}>{GRADE_WORDS[grade]}</h3>
+            <Findings findings={own} />
+          </div>
+        );
       })}
     </Audit>
   );
 }
 
 function Findings({ findings }: { readonly findings: readonly AuditFinding[] }) {
-  return <ul>{findings.map(finding => <li key={finding.code + finding.says}><b>{finding.says}</b> {finding.why} {finding.remedy && <i>{finding.remedy}</i>}</li>)}</ul>;
+  return (
+    <ul>
+      {findings.map(finding => (
+        <li key={finding.code + finding.says}>
+          <b>{finding.says}</b> {finding.why} {finding.remedy && <i>{finding.remedy}</i>}
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 const Audit = styled.section`

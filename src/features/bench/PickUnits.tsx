@@ -14,7 +14,20 @@ export function PickUnits({ codes, chosen, choose, trouble }: PickUnitsProps) {
   return (
     <Codes>
       <legend>Which</legend>
-      {codes.map(code => <label key={code}><input type="checkbox" checked={chosen.includes(code)} onChange={event => choose(event.target.checked ? [...chosen, code] : chosen.filter(each => each !== code))} /> {code}</label>)}
+      {codes.map(code => (
+        <label key={code}>
+          <input
+            type="checkbox"
+            checked={chosen.includes(code)}
+            onChange={event =>
+              choose(
+                event.target.checked ? [...chosen, code] : chosen.filter(each => each !== code),
+              )
+            }
+          />{' '}
+          {code}
+        </label>
+      ))}
       {trouble && <b>{trouble}</b>}
     </Codes>
   );

@@ -8,7 +8,13 @@ interface SiteMarksProps {
 }
 
 /** How large the words at a bench are drawn. */
-export function siteTextMm({ widthMm, depthMm }: { readonly widthMm: number; readonly depthMm: number }): number {
+export function siteTextMm({
+  widthMm,
+  depthMm,
+}: {
+  readonly widthMm: number;
+  readonly depthMm: number;
+}): number {
   return Math.max(widthMm, depthMm) * 0.026;
 }
 
@@ -20,14 +26,42 @@ export function SiteMarks({ site, widthMm, depthMm }: SiteMarksProps) {
     <g aria-hidden>
       {gradients.map((feature, i) => {
         const nth = gradients.slice(0, i).filter(other => other.side === feature.side).length;
-        return <SideMark key={`${feature.kind} ${feature.side}`} feature={feature} at={textMm * (0.7 + 1.5 * nth)} textMm={textMm} widthMm={widthMm} depthMm={depthMm} />;
+        return (
+          <SideMark
+            key={`${feature.kind} ${feature.side}`}
+            feature={feature}
+            at={textMm * (0.7 + 1.5 * nth)}
+            textMm={textMm}
+            widthMm={widthMm}
+            depthMm={depthMm}
+          />
+        );
       })}
-      {site.filter(isLine).map(feature => <LineMark key={JSON.stringify(feature)} feature={feature} textMm={textMm} bench={{ widthMm, depthMm }} />)}
+      {site.filter(isLine).map(feature => (
+        <LineMark
+          key={JSON.stringify(feature)}
+          feature={feature}
+          textMm={textMm}
+          bench={{ widthMm, depthMm }}
+        />
+      ))}
     </g>
   );
 }
 
-function SideMark({ feature, at, textMm, widthMm, depthMm }: { readonly feature: SiteFeature; readonly at: number; readonly textMm: number; readonly widthMm: number; readonly depthMm: number }) {
+function SideMark({
+  feature,
+  at,
+  textMm,
+  widthMm,
+  depthMm,
+}: {
+  readonly feature: SiteFeature;
+  readonly at: number;
+  readonly textMm: number;
+  readonly widthMm: number;
+  readonly depthMm: number;
+}) {
   const isUpright = feature.side === 'left' || feature.side === 'right';
   const length = isUpright ? depthMm : widthMm;
   const x = feature.side === 'left' ? -at : feature.side === 'right' ? widthMm + at : widthMm / 2;
@@ -35,8 +69,20 @@ function SideMark({ feature, at, textMm, widthMm, depthMm }: { readonly feature:
   const turn = feature.side === 'left' ? -90 : feature.side === 'right' ? 90 : 0;
   return (
     <g transform={`translate(${x} ${y}) rotate(${turn})`}>
-      <path d={`M${-length / 2} 0H${length / 2}`} stroke={STROKE[feature.kind]} strokeWidth={textMm * 0.3} strokeDasharray={`${textMm * 0.6} ${textMm * 0.4}`} />
-      <text y={feature.side === 'near' ? textMm * 1.2 : -textMm * 0.45} textAnchor="middle" fontSize={textMm} fill="var(--ink-soft)">{wordsOf(feature)}</text>
+      <path
+        d={`M${-length / 2} 0H${length / 2}`}
+        stroke={STROKE[feature.kind]}
+        strokeWidth={textMm * 0.3}
+        strokeDasharray={`${textMm * 0.6} ${textMm * 0.4}`}
+      />
+      <text
+        y={feature.side === 'near' ? textMm * 1.2 : -textMm * 0.45}
+        textAnchor="middle"
+        fontSize={textMm}
+        fill="var(--ink-soft)"
+      >
+        {wordsOf(feature)}
+      </text>
     </g>
   );
 }
@@ -56,13 +102,40 @@ export function LineMark({ feature, textMm, bench }: LineMarkProps) {
   const upright = degrees > 90 ? degrees - 180 : degrees <= -90 ? degrees + 180 : degrees;
   // The words stand on the side that looks away from the bench.
   const turn = (upright * Math.PI) / 180;
-  const isOutward = Math.sin(turn) * ((x1Mm + x2Mm) / 2 - bench.widthMm / 2) - Math.cos(turn) * ((y1Mm + y2Mm) / 2 - bench.depthMm / 2) > 0;
+  const isOutward =
+    Math.sin(turn) * ((x1Mm + x2Mm) / 2 - bench.widthMm / 2) -
+      Math.cos(turn) * ((y1Mm + y2Mm) / 2 - bench.depthMm / 2) >
+    0;
   return (
-    <g transform={`translate(${(x1Mm + x2Mm) / 2} ${(y1Mm + y2Mm) / 2}) rotate(${isPoint ? 0 : upright})`}>
-      {isPoint
-        ? <circle r={textMm * 0.5} fill="none" stroke={STROKE[feature.kind]} strokeWidth={textMm * 0.3} />
-        : <path d={`M${-length / 2} 0H${length / 2}`} stroke={STROKE[feature.kind]} strokeWidth={textMm * 0.3} strokeDasharray={feature.kind === 'traffic' ? `${textMm * 0.3} ${textMm * 0.5}` : undefined} strokeLinecap="round" />}
-      <text y={isPoint ? textMm * 1.7 : isOutward ? -textMm * 0.5 : textMm * 1.25} textAnchor="middle" fontSize={textMm} fill="var(--ink-soft)">{wordsOf(feature)}</text>
+    <g
+      transform={`translate(${(x1Mm + x2Mm) / 2} ${(y1Mm + y2Mm) / 2}) rotate(${isPoint ? 0 : upright})`}
+    >
+      {isPoint ? (
+        <circle
+          r={textMm * 0.5}
+          fill="none"
+          stroke={STROKE[feature.kind]}
+          strokeWidth={textMm * 0.3}
+        />
+      ) : (
+        <path
+          d={`M${-length / 2} 0H${length / 2}`}
+          stroke={STROKE[feature.kind]}
+          strokeWidth={textMm * 0.3}
+          strokeDasharray={
+            feature.kind === 'traffic' ? `${textMm * 0.3} ${textMm * 0.5}` : undefined
+          }
+          strokeLinecap="round"
+        />
+      )}
+      <text
+        y={isPoint ? textMm * 1.7 : isOutward ? -textMm * 0.5 : textMm * 1.25}
+        textAnchor="middle"
+        fontSize={textMm}
+        fill="var(--ink-soft)"
+      >
+        {wordsOf(feature)}
+      </text>
     </g>
   );
 }
@@ -71,4 +144,11 @@ function wordsOf(feature: SiteFeature): string {
   return `${SITE_WORDS[feature.kind]} ${feature.percent}%`;
 }
 
-const STROKE: Readonly<Record<SiteFeature['kind'], string>> = { slope: 'var(--leaf)', light: 'var(--straw)', wall: 'var(--pot)', fence: 'var(--rule-strong)', tap: 'var(--water)', traffic: 'var(--beet)' };
+const STROKE: Readonly<Record<SiteFeature['kind'], string>> = {
+  slope: 'var(--leaf)',
+  light: 'var(--straw)',
+  wall: 'var(--pot)',
+  fence: 'var(--rule-strong)',
+  tap: 'var(--water)',
+  traffic: 'var(--beet)',
+};

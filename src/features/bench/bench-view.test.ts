@@ -21,13 +21,20 @@ test('shown, every unit wears the label of what it got', () => {
 });
 
 test('the control’s label is empty, the others count up from solid', () => {
-  expect(tagsOf(trial).map(tag => [tag.letter, tag.index])).toEqual([['A', -1], ['B', 0], ['C', 1], ['D', 2]]);
+  expect(tagsOf(trial).map(tag => [tag.letter, tag.index])).toEqual([
+    ['A', -1],
+    ['B', 0],
+    ['C', 1],
+    ['D', 2],
+  ]);
 });
 
 test('a place is told in words, and what was left out is marked', () => {
   const unit = trial.units[1];
   if (!unit) throw new Error('the fixture must have two units');
-  const shown = benchViewOf({ ...trial, incidents: [leaveOutFixture(unit)] }, false)?.units.find(each => each.id === unit.id);
+  const shown = benchViewOf({ ...trial, incidents: [leaveOutFixture(unit)] }, false)?.units.find(
+    each => each.id === unit.id,
+  );
   expect(shown).toMatchObject({ where: 'shelf 1, second of 4', isLeftOut: true });
 });
 

@@ -54,9 +54,14 @@ export interface Standing {
 /** The labels of a trial's treatments, in their order. */
 export function tagsOf(data: TrialData): readonly (TagView & { readonly treatmentId: string })[] {
   let index = 0;
-  return [...data.treatments].sort((a, b) => a.position - b.position).map(treatment => ({
-    treatmentId: treatment.id, letter: treatment.letter, name: treatment.name, index: treatment.role === 'control' ? -1 : index++,
-  }));
+  return [...data.treatments]
+    .sort((a, b) => a.position - b.position)
+    .map(treatment => ({
+      treatmentId: treatment.id,
+      letter: treatment.letter,
+      name: treatment.name,
+      index: treatment.role === 'control' ? -1 : index++,
+    }));
 }
 
 /** The bench of a trial that was dealt; treatments only where they may be seen. */
@@ -70,26 +75,48 @@ export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchVie
     return { name: place.name, xMm, yMm, widthMm: place.widthMm, depthMm: place.depthMm };
   };
   const tags = tagsOf(data);
-  const leftOut = new Set(data.incidents.filter(incident => incident.decision === 'leave-out').map(incident => incident.unitId));
+  const leftOut = new Set(
+    data.incidents
+      .filter(incident => incident.decision === 'leave-out')
+      .map(incident => incident.unitId),
+  );
   const units = data.units.flatMap((unit): BenchUnit[] => {
     const pot = byId.get(unit.placeId);
     const parent = byId.get(pot?.parentId ?? unit.placeId);
     if (!pot || !parent) return [];
     const tag = tags.find(candidate => candidate.treatmentId === unit.treatmentId);
-    const neighbours = data.units.filter(other => byId.get(other.placeId)?.parentId === pot.parentId).sort((a, b) => a.position - b.position);
-    return [{
-      ...standing(pot), id: unit.id, code: unit.code, position: unit.position, where: `${whereOf(parent, byId)}, ${ordinal(neighbours.indexOf(unit) + 1)} of ${neighbours.length}`, shape: pot.shape,
-      tag: showsTreatments && tag ? { letter: tag.letter, index: tag.index, name: tag.name } : null, isLeftOut: leftOut.has(unit.id),
-    }];
+    const neighbours = data.units
+      .filter(other => byId.get(other.placeId)?.parentId === pot.parentId)
+      .sort((a, b) => a.position - b.position);
+    return [
+      {
+        ...standing(pot),
+        id: unit.id,
+        code: unit.code,
+        position: unit.position,
+        where: `${whereOf(parent, byId)}, ${ordinal(neighbours.indexOf(unit) + 1)} of ${neighbours.length}`,
+        shape: pot.shape,
+        tag:
+          showsTreatments && tag ? { letter: tag.letter, index: tag.index, name: tag.name } : null,
+        isLeftOut: leftOut.has(unit.id),
+      },
+    ];
   });
   return {
-    widthMm: ground.widthMm, depthMm: ground.depthMm, units, site: data.layout?.site ?? [],
-    benches: benches.map(standing), shelves: shelves.map(standing), beds: beds.map(standing), guards: guards.map(guard => ({ ...standing(guard), shape: guard.shape })),
+    widthMm: ground.widthMm,
+    depthMm: ground.depthMm,
+    units,
+    site: data.layout?.site ?? [],
+    benches: benches.map(standing),
+    shelves: shelves.map(standing),
+    beds: beds.map(standing),
+    guards: guards.map(guard => ({ ...standing(guard), shape: guard.shape })),
   };
 }
 
 function whereOf(parent: Place, byId: ReadonlyMap<Place['id'], Place>): string {
-  const above = parent.kind === 'bed' && parent.parentId !== null ? byId.get(parent.parentId) : undefined;
+  const above =
+    parent.kind === 'bed' && parent.parentId !== null ? byId.get(parent.parentId) : undefined;
   return above ? `${above.name}, ${parent.name}` : parent.name;
 }
 

@@ -1,6 +1,6 @@
 import { isLine, lineOf } from '@/core/design/site';
-import { siteTextMm } from './SiteMarks';
 import type { SiteFeature } from '@/core/trial/trial-data';
+import { siteTextMm } from './SiteMarks';
 
 /** How far what lies about a bench reaches beyond each of its sides, in mm; room for its words included. */
 export interface SiteExtent {
@@ -10,16 +10,28 @@ export interface SiteExtent {
   readonly near: number;
 }
 
-
-export function siteExtent(site: readonly SiteFeature[], bench: { readonly widthMm: number; readonly depthMm: number }): SiteExtent {
-  const gradients = (side: SiteFeature['side']): number => site.filter(feature => feature.side === side && !isLine(feature)).length * siteTextMm(bench) * 2;
+export function siteExtent(
+  site: readonly SiteFeature[],
+  bench: { readonly widthMm: number; readonly depthMm: number },
+): SiteExtent {
+  const gradients = (side: SiteFeature['side']): number =>
+    site.filter(feature => feature.side === side && !isLine(feature)).length *
+    siteTextMm(bench) *
+    2;
   const room = siteTextMm(bench) * 1.6;
   const lines = site.filter(isLine).map(feature => lineOf(feature, bench));
-  const beyond = (mm: readonly number[]): number => Math.max(0, ...mm.map(each => (each > 0 ? each + room : each > -room ? room : 0)));
+  const beyond = (mm: readonly number[]): number =>
+    Math.max(0, ...mm.map(each => (each > 0 ? each + room : each > -room ? room : 0)));
   return {
     left: Math.max(gradients('left'), beyond(lines.flatMap(line => [-line.x1Mm, -line.x2Mm]))),
-    right: Math.max(gradients('right'), beyond(lines.flatMap(line => [line.x1Mm - bench.widthMm, line.x2Mm - bench.widthMm]))),
+    right: Math.max(
+      gradients('right'),
+      beyond(lines.flatMap(line => [line.x1Mm - bench.widthMm, line.x2Mm - bench.widthMm])),
+    ),
     far: Math.max(gradients('far'), beyond(lines.flatMap(line => [-line.y1Mm, -line.y2Mm]))),
-    near: Math.max(gradients('near'), beyond(lines.flatMap(line => [line.y1Mm - bench.depthMm, line.y2Mm - bench.depthMm]))),
+    near: Math.max(
+      gradients('near'),
+      beyond(lines.flatMap(line => [line.y1Mm - bench.depthMm, line.y2Mm - bench.depthMm])),
+    ),
   };
 }

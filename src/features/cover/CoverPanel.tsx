@@ -6,8 +6,8 @@ import type { CanopyCover, Picture } from '@/core/image/canopy-cover';
 import type { Corners, Point } from '@/core/image/homography';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
-import { type CoverJob, startCover } from '@/workers/cover-job';
 import type { Counted } from '@/workers/cover.worker';
+import { type CoverJob, startCover } from '@/workers/cover-job';
 import { openPicture } from './open-picture';
 
 interface CoverPanelProps {
@@ -18,16 +18,34 @@ interface CoverPanelProps {
 
 const CORNER_WORDS = ['far left', 'far right', 'near right', 'near left'] as const;
 const STEP = 0.02;
-const WORDS: Readonly<Record<Counted, { readonly how: string; readonly all: readonly [string, string] }>> = {
-  green: { how: 'Straight from above, a frame laid round what counts, no green but leaves in it.', all: ['bare ground', 'leaves'] },
-  brown: { how: 'One leaf flat on white paper, in the shade, nothing else of colour in the frame.', all: ['green leaf', 'brown leaf'] },
+const WORDS: Readonly<
+  Record<Counted, { readonly how: string; readonly all: readonly [string, string] }>
+> = {
+  green: {
+    how: 'Straight from above, a frame laid round what counts, no green but leaves in it.',
+    all: ['bare ground', 'leaves'],
+  },
+  brown: {
+    how: 'One leaf flat on white paper, in the shade, nothing else of colour in the frame.',
+    all: ['green leaf', 'brown leaf'],
+  },
 };
-const [GROUND, LEAF] = [[226, 220, 210, 255], [170, 196, 160, 255]] as const;
-const COUNTED: Readonly<Record<Counted, readonly number[]>> = { green: [47, 107, 60, 255], brown: [140, 84, 40, 255] };
+const [GROUND, LEAF] = [
+  [226, 220, 210, 255],
+  [170, 196, 160, 255],
+] as const;
+const COUNTED: Readonly<Record<Counted, readonly number[]>> = {
+  green: [47, 107, 60, 255],
+  brown: [140, 84, 40, 255],
+};
 
 /** Cover from a picture: its frame is marked by four corners, what is green is counted, looked at, and corrected. */
 export function CoverPanel({ counts, take }: CoverPanelProps) {
-  const [picture, setPicture] = useState<{ readonly width: number; readonly height: number; readonly url: string } | null>(null);
+  const [picture, setPicture] = useState<{
+    readonly width: number;
+    readonly height: number;
+    readonly url: string;
+  } | null>(null);
   const [corners, setCorners] = useState<Corners | null>(null);
   const [cover, setCover] = useState<CanopyCover | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -43,7 +61,13 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
     const found = await job.current?.cover(to, threshold, counts);
     setBusy(false);
     setCover(found ?? null);
-    setTrouble(found ? null : counts === 'green' ? 'The four corners make no frame: go round it, from the far left.' : 'No leaf in it: lay one on white paper, and go round it with the corners, from the far left.');
+    setTrouble(
+      found
+        ? null
+        : counts === 'green'
+          ? 'The four corners make no frame: go round it, from the far left.'
+          : 'No leaf in it: lay one on white paper, and go round it with the corners, from the far left.',
+    );
   };
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
@@ -52,7 +76,10 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
     setBusy(false);
     setTrouble(opened.ok ? null : opened.trouble);
     setCover(null);
-    if (!opened.ok) { setPicture(null); return; }
+    if (!opened.ok) {
+      setPicture(null);
+      return;
+    }
     const { width, height } = opened.value;
     job.current ??= startCover();
     setPicture({ width, height, url: URL.createObjectURL(file) });
@@ -63,7 +90,10 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
   };
   const move = (at: number, to: Point): void => {
     if (!corners || !picture) return;
-    const held: Point = { x: Math.min(picture.width, Math.max(0, to.x)), y: Math.min(picture.height, Math.max(0, to.y)) };
+    const held: Point = {
+      x: Math.min(picture.width, Math.max(0, to.x)),
+      y: Math.min(picture.height, Math.max(0, to.y)),
+    };
     const [a, b, c, d] = corners.map((corner, i) => (i === at ? held : corner));
     if (a && b && c && d) setCorners([a, b, c, d]);
   };
@@ -71,17 +101,50 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
     <Panel>
       <summary>From a picture</summary>
       <Soft>{WORDS[counts].how} The picture stays in this browser.</Soft>
-      <label><span>Picture</span> <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" onChange={event => void open(event.target.files?.[0])} /></label>
-      {picture && corners && <Frame counts={counts} picture={picture} corners={corners} cover={cover} onMove={move} onDone={() => { if (counted.current !== corners) void count(corners, null); }} />}
+      <label>
+        <span>Picture</span>{' '}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          capture="environment"
+          onChange={event => void open(event.target.files?.[0])}
+        />
+      </label>
+      {picture && corners && (
+        <Frame
+          counts={counts}
+          picture={picture}
+          corners={corners}
+          cover={cover}
+          onMove={move}
+          onDone={() => {
+            if (counted.current !== corners) void count(corners, null);
+          }}
+        />
+      )}
       {isBusy && <p role="status">Counting…</p>}
       {cover && corners && (
         <>
-          <output>{cover.percent.toFixed(1)}%<small>± {Math.max(0.5, cover.errorPercent).toFixed(1)}</small></output>
-          {cover.isOneClass && <Soft>All of it looks alike: it is taken for {WORDS[counts].all[cover.percent > 50 ? 1 : 0]}.</Soft>}
+          <output>
+            {cover.percent.toFixed(1)}%
+            <small>± {Math.max(0.5, cover.errorPercent).toFixed(1)}</small>
+          </output>
+          {cover.isOneClass && (
+            <Soft>
+              All of it looks alike: it is taken for {WORDS[counts].all[cover.percent > 50 ? 1 : 0]}
+              .
+            </Soft>
+          )}
           <Acts>
-            <Button onPress={() => void count(corners, cover.threshold - STEP)}>More is {counts}</Button>
-            <Button onPress={() => void count(corners, cover.threshold + STEP)}>Less is {counts}</Button>
-            <Button data-tone="main" onPress={() => take(cover.percent)}>Take {cover.percent.toFixed(1)}%</Button>
+            <Button onPress={() => void count(corners, cover.threshold - STEP)}>
+              More is {counts}
+            </Button>
+            <Button onPress={() => void count(corners, cover.threshold + STEP)}>
+              Less is {counts}
+            </Button>
+            <Button data-tone="main" onPress={() => take(cover.percent)}>
+              Take {cover.percent.toFixed(1)}%
+            </Button>
           </Acts>
         </>
       )}
@@ -91,7 +154,12 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
 }
 
 function wholeOf({ width, height }: Pick<Picture, 'width' | 'height'>): Corners {
-  return [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }];
+  return [
+    { x: 0, y: 0 },
+    { x: width, y: 0 },
+    { x: width, y: height },
+    { x: 0, y: height },
+  ];
 }
 
 interface FrameProps {
@@ -109,21 +177,53 @@ function Frame({ counts, picture, corners, cover, onMove, onDone }: FrameProps) 
   const drag = (event: PointerEvent<SVGSVGElement>): void => {
     if (held === null) return;
     const box = event.currentTarget.getBoundingClientRect();
-    onMove(held, { x: ((event.clientX - box.left) / box.width) * picture.width, y: ((event.clientY - box.top) / box.height) * picture.height });
+    onMove(held, {
+      x: ((event.clientX - box.left) / box.width) * picture.width,
+      y: ((event.clientY - box.top) / box.height) * picture.height,
+    });
   };
   const nudge = picture.width / 100;
-  const moves: Readonly<Record<string, Point>> = { ArrowLeft: { x: -nudge, y: 0 }, ArrowRight: { x: nudge, y: 0 }, ArrowUp: { x: 0, y: -nudge }, ArrowDown: { x: 0, y: nudge } };
+  const moves: Readonly<Record<string, Point>> = {
+    ArrowLeft: { x: -nudge, y: 0 },
+    ArrowRight: { x: nudge, y: 0 },
+    ArrowUp: { x: 0, y: -nudge },
+    ArrowDown: { x: 0, y: nudge },
+  };
   return (
     <Pictures>
-      <svg viewBox={`0 0 ${picture.width} ${picture.height}`} aria-label="The picture with its frame" onPointerMove={drag} onPointerUp={() => { setHeld(null); if (held !== null) onDone(); }}>
+      <svg
+        viewBox={`0 0 ${picture.width} ${picture.height}`}
+        aria-label="The picture with its frame"
+        onPointerMove={drag}
+        onPointerUp={() => {
+          setHeld(null);
+          if (held !== null) onDone();
+        }}
+      >
         <image href={picture.url} width={picture.width} height={picture.height} />
         <polygon points={corners.map(corner => `${corner.x},${corner.y}`).join(' ')} />
         {corners.map((corner, i) => (
           // biome-ignore lint/a11y/useSemanticElements: a button can't stand in a drawing
           <circle
-            key={CORNER_WORDS[i]} cx={corner.x} cy={corner.y} r={picture.width / 14} role="button" tabIndex={0} aria-label={`Corner, ${CORNER_WORDS[i]}`}
-            onPointerDown={event => { event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId); setHeld(i); }}
-            onKeyDown={event => { const by = moves[event.key]; if (by) { event.preventDefault(); onMove(i, { x: corner.x + by.x, y: corner.y + by.y }); } if (event.key === 'Enter') onDone(); }}
+            key={CORNER_WORDS[i]}
+            cx={corner.x}
+            cy={corner.y}
+            r={picture.width / 14}
+            role="button"
+            tabIndex={0}
+            aria-label={`Corner, ${CORNER_WORDS[i]}`}
+            onPointerDown={event => {
+              event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
+              setHeld(i);
+            }}
+            onKeyDown={event => {
+              const by = moves[event.key];
+              if (by) {
+                event.preventDefault();
+                onMove(i, { x: corner.x + by.x, y: corner.y + by.y });
+              }
+              if (event.key === 'Enter') onDone();
+            }}
             onBlur={onDone}
           />
         ))}
@@ -139,10 +239,20 @@ function Mask({ cover, counts }: { readonly cover: CanopyCover; readonly counts:
     const context = canvas.current?.getContext('2d');
     if (!context) return;
     const image = context.createImageData(cover.side, cover.side);
-    cover.mask.forEach((kind, i) => { image.data.set(kind === 0 ? GROUND : kind === 1 ? COUNTED[counts] : LEAF, 4 * i); });
+    cover.mask.forEach((kind, i) => {
+      image.data.set(kind === 0 ? GROUND : kind === 1 ? COUNTED[counts] : LEAF, 4 * i);
+    });
     context.putImageData(image, 0, 0);
   }, [cover, counts]);
-  return <canvas ref={canvas} width={cover.side} height={cover.side} role="img" aria-label={`What counts as ${counts}: ${cover.percent.toFixed(1)}% of the ${counts === 'green' ? 'frame' : 'leaf'}`} />;
+  return (
+    <canvas
+      ref={canvas}
+      width={cover.side}
+      height={cover.side}
+      role="img"
+      aria-label={`What counts as ${counts}: ${cover.percent.toFixed(1)}% of the ${counts === 'green' ? 'frame' : 'leaf'}`}
+    />
+  );
 }
 
 const Panel = styled.details`

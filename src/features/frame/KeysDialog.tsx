@@ -18,11 +18,24 @@ const LISTED = [
 /** The list of keys. Loaded when it is first asked for: a phone in the garden never does. */
 export function KeysDialog({ close }: { readonly close: () => void }) {
   return (
-    <Veil isOpen isDismissable onOpenChange={isOpen => { if (!isOpen) close(); }}>
+    <Veil
+      isOpen
+      isDismissable
+      onOpenChange={isOpen => {
+        if (!isOpen) close();
+      }}
+    >
       <Modal>
         <Dialog>
           <Heading slot="title">Keys</Heading>
-          <dl>{LISTED.map(([key, does]) => <div key={key}><dt>{key}</dt><dd>{does}</dd></div>)}</dl>
+          <dl>
+            {LISTED.map(([key, does]) => (
+              <div key={key}>
+                <dt>{key}</dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
           <Button slot="close">Close</Button>
         </Dialog>
       </Modal>

@@ -8,7 +8,9 @@ import { Button } from '@/ui/Button';
 const STEPS = ['ask', 'lay-out', 'tend', 'weigh', 'judge'] as const;
 const PLACES: Readonly<Record<string, string>> = { t: '/', l: '/trials', s: '/shelf' };
 
-const KeysDialog = dynamic(() => import('./KeysDialog').then(file => file.KeysDialog), { ssr: false });
+const KeysDialog = dynamic(() => import('./KeysDialog').then(file => file.KeysDialog), {
+  ssr: false,
+});
 
 /** The keys for what is done often. They work everywhere but in a field one writes in. */
 export function KeysHelp() {
@@ -30,12 +32,19 @@ export function KeysHelp() {
   }, [router, trial]);
   return (
     <>
-      <Button data-tone="quiet" aria-label="Keys" onPress={() => setOpen(true)}>?</Button>
+      <Button data-tone="quiet" aria-label="Keys" onPress={() => setOpen(true)}>
+        ?
+      </Button>
       {isOpen && <KeysDialog close={() => setOpen(false)} />}
     </>
   );
 }
 
 function isWriting(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('[role="dialog"]') !== null);
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+      target.closest('[role="dialog"]') !== null)
+  );
 }

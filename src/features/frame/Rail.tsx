@@ -23,11 +23,23 @@ export function Rail({ garden, today }: RailProps) {
   const path = usePathname();
   return (
     <Bar>
-      <Link href="/" data-mark aria-label="Turnspit, to today">Turnspit</Link>
+      <Link href="/" data-mark aria-label="Turnspit, to today">
+        Turnspit
+      </Link>
       <nav aria-label="Places">
-        {PLACES.map(place => <Link key={place.href} href={place.href} aria-current={place.isHere(path) ? 'page' : undefined}>{place.label}</Link>)}
+        {PLACES.map(place => (
+          <Link
+            key={place.href}
+            href={place.href}
+            aria-current={place.isHere(path) ? 'page' : undefined}
+          >
+            {place.label}
+          </Link>
+        ))}
       </nav>
-      <Link href="/garden" data-garden aria-current={path === '/garden' ? 'page' : undefined}>{garden}</Link>
+      <Link href="/garden" data-garden aria-current={path === '/garden' ? 'page' : undefined}>
+        {garden}
+      </Link>
       <span data-day>{longDay(today)}</span>
       <KeysHelp />
     </Bar>

@@ -19,7 +19,15 @@ interface GardenFormProps {
 }
 
 /** The garden's name, and whose pints, spoons and spelling are meant. */
-export function GardenForm({ name: savedName, system: savedSystem, latitude: savedLatitude, altitudeM: savedAltitude, lastFrost: savedLast, firstFrost: savedFirst, save }: GardenFormProps) {
+export function GardenForm({
+  name: savedName,
+  system: savedSystem,
+  latitude: savedLatitude,
+  altitudeM: savedAltitude,
+  lastFrost: savedLast,
+  firstFrost: savedFirst,
+  save,
+}: GardenFormProps) {
   const [name, setName] = useState(savedName);
   const [system, setSystem] = useState(savedSystem);
   const [latitude, setLatitude] = useState(String(savedLatitude));
@@ -29,29 +37,80 @@ export function GardenForm({ name: savedName, system: savedSystem, latitude: sav
   const [troubles, setTroubles] = useState<FieldTroubles>({});
   const [isSaved, setSaved] = useState(false);
   const [isPending, startTransition] = useTransition();
-  const submit = (): void => startTransition(async () => {
-    const found = await save({ name, system, latitude, altitudeM, lastFrost, firstFrost });
-    setTroubles(found ?? {});
-    setSaved(found === undefined);
-  });
+  const submit = (): void =>
+    startTransition(async () => {
+      const found = await save({ name, system, latitude, altitudeM, lastFrost, firstFrost });
+      setTroubles(found ?? {});
+      setSaved(found === undefined);
+    });
   return (
     <Page style={{ maxWidth: 720 }}>
       <h1>The garden</h1>
-      <TextField label="Its name" name="name" value={name} onChange={setName} trouble={troubles.name} />
+      <TextField
+        label="Its name"
+        name="name"
+        value={name}
+        onChange={setName}
+        trouble={troubles.name}
+      />
       <Choice
-        label="Whose measures" name="system" value={system} onChange={setSystem} trouble={troubles.system}
+        label="Whose measures"
+        name="system"
+        value={system}
+        onChange={setSystem}
+        trouble={troubles.system}
         options={[
-          { value: 'uk', label: 'British', hint: 'Pints of 568 ml, gallons of 4.546 l; a bare weight is in grams, a bare length in cm.' },
-          { value: 'us', label: 'American', hint: 'Pints of 473 ml, gallons of 3.785 l; a bare weight is in ounces, a bare length in inches.' },
+          {
+            value: 'uk',
+            label: 'British',
+            hint: 'Pints of 568 ml, gallons of 4.546 l; a bare weight is in grams, a bare length in cm.',
+          },
+          {
+            value: 'us',
+            label: 'American',
+            hint: 'Pints of 473 ml, gallons of 3.785 l; a bare weight is in ounces, a bare length in inches.',
+          },
         ]}
       />
-      <TextField label="How far north, in degrees" name="latitude" value={latitude} onChange={setLatitude} trouble={troubles.latitude} inputMode="decimal" hint="For the sun’s height, hence how much water a day takes. South is below 0." />
-      <TextField label="How high, in metres" name="altitudeM" value={altitudeM} onChange={setAltitude} trouble={troubles.altitudeM} inputMode="decimal" />
-      <TextField label="Last frost in spring, usually" name="lastFrost" value={lastFrost} onChange={setLastFrost} trouble={troubles.lastFrost} placeholder="05-14" hint="Month and day. It says whether a season fits, and when to cover or lift." />
-      <TextField label="First frost in autumn, usually" name="firstFrost" value={firstFrost} onChange={setFirstFrost} trouble={troubles.firstFrost} placeholder="10-20" />
+      <TextField
+        label="How far north, in degrees"
+        name="latitude"
+        value={latitude}
+        onChange={setLatitude}
+        trouble={troubles.latitude}
+        inputMode="decimal"
+        hint="For the sun’s height, hence how much water a day takes. South is below 0."
+      />
+      <TextField
+        label="How high, in metres"
+        name="altitudeM"
+        value={altitudeM}
+        onChange={setAltitude}
+        trouble={troubles.altitudeM}
+        inputMode="decimal"
+      />
+      <TextField
+        label="Last frost in spring, usually"
+        name="lastFrost"
+        value={lastFrost}
+        onChange={setLastFrost}
+        trouble={troubles.lastFrost}
+        placeholder="05-14"
+        hint="Month and day. It says whether a season fits, and when to cover or lift."
+      />
+      <TextField
+        label="First frost in autumn, usually"
+        name="firstFrost"
+        value={firstFrost}
+        onChange={setFirstFrost}
+        trouble={troubles.firstFrost}
+        placeholder="10-20"
+      />
       <Soft>Any unit can be written in either garden: 5 lb 12 oz, 840 g, 12", 30 cm.</Soft>
       <Acts>
-        <Button data-tone="main" onPress={submit} isPending={isPending}>Save</Button>
+        <Button data-tone="main" onPress={submit} isPending={isPending}>
+          Save
+        </Button>
         <span role="status">{isSaved ? 'Saved.' : ''}</span>
       </Acts>
     </Page>

@@ -29,55 +29,147 @@ interface InspectProps {
 export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }: InspectProps) {
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
-  const add = (key: string): void => startTransition(async () => {
-    const done = await readAlso({ from: 'library', key });
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const add = (key: string): void =>
+    startTransition(async () => {
+      const done = await readAlso({ from: 'library', key });
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   const hasAny = view.findings.some(finding => finding.read !== null);
   return (
     <Box aria-label="Digging up">
       <h2>Digging up</h2>
-      <Soft>In this order: what smells and crawls is gone first. Whoever scores goes by code and does not know what a {unitWord} got; untangle and wash all alike.</Soft>
+      <Soft>
+        In this order: what smells and crawls is gone first. Whoever scores goes by code and does
+        not know what a {unitWord} got; untangle and wash all alike.
+      </Soft>
       <WideTable label="What is looked for at the end">
-        <thead><tr><th scope="col">look for</th><th scope="col">how</th><th scope="col">so far</th></tr></thead>
-        <tbody>{view.findings.map(finding => (
-          <tr key={finding.key}>
-            <th scope="row">{finding.name}</th><td data-long>{finding.definition} <small>{finding.scaleWords}</small></td>
-            <td>{finding.read === null ? (isOpen ? <Button data-tone="quiet" onPress={() => add(finding.key)} isPending={isPending} aria-label={`Look for ${finding.name.toLowerCase()}`}>Look for it</Button> : 'not looked for') : finding.read === 0 ? 'chosen' : `${finding.read} read`}</td>
+        <thead>
+          <tr>
+            <th scope="col">look for</th>
+            <th scope="col">how</th>
+            <th scope="col">so far</th>
           </tr>
-        ))}</tbody>
+        </thead>
+        <tbody>
+          {view.findings.map(finding => (
+            <tr key={finding.key}>
+              <th scope="row">{finding.name}</th>
+              <td data-long>
+                {finding.definition} <small>{finding.scaleWords}</small>
+              </td>
+              <td>
+                {finding.read === null ? (
+                  isOpen ? (
+                    <Button
+                      data-tone="quiet"
+                      onPress={() => add(finding.key)}
+                      isPending={isPending}
+                      aria-label={`Look for ${finding.name.toLowerCase()}`}
+                    >
+                      Look for it
+                    </Button>
+                  ) : (
+                    'not looked for'
+                  )
+                ) : finding.read === 0 ? (
+                  'chosen'
+                ) : (
+                  `${finding.read} read`
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
       </WideTable>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      {hasAny && isOpen && <p><Link href={`/trials/${trialId}/walk`}>Walk round and read them</Link></p>}
-      {view.foretold.length > 0 && <Soft>Foretold, sealed until the verdict: {view.foretold.map(each => `${each.by} of ${each.about} (${fullDay(each.sealedAt.slice(0, 10))})`).join(', ')}.</Soft>}
-      {isOpen && (view.isInspected
-        ? <Soft>Something was found already: nothing can be foretold any more.</Soft>
-        : <details><summary>Foretell what will be found</summary><Foretell view={view} foretell={foretell} /></details>)}
-      <Soft>Afterwards: blighted tops, sprayed-off weeds and anything with plastic in it don’t go on the heap. Keep a labelled bag of each {unitWord}’s soil until the verdict stands.</Soft>
+      {hasAny && isOpen && (
+        <p>
+          <Link href={`/trials/${trialId}/walk`}>Walk round and read them</Link>
+        </p>
+      )}
+      {view.foretold.length > 0 && (
+        <Soft>
+          Foretold, sealed until the verdict:{' '}
+          {view.foretold
+            .map(each => `${each.by} of ${each.about} (${fullDay(each.sealedAt.slice(0, 10))})`)
+            .join(', ')}
+          .
+        </Soft>
+      )}
+      {isOpen &&
+        (view.isInspected ? (
+          <Soft>Something was found already: nothing can be foretold any more.</Soft>
+        ) : (
+          <details>
+            <summary>Foretell what will be found</summary>
+            <Foretell view={view} foretell={foretell} />
+          </details>
+        ))}
+      <Soft>
+        Afterwards: blighted tops, sprayed-off weeds and anything with plastic in it don’t go on the
+        heap. Keep a labelled bag of each {unitWord}’s soil until the verdict stands.
+      </Soft>
     </Box>
   );
 }
 
 function Foretell({ view, foretell }: { readonly view: InspectView; readonly foretell: Door }) {
-  const [form, setForm] = useState({ about: view.findings[0]?.name ?? '', by: '', expects: '', why: '' });
+  const [form, setForm] = useState({
+    about: view.findings[0]?.name ?? '',
+    by: '',
+    expects: '',
+    why: '',
+  });
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const submit = (): void => startTransition(async () => {
-    const done = await foretell(form);
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) setForm({ ...form, expects: '', why: '' });
-  });
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await foretell(form);
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setForm({ ...form, expects: '', why: '' });
+    });
   return (
     <div>
       <div data-fields>
-        <Select label="Of" name="foretellAbout" value={form.about} onChange={about => setForm({ ...form, about })} options={view.findings.map(each => ({ value: each.name, label: each.name }))} />
-        <TextField label="Who" name="foretellBy" value={form.by} onChange={by => setForm({ ...form, by })} trouble={fields.by} />
-        <Select label="Most of it with" name="foretellExpects" value={form.expects} onChange={expects => setForm({ ...form, expects })} options={[{ value: '', label: 'no difference that matters' }, ...view.treatments.map(name => ({ value: name, label: name }))]} />
+        <Select
+          label="Of"
+          name="foretellAbout"
+          value={form.about}
+          onChange={about => setForm({ ...form, about })}
+          options={view.findings.map(each => ({ value: each.name, label: each.name }))}
+        />
+        <TextField
+          label="Who"
+          name="foretellBy"
+          value={form.by}
+          onChange={by => setForm({ ...form, by })}
+          trouble={fields.by}
+        />
+        <Select
+          label="Most of it with"
+          name="foretellExpects"
+          value={form.expects}
+          onChange={expects => setForm({ ...form, expects })}
+          options={[
+            { value: '', label: 'no difference that matters' },
+            ...view.treatments.map(name => ({ value: name, label: name })),
+          ]}
+        />
       </div>
-      <TextField label="What, and why" name="foretellWhy" value={form.why} onChange={why => setForm({ ...form, why })} trouble={fields.why} />
+      <TextField
+        label="What, and why"
+        name="foretellWhy"
+        value={form.why}
+        onChange={why => setForm({ ...form, why })}
+        trouble={fields.why}
+      />
       {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts><Button onPress={submit} isPending={isPending}>Seal it</Button></Acts>
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Seal it
+        </Button>
+      </Acts>
     </div>
   );
 }

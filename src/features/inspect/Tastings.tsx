@@ -30,56 +30,148 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const lay = (): void => startTransition(async () => {
-    const done = await layCups(form);
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const lay = (): void =>
+    startTransition(async () => {
+      const done = await layCups(form);
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   const options = codes.map(code => ({ value: code, label: code }));
   return (
     <Box aria-label="Tasting">
       <h2>Can anybody taste it?</h2>
-      {tastings.length === 0 && <Soft>Each taster gets three numbered cups, two from one unit and one from another, and says which is the odd one. Who prepares the cups doesn’t serve them. Wash and wait out what was sprayed first.</Soft>}
-      {tastings.map(tasting => <OneTasting key={tasting.id} tasting={tasting} isOpen={isOpen} countCups={countCups} />)}
+      {tastings.length === 0 && (
+        <Soft>
+          Each taster gets three numbered cups, two from one unit and one from another, and says
+          which is the odd one. Who prepares the cups doesn’t serve them. Wash and wait out what was
+          sprayed first.
+        </Soft>
+      )}
+      {tastings.map(tasting => (
+        <OneTasting key={tasting.id} tasting={tasting} isOpen={isOpen} countCups={countCups} />
+      ))}
       {isOpen && codes.length > 1 && (
         <details>
           <summary>Lay out cups</summary>
           <div data-fields>
-            <Select label="From" name="tasteA" value={form.codeA} onChange={codeA => setForm({ ...form, codeA })} options={options} />
-            <Select label="and from" name="tasteB" value={form.codeB} onChange={codeB => setForm({ ...form, codeB })} options={options} trouble={fields.codeB} />
-            <TextField label="Tasters" name="tasters" value={form.tasters} onChange={tasters => setForm({ ...form, tasters })} trouble={fields.tasters} inputMode="numeric" />
+            <Select
+              label="From"
+              name="tasteA"
+              value={form.codeA}
+              onChange={codeA => setForm({ ...form, codeA })}
+              options={options}
+            />
+            <Select
+              label="and from"
+              name="tasteB"
+              value={form.codeB}
+              onChange={codeB => setForm({ ...form, codeB })}
+              options={options}
+              trouble={fields.codeB}
+            />
+            <TextField
+              label="Tasters"
+              name="tasters"
+              value={form.tasters}
+              onChange={tasters => setForm({ ...form, tasters })}
+              trouble={fields.tasters}
+              inputMode="numeric"
+            />
           </div>
           {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-          <Acts><Button onPress={lay} isPending={isPending}>Number the cups</Button></Acts>
+          <Acts>
+            <Button onPress={lay} isPending={isPending}>
+              Number the cups
+            </Button>
+          </Acts>
         </details>
       )}
     </Box>
   );
 }
 
-function OneTasting({ tasting, isOpen, countCups }: { readonly tasting: TastingView; readonly isOpen: boolean; readonly countCups: Door }) {
-  const { id, codes: [a, b], heldOn, tasters, needed, cups, correct } = tasting;
+function OneTasting({
+  tasting,
+  isOpen,
+  countCups,
+}: {
+  readonly tasting: TastingView;
+  readonly isOpen: boolean;
+  readonly countCups: Door;
+}) {
+  const {
+    id,
+    codes: [a, b],
+    heldOn,
+    tasters,
+    needed,
+    cups,
+    correct,
+  } = tasting;
   const [written, setWritten] = useState('');
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
-  const count = (): void => startTransition(async () => {
-    const done = await countCups({ tastingId: id, correct: written });
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const count = (): void =>
+    startTransition(async () => {
+      const done = await countCups({ tastingId: id, correct: written });
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   return (
     <div>
-      <h3>{a} and {b}, {fullDay(heldOn)}</h3>
+      <h3>
+        {a} and {b}, {fullDay(heldOn)}
+      </h3>
       {correct !== null && <p>{resultWords(tasting)}</p>}
       {correct === null && (
         <>
-          <Soft>{needed === null ? `With ${counted(tasters, 'taster')} nothing can be shown.` : `Guessing finds one in three. At least ${needed} of ${tasters} must find it before it is more than luck (5%).`}</Soft>
+          <Soft>
+            {needed === null
+              ? `With ${counted(tasters, 'taster')} nothing can be shown.`
+              : `Guessing finds one in three. At least ${needed} of ${tasters} must find it before it is more than luck (5%).`}
+          </Soft>
           <details>
             <summary>The cups, for whoever fills them</summary>
             <WideTable label={`Cups of ${a} and ${b}`}>
-              <thead><tr><th scope="col">taster</th><th scope="col">first</th><th scope="col">second</th><th scope="col">third</th><th scope="col">the odd one</th></tr></thead>
-              <tbody>{cups.map(each => <tr key={each.taster}><th scope="row">{each.taster}</th>{each.cups.map(cup => <td key={cup.code}>{cup.code} <small>{cup.holds === 'A' ? a : b}</small></td>)}<td>{each.odd}</td></tr>)}</tbody>
+              <thead>
+                <tr>
+                  <th scope="col">taster</th>
+                  <th scope="col">first</th>
+                  <th scope="col">second</th>
+                  <th scope="col">third</th>
+                  <th scope="col">the odd one</th>
+                </tr>
+              </thead>
+              <tbody>
+                {cups.map(each => (
+                  <tr key={each.taster}>
+                    <th scope="row">{each.taster}</th>
+                    {each.cups.map(cup => (
+                      <td key={cup.code}>
+                        {cup.code} <small>{cup.holds === 'A' ? a : b}</small>
+                      </td>
+                    ))}
+                    <td>{each.odd}</td>
+                  </tr>
+                ))}
+              </tbody>
             </WideTable>
           </details>
-          {isOpen && <div data-fields><TextField label="So many found it" name={`found ${a} ${b}`} value={written} onChange={setWritten} trouble={trouble?.kind === 'invalid' ? trouble.fields.correct : undefined} inputMode="numeric" /><Acts><Button onPress={count} isPending={isPending} isDisabled={written === ''}>Put it down for good</Button></Acts></div>}
+          {isOpen && (
+            <div data-fields>
+              <TextField
+                label="So many found it"
+                name={`found ${a} ${b}`}
+                value={written}
+                onChange={setWritten}
+                trouble={trouble?.kind === 'invalid' ? trouble.fields.correct : undefined}
+                inputMode="numeric"
+              />
+              <Acts>
+                <Button onPress={count} isPending={isPending} isDisabled={written === ''}>
+                  Put it down for good
+                </Button>
+              </Acts>
+            </div>
+          )}
           {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
         </>
       )}
@@ -88,10 +180,18 @@ function OneTasting({ tasting, isOpen, countCups }: { readonly tasting: TastingV
 }
 
 /** What so many right answers say, and what they don't. */
-export function resultWords({ correct, tasters, needed, p, share }: Pick<TastingView, 'correct' | 'tasters' | 'needed' | 'p' | 'share'>): string {
+export function resultWords({
+  correct,
+  tasters,
+  needed,
+  p,
+  share,
+}: Pick<TastingView, 'correct' | 'tasters' | 'needed' | 'p' | 'share'>): string {
   const found = `${correct} of ${tasters} found the odd cup`;
-  if (needed === null || p === null || correct === null) return `${found}. So few can show nothing.`;
-  if (correct < needed) return `${found}; ${needed} would have been needed. That is what guessing gives ${p > 0.995 ? 'nearly always' : `in ${Math.round(100 * p)} of 100 tastings`}: it does not show that they taste alike, only that nobody could show otherwise.`;
+  if (needed === null || p === null || correct === null)
+    return `${found}. So few can show nothing.`;
+  if (correct < needed)
+    return `${found}; ${needed} would have been needed. That is what guessing gives ${p > 0.995 ? 'nearly always' : `in ${Math.round(100 * p)} of 100 tastings`}: it does not show that they taste alike, only that nobody could show otherwise.`;
   return `${found}, where guessing finds so many in ${p < 0.005 ? 'less than 1' : Math.round(100 * p)} of 100 tastings: some do taste it, about ${Math.round(100 * (share ?? 0))} in 100. Which they like better is another question.`;
 }
 

@@ -1,7 +1,13 @@
 import { INSPECTION_KINDS, isInspected } from '@/core/measure/end-inspection';
 import { readingKind } from '@/core/measure/reading-library';
 import { scaleWords } from '@/core/measure/scale';
-import { fewestCorrect, shareWhoTaste, triangleCups, triangleP, type TasterCups } from '@/core/stats/triangle-test';
+import {
+  fewestCorrect,
+  shareWhoTaste,
+  type TasterCups,
+  triangleCups,
+  triangleP,
+} from '@/core/stats/triangle-test';
 import type { Tasting } from '@/core/trial/tasting';
 import type { TrialData } from '@/core/trial/trial-data';
 
@@ -31,7 +37,11 @@ export interface TastingView {
 export interface InspectView {
   readonly findings: readonly FindingView[];
   readonly isInspected: boolean;
-  readonly foretold: readonly { readonly by: string; readonly about: string; readonly sealedAt: string }[];
+  readonly foretold: readonly {
+    readonly by: string;
+    readonly about: string;
+    readonly sealedAt: string;
+  }[];
   readonly treatments: readonly string[];
   readonly tastings: readonly TastingView[];
 }
@@ -42,14 +52,39 @@ export function inspectViewOf(data: TrialData, tastings: readonly Tasting[]): In
     findings: INSPECTION_KINDS.flatMap((key): FindingView[] => {
       const kind = readingKind(key);
       const measure = data.measures.find(each => each.kindKey === key);
-      return kind ? [{ key, name: kind.name, definition: kind.definition, scaleWords: scaleWords(kind.scale), read: measure ? new Set(data.readings.filter(reading => reading.measureId === measure.id).map(reading => reading.unitId)).size : null }] : [];
+      return kind
+        ? [
+            {
+              key,
+              name: kind.name,
+              definition: kind.definition,
+              scaleWords: scaleWords(kind.scale),
+              read: measure
+                ? new Set(
+                    data.readings
+                      .filter(reading => reading.measureId === measure.id)
+                      .map(reading => reading.unitId),
+                  ).size
+                : null,
+            },
+          ]
+        : [];
     }),
     isInspected: isInspected(data),
-    foretold: data.predictions.filter(each => each.about !== '').map(({ by, about, sealedAt }) => ({ by, about, sealedAt })),
+    foretold: data.predictions
+      .filter(each => each.about !== '')
+      .map(({ by, about, sealedAt }) => ({ by, about, sealedAt })),
     treatments: data.treatments.map(treatment => treatment.name),
     tastings: tastings.map(({ id, unitA, unitB, heldOn, tasters, seed, correct }) => ({
-      id, codes: [codeOf.get(unitA) ?? '', codeOf.get(unitB) ?? ''], heldOn, tasters, needed: fewestCorrect(tasters), cups: correct === null ? triangleCups(tasters, seed) : [], correct,
-      p: correct === null ? null : triangleP(correct, tasters), share: correct === null ? null : shareWhoTaste(correct, tasters),
+      id,
+      codes: [codeOf.get(unitA) ?? '', codeOf.get(unitB) ?? ''],
+      heldOn,
+      tasters,
+      needed: fewestCorrect(tasters),
+      cups: correct === null ? triangleCups(tasters, seed) : [],
+      correct,
+      p: correct === null ? null : triangleP(correct, tasters),
+      share: correct === null ? null : shareWhoTaste(correct, tasters),
     })),
   };
 }

@@ -4,12 +4,12 @@ import { styled } from 'styled-components';
 import { testsOf } from '@/core/judge/judge-input';
 import type { Call, Contrast } from '@/core/judge/judgement';
 import type { LookedJudgement } from '@/core/judge/trial-verdict';
+import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { CALL_WORDS } from './call-words';
 import { printP } from './print-value';
 import { workingOf } from './working';
-import { pluralOf } from '@/core/words/plural';
 
 interface CallsTableProps {
   readonly looked: LookedJudgement;
@@ -18,7 +18,13 @@ interface CallsTableProps {
 }
 
 const TONES: Readonly<Record<Call, string>> = {
-  'clearly-better': 'leaf', better: 'leaf', 'no-difference-that-matters': 'ink', worse: 'beet', 'clearly-worse': 'beet', 'cant-tell': 'straw', 'no-test': 'straw',
+  'clearly-better': 'leaf',
+  better: 'leaf',
+  'no-difference-that-matters': 'ink',
+  worse: 'beet',
+  'clearly-worse': 'beet',
+  'cant-tell': 'straw',
+  'no-test': 'straw',
 };
 
 /** What is said of each treatment, with the figures it rests on; each row opens to its working. */
@@ -31,11 +37,48 @@ export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
       <table>
         <caption>Every treatment against {input.control}</caption>
         <thead>
-          <tr><th scope="col">Treatment</th><th scope="col">so it is</th><th scope="col" data-figure>{pluralOf(input.unitWord)}</th><th scope="col" data-figure>mean</th><th scope="col" data-figure>gap</th><th scope="col">95% interval, all together</th><th scope="col" data-figure>p, Dunnett</th><th scope="col" data-figure>p, shuffles</th></tr>
+          <tr>
+            <th scope="col">Treatment</th>
+            <th scope="col">so it is</th>
+            <th scope="col" data-figure>
+              {pluralOf(input.unitWord)}
+            </th>
+            <th scope="col" data-figure>
+              mean
+            </th>
+            <th scope="col" data-figure>
+              gap
+            </th>
+            <th scope="col">95% interval, all together</th>
+            <th scope="col" data-figure>
+              p, Dunnett
+            </th>
+            <th scope="col" data-figure>
+              p, shuffles
+            </th>
+          </tr>
         </thead>
         <tbody>
-          {testsOf(input).map(name => <Row key={name} name={name} looked={looked} contrast={judgement.contrasts.find(contrast => contrast.treatment === name)} tag={tags.find(tag => tag.name === name)} printValue={printValue} />)}
-          <tr><th scope="row"><PlantLabel look={tags.find(tag => tag.name === input.control)} width={16} />{input.control}</th><td>the control</td><td data-figure>{control?.n ?? 0}</td><td data-figure>{control ? printValue(control.mean) : '—'}</td><td colSpan={4} /></tr>
+          {testsOf(input).map(name => (
+            <Row
+              key={name}
+              name={name}
+              looked={looked}
+              contrast={judgement.contrasts.find(contrast => contrast.treatment === name)}
+              tag={tags.find(tag => tag.name === name)}
+              printValue={printValue}
+            />
+          ))}
+          <tr>
+            <th scope="row">
+              <PlantLabel look={tags.find(tag => tag.name === input.control)} width={16} />
+              {input.control}
+            </th>
+            <td>the control</td>
+            <td data-figure>{control?.n ?? 0}</td>
+            <td data-figure>{control ? printValue(control.mean) : '—'}</td>
+            <td colSpan={4} />
+          </tr>
         </tbody>
       </table>
     </Scroll>
@@ -52,9 +95,27 @@ interface RowProps {
 
 function Row({ name, looked: { judgement, input }, contrast, tag, printValue }: RowProps) {
   const group = judgement.groups.find(candidate => candidate.treatment === name);
-  const head = <th scope="row"><PlantLabel look={tag} width={16} />{name}</th>;
-  const counts = <><td data-figure>{group?.n ?? 0}</td><td data-figure>{group ? printValue(group.mean) : '—'}</td></>;
-  if (!contrast?.estimable) return <tr>{head}<td>can’t be compared</td>{counts}<td colSpan={4} /></tr>;
+  const head = (
+    <th scope="row">
+      <PlantLabel look={tag} width={16} />
+      {name}
+    </th>
+  );
+  const counts = (
+    <>
+      <td data-figure>{group?.n ?? 0}</td>
+      <td data-figure>{group ? printValue(group.mean) : '—'}</td>
+    </>
+  );
+  if (!contrast?.estimable)
+    return (
+      <tr>
+        {head}
+        <td>can’t be compared</td>
+        {counts}
+        <td colSpan={4} />
+      </tr>
+    );
   return (
     <>
       <tr>
@@ -70,7 +131,18 @@ function Row({ name, looked: { judgement, input }, contrast, tag, printValue }: 
         <td colSpan={8}>
           <details>
             <summary>Show the working for {name}</summary>
-            <dl>{workingOf(contrast, judgement, input).map(step => <div key={step.figure}><dt>{step.figure}</dt><dd><span>{step.formula}</span><b>{step.numbers}</b><small>{step.source}</small></dd></div>)}</dl>
+            <dl>
+              {workingOf(contrast, judgement, input).map(step => (
+                <div key={step.figure}>
+                  <dt>{step.figure}</dt>
+                  <dd>
+                    <span>{step.formula}</span>
+                    <b>{step.numbers}</b>
+                    <small>{step.source}</small>
+                  </dd>
+                </div>
+              ))}
+            </dl>
           </details>
         </td>
       </tr>
@@ -78,12 +150,22 @@ function Row({ name, looked: { judgement, input }, contrast, tag, printValue }: 
   );
 }
 
-function gap(percent: number | null, difference: number, printValue: (value: number) => string): string {
+function gap(
+  percent: number | null,
+  difference: number,
+  printValue: (value: number) => string,
+): string {
   const sign = difference < 0 ? '−' : '+';
-  return percent === null ? `${sign}${printValue(Math.abs(difference))}` : `${sign}${Math.abs(percent).toFixed(1)}%`;
+  return percent === null
+    ? `${sign}${printValue(Math.abs(difference))}`
+    : `${sign}${Math.abs(percent).toFixed(1)}%`;
 }
 
-function interval(percentCi: readonly [number, number] | null, ci: readonly [number, number] | null, printValue: (value: number) => string): string {
+function interval(
+  percentCi: readonly [number, number] | null,
+  ci: readonly [number, number] | null,
+  printValue: (value: number) => string,
+): string {
   if (percentCi) return `${signed(percentCi[0])} to ${signed(percentCi[1])}`;
   return ci ? `${printValue(ci[0])} to ${printValue(ci[1])}` : '—';
 }

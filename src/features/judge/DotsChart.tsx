@@ -1,6 +1,15 @@
 'use client';
 
-import { type ChartData, Chart as ChartJs, type ChartOptions, LinearScale, LineElement, PointElement, ScatterController, Tooltip } from 'chart.js';
+import {
+  type ChartData,
+  Chart as ChartJs,
+  type ChartOptions,
+  LinearScale,
+  LineElement,
+  PointElement,
+  ScatterController,
+  Tooltip,
+} from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
@@ -29,11 +38,27 @@ export function DotsChart({ dots, unitWord, summary, printValue }: DotsChartProp
       {dots.rows.map(row => (
         <Label key={row.tag.letter}>
           <PlantLabel look={row.tag} width={20} />
-          <span><b>{row.tag.name}</b><small>{row.tag.index < 0 ? 'the control' : gapWords(row, dots)}</small></span>
+          <span>
+            <b>{row.tag.name}</b>
+            <small>{row.tag.index < 0 ? 'the control' : gapWords(row, dots)}</small>
+          </span>
         </Label>
       ))}
-      <Canvas style={{ gridRow: `1 / span ${dots.rows.length + 1}`, height: dots.rows.length * ROW_PX + AXIS_PX }}>
-        {tokens && <Chart type="scatter" data={chartData(dots, tokens)} options={chartOptions(dots, tokens, unitWord, printValue)} aria-label={summary} role="img" />}
+      <Canvas
+        style={{
+          gridRow: `1 / span ${dots.rows.length + 1}`,
+          height: dots.rows.length * ROW_PX + AXIS_PX,
+        }}
+      >
+        {tokens && (
+          <Chart
+            type="scatter"
+            data={chartData(dots, tokens)}
+            options={chartOptions(dots, tokens, unitWord, printValue)}
+            aria-label={summary}
+            role="img"
+          />
+        )}
       </Canvas>
     </Figure>
   );
@@ -51,13 +76,40 @@ function chartData(dots: DotRows, tokens: Tokens): ChartData<'scatter'> {
       const hue = tokenHue(tokens, row.tag.index);
       return [
         {
-          label: row.tag.name, data: row.points.map((point, i) => ({ x: point.x, y: at + JITTER[i % JITTER.length]! - 0.14 })), showLine: false, clip: false, pointRadius: 6, pointHoverRadius: 8,
-          pointBackgroundColor: row.tag.index < 0 ? tokens.slate : hue, pointBorderColor: row.tag.index < 0 ? tokens.ink : tokens.slate, pointBorderWidth: row.tag.index < 0 ? 2 : 1,
+          label: row.tag.name,
+          data: row.points.map((point, i) => ({
+            x: point.x,
+            y: at + JITTER[i % JITTER.length]! - 0.14,
+          })),
+          showLine: false,
+          clip: false,
+          pointRadius: 6,
+          pointHoverRadius: 8,
+          pointBackgroundColor: row.tag.index < 0 ? tokens.slate : hue,
+          pointBorderColor: row.tag.index < 0 ? tokens.ink : tokens.slate,
+          pointBorderWidth: row.tag.index < 0 ? 2 : 1,
         },
-        ...(row.interval ? [{
-          label: '', data: [{ x: row.interval[0], y: at + 0.3 }, { x: row.estimate ?? row.interval[0], y: at + 0.3 }, { x: row.interval[1], y: at + 0.3 }], showLine: true, borderColor: hue, borderWidth: 3,
-          pointStyle: 'line' as const, pointRotation: 90, pointRadius: [7, 9, 7], pointBorderWidth: [3, 5, 3], pointBorderColor: hue, pointHitRadius: 0,
-        }] : []),
+        ...(row.interval
+          ? [
+              {
+                label: '',
+                data: [
+                  { x: row.interval[0], y: at + 0.3 },
+                  { x: row.estimate ?? row.interval[0], y: at + 0.3 },
+                  { x: row.interval[1], y: at + 0.3 },
+                ],
+                showLine: true,
+                borderColor: hue,
+                borderWidth: 3,
+                pointStyle: 'line' as const,
+                pointRotation: 90,
+                pointRadius: [7, 9, 7],
+                pointBorderWidth: [3, 5, 3],
+                pointBorderColor: hue,
+                pointHitRadius: 0,
+              },
+            ]
+          : []),
       ];
     }),
   };
@@ -66,25 +118,75 @@ function chartData(dots: DotRows, tokens: Tokens): ChartData<'scatter'> {
 // A fixed scatter up and down: enough to part dots that lie on each other, the same on every look.
 const JITTER = [0, -0.14, 0.1, -0.07, 0.14, -0.18, 0.05, -0.11] as const;
 
-function chartOptions(dots: DotRows, tokens: Tokens, unitWord: string, printValue: (value: number) => string): ChartOptions<'scatter'> {
-  const xs = dots.rows.flatMap(row => [...row.points.map(point => point.x), ...(row.interval ?? [])]);
+function chartOptions(
+  dots: DotRows,
+  tokens: Tokens,
+  unitWord: string,
+  printValue: (value: number) => string,
+): ChartOptions<'scatter'> {
+  const xs = dots.rows.flatMap(row => [
+    ...row.points.map(point => point.x),
+    ...(row.interval ?? []),
+  ]);
   const font = { family: tokens.font, size: 14 };
   return {
-    animation: false, responsive: true, maintainAspectRatio: false, layout: { padding: 0 },
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    layout: { padding: 0 },
     scales: {
-      x: { ...niceRange(Math.min(...xs, dots.control), Math.max(...xs, dots.control)), grid: { display: false }, border: { color: tokens.rule }, ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 7, callback: value => (dots.axis === 'percent' ? `${value}%` : printValue(Number(value))) } },
+      x: {
+        ...niceRange(Math.min(...xs, dots.control), Math.max(...xs, dots.control)),
+        grid: { display: false },
+        border: { color: tokens.rule },
+        ticks: {
+          color: tokens['ink-soft'],
+          font,
+          maxTicksLimit: 7,
+          callback: value => (dots.axis === 'percent' ? `${value}%` : printValue(Number(value))),
+        },
+      },
       y: { min: -0.5, max: dots.rows.length - 0.5, reverse: true, display: false },
     },
     plugins: {
       legend: { display: false },
       tooltip: {
-        displayColors: false, filter: shown => shown.datasetIndex !== undefined && shown.dataset.label !== '', bodyFont: font,
-        callbacks: { title: () => '', label: shown => { const point = dots.rows.find(row => row.tag.name === shown.dataset.label)?.points[shown.dataIndex]; return point ? `${unitWord} ${point.code}: ${printValue(point.value)}` : ''; } },
+        displayColors: false,
+        filter: shown => shown.datasetIndex !== undefined && shown.dataset.label !== '',
+        bodyFont: font,
+        callbacks: {
+          title: () => '',
+          label: shown => {
+            const point = dots.rows.find(row => row.tag.name === shown.dataset.label)?.points[
+              shown.dataIndex
+            ];
+            return point ? `${unitWord} ${point.code}: ${printValue(point.value)}` : '';
+          },
+        },
       },
       annotation: {
-        animations: {}, annotations: {
-          ...(dots.band ? { band: { type: 'box' as const, xMin: dots.band[0], xMax: dots.band[1], backgroundColor: tokens.band, borderWidth: 0, drawTime: 'beforeDatasetsDraw' as const } } : {}),
-          control: { type: 'line' as const, xMin: dots.control, xMax: dots.control, borderColor: tokens['ink-soft'], borderWidth: 2, drawTime: 'beforeDatasetsDraw' as const },
+        animations: {},
+        annotations: {
+          ...(dots.band
+            ? {
+                band: {
+                  type: 'box' as const,
+                  xMin: dots.band[0],
+                  xMax: dots.band[1],
+                  backgroundColor: tokens.band,
+                  borderWidth: 0,
+                  drawTime: 'beforeDatasetsDraw' as const,
+                },
+              }
+            : {}),
+          control: {
+            type: 'line' as const,
+            xMin: dots.control,
+            xMax: dots.control,
+            borderColor: tokens['ink-soft'],
+            borderWidth: 2,
+            drawTime: 'beforeDatasetsDraw' as const,
+          },
         },
       },
     },
@@ -97,7 +199,10 @@ function niceRange(low: number, high: number): { readonly min: number; readonly 
   const power = 10 ** Math.floor(Math.log10(rough));
   const step = [1, 2, 5, 10].map(times => times * power).find(size => size >= rough) ?? rough;
   const room = (high - low) * 0.02;
-  return { min: Math.floor((low - room) / step) * step, max: Math.ceil((high + room) / step) * step };
+  return {
+    min: Math.floor((low - room) / step) * step,
+    max: Math.ceil((high + room) / step) * step,
+  };
 }
 
 const Figure = styled.div`

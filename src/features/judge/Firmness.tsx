@@ -2,10 +2,10 @@
 
 import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
-import { type WithoutUnit, unitsInTurn, withoutUnit } from '@/core/judge/leave-each-out';
-import type { Judgement } from '@/core/judge/judgement';
-import type { PositionCheck } from '@/core/judge/position-check';
 import { SET_WORDS } from '@/core/judge/analysis-sets';
+import type { Judgement } from '@/core/judge/judgement';
+import { unitsInTurn, type WithoutUnit, withoutUnit } from '@/core/judge/leave-each-out';
+import type { PositionCheck } from '@/core/judge/position-check';
 import type { LookedJudgement } from '@/core/judge/trial-verdict';
 import { counted, pluralOf } from '@/core/words/plural';
 import { Button } from '@/ui/Button';
@@ -24,15 +24,48 @@ interface FirmnessProps {
 /** How firm it is: with all in, as planned, without mishaps; each unit left out in turn; what is left in the places. */
 export function Firmness({ looked, position, readerWords }: FirmnessProps) {
   const { judgement, input, allIn, sound } = looked;
-  const sets = ([['all', allIn ?? judgement], ['planned', judgement], ['sound', sound ?? judgement]] as const);
+  const sets = [
+    ['all', allIn ?? judgement],
+    ['planned', judgement],
+    ['sound', sound ?? judgement],
+  ] as const;
   const isOneSet = allIn === null && sound === null;
   return (
     <Box aria-label="How firm is it?">
       <h2>How firm is it?</h2>
-      {isOneSet ? <Soft>No {input.unitWord} was left out and none had a mishap: all three ways of counting are one.</Soft> : (
+      {isOneSet ? (
+        <Soft>
+          No {input.unitWord} was left out and none had a mishap: all three ways of counting are
+          one.
+        </Soft>
+      ) : (
         <WideTable label="The verdict by which units count">
-          <thead><tr><th scope="col">Counted</th>{judgement.contrasts.map(contrast => <th key={contrast.treatment} scope="col">{contrast.treatment}</th>)}</tr></thead>
-          <tbody>{sets.map(([set, found]) => <tr key={set}><th scope="row">{SET_WORDS[set]}<small>{counted(found.design.units, input.unitWord)}</small></th>{found.contrasts.map(contrast => <td key={contrast.treatment}>{contrast.estimable ? rangeWords(contrast) : ''}<small>{CALL_WORDS[contrast.call]}</small></td>)}</tr>)}</tbody>
+          <thead>
+            <tr>
+              <th scope="col">Counted</th>
+              {judgement.contrasts.map(contrast => (
+                <th key={contrast.treatment} scope="col">
+                  {contrast.treatment}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {sets.map(([set, found]) => (
+              <tr key={set}>
+                <th scope="row">
+                  {SET_WORDS[set]}
+                  <small>{counted(found.design.units, input.unitWord)}</small>
+                </th>
+                {found.contrasts.map(contrast => (
+                  <td key={contrast.treatment}>
+                    {contrast.estimable ? rangeWords(contrast) : ''}
+                    <small>{CALL_WORDS[contrast.call]}</small>
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
         </WideTable>
       )}
       <EachOut key={input.units.map(unit => unit.value).join()} looked={looked} />
@@ -42,14 +75,29 @@ export function Firmness({ looked, position, readerWords }: FirmnessProps) {
   );
 }
 
-function rangeWords(contrast: Extract<Judgement['contrasts'][number], { readonly estimable: true }>): string {
+function rangeWords(
+  contrast: Extract<Judgement['contrasts'][number], { readonly estimable: true }>,
+): string {
   const say = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(0)}%`;
-  return contrast.percent === null ? '' : `${say(contrast.percent)}${contrast.percentCiAdjusted ? ` (${say(contrast.percentCiAdjusted[0])} to ${say(contrast.percentCiAdjusted[1])})` : ''}`;
+  return contrast.percent === null
+    ? ''
+    : `${say(contrast.percent)}${contrast.percentCiAdjusted ? ` (${say(contrast.percentCiAdjusted[0])} to ${say(contrast.percentCiAdjusted[1])})` : ''}`;
 }
 
-function positionWords({ gradientP, towards, neighbours }: PositionCheck, unitWord: string): string {
-  const slope = gradientP !== null && gradientP < 0.05 ? `What is left rises towards ${towards} of the bench (p ${printP(gradientP)}): the blocks did not take the slope out. Next time cut them across it.` : `No slope is left along or across the bench${gradientP === null ? '' : ` (p ${printP(gradientP)})`}.`;
-  const like = neighbours && neighbours.p < 0.05 ? ` Neighbours are alike (p ${printP(neighbours.p)}): something in the place, or from ${unitWord} to ${unitWord}, is at work.` : neighbours ? ` Neighbours are no more alike than ${pluralOf(unitWord)} far apart (p ${printP(neighbours.p)}).` : '';
+function positionWords(
+  { gradientP, towards, neighbours }: PositionCheck,
+  unitWord: string,
+): string {
+  const slope =
+    gradientP !== null && gradientP < 0.05
+      ? `What is left rises towards ${towards} of the bench (p ${printP(gradientP)}): the blocks did not take the slope out. Next time cut them across it.`
+      : `No slope is left along or across the bench${gradientP === null ? '' : ` (p ${printP(gradientP)})`}.`;
+  const like =
+    neighbours && neighbours.p < 0.05
+      ? ` Neighbours are alike (p ${printP(neighbours.p)}): something in the place, or from ${unitWord} to ${unitWord}, is at work.`
+      : neighbours
+        ? ` Neighbours are no more alike than ${pluralOf(unitWord)} far apart (p ${printP(neighbours.p)}).`
+        : '';
   return slope + like;
 }
 
@@ -78,10 +126,39 @@ function EachOut({ looked: { input, judgement } }: { readonly looked: LookedJudg
   const changing = found.filter(each => each.changes.length > 0);
   return (
     <div>
-      {done === null && <Acts><Button onPress={start}>Leave each {input.unitWord} out in turn</Button></Acts>}
-      {done !== null && done < units.length && <p role="status"><progress aria-label="Left out in turn" value={done} max={units.length} /> {done} of {units.length}</p>}
-      {done === units.length && <p role="status">{changing.length === 0 ? `Whichever one of the ${units.length} is left out, every call stays what it is.` : `${changing.length} of ${units.length} would change a call if left out:`}</p>}
-      {changing.length > 0 && <ul>{changing.map(each => <li key={each.unit}>without <b>{each.unit}</b> ({each.treatment}): {each.changes.map(change => `${change.treatment} ${CALL_WORDS[change.to]} instead of ${CALL_WORDS[change.from]}`).join('; ')}</li>)}</ul>}
+      {done === null && (
+        <Acts>
+          <Button onPress={start}>Leave each {input.unitWord} out in turn</Button>
+        </Acts>
+      )}
+      {done !== null && done < units.length && (
+        <p role="status">
+          <progress aria-label="Left out in turn" value={done} max={units.length} /> {done} of{' '}
+          {units.length}
+        </p>
+      )}
+      {done === units.length && (
+        <p role="status">
+          {changing.length === 0
+            ? `Whichever one of the ${units.length} is left out, every call stays what it is.`
+            : `${changing.length} of ${units.length} would change a call if left out:`}
+        </p>
+      )}
+      {changing.length > 0 && (
+        <ul>
+          {changing.map(each => (
+            <li key={each.unit}>
+              without <b>{each.unit}</b> ({each.treatment}):{' '}
+              {each.changes
+                .map(
+                  change =>
+                    `${change.treatment} ${CALL_WORDS[change.to]} instead of ${CALL_WORDS[change.from]}`,
+                )
+                .join('; ')}
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   );
 }

@@ -15,14 +15,14 @@ import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { Soft, TwoParts } from '@/ui/Page';
 import { CallsTable } from './CallsTable';
+import { differencesOf } from './differences';
 import { dotRowsOf } from './dot-rows';
 import { Guesses } from './Guesses';
-import type { VerdictDoors } from './RestView';
 import { RestOnItsWay } from './RestOnItsWay';
+import type { VerdictDoors } from './RestView';
 import { ShufflePanel } from './ShufflePanel';
 import { useJudgement } from './use-judgement';
 import { useRest } from './use-rest';
-import { differencesOf } from './differences';
 import { VerdictNotes } from './VerdictNotes';
 
 // Brings the error of a p near 0.05 from 0.0015 down to 0.0002.
@@ -31,7 +31,10 @@ const MANY_SHUFFLES = 1_000_000;
 // Neither is in the way of the verdict. The chart library is the heaviest part of the page and draws on a canvas only a browser has.
 const restView = () => import('./RestView').then(module => module.RestView);
 const RestView = dynamic(restView, { ssr: false });
-const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), { ssr: false, loading: () => <div style={{ minHeight: 300 }} /> });
+const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), {
+  ssr: false,
+  loading: () => <div style={{ minHeight: 300 }} />,
+});
 
 /** What the page of a verdict comes with, whatever it is judged by. */
 export interface VerdictOfTrial extends VerdictDoors {
@@ -43,7 +46,10 @@ export interface VerdictOfTrial extends VerdictDoors {
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** On how many days somebody looked while it ran. */
   readonly interimLooks: number;
-  readonly guesses: { readonly predictions: readonly Prediction[]; readonly records: readonly TrackRecord[] };
+  readonly guesses: {
+    readonly predictions: readonly Prediction[];
+    readonly records: readonly TrackRecord[];
+  };
 }
 
 interface JudgeViewProps extends VerdictOfTrial {
@@ -58,7 +64,21 @@ interface JudgeViewProps extends VerdictOfTrial {
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles; what stands under it follows once these take input. */
-export function JudgeView({ trial, measure: shown, amendments, tags, first, system, frozen, interimLooks, guesses, noGain, byMeans, isByMeans, ...doors }: JudgeViewProps) {
+export function JudgeView({
+  trial,
+  measure: shown,
+  amendments,
+  tags,
+  first,
+  system,
+  frozen,
+  interimLooks,
+  guesses,
+  noGain,
+  byMeans,
+  isByMeans,
+  ...doors
+}: JudgeViewProps) {
   const fetched = useRest(trial.id, first.look.measureId, first);
   const state = useJudgement(fetched.rest?.data ?? null, first);
   useEffect(() => void restView(), []); // its code comes while its data are on their way
@@ -68,7 +88,10 @@ export function JudgeView({ trial, measure: shown, amendments, tags, first, syst
   const { judgement, input } = looked;
   const measures = fetched.rest?.data.measures ?? [shown];
   const measure = measures.find(candidate => candidate.id === looked.look.measureId) ?? shown;
-  const printValue = useCallback((value: number) => valuePrinter(measure, MASS_STYLE_FOR[system])(value), [measure, system]);
+  const printValue = useCallback(
+    (value: number) => valuePrinter(measure, MASS_STYLE_FOR[system])(value),
+    [measure, system],
+  );
   const differs = differencesOf(first.look, looked.look, measures, printValue);
   const lookAgain = (next: Look): void => {
     setWished({ of: first, look: next });
@@ -77,27 +100,87 @@ export function JudgeView({ trial, measure: shown, amendments, tags, first, syst
   return (
     <>
       <Verdict>
-        <h2><Headline words={judgement.verdict.headline} best={judgement.verdict.best} /></h2>
+        <h2>
+          <Headline words={judgement.verdict.headline} best={judgement.verdict.best} />
+        </h2>
         <p>{judgement.verdict.detail}</p>
-        {isByMeans && <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>}
-        {noGain.includes(measure.id) && <p data-soft>Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse” as “less”.</p>}
-        {input.covariateName && isAllowedFor(looked) && <p data-soft>Each {input.unitWord} is held against {input.covariateName}: that much of the difference is no treatment’s doing.</p>}
+        {isByMeans && (
+          <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>
+        )}
+        {noGain.includes(measure.id) && (
+          <p data-soft>
+            Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse”
+            as “less”.
+          </p>
+        )}
+        {input.covariateName && isAllowedFor(looked) && (
+          <p data-soft>
+            Each {input.unitWord} is held against {input.covariateName}: that much of the difference
+            is no treatment’s doing.
+          </p>
+        )}
         {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
-        <VerdictNotes trial={trial} amendments={amendments} frozen={frozen} interimLooks={interimLooks} headline={first.judgement.verdict.headline} />
+        <VerdictNotes
+          trial={trial}
+          amendments={amendments}
+          frozen={frozen}
+          interimLooks={interimLooks}
+          headline={first.judgement.verdict.headline}
+        />
       </Verdict>
       <TwoParts>
         <section aria-label="Every pot">
-          <h2>Every {input.unitWord}, against {input.control}</h2>
-          <Soft>{measure.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval, all together · band: not worth having</Soft>
-          <DotsChart dots={dotRowsOf(looked, tags)} unitWord={input.unitWord} printValue={printValue} summary={dotsSummary(looked)} />
+          <h2>
+            Every {input.unitWord}, against {input.control}
+          </h2>
+          <Soft>
+            {measure.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval,
+            all together · band: not worth having
+          </Soft>
+          <DotsChart
+            dots={dotRowsOf(looked, tags)}
+            unitWord={input.unitWord}
+            printValue={printValue}
+            summary={dotsSummary(looked)}
+          />
         </section>
-        <ShufflePanel state={state} tags={tags} onCancel={state.cancel} onRunAgain={() => state.judge(look)} onRunMore={() => state.judge({ ...look, shuffles: MANY_SHUFFLES })} />
+        <ShufflePanel
+          state={state}
+          tags={tags}
+          onCancel={state.cancel}
+          onRunAgain={() => state.judge(look)}
+          onRunMore={() => state.judge({ ...look, shuffles: MANY_SHUFFLES })}
+        />
       </TwoParts>
-      {guesses.predictions.length > 0 && <Guesses predictions={guesses.predictions} best={judgement.verdict.best} call={judgement.verdict.call} records={guesses.records} />}
+      {guesses.predictions.length > 0 && (
+        <Guesses
+          predictions={guesses.predictions}
+          best={judgement.verdict.best}
+          call={judgement.verdict.call}
+          records={guesses.records}
+        />
+      )}
       <CallsTable looked={looked} tags={tags} printValue={printValue} />
-      {byMeans.includes(measure.id) && <Soft>Judged by means: a weight or a length has one. <Link href={`/trials/${trial.id}/judge?measure=${measure.id}&by=ranks`}>Judge it by ranks instead</Link></Soft>}
+      {byMeans.includes(measure.id) && (
+        <Soft>
+          Judged by means: a weight or a length has one.{' '}
+          <Link href={`/trials/${trial.id}/judge?measure=${measure.id}&by=ranks`}>
+            Judge it by ranks instead
+          </Link>
+        </Soft>
+      )}
       <RestOnItsWay state={fetched} />
-      {fetched.rest && <RestView {...doors} rest={fetched.rest} planned={first.look} look={look} looked={looked} system={system} onLook={lookAgain} />}
+      {fetched.rest && (
+        <RestView
+          {...doors}
+          rest={fetched.rest}
+          planned={first.look}
+          look={look}
+          looked={looked}
+          system={system}
+          onLook={lookAgain}
+        />
+      )}
     </>
   );
 }
@@ -108,11 +191,18 @@ function isAllowedFor({ input }: LookedJudgement): boolean {
 
 function Headline({ words, best }: { readonly words: string; readonly best: string | null }) {
   if (best === null || !words.startsWith(best)) return words;
-  return <><em>{best}</em>{words.slice(best.length)}</>;
+  return (
+    <>
+      <em>{best}</em>
+      {words.slice(best.length)}
+    </>
+  );
 }
 
 function dotsSummary({ judgement, input }: LookedJudgement): string {
-  const better = judgement.contrasts.filter(contrast => isBetter(contrast.call)).map(contrast => contrast.treatment);
+  const better = judgement.contrasts
+    .filter(contrast => isBetter(contrast.call))
+    .map(contrast => contrast.treatment);
   return `Dots of ${judgement.design.units} ${pluralOf(input.unitWord)} in ${judgement.design.treatments} rows, with intervals. ${better.length > 0 ? `${better.join(' and ')} off the control’s line.` : 'No interval lies off the control’s line on the good side.'} The table below holds every figure.`;
 }
 

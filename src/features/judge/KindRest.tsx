@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { LookedKind } from '@/core/judge/planned-verdict';
 import { nextSteps } from '@/core/judge/next-step';
+import type { LookedKind } from '@/core/judge/planned-verdict';
 import { standingLeaveOuts } from '@/core/judge/trial-verdict';
 import { readerErrorWords } from '@/core/measure/reader-error';
 import { AuditList } from '@/features/audit/AuditList';
@@ -15,9 +15,9 @@ import { Closing } from './Closing';
 import { LeftOut } from './LeftOut';
 import { NextSteps } from './NextSteps';
 import { printFigure } from './print-value';
-import type { RestOfVerdict } from './rest-of-verdict';
 import type { VerdictDoors } from './RestView';
 import { Rivals } from './Rivals';
+import type { RestOfVerdict } from './rest-of-verdict';
 import { ScorecardPanel } from './ScorecardPanel';
 import { TrialLog } from './Tables';
 
@@ -27,7 +27,14 @@ interface KindRestProps extends VerdictDoors {
 }
 
 /** What stands under a verdict that is none of means: all that was measured, what may have spoiled it, what next. */
-export function KindRest({ rest: { data, beside, audit, log }, looked, close, leaveOut, putBackIn, regret }: KindRestProps) {
+export function KindRest({
+  rest: { data, beside, audit, log },
+  looked,
+  close,
+  leaveOut,
+  putBackIn,
+  regret,
+}: KindRestProps) {
   const chosen = useChosenUnit();
   const { input, judgement, look } = looked;
   const tags = useMemo(() => tagsOf(data), [data]);
@@ -37,36 +44,82 @@ export function KindRest({ rest: { data, beside, audit, log }, looked, close, le
   const readerWords = readerErrorWords(data);
   return (
     <>
-      <Later><ScorecardPanel trialId={data.trial.id} whole={data} look={look} card={beside.card} tags={tags} control={input.control} bases={beside.bases} /></Later>
+      <Later>
+        <ScorecardPanel
+          trialId={data.trial.id}
+          whole={data}
+          look={look}
+          card={beside.card}
+          tags={tags}
+          control={input.control}
+          bases={beside.bases}
+        />
+      </Later>
       <Later>
         <TwoParts>
           <div>
             <h2>Where they stood</h2>
-            {bench && <Bench view={bench} label={`The bench from above: the fuller the crown, the more ${input.response}`} lens={lensOf(looked)} />}
+            {bench && (
+              <Bench
+                view={bench}
+                label={`The bench from above: the fuller the crown, the more ${input.response}`}
+                lens={lensOf(looked)}
+              />
+            )}
             {readerWords && <p>{readerWords}</p>}
           </div>
           <div>
             <Rivals rivals={beside.rivals} />
-            <LeftOut standing={standingLeaveOuts(data)} unitWord={input.unitWord} allIn={looked.allIn} sound={looked.sound} unit={unit} isClosed={isClosed} leaveOut={leaveOut} putBackIn={putBackIn} />
+            <LeftOut
+              standing={standingLeaveOuts(data)}
+              unitWord={input.unitWord}
+              allIn={looked.allIn}
+              sound={looked.sound}
+              unit={unit}
+              isClosed={isClosed}
+              leaveOut={leaveOut}
+              putBackIn={putBackIn}
+            />
             <AuditList {...audit} />
             {!isClosed && <Closing close={close} />}
           </div>
         </TwoParts>
       </Later>
-      <Later><NextSteps trialId={data.trial.id} steps={nextSteps(judgement, input)} lessons={beside.lessons} regret={regret} /></Later>
-      <Later><TrialLog log={log} /></Later>
+      <Later>
+        <NextSteps
+          trialId={data.trial.id}
+          steps={nextSteps(judgement, input)}
+          lessons={beside.lessons}
+          regret={regret}
+        />
+      </Later>
+      <Later>
+        <TrialLog log={log} />
+      </Later>
     </>
   );
 }
 
 function lensOf({ input, look }: LookedKind) {
   const units = new Map(input.units.map(unit => [unit.id, unit]));
-  const figureOf = (unit: (typeof input.units)[number] | undefined): number | null => (unit?.value == null ? null : unit.outOf === null ? unit.value : unit.value / unit.outOf);
+  const figureOf = (unit: (typeof input.units)[number] | undefined): number | null =>
+    unit?.value == null ? null : unit.outOf === null ? unit.value : unit.value / unit.outOf;
   const most = Math.max(1e-9, ...input.units.map(unit => Math.abs(figureOf(unit) ?? 0)));
   return ({ code }: BenchUnit) => {
     const unit = units.get(code);
     const figure = figureOf(unit);
-    const words = unit?.value == null ? 'no reading' : unit.outOf !== null && unit.outOf > 1 ? `${printFigure(unit.value)} of ${unit.outOf}` : input.kind === 'time' && !unit.hasCome ? `not yet after ${printFigure(unit.value)} days` : printFigure(unit.value);
-    return { state: figure === null ? 'open' as const : 'done' as const, share: figure === null ? null : Math.max(0, figure / most), words: look.leftOut.includes(code) ? 'left out' : words };
+    const words =
+      unit?.value == null
+        ? 'no reading'
+        : unit.outOf !== null && unit.outOf > 1
+          ? `${printFigure(unit.value)} of ${unit.outOf}`
+          : input.kind === 'time' && !unit.hasCome
+            ? `not yet after ${printFigure(unit.value)} days`
+            : printFigure(unit.value);
+    return {
+      state: figure === null ? ('open' as const) : ('done' as const),
+      share: figure === null ? null : Math.max(0, figure / most),
+      words: look.leftOut.includes(code) ? 'left out' : words,
+    };
   };
 }

@@ -13,22 +13,61 @@ import { VerdictNotes } from './VerdictNotes';
 const kindRest = () => import('./KindRest').then(module => module.KindRest);
 const KindRest = dynamic(kindRest, { ssr: false });
 
-interface KindVerdictProps extends VerdictOfTrial, Pick<Parameters<typeof KindView>[0], 'efficacy' | 'germination'> {
+interface KindVerdictProps
+  extends VerdictOfTrial,
+    Pick<Parameters<typeof KindView>[0], 'efficacy' | 'germination'> {
   readonly first: LookedKind;
 }
 
 /** The verdict where the main measure is one of counts, shares, steps or days; what stands under it follows. */
-export function KindVerdict({ trial, measure, amendments, tags, frozen, interimLooks, guesses, first, efficacy, germination, ...doors }: KindVerdictProps) {
+export function KindVerdict({
+  trial,
+  measure,
+  amendments,
+  tags,
+  frozen,
+  interimLooks,
+  guesses,
+  first,
+  efficacy,
+  germination,
+  ...doors
+}: KindVerdictProps) {
   const fetched = useRest(trial.id, measure.id, first);
   useEffect(() => void kindRest(), []); // its code comes while its data are on their way
   const { judgement } = first;
   return (
     <>
       <KindView
-        trialId={trial.id} measureId={measure.id} isChosen={false} name={measure.name} definition={measure.definition} input={first.input} judgement={judgement} tags={tags} efficacy={efficacy} germination={germination} classes={[]}
-        notes={<VerdictNotes trial={trial} amendments={amendments} frozen={frozen} interimLooks={interimLooks} headline={judgement.headline} />}
+        trialId={trial.id}
+        measureId={measure.id}
+        isChosen={false}
+        name={measure.name}
+        definition={measure.definition}
+        input={first.input}
+        judgement={judgement}
+        tags={tags}
+        efficacy={efficacy}
+        germination={germination}
+        classes={[]}
+        notes={
+          <VerdictNotes
+            trial={trial}
+            amendments={amendments}
+            frozen={frozen}
+            interimLooks={interimLooks}
+            headline={judgement.headline}
+          />
+        }
       />
-      {guesses.predictions.length > 0 && <Guesses predictions={guesses.predictions} best={judgement.best} call={judgement.call} records={guesses.records} />}
+      {guesses.predictions.length > 0 && (
+        <Guesses
+          predictions={guesses.predictions}
+          best={judgement.best}
+          call={judgement.call}
+          records={guesses.records}
+        />
+      )}
       <RestOnItsWay state={fetched} />
       {fetched.rest && <KindRest {...doors} rest={fetched.rest} looked={first} />}
     </>

@@ -2,9 +2,9 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import type { Result } from '@/core/result';
 import type { VerdictInShort } from '@/core/judge/planned-verdict';
 import type { LeaveOut } from '@/core/judge/trial-verdict';
+import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { fullDay } from '@/features/frame/days';
@@ -32,18 +32,29 @@ interface LeftOutProps extends LeaveOutDoors {
 }
 
 /** What is on record as left out, by whom, when and why, and the verdict with it back in. */
-export function LeftOut({ standing, unitWord, allIn, sound, unit, isClosed, leaveOut, putBackIn }: LeftOutProps) {
+export function LeftOut({
+  standing,
+  unitWord,
+  allIn,
+  sound,
+  unit,
+  isClosed,
+  leaveOut,
+  putBackIn,
+}: LeftOutProps) {
   const [why, setWhy] = useState('');
   const [by, setBy] = useState('');
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void => startTransition(async () => {
-    const done = await work();
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) setWhy('');
-  });
-  const canLeaveOut = !isClosed && unit !== undefined && !standing.some(left => left.code === unit.code);
+  const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
+    startTransition(async () => {
+      const done = await work();
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setWhy('');
+    });
+  const canLeaveOut =
+    !isClosed && unit !== undefined && !standing.some(left => left.code === unit.code);
   return (
     <section aria-label="Left out">
       <h2>Left out</h2>
@@ -51,21 +62,62 @@ export function LeftOut({ standing, unitWord, allIn, sound, unit, isClosed, leav
       <Rows>
         {standing.map(({ code, incident }) => (
           <li key={incident.id}>
-            <b>{code}</b>, {fullDay(incident.happenedOn)}{incident.by ? `, by ${incident.by}` : ''}{incident.afterKeyOpened ? ', after the key was opened' : ', before anyone knew what it got'}: {incident.why}
-            {!isClosed && <Button data-tone="quiet" isPending={isPending} onPress={() => act(() => putBackIn(incident.id))}>Put back in</Button>}
+            <b>{code}</b>, {fullDay(incident.happenedOn)}
+            {incident.by ? `, by ${incident.by}` : ''}
+            {incident.afterKeyOpened
+              ? ', after the key was opened'
+              : ', before anyone knew what it got'}
+            : {incident.why}
+            {!isClosed && (
+              <Button
+                data-tone="quiet"
+                isPending={isPending}
+                onPress={() => act(() => putBackIn(incident.id))}
+              >
+                Put back in
+              </Button>
+            )}
           </li>
         ))}
       </Rows>
-      {allIn && <p>With everything back in: <b>{allIn.headline}</b> {allIn.detail}</p>}
-      {sound && <p>With only those that had no mishap: <b>{sound.headline}</b> {sound.detail}</p>}
+      {allIn && (
+        <p>
+          With everything back in: <b>{allIn.headline}</b> {allIn.detail}
+        </p>
+      )}
+      {sound && (
+        <p>
+          With only those that had no mishap: <b>{sound.headline}</b> {sound.detail}
+        </p>
+      )}
       {canLeaveOut && (
         <details>
           <summary>Put on record that {unit.code} is left out</summary>
           <Form>
-            <TextField label="Why" name="why" value={why} onChange={setWhy} trouble={fields.why} hint="What happened to it, not what it gave: a pot isn’t odd because it disagrees." />
-            <TextField label="Who says so" name="by" value={by} onChange={setBy} trouble={fields.by} />
+            <TextField
+              label="Why"
+              name="why"
+              value={why}
+              onChange={setWhy}
+              trouble={fields.why}
+              hint="What happened to it, not what it gave: a pot isn’t odd because it disagrees."
+            />
+            <TextField
+              label="Who says so"
+              name="by"
+              value={by}
+              onChange={setBy}
+              trouble={fields.by}
+            />
             {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-            <Acts><Button isPending={isPending} onPress={() => act(() => leaveOut({ unitId: unit.id, why, by }))}>Leave {unit.code} out</Button></Acts>
+            <Acts>
+              <Button
+                isPending={isPending}
+                onPress={() => act(() => leaveOut({ unitId: unit.id, why, by }))}
+              >
+                Leave {unit.code} out
+              </Button>
+            </Acts>
           </Form>
         </details>
       )}

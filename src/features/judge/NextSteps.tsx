@@ -6,7 +6,12 @@ import type { NextStep } from '@/core/judge/next-step';
 import { Soft } from '@/ui/Page';
 import { RegretForm } from './RegretForm';
 
-const STEP_WORDS: Readonly<Record<NextStep['step'], string>> = { keep: 'Keep', drop: 'Drop', again: 'Test again', cheapest: 'Take the cheaper' };
+const STEP_WORDS: Readonly<Record<NextStep['step'], string>> = {
+  keep: 'Keep',
+  drop: 'Drop',
+  again: 'Test again',
+  cheapest: 'Take the cheaper',
+};
 
 interface NextStepsProps {
   readonly trialId: string;
@@ -21,11 +26,35 @@ export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
   return (
     <Box aria-label="What next?">
       <h2>What next?</h2>
-      <ul>{steps.map(step => <li key={step.treatment}><b>{step.treatment}: {STEP_WORDS[step.step].toLowerCase()}.</b> {step.says}</li>)}</ul>
-      {lessons.length > 0 && <><h3>What it teaches the next one</h3><ul>{lessons.map(lesson => <li key={lesson}>{lesson}</li>)}</ul></>}
+      <ul>
+        {steps.map(step => (
+          <li key={step.treatment}>
+            <b>
+              {step.treatment}: {STEP_WORDS[step.step].toLowerCase()}.
+            </b>{' '}
+            {step.says}
+          </li>
+        ))}
+      </ul>
+      {lessons.length > 0 && (
+        <>
+          <h3>What it teaches the next one</h3>
+          <ul>
+            {lessons.map(lesson => (
+              <li key={lesson}>{lesson}</li>
+            ))}
+          </ul>
+        </>
+      )}
       <RegretForm keep={regret} />
-      <p><Link href={`/trials/new?after=${trialId}`}>Make the next trial from this one</Link> · <Link href={`/trials/${trialId}/report`}>The report</Link></p>
-      <Soft>How many rounds there will be is best agreed now: repeating until one likes the answer is choosing it.</Soft>
+      <p>
+        <Link href={`/trials/new?after=${trialId}`}>Make the next trial from this one</Link> ·{' '}
+        <Link href={`/trials/${trialId}/report`}>The report</Link>
+      </p>
+      <Soft>
+        How many rounds there will be is best agreed now: repeating until one likes the answer is
+        choosing it.
+      </Soft>
     </Box>
   );
 }

@@ -29,10 +29,31 @@ export function NoEffect({ looked: { input, judgement } }: { readonly looked: Lo
     const fresh = Array.from({ length: count }, (_, i): Season => {
       const nth = seasons.length + i + 1;
       const random = seededRandom(nth);
-      const made = judgeWithoutShuffle({ ...input, shuffles: 0, units: input.units.map(unit => (unit.value === null ? unit : { ...unit, value: Math.max(0, level + Math.sqrt(residual.ms) * normalDraw(random)) })) });
-      const gaps = made.contrasts.flatMap(contrast => (contrast.estimable && contrast.percent !== null ? [{ treatment: contrast.treatment, percent: contrast.percent }] : []));
+      const made = judgeWithoutShuffle({
+        ...input,
+        shuffles: 0,
+        units: input.units.map(unit =>
+          unit.value === null
+            ? unit
+            : { ...unit, value: Math.max(0, level + Math.sqrt(residual.ms) * normalDraw(random)) },
+        ),
+      });
+      const gaps = made.contrasts.flatMap(contrast =>
+        contrast.estimable && contrast.percent !== null
+          ? [{ treatment: contrast.treatment, percent: contrast.percent }]
+          : [],
+      );
       const most = gaps.sort((a, b) => Math.abs(b.percent) - Math.abs(a.percent))[0];
-      return { nth, headline: made.verdict.headline, largest: most ? `${most.treatment} ${most.percent < 0 ? '−' : '+'}${Math.abs(most.percent).toFixed(0)}%` : '', isCalled: made.contrasts.some(contrast => contrast.call.endsWith('better') || contrast.call.endsWith('worse')) };
+      return {
+        nth,
+        headline: made.verdict.headline,
+        largest: most
+          ? `${most.treatment} ${most.percent < 0 ? '−' : '+'}${Math.abs(most.percent).toFixed(0)}%`
+          : '',
+        isCalled: made.contrasts.some(
+          contrast => contrast.call.endsWith('better') || contrast.call.endsWith('worse'),
+        ),
+      };
     });
     setSeasons([...seasons, ...fresh]);
   };
@@ -40,10 +61,37 @@ export function NoEffect({ looked: { input, judgement } }: { readonly looked: Lo
   return (
     <Box>
       <summary>Try it with no effect</summary>
-      <Soft>The same {pluralOf(input.unitWord)}, the same spread, and water in every can: what would this page have said?</Soft>
-      <Acts><Button onPress={() => grow(1)}>Grow one season</Button><Button onPress={() => grow(MANY)}>Grow {MANY}</Button>{seasons.length > 0 && <Button data-tone="quiet" onPress={() => setSeasons([])}>Clear</Button>}</Acts>
-      {seasons.length > 0 && <p role="status"><b>{called} of {seasons.length}</b> seasons with nothing in them were called; five of 100 are what is allowed.</p>}
-      <ol reversed>{[...seasons].reverse().slice(0, 8).map(season => <li key={season.nth} value={season.nth}>{season.headline} <small>largest gap {season.largest}</small></li>)}</ol>
+      <Soft>
+        The same {pluralOf(input.unitWord)}, the same spread, and water in every can: what would
+        this page have said?
+      </Soft>
+      <Acts>
+        <Button onPress={() => grow(1)}>Grow one season</Button>
+        <Button onPress={() => grow(MANY)}>Grow {MANY}</Button>
+        {seasons.length > 0 && (
+          <Button data-tone="quiet" onPress={() => setSeasons([])}>
+            Clear
+          </Button>
+        )}
+      </Acts>
+      {seasons.length > 0 && (
+        <p role="status">
+          <b>
+            {called} of {seasons.length}
+          </b>{' '}
+          seasons with nothing in them were called; five of 100 are what is allowed.
+        </p>
+      )}
+      <ol reversed>
+        {[...seasons]
+          .reverse()
+          .slice(0, 8)
+          .map(season => (
+            <li key={season.nth} value={season.nth}>
+              {season.headline} <small>largest gap {season.largest}</small>
+            </li>
+          ))}
+      </ol>
     </Box>
   );
 }

@@ -9,21 +9,38 @@ import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 
 /** What one would do otherwise next time, in one's own words: it goes with the next trial. */
-export function RegretForm({ keep }: { readonly keep: (input: unknown) => Promise<Result<unknown, TrialTrouble>> }) {
+export function RegretForm({
+  keep,
+}: {
+  readonly keep: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}) {
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
-  const send = (): void => startTransition(async () => {
-    const done = await keep({ text });
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) setText('');
-  });
+  const send = (): void =>
+    startTransition(async () => {
+      const done = await keep({ text });
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setText('');
+    });
   const own = trouble?.kind === 'invalid' ? trouble.fields.text : undefined;
   return (
     <section aria-label="What you would do otherwise">
-      <TextField label="What would you do otherwise?" name="regret" value={text} onChange={setText} trouble={own} isLong placeholder="start two weeks earlier; label both ends of the row" />
+      <TextField
+        label="What would you do otherwise?"
+        name="regret"
+        value={text}
+        onChange={setText}
+        trouble={own}
+        isLong
+        placeholder="start two weeks earlier; label both ends of the row"
+      />
       {trouble && own === undefined && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts><Button data-tone="quiet" onPress={send} isPending={isPending}>Keep it for the next one</Button></Acts>
+      <Acts>
+        <Button data-tone="quiet" onPress={send} isPending={isPending}>
+          Keep it for the next one
+        </Button>
+      </Acts>
     </section>
   );
 }

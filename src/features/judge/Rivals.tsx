@@ -9,7 +9,19 @@ export function Rivals({ rivals }: { readonly rivals: readonly Rival[] }) {
   return (
     <section aria-label="What else could it have been?">
       <h2>What else could it have been?</h2>
-      {rivals.length === 0 ? <Soft>Nothing that the map, the log or the mishaps point to. What nobody wrote down they can’t.</Soft> : <List>{rivals.map(rival => <li key={rival.says}><b>{rival.says}</b> {rival.test}</li>)}</List>}
+      {rivals.length === 0 ? (
+        <Soft>
+          Nothing that the map, the log or the mishaps point to. What nobody wrote down they can’t.
+        </Soft>
+      ) : (
+        <List>
+          {rivals.map(rival => (
+            <li key={rival.says}>
+              <b>{rival.says}</b> {rival.test}
+            </li>
+          ))}
+        </List>
+      )}
     </section>
   );
 }

@@ -21,13 +21,42 @@ export function ShutKey({ bench, unitWord, open }: ShutKeyProps) {
   const [isPending, startTransition] = useTransition();
   return (
     <TwoParts>
-      <div><Bench view={bench} label="The bench from above, labels turned away" lens={unit => ({ state: 'done', share: null, words: `${unit.where}, what it gets is hidden` })} /></div>
+      <div>
+        <Bench
+          view={bench}
+          label="The bench from above, labels turned away"
+          lens={unit => ({
+            state: 'done',
+            share: null,
+            words: `${unit.where}, what it gets is hidden`,
+          })}
+        />
+      </div>
       <div>
         <h2>The key is shut</h2>
-        <p>This trial is blind: nobody who weighs knows which {unitWord} got what. A verdict needs the key, and the key can’t be shut again.</p>
-        <p>Finish the season first where you can. What is left out before the key is opened is above suspicion; what is left out afterwards is marked so.</p>
+        <p>
+          This trial is blind: nobody who weighs knows which {unitWord} got what. A verdict needs
+          the key, and the key can’t be shut again.
+        </p>
+        <p>
+          Finish the season first where you can. What is left out before the key is opened is above
+          suspicion; what is left out afterwards is marked so.
+        </p>
         {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-        <Acts><Button data-tone="main" isPending={isPending} onPress={() => startTransition(async () => { const done = await open(); setTrouble(done.ok ? undefined : done.trouble); })}>Open the key and judge</Button></Acts>
+        <Acts>
+          <Button
+            data-tone="main"
+            isPending={isPending}
+            onPress={() =>
+              startTransition(async () => {
+                const done = await open();
+                setTrouble(done.ok ? undefined : done.trouble);
+              })
+            }
+          >
+            Open the key and judge
+          </Button>
+        </Acts>
         <Soft>The day and hour go on record.</Soft>
       </div>
     </TwoParts>

@@ -2,8 +2,8 @@
 
 import { styled } from 'styled-components';
 import type { LookedJudgement } from '@/core/judge/trial-verdict';
-import { printFigure, printP } from './print-value';
 import { pluralOf } from '@/core/words/plural';
+import { printFigure, printP } from './print-value';
 
 /** One thing done to a trial. */
 export interface LogLine {
@@ -24,29 +24,120 @@ export function Tables({ looked: { judgement, input }, log, printValue }: Tables
       <details>
         <summary>Every {input.unitWord}</summary>
         <table>
-          <thead><tr><th scope="col">Code</th>{input.blockNames.map(name => <th key={name} scope="col">{name}</th>)}<th scope="col">Treatment</th><th scope="col">{input.response}</th></tr></thead>
-          <tbody>{input.units.map(unit => <tr key={unit.id}><td>{unit.id}</td>{unit.blocks.map((block, i) => <td key={input.blockNames[i]}>{block}</td>)}<td>{unit.treatment}</td><td>{unit.isLeftOut ? 'left out' : unit.value === null ? 'no reading' : printValue(unit.value)}</td></tr>)}</tbody>
+          <thead>
+            <tr>
+              <th scope="col">Code</th>
+              {input.blockNames.map(name => (
+                <th key={name} scope="col">
+                  {name}
+                </th>
+              ))}
+              <th scope="col">Treatment</th>
+              <th scope="col">{input.response}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {input.units.map(unit => (
+              <tr key={unit.id}>
+                <td>{unit.id}</td>
+                {unit.blocks.map((block, i) => (
+                  <td key={input.blockNames[i]}>{block}</td>
+                ))}
+                <td>{unit.treatment}</td>
+                <td>
+                  {unit.isLeftOut
+                    ? 'left out'
+                    : unit.value === null
+                      ? 'no reading'
+                      : printValue(unit.value)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
         </table>
       </details>
       <details>
         <summary>Analysis of variance</summary>
         <table>
-          <thead><tr><th scope="col">Term</th><th scope="col">df</th><th scope="col">sum of squares</th><th scope="col">mean square</th><th scope="col">F</th><th scope="col">p</th></tr></thead>
-          <tbody>{judgement.anova.map(row => <tr key={row.term}><td>{row.term}</td><td>{row.df}</td><td>{printFigure(row.ss)}</td><td>{row.ms === null ? '—' : printFigure(row.ms)}</td><td>{row.f == null ? '' : printFigure(row.f)}</td><td>{row.p == null ? '' : printP(row.p)}</td></tr>)}</tbody>
+          <thead>
+            <tr>
+              <th scope="col">Term</th>
+              <th scope="col">df</th>
+              <th scope="col">sum of squares</th>
+              <th scope="col">mean square</th>
+              <th scope="col">F</th>
+              <th scope="col">p</th>
+            </tr>
+          </thead>
+          <tbody>
+            {judgement.anova.map(row => (
+              <tr key={row.term}>
+                <td>{row.term}</td>
+                <td>{row.df}</td>
+                <td>{printFigure(row.ss)}</td>
+                <td>{row.ms === null ? '—' : printFigure(row.ms)}</td>
+                <td>{row.f == null ? '' : printFigure(row.f)}</td>
+                <td>{row.p == null ? '' : printP(row.p)}</td>
+              </tr>
+            ))}
+          </tbody>
         </table>
         <p>Each term beyond those above it, blocks first.</p>
       </details>
       <details>
         <summary>Every pair</summary>
         <table>
-          <thead><tr><th scope="col">Pair</th><th scope="col">gap</th><th scope="col">95% interval, all pairs together</th><th scope="col">p</th></tr></thead>
-          <tbody>{judgement.pairs.map(pair => <tr key={`${pair.a}\n${pair.b}`}><td>{pair.a} − {pair.b}</td>{pair.estimable ? <><td>{printValue(pair.difference)}</td><td>{pair.ciAdjusted ? `${printValue(pair.ciAdjusted[0])} to ${printValue(pair.ciAdjusted[1])}` : '—'}</td><td>{printP(pair.pAdjusted)}</td></> : <td colSpan={3}>this layout can’t compare them</td>}</tr>)}</tbody>
+          <thead>
+            <tr>
+              <th scope="col">Pair</th>
+              <th scope="col">gap</th>
+              <th scope="col">95% interval, all pairs together</th>
+              <th scope="col">p</th>
+            </tr>
+          </thead>
+          <tbody>
+            {judgement.pairs.map(pair => (
+              <tr key={`${pair.a}\n${pair.b}`}>
+                <td>
+                  {pair.a} − {pair.b}
+                </td>
+                {pair.estimable ? (
+                  <>
+                    <td>{printValue(pair.difference)}</td>
+                    <td>
+                      {pair.ciAdjusted
+                        ? `${printValue(pair.ciAdjusted[0])} to ${printValue(pair.ciAdjusted[1])}`
+                        : '—'}
+                    </td>
+                    <td>{printP(pair.pAdjusted)}</td>
+                  </>
+                ) : (
+                  <td colSpan={3}>this layout can’t compare them</td>
+                )}
+              </tr>
+            ))}
+          </tbody>
         </table>
-        <p>Tukey-Kramer.{judgement.letters && ` Treatments that share a letter can’t be told apart: ${Object.entries(judgement.letters).map(([name, letters]) => `${name} ${letters}`).join(', ')}.`}</p>
+        <p>
+          Tukey-Kramer.
+          {judgement.letters &&
+            ` Treatments that share a letter can’t be told apart: ${Object.entries(
+              judgement.letters,
+            )
+              .map(([name, letters]) => `${name} ${letters}`)
+              .join(', ')}.`}
+        </p>
       </details>
       <details>
         <summary>How it was judged</summary>
-        <p>A linear model, {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}{input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”: two one-sided tests against the margin. The shuffle test deals the labels again as this layout could have dealt them, and asks no bell curve.</p>
+        <p>
+          A linear model,{' '}
+          {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}
+          {input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least
+          squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”:
+          two one-sided tests against the margin. The shuffle test deals the labels again as this
+          layout could have dealt them, and asks no bell curve.
+        </p>
       </details>
       <LogLines log={log} />
     </Stack>
@@ -55,14 +146,22 @@ export function Tables({ looked: { judgement, input }, log, printValue }: Tables
 
 /** What was done to the trial, where no tables stand above it. */
 export function TrialLog({ log }: { readonly log: readonly LogLine[] }) {
-  return <Stack><LogLines log={log} /></Stack>;
+  return (
+    <Stack>
+      <LogLines log={log} />
+    </Stack>
+  );
 }
 
 function LogLines({ log }: { readonly log: readonly LogLine[] }) {
   return (
     <details>
       <summary>What was done, and when</summary>
-      <ol>{logByDay(log).map(line => <li key={line}>{line}</li>)}</ol>
+      <ol>
+        {logByDay(log).map(line => (
+          <li key={line}>{line}</li>
+        ))}
+      </ol>
     </details>
   );
 }

@@ -22,17 +22,35 @@ interface WhatIfProps {
 }
 
 /** Another margin, another measure, a pot left out: the verdict follows at once, and says what differs from the plan. */
-export function WhatIf({ planned, look, measures, unit, unitWord, printValue, onLook }: WhatIfProps) {
-  const [margin, setMargin] = useState(look.margin?.kind === 'percent' ? String(look.margin.percent) : '');
+export function WhatIf({
+  planned,
+  look,
+  measures,
+  unit,
+  unitWord,
+  printValue,
+  onLook,
+}: WhatIfProps) {
+  const [margin, setMargin] = useState(
+    look.margin?.kind === 'percent' ? String(look.margin.percent) : '',
+  );
   const [trouble, setTrouble] = useState<string>();
   const differences = differencesOf(planned, look, measures, printValue);
   const changeMargin = (written: string): void => {
     setMargin(written);
     const read = readPercent(written);
-    setTrouble(read === undefined ? 'A percentage above zero, or nothing for any difference.' : undefined);
+    setTrouble(
+      read === undefined ? 'A percentage above zero, or nothing for any difference.' : undefined,
+    );
     if (read !== undefined) onLook({ ...look, margin: read });
   };
-  const toggle = (code: string): void => onLook({ ...look, leftOut: look.leftOut.includes(code) ? look.leftOut.filter(each => each !== code) : [...look.leftOut, code] });
+  const toggle = (code: string): void =>
+    onLook({
+      ...look,
+      leftOut: look.leftOut.includes(code)
+        ? look.leftOut.filter(each => each !== code)
+        : [...look.leftOut, code],
+    });
   const reset = (): void => {
     setMargin(planned.margin?.kind === 'percent' ? String(planned.margin.percent) : '');
     setTrouble(undefined);
@@ -42,20 +60,54 @@ export function WhatIf({ planned, look, measures, unit, unitWord, printValue, on
     <section aria-label="Look at it otherwise">
       <h2>Look at it otherwise</h2>
       <Fields>
-        <TextField label="Worth having, %" name="margin" value={margin} onChange={changeMargin} trouble={trouble} inputMode="decimal" />
-        <label>Measure
-          <select value={look.measureId} onChange={event => onLook({ ...look, measureId: event.target.value })}>
-            {measures.map(measure => <option key={measure.id} value={measure.id}>{measure.name}{measure.isMain ? ' (main)' : ''}</option>)}
+        <TextField
+          label="Worth having, %"
+          name="margin"
+          value={margin}
+          onChange={changeMargin}
+          trouble={trouble}
+          inputMode="decimal"
+        />
+        <label>
+          Measure
+          <select
+            value={look.measureId}
+            onChange={event => onLook({ ...look, measureId: event.target.value })}
+          >
+            {measures.map(measure => (
+              <option key={measure.id} value={measure.id}>
+                {measure.name}
+                {measure.isMain ? ' (main)' : ''}
+              </option>
+            ))}
           </select>
         </label>
       </Fields>
-      <Tick><input type="checkbox" checked={look.isByPlace ?? false} onChange={event => onLook({ ...look, isByPlace: event.target.checked })} /> Allow for where each {unitWord} stands: a slope across and along the bench</Tick>
-      {unit
-        ? <Acts><Button onPress={() => toggle(unit.code)}>{look.leftOut.includes(unit.code) ? `Take ${unit.code} back in, for a look` : `Leave ${unit.code} out, for a look`}</Button></Acts>
-        : <Soft>Choose a {unitWord} on the bench to see the verdict without it.</Soft>}
+      <Tick>
+        <input
+          type="checkbox"
+          checked={look.isByPlace ?? false}
+          onChange={event => onLook({ ...look, isByPlace: event.target.checked })}
+        />{' '}
+        Allow for where each {unitWord} stands: a slope across and along the bench
+      </Tick>
+      {unit ? (
+        <Acts>
+          <Button onPress={() => toggle(unit.code)}>
+            {look.leftOut.includes(unit.code)
+              ? `Take ${unit.code} back in, for a look`
+              : `Leave ${unit.code} out, for a look`}
+          </Button>
+        </Acts>
+      ) : (
+        <Soft>Choose a {unitWord} on the bench to see the verdict without it.</Soft>
+      )}
       {differences.length > 0 && (
         <Differs role="status">
-          <b>Not as planned:</b> {differences.join('; ')}. <Button data-tone="quiet" onPress={reset}>Back to the plan</Button>
+          <b>Not as planned:</b> {differences.join('; ')}.{' '}
+          <Button data-tone="quiet" onPress={reset}>
+            Back to the plan
+          </Button>
         </Differs>
       )}
     </section>
@@ -66,7 +118,9 @@ function readPercent(written: string): Margin | null | undefined {
   const trimmed = written.trim().replace(/\s*%$/, '').replace(',', '.');
   if (trimmed === '') return null;
   const percent = Number(trimmed);
-  return /^\d+(\.\d+)?$/.test(trimmed) && percent > 0 && percent <= 1000 ? { kind: 'percent', percent } : undefined;
+  return /^\d+(\.\d+)?$/.test(trimmed) && percent > 0 && percent <= 1000
+    ? { kind: 'percent', percent }
+    : undefined;
 }
 
 const Fields = styled.div`

@@ -1,17 +1,23 @@
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { readMeasure } from '@/core/measure/own-measure';
 import { judgeWithoutShuffle } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import type { KindInput, KindUnit } from '@/core/judge/kind-input';
 import { judgeKind } from '@/core/judge/kind-judge';
 import { scorecardOf } from '@/core/judge/scorecard';
 import { judgeUnderLook, type Look, plannedLook } from '@/core/judge/trial-verdict';
+import { readMeasure } from '@/core/measure/own-measure';
+import { failure, success } from '@/core/result';
 import type { Measure, TrialData } from '@/core/trial/trial-data';
-import { leaveOutFixture, pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
+import {
+  leaveOutFixture,
+  pickFixture,
+  readingFixture,
+  trialFixture,
+} from '@/core/trial/trial-fixture';
 import { tagsOf } from '@/features/bench/bench-view';
-import { startLuck } from '@/workers/judge-job';
 import type { MeasureLuck } from '@/workers/judge.worker';
+import { startLuck } from '@/workers/judge-job';
 import { AskedComparison } from './AskedComparison';
 import { DosePanel, dosesOf } from './DosePanel';
 import { Firmness } from './Firmness';
@@ -19,7 +25,6 @@ import { GrowthPanel } from './GrowthPanel';
 import { KindView } from './KindView';
 import { NextSteps } from './NextSteps';
 import { NoEffect } from './NoEffect';
-import { failure, success } from '@/core/result';
 import { RegretForm } from './RegretForm';
 import { Rivals } from './Rivals';
 import { ScorecardPanel } from './ScorecardPanel';
@@ -29,31 +34,68 @@ import { WhatIf } from './WhatIf';
 import { WorthPanel } from './WorthPanel';
 
 const trial = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });
-const at = (unit: TrialData['units'][number]): number => trial.treatments.findIndex(treatment => treatment.id === unit.treatmentId);
-const data: TrialData = { ...trial, picks: trial.units.map((unit, i) => pickFixture(unit, { netG: 300 + 150 * Number(at(unit) === 1) + 4 * (i % 5), pieces: 30 + (i % 4) })) };
-const looked = judgeUnderLook(data, { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 }, judgeWithoutShuffle);
+const at = (unit: TrialData['units'][number]): number =>
+  trial.treatments.findIndex(treatment => treatment.id === unit.treatmentId);
+const data: TrialData = {
+  ...trial,
+  picks: trial.units.map((unit, i) =>
+    pickFixture(unit, {
+      netG: 300 + 150 * Number(at(unit) === 1) + 4 * (i % 5),
+      pieces: 30 + (i % 4),
+    }),
+  ),
+};
+const looked = judgeUnderLook(
+  data,
+  { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 },
+  judgeWithoutShuffle,
+);
 const print = (value: number): string => `${Math.round(value)} g`;
-const made = (key: string, id: string): Measure => { const read = readMeasure({ from: 'library', key }, [], id); if (!read.ok) throw new Error(key); return read.value; };
+const made = (key: string, id: string): Measure => {
+  const read = readMeasure({ from: 'library', key }, [], id);
+  if (!read.ok) throw new Error(key);
+  return read.value;
+};
 
 const running: { readonly resolve: (lucks: readonly MeasureLuck[]) => void }[] = [];
 jest.mock('@/workers/judge-job', () => ({
   startLuck: jest.fn(() => {
     let cancel = (): void => undefined;
-    const result = new Promise((resolve, reject) => { running.push({ resolve }); cancel = () => reject(new DOMException('cancelled', 'AbortError')); });
+    const result = new Promise((resolve, reject) => {
+      running.push({ resolve });
+      cancel = () => reject(new DOMException('cancelled', 'AbortError'));
+    });
     return { result, cancel: () => cancel() };
   }),
 }));
 
 describe('the scorecard', () => {
   const card = scorecardOf(data, looked.look, () => print);
-  const show = () => render(<ScorecardPanel trialId="t" whole={data} look={looked.look} card={card} tags={tagsOf(data)} control="plain water" bases={[{ name: 'Main harvest, a square metre', cells: [{ treatment: 'feed 1', words: '9 kg' }] }]} />);
+  const show = () =>
+    render(
+      <ScorecardPanel
+        trialId="t"
+        whole={data}
+        look={looked.look}
+        card={card}
+        tags={tagsOf(data)}
+        control="plain water"
+        bases={[
+          { name: 'Main harvest, a square metre', cells: [{ treatment: 'feed 1', words: '9 kg' }] },
+        ]}
+      />,
+    );
   test('stands every measure beside the others, the main one first, and says how many by luck', () => {
     show();
-    const rows = within(screen.getByRole('region', { name: 'Every measure and every treatment' })).getAllByRole('row');
+    const rows = within(
+      screen.getByRole('region', { name: 'Every measure and every treatment' }),
+    ).getAllByRole('row');
     expect(rows[1]).toHaveTextContent(/^Sound harvest by weightthe main one/);
     expect(rows[1]).toHaveTextContent('clearly better');
     expect(rows.at(-1)).toHaveTextContent('9 kg');
-    expect(screen.getByText(/^Beside the main one \d measures? (was|were) looked at: by luck alone/)).toBeVisible();
+    expect(
+      screen.getByText(/^Beside the main one \d measures? (was|were) looked at: by luck alone/),
+    ).toBeVisible();
   });
   test('shuffles every measure that has a mean beside the page, says how far it is, and what luck does', async () => {
     show();
@@ -61,7 +103,9 @@ describe('the scorecard', () => {
     expect(ids).toEqual(card.rows.filter(row => row.isByMean).map(row => row.measureId));
     expect(ids).toHaveLength(4);
     const main = card.rows[0]?.measureId ?? '';
-    const found = (pAdjusted: number) => [{ measureId: main, deals: 20_000, treatments: [{ treatment: 'feed 1', pAdjusted }] }];
+    const found = (pAdjusted: number) => [
+      { measureId: main, deals: 20_000, treatments: [{ treatment: 'feed 1', pAdjusted }] },
+    ];
     act(() => report?.({ done: 20_000, total: 80_000, lucks: found(0.0004) }));
     expect(screen.getByText(/20,000 of 80,000 shuffles, measure by measure/)).toBeVisible();
     expect(screen.getByText(/^luck fewer than 1 in 1,000$/)).toBeVisible();
@@ -76,7 +120,9 @@ describe('the scorecard', () => {
   test('a rank by weights comes only when somebody weighs', () => {
     show();
     expect(screen.queryByText(/A rank by weights/)).toBeNull();
-    fireEvent.change(screen.getByLabelText('Weight of Number of sound pieces'), { target: { value: '3' } });
+    fireEvent.change(screen.getByLabelText('Weight of Number of sound pieces'), {
+      target: { value: '3' },
+    });
     expect(screen.getByText(/A rank by weights is a taste, no result/)).toBeVisible();
     expect(screen.getAllByRole('listitem')).toHaveLength(3);
   });
@@ -84,13 +130,49 @@ describe('the scorecard', () => {
 
 function Shown({ of }: { readonly of: TrialData }) {
   const { rest, isFailed, fetchAgain } = useRest(of.trial.id, looked.look.measureId, of);
-  return <><p>{rest === null ? (isFailed ? 'broken off' : 'on its way') : `${rest.data.picks.length} picks`}</p><button type="button" onClick={fetchAgain}>again</button></>;
+  return (
+    <>
+      <p>
+        {rest === null
+          ? isFailed
+            ? 'broken off'
+            : 'on its way'
+          : `${rest.data.picks.length} picks`}
+      </p>
+      <button type="button" onClick={fetchAgain}>
+        again
+      </button>
+    </>
+  );
 }
 
 describe('what stands under a verdict', () => {
   const answers: ((data: TrialData) => void)[] = [];
-  const answering = () => jest.fn(() => new Promise<Response>(answer => { answers.push(of => answer({ ok: true, json: () => Promise.resolve(JSON.parse(JSON.stringify({ data: of, beside: {}, audit: { findings: [], checks: 0 }, log: [] }))) } as Response)); }));
-  beforeEach(() => { answers.length = 0; });
+  const answering = () =>
+    jest.fn(
+      () =>
+        new Promise<Response>(answer => {
+          answers.push(of =>
+            answer({
+              ok: true,
+              json: () =>
+                Promise.resolve(
+                  JSON.parse(
+                    JSON.stringify({
+                      data: of,
+                      beside: {},
+                      audit: { findings: [], checks: 0 },
+                      log: [],
+                    }),
+                  ),
+                ),
+            } as Response),
+          );
+        }),
+    );
+  beforeEach(() => {
+    answers.length = 0;
+  });
   test('comes after the page, and anew when the page changes; until then the old one stands', async () => {
     global.fetch = answering();
     const { rerender } = render(<Shown of={data} />);
@@ -113,20 +195,43 @@ describe('what stands under a verdict', () => {
     expect(await screen.findByText('12 picks')).toBeVisible();
   });
   test('is refused where the server says no', async () => {
-    global.fetch = jest.fn().mockResolvedValue({ ok: false, status: 409, json: () => Promise.resolve({}) });
+    global.fetch = jest
+      .fn()
+      .mockResolvedValue({ ok: false, status: 409, json: () => Promise.resolve({}) });
     render(<Shown of={data} />);
     expect(await screen.findByText('broken off')).toBeVisible();
   });
   test('on its way, the scorecard stands without its shuffles', () => {
     jest.mocked(startLuck).mockClear();
-    render(<ScorecardPanel trialId="t" whole={null} look={looked.look} card={scorecardOf(data, looked.look, () => print)} tags={tagsOf(data)} control="plain water" bases={[]} />);
+    render(
+      <ScorecardPanel
+        trialId="t"
+        whole={null}
+        look={looked.look}
+        card={scorecardOf(data, looked.look, () => print)}
+        tags={tagsOf(data)}
+        control="plain water"
+        bases={[]}
+      />,
+    );
     expect(startLuck).not.toHaveBeenCalled();
     expect(screen.getByText('clearly better')).toBeVisible();
   });
 });
 
 describe('look at it otherwise', () => {
-  const show = (onLook: (look: Look) => void, look: Look = looked.look) => render(<WhatIf planned={looked.look} look={look} measures={data.measures} unit={undefined} unitWord="pot" printValue={print} onLook={onLook} />);
+  const show = (onLook: (look: Look) => void, look: Look = looked.look) =>
+    render(
+      <WhatIf
+        planned={looked.look}
+        look={look}
+        measures={data.measures}
+        unit={undefined}
+        unitWord="pot"
+        printValue={print}
+        onLook={onLook}
+      />,
+    );
   test('the place is allowed for on demand, and said not to be as planned', () => {
     const onLook = jest.fn();
     const { unmount } = show(onLook);
@@ -134,7 +239,9 @@ describe('look at it otherwise', () => {
     expect(onLook).toHaveBeenCalledWith({ ...looked.look, isByPlace: true });
     unmount();
     show(onLook, { ...looked.look, isByPlace: true });
-    expect(screen.getByRole('status')).toHaveTextContent('Not as planned: the place on the bench allowed for.');
+    expect(screen.getByRole('status')).toHaveTextContent(
+      'Not as planned: the place on the bench allowed for.',
+    );
     fireEvent.click(screen.getByRole('button', { name: 'Back to the plan' }));
     expect(onLook).toHaveBeenLastCalledWith(looked.look);
   });
@@ -142,15 +249,34 @@ describe('look at it otherwise', () => {
     const onLook = jest.fn();
     show(onLook);
     fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: 'a lot' } });
-    expect(screen.getByText('A percentage above zero, or nothing for any difference.')).toBeVisible();
+    expect(
+      screen.getByText('A percentage above zero, or nothing for any difference.'),
+    ).toBeVisible();
     expect(onLook).not.toHaveBeenCalled();
     fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: '12,5 %' } });
-    expect(onLook).toHaveBeenCalledWith({ ...looked.look, margin: { kind: 'percent', percent: 12.5 } });
+    expect(onLook).toHaveBeenCalledWith({
+      ...looked.look,
+      margin: { kind: 'percent', percent: 12.5 },
+    });
   });
 });
 
 describe('is it worth it', () => {
-  const show = () => render(<WorthPanel contrasts={looked.judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))} control="plain water" unitWord="pot" costs={[{ treatment: 'plain water', materials: 0, minutes: 5, total: 0 }, { treatment: 'feed 1', materials: 0.3, minutes: 11, total: 0.3 }]} worthPerKg={null} />);
+  const show = () =>
+    render(
+      <WorthPanel
+        contrasts={looked.judgement.contrasts.flatMap(contrast =>
+          contrast.estimable ? [contrast] : [],
+        )}
+        control="plain water"
+        unitWord="pot"
+        costs={[
+          { treatment: 'plain water', materials: 0, minutes: 5, total: 0 },
+          { treatment: 'feed 1', materials: 0.3, minutes: 11, total: 0.3 },
+        ]}
+        worthPerKg={null}
+      />,
+    );
   test('says nothing of money until a kilogram has a worth', () => {
     show();
     const row = screen.getByRole('row', { name: /^feed 1/ });
@@ -169,23 +295,47 @@ describe('is it worth it', () => {
 
 describe('was the question answered', () => {
   test('any two are held against each other, and one against itself is no question', () => {
-    render(<AskedComparison question="Does feed 1 beat feed 2?" agreed={null} looked={looked} printValue={print} />);
+    render(
+      <AskedComparison
+        question="Does feed 1 beat feed 2?"
+        agreed={null}
+        looked={looked}
+        printValue={print}
+      />,
+    );
     fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 2' } });
-    expect(screen.getByRole('status')).toHaveTextContent(/^Yes: feed 1 gave 1\d\d g more than feed 2/);
+    expect(screen.getByRole('status')).toHaveTextContent(
+      /^Yes: feed 1 gave 1\d\d g more than feed 2/,
+    );
     fireEvent.change(screen.getByLabelText('Hold'), { target: { value: 'plain water' } });
-    expect(screen.getByRole('status')).toHaveTextContent(/^Not settled: plain water gave \d+ g (more|less) than feed 2/);
+    expect(screen.getByRole('status')).toHaveTextContent(
+      /^Not settled: plain water gave \d+ g (more|less) than feed 2/,
+    );
     fireEvent.change(screen.getByLabelText('Hold'), { target: { value: 'feed 2' } });
     expect(screen.getByRole('status')).toHaveTextContent('Choose two that differ.');
   });
 });
 
 test('what was agreed on before the start is held by itself, what comes to mind later with all pairs', () => {
-  render(<AskedComparison question="Does feed 1 beat feed 2?" agreed={['feed 2', 'plain water']} looked={looked} printValue={print} />);
+  render(
+    <AskedComparison
+      question="Does feed 1 beat feed 2?"
+      agreed={['feed 2', 'plain water']}
+      looked={looked}
+      printValue={print}
+    />,
+  );
   const agreedP = /\(p (0\.\d+)\)/.exec(screen.getByRole('status').textContent)?.[1];
-  expect(screen.getByText(/^Agreed on before the start as what the question is about/)).toBeVisible();
+  expect(
+    screen.getByText(/^Agreed on before the start as what the question is about/),
+  ).toBeVisible();
   fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 1' } });
-  expect(screen.getByText(/Agreed on before the start were feed 2 and plain water\./)).toBeVisible();
-  const pair = looked.judgement.pairs.find(each => [each.a, each.b].includes('feed 2') && [each.a, each.b].includes('plain water'));
+  expect(
+    screen.getByText(/Agreed on before the start were feed 2 and plain water\./),
+  ).toBeVisible();
+  const pair = looked.judgement.pairs.find(
+    each => [each.a, each.b].includes('feed 2') && [each.a, each.b].includes('plain water'),
+  );
   if (!pair?.estimable) throw new Error('the fixture must be able to compare');
   expect(Number(agreedP)).toBeCloseTo(pair.p ?? 0, 3);
   expect(pair.p ?? 1).toBeLessThan(pair.pAdjusted ?? 0);
@@ -193,7 +343,12 @@ test('what was agreed on before the start is held by itself, what comes to mind 
 
 test('a regret is kept for the next one; too short a one says so and stays', async () => {
   const user = userEvent.setup();
-  const keep = jest.fn().mockResolvedValueOnce(failure({ kind: 'invalid', fields: { text: 'Write what you would do otherwise.' } })).mockResolvedValueOnce(success(true));
+  const keep = jest
+    .fn()
+    .mockResolvedValueOnce(
+      failure({ kind: 'invalid', fields: { text: 'Write what you would do otherwise.' } }),
+    )
+    .mockResolvedValueOnce(success(true));
   render(<RegretForm keep={keep} />);
   const field = screen.getByLabelText('What would you do otherwise?');
   await user.type(field, 'no');
@@ -209,17 +364,48 @@ test('a regret is kept for the next one; too short a one says so and stays', asy
 describe('how firm it is', () => {
   test('each unit is left out in turn, and none turns a clear verdict', async () => {
     const user = userEvent.setup();
-    render(<Firmness looked={looked} position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }} readerWords={null} />);
+    render(
+      <Firmness
+        looked={looked}
+        position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }}
+        readerWords={null}
+      />,
+    );
     expect(screen.getByText(/all three ways of counting are one/)).toBeVisible();
     expect(screen.getByText(/^No slope is left along or across the bench/)).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Leave each pot out in turn' }));
-    await waitFor(() => expect(screen.getByText(/^Whichever one of the 12 is left out|would change a call if left out:$/)).toBeVisible(), { timeout: 20_000 });
+    await waitFor(
+      () =>
+        expect(
+          screen.getByText(
+            /^Whichever one of the 12 is left out|would change a call if left out:$/,
+          ),
+        ).toBeVisible(),
+      { timeout: 20_000 },
+    );
   });
   test('with a unit left out the three sets stand beside each other', () => {
     const [first] = data.units;
-    const less: TrialData = { ...data, incidents: [leaveOutFixture(first!, { byTreatment: 'no' })] };
-    render(<Firmness looked={judgeUnderLook(less, { ...plannedLook(less, STARTING_GUESS_CV), shuffles: 0 }, judgeWithoutShuffle)} position={{ gradientP: 0.001, towards: 'the right', neighbours: null }} readerWords="The reader’s own error: none to speak of." />);
-    expect(within(screen.getByRole('region', { name: 'The verdict by which units count' })).getAllByRole('row').map(row => row.textContent?.match(/\d+ pots/)?.[0])).toEqual([undefined, '12 pots', '11 pots', '11 pots']);
+    const less: TrialData = {
+      ...data,
+      incidents: [leaveOutFixture(first!, { byTreatment: 'no' })],
+    };
+    render(
+      <Firmness
+        looked={judgeUnderLook(
+          less,
+          { ...plannedLook(less, STARTING_GUESS_CV), shuffles: 0 },
+          judgeWithoutShuffle,
+        )}
+        position={{ gradientP: 0.001, towards: 'the right', neighbours: null }}
+        readerWords="The reader’s own error: none to speak of."
+      />,
+    );
+    expect(
+      within(screen.getByRole('region', { name: 'The verdict by which units count' }))
+        .getAllByRole('row')
+        .map(row => row.textContent?.match(/\d+ pots/)?.[0]),
+    ).toEqual([undefined, '12 pots', '11 pots', '11 pots']);
     expect(screen.getByText(/^What is left rises towards the right of the bench/)).toBeVisible();
     expect(screen.getByText('The reader’s own error: none to speak of.')).toBeVisible();
   });
@@ -231,24 +417,46 @@ test('seasons in which nothing works are grown and counted', async () => {
   await user.click(screen.getByText('Try it with no effect'));
   await user.click(screen.getByRole('button', { name: 'Grow one season' }));
   await user.click(screen.getByRole('button', { name: 'Grow 20' }));
-  expect(screen.getByRole('status')).toHaveTextContent(/^\d+ of 21 seasons with nothing in them were called/);
+  expect(screen.getByRole('status')).toHaveTextContent(
+    /^\d+ of 21 seasons with nothing in them were called/,
+  );
   expect(screen.getAllByRole('listitem')).toHaveLength(8);
   await user.click(screen.getByRole('button', { name: 'Clear' }));
   expect(screen.queryAllByRole('listitem')).toHaveLength(0);
 });
 
 describe('a series of doses', () => {
-  const treatments = trial.treatments.map((treatment, i) => ({ ...treatment, name: `${2 * i} cm`, dose: 2 * i }));
-  const dosed: TrialData = { ...data, treatments, picks: trial.units.map((unit, i) => pickFixture(unit, { netG: 300 + 60 * at(unit) + 3 * (i % 4) })) };
-  const dosedLook = judgeUnderLook(dosed, { ...plannedLook(dosed, STARTING_GUESS_CV), shuffles: 0 }, judgeWithoutShuffle);
+  const treatments = trial.treatments.map((treatment, i) => ({
+    ...treatment,
+    name: `${2 * i} cm`,
+    dose: 2 * i,
+  }));
+  const dosed: TrialData = {
+    ...data,
+    treatments,
+    picks: trial.units.map((unit, i) =>
+      pickFixture(unit, { netG: 300 + 60 * at(unit) + 3 * (i % 4) }),
+    ),
+  };
+  const dosedLook = judgeUnderLook(
+    dosed,
+    { ...plannedLook(dosed, STARTING_GUESS_CV), shuffles: 0 },
+    judgeWithoutShuffle,
+  );
   test('shows trend and curve, and the dose that leaves the most for the money', () => {
     const doses = dosesOf(dosed, dosedLook);
     if (!doses) throw new Error('must be a series');
     render(<DosePanel doses={doses} printValue={print} isWeight worthPerKg={3} />);
-    expect(screen.getByText(/^Straight through all, one more of feed, cm brings \d+ g more/)).toBeVisible();
-    fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), { target: { value: '5' } });
+    expect(
+      screen.getByText(/^Straight through all, one more of feed, cm brings \d+ g more/),
+    ).toBeVisible();
+    fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), {
+      target: { value: '5' },
+    });
     expect(screen.getByRole('status')).toHaveTextContent(/^The most is left at 0:/);
-    fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), { target: { value: '0' } });
+    fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), {
+      target: { value: '0' },
+    });
     expect(screen.getByRole('status')).toHaveTextContent(/^The most is left at 4:/);
   });
   test('treatments without doses are no series', () => {
@@ -257,50 +465,188 @@ describe('a series of doses', () => {
 });
 
 describe('a measure of another kind', () => {
-  const unit = (id: number, treatment: string, value: number, changes: Partial<KindUnit> = {}): KindUnit => ({ id: String(id), treatment, blocks: [], value, outOf: null, hasCome: false, ...changes });
+  const unit = (
+    id: number,
+    treatment: string,
+    value: number,
+    changes: Partial<KindUnit> = {},
+  ): KindUnit => ({
+    id: String(id),
+    treatment,
+    blocks: [],
+    value,
+    outOf: null,
+    hasCome: false,
+    ...changes,
+  });
   const show = (kind: KindInput['kind'], units: readonly KindUnit[]) => {
-    const input: KindInput = { kind, response: 'it', unitWord: 'pot', treatmentName: 'remedy', treatments: ['plain', 'soap'], control: 'plain', blockNames: [], isPaired: false, units, better: 'higher', margin: null, confidence: 0.95, seed: 1, isDeclared: false };
-    return render(<KindView trialId="t" measureId="m" isChosen={false} name="Aphids" definition="On the three worst leaves." input={input} judgement={judgeKind(input)} tags={[]} efficacy={null} germination={null} classes={[]} />);
+    const input: KindInput = {
+      kind,
+      response: 'it',
+      unitWord: 'pot',
+      treatmentName: 'remedy',
+      treatments: ['plain', 'soap'],
+      control: 'plain',
+      blockNames: [],
+      isPaired: false,
+      units,
+      better: 'higher',
+      margin: null,
+      confidence: 0.95,
+      seed: 1,
+      isDeclared: false,
+    };
+    return render(
+      <KindView
+        trialId="t"
+        measureId="m"
+        isChosen={false}
+        name="Aphids"
+        definition="On the three worst leaves."
+        input={input}
+        judgement={judgeKind(input)}
+        tags={[]}
+        efficacy={null}
+        germination={null}
+        classes={[]}
+      />,
+    );
   };
   test('days: who still waits is drawn, and the median that never came is said', () => {
-    show('time', [...[40, 40, 40, 40].map((days, i) => unit(i, 'soap', days)), ...[9, 11, 8, 10].map((days, i) => unit(10 + i, 'plain', days, { hasCome: true }))]);
+    show('time', [
+      ...[40, 40, 40, 40].map((days, i) => unit(i, 'soap', days)),
+      ...[9, 11, 8, 10].map((days, i) => unit(10 + i, 'plain', days, { hasCome: true })),
+    ]);
     expect(screen.getByRole('heading', { level: 2, name: 'Soap beat plain.' })).toBeVisible();
-    expect(screen.getByRole('img', { name: 'Share still waiting, day by day, of plain, soap' })).toBeVisible();
+    expect(
+      screen.getByRole('img', { name: 'Share still waiting, day by day, of plain, soap' }),
+    ).toBeVisible();
     expect(screen.getByText('0 of 4 came, fewer than half')).toBeVisible();
   });
   test('steps: a mark a unit, and the chance of a better one', () => {
-    show('ordinal', [...[4, 5, 5, 4].map((step, i) => unit(i, 'soap', step)), ...[1, 2, 1, 2].map((step, i) => unit(10 + i, 'plain', step))]);
-    expect(screen.getByRole('img', { name: /^8 pots by treatment: plain 1, 2, 1, 2; soap 4, 5, 5, 4$/ })).toBeVisible();
-    expect(screen.getByText(/a random one of it is better than a random one of plain in 100 of 100 tries/)).toBeVisible();
+    show('ordinal', [
+      ...[4, 5, 5, 4].map((step, i) => unit(i, 'soap', step)),
+      ...[1, 2, 1, 2].map((step, i) => unit(10 + i, 'plain', step)),
+    ]);
+    expect(
+      screen.getByRole('img', { name: /^8 pots by treatment: plain 1, 2, 1, 2; soap 4, 5, 5, 4$/ }),
+    ).toBeVisible();
+    expect(
+      screen.getByText(
+        /a random one of it is better than a random one of plain in 100 of 100 tries/,
+      ),
+    ).toBeVisible();
   });
   test('shares: k of n, in points', () => {
-    show('proportion', [...[18, 19, 17, 20].map((k, i) => unit(i, 'soap', k, { outOf: 20 })), ...[9, 8, 10, 7].map((k, i) => unit(10 + i, 'plain', k, { outOf: 20 }))]);
+    show('proportion', [
+      ...[18, 19, 17, 20].map((k, i) => unit(i, 'soap', k, { outOf: 20 })),
+      ...[9, 8, 10, 7].map((k, i) => unit(10 + i, 'plain', k, { outOf: 20 })),
+    ]);
     expect(screen.getAllByText(/74 of 80 \(93%\)/).length).toBeGreaterThan(0);
     expect(screen.getByText(/50 points more/)).toBeVisible();
   });
   test('found along the way is said in its head and among what may have spoiled it', () => {
-    show('count', [3, 4, 5, 4].map((value, i) => unit(i, i < 2 ? 'plain' : 'soap', value)));
+    show(
+      'count',
+      [3, 4, 5, 4].map((value, i) => unit(i, i < 2 ? 'plain' : 'soap', value)),
+    );
     expect(screen.getByText(/^Aphids, found along the way/)).toBeVisible();
-    expect(within(screen.getByRole('region', { name: 'What may have spoiled it' })).getByText(/This was not the main measure/)).toBeVisible();
+    expect(
+      within(screen.getByRole('region', { name: 'What may have spoiled it' })).getByText(
+        /This was not the main measure/,
+      ),
+    ).toBeVisible();
   });
 });
 
 test('how they grew is worked out when it is asked for, and says when there were too few looks', async () => {
   const height = made('height', '00000000-0000-7000-8000-0000000000d1');
   const user = userEvent.setup();
-  const readings = [4, 8, 12, 16, 20, 24, 28].flatMap(day => trial.units.map(unit => readingFixture(unit, height, 300 / (1 + Math.exp((20 - day) / 5)), { takenOn: `2026-05-${String(1 + day).padStart(2, '0')}` })));
-  const { rerender } = render(<GrowthPanel data={{ ...data, measures: [...data.measures, height], readings }} measure={height} />);
+  const readings = [4, 8, 12, 16, 20, 24, 28].flatMap(day =>
+    trial.units.map(unit =>
+      readingFixture(unit, height, 300 / (1 + Math.exp((20 - day) / 5)), {
+        takenOn: `2026-05-${String(1 + day).padStart(2, '0')}`,
+      }),
+    ),
+  );
+  const { rerender } = render(
+    <GrowthPanel
+      data={{ ...data, measures: [...data.measures, height], readings }}
+      measure={height}
+    />,
+  );
   await user.click(screen.getByText('How they grew'));
-  await waitFor(() => expect(screen.getByRole('row', { name: /^plain water an S 300 20$/ })).toBeVisible());
-  rerender(<GrowthPanel data={{ ...data, measures: [...data.measures, height], readings: readings.slice(0, 24) }} measure={height} />);
+  await waitFor(() =>
+    expect(screen.getByRole('row', { name: /^plain water an S 300 20$/ })).toBeVisible(),
+  );
+  rerender(
+    <GrowthPanel
+      data={{ ...data, measures: [...data.measures, height], readings: readings.slice(0, 24) }}
+      measure={height}
+    />,
+  );
   expect(screen.getByText('Growth curves want at least five days of readings.')).toBeVisible();
 });
 
 test('other seasons stand one by one and together; rivals and next steps have their reasons', () => {
-  render(<SeasonsPanel seasons={[{ treatment: 'feed 1', control: 'plain water', seasons: [{ trialId: 'a', question: '', closedOn: '2025-10-01', percent: 12, percentCi: [-3, 29] }, { trialId: 'b', question: '', closedOn: '2026-10-01', percent: 30, percentCi: [14, 48] }], percent: 21, percentCi: [-55, 230], combined: { estimate: 0.19, se: 0.1, ci: [-1, 1], tau2: 0.01, i2: 44, q: 2, qP: 0.16, p: 0.31 } }]} />);
-  expect(screen.getAllByRole('row').map(row => row.textContent)).toEqual([expect.any(String), '1 October 2025+12%−3% to +29%', '1 October 2026+30%+14% to +48%', 'all together+21%−55% to +230%, p 0.310; 44% of the differences lie between seasons']);
+  render(
+    <SeasonsPanel
+      seasons={[
+        {
+          treatment: 'feed 1',
+          control: 'plain water',
+          seasons: [
+            {
+              trialId: 'a',
+              question: '',
+              closedOn: '2025-10-01',
+              percent: 12,
+              percentCi: [-3, 29],
+            },
+            {
+              trialId: 'b',
+              question: '',
+              closedOn: '2026-10-01',
+              percent: 30,
+              percentCi: [14, 48],
+            },
+          ],
+          percent: 21,
+          percentCi: [-55, 230],
+          combined: {
+            estimate: 0.19,
+            se: 0.1,
+            ci: [-1, 1],
+            tau2: 0.01,
+            i2: 44,
+            q: 2,
+            qP: 0.16,
+            p: 0.31,
+          },
+        },
+      ]}
+    />,
+  );
+  expect(screen.getAllByRole('row').map(row => row.textContent)).toEqual([
+    expect.any(String),
+    '1 October 2025+12%−3% to +29%',
+    '1 October 2026+30%+14% to +48%',
+    'all together+21%−55% to +230%, p 0.310; 44% of the differences lie between seasons',
+  ]);
   render(<Rivals rivals={[]} />);
   expect(screen.getByText(/Nothing that the map, the log or the mishaps point to/)).toBeVisible();
-  render(<NextSteps trialId="t" steps={[{ treatment: 'feed 1', step: 'again', says: 'Test it again with about 9 pots of each.' }]} lessons={['Pots treated alike differed by 14%.']} regret={jest.fn()} />);
-  expect(screen.getByRole('link', { name: 'Make the next trial from this one' })).toHaveAttribute('href', '/trials/new?after=t');
+  render(
+    <NextSteps
+      trialId="t"
+      steps={[
+        { treatment: 'feed 1', step: 'again', says: 'Test it again with about 9 pots of each.' },
+      ]}
+      lessons={['Pots treated alike differed by 14%.']}
+      regret={jest.fn()}
+    />,
+  );
+  expect(screen.getByRole('link', { name: 'Make the next trial from this one' })).toHaveAttribute(
+    'href',
+    '/trials/new?after=t',
+  );
 });

@@ -1,23 +1,29 @@
 import { judge } from '@/core/judge/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { judgeUnderLook, type Look, type LookedJudgement, plannedLook } from '@/core/judge/trial-verdict';
-import { demoSeason } from '@/demo/demo-season';
+import { outcomeOf, trackRecords } from '@/core/judge/track-record';
+import {
+  judgeUnderLook,
+  type Look,
+  type LookedJudgement,
+  plannedLook,
+} from '@/core/judge/trial-verdict';
+import { valuePrinter } from '@/core/measure/print-measure';
 import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { demoSeason } from '@/demo/demo-season';
 import { tagsOf } from '@/features/bench/bench-view';
 import { brokenRounds } from './broken-rounds';
 import { callCounts } from './call-words';
+import { differencesOf } from './differences';
 import { dotRowsOf } from './dot-rows';
-import { valuePrinter } from '@/core/measure/print-measure';
 import { printFigure, printP } from './print-value';
 import { logByDay } from './Tables';
-import { outcomeOf, trackRecords } from '@/core/judge/track-record';
-import { differencesOf } from './differences';
 import { workingOf } from './working';
 
 const beans = demoSeason('2026-11-25').trials[0];
 if (!beans) throw new Error('the demo must have beans');
 const planned = plannedLook(beans, STARTING_GUESS_CV);
-const lookedWith = (changes: Partial<Look> = {}): LookedJudgement => judgeUnderLook(beans, { ...planned, ...changes }, judge);
+const lookedWith = (changes: Partial<Look> = {}): LookedJudgement =>
+  judgeUnderLook(beans, { ...planned, ...changes }, judge);
 const looked = lookedWith();
 
 describe('the dots', () => {
@@ -26,12 +32,22 @@ describe('the dots', () => {
   test('are in percent of the control, the control last, every measured pot once', () => {
     expect(dots).toMatchObject({ axis: 'percent', control: 100, band: [85, 115] });
     expect(dots.rows.at(-1)?.tag.index).toBe(-1);
-    expect(dots.rows.flatMap(row => row.points.map(point => point.code)).sort()).toEqual(looked.input.units.filter(unit => !unit.isLeftOut).map(unit => unit.id).sort());
+    expect(dots.rows.flatMap(row => row.points.map(point => point.code)).sort()).toEqual(
+      looked.input.units
+        .filter(unit => !unit.isLeftOut)
+        .map(unit => unit.id)
+        .sort(),
+    );
   });
 
   test('stand about their estimate, which lies within its interval', () => {
     for (const row of dots.rows.filter(each => each.tag.index >= 0)) {
-      expect(row.interval && row.estimate !== null && row.interval[0] < row.estimate && row.estimate < row.interval[1]).toBe(true);
+      expect(
+        row.interval &&
+          row.estimate !== null &&
+          row.interval[0] < row.estimate &&
+          row.estimate < row.interval[1],
+      ).toBe(true);
     }
   });
 
@@ -44,7 +60,15 @@ test('the working of every figure comes to the figure', () => {
   for (const contrast of looked.judgement.contrasts) {
     if (!contrast.estimable) throw new Error('the beans can all be compared');
     const steps = workingOf(contrast, looked.judgement, looked.input);
-    expect(steps.map(step => step.figure)).toEqual(['gap', 'gap in %', 'spread of units treated alike', 'standard error of the gap', 't', '95% interval', 'shuffle p']);
+    expect(steps.map(step => step.figure)).toEqual([
+      'gap',
+      'gap in %',
+      'spread of units treated alike',
+      'standard error of the gap',
+      't',
+      '95% interval',
+      'shuffle p',
+    ]);
     const said = Object.fromEntries(steps.map(step => [step.figure, step.numbers]));
     expect(said.gap).toContain(`= ${printFigure(contrast.difference)}`);
     expect(said['gap in %']).toContain(`= ${printFigure(contrast.percent ?? 0)}%`);
@@ -58,13 +82,31 @@ test('a look says what differs from the plan, and nothing where nothing does', (
   const print = (value: number): string => `${value} g`;
   const count = beans.measures.find(measure => measure.summary === 'sound-count');
   expect(differencesOf(planned, planned, beans.measures, print)).toEqual([]);
-  expect(differencesOf(planned, { ...planned, margin: { kind: 'percent', percent: 20 }, leftOut: ['TL3'], measureId: count?.id ?? '' }, beans.measures, print)).toEqual([
-    '20% worth having instead of 15%', 'Number of sound pieces, found along the way', 'TL3 left out', 'WT3 back in',
+  expect(
+    differencesOf(
+      planned,
+      {
+        ...planned,
+        margin: { kind: 'percent', percent: 20 },
+        leftOut: ['TL3'],
+        measureId: count?.id ?? '',
+      },
+      beans.measures,
+      print,
+    ),
+  ).toEqual([
+    '20% worth having instead of 15%',
+    'Number of sound pieces, found along the way',
+    'TL3 left out',
+    'WT3 back in',
   ]);
 });
 
 test('left out for a look, a pot is out of the sums; with everything back in, it is in', () => {
-  expect(lookedWith({ leftOut: [] })).toMatchObject({ judgement: { design: { units: 32 } }, allIn: null });
+  expect(lookedWith({ leftOut: [] })).toMatchObject({
+    judgement: { design: { units: 32 } },
+    allIn: null,
+  });
   expect(looked.judgement.design.units).toBe(31);
   expect(looked.allIn?.design.units).toBe(32);
 });
@@ -75,25 +117,57 @@ test('a round that was broken off is found, and the dead are not waited for', ()
   if (!a || !b || !c || !d) throw new Error('the fixture must have four units');
   const day = { pickedOn: '2026-07-08' };
   const first = [pickFixture(a), pickFixture(b), pickFixture(c), emptyPickFixture(d, 'dead')];
-  expect(brokenRounds({ ...trial, picks: [...first, pickFixture(a, day), pickFixture(b, day)] })).toEqual([{ day: '2026-07-08', done: 2, of: 4 }]);
-  expect(brokenRounds({ ...trial, picks: [...first, pickFixture(a, day), pickFixture(b, day), emptyPickFixture(c, 'not-looked', day)] })).toEqual([]);
+  expect(
+    brokenRounds({ ...trial, picks: [...first, pickFixture(a, day), pickFixture(b, day)] }),
+  ).toEqual([{ day: '2026-07-08', done: 2, of: 4 }]);
+  expect(
+    brokenRounds({
+      ...trial,
+      picks: [
+        ...first,
+        pickFixture(a, day),
+        pickFixture(b, day),
+        emptyPickFixture(c, 'not-looked', day),
+      ],
+    }),
+  ).toEqual([]);
 });
 
-test.each([[['cant-tell', 'better', 'cant-tell'], '1 better, 2 can’t tell'], [['no-test'], '1 no test'], [[], '']])('calls %j in short: %s', (calls, words) => {
+test.each([
+  [['cant-tell', 'better', 'cant-tell'], '1 better, 2 can’t tell'],
+  [['no-test'], '1 no test'],
+  [[], ''],
+])('calls %j in short: %s', (calls, words) => {
   expect(callCounts(calls)).toBe(words);
 });
 
 test('the log is told by day, each kind of act once with its count', () => {
   const line = (at: string, what: string) => ({ at: `${at}T09:00:00.000Z`, what });
-  expect(logByDay([line('2026-07-02', 'closed'), line('2026-07-01', 'pick'), line('2026-07-01', 'plan locked'), line('2026-07-01', 'pick')])).toEqual(['2026-07-02: closed', '2026-07-01: 2 × pick, plan locked']);
+  expect(
+    logByDay([
+      line('2026-07-02', 'closed'),
+      line('2026-07-01', 'pick'),
+      line('2026-07-01', 'plan locked'),
+      line('2026-07-01', 'pick'),
+    ]),
+  ).toEqual(['2026-07-02: closed', '2026-07-01: 2 × pick, plan locked']);
 });
 
 test('figures are printed as one reads them', () => {
   const weight = beans.measures[0];
   const count = beans.measures[1];
   if (!weight || !count) throw new Error('the beans must have two measures');
-  expect([valuePrinter(weight, 'metric')(1234), valuePrinter(weight, 'pounds-and-ounces')(500), valuePrinter(count, 'metric')(-31.44)]).toEqual(['1.234 kg', '1 lb 1.6 oz', '−31.4']);
-  expect([printP(0.00004), printP(0.0409), printP(null), printFigure(-12.34567)]).toEqual(['below 0.001', '0.041', '—', '−12.35']);
+  expect([
+    valuePrinter(weight, 'metric')(1234),
+    valuePrinter(weight, 'pounds-and-ounces')(500),
+    valuePrinter(count, 'metric')(-31.44),
+  ]).toEqual(['1.234 kg', '1 lb 1.6 oz', '−31.4']);
+  expect([printP(0.00004), printP(0.0409), printP(null), printFigure(-12.34567)]).toEqual([
+    'below 0.001',
+    '0.041',
+    '—',
+    '−12.35',
+  ]);
 });
 
 test('a guess is right, wrong, or not settled; a verdict that can’t tell makes nobody wrong', () => {
@@ -105,11 +179,31 @@ test('a guess is right, wrong, or not settled; a verdict that can’t tell makes
 });
 
 test('guesses over several trials are counted by name, beside a die; what was foretold of the roots is no such guess', () => {
-  const guess = (by: string, expects: string | null, about = '') => ({ id: '00000000-0000-7000-8000-00000000000a', by, expects, why: 'so', about, sealedAt: '2026-05-01T08:00:00.000Z' });
+  const guess = (by: string, expects: string | null, about = '') => ({
+    id: '00000000-0000-7000-8000-00000000000a',
+    by,
+    expects,
+    why: 'so',
+    about,
+    sealedAt: '2026-05-01T08:00:00.000Z',
+  });
   const records = trackRecords([
-    { predictions: [guess('Ines', 'tea'), guess('Tomas', null)], best: 'tea', call: 'better', treatments: 3 },
-    { predictions: [guess(' ines ', 'tea'), guess('Ines', 'many', 'roots')], best: null, call: 'no-difference-that-matters', treatments: 2 },
+    {
+      predictions: [guess('Ines', 'tea'), guess('Tomas', null)],
+      best: 'tea',
+      call: 'better',
+      treatments: 3,
+    },
+    {
+      predictions: [guess(' ines ', 'tea'), guess('Ines', 'many', 'roots')],
+      best: null,
+      call: 'no-difference-that-matters',
+      treatments: 2,
+    },
     { predictions: [guess('Ines', 'tea')], best: null, call: 'cant-tell', treatments: 2 },
   ]);
-  expect(records).toEqual([{ by: 'Ines', settled: 2, came: 1, open: 1, byLuck: 1 / 4 + 1 / 3 }, { by: 'Tomas', settled: 1, came: 0, open: 0, byLuck: 1 / 4 }]);
+  expect(records).toEqual([
+    { by: 'Ines', settled: 2, came: 1, open: 1, byLuck: 1 / 4 + 1 / 3 },
+    { by: 'Tomas', settled: 1, came: 0, open: 0, byLuck: 1 / 4 },
+  ]);
 });

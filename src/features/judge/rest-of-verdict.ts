@@ -6,7 +6,12 @@ import type { LogLine } from './Tables';
 
 // Of the server's own sums only the frame is looked at; the trial itself is read as anywhere else.
 export const RestOfVerdict = z.object({
-  data: TrialData, beside: z.custom<BesideVerdict>(each => typeof each === 'object' && each !== null),
-  audit: z.object({ findings: z.custom<readonly AuditFinding[]>(Array.isArray), checks: z.number() }), log: z.custom<readonly LogLine[]>(Array.isArray),
+  data: TrialData,
+  beside: z.custom<BesideVerdict>(each => typeof each === 'object' && each !== null),
+  audit: z.object({
+    findings: z.custom<readonly AuditFinding[]>(Array.isArray),
+    checks: z.number(),
+  }),
+  log: z.custom<readonly LogLine[]>(Array.isArray),
 });
 export type RestOfVerdict = Readonly<z.infer<typeof RestOfVerdict>>;

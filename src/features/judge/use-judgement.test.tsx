@@ -10,24 +10,42 @@ const jobs: { readonly look: unknown; readonly finish: (looked: LookedJudgement)
 jest.mock('@/workers/judge-job', () => ({
   startJudging: (_data: unknown, look: unknown) => {
     let cancel = (): void => undefined;
-    const result = new Promise<LookedJudgement>((resolve, reject) => { jobs.push({ look, finish: resolve }); cancel = () => reject(new DOMException('cancelled', 'AbortError')); });
+    const result = new Promise<LookedJudgement>((resolve, reject) => {
+      jobs.push({ look, finish: resolve });
+      cancel = () => reject(new DOMException('cancelled', 'AbortError'));
+    });
     return { result, cancel: () => cancel() };
   },
 }));
 
 const trial = trialFixture({ treatments: 2, unitsEach: 4 });
-const data: TrialData = { ...trial, picks: trial.units.map((unit, i) => pickFixture(unit, { netG: 100 + i })) };
-const first = judgeUnderLook(data, { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 }, judgeWithoutShuffle);
+const data: TrialData = {
+  ...trial,
+  picks: trial.units.map((unit, i) => pickFixture(unit, { netG: 100 + i })),
+};
+const first = judgeUnderLook(
+  data,
+  { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 },
+  judgeWithoutShuffle,
+);
 const many = { ...first.look, shuffles: 1_000_000 };
-const show = (given: TrialData | null) => renderHook(({ of }: { readonly of: TrialData | null }) => useJudgement(of, first), { initialProps: { of: given } });
+const show = (given: TrialData | null) =>
+  renderHook(({ of }: { readonly of: TrialData | null }) => useJudgement(of, first), {
+    initialProps: { of: given },
+  });
 
-beforeEach(() => { jobs.length = 0; });
+beforeEach(() => {
+  jobs.length = 0;
+});
 
 test('what is wished for before the trial is there waits for it, and is done then', async () => {
   const { result, rerender } = show(null);
   act(() => result.current.judge(many));
   expect(jobs).toHaveLength(0);
-  expect(result.current).toMatchObject({ standing: 'running', progress: { done: 0, total: 1_000_000 } });
+  expect(result.current).toMatchObject({
+    standing: 'running',
+    progress: { done: 0, total: 1_000_000 },
+  });
   rerender({ of: data });
   expect(jobs.map(job => job.look)).toEqual([many]);
   const found = { ...first, look: many };

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Look } from '@/core/judge/trial-verdict';
 import type { TrialData } from '@/core/trial/trial-data';
-import { type JudgeJob, startLuck } from '@/workers/judge-job';
 import type { MeasureLuck } from '@/workers/judge.worker';
+import { type JudgeJob, startLuck } from '@/workers/judge-job';
 
 /** Where the shuffles of all measures stand. */
 export interface LuckState {
@@ -13,10 +13,18 @@ export interface LuckState {
   readonly cancel: () => void;
 }
 
-const NONE: Pick<LuckState, 'lucks' | 'progress' | 'standing'> = { lucks: [], progress: null, standing: 'running' };
+const NONE: Pick<LuckState, 'lucks' | 'progress' | 'standing'> = {
+  lucks: [],
+  progress: null,
+  standing: 'running',
+};
 
 /** Shuffles the measures one after another in a worker, from when the whole trial is there; stopped, it keeps what is through. */
-export function useLuck(data: TrialData | null, look: Look, measureIds: readonly string[]): LuckState {
+export function useLuck(
+  data: TrialData | null,
+  look: Look,
+  measureIds: readonly string[],
+): LuckState {
   const [state, setState] = useState(NONE);
   const job = useRef<JudgeJob<readonly MeasureLuck[]> | null>(null);
   const ids = measureIds.join();
@@ -24,21 +32,38 @@ export function useLuck(data: TrialData | null, look: Look, measureIds: readonly
     job.current?.cancel();
     if (!data) return;
     setState(NONE);
-    const started = startLuck(data, look, ids === '' ? [] : ids.split(','), ({ done, total, lucks }) => {
-      if (job.current === started) setState({ lucks, progress: { done, total }, standing: 'running' });
-    });
+    const started = startLuck(
+      data,
+      look,
+      ids === '' ? [] : ids.split(','),
+      ({ done, total, lucks }) => {
+        if (job.current === started)
+          setState({ lucks, progress: { done, total }, standing: 'running' });
+      },
+    );
     job.current = started;
     started.result.then(
-      lucks => { if (job.current === started) setState({ lucks, progress: null, standing: 'ready' }); },
+      lucks => {
+        if (job.current === started) setState({ lucks, progress: null, standing: 'ready' });
+      },
       (error: unknown) => {
         const isCancelled = error instanceof DOMException && error.name === 'AbortError';
-        if (job.current === started) setState(before => ({ ...before, progress: null, standing: isCancelled ? 'stopped' : 'failed' }));
+        if (job.current === started)
+          setState(before => ({
+            ...before,
+            progress: null,
+            standing: isCancelled ? 'stopped' : 'failed',
+          }));
       },
     );
   }, [data, look, ids]);
   useEffect(() => {
     start();
-    return () => { const ended = job.current; job.current = null; ended?.cancel(); };
+    return () => {
+      const ended = job.current;
+      job.current = null;
+      ended?.cancel();
+    };
   }, [start]);
   return { ...state, start, cancel: (): void => job.current?.cancel() };
 }

@@ -16,7 +16,10 @@ export interface RestState {
  * @param shown what the page came with; fetched anew whenever that changes
  */
 export function useRest(trialId: string, measureId: string, shown: unknown): RestState {
-  const [state, setState] = useState<Omit<RestState, 'fetchAgain'>>({ rest: null, isFailed: false });
+  const [state, setState] = useState<Omit<RestState, 'fetchAgain'>>({
+    rest: null,
+    isFailed: false,
+  });
   const [tries, setTries] = useState(0);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what the page came with and each try are reasons to ask again
   useEffect(() => {
@@ -28,7 +31,9 @@ export function useRest(trialId: string, measureId: string, shown: unknown): Res
         const [{ RestOfVerdict }, body] = await Promise.all([reader, answer.json()]);
         setState({ rest: RestOfVerdict.parse(body), isFailed: false });
       })
-      .catch(() => { if (!stop.signal.aborted) setState(before => ({ ...before, isFailed: true })); });
+      .catch(() => {
+        if (!stop.signal.aborted) setState(before => ({ ...before, isFailed: true }));
+      });
     return () => stop.abort();
   }, [trialId, measureId, shown, tries]);
   return { ...state, fetchAgain: useCallback(() => setTries(before => before + 1), []) };

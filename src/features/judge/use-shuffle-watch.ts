@@ -22,7 +22,11 @@ const FAST_DEALS = 400;
 
 function dealsAt(speed: WatchSpeed, tick: number): number {
   if (speed === 'slow') return 1;
-  return speed === 'fast' ? FAST_DEALS : tick < SLOW_TICKS ? 1 : Math.ceil(1.5 ** (tick - SLOW_TICKS + 1));
+  return speed === 'fast'
+    ? FAST_DEALS
+    : tick < SLOW_TICKS
+      ? 1
+      : Math.ceil(1.5 ** (tick - SLOW_TICKS + 1));
 }
 
 /** Runs the same shuffles again before one's eyes, slowly at first. */
@@ -39,26 +43,32 @@ export function useShuffleWatch(input: JudgeInput) {
     setWatched(null);
     return stop;
   }, [input, stop]);
-  const start = useCallback(async (speed: WatchSpeed): Promise<void> => {
-    const run = await runOf(input);
-    if (!run) return;
-    stop();
-    setRunning(true);
-    let ticks = 0;
-    timer.current = setInterval(() => {
-      const isLeft = run.step(dealsAt(speed, ticks));
-      ticks += 1;
-      const { treatment, largestT } = run.latest();
-      setWatched({ result: run.result(), total: run.total, largestT, labels: treatment });
-      if (!isLeft) stop();
-    }, TICK_MS[speed]);
-  }, [input, stop]);
+  const start = useCallback(
+    async (speed: WatchSpeed): Promise<void> => {
+      const run = await runOf(input);
+      if (!run) return;
+      stop();
+      setRunning(true);
+      let ticks = 0;
+      timer.current = setInterval(() => {
+        const isLeft = run.step(dealsAt(speed, ticks));
+        ticks += 1;
+        const { treatment, largestT } = run.latest();
+        setWatched({ result: run.result(), total: run.total, largestT, labels: treatment });
+        if (!isLeft) stop();
+      }, TICK_MS[speed]);
+    },
+    [input, stop],
+  );
   return { watched, isRunning, start, stop };
 }
 
 /** The judge is loaded when somebody wants to watch: the page is there before it. */
 async function runOf(input: JudgeInput): Promise<ShuffleRun | undefined> {
-  const [{ shuffleProblemOf }, { startShuffleTest }] = await Promise.all([import('@/core/judge/judge'), import('@/core/stats/shuffle-test')]);
+  const [{ shuffleProblemOf }, { startShuffleTest }] = await Promise.all([
+    import('@/core/judge/judge'),
+    import('@/core/stats/shuffle-test'),
+  ]);
   const problem = shuffleProblemOf(input);
   return problem && startShuffleTest(problem, input.shuffles, input.seed);
 }

@@ -18,34 +18,103 @@ interface AmendPlanProps {
   readonly amend: ((input: unknown) => Promise<Result<unknown, TrialTrouble>>) | null;
 }
 
-const WHAT_WORDS: Readonly<Record<Amendment['what'], string>> = { margin: 'Worth having', end: 'The end', rules: 'The rules', other: 'Something else' };
+const WHAT_WORDS: Readonly<Record<Amendment['what'], string>> = {
+  margin: 'Worth having',
+  end: 'The end',
+  rules: 'The rules',
+  other: 'Something else',
+};
 
 /** What was changed after the lock, and the way to change something on record. */
 export function AmendPlan({ amendments, amend }: AmendPlanProps) {
-  const [form, setForm] = useState<{ what: 'margin' | 'end' | 'other'; to: string; why: string; by: string }>({ what: 'other', to: '', why: '', by: '' });
+  const [form, setForm] = useState<{
+    what: 'margin' | 'end' | 'other';
+    to: string;
+    why: string;
+    by: string;
+  }>({ what: 'other', to: '', why: '', by: '' });
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const submit = (): void => startTransition(async () => {
-    const done = await amend?.(form);
-    setTrouble(done && !done.ok ? done.trouble : undefined);
-    if (done?.ok) setForm({ ...form, to: '', why: '' });
-  });
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await amend?.(form);
+      setTrouble(done && !done.ok ? done.trouble : undefined);
+      if (done?.ok) setForm({ ...form, to: '', why: '' });
+    });
   return (
     <Amend aria-label="Amendments">
       <h2>Changed after the lock</h2>
-      {amendments.length === 0 ? <Soft>Nothing. What must change can be changed on record: it shows on the verdict.</Soft> : (
-        <ol>{amendments.map(each => <li key={each.id}><b>{WHAT_WORDS[each.what]}{each.from ? `: ${each.from} → ${each.to}` : `: ${each.to}`}</b> {each.why} <small>{fullDay(each.at.slice(0, 10))}{each.by ? `, ${each.by}` : ''}{each.afterKeyOpened ? ', after the key was open' : ''}</small></li>)}</ol>
+      {amendments.length === 0 ? (
+        <Soft>Nothing. What must change can be changed on record: it shows on the verdict.</Soft>
+      ) : (
+        <ol>
+          {amendments.map(each => (
+            <li key={each.id}>
+              <b>
+                {WHAT_WORDS[each.what]}
+                {each.from ? `: ${each.from} → ${each.to}` : `: ${each.to}`}
+              </b>{' '}
+              {each.why}{' '}
+              <small>
+                {fullDay(each.at.slice(0, 10))}
+                {each.by ? `, ${each.by}` : ''}
+                {each.afterKeyOpened ? ', after the key was open' : ''}
+              </small>
+            </li>
+          ))}
+        </ol>
       )}
       {amend && (
         <details>
           <summary>Change something, with a reason</summary>
-          <Choice label="What changes" name="what" value={form.what} onChange={what => setForm({ ...form, what })} direction="row" options={[{ value: 'other', label: 'something done otherwise' }, { value: 'margin', label: 'what is worth having' }, { value: 'end', label: 'the end' }]} />
-          <TextField label={form.what === 'end' ? 'The new last day' : form.what === 'margin' ? 'At least, % of the control' : 'What is done from now on'} name="to" type={form.what === 'end' ? 'date' : 'text'} value={form.to} onChange={to => setForm({ ...form, to })} trouble={fields.to} />
-          <TextField label="Why" name="why" value={form.why} onChange={why => setForm({ ...form, why })} trouble={fields.why} isLong />
-          <TextField label="Who says so" name="by" value={form.by} onChange={by => setForm({ ...form, by })} trouble={fields.by} />
+          <Choice
+            label="What changes"
+            name="what"
+            value={form.what}
+            onChange={what => setForm({ ...form, what })}
+            direction="row"
+            options={[
+              { value: 'other', label: 'something done otherwise' },
+              { value: 'margin', label: 'what is worth having' },
+              { value: 'end', label: 'the end' },
+            ]}
+          />
+          <TextField
+            label={
+              form.what === 'end'
+                ? 'The new last day'
+                : form.what === 'margin'
+                  ? 'At least, % of the control'
+                  : 'What is done from now on'
+            }
+            name="to"
+            type={form.what === 'end' ? 'date' : 'text'}
+            value={form.to}
+            onChange={to => setForm({ ...form, to })}
+            trouble={fields.to}
+          />
+          <TextField
+            label="Why"
+            name="why"
+            value={form.why}
+            onChange={why => setForm({ ...form, why })}
+            trouble={fields.why}
+            isLong
+          />
+          <TextField
+            label="Who says so"
+            name="by"
+            value={form.by}
+            onChange={by => setForm({ ...form, by })}
+            trouble={fields.by}
+          />
           {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-          <Acts><Button onPress={submit} isPending={isPending}>Put it on record</Button></Acts>
+          <Acts>
+            <Button onPress={submit} isPending={isPending}>
+              Put it on record
+            </Button>
+          </Acts>
         </details>
       )}
     </Amend>

@@ -3,12 +3,12 @@
 import { useRef, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { isLine, lineOf, SITE_WORDS } from '@/core/design/site';
-import { LineMark, SiteMarks, siteTextMm } from '@/features/bench/SiteMarks';
-import { siteExtent } from '@/features/bench/site-extent';
 import type { Result } from '@/core/result';
 import type { SiteFeature } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
+import { LineMark, SiteMarks, siteTextMm } from '@/features/bench/SiteMarks';
+import { siteExtent } from '@/features/bench/site-extent';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -51,13 +51,24 @@ interface Standing {
 /** What was asked for and not yet shown by the page, with the words that say it is done. */
 type Wanted = { readonly words: string } & (
   | ({ readonly kind: 'place' } & Standing)
-  | { readonly kind: 'site'; readonly site: readonly SiteFeature[] });
+  | { readonly kind: 'site'; readonly site: readonly SiteFeature[] }
+);
 
 const SITE = 'site';
 const KINDS = ['bench', 'block', 'bed', 'unit', 'guard'] as const;
 
 /** The bench as it really stands: benches, shelves, beds, pots and guards, and what lies about them. */
-export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockWord, unitWord, move, drawSite }: ArrangeBenchProps) {
+export function ArrangeBench({
+  widthMm,
+  depthMm,
+  places,
+  site,
+  closestMm,
+  blockWord,
+  unitWord,
+  move,
+  drawSite,
+}: ArrangeBenchProps) {
   const kinds = KINDS.filter(kind => places.some(place => place.kind === kind));
   const hasLines = site.some(isLine);
   const [moving, setMoving] = useState<Movable['kind'] | 'site'>(kinds[0] ?? 'unit');
@@ -67,15 +78,26 @@ export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockW
   const drawing = useRef<SVGSVGElement>(null);
   const room = siteExtent(site, { widthMm, depthMm });
   const edge = Math.max(widthMm, depthMm) * 0.05;
-  const shown = { widthMm: widthMm + room.left + room.right + 2 * edge, depthMm: depthMm + room.far + room.near + 2 * edge };
-  const send = ({ id, to }: Wish<Wanted>): Promise<boolean> => new Promise(answer => startTransition(async () => {
-    const done = await (to.kind === 'place' ? move({ placeId: id, xMm: to.xMm, yMm: to.yMm }) : drawSite(to.site));
-    setTrouble(done.ok ? undefined : done.trouble);
-    setSaid(done.ok ? to.words : '');
-    answer(done.ok);
-  }));
+  const shown = {
+    widthMm: widthMm + room.left + room.right + 2 * edge,
+    depthMm: depthMm + room.far + room.near + 2 * edge,
+  };
+  const send = ({ id, to }: Wish<Wanted>): Promise<boolean> =>
+    new Promise(answer =>
+      startTransition(async () => {
+        const done = await (to.kind === 'place'
+          ? move({ placeId: id, xMm: to.xMm, yMm: to.yMm })
+          : drawSite(to.site));
+        setTrouble(done.ok ? undefined : done.trouble);
+        setSaid(done.ok ? to.words : '');
+        answer(done.ok);
+      }),
+    );
   const { wished, wish } = useWishes<Wanted>(places, send);
-  const placeWished = (id: string): Standing | undefined => { const to = wished(id); return to?.kind === 'place' ? to : undefined; };
+  const placeWished = (id: string): Standing | undefined => {
+    const to = wished(id);
+    return to?.kind === 'place' ? to : undefined;
+  };
   const wishedSite = wished(SITE);
   const drawnSite = wishedSite?.kind === 'site' ? wishedSite.site : site;
   const settle = (id: string, dx: number, dy: number): void => {
@@ -83,59 +105,163 @@ export function ArrangeBench({ widthMm, depthMm, places, site, closestMm, blockW
     if (place) {
       const from = placeWished(id) ?? { xMm: place.ownXMm, yMm: place.ownYMm };
       const [xMm, yMm] = [Math.max(0, from.xMm + dx), Math.max(0, from.yMm + dy)];
-      wish({ id, to: { kind: 'place', xMm, yMm, words: `${place.name}: ${cm(xMm)} from the left, ${cm(yMm)} from the far edge.` } });
+      wish({
+        id,
+        to: {
+          kind: 'place',
+          xMm,
+          yMm,
+          words: `${place.name}: ${cm(xMm)} from the left, ${cm(yMm)} from the far edge.`,
+        },
+      });
       return;
     }
     const [at, end] = readSiteId(id);
     const feature = drawnSite[at];
-    if (feature) wish({ id: SITE, to: { kind: 'site', site: drawnSite.map((each, i) => (i === at ? movedFeature(each, end, dx, dy, { widthMm, depthMm }) : each)), words: `${SITE_WORDS[feature.kind]} moved.` } });
+    if (feature)
+      wish({
+        id: SITE,
+        to: {
+          kind: 'site',
+          site: drawnSite.map((each, i) =>
+            i === at ? movedFeature(each, end, dx, dy, { widthMm, depthMm }) : each,
+          ),
+          words: `${SITE_WORDS[feature.kind]} moved.`,
+        },
+      });
   };
   const { shift, handlersOf } = useShift(drawing, shown, settle);
   const shiftOf = (place: Movable): readonly [number, number] => {
     const parts = places.filter(each => each.id === place.id || place.within.includes(each.id));
-    const ways = parts.map(each => { const to = placeWished(each.id); return to ? [to.xMm - each.ownXMm, to.yMm - each.ownYMm] as const : [0, 0] as const; });
-    const held = shift && parts.some(each => each.id === shift.id) ? [shift.xMm, shift.yMm] as const : [0, 0] as const;
-    return [...ways, held].reduce<readonly [number, number]>(([x, y], [dx, dy]) => [x + dx, y + dy], [0, 0]);
+    const ways = parts.map(each => {
+      const to = placeWished(each.id);
+      return to ? ([to.xMm - each.ownXMm, to.yMm - each.ownYMm] as const) : ([0, 0] as const);
+    });
+    const held =
+      shift && parts.some(each => each.id === shift.id)
+        ? ([shift.xMm, shift.yMm] as const)
+        : ([0, 0] as const);
+    return [...ways, held].reduce<readonly [number, number]>(
+      ([x, y], [dx, dy]) => [x + dx, y + dy],
+      [0, 0],
+    );
   };
-  const labelMm = Math.max(...places.filter(place => place.kind === 'unit').map(place => place.widthMm * 0.24), 20);
+  const labelMm = Math.max(
+    ...places.filter(place => place.kind === 'unit').map(place => place.widthMm * 0.24),
+    20,
+  );
   return (
     <Arrange aria-label="Arrange the bench">
       {kinds.length + Number(hasLines) > 1 && (
         <Choice
-          label="Move" name="moving" value={moving} onChange={setMoving} direction="row"
-          options={[...kinds.map(kind => ({ value: kind, label: wordsOf(kind, blockWord, unitWord) })), ...(hasLines ? [{ value: 'site' as const, label: 'walls, fences, paths, taps' }] : [])]}
+          label="Move"
+          name="moving"
+          value={moving}
+          onChange={setMoving}
+          direction="row"
+          options={[
+            ...kinds.map(kind => ({ value: kind, label: wordsOf(kind, blockWord, unitWord) })),
+            ...(hasLines ? [{ value: 'site' as const, label: 'walls, fences, paths, taps' }] : []),
+          ]}
         />
       )}
       <div>
         {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
-        <svg ref={drawing} viewBox={`${-room.left - edge} ${-room.far - edge} ${shown.widthMm} ${shown.depthMm}`} role="group" aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres" data-busy={isPending || undefined}>
-          <SiteMarks site={moving === 'site' ? drawnSite.filter(feature => !isLine(feature)) : drawnSite} widthMm={widthMm} depthMm={depthMm} />
+        <svg
+          ref={drawing}
+          viewBox={`${-room.left - edge} ${-room.far - edge} ${shown.widthMm} ${shown.depthMm}`}
+          role="group"
+          aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres"
+          data-busy={isPending || undefined}
+        >
+          <SiteMarks
+            site={moving === 'site' ? drawnSite.filter(feature => !isLine(feature)) : drawnSite}
+            widthMm={widthMm}
+            depthMm={depthMm}
+          />
           {places.map(place => {
             const [dx, dy] = shiftOf(place);
             const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
-            return place.kind === moving
-              ? <Handle key={place.id} transform={at} data-kind={place.kind} data-movable role="button" tabIndex={0} aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`} {...handlersOf(place.id)}><PlaceDrawn place={place} labelMm={labelMm} /></Handle>
-              : <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none"><PlaceDrawn place={place} labelMm={labelMm} /></g>;
-          })}
-          {moving === 'site' && drawnSite.map((feature, i) => isLine(feature) && SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
-            const id = siteId(i, part);
-            const bench = { widthMm, depthMm };
-            const moved = shift && readSiteId(shift.id)[0] === i ? movedFeature(feature, readSiteId(shift.id)[1], shift.xMm, shift.yMm, bench) : feature;
-            const line = lineOf(moved, bench);
-            const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
-            return (
-              <Handle key={id} data-movable data-kind="site" role="button" tabIndex={0} aria-label={part === 'whole' ? SITE_WORDS[feature.kind] : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`} {...handlersOf(id)}>
-                {part === 'whole'
-                  ? <><path d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`} stroke="transparent" strokeWidth={siteTextMm(bench) * 2} strokeLinecap="round" /><LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} /></>
-                  : <circle cx={x} cy={y} r={siteTextMm(bench) * 0.6} fill="var(--paper)" strokeWidth={siteTextMm(bench) * 0.15} />}
+            return place.kind === moving ? (
+              <Handle
+                key={place.id}
+                transform={at}
+                data-kind={place.kind}
+                data-movable
+                role="button"
+                tabIndex={0}
+                aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`}
+                {...handlersOf(place.id)}
+              >
+                <PlaceDrawn place={place} labelMm={labelMm} />
               </Handle>
+            ) : (
+              <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none">
+                <PlaceDrawn place={place} labelMm={labelMm} />
+              </g>
             );
-          }))}
+          })}
+          {moving === 'site' &&
+            drawnSite.map(
+              (feature, i) =>
+                isLine(feature) &&
+                SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
+                  const id = siteId(i, part);
+                  const bench = { widthMm, depthMm };
+                  const moved =
+                    shift && readSiteId(shift.id)[0] === i
+                      ? movedFeature(feature, readSiteId(shift.id)[1], shift.xMm, shift.yMm, bench)
+                      : feature;
+                  const line = lineOf(moved, bench);
+                  const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
+                  return (
+                    <Handle
+                      key={id}
+                      data-movable
+                      data-kind="site"
+                      role="button"
+                      tabIndex={0}
+                      aria-label={
+                        part === 'whole'
+                          ? SITE_WORDS[feature.kind]
+                          : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`
+                      }
+                      {...handlersOf(id)}
+                    >
+                      {part === 'whole' ? (
+                        <>
+                          <path
+                            d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`}
+                            stroke="transparent"
+                            strokeWidth={siteTextMm(bench) * 2}
+                            strokeLinecap="round"
+                          />
+                          <LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} />
+                        </>
+                      ) : (
+                        <circle
+                          cx={x}
+                          cy={y}
+                          r={siteTextMm(bench) * 0.6}
+                          fill="var(--paper)"
+                          strokeWidth={siteTextMm(bench) * 0.15}
+                        />
+                      )}
+                    </Handle>
+                  );
+                }),
+            )}
         </svg>
       </div>
       <p role="status">{said}</p>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Soft>{closestMm === null ? '' : `The closest two ${pluralOf(unitWord)} stand ${(closestMm / 10).toFixed(closestMm < 100 ? 1 : 0)} cm apart${closestMm < 1 ? ': they touch, and may share roots and water' : ''}. `}Codes stay with their places: moving one here says where it really stands. To change which gets what, deal again.</Soft>
+      <Soft>
+        {closestMm === null
+          ? ''
+          : `The closest two ${pluralOf(unitWord)} stand ${(closestMm / 10).toFixed(closestMm < 100 ? 1 : 0)} cm apart${closestMm < 1 ? ': they touch, and may share roots and water' : ''}. `}
+        Codes stay with their places: moving one here says where it really stands. To change which
+        gets what, deal again.
+      </Soft>
     </Arrange>
   );
 }
@@ -144,19 +270,37 @@ function PlaceDrawn({ place, labelMm }: { readonly place: Movable; readonly labe
   const isUnit = place.kind === 'unit';
   return (
     <>
-      {place.shape === 'round' ? <circle cx={place.widthMm / 2} cy={place.depthMm / 2} r={place.widthMm / 2} /> : <rect width={place.widthMm} height={place.depthMm} />}
-      {place.kind !== 'guard' && <text x={isUnit ? place.widthMm / 2 : labelMm * 0.2} y={isUnit ? place.depthMm / 2 + labelMm * 0.35 : labelMm * 0.75} textAnchor={isUnit ? 'middle' : 'start'} fontSize={isUnit ? labelMm : labelMm * 0.9}>{place.name}</text>}
+      {place.shape === 'round' ? (
+        <circle cx={place.widthMm / 2} cy={place.depthMm / 2} r={place.widthMm / 2} />
+      ) : (
+        <rect width={place.widthMm} height={place.depthMm} />
+      )}
+      {place.kind !== 'guard' && (
+        <text
+          x={isUnit ? place.widthMm / 2 : labelMm * 0.2}
+          y={isUnit ? place.depthMm / 2 + labelMm * 0.35 : labelMm * 0.75}
+          textAnchor={isUnit ? 'middle' : 'start'}
+          fontSize={isUnit ? labelMm : labelMm * 0.9}
+        >
+          {place.name}
+        </text>
+      )}
     </>
   );
 }
 
 function wordsOf(kind: Movable['kind'], blockWord: string, unitWord: string): string {
   switch (kind) {
-    case 'bench': return 'a whole bench';
-    case 'block': return `a whole ${blockWord}`;
-    case 'bed': return 'a bed';
-    case 'unit': return `one ${unitWord}`;
-    case 'guard': return 'a guard plant';
+    case 'bench':
+      return 'a whole bench';
+    case 'block':
+      return `a whole ${blockWord}`;
+    case 'bed':
+      return 'a bed';
+    case 'unit':
+      return `one ${unitWord}`;
+    case 'guard':
+      return 'a guard plant';
   }
 }
 
@@ -172,10 +316,24 @@ function readSiteId(id: string): readonly [number, SitePart] {
   return [Number(at ?? -1), SITE_ENDS.find(each => each === part) ?? 'whole'];
 }
 
-function movedFeature(feature: SiteFeature, part: SitePart, dx: number, dy: number, bench: { readonly widthMm: number; readonly depthMm: number }): SiteFeature {
+function movedFeature(
+  feature: SiteFeature,
+  part: SitePart,
+  dx: number,
+  dy: number,
+  bench: { readonly widthMm: number; readonly depthMm: number },
+): SiteFeature {
   const { x1Mm, y1Mm, x2Mm, y2Mm } = lineOf(feature, bench);
   const [start, end] = [part !== 'end', part !== 'start'];
-  return { ...feature, line: { x1Mm: x1Mm + (start ? dx : 0), y1Mm: y1Mm + (start ? dy : 0), x2Mm: x2Mm + (end ? dx : 0), y2Mm: y2Mm + (end ? dy : 0) } };
+  return {
+    ...feature,
+    line: {
+      x1Mm: x1Mm + (start ? dx : 0),
+      y1Mm: y1Mm + (start ? dy : 0),
+      x2Mm: x2Mm + (end ? dx : 0),
+      y2Mm: y2Mm + (end ? dy : 0),
+    },
+  };
 }
 
 function cm(mm: number): string {

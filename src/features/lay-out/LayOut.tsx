@@ -3,15 +3,21 @@
 import Link from 'next/link';
 import { useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
-import type { MovingRound } from '@/core/design/moving-round';
+import { draftDeal } from '@/core/design/draft-trial';
 import type { AuditFinding } from '@/core/design/fairness-audit';
+import type { MovingRound } from '@/core/design/moving-round';
+import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import type { PlannedTrial } from '@/core/judge/planned-input';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
 import { type BenchDraft, readBench, unitCount } from '@/core/trial/bench-form';
+import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { traitLines } from '@/core/trial/trait-form';
 import type { Amendment, Layout, Treatment, TrialData } from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { counted, pluralOf } from '@/core/words/plural';
+import { AuditList } from '@/features/audit/AuditList';
+import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView, TagView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
@@ -21,19 +27,13 @@ import { Trouble } from '@/ui/Trouble';
 import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
 import type { Ground } from './ground';
-import { MovePots } from './MovePots';
-import { PlantList, type Planted } from './PlantList';
-import { SitePanel } from './SitePanel';
-import { draftDeal } from '@/core/design/draft-trial';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import type { traitLines } from '@/core/trial/trait-form';
-import { AuditList } from '@/features/audit/AuditList';
-import { LiveAudit } from '@/features/audit/LiveAudit';
 import { LayoutFields } from './LayoutFields';
+import { MovePots } from './MovePots';
+import { type Planted, PlantList } from './PlantList';
+import { SitePanel } from './SitePanel';
 import { SizePlanner } from './SizePlanner';
 import { TagKey } from './TagKey';
 import { TraitPanel } from './TraitPanel';
-import { counted, pluralOf } from '@/core/words/plural';
 
 interface LayOutProps {
   readonly saved: BenchDraft;
@@ -80,63 +80,233 @@ interface LayOutProps {
 }
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
-export function LayOut({ saved, layout, isLocked, unitWord, tags, isByKind, question, treatments, system, costEach, keyRule, ownCv, audit, undealt, traits, describeTrait, forgetTrait, planted, amendments, isClosed, bench, weighHref, printHref, deal, lock, showKey, ground, arrange, describeSite, movedOn, move, amend }: LayOutProps) {
+export function LayOut({
+  saved,
+  layout,
+  isLocked,
+  unitWord,
+  tags,
+  isByKind,
+  question,
+  treatments,
+  system,
+  costEach,
+  keyRule,
+  ownCv,
+  audit,
+  undealt,
+  traits,
+  describeTrait,
+  forgetTrait,
+  planted,
+  amendments,
+  isClosed,
+  bench,
+  weighHref,
+  printHref,
+  deal,
+  lock,
+  showKey,
+  ground,
+  arrange,
+  describeSite,
+  movedOn,
+  move,
+  amend,
+}: LayOutProps) {
   const [form, setForm] = useState(saved);
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [keyBench, setKeyBench] = useState<BenchView | null>(null);
   const [isPending, startTransition] = useTransition();
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   const change = (changes: Partial<BenchDraft>): void => setForm({ ...form, ...changes });
-  const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void => startTransition(async () => {
-    const done = await work();
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) setKeyBench(null);
-  });
+  const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
+    startTransition(async () => {
+      const done = await work();
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setKeyBench(null);
+    });
   const wish = useMemo(() => readBench(form, system, treatments), [form, system, treatments]);
-  const plan = useMemo(() => (wish.ok ? { ...question, wish: wish.value, treatments, unitWord } : null), [wish, question, treatments, unitWord]);
+  const plan = useMemo(
+    () => (wish.ok ? { ...question, wish: wish.value, treatments, unitWord } : null),
+    [wish, question, treatments, unitWord],
+  );
   const isTyping = !isLocked && JSON.stringify(form) !== JSON.stringify(saved);
-  const draft = useMemo(() => (wish.ok && isTyping ? draftDeal(undealt, wish.value) : null), [wish, isTyping, undealt]);
+  const draft = useMemo(
+    () => (wish.ok && isTyping ? draftDeal(undealt, wish.value) : null),
+    [wish, isTyping, undealt],
+  );
   const shownBench = keyBench ?? bench;
   const [isArranging, setArranging] = useState(false);
   return (
     <TwoParts>
       <div>
-        {ground && isArranging ? <ArrangeBench {...ground} blockWord={layout?.blockWord ?? 'block'} unitWord={unitWord} move={arrange} drawSite={site => describeSite({ site, hasGuards: layout?.hasGuards ?? false })} /> : shownBench
-          ? <Bench view={shownBench} label="The bench from above" lens={unit => ({ state: 'done', share: null, words: unit.tag ? unit.tag.name : 'what it gets is hidden' })} />
-          : <Blank><p>Nothing stands here yet.</p><p>Say how many {pluralOf(unitWord)} each treatment gets, and deal. Every {unitWord} gets a code and a place by lot, not by hand: a hand always finds the better light for its favourite.</p></Blank>}
+        {ground && isArranging ? (
+          <ArrangeBench
+            {...ground}
+            blockWord={layout?.blockWord ?? 'block'}
+            unitWord={unitWord}
+            move={arrange}
+            drawSite={site => describeSite({ site, hasGuards: layout?.hasGuards ?? false })}
+          />
+        ) : shownBench ? (
+          <Bench
+            view={shownBench}
+            label="The bench from above"
+            lens={unit => ({
+              state: 'done',
+              share: null,
+              words: unit.tag ? unit.tag.name : 'what it gets is hidden',
+            })}
+          />
+        ) : (
+          <Blank>
+            <p>Nothing stands here yet.</p>
+            <p>
+              Say how many {pluralOf(unitWord)} each treatment gets, and deal. Every {unitWord} gets
+              a code and a place by lot, not by hand: a hand always finds the better light for its
+              favourite.
+            </p>
+          </Blank>
+        )}
         {planted.length > 0 && <PlantList planted={planted} unitWord={unitWord} />}
-        {shownBench && !isArranging && <TagKey tags={tags} isHidden={shownBench.units.every(unit => unit.tag === null)} />}
-        {layout && <Soft>Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed}, {dealtWords(layout)}. The same plan and seed give this bench again.</Soft>}
-        {layout && <Acts>{!isLocked && ground && <Button onPress={() => setArranging(!isArranging)}>{isArranging ? 'Done arranging' : 'Arrange it as it stands'}</Button>}<Link href={printHref}>Print labels, plan, sheets and protocol</Link></Acts>}
-        {bench?.units.every(unit => unit.tag === null) && (
+        {shownBench && !isArranging && (
+          <TagKey tags={tags} isHidden={shownBench.units.every(unit => unit.tag === null)} />
+        )}
+        {layout && (
+          <Soft>
+            Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed},{' '}
+            {dealtWords(layout)}. The same plan and seed give this bench again.
+          </Soft>
+        )}
+        {layout && (
           <Acts>
-            <Button onPress={() => { if (keyBench) setKeyBench(null); else startTransition(async () => setKeyBench(await showKey())); }}>{keyBench ? 'Hide the key' : 'Show the key'}</Button>
-            <Soft>{keyRule || 'For whoever feeds. Who weighs had better not look.'} Each look is put in the log.</Soft>
+            {!isLocked && ground && (
+              <Button onPress={() => setArranging(!isArranging)}>
+                {isArranging ? 'Done arranging' : 'Arrange it as it stands'}
+              </Button>
+            )}
+            <Link href={printHref}>Print labels, plan, sheets and protocol</Link>
           </Acts>
         )}
-        {ground && <SitePanel site={ground.site} hasGuards={layout?.hasGuards ?? false} biases={ground.biases} blockWord={layout?.blockWord ?? 'block'} isTurned={layout?.isTurned ?? false} hasBlocks={(layout?.blockCount ?? 0) > 1} isLocked={isLocked} draw={describeSite} />}
-        {layout && <TraitPanel traits={traits} example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`} putDown={describeTrait} forget={forgetTrait} />}
-        {isByKind && <Mind>How many are enough is reckoned here as for a weight. Counts, shares, steps and days are judged by methods of their own, which see less in few {pluralOf(unitWord)}: take the next size up.</Mind>}
-        <SizePlanner plan={plan} ownCv={ownCv} costEach={costEach} unitAreaM2={wish.ok ? (wish.value.unitWidthMm * wish.value.unitDepthMm) / 1e6 : null} />
+        {bench?.units.every(unit => unit.tag === null) && (
+          <Acts>
+            <Button
+              onPress={() => {
+                if (keyBench) setKeyBench(null);
+                else startTransition(async () => setKeyBench(await showKey()));
+              }}
+            >
+              {keyBench ? 'Hide the key' : 'Show the key'}
+            </Button>
+            <Soft>
+              {keyRule || 'For whoever feeds. Who weighs had better not look.'} Each look is put in
+              the log.
+            </Soft>
+          </Acts>
+        )}
+        {ground && (
+          <SitePanel
+            site={ground.site}
+            hasGuards={layout?.hasGuards ?? false}
+            biases={ground.biases}
+            blockWord={layout?.blockWord ?? 'block'}
+            isTurned={layout?.isTurned ?? false}
+            hasBlocks={(layout?.blockCount ?? 0) > 1}
+            isLocked={isLocked}
+            draw={describeSite}
+          />
+        )}
+        {layout && (
+          <TraitPanel
+            traits={traits}
+            example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`}
+            putDown={describeTrait}
+            forget={forgetTrait}
+          />
+        )}
+        {isByKind && (
+          <Mind>
+            How many are enough is reckoned here as for a weight. Counts, shares, steps and days are
+            judged by methods of their own, which see less in few {pluralOf(unitWord)}: take the
+            next size up.
+          </Mind>
+        )}
+        <SizePlanner
+          plan={plan}
+          ownCv={ownCv}
+          costEach={costEach}
+          unitAreaM2={wish.ok ? (wish.value.unitWidthMm * wish.value.unitDepthMm) / 1e6 : null}
+        />
       </div>
       <div>
-        {isLocked ? <LockedPlan layout={layout} isBlind={saved.isBlind} unitWord={unitWord} weighHref={weighHref} /> : (
+        {isLocked ? (
+          <LockedPlan
+            layout={layout}
+            isBlind={saved.isBlind}
+            unitWord={unitWord}
+            weighHref={weighHref}
+          />
+        ) : (
           <>
             <h2>How it is laid out</h2>
-            <LayoutFields form={form} fields={fields} treatments={tags.length} factors={Object.keys(treatments[0]?.levels ?? {})} unitWord={unitWord} places={wish.ok ? unitCount(wish.value, treatments) : null} onChange={change} />
-            <Choice
-              label="Who sees what each got" name="isBlind" value={form.isBlind ? 'blind' : 'open'} onChange={value => change({ isBlind: value === 'blind' })}
-              options={[{ value: 'blind', label: 'nobody, until the key is opened', hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.' }, { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' }]}
+            <LayoutFields
+              form={form}
+              fields={fields}
+              treatments={tags.length}
+              factors={Object.keys(treatments[0]?.levels ?? {})}
+              unitWord={unitWord}
+              places={wish.ok ? unitCount(wish.value, treatments) : null}
+              onChange={change}
             />
-            {trouble && <Trouble>{trouble.kind === 'invalid' ? 'Not dealt: look at the marked lines.' : trialSentence(trouble)}</Trouble>}
+            <Choice
+              label="Who sees what each got"
+              name="isBlind"
+              value={form.isBlind ? 'blind' : 'open'}
+              onChange={value => change({ isBlind: value === 'blind' })}
+              options={[
+                {
+                  value: 'blind',
+                  label: 'nobody, until the key is opened',
+                  hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.',
+                },
+                { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' },
+              ]}
+            />
+            {trouble && (
+              <Trouble>
+                {trouble.kind === 'invalid'
+                  ? 'Not dealt: look at the marked lines.'
+                  : trialSentence(trouble)}
+              </Trouble>
+            )}
             <Acts>
-              <Button data-tone={layout ? undefined : 'main'} onPress={() => act(() => deal(form))} isPending={isPending}>{layout ? 'Deal again' : 'Deal'}</Button>
-              {layout && <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>Lock the plan</Button>}
+              <Button
+                data-tone={layout ? undefined : 'main'}
+                onPress={() => act(() => deal(form))}
+                isPending={isPending}
+              >
+                {layout ? 'Deal again' : 'Deal'}
+              </Button>
+              {layout && (
+                <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
+                  Lock the plan
+                </Button>
+              )}
             </Acts>
-            {layout && <Soft>Locking comes before the first reading. After it, the question, the margin and the deal stand.</Soft>}
+            {layout && (
+              <Soft>
+                Locking comes before the first reading. After it, the question, the margin and the
+                deal stand.
+              </Soft>
+            )}
           </>
         )}
-        {isTyping ? <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} checks={audit.checks} /> : <AuditList {...audit} />}
+        {isTyping ? (
+          <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} checks={audit.checks} />
+        ) : (
+          <AuditList {...audit} />
+        )}
         {move && <MovePots unitWord={unitWord} movedOn={movedOn} move={move} />}
         {isLocked && <AmendPlan amendments={amendments} amend={isClosed ? null : amend} />}
       </div>
@@ -144,12 +314,27 @@ export function LayOut({ saved, layout, isLocked, unitWord, tags, isByKind, ques
   );
 }
 
-function LockedPlan({ layout, isBlind, unitWord, weighHref }: { readonly layout: Layout | null; readonly isBlind: boolean; readonly unitWord: string; readonly weighHref: string }) {
+function LockedPlan({
+  layout,
+  isBlind,
+  unitWord,
+  weighHref,
+}: {
+  readonly layout: Layout | null;
+  readonly isBlind: boolean;
+  readonly unitWord: string;
+  readonly weighHref: string;
+}) {
   return (
     <>
       <h2>The plan is locked</h2>
-      <p>{counted(layout?.unitsEach ?? 0, unitWord)} of each treatment, dealt {layout ? dealtWords(layout) : ''}, {isBlind ? 'weighed blind' : 'open to see'}.</p>
-      <Acts><Link href={weighHref}>Go on to Weigh</Link></Acts>
+      <p>
+        {counted(layout?.unitsEach ?? 0, unitWord)} of each treatment, dealt{' '}
+        {layout ? dealtWords(layout) : ''}, {isBlind ? 'weighed blind' : 'open to see'}.
+      </p>
+      <Acts>
+        <Link href={weighHref}>Go on to Weigh</Link>
+      </Acts>
     </>
   );
 }
@@ -158,12 +343,19 @@ function LockedPlan({ layout, isBlind, unitWord, weighHref }: { readonly layout:
 function dealtWords(layout: Layout): string {
   const blocks = counted(layout.blockCount, layout.blockWord);
   switch (layout.kind) {
-    case 'complete-randomisation': return 'over the whole bench';
-    case 'complete-blocks': case 'several-gardens': return `within ${blocks}`;
-    case 'pairs': return `by a coin within ${blocks}`;
-    case 'latin-square': return `once in each ${layout.blockWord} and each ${layout.columnWord}`;
-    case 'incomplete-blocks': return `within ${blocks} of ${layout.perBlock}`;
-    case 'split-plot': return `${layout.wholeFactor} to ${pluralOf(layout.wholeWord ?? 'bed')} within ${blocks}, the rest within each ${layout.wholeWord}`;
+    case 'complete-randomisation':
+      return 'over the whole bench';
+    case 'complete-blocks':
+    case 'several-gardens':
+      return `within ${blocks}`;
+    case 'pairs':
+      return `by a coin within ${blocks}`;
+    case 'latin-square':
+      return `once in each ${layout.blockWord} and each ${layout.columnWord}`;
+    case 'incomplete-blocks':
+      return `within ${blocks} of ${layout.perBlock}`;
+    case 'split-plot':
+      return `${layout.wholeFactor} to ${pluralOf(layout.wholeWord ?? 'bed')} within ${blocks}, the rest within each ${layout.wholeWord}`;
   }
 }
 

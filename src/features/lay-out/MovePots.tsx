@@ -23,22 +23,46 @@ export function MovePots({ unitWord, movedOn, move }: MovePotsProps) {
   const [walk, setWalk] = useState<MovingRound['walk']>();
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
-  const deal = (): void => startTransition(async () => {
-    const done = await move();
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) setWalk(done.value);
-  });
+  const deal = (): void =>
+    startTransition(async () => {
+      const done = await move();
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setWalk(done.value);
+    });
   return (
     <Moving aria-label="Moving round">
       <h2>Moving them round</h2>
-      <Soft>{movedOn.length === 0 ? `Not moved yet. Where a place is better than another, new places by lot every week or so even it out. It goes for all ${pluralOf(unitWord)} or for none.` : `Moved ${movedOn.length === 1 ? 'once' : `${movedOn.length} times`}, last on ${fullDay(movedOn[0] ?? '')}.`}</Soft>
-      {walk && <ol aria-label="The walk">{walk.map(({ shelf, steps }) => <li key={shelf}><b>{shelf}</b><ol>{steps.map((step, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a pot set aside comes up twice
-        <li key={i}>{step.to.kind === 'aside' ? `Set ${step.code} aside.` : `${step.code} goes where ${step.to.of} stood.`}</li>
-      ))}</ol></li>)}</ol>}
+      <Soft>
+        {movedOn.length === 0
+          ? `Not moved yet. Where a place is better than another, new places by lot every week or so even it out. It goes for all ${pluralOf(unitWord)} or for none.`
+          : `Moved ${movedOn.length === 1 ? 'once' : `${movedOn.length} times`}, last on ${fullDay(movedOn[0] ?? '')}.`}
+      </Soft>
+      {walk && (
+        <ol aria-label="The walk">
+          {walk.map(({ shelf, steps }) => (
+            <li key={shelf}>
+              <b>{shelf}</b>
+              <ol>
+                {steps.map((step, i) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: a pot set aside comes up twice
+                  <li key={i}>
+                    {step.to.kind === 'aside'
+                      ? `Set ${step.code} aside.`
+                      : `${step.code} goes where ${step.to.of} stood.`}
+                  </li>
+                ))}
+              </ol>
+            </li>
+          ))}
+        </ol>
+      )}
       {walk?.length === 0 && <p>The lot left every one where it stood.</p>}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts><Button onPress={deal} isPending={isPending}>Deal new places</Button></Acts>
+      <Acts>
+        <Button onPress={deal} isPending={isPending}>
+          Deal new places
+        </Button>
+      </Acts>
     </Moving>
   );
 }

@@ -10,11 +10,23 @@ export interface Planted {
 }
 
 /** Which of the measured plants goes into which pot. */
-export function PlantList({ planted, unitWord }: { readonly planted: readonly Planted[]; readonly unitWord: string }) {
+export function PlantList({
+  planted,
+  unitWord,
+}: {
+  readonly planted: readonly Planted[];
+  readonly unitWord: string;
+}) {
   return (
     <details>
       <summary>Which plant goes where</summary>
-      <Plants aria-label={`Plant of each ${unitWord}`}>{planted.map(each => <li key={each.code}><b>{each.code}</b> number {each.plant} ({each.size})</li>)}</Plants>
+      <Plants aria-label={`Plant of each ${unitWord}`}>
+        {planted.map(each => (
+          <li key={each.code}>
+            <b>{each.code}</b> number {each.plant} ({each.size})
+          </li>
+        ))}
+      </Plants>
     </details>
   );
 }

@@ -25,11 +25,28 @@ interface SitePanelProps {
   readonly draw: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
-const SIDES = [{ value: 'left', label: 'on the left' }, { value: 'right', label: 'on the right' }, { value: 'far', label: 'at the far edge' }, { value: 'near', label: 'at the near edge' }] as const;
-const KINDS = SiteFeature.unwrap().shape.kind.options.map(kind => ({ value: kind, label: SITE_WORDS[kind].replace(', high', ': the high end') }));
+const SIDES = [
+  { value: 'left', label: 'on the left' },
+  { value: 'right', label: 'on the right' },
+  { value: 'far', label: 'at the far edge' },
+  { value: 'near', label: 'at the near edge' },
+] as const;
+const KINDS = SiteFeature.unwrap().shape.kind.options.map(kind => ({
+  value: kind,
+  label: SITE_WORDS[kind].replace(', high', ': the high end'),
+}));
 
 /** What lies about the bench, and what it would do to this deal. */
-export function SitePanel({ site, hasGuards, biases, blockWord, isTurned, hasBlocks, isLocked, draw }: SitePanelProps) {
+export function SitePanel({
+  site,
+  hasGuards,
+  biases,
+  blockWord,
+  isTurned,
+  hasBlocks,
+  isLocked,
+  draw,
+}: SitePanelProps) {
   const [kind, setKind] = useState<SiteFeature['kind']>('slope');
   const [side, setSide] = useState<SiteFeature['side']>('left');
   const [percent, setPercent] = useState('20');
@@ -37,51 +54,156 @@ export function SitePanel({ site, hasGuards, biases, blockWord, isTurned, hasBlo
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const [areGuarded, showGuarded] = useOptimistic(hasGuards);
-  const put = (next: readonly SiteFeature[], guards: boolean): void => startTransition(async () => {
-    showGuarded(guards);
-    const done = await draw({ site: next, hasGuards: guards });
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const put = (next: readonly SiteFeature[], guards: boolean): void =>
+    startTransition(async () => {
+      showGuarded(guards);
+      const done = await draw({ site: next, hasGuards: guards });
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   const hasPlace = isLine({ kind });
   const isNumber = /^\d{1,3}$/.test(percent) && Number(percent) >= 1 && Number(percent) <= 100;
   const isReach = !hasPlace || (/^\d{1,4}$/.test(reach) && Number(reach) >= 1);
   // There is one slope to a side, but there may be two taps.
-  const add = (): void => put([...site.filter(each => hasPlace || each.kind !== kind || each.side !== side), { kind, side, percent: Number(percent), line: null, reachMm: hasPlace ? Number(reach) * 10 : null }], hasGuards);
+  const add = (): void =>
+    put(
+      [
+        ...site.filter(each => hasPlace || each.kind !== kind || each.side !== side),
+        {
+          kind,
+          side,
+          percent: Number(percent),
+          line: null,
+          reachMm: hasPlace ? Number(reach) * 10 : null,
+        },
+      ],
+      hasGuards,
+    );
   return (
     <Site aria-label="The site">
       <h2>What lies about it</h2>
-      {biases.length > 0 && <ul>{biases.map((bias, i) => <BiasLine key={JSON.stringify([bias.feature.kind, bias.feature.side, bias.feature.line])} bias={bias} blockWord={blockWord} isTurned={isTurned} hasBlocks={hasBlocks} remove={() => put(site.filter((_, at) => at !== i), hasGuards)} />)}</ul>}
-      {site.length === 0 && <Soft>Slope, light, a wall, a path: draw them, and it shows how far each would lean this deal, and how to cut the blocks.</Soft>}
+      {biases.length > 0 && (
+        <ul>
+          {biases.map((bias, i) => (
+            <BiasLine
+              key={JSON.stringify([bias.feature.kind, bias.feature.side, bias.feature.line])}
+              bias={bias}
+              blockWord={blockWord}
+              isTurned={isTurned}
+              hasBlocks={hasBlocks}
+              remove={() =>
+                put(
+                  site.filter((_, at) => at !== i),
+                  hasGuards,
+                )
+              }
+            />
+          ))}
+        </ul>
+      )}
+      {site.length === 0 && (
+        <Soft>
+          Slope, light, a wall, a path: draw them, and it shows how far each would lean this deal,
+          and how to cut the blocks.
+        </Soft>
+      )}
       <div data-fields>
         <Select label="There is" name="siteKind" value={kind} onChange={setKind} options={KINDS} />
         <Select label="Where" name="siteSide" value={side} onChange={setSide} options={SIDES} />
-        <TextField label={hasPlace ? 'Right beside it, %' : 'From end to end, %'} name="sitePercent" value={percent} onChange={setPercent} inputMode="numeric" trouble={isNumber ? undefined : '1 to 100'} />
-        {hasPlace && <TextField label="Felt for, cm" name="siteReach" value={reach} onChange={setReach} inputMode="numeric" trouble={isReach ? undefined : 'cm'} />}
+        <TextField
+          label={hasPlace ? 'Right beside it, %' : 'From end to end, %'}
+          name="sitePercent"
+          value={percent}
+          onChange={setPercent}
+          inputMode="numeric"
+          trouble={isNumber ? undefined : '1 to 100'}
+        />
+        {hasPlace && (
+          <TextField
+            label="Felt for, cm"
+            name="siteReach"
+            value={reach}
+            onChange={setReach}
+            inputMode="numeric"
+            trouble={isReach ? undefined : 'cm'}
+          />
+        )}
       </div>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts>
-        <Button onPress={add} isPending={isPending} isDisabled={!isNumber || !isReach}>Draw it</Button>
-        {!isLocked && <label><input type="checkbox" checked={areGuarded} onChange={event => put(site, event.target.checked)} /> Guard plants stand round it, unread</label>}
+        <Button onPress={add} isPending={isPending} isDisabled={!isNumber || !isReach}>
+          Draw it
+        </Button>
+        {!isLocked && (
+          <label>
+            <input
+              type="checkbox"
+              checked={areGuarded}
+              onChange={event => put(site, event.target.checked)}
+            />{' '}
+            Guard plants stand round it, unread
+          </label>
+        )}
       </Acts>
-      {site.some(isLine) && !isLocked && <Soft>Walls, fences, paths and taps are moved to where they are under “Arrange it as it stands”.</Soft>}
+      {site.some(isLine) && !isLocked && (
+        <Soft>
+          Walls, fences, paths and taps are moved to where they are under “Arrange it as it stands”.
+        </Soft>
+      )}
     </Site>
   );
 }
 
-function BiasLine({ bias, blockWord, isTurned, hasBlocks, remove }: { readonly bias: SiteBias; readonly blockWord: string; readonly isTurned: boolean; readonly hasBlocks: boolean; readonly remove: () => void }) {
+function BiasLine({
+  bias,
+  blockWord,
+  isTurned,
+  hasBlocks,
+  remove,
+}: {
+  readonly bias: SiteBias;
+  readonly blockWord: string;
+  readonly isTurned: boolean;
+  readonly hasBlocks: boolean;
+  readonly remove: () => void;
+}) {
   const worst = [...bias.biases].sort((a, b) => Math.abs(b.percent) - Math.abs(a.percent))[0];
   const side = SIDES.find(each => each.value === bias.feature.side)?.label ?? '';
   const better = bias.asColumns > bias.asRows ? 'columns' : 'rows';
-  const isWrongCut = hasBlocks && bias.takenOut < 0.5 && Math.max(bias.asRows, bias.asColumns) > 0.8 && (better === 'columns') !== isTurned;
+  const isWrongCut =
+    hasBlocks &&
+    bias.takenOut < 0.5 &&
+    Math.max(bias.asRows, bias.asColumns) > 0.8 &&
+    (better === 'columns') !== isTurned;
   return (
     <li>
       <span>
-        <b>{SITE_WORDS[bias.feature.kind]} {bias.feature.line === null ? side : 'where it is drawn'}, {bias.feature.percent}%{bias.feature.reachMm === null ? '' : `, felt for ${Math.round(bias.feature.reachMm / 10)} cm`}.</b>
-        {worst && ` It leans this deal by ${Math.abs(worst.percent).toFixed(1)}%${Math.abs(worst.percent) < 0.05 || worst.treatment === '' ? '' : `, most for ${worst.treatment}`}.`}
-        {hasBlocks && ` The ${pluralOf(blockWord)} take ${Math.round(100 * bias.takenOut)}% of it out.`}
-        {isWrongCut && <b> Let the {pluralOf(blockWord)} stand as {better}: then they take {Math.round(100 * Math.max(bias.asRows, bias.asColumns))}% out.</b>}
+        <b>
+          {SITE_WORDS[bias.feature.kind]} {bias.feature.line === null ? side : 'where it is drawn'},{' '}
+          {bias.feature.percent}%
+          {bias.feature.reachMm === null
+            ? ''
+            : `, felt for ${Math.round(bias.feature.reachMm / 10)} cm`}
+          .
+        </b>
+        {worst &&
+          ` It leans this deal by ${Math.abs(worst.percent).toFixed(1)}%${Math.abs(worst.percent) < 0.05 || worst.treatment === '' ? '' : `, most for ${worst.treatment}`}.`}
+        {hasBlocks &&
+          ` The ${pluralOf(blockWord)} take ${Math.round(100 * bias.takenOut)}% of it out.`}
+        {isWrongCut && (
+          <b>
+            {' '}
+            Let the {pluralOf(blockWord)} stand as {better}: then they take{' '}
+            {Math.round(100 * Math.max(bias.asRows, bias.asColumns))}% out.
+          </b>
+        )}
       </span>
-      <Button data-tone="quiet" aria-label={`Take out ${bias.feature.kind} ${side}`} onPress={remove}><X size={18} aria-hidden /></Button>
+      <Button
+        data-tone="quiet"
+        aria-label={`Take out ${bias.feature.kind} ${side}`}
+        onPress={remove}
+      >
+        <X size={18} aria-hidden />
+      </Button>
     </li>
   );
 }

@@ -1,6 +1,14 @@
 'use client';
 
-import { CategoryScale, Chart as ChartJs, type ChartOptions, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
+import {
+  CategoryScale,
+  Chart as ChartJs,
+  type ChartOptions,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+} from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { Line } from 'react-chartjs-2';
 import type { SizeCurve } from '@/core/judge/size-curve';
@@ -23,11 +31,25 @@ export function SizeChart({ curve, own, axis }: SizeChartProps) {
     <div style={{ height: 190 }}>
       {tokens && (
         <Line
-          aria-label={summary} role="img" options={optionsOf(tokens, axis)}
-          data={{ labels: shown.map(point => String(point.size)), datasets: [{
-            data: shown.map(point => 100 * (point.shares?.seen ?? 0)), borderColor: tokens.ink, borderWidth: 2, tension: 0.25,
-            pointRadius: shown.map(point => (point.size === own ? 7 : 3)), pointBackgroundColor: shown.map(point => (point.size === own ? tokens.clay : tokens.ink)), pointBorderWidth: 0,
-          }] }}
+          aria-label={summary}
+          role="img"
+          options={optionsOf(tokens, axis)}
+          data={{
+            labels: shown.map(point => String(point.size)),
+            datasets: [
+              {
+                data: shown.map(point => 100 * (point.shares?.seen ?? 0)),
+                borderColor: tokens.ink,
+                borderWidth: 2,
+                tension: 0.25,
+                pointRadius: shown.map(point => (point.size === own ? 7 : 3)),
+                pointBackgroundColor: shown.map(point =>
+                  point.size === own ? tokens.clay : tokens.ink,
+                ),
+                pointBorderWidth: 0,
+              },
+            ],
+          }}
         />
       )}
     </div>
@@ -37,14 +59,40 @@ export function SizeChart({ curve, own, axis }: SizeChartProps) {
 function optionsOf(tokens: Tokens, axis: string): ChartOptions<'line'> {
   const font = { family: tokens.font, size: 13 };
   return {
-    animation: false, responsive: true, maintainAspectRatio: false,
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
     scales: {
-      x: { grid: { display: false }, border: { color: tokens.ink }, ticks: { color: tokens['ink-soft'], font }, title: { display: true, text: axis, color: tokens['ink-soft'], font } },
-      y: { min: 0, max: 100, grid: { color: tokens.rule }, border: { display: false }, ticks: { color: tokens['ink-soft'], font, stepSize: 20 }, title: { display: true, text: 'seen, of 100', color: tokens['ink-soft'], font } },
+      x: {
+        grid: { display: false },
+        border: { color: tokens.ink },
+        ticks: { color: tokens['ink-soft'], font },
+        title: { display: true, text: axis, color: tokens['ink-soft'], font },
+      },
+      y: {
+        min: 0,
+        max: 100,
+        grid: { color: tokens.rule },
+        border: { display: false },
+        ticks: { color: tokens['ink-soft'], font, stepSize: 20 },
+        title: { display: true, text: 'seen, of 100', color: tokens['ink-soft'], font },
+      },
     },
     plugins: {
-      legend: { display: false }, tooltip: { enabled: false },
-      annotation: { annotations: { enough: { type: 'line', yMin: 80, yMax: 80, borderColor: tokens.leaf, borderWidth: 2, borderDash: [6, 4] } } },
+      legend: { display: false },
+      tooltip: { enabled: false },
+      annotation: {
+        annotations: {
+          enough: {
+            type: 'line',
+            yMin: 80,
+            yMax: 80,
+            borderColor: tokens.leaf,
+            borderWidth: 2,
+            borderDash: [6, 4],
+          },
+        },
+      },
     },
   };
 }

@@ -1,19 +1,28 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
 import dynamic from 'next/dynamic';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import type { PlannedTrial } from '@/core/judge/planned-input';
-import { type SizeCurve, type SizePoint, sizeOf, sizesFor, splitsOf } from '@/core/judge/size-curve';
-import { type Planner, startPlanner } from '@/workers/planner-job';
+import {
+  type SizeCurve,
+  type SizePoint,
+  sizeOf,
+  sizesFor,
+  splitsOf,
+} from '@/core/judge/size-curve';
 import { counted, pluralOf } from '@/core/words/plural';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useSame } from '@/ui/use-same';
+import { type Planner, startPlanner } from '@/workers/planner-job';
 
 // The chart library is heavy and draws on a canvas only a browser has.
-const SizeChart = dynamic(() => import('./SizeChart').then(module => module.SizeChart), { ssr: false, loading: () => <div style={{ height: 190 }} /> });
+const SizeChart = dynamic(() => import('./SizeChart').then(module => module.SizeChart), {
+  ssr: false,
+  loading: () => <div style={{ height: 190 }} />,
+});
 
 interface SizePlannerProps {
   /** null while the layout's form can't be read. */
@@ -48,7 +57,11 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
     return started.end;
   }, []);
   useEffect(() => {
-    if (plan && isSpread) planner.current?.sizeCurve({ plan, cv, effect, sizes, own: sizeOf(plan), seed: SEED }, setCurve);
+    if (plan && isSpread)
+      planner.current?.sizeCurve(
+        { plan, cv, effect, sizes, own: sizeOf(plan), seed: SEED },
+        setCurve,
+      );
     else setCurve([]);
   }, [plan, cv, effect, sizes, isSpread]);
   const own = curve.find(point => plan && point.size === sizeOf(plan));
@@ -58,61 +71,209 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
       <h2>How many are enough?</h2>
       {hasFailed && <Trouble>The planner stopped. Load the page again to go on.</Trouble>}
       {plan && own && <Words plan={plan} own={own} curve={curve} effect={effect} />}
-      {plan && curve.length > 1 && <SizeChart curve={curve} own={sizeOf(plan)} axis={axisWords(plan)} />}
+      {plan && curve.length > 1 && (
+        <SizeChart curve={curve} own={sizeOf(plan)} axis={axisWords(plan)} />
+      )}
       {curve.length > 0 && (
         <details>
           <summary>As a table</summary>
           <table>
-            <thead><tr><th scope="col">{plan ? axisWords(plan) : ''}</th><th scope="col">{unitWords}</th><th scope="col">seen, of 100</th><th scope="col">in closed form</th><th scope="col">smallest gain seen 4 times in 5</th></tr></thead>
-            <tbody>{curve.map(point => <tr key={point.size}><td>{point.size}</td><td>{point.units}</td><td>{point.shares ? Math.round(100 * point.shares.seen) : '–'}</td><td>{point.closed === null ? '–' : Math.round(100 * point.closed)}</td><td>{point.smallestSeen === null ? '–' : `${Math.round(100 * point.smallestSeen)}%`}</td></tr>)}</tbody>
+            <thead>
+              <tr>
+                <th scope="col">{plan ? axisWords(plan) : ''}</th>
+                <th scope="col">{unitWords}</th>
+                <th scope="col">seen, of 100</th>
+                <th scope="col">in closed form</th>
+                <th scope="col">smallest gain seen 4 times in 5</th>
+              </tr>
+            </thead>
+            <tbody>
+              {curve.map(point => (
+                <tr key={point.size}>
+                  <td>{point.size}</td>
+                  <td>{point.units}</td>
+                  <td>{point.shares ? Math.round(100 * point.shares.seen) : '–'}</td>
+                  <td>{point.closed === null ? '–' : Math.round(100 * point.closed)}</td>
+                  <td>
+                    {point.smallestSeen === null ? '–' : `${Math.round(100 * point.smallestSeen)}%`}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
           </table>
         </details>
       )}
       {plan && <SpentOtherwise plan={plan} own={own} cv={isSpread ? cv : 0.3} />}
       <Fields>
-        <TextField label={`Two ${unitWords} treated alike usually differ by, %`} name="spread" value={spread} onChange={setSpread} inputMode="decimal" trouble={isSpread ? undefined : 'Between 1 and 200.'} />
-        <TextField label={`Minutes a ${plan?.unitWord ?? 'unit'} and round`} name="minutes" value={minutes} onChange={setMinutes} inputMode="decimal" />
-        <TextField label="Rounds in the season" name="rounds" value={rounds} onChange={setRounds} inputMode="numeric" />
+        <TextField
+          label={`Two ${unitWords} treated alike usually differ by, %`}
+          name="spread"
+          value={spread}
+          onChange={setSpread}
+          inputMode="decimal"
+          trouble={isSpread ? undefined : 'Between 1 and 200.'}
+        />
+        <TextField
+          label={`Minutes a ${plan?.unitWord ?? 'unit'} and round`}
+          name="minutes"
+          value={minutes}
+          onChange={setMinutes}
+          inputMode="decimal"
+        />
+        <TextField
+          label="Rounds in the season"
+          name="rounds"
+          value={rounds}
+          onChange={setRounds}
+          inputMode="numeric"
+        />
       </Fields>
-      {own && <Work units={own.units} minutes={Number(minutes.replace(',', '.'))} rounds={Number(rounds)} areaM2={unitAreaM2} cost={costEach === null || !plan ? null : costEach * own.units * (1 - 1 / plan.treatments.length)} unitWords={unitWords} />}
-      <Soft>{ownCv ? `The spread is that of your own ${ownCv.trials === 1 ? 'closed trial' : `${ownCv.trials} closed trials`}.` : 'The spread is a starting guess (standard deviation over mean), not your own figure.'} {own?.shares ? `${own.shares.trials.toLocaleString('en')} made-up trials judged by the very rule of the verdict.` : ''}{plan?.wish.kind === 'split-plot' ? ` ${capital(pluralOf(plan.wish.wholeWord ?? 'bed'))} are taken to differ by half of what ${unitWords} do, a starting guess; the gain is that of ${plan.treatments.find(treatment => treatment.role === 'test')?.name ?? 'the first'}.` : ''}</Soft>
+      {own && (
+        <Work
+          units={own.units}
+          minutes={Number(minutes.replace(',', '.'))}
+          rounds={Number(rounds)}
+          areaM2={unitAreaM2}
+          cost={
+            costEach === null || !plan
+              ? null
+              : costEach * own.units * (1 - 1 / plan.treatments.length)
+          }
+          unitWords={unitWords}
+        />
+      )}
+      <Soft>
+        {ownCv
+          ? `The spread is that of your own ${ownCv.trials === 1 ? 'closed trial' : `${ownCv.trials} closed trials`}.`
+          : 'The spread is a starting guess (standard deviation over mean), not your own figure.'}{' '}
+        {own?.shares
+          ? `${own.shares.trials.toLocaleString('en')} made-up trials judged by the very rule of the verdict.`
+          : ''}
+        {plan?.wish.kind === 'split-plot'
+          ? ` ${capital(pluralOf(plan.wish.wholeWord ?? 'bed'))} are taken to differ by half of what ${unitWords} do, a starting guess; the gain is that of ${plan.treatments.find(treatment => treatment.role === 'test')?.name ?? 'the first'}.`
+          : ''}
+      </Soft>
     </Sizes>
   );
 }
 
-function Words({ plan, own, curve, effect }: { readonly plan: PlannedTrial; readonly own: SizePoint; readonly curve: SizeCurve; readonly effect: number }) {
+function Words({
+  plan,
+  own,
+  curve,
+  effect,
+}: {
+  readonly plan: PlannedTrial;
+  readonly own: SizePoint;
+  readonly curve: SizeCurve;
+  readonly effect: number;
+}) {
   const units = pluralOf(plan.unitWord);
   const gain = `${Math.round(100 * effect)}%`;
-  if (!own.shares) return <p><b>One {plan.unitWord} each can’t decide anything.</b> The gap between two {units} treated alike can’t be told from the gap between two treatments. At least two each; four to eight tell something.</p>;
+  if (!own.shares)
+    return (
+      <p>
+        <b>One {plan.unitWord} each can’t decide anything.</b> The gap between two {units} treated
+        alike can’t be told from the gap between two treatments. At least two each; four to eight
+        tell something.
+      </p>
+    );
   const enough = curve.find(point => (point.shares?.seen ?? 0) >= 0.8);
   return (
     <p>
-      With {counted(own.units, plan.unitWord)} a true gain of {gain} is seen <b>{Math.round(100 * own.shares.seen)} times of 100</b>.
-      {own.smallestSeen !== null && ` Seen four times in five: ${Math.round(100 * own.smallestSeen)}% or more.`}
-      {' '}{own.shares.seen >= 0.8 ? 'That is enough.' : enough ? `Four times in five takes ${counted(enough.units, plan.unitWord)}.` : 'No size on this curve sees it four times in five: look for a larger gain, or compare fewer.'}
+      With {counted(own.units, plan.unitWord)} a true gain of {gain} is seen{' '}
+      <b>{Math.round(100 * own.shares.seen)} times of 100</b>.
+      {own.smallestSeen !== null &&
+        ` Seen four times in five: ${Math.round(100 * own.smallestSeen)}% or more.`}{' '}
+      {own.shares.seen >= 0.8
+        ? 'That is enough.'
+        : enough
+          ? `Four times in five takes ${counted(enough.units, plan.unitWord)}.`
+          : 'No size on this curve sees it four times in five: look for a larger gain, or compare fewer.'}
     </p>
   );
 }
 
 /** The same units spent on fewer treatments show more: the smallest gain seen with 8 × 1, 4 × 2, 2 × 4. */
-function SpentOtherwise({ plan, own, cv }: { readonly plan: PlannedTrial; readonly own: SizePoint | undefined; readonly cv: number }) {
+function SpentOtherwise({
+  plan,
+  own,
+  cv,
+}: {
+  readonly plan: PlannedTrial;
+  readonly own: SizePoint | undefined;
+  readonly cv: number;
+}) {
   const rows = useMemo(() => (own ? splitsOf(own.units, cv) : []), [own, cv]);
   if (rows.length < 2) return null;
   return (
     <details>
       <summary>The same {pluralOf(plan.unitWord)} on fewer treatments</summary>
       <table>
-        <thead><tr><th scope="col">treatments × {pluralOf(plan.unitWord)}</th><th scope="col">smallest gain seen 4 times in 5</th></tr></thead>
-        <tbody>{rows.map(row => <tr key={row.treatments}><td>{row.treatments} × {row.each}</td><td>{row.smallest === null ? 'nothing: one each is a story' : `${Math.round(100 * row.smallest)}%`}</td></tr>)}</tbody>
+        <thead>
+          <tr>
+            <th scope="col">treatments × {pluralOf(plan.unitWord)}</th>
+            <th scope="col">smallest gain seen 4 times in 5</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(row => (
+            <tr key={row.treatments}>
+              <td>
+                {row.treatments} × {row.each}
+              </td>
+              <td>
+                {row.smallest === null
+                  ? 'nothing: one each is a story'
+                  : `${Math.round(100 * row.smallest)}%`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
       </table>
-      {plan.treatments.length > 2 && plan.treatments.length < 9 && <Soft>The control stands in every comparison: about {Math.sqrt(plan.treatments.length - 1).toFixed(1)} times as many of it as of each other serve all of them best.</Soft>}
+      {plan.treatments.length > 2 && plan.treatments.length < 9 && (
+        <Soft>
+          The control stands in every comparison: about{' '}
+          {Math.sqrt(plan.treatments.length - 1).toFixed(1)} times as many of it as of each other
+          serve all of them best.
+        </Soft>
+      )}
     </details>
   );
 }
 
-function Work({ units, minutes, rounds, areaM2, cost, unitWords }: { readonly cost: number | null; readonly units: number; readonly minutes: number; readonly rounds: number; readonly areaM2: number | null; readonly unitWords: string }) {
+function Work({
+  units,
+  minutes,
+  rounds,
+  areaM2,
+  cost,
+  unitWords,
+}: {
+  readonly cost: number | null;
+  readonly units: number;
+  readonly minutes: number;
+  readonly rounds: number;
+  readonly areaM2: number | null;
+  readonly unitWords: string;
+}) {
   const hours = (units * minutes * rounds) / 60;
-  return <p>{Number.isFinite(hours) && hours > 0 ? <><b>{hours < 10 ? hours.toFixed(1) : Math.round(hours)} hours</b> of going round in the season. </> : ''}{areaM2 !== null && areaM2 > 0 ? `The ${unitWords} alone take ${(units * areaM2).toFixed(units * areaM2 < 10 ? 1 : 0)} m².` : ''}{cost === null ? '' : ` Treating them costs about ${cost.toFixed(2)}.`}</p>;
+  return (
+    <p>
+      {Number.isFinite(hours) && hours > 0 ? (
+        <>
+          <b>{hours < 10 ? hours.toFixed(1) : Math.round(hours)} hours</b> of going round in the
+          season.{' '}
+        </>
+      ) : (
+        ''
+      )}
+      {areaM2 !== null && areaM2 > 0
+        ? `The ${unitWords} alone take ${(units * areaM2).toFixed(units * areaM2 < 10 ? 1 : 0)} m².`
+        : ''}
+      {cost === null ? '' : ` Treating them costs about ${cost.toFixed(2)}.`}
+    </p>
+  );
 }
 
 const Sizes = styled.section`

@@ -5,10 +5,22 @@ import type { TagView } from '@/features/bench/bench-view';
 import { PlantLabel } from '@/ui/PlantLabel';
 
 /** Which label is which treatment; while hidden, only the names. */
-export function TagKey({ tags, isHidden }: { readonly tags: readonly TagView[]; readonly isHidden: boolean }) {
+export function TagKey({
+  tags,
+  isHidden,
+}: {
+  readonly tags: readonly TagView[];
+  readonly isHidden: boolean;
+}) {
   return (
     <List aria-label="Treatments">
-      {tags.map(tag => <li key={tag.letter}><PlantLabel look={isHidden ? undefined : tag} width={18} />{tag.name}{tag.index < 0 && <small>control</small>}</li>)}
+      {tags.map(tag => (
+        <li key={tag.letter}>
+          <PlantLabel look={isHidden ? undefined : tag} width={18} />
+          {tag.name}
+          {tag.index < 0 && <small>control</small>}
+        </li>
+      ))}
     </List>
   );
 }

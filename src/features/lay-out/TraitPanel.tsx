@@ -26,28 +26,74 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const act = (work: () => Promise<Result<unknown, TrialTrouble>>, then?: () => void): void => startTransition(async () => {
-    const done = await work();
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) then?.();
-  });
-  const write = (): void => act(() => putDown({ name, lines }), () => { setName(''); setLines(''); });
+  const act = (work: () => Promise<Result<unknown, TrialTrouble>>, then?: () => void): void =>
+    startTransition(async () => {
+      const done = await work();
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) then?.();
+    });
+  const write = (): void =>
+    act(
+      () => putDown({ name, lines }),
+      () => {
+        setName('');
+        setLines('');
+      },
+    );
   return (
     <Traits open={traits.length > 0}>
       <summary>What else differs between them</summary>
-      <Soft>Two varieties, old and new tubs, two batches of mix, two people planting: said here, it is held against the treatments.</Soft>
+      <Soft>
+        Two varieties, old and new tubs, two batches of mix, two people planting: said here, it is
+        held against the treatments.
+      </Soft>
       {traits.length > 0 && (
-        <ul>{traits.map(trait => (
-          <li key={trait.name}>
-            <span><b>{trait.name}</b>: {trait.values.map(({ value, codes }) => `${value} (${codes.length > 6 ? `${codes.length} of them` : codes.join(' ')})`).join(', ')}</span>
-            <Button data-tone="quiet" aria-label={`Take out ${trait.name}`} onPress={() => act(() => forget(trait.name))}><X size={18} aria-hidden /></Button>
-          </li>
-        ))}</ul>
+        <ul>
+          {traits.map(trait => (
+            <li key={trait.name}>
+              <span>
+                <b>{trait.name}</b>:{' '}
+                {trait.values
+                  .map(
+                    ({ value, codes }) =>
+                      `${value} (${codes.length > 6 ? `${codes.length} of them` : codes.join(' ')})`,
+                  )
+                  .join(', ')}
+              </span>
+              <Button
+                data-tone="quiet"
+                aria-label={`Take out ${trait.name}`}
+                onPress={() => act(() => forget(trait.name))}
+              >
+                <X size={18} aria-hidden />
+              </Button>
+            </li>
+          ))}
+        </ul>
       )}
-      <TextField label="It is" name="traitName" value={name} onChange={setName} trouble={fields.name} placeholder="container" />
-      <TextField label="Which have what, a line each" name="traitLines" value={lines} onChange={setLines} trouble={fields.lines} isLong placeholder={example} />
+      <TextField
+        label="It is"
+        name="traitName"
+        value={name}
+        onChange={setName}
+        trouble={fields.name}
+        placeholder="container"
+      />
+      <TextField
+        label="Which have what, a line each"
+        name="traitLines"
+        value={lines}
+        onChange={setLines}
+        trouble={fields.lines}
+        isLong
+        placeholder={example}
+      />
       {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts><Button onPress={write} isPending={isPending}>Put it down</Button></Acts>
+      <Acts>
+        <Button onPress={write} isPending={isPending}>
+          Put it down
+        </Button>
+      </Acts>
     </Traits>
   );
 }

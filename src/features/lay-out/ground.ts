@@ -25,12 +25,38 @@ export function groundOf(data: TrialData, isOpen: boolean): Ground | null {
   const cornerOf = cornersOn(data.places);
   const movable = (place: Place): Movable => {
     const { xMm, yMm, within } = cornerOf(place);
-    const kind = holdsUnit(place) ? 'unit' : place.kind === 'bed' || place.kind === 'bench' || place.kind === 'guard' ? place.kind : 'block';
-    return { id: place.id, name: place.name, kind, shape: place.shape, xMm, yMm, widthMm: place.widthMm, depthMm: place.depthMm, ownXMm: place.xMm, ownYMm: place.yMm, within };
+    const kind = holdsUnit(place)
+      ? 'unit'
+      : place.kind === 'bed' || place.kind === 'bench' || place.kind === 'guard'
+        ? place.kind
+        : 'block';
+    return {
+      id: place.id,
+      name: place.name,
+      kind,
+      shape: place.shape,
+      xMm,
+      yMm,
+      widthMm: place.widthMm,
+      depthMm: place.depthMm,
+      ownXMm: place.xMm,
+      ownYMm: place.yMm,
+      within,
+    };
   };
   const order = { bench: 0, block: 1, bed: 2, guard: 3, unit: 4 } as const;
-  const places = data.places.filter(place => place.id !== bench.id).map(movable).sort((a, b) => order[a.kind] - order[b.kind]);
+  const places = data.places
+    .filter(place => place.id !== bench.id)
+    .map(movable)
+    .sort((a, b) => order[a.kind] - order[b.kind]);
   return {
-    widthMm: bench.widthMm, depthMm: bench.depthMm, places, site: data.layout.site, biases: siteBiases(data).map(bias => (isOpen ? bias : { ...bias, biases: bias.biases.map(each => ({ ...each, treatment: '' })) })), closestMm: closestMm(places.filter(place => place.kind === 'unit')),
+    widthMm: bench.widthMm,
+    depthMm: bench.depthMm,
+    places,
+    site: data.layout.site,
+    biases: siteBiases(data).map(bias =>
+      isOpen ? bias : { ...bias, biases: bias.biases.map(each => ({ ...each, treatment: '' })) },
+    ),
+    closestMm: closestMm(places.filter(place => place.kind === 'unit')),
   };
 }

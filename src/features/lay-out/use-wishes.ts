@@ -13,7 +13,10 @@ export interface Wish<T> {
  * @param shown what the page shows; a granted wish stands until this changes
  * @param send resolves to whether it was granted; a refusal drops what was built upon it
  */
-export function useWishes<T>(shown: unknown, send: (wish: Wish<T>) => Promise<boolean>): { readonly wished: (id: string) => T | undefined; readonly wish: (wish: Wish<T>) => void } {
+export function useWishes<T>(
+  shown: unknown,
+  send: (wish: Wish<T>) => Promise<boolean>,
+): { readonly wished: (id: string) => T | undefined; readonly wish: (wish: Wish<T>) => void } {
   const waiting = useRef<readonly Wish<T>[]>([]);
   const flying = useRef<Wish<T> | null>(null);
   const granted = useRef<{ readonly wish: Wish<T>; readonly shown: unknown } | null>(null);
@@ -21,7 +24,8 @@ export function useWishes<T>(shown: unknown, send: (wish: Wish<T>) => Promise<bo
   newestShown.current = shown;
   const [, redraw] = useState(0);
   const newest = (id: string): Wish<T> | undefined => {
-    const stood = granted.current?.shown === newestShown.current ? granted.current?.wish : undefined;
+    const stood =
+      granted.current?.shown === newestShown.current ? granted.current?.wish : undefined;
     return [...waiting.current, flying.current, stood].find(each => each?.id === id) ?? undefined;
   };
   const sendAll = async (): Promise<void> => {

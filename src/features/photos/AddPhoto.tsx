@@ -35,7 +35,13 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
     setSaid('');
     const answer = await sendPhoto(trialId, { id: v7(), unitId, takenOn, shows, note }, file);
     setBusy(false);
-    setTrouble(answer.kind === 'refused' ? answer.says : answer.kind === 'no-connection' ? 'There is no connection. Choose the picture again when it is back.' : null);
+    setTrouble(
+      answer.kind === 'refused'
+        ? answer.says
+        : answer.kind === 'no-connection'
+          ? 'There is no connection. Choose the picture again when it is back.'
+          : null,
+    );
     input.value = '';
     if (answer.kind !== 'kept') return;
     setSaid(`${units.find(unit => unit.id === unitId)?.code ?? ''}: kept.`);
@@ -45,13 +51,36 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
   return (
     <Fields>
       <div data-fields>
-        <Select label={`Of the ${unitWord}`} name="photoUnit" value={unitId} onChange={setUnit} options={units.map(unit => ({ value: unit.id, label: unit.code }))} />
-        <Select label="It shows" name="photoShows" value={shows} onChange={setShows} options={PhotoOf.options.map(value => ({ value, label: PHOTO_WORDS[value] }))} />
+        <Select
+          label={`Of the ${unitWord}`}
+          name="photoUnit"
+          value={unitId}
+          onChange={setUnit}
+          options={units.map(unit => ({ value: unit.id, label: unit.code }))}
+        />
+        <Select
+          label="It shows"
+          name="photoShows"
+          value={shows}
+          onChange={setShows}
+          options={PhotoOf.options.map(value => ({ value, label: PHOTO_WORDS[value] }))}
+        />
         <TextField label="Taken on" name="photoDay" type="date" value={takenOn} onChange={setDay} />
         <TextField label="Note" name="photoNote" value={note} onChange={setNote} />
       </div>
-      <label><span>Picture</span> <input type="file" accept="image/jpeg,image/png,image/webp" disabled={isBusy} onChange={event => void add(event.target)} /></label>
-      <Soft>From the same spot, at the same hour, a rule beside the plant. It is made smaller; where and when it was taken is taken out.</Soft>
+      <label>
+        <span>Picture</span>{' '}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          disabled={isBusy}
+          onChange={event => void add(event.target)}
+        />
+      </label>
+      <Soft>
+        From the same spot, at the same hour, a rule beside the plant. It is made smaller; where and
+        when it was taken is taken out.
+      </Soft>
       <p role="status">{isBusy ? 'Sending…' : said}</p>
       {trouble && <Trouble>{trouble}</Trouble>}
     </Fields>

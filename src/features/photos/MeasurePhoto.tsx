@@ -33,25 +33,52 @@ export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePho
   const share = from && to ? Math.hypot(to.x - from.x, to.y - from.y) : 1;
   const mark = (event: PointerEvent<SVGSVGElement>): void => {
     const box = event.currentTarget.getBoundingClientRect();
-    const at = { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.width };
+    const at = {
+      x: (event.clientX - box.left) / box.width,
+      y: (event.clientY - box.top) / box.width,
+    };
     setMarks(marks.length === 1 ? [...marks, at] : [at]);
   };
-  const submit = (): void => startTransition(async () => {
-    const done = await save(share, Number(written.replace(',', '.')));
-    setSays(done.ok ? null : done.trouble.kind === 'invalid' ? (Object.values(done.trouble.fields)[0] ?? null) : 'It was taken away meanwhile.');
-  });
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await save(share, Number(written.replace(',', '.')));
+      setSays(
+        done.ok
+          ? null
+          : done.trouble.kind === 'invalid'
+            ? (Object.values(done.trouble.fields)[0] ?? null)
+            : 'It was taken away meanwhile.',
+      );
+    });
   return (
     <Large>
       <svg viewBox={`0 0 1 ${1 / ratio}`} role="img" aria-label={words} onPointerDown={mark}>
         <image href={source} width={1} height={1 / ratio} />
         {from && to && <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />}
-        {marks.map(each => <circle key={`${each.x} ${each.y}`} cx={each.x} cy={each.y} r={0.008} />)}
+        {marks.map(each => (
+          <circle key={`${each.x} ${each.y}`} cx={each.x} cy={each.y} r={0.008} />
+        ))}
       </svg>
       <div>
         <b>{words}</b>
-        <Soft>{widthMm === null ? 'Touch both ends of something you know the length of.' : from && to ? `Marked: ${Math.round(share * widthMm)} mm.` : `The picture is ${Math.round(widthMm)} mm wide. Two touches measure in it.`}</Soft>
-        <TextField label={from && to ? 'So long is what is marked, mm' : 'So wide is the whole picture, mm'} name="photoMm" value={written} onChange={setWritten} inputMode="decimal" trouble={says ?? undefined} />
-        <Button onPress={submit} isPending={isPending} isDisabled={written === ''}>That is its scale</Button>
+        <Soft>
+          {widthMm === null
+            ? 'Touch both ends of something you know the length of.'
+            : from && to
+              ? `Marked: ${Math.round(share * widthMm)} mm.`
+              : `The picture is ${Math.round(widthMm)} mm wide. Two touches measure in it.`}
+        </Soft>
+        <TextField
+          label={from && to ? 'So long is what is marked, mm' : 'So wide is the whole picture, mm'}
+          name="photoMm"
+          value={written}
+          onChange={setWritten}
+          inputMode="decimal"
+          trouble={says ?? undefined}
+        />
+        <Button onPress={submit} isPending={isPending} isDisabled={written === ''}>
+          That is its scale
+        </Button>
       </div>
     </Large>
   );

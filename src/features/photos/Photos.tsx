@@ -26,7 +26,16 @@ interface PhotosProps {
 }
 
 /** Pictures that are kept: beside each other at one scale, or first and last, and blind if wanted. */
-export function Photos({ trialId, walls, units, unitWord, today, isClosed, measure, drop }: PhotosProps) {
+export function Photos({
+  trialId,
+  walls,
+  units,
+  unitWord,
+  today,
+  isClosed,
+  measure,
+  drop,
+}: PhotosProps) {
   const [shows, setShows] = useState(walls[0]?.shows ?? 'plant');
   const [way, setWay] = useState<'side' | 'pairs'>('side');
   const [isHidden, setHidden] = useState(false);
@@ -34,46 +43,146 @@ export function Photos({ trialId, walls, units, unitWord, today, isClosed, measu
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const wall = walls.find(each => each.shows === shows) ?? walls[0];
-  const take = (photo: HungPhoto): void => startTransition(async () => {
-    const done = await drop(photo.id);
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) setOpened(null);
-  });
+  const take = (photo: HungPhoto): void =>
+    startTransition(async () => {
+      const done = await drop(photo.id);
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setOpened(null);
+    });
   const figure = (photo: HungPhoto, words: string, share: number) => (
     <figure key={photo.id}>
-      <button type="button" onClick={() => setOpened(photo)} aria-label={`Look at ${words} closely`} style={{ width: `${100 * share}%` }}>
+      <button
+        type="button"
+        onClick={() => setOpened(photo)}
+        aria-label={`Look at ${words} closely`}
+        style={{ width: `${100 * share}%` }}
+      >
         {/* biome-ignore lint/performance/noImgElement: it is small already, and made by this application */}
-        <img src={`/api/photos/${trialId}/${photo.id}?size=small`} alt={words} style={{ aspectRatio: photo.ratio }} loading="lazy" />
+        <img
+          src={`/api/photos/${trialId}/${photo.id}?size=small`}
+          alt={words}
+          style={{ aspectRatio: photo.ratio }}
+          loading="lazy"
+        />
       </button>
-      <figcaption>{words}{!isHidden && photo.tag && <><PlantLabel look={photo.tag} width={14} /> {photo.tag.name}</>}</figcaption>
+      <figcaption>
+        {words}
+        {!isHidden && photo.tag && (
+          <>
+            <PlantLabel look={photo.tag} width={14} /> {photo.tag.name}
+          </>
+        )}
+      </figcaption>
     </figure>
   );
   return (
     <Wall aria-label="Pictures">
       <h2>Pictures</h2>
-      {!wall && <Soft>None yet. One a {unitWord} at the start and one at the end say more than twenty of the best.</Soft>}
+      {!wall && (
+        <Soft>
+          None yet. One a {unitWord} at the start and one at the end say more than twenty of the
+          best.
+        </Soft>
+      )}
       {wall && (
         <>
           <div data-fields>
-            {walls.length > 1 && <Choice label="They show" name="wall" value={wall.shows} onChange={setShows} options={walls.map(each => ({ value: each.shows, label: each.words }))} direction="row" />}
-            <Choice label="Hung" name="wallWay" value={way} onChange={setWay} options={[{ value: 'side', label: 'beside each other' }, { value: 'pairs', label: 'first and last' }]} direction="row" />
+            {walls.length > 1 && (
+              <Choice
+                label="They show"
+                name="wall"
+                value={wall.shows}
+                onChange={setShows}
+                options={walls.map(each => ({ value: each.shows, label: each.words }))}
+                direction="row"
+              />
+            )}
+            <Choice
+              label="Hung"
+              name="wallWay"
+              value={way}
+              onChange={setWay}
+              options={[
+                { value: 'side', label: 'beside each other' },
+                { value: 'pairs', label: 'first and last' },
+              ]}
+              direction="row"
+            />
           </div>
-          <label><input type="checkbox" checked={isHidden} onChange={event => setHidden(event.target.checked)} /> Hide whose they are: let somebody else put them in order</label>
-          {way === 'side' && <Soft>{wall.hasScale ? 'At one scale: a centimetre is as long in each.' : 'Not at one scale: some have no length marked. Open them and mark one.'}</Soft>}
-          {way === 'side' && <div data-wall>{wall.side.map((photo, i) => figure(photo, isHidden ? `picture ${i + 1}` : `${photo.code}, ${shortDay(photo.takenOn)}`, photo.drawn))}</div>}
-          {way === 'pairs' && wall.pairs.length === 0 && <Soft>No {unitWord} has pictures of two days yet.</Soft>}
-          {way === 'pairs' && <div data-pairs>{wall.pairs.map(({ code, before, after }, i) => <div key={code}>{[before, after].map(photo => figure(photo, `${isHidden ? `${unitWord} ${i + 1}` : code}, ${shortDay(photo.takenOn)}`, photo.drawn))}</div>)}</div>}
+          <label>
+            <input
+              type="checkbox"
+              checked={isHidden}
+              onChange={event => setHidden(event.target.checked)}
+            />{' '}
+            Hide whose they are: let somebody else put them in order
+          </label>
+          {way === 'side' && (
+            <Soft>
+              {wall.hasScale
+                ? 'At one scale: a centimetre is as long in each.'
+                : 'Not at one scale: some have no length marked. Open them and mark one.'}
+            </Soft>
+          )}
+          {way === 'side' && (
+            <div data-wall>
+              {wall.side.map((photo, i) =>
+                figure(
+                  photo,
+                  isHidden ? `picture ${i + 1}` : `${photo.code}, ${shortDay(photo.takenOn)}`,
+                  photo.drawn,
+                ),
+              )}
+            </div>
+          )}
+          {way === 'pairs' && wall.pairs.length === 0 && (
+            <Soft>No {unitWord} has pictures of two days yet.</Soft>
+          )}
+          {way === 'pairs' && (
+            <div data-pairs>
+              {wall.pairs.map(({ code, before, after }, i) => (
+                <div key={code}>
+                  {[before, after].map(photo =>
+                    figure(
+                      photo,
+                      `${isHidden ? `${unitWord} ${i + 1}` : code}, ${shortDay(photo.takenOn)}`,
+                      photo.drawn,
+                    ),
+                  )}
+                </div>
+              ))}
+            </div>
+          )}
         </>
       )}
       {opened && (
         <section aria-label="One picture">
-          <MeasurePhoto key={opened.id} source={`/api/photos/${trialId}/${opened.id}`} words={isHidden ? 'the picture' : `${opened.code}, ${shortDay(opened.takenOn)}`} ratio={opened.ratio} widthMm={opened.widthMm} save={(share, mm) => measure({ photoId: opened.id, share, mm })} />
+          <MeasurePhoto
+            key={opened.id}
+            source={`/api/photos/${trialId}/${opened.id}`}
+            words={isHidden ? 'the picture' : `${opened.code}, ${shortDay(opened.takenOn)}`}
+            ratio={opened.ratio}
+            widthMm={opened.widthMm}
+            save={(share, mm) => measure({ photoId: opened.id, share, mm })}
+          />
           {opened.note !== '' && !isHidden && <p>{opened.note}</p>}
-          <div data-acts><Button onPress={() => setOpened(null)}>Put it back</Button>{!isClosed && <Button data-tone="quiet" onPress={() => take(opened)} isPending={isPending}>Take it away for good</Button>}</div>
+          <div data-acts>
+            <Button onPress={() => setOpened(null)}>Put it back</Button>
+            {!isClosed && (
+              <Button data-tone="quiet" onPress={() => take(opened)} isPending={isPending}>
+                Take it away for good
+              </Button>
+            )}
+          </div>
         </section>
       )}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      {!isClosed && units.length > 0 && <details><summary>Keep a picture</summary><AddPhoto trialId={trialId} units={units} unitWord={unitWord} today={today} /></details>}
+      {!isClosed && units.length > 0 && (
+        <details>
+          <summary>Keep a picture</summary>
+          <AddPhoto trialId={trialId} units={units} unitWord={unitWord} today={today} />
+        </details>
+      )}
     </Wall>
   );
 }

@@ -11,18 +11,36 @@ export interface PhotoFacts {
 }
 
 /** What became of a picture: kept, refused with a sentence, or no connection. */
-export type PhotoAnswer = { readonly kind: 'kept' } | { readonly kind: 'refused'; readonly says: string } | { readonly kind: 'no-connection' };
+export type PhotoAnswer =
+  | { readonly kind: 'kept' }
+  | { readonly kind: 'refused'; readonly says: string }
+  | { readonly kind: 'no-connection' };
 
 /** Sends one picture. Its bytes go bare, in a form that no other site can send for somebody. */
-export async function sendPhoto(trialId: string, facts: PhotoFacts, bytes: Blob | ArrayBuffer): Promise<PhotoAnswer> {
+export async function sendPhoto(
+  trialId: string,
+  facts: PhotoFacts,
+  bytes: Blob | ArrayBuffer,
+): Promise<PhotoAnswer> {
   const asked = new URLSearchParams({ ...facts });
   try {
-    const answer = await fetch(`/api/photos/${trialId}?${asked}`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: bytes });
+    const answer = await fetch(`/api/photos/${trialId}?${asked}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: bytes,
+    });
     if (answer.ok) return { kind: 'kept' };
-    if (answer.status === 413) return { kind: 'refused', says: 'That file is over 30 MB. Take the picture smaller.' };
+    if (answer.status === 413)
+      return { kind: 'refused', says: 'That file is over 30 MB. Take the picture smaller.' };
     if (answer.status !== 422) return { kind: 'no-connection' };
     const trouble: TrialTrouble = await answer.json();
-    return { kind: 'refused', says: trouble.kind === 'invalid' ? (Object.values(trouble.fields)[0] ?? 'It can’t be kept.') : trialSentence(trouble) };
+    return {
+      kind: 'refused',
+      says:
+        trouble.kind === 'invalid'
+          ? (Object.values(trouble.fields)[0] ?? 'It can’t be kept.')
+          : trialSentence(trouble),
+    };
   } catch {
     return { kind: 'no-connection' };
   }

@@ -18,24 +18,95 @@ interface PrintSheetsProps {
 }
 
 /** Labels, bench plan, clipboard sheets and protocol, each as a PDF. */
-export function PrintSheets({ base, isDealt, isKeyShut, paper: usual, unitWord, layOutHref }: PrintSheetsProps) {
+export function PrintSheets({
+  base,
+  isDealt,
+  isKeyShut,
+  paper: usual,
+  unitWord,
+  layOutHref,
+}: PrintSheetsProps) {
   const [paper, setPaper] = useState(usual);
   const [format, setFormat] = useState<'3x8' | '2x7' | 'strips'>('3x8');
   const [key, setKey] = useState<'blind' | 'open'>('blind');
-  if (!isDealt) return <div><h2>Nothing to print yet</h2><p>First the {pluralOf(unitWord)} are dealt. <Link href={layOutHref}>Lay out</Link></p></div>;
-  const href = (sheet: string): string => `${base}/${sheet}?paper=${paper}&format=${format}&key=${key}`;
+  if (!isDealt)
+    return (
+      <div>
+        <h2>Nothing to print yet</h2>
+        <p>
+          First the {pluralOf(unitWord)} are dealt. <Link href={layOutHref}>Lay out</Link>
+        </p>
+      </div>
+    );
+  const href = (sheet: string): string =>
+    `${base}/${sheet}?paper=${paper}&format=${format}&key=${key}`;
   const sheets = [
-    { sheet: 'labels', name: 'Labels', says: `Code, crop and a square code that opens the ${unitWord} on a phone.` }, { sheet: 'plan', name: 'Bench plan', says: 'Where each stands, to scale.' },
-    { sheet: 'clipboard', name: 'Clipboard sheets', says: 'In walking order, with blanks for four rounds.' }, { sheet: 'protocol', name: 'Protocol', says: 'The plan as steps that a helper can follow.' },
+    {
+      sheet: 'labels',
+      name: 'Labels',
+      says: `Code, crop and a square code that opens the ${unitWord} on a phone.`,
+    },
+    { sheet: 'plan', name: 'Bench plan', says: 'Where each stands, to scale.' },
+    {
+      sheet: 'clipboard',
+      name: 'Clipboard sheets',
+      says: 'In walking order, with blanks for four rounds.',
+    },
+    { sheet: 'protocol', name: 'Protocol', says: 'The plan as steps that a helper can follow.' },
   ];
   return (
     <Sheets>
       <div>
-        <Choice label="Paper" name="paper" value={paper} onChange={setPaper} direction="row" options={[{ value: 'a4', label: 'A4' }, { value: 'letter', label: 'Letter' }]} />
-        <Choice label="Labels" name="format" value={format} onChange={setFormat} direction="row" options={[{ value: '3x8', label: '24 on a sheet' }, { value: '2x7', label: '14 on a sheet' }, { value: 'strips', label: 'strips for stakes' }]} />
-        <Choice label="On labels and plan" name="key" value={key} onChange={setKey} options={[{ value: 'blind', label: 'codes only' }, { value: 'open', label: 'what each gets, too', hint: isKeyShut ? 'The trial is blind: this is a look at the key, and put in the log.' : undefined }]} />
+        <Choice
+          label="Paper"
+          name="paper"
+          value={paper}
+          onChange={setPaper}
+          direction="row"
+          options={[
+            { value: 'a4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+        />
+        <Choice
+          label="Labels"
+          name="format"
+          value={format}
+          onChange={setFormat}
+          direction="row"
+          options={[
+            { value: '3x8', label: '24 on a sheet' },
+            { value: '2x7', label: '14 on a sheet' },
+            { value: 'strips', label: 'strips for stakes' },
+          ]}
+        />
+        <Choice
+          label="On labels and plan"
+          name="key"
+          value={key}
+          onChange={setKey}
+          options={[
+            { value: 'blind', label: 'codes only' },
+            {
+              value: 'open',
+              label: 'what each gets, too',
+              hint: isKeyShut
+                ? 'The trial is blind: this is a look at the key, and put in the log.'
+                : undefined,
+            },
+          ]}
+        />
       </div>
-      <ul>{sheets.map(({ sheet, name, says }) => <li key={sheet}><a href={href(sheet)} target="_blank" rel="noreferrer">{name} (PDF)</a><Soft>{says}</Soft></li>)}</ul>
+      <ul>
+        {sheets.map(({ sheet, name, says }) => (
+          <li key={sheet}>
+            <a href={href(sheet)} target="_blank" rel="noreferrer">
+              {name} (PDF)
+            </a>
+            <Soft>{says}</Soft>
+          </li>
+        ))}
+      </ul>
     </Sheets>
   );
 }

@@ -1,6 +1,13 @@
 'use client';
 
-import { Chart as ChartJs, type ChartOptions, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
+import {
+  Chart as ChartJs,
+  type ChartOptions,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+} from 'chart.js';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { daysApart } from '@/core/measure/days-apart';
@@ -21,27 +28,65 @@ export function CourseChart({ courses, code }: CourseChartProps) {
   const tokens = useTokens();
   const days = courses.pots.flatMap(pot => pot.course.map(point => point.day)).sort();
   const from = days[0] ?? '';
-  return <Box>{tokens && <Chart type="line" data={linesOf(courses, code, from, tokens)} options={optionsOf(from, courses.unit, tokens)} aria-label={`${courses.name}, ${code} among ${courses.pots.length}`} role="img" />}</Box>;
+  return (
+    <Box>
+      {tokens && (
+        <Chart
+          type="line"
+          data={linesOf(courses, code, from, tokens)}
+          options={optionsOf(from, courses.unit, tokens)}
+          aria-label={`${courses.name}, ${code} among ${courses.pots.length}`}
+          role="img"
+        />
+      )}
+    </Box>
+  );
 }
 
 function linesOf({ pots }: MeasureCourses, code: string, from: string, tokens: Tokens) {
   const ordered = [...pots].sort((a, b) => Number(b.code === code) - Number(a.code === code)); // drawn last first: the one in hand on top
   return {
     datasets: ordered.map(pot => ({
-      data: pot.course.map(point => ({ x: daysApart(from, point.day) ?? 0, y: point.value })), showLine: true, tension: 0,
-      borderColor: pot.code === code ? tokens.clay : tokens['rule-strong'], borderWidth: pot.code === code ? 3 : 1, pointRadius: pot.code === code ? 4 : pot.course.length === 1 ? 2 : 0, pointBackgroundColor: pot.code === code ? tokens.clay : tokens['rule-strong'],
+      data: pot.course.map(point => ({ x: daysApart(from, point.day) ?? 0, y: point.value })),
+      showLine: true,
+      tension: 0,
+      borderColor: pot.code === code ? tokens.clay : tokens['rule-strong'],
+      borderWidth: pot.code === code ? 3 : 1,
+      pointRadius: pot.code === code ? 4 : pot.course.length === 1 ? 2 : 0,
+      pointBackgroundColor: pot.code === code ? tokens.clay : tokens['rule-strong'],
     })),
   };
 }
 
 function optionsOf(from: string, unit: string, tokens: Tokens): ChartOptions<'line'> {
   const font = { family: tokens.font, size: 14 };
-  const dayAt = (value: number | string): string => { const at = new Date(`${from}T00:00:00Z`); at.setUTCDate(at.getUTCDate() + Number(value)); return shortDay(at.toISOString().slice(0, 10)); };
+  const dayAt = (value: number | string): string => {
+    const at = new Date(`${from}T00:00:00Z`);
+    at.setUTCDate(at.getUTCDate() + Number(value));
+    return shortDay(at.toISOString().slice(0, 10));
+  };
   return {
-    animation: false, responsive: true, maintainAspectRatio: false,
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
     scales: {
-      x: { type: 'linear', grid: { display: false }, border: { color: tokens.ink }, ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 8, precision: 0, callback: dayAt } },
-      y: { beginAtZero: true, grid: { color: tokens.rule }, border: { display: false }, ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 6, callback: value => `${value}${unit === '' ? '' : ` ${unit}`}` } },
+      x: {
+        type: 'linear',
+        grid: { display: false },
+        border: { color: tokens.ink },
+        ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 8, precision: 0, callback: dayAt },
+      },
+      y: {
+        beginAtZero: true,
+        grid: { color: tokens.rule },
+        border: { display: false },
+        ticks: {
+          color: tokens['ink-soft'],
+          font,
+          maxTicksLimit: 6,
+          callback: value => `${value}${unit === '' ? '' : ` ${unit}`}`,
+        },
+      },
     },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };

@@ -13,7 +13,10 @@ interface CoursesProps {
   readonly unitWord: string;
 }
 
-const CourseChart = dynamic(() => import('./CourseChart').then(file => file.CourseChart), { ssr: false, loading: () => <div style={{ minHeight: 260 }} /> });
+const CourseChart = dynamic(() => import('./CourseChart').then(file => file.CourseChart), {
+  ssr: false,
+  loading: () => <div style={{ minHeight: 260 }} />,
+});
 
 /** How each pot goes along, one of them in hand among all: without treatments, as long as the key is shut and after. */
 export function Courses({ courses, unitWord }: CoursesProps) {
@@ -23,17 +26,46 @@ export function Courses({ courses, unitWord }: CoursesProps) {
   if (!shown) return null;
   const pot = shown.pots.find(each => each.code === code) ?? shown.pots[0];
   const [first, last] = [pot?.course[0], pot?.course.at(-1)];
-  const figure = (value: number): string => `${Number(value.toPrecision(4))}${shown.unit === '' ? '' : ` ${shown.unit}`}`;
+  const figure = (value: number): string =>
+    `${Number(value.toPrecision(4))}${shown.unit === '' ? '' : ` ${shown.unit}`}`;
   return (
     <Box aria-label="How it goes along">
       <h2>How it goes along</h2>
       <div>
-        <Select label="Of" name="courseOf" value={shown.measureId} onChange={setMeasure} options={courses.map(each => ({ value: each.measureId, label: each.name }))} />
-        <Select label={`The ${unitWord}`} name="courseCode" value={pot?.code ?? ''} onChange={setCode} options={shown.pots.map(each => ({ value: each.code, label: each.code }))} />
+        <Select
+          label="Of"
+          name="courseOf"
+          value={shown.measureId}
+          onChange={setMeasure}
+          options={courses.map(each => ({ value: each.measureId, label: each.name }))}
+        />
+        <Select
+          label={`The ${unitWord}`}
+          name="courseCode"
+          value={pot?.code ?? ''}
+          onChange={setCode}
+          options={shown.pots.map(each => ({ value: each.code, label: each.code }))}
+        />
       </div>
       {pot && <CourseChart courses={shown} code={pot.code} />}
-      {pot && first && last && <Soft>{pot.code}: {figure(first.value)} on {shortDay(first.day)}{last === first ? '' : `, ${figure(last.value)} on ${shortDay(last.day)}`}, among {shown.pots.length}. Which treatment it has is not said here: what is known colours what is read.</Soft>}
-      <details><summary>As a table</summary><ul>{pot?.course.map(point => <li key={point.day}>{shortDay(point.day)}: {figure(point.value)}</li>)}</ul></details>
+      {pot && first && last && (
+        <Soft>
+          {pot.code}: {figure(first.value)} on {shortDay(first.day)}
+          {last === first ? '' : `, ${figure(last.value)} on ${shortDay(last.day)}`}, among{' '}
+          {shown.pots.length}. Which treatment it has is not said here: what is known colours what
+          is read.
+        </Soft>
+      )}
+      <details>
+        <summary>As a table</summary>
+        <ul>
+          {pot?.course.map(point => (
+            <li key={point.day}>
+              {shortDay(point.day)}: {figure(point.value)}
+            </li>
+          ))}
+        </ul>
+      </details>
     </Box>
   );
 }

@@ -4,7 +4,12 @@ import { useRouter } from 'next/navigation';
 import papaparse from 'papaparse';
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { type ColumnRole, matchColumns, ROLE_WORDS, rolesTrouble } from '@/core/measure/match-columns';
+import {
+  type ColumnRole,
+  matchColumns,
+  ROLE_WORDS,
+  rolesTrouble,
+} from '@/core/measure/match-columns';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
@@ -30,7 +35,15 @@ interface Opened {
 }
 
 const PREVIEWED = 5;
-const PLAIN: readonly Exclude<ColumnRole['kind'], 'measure'>[] = ['nothing', 'unit', 'day', 'part', 'note', 'measure-name', 'value'];
+const PLAIN: readonly Exclude<ColumnRole['kind'], 'measure'>[] = [
+  'nothing',
+  'unit',
+  'day',
+  'part',
+  'note',
+  'measure-name',
+  'value',
+];
 
 /** A table from a file: what each column is, a look at it, then all of it or nothing. */
 export function ImportTable({ view, undo }: ImportTableProps) {
@@ -43,53 +56,138 @@ export function ImportTable({ view, undo }: ImportTableProps) {
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
     const csv = await file.text();
-    const [heads = [], ...first] = papaparse.parse<string[]>(csv, { preview: PREVIEWED + 1, skipEmptyLines: 'greedy' }).data;
+    const [heads = [], ...first] = papaparse.parse<string[]>(csv, {
+      preview: PREVIEWED + 1,
+      skipEmptyLines: 'greedy',
+    }).data;
     setAnswer(null);
-    setTrouble(heads.length < 2 ? 'That is no table: its first row wants names of columns, with commas or tabs between them.' : null);
-    setOpened(heads.length < 2 ? null : { name: file.name, csv, heads, first, roles: matchColumns(heads, view.measures) });
+    setTrouble(
+      heads.length < 2
+        ? 'That is no table: its first row wants names of columns, with commas or tabs between them.'
+        : null,
+    );
+    setOpened(
+      heads.length < 2
+        ? null
+        : { name: file.name, csv, heads, first, roles: matchColumns(heads, view.measures) },
+    );
   };
-  const send = (): void => startTransition(async () => {
-    if (!opened) return;
-    setShare(0);
-    const found = await sendImport(view.trialId, { csv: opened.csv, roles: opened.roles, day: view.day }, setShare);
-    setShare(null);
-    setAnswer(found);
-    if (!('count' in found)) return;
-    setOpened(null);
-    router.refresh();
-  });
-  const takeBack = (importId: string): void => startTransition(async () => {
-    const done = await undo(importId);
-    setTrouble(done.ok ? null : trialSentence(done.trouble));
-    if (done.ok) setAnswer(null);
-  });
+  const send = (): void =>
+    startTransition(async () => {
+      if (!opened) return;
+      setShare(0);
+      const found = await sendImport(
+        view.trialId,
+        { csv: opened.csv, roles: opened.roles, day: view.day },
+        setShare,
+      );
+      setShare(null);
+      setAnswer(found);
+      if (!('count' in found)) return;
+      setOpened(null);
+      router.refresh();
+    });
+  const takeBack = (importId: string): void =>
+    startTransition(async () => {
+      const done = await undo(importId);
+      setTrouble(done.ok ? null : trialSentence(done.trouble));
+      if (done.ok) setAnswer(null);
+    });
   const misfit = opened ? rolesTrouble(opened.roles) : undefined;
   return (
     <Box>
       <summary>From a file</summary>
-      <Soft>CSV: a row for each pot and day, a column for each measure; or one column with the measure’s name and one with the value. Units stand in the head: height (cm). All of it is taken, or nothing.</Soft>
-      <label><span>File</span> <input type="file" accept=".csv,.tsv,.txt,text/csv" onChange={event => void open(event.target.files?.[0])} disabled={isPending} /></label>
+      <Soft>
+        CSV: a row for each pot and day, a column for each measure; or one column with the measure’s
+        name and one with the value. Units stand in the head: height (cm). All of it is taken, or
+        nothing.
+      </Soft>
+      <label>
+        <span>File</span>{' '}
+        <input
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          onChange={event => void open(event.target.files?.[0])}
+          disabled={isPending}
+        />
+      </label>
       {opened && (
         <>
           <WideTable label={`The first rows of ${opened.name}`}>
-            <thead><tr>{opened.heads.map((head, column) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have one head
-              <th key={column} scope="col">
-                <Select label={head || `column ${column + 1}`} name={`role ${column}`} value={valueOfRole(opened.roles[column])} onChange={value => setOpened({ ...opened, roles: opened.roles.map((role, i) => (i === column ? roleOfValue(value, role) : role)) })} options={[...PLAIN.map(kind => ({ value: kind, label: ROLE_WORDS[kind] })), ...view.measures.map(measure => ({ value: measure.id, label: measure.name }))]} />
-              </th>
-            ))}</tr></thead>
-            <tbody>{opened.first.map((row, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no name of their own
-              <tr key={i}>{opened.heads.map((head, column) => <td key={`${head} ${opened.heads.indexOf(head)} ${column}`}>{row[column] ?? ''}</td>)}</tr>
-            ))}</tbody>
+            <thead>
+              <tr>
+                {opened.heads.map((head, column) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have one head
+                  <th key={column} scope="col">
+                    <Select
+                      label={head || `column ${column + 1}`}
+                      name={`role ${column}`}
+                      value={valueOfRole(opened.roles[column])}
+                      onChange={value =>
+                        setOpened({
+                          ...opened,
+                          roles: opened.roles.map((role, i) =>
+                            i === column ? roleOfValue(value, role) : role,
+                          ),
+                        })
+                      }
+                      options={[
+                        ...PLAIN.map(kind => ({ value: kind, label: ROLE_WORDS[kind] })),
+                        ...view.measures.map(measure => ({
+                          value: measure.id,
+                          label: measure.name,
+                        })),
+                      ]}
+                    />
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {opened.first.map((row, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no name of their own
+                <tr key={i}>
+                  {opened.heads.map((_, column) => (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have the same head
+                    <td key={column}>{row[column] ?? ''}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
           </WideTable>
           {misfit !== undefined && <Soft>{misfit}</Soft>}
-          <Acts><Button data-tone="main" onPress={send} isPending={isPending} isDisabled={misfit !== undefined}>Take it in</Button><Button onPress={() => setOpened(null)}>Not now</Button></Acts>
+          <Acts>
+            <Button
+              data-tone="main"
+              onPress={send}
+              isPending={isPending}
+              isDisabled={misfit !== undefined}
+            >
+              Take it in
+            </Button>
+            <Button onPress={() => setOpened(null)}>Not now</Button>
+          </Acts>
         </>
       )}
       {share !== null && <progress aria-label="Taken in" value={share} />}
-      {answer && 'says' in answer && <div role="alert"><b>Nothing was taken.</b><ul>{answer.says.slice(0, 12).map(says => <li key={says}>{says}</li>)}</ul></div>}
-      {answer && 'count' in answer && <p role="status">{counted(answer.count, 'reading')} taken in. <Button data-tone="quiet" onPress={() => takeBack(answer.importId)} isPending={isPending}>Take it all back</Button></p>}
+      {answer && 'says' in answer && (
+        <div role="alert">
+          <b>Nothing was taken.</b>
+          <ul>
+            {answer.says.slice(0, 12).map(says => (
+              <li key={says}>{says}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {answer && 'count' in answer && (
+        <p role="status">
+          {counted(answer.count, 'reading')} taken in.{' '}
+          <Button data-tone="quiet" onPress={() => takeBack(answer.importId)} isPending={isPending}>
+            Take it all back
+          </Button>
+        </p>
+      )}
       {trouble && <Trouble>{trouble}</Trouble>}
     </Box>
   );
@@ -101,7 +199,9 @@ function valueOfRole(role: ColumnRole | undefined): string {
 
 function roleOfValue(value: string, before: ColumnRole): ColumnRole {
   const kind = PLAIN.find(each => each === value);
-  return kind ? { kind } : { kind: 'measure', measureId: value, unit: before.kind === 'measure' ? before.unit : '' };
+  return kind
+    ? { kind }
+    : { kind: 'measure', measureId: value, unit: before.kind === 'measure' ? before.unit : '' };
 }
 
 const Box = styled.details`

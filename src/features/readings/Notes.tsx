@@ -15,10 +15,31 @@ export function Notes({ notes }: { readonly notes: readonly NoteLine[] }) {
   return (
     <Box aria-label="Notes">
       <h2>Notes</h2>
-      {notes.length === 0 ? <Soft>None yet. A note hangs on a pick, a reading, a mishap or a step.</Soft> : (
+      {notes.length === 0 ? (
+        <Soft>None yet. A note hangs on a pick, a reading, a mishap or a step.</Soft>
+      ) : (
         <>
-          <TextField label="Look in the notes" name="soughtNote" value={sought} onChange={setSought} />
-          {found.length === 0 ? <p role="status">No note holds that.</p> : <FirstFew of={found} first={8}>{shown => <ul>{shown.map(line => <li key={line.id}><b>{line.code || 'all'}</b>, {shortDay(line.day)}, {line.about}: {line.says}</li>)}</ul>}</FirstFew>}
+          <TextField
+            label="Look in the notes"
+            name="soughtNote"
+            value={sought}
+            onChange={setSought}
+          />
+          {found.length === 0 ? (
+            <p role="status">No note holds that.</p>
+          ) : (
+            <FirstFew of={found} first={8}>
+              {shown => (
+                <ul>
+                  {shown.map(line => (
+                    <li key={line.id}>
+                      <b>{line.code || 'all'}</b>, {shortDay(line.day)}, {line.about}: {line.says}
+                    </li>
+                  ))}
+                </ul>
+              )}
+            </FirstFew>
+          )}
         </>
       )}
     </Box>

@@ -15,7 +15,9 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
   const [left, setLeft] = useState(0);
   /** @returns whether there is such a cell */
   const focus = (row: number, column: number): boolean => {
-    const field = table.current?.querySelector<HTMLInputElement>(`input[data-at="${row} ${column}"]`);
+    const field = table.current?.querySelector<HTMLInputElement>(
+      `input[data-at="${row} ${column}"]`,
+    );
     field?.focus();
     field?.select();
     return field != null;
@@ -26,55 +28,117 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
     const { state, text } = grid.cellOf(unit.id, column);
     if (state === 'typed' || state === 'bad') void grid.send([{ unitId: unit.id, column, text }]);
   };
-  const onKey = (row: number, column: number) => (event: KeyboardEvent<HTMLInputElement>): void => {
-    const { selectionStart, selectionEnd, value } = event.currentTarget;
-    const isAll = selectionStart === 0 && selectionEnd === value.length;
-    const to = MOVES[event.key]?.(row, column, event.shiftKey);
-    if (!to || (event.key === 'ArrowLeft' && selectionStart !== 0 && !isAll) || (event.key === 'ArrowRight' && selectionEnd !== value.length && !isAll)) return;
-    event.preventDefault();
-    if (!focus(...to)) send(row, column); // at the edge nothing is left, and yet it was meant
-  };
-  const onPaste = (row: number, column: number) => (event: ClipboardEvent<HTMLInputElement>): void => {
-    const block = event.clipboardData.getData('text');
-    if (!/[\t\n]/.test(block.trim())) return;
-    event.preventDefault();
-    void grid.paste(row, column, block).then(setLeft);
-  };
-  const troubles = view.units.flatMap(unit => view.columns.flatMap(column => { const { state, trouble } = grid.cellOf(unit.id, column); return state === 'bad' ? [{ key: `${unit.code} ${column.head}`, says: `${unit.code}, ${column.head}: ${trouble}` }] : []; }));
+  const onKey =
+    (row: number, column: number) =>
+    (event: KeyboardEvent<HTMLInputElement>): void => {
+      const { selectionStart, selectionEnd, value } = event.currentTarget;
+      const isAll = selectionStart === 0 && selectionEnd === value.length;
+      const to = MOVES[event.key]?.(row, column, event.shiftKey);
+      if (
+        !to ||
+        (event.key === 'ArrowLeft' && selectionStart !== 0 && !isAll) ||
+        (event.key === 'ArrowRight' && selectionEnd !== value.length && !isAll)
+      )
+        return;
+      event.preventDefault();
+      if (!focus(...to)) send(row, column); // at the edge nothing is left, and yet it was meant
+    };
+  const onPaste =
+    (row: number, column: number) =>
+    (event: ClipboardEvent<HTMLInputElement>): void => {
+      const block = event.clipboardData.getData('text');
+      if (!/[\t\n]/.test(block.trim())) return;
+      event.preventDefault();
+      void grid.paste(row, column, block).then(setLeft);
+    };
+  const troubles = view.units.flatMap(unit =>
+    view.columns.flatMap(column => {
+      const { state, trouble } = grid.cellOf(unit.id, column);
+      return state === 'bad'
+        ? [{ key: `${unit.code} ${column.head}`, says: `${unit.code}, ${column.head}: ${trouble}` }]
+        : [];
+    }),
+  );
   const odd = oddInGrid(view, grid.cellOf);
   return (
     <Grid ref={table}>
       <WideTable label={`Readings of ${view.day}`}>
-        <thead><tr><th scope="col">{view.unitWord}</th>{view.columns.map(column => <th key={column.measureId + column.part} scope="col">{column.head}{column.unit === '' ? '' : `, ${column.unit}`}</th>)}</tr></thead>
-        <tbody>{view.units.map((unit, row) => (
-          <tr key={unit.id}>
-            <th scope="row">{unit.code}</th>
-            {view.columns.map((column, at) => {
-              const cell = grid.cellOf(unit.id, column);
-              return (
-                <td key={column.measureId + column.part}>
-                  <Cell
-                    value={cell.text} data-at={`${row} ${at}`} data-state={cell.state} readOnly={view.state !== 'locked'} aria-label={`${unit.code}, ${column.head}`} aria-invalid={cell.state === 'bad' || undefined} autoComplete="off" inputMode="decimal"
-                    onChange={event => grid.type(unit.id, column, event.target.value)} onKeyDown={onKey(row, at)} onPaste={onPaste(row, at)}
-                    onBlur={() => send(row, at)}
-                  />
-                </td>
-              );
-            })}
+        <thead>
+          <tr>
+            <th scope="col">{view.unitWord}</th>
+            {view.columns.map(column => (
+              <th key={column.measureId + column.part} scope="col">
+                {column.head}
+                {column.unit === '' ? '' : `, ${column.unit}`}
+              </th>
+            ))}
           </tr>
-        ))}</tbody>
+        </thead>
+        <tbody>
+          {view.units.map((unit, row) => (
+            <tr key={unit.id}>
+              <th scope="row">{unit.code}</th>
+              {view.columns.map((column, at) => {
+                const cell = grid.cellOf(unit.id, column);
+                return (
+                  <td key={column.measureId + column.part}>
+                    <Cell
+                      value={cell.text}
+                      data-at={`${row} ${at}`}
+                      data-state={cell.state}
+                      readOnly={view.state !== 'locked'}
+                      aria-label={`${unit.code}, ${column.head}`}
+                      aria-invalid={cell.state === 'bad' || undefined}
+                      autoComplete="off"
+                      inputMode="decimal"
+                      onChange={event => grid.type(unit.id, column, event.target.value)}
+                      onKeyDown={onKey(row, at)}
+                      onPaste={onPaste(row, at)}
+                      onBlur={() => send(row, at)}
+                    />
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
       </WideTable>
-      <Troubles role="status">{troubles.slice(0, 8).map(each => <li key={each.key}>{each.says}</li>)}{troubles.length > 8 && <li>and {troubles.length - 8} more.</li>}</Troubles>
-      {odd.length > 0 && <Odd role="status">{odd.slice(0, 5).map(says => <li key={says}>{says}</li>)}</Odd>}
-      {left > 0 && <p role="alert">{counted(left, 'pasted cell')} had no place in the grid and {left === 1 ? 'was' : 'were'} left out.</p>}
-      <Soft>Enter goes down, Shift and Enter up, arrows all ways. 0 is a value; a dash is “not looked at”; “dead” is dead. A block from a spreadsheet can be pasted. Each cell is saved as it is left.</Soft>
+      <Troubles role="status">
+        {troubles.slice(0, 8).map(each => (
+          <li key={each.key}>{each.says}</li>
+        ))}
+        {troubles.length > 8 && <li>and {troubles.length - 8} more.</li>}
+      </Troubles>
+      {odd.length > 0 && (
+        <Odd role="status">
+          {odd.slice(0, 5).map(says => (
+            <li key={says}>{says}</li>
+          ))}
+        </Odd>
+      )}
+      {left > 0 && (
+        <p role="alert">
+          {counted(left, 'pasted cell')} had no place in the grid and {left === 1 ? 'was' : 'were'}{' '}
+          left out.
+        </p>
+      )}
+      <Soft>
+        Enter goes down, Shift and Enter up, arrows all ways. 0 is a value; a dash is “not looked
+        at”; “dead” is dead. A block from a spreadsheet can be pasted. Each cell is saved as it is
+        left.
+      </Soft>
     </Grid>
   );
 }
 
-const MOVES: Readonly<Record<string, (row: number, column: number, isBack: boolean) => readonly [number, number]>> = {
-  Enter: (row, column, isBack) => [row + (isBack ? -1 : 1), column], ArrowDown: (row, column) => [row + 1, column], ArrowUp: (row, column) => [row - 1, column],
-  ArrowLeft: (row, column) => [row, column - 1], ArrowRight: (row, column) => [row, column + 1],
+const MOVES: Readonly<
+  Record<string, (row: number, column: number, isBack: boolean) => readonly [number, number]>
+> = {
+  Enter: (row, column, isBack) => [row + (isBack ? -1 : 1), column],
+  ArrowDown: (row, column) => [row + 1, column],
+  ArrowUp: (row, column) => [row - 1, column],
+  ArrowLeft: (row, column) => [row, column - 1],
+  ArrowRight: (row, column) => [row, column + 1],
 };
 
 const Grid = styled.div`

@@ -22,22 +22,45 @@ export function ReadingHistory({ units, unitWord, measures, history }: ReadingHi
   const [revisions, setRevisions] = useState<readonly Reading[] | null>(null);
   useEffect(() => {
     let isWanted = isOpen;
-    if (isOpen) history(unitId).then(found => { if (isWanted) setRevisions(found); }, () => undefined);
-    return () => { isWanted = false; };
+    if (isOpen)
+      history(unitId).then(
+        found => {
+          if (isWanted) setRevisions(found);
+        },
+        () => undefined,
+      );
+    return () => {
+      isWanted = false;
+    };
   }, [isOpen, unitId, history]);
   return (
     <Box onToggle={event => setOpen(event.currentTarget.open)}>
       <summary>History of every entry</summary>
-      <Select label={`The ${unitWord}`} name="historyOf" value={unitId} onChange={setUnit} options={units.map(unit => ({ value: unit.id, label: unit.code }))} />
+      <Select
+        label={`The ${unitWord}`}
+        name="historyOf"
+        value={unitId}
+        onChange={setUnit}
+        options={units.map(unit => ({ value: unit.id, label: unit.code }))}
+      />
       {revisions?.length === 0 && <p>Nothing was read of it yet.</p>}
-      <ol>{revisions?.map(revision => {
-        const measure = measures.find(each => each.id === revision.measureId);
-        return (
-          <li key={revision.id}>
-            {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC, {deviceWords(revision.device)}: {measure?.name ?? 'a measure'}{revision.subsample === '' ? '' : ` ${revision.subsample}`} of {shortDay(revision.takenOn)}, {revision.isRemoval ? 'taken out' : measure ? valueWords(measure, revision) : ''}{revision.supersedes && !revision.isRemoval ? ' in place of an earlier entry' : ''}{revision.isRepeat ? ', a second reading' : ''}{revision.note === '' ? '' : `. ${revision.note}`}
-          </li>
-        );
-      })}</ol>
+      <ol>
+        {revisions?.map(revision => {
+          const measure = measures.find(each => each.id === revision.measureId);
+          return (
+            <li key={revision.id}>
+              {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC, {deviceWords(revision.device)}:{' '}
+              {measure?.name ?? 'a measure'}
+              {revision.subsample === '' ? '' : ` ${revision.subsample}`} of{' '}
+              {shortDay(revision.takenOn)},{' '}
+              {revision.isRemoval ? 'taken out' : measure ? valueWords(measure, revision) : ''}
+              {revision.supersedes && !revision.isRemoval ? ' in place of an earlier entry' : ''}
+              {revision.isRepeat ? ', a second reading' : ''}
+              {revision.note === '' ? '' : `. ${revision.note}`}
+            </li>
+          );
+        })}
+      </ol>
     </Box>
   );
 }

@@ -27,15 +27,42 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
   const canRead = view.state !== 'planned' && view.units.length > 0 && view.columns.length > 0;
   return (
     <Desk>
-      <WeighWays trialId={view.trialId} here="readings" canWalk={canRead && view.state === 'locked'} />
+      <WeighWays
+        trialId={view.trialId}
+        here="readings"
+        canWalk={canRead && view.state === 'locked'}
+      />
       {canRead ? (
         <section aria-label="The grid">
-          <TextField label="Of the day" name="deskDay" type="date" value={view.day} onChange={day => { if (/^\d{4}-\d{2}-\d{2}$/.test(day) && day <= view.today) router.push(`/trials/${view.trialId}/readings?day=${day}`); }} />
-          <ReadingGrid key={`${view.day} ${view.columns.map(column => column.measureId).join()} ${view.cells.length}`} view={view} />
+          <TextField
+            label="Of the day"
+            name="deskDay"
+            type="date"
+            value={view.day}
+            onChange={day => {
+              if (/^\d{4}-\d{2}-\d{2}$/.test(day) && day <= view.today)
+                router.push(`/trials/${view.trialId}/readings?day=${day}`);
+            }}
+          />
+          <ReadingGrid
+            key={`${view.day} ${view.columns.map(column => column.measureId).join()} ${view.cells.length}`}
+            view={view}
+          />
           {view.state === 'locked' && <ImportTable view={view} undo={undoImport} />}
-          <ReadingHistory units={view.units} unitWord={view.unitWord} measures={view.measures} history={history} />
+          <ReadingHistory
+            units={view.units}
+            unitWord={view.unitWord}
+            measures={view.measures}
+            history={history}
+          />
         </section>
-      ) : <Soft>{view.state === 'planned' ? 'Choose now what is read; the grid opens when the plan is locked.' : 'Choose what is read, and the grid opens.'}</Soft>}
+      ) : (
+        <Soft>
+          {view.state === 'planned'
+            ? 'Choose now what is read; the grid opens when the plan is locked.'
+            : 'Choose what is read, and the grid opens.'}
+        </Soft>
+      )}
       {view.courses.length > 0 && <Courses courses={view.courses} unitWord={view.unitWord} />}
       {view.state !== 'planned' && <Notes notes={view.notes} />}
       <MeasureList view={view} add={add} drop={drop} />

@@ -1,7 +1,7 @@
 import { valueWords } from '@/core/measure/read-value';
 import { READING_KINDS } from '@/core/measure/reading-library';
-import { type CoursePoint, unitCourse } from '@/core/measure/unit-values';
 import { scaleWords } from '@/core/measure/scale';
+import { type CoursePoint, unitCourse } from '@/core/measure/unit-values';
 import type { Measure, TrialData, TrialState } from '@/core/trial/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
 import { type NoteLine, notesOf } from './notes';
@@ -42,33 +42,113 @@ export interface DeskView {
   readonly units: readonly { readonly id: string; readonly code: string; readonly where: string }[];
   readonly columns: readonly DeskColumn[];
   readonly cells: readonly DeskCell[];
-  readonly measures: readonly { readonly id: Measure['id']; readonly name: string; readonly definition: string; readonly scaleWords: string; readonly readings: number; readonly scale: Measure['scale']; readonly unit: string; readonly isMain: boolean }[];
+  readonly measures: readonly {
+    readonly id: Measure['id'];
+    readonly name: string;
+    readonly definition: string;
+    readonly scaleWords: string;
+    readonly readings: number;
+    readonly scale: Measure['scale'];
+    readonly unit: string;
+    readonly isMain: boolean;
+  }[];
   /** Of each measure, the harvest among them, every pot's course so far: by code, never by treatment. */
   readonly courses: readonly MeasureCourses[];
   readonly notes: readonly NoteLine[];
   /** What the library offers that is not read yet. */
-  readonly offered: readonly { readonly key: string; readonly name: string; readonly definition: string; readonly when: string; readonly instrument: string }[];
+  readonly offered: readonly {
+    readonly key: string;
+    readonly name: string;
+    readonly definition: string;
+    readonly when: string;
+    readonly instrument: string;
+  }[];
 }
 
-export function deskViewOf(data: TrialData, { bench, isOpen }: { readonly bench: BenchView | null; readonly isOpen: boolean }, day: string, today: string): DeskView {
+export function deskViewOf(
+  data: TrialData,
+  { bench, isOpen }: { readonly bench: BenchView | null; readonly isOpen: boolean },
+  day: string,
+  today: string,
+): DeskView {
   const { trial, readings } = data;
   const measures = data.measures.filter(measure => measure.scale !== null);
   const byId = new Map(measures.map(measure => [measure.id as string, measure]));
   return {
-    trialId: trial.id, state: trial.state, unitWord: trial.unitWord, day, today,
-    units: [...(bench?.units ?? [])].sort((a, b) => a.position - b.position).map(({ id, code, where }) => ({ id, code, where })),
-    columns: measures.flatMap(({ id, name, unit, parts }) => (parts === 1 ? [{ measureId: id, part: '', head: name, unit }] : Array.from({ length: parts }, (_, i) => ({ measureId: id, part: String(i + 1), head: `${name} ${i + 1}`, unit })))),
-    cells: readings.filter(reading => reading.takenOn === day && !reading.isRepeat).flatMap((reading): DeskCell[] => {
-      const measure = byId.get(reading.measureId);
-      return measure ? [{ id: reading.id, unitId: reading.unitId, measureId: reading.measureId, part: reading.subsample, text: reading.outcome === 'picked' ? reading.asWritten || valueWords(measure, reading) : OUTCOME_MARKS[reading.outcome] }] : [];
-    }),
-    measures: measures.map(({ id, name, definition, scale, unit, isMain }) => ({ id, name, definition, scale, unit, isMain, scaleWords: scale === null ? '' : scaleWords(scale), readings: readings.filter(reading => reading.measureId === id).length })),
-    courses: data.measures.filter(measure => measure.scale !== null || measure.isMain).flatMap((measure): MeasureCourses[] => {
-      const pots = data.units.map(unit => ({ code: unit.code as string, course: unitCourse(data, unit.id, measure) })).filter(pot => pot.course.length > 0);
-      return pots.length === 0 ? [] : [{ measureId: measure.id, name: measure.name, unit: measure.unit === 'count' ? '' : measure.unit, pots }];
-    }),
+    trialId: trial.id,
+    state: trial.state,
+    unitWord: trial.unitWord,
+    day,
+    today,
+    units: [...(bench?.units ?? [])]
+      .sort((a, b) => a.position - b.position)
+      .map(({ id, code, where }) => ({ id, code, where })),
+    columns: measures.flatMap(({ id, name, unit, parts }) =>
+      parts === 1
+        ? [{ measureId: id, part: '', head: name, unit }]
+        : Array.from({ length: parts }, (_, i) => ({
+            measureId: id,
+            part: String(i + 1),
+            head: `${name} ${i + 1}`,
+            unit,
+          })),
+    ),
+    cells: readings
+      .filter(reading => reading.takenOn === day && !reading.isRepeat)
+      .flatMap((reading): DeskCell[] => {
+        const measure = byId.get(reading.measureId);
+        return measure
+          ? [
+              {
+                id: reading.id,
+                unitId: reading.unitId,
+                measureId: reading.measureId,
+                part: reading.subsample,
+                text:
+                  reading.outcome === 'picked'
+                    ? reading.asWritten || valueWords(measure, reading)
+                    : OUTCOME_MARKS[reading.outcome],
+              },
+            ]
+          : [];
+      }),
+    measures: measures.map(({ id, name, definition, scale, unit, isMain }) => ({
+      id,
+      name,
+      definition,
+      scale,
+      unit,
+      isMain,
+      scaleWords: scale === null ? '' : scaleWords(scale),
+      readings: readings.filter(reading => reading.measureId === id).length,
+    })),
+    courses: data.measures
+      .filter(measure => measure.scale !== null || measure.isMain)
+      .flatMap((measure): MeasureCourses[] => {
+        const pots = data.units
+          .map(unit => ({ code: unit.code as string, course: unitCourse(data, unit.id, measure) }))
+          .filter(pot => pot.course.length > 0);
+        return pots.length === 0
+          ? []
+          : [
+              {
+                measureId: measure.id,
+                name: measure.name,
+                unit: measure.unit === 'count' ? '' : measure.unit,
+                pots,
+              },
+            ];
+      }),
     notes: notesOf(data, isOpen),
-    offered: READING_KINDS.filter(kind => !measures.some(measure => measure.kindKey === kind.key)).map(({ key, name, definition, when, instrument }) => ({ key, name, definition, when, instrument })),
+    offered: READING_KINDS.filter(
+      kind => !measures.some(measure => measure.kindKey === kind.key),
+    ).map(({ key, name, definition, when, instrument }) => ({
+      key,
+      name,
+      definition,
+      when,
+      instrument,
+    })),
   };
 }
 

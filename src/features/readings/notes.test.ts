@@ -1,19 +1,32 @@
-import { pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { readMeasure } from '@/core/measure/own-measure';
+import { pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { findNotes, notesOf } from './notes';
 
 const trial = trialFixture({ treatments: 2, unitsEach: 2 });
 const [first, second] = trial.units;
-const read = readMeasure({ from: 'library', key: 'height' }, [], '00000000-0000-7000-8000-0000000000aa');
+const read = readMeasure(
+  { from: 'library', key: 'height' },
+  [],
+  '00000000-0000-7000-8000-0000000000aa',
+);
 if (!first || !second || !read.ok) throw new Error('the fixture must have units');
 const data = {
-  ...trial, measures: [...trial.measures, read.value],
-  picks: [pickFixture(first, { note: 'Slug trails on the rim', pickedOn: '2026-07-03' }), pickFixture(second, { note: '' })],
-  readings: [readingFixture(second, read.value, 200, { note: 'Leaning to the wall', takenOn: '2026-07-05' })],
+  ...trial,
+  measures: [...trial.measures, read.value],
+  picks: [
+    pickFixture(first, { note: 'Slug trails on the rim', pickedOn: '2026-07-03' }),
+    pickFixture(second, { note: '' }),
+  ],
+  readings: [
+    readingFixture(second, read.value, 200, { note: 'Leaning to the wall', takenOn: '2026-07-05' }),
+  ],
 };
 
 test('notes of picks and readings stand in one list, newest first, those without words left out', () => {
-  expect(notesOf(data, false).map(line => [line.day, line.code, line.about, line.says])).toEqual([['2026-07-05', second.code, 'Plant height', 'Leaning to the wall'], ['2026-07-03', first.code, 'a pick', 'Slug trails on the rim']]);
+  expect(notesOf(data, false).map(line => [line.day, line.code, line.about, line.says])).toEqual([
+    ['2026-07-05', second.code, 'Plant height', 'Leaning to the wall'],
+    ['2026-07-03', first.code, 'a pick', 'Slug trails on the rim'],
+  ]);
 });
 
 test('all words that are looked for must be there, in the words, the code or the day', () => {

@@ -3,8 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { v7 } from 'uuid';
 import { readMeasure } from '@/core/measure/own-measure';
 import { failure, success } from '@/core/result';
-import { pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import type { Measure, TrialData } from '@/core/trial/trial-data';
+import { pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { walkViewOf } from '@/features/walk/walk-view';
 import { deskViewOf } from './desk-view';
@@ -13,44 +13,101 @@ import { ReadingGrid } from './ReadingGrid';
 import { ReadingHistory } from './ReadingHistory';
 
 jest.mock('@/features/walk/send-outbox', () => ({ postReadings: jest.fn() }));
-const { postReadings } = jest.requireMock<{ readonly postReadings: jest.Mock }>('@/features/walk/send-outbox');
+const { postReadings } = jest.requireMock<{ readonly postReadings: jest.Mock }>(
+  '@/features/walk/send-outbox',
+);
 
-const made = (key: string): Measure => { const read = readMeasure({ from: 'library', key }, [], v7()); if (!read.ok) throw new Error(key); return read.value; };
+const made = (key: string): Measure => {
+  const read = readMeasure({ from: 'library', key }, [], v7());
+  if (!read.ok) throw new Error(key);
+  return read.value;
+};
 const trial = trialFixture({ treatments: 2, unitsEach: 2, isBlind: true });
 const [height, colour] = [made('height'), made('leaf-colour')];
 const [first, second] = trial.units;
 if (!first || !second) throw new Error('the fixture must have units');
-const data: TrialData = { ...trial, measures: [...trial.measures, height, colour], picks: [pickFixture(first)], readings: [readingFixture(first, height, 213, { takenOn: '2026-06-02', asWritten: '21.3 cm' }), readingFixture(second, height, null, { takenOn: '2026-06-02', outcome: 'dead' })] };
-const view = (changes: Partial<TrialData> = {}) => deskViewOf({ ...data, ...changes }, { bench: benchViewOf(data, false), isOpen: false }, '2026-06-02', '2026-06-30');
+const data: TrialData = {
+  ...trial,
+  measures: [...trial.measures, height, colour],
+  picks: [pickFixture(first)],
+  readings: [
+    readingFixture(first, height, 213, { takenOn: '2026-06-02', asWritten: '21.3 cm' }),
+    readingFixture(second, height, null, { takenOn: '2026-06-02', outcome: 'dead' }),
+  ],
+};
+const view = (changes: Partial<TrialData> = {}) =>
+  deskViewOf(
+    { ...data, ...changes },
+    { bench: benchViewOf(data, false), isOpen: false },
+    '2026-06-02',
+    '2026-06-30',
+  );
 
 beforeEach(() => postReadings.mockReset());
 
 test('neither the desk nor a walk is sent anything that tells whose pot it is', () => {
-  const sent = JSON.stringify([view(), walkViewOf(data, benchViewOf(data, false), '2026-06-02', 'uk')]);
-  expect(trial.treatments.flatMap(treatment => [treatment.id, treatment.name]).filter(secret => sent.includes(secret))).toEqual([]);
+  const sent = JSON.stringify([
+    view(),
+    walkViewOf(data, benchViewOf(data, false), '2026-06-02', 'uk'),
+  ]);
+  expect(
+    trial.treatments
+      .flatMap(treatment => [treatment.id, treatment.name])
+      .filter(secret => sent.includes(secret)),
+  ).toEqual([]);
 });
 
 test('a measure of several parts has a column for each, and a cell shows what was typed', () => {
-  expect(view().columns.map(column => column.head)).toEqual(['Plant height', 'Leaf colour 1', 'Leaf colour 2', 'Leaf colour 3']);
+  expect(view().columns.map(column => column.head)).toEqual([
+    'Plant height',
+    'Leaf colour 1',
+    'Leaf colour 2',
+    'Leaf colour 3',
+  ]);
   expect(view().cells.map(cell => cell.text)).toEqual(['21.3 cm', 'dead']);
 });
 
 describe('the grid', () => {
-  const cell = (unit: typeof first, head = 'Plant height'): HTMLElement => screen.getByLabelText(`${unit.code}, ${head}`);
+  const cell = (unit: typeof first, head = 'Plant height'): HTMLElement =>
+    screen.getByLabelText(`${unit.code}, ${head}`);
   test('sends a cell as it is left, in place of what stood there, and says what was refused', async () => {
-    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string; readonly value: string }[]) => entries.map(entry => ({ id: entry.id, result: entry.value === 'tall' ? { ok: false, trouble: { kind: 'invalid', fields: { value: '“tall” is not a number.' } } } : { ok: true, value: null } })));
+    postReadings.mockImplementation(
+      async (_, entries: readonly { readonly id: string; readonly value: string }[]) =>
+        entries.map(entry => ({
+          id: entry.id,
+          result:
+            entry.value === 'tall'
+              ? {
+                  ok: false,
+                  trouble: { kind: 'invalid', fields: { value: '“tall” is not a number.' } },
+                }
+              : { ok: true, value: null },
+        })),
+    );
     render(<ReadingGrid view={view()} />);
     fireEvent.change(cell(first), { target: { value: '22 cm' } });
     fireEvent.blur(cell(first));
     await waitFor(() => expect(cell(first)).toHaveAttribute('data-state', 'saved'));
-    expect(postReadings.mock.calls[0][1]).toMatchObject([{ unitId: first.id, measureId: height.id, value: '22 cm', supersedes: data.readings[0]?.id, takenOn: '2026-06-02' }]);
+    expect(postReadings.mock.calls[0][1]).toMatchObject([
+      {
+        unitId: first.id,
+        measureId: height.id,
+        value: '22 cm',
+        supersedes: data.readings[0]?.id,
+        takenOn: '2026-06-02',
+      },
+    ]);
     fireEvent.change(cell(first), { target: { value: 'tall' } });
     fireEvent.blur(cell(first));
-    expect(await screen.findByText(`${first.code}, Plant height: “tall” is not a number.`)).toBeVisible();
+    expect(
+      await screen.findByText(`${first.code}, Plant height: “tall” is not a number.`),
+    ).toBeVisible();
     expect(cell(first)).toHaveAttribute('aria-invalid', 'true');
   });
   test('Enter in the last cell has nowhere to go, and saves it all the same', async () => {
-    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) => entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })));
+    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>
+      entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })),
+    );
     render(<ReadingGrid view={view()} />);
     const last = screen.getAllByLabelText(/, Plant height$/).at(-1)!;
     fireEvent.change(last, { target: { value: '231' } });
@@ -59,15 +116,25 @@ describe('the grid', () => {
     expect(postReadings).toHaveBeenCalledTimes(1);
   });
   test('a value far from the pot’s last one is asked about, and kept', async () => {
-    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) => entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })));
-    render(<ReadingGrid view={view({ readings: [readingFixture(first, height, 213, { takenOn: '2026-05-26' })] })} />);
+    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>
+      entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })),
+    );
+    render(
+      <ReadingGrid
+        view={view({ readings: [readingFixture(first, height, 213, { takenOn: '2026-05-26' })] })}
+      />,
+    );
     fireEvent.change(cell(first), { target: { value: '2130' } });
     fireEvent.blur(cell(first));
-    expect(await screen.findByText(`${first.code}, Plant height: 2130. Sure? Last time it was 213 mm.`)).toBeVisible();
+    expect(
+      await screen.findByText(`${first.code}, Plant height: 2130. Sure? Last time it was 213 mm.`),
+    ).toBeVisible();
     expect(cell(first)).toHaveAttribute('data-state', 'saved');
   });
   test('an emptied cell takes its reading out; a dash is “not looked at”', async () => {
-    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) => entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })));
+    postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>
+      entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })),
+    );
     render(<ReadingGrid view={view()} />);
     fireEvent.change(cell(first), { target: { value: '' } });
     fireEvent.blur(cell(first));
@@ -75,7 +142,10 @@ describe('the grid', () => {
     fireEvent.change(cell(first, 'Leaf colour 2'), { target: { value: '-' } });
     fireEvent.blur(cell(first, 'Leaf colour 2'));
     await waitFor(() => expect(postReadings).toHaveBeenCalledTimes(2));
-    expect([postReadings.mock.calls[0][1], postReadings.mock.calls[1][1]]).toMatchObject([[{ removes: data.readings[0]?.id }], [{ outcome: 'not-looked', subsample: '2', value: '' }]]);
+    expect([postReadings.mock.calls[0][1], postReadings.mock.calls[1][1]]).toMatchObject([
+      [{ removes: data.readings[0]?.id }],
+      [{ outcome: 'not-looked', subsample: '2', value: '' }],
+    ]);
   });
   test('without a connection the cell says so, and keeps what was typed', async () => {
     postReadings.mockRejectedValue(new Error('no connection'));
@@ -109,7 +179,15 @@ describe('what is read', () => {
     expect(screen.getByText('None of them. Make your own below.')).toBeVisible();
   });
   test('one’s own wants a definition that two people could follow', async () => {
-    const add = jest.fn().mockResolvedValue(failure({ kind: 'invalid', fields: { definition: 'From where to where, and what counts? Write it so that two people do the same.' } }));
+    const add = jest.fn().mockResolvedValue(
+      failure({
+        kind: 'invalid',
+        fields: {
+          definition:
+            'From where to where, and what counts? Write it so that two people do the same.',
+        },
+      }),
+    );
     render(<MeasureList view={view()} add={add} drop={jest.fn()} />);
     await userEvent.setup().click(screen.getByRole('button', { name: 'One of your own' }));
     fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Curl' } });
@@ -117,7 +195,9 @@ describe('what is read', () => {
     expect(screen.getByLabelText('Steps, a line each, the lowest first')).toBeVisible();
     await userEvent.setup().click(screen.getByRole('button', { name: 'Read it' }));
     expect(await screen.findByText(/Write it so that two people do the same/)).toBeVisible();
-    expect(add).toHaveBeenCalledWith(expect.objectContaining({ from: 'own', name: 'Curl', scale: 'ordinal' }));
+    expect(add).toHaveBeenCalledWith(
+      expect.objectContaining({ from: 'own', name: 'Curl', scale: 'ordinal' }),
+    );
   });
   test('what was read already has no way out', () => {
     render(<MeasureList view={view()} add={jest.fn()} drop={jest.fn()} />);
@@ -128,9 +208,26 @@ describe('what is read', () => {
 
 test('the history of a pot says what stood there before, and where it was put down', async () => {
   const before = readingFixture(first, height, 200, { device: 'a phone' });
-  const revisions = [readingFixture(first, height, 213, { supersedes: before.id, device: 'import 01890a5d-ac96-774b-bcce-b302099a8057' }), before];
-  render(<ReadingHistory units={view().units} unitWord="pot" measures={view().measures} history={async () => revisions} />);
+  const revisions = [
+    readingFixture(first, height, 213, {
+      supersedes: before.id,
+      device: 'import 01890a5d-ac96-774b-bcce-b302099a8057',
+    }),
+    before,
+  ];
+  render(
+    <ReadingHistory
+      units={view().units}
+      unitWord="pot"
+      measures={view().measures}
+      history={async () => revisions}
+    />,
+  );
   await userEvent.setup().click(screen.getByText('History of every entry'));
-  expect(await screen.findByText(/from a file: Plant height of 1 June, 213 mm in place of an earlier entry/)).toBeVisible();
+  expect(
+    await screen.findByText(
+      /from a file: Plant height of 1 June, 213 mm in place of an earlier entry/,
+    ),
+  ).toBeVisible();
   expect(screen.getByText(/a phone: Plant height of 1 June, 200 mm/)).toBeVisible();
 });

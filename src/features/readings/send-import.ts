@@ -2,16 +2,45 @@ import type { ColumnRole } from '@/core/measure/match-columns';
 import type { RowTrouble } from '@/core/measure/reading-table';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 
-type Trouble = { readonly kind: 'rows'; readonly rows: readonly RowTrouble[] } | { readonly kind: 'roles'; readonly says: string } | { readonly kind: 'trial'; readonly trouble: TrialTrouble };
-type Line = { readonly done: number; readonly of: number } | { readonly result: { readonly ok: true; readonly value: { readonly importId: string; readonly count: number } } | { readonly ok: false; readonly trouble: Trouble } };
+type Trouble =
+  | { readonly kind: 'rows'; readonly rows: readonly RowTrouble[] }
+  | { readonly kind: 'roles'; readonly says: string }
+  | { readonly kind: 'trial'; readonly trouble: TrialTrouble };
+type Line =
+  | { readonly done: number; readonly of: number }
+  | {
+      readonly result:
+        | {
+            readonly ok: true;
+            readonly value: { readonly importId: string; readonly count: number };
+          }
+        | { readonly ok: false; readonly trouble: Trouble };
+    };
 
 /** What became of a file: taken, with the name it can be undone by, or why not. */
-export type ImportAnswer = { readonly importId: string; readonly count: number } | { readonly says: readonly string[] };
+export type ImportAnswer =
+  | { readonly importId: string; readonly count: number }
+  | { readonly says: readonly string[] };
 
 /** Sends a file and hears how far it is, line by line. */
-export async function sendImport(trialId: string, form: { readonly csv: string; readonly roles: readonly ColumnRole[]; readonly day: string }, onProgress: (share: number) => void): Promise<ImportAnswer> {
-  const answer = await fetch(`/api/import/${trialId}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(form) });
-  if (!answer.ok || !answer.body) return { says: [answer.status === 413 ? 'That file is too large: at most 40 MB.' : 'The file did not arrive. Try again.'] };
+export async function sendImport(
+  trialId: string,
+  form: { readonly csv: string; readonly roles: readonly ColumnRole[]; readonly day: string },
+  onProgress: (share: number) => void,
+): Promise<ImportAnswer> {
+  const answer = await fetch(`/api/import/${trialId}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(form),
+  });
+  if (!answer.ok || !answer.body)
+    return {
+      says: [
+        answer.status === 413
+          ? 'That file is too large: at most 40 MB.'
+          : 'The file did not arrive. Try again.',
+      ],
+    };
   const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
   let rest = '';
   for (;;) {
@@ -29,5 +58,9 @@ export async function sendImport(trialId: string, form: { readonly csv: string; 
 
 function sentencesOf(trouble: Trouble): readonly string[] {
   if (trouble.kind === 'roles') return [trouble.says];
-  return trouble.kind === 'trial' ? [trialSentence(trouble.trouble)] : trouble.rows.map(({ row, column, says }) => (row === 0 ? says : `Row ${row}, ${column}: ${says}`));
+  return trouble.kind === 'trial'
+    ? [trialSentence(trouble.trouble)]
+    : trouble.rows.map(({ row, column, says }) =>
+        row === 0 ? says : `Row ${row}, ${column}: ${says}`,
+      );
 }

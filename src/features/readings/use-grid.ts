@@ -22,7 +22,10 @@ export interface GridCell {
 const EMPTY: GridCell = { text: '', state: 'saved', trouble: '', isFresh: false, id: null };
 const MOST_AT_ONCE = 500;
 
-export const cellKey = (unitId: string, { measureId, part }: Pick<DeskColumn, 'measureId' | 'part'>): string => `${unitId} ${measureId} ${part}`;
+export const cellKey = (
+  unitId: string,
+  { measureId, part }: Pick<DeskColumn, 'measureId' | 'part'>,
+): string => `${unitId} ${measureId} ${part}`;
 
 interface Change {
   readonly unitId: string;
@@ -32,51 +35,116 @@ interface Change {
 
 /** The grid's cells, and the one way in which any change of them gets to the server: typed, pasted or emptied. */
 export function useGrid(view: DeskView) {
-  const [cells, setCells] = useState<ReadonlyMap<string, GridCell>>(() => new Map(view.cells.map(({ unitId, measureId, part, text, id }) => [`${unitId} ${measureId} ${part}`, { text, id, isFresh: false, state: 'saved', trouble: '' }])));
-  const cellOf = (unitId: string, column: DeskColumn): GridCell => cells.get(cellKey(unitId, column)) ?? EMPTY;
-  const put = (changes: readonly (readonly [string, Partial<GridCell>])[]): void => setCells(old => {
-    const next = new Map(old);
-    for (const [key, change] of changes) next.set(key, { ...(old.get(key) ?? EMPTY), ...change });
-    return next;
-  });
+  const [cells, setCells] = useState<ReadonlyMap<string, GridCell>>(
+    () =>
+      new Map(
+        view.cells.map(({ unitId, measureId, part, text, id }) => [
+          `${unitId} ${measureId} ${part}`,
+          { text, id, isFresh: false, state: 'saved', trouble: '' },
+        ]),
+      ),
+  );
+  const cellOf = (unitId: string, column: DeskColumn): GridCell =>
+    cells.get(cellKey(unitId, column)) ?? EMPTY;
+  const put = (changes: readonly (readonly [string, Partial<GridCell>])[]): void =>
+    setCells(old => {
+      const next = new Map(old);
+      for (const [key, change] of changes) next.set(key, { ...(old.get(key) ?? EMPTY), ...change });
+      return next;
+    });
 
   const send = async (changes: readonly Change[]): Promise<void> => {
-    const wanted = changes.filter(({ unitId, column, text }) => { const old = cellOf(unitId, column); return text.trim() !== '' || old.id !== null; });
-    put(wanted.map(({ unitId, column, text }) => [cellKey(unitId, column), { text, state: 'sending', trouble: '', isFresh: true }]));
+    const wanted = changes.filter(({ unitId, column, text }) => {
+      const old = cellOf(unitId, column);
+      return text.trim() !== '' || old.id !== null;
+    });
+    put(
+      wanted.map(({ unitId, column, text }) => [
+        cellKey(unitId, column),
+        { text, state: 'sending', trouble: '', isFresh: true },
+      ]),
+    );
     for (let from = 0; from < wanted.length; from += MOST_AT_ONCE) {
-      const batch = wanted.slice(from, from + MOST_AT_ONCE).map(change => ({ key: cellKey(change.unitId, change.column), entry: entryOf(change, cellOf(change.unitId, change.column).id, view.day) }));
+      const batch = wanted.slice(from, from + MOST_AT_ONCE).map(change => ({
+        key: cellKey(change.unitId, change.column),
+        entry: entryOf(change, cellOf(change.unitId, change.column).id, view.day),
+      }));
       try {
-        const answers = await postReadings(view.trialId, batch.map(each => each.entry));
-        put(batch.map(({ key, entry }) => {
-          const answer = answers.find(each => each.id === entry.id)?.result;
-          return [key, answer?.ok ? { state: 'saved', trouble: '', id: 'removes' in entry ? null : entry.id } : { state: 'bad', trouble: answer ? sentenceOf(answer.trouble) : 'Not taken.' }] as const;
-        }));
+        const answers = await postReadings(
+          view.trialId,
+          batch.map(each => each.entry),
+        );
+        put(
+          batch.map(({ key, entry }) => {
+            const answer = answers.find(each => each.id === entry.id)?.result;
+            return [
+              key,
+              answer?.ok
+                ? { state: 'saved', trouble: '', id: 'removes' in entry ? null : entry.id }
+                : { state: 'bad', trouble: answer ? sentenceOf(answer.trouble) : 'Not taken.' },
+            ] as const;
+          }),
+        );
       } catch {
-        put(batch.map(({ key }) => [key, { state: 'bad', trouble: 'No connection: it is not saved yet. Press Enter in it to try again.' }]));
+        put(
+          batch.map(({ key }) => [
+            key,
+            {
+              state: 'bad',
+              trouble: 'No connection: it is not saved yet. Press Enter in it to try again.',
+            },
+          ]),
+        );
       }
     }
   };
   return {
-    cellOf, send,
-    type: (unitId: string, column: DeskColumn, text: string): void => put([[cellKey(unitId, column), { text, state: 'typed', trouble: '' }]]),
+    cellOf,
+    send,
+    type: (unitId: string, column: DeskColumn, text: string): void =>
+      put([[cellKey(unitId, column), { text, state: 'typed', trouble: '' }]]),
     /** A block from a spreadsheet, from one cell to the right and down; what has no place is told. */
     paste: async (unitAt: number, columnAt: number, block: string): Promise<number> => {
-      const rows = block.replace(/\r/g, '').replace(/\n$/, '').split('\n').map(row => row.split('\t'));
-      const changes = rows.flatMap((row, r) => row.flatMap((text, c): Change[] => {
-        const [unit, column] = [view.units[unitAt + r], view.columns[columnAt + c]];
-        return unit && column ? [{ unitId: unit.id, column, text: text.trim() }] : [];
-      }));
+      const rows = block
+        .replace(/\r/g, '')
+        .replace(/\n$/, '')
+        .split('\n')
+        .map(row => row.split('\t'));
+      const changes = rows.flatMap((row, r) =>
+        row.flatMap((text, c): Change[] => {
+          const [unit, column] = [view.units[unitAt + r], view.columns[columnAt + c]];
+          return unit && column ? [{ unitId: unit.id, column, text: text.trim() }] : [];
+        }),
+      );
       await send(changes);
       return rows.reduce((sum, row) => sum + row.length, 0) - changes.length;
     },
   };
 }
 
-function entryOf({ unitId, column, text }: Change, standing: string | null, day: string): { readonly id: string } & Readonly<Record<string, unknown>> {
+function entryOf(
+  { unitId, column, text }: Change,
+  standing: string | null,
+  day: string,
+): { readonly id: string } & Readonly<Record<string, unknown>> {
   const said = text.trim();
   if (said === '' && standing !== null) return { id: v7(), removes: standing };
-  const outcome = /^(-|–|—|na|n\/a)$/i.test(said) ? 'not-looked' : /^(dead|†)$/i.test(said) ? 'dead' : 'picked';
-  return { id: v7(), unitId, measureId: column.measureId, subsample: column.part, takenOn: day, value: outcome === 'picked' ? said : '', outcome, device: 'a desk', supersedes: standing };
+  const outcome = /^(-|–|—|na|n\/a)$/i.test(said)
+    ? 'not-looked'
+    : /^(dead|†)$/i.test(said)
+      ? 'dead'
+      : 'picked';
+  return {
+    id: v7(),
+    unitId,
+    measureId: column.measureId,
+    subsample: column.part,
+    takenOn: day,
+    value: outcome === 'picked' ? said : '',
+    outcome,
+    device: 'a desk',
+    supersedes: standing,
+  };
 }
 
 function sentenceOf(trouble: unknown): string {
@@ -84,20 +152,47 @@ function sentenceOf(trouble: unknown): string {
 }
 
 function isTrouble(trouble: unknown): trouble is TrialTrouble {
-  return typeof trouble === 'object' && trouble !== null && 'kind' in trouble && typeof trouble.kind === 'string';
+  return (
+    typeof trouble === 'object' &&
+    trouble !== null &&
+    'kind' in trouble &&
+    typeof trouble.kind === 'string'
+  );
 }
 
 /** What of the page's own entries looks like a slip: “sure?”, with the reason. Asked, never refused. */
-export function oddInGrid(view: DeskView, cellOf: (unitId: string, column: DeskColumn) => GridCell): readonly string[] {
+export function oddInGrid(
+  view: DeskView,
+  cellOf: (unitId: string, column: DeskColumn) => GridCell,
+): readonly string[] {
   return view.columns.flatMap(column => {
     const scale = view.measures.find(measure => measure.id === column.measureId)?.scale;
     if (!scale) return [];
-    const values = view.units.map(unit => ({ unit, cell: cellOf(unit.id, column) })).flatMap(({ unit, cell }) => (cell.state === 'saved' && /^\d/.test(cell.text) ? [{ unit, cell, value: Number.parseFloat(cell.text.replace(',', '.')) }] : []));
+    const values = view.units
+      .map(unit => ({ unit, cell: cellOf(unit.id, column) }))
+      .flatMap(({ unit, cell }) =>
+        cell.state === 'saved' && /^\d/.test(cell.text)
+          ? [{ unit, cell, value: Number.parseFloat(cell.text.replace(',', '.')) }]
+          : [],
+      );
     const pots = view.courses.find(course => course.measureId === column.measureId)?.pots ?? [];
-    return values.filter(each => each.cell.isFresh).flatMap(({ unit, value }) => {
-      const own = pots.find(pot => pot.code === unit.code)?.course.filter(point => point.day < view.day).map(point => point.value) ?? [];
-      const odd = oddReading(value, scale, own, values.filter(other => other.unit !== unit).map(other => other.value));
-      return odd === null ? [] : [`${unit.code}, ${column.head}: ${value}. ${oddnessWords(odd, column.unit)}`];
-    });
+    return values
+      .filter(each => each.cell.isFresh)
+      .flatMap(({ unit, value }) => {
+        const own =
+          pots
+            .find(pot => pot.code === unit.code)
+            ?.course.filter(point => point.day < view.day)
+            .map(point => point.value) ?? [];
+        const odd = oddReading(
+          value,
+          scale,
+          own,
+          values.filter(other => other.unit !== unit).map(other => other.value),
+        );
+        return odd === null
+          ? []
+          : [`${unit.code}, ${column.head}: ${value}. ${oddnessWords(odd, column.unit)}`];
+      });
   });
 }

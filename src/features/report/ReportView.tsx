@@ -20,20 +20,48 @@ interface ReportViewProps {
 /** The report: to read, to print, to hand on with its data, and to put right in sight. */
 export function ReportView({ trialId, isClosed, revision, correct }: ReportViewProps) {
   const [hasNames, setNames] = useState(false);
-  const at = (as: string, save: boolean): string => `/api/report/${trialId}?as=${as}${hasNames ? '&names=yes' : ''}${save ? '&save=yes' : ''}`;
+  const at = (as: string, save: boolean): string =>
+    `/api/report/${trialId}?as=${as}${hasNames ? '&names=yes' : ''}${save ? '&save=yes' : ''}`;
   return (
     <Reported>
       <div>
         <h2>The report</h2>
-        <Soft>One page that a neighbour understands, and behind it all details. It is one file that needs no other.</Soft>
-        <label><input type="checkbox" checked={hasNames} onChange={event => setNames(event.target.checked)} /> With the names of people</label>
+        <Soft>
+          One page that a neighbour understands, and behind it all details. It is one file that
+          needs no other.
+        </Soft>
+        <label>
+          <input
+            type="checkbox"
+            checked={hasNames}
+            onChange={event => setNames(event.target.checked)}
+          />{' '}
+          With the names of people
+        </label>
         <ul>
-          <li><a href={at('html', false)} target="_blank" rel="noreferrer">Open it to read or print</a></li>
-          <li><a href={at('html', true)}>Save it as one file (HTML)</a></li>
-          <li><a href={at('csv', true)}>Every unit, as judged (CSV)</a></li>
-          <li><a href={at('entries', true)}>Every entry (CSV)</a></li>
-          <li><a href={at('json', true)}>The whole trial: plan, seed, entries (JSON)</a></li>
-          {isClosed && <li><a href={at('frozen', true)}>The frozen verdict (JSON)</a>, for <code>turnspit check</code></li>}
+          <li>
+            <a href={at('html', false)} target="_blank" rel="noreferrer">
+              Open it to read or print
+            </a>
+          </li>
+          <li>
+            <a href={at('html', true)}>Save it as one file (HTML)</a>
+          </li>
+          <li>
+            <a href={at('csv', true)}>Every unit, as judged (CSV)</a>
+          </li>
+          <li>
+            <a href={at('entries', true)}>Every entry (CSV)</a>
+          </li>
+          <li>
+            <a href={at('json', true)}>The whole trial: plan, seed, entries (JSON)</a>
+          </li>
+          {isClosed && (
+            <li>
+              <a href={at('frozen', true)}>The frozen verdict (JSON)</a>, for{' '}
+              <code>turnspit check</code>
+            </li>
+          )}
         </ul>
         {isClosed && <Correct correct={correct} />}
       </div>
@@ -47,20 +75,44 @@ function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) 
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const submit = (): void => startTransition(async () => {
-    const done = await correct({ what: 'other', ...form });
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) setForm({ to: '', why: '', by: '' });
-  });
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await correct({ what: 'other', ...form });
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setForm({ to: '', why: '', by: '' });
+    });
   return (
     <details>
       <summary>Something in it was wrong</summary>
       <Soft>The verdict stays as it was frozen; the report begins with what you say here.</Soft>
-      <TextField label="What is right" name="correctTo" value={form.to} onChange={to => setForm({ ...form, to })} trouble={fields.to} isLong />
-      <TextField label="How it came" name="correctWhy" value={form.why} onChange={why => setForm({ ...form, why })} trouble={fields.why} />
-      <TextField label="Who says so" name="correctBy" value={form.by} onChange={by => setForm({ ...form, by })} trouble={fields.by} />
+      <TextField
+        label="What is right"
+        name="correctTo"
+        value={form.to}
+        onChange={to => setForm({ ...form, to })}
+        trouble={fields.to}
+        isLong
+      />
+      <TextField
+        label="How it came"
+        name="correctWhy"
+        value={form.why}
+        onChange={why => setForm({ ...form, why })}
+        trouble={fields.why}
+      />
+      <TextField
+        label="Who says so"
+        name="correctBy"
+        value={form.by}
+        onChange={by => setForm({ ...form, by })}
+        trouble={fields.by}
+      />
       {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts><Button onPress={submit} isPending={isPending}>Put it right in sight</Button></Acts>
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Put it right in sight
+        </Button>
+      </Acts>
     </details>
   );
 }

@@ -6,13 +6,25 @@ import { cautionsFor, LABEL_DECIDES } from '@/core/materials/cautions';
 import type { Hazard } from '@/core/materials/product';
 
 /** What to mind, beside the act it belongs to. */
-export function Cautions({ hazards, extra = [] }: { readonly hazards: readonly Hazard[]; readonly extra?: readonly string[] }) {
+export function Cautions({
+  hazards,
+  extra = [],
+}: {
+  readonly hazards: readonly Hazard[];
+  readonly extra?: readonly string[];
+}) {
   const cautions = [...extra, ...cautionsFor(hazards).map(caution => caution.says)];
   if (cautions.length === 0) return null;
   return (
     <Box aria-label="Take care">
-      <h3><TriangleAlert size={18} aria-hidden /> Take care</h3>
-      <ul>{cautions.map(says => <li key={says}>{says}</li>)}</ul>
+      <h3>
+        <TriangleAlert size={18} aria-hidden /> Take care
+      </h3>
+      <ul>
+        {cautions.map(says => (
+          <li key={says}>{says}</li>
+        ))}
+      </ul>
       <p>{LABEL_DECIDES}</p>
     </Box>
   );

@@ -2,23 +2,34 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
 import { nutrientsIn } from '@/core/materials/analysis';
 import { circleM2 } from '@/core/materials/container-volume';
 import { doseFor, fromMadeUp, type LabelRate, type RateChoice } from '@/core/materials/label-rate';
-import { measureOut, MEASURING_TOOLS, type MeasuringTool, stockSolution } from '@/core/materials/measuring-tool';
+import {
+  MEASURING_TOOLS,
+  type MeasuringTool,
+  measureOut,
+  stockSolution,
+} from '@/core/materials/measuring-tool';
 import type { LooseMeasure, Product } from '@/core/materials/product';
-import { strengthOf } from '@/core/schedule/care-form';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { strengthOf } from '@/core/schedule/care-form';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
 import { readAmount } from './read-amount';
 
 /** What one pot gets of it, in the tool at hand. */
-export function DoseSheet({ product, system }: { readonly product: Product; readonly system: MeasureSystem }) {
+export function DoseSheet({
+  product,
+  system,
+}: {
+  readonly product: Product;
+  readonly system: MeasureSystem;
+}) {
   const [at, setAt] = useState('0');
   const [choice, setChoice] = useState<RateChoice>('high');
   const [strength, setStrength] = useState('1');
@@ -26,27 +37,91 @@ export function DoseSheet({ product, system }: { readonly product: Product; read
   const [pots, setPots] = useState('8');
   const [toolKey, setTool] = useState('syringe-10');
   const rate = product.rates[Number(at)] ?? product.rates[0];
-  if (!rate) return <section><h2>What a pot gets</h2><Soft>Write a rate of its label to see it.</Soft></section>;
-  const tools = [...MEASURING_TOOLS, ...product.looseMeasures.map(looseTool)].filter(each => each.of === rate.of);
+  if (!rate)
+    return (
+      <section>
+        <h2>What a pot gets</h2>
+        <Soft>Write a rate of its label to see it.</Soft>
+      </section>
+    );
+  const tools = [...MEASURING_TOOLS, ...product.looseMeasures.map(looseTool)].filter(
+    each => each.of === rate.of,
+  );
   const tool = tools.find(each => each.key === toolKey) ?? tools[0];
   const share = strengthOf(strength);
   const target = targetOf(rate, size, system);
   const count = /^\d{1,4}$/.test(pots.trim()) ? Number(pots) : 0;
-  const dose = share === undefined || 'trouble' in target ? undefined : doseFor(rate, choice, share, target);
+  const dose =
+    share === undefined || 'trouble' in target ? undefined : doseFor(rate, choice, share, target);
   return (
     <Sheet aria-label="What a pot gets">
       <h2>What a pot gets</h2>
-      {product.rates.length > 1 && <Select label="By the rate" name="doseRate" value={at} onChange={setAt} options={product.rates.map((each, i) => ({ value: String(i), label: each.asWritten }))} />}
+      {product.rates.length > 1 && (
+        <Select
+          label="By the rate"
+          name="doseRate"
+          value={at}
+          onChange={setAt}
+          options={product.rates.map((each, i) => ({ value: String(i), label: each.asWritten }))}
+        />
+      )}
       <div data-fields>
-        {rate.low < rate.high && <Select label="Of the range" name="doseChoice" value={choice} onChange={setChoice} options={[{ value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` }, { value: 'middle', label: 'the middle' }, { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` }]} />}
-        <TextField label="Strength" name="doseStrength" value={strength} onChange={setStrength} trouble={share === undefined ? '1, 1/2 or 50%' : undefined} />
-        {NEEDS[rate.per.kind] && <TextField label={NEEDS[rate.per.kind] ?? ''} name="doseSize" value={size} onChange={setSize} placeholder={EXAMPLES[rate.per.kind] ?? ''} trouble={'trouble' in target && size !== '' ? target.trouble : undefined} />}
-        <TextField label="How many" name="dosePots" value={pots} onChange={setPots} inputMode="numeric" />
-        {tool && <Select label="Measured with" name="doseTool" value={tool.key} onChange={setTool} options={tools.map(each => ({ value: each.key, label: each.name }))} />}
+        {rate.low < rate.high && (
+          <Select
+            label="Of the range"
+            name="doseChoice"
+            value={choice}
+            onChange={setChoice}
+            options={[
+              { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
+              { value: 'middle', label: 'the middle' },
+              { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` },
+            ]}
+          />
+        )}
+        <TextField
+          label="Strength"
+          name="doseStrength"
+          value={strength}
+          onChange={setStrength}
+          trouble={share === undefined ? '1, 1/2 or 50%' : undefined}
+        />
+        {NEEDS[rate.per.kind] && (
+          <TextField
+            label={NEEDS[rate.per.kind] ?? ''}
+            name="doseSize"
+            value={size}
+            onChange={setSize}
+            placeholder={EXAMPLES[rate.per.kind] ?? ''}
+            trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
+          />
+        )}
+        <TextField
+          label="How many"
+          name="dosePots"
+          value={pots}
+          onChange={setPots}
+          inputMode="numeric"
+        />
+        {tool && (
+          <Select
+            label="Measured with"
+            name="doseTool"
+            value={tool.key}
+            onChange={setTool}
+            options={tools.map(each => ({ value: each.key, label: each.name }))}
+          />
+        )}
       </div>
-      {dose !== undefined && tool && <DoseWords product={product} rate={rate} dose={dose} count={count} tool={tool} />}
-      {rate.per.kind === 'water' && 'waterMl' in target && target.waterMl !== undefined && <MadeUp rate={rate} eachMl={target.waterMl} system={system} />}
-      {dose === undefined && <Soft>{NEEDS[rate.per.kind] ? `${ASKS[rate.per.kind] ?? ''}` : ''}</Soft>}
+      {dose !== undefined && tool && (
+        <DoseWords product={product} rate={rate} dose={dose} count={count} tool={tool} />
+      )}
+      {rate.per.kind === 'water' && 'waterMl' in target && target.waterMl !== undefined && (
+        <MadeUp rate={rate} eachMl={target.waterMl} system={system} />
+      )}
+      {dose === undefined && (
+        <Soft>{NEEDS[rate.per.kind] ? `${ASKS[rate.per.kind] ?? ''}` : ''}</Soft>
+      )}
     </Sheet>
   );
 }
@@ -56,36 +131,101 @@ function looseTool({ name, of, mean }: LooseMeasure): MeasuringTool {
   return { key: `loose ${name}`, name, of, step: mean, largest: mean * 20 };
 }
 
-function DoseWords({ product, rate, dose, count, tool }: { readonly product: Product; readonly rate: LabelRate; readonly dose: number; readonly count: number; readonly tool: MeasuringTool }) {
+function DoseWords({
+  product,
+  rate,
+  dose,
+  count,
+  tool,
+}: {
+  readonly product: Product;
+  readonly rate: LabelRate;
+  readonly dose: number;
+  readonly count: number;
+  readonly tool: MeasuringTool;
+}) {
   const out = measureOut(dose, tool);
   const stock = out.isTooCoarse ? stockSolution(dose, Math.max(1, count), tool) : null;
-  const held = product.analysis ? nutrientsIn(rate.of === 'mass' ? { kind: 'mass', g: dose } : { kind: 'volume', ml: dose }, product.analysis, product.densityGPerMl) : undefined;
+  const held = product.analysis
+    ? nutrientsIn(
+        rate.of === 'mass' ? { kind: 'mass', g: dose } : { kind: 'volume', ml: dose },
+        product.analysis,
+        product.densityGPerMl,
+      )
+    : undefined;
   return (
     <>
-      <output>{amountWords(dose, rate.of)} each{count > 1 ? `, ${amountWords(dose * count, rate.of)} for ${count}` : ''}</output>
-      <p>{out.isTooCoarse
-        ? `A ${tool.name} is too coarse for that: its nearest is ${amountWords(out.given, rate.of)}, ${signed(out.errorPercent)}, and half a step is ${figures(out.stepPercent)}% of it.`
-        : `With a ${tool.name}: ${amountWords(out.given, rate.of)}, ${Math.abs(out.errorPercent) < 0.5 ? 'just right' : signed(out.errorPercent)}, to within ${figures(out.stepPercent)}%.`}</p>
-      {stock && <p><b>Make a stock instead:</b> {amountWords(stock.product, rate.of)} made up with water to {amountWords(stock.madeUpToMl, 'volume')}, and {amountWords(stock.eachMl, 'volume')} of that to each.</p>}
-      {held?.ok && <Soft>It holds {figures(1000 * (held.value.n ?? 0))} mg nitrogen, {figures(1000 * (held.value.p ?? 0))} mg phosphorus, {figures(1000 * (held.value.k ?? 0))} mg potassium.</Soft>}
+      <output>
+        {amountWords(dose, rate.of)} each
+        {count > 1 ? `, ${amountWords(dose * count, rate.of)} for ${count}` : ''}
+      </output>
+      <p>
+        {out.isTooCoarse
+          ? `A ${tool.name} is too coarse for that: its nearest is ${amountWords(out.given, rate.of)}, ${signed(out.errorPercent)}, and half a step is ${figures(out.stepPercent)}% of it.`
+          : `With a ${tool.name}: ${amountWords(out.given, rate.of)}, ${Math.abs(out.errorPercent) < 0.5 ? 'just right' : signed(out.errorPercent)}, to within ${figures(out.stepPercent)}%.`}
+      </p>
+      {stock && (
+        <p>
+          <b>Make a stock instead:</b> {amountWords(stock.product, rate.of)} made up with water to{' '}
+          {amountWords(stock.madeUpToMl, 'volume')}, and {amountWords(stock.eachMl, 'volume')} of
+          that to each.
+        </p>
+      )}
+      {held?.ok && (
+        <Soft>
+          It holds {figures(1000 * (held.value.n ?? 0))} mg nitrogen,{' '}
+          {figures(1000 * (held.value.p ?? 0))} mg phosphorus, {figures(1000 * (held.value.k ?? 0))}{' '}
+          mg potassium.
+        </Soft>
+      )}
     </>
   );
 }
 
 /** The reverse question: so much is made up already, with so much in it. */
-function MadeUp({ rate, eachMl, system }: { readonly rate: LabelRate; readonly eachMl: number; readonly system: MeasureSystem }) {
+function MadeUp({
+  rate,
+  eachMl,
+  system,
+}: {
+  readonly rate: LabelRate;
+  readonly eachMl: number;
+  readonly system: MeasureSystem;
+}) {
   const [made, setMade] = useState('');
   const [holds, setHolds] = useState('');
   const [m, h] = [readAmount(made, 'volume', system), readAmount(holds, rate.of, system)];
-  const found = m.base !== undefined && h.base !== undefined ? fromMadeUp(m.base, eachMl, h.base, rate) : undefined;
+  const found =
+    m.base !== undefined && h.base !== undefined
+      ? fromMadeUp(m.base, eachMl, h.base, rate)
+      : undefined;
   return (
     <details>
       <summary>A can is made up already</summary>
       <div data-fields>
-        <TextField label="So much" name="madeUp" value={made} onChange={setMade} trouble={m.trouble} placeholder="5 l" />
-        <TextField label="holding" name="holding" value={holds} onChange={setHolds} trouble={h.trouble} placeholder={rate.of === 'mass' ? '20 g' : '20 ml'} />
+        <TextField
+          label="So much"
+          name="madeUp"
+          value={made}
+          onChange={setMade}
+          trouble={m.trouble}
+          placeholder="5 l"
+        />
+        <TextField
+          label="holding"
+          name="holding"
+          value={holds}
+          onChange={setHolds}
+          trouble={h.trouble}
+          placeholder={rate.of === 'mass' ? '20 g' : '20 ml'}
+        />
       </div>
-      {found && <p>Enough for {found.units}, {amountWords(found.leftMl, 'volume')} left; {found.strength === undefined ? '' : strengthWords(found.strength)}.</p>}
+      {found && (
+        <p>
+          Enough for {found.units}, {amountWords(found.leftMl, 'volume')} left;{' '}
+          {found.strength === undefined ? '' : strengthWords(found.strength)}.
+        </p>
+      )}
     </details>
   );
 }
@@ -95,19 +235,44 @@ function signed(percent: number): string {
 }
 
 type Per = LabelRate['per']['kind'];
-const NEEDS: Readonly<Partial<Record<Per, string>>> = { water: 'Water to each', area: 'Each is across, or its area', mix: 'Mix in each', row: 'Row of each' };
-const ASKS: Readonly<Partial<Record<Per, string>>> = { water: 'How much water does each get?', area: 'How wide is each, or how large its bed?', mix: 'How much mix is in each?', row: 'How long is the row of each?' };
-const EXAMPLES: Readonly<Partial<Record<Per, string>>> = { water: '1.5 l', area: '30 cm', mix: '10 l', row: '2 m' };
+const NEEDS: Readonly<Partial<Record<Per, string>>> = {
+  water: 'Water to each',
+  area: 'Each is across, or its area',
+  mix: 'Mix in each',
+  row: 'Row of each',
+};
+const ASKS: Readonly<Partial<Record<Per, string>>> = {
+  water: 'How much water does each get?',
+  area: 'How wide is each, or how large its bed?',
+  mix: 'How much mix is in each?',
+  row: 'How long is the row of each?',
+};
+const EXAMPLES: Readonly<Partial<Record<Per, string>>> = {
+  water: '1.5 l',
+  area: '30 cm',
+  mix: '10 l',
+  row: '2 m',
+};
 
-function targetOf(rate: LabelRate, written: string, system: MeasureSystem): Parameters<typeof doseFor>[3] | { readonly trouble: string } {
+function targetOf(
+  rate: LabelRate,
+  written: string,
+  system: MeasureSystem,
+): Parameters<typeof doseFor>[3] | { readonly trouble: string } {
   const { kind } = rate.per;
   if (kind === 'plant' || kind === 'container') return { plants: 1 };
   const read = parseQuantity(written, { system });
   if (!read.ok) return { trouble: quantitySentence(read.trouble) };
   const { dimension, base } = read.value;
   if (base <= 0) return { trouble: 'More than none.' };
-  if (kind === 'area') return dimension === 'length' ? { areaM2: circleM2(base) } : dimension === 'area' ? { areaM2: base } : { trouble: 'A width such as 30 cm, or an area.' };
-  if (kind === 'row') return dimension === 'length' ? { rowMm: base } : { trouble: 'A length such as 2 m.' };
+  if (kind === 'area')
+    return dimension === 'length'
+      ? { areaM2: circleM2(base) }
+      : dimension === 'area'
+        ? { areaM2: base }
+        : { trouble: 'A width such as 30 cm, or an area.' };
+  if (kind === 'row')
+    return dimension === 'length' ? { rowMm: base } : { trouble: 'A length such as 2 m.' };
   if (dimension !== 'volume') return { trouble: 'A volume such as 1.5 l.' };
   return kind === 'water' ? { waterMl: base } : { mixMl: base };
 }

@@ -1,11 +1,11 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { figures } from '@/core/materials/amount-words';
 import { elementsOf, oxidesOf } from '@/core/materials/analysis';
 import { ELEMENT_IN, NUTRIENT_WORDS } from '@/core/materials/nutrient';
 import type { Product } from '@/core/materials/product';
 import { Soft } from '@/ui/Page';
-import { figures } from '@/core/materials/amount-words';
 
 /** Oxide and element beside each other, with the factors between them. */
 export function LabelWorking({ product }: { readonly product: Product }) {
@@ -14,21 +14,59 @@ export function LabelWorking({ product }: { readonly product: Product }) {
   const { n = 0, p = 0, k = 0 } = elementsOf(analysis);
   const { p2o5, k2o } = oxidesOf(analysis);
   const hundred = analysis.per === 'w/w' ? 'g' : 'ml';
-  const others = Object.entries(NUTRIENT_WORDS).flatMap(([key, word]) => { const percent = Object.entries(analysis.others).find(([nutrient]) => nutrient === key)?.[1]; return percent === undefined ? [] : [[word, percent] as const]; });
+  const others = Object.entries(NUTRIENT_WORDS).flatMap(([key, word]) => {
+    const percent = Object.entries(analysis.others).find(([nutrient]) => nutrient === key)?.[1];
+    return percent === undefined ? [] : [[word, percent] as const];
+  });
   return (
     <Working aria-label="What is in it">
       <h2>What is in it</h2>
       <table>
-        <thead><tr><th scope="col">in 100 {hundred}</th><th scope="col">as printed by some</th><th scope="col">as element</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">in 100 {hundred}</th>
+            <th scope="col">as printed by some</th>
+            <th scope="col">as element</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr><th scope="row">nitrogen</th><td /><td>{figures(n)} g N</td></tr>
-          <tr><th scope="row">phosphorus</th><td>{figures(p2o5)} g P₂O₅</td><td>× {ELEMENT_IN.p2o5.toFixed(4)} = {figures(p)} g P</td></tr>
-          <tr><th scope="row">potassium</th><td>{figures(k2o)} g K₂O</td><td>× {ELEMENT_IN.k2o.toFixed(4)} = {figures(k)} g K</td></tr>
-          {others.map(([word, percent]) => <tr key={word}><th scope="row">{word}</th><td /><td>{figures(percent)} g</td></tr>)}
+          <tr>
+            <th scope="row">nitrogen</th>
+            <td />
+            <td>{figures(n)} g N</td>
+          </tr>
+          <tr>
+            <th scope="row">phosphorus</th>
+            <td>{figures(p2o5)} g P₂O₅</td>
+            <td>
+              × {ELEMENT_IN.p2o5.toFixed(4)} = {figures(p)} g P
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">potassium</th>
+            <td>{figures(k2o)} g K₂O</td>
+            <td>
+              × {ELEMENT_IN.k2o.toFixed(4)} = {figures(k)} g K
+            </td>
+          </tr>
+          {others.map(([word, percent]) => (
+            <tr key={word}>
+              <th scope="row">{word}</th>
+              <td />
+              <td>{figures(percent)} g</td>
+            </tr>
+          ))}
         </tbody>
       </table>
-      {analysis.per === 'w/v' && product.densityGPerMl === null && <Soft>Counted by volume: to weigh it, its density is needed.</Soft>}
-      {analysis.per === 'w/w' && product.densityGPerMl === null && <Soft>Counted by weight: for spoons and millilitres its density is needed. Weigh 100 ml and divide by 100.</Soft>}
+      {analysis.per === 'w/v' && product.densityGPerMl === null && (
+        <Soft>Counted by volume: to weigh it, its density is needed.</Soft>
+      )}
+      {analysis.per === 'w/w' && product.densityGPerMl === null && (
+        <Soft>
+          Counted by weight: for spoons and millilitres its density is needed. Weigh 100 ml and
+          divide by 100.
+        </Soft>
+      )}
     </Working>
   );
 }

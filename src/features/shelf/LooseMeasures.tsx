@@ -23,23 +23,70 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
   const [written, setWritten] = useState('');
   const [fields, setFields] = useState<FieldTroubles>({});
   const [isPending, startTransition] = useTransition();
-  const put = (): void => startTransition(async () => {
-    const tries = written.split(/[\s;]+/).filter(each => each !== '').map(each => Number(each.replace(',', '.')));
-    if (tries.some(each => !(each > 0))) { setFields({ tries: 'Numbers above 0, with spaces between them.' }); return; }
-    const found = await weigh({ name, of, tries });
-    setFields(found ?? {});
-    if (!found) { setName(''); setWritten(''); }
-  });
+  const put = (): void =>
+    startTransition(async () => {
+      const tries = written
+        .split(/[\s;]+/)
+        .filter(each => each !== '')
+        .map(each => Number(each.replace(',', '.')));
+      if (tries.some(each => !(each > 0))) {
+        setFields({ tries: 'Numbers above 0, with spaces between them.' });
+        return;
+      }
+      const found = await weigh({ name, of, tries });
+      setFields(found ?? {});
+      if (!found) {
+        setName('');
+        setWritten('');
+      }
+    });
   return (
     <Box aria-label="Caps and handfuls">
       <h2>Caps and handfuls of it</h2>
-      {measures.length === 0 && <Soft>Weigh five caps or handfuls: then a rate may say “a handful per plant”, and it is known how far they differ.</Soft>}
-      <ul>{measures.map(({ name: called, of: kind, mean, sd, tries }) => <li key={called}>a {called}: {amountWords(mean, kind)}, give or take {amountWords(sd, kind)} over {tries}{sd > mean / 10 && <b> too uneven to dose by</b>}</li>)}</ul>
+      {measures.length === 0 && (
+        <Soft>
+          Weigh five caps or handfuls: then a rate may say “a handful per plant”, and it is known
+          how far they differ.
+        </Soft>
+      )}
+      <ul>
+        {measures.map(({ name: called, of: kind, mean, sd, tries }) => (
+          <li key={called}>
+            a {called}: {amountWords(mean, kind)}, give or take {amountWords(sd, kind)} over {tries}
+            {sd > mean / 10 && <b> too uneven to dose by</b>}
+          </li>
+        ))}
+      </ul>
       <div>
-        <TextField label="A" name="looseName" value={name} onChange={setName} trouble={fields.name} placeholder="handful" />
-        <Select label="in" name="looseOf" value={of} onChange={setOf} options={[{ value: 'mass', label: 'grams' }, { value: 'volume', label: 'millilitres' }]} />
-        <TextField label="Five tries" name="tries" value={written} onChange={setWritten} trouble={fields.tries} placeholder="28 35 40 31 36" />
-        <Button onPress={put} isPending={isPending}>Keep it</Button>
+        <TextField
+          label="A"
+          name="looseName"
+          value={name}
+          onChange={setName}
+          trouble={fields.name}
+          placeholder="handful"
+        />
+        <Select
+          label="in"
+          name="looseOf"
+          value={of}
+          onChange={setOf}
+          options={[
+            { value: 'mass', label: 'grams' },
+            { value: 'volume', label: 'millilitres' },
+          ]}
+        />
+        <TextField
+          label="Five tries"
+          name="tries"
+          value={written}
+          onChange={setWritten}
+          trouble={fields.tries}
+          placeholder="28 35 40 31 36"
+        />
+        <Button onPress={put} isPending={isPending}>
+          Keep it
+        </Button>
       </div>
     </Box>
   );

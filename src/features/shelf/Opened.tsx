@@ -21,22 +21,54 @@ export function Opened({ product, today, open }: OpenedProps) {
   const [openedOn, setOpenedOn] = useState(today);
   const [fields, setFields] = useState<FieldTroubles>({});
   const [isPending, startTransition] = useTransition();
-  const put = (): void => startTransition(async () => {
-    const found = await open({ name, openedOn });
-    setFields(found ?? {});
-    if (!found) setName('');
-  });
+  const put = (): void =>
+    startTransition(async () => {
+      const found = await open({ name, openedOn });
+      setFields(found ?? {});
+      if (!found) setName('');
+    });
   return (
     <Box aria-label="What is open">
       <h2>What is open</h2>
-      {product.batches.length === 0 && <Soft>No bottle, bag or brew is on record. Put each one down as it is opened: then it is known which units had which.</Soft>}
-      <ul>{product.batches.map(batch => (
-        <li key={batch.id}>{batch.name}{batch.openedOn === null ? '' : `, opened ${shortDay(batch.openedOn)} ${batch.openedOn.slice(0, 4)}`}{isPastKeeping(product, batch, today) && <b> past the {product.keepsMonths} months it keeps: don’t dose a trial from it</b>}</li>
-      ))}</ul>
+      {product.batches.length === 0 && (
+        <Soft>
+          No bottle, bag or brew is on record. Put each one down as it is opened: then it is known
+          which units had which.
+        </Soft>
+      )}
+      <ul>
+        {product.batches.map(batch => (
+          <li key={batch.id}>
+            {batch.name}
+            {batch.openedOn === null
+              ? ''
+              : `, opened ${shortDay(batch.openedOn)} ${batch.openedOn.slice(0, 4)}`}
+            {isPastKeeping(product, batch, today) && (
+              <b> past the {product.keepsMonths} months it keeps: don’t dose a trial from it</b>
+            )}
+          </li>
+        ))}
+      </ul>
       <div>
-        <TextField label="A new one" name="batchName" value={name} onChange={setName} trouble={fields.name} placeholder="bottle 2" />
-        <TextField label="Opened on" name="openedOn" type="date" value={openedOn} onChange={setOpenedOn} trouble={fields.openedOn} />
-        <Button onPress={put} isPending={isPending}>Open it</Button>
+        <TextField
+          label="A new one"
+          name="batchName"
+          value={name}
+          onChange={setName}
+          trouble={fields.name}
+          placeholder="bottle 2"
+        />
+        <TextField
+          label="Opened on"
+          name="openedOn"
+          type="date"
+          value={openedOn}
+          onChange={setOpenedOn}
+          trouble={fields.openedOn}
+        />
+        <Button onPress={put} isPending={isPending}>
+          Open it
+        </Button>
       </div>
     </Box>
   );

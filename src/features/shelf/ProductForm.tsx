@@ -2,9 +2,14 @@
 
 import { type ReactNode, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/product-form';
 import { ACTS_WORDS, ModeOfAction } from '@/core/materials/mode-of-action';
-import { FORM_WORDS, Hazard, type LooseMeasure, ProductForm as FormOf } from '@/core/materials/product';
+import {
+  FORM_WORDS,
+  ProductForm as FormOf,
+  Hazard,
+  type LooseMeasure,
+} from '@/core/materials/product';
+import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/product-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { Button } from '@/ui/Button';
@@ -30,59 +35,219 @@ interface ProductFormProps {
 }
 
 const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
-  concentrate: 'a concentrate', 'strong-acid': 'vinegar or another acid', peroxide: 'peroxide', bleach: 'bleach', salt: 'salt', weedkiller: 'kills weeds', 'insect-spray': 'kills insects', 'fungus-spray': 'against fungus', soap: 'soap', oil: 'oil', sulphur: 'sulphur', copper: 'copper',
-  'slug-bait': 'slug bait', 'animal-meal': 'bone, blood or fish meal', dust: 'a dust, char or perlite', 'raw-manure': 'raw manure', compost: 'compost', lime: 'lime', ammonium: 'ammonium feed', 'home-brew': 'brewed at home', mulch: 'mulch or clippings',
+  concentrate: 'a concentrate',
+  'strong-acid': 'vinegar or another acid',
+  peroxide: 'peroxide',
+  bleach: 'bleach',
+  salt: 'salt',
+  weedkiller: 'kills weeds',
+  'insect-spray': 'kills insects',
+  'fungus-spray': 'against fungus',
+  soap: 'soap',
+  oil: 'oil',
+  sulphur: 'sulphur',
+  copper: 'copper',
+  'slug-bait': 'slug bait',
+  'animal-meal': 'bone, blood or fish meal',
+  dust: 'a dust, char or perlite',
+  'raw-manure': 'raw manure',
+  compost: 'compost',
+  lime: 'lime',
+  ammonium: 'ammonium feed',
+  'home-brew': 'brewed at home',
+  mulch: 'mulch or clippings',
 };
 
 /** A product as its pack prints it; what is typed is worked out beside it as one types. */
-export function ProductForm({ saved, system, save, takeOff, looseMeasures = [], children }: ProductFormProps) {
+export function ProductForm({
+  saved,
+  system,
+  save,
+  takeOff,
+  looseMeasures = [],
+  children,
+}: ProductFormProps) {
   const [form, setForm] = useState<ProductDraft>(saved ?? BLANK_PRODUCT);
   const [fields, setFields] = useState<FieldTroubles>({});
   const [isSaved, setSaved] = useState(false);
   const [isPending, startTransition] = useTransition();
-  const set = <Key extends keyof ProductDraft>(key: Key) => (value: ProductDraft[Key]): void => { setForm({ ...form, [key]: value }); setSaved(false); };
-  type TextKey = Exclude<keyof ProductDraft, 'form' | 'basis' | 'per' | 'hazards' | 'keepDark' | 'acts'>;
-  const text = (key: TextKey, label: string, more: { readonly hint?: string; readonly placeholder?: string; readonly isLong?: boolean; readonly inputMode?: 'decimal' } = {}) =>
-    <TextField key={key} label={label} name={key} value={form[key] ?? ''} onChange={set(key)} trouble={fields[key]} {...more} />;
-  const submit = (): void => startTransition(async () => {
-    const found = await save(form);
-    setFields(found ?? {});
-    setSaved(found === undefined);
-  });
-  const read = readProduct({ ...form, name: form.name || 'x' }, system, '019ed9be-7c4e-735c-aa18-b308639083f2', { batches: [], stepUp: null, isKnownHere: false, looseMeasures });
+  const set =
+    <Key extends keyof ProductDraft>(key: Key) =>
+    (value: ProductDraft[Key]): void => {
+      setForm({ ...form, [key]: value });
+      setSaved(false);
+    };
+  type TextKey = Exclude<
+    keyof ProductDraft,
+    'form' | 'basis' | 'per' | 'hazards' | 'keepDark' | 'acts'
+  >;
+  const text = (
+    key: TextKey,
+    label: string,
+    more: {
+      readonly hint?: string;
+      readonly placeholder?: string;
+      readonly isLong?: boolean;
+      readonly inputMode?: 'decimal';
+    } = {},
+  ) => (
+    <TextField
+      key={key}
+      label={label}
+      name={key}
+      value={form[key] ?? ''}
+      onChange={set(key)}
+      trouble={fields[key]}
+      {...more}
+    />
+  );
+  const submit = (): void =>
+    startTransition(async () => {
+      const found = await save(form);
+      setFields(found ?? {});
+      setSaved(found === undefined);
+    });
+  const read = readProduct(
+    { ...form, name: form.name || 'x' },
+    system,
+    '019ed9be-7c4e-735c-aa18-b308639083f2',
+    { batches: [], stepUp: null, isKnownHere: false, looseMeasures },
+  );
   const product = read.ok ? read.value : null;
   return (
     <Page>
       <h1>{saved?.name ?? 'A product, as its pack prints it'}</h1>
       <TwoParts>
         <Sheet>
-          <div data-pair>{text('name', 'Name')}<Select label="It is" name="form" value={form.form} onChange={set('form')} options={FormOf.options.map(value => ({ value, label: FORM_WORDS[value] }))} /></div>
-          <div data-pair>{text('grade', 'The three numbers', { placeholder: '12-4-8', hint: 'N, P and K. Nothing for what feeds nothing.' })}{text('others', 'Other elements', { placeholder: 'Mg 1.2, Fe 0.05' })}</div>
           <div data-pair>
-            <Choice label="Phosphorus and potassium are counted" name="basis" value={form.basis ?? 'oxide'} onChange={set('basis')} options={[{ value: 'oxide', label: 'as P₂O₅ and K₂O', hint: 'As most packs do.' }, { value: 'element', label: 'as P and K' }]} />
-            <Choice label="In a hundred" name="per" value={form.per ?? 'w/w'} onChange={set('per')} options={[{ value: 'w/w', label: 'grams of product' }, { value: 'w/v', label: 'millilitres', hint: 'As on many bottles: w/v.' }]} />
+            {text('name', 'Name')}
+            <Select
+              label="It is"
+              name="form"
+              value={form.form}
+              onChange={set('form')}
+              options={FormOf.options.map(value => ({ value, label: FORM_WORDS[value] }))}
+            />
           </div>
-          <div data-three>{text('packSize', 'A pack holds', { placeholder: '1 l' })}{text('packPrice', 'and costs', { inputMode: 'decimal' })}{text('density', 'g in a millilitre', { inputMode: 'decimal', hint: 'Weigh 100 ml.' })}</div>
-          {text('rates', 'Rates on its label, a line each', { isLong: true, placeholder: '20 ml in 4.5 l\n70 g per square metre' })}
-          <div data-three>{text('waitingDays', 'Days before harvest', { inputMode: 'decimal' })}{text('reentryHours', 'Hours off the bed', { inputMode: 'decimal' })}{text('mostApplications', 'At most so often', { inputMode: 'decimal' })}</div>
-          <div data-three>{text('activePercent', 'Active part, %', { inputMode: 'decimal' })}{text('releaseMonths', 'Feeds for, months', { inputMode: 'decimal' })}{text('moisture', 'Water in it, %', { inputMode: 'decimal' })}</div>
-          <div data-three>{text('keepsMonths', 'Keeps, months', { inputMode: 'decimal' })}{text('keepBelow', 'below, °C', { inputMode: 'decimal' })}{text('mixedHours', 'Once mixed, hours', { inputMode: 'decimal' })}</div>
-          <div data-pair><Select label="It acts" name="acts" value={form.acts ?? ''} onChange={set('acts')} options={[{ value: '', label: 'not known' }, ...ModeOfAction.options.map(value => ({ value, label: ACTS_WORDS[value] }))]} /><label data-tick><input type="checkbox" checked={form.keepDark ?? false} onChange={event => set('keepDark')(event.target.checked)} /> Light spoils it</label></div>
+          <div data-pair>
+            {text('grade', 'The three numbers', {
+              placeholder: '12-4-8',
+              hint: 'N, P and K. Nothing for what feeds nothing.',
+            })}
+            {text('others', 'Other elements', { placeholder: 'Mg 1.2, Fe 0.05' })}
+          </div>
+          <div data-pair>
+            <Choice
+              label="Phosphorus and potassium are counted"
+              name="basis"
+              value={form.basis ?? 'oxide'}
+              onChange={set('basis')}
+              options={[
+                { value: 'oxide', label: 'as P₂O₅ and K₂O', hint: 'As most packs do.' },
+                { value: 'element', label: 'as P and K' },
+              ]}
+            />
+            <Choice
+              label="In a hundred"
+              name="per"
+              value={form.per ?? 'w/w'}
+              onChange={set('per')}
+              options={[
+                { value: 'w/w', label: 'grams of product' },
+                { value: 'w/v', label: 'millilitres', hint: 'As on many bottles: w/v.' },
+              ]}
+            />
+          </div>
+          <div data-three>
+            {text('packSize', 'A pack holds', { placeholder: '1 l' })}
+            {text('packPrice', 'and costs', { inputMode: 'decimal' })}
+            {text('density', 'g in a millilitre', { inputMode: 'decimal', hint: 'Weigh 100 ml.' })}
+          </div>
+          {text('rates', 'Rates on its label, a line each', {
+            isLong: true,
+            placeholder: '20 ml in 4.5 l\n70 g per square metre',
+          })}
+          <div data-three>
+            {text('waitingDays', 'Days before harvest', { inputMode: 'decimal' })}
+            {text('reentryHours', 'Hours off the bed', { inputMode: 'decimal' })}
+            {text('mostApplications', 'At most so often', { inputMode: 'decimal' })}
+          </div>
+          <div data-three>
+            {text('activePercent', 'Active part, %', { inputMode: 'decimal' })}
+            {text('releaseMonths', 'Feeds for, months', { inputMode: 'decimal' })}
+            {text('moisture', 'Water in it, %', { inputMode: 'decimal' })}
+          </div>
+          <div data-three>
+            {text('keepsMonths', 'Keeps, months', { inputMode: 'decimal' })}
+            {text('keepBelow', 'below, °C', { inputMode: 'decimal' })}
+            {text('mixedHours', 'Once mixed, hours', { inputMode: 'decimal' })}
+          </div>
+          <div data-pair>
+            <Select
+              label="It acts"
+              name="acts"
+              value={form.acts ?? ''}
+              onChange={set('acts')}
+              options={[
+                { value: '', label: 'not known' },
+                ...ModeOfAction.options.map(value => ({ value, label: ACTS_WORDS[value] })),
+              ]}
+            />
+            <label data-tick>
+              <input
+                type="checkbox"
+                checked={form.keepDark ?? false}
+                onChange={event => set('keepDark')(event.target.checked)}
+              />{' '}
+              Light spoils it
+            </label>
+          </div>
           <fieldset>
             <legend>It is, or holds</legend>
-            <div>{Hazard.options.map(hazard => (
-              <label key={hazard}><input type="checkbox" checked={(form.hazards ?? []).includes(hazard)} onChange={event => set('hazards')(event.target.checked ? [...(form.hazards ?? []), hazard] : (form.hazards ?? []).filter(each => each !== hazard))} /> {HAZARD_WORDS[hazard]}</label>
-            ))}</div>
+            <div>
+              {Hazard.options.map(hazard => (
+                <label key={hazard}>
+                  <input
+                    type="checkbox"
+                    checked={(form.hazards ?? []).includes(hazard)}
+                    onChange={event =>
+                      set('hazards')(
+                        event.target.checked
+                          ? [...(form.hazards ?? []), hazard]
+                          : (form.hazards ?? []).filter(each => each !== hazard),
+                      )
+                    }
+                  />{' '}
+                  {HAZARD_WORDS[hazard]}
+                </label>
+              ))}
+            </div>
           </fieldset>
-          {Object.keys(fields).length > 0 && <Trouble>Not saved: look at the marked lines.</Trouble>}
+          {Object.keys(fields).length > 0 && (
+            <Trouble>Not saved: look at the marked lines.</Trouble>
+          )}
           <Acts>
-            <Button data-tone="main" onPress={submit} isPending={isPending}>Save</Button>
-            {takeOff && <Button onPress={() => startTransition(takeOff)}>Take it off the shelf</Button>}
+            <Button data-tone="main" onPress={submit} isPending={isPending}>
+              Save
+            </Button>
+            {takeOff && (
+              <Button onPress={() => startTransition(takeOff)}>Take it off the shelf</Button>
+            )}
             <span role="status">{isSaved ? 'Saved.' : ''}</span>
           </Acts>
         </Sheet>
         <div>
-          {product ? <><LabelWorking product={product} /><DoseSheet product={product} system={system} /></> : <Soft>What is in it, and what a pot gets, is worked out here as soon as the lines can be read.</Soft>}
+          {product ? (
+            <>
+              <LabelWorking product={product} />
+              <DoseSheet product={product} system={system} />
+            </>
+          ) : (
+            <Soft>
+              What is in it, and what a pot gets, is worked out here as soon as the lines can be
+              read.
+            </Soft>
+          )}
           <Cautions hazards={form.hazards ?? []} />
           {children}
         </div>

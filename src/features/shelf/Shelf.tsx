@@ -2,10 +2,10 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import { amountWords } from '@/core/materials/amount-words';
 import { FORM_WORDS, isPastKeeping, type Product, storeTrouble } from '@/core/materials/product';
 import { counted } from '@/core/words/plural';
 import { Page, Soft } from '@/ui/Page';
-import { amountWords } from '@/core/materials/amount-words';
 
 interface ShelfProps {
   readonly products: readonly Product[];
@@ -24,16 +24,39 @@ export function Shelf({ products, today, warmestC }: ShelfProps) {
         <Link href="/shelf/sums">Mixes, layers, pots and sprays</Link>
       </Ways>
       {products.length === 0 ? (
-        <Soft>Nothing stands here yet. Put a feed, a mix or a spray on the shelf as its pack prints it: the three numbers, the rate, the price. Then Turnspit works out what each pot gets, what is in it, and what it costs.</Soft>
+        <Soft>
+          Nothing stands here yet. Put a feed, a mix or a spray on the shelf as its pack prints it:
+          the three numbers, the rate, the price. Then Turnspit works out what each pot gets, what
+          is in it, and what it costs.
+        </Soft>
       ) : (
         <List>
           {products.map(product => (
             <li key={product.id}>
               <Link href={`/shelf/${product.id}`}>{product.name}</Link>
-              <b>{product.analysis ? `${product.analysis.n}-${product.analysis.p}-${product.analysis.k}` : '—'}</b>
-              <span>{FORM_WORDS[product.form]}{product.analysis?.basis === 'element' ? ', counted as elements' : ''}{product.pack ? `, pack of ${amountWords(product.pack.amount, product.pack.of)}` : ''}</span>
-              <small>{product.rates.length === 0 ? 'no rate yet' : product.rates.map(rate => rate.asWritten).join(' · ')}{product.waitingDays === null ? '' : ` · ${counted(product.waitingDays, 'day')} before harvest`}</small>
-              {mindOf(product, today, warmestC).map(mind => <em key={mind}>{mind}</em>)}
+              <b>
+                {product.analysis
+                  ? `${product.analysis.n}-${product.analysis.p}-${product.analysis.k}`
+                  : '—'}
+              </b>
+              <span>
+                {FORM_WORDS[product.form]}
+                {product.analysis?.basis === 'element' ? ', counted as elements' : ''}
+                {product.pack
+                  ? `, pack of ${amountWords(product.pack.amount, product.pack.of)}`
+                  : ''}
+              </span>
+              <small>
+                {product.rates.length === 0
+                  ? 'no rate yet'
+                  : product.rates.map(rate => rate.asWritten).join(' · ')}
+                {product.waitingDays === null
+                  ? ''
+                  : ` · ${counted(product.waitingDays, 'day')} before harvest`}
+              </small>
+              {mindOf(product, today, warmestC).map(mind => (
+                <em key={mind}>{mind}</em>
+              ))}
             </li>
           ))}
         </List>
@@ -44,8 +67,17 @@ export function Shelf({ products, today, warmestC }: ShelfProps) {
 
 /** What its store asks to mind today. */
 function mindOf(product: Product, today: string, warmestC: number | undefined): readonly string[] {
-  const old = product.batches.filter(batch => isPastKeeping(product, batch, today)).map(batch => `${batch.name} stands open past the ${product.keepsMonths} months it keeps.`);
-  return [storeTrouble(product, warmestC) ?? '', ...old, product.keepDark ? 'Light spoils it: keep it in its own bottle, shut away.' : '', product.mixedHours === null ? '' : `Once mixed it is good for ${counted(product.mixedHours, 'hour')}: mix what is used up.`].filter(each => each !== '');
+  const old = product.batches
+    .filter(batch => isPastKeeping(product, batch, today))
+    .map(batch => `${batch.name} stands open past the ${product.keepsMonths} months it keeps.`);
+  return [
+    storeTrouble(product, warmestC) ?? '',
+    ...old,
+    product.keepDark ? 'Light spoils it: keep it in its own bottle, shut away.' : '',
+    product.mixedHours === null
+      ? ''
+      : `Once mixed it is good for ${counted(product.mixedHours, 'hour')}: mix what is used up.`,
+  ].filter(each => each !== '');
 }
 
 const Ways = styled.p`

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { toSow } from '@/core/materials/money';
-import { plantsFrom, seedMassFor, SUBSAMPLES_ONLY } from '@/core/materials/seed-rate';
+import { plantsFrom, SUBSAMPLES_ONLY, seedMassFor } from '@/core/materials/seed-rate';
 import { TextField } from '@/ui/TextField';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
@@ -14,18 +14,67 @@ export function SowSum() {
   const [up, setUp] = useState('80');
   const [perG, setPerG] = useState('');
   const [each, setEach] = useState('');
-  const [w, u, g, e] = [readNumber(wanted, 1, 100_000), readNumber(up, 1, 100), readNumber(perG, 0.1, 100_000), readNumber(each, 0.001, 10_000)];
+  const [w, u, g, e] = [
+    readNumber(wanted, 1, 100_000),
+    readNumber(up, 1, 100),
+    readNumber(perG, 0.1, 100_000),
+    readNumber(each, 0.001, 10_000),
+  ];
   const share = u.base === undefined ? undefined : u.base / 100;
   return (
-    <Sum title="Sowing" lead="For so many plants, with a tenth to spare: the spares are for the first two weeks.">
+    <Sum
+      title="Sowing"
+      lead="For so many plants, with a tenth to spare: the spares are for the first two weeks."
+    >
       <div data-fields>
-        <TextField label="Plants wanted" name="sowWanted" value={wanted} onChange={setWanted} trouble={w.trouble} inputMode="numeric" />
-        <TextField label="Come up or root, %" name="sowUp" value={up} onChange={setUp} trouble={u.trouble} inputMode="decimal" />
-        <TextField label="Seeds in a gram" name="sowPerG" value={perG} onChange={setPerG} trouble={g.trouble} inputMode="decimal" placeholder="on the packet" />
-        <TextField label="Grams in a pot" name="sowEach" value={each} onChange={setEach} trouble={e.trouble} inputMode="decimal" />
+        <TextField
+          label="Plants wanted"
+          name="sowWanted"
+          value={wanted}
+          onChange={setWanted}
+          trouble={w.trouble}
+          inputMode="numeric"
+        />
+        <TextField
+          label="Come up or root, %"
+          name="sowUp"
+          value={up}
+          onChange={setUp}
+          trouble={u.trouble}
+          inputMode="decimal"
+        />
+        <TextField
+          label="Seeds in a gram"
+          name="sowPerG"
+          value={perG}
+          onChange={setPerG}
+          trouble={g.trouble}
+          inputMode="decimal"
+          placeholder="on the packet"
+        />
+        <TextField
+          label="Grams in a pot"
+          name="sowEach"
+          value={each}
+          onChange={setEach}
+          trouble={e.trouble}
+          inputMode="decimal"
+        />
       </div>
-      {w.base !== undefined && share !== undefined && <output>sow {toSow(w.base, share)}{g.base === undefined ? '' : `, ${amountWords(seedMassFor(w.base * 1.1, g.base, share), 'mass')}`}</output>}
-      {e.base !== undefined && g.base !== undefined && share !== undefined && <p>A pot with {figures(e.base)} g has some {figures(plantsFrom(e.base, g.base, share))} plants. {SUBSAMPLES_ONLY}</p>}
+      {w.base !== undefined && share !== undefined && (
+        <output>
+          sow {toSow(w.base, share)}
+          {g.base === undefined
+            ? ''
+            : `, ${amountWords(seedMassFor(w.base * 1.1, g.base, share), 'mass')}`}
+        </output>
+      )}
+      {e.base !== undefined && g.base !== undefined && share !== undefined && (
+        <p>
+          A pot with {figures(e.base)} g has some {figures(plantsFrom(e.base, g.base, share))}{' '}
+          plants. {SUBSAMPLES_ONLY}
+        </p>
+      )}
     </Sum>
   );
 }

@@ -2,26 +2,29 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { NOT_A_COMPARISON, safeStrength, stepUpLadder } from '@/core/materials/step-up';
+import { strengthWords } from '@/core/materials/amount-words';
 import type { Product } from '@/core/materials/product';
+import { NOT_A_COMPARISON, safeStrength, stepUpLadder } from '@/core/materials/step-up';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import { strengthWords } from '@/core/materials/amount-words';
 
 interface StepUpProps {
   readonly product: Product;
   readonly today: string;
-  readonly look: (what: 'start' | 'no-harm' | 'harm' | 'known') => Promise<FieldTroubles | undefined>;
+  readonly look: (
+    what: 'start' | 'no-harm' | 'harm' | 'known',
+  ) => Promise<FieldTroubles | undefined>;
 }
 
 /** A spray that is new here: a few leaves, a wait, a look for harm, then the next strength. */
 export function StepUp({ product, today, look }: StepUpProps) {
   const [trouble, setTrouble] = useState<string>();
   const [isPending, startTransition] = useTransition();
-  const act = (what: 'start' | 'no-harm' | 'harm' | 'known'): void => startTransition(async () => setTrouble(Object.values((await look(what)) ?? {})[0]));
+  const act = (what: 'start' | 'no-harm' | 'harm' | 'known'): void =>
+    startTransition(async () => setTrouble(Object.values((await look(what)) ?? {})[0]));
   const rungs = product.stepUp ? stepUpLadder(product.stepUp.startedOn, product.stepUp.looks) : [];
   const safe = rungs.length > 0 ? safeStrength(rungs) : null;
   const next = rungs.find(rung => rung.harm === null);
@@ -29,14 +32,52 @@ export function StepUp({ product, today, look }: StepUpProps) {
     <Box aria-label="Step it up">
       <h2>New here? Step it up</h2>
       {product.isKnownHere && <p>Used here before, without harm.</p>}
-      {rungs.length === 0 && !product.isKnownHere && <Soft>Until then no trial sprays with it. Try it on a few leaves of a plant outside the trial, weak at first. Look for harm after three days, then go up a step.</Soft>}
-      <ol>{rungs.map(rung => <li key={rung.strength}><b>{strengthWords(rung.strength)}</b> {shortDay(rung.on)}, look on {shortDay(rung.lookOn)}{rung.harm === null ? '' : rung.harm ? ': harm' : ': no harm'}</li>)}</ol>
-      {safe !== null && <p>{safe === 0 ? <b>Even the weakest did harm. Don’t use it here.</b> : `Up to ${strengthWords(safe)} did no harm. Whether it helps is another question, for a trial.`}</p>}
+      {rungs.length === 0 && !product.isKnownHere && (
+        <Soft>
+          Until then no trial sprays with it. Try it on a few leaves of a plant outside the trial,
+          weak at first. Look for harm after three days, then go up a step.
+        </Soft>
+      )}
+      <ol>
+        {rungs.map(rung => (
+          <li key={rung.strength}>
+            <b>{strengthWords(rung.strength)}</b> {shortDay(rung.on)}, look on{' '}
+            {shortDay(rung.lookOn)}
+            {rung.harm === null ? '' : rung.harm ? ': harm' : ': no harm'}
+          </li>
+        ))}
+      </ol>
+      {safe !== null && (
+        <p>
+          {safe === 0 ? (
+            <b>Even the weakest did harm. Don’t use it here.</b>
+          ) : (
+            `Up to ${strengthWords(safe)} did no harm. Whether it helps is another question, for a trial.`
+          )}
+        </p>
+      )}
       {trouble && <Trouble>{trouble}</Trouble>}
       <Acts>
-        {next && today >= next.lookOn && <><Button onPress={() => act('no-harm')} isPending={isPending}>No harm seen</Button><Button onPress={() => act('harm')} isPending={isPending}>Harm seen</Button></>}
-        {rungs.length === 0 && <Button onPress={() => act('known')} isPending={isPending}>{product.isKnownHere ? 'It is new here after all' : 'It was used here before'}</Button>}
-        {!product.isKnownHere && (rungs.length === 0 || safe !== null) && <Button onPress={() => act('start')} isPending={isPending}>{rungs.length === 0 ? 'Begin today' : 'Begin anew'}</Button>}
+        {next && today >= next.lookOn && (
+          <>
+            <Button onPress={() => act('no-harm')} isPending={isPending}>
+              No harm seen
+            </Button>
+            <Button onPress={() => act('harm')} isPending={isPending}>
+              Harm seen
+            </Button>
+          </>
+        )}
+        {rungs.length === 0 && (
+          <Button onPress={() => act('known')} isPending={isPending}>
+            {product.isKnownHere ? 'It is new here after all' : 'It was used here before'}
+          </Button>
+        )}
+        {!product.isKnownHere && (rungs.length === 0 || safe !== null) && (
+          <Button onPress={() => act('start')} isPending={isPending}>
+            {rungs.length === 0 ? 'Begin today' : 'Begin anew'}
+          </Button>
+        )}
       </Acts>
       <Soft>{NOT_A_COMPARISON}</Soft>
     </Box>

@@ -4,8 +4,22 @@ import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 
 /** One piece of arithmetic: what is asked, and its answer under it. */
-export function Sum({ title, lead, children }: { readonly title: string; readonly lead: string; readonly children: ReactNode }) {
-  return <Box aria-label={title} id={anchorOf(title)}><h2>{title}</h2><p>{lead}</p>{children}</Box>;
+export function Sum({
+  title,
+  lead,
+  children,
+}: {
+  readonly title: string;
+  readonly lead: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Box aria-label={title} id={anchorOf(title)}>
+      <h2>{title}</h2>
+      <p>{lead}</p>
+      {children}
+    </Box>
+  );
 }
 
 /** Where a sum stands on its page: `a-drip-line`. */

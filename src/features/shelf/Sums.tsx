@@ -3,7 +3,6 @@
 import { styled } from 'styled-components';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Page } from '@/ui/Page';
-import { anchorOf } from './Sum';
 import { Cautions } from './Cautions';
 import { DripSum } from './DripSum';
 import { HeapSum } from './HeapSum';
@@ -18,23 +17,64 @@ import { DrySum, SaltSum } from './SaltSum';
 import { SieveSum } from './SieveSum';
 import { SowSum } from './SowSum';
 import { SpraySum } from './SpraySum';
+import { anchorOf } from './Sum';
 
 /** The arithmetic of the shed, for any product. */
 export function Sums({ system }: { readonly system: MeasureSystem }) {
   return (
     <Page>
       <h1>Mixes, layers, pots and sprays</h1>
-      <Jumps aria-label="The sums">{TITLES.map(title => <a key={title} href={`#${anchorOf(title)}`}>{title}</a>)}</Jumps>
+      <Jumps aria-label="The sums">
+        {TITLES.map(title => (
+          <a key={title} href={`#${anchorOf(title)}`}>
+            {title}
+          </a>
+        ))}
+      </Jumps>
       <Grid>
-        <div><MixSum system={system} /><PotSum system={system} /><HeapSum /><HeatSum /><DrySum system={system} /><DripSum /><SowSum /><LawnSum /></div>
-        <div><LayerSum system={system} /><SpraySum system={system} /><SaltSum system={system} /><LooseSum /><RainSum system={system} /><SieveSum system={system} /><Cautions hazards={['dust', 'compost', 'concentrate', 'strong-acid', 'peroxide', 'salt']} /></div>
+        <div>
+          <MixSum system={system} />
+          <PotSum system={system} />
+          <HeapSum />
+          <HeatSum />
+          <DrySum system={system} />
+          <DripSum />
+          <SowSum />
+          <LawnSum />
+        </div>
+        <div>
+          <LayerSum system={system} />
+          <SpraySum system={system} />
+          <SaltSum system={system} />
+          <LooseSum />
+          <RainSum system={system} />
+          <SieveSum system={system} />
+          <Cautions
+            hazards={['dust', 'compost', 'concentrate', 'strong-acid', 'peroxide', 'salt']}
+          />
+        </div>
       </Grid>
     </Page>
   );
 }
 
 // In the order in which a phone shows them.
-const TITLES = ['A mix', 'A pot', 'A heap', 'A hot heap', 'Wet and dry', 'A drip line', 'Sowing', 'A lawn', 'A layer', 'A spray', 'Salt', 'A handful', 'Rain on a pot', 'Sieves'] as const;
+const TITLES = [
+  'A mix',
+  'A pot',
+  'A heap',
+  'A hot heap',
+  'Wet and dry',
+  'A drip line',
+  'Sowing',
+  'A lawn',
+  'A layer',
+  'A spray',
+  'Salt',
+  'A handful',
+  'Rain on a pot',
+  'Sieves',
+] as const;
 
 const Jumps = styled.nav`
   display: flex; flex-wrap: wrap; gap: 4px 20px;

@@ -8,16 +8,31 @@ export interface ReadAmount {
   readonly trouble: string | undefined;
 }
 
-export function readAmount(written: string, dimension: Dimension, system: MeasureSystem, bareUnit?: string): ReadAmount {
+export function readAmount(
+  written: string,
+  dimension: Dimension,
+  system: MeasureSystem,
+  bareUnit?: string,
+): ReadAmount {
   if (written.trim() === '') return { base: undefined, trouble: undefined };
-  const read = parseQuantity(written, { dimension, system, ...(bareUnit === undefined ? {} : { bareUnit }) });
+  const read = parseQuantity(written, {
+    dimension,
+    system,
+    ...(bareUnit === undefined ? {} : { bareUnit }),
+  });
   if (!read.ok) return { base: undefined, trouble: quantitySentence(read.trouble) };
-  return read.value.base > 0 ? { base: read.value.base, trouble: undefined } : { base: undefined, trouble: 'More than none.' };
+  return read.value.base > 0
+    ? { base: read.value.base, trouble: undefined }
+    : { base: undefined, trouble: 'More than none.' };
 }
 
 /** A plain number of at least `least`, or why it is none. */
 export function readNumber(written: string, least: number, most: number): ReadAmount {
   if (written.trim() === '') return { base: undefined, trouble: undefined };
-  const value = /^\d+([.,]\d+)?$/.test(written.trim()) ? Number(written.trim().replace(',', '.')) : Number.NaN;
-  return value >= least && value <= most ? { base: value, trouble: undefined } : { base: undefined, trouble: `From ${least} to ${most}.` };
+  const value = /^\d+([.,]\d+)?$/.test(written.trim())
+    ? Number(written.trim().replace(',', '.'))
+    : Number.NaN;
+  return value >= least && value <= most
+    ? { base: value, trouble: undefined }
+    : { base: undefined, trouble: `From ${least} to ${most}.` };
 }

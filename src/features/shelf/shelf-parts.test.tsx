@@ -1,31 +1,33 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { addDays } from '@/core/trial/calendar-day';
 import { productFixture, rateFixture } from '@/core/materials/product-fixture';
 import { productDraft } from '@/core/materials/product-form';
+import { addDays } from '@/core/trial/calendar-day';
 import { Cautions } from './Cautions';
 import { DoseSheet } from './DoseSheet';
 import { DripSum } from './DripSum';
 import { HeapSum } from './HeapSum';
-import { LabelWorking } from './LabelWorking';
-import { LayerSum } from './LayerSum';
-import { LooseSum } from './LooseSum';
-import { SowSum } from './SowSum';
-import { SieveSum } from './SieveSum';
-import { RainSum } from './RainSum';
-import { LooseMeasures } from './LooseMeasures';
-import { LawnSum } from './LawnSum';
 import { HeatSum } from './HeatSum';
+import { LabelWorking } from './LabelWorking';
+import { LawnSum } from './LawnSum';
+import { LayerSum } from './LayerSum';
+import { LooseMeasures } from './LooseMeasures';
+import { LooseSum } from './LooseSum';
 import { MixSum } from './MixSum';
 import { Opened } from './Opened';
 import { PotSum } from './PotSum';
 import { ProductForm } from './ProductForm';
+import { RainSum } from './RainSum';
 import { DrySum, SaltSum } from './SaltSum';
 import { Shelf } from './Shelf';
+import { SieveSum } from './SieveSum';
+import { SowSum } from './SowSum';
 import { SpraySum } from './SpraySum';
 import { StepUp } from './StepUp';
 
-const write = (label: string | RegExp, value: string): void => { fireEvent.change(screen.getByLabelText(label), { target: { value } }); };
+const write = (label: string | RegExp, value: string): void => {
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+};
 const TODAY = '2026-06-10';
 
 describe('a product', () => {
@@ -38,7 +40,14 @@ describe('a product', () => {
 
   test('a dose follows strength, water and tool; a coarse tool gets a stock solution', async () => {
     const user = userEvent.setup();
-    render(<DoseSheet product={productFixture({ rates: [rateFixture(20, 20), rateFixture(70, 100, { kind: 'area', m2: 1 }, 'mass')] })} system="uk" />);
+    render(
+      <DoseSheet
+        product={productFixture({
+          rates: [rateFixture(20, 20), rateFixture(70, 100, { kind: 'area', m2: 1 }, 'mass')],
+        })}
+        system="uk"
+      />,
+    );
     expect(screen.getByText('How much water does each get?')).toBeVisible();
     write('Water to each', '0.5 l');
     write('Strength', '1/2');
@@ -53,7 +62,12 @@ describe('a product', () => {
   });
 
   test('by area a width will do, and a kilogram will not', async () => {
-    render(<DoseSheet product={productFixture({ rates: [rateFixture(70, 100, { kind: 'area', m2: 1 }, 'mass')] })} system="uk" />);
+    render(
+      <DoseSheet
+        product={productFixture({ rates: [rateFixture(70, 100, { kind: 'area', m2: 1 }, 'mass')] })}
+        system="uk"
+      />,
+    );
     write('Each is across, or its area', '30 cm');
     expect(screen.getByText('7.07 g each, 56.5 g for 8')).toBeVisible();
     await userEvent.setup().selectOptions(screen.getByLabelText('Of the range'), 'the least, 70 g');
@@ -71,21 +85,43 @@ describe('a product', () => {
   });
 
   test('what is wrong stands by its field after saving, and what was typed stays', async () => {
-    const save = jest.fn().mockResolvedValueOnce({ grade: '60-30-20 makes 110%.' }).mockResolvedValue(undefined);
-    render(<ProductForm saved={productDraft(productFixture())} system="uk" save={save} takeOff={null} />);
+    const save = jest
+      .fn()
+      .mockResolvedValueOnce({ grade: '60-30-20 makes 110%.' })
+      .mockResolvedValue(undefined);
+    render(
+      <ProductForm saved={productDraft(productFixture())} system="uk" save={save} takeOff={null} />,
+    );
     write('The three numbers', '60-30-20');
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByText('60-30-20 makes 110%.')).toBeVisible();
     expect(screen.getByLabelText('The three numbers')).toHaveValue('60-30-20');
     expect(screen.getByText(/is worked out here as soon as the lines can be read/)).toBeVisible();
-    await waitFor(() => { fireEvent.click(screen.getByRole('button', { name: 'Save' })); expect(screen.getByRole('status')).toHaveTextContent('Saved.'); });
+    await waitFor(() => {
+      fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+      expect(screen.getByRole('status')).toHaveTextContent('Saved.');
+    });
   });
 
   test('an open bottle past its months is not dosed from', async () => {
-    const open = jest.fn().mockResolvedValueOnce({ name: 'Give it a name.' }).mockResolvedValue(undefined);
-    const batches = [{ id: '019ed9be-7c4e-735c-aa18-b308639083f2', name: 'bottle 1', madeOn: null, openedOn: '2024-01-01' }];
-    render(<Opened product={productFixture({ keepsMonths: 12, batches })} today={TODAY} open={open} />);
-    expect(screen.getByText('past the 12 months it keeps: don’t dose a trial from it')).toBeVisible();
+    const open = jest
+      .fn()
+      .mockResolvedValueOnce({ name: 'Give it a name.' })
+      .mockResolvedValue(undefined);
+    const batches = [
+      {
+        id: '019ed9be-7c4e-735c-aa18-b308639083f2',
+        name: 'bottle 1',
+        madeOn: null,
+        openedOn: '2024-01-01',
+      },
+    ];
+    render(
+      <Opened product={productFixture({ keepsMonths: 12, batches })} today={TODAY} open={open} />,
+    );
+    expect(
+      screen.getByText('past the 12 months it keeps: don’t dose a trial from it'),
+    ).toBeVisible();
     fireEvent.click(screen.getByRole('button', { name: 'Open it' }));
     expect(await screen.findByText('Give it a name.')).toBeVisible();
     expect(open).toHaveBeenCalledWith({ name: '', openedOn: TODAY });
@@ -93,7 +129,8 @@ describe('a product', () => {
 
   test('a spray is stepped up: no look before its day, and harm ends it', () => {
     const look = jest.fn().mockResolvedValue(undefined);
-    const product = (looks: readonly boolean[], startedOn = addDays(TODAY, -9)) => productFixture({ stepUp: { startedOn, looks } });
+    const product = (looks: readonly boolean[], startedOn = addDays(TODAY, -9)) =>
+      productFixture({ stepUp: { startedOn, looks } });
     const { rerender } = render(<StepUp product={product([], TODAY)} today={TODAY} look={look} />);
     expect(screen.queryByRole('button', { name: 'No harm seen' })).toBeNull();
     rerender(<StepUp product={product([false])} today={TODAY} look={look} />);
@@ -109,22 +146,63 @@ describe('a product', () => {
   test('the shelf lists what is on it, and teaches when it is empty', () => {
     const { rerender } = render(<Shelf products={[]} today={TODAY} warmestC={undefined} />);
     expect(screen.getByText(/^Nothing stands here yet/)).toBeVisible();
-    rerender(<Shelf products={[productFixture({ waitingDays: 7, rates: [rateFixture(20, 20)] })]} today={TODAY} warmestC={34} />);
+    rerender(
+      <Shelf
+        products={[productFixture({ waitingDays: 7, rates: [rateFixture(20, 20)] })]}
+        today={TODAY}
+        warmestC={34}
+      />,
+    );
     expect(screen.getByText('as on the label · 7 days before harvest')).toBeVisible();
     expect(screen.getByText('5-5-5')).toBeVisible();
   });
 
   test('the shelf says what spoils in heat and light, and what is used up the same day', () => {
-    const open = { id: '019ed9be-7c4e-735c-aa18-b308639083f2', name: 'bottle 1', madeOn: null, openedOn: '2024-01-01' };
-    const { rerender } = render(<Shelf products={[productFixture({ keepBelowC: 30, keepDark: true, mixedHours: 24, keepsMonths: 12, batches: [open] })]} today={TODAY} warmestC={34} />);
-    expect(['It was 34 °C of late; it keeps below 30 °C. A glasshouse is hotter still.', 'Light spoils it: keep it in its own bottle, shut away.', 'Once mixed it is good for 24 hours: mix what is used up.', 'bottle 1 stands open past the 12 months it keeps.'].filter(says => screen.queryByText(says) === null)).toEqual([]);
+    const open = {
+      id: '019ed9be-7c4e-735c-aa18-b308639083f2',
+      name: 'bottle 1',
+      madeOn: null,
+      openedOn: '2024-01-01',
+    };
+    const { rerender } = render(
+      <Shelf
+        products={[
+          productFixture({
+            keepBelowC: 30,
+            keepDark: true,
+            mixedHours: 24,
+            keepsMonths: 12,
+            batches: [open],
+          }),
+        ]}
+        today={TODAY}
+        warmestC={34}
+      />,
+    );
+    expect(
+      [
+        'It was 34 °C of late; it keeps below 30 °C. A glasshouse is hotter still.',
+        'Light spoils it: keep it in its own bottle, shut away.',
+        'Once mixed it is good for 24 hours: mix what is used up.',
+        'bottle 1 stands open past the 12 months it keeps.',
+      ].filter(says => screen.queryByText(says) === null),
+    ).toEqual([]);
     rerender(<Shelf products={[productFixture({ keepBelowC: 30 })]} today={TODAY} warmestC={29} />);
     expect(screen.queryByText(/it keeps below/)).toBeNull();
   });
 
   test('five handfuls are weighed once and kept by name; nonsense is said', async () => {
     const weigh = jest.fn().mockResolvedValue(undefined);
-    render(<LooseMeasures measures={[{ name: 'cap', of: 'volume', mean: 14.2, sd: 0.4, tries: 5 }, { name: 'handful', of: 'mass', mean: 34, sd: 5, tries: 5 }]} isLiquid={false} weigh={weigh} />);
+    render(
+      <LooseMeasures
+        measures={[
+          { name: 'cap', of: 'volume', mean: 14.2, sd: 0.4, tries: 5 },
+          { name: 'handful', of: 'mass', mean: 34, sd: 5, tries: 5 },
+        ]}
+        isLiquid={false}
+        weigh={weigh}
+      />,
+    );
     expect(screen.getByText('a cap: 14.2 ml, give or take 0.4 ml over 5')).toBeVisible();
     expect(screen.getByText('too uneven to dose by')).toBeVisible();
     write('A', 'pinch');
@@ -139,7 +217,9 @@ describe('a product', () => {
   test('cautions end with who decides; without hazards there are none', () => {
     const { container, rerender } = render(<Cautions hazards={['lime', 'lime']} />);
     expect(screen.getAllByRole('listitem')).toHaveLength(1);
-    expect(screen.getByText('The product’s label, local rules and licensed advice decide.')).toBeVisible();
+    expect(
+      screen.getByText('The product’s label, local rules and licensed advice decide.'),
+    ).toBeVisible();
     rerender(<Cautions hazards={[]} />);
     expect(container).toBeEmptyDOMElement();
   });
@@ -150,7 +230,9 @@ describe('the sums of the shed', () => {
     render(<MixSum system="uk" />);
     write('It settles by, %', '0');
     write('What goes in', 'compost 0, 40 l, 8\nchar 10');
-    await userEvent.setup().selectOptions(screen.getByLabelText('The numbers are'), 'percent on top of the first');
+    await userEvent
+      .setup()
+      .selectOptions(screen.getByLabelText('The numbers are'), 'percent on top of the first');
     expect(screen.getByText('9.09%')).toBeVisible();
     write('What goes in', 'compost\nchar 10');
     expect(screen.getByText('“compost”: a name, then a number.')).toBeVisible();
@@ -187,8 +269,18 @@ describe('the sums of the shed', () => {
   });
 
   test('a handful, a heap, salt, wet and dry, a drip line', () => {
-    render(<><LooseSum /><HeapSum /><SaltSum system="uk" /><DrySum system="uk" /><DripSum /></>);
-    expect(screen.getByText('They differ by 13.6%: too much to dose by. Use a spoon or a scale.')).toBeVisible();
+    render(
+      <>
+        <LooseSum />
+        <HeapSum />
+        <SaltSum system="uk" />
+        <DrySum system="uk" />
+        <DripSum />
+      </>,
+    );
+    expect(
+      screen.getByText('They differ by 13.6%: too much to dose by. Use a spoon or a scale.'),
+    ).toBeVisible();
     write('What goes on', 'grass 10 0 45 3\nstraw 10 0 45 0.6');
     expect(screen.getByText('25 of carbon to 1 of nitrogen')).toBeVisible();
     expect(screen.getByText(/456 g a square metre stay/)).toBeVisible();
@@ -197,11 +289,21 @@ describe('the sums of the shed', () => {
     write('In the cups, ml', '50 100 150');
     expect(screen.getByText(/some plants drink more/)).toBeVisible();
     write('The five, in g or ml', '12');
-    expect(screen.getByText('At least two numbers above 0, with spaces between them.')).toBeVisible();
+    expect(
+      screen.getByText('At least two numbers above 0, with spaces between them.'),
+    ).toBeVisible();
   });
 
   test('rain on a pot, sieves, sowing, a lawn, a hot heap', () => {
-    render(<><RainSum system="uk" /><SieveSum system="uk" /><SowSum /><LawnSum /><HeatSum /></>);
+    render(
+      <>
+        <RainSum system="uk" />
+        <SieveSum system="uk" />
+        <SowSum />
+        <LawnSum />
+        <HeatSum />
+      </>,
+    );
     expect(screen.getByText('982 ml a pot')).toBeVisible();
     write('Rain', '90 mm');
     expect(screen.getByText(/1.92 l ran out below/)).toBeVisible();

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import type { DueTask, DueToday } from '@/core/schedule/due-today';
 import type { Result } from '@/core/result';
+import type { DueTask, DueToday } from '@/core/schedule/due-today';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
@@ -26,18 +26,39 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
   const ours = new Set(due.tasks.map(stepOf));
   const bottled = open?.tasks.filter(task => ours.has(stepOf(task))) ?? [];
   const labels = new Set(bottled.flatMap(task => task.receivers.map(receiver => receiver.label)));
-  const mixing = open ? open.mixing.filter(mix => mix.each.some(part => labels.has(part.forWhom))) : due.mixing;
+  const mixing = open
+    ? open.mixing.filter(mix => mix.each.some(part => labels.has(part.forWhom)))
+    : due.mixing;
   return (
     <>
       <DueSteps tasks={due.tasks} today={today} tick={tick} namesTrial={namesTrial} />
       {isHidden && !open && (
         <Acts>
-          <Button onPress={() => startTransition(async () => setOpen(await lookIntoBottles()))} isPending={isPending}>Show what is in the bottles</Button>
-          <Soft>For whoever mixes; who weighs had better not look. Each look is put in the log.</Soft>
+          <Button
+            onPress={() => startTransition(async () => setOpen(await lookIntoBottles()))}
+            isPending={isPending}
+          >
+            Show what is in the bottles
+          </Button>
+          <Soft>
+            For whoever mixes; who weighs had better not look. Each look is put in the log.
+          </Soft>
         </Acts>
       )}
       <MixingList mixing={mixing} forbidden={open ? open.forbidden : due.forbidden} />
-      {open && <ul aria-label="In the bottles">{bottled.filter(task => task.rule.treatmentIds.length > 0).flatMap(task => task.receivers.map(receiver => <li key={task.rule.id + receiver.label}><b>{receiver.label}</b>: {task.rule.name}</li>))}</ul>}
+      {open && (
+        <ul aria-label="In the bottles">
+          {bottled
+            .filter(task => task.rule.treatmentIds.length > 0)
+            .flatMap(task =>
+              task.receivers.map(receiver => (
+                <li key={task.rule.id + receiver.label}>
+                  <b>{receiver.label}</b>: {task.rule.name}
+                </li>
+              )),
+            )}
+        </ul>
+      )}
     </>
   );
 }

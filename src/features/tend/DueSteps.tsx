@@ -5,18 +5,18 @@ import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import type { Result } from '@/core/result';
 import type { DueTask } from '@/core/schedule/due-today';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { daysBetween } from '@/core/trial/calendar-day';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
+import { PickUnits } from '@/features/bench/PickUnits';
 import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
 import { Acts } from '@/ui/Page';
-import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { dueWords } from './due-words';
-import { PickUnits } from '@/features/bench/PickUnits';
 
 interface DueStepsProps {
   readonly tasks: readonly DueTask[];
@@ -28,14 +28,38 @@ interface DueStepsProps {
 
 /** What is due and what is late, each ticked off with one press, or left out with a reason. */
 export function DueSteps({ tasks, today, tick, namesTrial = false }: DueStepsProps) {
-  return <FirstFew of={tasks} first={FIRST}>{shown => <Steps>{shown.map(due => <Step key={`${due.rule.id} ${due.task.nth}`} due={due} today={today} tick={tick} namesTrial={namesTrial} />)}</Steps>}</FirstFew>;
+  return (
+    <FirstFew of={tasks} first={FIRST}>
+      {shown => (
+        <Steps>
+          {shown.map(due => (
+            <Step
+              key={`${due.rule.id} ${due.task.nth}`}
+              due={due}
+              today={today}
+              tick={tick}
+              namesTrial={namesTrial}
+            />
+          ))}
+        </Steps>
+      )}
+    </FirstFew>
+  );
 }
 
-const FOUND = [{ value: 'as-it-should-be', label: 'as it should be' }, { value: 'not-as-it-should-be', label: 'not so: bridged, or off' }] as const;
+const FOUND = [
+  { value: 'as-it-should-be', label: 'as it should be' },
+  { value: 'not-as-it-should-be', label: 'not so: bridged, or off' },
+] as const;
 
 const FIRST = 25; // more than a morning’s work; the rest on demand
 
-function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask }) {
+function Step({
+  due,
+  today,
+  tick,
+  namesTrial,
+}: Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask }) {
   const [isOpen, setOpen] = useState(false);
   const [why, setWhy] = useState('');
   const [on, setOn] = useState(today);
@@ -49,35 +73,121 @@ function Step({ due, today, tick, namesTrial }: Omit<DueStepsProps, 'tasks'> & {
   const [isPending, startTransition] = useTransition();
   const id = useRef(v7()); // the same press sent twice is one act
   const late = due.task.dueOn === null ? 0 : daysBetween(due.task.dueOn, today);
-  const amount = /^\d+([.,]\d+)?$/.test(really.trim()) ? Number(really.trim().replace(',', '.')) : null;
-  const send = (isSkipped: boolean): void => startTransition(async () => {
-    const done = await tick(due.trial.id, { id: id.current, ruleId: due.rule.id, nth: due.task.nth, doneOn: on, isSkipped, amount: isSkipped ? null : amount, codes: isSome && some.length > 0 ? some : null, outcome: isLook && !isSkipped ? outcome : null, note: why });
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const amount = /^\d+([.,]\d+)?$/.test(really.trim())
+    ? Number(really.trim().replace(',', '.'))
+    : null;
+  const send = (isSkipped: boolean): void =>
+    startTransition(async () => {
+      const done = await tick(due.trial.id, {
+        id: id.current,
+        ruleId: due.rule.id,
+        nth: due.task.nth,
+        doneOn: on,
+        isSkipped,
+        amount: isSkipped ? null : amount,
+        codes: isSome && some.length > 0 ? some : null,
+        outcome: isLook && !isSkipped ? outcome : null,
+        note: why,
+      });
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
   return (
     <li>
       <div>
-        <strong>{due.rule.name}{late > 0 && <em> {counted(late, 'day')} late</em>}</strong>
+        <strong>
+          {due.rule.name}
+          {late > 0 && <em> {counted(late, 'day')} late</em>}
+        </strong>
         <span>{dueWords(due)}</span>
         {namesTrial && <small>{due.trial.question}</small>}
-        {(due.isHidden || due.rule.treatmentIds.length > 0) && <Receivers>{due.receivers.map(receiver => <li key={receiver.label}><b>{receiver.label}</b> {receiver.codes.join(' ')}</li>)}</Receivers>}
+        {(due.isHidden || due.rule.treatmentIds.length > 0) && (
+          <Receivers>
+            {due.receivers.map(receiver => (
+              <li key={receiver.label}>
+                <b>{receiver.label}</b> {receiver.codes.join(' ')}
+              </li>
+            ))}
+          </Receivers>
+        )}
         <details onToggle={event => setOpen(event.currentTarget.open)}>
           <summary>Otherwise</summary>
-          {isOpen && <>
-          <TextField label="Done on" name="doneOn" type="date" value={on} onChange={setOn} trouble={fields.doneOn} />
-          {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && <TextField label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`} name="really" value={really} onChange={setReally} inputMode="decimal" placeholder={due.each ? 'as planned' : ''} />}
-          {isLook && <Select label="Found" name="outcome" value={outcome} onChange={setOutcome} options={FOUND} />}
-          {codes.length > 0 && <Choice label="To" name={`to ${id.current}`} value={isSome ? 'some' : 'all'} onChange={to => setSome(to === 'some')} direction="row" options={[{ value: 'all', label: `all ${codes.length}` }, { value: 'some', label: 'only some' }]} />}
-          {isSome && <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />}
-          <TextField label="A note, or why it is left out" name="note" value={why} onChange={setWhy} trouble={fields.note} />
-          <Acts><Button onPress={() => send(true)} isPending={isPending}>Leave it out</Button></Acts>
-          </>}
+          {isOpen && (
+            <>
+              <TextField
+                label="Done on"
+                name="doneOn"
+                type="date"
+                value={on}
+                onChange={setOn}
+                trouble={fields.doneOn}
+              />
+              {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && (
+                <TextField
+                  label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
+                  name="really"
+                  value={really}
+                  onChange={setReally}
+                  inputMode="decimal"
+                  placeholder={due.each ? 'as planned' : ''}
+                />
+              )}
+              {isLook && (
+                <Select
+                  label="Found"
+                  name="outcome"
+                  value={outcome}
+                  onChange={setOutcome}
+                  options={FOUND}
+                />
+              )}
+              {codes.length > 0 && (
+                <Choice
+                  label="To"
+                  name={`to ${id.current}`}
+                  value={isSome ? 'some' : 'all'}
+                  onChange={to => setSome(to === 'some')}
+                  direction="row"
+                  options={[
+                    { value: 'all', label: `all ${codes.length}` },
+                    { value: 'some', label: 'only some' },
+                  ]}
+                />
+              )}
+              {isSome && (
+                <PickUnits
+                  codes={codes}
+                  chosen={some}
+                  choose={setSomeCodes}
+                  trouble={fields.codes}
+                />
+              )}
+              <TextField
+                label="A note, or why it is left out"
+                name="note"
+                value={why}
+                onChange={setWhy}
+                trouble={fields.note}
+              />
+              <Acts>
+                <Button onPress={() => send(true)} isPending={isPending}>
+                  Leave it out
+                </Button>
+              </Acts>
+            </>
+          )}
         </details>
         {!isOpen && Object.values(fields).map(says => <Trouble key={says}>{says}</Trouble>)}
         {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
       </div>
-      <Button data-tone="main" onPress={() => send(false)} isPending={isPending} aria-label={`${due.rule.name}: done`}>Done</Button>
+      <Button
+        data-tone="main"
+        onPress={() => send(false)}
+        isPending={isPending}
+        aria-label={`${due.rule.name}: done`}
+      >
+        Done
+      </Button>
     </li>
   );
 }

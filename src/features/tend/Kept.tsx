@@ -22,30 +22,91 @@ export function Kept({ view, untick }: KeptProps) {
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const kept = view.adherence.filter(each => each.planned > 0);
-  const back = (actId: string): void => startTransition(async () => {
-    const done = await untick(actId);
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const back = (actId: string): void =>
+    startTransition(async () => {
+      const done = await untick(actId);
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   if (kept.length === 0 && view.recent.length === 0) return null;
   return (
     <Box aria-label="How it was kept">
       <h2>How it was kept</h2>
       {kept.length > 0 && (
         <table>
-          <thead><tr><th scope="col">treatment</th><th scope="col">planned</th><th scope="col">done</th><th scope="col">left out</th><th scope="col">missed</th><th scope="col">late</th></tr></thead>
-          <tbody>{kept.map(each => <tr key={each.treatmentId}><th scope="row">{each.name}</th><td>{each.planned}</td><td>{figures(each.done)}</td><td>{each.skipped}</td><td>{each.missed}</td><td>{each.daysLate === 0 ? '—' : `${counted(Number(each.daysLate.toFixed(1)), 'day')}`}</td></tr>)}</tbody>
+          <thead>
+            <tr>
+              <th scope="col">treatment</th>
+              <th scope="col">planned</th>
+              <th scope="col">done</th>
+              <th scope="col">left out</th>
+              <th scope="col">missed</th>
+              <th scope="col">late</th>
+            </tr>
+          </thead>
+          <tbody>
+            {kept.map(each => (
+              <tr key={each.treatmentId}>
+                <th scope="row">{each.name}</th>
+                <td>{each.planned}</td>
+                <td>{figures(each.done)}</td>
+                <td>{each.skipped}</td>
+                <td>{each.missed}</td>
+                <td>
+                  {each.daysLate === 0
+                    ? '—'
+                    : `${counted(Number(each.daysLate.toFixed(1)), 'day')}`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
         </table>
       )}
-      {view.water.length > 0 && <p>Plain water put down, each: {view.water.map(each => `${each.name} ${amountWords(each.ml, 'volume')}`).join(' · ')}.</p>}
-      {view.unevenActs.length > 0 && <details><summary>What not all got, {view.unevenActs.length}</summary><ul>{view.unevenActs.map(act => <li key={`${act.name} ${act.on} ${act.codes.join()}`}>{shortDay(act.on)}: {act.name}, {act.codes.join(' ')} of {act.of}. {act.note}</li>)}</ul></details>}
-      {view.isUneven && <p data-flag>Some treatments missed more than others: what is compared is partly how well they were kept. The verdict says so.</p>}
+      {view.water.length > 0 && (
+        <p>
+          Plain water put down, each:{' '}
+          {view.water.map(each => `${each.name} ${amountWords(each.ml, 'volume')}`).join(' · ')}.
+        </p>
+      )}
+      {view.unevenActs.length > 0 && (
+        <details>
+          <summary>What not all got, {view.unevenActs.length}</summary>
+          <ul>
+            {view.unevenActs.map(act => (
+              <li key={`${act.name} ${act.on} ${act.codes.join()}`}>
+                {shortDay(act.on)}: {act.name}, {act.codes.join(' ')} of {act.of}. {act.note}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {view.isUneven && (
+        <p data-flag>
+          Some treatments missed more than others: what is compared is partly how well they were
+          kept. The verdict says so.
+        </p>
+      )}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <ul>{view.recent.map(act => (
-        <li key={act.actId}>
-          <span>{shortDay(act.on)}: {act.name}{act.isSkipped ? ', left out' : ''}{act.note ? `. ${act.note}` : ''}</span>
-          {view.trial.state !== 'closed' && <Button data-tone="quiet" aria-label={`Take back ${act.name} of ${shortDay(act.on)}`} onPress={() => back(act.actId)} isPending={isPending}>Take back</Button>}
-        </li>
-      ))}</ul>
+      <ul>
+        {view.recent.map(act => (
+          <li key={act.actId}>
+            <span>
+              {shortDay(act.on)}: {act.name}
+              {act.isSkipped ? ', left out' : ''}
+              {act.note ? `. ${act.note}` : ''}
+            </span>
+            {view.trial.state !== 'closed' && (
+              <Button
+                data-tone="quiet"
+                aria-label={`Take back ${act.name} of ${shortDay(act.on)}`}
+                onPress={() => back(act.actId)}
+                isPending={isPending}
+              >
+                Take back
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
       {view.recent.length === 0 && <Soft>Nothing is ticked off yet.</Soft>}
     </Box>
   );

@@ -2,8 +2,8 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { depthOfBags } from '@/core/materials/depth';
 import { figures } from '@/core/materials/amount-words';
+import { depthOfBags } from '@/core/materials/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
@@ -36,26 +36,75 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
   if (layers.length === 0) return null;
   const treatment = layers.find(each => each.id === chosen) ?? layers[0];
   const [count, size] = [readNumber(bags, 0.1, 10_000), readAmount(bag, 'volume', system)];
-  const depthMm = count.base !== undefined && size.base !== undefined ? depthOfBags(count.base, size.base, areaM2) : undefined;
-  const called = depthMm === undefined || !treatment ? '' : treatment.name.replace(DEPTH, (_, __, unit: string) => `${figures(unit.toLowerCase() === 'mm' ? depthMm : unit.toLowerCase() === 'cm' ? depthMm / 10 : depthMm / 25.4)} ${unit === '"' ? 'in' : unit}`);
+  const depthMm =
+    count.base !== undefined && size.base !== undefined
+      ? depthOfBags(count.base, size.base, areaM2)
+      : undefined;
+  const called =
+    depthMm === undefined || !treatment
+      ? ''
+      : treatment.name.replace(
+          DEPTH,
+          (_, __, unit: string) =>
+            `${figures(unit.toLowerCase() === 'mm' ? depthMm : unit.toLowerCase() === 'cm' ? depthMm / 10 : depthMm / 25.4)} ${unit === '"' ? 'in' : unit}`,
+        );
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const send = (): void => startTransition(async () => {
-    const done = await name({ treatmentId: treatment?.id, bags: count.base, bagMl: size.base, name: called });
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) { setBags(''); setBag(''); }
-  });
+  const send = (): void =>
+    startTransition(async () => {
+      const done = await name({
+        treatmentId: treatment?.id,
+        bags: count.base,
+        bagMl: size.base,
+        name: called,
+      });
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) {
+        setBags('');
+        setBag('');
+      }
+    });
   return (
     <Box>
       <summary>How deep was it really?</summary>
       <div data-fields>
-        <Select label="The level" name="laidLevel" value={treatment?.id ?? ''} onChange={setChosen} options={layers.map(each => ({ value: each.id, label: each.name }))} />
-        <TextField label={`Bags on each ${unitWord}`} name="laidBags" value={bags} onChange={setBags} trouble={count.trouble} inputMode="decimal" />
-        <TextField label="A bag holds" name="laidBag" value={bag} onChange={setBag} trouble={size.trouble} placeholder={system === 'us' ? '1.5 cu ft' : '40 l'} />
+        <Select
+          label="The level"
+          name="laidLevel"
+          value={treatment?.id ?? ''}
+          onChange={setChosen}
+          options={layers.map(each => ({ value: each.id, label: each.name }))}
+        />
+        <TextField
+          label={`Bags on each ${unitWord}`}
+          name="laidBags"
+          value={bags}
+          onChange={setBags}
+          trouble={count.trouble}
+          inputMode="decimal"
+        />
+        <TextField
+          label="A bag holds"
+          name="laidBag"
+          value={bag}
+          onChange={setBag}
+          trouble={size.trouble}
+          placeholder={system === 'us' ? '1.5 cu ft' : '40 l'}
+        />
       </div>
-      {called !== '' && <p>On {figures(areaM2)} m² that is <b>{called}</b>.</p>}
+      {called !== '' && (
+        <p>
+          On {figures(areaM2)} m² that is <b>{called}</b>.
+        </p>
+      )}
       {fields.name && <Trouble>{fields.name}</Trouble>}
       {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-      {called !== '' && called !== treatment?.name && <Acts><Button onPress={send} isPending={isPending}>Call it “{called}”</Button></Acts>}
+      {called !== '' && called !== treatment?.name && (
+        <Acts>
+          <Button onPress={send} isPending={isPending}>
+            Call it “{called}”
+          </Button>
+        </Acts>
+      )}
     </Box>
   );
 }

@@ -2,21 +2,27 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { amountWords, figures } from '@/core/materials/amount-words';
 import { FAIR_SCHOOLS } from '@/core/materials/make-fair';
 import { unitCost } from '@/core/materials/money';
 import type { LedgerAccount } from '@/core/materials/nutrient-ledger';
 import { MIX_FEEDS_WEEKS } from '@/core/materials/nutrient-ledger';
-import { Choice } from '@/ui/Choice';
-import { Select } from '@/ui/Select';
-import { Soft } from '@/ui/Page';
-import { WideTable } from '@/ui/WideTable';
-import { amountWords, figures } from '@/core/materials/amount-words';
 import { counted } from '@/core/words/plural';
+import { Choice } from '@/ui/Choice';
+import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { WideTable } from '@/ui/WideTable';
 import type { TendView } from './tend-view';
 
 const BYS = ['n', 'p', 'k', 'money', 'dry-mass'] as const;
 type By = (typeof BYS)[number];
-const BY_WORDS: Readonly<Record<By, string>> = { n: 'nitrogen', p: 'phosphorus', k: 'potassium', money: 'money', 'dry-mass': 'dry matter' };
+const BY_WORDS: Readonly<Record<By, string>> = {
+  n: 'nitrogen',
+  p: 'phosphorus',
+  k: 'potassium',
+  money: 'money',
+  'dry-mass': 'dry matter',
+};
 
 /** What a unit of each treatment is given, planned and done, all beside each other; and how to make it fair. */
 export function Ledger({ view }: { readonly view: TendView }) {
@@ -26,33 +32,109 @@ export function Ledger({ view }: { readonly view: TendView }) {
   const accounts = which === 'planned' ? ledger.planned : ledger.done;
   if (ledger.planned.every(account => account.lines.length === 0)) return null;
   const found = fair[by];
-  const amount = (value: number): string => (by === 'money' ? value.toFixed(2) : `${figures(value)} g of ${BY_WORDS[by]}`);
+  const amount = (value: number): string =>
+    by === 'money' ? value.toFixed(2) : `${figures(value)} g of ${BY_WORDS[by]}`;
   return (
     <Book aria-label="What each is given">
       <h2>What each {trial.unitWord} is given</h2>
-      <Choice label="Over the season" name="which" value={which} onChange={setWhich} direction="row" options={[{ value: 'planned', label: 'as planned' }, { value: 'done', label: 'as done so far' }]} />
+      <Choice
+        label="Over the season"
+        name="which"
+        value={which}
+        onChange={setWhich}
+        direction="row"
+        options={[
+          { value: 'planned', label: 'as planned' },
+          { value: 'done', label: 'as done so far' },
+        ]}
+      />
       <WideTable label="What each treatment is given">
-          <thead><tr><th scope="col">treatment</th><th scope="col">of what</th><th scope="col">N</th><th scope="col">P</th><th scope="col">K</th><th scope="col">others</th><th scope="col">cost</th><th scope="col">minutes</th></tr></thead>
-          <tbody>{accounts.map(account => <AccountRow key={account.treatmentId} account={account} hourWorth={view.care.settings.hourWorth} isDone={which === 'done'} />)}</tbody>
+        <thead>
+          <tr>
+            <th scope="col">treatment</th>
+            <th scope="col">of what</th>
+            <th scope="col">N</th>
+            <th scope="col">P</th>
+            <th scope="col">K</th>
+            <th scope="col">others</th>
+            <th scope="col">cost</th>
+            <th scope="col">minutes</th>
+          </tr>
+        </thead>
+        <tbody>
+          {accounts.map(account => (
+            <AccountRow
+              key={account.treatmentId}
+              account={account}
+              hourWorth={view.care.settings.hourWorth}
+              isDone={which === 'done'}
+            />
+          ))}
+        </tbody>
       </WideTable>
-      {(ledger.base.n ?? 0) > 0 && <Soft>The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a {trial.unitWord}; a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to {MIX_FEEDS_WEEKS.to} weeks.</Soft>}
-      {ledger.flags.map(flag => <p key={flag.code} data-flag>{flag.says}</p>)}
+      {(ledger.base.n ?? 0) > 0 && (
+        <Soft>
+          The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a{' '}
+          {`${trial.unitWord};`}a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to{' '}
+          {MIX_FEEDS_WEEKS.to} weeks.
+        </Soft>
+      )}
+      {ledger.flags.map(flag => (
+        <p key={flag.code} data-flag>
+          {flag.says}
+        </p>
+      ))}
       <h3>Make it fair</h3>
-      <Select label="All fed ones are to get equal" name="fairBy" value={by} onChange={setBy} options={BYS.map(value => ({ value, label: BY_WORDS[value] }))} />
+      <Select
+        label="All fed ones are to get equal"
+        name="fairBy"
+        value={by}
+        onChange={setBy}
+        options={BYS.map(value => ({ value, label: BY_WORDS[value] }))}
+      />
       {found.ok ? (
         <>
           <p>{amount(found.value.each)} each:</p>
-          <ul>{found.value.changes.map(change => <li key={change.treatmentId}><b>{change.name}</b>: {Math.abs(change.factor - 1) < 0.005 ? 'as it is' : `${figures(change.factor)} times its dose`} <small>its label allows {figures(change.least)} to {figures(change.most)} times</small></li>)}</ul>
+          <ul>
+            {found.value.changes.map(change => (
+              <li key={change.treatmentId}>
+                <b>{change.name}</b>:{' '}
+                {Math.abs(change.factor - 1) < 0.005
+                  ? 'as it is'
+                  : `${figures(change.factor)} times its dose`}{' '}
+                <small>
+                  its label allows {figures(change.least)} to {figures(change.most)} times
+                </small>
+              </li>
+            ))}
+          </ul>
         </>
       ) : (
-        <p>{found.trouble.kind === 'too-few' ? `Fewer than two treatments give any ${BY_WORDS[by]}.` : found.trouble.kind === 'not-known' ? `Not known: what ${found.trouble.names.join(' and ')} gives. Complete its product on the shelf.`
-          : `Can’t be done within the labels: ${found.trouble.weak} gives ${amount(found.trouble.mostOfWeak)} at most, ${found.trouble.strong} ${amount(found.trouble.leastOfStrong)} at least.`}</p>
+        <p>
+          {found.trouble.kind === 'too-few'
+            ? `Fewer than two treatments give any ${BY_WORDS[by]}.`
+            : found.trouble.kind === 'not-known'
+              ? `Not known: what ${found.trouble.names.join(' and ')} gives. Complete its product on the shelf.`
+              : `Can’t be done within the labels: ${found.trouble.weak} gives ${amount(found.trouble.mostOfWeak)} at most, ${found.trouble.strong} ${amount(found.trouble.leastOfStrong)} at least.`}
+        </p>
       )}
-      <Soft>{FAIR_SCHOOLS.label} {FAIR_SCHOOLS.equal}</Soft>
+      <Soft>
+        {FAIR_SCHOOLS.label} {FAIR_SCHOOLS.equal}
+      </Soft>
       {shopping.length > 0 && (
         <details>
           <summary>What to have in the shed</summary>
-          <ul>{shopping.map(item => <li key={item.product + item.of}><b>{item.product}</b>: {amountWords(item.need, item.of)}{item.packs === null ? ', pack not known' : `, ${counted(item.packs, 'pack')} with a tenth to spare`}{item.price === null ? '' : `, ${item.price.toFixed(2)}`}</li>)}</ul>
+          <ul>
+            {shopping.map(item => (
+              <li key={item.product + item.of}>
+                <b>{item.product}</b>: {amountWords(item.need, item.of)}
+                {item.packs === null
+                  ? ', pack not known'
+                  : `, ${counted(item.packs, 'pack')} with a tenth to spare`}
+                {item.price === null ? '' : `, ${item.price.toFixed(2)}`}
+              </li>
+            ))}
+          </ul>
         </details>
       )}
     </Book>
@@ -64,16 +146,54 @@ function isSlow({ nutrients, released }: LedgerAccount): boolean {
   return (nutrients.n ?? 0) - (released.n ?? 0) > 1e-9;
 }
 
-function AccountRow({ account, hourWorth, isDone }: { readonly account: LedgerAccount; readonly hourWorth: number | null; readonly isDone: boolean }) {
+function AccountRow({
+  account,
+  hourWorth,
+  isDone,
+}: {
+  readonly account: LedgerAccount;
+  readonly hourWorth: number | null;
+  readonly isDone: boolean;
+}) {
   const { n, p, k, ...others } = account.nutrients;
-  const grams = (value: number | undefined): string => (value === undefined || value === 0 ? '—' : `${account.isLeast ? '≥ ' : ''}${figures(value)} g`);
+  const grams = (value: number | undefined): string =>
+    value === undefined || value === 0 ? '—' : `${account.isLeast ? '≥ ' : ''}${figures(value)} g`;
   return (
     <tr>
       <th scope="row">{account.name}</th>
-      <td data-long>{account.lines.length === 0 ? 'nothing' : account.lines.map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`).join('; ')}{isSlow(account) && <small> of its nitrogen {figures(account.released.n ?? 0)} g {isDone ? 'so far' : 'by the end'}</small>}</td>
-      <td>{grams(n)}</td><td>{grams(p)}</td><td>{grams(k)}</td>
-      <td>{Object.entries(others).filter(([, value]) => value > 0).map(([nutrient, value]) => `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${figures(value)} g`).join(', ') || '—'}</td>
-      <td>{account.cost === null ? '?' : hourWorth === null ? account.cost.toFixed(2) : `${unitCost([account.cost], account.minutes, hourWorth).total.toFixed(2)} with the hours, ${account.cost.toFixed(2)} without`}</td><td>{account.minutes === 0 ? '—' : figures(account.minutes)}</td>
+      <td data-long>
+        {account.lines.length === 0
+          ? 'nothing'
+          : account.lines
+              .map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`)
+              .join('; ')}
+        {isSlow(account) && (
+          <small>
+            {' '}
+            of its nitrogen {figures(account.released.n ?? 0)} g {isDone ? 'so far' : 'by the end'}
+          </small>
+        )}
+      </td>
+      <td>{grams(n)}</td>
+      <td>{grams(p)}</td>
+      <td>{grams(k)}</td>
+      <td>
+        {Object.entries(others)
+          .filter(([, value]) => value > 0)
+          .map(
+            ([nutrient, value]) =>
+              `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${figures(value)} g`,
+          )
+          .join(', ') || '—'}
+      </td>
+      <td>
+        {account.cost === null
+          ? '?'
+          : hourWorth === null
+            ? account.cost.toFixed(2)
+            : `${unitCost([account.cost], account.minutes, hourWorth).total.toFixed(2)} with the hours, ${account.cost.toFixed(2)} without`}
+      </td>
+      <td>{account.minutes === 0 ? '—' : figures(account.minutes)}</td>
     </tr>
   );
 }

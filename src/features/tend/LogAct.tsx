@@ -2,17 +2,17 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { CARE_WORDS, CareKind } from '@/core/schedule/care-rule';
 import type { Result } from '@/core/result';
+import { CARE_WORDS, CareKind } from '@/core/schedule/care-rule';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { pluralOf } from '@/core/words/plural';
+import { PickUnits } from '@/features/bench/PickUnits';
 import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { pluralOf } from '@/core/words/plural';
-import { PickUnits } from '@/features/bench/PickUnits';
 
 const SOME = 'some units';
 
@@ -35,24 +35,77 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const submit = (): void => startTransition(async () => {
-    const done = await log({ name, kind, treatmentIds: to === '' || to === SOME ? [] : [to], codes: to === SOME ? some : null, doneOn, note });
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) { setName(''); setNote(''); setSomeCodes([]); }
-  });
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await log({
+        name,
+        kind,
+        treatmentIds: to === '' || to === SOME ? [] : [to],
+        codes: to === SOME ? some : null,
+        doneOn,
+        note,
+      });
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) {
+        setName('');
+        setNote('');
+        setSomeCodes([]);
+      }
+    });
   return (
     <Box>
       <summary>Something was done that was not planned</summary>
       <div data-fields>
-        <TextField label="What" name="logName" value={name} onChange={setName} trouble={fields.name} placeholder="tied in, hail cover on" />
-        <Select label="It was" name="logKind" value={kind} onChange={setKind} options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))} />
-        <Select label="To whom" name="logTo" value={to} onChange={setTo} options={[{ value: '', label: 'all alike' }, ...treatments.map(treatment => ({ value: treatment.id, label: `only ${treatment.name}` })), ...(codes.length === 0 ? [] : [{ value: SOME, label: `only some ${pluralOf(unitWord)}` }])]} />
-        <TextField label="On" name="logDay" type="date" value={doneOn} onChange={setDoneOn} trouble={fields.doneOn} />
+        <TextField
+          label="What"
+          name="logName"
+          value={name}
+          onChange={setName}
+          trouble={fields.name}
+          placeholder="tied in, hail cover on"
+        />
+        <Select
+          label="It was"
+          name="logKind"
+          value={kind}
+          onChange={setKind}
+          options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))}
+        />
+        <Select
+          label="To whom"
+          name="logTo"
+          value={to}
+          onChange={setTo}
+          options={[
+            { value: '', label: 'all alike' },
+            ...treatments.map(treatment => ({
+              value: treatment.id,
+              label: `only ${treatment.name}`,
+            })),
+            ...(codes.length === 0
+              ? []
+              : [{ value: SOME, label: `only some ${pluralOf(unitWord)}` }]),
+          ]}
+        />
+        <TextField
+          label="On"
+          name="logDay"
+          type="date"
+          value={doneOn}
+          onChange={setDoneOn}
+          trouble={fields.doneOn}
+        />
       </div>
-      {to === SOME && <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />}
+      {to === SOME && (
+        <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
+      )}
       <TextField label="Why" name="logNote" value={note} onChange={setNote} trouble={fields.note} />
       {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts><Button onPress={submit} isPending={isPending}>Put it in the log</Button></Acts>
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Put it in the log
+        </Button>
+      </Acts>
     </Box>
   );
 }

@@ -1,10 +1,10 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { ToMix } from '@/core/schedule/mixing-list';
-import { ORDER_OF_MIXING } from '@/core/materials/cautions';
-import { Cautions } from '@/features/shelf/Cautions';
 import { amountWords, strengthWords } from '@/core/materials/amount-words';
+import { ORDER_OF_MIXING } from '@/core/materials/cautions';
+import type { ToMix } from '@/core/schedule/mixing-list';
+import { Cautions } from '@/features/shelf/Cautions';
 
 interface MixingListProps {
   readonly mixing: readonly ToMix[];
@@ -17,17 +17,39 @@ export function MixingList({ mixing, forbidden }: MixingListProps) {
   return (
     <Mixing aria-label="To mix today">
       <h2>To mix</h2>
-      <ul>{mixing.map((mix, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a product may be mixed at two strengths
-        <li key={`${mix.product.id} ${i}`}>
-          <b>{mix.waterMl === null ? amountWords(mix.amount, mix.of) : amountWords(mix.waterMl, 'volume')}</b>
-          <span>
-            {mix.waterMl === null ? `${mix.product.name}, weighed out dry` : `${mix.product.name}, ${strengthWords(mix.strength)}: ${amountWords(mix.amount, mix.of)} in it, a tenth to spare`}
-            <small>{mix.each.map(part => `${part.forWhom}: ${part.units} × ${part.waterMl === null ? amountWords(part.amount / part.units, mix.of) : amountWords(part.waterMl / part.units, 'volume')}`).join(' · ')}</small>
-          </span>
-        </li>
-      ))}</ul>
-      {forbidden.map(pair => <p key={`${pair.a} ${pair.b}`} role="alert"><b>Never {pair.a} and {pair.b} in one can:</b> {pair.why}.</p>)}
+      <ul>
+        {mixing.map((mix, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a product may be mixed at two strengths
+          <li key={`${mix.product.id} ${i}`}>
+            <b>
+              {mix.waterMl === null
+                ? amountWords(mix.amount, mix.of)
+                : amountWords(mix.waterMl, 'volume')}
+            </b>
+            <span>
+              {mix.waterMl === null
+                ? `${mix.product.name}, weighed out dry`
+                : `${mix.product.name}, ${strengthWords(mix.strength)}: ${amountWords(mix.amount, mix.of)} in it, a tenth to spare`}
+              <small>
+                {mix.each
+                  .map(
+                    part =>
+                      `${part.forWhom}: ${part.units} × ${part.waterMl === null ? amountWords(part.amount / part.units, mix.of) : amountWords(part.waterMl / part.units, 'volume')}`,
+                  )
+                  .join(' · ')}
+              </small>
+            </span>
+          </li>
+        ))}
+      </ul>
+      {forbidden.map(pair => (
+        <p key={`${pair.a} ${pair.b}`} role="alert">
+          <b>
+            Never {pair.a} and {pair.b} in one can:
+          </b>{' '}
+          {pair.why}.
+        </p>
+      ))}
       <p>Into the can in this order: {ORDER_OF_MIXING.join(', then ')}.</p>
       <Cautions hazards={mixing.flatMap(mix => mix.product.hazards)} />
     </Mixing>

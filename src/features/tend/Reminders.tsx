@@ -2,8 +2,8 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import type { Reminder } from '@/core/schedule/reminders';
 import type { Result } from '@/core/result';
+import type { Reminder } from '@/core/schedule/reminders';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { withShortDays } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
@@ -20,20 +20,36 @@ export function Reminders({ reminders, isLocked, plan }: RemindersProps) {
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   if (reminders.length === 0) return null;
-  const take = ({ draft, why }: Reminder): void => startTransition(async () => {
-    const done = await plan(draft, isLocked ? `Easily forgotten: ${why}` : '');
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const take = ({ draft, why }: Reminder): void =>
+    startTransition(async () => {
+      const done = await plan(draft, isLocked ? `Easily forgotten: ${why}` : '');
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   return (
     <Box>
       <summary>Easily forgotten, {reminders.length}</summary>
-      <ul>{reminders.map(reminder => (
-        <li key={reminder.key}>
-          <div><strong>{reminder.draft.name}</strong><small>{withShortDays(reminder.why)}</small></div>
-          <Button aria-label={`Plan it: ${reminder.draft.name}`} onPress={() => take(reminder)} isPending={isPending}>Plan it</Button>
-        </li>
-      ))}</ul>
-      {trouble && <Trouble>{trouble.kind === 'invalid' ? Object.values(trouble.fields)[0] : trialSentence(trouble)}</Trouble>}
+      <ul>
+        {reminders.map(reminder => (
+          <li key={reminder.key}>
+            <div>
+              <strong>{reminder.draft.name}</strong>
+              <small>{withShortDays(reminder.why)}</small>
+            </div>
+            <Button
+              aria-label={`Plan it: ${reminder.draft.name}`}
+              onPress={() => take(reminder)}
+              isPending={isPending}
+            >
+              Plan it
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {trouble && (
+        <Trouble>
+          {trouble.kind === 'invalid' ? Object.values(trouble.fields)[0] : trialSentence(trouble)}
+        </Trouble>
+      )}
     </Box>
   );
 }

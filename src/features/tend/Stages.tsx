@@ -21,24 +21,45 @@ export function Stages({ stages, isClosed, date }: StagesProps) {
   return (
     <Box aria-label="Stages">
       <h2>Stages</h2>
-      <Soft>One rule for all, fixed beforehand: the day on which the first of all units shows it, or half of them. Don’t date each treatment by itself.</Soft>
-      {stages.map(stage => <Stage key={`${stage.name} ${stage.day}`} stage={stage} isClosed={isClosed} date={date} />)}
+      <Soft>
+        One rule for all, fixed beforehand: the day on which the first of all units shows it, or
+        half of them. Don’t date each treatment by itself.
+      </Soft>
+      {stages.map(stage => (
+        <Stage key={`${stage.name} ${stage.day}`} stage={stage} isClosed={isClosed} date={date} />
+      ))}
     </Box>
   );
 }
 
-function Stage({ stage, isClosed, date }: Omit<StagesProps, 'stages'> & { readonly stage: StagesProps['stages'][number] }) {
+function Stage({
+  stage,
+  isClosed,
+  date,
+}: Omit<StagesProps, 'stages'> & { readonly stage: StagesProps['stages'][number] }) {
   const [day, setDay] = useState(stage.day);
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
-  const put = (): void => startTransition(async () => {
-    const done = await date({ stage: stage.name, day });
-    setTrouble(done.ok ? undefined : done.trouble);
-  });
+  const put = (): void =>
+    startTransition(async () => {
+      const done = await date({ stage: stage.name, day });
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
   return (
     <div>
-      <TextField label={stage.name} name={`stage ${stage.name}`} type="date" value={day} onChange={setDay} isReadOnly={isClosed} />
-      {!isClosed && day !== stage.day && <Button onPress={put} isPending={isPending}>{day === '' ? 'Not yet after all' : 'It came'}</Button>}
+      <TextField
+        label={stage.name}
+        name={`stage ${stage.name}`}
+        type="date"
+        value={day}
+        onChange={setDay}
+        isReadOnly={isClosed}
+      />
+      {!isClosed && day !== stage.day && (
+        <Button onPress={put} isPending={isPending}>
+          {day === '' ? 'Not yet after all' : 'It came'}
+        </Button>
+      )}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
     </div>
   );

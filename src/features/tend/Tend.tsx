@@ -2,18 +2,18 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
-import type { DueToday } from '@/core/schedule/due-today';
 import type { Result } from '@/core/result';
+import type { DueToday } from '@/core/schedule/due-today';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { shortDay, withShortDays } from '@/features/frame/days';
 import { Cautions } from '@/features/shelf/Cautions';
+import { Known } from '@/features/trial/Known';
 import { Mind, Soft, TwoParts } from '@/ui/Page';
 import { CareSettingsForm } from './CareSettingsForm';
 import { DueBoard } from './DueBoard';
 import { Kept } from './Kept';
-import { Known } from '@/features/trial/Known';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { LogAct } from './LogAct';
@@ -31,7 +31,11 @@ interface TendProps {
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lookIntoBottles: () => Promise<DueToday>;
   readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
-  readonly saveRule: (ruleId: string | null, input: unknown, why: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly saveRule: (
+    ruleId: string | null,
+    input: unknown,
+    why: string,
+  ) => Promise<Result<unknown, TrialTrouble>>;
   readonly dropRule: (ruleId: string, why: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly log: Acting;
   readonly changeSettings: Acting;
@@ -40,35 +44,124 @@ interface TendProps {
 }
 
 /** What is due, what it takes, and the plan it comes from; what each is given, and how the plan was kept. */
-export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dropRule, log, changeSettings, dateStage, nameByDepth }: TendProps) {
+export function Tend({
+  view,
+  bench,
+  tick,
+  lookIntoBottles,
+  untick,
+  saveRule,
+  dropRule,
+  log,
+  changeSettings,
+  dateStage,
+  nameByDepth,
+}: TendProps) {
   const { trial, care, due } = view;
-  const dueCodes = new Set(due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)));
+  const dueCodes = new Set(
+    due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)),
+  );
   return (
     <>
       <TwoParts>
         <div>
-          {due.tasks.length > 0 && <><h2>Due</h2><DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} /></>}
+          {due.tasks.length > 0 && (
+            <>
+              <h2>Due</h2>
+              <DueBoard
+                due={due}
+                today={view.today}
+                tick={tick}
+                lookIntoBottles={lookIntoBottles}
+              />
+            </>
+          )}
           <Weathered view={view} />
           {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
           {view.coming.length > 0 && (
             <section aria-label="Coming">
               <h2>Coming</h2>
-              <Coming>{view.coming.map(task => <li key={`${task.ruleId} ${task.nth}`}><b>{task.dueOn === null ? `at ${task.waitsFor}` : shortDay(task.dueOn)}</b> {care.rules.find(rule => rule.id === task.ruleId)?.name}</li>)}</Coming>
-              <p><a href={`/trials/${trial.id}/calendar`} download>Take it into a calendar (iCalendar)</a></p>
+              <Coming>
+                {view.coming.map(task => (
+                  <li key={`${task.ruleId} ${task.nth}`}>
+                    <b>{task.dueOn === null ? `at ${task.waitsFor}` : shortDay(task.dueOn)}</b>{' '}
+                    {care.rules.find(rule => rule.id === task.ruleId)?.name}
+                  </li>
+                ))}
+              </Coming>
+              <p>
+                <a href={`/trials/${trial.id}/calendar`} download>
+                  Take it into a calendar (iCalendar)
+                </a>
+              </p>
             </section>
           )}
-          {bench ? <Bench view={bench} label="The bench from above" lens={unit => ({ state: dueCodes.has(unit.code) ? 'open' : 'done', share: null, words: dueCodes.has(unit.code) ? 'something is due' : (unit.tag?.name ?? unit.where) })} /> : <Soft>Nothing stands on the bench yet. <Link href={`/trials/${trial.id}/lay-out`}>Lay the trial out.</Link></Soft>}
+          {bench ? (
+            <Bench
+              view={bench}
+              label="The bench from above"
+              lens={unit => ({
+                state: dueCodes.has(unit.code) ? 'open' : 'done',
+                share: null,
+                words: dueCodes.has(unit.code)
+                  ? 'something is due'
+                  : (unit.tag?.name ?? unit.where),
+              })}
+            />
+          ) : (
+            <Soft>
+              Nothing stands on the bench yet.{' '}
+              <Link href={`/trials/${trial.id}/lay-out`}>Lay the trial out.</Link>
+            </Soft>
+          )}
         </div>
         <div>
           <RuleList view={view} save={saveRule} drop={dropRule} />
-          {view.limits.map(limit => <Mind key={limit}>{withShortDays(limit)}</Mind>)}
-          <Reminders reminders={view.reminders} isLocked={trial.state === 'locked'} plan={(draft, why) => saveRule(null, draft, why)} />
-          {trial.state !== 'closed' && <LogAct treatments={view.treatments} codes={view.codes} unitWord={trial.unitWord} today={view.today} log={log} />}
-          {trial.state !== 'closed' && view.areaM2 !== null && <LaidDepth treatments={view.treatments} areaM2={view.areaM2} unitWord={trial.unitWord} system={view.system} name={nameByDepth} />}
+          {view.limits.map(limit => (
+            <Mind key={limit}>{withShortDays(limit)}</Mind>
+          ))}
+          <Reminders
+            reminders={view.reminders}
+            isLocked={trial.state === 'locked'}
+            plan={(draft, why) => saveRule(null, draft, why)}
+          />
+          {trial.state !== 'closed' && (
+            <LogAct
+              treatments={view.treatments}
+              codes={view.codes}
+              unitWord={trial.unitWord}
+              today={view.today}
+              log={log}
+            />
+          )}
+          {trial.state !== 'closed' && view.areaM2 !== null && (
+            <LaidDepth
+              treatments={view.treatments}
+              areaM2={view.areaM2}
+              unitWord={trial.unitWord}
+              system={view.system}
+              name={nameByDepth}
+            />
+          )}
           <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
-          {trial.state !== 'closed' && <CareSettingsForm settings={care.settings} unitWord={trial.unitWord} system={view.system} save={changeSettings} thirst={view.thirst} />}
+          {trial.state !== 'closed' && (
+            <CareSettingsForm
+              settings={care.settings}
+              unitWord={trial.unitWord}
+              system={view.system}
+              save={changeSettings}
+              thirst={view.thirst}
+            />
+          )}
           <Kept view={view} untick={untick} />
-          {view.tooOften.map(each => <p key={each.product} role="alert"><b>{each.product} is planned {each.planned} times; its label allows {each.most}.</b> Plan it less often.</p>)}
+          {view.tooOften.map(each => (
+            <p key={each.product} role="alert">
+              <b>
+                {each.product} is planned {each.planned} times; its label allows {each.most}.
+              </b>{' '}
+              Plan it less often.
+            </p>
+          ))}
           <Known lore={view.lore} />
           <Cautions hazards={view.hazards} extra={waitingWords(view)} />
         </div>
@@ -80,10 +173,16 @@ export function Tend({ view, bench, tick, lookIntoBottles, untick, saveRule, dro
 
 /** Days before harvest and hours off the bed, by the labels. */
 function waitingWords({ care, shelf }: TendView): readonly string[] {
-  const used = shelf.filter(product => care.rules.some(rule => rule.material?.productId === product.id));
+  const used = shelf.filter(product =>
+    care.rules.some(rule => rule.material?.productId === product.id),
+  );
   return used.flatMap(product => [
-    ...(product.waitingDays === null || product.waitingDays === 0 ? [] : [`${product.name}: nothing is picked to eat until ${product.waitingDays} days after it.`]),
-    ...(product.reentryHours === null || product.reentryHours === 0 ? [] : [`${product.name}: stay off the bed for ${product.reentryHours} hours.`]),
+    ...(product.waitingDays === null || product.waitingDays === 0
+      ? []
+      : [`${product.name}: nothing is picked to eat until ${product.waitingDays} days after it.`]),
+    ...(product.reentryHours === null || product.reentryHours === 0
+      ? []
+      : [`${product.name}: stay off the bed for ${product.reentryHours} hours.`]),
   ]);
 }
 

@@ -6,17 +6,41 @@ import { Mind } from '@/ui/Page';
 import type { TendView } from './tend-view';
 
 /** What a label or the rain asks to mind just now. */
-export function Weathered({ view: { offTheBed, washedOff, leached, trial } }: { readonly view: TendView }) {
+export function Weathered({
+  view: { offTheBed, washedOff, leached, trial },
+}: {
+  readonly view: TendView;
+}) {
   return (
     <>
-      {offTheBed.map(off => <p key={`${off.ruleId} ${off.until}`} role="alert"><b>Stay off the bed until {clock(off.until)}.</b> The label of {off.product} asks for it.</p>)}
-      {washedOff.map(washed => <p key={`${washed.name} ${washed.on}`} role="alert"><b>{washed.name} of {shortDay(washed.on)} was rained on, {washed.rainMm.toFixed(0)} mm.</b> What only lies on the leaf is gone: it is due again, for all alike.</p>)}
-      {leached.map(({ on, rainMm, ml }) => <Mind key={on}>{rainMm.toFixed(0)} mm of rain on {shortDay(on)} ran through: about {amountWords(ml, 'volume')} out of each {trial.unitWord}, and feed with it.</Mind>)}
+      {offTheBed.map(off => (
+        <p key={`${off.ruleId} ${off.until}`} role="alert">
+          <b>Stay off the bed until {clock(off.until)}.</b> The label of {off.product} asks for it.
+        </p>
+      ))}
+      {washedOff.map(washed => (
+        <p key={`${washed.name} ${washed.on}`} role="alert">
+          <b>
+            {washed.name} of {shortDay(washed.on)} was rained on, {washed.rainMm.toFixed(0)} mm.
+          </b>{' '}
+          What only lies on the leaf is gone: it is due again, for all alike.
+        </p>
+      ))}
+      {leached.map(({ on, rainMm, ml }) => (
+        <Mind key={on}>
+          {rainMm.toFixed(0)} mm of rain on {shortDay(on)} ran through: about{' '}
+          {amountWords(ml, 'volume')} out of each {trial.unitWord}, and feed with it.
+        </Mind>
+      ))}
     </>
   );
 }
 
 /** An instant as the garden's clock shows it. */
 function clock(instant: string): string {
-  return new Date(instant).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+  return new Date(instant).toLocaleString('en-GB', {
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
 }

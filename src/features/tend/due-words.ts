@@ -6,7 +6,9 @@ import { counted } from '@/core/words/plural';
 export function dueWords({ each, product, waterMl, units, trial }: DueTask): string {
   const things = counted(units, trial.unitWord);
   if (!product) return things;
-  if (!each) return `${things}: ${product.name}, by a measure of the ${trial.unitWord} that is not known yet`;
-  const amount = each.kind === 'mass' ? amountWords(each.g, 'mass') : amountWords(each.ml, 'volume');
+  if (!each)
+    return `${things}: ${product.name}, by a measure of the ${trial.unitWord} that is not known yet`;
+  const amount =
+    each.kind === 'mass' ? amountWords(each.g, 'mass') : amountWords(each.ml, 'volume');
   return `${things}: ${amount} ${product.name}${waterMl === null ? '' : ` in ${amountWords(waterMl, 'volume')}`} each`;
 }

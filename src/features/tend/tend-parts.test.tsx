@@ -1,11 +1,11 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { failure, success } from '@/core/result';
 import { analysisFixture, productFixture } from '@/core/materials/product-fixture';
+import { failure, success } from '@/core/result';
 import { careActFixture, caredFixture } from '@/core/schedule/care-fixture';
 import { materialWords, whenWords } from '@/core/schedule/care-words';
-import type { WeatherDay } from '@/core/weather/weather-day';
 import { trialFixture } from '@/core/trial/trial-fixture';
+import type { WeatherDay } from '@/core/weather/weather-day';
 import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
 import { Kept } from './Kept';
@@ -18,17 +18,31 @@ import { tendViewOf } from './tend-view';
 const weak = productFixture({ name: 'Tidewrack' });
 const strong = productFixture({ name: 'Osmund', analysis: analysisFixture(12, 4, 8) });
 const data = caredFixture(trialFixture({ treatments: 3, unitsEach: 2 }), [weak, strong]);
-const scene = (today: string, weather: readonly WeatherDay[] = []) => ({ shelf: data.products, today, now: `${today}T12:00:00.000Z`, garden: { system: 'uk' as const, latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null }, weather, aliasOf: (ruleId: string) => ruleId });
-const view = (changes: Partial<typeof data> = {}, today = '2026-05-08') => tendViewOf({ ...data, ...changes }, scene(today));
+const scene = (today: string, weather: readonly WeatherDay[] = []) => ({
+  shelf: data.products,
+  today,
+  now: `${today}T12:00:00.000Z`,
+  garden: { system: 'uk' as const, latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null },
+  weather,
+  aliasOf: (ruleId: string) => ruleId,
+});
+const view = (changes: Partial<typeof data> = {}, today = '2026-05-08') =>
+  tendViewOf({ ...data, ...changes }, scene(today));
 
 describe('what is due', () => {
   test('is ticked off by one press, with one id however often it is pressed; what is refused says why', async () => {
-    const tick = jest.fn().mockResolvedValueOnce(failure({ kind: 'closed' })).mockResolvedValue(success(true));
+    const tick = jest
+      .fn()
+      .mockResolvedValueOnce(failure({ kind: 'closed' }))
+      .mockResolvedValue(success(true));
     render(<DueSteps tasks={view().due.tasks} today="2026-05-08" tick={tick} />);
     const done = screen.getByRole('button', { name: 'feed 1 weekly: done' });
     fireEvent.click(done);
     expect(await screen.findByText('The trial is closed, and its verdict frozen.')).toBeVisible();
-    await waitFor(() => { fireEvent.click(done); expect(tick.mock.calls.length).toBeGreaterThan(1); });
+    await waitFor(() => {
+      fireEvent.click(done);
+      expect(tick.mock.calls.length).toBeGreaterThan(1);
+    });
     const [[trialId, first], [, second]] = tick.mock.calls;
     expect(trialId).toBe(data.trial.id);
     expect(second.id).toBe(first.id);
@@ -37,18 +51,45 @@ describe('what is due', () => {
   });
 
   test('late steps say how late', () => {
-    render(<DueSteps tasks={view({}, '2026-05-10').due.tasks} today="2026-05-10" tick={jest.fn()} />);
+    render(
+      <DueSteps tasks={view({}, '2026-05-10').due.tasks} today="2026-05-10" tick={jest.fn()} />,
+    );
     expect(screen.getAllByText('2 days late')).toHaveLength(2);
   });
 
   test('of a blind trial only bottles, until whoever mixes looks', async () => {
     const blind = { ...data, trial: { ...data.trial, isBlind: true } };
-    const open = view({ trial: { ...data.trial, isBlind: true, keyOpenedAt: '2026-05-02T08:00:00.000Z' } }).due;
-    const named = { ...open, tasks: open.tasks.map((task, i) => ({ ...task, trial: blind.trial, receivers: task.receivers.map(receiver => ({ ...receiver, label: `bottle ${'RT'.charAt(i)}` })) })), mixing: open.mixing.map((mix, i) => ({ ...mix, each: mix.each.map(part => ({ ...part, forWhom: `bottle ${'RT'.charAt(i)}` })) })) };
-    render(<DueBoard due={tendViewOf(blind, scene('2026-05-08')).due} today="2026-05-08" tick={jest.fn()} lookIntoBottles={async () => named} />);
+    const open = view({
+      trial: { ...data.trial, isBlind: true, keyOpenedAt: '2026-05-02T08:00:00.000Z' },
+    }).due;
+    const named = {
+      ...open,
+      tasks: open.tasks.map((task, i) => ({
+        ...task,
+        trial: blind.trial,
+        receivers: task.receivers.map(receiver => ({
+          ...receiver,
+          label: `bottle ${'RT'.charAt(i)}`,
+        })),
+      })),
+      mixing: open.mixing.map((mix, i) => ({
+        ...mix,
+        each: mix.each.map(part => ({ ...part, forWhom: `bottle ${'RT'.charAt(i)}` })),
+      })),
+    };
+    render(
+      <DueBoard
+        due={tendViewOf(blind, scene('2026-05-08')).due}
+        today="2026-05-08"
+        tick={jest.fn()}
+        lookIntoBottles={async () => named}
+      />,
+    );
     expect(screen.getAllByText('Give what is in the bottle')).toHaveLength(2);
     expect(screen.queryByText(/Tidewrack/)).toBeNull();
-    await userEvent.setup().click(screen.getByRole('button', { name: 'Show what is in the bottles' }));
+    await userEvent
+      .setup()
+      .click(screen.getByRole('button', { name: 'Show what is in the bottles' }));
     expect(await screen.findByText(/^Tidewrack, full strength/)).toBeVisible();
   });
 });
@@ -69,42 +110,98 @@ test('how it was kept, with a way back', async () => {
   const [rule] = data.care.rules;
   if (!rule) throw new Error('there must be a rule');
   const untick = jest.fn().mockResolvedValue(success(true));
-  const acts = [careActFixture(rule, 0, '2026-05-01'), careActFixture(rule, 1, '2026-05-08', { isSkipped: true, note: 'Rain.' })];
+  const acts = [
+    careActFixture(rule, 0, '2026-05-01'),
+    careActFixture(rule, 1, '2026-05-08', { isSkipped: true, note: 'Rain.' }),
+  ];
   render(<Kept view={view({ care: { ...data.care, acts } }, '2026-05-20')} untick={untick} />);
   expect(screen.getByText(/Some treatments missed more than others/)).toBeVisible();
   expect(screen.getByText('8 May: feed 1 weekly, left out. Rain.')).toBeVisible();
-  await userEvent.setup().click(screen.getByRole('button', { name: 'Take back feed 1 weekly of 1 May' }));
+  await userEvent
+    .setup()
+    .click(screen.getByRole('button', { name: 'Take back feed 1 weekly of 1 May' }));
   expect(untick).toHaveBeenCalledWith(acts[0]?.id);
 });
 
 test('to mix: how much, how strong, and what must never meet', () => {
   const { mixing } = view().due;
-  render(<MixingList mixing={mixing} forbidden={[{ a: 'Verjuice', b: 'Whitewash', why: 'they give off chlorine' }]} />);
+  render(
+    <MixingList
+      mixing={mixing}
+      forbidden={[{ a: 'Verjuice', b: 'Whitewash', why: 'they give off chlorine' }]}
+    />,
+  );
   expect(screen.getAllByText('2.2 l')).toHaveLength(2);
-  expect(screen.getByRole('alert')).toHaveTextContent('Never Verjuice and Whitewash in one can: they give off chlorine.');
+  expect(screen.getByRole('alert')).toHaveTextContent(
+    'Never Verjuice and Whitewash in one can: they give off chlorine.',
+  );
 });
 
 test('rules in words', () => {
   const [rule] = data.care.rules;
   if (!rule) throw new Error('there must be a rule');
   expect(whenWords(rule, data.care.rules)).toBe('weekly from the start');
-  expect(whenWords({ ...rule, repeat: { kind: 'times', times: 3, days: 2 }, from: { kind: 'stage', stage: 'first flower', days: 3 } }, [])).toBe('3 times, 2 days apart, 3 days after first flower');
-  expect(whenWords({ ...rule, repeat: { kind: 'weekdays', weekdays: [1, 4] }, from: { kind: 'start', days: -42 }, until: { kind: 'stage', stage: 'first flower', days: 0 } }, [])).toBe('on Monday, Thursday 42 days before the start until first flower');
-  expect(materialWords(rule, 'Tidewrack')).toBe('Tidewrack, as on the label, full strength, 1 l each');
+  expect(
+    whenWords(
+      {
+        ...rule,
+        repeat: { kind: 'times', times: 3, days: 2 },
+        from: { kind: 'stage', stage: 'first flower', days: 3 },
+      },
+      [],
+    ),
+  ).toBe('3 times, 2 days apart, 3 days after first flower');
+  expect(
+    whenWords(
+      {
+        ...rule,
+        repeat: { kind: 'weekdays', weekdays: [1, 4] },
+        from: { kind: 'start', days: -42 },
+        until: { kind: 'stage', stage: 'first flower', days: 0 },
+      },
+      [],
+    ),
+  ).toBe('on Monday, Thursday 42 days before the start until first flower');
+  expect(materialWords(rule, 'Tidewrack')).toBe(
+    'Tidewrack, as on the label, full strength, 1 l each',
+  );
 });
 
 test('a product planned oftener than its label allows is told', () => {
-  const often = (most: number | null) => tendViewOf({ ...data, products: [{ ...weak, mostApplications: most }, strong] }, scene('2026-05-08')).tooOften;
-  expect([often(10), often(14), often(null)]).toEqual([[{ product: 'Tidewrack', planned: 14, most: 10 }], [], []]);
+  const often = (most: number | null) =>
+    tendViewOf(
+      { ...data, products: [{ ...weak, mostApplications: most }, strong] },
+      scene('2026-05-08'),
+    ).tooOften;
+  expect([often(10), often(14), often(null)]).toEqual([
+    [{ product: 'Tidewrack', planned: 14, most: 10 }],
+    [],
+    [],
+  ]);
 });
 
 test('water put down is added up by treatment, and hours by what they are worth', () => {
   const [rule] = data.care.rules;
   if (!rule) throw new Error('there must be a rule');
-  const watering = { ...rule, id: '00000000-0000-7000-8000-0000000000aa', name: 'can', kind: 'water' as const, material: null };
+  const watering = {
+    ...rule,
+    id: '00000000-0000-7000-8000-0000000000aa',
+    name: 'can',
+    kind: 'water' as const,
+    material: null,
+  };
   const toAll = { ...watering, id: '00000000-0000-7000-8000-0000000000ab', treatmentIds: [] };
-  const acts = [careActFixture(watering, 0, '2026-05-01', { amount: 500 }), careActFixture(toAll, 0, '2026-05-02', { amount: 750 }), careActFixture(toAll, 1, '2026-05-03')];
-  const care = { ...data.care, rules: [{ ...rule, minutesEach: 3 }, watering, toAll], acts, settings: { ...data.care.settings, hourWorth: 12 } };
+  const acts = [
+    careActFixture(watering, 0, '2026-05-01', { amount: 500 }),
+    careActFixture(toAll, 0, '2026-05-02', { amount: 750 }),
+    careActFixture(toAll, 1, '2026-05-03'),
+  ];
+  const care = {
+    ...data.care,
+    rules: [{ ...rule, minutesEach: 3 }, watering, toAll],
+    acts,
+    settings: { ...data.care.settings, hourWorth: 12 },
+  };
   const found = view({ care }, '2026-05-20');
   expect(found.water.map(each => each.ml)).toEqual([750, 1250, 750]);
   render(<Ledger view={found} />);
@@ -114,18 +211,51 @@ test('water put down is added up by treatment, and hours by what they are worth'
 test('rain on a spray is told', () => {
   const [rule] = data.care.rules;
   if (!rule) throw new Error('there must be a rule');
-  const care = { ...data.care, rules: [{ ...rule, washedOffByMm: 5 }], acts: [careActFixture(rule, 0, '2026-05-05')] };
-  const day = { day: '2026-05-06', tmaxC: 15, tminC: 8, rainMm: 9, windMs: null, rhMax: null, rhMin: null, sunHours: null, source: 'file' as const };
-  const washed = (rainMm: number) => tendViewOf({ ...data, care }, scene('2026-05-08', [{ ...day, rainMm }])).washedOff;
+  const care = {
+    ...data.care,
+    rules: [{ ...rule, washedOffByMm: 5 }],
+    acts: [careActFixture(rule, 0, '2026-05-05')],
+  };
+  const day = {
+    day: '2026-05-06',
+    tmaxC: 15,
+    tminC: 8,
+    rainMm: 9,
+    windMs: null,
+    rhMax: null,
+    rhMin: null,
+    sunHours: null,
+    source: 'file' as const,
+  };
+  const washed = (rainMm: number) =>
+    tendViewOf({ ...data, care }, scene('2026-05-08', [{ ...day, rainMm }])).washedOff;
   expect([washed(9), washed(2)]).toEqual([[{ name: rule.name, on: '2026-05-05', rainMm: 9 }], []]);
 });
 
 test('rain that ran through the pots, and what the weather takes from them, are worked out', () => {
-  const day = { day: '2026-05-06', tmaxC: 21.5, tminC: 12.3, rainMm: 90, windMs: 2, rhMax: 84, rhMin: 63, sunHours: 9, source: 'file' as const };
+  const day = {
+    day: '2026-05-06',
+    tmaxC: 21.5,
+    tminC: 12.3,
+    rainMm: 90,
+    windMs: 2,
+    rhMax: 84,
+    rhMin: 63,
+    sunHours: 9,
+    source: 'file' as const,
+  };
   const care = { ...data.care, settings: { ...data.care.settings, mixMl: 3000 } };
-  const { leached, thirst, areaM2 } = tendViewOf({ ...data, care, trial: { ...data.trial, crop: 'dwarf beans' } }, scene('2026-05-08', [day]));
-  expect(leached).toEqual([{ on: '2026-05-06', rainMm: 90, ml: expect.closeTo(90 * (areaM2 ?? 0) * 1000 - 750, 6) }]);
-  expect(thirst).toMatchObject({ isCropKnown: true, weeklyMl: expect.closeTo(1000 * 7 * 1.05 * (thirst?.etoMm ?? 0) * (areaM2 ?? 0), 6) });
+  const { leached, thirst, areaM2 } = tendViewOf(
+    { ...data, care, trial: { ...data.trial, crop: 'dwarf beans' } },
+    scene('2026-05-08', [day]),
+  );
+  expect(leached).toEqual([
+    { on: '2026-05-06', rainMm: 90, ml: expect.closeTo(90 * (areaM2 ?? 0) * 1000 - 750, 6) },
+  ]);
+  expect(thirst).toMatchObject({
+    isCropKnown: true,
+    weeklyMl: expect.closeTo(1000 * 7 * 1.05 * (thirst?.etoMm ?? 0) * (areaM2 ?? 0), 6),
+  });
   expect(tendViewOf(data, scene('2026-05-08')).thirst).toBeNull();
 });
 
@@ -138,17 +268,31 @@ test('only some of the pots got it: they are ticked by code, and sent with the r
   const [first] = screen.getAllByRole('checkbox');
   if (!first) throw new Error('there must be a pot to tick');
   await user.click(first);
-  fireEvent.change(screen.getByLabelText('A note, or why it is left out'), { target: { value: 'The can ran dry.' } });
+  fireEvent.change(screen.getByLabelText('A note, or why it is left out'), {
+    target: { value: 'The can ran dry.' },
+  });
   await user.click(screen.getByRole('button', { name: 'feed 1 weekly: done' }));
   const code = first.closest('label')?.textContent?.trim();
-  expect(tick.mock.calls[0]?.[1]).toMatchObject({ codes: [code], outcome: null, note: 'The can ran dry.' });
+  expect(tick.mock.calls[0]?.[1]).toMatchObject({
+    codes: [code],
+    outcome: null,
+    note: 'The can ran dry.',
+  });
 });
 
 test('a round of the barriers puts down what it found', async () => {
   const tick = jest.fn().mockResolvedValue(success(true));
   const [task] = view().due.tasks;
   if (!task) throw new Error('something must be due');
-  render(<DueSteps tasks={[{ ...task, product: null, rule: { ...task.rule, name: 'barriers', kind: 'barrier' } }]} today="2026-05-08" tick={tick} />);
+  render(
+    <DueSteps
+      tasks={[
+        { ...task, product: null, rule: { ...task.rule, name: 'barriers', kind: 'barrier' } },
+      ]}
+      today="2026-05-08"
+      tick={tick}
+    />,
+  );
   await userEvent.setup().click(screen.getByText('Otherwise'));
   await userEvent.setup().selectOptions(screen.getByLabelText('Found'), 'not so: bridged, or off');
   await userEvent.setup().click(screen.getByRole('button', { name: 'barriers: done' }));
@@ -159,18 +303,41 @@ test('what is easily forgotten goes into the plan by one press', async () => {
   const plan = jest.fn().mockResolvedValue(success(true));
   render(<Reminders reminders={view().reminders} isLocked plan={plan} />);
   await userEvent.setup().click(screen.getByText(/^Easily forgotten/));
-  await userEvent.setup().click(screen.getByRole('button', { name: 'Plan it: check the scale with a known mass' }));
-  expect(plan).toHaveBeenCalledWith(expect.objectContaining({ kind: 'check', everyDays: '14' }), expect.stringContaining('Easily forgotten'));
+  await userEvent
+    .setup()
+    .click(screen.getByRole('button', { name: 'Plan it: check the scale with a known mass' }));
+  expect(plan).toHaveBeenCalledWith(
+    expect.objectContaining({ kind: 'check', everyDays: '14' }),
+    expect.stringContaining('Easily forgotten'),
+  );
 });
 
 test('whole bags give another depth, and the level is called by it', async () => {
   const name = jest.fn().mockResolvedValue(success(true));
-  render(<LaidDepth treatments={[{ id: 'a', name: 'none' }, { id: 'b', name: '5 cm leaf-mould' }]} areaM2={1.08} unitWord="bed" system="uk" name={name} />);
+  render(
+    <LaidDepth
+      treatments={[
+        { id: 'a', name: 'none' },
+        { id: 'b', name: '5 cm leaf-mould' },
+      ]}
+      areaM2={1.08}
+      unitWord="bed"
+      system="uk"
+      name={name}
+    />,
+  );
   await userEvent.setup().click(screen.getByText('How deep was it really?'));
   fireEvent.change(screen.getByLabelText('Bags on each bed'), { target: { value: '1' } });
   fireEvent.change(screen.getByLabelText('A bag holds'), { target: { value: '40 l' } });
-  await userEvent.setup().click(screen.getByRole('button', { name: 'Call it “3.7 cm leaf-mould”' }));
-  expect(name).toHaveBeenCalledWith({ treatmentId: 'b', bags: 1, bagMl: 40_000, name: '3.7 cm leaf-mould' });
+  await userEvent
+    .setup()
+    .click(screen.getByRole('button', { name: 'Call it “3.7 cm leaf-mould”' }));
+  expect(name).toHaveBeenCalledWith({
+    treatmentId: 'b',
+    bags: 1,
+    bagMl: 40_000,
+    name: '3.7 cm leaf-mould',
+  });
 });
 
 test('the view is plain data: it crosses from the server to the page as it is', () => {

@@ -1,44 +1,73 @@
-import { adherenceOf, type Adherence, isUneven } from '@/core/schedule/adherence';
+import { type FairBy, makeFair } from '@/core/materials/make-fair';
+import type { NutrientAmounts } from '@/core/materials/nutrient';
+import {
+  heldByMix,
+  type LedgerAccount,
+  type LedgerFlag,
+  ledgerFlags,
+  nutrientLedger,
+} from '@/core/materials/nutrient-ledger';
+import type { Hazard, Product } from '@/core/materials/product';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { type Adherence, adherenceOf, isUneven } from '@/core/schedule/adherence';
 import { type CarePlan, doneTasks } from '@/core/schedule/care-plan';
 import type { CareRule } from '@/core/schedule/care-rule';
-import { careTasks, type CaredTrial, type DueToday, dueToday, hiddenDue, unitMeasuresOf } from '@/core/schedule/due-today';
+import {
+  type CaredTrial,
+  careTasks,
+  type DueToday,
+  dueToday,
+  hiddenDue,
+  unitMeasuresOf,
+} from '@/core/schedule/due-today';
+import { type OffTheBed, offTheBed } from '@/core/schedule/off-the-bed';
+import { type Reminder, remindersFor } from '@/core/schedule/reminders';
+import { type FrostDays, type SeasonLimits, seasonLimits } from '@/core/schedule/season-limits';
 import { shoppingList, type ToBuy } from '@/core/schedule/shopping-list';
 import type { StandingTask } from '@/core/schedule/task-state';
-import { makeFair, type FairBy } from '@/core/materials/make-fair';
-import { heldByMix, type LedgerAccount, type LedgerFlag, ledgerFlags, nutrientLedger } from '@/core/materials/nutrient-ledger';
-import type { NutrientAmounts } from '@/core/materials/nutrient';
-import type { Hazard, Product } from '@/core/materials/product';
-import { AVAILABLE_WATER, cropFactorsOf, cropUse, litresFor } from '@/core/weather/soil-store';
-import { etoOfDay, type StationPlace } from '@/core/weather/reference-et';
-import { leachedMl, type WeatherDay } from '@/core/weather/weather-day';
-import { loreFor, type Lore } from '@/core/trial/growers-lore';
-import { offTheBed, type OffTheBed } from '@/core/schedule/off-the-bed';
-import { remindersFor, type Reminder } from '@/core/schedule/reminders';
-import { seasonLimits, type FrostDays, type SeasonLimits } from '@/core/schedule/season-limits';
-import { unevenActs, type UnevenAct } from '@/core/schedule/uneven-acts';
+import { type UnevenAct, unevenActs } from '@/core/schedule/uneven-acts';
 import { washedOffSteps } from '@/core/schedule/washed-off';
-import { questionPattern } from '@/core/trial/question-patterns';
 import { addDays } from '@/core/trial/calendar-day';
+import { type Lore, loreFor } from '@/core/trial/growers-lore';
+import { questionPattern } from '@/core/trial/question-patterns';
 import type { Trial, TrialData } from '@/core/trial/trial-data';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { etoOfDay, type StationPlace } from '@/core/weather/reference-et';
+import { AVAILABLE_WATER, cropFactorsOf, cropUse, litresFor } from '@/core/weather/soil-store';
+import { leachedMl, type WeatherDay } from '@/core/weather/weather-day';
 
 /** A trial's care as its page shows it. Names treatments, never which unit has which while the key is shut. */
 export interface TendView {
   readonly trial: Pick<Trial, 'id' | 'unitWord' | 'state' | 'startsOn' | 'endsOn'>;
   readonly today: string;
   readonly system: MeasureSystem;
-  readonly treatments: readonly { readonly id: string; readonly name: string; readonly letter: string }[];
+  readonly treatments: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly letter: string;
+  }[];
   readonly shelf: readonly Product[];
   readonly care: CarePlan;
   readonly due: DueToday;
   /** Of the next weeks; those that wait for a stage last. */
   readonly coming: readonly StandingTask[];
   /** Sprays that rain has washed off: they are due again. */
-  readonly washedOff: readonly { readonly name: string; readonly on: string; readonly rainMm: number }[];
+  readonly washedOff: readonly {
+    readonly name: string;
+    readonly on: string;
+    readonly rainMm: number;
+  }[];
   /** Rain that ran through the pots, and how much of it out of each. */
-  readonly leached: readonly { readonly on: string; readonly rainMm: number; readonly ml: number }[];
+  readonly leached: readonly {
+    readonly on: string;
+    readonly rainMm: number;
+    readonly ml: number;
+  }[];
   /** What the weather of the last days takes from each unit in a week; null where it is not known. */
-  readonly thirst: { readonly etoMm: number; readonly weeklyMl: number; readonly isCropKnown: boolean } | null;
+  readonly thirst: {
+    readonly etoMm: number;
+    readonly weeklyMl: number;
+    readonly isCropKnown: boolean;
+  } | null;
   readonly offTheBed: readonly OffTheBed[];
   readonly unevenActs: readonly UnevenAct[];
   readonly limits: readonly string[];
@@ -48,11 +77,24 @@ export interface TendView {
   readonly codes: readonly string[];
   /** The ground of one unit, where it is known. */
   readonly areaM2: number | null;
-  readonly recent: readonly { readonly actId: string; readonly name: string; readonly on: string; readonly isSkipped: boolean; readonly note: string }[];
+  readonly recent: readonly {
+    readonly actId: string;
+    readonly name: string;
+    readonly on: string;
+    readonly isSkipped: boolean;
+    readonly note: string;
+  }[];
   /** Stages that rules wait for, or that were dated. */
   readonly stages: readonly { readonly name: string; readonly day: string }[];
-  readonly ledger: { readonly planned: readonly LedgerAccount[]; readonly done: readonly LedgerAccount[]; readonly base: NutrientAmounts; readonly flags: readonly LedgerFlag[] };
-  readonly fair: Readonly<Record<FairBy & ('n' | 'p' | 'k' | 'money' | 'dry-mass'), ReturnType<typeof makeFair>>>;
+  readonly ledger: {
+    readonly planned: readonly LedgerAccount[];
+    readonly done: readonly LedgerAccount[];
+    readonly base: NutrientAmounts;
+    readonly flags: readonly LedgerFlag[];
+  };
+  readonly fair: Readonly<
+    Record<FairBy & ('n' | 'p' | 'k' | 'money' | 'dry-mass'), ReturnType<typeof makeFair>>
+  >;
   readonly adherence: readonly (Adherence & { readonly name: string })[];
   readonly isUneven: boolean;
   /** Plain water that was put down, each unit's over the season so far, in ml. */
@@ -60,7 +102,11 @@ export interface TendView {
   readonly shopping: readonly ToBuy[];
   readonly hazards: readonly Hazard[];
   /** Products planned oftener for one treatment than their labels allow. */
-  readonly tooOften: readonly { readonly product: string; readonly planned: number; readonly most: number }[];
+  readonly tooOften: readonly {
+    readonly product: string;
+    readonly planned: number;
+    readonly most: number;
+  }[];
 }
 
 const COMING_DAYS = 21;
@@ -80,80 +126,207 @@ export interface TendScene {
   readonly aliasOf: (ruleId: string) => string;
 }
 
-export function tendViewOf(data: TrialData, { shelf, today, now, garden, weather, aliasOf }: TendScene): TendView {
+export function tendViewOf(
+  data: TrialData,
+  { shelf, today, now, garden, weather, aliasOf }: TendScene,
+): TendView {
   const { system } = garden;
   const { trial, care, treatments, products, units, places } = data;
   const place = places.find(each => each.id === units[0]?.placeId);
-  const cared: CaredTrial = { trial, care, done: doneTasks(care.acts), treatments, units, unit: unitMeasuresOf(place, care.settings.mixMl) };
+  const cared: CaredTrial = {
+    trial,
+    care,
+    done: doneTasks(care.acts),
+    treatments,
+    units,
+    unit: unitMeasuresOf(place, care.settings.mixMl),
+  };
   const tasks = careTasks(data, today, weather);
   const limits = ahead(seasonLimits(trial, garden), today);
-  const input = { treatments, rules: care.rules, tasks, products, units, given: care.acts.filter(act => !act.isSkipped), unit: cared.unit, by: trial.endsOn };
+  const input = {
+    treatments,
+    rules: care.rules,
+    tasks,
+    products,
+    units,
+    given: care.acts.filter(act => !act.isSkipped),
+    unit: cared.unit,
+    by: trial.endsOn,
+  };
   const planned = nutrientLedger(input, 'planned');
-  const base = care.settings.mixMl !== null && care.settings.mixNMgPerL !== null ? heldByMix({ n: care.settings.mixNMgPerL }, care.settings.mixMl) : {};
-  const adherence = adherenceOf(care.rules, tasks, treatments.map(treatment => treatment.id), units);
+  const base =
+    care.settings.mixMl !== null && care.settings.mixNMgPerL !== null
+      ? heldByMix({ n: care.settings.mixNMgPerL }, care.settings.mixMl)
+      : {};
+  const adherence = adherenceOf(
+    care.rules,
+    tasks,
+    treatments.map(treatment => treatment.id),
+    units,
+  );
   const nameOf = new Map(treatments.map(treatment => [treatment.id as string, treatment.name]));
   const countOf = (id: string): number => units.filter(unit => unit.treatmentId === id).length;
   return {
-    trial, today, system, treatments, shelf, care: { ...care, bottles: {} }, due: hiddenDue(dueToday([cared], products, today, weather), (_, ruleId) => aliasOf(ruleId)),
-    coming: tasks.filter(task => task.state === 'waits' || (task.state === 'coming' && (task.dueOn ?? '') <= addDays(today, COMING_DAYS))),
-    washedOff: washedOffSteps(care.rules, doneTasks(care.acts), weather).map(each => ({ name: care.rules.find(rule => rule.id === each.ruleId)?.name ?? '', on: each.doneOn, rainMm: each.rainMm })),
-    leached: leachedBy(weather, care.settings.mixMl, cared.unit.areaM2), thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, cared.unit.areaM2),
-    offTheBed: offTheBed(care.rules, care.acts, products, now), unevenActs: unevenActs(data), limits: trial.state === 'closed' ? [] : limits.says, reminders: trial.state === 'closed' ? [] : remindersFor(data, limits, today),
-    lore: loreFor(products.flatMap(product => product.hazards), [trial.question, trial.crop, ...treatments.map(treatment => treatment.name), ...care.rules.map(rule => rule.name)].join(' ')),
-    codes: [...units].sort((a, b) => a.position - b.position).map(unit => unit.code), areaM2: cared.unit.areaM2 ?? null,
-    recent: [...care.acts].sort((a, b) => (a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1)).slice(0, RECENT).map(act => ({ actId: act.id, name: care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned', on: act.doneOn, isSkipped: act.isSkipped, note: act.note })),
+    trial,
+    today,
+    system,
+    treatments,
+    shelf,
+    care: { ...care, bottles: {} },
+    due: hiddenDue(dueToday([cared], products, today, weather), (_, ruleId) => aliasOf(ruleId)),
+    coming: tasks.filter(
+      task =>
+        task.state === 'waits' ||
+        (task.state === 'coming' && (task.dueOn ?? '') <= addDays(today, COMING_DAYS)),
+    ),
+    washedOff: washedOffSteps(care.rules, doneTasks(care.acts), weather).map(each => ({
+      name: care.rules.find(rule => rule.id === each.ruleId)?.name ?? '',
+      on: each.doneOn,
+      rainMm: each.rainMm,
+    })),
+    leached: leachedBy(weather, care.settings.mixMl, cared.unit.areaM2),
+    thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, cared.unit.areaM2),
+    offTheBed: offTheBed(care.rules, care.acts, products, now),
+    unevenActs: unevenActs(data),
+    limits: trial.state === 'closed' ? [] : limits.says,
+    reminders: trial.state === 'closed' ? [] : remindersFor(data, limits, today),
+    lore: loreFor(
+      products.flatMap(product => product.hazards),
+      [
+        trial.question,
+        trial.crop,
+        ...treatments.map(treatment => treatment.name),
+        ...care.rules.map(rule => rule.name),
+      ].join(' '),
+    ),
+    codes: [...units].sort((a, b) => a.position - b.position).map(unit => unit.code),
+    areaM2: cared.unit.areaM2 ?? null,
+    recent: [...care.acts]
+      .sort((a, b) =>
+        a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1,
+      )
+      .slice(0, RECENT)
+      .map(act => ({
+        actId: act.id,
+        name: care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned',
+        on: act.doneOn,
+        isSkipped: act.isSkipped,
+        note: act.note,
+      })),
     stages: stageNames(care).map(name => ({ name, day: care.stages[name] ?? '' })),
-    ledger: { planned, done: nutrientLedger({ ...input, by: today < trial.endsOn ? today : trial.endsOn }, 'done'), base, flags: ledgerFlags(planned, base, asksKind(data)) },
-    fair: { n: makeFair(planned, care.rules, 'n'), p: makeFair(planned, care.rules, 'p'), k: makeFair(planned, care.rules, 'k'), money: makeFair(planned, care.rules, 'money'), 'dry-mass': makeFair(planned, care.rules, 'dry-mass') },
-    adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })), isUneven: isUneven(adherence), water: waterOf(data),
-    shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))), hazards: [...new Set(products.flatMap(product => product.hazards))], tooOften: tooOften(planned, products),
+    ledger: {
+      planned,
+      done: nutrientLedger({ ...input, by: today < trial.endsOn ? today : trial.endsOn }, 'done'),
+      base,
+      flags: ledgerFlags(planned, base, asksKind(data)),
+    },
+    fair: {
+      n: makeFair(planned, care.rules, 'n'),
+      p: makeFair(planned, care.rules, 'p'),
+      k: makeFair(planned, care.rules, 'k'),
+      money: makeFair(planned, care.rules, 'money'),
+      'dry-mass': makeFair(planned, care.rules, 'dry-mass'),
+    },
+    adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })),
+    isUneven: isUneven(adherence),
+    water: waterOf(data),
+    shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))),
+    hazards: [...new Set(products.flatMap(product => product.hazards))],
+    tooOften: tooOften(planned, products),
   };
 }
 
 function waterOf({ care, treatments }: TrialData): TendView['water'] {
-  const watering = new Map(care.rules.filter(rule => rule.kind === 'water' && rule.material === null).map(rule => [rule.id, rule]));
-  const given = care.acts.filter(act => !act.isSkipped && act.amount !== null && watering.has(act.ruleId));
+  const watering = new Map(
+    care.rules
+      .filter(rule => rule.kind === 'water' && rule.material === null)
+      .map(rule => [rule.id, rule]),
+  );
+  const given = care.acts.filter(
+    act => !act.isSkipped && act.amount !== null && watering.has(act.ruleId),
+  );
   if (given.length === 0) return [];
   return treatments.map(({ id, name }) => ({
-    name, ml: given.filter(act => { const to = watering.get(act.ruleId)?.treatmentIds ?? []; return to.length === 0 || to.includes(id); }).reduce((sum, act) => sum + (act.amount ?? 0), 0),
+    name,
+    ml: given
+      .filter(act => {
+        const to = watering.get(act.ruleId)?.treatmentIds ?? [];
+        return to.length === 0 || to.includes(id);
+      })
+      .reduce((sum, act) => sum + (act.amount ?? 0), 0),
   }));
 }
 
-function tooOften(accounts: readonly LedgerAccount[], products: readonly Product[]): TendView['tooOften'] {
+function tooOften(
+  accounts: readonly LedgerAccount[],
+  products: readonly Product[],
+): TendView['tooOften'] {
   return products.flatMap(({ name, mostApplications }) => {
-    const planned = Math.max(0, ...accounts.map(account => account.lines.filter(line => line.product === name).reduce((sum, line) => sum + line.times, 0)));
-    return mostApplications !== null && planned > mostApplications ? [{ product: name, planned, most: mostApplications }] : [];
+    const planned = Math.max(
+      0,
+      ...accounts.map(account =>
+        account.lines
+          .filter(line => line.product === name)
+          .reduce((sum, line) => sum + line.times, 0),
+      ),
+    );
+    return mostApplications !== null && planned > mostApplications
+      ? [{ product: name, planned, most: mostApplications }]
+      : [];
   });
 }
 
 /** Frosts that have come and gone ask for nothing any more. */
 function ahead(limits: SeasonLimits, today: string): SeasonLimits {
-  return limits.frostOn !== null && limits.frostOn < today ? { ...limits, frostOn: null, says: [] } : limits;
+  return limits.frostOn !== null && limits.frostOn < today
+    ? { ...limits, frostOn: null, says: [] }
+    : limits;
 }
 
 /** Rain that even a pot quite dry could not have held. */
-function leachedBy(weather: readonly WeatherDay[], mixMl: number | null, areaM2: number | undefined): TendView['leached'] {
+function leachedBy(
+  weather: readonly WeatherDay[],
+  mixMl: number | null,
+  areaM2: number | undefined,
+): TendView['leached'] {
   if (mixMl === null || areaM2 === undefined) return [];
-  return weather.flatMap(({ day, rainMm }) => { const ml = leachedMl(rainMm, areaM2, mixMl * AVAILABLE_WATER['potting mix']); return ml > 0 ? [{ on: day, rainMm, ml }] : []; });
+  return weather.flatMap(({ day, rainMm }) => {
+    const ml = leachedMl(rainMm, areaM2, mixMl * AVAILABLE_WATER['potting mix']);
+    return ml > 0 ? [{ on: day, rainMm, ml }] : [];
+  });
 }
 
 const THIRST_DAYS = 7;
 
-function thirstOf(crop: string, etShare: number, weather: readonly WeatherDay[], place: StationPlace, areaM2: number | undefined): TendView['thirst'] {
+function thirstOf(
+  crop: string,
+  etShare: number,
+  weather: readonly WeatherDay[],
+  place: StationPlace,
+  areaM2: number | undefined,
+): TendView['thirst'] {
   const days = weather.slice(-THIRST_DAYS);
   if (days.length === 0 || areaM2 === undefined) return null;
   const etoMm = days.reduce((sum, day) => sum + etoOfDay(day, place), 0) / days.length;
   const factors = cropFactorsOf(crop);
-  return { etoMm, weeklyMl: 1000 * litresFor(cropUse(etoMm, factors?.middle ?? 1) * etShare, 7, areaM2), isCropKnown: factors !== undefined };
+  return {
+    etoMm,
+    weeklyMl: 1000 * litresFor(cropUse(etoMm, factors?.middle ?? 1) * etShare, 7, areaM2),
+    isCropKnown: factors !== undefined,
+  };
 }
 
 /** Whether the question is which kind, not how much: then unequal amounts spoil it. */
 function asksKind({ trial, treatments }: TrialData): boolean {
   const act = questionPattern(trial.pattern)?.form.act ?? 'feed';
-  return (act === 'feed' || act === 'amendment') && treatments.every(treatment => treatment.dose === null);
+  return (
+    (act === 'feed' || act === 'amendment') &&
+    treatments.every(treatment => treatment.dose === null)
+  );
 }
 
 function stageNames({ rules, stages }: CarePlan): readonly string[] {
-  const waited = (rule: CareRule): readonly string[] => [rule.from, rule.until].flatMap(moment => (moment?.kind === 'stage' ? [moment.stage] : []));
+  const waited = (rule: CareRule): readonly string[] =>
+    [rule.from, rule.until].flatMap(moment => (moment?.kind === 'stage' ? [moment.stage] : []));
   return [...new Set([...rules.flatMap(waited), ...Object.keys(stages)])];
 }

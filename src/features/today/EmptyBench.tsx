@@ -10,19 +10,48 @@ const POTS = [-1, 0, 1, 0, 1, -1] as const;
 export function EmptyBench() {
   return (
     <Empty>
-      <svg viewBox="0 0 620 100" role="img" aria-label="Six pots in a row, each with a label: none, A, B, A, B, none">
+      <svg
+        viewBox="0 0 620 100"
+        role="img"
+        aria-label="Six pots in a row, each with a label: none, A, B, A, B, none"
+      >
         {POTS.map((index, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a fixed drawing, never reordered
           <g key={place} transform={`translate(${20 + place * 100} 16)`}>
             <circle cx="36" cy="42" r="34" fill="var(--soil)" stroke="var(--pot)" strokeWidth="6" />
-            <ellipse cx="30" cy="40" rx="9" ry="17" fill="var(--crown)" transform="rotate(-30 30 40)" /><ellipse cx="44" cy="40" rx="9" ry="17" fill="var(--crown)" transform="rotate(35 44 40)" />
-            <PlantLabel look={{ letter: index < 0 ? '0' : String.fromCharCode(65 + index), index }} x={58} y={-6} width={24} />
+            <ellipse
+              cx="30"
+              cy="40"
+              rx="9"
+              ry="17"
+              fill="var(--crown)"
+              transform="rotate(-30 30 40)"
+            />
+            <ellipse
+              cx="44"
+              cy="40"
+              rx="9"
+              ry="17"
+              fill="var(--crown)"
+              transform="rotate(35 44 40)"
+            />
+            <PlantLabel
+              look={{ letter: index < 0 ? '0' : String.fromCharCode(65 + index), index }}
+              x={58}
+              y={-6}
+              width={24}
+            />
           </g>
         ))}
       </svg>
       <h2>No trial yet</h2>
-      <p>Ask one question, such as whether a feed brings more beans. Turnspit deals the pots out fairly, keeps the harvest, and says what the pots support, and what they don’t.</p>
-      <p><Link href="/trials/new">Ask the first question</Link></p>
+      <p>
+        Ask one question, such as whether a feed brings more beans. Turnspit deals the pots out
+        fairly, keeps the harvest, and says what the pots support, and what they don’t.
+      </p>
+      <p>
+        <Link href="/trials/new">Ask the first question</Link>
+      </p>
     </Empty>
   );
 }

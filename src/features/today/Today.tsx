@@ -2,19 +2,19 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import type { DueToday } from '@/core/schedule/due-today';
 import { daysBetween } from '@/core/trial/calendar-day';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import type { WeatherDay } from '@/core/weather/weather-day';
+import { counted } from '@/core/words/plural';
 import { longDay, shortDay } from '@/features/frame/days';
+import { DueBoard } from '@/features/tend/DueBoard';
 import type { TrialSummaryView } from '@/features/trial/trial-summary';
 import { FirstFew } from '@/ui/FirstFew';
 import { Page, Soft } from '@/ui/Page';
-import type { DueToday } from '@/core/schedule/due-today';
-import type { WeatherDay } from '@/core/weather/weather-day';
-import type { Result } from '@/core/result';
-import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { DueBoard } from '@/features/tend/DueBoard';
 import { EmptyBench } from './EmptyBench';
 import { WeatherWords } from './WeatherWords';
-import { counted } from '@/core/words/plural';
 
 interface TodayProps {
   readonly summaries: readonly TrialSummaryView[];
@@ -42,24 +42,81 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
     <Page>
       <h1>{longDay(today)}</h1>
       <WeatherWords day={weather} />
-      {summaries.length === 0 ? <EmptyBench /> : (
+      {summaries.length === 0 ? (
+        <EmptyBench />
+      ) : (
         <>
-          <FirstFew of={errands} first={FIRST}>{shown => (
-          <Round aria-label="What wants doing">
-            {shown.map(errand => (
-              <li key={errand.id}>
-                <Link href={errand.href}>
-                  <b>{errand.amount}</b>
-                  <span><strong>{errand.act}</strong><small>{errand.why}</small></span>
-                </Link>
-              </li>
-            ))}
-          </Round>
-          )}</FirstFew>
-          {due.tasks.length > 0 && <section><h2>To tend</h2><DueBoard due={due} today={today} tick={tick} lookIntoBottles={lookIntoBottles} namesTrial /></section>}
-          {errands.length === 0 && due.tasks.length === 0 && <Soft>Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things grow.</Soft>}
-          {running.length > 0 && <section><h2>Under way</h2><FirstFew of={running} first={FIRST}>{shown => <UnderWay>{shown.map(summary => <li key={summary.trial.id}><Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link><span>{dayWords(summary, today)}</span><progress aria-label={`Season of ${summary.trial.crop}`} value={seasonShare(summary, today)} /></li>)}</UnderWay>}</FirstFew></section>}
-          {found.length > 0 && <section><h2>Found so far</h2><Found>{found.map(({ trial, headline }) => <li key={trial.id}><Link href={`/trials/${trial.id}/judge`}>{headline}</Link><Soft>{trial.question}</Soft></li>)}</Found></section>}
+          <FirstFew of={errands} first={FIRST}>
+            {shown => (
+              <Round aria-label="What wants doing">
+                {shown.map(errand => (
+                  <li key={errand.id}>
+                    <Link href={errand.href}>
+                      <b>{errand.amount}</b>
+                      <span>
+                        <strong>{errand.act}</strong>
+                        <small>{errand.why}</small>
+                      </span>
+                    </Link>
+                  </li>
+                ))}
+              </Round>
+            )}
+          </FirstFew>
+          {due.tasks.length > 0 && (
+            <section>
+              <h2>To tend</h2>
+              <DueBoard
+                due={due}
+                today={today}
+                tick={tick}
+                lookIntoBottles={lookIntoBottles}
+                namesTrial
+              />
+            </section>
+          )}
+          {errands.length === 0 && due.tasks.length === 0 && (
+            <Soft>
+              Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things
+              grow.
+            </Soft>
+          )}
+          {running.length > 0 && (
+            <section>
+              <h2>Under way</h2>
+              <FirstFew of={running} first={FIRST}>
+                {shown => (
+                  <UnderWay>
+                    {shown.map(summary => (
+                      <li key={summary.trial.id}>
+                        <Link href={`/trials/${summary.trial.id}/weigh`}>
+                          {summary.trial.question}
+                        </Link>
+                        <span>{dayWords(summary, today)}</span>
+                        <progress
+                          aria-label={`Season of ${summary.trial.crop}`}
+                          value={seasonShare(summary, today)}
+                        />
+                      </li>
+                    ))}
+                  </UnderWay>
+                )}
+              </FirstFew>
+            </section>
+          )}
+          {found.length > 0 && (
+            <section>
+              <h2>Found so far</h2>
+              <Found>
+                {found.map(({ trial, headline }) => (
+                  <li key={trial.id}>
+                    <Link href={`/trials/${trial.id}/judge`}>{headline}</Link>
+                    <Soft>{trial.question}</Soft>
+                  </li>
+                ))}
+              </Found>
+            </section>
+          )}
         </>
       )}
     </Page>
@@ -73,24 +130,73 @@ function errandOf({ trial, units, lastDay }: TrialSummaryView, today: string): r
   const things = (count: number): string => counted(count, trial.unitWord);
   if (trial.state === 'closed') return [];
   if (trial.state === 'planned') {
-    return [{ id: trial.id, href: at('lay-out'), act: units === 0 ? 'Lay it out' : 'Lock the plan', amount: units === 0 ? '—' : things(units), why: trial.question }];
+    return [
+      {
+        id: trial.id,
+        href: at('lay-out'),
+        act: units === 0 ? 'Lay it out' : 'Lock the plan',
+        amount: units === 0 ? '—' : things(units),
+        why: trial.question,
+      },
+    ];
   }
-  if (today > trial.endsOn) return [{ id: trial.id, href: at('judge'), act: 'Judge it', amount: things(units), why: `${trial.question} Its season ended on ${shortDay(trial.endsOn)}.` }];
+  if (today > trial.endsOn)
+    return [
+      {
+        id: trial.id,
+        href: at('judge'),
+        act: 'Judge it',
+        amount: things(units),
+        why: `${trial.question} Its season ended on ${shortDay(trial.endsOn)}.`,
+      },
+    ];
   if (lastDay && lastDay.day === today && lastDay.units < units) {
-    return [{ id: trial.id, href: at('weigh'), act: 'Go on picking', amount: things(units - lastDay.units), why: `${trial.question} ${lastDay.units} of ${units} are done today.` }];
+    return [
+      {
+        id: trial.id,
+        href: at('weigh'),
+        act: 'Go on picking',
+        amount: things(units - lastDay.units),
+        why: `${trial.question} ${lastDay.units} of ${units} are done today.`,
+      },
+    ];
   }
   const since = lastDay ? daysBetween(lastDay.day, today) : null;
-  const why = since === null ? 'Nothing picked yet.' : since === 0 ? 'All picked today.' : `Last picked ${since === 1 ? 'yesterday' : `${since} days ago`}.`;
-  return since === 0 ? [] : [{ id: trial.id, href: at('weigh'), act: 'Pick what is ripe', amount: things(units), why: `${trial.question} ${why}` }];
+  const why =
+    since === null
+      ? 'Nothing picked yet.'
+      : since === 0
+        ? 'All picked today.'
+        : `Last picked ${since === 1 ? 'yesterday' : `${since} days ago`}.`;
+  return since === 0
+    ? []
+    : [
+        {
+          id: trial.id,
+          href: at('weigh'),
+          act: 'Pick what is ripe',
+          amount: things(units),
+          why: `${trial.question} ${why}`,
+        },
+      ];
 }
 
 function seasonShare({ trial }: TrialSummaryView, today: string): number {
-  return Math.min(1, Math.max(0, daysBetween(trial.startsOn, today) / Math.max(1, daysBetween(trial.startsOn, trial.endsOn))));
+  return Math.min(
+    1,
+    Math.max(
+      0,
+      daysBetween(trial.startsOn, today) / Math.max(1, daysBetween(trial.startsOn, trial.endsOn)),
+    ),
+  );
 }
 
 function dayWords({ trial, unitsRead, units }: TrialSummaryView, today: string): string {
   const day = daysBetween(trial.startsOn, today);
-  const season = day < 0 ? `begins on ${shortDay(trial.startsOn)}` : `day ${day} of ${daysBetween(trial.startsOn, trial.endsOn)}, to ${shortDay(trial.endsOn)}`;
+  const season =
+    day < 0
+      ? `begins on ${shortDay(trial.startsOn)}`
+      : `day ${day} of ${daysBetween(trial.startsOn, trial.endsOn)}, to ${shortDay(trial.endsOn)}`;
   return `${season} · ${unitsRead} of ${counted(units, trial.unitWord)} read`;
 }
 

@@ -4,15 +4,28 @@ import Link from 'next/link';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { Soft } from '@/ui/Page';
 
-const ALERTS = { frost: ' Frost: cover what is tender, and note which were covered.', 'frost-risk': ' Frost may come near the ground: cover all alike.', heat: ' Heat: water all alike, in the evening, and don’t spray in the sun.' } as const;
+const ALERTS = {
+  frost: ' Frost: cover what is tender, and note which were covered.',
+  'frost-risk': ' Frost may come near the ground: cover all alike.',
+  heat: ' Heat: water all alike, in the evening, and don’t spray in the sun.',
+} as const;
 
 /** The last known day's weather in a line. */
 export function WeatherWords({ day }: { readonly day: WeatherDay | undefined }) {
-  if (!day) return <Soft><Link href="/weather">No weather is known yet.</Link></Soft>;
+  if (!day)
+    return (
+      <Soft>
+        <Link href="/weather">No weather is known yet.</Link>
+      </Soft>
+    );
   const alert = alertOf(day);
   return (
     <Soft>
-      <Link href="/weather">{day.tminC.toFixed(0)} to {day.tmaxC.toFixed(0)} °C, {day.rainMm < 0.1 ? 'dry' : `${day.rainMm.toFixed(1)} mm of rain`}</Link>{day.source === 'stand-in' ? ' (stand-in station, not measured).' : '.'}
+      <Link href="/weather">
+        {day.tminC.toFixed(0)} to {day.tmaxC.toFixed(0)} °C,{' '}
+        {day.rainMm < 0.1 ? 'dry' : `${day.rainMm.toFixed(1)} mm of rain`}
+      </Link>
+      {day.source === 'stand-in' ? ' (stand-in station, not measured).' : '.'}
       {alert && <b>{ALERTS[alert]}</b>}
     </Soft>
   );

@@ -9,7 +9,13 @@ export function Known({ lore }: { readonly lore: readonly Lore[] }) {
   return (
     <Box>
       <summary>Worth knowing, {lore.length}</summary>
-      <ul>{lore.map(each => <li key={each.id}>{each.says} <small>{each.source}</small></li>)}</ul>
+      <ul>
+        {lore.map(each => (
+          <li key={each.id}>
+            {each.says} <small>{each.source}</small>
+          </li>
+        ))}
+      </ul>
     </Box>
   );
 }

@@ -7,18 +7,55 @@ import type { SeasonView } from './trial-view';
 
 /** The weeks from sowing to the end, with picks, mishaps and today on them. */
 export function SeasonLine({ season }: { readonly season: SeasonView }) {
-  const at = (day: number): string => `${Math.min(100, Math.max(0, (100 * day) / season.lengthDays))}%`;
-  const weeks = Array.from({ length: Math.floor(season.lengthDays / 7) + 1 }, (_, week) => week * 7);
+  const at = (day: number): string =>
+    `${Math.min(100, Math.max(0, (100 * day) / season.lengthDays))}%`;
+  const weeks = Array.from(
+    { length: Math.floor(season.lengthDays / 7) + 1 },
+    (_, week) => week * 7,
+  );
   const isUnderWay = season.todayAt >= 0 && season.todayAt <= season.lengthDays;
   const firstPick = season.picks[0];
   return (
     <Strip aria-label="Season">
       <div aria-hidden>
-        {weeks.map(day => <i key={day} data-week style={{ left: at(day) }} />)}
-        {season.weather.map(day => <i key={day.on} data-rain={day.rainMm >= 1 || undefined} data-alert={day.alert ?? undefined} title={`${shortDay(day.on)}: ${day.rainMm >= 1 ? `${day.rainMm.toFixed(0)} mm of rain` : ''}${day.alert ? ` ${ALERT_WORDS[day.alert]}` : ''}`} style={{ left: at(day.at), height: `${Math.min(30, 3 + day.rainMm)}px` }} />)}
-        {season.care.map(act => <i key={act.on} data-care title={`${shortDay(act.on)}: ${act.words}`} style={{ left: at(act.at) }} />)}
-        {season.picks.map(pick => <i key={pick.on} data-pick title={`${shortDay(pick.on)}: ${pick.units} picked`} style={{ left: at(pick.at) }} />)}
-        {season.mishaps.map(mishap => <i key={`${mishap.on}${mishap.words}`} data-mishap title={`${shortDay(mishap.on)}, ${mishap.words}`} style={{ left: at(mishap.at) }}>✕</i>)}
+        {weeks.map(day => (
+          <i key={day} data-week style={{ left: at(day) }} />
+        ))}
+        {season.weather.map(day => (
+          <i
+            key={day.on}
+            data-rain={day.rainMm >= 1 || undefined}
+            data-alert={day.alert ?? undefined}
+            title={`${shortDay(day.on)}: ${day.rainMm >= 1 ? `${day.rainMm.toFixed(0)} mm of rain` : ''}${day.alert ? ` ${ALERT_WORDS[day.alert]}` : ''}`}
+            style={{ left: at(day.at), height: `${Math.min(30, 3 + day.rainMm)}px` }}
+          />
+        ))}
+        {season.care.map(act => (
+          <i
+            key={act.on}
+            data-care
+            title={`${shortDay(act.on)}: ${act.words}`}
+            style={{ left: at(act.at) }}
+          />
+        ))}
+        {season.picks.map(pick => (
+          <i
+            key={pick.on}
+            data-pick
+            title={`${shortDay(pick.on)}: ${pick.units} picked`}
+            style={{ left: at(pick.at) }}
+          />
+        ))}
+        {season.mishaps.map(mishap => (
+          <i
+            key={`${mishap.on}${mishap.words}`}
+            data-mishap
+            title={`${shortDay(mishap.on)}, ${mishap.words}`}
+            style={{ left: at(mishap.at) }}
+          >
+            ✕
+          </i>
+        ))}
         {isUnderWay && <i data-today style={{ left: at(season.todayAt) }} />}
       </div>
       <p>
@@ -34,13 +71,24 @@ const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' }
 
 function summary(season: SeasonView, firstPick: SeasonView['picks'][number] | undefined): string {
   const last = season.picks.at(-1);
-  const picks = !firstPick || !last ? 'no pick yet'
-    : season.picks.length === 1 ? `● one pick, on ${shortDay(firstPick.on)}` : `● ${season.picks.length} picks, from ${shortDay(firstPick.on)} to ${shortDay(last.on)}`;
-  const care = season.care.length === 0 ? '' : ` · ▾ tended on ${counted(season.care.length, 'day')}`;
+  const picks =
+    !firstPick || !last
+      ? 'no pick yet'
+      : season.picks.length === 1
+        ? `● one pick, on ${shortDay(firstPick.on)}`
+        : `● ${season.picks.length} picks, from ${shortDay(firstPick.on)} to ${shortDay(last.on)}`;
+  const care =
+    season.care.length === 0 ? '' : ` · ▾ tended on ${counted(season.care.length, 'day')}`;
   const rain = season.weather.reduce((sum, day) => sum + day.rainMm, 0);
   const frosts = season.weather.filter(day => day.alert === 'frost').length;
-  const sky = rain < 1 && frosts === 0 ? '' : ` · ${rain.toFixed(0)} mm of rain${frosts > 0 ? `, ${counted(frosts, 'frost')}` : ''}`;
-  const mishaps = season.mishaps.length === 0 ? '' : ` · ✕ ${season.mishaps.map(mishap => `${shortDay(mishap.on)}, ${mishap.words}`).join(' · ')}`;
+  const sky =
+    rain < 1 && frosts === 0
+      ? ''
+      : ` · ${rain.toFixed(0)} mm of rain${frosts > 0 ? `, ${counted(frosts, 'frost')}` : ''}`;
+  const mishaps =
+    season.mishaps.length === 0
+      ? ''
+      : ` · ✕ ${season.mishaps.map(mishap => `${shortDay(mishap.on)}, ${mishap.words}`).join(' · ')}`;
   return picks + care + sky + mishaps;
 }
 

@@ -18,7 +18,16 @@ export function TakeIn() {
   const take = async (file: File): Promise<void> => {
     setUnderWay(true);
     setTrouble('');
-    const answer = await fetch('/api/trials', { method: 'POST', headers: { 'content-type': 'application/json' }, body: file }).then(async response => Answer.parse(await response.json())).catch(() => ({ id: undefined, trouble: 'The file could not be sent. Is Turnspit still running?' }));
+    const answer = await fetch('/api/trials', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: file,
+    })
+      .then(async response => Answer.parse(await response.json()))
+      .catch(() => ({
+        id: undefined,
+        trouble: 'The file could not be sent. Is Turnspit still running?',
+      }));
     setUnderWay(false);
     setTrouble(answer.trouble ?? '');
     if (answer.id !== undefined) router.push(`/trials/${answer.id}/ask`);
@@ -26,7 +35,17 @@ export function TakeIn() {
   return (
     <Box aria-label="Take a trial in">
       <label htmlFor={id}>Take a trial in from its file</label>
-      <input id={id} type="file" accept=".json,application/json" disabled={isUnderWay} onChange={event => { const [file] = event.target.files ?? []; if (file) void take(file); event.target.value = ''; }} />
+      <input
+        id={id}
+        type="file"
+        accept=".json,application/json"
+        disabled={isUnderWay}
+        onChange={event => {
+          const [file] = event.target.files ?? [];
+          if (file) void take(file);
+          event.target.value = '';
+        }}
+      />
       <Soft>“The whole trial” under any trial’s report saves one.</Soft>
       {isUnderWay && <p role="status">Reading it …</p>}
       {trouble !== '' && <Trouble>{trouble}</Trouble>}

@@ -23,7 +23,11 @@ export function TrialFrame({ frame, step, children }: TrialFrameProps) {
       </Head>
       <Steps aria-label="Steps">
         {STEPS.map(({ key, label }) => (
-          <Link key={key} href={`/trials/${frame.id}/${key}`} aria-current={key === step ? 'step' : undefined}>
+          <Link
+            key={key}
+            href={`/trials/${frame.id}/${key}`}
+            aria-current={key === step ? 'step' : undefined}
+          >
             <strong>{label}</strong>
             <span>{frame.facts[key]}</span>
           </Link>

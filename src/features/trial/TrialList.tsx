@@ -2,12 +2,12 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import { pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 import { EmptyBench } from '@/features/today/EmptyBench';
 import { Page } from '@/ui/Page';
 import { TakeIn } from './TakeIn';
 import type { TrialSummaryView } from './trial-summary';
-import { pluralOf } from '@/core/words/plural';
 
 /** Every trial of the garden with where it stands. */
 export function TrialList({ summaries }: { readonly summaries: readonly TrialSummaryView[] }) {
@@ -17,13 +17,23 @@ export function TrialList({ summaries }: { readonly summaries: readonly TrialSum
         <h1>Trials</h1>
         {summaries.length > 0 && <Link href="/trials/new">Ask a new question</Link>}
       </Head>
-      {summaries.length === 0 ? <EmptyBench /> : (
+      {summaries.length === 0 ? (
+        <EmptyBench />
+      ) : (
         <Rows>
           {summaries.map(summary => (
             <li key={summary.trial.id}>
-              <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>{summary.trial.question}</Link>
+              <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>
+                {summary.trial.question}
+              </Link>
               <p>{summary.headline ?? standing(summary)}</p>
-              <small>{summary.trial.crop} · {summary.units > 0 ? `${summary.units} ${pluralOf(summary.trial.unitWord)}` : 'not laid out'} · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}</small>
+              <small>
+                {summary.trial.crop} ·{' '}
+                {summary.units > 0
+                  ? `${summary.units} ${pluralOf(summary.trial.unitWord)}`
+                  : 'not laid out'}{' '}
+                · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}
+              </small>
             </li>
           ))}
         </Rows>
@@ -38,7 +48,8 @@ function stepFor({ trial }: TrialSummaryView): string {
 }
 
 function standing({ trial, units, unitsRead }: TrialSummaryView): string {
-  if (trial.state === 'planned') return units === 0 ? 'Asked, not laid out yet.' : 'Dealt, plan not locked yet.';
+  if (trial.state === 'planned')
+    return units === 0 ? 'Asked, not laid out yet.' : 'Dealt, plan not locked yet.';
   return `Running${trial.isBlind && !trial.keyOpenedAt ? ', blind' : ''}: ${unitsRead} of ${units} ${pluralOf(trial.unitWord)} read.`;
 }
 

@@ -6,12 +6,32 @@ import { styled } from 'styled-components';
 /** The ways to put down what a unit gave: picks, readings at the desk, a close look, a walk. */
 export type WeighWay = 'weigh' | 'readings' | 'closely';
 
-const WAYS: readonly { readonly way: WeighWay; readonly label: string }[] = [{ way: 'weigh', label: 'The harvest' }, { way: 'readings', label: 'Readings' }, { way: 'closely', label: 'A close look' }];
+const WAYS: readonly { readonly way: WeighWay; readonly label: string }[] = [
+  { way: 'weigh', label: 'The harvest' },
+  { way: 'readings', label: 'Readings' },
+  { way: 'closely', label: 'A close look' },
+];
 
-export function WeighWays({ trialId, here, canWalk }: { readonly trialId: string; readonly here: WeighWay; readonly canWalk: boolean }) {
+export function WeighWays({
+  trialId,
+  here,
+  canWalk,
+}: {
+  readonly trialId: string;
+  readonly here: WeighWay;
+  readonly canWalk: boolean;
+}) {
   return (
     <Ways aria-label="Ways to weigh">
-      {WAYS.map(({ way, label }) => (way === here ? <b key={way}>{label}</b> : <Link key={way} href={`/trials/${trialId}/${way}`}>{label}</Link>))}
+      {WAYS.map(({ way, label }) =>
+        way === here ? (
+          <b key={way}>{label}</b>
+        ) : (
+          <Link key={way} href={`/trials/${trialId}/${way}`}>
+            {label}
+          </Link>
+        ),
+      )}
       {canWalk && <Link href={`/trials/${trialId}/walk`}>Walk round</Link>}
     </Ways>
   );

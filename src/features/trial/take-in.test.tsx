@@ -5,8 +5,14 @@ const push = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }));
 
 const file = new File(['{}'], 'trial.json', { type: 'application/json' });
-const answering = (body: unknown) => { global.fetch = jest.fn().mockResolvedValue({ json: () => Promise.resolve(body) }); };
-const bring = (): void => { fireEvent.change(screen.getByLabelText('Take a trial in from its file'), { target: { files: [file] } }); };
+const answering = (body: unknown) => {
+  global.fetch = jest.fn().mockResolvedValue({ json: () => Promise.resolve(body) });
+};
+const bring = (): void => {
+  fireEvent.change(screen.getByLabelText('Take a trial in from its file'), {
+    target: { files: [file] },
+  });
+};
 
 beforeEach(() => push.mockClear());
 
@@ -33,6 +39,8 @@ test('without an answer it says so, and does not hang', async () => {
   global.fetch = jest.fn().mockRejectedValue(new TypeError('no network'));
   render(<TakeIn />);
   bring();
-  expect(await screen.findByText('The file could not be sent. Is Turnspit still running?')).toBeVisible();
+  expect(
+    await screen.findByText('The file could not be sent. Is Turnspit still running?'),
+  ).toBeVisible();
   expect(screen.getByLabelText('Take a trial in from its file')).toBeEnabled();
 });

@@ -2,7 +2,18 @@ import type { Trial } from '@/core/trial/trial-data';
 
 /** A trial as lists show it: no more of it, since a page may list hundreds. */
 export interface TrialSummaryView {
-  readonly trial: Pick<Trial, 'id' | 'question' | 'crop' | 'unitWord' | 'state' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'>;
+  readonly trial: Pick<
+    Trial,
+    | 'id'
+    | 'question'
+    | 'crop'
+    | 'unitWord'
+    | 'state'
+    | 'startsOn'
+    | 'endsOn'
+    | 'isBlind'
+    | 'keyOpenedAt'
+  >;
   readonly units: number;
   readonly unitsRead: number;
   readonly lastDay: { readonly day: string; readonly units: number } | null;

@@ -7,7 +7,11 @@ import { alertOf, type WeatherAlert, type WeatherDay } from '@/core/weather/weat
 import { counted } from '@/core/words/plural';
 
 export const STEPS = [
-  { key: 'ask', label: 'Ask' }, { key: 'lay-out', label: 'Lay out' }, { key: 'tend', label: 'Tend' }, { key: 'weigh', label: 'Weigh' }, { key: 'judge', label: 'Judge' },
+  { key: 'ask', label: 'Ask' },
+  { key: 'lay-out', label: 'Lay out' },
+  { key: 'tend', label: 'Tend' },
+  { key: 'weigh', label: 'Weigh' },
+  { key: 'judge', label: 'Judge' },
 ] as const;
 export type StepKey = (typeof STEPS)[number]['key'];
 
@@ -29,22 +33,39 @@ export interface SeasonView {
   readonly picks: readonly { readonly at: number; readonly on: string; readonly units: number }[];
   /** Days on which something was given or done. */
   readonly care: readonly { readonly at: number; readonly on: string; readonly words: string }[];
-  readonly weather: readonly { readonly at: number; readonly on: string; readonly rainMm: number; readonly alert: WeatherAlert | null }[];
+  readonly weather: readonly {
+    readonly at: number;
+    readonly on: string;
+    readonly rainMm: number;
+    readonly alert: WeatherAlert | null;
+  }[];
   readonly mishaps: readonly { readonly at: number; readonly on: string; readonly words: string }[];
 }
 
 /** @param judged the one fact under Judge, which only a judgement or a frozen verdict can tell */
-export function trialFrameOf(data: TrialData, today: string, judged: string | null, weather: readonly WeatherDay[] = []): TrialFrameView {
+export function trialFrameOf(
+  data: TrialData,
+  today: string,
+  judged: string | null,
+  weather: readonly WeatherDay[] = [],
+): TrialFrameView {
   const { trial, treatments, layout, units } = data;
   const words = trial.unitWord;
   const unitCount = counted(units.length, words);
   return {
-    id: trial.id, question: trial.question, standing: standingOf(data, today),
+    id: trial.id,
+    question: trial.question,
+    standing: standingOf(data, today),
     facts: {
       ask: `${treatments.length} treatments`,
-      'lay-out': layout ? `${unitCount}${layout.blockCount > 0 ? `, ${counted(layout.blockCount, layout.blockWord)}` : ''}` : 'not dealt yet',
+      'lay-out': layout
+        ? `${unitCount}${layout.blockCount > 0 ? `, ${counted(layout.blockCount, layout.blockWord)}` : ''}`
+        : 'not dealt yet',
       tend: tendWords(data, today),
-      weigh: trial.state === 'planned' ? 'after the lock' : `${unitsRead(data, mainMeasure(data))} of ${unitCount} read`,
+      weigh:
+        trial.state === 'planned'
+          ? 'after the lock'
+          : `${unitsRead(data, mainMeasure(data))} of ${unitCount} read`,
       judge: judged ?? (trial.state === 'planned' ? 'after the harvest' : 'so far'),
     },
     season: seasonOf(data, today, weather),
@@ -53,8 +74,14 @@ export function trialFrameOf(data: TrialData, today: string, judged: string | nu
 
 function tendWords(data: TrialData, today: string): string {
   if (data.care.rules.length === 0) return 'nothing planned';
-  const due = careTasks(data, today).filter(task => task.state === 'due' || task.state === 'overdue').length;
-  return data.trial.state === 'closed' ? `${counted(data.care.acts.length, 'step')} kept` : due === 0 ? 'nothing due' : `${due} due`;
+  const due = careTasks(data, today).filter(
+    task => task.state === 'due' || task.state === 'overdue',
+  ).length;
+  return data.trial.state === 'closed'
+    ? `${counted(data.care.acts.length, 'step')} kept`
+    : due === 0
+      ? 'nothing due'
+      : `${due} due`;
 }
 
 function standingOf({ trial }: TrialData, today: string): string {
@@ -62,20 +89,54 @@ function standingOf({ trial }: TrialData, today: string): string {
   if (trial.closedAt) return 'closed, verdict frozen';
   const length = daysBetween(trial.startsOn, trial.endsOn);
   const day = daysBetween(trial.startsOn, today);
-  const count = day < 0 ? `begins in ${-day} days` : day > length ? 'the season is over' : `day ${day} of ${length}`;
+  const count =
+    day < 0
+      ? `begins in ${-day} days`
+      : day > length
+        ? 'the season is over'
+        : `day ${day} of ${length}`;
   return `locked · ${trial.isBlind && !trial.keyOpenedAt ? 'blind · ' : ''}${count}`;
 }
 
-function seasonOf({ trial, picks, incidents, units, care }: TrialData, today: string, weather: readonly WeatherDay[]): SeasonView {
+function seasonOf(
+  { trial, picks, incidents, units, care }: TrialData,
+  today: string,
+  weather: readonly WeatherDay[],
+): SeasonView {
   const acts = care.acts.filter(act => !act.isSkipped);
   const days = [...new Set(picks.map(pick => pick.pickedOn))].sort();
   return {
-    startsOn: trial.startsOn, endsOn: trial.endsOn, lengthDays: Math.max(1, daysBetween(trial.startsOn, trial.endsOn)), todayAt: daysBetween(trial.startsOn, today),
-    picks: days.map(on => ({ on, at: daysBetween(trial.startsOn, on), units: new Set(picks.filter(pick => pick.pickedOn === on).map(pick => pick.unitId)).size })),
-    care: [...new Set(acts.map(act => act.doneOn))].sort().map(on => ({ on, at: daysBetween(trial.startsOn, on), words: [...new Set(acts.filter(act => act.doneOn === on).map(act => care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step'))].join(', ') })),
-    weather: weather.filter(day => day.rainMm >= 1 || alertOf(day) !== undefined).map(day => ({ on: day.day, at: daysBetween(trial.startsOn, day.day), rainMm: day.rainMm, alert: alertOf(day) ?? null })),
+    startsOn: trial.startsOn,
+    endsOn: trial.endsOn,
+    lengthDays: Math.max(1, daysBetween(trial.startsOn, trial.endsOn)),
+    todayAt: daysBetween(trial.startsOn, today),
+    picks: days.map(on => ({
+      on,
+      at: daysBetween(trial.startsOn, on),
+      units: new Set(picks.filter(pick => pick.pickedOn === on).map(pick => pick.unitId)).size,
+    })),
+    care: [...new Set(acts.map(act => act.doneOn))].sort().map(on => ({
+      on,
+      at: daysBetween(trial.startsOn, on),
+      words: [
+        ...new Set(
+          acts
+            .filter(act => act.doneOn === on)
+            .map(act => care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step'),
+        ),
+      ].join(', '),
+    })),
+    weather: weather
+      .filter(day => day.rainMm >= 1 || alertOf(day) !== undefined)
+      .map(day => ({
+        on: day.day,
+        at: daysBetween(trial.startsOn, day.day),
+        rainMm: day.rainMm,
+        alert: alertOf(day) ?? null,
+      })),
     mishaps: incidents.map(incident => ({
-      on: incident.happenedOn, at: daysBetween(trial.startsOn, incident.happenedOn),
+      on: incident.happenedOn,
+      at: daysBetween(trial.startsOn, incident.happenedOn),
       words: `${units.find(unit => unit.id === incident.unitId)?.code ?? ''}: ${incident.why}`,
     })),
   };

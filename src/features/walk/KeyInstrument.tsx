@@ -16,7 +16,10 @@ interface KeyInstrumentProps {
   readonly take: (written: string, device: string) => void;
 }
 
-const READ = { caliper: (line: string): string | undefined => readCaliperLine(line)?.toFixed(2), probe: readProbeLine } as const;
+const READ = {
+  caliper: (line: string): string | undefined => readCaliperLine(line)?.toFixed(2),
+  probe: readProbeLine,
+} as const;
 
 /** A caliper or a probe: each press of its key is a value, and the next pot comes. */
 export function KeyInstrument({ kind, lastMm, take }: KeyInstrumentProps) {
@@ -25,10 +28,14 @@ export function KeyInstrument({ kind, lastMm, take }: KeyInstrumentProps) {
   const standIn = useRef<KeyStandIn | null>(null);
   const taking = useRef(take);
   taking.current = take;
-  useEffect(() => instrument?.listen(line => {
-    const written = READ[kind](line);
-    if (written !== undefined) taking.current(written, instrument.name);
-  }), [instrument, kind]);
+  useEffect(
+    () =>
+      instrument?.listen(line => {
+        const written = READ[kind](line);
+        if (written !== undefined) taking.current(written, instrument.name);
+      }),
+    [instrument, kind],
+  );
   const start = (): void => {
     const seed = Math.floor(performance.now());
     standIn.current = kind === 'caliper' ? caliperStandIn(lastMm ?? 12, seed) : probeStandIn(seed);
@@ -41,11 +48,22 @@ export function KeyInstrument({ kind, lastMm, take }: KeyInstrumentProps) {
   };
   return (
     <Panel open={instrument !== null}>
-      <summary>With a {kind}{instrument?.isStandIn ? ', simulated' : ''}</summary>
+      <summary>
+        With a {kind}
+        {instrument?.isStandIn ? ', simulated' : ''}
+      </summary>
       {instrument === null ? (
-        <div><Button onPress={start}>The stand-in {kind}</Button>{hasLines() && <Button onPress={() => void connect()}>A {kind} on a cable</Button>}</div>
+        <div>
+          <Button onPress={start}>The stand-in {kind}</Button>
+          {hasLines() && <Button onPress={() => void connect()}>A {kind} on a cable</Button>}
+        </div>
       ) : (
-        <div>{instrument.isStandIn && <Button onPress={() => standIn.current?.press()}>Press its key</Button>}<Button onPress={() => setInstrument(null)}>Without it</Button></div>
+        <div>
+          {instrument.isStandIn && (
+            <Button onPress={() => standIn.current?.press()}>Press its key</Button>
+          )}
+          <Button onPress={() => setInstrument(null)}>Without it</Button>
+        </div>
       )}
       {trouble && <p role="alert">{trouble}</p>}
       {instrument !== null && <Soft>Each press of its key is taken, and the next one comes.</Soft>}

@@ -11,13 +11,23 @@ interface KeypadProps {
 
 /** Figures large enough for a wet thumb. */
 export function Keypad({ value, onType, extra }: KeypadProps) {
-  const key = (label: string) => <button key={label} type="button" onClick={() => onType(value + (label === '½' ? '.5' : label))}>{label}</button>;
+  const key = (label: string) => (
+    <button
+      key={label}
+      type="button"
+      onClick={() => onType(value + (label === '½' ? '.5' : label))}
+    >
+      {label}
+    </button>
+  );
   return (
     <Pad role="group" aria-label="Keypad">
       {['7', '8', '9', '4', '5', '6', '1', '2', '3'].map(key)}
       {extra === null ? <span /> : key(extra)}
       {key('0')}
-      <button type="button" aria-label="Rub out" onClick={() => onType(value.slice(0, -1))}>⌫</button>
+      <button type="button" aria-label="Rub out" onClick={() => onType(value.slice(0, -1))}>
+        ⌫
+      </button>
     </Pad>
   );
 }

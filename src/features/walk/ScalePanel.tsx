@@ -19,7 +19,9 @@ interface ScalePanelProps {
 export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
   const [known, setKnown] = useState('');
   const [checked, setChecked] = useState('');
-  const device = useScale((massG, name) => take(massG, checked === '' ? name : `${name}, ${checked}`.slice(0, 60)));
+  const device = useScale((massG, name) =>
+    take(massG, checked === '' ? name : `${name}, ${checked}`.slice(0, 60)),
+  );
   const { scale, shownG, isSettled, trouble } = device;
   const knownG = Number(known.replace(',', '.'));
   const check = (): void => {
@@ -31,26 +33,60 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
     return (
       <Panel>
         <summary>With a scale</summary>
-        <div><Button onPress={device.useStandIn}>The stand-in scale</Button>{device.canConnect && <Button onPress={() => void device.connect()}>A scale on a cable</Button>}</div>
+        <div>
+          <Button onPress={device.useStandIn}>The stand-in scale</Button>
+          {device.canConnect && (
+            <Button onPress={() => void device.connect()}>A scale on a cable</Button>
+          )}
+        </div>
         {trouble && <p role="alert">{trouble}</p>}
-        {!device.canConnect && <Soft>This browser gives no way to a scale on a cable. Type what it shows.</Soft>}
+        {!device.canConnect && (
+          <Soft>This browser gives no way to a scale on a cable. Type what it shows.</Soft>
+        )}
       </Panel>
     );
   }
   return (
     <Panel open>
       <summary>{scale.isStandIn ? 'The stand-in scale, simulated' : 'The scale'}</summary>
-      <output data-settled={isSettled || undefined}>{shownG === null ? '…' : `${shownG.toFixed(1)} g`}<small>{isSettled ? 'settled' : 'moving'}</small></output>
+      <output data-settled={isSettled || undefined}>
+        {shownG === null ? '…' : `${shownG.toFixed(1)} g`}
+        <small>{isSettled ? 'settled' : 'moving'}</small>
+      </output>
       <div>
         <Button onPress={scale.tare}>Tare</Button>
-        {scale.isStandIn && <Button onPress={() => device.put((lastG ?? 200) * (1 + Math.random() / 10))}>Put the {unitWord} on</Button>}
+        {scale.isStandIn && (
+          <Button onPress={() => device.put((lastG ?? 200) * (1 + Math.random() / 10))}>
+            Put the {unitWord} on
+          </Button>
+        )}
         {scale.isStandIn && <Button onPress={() => device.put(0)}>Lift it off</Button>}
         <Button onPress={device.leave}>Without it</Button>
       </div>
-      <div><TextField label="A known mass on it, g" name="knownMass" value={known} onChange={setKnown} inputMode="decimal" /><Button onPress={check} isDisabled={!(knownG > 0) || !isSettled}>Check</Button></div>
-      {checked !== '' && <p role="status">{checked.startsWith('off') ? `It is ${checked}: tare it, or have it seen to. Values say so from now on.` : `${checked}: it may be trusted to half a percent.`}</p>}
+      <div>
+        <TextField
+          label="A known mass on it, g"
+          name="knownMass"
+          value={known}
+          onChange={setKnown}
+          inputMode="decimal"
+        />
+        <Button onPress={check} isDisabled={!(knownG > 0) || !isSettled}>
+          Check
+        </Button>
+      </div>
+      {checked !== '' && (
+        <p role="status">
+          {checked.startsWith('off')
+            ? `It is ${checked}: tare it, or have it seen to. Values say so from now on.`
+            : `${checked}: it may be trusted to half a percent.`}
+        </p>
+      )}
       {trouble && <p role="alert">{trouble}</p>}
-      <Soft>Hold still until it settles: the value is taken by itself, and the next {unitWord} comes when this one is lifted off.</Soft>
+      <Soft>
+        Hold still until it settles: the value is taken by itself, and the next {unitWord} comes
+        when this one is lifted off.
+      </Soft>
     </Panel>
   );
 }

@@ -14,16 +14,51 @@ export function TapCounter({ value, onCount }: TapCounterProps) {
   const [first, setFirst] = useState<number | null>(null);
   const [isTyping, setTyping] = useState(false);
   const count = Number(value === '' ? 0 : value);
-  if (isTyping) return <><Keypad value={value} onType={onCount} extra={null} /><Small type="button" onClick={() => setTyping(false)}>Tap instead</Small></>;
+  if (isTyping)
+    return (
+      <>
+        <Keypad value={value} onType={onCount} extra={null} />
+        <Small type="button" onClick={() => setTyping(false)}>
+          Tap instead
+        </Small>
+      </>
+    );
   return (
     <Counter>
-      <button type="button" data-tap onClick={() => onCount(String(count + 1))}>Tap for one</button>
+      <button type="button" data-tap onClick={() => onCount(String(count + 1))}>
+        Tap for one
+      </button>
       <div>
-        <Small type="button" onClick={() => onCount(String(Math.max(0, count - 1)))} disabled={count === 0}>One back</Small>
-        <Small type="button" onClick={() => { setFirst(count); onCount('0'); }}>Count again</Small>
-        <Small type="button" onClick={() => setTyping(true)}>Type it</Small>
+        <Small
+          type="button"
+          onClick={() => onCount(String(Math.max(0, count - 1)))}
+          disabled={count === 0}
+        >
+          One back
+        </Small>
+        <Small
+          type="button"
+          onClick={() => {
+            setFirst(count);
+            onCount('0');
+          }}
+        >
+          Count again
+        </Small>
+        <Small type="button" onClick={() => setTyping(true)}>
+          Type it
+        </Small>
       </div>
-      {first !== null && <p role="status">First count {first}{count === first ? ': the same.' : count === 0 ? '. Now once more.' : `, now ${count}: they differ by ${Math.abs(count - first)}.`}</p>}
+      {first !== null && (
+        <p role="status">
+          First count {first}
+          {count === first
+            ? ': the same.'
+            : count === 0
+              ? '. Now once more.'
+              : `, now ${count}: they differ by ${Math.abs(count - first)}.`}
+        </p>
+      )}
     </Counter>
   );
 }

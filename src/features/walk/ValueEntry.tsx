@@ -11,19 +11,85 @@ export function ValueEntry({ walk }: { readonly walk: Walking }) {
   if (!measure) return null;
   const { scale } = measure;
   switch (scale.kind) {
-    case 'yes-no': return <Choices><button type="button" onClick={() => void save('picked', 'yes')}>Yes</button><button type="button" onClick={() => void save('picked', 'no')}>No</button></Choices>;
-    case 'class': return <Choices>{scale.classes.map(name => <button key={name} type="button" onClick={() => void save('picked', name)}>{name}</button>)}</Choices>;
-    case 'date': return <Choices><button type="button" onClick={() => void save('picked', day)}>It came today</button><button type="button" onClick={() => void save('not-looked')}>Not yet</button></Choices>;
-    case 'ordinal': return (
-      <Choices data-steps>
-        {scale.hasBeyond && <button type="button" onClick={() => void save('picked', '<')}>below it</button>}
-        {scale.steps.map((step, i) => <button key={step} type="button" aria-pressed={typed === String(scale.from + i)} onClick={() => type(String(scale.from + i))}><b>{scale.from + i}</b>{step === String(scale.from + i) ? '' : ` ${step}`}</button>)}
-        <button type="button" disabled={typed === '' || typed.endsWith('.5') || Number(typed) >= scale.from + scale.steps.length - 1} onClick={() => type(`${typed}.5`)}>and a half</button>
-        {scale.hasBeyond && <button type="button" onClick={() => void save('picked', '+')}>beyond it</button>}
-      </Choices>
-    );
-    case 'count': return <TapCounter key={`${walk.here} ${measure.id}`} value={typed} onCount={type} />;
-    default: return <Keypad value={typed} onType={type} extra={scale.kind === 'proportion' ? '/' : scale.kind === 'rank' ? null : '.'} />;
+    case 'yes-no':
+      return (
+        <Choices>
+          <button type="button" onClick={() => void save('picked', 'yes')}>
+            Yes
+          </button>
+          <button type="button" onClick={() => void save('picked', 'no')}>
+            No
+          </button>
+        </Choices>
+      );
+    case 'class':
+      return (
+        <Choices>
+          {scale.classes.map(name => (
+            <button key={name} type="button" onClick={() => void save('picked', name)}>
+              {name}
+            </button>
+          ))}
+        </Choices>
+      );
+    case 'date':
+      return (
+        <Choices>
+          <button type="button" onClick={() => void save('picked', day)}>
+            It came today
+          </button>
+          <button type="button" onClick={() => void save('not-looked')}>
+            Not yet
+          </button>
+        </Choices>
+      );
+    case 'ordinal':
+      return (
+        <Choices data-steps>
+          {scale.hasBeyond && (
+            <button type="button" onClick={() => void save('picked', '<')}>
+              below it
+            </button>
+          )}
+          {scale.steps.map((step, i) => (
+            <button
+              key={step}
+              type="button"
+              aria-pressed={typed === String(scale.from + i)}
+              onClick={() => type(String(scale.from + i))}
+            >
+              <b>{scale.from + i}</b>
+              {step === String(scale.from + i) ? '' : ` ${step}`}
+            </button>
+          ))}
+          <button
+            type="button"
+            disabled={
+              typed === '' ||
+              typed.endsWith('.5') ||
+              Number(typed) >= scale.from + scale.steps.length - 1
+            }
+            onClick={() => type(`${typed}.5`)}
+          >
+            and a half
+          </button>
+          {scale.hasBeyond && (
+            <button type="button" onClick={() => void save('picked', '+')}>
+              beyond it
+            </button>
+          )}
+        </Choices>
+      );
+    case 'count':
+      return <TapCounter key={`${walk.here} ${measure.id}`} value={typed} onCount={type} />;
+    default:
+      return (
+        <Keypad
+          value={typed}
+          onType={type}
+          extra={scale.kind === 'proportion' ? '/' : scale.kind === 'rank' ? null : '.'}
+        />
+      );
   }
 }
 

@@ -16,26 +16,53 @@ interface WalkPhotoProps {
 export function WalkPhoto({ trialId, unitId, code, day }: WalkPhotoProps) {
   const [stands, setStands] = useState<PhotosSent | null>(null);
   const [said, setSaid] = useState('');
-  const send = useCallback(async () => setStands(await navigator.locks.request(`turnspit photos ${trialId}`, () => sendKeptPhotos(trialId))), [trialId]);
+  const send = useCallback(
+    async () =>
+      setStands(
+        await navigator.locks.request(`turnspit photos ${trialId}`, () => sendKeptPhotos(trialId)),
+      ),
+    [trialId],
+  );
   useEffect(() => {
     void send();
-    const again = (): void => { void send(); };
+    const again = (): void => {
+      void send();
+    };
     window.addEventListener('online', again);
     return () => window.removeEventListener('online', again);
   }, [send]);
   const take = async (input: HTMLInputElement): Promise<void> => {
     const file = input.files?.[0];
     if (!file) return;
-    await keepPhotoHere(trialId, { id: v7(), unitId, takenOn: day, shows: 'plant', note: '' }, await file.arrayBuffer());
+    await keepPhotoHere(
+      trialId,
+      { id: v7(), unitId, takenOn: day, shows: 'plant', note: '' },
+      await file.arrayBuffer(),
+    );
     input.value = '';
     setSaid(`${code}: the picture is kept.`);
     await send();
   };
   return (
     <Take>
-      <label>Picture of {code} <input type="file" accept="image/jpeg,image/png,image/webp" capture="environment" onChange={event => void take(event.target)} /></label>
-      <p role="status">{said}{stands && stands.waiting > 0 ? ` ${stands.waiting} wait here for a connection.` : ''}</p>
-      {stands?.refused.map(says => <p key={says} role="alert">{says}</p>)}
+      <label>
+        Picture of {code}{' '}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          capture="environment"
+          onChange={event => void take(event.target)}
+        />
+      </label>
+      <p role="status">
+        {said}
+        {stands && stands.waiting > 0 ? ` ${stands.waiting} wait here for a connection.` : ''}
+      </p>
+      {stands?.refused.map(says => (
+        <p key={says} role="alert">
+          {says}
+        </p>
+      ))}
     </Take>
   );
 }

@@ -4,7 +4,11 @@ import { type LinePort, serialScale } from '@/devices/serial-scale';
 declare global {
   interface Navigator {
     /** The browser's serial lines, where it has any. */
-    readonly serial?: { readonly requestPort: () => Promise<LinePort & { readonly open: (options: { readonly baudRate: number }) => Promise<void> }> };
+    readonly serial?: {
+      readonly requestPort: () => Promise<
+        LinePort & { readonly open: (options: { readonly baudRate: number }) => Promise<void> }
+      >;
+    };
   }
 }
 
@@ -26,4 +30,5 @@ export async function openLine(onBroken: (says: string) => void): Promise<BenchS
   }
 }
 
-export const NOT_OPENED = 'That line could not be opened: nothing was chosen, or another program has it.';
+export const NOT_OPENED =
+  'That line could not be opened: nothing was chosen, or another program has it.';

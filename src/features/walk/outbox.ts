@@ -21,7 +21,11 @@ let opened: Promise<IDBPDatabase<Outbox>> | undefined;
 
 function outbox(): Promise<IDBPDatabase<Outbox>> {
   // Numbered by the database, not by an id made elsewhere: the order must hold.
-  opened ??= openDB<Outbox>('turnspit-outbox', 1, { upgrade(db) { db.createObjectStore('entries', { autoIncrement: true }); } });
+  opened ??= openDB<Outbox>('turnspit-outbox', 1, {
+    upgrade(db) {
+      db.createObjectStore('entries', { autoIncrement: true });
+    },
+  });
   return opened;
 }
 
@@ -35,7 +39,11 @@ export async function keepEntry(trialId: string, entry: Entry): Promise<void> {
 export async function keptEntries(trialId: string): Promise<readonly Kept[]> {
   const db = await outbox();
   const kept: Kept[] = [];
-  for (let cursor = await db.transaction('entries').store.openCursor(); cursor; cursor = await cursor.continue()) {
+  for (
+    let cursor = await db.transaction('entries').store.openCursor();
+    cursor;
+    cursor = await cursor.continue()
+  ) {
     if (cursor.value.trialId === trialId) kept.push({ ...cursor.value, seq: cursor.key });
   }
   return kept;

@@ -12,10 +12,19 @@ interface PhotoStore extends DBSchema {
   photos: { key: string; value: KeptPhoto };
 }
 
-const store = () => openDB<PhotoStore>('turnspit-photos', 1, { upgrade(db) { db.createObjectStore('photos'); } });
+const store = () =>
+  openDB<PhotoStore>('turnspit-photos', 1, {
+    upgrade(db) {
+      db.createObjectStore('photos');
+    },
+  });
 
 /** Puts a picture down in this browser before it is sent: a phone may go dark on the way. */
-export async function keepPhotoHere(trialId: string, facts: PhotoFacts, bytes: ArrayBuffer): Promise<void> {
+export async function keepPhotoHere(
+  trialId: string,
+  facts: PhotoFacts,
+  bytes: ArrayBuffer,
+): Promise<void> {
   await (await store()).put('photos', { trialId, facts, bytes }, facts.id);
 }
 
@@ -26,7 +35,14 @@ export interface PhotosSent {
 }
 
 /** Sends what waits of a trial. A picture leaves this browser only when the server has it, or says that it is none. */
-export async function sendKeptPhotos(trialId: string, send: (trialId: string, facts: PhotoFacts, bytes: ArrayBuffer) => Promise<PhotoAnswer> = sendPhoto): Promise<PhotosSent> {
+export async function sendKeptPhotos(
+  trialId: string,
+  send: (
+    trialId: string,
+    facts: PhotoFacts,
+    bytes: ArrayBuffer,
+  ) => Promise<PhotoAnswer> = sendPhoto,
+): Promise<PhotosSent> {
   const db = await store();
   const kept = (await db.getAll('photos')).filter(each => each.trialId === trialId);
   const refused: string[] = [];

@@ -27,19 +27,29 @@ export function useOutbox(trialId: string): OutboxState {
   const look = useCallback(async () => setKept(await keptEntries(trialId)), [trialId]);
   const send = useCallback(async () => {
     // Two tabs must not send the same batch side by side; the server would not mind, the order would.
-    const sent = await navigator.locks.request(`turnspit outbox ${trialId}`, () => sendOutbox(trialId, postReadings));
+    const sent = await navigator.locks.request(`turnspit outbox ${trialId}`, () =>
+      sendOutbox(trialId, postReadings),
+    );
     setConnected(sent === 'answered');
     await look();
   }, [trialId, look]);
   useEffect(() => {
     void look().then(send);
-    const again = (): void => { void send(); };
+    const again = (): void => {
+      void send();
+    };
     window.addEventListener('online', again);
     const timer = window.setInterval(again, AGAIN_MS);
-    return () => { window.removeEventListener('online', again); window.clearInterval(timer); };
+    return () => {
+      window.removeEventListener('online', again);
+      window.clearInterval(timer);
+    };
   }, [look, send]);
   return {
-    waiting: (kept ?? []).filter(each => each.refusal === null), refused: (kept ?? []).filter(each => each.refusal !== null), isConnected, isKnown: kept !== null && keeping === 0,
+    waiting: (kept ?? []).filter(each => each.refusal === null),
+    refused: (kept ?? []).filter(each => each.refusal !== null),
+    isConnected,
+    isKnown: kept !== null && keeping === 0,
     add: async entry => {
       setKeeping(count => count + 1);
       try {
@@ -50,6 +60,9 @@ export function useOutbox(trialId: string): OutboxState {
       }
       void send();
     },
-    drop: async seq => { await letGo(seq); await look(); },
+    drop: async seq => {
+      await letGo(seq);
+      await look();
+    },
   };
 }

@@ -29,7 +29,12 @@ export function useScale(onSettled: (massG: number, name: string) => void) {
       const settled = settledG(samples);
       setSettled(settled !== undefined);
       const before = taken.current;
-      const mayTake = before === null || isLifted(samples.filter(each => each.atMs > before.atMs), before.massG);
+      const mayTake =
+        before === null ||
+        isLifted(
+          samples.filter(each => each.atMs > before.atMs),
+          before.massG,
+        );
       if (settled === undefined || settled < LEAST_G || !mayTake) return;
       taken.current = { massG: settled, atMs: sample.atMs };
       take.current(settled, scale.name);
@@ -41,11 +46,23 @@ export function useScale(onSettled: (massG: number, name: string) => void) {
     if (opened) setScale(opened);
   }, []);
   return {
-    scale, shownG, isSettled, trouble, connect,
+    scale,
+    shownG,
+    isSettled,
+    trouble,
+    connect,
     canConnect: hasLines(),
-    useStandIn: (): void => { standIn.current = scaleStandIn(Math.floor(performance.now())); setTrouble(null); setScale(standIn.current); },
+    useStandIn: (): void => {
+      standIn.current = scaleStandIn(Math.floor(performance.now()));
+      setTrouble(null);
+      setScale(standIn.current);
+    },
     put: (massG: number): void => standIn.current?.put(massG),
-    leave: (): void => { standIn.current = null; setScale(null); setShown(null); },
+    leave: (): void => {
+      standIn.current = null;
+      setScale(null);
+      setShown(null);
+    },
   };
 }
 

@@ -45,17 +45,66 @@ export interface WalkView {
   readonly values: readonly StandingValue[];
 }
 
-export function walkViewOf(data: TrialData, bench: BenchView | null, today: string, system: MeasureSystem): WalkView {
+export function walkViewOf(
+  data: TrialData,
+  bench: BenchView | null,
+  today: string,
+  system: MeasureSystem,
+): WalkView {
   const { trial, measures, readings } = data;
   const values = new Map<string, StandingValue>();
   for (const reading of [...readings].sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1))) {
-    const { id, unitId, measureId, subsample: part, takenOn: on, value, outOf, outcome, isRepeat } = reading;
-    values.set([unitId, measureId, part, on === today, isRepeat].join(' '), { id, unitId, measureId, part, on, value, outOf, outcome, isRepeat });
+    const {
+      id,
+      unitId,
+      measureId,
+      subsample: part,
+      takenOn: on,
+      value,
+      outOf,
+      outcome,
+      isRepeat,
+    } = reading;
+    values.set([unitId, measureId, part, on === today, isRepeat].join(' '), {
+      id,
+      unitId,
+      measureId,
+      part,
+      on,
+      value,
+      outOf,
+      outcome,
+      isRepeat,
+    });
   }
   return {
-    trialId: trial.id, question: trial.question, unitWord: trial.unitWord, state: trial.state, startsOn: trial.startsOn, system,
-    units: [...(bench?.units ?? [])].sort((a, b) => a.position - b.position).map(({ id, code, where }) => ({ id, code, where })),
-    measures: measures.flatMap(({ id, name, definition, unit, scale, parts, kindKey }): WalkMeasure[] => (scale === null ? [] : [{ id, name, definition, unit, scale, scaleWords: scaleWords(scale), parts, drawing: kindKey === null ? null : (readingKind(kindKey)?.drawing ?? null), fromPicture: countedFromPicture(name, kindKey) }])),
+    trialId: trial.id,
+    question: trial.question,
+    unitWord: trial.unitWord,
+    state: trial.state,
+    startsOn: trial.startsOn,
+    system,
+    units: [...(bench?.units ?? [])]
+      .sort((a, b) => a.position - b.position)
+      .map(({ id, code, where }) => ({ id, code, where })),
+    measures: measures.flatMap(
+      ({ id, name, definition, unit, scale, parts, kindKey }): WalkMeasure[] =>
+        scale === null
+          ? []
+          : [
+              {
+                id,
+                name,
+                definition,
+                unit,
+                scale,
+                scaleWords: scaleWords(scale),
+                parts,
+                drawing: kindKey === null ? null : (readingKind(kindKey)?.drawing ?? null),
+                fromPicture: countedFromPicture(name, kindKey),
+              },
+            ],
+    ),
     values: [...values.values()],
   };
 }

@@ -3,9 +3,32 @@ import userEvent from '@testing-library/user-event';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { Weather } from './Weather';
 
-const day = (changes: Partial<WeatherDay>): WeatherDay => ({ day: '2026-07-06', tmaxC: 21.5, tminC: 12.3, rainMm: 0, windMs: 2.078, rhMax: 84, rhMin: 63, sunHours: 9.25, source: 'file', ...changes });
-const shown = (days: readonly WeatherDay[], importCsv = jest.fn().mockResolvedValue(null), fetchStandIn = jest.fn().mockResolvedValue(undefined)) => {
-  render(<Weather days={days} latitude={50.8} altitudeM={100} importCsv={importCsv} fetchStandIn={fetchStandIn} />);
+const day = (changes: Partial<WeatherDay>): WeatherDay => ({
+  day: '2026-07-06',
+  tmaxC: 21.5,
+  tminC: 12.3,
+  rainMm: 0,
+  windMs: 2.078,
+  rhMax: 84,
+  rhMin: 63,
+  sunHours: 9.25,
+  source: 'file',
+  ...changes,
+});
+const shown = (
+  days: readonly WeatherDay[],
+  importCsv = jest.fn().mockResolvedValue(null),
+  fetchStandIn = jest.fn().mockResolvedValue(undefined),
+) => {
+  render(
+    <Weather
+      days={days}
+      latitude={50.8}
+      altitudeM={100}
+      importCsv={importCsv}
+      fetchStandIn={fetchStandIn}
+    />,
+  );
   return { importCsv, fetchStandIn };
 };
 
@@ -23,12 +46,23 @@ test('made-up days are called so', () => {
 });
 
 test('a bad table says why, and the stand-in is asked by a press', async () => {
-  const { importCsv, fetchStandIn } = shown([], jest.fn().mockResolvedValue('The table has no rows.'));
+  const { importCsv, fetchStandIn } = shown(
+    [],
+    jest.fn().mockResolvedValue('The table has no rows.'),
+  );
   expect(screen.getByText(/^No day is known yet/)).toBeVisible();
-  await userEvent.setup().upload(screen.getByLabelText('File'), Object.assign(new File(['date,tmax'], 'station.csv', { type: 'text/csv' }), { text: async () => 'date,tmax' }));
+  await userEvent.setup().upload(
+    screen.getByLabelText('File'),
+    Object.assign(new File(['date,tmax'], 'station.csv', { type: 'text/csv' }), {
+      text: async () => 'date,tmax',
+    }),
+  );
   expect(await screen.findByText('The table has no rows.')).toBeVisible();
   expect(importCsv).toHaveBeenCalledWith('date,tmax');
-  await waitFor(() => { fireEvent.click(screen.getByRole('button', { name: 'Ask the stand-in station' })); expect(fetchStandIn).toHaveBeenCalled(); });
+  await waitFor(() => {
+    fireEvent.click(screen.getByRole('button', { name: 'Ask the stand-in station' }));
+    expect(fetchStandIn).toHaveBeenCalled();
+  });
 });
 
 test('days from wet to thirsty follow soil, crop and mulch', async () => {

@@ -2,12 +2,19 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
+import { figures } from '@/core/materials/amount-words';
 import { degreeDays } from '@/core/weather/degree-days';
 import { etoOfDay } from '@/core/weather/reference-et';
-import { AVAILABLE_WATER, CROP_FACTORS, cropUse, daysUntilDry, litresFor, soilStore } from '@/core/weather/soil-store';
+import {
+  AVAILABLE_WATER,
+  CROP_FACTORS,
+  cropUse,
+  daysUntilDry,
+  litresFor,
+  soilStore,
+} from '@/core/weather/soil-store';
+import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { shortDay } from '@/features/frame/days';
-import { figures } from '@/core/materials/amount-words';
 import { readNumber } from '@/features/shelf/read-amount';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
@@ -31,24 +38,67 @@ const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' }
 export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: WeatherProps) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isPending, startTransition] = useTransition();
-  const rows = days.map(day => ({ day, etoMm: etoOfDay(day, { latitude, altitudeM }), warmth: degreeDays('simple', day.tmaxC, day.tminC, 10) })).reverse();
-  const sum = (of: (row: (typeof rows)[number]) => number): number => rows.reduce((total, row) => total + of(row), 0);
-  const take = (file: File | undefined): void => { if (file) startTransition(async () => setTrouble(await importCsv(await file.text()))); };
+  const rows = days
+    .map(day => ({
+      day,
+      etoMm: etoOfDay(day, { latitude, altitudeM }),
+      warmth: degreeDays('simple', day.tmaxC, day.tminC, 10),
+    }))
+    .reverse();
+  const sum = (of: (row: (typeof rows)[number]) => number): number =>
+    rows.reduce((total, row) => total + of(row), 0);
+  const take = (file: File | undefined): void => {
+    if (file) startTransition(async () => setTrouble(await importCsv(await file.text())));
+  };
   return (
     <Page>
       <h1>The weather</h1>
       <TwoParts>
         <Days>
-          {rows.length === 0 ? <Soft>No day is known yet. Take in your station’s table, or let the stand-in station make some up.</Soft> : (
+          {rows.length === 0 ? (
+            <Soft>
+              No day is known yet. Take in your station’s table, or let the stand-in station make
+              some up.
+            </Soft>
+          ) : (
             <>
-              <p><b>{rows.length} days:</b> {figures(sum(row => row.day.rainMm))} mm of rain, {figures(sum(row => row.etoMm))} mm taken by short grass, {figures(sum(row => row.warmth))} degree days above 10 °C.</p>
+              <p>
+                <b>{rows.length} days:</b> {figures(sum(row => row.day.rainMm))} mm of rain,{' '}
+                {figures(sum(row => row.etoMm))} mm taken by short grass,{' '}
+                {figures(sum(row => row.warmth))} degree days above 10 °C.
+              </p>
               <WideTable label="Day by day">
-                  <thead><tr><th scope="col">day</th><th scope="col">lowest</th><th scope="col">highest</th><th scope="col">rain</th><th scope="col">grass takes</th><th scope="col">warmth</th><th scope="col">mind</th></tr></thead>
-                  <tbody>{rows.map(({ day, etoMm, warmth }) => { const alert = alertOf(day); return (
-                    <tr key={day.day}><th scope="row">{shortDay(day.day)}</th><td>{day.tminC.toFixed(1)}°</td><td>{day.tmaxC.toFixed(1)}°</td><td>{day.rainMm === 0 ? '—' : `${day.rainMm.toFixed(1)} mm`}</td><td>{etoMm.toFixed(1)} mm</td><td>{warmth.toFixed(1)}</td><td>{alert ? ALERT_WORDS[alert] : ''}</td></tr>
-                  ); })}</tbody>
+                <thead>
+                  <tr>
+                    <th scope="col">day</th>
+                    <th scope="col">lowest</th>
+                    <th scope="col">highest</th>
+                    <th scope="col">rain</th>
+                    <th scope="col">grass takes</th>
+                    <th scope="col">warmth</th>
+                    <th scope="col">mind</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map(({ day, etoMm, warmth }) => {
+                    const alert = alertOf(day);
+                    return (
+                      <tr key={day.day}>
+                        <th scope="row">{shortDay(day.day)}</th>
+                        <td>{day.tminC.toFixed(1)}°</td>
+                        <td>{day.tmaxC.toFixed(1)}°</td>
+                        <td>{day.rainMm === 0 ? '—' : `${day.rainMm.toFixed(1)} mm`}</td>
+                        <td>{etoMm.toFixed(1)} mm</td>
+                        <td>{warmth.toFixed(1)}</td>
+                        <td>{alert ? ALERT_WORDS[alert] : ''}</td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
               </WideTable>
-              {rows.some(row => row.day.source === 'stand-in') && <Soft>Days of the stand-in station are made up, not measured.</Soft>}
+              {rows.some(row => row.day.source === 'stand-in') && (
+                <Soft>Days of the stand-in station are made up, not measured.</Soft>
+              )}
             </>
           )}
         </Days>
@@ -56,10 +106,25 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
           <Thirst etoMm={rows.length === 0 ? 4 : sum(row => row.etoMm) / rows.length} />
           <Box>
             <h2>A station’s table</h2>
-            <Soft>CSV with columns date, tmax, tmin, rain, and if there are any wind, rhmax, rhmin, sun. All of it is taken, or nothing.</Soft>
-            <label><span>File</span> <input type="file" accept=".csv,text/csv" onChange={event => take(event.target.files?.[0])} disabled={isPending} /></label>
+            <Soft>
+              CSV with columns date, tmax, tmin, rain, and if there are any wind, rhmax, rhmin, sun.
+              All of it is taken, or nothing.
+            </Soft>
+            <label>
+              <span>File</span>{' '}
+              <input
+                type="file"
+                accept=".csv,text/csv"
+                onChange={event => take(event.target.files?.[0])}
+                disabled={isPending}
+              />
+            </label>
             {trouble && <Trouble>{trouble}</Trouble>}
-            <Acts><Button onPress={() => startTransition(fetchStandIn)} isPending={isPending}>Ask the stand-in station</Button></Acts>
+            <Acts>
+              <Button onPress={() => startTransition(fetchStandIn)} isPending={isPending}>
+                Ask the stand-in station
+              </Button>
+            </Acts>
           </Box>
         </div>
       </TwoParts>
@@ -67,7 +132,10 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
   );
 }
 
-const SOILS = Object.keys(AVAILABLE_WATER).map(name => ({ value: name as keyof typeof AVAILABLE_WATER, label: name }));
+const SOILS = Object.keys(AVAILABLE_WATER).map(name => ({
+  value: name as keyof typeof AVAILABLE_WATER,
+  label: name,
+}));
 const CROPS = Object.keys(CROP_FACTORS).map(name => ({ value: name, label: name }));
 
 /** Does it need water? Days until a full soil is dry, and what to give. */
@@ -77,22 +145,64 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
   const [root, setRoot] = useState('50');
   const [covered, setCovered] = useState('0');
   const [area, setArea] = useState('1');
-  const [r, c, a] = [readNumber(root, 5, 200), readNumber(covered, 0, 100), readNumber(area, 0.01, 10_000)];
+  const [r, c, a] = [
+    readNumber(root, 5, 200),
+    readNumber(covered, 0, 100),
+    readNumber(area, 0.01, 10_000),
+  ];
   const factors = CROP_FACTORS[crop];
   const use = factors ? cropUse(etoMm, factors.middle, (c.base ?? 0) / 100) : 0;
-  const store = factors && r.base !== undefined ? soilStore(AVAILABLE_WATER[soil], r.base / 100, factors.depletion) : undefined;
+  const store =
+    factors && r.base !== undefined
+      ? soilStore(AVAILABLE_WATER[soil], r.base / 100, factors.depletion)
+      : undefined;
   return (
     <Box aria-label="Does it need water?">
       <h2>Does it need water?</h2>
       <div data-fields>
         <Select label="Soil" name="soil" value={soil} onChange={setSoil} options={SOILS} />
-        <Select label="Crop in full leaf" name="crop" value={crop} onChange={setCrop} options={CROPS} />
-        <TextField label="Roots down to, cm" name="root" value={root} onChange={setRoot} trouble={r.trouble} inputMode="numeric" />
-        <TextField label="Ground mulched, %" name="covered" value={covered} onChange={setCovered} trouble={c.trouble} inputMode="numeric" />
-        <TextField label="Bed, m²" name="area" value={area} onChange={setArea} trouble={a.trouble} inputMode="decimal" />
+        <Select
+          label="Crop in full leaf"
+          name="crop"
+          value={crop}
+          onChange={setCrop}
+          options={CROPS}
+        />
+        <TextField
+          label="Roots down to, cm"
+          name="root"
+          value={root}
+          onChange={setRoot}
+          trouble={r.trouble}
+          inputMode="numeric"
+        />
+        <TextField
+          label="Ground mulched, %"
+          name="covered"
+          value={covered}
+          onChange={setCovered}
+          trouble={c.trouble}
+          inputMode="numeric"
+        />
+        <TextField
+          label="Bed, m²"
+          name="area"
+          value={area}
+          onChange={setArea}
+          trouble={a.trouble}
+          inputMode="decimal"
+        />
       </div>
-      {store && a.base !== undefined && <output>{figures(daysUntilDry(store, use))} days from wet to thirsty</output>}
-      {store && a.base !== undefined && <Soft>It takes {figures(use)} mm a day, {figures(litresFor(use, 7, a.base))} l a week on this bed. {figures(store.readyMm)} of {figures(store.totalMm)} mm in reach go without harm. Crop and soil values by FAO paper 56; pots dry far sooner.</Soft>}
+      {store && a.base !== undefined && (
+        <output>{figures(daysUntilDry(store, use))} days from wet to thirsty</output>
+      )}
+      {store && a.base !== undefined && (
+        <Soft>
+          It takes {figures(use)} mm a day, {figures(litresFor(use, 7, a.base))} l a week on this
+          bed. {figures(store.readyMm)} of {figures(store.totalMm)} mm in reach go without harm.
+          Crop and soil values by FAO paper 56; pots dry far sooner.
+        </Soft>
+      )}
     </Box>
   );
 }

@@ -6,12 +6,25 @@ import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
 import { shortDay } from '@/features/frame/days';
 
 /** Whether it all adds up. */
-export function Checked({ checks: { picks, byUnitG, byDayG, mismatches }, style }: { readonly checks: CheckSums; readonly style: MassStyle }) {
+export function Checked({
+  checks: { picks, byUnitG, byDayG, mismatches },
+  style,
+}: {
+  readonly checks: CheckSums;
+  readonly style: MassStyle;
+}) {
   if (picks === 0) return null;
   const isSame = Math.abs(byUnitG - byDayG) < 0.5;
   return (
     <Line data-bad={mismatches.length > 0 || !isSame || undefined}>
-      {picks === 1 ? '1 entry' : `${picks} entries`}, {printMass(byUnitG, style)} sound: {isSame ? 'pot by pot and day by day the same' : `${printMass(byDayG, style)} by days, which differs`}, {mismatches.length === 0 ? 'each net is its gross less tare.' : `but ${mismatches.map(({ pick, says }) => `on ${shortDay(pick.pickedOn)} ${says}`).join('; ')}.`}
+      {picks === 1 ? '1 entry' : `${picks} entries`}, {printMass(byUnitG, style)} sound:{' '}
+      {isSame
+        ? 'pot by pot and day by day the same'
+        : `${printMass(byDayG, style)} by days, which differs`}
+      ,{' '}
+      {mismatches.length === 0
+        ? 'each net is its gross less tare.'
+        : `but ${mismatches.map(({ pick, says }) => `on ${shortDay(pick.pickedOn)} ${says}`).join('; ')}.`}
     </Line>
   );
 }

@@ -3,8 +3,13 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { type ByTreatment, type Decision, MISHAP_WORDS, type MishapCause } from '@/core/trial/trial-data';
 import type { FieldTroubles } from '@/core/trial/field-troubles';
+import {
+  type ByTreatment,
+  type Decision,
+  MISHAP_WORDS,
+  type MishapCause,
+} from '@/core/trial/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
@@ -27,15 +32,36 @@ interface MishapsProps {
   readonly takeBack: (incidentId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
-const CAUSES = Object.entries(MISHAP_WORDS).flatMap(([value, label]) => (isCause(value) ? [{ value, label }] : []));
+const CAUSES = Object.entries(MISHAP_WORDS).flatMap(([value, label]) =>
+  isCause(value) ? [{ value, label }] : [],
+);
 function isCause(value: string): value is MishapCause {
   return value in MISHAP_WORDS;
 }
-const DONE_BY: readonly { readonly value: ByTreatment; readonly label: string }[] = [{ value: 'no', label: 'no' }, { value: 'unknown', label: 'not known' }, { value: 'yes', label: 'yes: then it is a result' }];
-const DECISIONS: readonly Decision[] = ['keep', 'leave-out-from', 'leave-out', 'replace', 'start-anew'];
+const DONE_BY: readonly { readonly value: ByTreatment; readonly label: string }[] = [
+  { value: 'no', label: 'no' },
+  { value: 'unknown', label: 'not known' },
+  { value: 'yes', label: 'yes: then it is a result' },
+];
+const DECISIONS: readonly Decision[] = [
+  'keep',
+  'leave-out-from',
+  'leave-out',
+  'replace',
+  'start-anew',
+];
 
 /** What went wrong, with which pots, whether the treatment did it, what is decided, and why. */
-export function Mishaps({ mishaps, codes, code, today, isClosed, isKeyOpen, record, takeBack }: MishapsProps) {
+export function Mishaps({
+  mishaps,
+  codes,
+  code,
+  today,
+  isClosed,
+  isKeyOpen,
+  record,
+  takeBack,
+}: MishapsProps) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [cause, setCause] = useState<MishapCause>('other');
   const [byTreatment, setBy] = useState<ByTreatment>('no');
@@ -46,36 +72,129 @@ export function Mishaps({ mishaps, codes, code, today, isClosed, isKeyOpen, reco
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const act = (doing: () => Promise<Result<unknown, TrialTrouble>>, after?: () => void): void => startTransition(async () => {
-    const done = await doing();
-    setTrouble(done.ok ? undefined : done.trouble);
-    if (done.ok) after?.();
-  });
+  const act = (doing: () => Promise<Result<unknown, TrialTrouble>>, after?: () => void): void =>
+    startTransition(async () => {
+      const done = await doing();
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) after?.();
+    });
   return (
     <Box aria-label="Mishaps">
       <h2>Mishaps</h2>
-      {mishaps.length === 0 && <Soft>None on record. What happens to a pot is written down on the day, whatever is decided.</Soft>}
-      <ul>{mishaps.map(mishap => (
-        <li key={mishap.id}>
-          <span><b>{mishap.code}</b>, {shortDay(mishap.on)}: {mishap.what}. {DECISION_WORDS[mishap.decision]}{mishap.isByTreatment ? ', the treatment did it' : ''}{mishap.isAfterKey ? ', decided after the key was open' : ''}. {mishap.why}{mishap.by === '' ? '' : ` (${mishap.by})`}</span>
-          {!isClosed && <Button data-tone="quiet" aria-label={`Take back the mishap of ${mishap.code}`} onPress={() => act(() => takeBack(mishap.id))} isPending={isPending}>Take back</Button>}
-        </li>
-      ))}</ul>
+      {mishaps.length === 0 && (
+        <Soft>
+          None on record. What happens to a pot is written down on the day, whatever is decided.
+        </Soft>
+      )}
+      <ul>
+        {mishaps.map(mishap => (
+          <li key={mishap.id}>
+            <span>
+              <b>{mishap.code}</b>, {shortDay(mishap.on)}: {mishap.what}.{' '}
+              {DECISION_WORDS[mishap.decision]}
+              {mishap.isByTreatment ? ', the treatment did it' : ''}
+              {mishap.isAfterKey ? ', decided after the key was open' : ''}. {mishap.why}
+              {mishap.by === '' ? '' : ` (${mishap.by})`}
+            </span>
+            {!isClosed && (
+              <Button
+                data-tone="quiet"
+                aria-label={`Take back the mishap of ${mishap.code}`}
+                onPress={() => act(() => takeBack(mishap.id))}
+                isPending={isPending}
+              >
+                Take back
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
       {!isClosed && (
-        <details onToggle={event => { if (event.currentTarget.open && chosen.length === 0) setChosen([code]); }}>
+        <details
+          onToggle={event => {
+            if (event.currentTarget.open && chosen.length === 0) setChosen([code]);
+          }}
+        >
           <summary>Something happened</summary>
           <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
           <div data-fields>
-            <Select label="It was" name="mishapCause" value={cause} onChange={setCause} options={CAUSES} />
-            <TextField label="On" name="mishapDay" type="date" value={happenedOn} onChange={setDay} trouble={fields.happenedOn} />
-            <Select label="Did the treatment do it?" name="mishapBy" value={byTreatment} onChange={setBy} options={DONE_BY} />
-            <Select label="Decided" name="mishapDecision" value={decision} onChange={setDecision} trouble={fields.decision} options={DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }))} />
+            <Select
+              label="It was"
+              name="mishapCause"
+              value={cause}
+              onChange={setCause}
+              options={CAUSES}
+            />
+            <TextField
+              label="On"
+              name="mishapDay"
+              type="date"
+              value={happenedOn}
+              onChange={setDay}
+              trouble={fields.happenedOn}
+            />
+            <Select
+              label="Did the treatment do it?"
+              name="mishapBy"
+              value={byTreatment}
+              onChange={setBy}
+              options={DONE_BY}
+            />
+            <Select
+              label="Decided"
+              name="mishapDecision"
+              value={decision}
+              onChange={setDecision}
+              trouble={fields.decision}
+              options={DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }))}
+            />
           </div>
-          <TextField label="What happened, and why so" name="mishapWhy" value={why} onChange={setWhy} trouble={fields.why} isLong />
-          <TextField label="Who says so" name="mishapWho" value={who} onChange={setWho} trouble={fields.by} />
-          {isKeyOpen && <Soft>The key is open: what is decided now is marked so, since it is known whom it helps.</Soft>}
+          <TextField
+            label="What happened, and why so"
+            name="mishapWhy"
+            value={why}
+            onChange={setWhy}
+            trouble={fields.why}
+            isLong
+          />
+          <TextField
+            label="Who says so"
+            name="mishapWho"
+            value={who}
+            onChange={setWho}
+            trouble={fields.by}
+          />
+          {isKeyOpen && (
+            <Soft>
+              The key is open: what is decided now is marked so, since it is known whom it helps.
+            </Soft>
+          )}
           {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
-          <Acts><Button onPress={() => act(() => record({ codes: chosen, cause, byTreatment, decision, happenedOn, why, by: who }), () => { setWhy(''); setChosen([]); })} isPending={isPending}>Put it on record</Button></Acts>
+          <Acts>
+            <Button
+              onPress={() =>
+                act(
+                  () =>
+                    record({
+                      codes: chosen,
+                      cause,
+                      byTreatment,
+                      decision,
+                      happenedOn,
+                      why,
+                      by: who,
+                    }),
+                  () => {
+                    setWhy('');
+                    setChosen([]);
+                  },
+                )
+              }
+              isPending={isPending}
+            >
+              Put it on record
+            </Button>
+          </Acts>
         </details>
       )}
     </Box>

@@ -28,15 +28,32 @@ interface PickEntryProps {
 }
 
 const OUTCOMES: readonly { readonly value: Outcome; readonly label: string }[] = [
-  { value: 'picked', label: 'picked' }, { value: 'nothing-there', label: 'nothing to pick' }, { value: 'not-looked', label: 'not looked at' }, { value: 'dead', label: 'dead' },
+  { value: 'picked', label: 'picked' },
+  { value: 'nothing-there', label: 'nothing to pick' },
+  { value: 'not-looked', label: 'not looked at' },
+  { value: 'dead', label: 'dead' },
 ];
 
 const OUTCOME_HINTS = {
-  picked: null, 'nothing-there': 'Counts as zero: it was looked at, and gave nothing.', 'not-looked': 'Stays missing: it is neither zero nor dead.', dead: 'What it gave until now stands. The verdict will say that it died.',
+  picked: null,
+  'nothing-there': 'Counts as zero: it was looked at, and gave nothing.',
+  'not-looked': 'Stays missing: it is neither zero nor dead.',
+  dead: 'What it gave until now stands. The verdict will say that it died.',
 } as const satisfies Record<Outcome, string | null>;
 
 /** One pick: Enter saves it and goes on to the next pot. */
-export function PickEntry({ round, unit, units, measure, unitWord, today, grossRef, lastPick, isDoneToday, ripeRule }: PickEntryProps) {
+export function PickEntry({
+  round,
+  unit,
+  units,
+  measure,
+  unitWord,
+  today,
+  grossRef,
+  lastPick,
+  isDoneToday,
+  ripeRule,
+}: PickEntryProps) {
   const { draft, setDraft, fields, round: held, keepRound } = round;
   const isPicked = draft.outcome === 'picked';
   const isPieceByPiece = held.mode === 'piece';
@@ -48,46 +65,174 @@ export function PickEntry({ round, unit, units, measure, unitWord, today, grossR
     <Sheet onSubmit={submit} noValidate>
       <Where>
         <CodeField key={unit.id} unit={unit} units={units} onFound={round.choose} />
-        <p>{unit.where}<br /><span>{units.indexOf(unit) + 1} of {units.length}{isDoneToday ? `, has an entry for ${shortDay(held.pickedOn)}` : ''}</span></p>
+        <p>
+          {unit.where}
+          <br />
+          <span>
+            {units.indexOf(unit) + 1} of {units.length}
+            {isDoneToday ? `, has an entry for ${shortDay(held.pickedOn)}` : ''}
+          </span>
+        </p>
       </Where>
-      {round.editing && <Soft>You are changing the entry of {longDay(round.editing.pickedOn)}: {pickWords(round.editing, round.style)}. The old one stays in the history. <Button data-tone="quiet" onPress={round.stopEditing}>Leave it as it is</Button></Soft>}
+      {round.editing && (
+        <Soft>
+          You are changing the entry of {longDay(round.editing.pickedOn)}:{' '}
+          {pickWords(round.editing, round.style)}. The old one stays in the history.{' '}
+          <Button data-tone="quiet" onPress={round.stopEditing}>
+            Leave it as it is
+          </Button>
+        </Soft>
+      )}
       {isPicked && (
         <div data-numbers>
-          <TextField label={isPieceByPiece ? 'One piece, on the scale' : 'On the scale'} name="gross" value={draft.gross} onChange={gross => setDraft({ ...draft, gross })} trouble={fields.gross} isBig inputMode="decimal" inputRef={grossRef} />
-          {!isPieceByPiece && <TextField label="Pieces" name="pieces" value={draft.pieces} onChange={pieces => setDraft({ ...draft, pieces })} trouble={fields.pieces} isBig inputMode="numeric" />}
-          <TextField label="Empty container" name="tare" value={held.tare} onChange={tare => keepRound({ ...held, tare })} trouble={fields.tare} inputMode="decimal" hint="taken off each time" />
+          <TextField
+            label={isPieceByPiece ? 'One piece, on the scale' : 'On the scale'}
+            name="gross"
+            value={draft.gross}
+            onChange={gross => setDraft({ ...draft, gross })}
+            trouble={fields.gross}
+            isBig
+            inputMode="decimal"
+            inputRef={grossRef}
+          />
+          {!isPieceByPiece && (
+            <TextField
+              label="Pieces"
+              name="pieces"
+              value={draft.pieces}
+              onChange={pieces => setDraft({ ...draft, pieces })}
+              trouble={fields.pieces}
+              isBig
+              inputMode="numeric"
+            />
+          )}
+          <TextField
+            label="Empty container"
+            name="tare"
+            value={held.tare}
+            onChange={tare => keepRound({ ...held, tare })}
+            trouble={fields.tare}
+            inputMode="decimal"
+            hint="taken off each time"
+          />
         </div>
       )}
-      {lastPick && <Soft>Last time, {shortDay(lastPick.pickedOn)}: <b>{pickWords(lastPick, round.style)}</b></Soft>}
+      {lastPick && (
+        <Soft>
+          Last time, {shortDay(lastPick.pickedOn)}: <b>{pickWords(lastPick, round.style)}</b>
+        </Soft>
+      )}
       <Acts>
-        <Button data-tone="main" type="submit" isPending={round.isPending}>{saveWords(round, isPieceByPiece, unitWord)}</Button>
-        <Button data-tone="quiet" onPress={() => void round.undo()} isDisabled={!round.canUndo}>Undo</Button>
+        <Button data-tone="main" type="submit" isPending={round.isPending}>
+          {saveWords(round, isPieceByPiece, unitWord)}
+        </Button>
+        <Button data-tone="quiet" onPress={() => void round.undo()} isDisabled={!round.canUndo}>
+          Undo
+        </Button>
       </Acts>
       <Said role="status">{round.said}</Said>
       {round.sentence && <Trouble>{round.sentence}</Trouble>}
       {fields.form && <Trouble>{fields.form}</Trouble>}
-      <Choice label="Found" name="outcome" value={draft.outcome} onChange={outcome => setDraft({ ...draft, outcome })} options={OUTCOMES} direction="row" />
+      <Choice
+        label="Found"
+        name="outcome"
+        value={draft.outcome}
+        onChange={outcome => setDraft({ ...draft, outcome })}
+        options={OUTCOMES}
+        direction="row"
+      />
       {OUTCOME_HINTS[draft.outcome] && <Soft>{OUTCOME_HINTS[draft.outcome]}</Soft>}
-      {isPicked && <Choice label="Grade" name="grade" value={draft.grade} onChange={grade => setDraft({ ...draft, grade, cullReason: grade === 'sound' ? null : draft.cullReason })} options={[{ value: 'sound', label: 'sound' }, { value: 'cull', label: 'cull' }]} direction="row" />}
-      {isPicked && draft.grade === 'cull' && <Choice label="Why" name="cullReason" value={draft.cullReason ?? 'none'} onChange={reason => setDraft({ ...draft, cullReason: CullReason.safeParse(reason).data ?? null })} options={CullReason.options.map(value => ({ value, label: value }))} trouble={fields.cullReason} direction="row" />}
+      {isPicked && (
+        <Choice
+          label="Grade"
+          name="grade"
+          value={draft.grade}
+          onChange={grade =>
+            setDraft({ ...draft, grade, cullReason: grade === 'sound' ? null : draft.cullReason })
+          }
+          options={[
+            { value: 'sound', label: 'sound' },
+            { value: 'cull', label: 'cull' },
+          ]}
+          direction="row"
+        />
+      )}
+      {isPicked && draft.grade === 'cull' && (
+        <Choice
+          label="Why"
+          name="cullReason"
+          value={draft.cullReason ?? 'none'}
+          onChange={reason =>
+            setDraft({ ...draft, cullReason: CullReason.safeParse(reason).data ?? null })
+          }
+          options={CullReason.options.map(value => ({ value, label: value }))}
+          trouble={fields.cullReason}
+          direction="row"
+        />
+      )}
       <div data-round>
-        <TextField label="Picked on" name="pickedOn" type="date" value={held.pickedOn} onChange={pickedOn => keepRound({ ...held, pickedOn })} trouble={fields.pickedOn} hint={held.pickedOn === today ? undefined : 'Not today.'} />
-        <Choice label="Entering" name="mode" value={held.mode} onChange={mode => keepRound({ ...held, mode })} options={[{ value: 'whole', label: 'a whole pick' }, { value: 'piece', label: 'piece by piece' }, { value: 'strip', label: 'the last strip' }]} direction="row" />
+        <TextField
+          label="Picked on"
+          name="pickedOn"
+          type="date"
+          value={held.pickedOn}
+          onChange={pickedOn => keepRound({ ...held, pickedOn })}
+          trouble={fields.pickedOn}
+          hint={held.pickedOn === today ? undefined : 'Not today.'}
+        />
+        <Choice
+          label="Entering"
+          name="mode"
+          value={held.mode}
+          onChange={mode => keepRound({ ...held, mode })}
+          options={[
+            { value: 'whole', label: 'a whole pick' },
+            { value: 'piece', label: 'piece by piece' },
+            { value: 'strip', label: 'the last strip' },
+          ]}
+          direction="row"
+        />
       </div>
-      <TextField label="Note" name="note" value={draft.note} onChange={note => setDraft({ ...draft, note })} trouble={fields.note} />
-      <Soft>{measure.name}: {measure.definition} Each {unitWord} counts once, however often it is picked.{ripeRule === '' ? '' : ` Ripe: ${ripeRule}`}</Soft>
+      <TextField
+        label="Note"
+        name="note"
+        value={draft.note}
+        onChange={note => setDraft({ ...draft, note })}
+        trouble={fields.note}
+      />
+      <Soft>
+        {measure.name}: {measure.definition} Each {unitWord} counts once, however often it is
+        picked.{ripeRule === '' ? '' : ` Ripe: ${ripeRule}`}
+      </Soft>
     </Sheet>
   );
 }
 
-function saveWords(round: ReturnType<typeof useRound>, isPieceByPiece: boolean, unitWord: string): string {
+function saveWords(
+  round: ReturnType<typeof useRound>,
+  isPieceByPiece: boolean,
+  unitWord: string,
+): string {
   if (round.editing) return 'Save the change';
-  if (round.round.mode === 'strip' && round.draft.grade === 'sound' && round.draft.outcome !== 'dead') return 'Save, then its green';
+  if (
+    round.round.mode === 'strip' &&
+    round.draft.grade === 'sound' &&
+    round.draft.outcome !== 'dead'
+  )
+    return 'Save, then its green';
   return isPieceByPiece ? 'Save this piece' : `Save, next ${unitWord}`;
 }
 
 /** The pot's code, very large; typing another code takes that pot in hand. */
-function CodeField({ unit, units, onFound }: { readonly unit: BenchUnit; readonly units: readonly BenchUnit[]; readonly onFound: (id: string) => void }) {
+function CodeField({
+  unit,
+  units,
+  onFound,
+}: {
+  readonly unit: BenchUnit;
+  readonly units: readonly BenchUnit[];
+  readonly onFound: (id: string) => void;
+}) {
   const [typed, setTyped] = useState(unit.code);
   const change = (written: string): void => {
     setTyped(written.toUpperCase());
@@ -95,10 +240,23 @@ function CodeField({ unit, units, onFound }: { readonly unit: BenchUnit; readonl
     if (found) onFound(found.id);
   };
   // Enter in the code must not save a pick: the hand is still looking for the pot.
-  const stop = (event: KeyboardEvent): void => { if (event.key === 'Enter') event.preventDefault(); };
+  const stop = (event: KeyboardEvent): void => {
+    if (event.key === 'Enter') event.preventDefault();
+  };
   return (
     <Code>
-      <input aria-label="Code in hand" value={typed} onChange={event => change(event.target.value)} onFocus={event => event.target.select()} onBlur={() => setTyped(unit.code)} onKeyDown={stop} maxLength={8} autoComplete="off" autoCapitalize="characters" spellCheck={false} />
+      <input
+        aria-label="Code in hand"
+        value={typed}
+        onChange={event => change(event.target.value)}
+        onFocus={event => event.target.select()}
+        onBlur={() => setTyped(unit.code)}
+        onKeyDown={stop}
+        maxLength={8}
+        autoComplete="off"
+        autoCapitalize="characters"
+        spellCheck={false}
+      />
     </Code>
   );
 }

@@ -15,7 +15,14 @@ export function PotStrip({ units, chosen, isDone, onChoose }: PotStripProps) {
   return (
     <Strip role="group" aria-label="Pots in walking order">
       {units.map(unit => (
-        <button key={unit.id} type="button" aria-label={`${unit.code}${isDone(unit) ? ', done' : ''}`} aria-pressed={unit.id === chosen} data-done={isDone(unit) || undefined} onClick={() => onChoose(unit.id)} />
+        <button
+          key={unit.id}
+          type="button"
+          aria-label={`${unit.code}${isDone(unit) ? ', done' : ''}`}
+          aria-pressed={unit.id === chosen}
+          data-done={isDone(unit) || undefined}
+          onClick={() => onChoose(unit.id)}
+        />
       ))}
     </Strip>
   );

@@ -2,9 +2,9 @@
 
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
+import { type YieldMeasures, yieldBases } from '@/core/measure/yield-bases';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
-import { type YieldMeasures, yieldBases } from '@/core/measure/yield-bases';
 import type { Pick } from '@/core/trial/trial-data';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay } from '@/features/frame/days';
@@ -27,26 +27,86 @@ interface UnitPicksProps {
 }
 
 /** What one pot has given, each entry to be changed or taken out, and what was changed before. */
-export function UnitPicks({ unit, picks, style, measures, topsG, isClosed, history, onEdit, onTakeOut }: UnitPicksProps) {
+export function UnitPicks({
+  unit,
+  picks,
+  style,
+  measures,
+  topsG,
+  isClosed,
+  history,
+  onEdit,
+  onTakeOut,
+}: UnitPicksProps) {
   const sums = soundSums(picks);
   const bases = yieldBases(sums.netG, measures);
   return (
     <section>
-      <h2>{unit.code} so far: {printMass(sums.netG, style)}{sums.pieces > 0 ? `, ${sums.pieces} sound pieces` : ''}</h2>
-      {sums.netG > 0 && bases.length > 0 && <Soft>That is {bases.map(base => base.words).join(', ')}.</Soft>}
-      {sums.netG > 0 && topsG !== undefined && topsG > 0 && <Soft>{Math.round((100 * sums.netG) / (sums.netG + topsG))}% of what grew was harvest; the tops weighed {printMass(topsG, style)}.</Soft>}
-      {picks.length === 0 ? <Soft>No entry yet.</Soft> : (
+      <h2>
+        {unit.code} so far: {printMass(sums.netG, style)}
+        {sums.pieces > 0 ? `, ${sums.pieces} sound pieces` : ''}
+      </h2>
+      {sums.netG > 0 && bases.length > 0 && (
+        <Soft>That is {bases.map(base => base.words).join(', ')}.</Soft>
+      )}
+      {sums.netG > 0 && topsG !== undefined && topsG > 0 && (
+        <Soft>
+          {Math.round((100 * sums.netG) / (sums.netG + topsG))}% of what grew was harvest; the tops
+          weighed {printMass(topsG, style)}.
+        </Soft>
+      )}
+      {picks.length === 0 ? (
+        <Soft>No entry yet.</Soft>
+      ) : (
         <table>
-          <thead><tr><th scope="col">Day</th><th scope="col">Found</th><th scope="col">Note</th><th scope="col"><Hidden>Change</Hidden></th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">Day</th>
+              <th scope="col">Found</th>
+              <th scope="col">Note</th>
+              <th scope="col">
+                <Hidden>Change</Hidden>
+              </th>
+            </tr>
+          </thead>
           <tbody>
-            {[...picks].sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1)).map(pick => (
-              <tr key={pick.id}>
-                <td>{longDay(pick.pickedOn)}</td>
-                <td>{pickWords(pick, style)}{pick.tareG > 0 && <Soft as="small"> {pick.asWritten} less {printMass(pick.tareG, style)}</Soft>}</td>
-                <td>{pick.note}</td>
-                <td>{!isClosed && <Row><Button data-tone="quiet" onPress={() => onEdit(pick)} aria-label={`Change ${unit.code}, ${longDay(pick.pickedOn)}`}>Change</Button><Button data-tone="quiet" onPress={() => onTakeOut(pick)} aria-label={`Take out ${unit.code}, ${longDay(pick.pickedOn)}`}>Take out</Button></Row>}</td>
-              </tr>
-            ))}
+            {[...picks]
+              .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))
+              .map(pick => (
+                <tr key={pick.id}>
+                  <td>{longDay(pick.pickedOn)}</td>
+                  <td>
+                    {pickWords(pick, style)}
+                    {pick.tareG > 0 && (
+                      <Soft as="small">
+                        {' '}
+                        {pick.asWritten} less {printMass(pick.tareG, style)}
+                      </Soft>
+                    )}
+                  </td>
+                  <td>{pick.note}</td>
+                  <td>
+                    {!isClosed && (
+                      <Row>
+                        <Button
+                          data-tone="quiet"
+                          onPress={() => onEdit(pick)}
+                          aria-label={`Change ${unit.code}, ${longDay(pick.pickedOn)}`}
+                        >
+                          Change
+                        </Button>
+                        <Button
+                          data-tone="quiet"
+                          onPress={() => onTakeOut(pick)}
+                          aria-label={`Take out ${unit.code}, ${longDay(pick.pickedOn)}`}
+                        >
+                          Take out
+                        </Button>
+                      </Row>
+                    )}
+                  </td>
+                </tr>
+              ))}
           </tbody>
         </table>
       )}
@@ -55,21 +115,43 @@ export function UnitPicks({ unit, picks, style, measures, topsG, isClosed, histo
   );
 }
 
-function History({ unitId, picks, style, history }: { readonly unitId: string; readonly picks: readonly Pick[]; readonly style: MassStyle; readonly history: (unitId: string) => Promise<readonly Pick[]> }) {
+function History({
+  unitId,
+  picks,
+  style,
+  history,
+}: {
+  readonly unitId: string;
+  readonly picks: readonly Pick[];
+  readonly style: MassStyle;
+  readonly history: (unitId: string) => Promise<readonly Pick[]>;
+}) {
   const [isOpen, setOpen] = useState(false);
   const [revisions, setRevisions] = useState<readonly Pick[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a changed pick means a longer history
   useEffect(() => {
     let isWanted = isOpen;
-    if (isOpen) history(unitId).then(found => { if (isWanted) setRevisions(found); }, () => undefined);
-    return () => { isWanted = false; };
+    if (isOpen)
+      history(unitId).then(
+        found => {
+          if (isWanted) setRevisions(found);
+        },
+        () => undefined,
+      );
+    return () => {
+      isWanted = false;
+    };
   }, [isOpen, unitId, history, picks]);
   return (
     <details onToggle={event => setOpen(event.currentTarget.open)}>
       <summary>History of every entry</summary>
       <ol>
         {revisions.map(revision => (
-          <li key={revision.id}>{revision.takenAt.slice(0, 16).replace('T', ' ')} UTC: {longDay(revision.pickedOn)}, {revision.isRemoval ? 'taken out' : pickWords(revision, style)}{revision.supersedes && !revision.isRemoval ? ' (in place of an earlier entry)' : ''}</li>
+          <li key={revision.id}>
+            {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC: {longDay(revision.pickedOn)},{' '}
+            {revision.isRemoval ? 'taken out' : pickWords(revision, style)}
+            {revision.supersedes && !revision.isRemoval ? ' (in place of an earlier entry)' : ''}
+          </li>
         ))}
       </ol>
     </details>

@@ -3,11 +3,11 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { failure, type Result, success } from '@/core/result';
 import { readPick } from '@/core/trial/pick-form';
-import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import type { Pick, TrialData } from '@/core/trial/trial-data';
+import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { ChosenUnitProvider } from '@/features/bench/ChosenUnit';
 import { benchViewOf } from '@/features/bench/bench-view';
+import { ChosenUnitProvider } from '@/features/bench/ChosenUnit';
 import { mishapsOf } from './mishap-view';
 import { Weigh } from './Weigh';
 
@@ -20,7 +20,11 @@ interface HeldProps {
   readonly answer?: (input: unknown) => Promise<Result<Pick, TrialTrouble>>;
 }
 
-const recordMishap = jest.fn().mockResolvedValue(failure({ kind: 'invalid', fields: { why: 'Say what happened, and why it is decided so.' } }));
+const recordMishap = jest
+  .fn()
+  .mockResolvedValue(
+    failure({ kind: 'invalid', fields: { why: 'Say what happened, and why it is decided so.' } }),
+  );
 
 /** Weigh on a store of its own: what is taken shows up as the page would show it. */
 function HeldWeigh({ data = trial, answer }: HeldProps) {
@@ -29,7 +33,13 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
   if (!measure) throw new Error('the fixture must have a measure');
   const take = async (input: unknown): Promise<Result<Pick, TrialTrouble>> => {
     if (answer) return answer(input);
-    const read = readPick(input, { system: 'uk', today: '2026-07-15', startsOn: data.trial.startsOn, mainMeasure: measure, now: '2026-07-15T10:00:00.000Z' });
+    const read = readPick(input, {
+      system: 'uk',
+      today: '2026-07-15',
+      startsOn: data.trial.startsOn,
+      mainMeasure: measure,
+      now: '2026-07-15T10:00:00.000Z',
+    });
     if (!read.ok) return failure({ kind: 'invalid', fields: read.trouble });
     setPicks(before => [...before.filter(pick => pick.id !== read.value.supersedes), read.value]);
     return success(read.value);
@@ -43,9 +53,25 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
   return (
     <ChosenUnitProvider>
       <Weigh
-        trialId={data.trial.id} state={data.trial.state} unitWord="pot" measure={measure} system="uk" today="2026-07-15" bench={benchViewOf(data, false)} picks={picks}
-        take={take} remove={remove} undoRevision={async () => failure({ kind: 'changed-meanwhile' })} history={async () => picks}
-        topsG={{}} ripeRule="" yieldMeasures={{ areaM2: 0.05, mixMl: 10_000, minutes: 0 }} mishaps={mishapsOf(data)} isKeyOpen={false} recordMishap={recordMishap} takeBackMishap={async () => failure({ kind: 'changed-meanwhile' })}
+        trialId={data.trial.id}
+        state={data.trial.state}
+        unitWord="pot"
+        measure={measure}
+        system="uk"
+        today="2026-07-15"
+        bench={benchViewOf(data, false)}
+        picks={picks}
+        take={take}
+        remove={remove}
+        undoRevision={async () => failure({ kind: 'changed-meanwhile' })}
+        history={async () => picks}
+        topsG={{}}
+        ripeRule=""
+        yieldMeasures={{ areaM2: 0.05, mixMl: 10_000, minutes: 0 }}
+        mishaps={mishapsOf(data)}
+        isKeyOpen={false}
+        recordMishap={recordMishap}
+        takeBackMishap={async () => failure({ kind: 'changed-meanwhile' })}
       />
     </ChosenUnitProvider>
   );
@@ -81,18 +107,27 @@ test('an answer that the trial was closed meanwhile is said, and the number stay
   const user = userEvent.setup();
   render(<HeldWeigh answer={async () => failure({ kind: 'closed' })} />);
   await user.type(gross(), '140{Enter}');
-  expect(await screen.findByRole('alert')).toHaveTextContent('The trial is closed, and its verdict frozen.');
+  expect(await screen.findByRole('alert')).toHaveTextContent(
+    'The trial is closed, and its verdict frozen.',
+  );
   expect(gross()).toHaveValue('140');
 });
 
 test('a weight four times the others’ is asked about, not refused', async () => {
   const user = userEvent.setup();
   const wide = trialFixture({ unitsEach: 3 });
-  const data = { ...wide, picks: wide.units.slice(0, 5).map(unit => pickFixture(unit, { pickedOn: '2026-07-15', netG: 100 })) };
+  const data = {
+    ...wide,
+    picks: wide.units
+      .slice(0, 5)
+      .map(unit => pickFixture(unit, { pickedOn: '2026-07-15', netG: 100 })),
+  };
   render(<HeldWeigh data={data} />);
   await waitFor(() => expect(inHand()).toHaveValue(wide.units[5]?.code));
   await user.type(gross(), '1400{Enter}');
-  expect(await screen.findByText(/That is 14 times what others gave today\. Undo it if it was a slip\./)).toBeInTheDocument();
+  expect(
+    await screen.findByText(/That is 14 times what others gave today\. Undo it if it was a slip\./),
+  ).toBeInTheDocument();
 });
 
 test('on the last strip the same pot is asked for its green before the next comes', async () => {
@@ -105,7 +140,9 @@ test('on the last strip the same pot is asked for its green before the next come
   await user.type(gross(), '60{Enter}');
   expect(await screen.findByText(`${codes[0]}: 60 g, cull (green) saved.`)).toBeInTheDocument();
   await waitFor(() => expect(inHand()).toHaveValue(codes[1]));
-  expect(screen.getByText(/^2 entries, 140 g sound: pot by pot and day by day the same/)).toBeInTheDocument();
+  expect(
+    screen.getByText(/^2 entries, 140 g sound: pot by pot and day by day the same/),
+  ).toBeInTheDocument();
 });
 
 test('Alt and M opens a mishap of the pot in hand, Alt and N its note', async () => {
@@ -132,13 +169,18 @@ test('every pot on the bench is a button that tells code, place and standing, an
   const bench = screen.getByRole('group', { name: /The bench from above/ });
   const pots = within(bench).getAllByRole('button');
   expect(pots).toHaveLength(4);
-  for (const pot of pots) expect(pot).toHaveAccessibleName(/^[A-Z]{2}\d, bench, \w+ of 4\. still to do on 15 July, 0 g so far$/);
+  for (const pot of pots)
+    expect(pot).toHaveAccessibleName(
+      /^[A-Z]{2}\d, bench, \w+ of 4\. still to do on 15 July, 0 g so far$/,
+    );
   expect(document.body.textContent).not.toMatch(/plain water|feed 1/);
 });
 
 test('before the lock nothing is weighed', () => {
   render(<HeldWeigh data={{ ...trial, trial: { ...trial.trial, state: 'planned' } }} />);
-  expect(screen.getByRole('heading', { name: 'Nothing is weighed before the plan is locked' })).toBeInTheDocument();
+  expect(
+    screen.getByRole('heading', { name: 'Nothing is weighed before the plan is locked' }),
+  ).toBeInTheDocument();
 });
 
 test('a mishap is put down for the pot in hand and others, and what is missing is asked beside its field', async () => {
@@ -152,7 +194,14 @@ test('a mishap is put down for the pot in hand and others, and what is missing i
   await user.click(other);
   await user.selectOptions(screen.getByLabelText('It was'), 'frost');
   await user.click(screen.getByRole('button', { name: 'Put it on record' }));
-  expect(recordMishap).toHaveBeenCalledWith(expect.objectContaining({ cause: 'frost', decision: 'keep', byTreatment: 'no', codes: expect.arrayContaining([expect.any(String)]) }));
+  expect(recordMishap).toHaveBeenCalledWith(
+    expect.objectContaining({
+      cause: 'frost',
+      decision: 'keep',
+      byTreatment: 'no',
+      codes: expect.arrayContaining([expect.any(String)]),
+    }),
+  );
   expect(recordMishap.mock.calls[0][0].codes).toHaveLength(2);
   expect(await screen.findByText('Say what happened, and why it is decided so.')).toBeVisible();
 });

@@ -3,28 +3,28 @@
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import { styled } from 'styled-components';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { checkSums } from '@/core/measure/check-sums';
+import type { YieldMeasures } from '@/core/measure/yield-bases';
 import { printMass } from '@/core/quantity/print-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
 import type { Measure, Pick, TrialState } from '@/core/trial/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { pluralOf } from '@/core/words/plural';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
 import { shortDay } from '@/features/frame/days';
 import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft, TwoParts } from '@/ui/Page';
-import type { Result } from '@/core/result';
-import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import type { YieldMeasures } from '@/core/measure/yield-bases';
-import type { MishapView } from './mishap-view';
+import { Checked } from './Checked';
 import { Mishaps } from './Mishaps';
+import type { MishapView } from './mishap-view';
 import { PickEntry } from './PickEntry';
 import { PotStrip } from './PotStrip';
 import { UnitPicks } from './UnitPicks';
 import { isDone, type RoundDoors, useRound } from './use-round';
-import { checkSums } from '@/core/measure/check-sums';
-import { Checked } from './Checked';
 import { useWeighKeys } from './use-weigh-keys';
 import { roundSums, soundSums } from './weigh-sums';
-import { pluralOf } from '@/core/words/plural';
 
 interface WeighProps extends RoundDoors {
   readonly trialId: string;
@@ -57,8 +57,13 @@ export function Weigh(props: WeighProps) {
       <TwoParts>
         <div>
           <h2>Nothing is weighed before the plan is locked</h2>
-          <p>What is decided after the first reading can’t be told from what was hoped for. So the question, the margin and the deal come first.</p>
-          <p><Link href={`/trials/${trialId}/lay-out`}>Lay out and lock</Link></p>
+          <p>
+            What is decided after the first reading can’t be told from what was hoped for. So the
+            question, the margin and the deal come first.
+          </p>
+          <p>
+            <Link href={`/trials/${trialId}/lay-out`}>Lay out and lock</Link>
+          </p>
         </div>
       </TwoParts>
     );
@@ -66,9 +71,40 @@ export function Weigh(props: WeighProps) {
   return <Round {...props} bench={bench} />;
 }
 
-function Round({ trialId, state, unitWord, measure, system, today, asked, bench, picks, take, remove, undoRevision, history, yieldMeasures, topsG, ripeRule, mishaps, isKeyOpen, recordMishap, takeBackMishap }: WeighProps & { readonly bench: BenchView }) {
+function Round({
+  trialId,
+  state,
+  unitWord,
+  measure,
+  system,
+  today,
+  asked,
+  bench,
+  picks,
+  take,
+  remove,
+  undoRevision,
+  history,
+  yieldMeasures,
+  topsG,
+  ripeRule,
+  mishaps,
+  isKeyOpen,
+  recordMishap,
+  takeBackMishap,
+}: WeighProps & { readonly bench: BenchView }) {
   const units = bench.units;
-  const round = useRound({ trialId, units, picks, system, today, asked, take, remove, undoRevision });
+  const round = useRound({
+    trialId,
+    units,
+    picks,
+    system,
+    today,
+    asked,
+    take,
+    remove,
+    undoRevision,
+  });
   const { unit, style, saves } = round;
   const gross = useRef<HTMLInputElement>(null);
   const unitId = unit?.id;
@@ -77,45 +113,127 @@ function Round({ trialId, state, unitWord, measure, system, today, asked, bench,
   // with what was stored: by then someone may be writing elsewhere.
   // biome-ignore lint/correctness/useExhaustiveDependencies: these two say when, the effect does not read them
   useEffect(() => {
-    if (document.activeElement === document.body || document.activeElement instanceof HTMLInputElement || document.activeElement instanceof HTMLButtonElement) gross.current?.focus({ preventScroll: true });
+    if (
+      document.activeElement === document.body ||
+      document.activeElement instanceof HTMLInputElement ||
+      document.activeElement instanceof HTMLButtonElement
+    )
+      gross.current?.focus({ preventScroll: true });
   }, [unitId, saves]);
   if (!unit) return null;
   const day = round.round.pickedOn;
   const sums = roundSums(picks, day);
-  const most = Math.max(1, ...units.map(each => soundSums(picks.filter(pick => pick.unitId === each.id)).netG));
+  const most = Math.max(
+    1,
+    ...units.map(each => soundSums(picks.filter(pick => pick.unitId === each.id)).netG),
+  );
   const lens = (each: BenchUnit) => {
     const own = picks.filter(pick => pick.unitId === each.id);
     const { netG } = soundSums(own);
     const isDead = own.some(pick => pick.outcome === 'dead');
-    const words = isDead ? 'dead' : `${isDone(each, picks, day) ? 'done' : 'still to do'} on ${shortDay(day)}, ${printMass(netG, style)} so far`;
-    return { state: isDead ? 'dead' as const : isDone(each, picks, day) ? 'done' as const : 'open' as const, share: netG / most, words };
+    const words = isDead
+      ? 'dead'
+      : `${isDone(each, picks, day) ? 'done' : 'still to do'} on ${shortDay(day)}, ${printMass(netG, style)} so far`;
+    return {
+      state: isDead
+        ? ('dead' as const)
+        : isDone(each, picks, day)
+          ? ('done' as const)
+          : ('open' as const),
+      share: netG / most,
+      words,
+    };
   };
   return (
     <TwoParts>
       <BenchSide>
         <WeighWays trialId={trialId} here="weigh" canWalk={state === 'locked'} />
-        <div data-desk><Bench view={bench} label="The bench from above: full pots are done today" lens={lens} onOpen={each => round.choose(each.id)} /></div>
+        <div data-desk>
+          <Bench
+            view={bench}
+            label="The bench from above: full pots are done today"
+            lens={lens}
+            onOpen={each => round.choose(each.id)}
+          />
+        </div>
         <Sums aria-live="polite">
-          <div><dt>{shortDay(day)}</dt><dd>{sums.unitsDone} of {units.length}<small>{pluralOf(unitWord)} done</small></dd></div>
-          <div><dt>picked</dt><dd>{printMass(sums.netG, style)}<small>{sums.pieces} sound pieces</small></dd></div>
-          <div><dt>mean</dt><dd>{sums.meanG === null ? '—' : printMass(sums.meanG, style)}<small>a {unitWord} done</small></dd></div>
+          <div>
+            <dt>{shortDay(day)}</dt>
+            <dd>
+              {sums.unitsDone} of {units.length}
+              <small>{pluralOf(unitWord)} done</small>
+            </dd>
+          </div>
+          <div>
+            <dt>picked</dt>
+            <dd>
+              {printMass(sums.netG, style)}
+              <small>{sums.pieces} sound pieces</small>
+            </dd>
+          </div>
+          <div>
+            <dt>mean</dt>
+            <dd>
+              {sums.meanG === null ? '—' : printMass(sums.meanG, style)}
+              <small>a {unitWord} done</small>
+            </dd>
+          </div>
         </Sums>
         <Checked checks={checkSums(picks)} style={style} />
-        <UnitPicks unit={unit} picks={picks.filter(pick => pick.unitId === unit.id)} style={style} measures={yieldMeasures} topsG={topsG[unit.id]} isClosed={state === 'closed'} history={history} onEdit={round.edit} onTakeOut={pick => void round.takeOut(pick)} />
-        <Mishaps mishaps={mishaps} codes={units.map(each => each.code)} code={unit.code} today={today} isClosed={state === 'closed'} isKeyOpen={isKeyOpen} record={recordMishap} takeBack={takeBackMishap} />
+        <UnitPicks
+          unit={unit}
+          picks={picks.filter(pick => pick.unitId === unit.id)}
+          style={style}
+          measures={yieldMeasures}
+          topsG={topsG[unit.id]}
+          isClosed={state === 'closed'}
+          history={history}
+          onEdit={round.edit}
+          onTakeOut={pick => void round.takeOut(pick)}
+        />
+        <Mishaps
+          mishaps={mishaps}
+          codes={units.map(each => each.code)}
+          code={unit.code}
+          today={today}
+          isClosed={state === 'closed'}
+          isKeyOpen={isKeyOpen}
+          record={recordMishap}
+          takeBack={takeBackMishap}
+        />
       </BenchSide>
       <EntrySide>
-        <PotStrip units={units} chosen={unit.id} isDone={each => isDone(each, picks, day)} onChoose={round.choose} />
-        {state === 'closed'
-          ? <Soft>The trial is closed. Its picks can be looked at, not changed.</Soft>
-          : <PickEntry round={round} unit={unit} units={units} measure={measure} unitWord={unitWord} today={today} grossRef={gross} lastPick={lastPickBefore(picks, unit, day)} isDoneToday={isDone(unit, picks, day)} ripeRule={ripeRule} />}
+        <PotStrip
+          units={units}
+          chosen={unit.id}
+          isDone={each => isDone(each, picks, day)}
+          onChoose={round.choose}
+        />
+        {state === 'closed' ? (
+          <Soft>The trial is closed. Its picks can be looked at, not changed.</Soft>
+        ) : (
+          <PickEntry
+            round={round}
+            unit={unit}
+            units={units}
+            measure={measure}
+            unitWord={unitWord}
+            today={today}
+            grossRef={gross}
+            lastPick={lastPickBefore(picks, unit, day)}
+            isDoneToday={isDone(unit, picks, day)}
+            ripeRule={ripeRule}
+          />
+        )}
       </EntrySide>
     </TwoParts>
   );
 }
 
 function lastPickBefore(picks: readonly Pick[], unit: BenchUnit, day: string): Pick | undefined {
-  return picks.filter(pick => pick.unitId === unit.id && pick.pickedOn < day).sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))[0];
+  return picks
+    .filter(pick => pick.unitId === unit.id && pick.pickedOn < day)
+    .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))[0];
 }
 
 const BenchSide = styled.div`

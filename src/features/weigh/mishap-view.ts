@@ -14,10 +14,25 @@ export interface MishapView {
 }
 
 export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
-  keep: 'It stays in', 'leave-out': 'Left out altogether', 'leave-out-from': 'Left out from that day on', replace: 'A spare stands in from that day', 'start-anew': 'All cut back; what was before does not count',
+  keep: 'It stays in',
+  'leave-out': 'Left out altogether',
+  'leave-out-from': 'Left out from that day on',
+  replace: 'A spare stands in from that day',
+  'start-anew': 'All cut back; what was before does not count',
 };
 
 export function mishapsOf({ incidents, units }: TrialData): readonly MishapView[] {
-  return incidents.map(({ id, unitId, happenedOn, what, why, by, decision, byTreatment, afterKeyOpened }) => ({ id, code: units.find(unit => unit.id === unitId)?.code ?? '', on: happenedOn, what, why, by, decision, isByTreatment: byTreatment === 'yes', isAfterKey: afterKeyOpened }))
+  return incidents
+    .map(({ id, unitId, happenedOn, what, why, by, decision, byTreatment, afterKeyOpened }) => ({
+      id,
+      code: units.find(unit => unit.id === unitId)?.code ?? '',
+      on: happenedOn,
+      what,
+      why,
+      by,
+      decision,
+      isByTreatment: byTreatment === 'yes',
+      isAfterKey: afterKeyOpened,
+    }))
     .sort((a, b) => (a.on < b.on ? 1 : -1));
 }

@@ -13,9 +13,23 @@ export interface PickDraft {
 }
 
 /** What is asked for second on the last strip. */
-export const GREEN_PICK: PickDraft = { outcome: 'picked', gross: '', pieces: '', grade: 'cull', cullReason: 'green', note: 'last strip' };
+export const GREEN_PICK: PickDraft = {
+  outcome: 'picked',
+  gross: '',
+  pieces: '',
+  grade: 'cull',
+  cullReason: 'green',
+  note: 'last strip',
+};
 
-export const EMPTY_PICK: PickDraft = { outcome: 'picked', gross: '', pieces: '', grade: 'sound', cullReason: null, note: '' };
+export const EMPTY_PICK: PickDraft = {
+  outcome: 'picked',
+  gross: '',
+  pieces: '',
+  grade: 'sound',
+  cullReason: null,
+  note: '',
+};
 
 /** What a round remembers from pot to pot. */
 export interface RoundDraft {
@@ -28,18 +42,31 @@ export interface RoundDraft {
 export function isRoundDraft(stored: unknown): stored is RoundDraft {
   if (typeof stored !== 'object' || stored === null) return false;
   const draft: Partial<RoundDraft> = stored;
-  return typeof draft.pickedOn === 'string' && typeof draft.tare === 'string' && (draft.mode === 'whole' || draft.mode === 'piece' || draft.mode === 'strip');
+  return (
+    typeof draft.pickedOn === 'string' &&
+    typeof draft.tare === 'string' &&
+    (draft.mode === 'whole' || draft.mode === 'piece' || draft.mode === 'strip')
+  );
 }
 
 /** A pick back in the form, to be changed. */
 export function draftOf(pick: Pick, style: MassStyle): PickDraft {
   return {
-    outcome: pick.outcome, gross: pick.asWritten || (pick.grossG === null ? '' : printMass(pick.grossG, style)), pieces: pick.pieces === null ? '' : String(pick.pieces),
-    grade: pick.grade, cullReason: pick.cullReason, note: pick.note,
+    outcome: pick.outcome,
+    gross: pick.asWritten || (pick.grossG === null ? '' : printMass(pick.grossG, style)),
+    pieces: pick.pieces === null ? '' : String(pick.pieces),
+    grade: pick.grade,
+    cullReason: pick.cullReason,
+    note: pick.note,
   };
 }
 
-const OUTCOME_WORDS = { picked: '', 'nothing-there': 'nothing to pick', 'not-looked': 'not looked at', dead: 'dead' } as const satisfies Record<Outcome, string>;
+const OUTCOME_WORDS = {
+  picked: '',
+  'nothing-there': 'nothing to pick',
+  'not-looked': 'not looked at',
+  dead: 'dead',
+} as const satisfies Record<Outcome, string>;
 
 /** A pick in one line: `213 g, 31 pieces, cull (rot)`. */
 export function pickWords(pick: Pick, style: MassStyle): string {

@@ -11,7 +11,15 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { useDraft } from '@/ui/use-draft';
-import { draftOf, EMPTY_PICK, GREEN_PICK, isRoundDraft, type PickDraft, pickWords, type RoundDraft } from './pick-draft';
+import {
+  draftOf,
+  EMPTY_PICK,
+  GREEN_PICK,
+  isRoundDraft,
+  type PickDraft,
+  pickWords,
+  type RoundDraft,
+} from './pick-draft';
 import { oddity, oddityWords } from './weigh-sums';
 
 type Answer = Promise<Result<Pick, TrialTrouble>>;
@@ -36,9 +44,23 @@ interface RoundPlan extends RoundDoors {
 type Undoable = { readonly kind: 'new' | 'revision'; readonly pick: Pick };
 
 /** A walk round the pots: which one is in hand, what is in the form, what was just done and how to take it back. */
-export function useRound({ trialId, units, picks, system, today, asked, take, remove, undoRevision }: RoundPlan) {
+export function useRound({
+  trialId,
+  units,
+  picks,
+  system,
+  today,
+  asked,
+  take,
+  remove,
+  undoRevision,
+}: RoundPlan) {
   const chosen = useChosenUnit();
-  const [round, keepRound] = useDraft<RoundDraft>(`turnspit-round-${trialId}`, { pickedOn: today, tare: '', mode: 'whole' }, isRoundDraft);
+  const [round, keepRound] = useDraft<RoundDraft>(
+    `turnspit-round-${trialId}`,
+    { pickedOn: today, tare: '', mode: 'whole' },
+    isRoundDraft,
+  );
   const [draft, setDraft] = useState<PickDraft>(EMPTY_PICK);
   const [editing, setEditing] = useState<Pick | null>(null);
   const [trouble, setTrouble] = useState<TrialTrouble>();
@@ -49,7 +71,11 @@ export function useRound({ trialId, units, picks, system, today, asked, take, re
   const saved = useRef(new Set<string>());
   const [saves, setSaves] = useState(0);
   const style = MASS_STYLE_FOR[system];
-  const unit = units.find(candidate => candidate.id === chosen.unitId) ?? units.find(candidate => candidate.code === asked) ?? units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ?? units[0];
+  const unit =
+    units.find(candidate => candidate.id === chosen.unitId) ??
+    units.find(candidate => candidate.code === asked) ??
+    units.find(candidate => !isDone(candidate, picks, round.pickedOn)) ??
+    units[0];
   const unitId = unit?.id;
   const { unitId: chosenId, choose: chooseUnit } = chosen;
   useEffect(() => {
@@ -69,7 +95,15 @@ export function useRound({ trialId, units, picks, system, today, asked, take, re
     setPending(true);
     void (async () => {
       const pieces = round.mode === 'piece' && draft.outcome === 'picked' ? '1' : draft.pieces;
-      const answer = await take({ ...draft, pieces, id: v7(), unitId: unit.id, supersedes: editing?.id ?? null, pickedOn: round.pickedOn, tare: round.tare });
+      const answer = await take({
+        ...draft,
+        pieces,
+        id: v7(),
+        unitId: unit.id,
+        supersedes: editing?.id ?? null,
+        pickedOn: round.pickedOn,
+        tare: round.tare,
+      });
       setPending(false);
       setTrouble(answer.ok ? undefined : answer.trouble);
       if (!answer.ok) return;
@@ -77,12 +111,24 @@ export function useRound({ trialId, units, picks, system, today, asked, take, re
       setSaves(count => count + 1);
       const odd = oddity(picks, answer.value);
       setUndoable([...undoable, { kind: editing ? 'revision' : 'new', pick: answer.value }]);
-      setSaid(`${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` ${oddityWords(odd)}`}`);
-      const isGreenNext = round.mode === 'strip' && !editing && answer.value.outcome !== 'dead' && answer.value.grade === 'sound';
+      setSaid(
+        `${unit.code}: ${pickWords(answer.value, style)} saved.${odd === null ? '' : ` ${oddityWords(odd)}`}`,
+      );
+      const isGreenNext =
+        round.mode === 'strip' &&
+        !editing &&
+        answer.value.outcome !== 'dead' &&
+        answer.value.grade === 'sound';
       setDraft(isGreenNext ? GREEN_PICK : EMPTY_PICK);
       setEditing(null);
-      const next = nextUnit(units, unit, each => saved.current.has(`${each.id} ${round.pickedOn}`) || isDone(each, picks, round.pickedOn));
-      if (goesOn && next && round.mode !== 'piece' && !isGreenNext && !editing) chosen.choose(next.id);
+      const next = nextUnit(
+        units,
+        unit,
+        each =>
+          saved.current.has(`${each.id} ${round.pickedOn}`) || isDone(each, picks, round.pickedOn),
+      );
+      if (goesOn && next && round.mode !== 'piece' && !isGreenNext && !editing)
+        chosen.choose(next.id);
       else chosen.choose(unit.id);
     })();
   };
@@ -106,7 +152,8 @@ export function useRound({ trialId, units, picks, system, today, asked, take, re
   }, [undoable, remove, undoRevision, chosen.choose]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return;
+      if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z')
+        return;
       // In a field with words in it the key takes back typing, as it does everywhere.
       if (event.target instanceof HTMLInputElement && event.target.value !== '') return;
       event.preventDefault();
@@ -118,10 +165,37 @@ export function useRound({ trialId, units, picks, system, today, asked, take, re
 
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   return {
-    unit, round, keepRound, draft, setDraft, editing, fields, style, isPending, said, saves, save, takeOut, undo, choose,
-    sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null, canUndo: undoable.length > 0,
-    edit: (pick: Pick): void => { setEditing(pick); setTrouble(undefined); setDraft(draftOf(pick, style)); keepRound({ ...round, pickedOn: pick.pickedOn, tare: pick.tareG === 0 ? round.tare : `${pick.tareG} g` }); },
-    stopEditing: (): void => { setEditing(null); setDraft(EMPTY_PICK); },
+    unit,
+    round,
+    keepRound,
+    draft,
+    setDraft,
+    editing,
+    fields,
+    style,
+    isPending,
+    said,
+    saves,
+    save,
+    takeOut,
+    undo,
+    choose,
+    sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null,
+    canUndo: undoable.length > 0,
+    edit: (pick: Pick): void => {
+      setEditing(pick);
+      setTrouble(undefined);
+      setDraft(draftOf(pick, style));
+      keepRound({
+        ...round,
+        pickedOn: pick.pickedOn,
+        tare: pick.tareG === 0 ? round.tare : `${pick.tareG} g`,
+      });
+    },
+    stopEditing: (): void => {
+      setEditing(null);
+      setDraft(EMPTY_PICK);
+    },
   };
 }
 
@@ -130,7 +204,11 @@ export function isDone(unit: BenchUnit, picks: readonly Pick[], day: string): bo
 }
 
 /** The next unit in walking order that has nothing for the day yet, going round once. */
-function nextUnit(units: readonly BenchUnit[], from: BenchUnit, isDoneAlready: (unit: BenchUnit) => boolean): BenchUnit | undefined {
+function nextUnit(
+  units: readonly BenchUnit[],
+  from: BenchUnit,
+  isDoneAlready: (unit: BenchUnit) => boolean,
+): BenchUnit | undefined {
   const at = units.indexOf(from);
   return [...units.slice(at + 1), ...units.slice(0, at)].find(unit => !isDoneAlready(unit));
 }

@@ -7,7 +7,10 @@ export function useWeighKeys(): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (!event.altKey || event.ctrlKey || event.metaKey) return;
-      const [mishaps, note] = [document.querySelector<HTMLDetailsElement>('section[aria-label="Mishaps"] details'), document.querySelector<HTMLInputElement>('input[name="note"]')];
+      const [mishaps, note] = [
+        document.querySelector<HTMLDetailsElement>('section[aria-label="Mishaps"] details'),
+        document.querySelector<HTMLInputElement>('input[name="note"]'),
+      ];
       if (event.code === 'KeyM' && mishaps) {
         mishaps.open = true;
         mishaps.querySelector<HTMLSelectElement>('select')?.focus();

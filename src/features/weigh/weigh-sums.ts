@@ -18,17 +18,32 @@ export function roundSums(picks: readonly Pick[], day: string): RoundSums {
 }
 
 /** Weight and count of the sound pieces in some picks. */
-export function soundSums(picks: readonly Pick[]): { readonly pieces: number; readonly netG: number } {
+export function soundSums(picks: readonly Pick[]): {
+  readonly pieces: number;
+  readonly netG: number;
+} {
   const sound = picks.filter(pick => pick.grade === 'sound');
-  return { pieces: sound.reduce((sum, pick) => sum + (pick.pieces ?? 0), 0), netG: sound.reduce((sum, pick) => sum + (pick.netG ?? 0), 0) };
+  return {
+    pieces: sound.reduce((sum, pick) => sum + (pick.pieces ?? 0), 0),
+    netG: sound.reduce((sum, pick) => sum + (pick.netG ?? 0), 0),
+  };
 }
 
 /** How often a weight holds the median of the day's other units; null where fewer than four give one, or it is nothing odd. */
 export function oddity(picks: readonly Pick[], pick: Pick): number | null {
-  const others = picks.filter(other => other.pickedOn === pick.pickedOn && other.unitId !== pick.unitId && other.grade === 'sound' && (other.netG ?? 0) > 0)
-    .map(other => other.netG ?? 0).sort((a, b) => a - b);
+  const others = picks
+    .filter(
+      other =>
+        other.pickedOn === pick.pickedOn &&
+        other.unitId !== pick.unitId &&
+        other.grade === 'sound' &&
+        (other.netG ?? 0) > 0,
+    )
+    .map(other => other.netG ?? 0)
+    .sort((a, b) => a - b);
   const middle = others[Math.floor(others.length / 2)];
-  if (others.length < 4 || middle === undefined || pick.netG === null || pick.grade === 'cull') return null;
+  if (others.length < 4 || middle === undefined || pick.netG === null || pick.grade === 'cull')
+    return null;
   const ratio = pick.netG / middle;
   return ratio > 4 || ratio < 0.2 ? ratio : null;
 }

@@ -33,7 +33,8 @@ async function trialTables(db: Knex): Promise<void> {
   await db.schema.createTable('trials', table => {
     id(table);
     belongsTo(table, 'garden_id', 'gardens').index();
-    for (const name of ['question', 'crop', 'unit_word', 'state', 'starts_on', 'ends_on']) table.text(name).notNullable();
+    for (const name of ['question', 'crop', 'unit_word', 'state', 'starts_on', 'ends_on'])
+      table.text(name).notNullable();
     table.boolean('is_blind').notNullable();
     for (const name of ['locked_at', 'closed_at', 'key_opened_at']) table.text(name).nullable();
   });
@@ -52,14 +53,16 @@ async function trialTables(db: Knex): Promise<void> {
   await db.schema.createTable('measures', table => {
     id(table);
     belongsTo(table, 'trial_id', 'trials').index();
-    for (const name of ['name', 'definition', 'response', 'unit', 'summary', 'better']) table.text(name).notNullable();
+    for (const name of ['name', 'definition', 'response', 'unit', 'summary', 'better'])
+      table.text(name).notNullable();
     table.text('margin').nullable();
     table.boolean('is_main').notNullable();
   });
   await db.schema.createTable('layouts', table => {
     belongsTo(table, 'trial_id', 'trials').primary();
     for (const name of ['kind', 'block_word']) table.text(name).notNullable();
-    for (const name of ['units_each', 'block_count', 'method_version', 'deals']) table.integer(name).notNullable();
+    for (const name of ['units_each', 'block_count', 'method_version', 'deals'])
+      table.integer(name).notNullable();
     table.bigInteger('seed').notNullable();
   });
 }
@@ -68,7 +71,13 @@ async function placeTables(db: Knex): Promise<void> {
   await db.schema.createTable('places', table => {
     id(table);
     belongsTo(table, 'garden_id', 'gardens').index();
-    table.text('trial_id').nullable().references('id').inTable('trials').onDelete('CASCADE').index();
+    table
+      .text('trial_id')
+      .nullable()
+      .references('id')
+      .inTable('trials')
+      .onDelete('CASCADE')
+      .index();
     table.text('parent_id').nullable().references('id').inTable('places').onDelete('CASCADE');
     for (const name of ['kind', 'name', 'shape']) table.text(name).notNullable();
     for (const name of ['x_mm', 'y_mm', 'width_mm', 'depth_mm']) table.double(name).notNullable();
@@ -95,7 +104,8 @@ async function placeTables(db: Knex): Promise<void> {
 async function entryTables(db: Knex): Promise<void> {
   await db.schema.createTable('picks', table => {
     entry(table, 'picks');
-    for (const name of ['picked_on', 'taken_at', 'outcome', 'grade', 'note', 'as_written']) table.text(name).notNullable();
+    for (const name of ['picked_on', 'taken_at', 'outcome', 'grade', 'note', 'as_written'])
+      table.text(name).notNullable();
     table.integer('pieces').nullable();
     table.double('gross_g').nullable();
     table.double('tare_g').notNullable();
@@ -105,12 +115,14 @@ async function entryTables(db: Knex): Promise<void> {
   await db.schema.createTable('readings', table => {
     entry(table, 'readings');
     belongsTo(table, 'measure_id', 'measures');
-    for (const name of ['subsample', 'taken_on', 'taken_at', 'outcome', 'note']) table.text(name).notNullable();
+    for (const name of ['subsample', 'taken_on', 'taken_at', 'outcome', 'note'])
+      table.text(name).notNullable();
     table.double('value').nullable();
   });
   await db.schema.createTable('incidents', table => {
     entry(table, 'incidents');
-    for (const name of ['happened_on', 'recorded_at', 'what', 'why', 'by', 'decision']) table.text(name).notNullable();
+    for (const name of ['happened_on', 'recorded_at', 'what', 'why', 'by', 'decision'])
+      table.text(name).notNullable();
     table.boolean('after_key_opened').notNullable();
   });
 }
@@ -133,6 +145,21 @@ function belongsTo(table: Table, column: string, parent: string): Knex.Referenci
 }
 
 export async function down(db: Knex): Promise<void> {
-  const tables = ['changes', 'verdicts', 'incidents', 'readings', 'picks', 'units', 'blocks', 'places', 'layouts', 'measures', 'treatments', 'factors', 'trials', 'gardens'];
+  const tables = [
+    'changes',
+    'verdicts',
+    'incidents',
+    'readings',
+    'picks',
+    'units',
+    'blocks',
+    'places',
+    'layouts',
+    'measures',
+    'treatments',
+    'factors',
+    'trials',
+    'gardens',
+  ];
   for (const table of tables) await db.schema.dropTableIfExists(table);
 }

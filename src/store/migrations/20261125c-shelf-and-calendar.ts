@@ -8,24 +8,43 @@ export async function up(db: Knex): Promise<void> {
   });
   await db.schema.createTable('products', table => {
     table.text('id').primary();
-    table.text('garden_id').notNullable().references('id').inTable('gardens').onDelete('CASCADE').index();
+    table
+      .text('garden_id')
+      .notNullable()
+      .references('id')
+      .inTable('gardens')
+      .onDelete('CASCADE')
+      .index();
     table.text('name').notNullable();
     table.text('facts').notNullable();
     table.boolean('is_removed').notNullable().defaultTo(false);
   });
   await db.schema.createTable('care_plans', table => {
     table.text('trial_id').primary().references('id').inTable('trials').onDelete('CASCADE');
-    for (const name of ['settings', 'stages', 'bottles']) table.text(name).notNullable().defaultTo('{}');
+    for (const name of ['settings', 'stages', 'bottles'])
+      table.text(name).notNullable().defaultTo('{}');
   });
   await db.schema.createTable('care_rules', table => {
     table.text('id').primary();
-    table.text('trial_id').notNullable().references('id').inTable('trials').onDelete('CASCADE').index();
+    table
+      .text('trial_id')
+      .notNullable()
+      .references('id')
+      .inTable('trials')
+      .onDelete('CASCADE')
+      .index();
     table.integer('position').notNullable();
     table.text('facts').notNullable();
   });
   await db.schema.createTable('care_acts', table => {
     table.text('id').primary();
-    table.text('trial_id').notNullable().references('id').inTable('trials').onDelete('CASCADE').index();
+    table
+      .text('trial_id')
+      .notNullable()
+      .references('id')
+      .inTable('trials')
+      .onDelete('CASCADE')
+      .index();
     table.text('rule_id').notNullable().index();
     table.index(['trial_id', 'done_on']);
     table.integer('nth').notNullable();
@@ -46,7 +65,9 @@ export async function up(db: Knex): Promise<void> {
 }
 
 export async function down(db: Knex): Promise<void> {
-  for (const table of ['weather_days', 'care_acts', 'care_rules', 'care_plans', 'products']) await db.schema.dropTable(table);
+  for (const table of ['weather_days', 'care_acts', 'care_rules', 'care_plans', 'products'])
+    await db.schema.dropTable(table);
   // Natively: Knex would rebuild the table, and with it delete its children.
-  for (const column of ['latitude', 'altitude_m']) await db.raw('ALTER TABLE ?? DROP COLUMN ??', ['gardens', column]);
+  for (const column of ['latitude', 'altitude_m'])
+    await db.raw('ALTER TABLE ?? DROP COLUMN ??', ['gardens', column]);
 }

@@ -14,5 +14,11 @@ export async function up(db: Knex): Promise<void> {
 
 export async function down(db: Knex): Promise<void> {
   // Natively: Knex would rebuild the tables, and with them delete what hangs on them.
-  for (const [table, column] of [['care_acts', 'unit_ids'], ['care_acts', 'outcome'], ['gardens', 'last_frost'], ['gardens', 'first_frost']] as const) await db.raw('ALTER TABLE ?? DROP COLUMN ??', [table, column]);
+  for (const [table, column] of [
+    ['care_acts', 'unit_ids'],
+    ['care_acts', 'outcome'],
+    ['gardens', 'last_frost'],
+    ['gardens', 'first_frost'],
+  ] as const)
+    await db.raw('ALTER TABLE ?? DROP COLUMN ??', [table, column]);
 }

@@ -18,7 +18,19 @@ export async function up(db: Knex): Promise<void> {
 }
 
 export async function down(db: Knex): Promise<void> {
-  await db.schema.alterTable('readings', table => { table.dropIndex(['measure_id', 'unit_id', 'taken_on']); table.dropIndex(['measure_id', 'taken_on']); });
+  await db.schema.alterTable('readings', table => {
+    table.dropIndex(['measure_id', 'unit_id', 'taken_on']);
+    table.dropIndex(['measure_id', 'taken_on']);
+  });
   // Natively: Knex would rebuild the tables, and with them delete what hangs on them.
-  for (const [table, column] of [['measures', 'kind_key'], ['measures', 'scale'], ['measures', 'parts'], ['readings', 'out_of'], ['readings', 'is_repeat'], ['readings', 'as_written'], ['readings', 'device']] as const) await db.raw('ALTER TABLE ?? DROP COLUMN ??', [table, column]);
+  for (const [table, column] of [
+    ['measures', 'kind_key'],
+    ['measures', 'scale'],
+    ['measures', 'parts'],
+    ['readings', 'out_of'],
+    ['readings', 'is_repeat'],
+    ['readings', 'as_written'],
+    ['readings', 'device'],
+  ] as const)
+    await db.raw('ALTER TABLE ?? DROP COLUMN ??', [table, column]);
 }

@@ -9,5 +9,6 @@ export async function up(db: Knex): Promise<void> {
 }
 
 export async function down(db: Knex): Promise<void> {
-  for (const column of ['cause', 'by_treatment']) await db.raw('ALTER TABLE ?? DROP COLUMN ??', ['incidents', column]);
+  for (const column of ['cause', 'by_treatment'])
+    await db.raw('ALTER TABLE ?? DROP COLUMN ??', ['incidents', column]);
 }

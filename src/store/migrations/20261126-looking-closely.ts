@@ -24,19 +24,33 @@ export async function up(db: Knex): Promise<void> {
     for (const name of ['tasters', 'seed']) table.integer(name).notNullable();
     table.integer('correct').nullable();
   });
-  await db.schema.alterTable('measures', table => { table.text('optimum').nullable(); });
-  await db.schema.alterTable('predictions', table => { table.text('about').notNullable().defaultTo(''); });
+  await db.schema.alterTable('measures', table => {
+    table.text('optimum').nullable();
+  });
+  await db.schema.alterTable('predictions', table => {
+    table.text('about').notNullable().defaultTo('');
+  });
 }
 
 export async function down(db: Knex): Promise<void> {
   for (const table of ['tastings', 'soil_samples', 'photos']) await db.schema.dropTable(table);
   // Natively: Knex would rebuild the tables, and with them delete what hangs on them.
-  for (const [table, column] of [['measures', 'optimum'], ['predictions', 'about']] as const) await db.raw('ALTER TABLE ?? DROP COLUMN ??', [table, column]);
+  for (const [table, column] of [
+    ['measures', 'optimum'],
+    ['predictions', 'about'],
+  ] as const)
+    await db.raw('ALTER TABLE ?? DROP COLUMN ??', [table, column]);
 }
 
 function ofTrial(table: Knex.CreateTableBuilder): void {
   table.text('id').primary();
-  table.text('trial_id').notNullable().references('id').inTable('trials').onDelete('CASCADE').index();
+  table
+    .text('trial_id')
+    .notNullable()
+    .references('id')
+    .inTable('trials')
+    .onDelete('CASCADE')
+    .index();
 }
 
 function ofUnit(table: Knex.CreateTableBuilder, name: string): void {

@@ -14,7 +14,16 @@ interface Migration {
 }
 
 // A static list, so that one source serves the application's bundle, the scripts and the tests. Never edit one that landed.
-const MIGRATIONS: Readonly<Record<string, Migration>> = { '20261125-first-tables': firstTables, '20261125b-fair-tests': fairTests, '20261125c-shelf-and-calendar': shelfAndCalendar, '20261125d-acts-by-unit': actsByUnit, '20261125e-readings': readings, '20261125f-mishaps': mishaps, '20261126-looking-closely': lookingClosely, '20261126b-regrets': regrets };
+const MIGRATIONS: Readonly<Record<string, Migration>> = {
+  '20261125-first-tables': firstTables,
+  '20261125b-fair-tests': fairTests,
+  '20261125c-shelf-and-calendar': shelfAndCalendar,
+  '20261125d-acts-by-unit': actsByUnit,
+  '20261125e-readings': readings,
+  '20261125f-mishaps': mishaps,
+  '20261126-looking-closely': lookingClosely,
+  '20261126b-regrets': regrets,
+};
 
 /** Every migration by name, oldest first. */
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -5,9 +5,11 @@ const LARGEST = 45_000_000;
 
 /** Takes a whole trial in from its file: `{"id"}`, or `{"trouble"}` as a sentence. */
 export async function POST(request: Request): Promise<Response> {
-  if (!request.headers.get('content-type')?.startsWith('application/json')) return new Response(null, { status: 400 });
+  if (!request.headers.get('content-type')?.startsWith('application/json'))
+    return new Response(null, { status: 400 });
   const body = await request.text();
-  if (body.length > LARGEST) return Response.json({ trouble: 'That file is larger than any trial’s.' }, { status: 413 });
+  if (body.length > LARGEST)
+    return Response.json({ trouble: 'That file is larger than any trial’s.' }, { status: 413 });
   const taken = await takeTrialIn(jsonOf(body));
   if (!taken.ok) return Response.json({ trouble: takeInSentence(taken.trouble) }, { status: 422 });
   revalidatePath('/', 'layout');

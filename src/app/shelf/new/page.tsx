@@ -7,5 +7,12 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'A new product' };
 
 export default async function NewProductPage() {
-  return <ProductForm saved={null} system={(await currentGarden()).system} save={addProductAction} takeOff={null} />;
+  return (
+    <ProductForm
+      saved={null}
+      system={(await currentGarden()).system}
+      save={addProductAction}
+      takeOff={null}
+    />
+  );
 }

@@ -6,8 +6,8 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { amendPlan } from '@/service/amend';
 import { arrangePlace, describeSite } from '@/service/arrange';
 import { changeQuestion } from '@/service/ask';
-import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge';
 import { describeTrait, forgetTrait } from '@/service/describe-traits';
+import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge';
 import { dealTrial, lockPlan } from '@/service/lay-out';
 import { recordMishap } from '@/service/mishaps';
 import { movePots } from '@/service/move-pots';
@@ -22,7 +22,10 @@ export async function recordMishapAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => recordMishap(id, input));
 }
 
-export async function changeQuestionAction(trialId: unknown, input: unknown): Promise<TrialTrouble | undefined> {
+export async function changeQuestionAction(
+  trialId: unknown,
+  input: unknown,
+): Promise<TrialTrouble | undefined> {
   const changed = await changing(trialId, id => changeQuestion(id, input));
   if (!changed.ok) return changed.trouble;
   redirect(`/trials/${changed.value.id}/lay-out`);

@@ -6,7 +6,10 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 const Id = z.uuid();
 
 /** Makes a change to a trial through a public door: anyone who can reach the site can call it with anything, ids included. */
-export async function changing<Value>(trialId: unknown, change: (id: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
+export async function changing<Value>(
+  trialId: unknown,
+  change: (id: string) => Promise<Result<Value, TrialTrouble>>,
+): Promise<Result<Value, TrialTrouble>> {
   const id = Id.safeParse(trialId);
   if (!id.success) return failure({ kind: 'no-such-trial' });
   const changed = await change(id.data);
@@ -15,7 +18,13 @@ export async function changing<Value>(trialId: unknown, change: (id: string) => 
 }
 
 /** The same for something of a trial. */
-export function changingOne<Value>(trialId: unknown, otherId: unknown, change: (id: string, other: string) => Promise<Result<Value, TrialTrouble>>): Promise<Result<Value, TrialTrouble>> {
+export function changingOne<Value>(
+  trialId: unknown,
+  otherId: unknown,
+  change: (id: string, other: string) => Promise<Result<Value, TrialTrouble>>,
+): Promise<Result<Value, TrialTrouble>> {
   const other = Id.safeParse(otherId);
-  return changing(trialId, async id => (other.success ? change(id, other.data) : failure({ kind: 'changed-meanwhile' })));
+  return changing(trialId, async id =>
+    other.success ? change(id, other.data) : failure({ kind: 'changed-meanwhile' }),
+  );
 }

@@ -2,11 +2,11 @@ import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import type { TrialData } from '@/core/trial/trial-data';
 import { callCounts } from '@/features/judge/call-words';
-import { trialFrameOf, type TrialFrameView } from '@/features/trial/trial-view';
+import { type TrialFrameView, trialFrameOf } from '@/features/trial/trial-view';
 import { today } from '@/service/clock';
 import { frozenVerdictOf, isKeyOpen } from '@/service/judge';
-import { weatherOf } from '@/service/weather';
 import { findTrial } from '@/service/trials';
+import { weatherOf } from '@/service/weather';
 
 /** What a step's page gets from Next. */
 export interface TrialPageProps {
@@ -14,12 +14,30 @@ export interface TrialPageProps {
 }
 
 /** A trial's data and its frame, or the page that says there is no such trial. */
-export async function loadTrial({ params }: TrialPageProps, find = findTrial): Promise<{ readonly data: TrialData; readonly frame: TrialFrameView; readonly isOpen: boolean }> {
+export async function loadTrial(
+  { params }: TrialPageProps,
+  find = findTrial,
+): Promise<{ readonly data: TrialData; readonly frame: TrialFrameView; readonly isOpen: boolean }> {
   const { trialId } = await params;
   const data = z.uuid().safeParse(trialId).success ? await find(trialId) : undefined;
   if (!data) notFound();
   const isOpen = isKeyOpen(data.trial);
   const frozen = data.trial.state === 'closed' ? await frozenVerdictOf(trialId) : undefined;
-  const judged = frozen ? callCounts(frozen.contrasts.map(contrast => contrast.call)) : isOpen ? null : data.trial.state === 'planned' ? null : 'the key is shut';
-  return { data, isOpen, frame: trialFrameOf(data, today(), judged, await weatherOf(data.trial.startsOn, [data.trial.endsOn, today()].sort()[0] ?? today())) };
+  const judged = frozen
+    ? callCounts(frozen.contrasts.map(contrast => contrast.call))
+    : isOpen
+      ? null
+      : data.trial.state === 'planned'
+        ? null
+        : 'the key is shut';
+  return {
+    data,
+    isOpen,
+    frame: trialFrameOf(
+      data,
+      today(),
+      judged,
+      await weatherOf(data.trial.startsOn, [data.trial.endsOn, today()].sort()[0] ?? today()),
+    ),
+  };
 }

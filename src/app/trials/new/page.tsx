@@ -1,26 +1,48 @@
 import type { Metadata } from 'next';
+import { questionPattern } from '@/core/trial/question-patterns';
 import { AskForm } from '@/features/ask/AskForm';
 import { PatternList } from '@/features/ask/PatternList';
 import { emptyQuestion, nextQuestionOf } from '@/features/ask/question-draft';
-import { earlierTrial } from '@/service/earlier-trial';
-import { questionPattern } from '@/core/trial/question-patterns';
 import { today } from '@/service/clock';
+import { earlierTrial } from '@/service/earlier-trial';
 import { Page, Soft } from '@/ui/Page';
 import { askAction } from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'A new question' };
 
-export default async function NewTrialPage({ searchParams }: { readonly searchParams: Promise<{ readonly from?: string | readonly string[]; readonly after?: string | readonly string[] }> }) {
+export default async function NewTrialPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{
+    readonly from?: string | readonly string[];
+    readonly after?: string | readonly string[];
+  }>;
+}) {
   const { from, after } = await searchParams;
   const earlier = await earlierTrial(after);
   if (earlier) {
     return (
       <Page>
         <h1>The next one, from what was learnt</h1>
-        <Soft>The same definitions, margin and rules as “{earlier.data.trial.question}”. Change one thing at a time: what changes in two can’t be told apart.</Soft>
-        {earlier.lessons.length > 0 && <ul>{earlier.lessons.map(lesson => <li key={lesson}>{lesson}</li>)}</ul>}
-        <AskForm draftKey={`turnspit-next-${earlier.data.trial.id}`} saved={nextQuestionOf(earlier.data, today())} isLocked={false} bench={null} save={askAction} />
+        <Soft>
+          The same definitions, margin and rules as “{earlier.data.trial.question}”. Change one
+          thing at a time: what changes in two can’t be told apart.
+        </Soft>
+        {earlier.lessons.length > 0 && (
+          <ul>
+            {earlier.lessons.map(lesson => (
+              <li key={lesson}>{lesson}</li>
+            ))}
+          </ul>
+        )}
+        <AskForm
+          draftKey={`turnspit-next-${earlier.data.trial.id}`}
+          saved={nextQuestionOf(earlier.data, today())}
+          isLocked={false}
+          bench={null}
+          save={askAction}
+        />
       </Page>
     );
   }
@@ -29,7 +51,10 @@ export default async function NewTrialPage({ searchParams }: { readonly searchPa
     return (
       <Page>
         <h1>What do you want to know?</h1>
-        <Soft>Begin from the question that is most like yours. It sets up what is compared, how it is laid out and how long it runs; all of it can be changed.</Soft>
+        <Soft>
+          Begin from the question that is most like yours. It sets up what is compared, how it is
+          laid out and how long it runs; all of it can be changed.
+        </Soft>
         <PatternList />
       </Page>
     );
@@ -38,7 +63,13 @@ export default async function NewTrialPage({ searchParams }: { readonly searchPa
     <Page>
       <h1>{pattern ? pattern.asks : 'A new question'}</h1>
       {pattern && <Soft>{pattern.makes}</Soft>}
-      <AskForm draftKey={`turnspit-new-question-${pattern?.id ?? 'scratch'}`} saved={emptyQuestion(today(), pattern)} isLocked={false} bench={null} save={askAction} />
+      <AskForm
+        draftKey={`turnspit-new-question-${pattern?.id ?? 'scratch'}`}
+        saved={emptyQuestion(today(), pattern)}
+        isLocked={false}
+        bench={null}
+        save={askAction}
+      />
     </Page>
   );
 }

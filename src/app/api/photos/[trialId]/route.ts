@@ -5,11 +5,20 @@ import { keepPhoto, LARGEST_PHOTO } from '@/service/photos';
 const Id = z.uuid();
 
 /** Takes one picture, its bytes bare: a content type that no other site's form can send. */
-export async function POST(request: Request, { params }: { readonly params: Promise<{ readonly trialId: string }> }): Promise<Response> {
+export async function POST(
+  request: Request,
+  { params }: { readonly params: Promise<{ readonly trialId: string }> },
+): Promise<Response> {
   const id = Id.safeParse((await params).trialId);
-  if (!id.success || request.headers.get('content-type') !== 'application/octet-stream') return new Response(null, { status: 400 });
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_PHOTO) return new Response(null, { status: 413 });
-  const kept = await keepPhoto(id.data, Object.fromEntries(new URL(request.url).searchParams), new Uint8Array(await request.arrayBuffer()));
+  if (!id.success || request.headers.get('content-type') !== 'application/octet-stream')
+    return new Response(null, { status: 400 });
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_PHOTO)
+    return new Response(null, { status: 413 });
+  const kept = await keepPhoto(
+    id.data,
+    Object.fromEntries(new URL(request.url).searchParams),
+    new Uint8Array(await request.arrayBuffer()),
+  );
   if (!kept.ok) return Response.json(kept.trouble, { status: 422 });
   revalidatePath('/', 'layout');
   return Response.json(kept.value);

@@ -2,21 +2,39 @@ import { z } from 'zod';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { reportFile } from '@/service/report';
 
-const Wish = z.object({ trialId: z.uuid(), as: z.enum(['html', 'csv', 'entries', 'json', 'frozen']).default('html'), names: z.enum(['yes', 'no']).default('no'), save: z.enum(['yes', 'no']).default('no') });
+const Wish = z.object({
+  trialId: z.uuid(),
+  as: z.enum(['html', 'csv', 'entries', 'json', 'frozen']).default('html'),
+  names: z.enum(['yes', 'no']).default('no'),
+  save: z.enum(['yes', 'no']).default('no'),
+});
 
 /** A public door: a trial's report, or the data behind it. */
-export async function GET(request: Request, { params }: { readonly params: Promise<{ readonly trialId: string }> }): Promise<Response> {
-  const wish = Wish.safeParse({ ...Object.fromEntries(new URL(request.url).searchParams), ...(await params) });
+export async function GET(
+  request: Request,
+  { params }: { readonly params: Promise<{ readonly trialId: string }> },
+): Promise<Response> {
+  const wish = Wish.safeParse({
+    ...Object.fromEntries(new URL(request.url).searchParams),
+    ...(await params),
+  });
   if (!wish.success) return new Response('There is no such report.', { status: 404 });
   const { trialId, as, names, save } = wish.data;
   const made = await reportFile(trialId, as, names === 'yes');
-  if (!made.ok) return new Response(trialSentence(made.trouble), { status: made.trouble.kind === 'no-such-trial' ? 404 : 409 });
+  if (!made.ok)
+    return new Response(trialSentence(made.trouble), {
+      status: made.trouble.kind === 'no-such-trial' ? 404 : 409,
+    });
   const { name, type, body } = made.value;
   return new Response(body, {
     headers: {
-      'content-type': type, 'content-disposition': `${save === 'yes' || as !== 'html' ? 'attachment' : 'inline'}; filename="${name}"`, 'cache-control': 'no-store', 'x-content-type-options': 'nosniff',
+      'content-type': type,
+      'content-disposition': `${save === 'yes' || as !== 'html' ? 'attachment' : 'inline'}; filename="${name}"`,
+      'cache-control': 'no-store',
+      'x-content-type-options': 'nosniff',
       // What a gardener wrote is in it: nothing of it may run, or fetch anything.
-      'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'",
+      'content-security-policy':
+        "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'",
     },
   });
 }

@@ -5,10 +5,21 @@ import { restOfVerdict } from '@/service/verdict';
 const Wish = z.object({ trialId: z.uuid(), measure: z.uuid().optional() });
 
 /** A public door: what a verdict's page asks for once the verdict itself stands. */
-export async function GET(request: Request, { params }: { readonly params: Promise<{ readonly trialId: string }> }): Promise<Response> {
-  const wish = Wish.safeParse({ ...Object.fromEntries(new URL(request.url).searchParams), ...(await params) });
+export async function GET(
+  request: Request,
+  { params }: { readonly params: Promise<{ readonly trialId: string }> },
+): Promise<Response> {
+  const wish = Wish.safeParse({
+    ...Object.fromEntries(new URL(request.url).searchParams),
+    ...(await params),
+  });
   if (!wish.success) return new Response('There is no such trial.', { status: 404 });
   const rest = await restOfVerdict(wish.data.trialId, wish.data.measure);
-  if (!rest.ok) return new Response(trialSentence(rest.trouble), { status: rest.trouble.kind === 'no-such-trial' ? 404 : 409 });
-  return Response.json(rest.value, { headers: { 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' } });
+  if (!rest.ok)
+    return new Response(trialSentence(rest.trouble), {
+      status: rest.trouble.kind === 'no-such-trial' ? 404 : 409,
+    });
+  return Response.json(rest.value, {
+    headers: { 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' },
+  });
 }

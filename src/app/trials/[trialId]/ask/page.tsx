@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { benchViewOf } from '@/features/bench/bench-view';
 import { AskForm } from '@/features/ask/AskForm';
 import { Predictions } from '@/features/ask/Predictions';
 import { questionFormOf } from '@/features/ask/question-draft';
+import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { changeQuestionAction, predictAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
@@ -12,11 +12,24 @@ export const metadata: Metadata = { title: 'Ask' };
 
 export default async function AskPage(props: TrialPageProps) {
   const { data, frame, isOpen } = await loadTrial(props);
-  const canGuess = data.trial.state !== 'closed' && data.picks.length === 0 && data.readings.length === 0;
+  const canGuess =
+    data.trial.state !== 'closed' && data.picks.length === 0 && data.readings.length === 0;
   return (
     <TrialFrame frame={frame} step="ask">
-      <AskForm draftKey={`turnspit-question-${data.trial.id}`} saved={questionFormOf(data)} isLocked={data.trial.state !== 'planned'} bench={benchViewOf(data, isOpen)} save={changeQuestionAction.bind(null, data.trial.id)}>
-        <Predictions sealed={data.predictions.filter(each => each.about === '').map(({ by, sealedAt }) => ({ by, sealedAt }))} treatments={data.treatments.map(treatment => treatment.name)} predict={canGuess ? predictAction.bind(null, data.trial.id) : null} />
+      <AskForm
+        draftKey={`turnspit-question-${data.trial.id}`}
+        saved={questionFormOf(data)}
+        isLocked={data.trial.state !== 'planned'}
+        bench={benchViewOf(data, isOpen)}
+        save={changeQuestionAction.bind(null, data.trial.id)}
+      >
+        <Predictions
+          sealed={data.predictions
+            .filter(each => each.about === '')
+            .map(({ by, sealedAt }) => ({ by, sealedAt }))}
+          treatments={data.treatments.map(treatment => treatment.name)}
+          predict={canGuess ? predictAction.bind(null, data.trial.id) : null}
+        />
       </AskForm>
     </TrialFrame>
   );

@@ -1,11 +1,11 @@
 'use server';
 
-import { dropPhoto, scalePhoto } from '@/service/photos';
-import { askLaboratory, fillBags, takeReport } from '@/service/soil';
-import { countCups, layCups } from '@/service/tastings';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { failure } from '@/core/result';
+import { dropPhoto, scalePhoto } from '@/service/photos';
+import { askLaboratory, fillBags, takeReport } from '@/service/soil';
+import { countCups, layCups } from '@/service/tastings';
 import { changing, changingOne } from '../changing';
 
 const Id = z.uuid();
@@ -30,7 +30,10 @@ export async function takeReportAction(trialId: unknown, csv: unknown) {
   return reporting(trialId, id => takeReport(id, csv));
 }
 
-async function reporting(trialId: unknown, take: (id: string) => ReturnType<typeof takeReport>): ReturnType<typeof takeReport> {
+async function reporting(
+  trialId: unknown,
+  take: (id: string) => ReturnType<typeof takeReport>,
+): ReturnType<typeof takeReport> {
   const id = Id.safeParse(trialId);
   if (!id.success) return failure({ kind: 'trial', trouble: { kind: 'no-such-trial' } });
   const taken = await take(id.data);

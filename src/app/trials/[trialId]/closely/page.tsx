@@ -16,7 +16,15 @@ import { tastingsOfTrial } from '@/service/tastings';
 import { predictAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import { readAlsoAction } from '../readings/actions';
-import { askLaboratoryAction, countCupsAction, dropPhotoAction, fillBagsAction, layCupsAction, scalePhotoAction, takeReportAction } from './actions';
+import {
+  askLaboratoryAction,
+  countCupsAction,
+  dropPhotoAction,
+  fillBagsAction,
+  layCupsAction,
+  scalePhotoAction,
+  takeReportAction,
+} from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'A close look' };
@@ -24,17 +32,55 @@ export const metadata: Metadata = { title: 'A close look' };
 export default async function CloselyPage(props: TrialPageProps) {
   const { data, frame, isOpen } = await loadTrial(props);
   const { id, state, unitWord } = data.trial;
-  const units = [...(benchViewOf(data, isOpen)?.units ?? [])].sort((a, b) => a.position - b.position);
+  const units = [...(benchViewOf(data, isOpen)?.units ?? [])].sort(
+    (a, b) => a.position - b.position,
+  );
   const codes = units.map(unit => unit.code);
   const inspect = inspectViewOf(data, await tastingsOfTrial(id));
   const isClosed = state === 'closed';
   return (
     <TrialFrame frame={frame} step="weigh">
-      <WeighWays trialId={id} here="closely" canWalk={state === 'locked' && data.measures.some(measure => measure.scale !== null)} />
-      <Photos trialId={id} walls={photoWalls(await photosOfTrial(id), units, today())} units={units.map(({ id: unitId, code }) => ({ id: unitId, code }))} unitWord={unitWord} today={today()} isClosed={isClosed} measure={scalePhotoAction.bind(null, id)} drop={dropPhotoAction.bind(null, id)} />
-      <Soil view={soilViewOf(data, units, await samplesOfTrial(id))} codes={codes} unitWord={unitWord} today={today()} isClosed={isClosed} laboratory={LABORATORY_FACTS} fill={fillBagsAction.bind(null, id)} ask={askLaboratoryAction.bind(null, id)} takeReport={takeReportAction.bind(null, id)} />
-      <Inspect view={inspect} trialId={id} unitWord={unitWord} isOpen={state === 'locked'} readAlso={readAlsoAction.bind(null, id)} foretell={predictAction.bind(null, id)} />
-      <Tastings tastings={inspect.tastings} codes={codes} isOpen={state === 'locked'} layCups={layCupsAction.bind(null, id)} countCups={countCupsAction.bind(null, id)} />
+      <WeighWays
+        trialId={id}
+        here="closely"
+        canWalk={state === 'locked' && data.measures.some(measure => measure.scale !== null)}
+      />
+      <Photos
+        trialId={id}
+        walls={photoWalls(await photosOfTrial(id), units, today())}
+        units={units.map(({ id: unitId, code }) => ({ id: unitId, code }))}
+        unitWord={unitWord}
+        today={today()}
+        isClosed={isClosed}
+        measure={scalePhotoAction.bind(null, id)}
+        drop={dropPhotoAction.bind(null, id)}
+      />
+      <Soil
+        view={soilViewOf(data, units, await samplesOfTrial(id))}
+        codes={codes}
+        unitWord={unitWord}
+        today={today()}
+        isClosed={isClosed}
+        laboratory={LABORATORY_FACTS}
+        fill={fillBagsAction.bind(null, id)}
+        ask={askLaboratoryAction.bind(null, id)}
+        takeReport={takeReportAction.bind(null, id)}
+      />
+      <Inspect
+        view={inspect}
+        trialId={id}
+        unitWord={unitWord}
+        isOpen={state === 'locked'}
+        readAlso={readAlsoAction.bind(null, id)}
+        foretell={predictAction.bind(null, id)}
+      />
+      <Tastings
+        tastings={inspect.tastings}
+        codes={codes}
+        isOpen={state === 'locked'}
+        layCups={layCupsAction.bind(null, id)}
+        countCups={countCupsAction.bind(null, id)}
+      />
     </TrialFrame>
   );
 }

@@ -2,17 +2,17 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
 import { judgeKind } from '@/core/judge/kind-judge';
+import { kindUnderLook } from '@/core/judge/planned-verdict';
 import { trialEfficacy } from '@/core/judge/trial-efficacy';
 import { trialGermination } from '@/core/judge/trial-germination';
 import { kindInputOf, kindOf } from '@/core/judge/trial-kind';
-import { kindUnderLook } from '@/core/judge/planned-verdict';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { isGainOrLoss } from '@/core/measure/reading-library';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
+import { JudgeView } from '@/features/judge/JudgeView';
 import { KindVerdict } from '@/features/judge/KindVerdict';
 import { KindView } from '@/features/judge/KindView';
-import { JudgeView } from '@/features/judge/JudgeView';
 import { ShutKey } from '@/features/judge/ShutKey';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden';
@@ -20,52 +20,121 @@ import { openedGuesses } from '@/service/guesses';
 import { frozenVerdictOf, noteInterimLook } from '@/service/judge';
 import { findTrialFor, trialLog } from '@/service/trials';
 import { lookAt, verdictUnder } from '@/service/verdict';
-import { closeTrialAction, leaveOutAction, openKeyAction, putBackInAction, regretAction } from '../actions';
+import {
+  closeTrialAction,
+  leaveOutAction,
+  openKeyAction,
+  putBackInAction,
+  regretAction,
+} from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Judge' };
 
 interface JudgePageProps extends TrialPageProps {
-  readonly searchParams: Promise<{ readonly measure?: string | readonly string[]; readonly by?: string | readonly string[]; readonly class?: string | readonly string[] }>;
+  readonly searchParams: Promise<{
+    readonly measure?: string | readonly string[];
+    readonly by?: string | readonly string[];
+    readonly class?: string | readonly string[];
+  }>;
 }
 
 export default async function JudgePage(props: JudgePageProps) {
   const wish = await props.searchParams;
   const asked = z.uuid().safeParse(wish.measure);
   const by = z.enum(['means', 'ranks']).safeParse(wish.by).data;
-  const countedClass = z.coerce.number().int().min(0).max(100).optional().safeParse(wish.class).data;
+  const countedClass = z.coerce
+    .number()
+    .int()
+    .min(0)
+    .max(100)
+    .optional()
+    .safeParse(wish.class).data;
   const { data, frame, isOpen } = await loadTrial(props, id => findTrialFor(id, asked.data));
   const { id, state, unitWord } = data.trial;
   const bench = benchViewOf(data, isOpen);
   return (
     <TrialFrame frame={frame} step="judge">
-      {state === 'planned' || !bench ? <NothingYet id={id} /> : isOpen ? await verdict() : <ShutKey bench={bench} unitWord={unitWord} open={openKeyAction.bind(null, id)} />}
+      {state === 'planned' || !bench ? (
+        <NothingYet id={id} />
+      ) : isOpen ? (
+        await verdict()
+      ) : (
+        <ShutKey bench={bench} unitWord={unitWord} open={openKeyAction.bind(null, id)} />
+      )}
     </TrialFrame>
   );
 
   async function verdict() {
-    const measure = data.measures.find(each => asked.success && each.id === asked.data) ?? mainMeasure(data);
-    if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0)) await noteInterimLook(id);
+    const measure =
+      data.measures.find(each => asked.success && each.id === asked.data) ?? mainMeasure(data);
+    if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0))
+      await noteInterimLook(id);
     const look = await lookAt(data, measure.id);
     const tags = tagsOf(data);
-    const ownWay = { efficacy: trialEfficacy(data, measure) ?? null, germination: trialGermination(data, measure) ?? null };
+    const ownWay = {
+      efficacy: trialEfficacy(data, measure) ?? null,
+      germination: trialGermination(data, measure) ?? null,
+    };
     const isMainByKind = measure.isMain && by === undefined && kindOf(measure.scale) !== null;
-    const isBesideByKind = !isMainByKind && asked.success && (by !== 'means' || measure.scale?.kind === 'class');
-    const kind = isBesideByKind ? kindInputOf(data, measure, { ...look, margin: null }, { isByRanks: by === 'ranks', countedClass }) : undefined;
-    if (kind) return <KindView trialId={id} measureId={measure.id} isChosen={by === 'ranks'} name={measure.name} definition={measure.definition} input={kind} judgement={judgeKind(kind)} tags={tags} {...ownWay} classes={measure.scale?.kind === 'class' ? measure.scale.classes : []} />;
-    const [garden, frozen, log] = [await currentGarden(), await frozenVerdictOf(id), await trialLog(id)];
+    const isBesideByKind =
+      !isMainByKind && asked.success && (by !== 'means' || measure.scale?.kind === 'class');
+    const kind = isBesideByKind
+      ? kindInputOf(
+          data,
+          measure,
+          { ...look, margin: null },
+          { isByRanks: by === 'ranks', countedClass },
+        )
+      : undefined;
+    if (kind)
+      return (
+        <KindView
+          trialId={id}
+          measureId={measure.id}
+          isChosen={by === 'ranks'}
+          name={measure.name}
+          definition={measure.definition}
+          input={kind}
+          judgement={judgeKind(kind)}
+          tags={tags}
+          {...ownWay}
+          classes={measure.scale?.kind === 'class' ? measure.scale.classes : []}
+        />
+      );
+    const [garden, frozen, log] = [
+      await currentGarden(),
+      await frozenVerdictOf(id),
+      await trialLog(id),
+    ];
     const ofTrial = {
-      trial: data.trial, measure, amendments: data.amendments, tags, guesses: await openedGuesses(data), frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
-      interimLooks: new Set(log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10))).size,
-      close: closeTrialAction.bind(null, id), regret: regretAction.bind(null, id), leaveOut: leaveOutAction.bind(null, id), putBackIn: putBackInAction.bind(null, id),
+      trial: data.trial,
+      measure,
+      amendments: data.amendments,
+      tags,
+      guesses: await openedGuesses(data),
+      frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
+      interimLooks: new Set(
+        log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10)),
+      ).size,
+      close: closeTrialAction.bind(null, id),
+      regret: regretAction.bind(null, id),
+      leaveOut: leaveOutAction.bind(null, id),
+      putBackIn: putBackInAction.bind(null, id),
     };
     const mainByKind = isMainByKind ? kindUnderLook(data, look) : undefined;
-    if (mainByKind) return <KindVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
+    if (mainByKind)
+      return <KindVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
     return (
       <JudgeView
-        key={measure.id} {...ofTrial} first={verdictUnder(data, look)} system={garden.system} isByMeans={by === 'means' && asked.success && kindOf(measure.scale) !== null}
-        noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)} byMeans={data.measures.filter(each => kindOf(each.scale) === null).map(each => each.id)}
+        key={measure.id}
+        {...ofTrial}
+        first={verdictUnder(data, look)}
+        system={garden.system}
+        isByMeans={by === 'means' && asked.success && kindOf(measure.scale) !== null}
+        noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)}
+        byMeans={data.measures.filter(each => kindOf(each.scale) === null).map(each => each.id)}
       />
     );
   }
@@ -75,7 +144,10 @@ function NothingYet({ id }: { readonly id: string }) {
   return (
     <div>
       <h2>Nothing to judge yet</h2>
-      <p>First the plan is locked and something is weighed. <Link href={`/trials/${id}/lay-out`}>Lay out and lock.</Link></p>
+      <p>
+        First the plan is locked and something is weighed.{' '}
+        <Link href={`/trials/${id}/lay-out`}>Lay out and lock.</Link>
+      </p>
     </div>
   );
 }

@@ -1,20 +1,29 @@
 import type { Metadata } from 'next';
-import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
 import { undealtTrial } from '@/core/design/draft-trial';
+import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
 import { canMove } from '@/core/design/moving-round';
 import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
 import { kindOf } from '@/core/judge/trial-kind';
 import { mainMeasure } from '@/core/judge/trial-verdict';
 import { traitLines } from '@/core/trial/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
+import { savedBenchDraft } from '@/features/lay-out/bench-draft';
 import { groundOf } from '@/features/lay-out/ground';
 import { LayOut } from '@/features/lay-out/LayOut';
-import { savedBenchDraft } from '@/features/lay-out/bench-draft';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden';
-import { trialLog } from '@/service/trials';
 import { ownSpread } from '@/service/own-spread';
-import { amendAction, arrangeAction, dealAction, describeSiteAction, describeTraitAction, forgetTraitAction, lockAction, movePotsAction } from '../actions';
+import { trialLog } from '@/service/trials';
+import {
+  amendAction,
+  arrangeAction,
+  dealAction,
+  describeSiteAction,
+  describeTraitAction,
+  forgetTraitAction,
+  lockAction,
+  movePotsAction,
+} from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import { showKeyAction } from './show-key';
 
@@ -30,15 +39,51 @@ export default async function LayOutPage(props: TrialPageProps) {
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
-        saved={savedBenchDraft(data, garden.system)} layout={data.layout} isLocked={data.trial.state !== 'planned'} unitWord={data.trial.unitWord}
-        tags={tagsOf(data)} treatments={data.treatments} isByKind={kindOf(main.scale) !== null} question={{ response: main.response, better: main.better, margin: main.margin }} system={garden.system}
-        costEach={data.trial.money?.costEach ?? null} keyRule={data.trial.rules.key} ownCv={ownCv} audit={{ findings: fairnessAudit(data, ownCv?.cv ?? STARTING_GUESS_CV.cv), checks: Object.keys(AUDIT_CHECKS).length }} amendments={data.amendments}
-        planted={data.units.flatMap(unit => (unit.plant !== null && unit.startSize !== null ? [{ code: unit.code, plant: unit.plant, size: unit.startSize }] : []))} isClosed={data.trial.state === 'closed'}
-        bench={benchViewOf(data, isOpen)} weighHref={`/trials/${id}/weigh`} printHref={`/trials/${id}/print`}
-        deal={dealAction.bind(null, id)} lock={lockAction.bind(null, id)} showKey={showKeyAction.bind(null, id)} amend={amendAction.bind(null, id)} movedOn={(await trialLog(id)).filter(({ what }) => what === 'pots moved').map(({ at }) => at.slice(0, 10))}
-        move={data.trial.state === 'locked' && data.layout && canMove(data.layout) ? movePotsAction.bind(null, id) : null}
-        undealt={undealtTrial(data)} traits={traitLines(data)} describeTrait={describeTraitAction.bind(null, id)} forgetTrait={forgetTraitAction.bind(null, id)}
-        ground={groundOf(data, isOpen)} arrange={arrangeAction.bind(null, id)} describeSite={describeSiteAction.bind(null, id)}
+        saved={savedBenchDraft(data, garden.system)}
+        layout={data.layout}
+        isLocked={data.trial.state !== 'planned'}
+        unitWord={data.trial.unitWord}
+        tags={tagsOf(data)}
+        treatments={data.treatments}
+        isByKind={kindOf(main.scale) !== null}
+        question={{ response: main.response, better: main.better, margin: main.margin }}
+        system={garden.system}
+        costEach={data.trial.money?.costEach ?? null}
+        keyRule={data.trial.rules.key}
+        ownCv={ownCv}
+        audit={{
+          findings: fairnessAudit(data, ownCv?.cv ?? STARTING_GUESS_CV.cv),
+          checks: Object.keys(AUDIT_CHECKS).length,
+        }}
+        amendments={data.amendments}
+        planted={data.units.flatMap(unit =>
+          unit.plant !== null && unit.startSize !== null
+            ? [{ code: unit.code, plant: unit.plant, size: unit.startSize }]
+            : [],
+        )}
+        isClosed={data.trial.state === 'closed'}
+        bench={benchViewOf(data, isOpen)}
+        weighHref={`/trials/${id}/weigh`}
+        printHref={`/trials/${id}/print`}
+        deal={dealAction.bind(null, id)}
+        lock={lockAction.bind(null, id)}
+        showKey={showKeyAction.bind(null, id)}
+        amend={amendAction.bind(null, id)}
+        movedOn={(await trialLog(id))
+          .filter(({ what }) => what === 'pots moved')
+          .map(({ at }) => at.slice(0, 10))}
+        move={
+          data.trial.state === 'locked' && data.layout && canMove(data.layout)
+            ? movePotsAction.bind(null, id)
+            : null
+        }
+        undealt={undealtTrial(data)}
+        traits={traitLines(data)}
+        describeTrait={describeTraitAction.bind(null, id)}
+        forgetTrait={forgetTraitAction.bind(null, id)}
+        ground={groundOf(data, isOpen)}
+        arrange={arrangeAction.bind(null, id)}
+        describeSite={describeSiteAction.bind(null, id)}
       />
     </TrialFrame>
   );

@@ -12,7 +12,14 @@ export default async function PrintPage(props: TrialPageProps) {
   const garden = await currentGarden();
   return (
     <TrialFrame frame={frame} step="lay-out">
-      <PrintSheets base={`/trials/${data.trial.id}/print`} isDealt={data.layout !== null} isKeyShut={!isOpen} paper={garden.system === 'us' ? 'letter' : 'a4'} unitWord={data.trial.unitWord} layOutHref={`/trials/${data.trial.id}/lay-out`} />
+      <PrintSheets
+        base={`/trials/${data.trial.id}/print`}
+        isDealt={data.layout !== null}
+        isKeyShut={!isOpen}
+        paper={garden.system === 'us' ? 'letter' : 'a4'}
+        unitWord={data.trial.unitWord}
+        layOutHref={`/trials/${data.trial.id}/lay-out`}
+      />
     </TrialFrame>
   );
 }

@@ -1,8 +1,8 @@
 'use server';
 
+import { z } from 'zod';
 import { undoImport } from '@/service/import-readings';
 import { readAlso, readNoMore } from '@/service/measures';
-import { z } from 'zod';
 import { readingHistoryOf } from '@/service/readings';
 import { changing, changingOne } from '../changing';
 

@@ -6,7 +6,12 @@ import { Readings } from '@/features/readings/Readings';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { today } from '@/service/clock';
 import { loadTrial, type TrialPageProps } from '../load-trial';
-import { readAlsoAction, readingHistoryAction, readNoMoreAction, undoImportAction } from './actions';
+import {
+  readAlsoAction,
+  readingHistoryAction,
+  readNoMoreAction,
+  undoImportAction,
+} from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Readings' };
@@ -21,7 +26,18 @@ export default async function ReadingsPage(props: ReadingsPageProps) {
   const { id } = data.trial;
   return (
     <TrialFrame frame={frame} step="weigh">
-      <Readings view={deskViewOf(data, { bench: benchViewOf(data, isOpen), isOpen }, asked.success && asked.data <= today() ? asked.data : today(), today())} add={readAlsoAction.bind(null, id)} drop={readNoMoreAction.bind(null, id)} undoImport={undoImportAction.bind(null, id)} history={readingHistoryAction} />
+      <Readings
+        view={deskViewOf(
+          data,
+          { bench: benchViewOf(data, isOpen), isOpen },
+          asked.success && asked.data <= today() ? asked.data : today(),
+          today(),
+        )}
+        add={readAlsoAction.bind(null, id)}
+        drop={readNoMoreAction.bind(null, id)}
+        undoImport={undoImportAction.bind(null, id)}
+        history={readingHistoryAction}
+      />
     </TrialFrame>
   );
 }

@@ -13,9 +13,19 @@ export default async function ReportPage(props: TrialPageProps) {
   const { id, state } = data.trial;
   return (
     <TrialFrame frame={frame} step="judge">
-      {state !== 'planned' && isOpen
-        ? <ReportView trialId={id} isClosed={state === 'closed'} revision={data.amendments.length} correct={amendAction.bind(null, id)} />
-        : <p>There is nothing to report before the plan is locked and its key open. <Link href={`/trials/${id}/judge`}>Judge</Link></p>}
+      {state !== 'planned' && isOpen ? (
+        <ReportView
+          trialId={id}
+          isClosed={state === 'closed'}
+          revision={data.amendments.length}
+          correct={amendAction.bind(null, id)}
+        />
+      ) : (
+        <p>
+          There is nothing to report before the plan is locked and its key open.{' '}
+          <Link href={`/trials/${id}/judge`}>Judge</Link>
+        </p>
+      )}
     </TrialFrame>
   );
 }

@@ -1,12 +1,27 @@
 'use server';
 
-import { changeCareSettings, dateStage, dropCareRule, logCare, saveCareRule, tickOff, untick } from '@/service/care';
+import {
+  changeCareSettings,
+  dateStage,
+  dropCareRule,
+  logCare,
+  saveCareRule,
+  tickOff,
+  untick,
+} from '@/service/care';
 import { nameByDepth } from '@/service/name-by-depth';
 import { lookIntoBottles } from '@/service/today';
 import { changing, changingOne } from '../changing';
 
-export async function saveCareRuleAction(trialId: unknown, ruleId: unknown, input: unknown, why: unknown) {
-  return ruleId === null ? changing(trialId, id => saveCareRule(id, null, input, why)) : changingOne(trialId, ruleId, (id, rule) => saveCareRule(id, rule, input, why));
+export async function saveCareRuleAction(
+  trialId: unknown,
+  ruleId: unknown,
+  input: unknown,
+  why: unknown,
+) {
+  return ruleId === null
+    ? changing(trialId, id => saveCareRule(id, null, input, why))
+    : changingOne(trialId, ruleId, (id, rule) => saveCareRule(id, rule, input, why));
 }
 
 export async function dropCareRuleAction(trialId: unknown, ruleId: unknown, why: unknown) {

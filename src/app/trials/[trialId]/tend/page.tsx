@@ -9,7 +9,17 @@ import { listProducts } from '@/service/shelf';
 import { stepAlias } from '@/service/step-alias';
 import { recentWeather } from '@/service/weather';
 import { loadTrial, type TrialPageProps } from '../load-trial';
-import { changeCareSettingsAction, dateStageAction, dropCareRuleAction, logCareAction, lookIntoBottlesAction, nameByDepthAction, saveCareRuleAction, tickAction, untickAction } from './actions';
+import {
+  changeCareSettingsAction,
+  dateStageAction,
+  dropCareRuleAction,
+  logCareAction,
+  lookIntoBottlesAction,
+  nameByDepthAction,
+  saveCareRuleAction,
+  tickAction,
+  untickAction,
+} from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Tend' };
@@ -20,8 +30,24 @@ export default async function TendPage(props: TrialPageProps) {
   return (
     <TrialFrame frame={frame} step="tend">
       <Tend
-        view={tendViewOf(data, { shelf: await listProducts(), today: today(), now: instantNow(), garden: await currentGarden(), weather: await recentWeather(10), aliasOf: ruleId => stepAlias(id, ruleId, data.care.bottles) })} bench={benchViewOf(data, isOpen)} tick={tickAction} lookIntoBottles={lookIntoBottlesAction} untick={untickAction.bind(null, id)}
-        saveRule={saveCareRuleAction.bind(null, id)} dropRule={dropCareRuleAction.bind(null, id)} log={logCareAction.bind(null, id)} changeSettings={changeCareSettingsAction.bind(null, id)} nameByDepth={nameByDepthAction.bind(null, id)} dateStage={dateStageAction.bind(null, id)}
+        view={tendViewOf(data, {
+          shelf: await listProducts(),
+          today: today(),
+          now: instantNow(),
+          garden: await currentGarden(),
+          weather: await recentWeather(10),
+          aliasOf: ruleId => stepAlias(id, ruleId, data.care.bottles),
+        })}
+        bench={benchViewOf(data, isOpen)}
+        tick={tickAction}
+        lookIntoBottles={lookIntoBottlesAction}
+        untick={untickAction.bind(null, id)}
+        saveRule={saveCareRuleAction.bind(null, id)}
+        dropRule={dropCareRuleAction.bind(null, id)}
+        log={logCareAction.bind(null, id)}
+        changeSettings={changeCareSettingsAction.bind(null, id)}
+        nameByDepth={nameByDepthAction.bind(null, id)}
+        dateStage={dateStageAction.bind(null, id)}
       />
     </TrialFrame>
   );

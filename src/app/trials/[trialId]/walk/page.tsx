@@ -18,5 +18,9 @@ export default async function WalkPage({ params }: TrialPageProps) {
   const id = Id.safeParse((await params).trialId);
   const data = id.success ? await findWalk(id.data) : undefined;
   if (!data) notFound();
-  return <Walk view={walkViewOf(data, benchViewOf(data, false), today(), (await currentGarden()).system)} />;
+  return (
+    <Walk
+      view={walkViewOf(data, benchViewOf(data, false), today(), (await currentGarden()).system)}
+    />
+  );
 }

@@ -1,15 +1,22 @@
 import type { Metadata } from 'next';
-import { mainMeasure } from '@/core/judge/trial-verdict';
 import Link from 'next/link';
+import { mainMeasure } from '@/core/judge/trial-verdict';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
 import { mishapsOf } from '@/features/weigh/mishap-view';
 import { Weigh } from '@/features/weigh/Weigh';
-import { Mind } from '@/ui/Page';
+import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
 import { today } from '@/service/clock';
 import { currentGarden } from '@/service/garden';
-import { historyAction, putBackInAction, recordMishapAction, removePickAction, takePickAction, undoRevisionAction } from '../actions';
+import { Mind } from '@/ui/Page';
+import {
+  historyAction,
+  putBackInAction,
+  recordMishapAction,
+  removePickAction,
+  takePickAction,
+  undoRevisionAction,
+} from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';
@@ -28,12 +35,34 @@ export default async function WeighPage(props: WeighPageProps) {
   const harvest = data.measures.find(measure => measure.scale === null) ?? main;
   return (
     <TrialFrame frame={frame} step="weigh">
-      {main.scale !== null && <Mind>The question is about {main.response}: it is read on the <Link href={`/trials/${id}/walk`}>walk round</Link>. What is weighed here stands beside it.</Mind>}
+      {main.scale !== null && (
+        <Mind>
+          The question is about {main.response}: it is read on the{' '}
+          <Link href={`/trials/${id}/walk`}>walk round</Link>. What is weighed here stands beside
+          it.
+        </Mind>
+      )}
       <Weigh
-        trialId={id} state={state} unitWord={unitWord} measure={main.scale === null ? main : harvest} system={garden.system} today={today()} asked={typeof pot === 'string' ? pot : undefined}
-        bench={benchViewOf(data, isOpen)} picks={data.picks}
-        take={takePickAction.bind(null, id)} remove={removePickAction.bind(null, id)} undoRevision={undoRevisionAction.bind(null, id)} history={historyAction}
-        yieldMeasures={yieldMeasuresOf(data)} topsG={topsOf(data)} ripeRule={data.trial.rules.ripe} mishaps={mishapsOf(data)} isKeyOpen={isOpen && data.trial.isBlind} recordMishap={recordMishapAction.bind(null, id)} takeBackMishap={putBackInAction.bind(null, id)}
+        trialId={id}
+        state={state}
+        unitWord={unitWord}
+        measure={main.scale === null ? main : harvest}
+        system={garden.system}
+        today={today()}
+        asked={typeof pot === 'string' ? pot : undefined}
+        bench={benchViewOf(data, isOpen)}
+        picks={data.picks}
+        take={takePickAction.bind(null, id)}
+        remove={removePickAction.bind(null, id)}
+        undoRevision={undoRevisionAction.bind(null, id)}
+        history={historyAction}
+        yieldMeasures={yieldMeasuresOf(data)}
+        topsG={topsOf(data)}
+        ripeRule={data.trial.rules.ripe}
+        mishaps={mishapsOf(data)}
+        isKeyOpen={isOpen && data.trial.isBlind}
+        recordMishap={recordMishapAction.bind(null, id)}
+        takeBackMishap={putBackInAction.bind(null, id)}
       />
     </TrialFrame>
   );

@@ -5,18 +5,40 @@ import { printSheet } from '@/service/print';
 export const dynamic = 'force-dynamic';
 
 const Wish = z.object({
-  trialId: z.uuid(), sheet: z.enum(['labels', 'plan', 'clipboard', 'protocol']), paper: z.enum(['a4', 'letter']).default('a4'), format: z.enum(['3x8', '2x7', 'strips']).default('3x8'), key: z.enum(['blind', 'open']).default('blind'),
+  trialId: z.uuid(),
+  sheet: z.enum(['labels', 'plan', 'clipboard', 'protocol']),
+  paper: z.enum(['a4', 'letter']).default('a4'),
+  format: z.enum(['3x8', '2x7', 'strips']).default('3x8'),
+  key: z.enum(['blind', 'open']).default('blind'),
 });
 
 /** A public door: a trial's sheet as a PDF. */
-export async function GET(request: Request, { params }: { readonly params: Promise<{ readonly trialId: string; readonly sheet: string }> }): Promise<Response> {
+export async function GET(
+  request: Request,
+  { params }: { readonly params: Promise<{ readonly trialId: string; readonly sheet: string }> },
+): Promise<Response> {
   const url = new URL(request.url);
   const wish = Wish.safeParse({ ...Object.fromEntries(url.searchParams), ...(await params) });
   if (!wish.success) return new Response('There is no such sheet.', { status: 404 });
   const { trialId, sheet, paper, format, key } = wish.data;
   // The host as the browser wrote it: behind a name of the house, the server itself does not know it.
   const origin = `${url.protocol}//${request.headers.get('host') ?? url.host}`;
-  const printed = await printSheet(trialId, { sheet, paper, format, isOpen: key === 'open', origin });
-  if (!printed.ok) return new Response(trialSentence(printed.trouble), { status: printed.trouble.kind === 'no-such-trial' ? 404 : 409 });
-  return new Response(Buffer.from(printed.value), { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${sheet}.pdf"`, 'cache-control': 'no-store' } });
+  const printed = await printSheet(trialId, {
+    sheet,
+    paper,
+    format,
+    isOpen: key === 'open',
+    origin,
+  });
+  if (!printed.ok)
+    return new Response(trialSentence(printed.trouble), {
+      status: printed.trouble.kind === 'no-such-trial' ? 404 : 409,
+    });
+  return new Response(Buffer.from(printed.value), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename="${sheet}.pdf"`,
+      'cache-control': 'no-store',
+    },
+  });
 }
