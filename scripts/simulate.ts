@@ -1,11 +1,15 @@
-import { type DealPlan, deal } from '../src/core/design/deal';
-import { judge, judgeWithoutShuffle } from '../src/core/judge/judge';
-import { type JudgedUnit, type JudgeInput, STARTING_GUESS_CV } from '../src/core/judge/judge-input';
-import type { Call } from '../src/core/judge/judgement';
-import type { KindInput, KindUnit, ReadingKindOfJudge } from '../src/core/judge/kind-input';
-import { judgeKind } from '../src/core/judge/kind-judge';
-import { normalDraw } from '../src/core/stats/normal-draw';
-import { type SeededRandom, seededRandom } from '../src/core/stats/seeded-random';
+import { type DealPlan, deal } from '@/core/design/layouts/deal';
+import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import type { Call } from '@/core/judge/outcomes/judgement';
+import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import {
+  type JudgedUnit,
+  type JudgeInput,
+  STARTING_GUESS_CV,
+} from '@/core/judge/question/judge-input';
+import type { KindInput, KindUnit, ReadingKindOfJudge } from '@/core/judge/question/outcome-input';
+import { normalDraw } from '@/core/stats/distributions/normal-draw';
+import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
 
 // How often trials in which nothing works are called, and how often intervals hold the truth: `npm run simulate -- 5000`,
 // or only one of the two: `-- 5000 kinds`, `-- 5000 means`; or only some layouts: `-- 5000 kinds "split plot"`.

@@ -1,4 +1,4 @@
-import { dataFileSentence, startStore } from '@/service/start';
+import { dataFileSentence, startStore } from '@/service/garden/start';
 
 /** Opens the data or ends the server: one that went on without its data would answer every page with an error. */
 export async function startServer(): Promise<void> {

@@ -1,9 +1,9 @@
 import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import type { ReactNode } from 'react';
-import { Rail } from '@/features/frame/Rail';
-import { today } from '@/service/clock';
-import { currentGarden } from '@/service/garden';
+import { Rail } from '@/features/frame/Navigation';
+import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
 import { Providers } from '@/ui/Providers';
 import { StyleRegistry } from '@/ui/StyleRegistry';
 import './globals.css';

@@ -1,8 +1,8 @@
 import { Today } from '@/features/today/Today';
-import { today } from '@/service/clock';
-import { listDue } from '@/service/today';
-import { listTrials } from '@/service/trials';
-import { recentWeather } from '@/service/weather';
+import { today } from '@/service/garden/clock';
+import { recentWeather } from '@/service/garden/weather';
+import { listDue } from '@/service/tend/today';
+import { listTrials } from '@/service/trial/trials';
 import { lookIntoBottlesAction, tickAction } from './trials/[trialId]/tend/actions';
 
 export const dynamic = 'force-dynamic';

@@ -1,4 +1,4 @@
-import type { Measured } from '@/core/materials/analysis';
+import type { Measured } from '@/core/materials/label/analysis';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { Dimension, MeasureSystem } from '@/core/quantity/unit-of-measure';

@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { z } from 'zod';
-import { TrialData } from '@/core/trial/trial-data';
+import { TrialData } from '@/core/trial/model/trial-data';
 import { trialFixture } from '@/core/trial/trial-fixture';
 
 function turnspit(...args: readonly string[]) {

@@ -1,17 +1,16 @@
-import { CHECK_HELP, checkVerb } from './check-verb';
-import { COMBINE_HELP, combineVerb } from './combine-verb';
-import { DEPTH_HELP, depthVerb } from './depth-verb';
-import { DILUTE_HELP, diluteVerb } from './dilute-verb';
-import { DOSE_HELP, doseVerb } from './dose-verb';
-import { ETO_HELP, etoVerb } from './eto-verb';
-import { FIT_HELP, fitVerb } from './fit-verb';
-import { BACKUP_HELP, EXPORT_HELP, IMPORT_HELP, RESTORE_HELP } from './garden-help';
-import { GDD_HELP, gddVerb } from './gdd-verb';
-import { JUDGE_HELP, judgeVerb } from './judge-verb';
-import { EQUAL_HELP, equalVerb, NUTRIENTS_HELP, nutrientsVerb } from './nutrients-verb';
-import { POWER_HELP, powerVerb } from './power-verb';
-import { QUANTITY_HELP, quantityVerb } from './quantity-verb';
-import { refuse } from './refuse';
+import { CHECK_HELP, checkVerb } from '@/cli/verbs/check-verb';
+import { COMBINE_HELP, combineVerb } from '@/cli/verbs/combine-verb';
+import { DEPTH_HELP, depthVerb } from '@/cli/verbs/depth-verb';
+import { DILUTE_HELP, diluteVerb } from '@/cli/verbs/dilute-verb';
+import { DOSE_HELP, doseVerb } from '@/cli/verbs/dose-verb';
+import { ETO_HELP, etoVerb } from '@/cli/verbs/eto-verb';
+import { FIT_HELP, fitVerb } from '@/cli/verbs/fit-verb';
+import { BACKUP_HELP, EXPORT_HELP, IMPORT_HELP, RESTORE_HELP } from '@/cli/verbs/garden-help';
+import { GDD_HELP, gddVerb } from '@/cli/verbs/gdd-verb';
+import { JUDGE_HELP, judgeVerb } from '@/cli/verbs/judge-verb';
+import { EQUAL_HELP, equalVerb, NUTRIENTS_HELP, nutrientsVerb } from '@/cli/verbs/nutrients-verb';
+import { POWER_HELP, powerVerb } from '@/cli/verbs/power-verb';
+import { QUANTITY_HELP, quantityVerb } from '@/cli/verbs/quantity-verb';
 import {
   CURVE_HELP,
   curveVerb,
@@ -19,7 +18,8 @@ import {
   efficacyVerb,
   GERMINATION_HELP,
   germinationVerb,
-} from './sums-verbs';
+} from '@/cli/verbs/sums-verbs';
+import { refuse } from './refuse';
 
 interface Verb {
   readonly run: (args: readonly string[]) => void | Promise<void>;
@@ -30,7 +30,7 @@ interface Verb {
 const inGarden =
   (verb: 'backupVerb' | 'exportVerb' | 'importVerb' | 'restoreVerb') =>
   async (args: readonly string[]): Promise<void> =>
-    (await import('./garden-verbs'))[verb](args);
+    (await import('@/cli/verbs/garden-verbs'))[verb](args);
 
 const VERBS: Readonly<Record<string, Verb>> = {
   backup: { run: inGarden('backupVerb'), help: BACKUP_HELP },

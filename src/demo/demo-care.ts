@@ -1,12 +1,12 @@
-import type { Product } from '@/core/materials/product';
-import { bottleCodes } from '@/core/schedule/bottle-codes';
-import { BLANK_CARE, type CareDraft, readCare } from '@/core/schedule/care-form';
-import type { CareAct, CarePlan } from '@/core/schedule/care-plan';
-import { NO_CARE } from '@/core/schedule/care-plan';
-import type { CareRule } from '@/core/schedule/care-rule';
-import { tasksOf } from '@/core/schedule/tasks';
-import { addDays } from '@/core/trial/calendar-day';
-import type { TrialData } from '@/core/trial/trial-data';
+import { bottleCodes } from '@/core/schedule/rules/bottle-codes';
+import { BLANK_CARE, type CareDraft, readCare } from '@/core/schedule/rules/care-form';
+import { tasksOf } from '@/core/schedule/tasks/tasks';
+import { addDays } from '@/core/time/garden-day';
+import type { CareAct, CarePlan } from '@/core/trial/model/care-plan';
+import { NO_CARE } from '@/core/trial/model/care-plan';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Product } from '@/core/trial/model/product';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { SeasonDice } from './seeded-season';
 
 /** What a demo trial's care is made from: rules as typed, stages by day of the trial. */

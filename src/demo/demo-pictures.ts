@@ -1,6 +1,6 @@
 import sharp from 'sharp';
-import { normalDraw } from '@/core/stats/normal-draw';
-import { seededRandom } from '@/core/stats/seeded-random';
+import { normalDraw } from '@/core/stats/distributions/normal-draw';
+import { seededRandom } from '@/core/stats/distributions/seeded-random';
 
 const [WIDTH, HEIGHT] = [1200, 900];
 const GREENS = ['#3f7a3d', '#5a9350', '#2f6233', '#76a85f'];

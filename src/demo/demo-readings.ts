@@ -1,8 +1,8 @@
-import { readMeasure } from '@/core/measure/own-measure';
-import { BLANK_READING } from '@/core/trial/blank-facts';
-import { addDays } from '@/core/trial/calendar-day';
-import { ReadingId } from '@/core/trial/ids';
-import type { ExperimentalUnit, Measure, Reading, TrialData } from '@/core/trial/trial-data';
+import { readMeasure } from '@/core/measure/library/own-measure';
+import { addDays } from '@/core/time/garden-day';
+import { BLANK_READING } from '@/core/trial/model/blank-facts';
+import { ReadingId } from '@/core/trial/model/ids';
+import type { ExperimentalUnit, Measure, Reading, TrialData } from '@/core/trial/model/trial-data';
 import type { SeasonDice } from './seeded-season';
 
 /** What a demo trial reads beside its harvest: a measure of the library, on which days, and how its values come about. */

@@ -1,8 +1,8 @@
-import { judgeWithoutShuffle } from '@/core/judge/judge';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { judgeInputOf, plannedLook } from '@/core/judge/trial-verdict';
-import { daysBetween } from '@/core/trial/calendar-day';
-import { TrialData } from '@/core/trial/trial-data';
+import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { judgeInputOf, plannedLook } from '@/core/judge/units/trial-analysis';
+import { daysBetween } from '@/core/time/garden-day';
+import { TrialData } from '@/core/trial/model/trial-data';
 import { demoSeason } from './demo-season';
 
 const season = demoSeason('2026-11-25');

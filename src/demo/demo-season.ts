@@ -1,8 +1,8 @@
-import type { Product } from '@/core/materials/product';
-import { BLANK_FEATURE } from '@/core/trial/blank-facts';
-import { addDays } from '@/core/trial/calendar-day';
-import { GardenId, IncidentId, PickId } from '@/core/trial/ids';
-import type { ExperimentalUnit, Pick, Prediction, TrialData } from '@/core/trial/trial-data';
+import { addDays } from '@/core/time/garden-day';
+import { BLANK_FEATURE } from '@/core/trial/model/blank-facts';
+import { GardenId, IncidentId, PickId } from '@/core/trial/model/ids';
+import type { Product } from '@/core/trial/model/product';
+import type { ExperimentalUnit, Pick, Prediction, TrialData } from '@/core/trial/model/trial-data';
 import { type CareScript, withCare } from './demo-care';
 import { type ReadScript, withReadings } from './demo-readings';
 import { type DemoShelf, demoShelf } from './demo-shelf';

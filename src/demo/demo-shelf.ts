@@ -1,5 +1,5 @@
-import type { Product } from '@/core/materials/product';
-import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/product-form';
+import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/label/product-form';
+import type { Product } from '@/core/trial/model/product';
 import type { SeasonDice } from './seeded-season';
 
 /** What stands on the shelf at Cinder Row. Names, numbers and prices are made up. */

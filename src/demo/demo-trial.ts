@@ -1,15 +1,15 @@
-import { type BenchPlan, layOutBench } from '@/core/design/bench-plan';
-import { HARVEST_MEASURES } from '@/core/measure/measure-library';
-import { NO_CARE } from '@/core/schedule/care-plan';
+import { USUAL_RULES } from '@/core/design/forms/question-form';
+import { type BenchPlan, layOutBench } from '@/core/design/site/bench-plan';
+import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
+import { addDays } from '@/core/time/garden-day';
 import {
   BLANK_LAYOUT,
   BLANK_MEASURE,
   BLANK_TREATMENT,
   BLANK_TRIAL,
-} from '@/core/trial/blank-facts';
-import { addDays } from '@/core/trial/calendar-day';
-import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/ids';
-import { USUAL_RULES } from '@/core/trial/question-form';
+} from '@/core/trial/model/blank-facts';
+import { NO_CARE } from '@/core/trial/model/care-plan';
+import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/model/ids';
 import type {
   ExperimentalUnit,
   Factor,
@@ -17,7 +17,7 @@ import type {
   Pick,
   Treatment,
   TrialData,
-} from '@/core/trial/trial-data';
+} from '@/core/trial/model/trial-data';
 import type { SeasonDice } from './seeded-season';
 
 /** A made-up trial: what it asks, how it is laid out, and how its pots really behave. */

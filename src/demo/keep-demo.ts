@@ -1,10 +1,10 @@
-import { addDays } from '@/core/trial/calendar-day';
-import { today } from '@/service/clock';
-import { keepSeason } from '@/service/keep-trial';
-import { closeStore, dataFileName, dataFileSentence, startStore } from '@/service/start';
-import { fetchStandIn } from '@/service/weather';
+import { addDays } from '@/core/time/garden-day';
+import { today } from '@/service/garden/clock';
+import { closeStore, dataFileName, dataFileSentence, startStore } from '@/service/garden/start';
+import { fetchStandIn } from '@/service/garden/weather';
+import { keepSeason } from '@/service/trial/keep-trial';
 import { demoSeason } from './demo-season';
-import { keepCloseLooks } from './keep-close-looks';
+import { keepCloseLooks } from './keep-inspections';
 
 // Fills an empty data file with the demo season; what a gardener entered is never touched.
 const started = await startStore();

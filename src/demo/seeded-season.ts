@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
-import { normalQuantile } from '@/core/stats/distributions';
-import { type SeededRandom, seededRandom } from '@/core/stats/seeded-random';
+import { normalQuantile } from '@/core/stats/distributions/distributions';
+import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
 
 /** What a made-up season draws from: the same seed gives the same pots, picks and ids. */
 export interface SeasonDice {

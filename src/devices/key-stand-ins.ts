@@ -1,4 +1,4 @@
-import { seededRandom } from '@/core/stats/seeded-random';
+import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import type { LineInstrument } from './line-instrument';
 
 /** A simulated instrument that sends a line each time its key is pressed. */

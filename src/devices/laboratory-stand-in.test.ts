@@ -1,4 +1,4 @@
-import { readLabReport } from '@/core/measure/lab-report';
+import { readLabReport } from '@/core/measure/laboratory/lab-report';
 import { standInLaboratory } from './laboratory-stand-in';
 
 const SAMPLES = ['S001', 'S002', 'S010'].map(number => ({ number, takenOn: '2026-04-01' }));

@@ -1,6 +1,6 @@
-import { normalDraw } from '@/core/stats/normal-draw';
-import { type SeededRandom, seededRandom } from '@/core/stats/seeded-random';
-import { daysBetween } from '@/core/trial/calendar-day';
+import { normalDraw } from '@/core/stats/distributions/normal-draw';
+import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
+import { daysBetween } from '@/core/time/garden-day';
 import type { SoilLaboratory } from './soil-laboratory';
 
 const ANSWERS_AFTER = 10;

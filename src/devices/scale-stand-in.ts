@@ -1,4 +1,4 @@
-import { seededRandom } from '@/core/stats/seeded-random';
+import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import type { BenchScale } from './bench-scale';
 
 /** A simulated scale: it swings in to what is put on, drifts a little, and prints a line five times a second. */

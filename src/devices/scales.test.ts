@@ -1,5 +1,5 @@
-import { readCaliperLine, readProbeLine } from '@/core/measure/instrument-line';
-import { readScaleLine, type ScaleSample, settledG } from '@/core/measure/scale-line';
+import { readCaliperLine, readProbeLine } from '@/core/measure/reading/instrument-line';
+import { readScaleLine, type ScaleSample, settledG } from '@/core/measure/reading/scale-line';
 import { caliperStandIn, probeStandIn } from './key-stand-ins';
 import { scaleStandIn } from './scale-stand-in';
 import { serialScale } from './serial-scale';

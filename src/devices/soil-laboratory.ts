@@ -1,4 +1,4 @@
-import type { SoilSample } from '@/core/measure/soil-sample';
+import type { SoilSample } from '@/core/measure/laboratory/soil-sample';
 
 /** A laboratory that takes bags by their numbers and answers with a report after some days. */
 export interface SoilLaboratory {

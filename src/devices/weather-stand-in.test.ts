@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { daysBetween } from '@/core/trial/calendar-day';
+import { daysBetween } from '@/core/time/garden-day';
 import { daylightHours, dayOfYear } from '@/core/weather/reference-et';
 import { WeatherDay } from '@/core/weather/weather-day';
 import { standInStation } from './weather-stand-in';

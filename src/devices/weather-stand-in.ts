@@ -1,5 +1,5 @@
-import { seededRandom } from '@/core/stats/seeded-random';
-import { addDays, type CalendarDay, daysBetween } from '@/core/trial/calendar-day';
+import { seededRandom } from '@/core/stats/distributions/seeded-random';
+import { addDays, type CalendarDay, daysBetween } from '@/core/time/garden-day';
 import { daylightHours, dayOfYear } from '@/core/weather/reference-et';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import type { WeatherStation } from './weather-station';

@@ -1,4 +1,4 @@
-import type { CalendarDay } from '@/core/trial/calendar-day';
+import type { CalendarDay } from '@/core/time/garden-day';
 import type { WeatherDay } from '@/core/weather/weather-day';
 
 /** Where a day's weather comes from: a station in the garden, or what stands in for one. */

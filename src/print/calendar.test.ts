@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
-import { careRuleFixture } from '@/core/schedule/care-fixture';
-import { standingTasks } from '@/core/schedule/task-state';
-import { tasksOf } from '@/core/schedule/tasks';
+import { standingTasks } from '@/core/schedule/tasks/task-state';
+import { tasksOf } from '@/core/schedule/tasks/tasks';
+import { careRuleFixture } from '@/core/trial/model/care-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { careCalendar } from './calendar';
 

@@ -1,8 +1,8 @@
 import ical, { ICalEventTransparency } from 'ical-generator';
-import type { CareRule } from '@/core/schedule/care-rule';
-import type { StandingTask } from '@/core/schedule/task-state';
-import { addDays } from '@/core/trial/calendar-day';
-import type { Trial } from '@/core/trial/trial-data';
+import type { StandingTask } from '@/core/schedule/tasks/task-state';
+import { addDays } from '@/core/time/garden-day';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Trial } from '@/core/trial/model/trial-data';
 
 /**
  * A trial's dated steps as iCalendar (RFC 5545). Each step keeps its UID for good, and the sequence grows with every change

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { CareAct, CarePlan, CareSettings, NO_CARE } from '@/core/schedule/care-plan';
-import type { CareRule } from '@/core/schedule/care-rule';
-import type { TaskDone } from '@/core/schedule/tasks';
+import type { TaskDone } from '@/core/schedule/tasks/tasks';
+import { CareAct, CarePlan, CareSettings, NO_CARE } from '@/core/trial/model/care-plan';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
-import type { Database } from './database';
 import { addEntry, standingRows } from './revisions';
 
 type Row = Readonly<Record<string, unknown>>;

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import type { CaredTrial } from '@/core/schedule/due-today';
-import { addDays, type CalendarDay } from '@/core/trial/calendar-day';
-import type { Place } from '@/core/trial/trial-data';
-import { ExperimentalUnit, Treatment } from '@/core/trial/trial-data';
+import type { CaredTrial } from '@/core/schedule/tasks/due-today';
+import { addDays, type CalendarDay } from '@/core/time/garden-day';
+import type { Place } from '@/core/trial/model/trial-data';
+import { ExperimentalUnit, Treatment } from '@/core/trial/model/trial-data';
+import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
 import { carePlansOf, doneTasksOf } from './care';
-import type { Database } from './database';
 import { trialsOf } from './trials';
 
 type Row = Readonly<Record<string, unknown>>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Database } from './database';
+import type { Database } from '@/store/connection/database';
 
 /** One line of the log: what was done, to what, when. */
 export const Change = z

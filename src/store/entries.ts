@@ -1,6 +1,6 @@
-import type { Incident, Pick, Reading } from '@/core/trial/trial-data';
-import { Incident as IncidentSchema, Pick as PickSchema } from '@/core/trial/trial-data';
-import type { Database } from './database';
+import type { Incident, Pick, Reading } from '@/core/trial/model/trial-data';
+import { Incident as IncidentSchema, Pick as PickSchema } from '@/core/trial/model/trial-data';
+import type { Database } from '@/store/connection/database';
 import { addEntry, historyRows, standingRows } from './revisions';
 
 // SQLite gives booleans back as 0 and 1.

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { GardenId } from '@/core/trial/ids';
-import type { Database } from './database';
+import { GardenId } from '@/core/trial/model/ids';
+import type { Database } from '@/store/connection/database';
 
 /** `05-14`: the fourteenth of May, of any year. */
 export const MonthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/);

@@ -1,5 +1,5 @@
-import { Measure } from '@/core/trial/trial-data';
-import type { Database } from './database';
+import { Measure } from '@/core/trial/model/trial-data';
+import type { Database } from '@/store/connection/database';
 
 type Row = Readonly<Record<string, unknown>>;
 

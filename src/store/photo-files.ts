@@ -1,6 +1,6 @@
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import { dataFile } from './database';
+import { dataFile } from '@/store/connection/database';
 
 /** The two sizes in which a picture is kept. */
 export type PhotoSize = 'large' | 'small';

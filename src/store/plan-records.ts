@@ -1,5 +1,5 @@
-import { Amendment, Prediction, Regret } from '@/core/trial/trial-data';
-import type { Database } from './database';
+import { Amendment, Prediction, Regret } from '@/core/trial/model/trial-data';
+import type { Database } from '@/store/connection/database';
 
 type Row = Readonly<Record<string, unknown>>;
 

@@ -1,5 +1,5 @@
-import { Product } from '@/core/materials/product';
-import type { Database } from './database';
+import { Product } from '@/core/trial/model/product';
+import type { Database } from '@/store/connection/database';
 
 type Row = Readonly<Record<string, unknown>>;
 

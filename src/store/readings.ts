@@ -1,5 +1,5 @@
-import { Reading } from '@/core/trial/trial-data';
-import type { Database } from './database';
+import { Reading } from '@/core/trial/model/trial-data';
+import type { Database } from '@/store/connection/database';
 import { addEntry, historyRows, standingRows } from './revisions';
 
 const readingOf = (row: unknown): Reading => {

@@ -1,4 +1,4 @@
-import type { Database } from './database';
+import type { Database } from '@/store/connection/database';
 
 type EntryTable = 'picks' | 'readings' | 'incidents' | 'careActs';
 

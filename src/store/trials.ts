@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { NO_CARE } from '@/core/schedule/care-plan';
+import { NO_CARE } from '@/core/trial/model/care-plan';
 import {
   Block,
   ExperimentalUnit,
@@ -10,9 +10,9 @@ import {
   Treatment,
   Trial,
   type TrialData,
-} from '@/core/trial/trial-data';
+} from '@/core/trial/model/trial-data';
+import type { Database } from '@/store/connection/database';
 import { carePlanOf } from './care';
-import type { Database } from './database';
 import { standingIncidents, standingPicks } from './entries';
 import { measureFrom, measureRow } from './measures';
 import { amendmentsOf, predictionsOf, regretsOf } from './plan-records';

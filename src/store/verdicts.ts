@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Database } from './database';
+import type { Database } from '@/store/connection/database';
 
 /** A verdict as it stood when its trial was closed. `input` and `judgement` are the core's own objects. */
 export const FrozenVerdict = z

@@ -1,5 +1,5 @@
 import { WeatherDay } from '@/core/weather/weather-day';
-import type { Database } from './database';
+import type { Database } from '@/store/connection/database';
 
 /** A garden's weather from one day to another, both included, oldest first. */
 export async function weatherBetween(

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
-import type { Look, LookedJudgement } from '@/core/judge/trial-verdict';
-import type { TrialData } from '@/core/trial/trial-data';
+import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { JudgeApi, JudgeProgress, LuckProgress, MeasureLuck } from './judge.worker';
 
 /** Work under way in a worker of its own. */

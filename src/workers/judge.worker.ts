@@ -1,14 +1,14 @@
 import * as Comlink from 'comlink';
-import { judgeWithoutShuffle, shuffleProblemOf, withShuffle } from '@/core/judge/judge';
-import { testsOf } from '@/core/judge/judge-input';
+import { judgeWithoutShuffle, shuffleProblemOf, withShuffle } from '@/core/judge/outcomes/judge';
+import { testsOf } from '@/core/judge/question/judge-input';
 import {
   judgeInputOf,
   judgeUnderLook,
   type Look,
   type LookedJudgement,
-} from '@/core/judge/trial-verdict';
-import { startShuffleTest } from '@/core/stats/shuffle-test';
-import type { TrialData } from '@/core/trial/trial-data';
+} from '@/core/judge/units/trial-analysis';
+import { startShuffleTest } from '@/core/stats/permutation/permutation-test';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** How far the shuffles are, with what they have found until now. */
 export interface JudgeProgress {

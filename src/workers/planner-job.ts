@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
-import type { DryRun } from '@/core/judge/dry-run';
-import type { PlannedTrial } from '@/core/judge/planned-input';
-import type { SizeCurve, SizeQuestion } from '@/core/judge/size-curve';
+import type { DryRun } from '@/core/judge/planning/dry-run';
+import type { PlannedTrial } from '@/core/judge/planning/planned-input';
+import type { SizeCurve, SizeQuestion } from '@/core/judge/planning/size-curve';
 import type { PlannerApi } from './planner.worker';
 
 /** The planner's worker, kept for as long as something on the page plans: starting one takes longer than an answer. */

@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
-import { dryRuns } from '@/core/judge/dry-run';
-import type { PlannedTrial } from '@/core/judge/planned-input';
-import { type SizeCurve, type SizeQuestion, sizeCurve } from '@/core/judge/size-curve';
+import { dryRuns } from '@/core/judge/planning/dry-run';
+import type { PlannedTrial } from '@/core/judge/planning/planned-input';
+import { type SizeCurve, type SizeQuestion, sizeCurve } from '@/core/judge/planning/size-curve';
 
 const FIRST_TRIALS = 100;
 const ROUNDS = [400, 2500];

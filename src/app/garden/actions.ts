@@ -1,7 +1,7 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { saveGarden } from '@/service/garden';
+import { saveGarden } from '@/service/garden/garden';
 
 /** A public door. @returns the troubles by field; undefined when it was saved */
 export async function saveGardenAction(input: unknown) {

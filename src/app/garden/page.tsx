@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { GardenForm } from '@/features/garden/GardenForm';
-import { currentGarden } from '@/service/garden';
+import { currentGarden } from '@/service/garden/garden';
 import { saveGardenAction } from './actions';
 
 export const dynamic = 'force-dynamic';

@@ -3,8 +3,8 @@
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
-import { openBatch, saveProduct, stepUp, takeOffShelf, weighLoose } from '@/service/shelf';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { openBatch, saveProduct, stepUp, takeOffShelf, weighLoose } from '@/service/garden/shelf';
 
 // Public doors: anyone who can reach the site can call them with anything.
 const Id = z.uuid();

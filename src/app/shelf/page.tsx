@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { Shelf } from '@/features/shelf/Shelf';
-import { today } from '@/service/clock';
-import { listProducts } from '@/service/shelf';
-import { recentWeather } from '@/service/weather';
+import { today } from '@/service/garden/clock';
+import { listProducts } from '@/service/garden/shelf';
+import { recentWeather } from '@/service/garden/weather';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Shelf' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { TrialList } from '@/features/trial/TrialList';
-import { listTrials } from '@/service/trials';
+import { listTrials } from '@/service/trial/trials';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Trials' };

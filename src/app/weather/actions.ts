@@ -2,10 +2,10 @@
 
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { addDays } from '@/core/trial/calendar-day';
+import { addDays } from '@/core/time/garden-day';
 import { weatherSentence } from '@/core/weather/weather-table';
-import { today } from '@/service/clock';
-import { fetchStandIn, importWeather } from '@/service/weather';
+import { today } from '@/service/garden/clock';
+import { fetchStandIn, importWeather } from '@/service/garden/weather';
 
 export async function importWeatherAction(csv: unknown): Promise<string | null> {
   const text = z.string().max(2_000_000).safeParse(csv);

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Weather } from '@/features/weather/Weather';
-import { currentGarden } from '@/service/garden';
-import { recentWeather } from '@/service/weather';
+import { currentGarden } from '@/service/garden/garden';
+import { recentWeather } from '@/service/garden/weather';
 import { fetchStandInAction, importWeatherAction } from './actions';
 
 export const dynamic = 'force-dynamic';

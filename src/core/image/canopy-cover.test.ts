@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { seededRandom } from '@/core/stats/seeded-random';
+import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { browning, canopyCover, type Picture } from './canopy-cover';
 import { type Corners, squareToQuad } from './homography';
 import { otsu } from './otsu';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { UnitId } from '@/core/trial/ids';
+import { UnitId } from '@/core/trial/model/ids';
 import { beforeAndAfter, drawnWidths, type Photo, sideBySide } from './photo';
 import { pictureKind } from './picture-kind';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { CalendarDay } from '@/core/trial/calendar-day';
-import { UnitId } from '@/core/trial/ids';
+import { CalendarDay } from '@/core/time/garden-day';
+import { UnitId } from '@/core/trial/model/ids';
 
 /** What a picture shows. Only pictures of one thing are put beside each other. */
 export const PhotoOf = z.enum(['plant', 'leaf', 'harvest', 'roots', 'soil', 'mishap']);

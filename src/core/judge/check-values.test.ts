@@ -1,6 +1,6 @@
-import { judge } from './judge';
-import { type JudgeInput, STARTING_GUESS_CV } from './judge-input';
-import type { EstimableContrast } from './judgement';
+import { judge } from '@/core/judge/outcomes/judge';
+import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
+import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 
 // Small worked cases, recomputed by hand or by an independent statistics library; no source needed.
 

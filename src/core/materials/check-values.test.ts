@@ -1,9 +1,53 @@
+import { dilute, stockFor } from '@/core/materials/dose/dilution';
+import { MEASURING_TOOLS, measureOut } from '@/core/materials/dose/measuring-tool';
+import { plantsFrom, seedMassFor } from '@/core/materials/dose/seed-rate';
+import { stepUpLadder } from '@/core/materials/dose/strength-ladder';
+import {
+  type Analysis,
+  amountHolding,
+  elementsOf,
+  equalAmount,
+  nutrientsIn,
+  oxidesOf,
+} from '@/core/materials/label/analysis';
+import { doseFor, shareOfLabel } from '@/core/materials/label/label-rate';
+import { judgedAfter } from '@/core/materials/label/mode-of-action';
+import { ELEMENT_IN, EPSOM_SALT } from '@/core/materials/label/nutrient';
+import { parseLabelRate } from '@/core/materials/label/parse-label-rate';
+import { toSow } from '@/core/materials/ledger/money';
+import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
+import { releasedShare } from '@/core/materials/ledger/release';
+import { carbonToNitrogen, HOT_HEAP_CN } from '@/core/materials/mix/compost-heap';
+import { heatReached } from '@/core/materials/mix/compost-heat';
+import {
+  circleM2,
+  containerMl,
+  plantGround,
+  spacingInRow,
+} from '@/core/materials/mix/container-volume';
+import { depthOfBags, layerOf, waterOn } from '@/core/materials/mix/depth';
+import { mixFor } from '@/core/materials/mix/mix';
+import { equalShares, gradeFractions } from '@/core/materials/mix/sieve';
+import { rawManureDays } from '@/core/materials/safety/pre-harvest-interval';
+import {
+  dryMass,
+  moistureOfDry,
+  solidFromSubmerged,
+} from '@/core/materials/soil-and-water/moisture';
+import { saltLoad } from '@/core/materials/soil-and-water/salt-load';
+import { WATER_STEPS } from '@/core/materials/soil-and-water/water-quality';
+import { dripEach, emittersWeekly } from '@/core/materials/soil-and-water/watering';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { unitOfMeasure } from '@/core/quantity/unit-of-measure';
-import { type CareRule, Moment } from '@/core/schedule/care-rule';
-import { daysToCut, feedWithClippings, isAcceptableTurf, lowestCut } from '@/core/schedule/lawn';
-import { tasksOf } from '@/core/schedule/tasks';
-import { loreFor } from '@/core/trial/growers-lore';
+import {
+  daysToCut,
+  feedWithClippings,
+  isAcceptableTurf,
+  lowestCut,
+} from '@/core/schedule/rules/lawn';
+import { tasksOf } from '@/core/schedule/tasks/tasks';
+import { loreFor } from '@/core/trial/horticultural-facts';
+import { type CareRule, Moment } from '@/core/trial/model/care-rule';
 import { degreeDays } from '@/core/weather/degree-days';
 import {
   CROP_FACTORS,
@@ -13,36 +57,6 @@ import {
   mulchFactor,
   soilStore,
 } from '@/core/weather/soil-store';
-import {
-  type Analysis,
-  amountHolding,
-  elementsOf,
-  equalAmount,
-  nutrientsIn,
-  oxidesOf,
-} from './analysis';
-import { heatReached } from './compost-heat';
-import { circleM2, containerMl, plantGround, spacingInRow } from './container-volume';
-import { depthOfBags, layerOf, waterOn } from './depth';
-import { dilute, stockFor } from './dilution';
-import { carbonToNitrogen, HOT_HEAP_CN } from './heap';
-import { doseFor, shareOfLabel } from './label-rate';
-import { MEASURING_TOOLS, measureOut } from './measuring-tool';
-import { mixFor } from './mix';
-import { judgedAfter } from './mode-of-action';
-import { dryMass, moistureOfDry, solidFromSubmerged } from './moisture';
-import { toSow } from './money';
-import { ELEMENT_IN, EPSOM_SALT } from './nutrient';
-import { MIX_FEEDS_WEEKS } from './nutrient-ledger';
-import { parseLabelRate } from './parse-label-rate';
-import { releasedShare } from './release';
-import { saltLoad } from './salt-load';
-import { plantsFrom, seedMassFor } from './seed-rate';
-import { equalShares, gradeFractions } from './sieve';
-import { stepUpLadder } from './step-up';
-import { rawManureDays } from './waiting-time';
-import { WATER_STEPS } from './water-quality';
-import { dripEach, emittersWeekly } from './watering';
 
 // Sources: `calc`, arithmetic or molar masses; `NIST`, SP 811 (Thompson & Taylor, 2008); `FAO-56`, Allen et al. (1998), from memory;
 // `cp`, common practice, no source; others by name, from memory.

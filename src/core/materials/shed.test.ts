@@ -1,20 +1,25 @@
 import fc from 'fast-check';
+import { nozzleHasChanged, sprayEach, stockFor } from '@/core/materials/dose/dilution';
+import {
+  calibrate,
+  MEASURING_TOOLS,
+  measureOut,
+  stockSolution,
+} from '@/core/materials/dose/measuring-tool';
+import { safeStrength, stepUpLadder } from '@/core/materials/dose/strength-ladder';
+import { gradeSentence, nutrientsIn, parseGrade } from '@/core/materials/label/analysis';
+import { packsToBuy, toSow, unitCost } from '@/core/materials/ledger/money';
+import { carbonToNitrogen, toReach } from '@/core/materials/mix/compost-heap';
+import { stackMl } from '@/core/materials/mix/container-volume';
+import { type MixPlan, mixFor, mixSentence } from '@/core/materials/mix/mix';
+import { cautionsFor, neverMix } from '@/core/materials/safety/cautions';
+import { tooEarly } from '@/core/materials/safety/pre-harvest-interval';
+import { dryMass, wetMassFor } from '@/core/materials/soil-and-water/moisture';
+import { isSaltHarmful, saltLoad } from '@/core/materials/soil-and-water/salt-load';
+import { catchTest } from '@/core/materials/soil-and-water/watering';
+import { Hazard } from '@/core/trial/model/product';
+import { analysisFixture } from '@/core/trial/model/product-fixture';
 import { alertOf, isWashedOff, leachedMl, WeatherDay } from '@/core/weather/weather-day';
-import { gradeSentence, nutrientsIn, parseGrade } from './analysis';
-import { cautionsFor, neverMix } from './cautions';
-import { stackMl } from './container-volume';
-import { nozzleHasChanged, sprayEach, stockFor } from './dilution';
-import { carbonToNitrogen, toReach } from './heap';
-import { calibrate, MEASURING_TOOLS, measureOut, stockSolution } from './measuring-tool';
-import { type MixPlan, mixFor, mixSentence } from './mix';
-import { dryMass, wetMassFor } from './moisture';
-import { packsToBuy, toSow, unitCost } from './money';
-import { Hazard } from './product';
-import { analysisFixture } from './product-fixture';
-import { isSaltHarmful, saltLoad } from './salt-load';
-import { safeStrength, stepUpLadder } from './step-up';
-import { tooEarly } from './waiting-time';
-import { catchTest } from './watering';
 
 describe('the three numbers', () => {
   test.each([

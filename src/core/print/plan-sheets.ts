@@ -1,6 +1,6 @@
 import { benchPlaces } from '@/core/trial/bench-places';
+import type { Measure, TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
-import type { Measure, TrialData } from '@/core/trial/trial-data';
 import { pluralOf } from '@/core/words/plural';
 import {
   box,

@@ -1,5 +1,5 @@
-import { productFixture } from '@/core/materials/product-fixture';
-import { caredFixture, careRuleFixture } from '@/core/schedule/care-fixture';
+import { caredFixture, careRuleFixture } from '@/core/trial/model/care-fixture';
+import { productFixture } from '@/core/trial/model/product-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { protocolOf } from './protocol';
 

@@ -1,8 +1,8 @@
-import { cautionsFor, LABEL_DECIDES } from '@/core/materials/cautions';
-import type { CareRule } from '@/core/schedule/care-rule';
-import { materialWords, whenWords } from '@/core/schedule/care-words';
+import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
+import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
 import { CONTROL_WORDS } from '@/core/trial/control-advice';
-import type { Layout, TrialData } from '@/core/trial/trial-data';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Layout, TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
 
 /** One part of a protocol, with its steps in order. */

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { fUpperTail, tQuantile } from './distributions';
-import { fitLinearModel, indicatorColumns } from './linear-model';
-import { powerOfT } from './power';
-import { brownForsythe, deletedResiduals, oddUnits } from './residual-checks';
-import { studentizedRange } from './studentized-range';
+import { fUpperTail, tQuantile } from '@/core/stats/distributions/distributions';
+import { powerOfT } from '@/core/stats/distributions/power-of-t';
+import { studentizedRange } from '@/core/stats/distributions/studentized-range';
+import { fitLinearModel, indicatorColumns } from '@/core/stats/linear/linear-model';
+import { brownForsythe, deletedResiduals, oddUnits } from '@/core/stats/linear/residual-checks';
 
 // Expected: R 4.2.2, reference/r/judge.R (ptukey, pf, power.t.test, rstudent, and Brown-Forsythe as anova of distances
 // from group medians). R's ptukey gives NaN for 1 degree of freedom: that line is not compared.

@@ -1,15 +1,5 @@
 import fc from 'fast-check';
-import {
-  binomialChance,
-  binomialTwoSidedP,
-  logChoose,
-  shareDifferenceInterval,
-  wilsonInterval,
-} from './binomial';
-import { fitCounts } from './count-model';
-import { chiSquareUpperTail } from './distributions';
-import { CURVES, fitCurve } from './fit-curve';
-import { combineSites } from './random-effects';
+import { fitCounts } from '@/core/stats/categorical/count-model';
 import {
   chanceOfLarger,
   correlation,
@@ -18,8 +8,23 @@ import {
   rankCorrelation,
   rankSumTest,
   shiftInterval,
-} from './rank-tests';
-import { scoreTest, scoreTestOfSeveral, signFlipP } from './score-test';
+} from '@/core/stats/categorical/rank-tests';
+import { fisherExactP, heterogeneity, mantelHaenszel } from '@/core/stats/categorical/two-by-two';
+import { CURVES, fitCurve } from '@/core/stats/curves/fit-curve';
+import {
+  binomialChance,
+  binomialTwoSidedP,
+  logChoose,
+  shareDifferenceInterval,
+  wilsonInterval,
+} from '@/core/stats/distributions/binomial';
+import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
+import { combineSites } from '@/core/stats/meta/random-effects';
+import {
+  scoreTest,
+  scoreTestOfSeveral,
+  signFlipP,
+} from '@/core/stats/permutation/permutation-sum-test';
 import {
   kaplanMeier,
   logRank,
@@ -28,8 +33,7 @@ import {
   medianWait,
   restrictedMeanWait,
   type Waited,
-} from './survival';
-import { fisherExactP, heterogeneity, mantelHaenszel } from './two-by-two';
+} from '@/core/stats/survival/survival';
 
 const count = (max: number) => fc.integer({ min: 0, max });
 const figures = (min: number, max: number) =>

@@ -1,15 +1,23 @@
 import { v7 } from 'uuid';
-import { layOutBench } from '@/core/design/bench-plan';
-import { HARVEST_MEASURES } from '@/core/measure/measure-library';
-import { NO_CARE } from '@/core/schedule/care-plan';
+import { layOutBench } from '@/core/design/site/bench-plan';
+import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
 import {
   BLANK_LAYOUT,
   BLANK_MEASURE,
   BLANK_READING,
   BLANK_TREATMENT,
   BLANK_TRIAL,
-} from './blank-facts';
-import { GardenId, IncidentId, MeasureId, PickId, ReadingId, TreatmentId, TrialId } from './ids';
+} from '@/core/trial/model/blank-facts';
+import { NO_CARE } from '@/core/trial/model/care-plan';
+import {
+  GardenId,
+  IncidentId,
+  MeasureId,
+  PickId,
+  ReadingId,
+  TreatmentId,
+  TrialId,
+} from '@/core/trial/model/ids';
 import type {
   ExperimentalUnit,
   Incident,
@@ -18,7 +26,7 @@ import type {
   Reading,
   Treatment,
   TrialData,
-} from './trial-data';
+} from '@/core/trial/model/trial-data';
 
 /** A locked trial for tests: `plain water` (control) and as many others, dealt in blocks or over the whole bench. */
 export function trialFixture(

@@ -1,5 +1,5 @@
 import { failure, type Result, success } from '@/core/result';
-import { TrialData } from './trial-data';
+import { TrialData } from '@/core/trial/model/trial-data';
 
 /** Why a file holds no trial that could be taken in. */
 export type WholeTrialTrouble =

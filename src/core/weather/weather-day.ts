@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CalendarDay, daysBetween } from '@/core/trial/calendar-day';
+import { CalendarDay, daysBetween } from '@/core/time/garden-day';
 
 /** One day's weather at the garden. Rain in mm, wind in m/s at 2 m, sun in hours. */
 export const WeatherDay = z

@@ -2,10 +2,10 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { toldApart } from '@/core/design/tell-apart';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
-import type { QuestionForm } from '@/core/trial/question-form';
-import { crossedCells } from '@/core/trial/treatment-form';
+import { toldApart } from '@/core/design/audit/aliasing';
+import type { QuestionForm } from '@/core/design/forms/question-form';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { crossedCells } from '@/core/trial/forms/treatment-form';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';

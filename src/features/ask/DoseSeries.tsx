@@ -1,9 +1,9 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
-import type { QuestionForm } from '@/core/trial/question-form';
-import { readDoses } from '@/core/trial/treatment-form';
+import type { QuestionForm } from '@/core/design/forms/question-form';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { readDoses } from '@/core/trial/forms/treatment-form';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { TextField } from '@/ui/TextField';

@@ -3,10 +3,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
-import type { DryRun } from '@/core/judge/dry-run';
-import { kindOf } from '@/core/judge/trial-kind';
-import { readBench } from '@/core/trial/bench-form';
-import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
+import { readBench } from '@/core/design/forms/bench-form';
+import { type QuestionForm, readQuestion } from '@/core/design/forms/question-form';
+import type { DryRun } from '@/core/judge/planning/dry-run';
+import { kindOf } from '@/core/judge/question/trial-outcome';
 import { questionPattern } from '@/core/trial/question-patterns';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';

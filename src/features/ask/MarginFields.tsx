@@ -1,14 +1,14 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { readingKind } from '@/core/measure/reading-library';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
 import {
   isOfShares,
   payingPercent,
   plainNumber,
   type QuestionForm,
-} from '@/core/trial/question-form';
+} from '@/core/design/forms/question-form';
+import { readingKind } from '@/core/measure/library/reading-library';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';

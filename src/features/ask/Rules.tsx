@@ -1,8 +1,8 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
-import type { QuestionForm } from '@/core/trial/question-form';
+import type { QuestionForm } from '@/core/design/forms/question-form';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';

@@ -1,8 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import type { QuestionForm } from '@/core/design/forms/question-form';
 import { failure, success } from '@/core/result';
-import type { QuestionForm } from '@/core/trial/question-form';
 import { questionPattern } from '@/core/trial/question-patterns';
 import { ControlAdvice } from './ControlAdvice';
 import { CrossedFactors } from './CrossedFactors';

@@ -1,8 +1,8 @@
-import { addDays, daysBetween } from '@/core/trial/calendar-day';
-import { isOfShares, QuestionForm, USUAL_RULES } from '@/core/trial/question-form';
+import { isOfShares, QuestionForm, USUAL_RULES } from '@/core/design/forms/question-form';
+import { addDays, daysBetween } from '@/core/time/garden-day';
+import { crossedCells } from '@/core/trial/forms/treatment-form';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { type QuestionPattern, questionPattern } from '@/core/trial/question-patterns';
-import { crossedCells } from '@/core/trial/treatment-form';
-import type { TrialData } from '@/core/trial/trial-data';
 
 /** An empty question, or one begun from a pattern. */
 export function emptyQuestion(today: string, pattern?: QuestionPattern): QuestionForm {

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { type QuestionForm, readQuestion } from '@/core/trial/question-form';
+import { type QuestionForm, readQuestion } from '@/core/design/forms/question-form';
 import { QUESTION_PATTERNS } from '@/core/trial/question-patterns';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { emptyQuestion, isQuestionDraft, questionFormOf } from './question-draft';

@@ -1,7 +1,7 @@
-import { harvestMeasure } from '@/core/measure/measure-library';
-import { readingKind } from '@/core/measure/reading-library';
-import { isOfShares, type QuestionForm } from '@/core/trial/question-form';
-import { crossedCells, readDoses, readTreatments } from '@/core/trial/treatment-form';
+import { isOfShares, type QuestionForm } from '@/core/design/forms/question-form';
+import { harvestMeasure } from '@/core/measure/library/harvest-measures';
+import { readingKind } from '@/core/measure/library/reading-library';
+import { crossedCells, readDoses, readTreatments } from '@/core/trial/forms/treatment-form';
 import { fullDay } from '@/features/frame/days';
 
 // Names alone are wanted: whose they will be is nobody’s yet.

@@ -1,8 +1,8 @@
 'use client';
 
 import { useDeferredValue, useMemo } from 'react';
-import { planFindings } from '@/core/design/draft-trial';
-import type { TrialData } from '@/core/trial/trial-data';
+import { planFindings } from '@/core/design/layouts/draft-trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { AuditList } from './AuditList';
 
 interface LiveAuditProps {

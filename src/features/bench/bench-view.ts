@@ -1,6 +1,6 @@
 import { benchPlaces } from '@/core/trial/bench-places';
+import type { Place, SiteFeature, TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
-import type { Place, SiteFeature, TrialData } from '@/core/trial/trial-data';
 
 /** A plant label as data: letter, and place among the treatments that aren't the control (−1: the control). */
 export interface TagView {

@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Page, Soft } from '@/ui/Page';

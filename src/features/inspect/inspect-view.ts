@@ -1,15 +1,15 @@
-import { INSPECTION_KINDS, isInspected } from '@/core/measure/end-inspection';
-import { readingKind } from '@/core/measure/reading-library';
-import { scaleWords } from '@/core/measure/scale';
+import { INSPECTION_KINDS, isInspected } from '@/core/measure/library/end-inspection';
+import { readingKind } from '@/core/measure/library/reading-library';
 import {
   fewestCorrect,
   shareWhoTaste,
   type TasterCups,
   triangleCups,
   triangleP,
-} from '@/core/stats/triangle-test';
-import type { Tasting } from '@/core/trial/tasting';
-import type { TrialData } from '@/core/trial/trial-data';
+} from '@/core/stats/categorical/triangle-test';
+import { scaleWords } from '@/core/trial/model/scale';
+import type { Tasting } from '@/core/trial/model/tasting';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** One thing that is looked for when all is dug up. */
 export interface FindingView {

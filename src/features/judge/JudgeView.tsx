@@ -4,37 +4,41 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
-import { isBetter } from '@/core/judge/call';
-import type { TrackRecord } from '@/core/judge/track-record';
-import type { Look, LookedJudgement } from '@/core/judge/trial-verdict';
-import { valuePrinter } from '@/core/measure/print-measure';
+import type { TrackRecord } from '@/core/judge/after/prediction-scores';
+import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
+import { isBetter } from '@/core/judge/verdict/call';
+import { valuePrinter } from '@/core/measure/library/print-measure';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import type { Amendment, Measure, Prediction, Trial } from '@/core/trial/trial-data';
+import type { Amendment, Measure, Prediction, Trial } from '@/core/trial/model/trial-data';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
+import { CallsTable } from '@/features/judge/answer/CallsTable';
+import { differencesOf } from '@/features/judge/answer/differences';
+import { dotRowsOf } from '@/features/judge/answer/dot-rows';
+import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
+import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
+import { Guesses } from '@/features/judge/closing/OpenedPredictions';
+import { RestOnItsWay } from '@/features/judge/details/DetailsLoading';
+import { useRest } from '@/features/judge/details/use-verdict-details';
+import type { VerdictDoors } from '@/features/judge/details/VerdictDetails';
 import { Soft, TwoParts } from '@/ui/Page';
-import { CallsTable } from './CallsTable';
-import { differencesOf } from './differences';
-import { dotRowsOf } from './dot-rows';
-import { Guesses } from './Guesses';
-import { RestOnItsWay } from './RestOnItsWay';
-import type { VerdictDoors } from './RestView';
-import { ShufflePanel } from './ShufflePanel';
 import { useJudgement } from './use-judgement';
-import { useRest } from './use-rest';
-import { VerdictNotes } from './VerdictNotes';
 
 // Brings the error of a p near 0.05 from 0.0015 down to 0.0002.
 const MANY_SHUFFLES = 1_000_000;
 
 // Neither is in the way of the verdict. The chart library is the heaviest part of the page and draws on a canvas only a browser has.
-const restView = () => import('./RestView').then(module => module.RestView);
+const restView = () =>
+  import('@/features/judge/details/VerdictDetails').then(module => module.RestView);
 const RestView = dynamic(restView, { ssr: false });
-const DotsChart = dynamic(() => import('./DotsChart').then(module => module.DotsChart), {
-  ssr: false,
-  loading: () => <div style={{ minHeight: 300 }} />,
-});
+const DotsChart = dynamic(
+  () => import('@/features/judge/answer/DotsChart').then(module => module.DotsChart),
+  {
+    ssr: false,
+    loading: () => <div style={{ minHeight: 300 }} />,
+  },
+);
 
 /** What the page of a verdict comes with, whatever it is judged by. */
 export interface VerdictOfTrial extends VerdictDoors {

@@ -1,4 +1,4 @@
-import type { Call } from '@/core/judge/judgement';
+import type { Call } from '@/core/judge/outcomes/judgement';
 
 /** A call as the gardener reads it. */
 export const CALL_WORDS = {

@@ -1,14 +1,14 @@
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { judgeWithoutShuffle } from '@/core/judge/judge';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import type { KindInput, KindUnit } from '@/core/judge/kind-input';
-import { judgeKind } from '@/core/judge/kind-judge';
-import { scorecardOf } from '@/core/judge/scorecard';
-import { judgeUnderLook, type Look, plannedLook } from '@/core/judge/trial-verdict';
-import { readMeasure } from '@/core/measure/own-measure';
+import { scorecardOf } from '@/core/judge/after/scorecard';
+import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import type { KindInput, KindUnit } from '@/core/judge/question/outcome-input';
+import { judgeUnderLook, type Look, plannedLook } from '@/core/judge/units/trial-analysis';
+import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
-import type { Measure, TrialData } from '@/core/trial/trial-data';
+import type { Measure, TrialData } from '@/core/trial/model/trial-data';
 import {
   leaveOutFixture,
   pickFixture,
@@ -16,22 +16,22 @@ import {
   trialFixture,
 } from '@/core/trial/trial-fixture';
 import { tagsOf } from '@/features/bench/bench-view';
+import { AskedComparison } from '@/features/judge/answer/AskedComparison';
+import { WhatIf } from '@/features/judge/answer/WhatIf';
+import { RegretForm } from '@/features/judge/closing/RegretForm';
+import { Rivals } from '@/features/judge/details/AlternativeExplanations';
+import { DosePanel, dosesOf } from '@/features/judge/details/DosePanel';
+import { GrowthPanel } from '@/features/judge/details/GrowthPanel';
+import { WorthPanel } from '@/features/judge/details/NetBenefitPanel';
+import { NextSteps } from '@/features/judge/details/NextSteps';
+import { NoEffect } from '@/features/judge/details/NullSimulation';
+import { ScorecardPanel } from '@/features/judge/details/ScorecardPanel';
+import { SeasonsPanel } from '@/features/judge/details/SeasonsPanel';
+import { Firmness } from '@/features/judge/details/Sensitivity';
+import { useRest } from '@/features/judge/details/use-verdict-details';
+import { KindView } from '@/features/judge/outcomes/OutcomeView';
 import type { MeasureLuck } from '@/workers/judge.worker';
 import { startLuck } from '@/workers/judge-job';
-import { AskedComparison } from './AskedComparison';
-import { DosePanel, dosesOf } from './DosePanel';
-import { Firmness } from './Firmness';
-import { GrowthPanel } from './GrowthPanel';
-import { KindView } from './KindView';
-import { NextSteps } from './NextSteps';
-import { NoEffect } from './NoEffect';
-import { RegretForm } from './RegretForm';
-import { Rivals } from './Rivals';
-import { ScorecardPanel } from './ScorecardPanel';
-import { SeasonsPanel } from './SeasonsPanel';
-import { useRest } from './use-rest';
-import { WhatIf } from './WhatIf';
-import { WorthPanel } from './WorthPanel';
 
 const trial = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });
 const at = (unit: TrialData['units'][number]): number =>

@@ -1,23 +1,23 @@
-import { judge } from '@/core/judge/judge';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { outcomeOf, trackRecords } from '@/core/judge/track-record';
+import { outcomeOf, trackRecords } from '@/core/judge/after/prediction-scores';
+import { judge } from '@/core/judge/outcomes/judge';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import {
   judgeUnderLook,
   type Look,
   type LookedJudgement,
   plannedLook,
-} from '@/core/judge/trial-verdict';
-import { valuePrinter } from '@/core/measure/print-measure';
+} from '@/core/judge/units/trial-analysis';
+import { valuePrinter } from '@/core/measure/library/print-measure';
 import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { demoSeason } from '@/demo/demo-season';
 import { tagsOf } from '@/features/bench/bench-view';
-import { brokenRounds } from './broken-rounds';
+import { differencesOf } from '@/features/judge/answer/differences';
+import { dotRowsOf } from '@/features/judge/answer/dot-rows';
+import { workingOf } from '@/features/judge/answer/working';
+import { brokenRounds } from '@/features/judge/details/broken-rounds';
+import { logByDay } from '@/features/judge/details/Tables';
 import { callCounts } from './call-words';
-import { differencesOf } from './differences';
-import { dotRowsOf } from './dot-rows';
 import { printFigure, printP } from './print-value';
-import { logByDay } from './Tables';
-import { workingOf } from './working';
 
 const beans = demoSeason('2026-11-25').trials[0];
 if (!beans) throw new Error('the demo must have beans');

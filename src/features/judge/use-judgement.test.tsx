@@ -1,8 +1,12 @@
 import { act, renderHook } from '@testing-library/react';
-import { judgeWithoutShuffle } from '@/core/judge/judge';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { judgeUnderLook, type LookedJudgement, plannedLook } from '@/core/judge/trial-verdict';
-import type { TrialData } from '@/core/trial/trial-data';
+import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import {
+  judgeUnderLook,
+  type LookedJudgement,
+  plannedLook,
+} from '@/core/judge/units/trial-analysis';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { useJudgement } from './use-judgement';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Look, LookedJudgement } from '@/core/judge/trial-verdict';
-import type { TrialData } from '@/core/trial/trial-data';
+import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { type JudgeJob, startJudging } from '@/workers/judge-job';
 
 /** Where a judging stands. */

@@ -1,10 +1,10 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { choosePlants } from '@/core/design/choose-plants';
-import { type BenchDraft, ON_BENCHES, readSizes } from '@/core/trial/bench-form';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
-import type { LayoutKind } from '@/core/trial/trial-data';
+import { type BenchDraft, ON_BENCHES, readSizes } from '@/core/design/forms/bench-form';
+import { choosePlants } from '@/core/design/layouts/choose-plants';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import type { LayoutKind } from '@/core/trial/model/trial-data';
 import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';

@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import type { MovingRound } from '@/core/design/moving-round';
+import type { MovingRound } from '@/core/design/site/moving-round';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';

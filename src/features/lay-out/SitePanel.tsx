@@ -3,9 +3,9 @@
 import { X } from 'lucide-react';
 import { useOptimistic, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site';
+import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site/site-bias';
 import type { Result } from '@/core/result';
-import { SiteFeature } from '@/core/trial/trial-data';
+import { SiteFeature } from '@/core/trial/model/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { Button } from '@/ui/Button';

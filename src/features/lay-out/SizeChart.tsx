@@ -11,7 +11,7 @@ import {
 } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import { Line } from 'react-chartjs-2';
-import type { SizeCurve } from '@/core/judge/size-curve';
+import type { SizeCurve } from '@/core/judge/planning/size-curve';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 
 ChartJs.register(LinearScale, CategoryScale, LineController, LineElement, PointElement, annotation);

@@ -3,14 +3,14 @@
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { styled } from 'styled-components';
-import type { PlannedTrial } from '@/core/judge/planned-input';
+import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import {
   type SizeCurve,
   type SizePoint,
   sizeOf,
   sizesFor,
   splitsOf,
-} from '@/core/judge/size-curve';
+} from '@/core/judge/planning/size-curve';
 import { counted, pluralOf } from '@/core/words/plural';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';

@@ -1,7 +1,7 @@
+import type { BenchDraft } from '@/core/design/forms/bench-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import type { BenchDraft } from '@/core/trial/bench-form';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { questionPattern } from '@/core/trial/question-patterns';
-import type { TrialData } from '@/core/trial/trial-data';
 
 /** A trial's layout as its form would hold it; what its question pattern sets up where nothing is dealt yet. */
 export function savedBenchDraft(

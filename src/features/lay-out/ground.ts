@@ -1,8 +1,8 @@
-import { closestMm } from '@/core/design/arrangement';
-import { type SiteBias, siteBiases } from '@/core/design/site';
+import { closestMm } from '@/core/design/site/arrangement';
+import { type SiteBias, siteBiases } from '@/core/design/site/site-bias';
 import { benchPlaces, holdsUnit } from '@/core/trial/bench-places';
+import type { Place, SiteFeature, TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
-import type { Place, SiteFeature, TrialData } from '@/core/trial/trial-data';
 import type { Movable } from './ArrangeBench';
 
 /** The bench as something that can be arranged, with what lies about it. Holds codes, never treatments by place. */

@@ -1,8 +1,8 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { AuditFinding } from '@/core/design/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/fairness-audit';
 import { failure, success } from '@/core/result';
-import { BLANK_FEATURE } from '@/core/trial/blank-facts';
+import { BLANK_FEATURE } from '@/core/trial/model/blank-facts';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { AuditList } from '@/features/audit/AuditList';
 import { benchViewOf } from '@/features/bench/bench-view';

@@ -10,7 +10,7 @@ import {
 } from 'chart.js';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
-import { daysApart } from '@/core/measure/days-apart';
+import { daysApart } from '@/core/time/days-apart';
 import { shortDay } from '@/features/frame/days';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import type { MeasureCourses } from './desk-view';

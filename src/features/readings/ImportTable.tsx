@@ -9,7 +9,7 @@ import {
   matchColumns,
   ROLE_WORDS,
   rolesTrouble,
-} from '@/core/measure/match-columns';
+} from '@/core/measure/reading/match-columns';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';

@@ -2,9 +2,9 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import type { MeasureForm } from '@/core/measure/own-measure';
+import type { MeasureForm } from '@/core/measure/library/own-measure';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { Button } from '@/ui/Button';

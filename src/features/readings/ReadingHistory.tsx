@@ -2,8 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
-import { valueWords } from '@/core/measure/read-value';
-import type { Measure, Reading } from '@/core/trial/trial-data';
+import { valueWords } from '@/core/measure/reading/read-value';
+import type { Measure, Reading } from '@/core/trial/model/trial-data';
 import { shortDay } from '@/features/frame/days';
 import { Select } from '@/ui/Select';
 import type { DeskView } from './desk-view';

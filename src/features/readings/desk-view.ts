@@ -1,8 +1,8 @@
-import { valueWords } from '@/core/measure/read-value';
-import { READING_KINDS } from '@/core/measure/reading-library';
-import { scaleWords } from '@/core/measure/scale';
-import { type CoursePoint, unitCourse } from '@/core/measure/unit-values';
-import type { Measure, TrialData, TrialState } from '@/core/trial/trial-data';
+import { READING_KINDS } from '@/core/measure/library/reading-library';
+import { valueWords } from '@/core/measure/reading/read-value';
+import { type CoursePoint, unitCourse } from '@/core/measure/unit-value/unit-values';
+import { scaleWords } from '@/core/trial/model/scale';
+import type { Measure, TrialData, TrialState } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
 import { type NoteLine, notesOf } from './notes';
 

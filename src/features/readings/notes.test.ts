@@ -1,4 +1,4 @@
-import { readMeasure } from '@/core/measure/own-measure';
+import { readMeasure } from '@/core/measure/library/own-measure';
 import { pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { findNotes, notesOf } from './notes';
 

@@ -1,4 +1,4 @@
-import type { TrialData } from '@/core/trial/trial-data';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** Something that was written down in words, whatever it hangs on. */
 export interface NoteLine {

@@ -1,9 +1,9 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { v7 } from 'uuid';
-import { readMeasure } from '@/core/measure/own-measure';
+import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
-import type { Measure, TrialData } from '@/core/trial/trial-data';
+import type { Measure, TrialData } from '@/core/trial/model/trial-data';
 import { pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { walkViewOf } from '@/features/walk/walk-view';
@@ -12,7 +12,7 @@ import { MeasureList } from './MeasureList';
 import { ReadingGrid } from './ReadingGrid';
 import { ReadingHistory } from './ReadingHistory';
 
-jest.mock('@/features/walk/send-outbox', () => ({ postReadings: jest.fn() }));
+jest.mock('@/features/walk/outbox/send-outbox', () => ({ postReadings: jest.fn() }));
 const { postReadings } = jest.requireMock<{ readonly postReadings: jest.Mock }>(
   '@/features/walk/send-outbox',
 );

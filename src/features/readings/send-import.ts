@@ -1,5 +1,5 @@
-import type { ColumnRole } from '@/core/measure/match-columns';
-import type { RowTrouble } from '@/core/measure/reading-table';
+import type { ColumnRole } from '@/core/measure/reading/match-columns';
+import type { RowTrouble } from '@/core/measure/reading/reading-table';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 
 type Trouble =

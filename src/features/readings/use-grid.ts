@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { oddnessWords, oddReading } from '@/core/measure/odd-reading';
+import { oddnessWords, oddReading } from '@/core/measure/reading/odd-reading';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { postReadings } from '@/features/walk/send-outbox';
+import { postReadings } from '@/features/walk/outbox/send-outbox';
 import type { DeskColumn, DeskView } from './desk-view';
 
 /** A cell as it is typed. */

@@ -2,8 +2,8 @@
 
 import { TriangleAlert } from 'lucide-react';
 import { styled } from 'styled-components';
-import { cautionsFor, LABEL_DECIDES } from '@/core/materials/cautions';
-import type { Hazard } from '@/core/materials/product';
+import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
+import type { Hazard } from '@/core/trial/model/product';
 
 /** What to mind, beside the act it belongs to. */
 export function Cautions({

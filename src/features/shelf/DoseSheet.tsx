@@ -3,24 +3,29 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
-import { nutrientsIn } from '@/core/materials/analysis';
-import { circleM2 } from '@/core/materials/container-volume';
-import { doseFor, fromMadeUp, type LabelRate, type RateChoice } from '@/core/materials/label-rate';
 import {
   MEASURING_TOOLS,
   type MeasuringTool,
   measureOut,
   stockSolution,
-} from '@/core/materials/measuring-tool';
-import type { LooseMeasure, Product } from '@/core/materials/product';
+} from '@/core/materials/dose/measuring-tool';
+import { nutrientsIn } from '@/core/materials/label/analysis';
+import {
+  doseFor,
+  fromMadeUp,
+  type LabelRate,
+  type RateChoice,
+} from '@/core/materials/label/label-rate';
+import { circleM2 } from '@/core/materials/mix/container-volume';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import { strengthOf } from '@/core/schedule/care-form';
+import { strengthOf } from '@/core/schedule/rules/care-form';
+import type { LooseMeasure, Product } from '@/core/trial/model/product';
+import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { readAmount } from './read-amount';
 
 /** What one pot gets of it, in the tool at hand. */
 export function DoseSheet({

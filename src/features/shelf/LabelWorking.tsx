@@ -2,9 +2,9 @@
 
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
-import { elementsOf, oxidesOf } from '@/core/materials/analysis';
-import { ELEMENT_IN, NUTRIENT_WORDS } from '@/core/materials/nutrient';
-import type { Product } from '@/core/materials/product';
+import { elementsOf, oxidesOf } from '@/core/materials/label/analysis';
+import { ELEMENT_IN, NUTRIENT_WORDS } from '@/core/materials/label/nutrient';
+import type { Product } from '@/core/trial/model/product';
 import { Soft } from '@/ui/Page';
 
 /** Oxide and element beside each other, with the factors between them. */

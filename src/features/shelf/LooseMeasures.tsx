@@ -3,8 +3,8 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { amountWords } from '@/core/materials/amount-words';
-import type { LooseMeasure } from '@/core/materials/product';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import type { LooseMeasure } from '@/core/trial/model/product';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';

@@ -2,8 +2,8 @@
 
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { isPastKeeping, type Product } from '@/core/materials/product';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { isPastKeeping, type Product } from '@/core/trial/model/product';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';

@@ -2,16 +2,16 @@
 
 import { type ReactNode, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { ACTS_WORDS, ModeOfAction } from '@/core/materials/mode-of-action';
+import { ACTS_WORDS, ModeOfAction } from '@/core/materials/label/mode-of-action';
+import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/label/product-form';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import {
   FORM_WORDS,
   ProductForm as FormOf,
   Hazard,
   type LooseMeasure,
-} from '@/core/materials/product';
-import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/product-form';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+} from '@/core/trial/model/product';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { styled } from 'styled-components';
 import { amountWords } from '@/core/materials/amount-words';
-import { FORM_WORDS, isPastKeeping, type Product, storeTrouble } from '@/core/materials/product';
+import { FORM_WORDS, isPastKeeping, type Product, storeTrouble } from '@/core/trial/model/product';
 import { counted } from '@/core/words/plural';
 import { Page, Soft } from '@/ui/Page';
 

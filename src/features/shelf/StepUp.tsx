@@ -3,9 +3,13 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { strengthWords } from '@/core/materials/amount-words';
-import type { Product } from '@/core/materials/product';
-import { NOT_A_COMPARISON, safeStrength, stepUpLadder } from '@/core/materials/step-up';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import {
+  NOT_A_COMPARISON,
+  safeStrength,
+  stepUpLadder,
+} from '@/core/materials/dose/strength-ladder';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import type { Product } from '@/core/trial/model/product';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';

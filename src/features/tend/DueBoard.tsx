@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react';
 import type { Result } from '@/core/result';
-import type { DueTask, DueToday } from '@/core/schedule/due-today';
+import type { DueTask, DueToday } from '@/core/schedule/tasks/due-today';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';

@@ -3,12 +3,12 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
-import { depthOfBags } from '@/core/materials/depth';
+import { depthOfBags } from '@/core/materials/mix/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { readAmount, readNumber } from '@/features/shelf/read-amount';
+import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';

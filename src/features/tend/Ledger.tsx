@@ -3,10 +3,10 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
-import { FAIR_SCHOOLS } from '@/core/materials/make-fair';
-import { unitCost } from '@/core/materials/money';
-import type { LedgerAccount } from '@/core/materials/nutrient-ledger';
-import { MIX_FEEDS_WEEKS } from '@/core/materials/nutrient-ledger';
+import { FAIR_SCHOOLS } from '@/core/materials/dose/equalise-rates';
+import { unitCost } from '@/core/materials/ledger/money';
+import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
+import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
 import { counted } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';

@@ -3,8 +3,8 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { CARE_WORDS, CareKind } from '@/core/schedule/care-rule';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { CARE_WORDS, CareKind } from '@/core/trial/model/care-rule';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';

@@ -2,8 +2,8 @@
 
 import { styled } from 'styled-components';
 import { amountWords, strengthWords } from '@/core/materials/amount-words';
-import { ORDER_OF_MIXING } from '@/core/materials/cautions';
-import type { ToMix } from '@/core/schedule/mixing-list';
+import { ORDER_OF_MIXING } from '@/core/materials/safety/cautions';
+import type { ToMix } from '@/core/schedule/supplies/mixing-list';
 import { Cautions } from '@/features/shelf/Cautions';
 
 interface MixingListProps {

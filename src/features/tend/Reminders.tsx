@@ -3,7 +3,7 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { Reminder } from '@/core/schedule/reminders';
+import type { Reminder } from '@/core/schedule/tasks/reminders';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { withShortDays } from '@/features/frame/days';
 import { Button } from '@/ui/Button';

@@ -3,23 +3,23 @@
 import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { DueToday } from '@/core/schedule/due-today';
+import type { DueToday } from '@/core/schedule/tasks/due-today';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { shortDay, withShortDays } from '@/features/frame/days';
 import { Cautions } from '@/features/shelf/Cautions';
+import { CareSettingsForm } from '@/features/tend/plan/CareSettingsForm';
+import { RuleList } from '@/features/tend/plan/RuleList';
+import { Stages } from '@/features/tend/plan/Stages';
 import { Known } from '@/features/trial/Known';
 import { Mind, Soft, TwoParts } from '@/ui/Page';
-import { CareSettingsForm } from './CareSettingsForm';
+import { Kept } from './Adherence';
 import { DueBoard } from './DueBoard';
-import { Kept } from './Kept';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { LogAct } from './LogAct';
 import { Reminders } from './Reminders';
-import { RuleList } from './RuleList';
-import { Stages } from './Stages';
 import type { TendView } from './tend-view';
 import { Weathered } from './Weathered';
 

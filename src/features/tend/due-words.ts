@@ -1,5 +1,5 @@
 import { amountWords } from '@/core/materials/amount-words';
-import type { DueTask } from '@/core/schedule/due-today';
+import type { DueTask } from '@/core/schedule/tasks/due-today';
 import { counted } from '@/core/words/plural';
 
 /** What each unit gets in one step, as it is measured out. */

@@ -1,14 +1,14 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { analysisFixture, productFixture } from '@/core/materials/product-fixture';
 import { failure, success } from '@/core/result';
-import { careActFixture, caredFixture } from '@/core/schedule/care-fixture';
-import { materialWords, whenWords } from '@/core/schedule/care-words';
+import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
+import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
+import { analysisFixture, productFixture } from '@/core/trial/model/product-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import type { WeatherDay } from '@/core/weather/weather-day';
+import { Kept } from './Adherence';
 import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
-import { Kept } from './Kept';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { MixingList } from './MixingList';

@@ -1,17 +1,21 @@
-import { type FairBy, makeFair } from '@/core/materials/make-fair';
-import type { NutrientAmounts } from '@/core/materials/nutrient';
+import { type FairBy, makeFair } from '@/core/materials/dose/equalise-rates';
+import type { NutrientAmounts } from '@/core/materials/label/nutrient';
 import {
   heldByMix,
   type LedgerAccount,
   type LedgerFlag,
   ledgerFlags,
   nutrientLedger,
-} from '@/core/materials/nutrient-ledger';
-import type { Hazard, Product } from '@/core/materials/product';
+} from '@/core/materials/ledger/nutrient-ledger';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import { type Adherence, adherenceOf, isUneven } from '@/core/schedule/adherence';
-import { type CarePlan, doneTasks } from '@/core/schedule/care-plan';
-import type { CareRule } from '@/core/schedule/care-rule';
+import { type Adherence, adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
+import { type UnevenAct, unevenActs } from '@/core/schedule/adherence/uneven-acts';
+import {
+  type FrostDays,
+  type SeasonLimits,
+  seasonLimits,
+} from '@/core/schedule/rules/season-limits';
+import { shoppingList, type ToBuy } from '@/core/schedule/supplies/shopping-list';
 import {
   type CaredTrial,
   careTasks,
@@ -19,18 +23,18 @@ import {
   dueToday,
   hiddenDue,
   unitMeasuresOf,
-} from '@/core/schedule/due-today';
-import { type OffTheBed, offTheBed } from '@/core/schedule/off-the-bed';
-import { type Reminder, remindersFor } from '@/core/schedule/reminders';
-import { type FrostDays, type SeasonLimits, seasonLimits } from '@/core/schedule/season-limits';
-import { shoppingList, type ToBuy } from '@/core/schedule/shopping-list';
-import type { StandingTask } from '@/core/schedule/task-state';
-import { type UnevenAct, unevenActs } from '@/core/schedule/uneven-acts';
-import { washedOffSteps } from '@/core/schedule/washed-off';
-import { addDays } from '@/core/trial/calendar-day';
-import { type Lore, loreFor } from '@/core/trial/growers-lore';
+} from '@/core/schedule/tasks/due-today';
+import { type OffTheBed, offTheBed } from '@/core/schedule/tasks/re-entry-interval';
+import { type Reminder, remindersFor } from '@/core/schedule/tasks/reminders';
+import type { StandingTask } from '@/core/schedule/tasks/task-state';
+import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
+import { addDays } from '@/core/time/garden-day';
+import { type Lore, loreFor } from '@/core/trial/horticultural-facts';
+import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Hazard, Product } from '@/core/trial/model/product';
+import type { Trial, TrialData } from '@/core/trial/model/trial-data';
 import { questionPattern } from '@/core/trial/question-patterns';
-import type { Trial, TrialData } from '@/core/trial/trial-data';
 import { etoOfDay, type StationPlace } from '@/core/weather/reference-et';
 import { AVAILABLE_WATER, cropFactorsOf, cropUse, litresFor } from '@/core/weather/soil-store';
 import { leachedMl, type WeatherDay } from '@/core/weather/weather-day';

@@ -3,8 +3,8 @@
 import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { DueToday } from '@/core/schedule/due-today';
-import { daysBetween } from '@/core/trial/calendar-day';
+import type { DueToday } from '@/core/schedule/tasks/due-today';
+import { daysBetween } from '@/core/time/garden-day';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { counted } from '@/core/words/plural';

@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { Lore } from '@/core/trial/growers-lore';
+import type { Lore } from '@/core/trial/horticultural-facts';
 
 /** What is generally known and bears on this plan, with where it comes from. */
 export function Known({ lore }: { readonly lore: readonly Lore[] }) {

@@ -1,5 +1,5 @@
 import { render, screen } from '@testing-library/react';
-import { careActFixture, caredFixture } from '@/core/schedule/care-fixture';
+import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
 import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { SeasonLine } from './SeasonLine';
 import { trialFrameOf } from './trial-view';

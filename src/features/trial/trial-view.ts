@@ -1,8 +1,8 @@
-import { mainMeasure } from '@/core/judge/trial-verdict';
-import { unitsRead } from '@/core/measure/unit-values';
-import { careTasks } from '@/core/schedule/due-today';
-import { daysBetween } from '@/core/trial/calendar-day';
-import type { TrialData } from '@/core/trial/trial-data';
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
+import { unitsRead } from '@/core/measure/unit-value/unit-values';
+import { careTasks } from '@/core/schedule/tasks/due-today';
+import { daysBetween } from '@/core/time/garden-day';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { alertOf, type WeatherAlert, type WeatherDay } from '@/core/weather/weather-day';
 import { counted } from '@/core/words/plural';
 

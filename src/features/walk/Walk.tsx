@@ -4,31 +4,37 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
-import { valueWords } from '@/core/measure/read-value';
-import { readerError } from '@/core/measure/reader-error';
+import { valueWords } from '@/core/measure/reading/read-value';
+import { readerError } from '@/core/measure/reading/reader-error';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
+import { Refused } from '@/features/walk/outbox/Refused';
+import { type OutboxState, useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
 import { Page, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { MeasureDrawing } from './MeasureDrawing';
-import { Refused } from './Refused';
-import { type OutboxState, useOutbox } from './use-outbox';
 import { useWalk, type Walking } from './use-walk';
 import { ValueEntry } from './ValueEntry';
 import type { WalkView } from './walk-view';
 
 // Only who weighs, or looks from above, loads these.
-const ScalePanel = dynamic(() => import('./ScalePanel').then(file => file.ScalePanel), {
-  ssr: false,
-});
-const KeyInstrument = dynamic(() => import('./KeyInstrument').then(file => file.KeyInstrument), {
-  ssr: false,
-});
+const ScalePanel = dynamic(
+  () => import('@/features/walk/instruments/ScalePanel').then(file => file.ScalePanel),
+  {
+    ssr: false,
+  },
+);
+const KeyInstrument = dynamic(
+  () => import('@/features/walk/instruments/KeyInstrument').then(file => file.KeyInstrument),
+  {
+    ssr: false,
+  },
+);
 const WalkPhoto = dynamic(() => import('./WalkPhoto').then(file => file.WalkPhoto), { ssr: false });
 const CoverPanel = dynamic(
-  () => import('@/features/cover/CoverPanel').then(file => file.CoverPanel),
+  () => import('@/features/inspect/cover/CoverPanel').then(file => file.CoverPanel),
   { ssr: false },
 );
 

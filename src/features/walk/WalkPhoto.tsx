@@ -3,7 +3,11 @@
 import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
-import { keepPhotoHere, type PhotosSent, sendKeptPhotos } from './photo-outbox';
+import {
+  keepPhotoHere,
+  type PhotosSent,
+  sendKeptPhotos,
+} from '@/features/walk/outbox/photo-outbox';
 
 interface WalkPhotoProps {
   readonly trialId: string;

@@ -2,11 +2,11 @@
 
 import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
-import { oddnessWords, oddReading } from '@/core/measure/odd-reading';
-import { readValue } from '@/core/measure/read-value';
-import type { Outcome } from '@/core/trial/trial-data';
+import { oddnessWords, oddReading } from '@/core/measure/reading/odd-reading';
+import { readValue } from '@/core/measure/reading/read-value';
+import type { Outcome } from '@/core/trial/model/trial-data';
+import type { OutboxState } from '@/features/walk/outbox/use-outbox';
 import { useDraft } from '@/ui/use-draft';
-import type { OutboxState } from './use-outbox';
 import { nextOpen, type Stop, stopsOf, unitsToRepeat, type WalkOrder } from './walk-order';
 import type { StandingValue, WalkMeasure, WalkView } from './walk-view';
 

@@ -15,7 +15,7 @@ import {
 } from '@/core/weather/soil-store';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { shortDay } from '@/features/frame/days';
-import { readNumber } from '@/features/shelf/read-amount';
+import { readNumber } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Select } from '@/ui/Select';

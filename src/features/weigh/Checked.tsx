@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { CheckSums } from '@/core/measure/check-sums';
+import type { CheckSums } from '@/core/measure/reading/check-sums';
 import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
 import { shortDay } from '@/features/frame/days';
 

@@ -3,13 +3,13 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/field-troubles';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import {
   type ByTreatment,
   type Decision,
   MISHAP_WORDS,
   type MishapCause,
-} from '@/core/trial/trial-data';
+} from '@/core/trial/model/trial-data';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';

@@ -2,10 +2,10 @@
 
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
-import { type YieldMeasures, yieldBases } from '@/core/measure/yield-bases';
+import { type YieldMeasures, yieldBases } from '@/core/measure/unit-value/yield-bases';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
-import type { Pick } from '@/core/trial/trial-data';
+import type { Pick } from '@/core/trial/model/trial-data';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';

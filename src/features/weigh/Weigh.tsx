@@ -3,12 +3,12 @@
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import { styled } from 'styled-components';
-import { checkSums } from '@/core/measure/check-sums';
-import type { YieldMeasures } from '@/core/measure/yield-bases';
+import { checkSums } from '@/core/measure/reading/check-sums';
+import type { YieldMeasures } from '@/core/measure/unit-value/yield-bases';
 import { printMass } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
-import type { Measure, Pick, TrialState } from '@/core/trial/trial-data';
+import type { Measure, Pick, TrialState } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { Bench } from '@/features/bench/Bench';

@@ -1,4 +1,4 @@
-import type { Decision, TrialData } from '@/core/trial/trial-data';
+import type { Decision, TrialData } from '@/core/trial/model/trial-data';
 
 /** A mishap as the page shows it: by code, never by treatment. */
 export interface MishapView {

@@ -1,4 +1,4 @@
-import type { Pick } from '@/core/trial/trial-data';
+import type { Pick } from '@/core/trial/model/trial-data';
 
 /** What one day's round has come to. */
 export interface RoundSums {

@@ -1,7 +1,7 @@
-import { unitCourse } from '@/core/measure/unit-values';
-import type { YieldMeasures } from '@/core/measure/yield-bases';
-import { unitMeasuresOf } from '@/core/schedule/due-today';
-import type { TrialData } from '@/core/trial/trial-data';
+import { unitCourse } from '@/core/measure/unit-value/unit-values';
+import type { YieldMeasures } from '@/core/measure/unit-value/yield-bases';
+import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** What one unit's harvest may be counted by: its ground, its mix, and the work that all units get alike. What differs between treatments would tell whose it is. */
 export function yieldMeasuresOf({ places, units, care }: TrialData): YieldMeasures {

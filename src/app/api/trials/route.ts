@@ -1,5 +1,5 @@
 import { revalidatePath } from 'next/cache';
-import { takeInSentence, takeTrialIn } from '@/service/whole-trials';
+import { takeInSentence, takeTrialIn } from '@/service/files/whole-trials';
 
 const LARGEST = 45_000_000;
 

@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { productDraft } from '@/core/materials/product-form';
+import { productDraft } from '@/core/materials/label/product-form';
 import { LooseMeasures } from '@/features/shelf/LooseMeasures';
 import { Opened } from '@/features/shelf/Opened';
 import { ProductForm } from '@/features/shelf/ProductForm';
 import { StepUp } from '@/features/shelf/StepUp';
-import { today } from '@/service/clock';
-import { currentGarden } from '@/service/garden';
-import { listProducts } from '@/service/shelf';
+import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { listProducts } from '@/service/garden/shelf';
 import {
   changeProductAction,
   openBatchAction,

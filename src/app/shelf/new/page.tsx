@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { ProductForm } from '@/features/shelf/ProductForm';
-import { currentGarden } from '@/service/garden';
+import { currentGarden } from '@/service/garden/garden';
 import { addProductAction } from '../actions';
 
 export const dynamic = 'force-dynamic';

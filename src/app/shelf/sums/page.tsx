@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { Sums } from '@/features/shelf/Sums';
-import { currentGarden } from '@/service/garden';
+import { Sums } from '@/features/shelf/sums/Sums';
+import { currentGarden } from '@/service/garden/garden';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Mixes and layers' };

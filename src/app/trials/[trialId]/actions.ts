@@ -3,17 +3,17 @@
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { amendPlan } from '@/service/amend';
-import { arrangePlace, describeSite } from '@/service/arrange';
-import { changeQuestion } from '@/service/ask';
-import { describeTrait, forgetTrait } from '@/service/describe-traits';
-import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge';
-import { dealTrial, lockPlan } from '@/service/lay-out';
-import { recordMishap } from '@/service/mishaps';
-import { movePots } from '@/service/move-pots';
-import { predict } from '@/service/predict';
-import { regret } from '@/service/regret';
-import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh';
+import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge/close-trial';
+import { arrangePlace, describeSite } from '@/service/layout/arrange';
+import { describeTrait, forgetTrait } from '@/service/layout/describe-traits';
+import { dealTrial, lockPlan } from '@/service/layout/lay-out';
+import { movePots } from '@/service/layout/move-pots';
+import { amendPlan } from '@/service/trial/amend';
+import { changeQuestion } from '@/service/trial/ask';
+import { predict } from '@/service/trial/predict';
+import { regret } from '@/service/trial/regret';
+import { recordMishap } from '@/service/weigh/mishaps';
+import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh/picks';
 import { changing, changingOne } from './changing';
 
 const Id = z.uuid();

@@ -1,12 +1,12 @@
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
-import type { TrialData } from '@/core/trial/trial-data';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { callCounts } from '@/features/judge/call-words';
 import { type TrialFrameView, trialFrameOf } from '@/features/trial/trial-view';
-import { today } from '@/service/clock';
-import { frozenVerdictOf, isKeyOpen } from '@/service/judge';
-import { findTrial } from '@/service/trials';
-import { weatherOf } from '@/service/weather';
+import { today } from '@/service/garden/clock';
+import { weatherOf } from '@/service/garden/weather';
+import { frozenVerdictOf, isKeyOpen } from '@/service/judge/close-trial';
+import { findTrial } from '@/service/trial/trials';
 
 /** What a step's page gets from Next. */
 export interface TrialPageProps {

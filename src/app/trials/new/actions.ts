@@ -1,7 +1,7 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { askTrial } from '@/service/ask';
+import { askTrial } from '@/service/trial/ask';
 
 /** A public door. Goes on to Lay out; @returns the trouble where there is one */
 export async function askAction(input: unknown) {

@@ -3,8 +3,8 @@ import { questionPattern } from '@/core/trial/question-patterns';
 import { AskForm } from '@/features/ask/AskForm';
 import { PatternList } from '@/features/ask/PatternList';
 import { emptyQuestion, nextQuestionOf } from '@/features/ask/question-draft';
-import { today } from '@/service/clock';
-import { earlierTrial } from '@/service/earlier-trial';
+import { today } from '@/service/garden/clock';
+import { earlierTrial } from '@/service/trial/earlier-trial';
 import { Page, Soft } from '@/ui/Page';
 import { askAction } from './actions';
 

@@ -1,6 +1,6 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { importReadings } from '@/service/import-readings';
+import { importReadings } from '@/service/weigh/import-readings';
 
 const Id = z.uuid();
 const LARGEST = 45_000_000;

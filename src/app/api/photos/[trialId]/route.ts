@@ -1,6 +1,6 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { keepPhoto, LARGEST_PHOTO } from '@/service/photos';
+import { keepPhoto, LARGEST_PHOTO } from '@/service/inspect/photos';
 
 const Id = z.uuid();
 

@@ -1,6 +1,6 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { takeReadings } from '@/service/readings';
+import { takeReadings } from '@/service/weigh/readings';
 
 const Id = z.uuid();
 const LARGEST = 1_000_000;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { trialSentence } from '@/core/trial/trial-trouble';
-import { reportFile } from '@/service/report';
+import { reportFile } from '@/service/judge/report';
 
 const Wish = z.object({
   trialId: z.uuid(),

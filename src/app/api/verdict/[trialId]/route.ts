@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { trialSentence } from '@/core/trial/trial-trouble';
-import { restOfVerdict } from '@/service/verdict';
+import { restOfVerdict } from '@/service/judge/verdict';
 
 const Wish = z.object({ trialId: z.uuid(), measure: z.uuid().optional() });
 

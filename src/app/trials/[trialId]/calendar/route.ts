@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { calendarOf } from '@/service/calendar';
+import { calendarOf } from '@/service/tend/calendar';
 
 export const dynamic = 'force-dynamic';
 

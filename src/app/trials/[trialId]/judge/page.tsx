@@ -1,25 +1,25 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
-import { judgeKind } from '@/core/judge/kind-judge';
-import { kindUnderLook } from '@/core/judge/planned-verdict';
-import { trialEfficacy } from '@/core/judge/trial-efficacy';
-import { trialGermination } from '@/core/judge/trial-germination';
-import { kindInputOf, kindOf } from '@/core/judge/trial-kind';
-import { mainMeasure } from '@/core/judge/trial-verdict';
-import { isGainOrLoss } from '@/core/measure/reading-library';
+import { trialEfficacy } from '@/core/judge/after/trial-efficacy';
+import { trialGermination } from '@/core/judge/after/trial-germination';
+import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { kindInputOf, kindOf } from '@/core/judge/question/trial-outcome';
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
+import { kindUnderLook } from '@/core/judge/verdict/planned-verdict';
+import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
+import { ShutKey } from '@/features/judge/closing/ShutKey';
 import { JudgeView } from '@/features/judge/JudgeView';
-import { KindVerdict } from '@/features/judge/KindVerdict';
-import { KindView } from '@/features/judge/KindView';
-import { ShutKey } from '@/features/judge/ShutKey';
+import { KindVerdict } from '@/features/judge/outcomes/OutcomeVerdict';
+import { KindView } from '@/features/judge/outcomes/OutcomeView';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { currentGarden } from '@/service/garden';
-import { openedGuesses } from '@/service/guesses';
-import { frozenVerdictOf, noteInterimLook } from '@/service/judge';
-import { findTrialFor, trialLog } from '@/service/trials';
-import { lookAt, verdictUnder } from '@/service/verdict';
+import { currentGarden } from '@/service/garden/garden';
+import { frozenVerdictOf, noteInterimLook } from '@/service/judge/close-trial';
+import { lookAt, verdictUnder } from '@/service/judge/verdict';
+import { openedGuesses } from '@/service/trial/opened-predictions';
+import { findTrialFor, trialLog } from '@/service/trial/trials';
 import {
   closeTrialAction,
   leaveOutAction,

@@ -1,19 +1,19 @@
 import type { Metadata } from 'next';
-import { undealtTrial } from '@/core/design/draft-trial';
-import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/fairness-audit';
-import { canMove } from '@/core/design/moving-round';
-import { STARTING_GUESS_CV } from '@/core/judge/judge-input';
-import { kindOf } from '@/core/judge/trial-kind';
-import { mainMeasure } from '@/core/judge/trial-verdict';
-import { traitLines } from '@/core/trial/trait-form';
+import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
+import { undealtTrial } from '@/core/design/layouts/draft-trial';
+import { canMove } from '@/core/design/site/moving-round';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { kindOf } from '@/core/judge/question/trial-outcome';
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
+import { traitLines } from '@/core/trial/forms/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { savedBenchDraft } from '@/features/lay-out/bench-draft';
 import { groundOf } from '@/features/lay-out/ground';
 import { LayOut } from '@/features/lay-out/LayOut';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { currentGarden } from '@/service/garden';
-import { ownSpread } from '@/service/own-spread';
-import { trialLog } from '@/service/trials';
+import { currentGarden } from '@/service/garden/garden';
+import { ownSpread } from '@/service/trial/pooled-cv';
+import { trialLog } from '@/service/trial/trials';
 import {
   amendAction,
   arrangeAction,

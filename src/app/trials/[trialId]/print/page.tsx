@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { PrintSheets } from '@/features/print/PrintSheets';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { currentGarden } from '@/service/garden';
+import { currentGarden } from '@/service/garden/garden';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';

@@ -1,9 +1,9 @@
 'use server';
 
 import { z } from 'zod';
-import { undoImport } from '@/service/import-readings';
-import { readAlso, readNoMore } from '@/service/measures';
-import { readingHistoryOf } from '@/service/readings';
+import { readAlso, readNoMore } from '@/service/trial/measures';
+import { undoImport } from '@/service/weigh/import-readings';
+import { readingHistoryOf } from '@/service/weigh/readings';
 import { changing, changingOne } from '../changing';
 
 const Id = z.uuid();

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { GardenDay } from '@/core/trial/calendar-day';
+import { GardenDay } from '@/core/time/garden-day';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { deskViewOf } from '@/features/readings/desk-view';
 import { Readings } from '@/features/readings/Readings';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { today } from '@/service/clock';
+import { today } from '@/service/garden/clock';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   readAlsoAction,

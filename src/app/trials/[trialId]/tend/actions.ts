@@ -1,5 +1,6 @@
 'use server';
 
+import { nameByDepth } from '@/service/layout/name-by-depth';
 import {
   changeCareSettings,
   dateStage,
@@ -8,9 +9,8 @@ import {
   saveCareRule,
   tickOff,
   untick,
-} from '@/service/care';
-import { nameByDepth } from '@/service/name-by-depth';
-import { lookIntoBottles } from '@/service/today';
+} from '@/service/tend/care';
+import { lookIntoBottles } from '@/service/tend/today';
 import { changing, changingOne } from '../changing';
 
 export async function saveCareRuleAction(

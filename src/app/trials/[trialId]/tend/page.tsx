@@ -3,11 +3,11 @@ import { benchViewOf } from '@/features/bench/bench-view';
 import { Tend } from '@/features/tend/Tend';
 import { tendViewOf } from '@/features/tend/tend-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { instantNow, today } from '@/service/clock';
-import { currentGarden } from '@/service/garden';
-import { listProducts } from '@/service/shelf';
-import { stepAlias } from '@/service/step-alias';
-import { recentWeather } from '@/service/weather';
+import { instantNow, today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { listProducts } from '@/service/garden/shelf';
+import { recentWeather } from '@/service/garden/weather';
+import { stepAlias } from '@/service/tend/task-alias';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   changeCareSettingsAction,

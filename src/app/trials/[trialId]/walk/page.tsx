@@ -4,9 +4,9 @@ import { z } from 'zod';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { Walk } from '@/features/walk/Walk';
 import { walkViewOf } from '@/features/walk/walk-view';
-import { today } from '@/service/clock';
-import { currentGarden } from '@/service/garden';
-import { findWalk } from '@/service/walk';
+import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { findWalk } from '@/service/weigh/walk';
 import type { TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';

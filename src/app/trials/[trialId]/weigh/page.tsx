@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { mainMeasure } from '@/core/judge/trial-verdict';
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { mishapsOf } from '@/features/weigh/mishap-view';
 import { Weigh } from '@/features/weigh/Weigh';
 import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
-import { today } from '@/service/clock';
-import { currentGarden } from '@/service/garden';
+import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
 import { Mind } from '@/ui/Page';
 import {
   historyAction,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { photoFile } from '@/service/photos';
+import { photoFile } from '@/service/inspect/photos';
 
 const Id = z.uuid();
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { trialSentence } from '@/core/trial/trial-trouble';
-import { printSheet } from '@/service/print';
+import { printSheet } from '@/service/files/print';
 
 export const dynamic = 'force-dynamic';
 

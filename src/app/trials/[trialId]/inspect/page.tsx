@@ -1,0 +1,86 @@
+import type { Metadata } from 'next';
+import { predictAction } from '@/app/trials/[trialId]/actions';
+import { loadTrial, type TrialPageProps } from '@/app/trials/[trialId]/load-trial';
+import { readAlsoAction } from '@/app/trials/[trialId]/readings/actions';
+import { benchViewOf } from '@/features/bench/bench-view';
+import { Inspect } from '@/features/inspect/Inspect';
+import { inspectViewOf } from '@/features/inspect/inspect-view';
+import { Photos } from '@/features/inspect/photos/Photos';
+import { photoWalls } from '@/features/inspect/photos/photo-view';
+import { Soil } from '@/features/inspect/soil/Soil';
+import { soilViewOf } from '@/features/inspect/soil/soil-view';
+import { Tastings } from '@/features/inspect/Tastings';
+import { TrialFrame } from '@/features/trial/TrialFrame';
+import { WeighWays } from '@/features/trial/WeighWays';
+import { today } from '@/service/garden/clock';
+import { photosOfTrial } from '@/service/inspect/photos';
+import { LABORATORY_FACTS, samplesOfTrial } from '@/service/inspect/soil';
+import { tastingsOfTrial } from '@/service/inspect/tastings';
+import {
+  askLaboratoryAction,
+  countCupsAction,
+  dropPhotoAction,
+  fillBagsAction,
+  layCupsAction,
+  scalePhotoAction,
+  takeReportAction,
+} from './actions';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'A close look' };
+
+export default async function CloselyPage(props: TrialPageProps) {
+  const { data, frame, isOpen } = await loadTrial(props);
+  const { id, state, unitWord } = data.trial;
+  const units = [...(benchViewOf(data, isOpen)?.units ?? [])].sort(
+    (a, b) => a.position - b.position,
+  );
+  const codes = units.map(unit => unit.code);
+  const inspect = inspectViewOf(data, await tastingsOfTrial(id));
+  const isClosed = state === 'closed';
+  return (
+    <TrialFrame frame={frame} step="weigh">
+      <WeighWays
+        trialId={id}
+        here="closely"
+        canWalk={state === 'locked' && data.measures.some(measure => measure.scale !== null)}
+      />
+      <Photos
+        trialId={id}
+        walls={photoWalls(await photosOfTrial(id), units, today())}
+        units={units.map(({ id: unitId, code }) => ({ id: unitId, code }))}
+        unitWord={unitWord}
+        today={today()}
+        isClosed={isClosed}
+        measure={scalePhotoAction.bind(null, id)}
+        drop={dropPhotoAction.bind(null, id)}
+      />
+      <Soil
+        view={soilViewOf(data, units, await samplesOfTrial(id))}
+        codes={codes}
+        unitWord={unitWord}
+        today={today()}
+        isClosed={isClosed}
+        laboratory={LABORATORY_FACTS}
+        fill={fillBagsAction.bind(null, id)}
+        ask={askLaboratoryAction.bind(null, id)}
+        takeReport={takeReportAction.bind(null, id)}
+      />
+      <Inspect
+        view={inspect}
+        trialId={id}
+        unitWord={unitWord}
+        isOpen={state === 'locked'}
+        readAlso={readAlsoAction.bind(null, id)}
+        foretell={predictAction.bind(null, id)}
+      />
+      <Tastings
+        tastings={inspect.tastings}
+        codes={codes}
+        isOpen={state === 'locked'}
+        layCups={layCupsAction.bind(null, id)}
+        countCups={countCupsAction.bind(null, id)}
+      />
+    </TrialFrame>
+  );
+}

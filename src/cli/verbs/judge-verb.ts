@@ -1,0 +1,299 @@
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
+import { numberColumn } from '@/cli/number-column';
+import { option } from '@/cli/option';
+import { readTable } from '@/cli/read-table';
+import { refuse } from '@/cli/refuse';
+import { type DoseResponse, doseResponse } from '@/core/judge/after/dose-response';
+import { judge } from '@/core/judge/outcomes/judge';
+import type { Judgement } from '@/core/judge/outcomes/judgement';
+import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
+import { type KindRoles, kindInputFromTable } from '@/core/judge/table/outcome-table';
+import {
+  judgeInputFromTable,
+  type Table,
+  type TableRoles,
+  type TableTrouble,
+} from '@/core/judge/table/table-input';
+import { judgementJson } from '@/core/judge/verdict/judgement-json';
+import { kindJson } from '@/core/judge/verdict/outcome-json';
+
+export const JUDGE_HELP = `turnspit judge FILE.csv --response COL --treatment COL --control NAME [options]
+Judges a spreadsheet that never saw the application: one row a unit, or a subsample of one.
+  --block COL       units alike but for the treatment; given twice, rows and columns (a Latin square is re-dealt as one)
+  --pair COL        blocks of two, dealt by the toss of a coin
+  --whole COL       the whole plots of a split plot, named within each block; may be the factor dealt to them
+  --unit COL        rows that share it are subsamples of one unit, averaged first
+  --factor COL      may repeat: crossed factors; without --treatment their levels name it, as in loam:none
+  --covariate COL   a number that stays with the unit, such as its size at the start
+  --kind KIND       continuous (the usual), count, proportion, ordinal or time; each by its own method, which the answer names
+  --out-of COL      of proportion: of how many; without it each row is one item, 1 or 0
+  --event COL       of time: 1 where it came, 0 where it is still waited for; without it all have come
+  --dose COL        of continuous: a number; its trend, the curves that fit, and where it levels off
+  --better WAY      higher (the usual) or lower
+  --margin M        the smallest difference that matters: 15% of the control, or 0.2 in the response's own unit
+  --shuffles N      random deals where there are too many to look at all (20000); 0 leaves the shuffle test out
+  --seed N          of the random deals (1)
+  --confidence C    of the intervals (0.95)
+  --json            the whole judgement as one object
+An empty response cell (or NA) is a missing unit. Ends with 0 and a verdict, or with 2 and one line that says what is wrong.`;
+
+const BELONGS: readonly (readonly [
+  'out-of' | 'event' | 'dose' | 'whole' | 'covariate',
+  readonly string[],
+])[] = [
+  ['out-of', ['proportion']],
+  ['event', ['time']],
+  ['dose', ['continuous']],
+  ['whole', ['continuous']],
+  ['covariate', ['continuous']],
+];
+
+/** `turnspit judge`: prints the verdict for a CSV file. */
+export function judgeVerb(args: readonly string[]): void {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: {
+      response: { type: 'string' },
+      treatment: { type: 'string' },
+      control: { type: 'string' },
+      block: { type: 'string', multiple: true },
+      unit: { type: 'string' },
+      factor: { type: 'string', multiple: true },
+      kind: { type: 'string' },
+      'out-of': { type: 'string' },
+      event: { type: 'string' },
+      pair: { type: 'string' },
+      whole: { type: 'string' },
+      covariate: { type: 'string' },
+      dose: { type: 'string' },
+      better: { type: 'string' },
+      margin: { type: 'string' },
+      shuffles: { type: 'string' },
+      seed: { type: 'string' },
+      confidence: { type: 'string' },
+      json: { type: 'boolean', default: false },
+    },
+  });
+  const file = positionals[0];
+  if (file === undefined || positionals.length > 1)
+    refuse(
+      'Name one CSV file: turnspit judge FILE.csv --response COL --treatment COL --control NAME',
+    );
+  if (values.response === undefined) refuse('--response is missing: the column with the readings.');
+  const kind = option(
+    z.enum(['continuous', 'count', 'proportion', 'ordinal', 'time']),
+    values.kind ?? 'continuous',
+    '--kind',
+    'continuous, count, proportion, ordinal or time',
+  );
+  const stray = BELONGS.find(
+    ([name, kinds]) => values[name] !== undefined && !kinds.includes(kind),
+  );
+  if (stray) refuse(`--${stray[0]} goes with --kind ${stray[1].join(' or ')}, not with ${kind}.`);
+
+  const roles: TableRoles = {
+    response: values.response,
+    treatment: values.treatment,
+    control: values.control,
+    blocks: values.block ?? [],
+    pair: values.pair,
+    unit: values.unit,
+    whole: values.whole,
+    factors: values.factor ?? [],
+    covariate: values.covariate,
+    kind: 'continuous',
+    better: option(
+      z.enum(['higher', 'lower']),
+      values.better ?? 'higher',
+      '--better',
+      'higher or lower',
+    ),
+    margin: values.margin === undefined ? null : readMargin(values.margin),
+    confidence: option(
+      z
+        .string()
+        .regex(/^[0-9.]+$/)
+        .transform(Number)
+        .pipe(z.number().min(0.5).lt(1)),
+      values.confidence ?? '0.95',
+      '--confidence',
+      'a number from 0.5 to below 1',
+    ),
+    shuffles: option(
+      WHOLE.pipe(z.number().max(10_000_000)),
+      values.shuffles ?? '20000',
+      '--shuffles',
+      'a whole number from 0 to 10000000',
+    ),
+    seed: option(
+      WHOLE.pipe(z.number().max(2 ** 32 - 1)),
+      values.seed ?? '1',
+      '--seed',
+      'a whole number from 0 to 4294967295',
+    ),
+  };
+  const table = readTable(file);
+  if (kind !== 'continuous') {
+    judgeByKind(
+      table,
+      file,
+      { ...roles, kind, outOf: values['out-of'], event: values.event },
+      values.json,
+    );
+    return;
+  }
+  const input = judgeInputFromTable(table, roles);
+  if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
+  const judgement = judge(input.value);
+  const dose =
+    values.dose === undefined
+      ? undefined
+      : doseOf(input.value, table, file, values.dose, values.unit);
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify({ ...judgementJson(judgement, input.value), ...(dose ? { dose: doseJson(dose) } : {}) })}\n`
+      : `${plainText(judgement, input.value)}${dose ? `\n${doseText(dose)}\n` : ''}`,
+  );
+}
+
+function judgeByKind(table: Table, file: string, roles: KindRoles, isJson: boolean): void {
+  const input = kindInputFromTable(table, roles);
+  if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
+  const judgement = judgeKind(input.value);
+  const lines = [
+    judgement.headline,
+    judgement.detail,
+    ...(judgement.warnings.length > 0
+      ? ['', ...judgement.warnings.map(warning => `! ${warning.message}`)]
+      : []),
+  ];
+  process.stdout.write(
+    isJson ? `${JSON.stringify(kindJson(judgement, input.value))}\n` : `${lines.join('\n')}\n`,
+  );
+}
+
+/** Doses by unit; rows of one unit must agree, as its treatment does. */
+function doseOf(
+  input: JudgeInput,
+  table: Table,
+  file: string,
+  column: string,
+  unitColumn: string | undefined,
+): DoseResponse {
+  const doses = numberColumn(table, file, column, '--dose');
+  const doseOfUnit = new Map(
+    table.rows.map((cells, i) => [
+      unitColumn === undefined
+        ? String(table.rowNumbers?.[i] ?? i + 2)
+        : (cells[unitColumn] ?? '').trim(),
+      doses[i],
+    ]),
+  );
+  return doseResponse(
+    input.units.flatMap(({ id, value, blocks }) => {
+      const dose = doseOfUnit.get(id);
+      return value === null || dose == null ? [] : [{ dose, value, block: JSON.stringify(blocks) }];
+    }),
+  );
+}
+
+function doseJson({ trend, fits, levelsOffAt }: DoseResponse): Readonly<Record<string, unknown>> {
+  return {
+    trend,
+    levelsOffAt,
+    fits: fits.map(({ curve, parameters, se, rss, aicc, converged }) => ({
+      curve,
+      parameters,
+      se,
+      rss,
+      aicc,
+      converged,
+    })),
+  };
+}
+
+function doseText({ trend, fits, levelsOffAt }: DoseResponse): string {
+  const best = fits[0];
+  return [
+    trend
+      ? `Trend: ${short(trend.slope)} a unit of dose, p ${short(trend.p)}`
+      : 'Trend: nothing to judge it by',
+    best
+      ? `Fits best: ${best.curve} (${Object.entries(best.parameters)
+          .map(([name, value]) => `${name} ${short(value)}`)
+          .join(', ')})`
+      : '',
+    levelsOffAt === null ? '' : `Levels off at ${short(levelsOffAt)}`,
+  ]
+    .filter(line => line !== '')
+    .join('\n');
+}
+
+const WHOLE = z.string().regex(/^\d+$/).transform(Number);
+
+function readMargin(written: string): Margin {
+  const parts = /^(\d*\.?\d+)(%?)$/.exec(written);
+  const size = Number(parts?.[1]);
+  if (!parts || !(size > 0))
+    return refuse(
+      `--margin must be a share of the control, such as 15%, or an amount above 0, such as 0.2; got ${written}.`,
+    );
+  return parts[2] === '%' ? { kind: 'percent', percent: size } : { kind: 'absolute', amount: size };
+}
+
+function tableSentence(trouble: TableTrouble): string {
+  switch (trouble.kind) {
+    case 'no-column':
+      return `: there is no column “${trouble.column}”. Its columns are ${trouble.columns.join(', ')}.`;
+    case 'no-rows':
+      return ': there is a header but no row under it.';
+    case 'no-treatment-named':
+      return ': --treatment is missing, the column that says what each unit got (or --factor for each factor).';
+    case 'bad-cell':
+      return `, row ${trouble.row}, column ${trouble.column}: ${trouble.read === '' ? 'the cell is empty' : `“${trouble.read}” can't be used`}. Expected ${trouble.expected}.`;
+    case 'no-control':
+      return `: ${trouble.control === undefined ? '--control is missing' : `no row has the control “${trouble.control}”`}. Expected one of ${trouble.treatments.join(', ')}.`;
+    case 'one-treatment':
+      return `: only one treatment found (${trouble.treatments.join(', ')}). Expected at least two to compare.`;
+    case 'too-many':
+      return `, column ${trouble.column}: ${trouble.count} ${trouble.what}. Expected at most ${trouble.most}; is it the right column?`;
+    case 'unit-disagrees':
+      return `, row ${trouble.row}, column ${trouble.column}: unit ${trouble.unit} is ${trouble.read} here and ${trouble.first} above. Expected the same in all its rows.`;
+  }
+}
+
+function plainText(judgement: Judgement, input: JudgeInput): string {
+  const { verdict, shuffle } = judgement;
+  const lines = [
+    verdict.headline,
+    verdict.detail,
+    '',
+    ...judgement.groups.map(
+      group =>
+        `${group.treatment}: n ${group.n}, mean ${short(group.mean)}, SD ${group.sd === null ? 'none' : short(group.sd)}`,
+    ),
+    '',
+    ...judgement.contrasts.map(contrast =>
+      contrast.estimable
+        ? `${contrast.treatment} − ${contrast.control}: ${short(contrast.difference)}${contrast.ciAdjusted ? ` (${short(contrast.ciAdjusted[0])} to ${short(contrast.ciAdjusted[1])}, adjusted p ${short(contrast.pAdjusted ?? 1)})` : ''}${contrast.shufflePAdjusted === null ? '' : `, shuffle p ${short(contrast.shufflePAdjusted)}`}: ${contrast.call}`
+        : `${contrast.treatment} − ${contrast.control}: this layout can't compare them`,
+    ),
+    ...(shuffle
+      ? [
+          '',
+          `Shuffles: ${shuffle.exact ? 'all' : 'random,'} ${shuffle.arrangements}${shuffle.exact ? '' : `, seed ${input.seed}`}`,
+        ]
+      : []),
+    ...(judgement.warnings.length > 0
+      ? ['', ...judgement.warnings.map(warning => `! ${warning.message}`)]
+      : []),
+  ];
+  return `${lines.join('\n')}\n`;
+}
+
+function short(value: number): string {
+  return String(Number(value.toPrecision(4)));
+}

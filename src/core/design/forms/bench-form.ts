@@ -1,0 +1,221 @@
+import { z } from 'zod';
+import { choosePlants, type RaisedPlant } from '@/core/design/layouts/choose-plants';
+import { deal } from '@/core/design/layouts/deal';
+import {
+  dealPlanOf,
+  type LayoutMisfit,
+  type LayoutWish,
+  layoutMisfit,
+} from '@/core/design/layouts/deal-plan';
+import { parseQuantity } from '@/core/quantity/parse-quantity';
+import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { failure, type Result, success } from '@/core/result';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { LayoutKind, type Place, type Treatment } from '@/core/trial/model/trial-data';
+
+const whole = (least: number, most: number, what: string) =>
+  z
+    .string()
+    .trim()
+    .regex(/^\d{1,4}$/, `Write a whole number of ${what}.`)
+    .transform(Number)
+    .pipe(z.int().min(least, `At least ${least} ${what}.`).max(most, `At most ${most} ${what}.`));
+const word = (missing: string) =>
+  z.string().trim().min(1, missing).max(30, 'At most 30 characters.');
+const size = z.string().max(60, 'That is too long.');
+
+/** A layout as it is typed. Only the fields that its kind needs are looked at. */
+export const BenchForm = z.object({
+  kind: LayoutKind,
+  /** Of each treatment: in all, or in each block. */
+  unitsEach: whole(1, 60, 'units'),
+  /** Of the control, where it gets more; empty where it does not. */
+  controlEach: z
+    .string()
+    .trim()
+    .regex(/^\d{0,2}$/, 'A whole number, or nothing where it gets as many as the others.')
+    .default(''),
+  blockCount: whole(2, 24, 'blocks'),
+  blockWord: word('Say what a block is: shelf, bed, slope strip.'),
+  columnWord: word('Say what a column is: row of the bench, day, column.').default('column'),
+  wholeWord: word('Say what a whole plot is: bed, bench, trough.').default('bed'),
+  wholeFactor: z.string().max(60).default(''),
+  perBlock: whole(2, 24, 'units in a block').default(3),
+  /** How many benches or beds the blocks stand on. */
+  benches: whole(1, 12, 'benches').default(1),
+  unitShape: z.enum(['round', 'square']).default('round'),
+  unitWidth: size,
+  unitDepth: size.default(''),
+  isBlind: z.boolean(),
+  /** Blocks as columns. */
+  isTurned: z.boolean().default(false),
+  /** Sizes of all plants raised, numbers with spaces between them; empty where none were measured. */
+  startSizes: z.string().max(4000, 'That is too long.').default(''),
+});
+type Parsed = z.infer<typeof BenchForm>;
+/** A layout as its form holds it. */
+export type BenchDraft = Readonly<Omit<z.input<typeof BenchForm>, 'isBlind'>> & {
+  readonly isBlind: boolean;
+};
+
+/** A layout that can be dealt. */
+export interface BenchWish extends LayoutWish {
+  readonly unitShape: Place['shape'];
+  readonly unitWidthMm: number;
+  readonly unitDepthMm: number;
+  readonly isBlind: boolean;
+  /** The plants that take part, in the order of their places; undefined where none were measured. */
+  readonly plants: readonly RaisedPlant[] | undefined;
+  readonly raisedSizes: readonly number[];
+}
+
+/** More units than this are no home trial, and no bench to look at. */
+const MOST_UNITS = 240;
+
+/** Reads a layout as it came from the form. A bare width is in cm or, in a US garden, in inches. */
+export function readBench(
+  input: unknown,
+  system: MeasureSystem,
+  treatments: readonly Treatment[],
+): Result<BenchWish, FieldTroubles> {
+  const parsed = BenchForm.safeParse(input);
+  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  const form = parsed.data;
+  const wish = wishOf(form, treatments.length);
+  const misfit = layoutMisfit(wish, treatments);
+  if (misfit) return failure({ [FIELD_OF[misfit.kind]]: misfitSentence(misfit) });
+  if (wish.benches > wish.blockCount && wish.benches > 1)
+    return failure({
+      benches: `${wish.benches} benches for ${wish.blockCount} blocks: a block stands on one bench.`,
+    });
+  const units = unitCount(wish, treatments);
+  if (units > MOST_UNITS)
+    return failure({
+      unitsEach: `That makes ${units} units; at most ${MOST_UNITS} fit one trial.`,
+    });
+  const width = readSize(form.unitWidth, system);
+  const depth =
+    form.unitShape === 'round' || form.unitDepth.trim() === ''
+      ? width
+      : readSize(form.unitDepth, system);
+  const sizes = readSizes(form.startSizes);
+  const plants = readPlants(sizes, units, wish.kind !== 'complete-randomisation');
+  const troubles: FieldTroubles = {
+    ...(width.ok ? {} : { unitWidth: width.trouble }),
+    ...(depth.ok ? {} : { unitDepth: depth.trouble }),
+    ...(plants.ok ? {} : { startSizes: plants.trouble }),
+  };
+  if (!width.ok || !depth.ok || !plants.ok) return failure(troubles);
+  return success({
+    ...wish,
+    unitShape: form.unitShape,
+    unitWidthMm: width.value,
+    unitDepthMm: depth.value,
+    isBlind: form.isBlind,
+    plants: plants.value,
+    raisedSizes: sizes.ok ? sizes.value : [],
+  });
+}
+
+const HAS_COPIES: readonly Parsed['kind'][] = [
+  'complete-randomisation',
+  'complete-blocks',
+  'several-gardens',
+];
+
+/** Whose blocks can be shared out to several benches. */
+export const ON_BENCHES: readonly Parsed['kind'][] = [
+  'complete-blocks',
+  'pairs',
+  'split-plot',
+  'incomplete-blocks',
+];
+
+function wishOf(form: Parsed, treatments: number): LayoutWish {
+  const { kind } = form;
+  const control = Number(form.controlEach);
+  return {
+    kind,
+    each: HAS_COPIES.includes(kind) ? form.unitsEach : 1,
+    blockCount: kind === 'latin-square' ? treatments : form.blockCount,
+    blockWord: form.blockWord,
+    isTurned: form.isTurned,
+    columnWord: kind === 'latin-square' ? form.columnWord : null,
+    wholeWord: kind === 'split-plot' ? form.wholeWord : null,
+    wholeFactor: kind === 'split-plot' ? form.wholeFactor : null,
+    benches: ON_BENCHES.includes(kind) ? form.benches : 1,
+    perBlock: kind === 'incomplete-blocks' ? form.perBlock : null,
+    controlEach:
+      HAS_COPIES.includes(kind) && control > 0 && control !== form.unitsEach ? control : null,
+  };
+}
+
+/** How many units a layout takes. */
+export function unitCount(wish: LayoutWish, treatments: readonly Treatment[]): number {
+  return deal(dealPlanOf(wish, treatments), 0).length;
+}
+
+const FIELD_OF: Readonly<Record<LayoutMisfit['kind'], keyof Parsed>> = {
+  'pairs-need-two': 'kind',
+  'square-too-big': 'kind',
+  'needs-whole-factor': 'wholeFactor',
+  'not-crossed': 'wholeFactor',
+  'block-holds-all': 'perBlock',
+  'too-few-places': 'blockCount',
+};
+
+function misfitSentence(misfit: LayoutMisfit): string {
+  switch (misfit.kind) {
+    case 'pairs-need-two':
+      return `Pairs hold two treatments, and there are ${misfit.treatments}. Use blocks.`;
+    case 'square-too-big':
+      return `A square of ${misfit.treatments} takes ${misfit.treatments ** 2} units; at most ${misfit.most} treatments. Use blocks.`;
+    case 'needs-whole-factor':
+      return misfit.factors.length < 2
+        ? 'A split plot needs two crossed factors: set them up under Ask.'
+        : `Say which was dealt to the larger units: ${misfit.factors.join(' or ')}.`;
+    case 'not-crossed':
+      return `Every level of ${misfit.factor} must come with every level of the others: a cell is empty.`;
+    case 'block-holds-all':
+      return `A block that holds ${misfit.treatments} is a complete one. Use blocks.`;
+    case 'too-few-places':
+      return `${misfit.places} places can’t hold ${misfit.treatments} treatments once.`;
+  }
+}
+
+function readSize(written: string, system: MeasureSystem): Result<number, string> {
+  const read = parseQuantity(written, {
+    system,
+    dimension: 'length',
+    bareUnit: system === 'us' ? 'in' : 'cm',
+  });
+  if (!read.ok) return failure(quantitySentence(read.trouble));
+  return read.value.base < 20 || read.value.base > 20_000
+    ? failure('Between 2 cm and 20 m across.')
+    : success(read.value.base);
+}
+
+/** The plants of a list of sizes that take part; undefined where nothing is written. More than there are places: the most alike. */
+function readPlants(
+  sizes: Result<readonly number[], string>,
+  units: number,
+  bySize: boolean,
+): Result<readonly RaisedPlant[] | undefined, string> {
+  if (!sizes.ok) return sizes;
+  if (sizes.value.length === 0) return success(undefined);
+  return sizes.value.length < units
+    ? failure(
+        `${sizes.value.length} sizes for ${units} places. One for each, or more to choose from.`,
+      )
+    : success(choosePlants(sizes.value, units, bySize).chosen);
+}
+
+/** Sizes as people list them: numbers with spaces, commas or line breaks between them. */
+export function readSizes(written: string): Result<readonly number[], string> {
+  const parts = written.split(/[\s;]+|,(?!\d)/).filter(part => part !== '');
+  const bad = parts.find(part => !/^\d+([.,]\d+)?$/.test(part));
+  return bad === undefined
+    ? success(parts.map(part => Number(part.replace(',', '.'))))
+    : failure(`“${bad}” is not a size. Write numbers with spaces between them, in one unit.`);
+}

@@ -1,0 +1,108 @@
+import { type AuditFinding, fairnessAudit } from '@/core/design/audit/fairness-audit';
+import type { BenchWish } from '@/core/design/forms/bench-form';
+import type { Question } from '@/core/design/forms/question-form';
+import { layOutBench } from '@/core/design/site/bench-plan';
+import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';
+import { NO_CARE } from '@/core/trial/model/care-plan';
+import { GardenId, TrialId } from '@/core/trial/model/ids';
+import type { TrialData } from '@/core/trial/model/trial-data';
+
+/** What is found of a deal, not of its plan: a draft has none yet. */
+const OF_THE_DEAL: ReadonlySet<string> = new Set([
+  'not-dealt',
+  'leans',
+  'confounded',
+  'site-leans',
+  'arranged-in-sight',
+  'no-predictions',
+]);
+
+/** What an audit would find of a plan while it is still being typed, whichever deal comes of it. */
+export function planFindings(draft: TrialData, cv: number): readonly AuditFinding[] {
+  return fairnessAudit(draft, cv).filter(finding => !OF_THE_DEAL.has(finding.code));
+}
+
+/** A trial without anything that says which unit got what, or what somebody sealed. */
+export function undealtTrial(data: TrialData): TrialData {
+  const predictions = data.predictions.map(prediction => ({
+    ...prediction,
+    by: 'sealed',
+    expects: null,
+    why: 'sealed',
+  }));
+  return {
+    ...data,
+    layout: data.layout && { ...data.layout, seed: 1 },
+    places: [],
+    blocks: [],
+    units: [],
+    picks: [],
+    readings: [],
+    incidents: [],
+    care: NO_CARE,
+    products: [],
+    predictions,
+  };
+}
+
+/** A trial as it would be if it were dealt like this now. */
+export function draftDeal(data: TrialData, wish: BenchWish): TrialData {
+  const bench = layOutBench(
+    {
+      ...wish,
+      treatments: data.treatments,
+      unitWord: data.trial.unitWord,
+      seed: data.layout?.seed ?? 1,
+      deals: data.layout?.deals ?? 1,
+    },
+    countedIds(),
+  );
+  const { site = [], hasGuards = false } = data.layout ?? {};
+  return {
+    ...data,
+    ...bench,
+    trial: { ...data.trial, isBlind: wish.isBlind },
+    layout: { ...bench.layout, site, hasGuards },
+  };
+}
+
+/** A question as the trial it would begin, not laid out. */
+export function draftTrial({ facts, factors, treatments, measures }: Question): TrialData {
+  const newId = countedIds();
+  return {
+    format: 'turnspit-trial',
+    version: 1,
+    factors,
+    treatments,
+    measures,
+    trial: {
+      id: TrialId.parse(newId()),
+      gardenId: GardenId.parse(newId()),
+      ...BLANK_TRIAL,
+      ...facts,
+      state: 'planned',
+      isBlind: true,
+      lockedAt: null,
+      closedAt: null,
+      keyOpenedAt: null,
+    },
+    layout: null,
+    places: [],
+    blocks: [],
+    units: [],
+    picks: [],
+    readings: [],
+    incidents: [],
+    care: NO_CARE,
+    products: [],
+    predictions: [],
+    amendments: [],
+    regrets: [],
+  };
+}
+
+/** Ids for what is never stored: in the form of a UUIDv7, counted up. */
+function countedIds(): () => string {
+  let count = 0;
+  return () => `00000000-0000-7000-8000-${(count++).toString(16).padStart(12, '0')}`;
+}

@@ -1,0 +1,551 @@
+import fc from 'fast-check';
+import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { kindInputOf, kindOf } from '@/core/judge/question/trial-outcome';
+import { unitsInTurn, withoutUnit } from '@/core/judge/sensitivity/leave-each-out';
+import { positionCheck } from '@/core/judge/sensitivity/position-check';
+import { judgeInputOf, plannedLook } from '@/core/judge/units/trial-analysis';
+import { checkFrozen } from '@/core/judge/verdict/frozen-file';
+import { chanceOfTurn } from '@/core/judge/verdict/verdict-words';
+import { readMeasure } from '@/core/measure/library/own-measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import {
+  leaveOutFixture,
+  pickFixture,
+  readingFixture,
+  trialFixture,
+} from '@/core/trial/trial-fixture';
+import { rivalsOf } from './alternative-explanations';
+import { seasonsTogether } from './combine-seasons';
+import { lessonsOf, spreadWithin } from './lessons';
+import { worthOf } from './net-benefit';
+import { nextSteps } from './next-step';
+import { type ScoreRow, scorecardOf, winsOf } from './scorecard';
+import { trialEfficacy } from './trial-efficacy';
+import { trialGermination } from './trial-germination';
+import { trialGrowth } from './trial-growth';
+import { weightedRank } from './weighted-rank';
+
+const trial = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });
+const at = (data: TrialData, unit: TrialData['units'][number]): number =>
+  data.treatments.findIndex(treatment => treatment.id === unit.treatmentId);
+const grown = (of: (unit: TrialData['units'][number], i: number) => number): TrialData => ({
+  ...trial,
+  picks: trial.units.map((unit, i) =>
+    pickFixture(unit, { netG: of(unit, i), pieces: Math.round(of(unit, i) / 10) }),
+  ),
+});
+const clear = grown((unit, i) => 300 + 150 * Number(at(trial, unit) === 1) + 4 * (i % 5));
+const look = (data: TrialData) => ({ ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 });
+const print =
+  () =>
+  (value: number): string =>
+    String(Math.round(value));
+const made = (key: string, id: string) => {
+  const read = readMeasure({ from: 'library', key }, [], id);
+  if (!read.ok) throw new Error(key);
+  return read.value;
+};
+
+describe('the scorecard', () => {
+  test('every measure is judged, the main one first, and what says the same thing is counted once', () => {
+    const card = scorecardOf(clear, look(clear), print);
+    expect(card.rows.map(row => [row.name, row.isMain, row.sameAs])).toEqual([
+      ['Sound harvest by weight', true, null],
+      ['Number of sound pieces', false, 'Sound harvest by weight'],
+      ['Weight of one sound piece', false, null],
+      ['Whole harvest by weight', false, 'Sound harvest by weight'],
+    ]);
+    expect(card.rows[0]?.cells.map(cell => cell.call)).toEqual([
+      null,
+      'clearly-better',
+      'no-difference-that-matters',
+    ]);
+    expect(winsOf(card).get('feed 1')).toEqual({ better: 1, worse: 0 });
+  });
+  test('C122: of fifteen looked at, 0.75 come by luck, at least one in 54 of 100', () => {
+    expect([0.05 * 15, 1 - 0.95 ** 15].map(value => Number(value.toFixed(2)))).toEqual([
+      0.75, 0.54,
+    ]);
+    expect(scorecardOf(clear, look(clear), print)).toMatchObject({
+      lookedAt: 1,
+      expectedByLuck: 0.05,
+    });
+  });
+  test('a measure of steps is judged by ranks, of days by the log-rank test, of classes by how often one of them came', () => {
+    const [vigour, flower, want] = [
+      made('vigour', '00000000-0000-7000-8000-0000000000a1'),
+      made('first-flower', '00000000-0000-7000-8000-0000000000a2'),
+      made('want', '00000000-0000-7000-8000-0000000000a3'),
+    ];
+    const data: TrialData = {
+      ...clear,
+      measures: [...clear.measures, vigour, flower, want],
+      readings: clear.units.flatMap((unit, i) => [
+        readingFixture(unit, vigour, 3 + (i % 4)),
+        readingFixture(unit, flower, 20 + i),
+        readingFixture(unit, want, Number(at(clear, unit) === 1)),
+      ]),
+    };
+    expect(
+      scorecardOf(data, look(data), print)
+        .rows.slice(4)
+        .map(row => [row.name, row.method.split(' ')[0]]),
+    ).toEqual([
+      ['Vigour', 'ranks'],
+      ['First flower', 'the'],
+      ['Sign of want', 'Cochran-Mantel-Haenszel'],
+    ]);
+    expect([kindOf(want.scale), kindOf(vigour.scale), kindOf(flower.scale), kindOf(null)]).toEqual([
+      'proportion',
+      'ordinal',
+      'time',
+      null,
+    ]);
+    expect(scorecardOf(data, look(data), print).rows.at(-1)).toMatchObject({
+      better: 'neither',
+      sameAs: null,
+    });
+  });
+  test('what is no gain either way is no win and no loss', () => {
+    const ph = made('ph', '00000000-0000-7000-8000-0000000000a6');
+    const data: TrialData = {
+      ...clear,
+      measures: [...clear.measures, ph],
+      readings: clear.units.map((unit, i) =>
+        readingFixture(unit, ph, 6 + Number(at(clear, unit) === 1) + (i % 5) / 20),
+      ),
+    };
+    const card = scorecardOf(data, look(data), print);
+    const row = card.rows.find(each => each.name === 'pH');
+    expect([row?.better, row?.cells[1]?.call]).toEqual(['neither', 'better']);
+    expect(winsOf(card)).toEqual(winsOf({ ...card, rows: card.rows.filter(each => each !== row) }));
+  });
+  test('weights: with one measure the order is its own; moved weights can’t change what all measures say alike', () => {
+    const row = (measureId: string, ...standings: readonly number[]): ScoreRow => ({
+      measureId,
+      name: measureId,
+      isMain: false,
+      better: 'higher',
+      method: '',
+      isByMean: true,
+      sameAs: null,
+      cells: standings.map((standing, i) => ({
+        treatment: `t${i}`,
+        words: '',
+        call: null,
+        standing,
+        luck: null,
+      })),
+    });
+    expect(
+      weightedRank([row('a', 0, 2, 1)], { a: 1 }).map(place => [place.treatment, place.firstShare]),
+    ).toEqual([
+      ['t1', 1],
+      ['t2', 0],
+      ['t0', 0],
+    ]);
+    expect(weightedRank([row('a', 0, 2), row('b', 0, 1)], { a: 1, b: 3 })[0]).toMatchObject({
+      treatment: 't1',
+      firstShare: 1,
+    });
+    const torn = weightedRank([row('a', 2, 0), row('b', 0, 2)], { a: 1, b: 1 })[0]?.firstShare ?? 0;
+    expect(torn > 0.35 && torn < 0.65).toBe(true);
+    expect(weightedRank([row('a', 0, 1)], {})).toEqual([]);
+  });
+});
+
+test('days: what has not come is still waited for, “not looked” says nothing', () => {
+  const flower = made('first-flower', '00000000-0000-7000-8000-0000000000a2');
+  const [a, b, c] = trial.units;
+  const data: TrialData = {
+    ...trial,
+    measures: [...trial.measures, flower],
+    readings: [
+      readingFixture(a!, flower, 21, { takenOn: '2026-05-22' }),
+      readingFixture(b!, flower, null, { outcome: 'nothing-there', takenOn: '2026-05-31' }),
+      readingFixture(c!, flower, null, { outcome: 'not-looked', takenOn: '2026-05-31' }),
+    ],
+  };
+  const input = kindInputOf(data, flower, look(data));
+  expect(
+    [a, b, c].map(unit => {
+      const found = input?.units.find(each => each.id === unit?.code);
+      return [found?.value, found?.hasCome];
+    }),
+  ).toEqual([
+    [21, true],
+    [30, false],
+    [null, false],
+  ]);
+});
+
+test('ranks of a weight are judged only when somebody wants them', () => {
+  const main = clear.measures[0];
+  expect(kindInputOf(clear, main!, look(clear))).toBeUndefined();
+  const ranks = kindInputOf(clear, main!, look(clear), { isByRanks: true });
+  expect([ranks?.kind, ranks?.units.map(unit => unit.value).sort()]).toEqual([
+    'ordinal',
+    clear.picks.map(pick => pick.netG).sort(),
+  ]);
+});
+
+test('classes: the chosen one is counted, all of them are told, and no order is read into them', () => {
+  const smell = made('smell', '00000000-0000-7000-8000-0000000000a7');
+  const [a, b, c] = trial.units;
+  const data: TrialData = {
+    ...trial,
+    measures: [...trial.measures, smell],
+    readings: [readingFixture(a!, smell, 1), readingFixture(b!, smell, 2)],
+  };
+  const of = (countedClass?: number) => {
+    const input = kindInputOf(data, smell, look(data), { countedClass });
+    return {
+      counted: input?.countedClass,
+      values: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.value),
+      names: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.className),
+    };
+  };
+  expect(of()).toEqual({
+    counted: 'earthy',
+    values: [1, 0, null],
+    names: ['earthy', 'sour', null],
+  });
+  expect(of(2)).toMatchObject({ counted: 'sour', values: [0, 1, null] });
+  expect(of(99)).toMatchObject({ counted: 'earthy' });
+});
+
+test('of classes it is said who has more, not who is better', () => {
+  const smell = made('smell', '00000000-0000-7000-8000-0000000000a7');
+  const data: TrialData = {
+    ...clear,
+    measures: [...clear.measures, smell],
+    readings: clear.units.map(unit => readingFixture(unit, smell, Number(at(clear, unit) === 1))),
+  };
+  const judged = judgeKind(kindInputOf(data, smell, look(data), { countedClass: 1 })!);
+  expect(judged.headline).toMatch(
+    /^(“Earthy” came more often under feed 1 than under|Can’t tell yet whether anything differs from) plain water\.$/,
+  );
+  expect(judged.headline).not.toMatch(/beat/);
+  expect(judged.overall).toMatchObject({ method: 'chi-square-shuffled' });
+  expect(judged.overall?.p).toBeLessThan(0.05);
+});
+
+test('k of n counts on its last day only', () => {
+  const holed = made('holed-leaves', '00000000-0000-7000-8000-0000000000a4');
+  const [a] = trial.units;
+  const data: TrialData = {
+    ...trial,
+    measures: [...trial.measures, holed],
+    readings: ['2026-06-01', '2026-06-08'].map((takenOn, i) =>
+      readingFixture(a!, holed, 3 + i, { takenOn, outOf: 10 }),
+    ),
+  };
+  expect(
+    kindInputOf(data, holed, look(data))?.units.find(unit => unit.id === a?.code),
+  ).toMatchObject({ value: 4, outOf: 10 });
+});
+
+describe('is it worth it', () => {
+  test('C100: extra cost 12, gain 0.6 kg: 20 a kilogram', () => {
+    expect(
+      worthOf({ difference: 600, se: null, df: 8 }, { extraCost: 12, worthPerKg: 5 }),
+    ).toMatchObject({ costPerExtraKg: 20, breakEvenWorth: 20, net: -9, chanceItPays: null });
+  });
+  test('at the break-even worth it pays every second time, and more money never makes it less likely', () => {
+    const contrast = { difference: 600, se: 150, df: 12 };
+    expect(worthOf(contrast, { extraCost: 12, worthPerKg: 20 }).chanceItPays).toBeCloseTo(0.5, 9);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 50, noNaN: true }),
+        fc.double({ min: 0.1, max: 20, noNaN: true }),
+        (worth, more) => {
+          const chance = (worthPerKg: number): number =>
+            worthOf(contrast, { extraCost: 6, worthPerKg }).chanceItPays ?? 0;
+          expect(chance(worth + more)).toBeGreaterThanOrEqual(chance(worth) - 1e-12);
+        },
+      ),
+    );
+  });
+  test('what gives less pays never', () => {
+    expect(
+      worthOf({ difference: -50, se: 20, df: 9 }, { extraCost: 0, worthPerKg: 4 }),
+    ).toMatchObject({ costPerExtraKg: null, breakEvenWorth: null });
+  });
+});
+
+describe('how firm it is', () => {
+  test('one giant plant that makes a verdict is found; a clear one stands without any', () => {
+    const [input, judged] = [
+      judgeInputOf(clear, look(clear)),
+      judgeWithoutShuffle(judgeInputOf(clear, look(clear))),
+    ];
+    expect(unitsInTurn(input)).toHaveLength(12);
+    expect(
+      unitsInTurn(input).flatMap(unit =>
+        withoutUnit(input, judged, unit).changes.filter(change => change.treatment === 'feed 1'),
+      ),
+    ).toEqual([]);
+    const giant = trial.units.find(unit => at(trial, unit) === 2);
+    const odd = grown((unit, i) => (unit === giant ? 900 : 300 + 2 * (i % 3)));
+    const oddInput = judgeInputOf(odd, look(odd));
+    const without = withoutUnit(oddInput, judgeWithoutShuffle(oddInput), giant?.code ?? '');
+    expect(without.changes.find(change => change.treatment === 'feed 2')).toMatchObject({
+      from: 'cant-tell',
+    });
+  });
+  test('a slope along the bench that blocks did not take out is seen, and which way it rises; without one it is not', () => {
+    const long = trialFixture({ treatments: 2, unitsEach: 12 });
+    const places = new Map(long.places.map(place => [place.id, place]));
+    const byX = new Map(long.units.map(unit => [unit.code, places.get(unit.placeId)?.xMm ?? 0]));
+    const sloped: TrialData = {
+      ...long,
+      picks: long.units.map((unit, i) =>
+        pickFixture(unit, { netG: 200 + 0.2 * (byX.get(unit.code) ?? 0) + (i % 3) }),
+      ),
+    };
+    const found = positionCheck(sloped, judgeInputOf(sloped, look(sloped)));
+    expect([found?.towards, (found?.gradientP ?? 1) < 0.001]).toEqual(['the right', true]);
+    const flat: TrialData = {
+      ...long,
+      picks: long.units.map((unit, i) => pickFixture(unit, { netG: 200 + ((i * 7919) % 13) })),
+    };
+    expect((positionCheck(flat, judgeInputOf(flat, look(flat)))?.gradientP ?? 0) > 0.05).toBe(true);
+  });
+});
+
+test('what next follows the calls', () => {
+  const input = judgeInputOf(clear, look(clear));
+  expect(
+    nextSteps(judgeWithoutShuffle(input), input).map(step => [step.treatment, step.step]),
+  ).toEqual([
+    ['feed 1', 'keep'],
+    ['feed 2', 'cheapest'],
+  ]);
+  const one = trialFixture({ treatments: 2, unitsEach: 1 });
+  const story: TrialData = { ...one, picks: one.units.map(unit => pickFixture(unit)) };
+  const storyInput = judgeInputOf(story, look(story));
+  expect(nextSteps(judgeWithoutShuffle(storyInput), storyInput)[0]?.step).toBe('again');
+});
+
+test('lessons name the spread, what happened, and what was not done', () => {
+  const data: TrialData = {
+    ...clear,
+    incidents: [leaveOutFixture(clear.units[0]!, { cause: 'slugs' })],
+  };
+  const input = judgeInputOf(data, look(data));
+  const lessons = lessonsOf(data, {
+    spread: spreadWithin(judgeWithoutShuffle(input)),
+    position: null,
+    today: '2026-08-01',
+  });
+  expect(lessons[0]).toMatch(/^Pots treated alike differed by \d+%/);
+  expect(lessons).toEqual(
+    expect.arrayContaining([
+      '1 pot: slugs or snails. Guard against it, or raise some to spare.',
+      'No start sizes were taken: measure before the deal, and it is dealt alike.',
+    ]),
+  );
+});
+
+test('a second run turns the order every second time where there is no gap, and hardly ever at a large one', () => {
+  expect(chanceOfTurn(0, 0.3)).toBe(0.5);
+  expect(chanceOfTurn(0.3, 0.3)).toBeCloseTo(0.3085, 3); // Φ(−1/2)
+  expect(chanceOfTurn(3, 0.3)).toBeLessThan(0.001);
+});
+
+describe('a frozen verdict', () => {
+  const planned = plannedLook(clear, STARTING_GUESS_CV);
+  const input = judgeInputOf(clear, { ...planned, shuffles: 200 });
+  const file = {
+    format: 'turnspit-frozen',
+    version: 1,
+    code: '0.1.0',
+    closedAt: '2026-08-01T18:00:00.000Z',
+    data: clear,
+    look: {
+      measureId: planned.measureId,
+      shuffles: 200,
+      seed: planned.seed,
+      priorCv: planned.priorCv,
+    },
+    input,
+    judgement: judge(input),
+  };
+  const read = (changes: object = {}): unknown =>
+    JSON.parse(JSON.stringify({ ...file, ...changes }));
+  test('comes out of its own plan, data and seed again', () => {
+    expect(checkFrozen(read())).toMatchObject({
+      ok: true,
+      value: { isSameInput: true, isSameJudgement: true, differences: [] },
+    });
+  });
+  test('a gram changed afterwards is found, and so is a verdict that was touched', () => {
+    const [first, ...others] = clear.picks;
+    expect(
+      checkFrozen(
+        read({
+          data: { ...clear, picks: [{ ...first, netG: (first?.netG ?? 0) + 1 }, ...others] },
+        }),
+      ),
+    ).toMatchObject({ ok: true, value: { isSameInput: false, isSameJudgement: true } });
+    const touched = {
+      ...file.judgement,
+      verdict: { ...file.judgement.verdict, headline: 'Everything works.' },
+    };
+    const found = checkFrozen(read({ judgement: touched }));
+    expect(
+      found.ok && [
+        found.value.isSameJudgement,
+        found.value.differences[0]?.startsWith('judgement.verdict.headline'),
+      ],
+    ).toEqual([false, true]);
+  });
+  test('what is no frozen verdict says so', () => {
+    expect([checkFrozen(null).ok, checkFrozen({ format: 'other' }).ok]).toEqual([false, false]);
+  });
+});
+
+describe('what a measure’s own page adds', () => {
+  const one = trialFixture({ treatments: 3, unitsEach: 2 });
+  const slugs = made('slugs', '00000000-0000-7000-8000-0000000000b1');
+  const of = (
+    data: TrialData,
+    values: readonly number[],
+    measure: typeof slugs,
+    takenOn: string,
+    changes = {},
+  ) =>
+    data.units.map(unit =>
+      readingFixture(unit, measure, values[at(data, unit)] ?? 0, { takenOn, ...changes }),
+    );
+  test('efficacy without a count before is Abbott’s, with one before the first act Henderson and Tilton’s', () => {
+    const data: TrialData = {
+      ...one,
+      measures: [...one.measures, slugs],
+      readings: [
+        ...of(one, [30, 29, 12], slugs, '2026-05-20'),
+        ...of(one, [50, 5, 50], slugs, '2026-06-20'),
+      ],
+    };
+    expect(trialEfficacy(data, slugs)).toMatchObject({
+      method: 'abbott',
+      treatments: [{ percent: 90 }, { percent: 0 }],
+    });
+    const act = {
+      id: '00000000-0000-7000-8000-0000000000c1',
+      ruleId: '00000000-0000-7000-8000-0000000000c2',
+      nth: 0,
+      doneOn: '2026-05-21',
+      takenAt: '2026-05-21T09:00:00.000Z',
+      isSkipped: false,
+      amount: null,
+      water: null,
+      unitIds: null,
+      outcome: null,
+      note: '',
+      by: '',
+      batch: '',
+      supersedes: null,
+      isRemoval: false,
+    } as unknown as TrialData['care']['acts'][number];
+    const treated = trialEfficacy({ ...data, care: { ...data.care, acts: [act] } }, slugs);
+    // 100 (1 − 5·30/(29·50)); 100 (1 − 50·30/(12·50)): they began unlike.
+    expect(treated?.treatments.map(each => Math.round((each.percent ?? 0) * 100) / 100)).toEqual([
+      89.66, -150,
+    ]);
+    expect([treated?.method, treated?.isUnlikeBefore]).toEqual(['henderson-tilton', true]);
+  });
+  test('what came up is what is new at each look', () => {
+    const sown = made('germination', '00000000-0000-7000-8000-0000000000b2');
+    const looks = (
+      [
+        [3, 1],
+        [5, 5],
+        [7, 8],
+      ] as const
+    ).flatMap(([day, up]) => of(one, [up, up, up], sown, `2026-05-0${1 + day}`, { outOf: 10 }));
+    expect(
+      trialGermination({ ...one, measures: [...one.measures, sown], readings: looks }, sown)?.[0],
+    ).toMatchObject({
+      treatment: 'plain water',
+      sown: 20,
+      percent: 80,
+      t50Days: 3 + (6 / 8) * 2,
+      meanDays: (2 * 3 + 8 * 5 + 6 * 7) / 16,
+    });
+  });
+  test('an S is found where plants grew in one, and too few looks say nothing', () => {
+    const height = made('height', '00000000-0000-7000-8000-0000000000b3');
+    const size = (day: number): number => 300 / (1 + Math.exp((20 - day) / 5));
+    const readings = [4, 8, 12, 16, 20, 24, 28].flatMap(day =>
+      of(
+        one,
+        [size(day), size(day) * 1.1, size(day)],
+        height,
+        `2026-05-${String(1 + day).padStart(2, '0')}`,
+      ),
+    );
+    const [plain] =
+      trialGrowth({ ...one, measures: [...one.measures, height], readings }, height) ?? [];
+    expect([plain?.fits[0]?.curve, Math.round(plain?.fits[0]?.parameters.xmid ?? 0)]).toEqual([
+      'logistic',
+      20,
+    ]);
+    expect(
+      trialGrowth(
+        { ...one, measures: [...one.measures, height], readings: readings.slice(0, 12) },
+        height,
+      ),
+    ).toBeUndefined();
+  });
+});
+
+test('seasons are taken together with those that could not tell, and a treatment of one season is not', () => {
+  const judged = (data: TrialData) => judgeWithoutShuffle(judgeInputOf(data, look(data))).contrasts;
+  const own = {
+    trialId: 'a',
+    question: 'This year?',
+    closedOn: '2026-10-01',
+    contrasts: judged(clear),
+  };
+  const before = {
+    trialId: 'b',
+    question: 'Last year?',
+    closedOn: '2025-10-01',
+    contrasts: judged(
+      grown((unit, i) => 300 + 30 * Number(at(trial, unit) === 1) + 40 * (i % 4)),
+    ).filter(contrast => contrast.treatment === 'feed 1'),
+  };
+  const together = seasonsTogether(own, [before]);
+  expect(
+    together.map(each => [each.treatment, each.seasons.map(season => season.trialId)]),
+  ).toEqual([['feed 1', ['b', 'a']]]);
+  const [found] = together;
+  const gaps = found?.seasons.map(season => season.percent) ?? [];
+  expect(
+    (found?.percent ?? 0) >= Math.min(...gaps) && (found?.percent ?? 0) <= Math.max(...gaps),
+  ).toBe(true);
+  expect(seasonsTogether(own, [])).toEqual([]);
+});
+
+test('rivals are named from the audit, the map and the mishaps, each with a test that would tell', () => {
+  const finding = (code: string) =>
+    ({ code, grade: 'weakens', says: '', why: '', remedy: '' }) as const;
+  const data: TrialData = {
+    ...clear,
+    incidents: [leaveOutFixture(clear.units[0]!, { cause: 'frost', byTreatment: 'no' })],
+  };
+  const found = rivalsOf(data, {
+    findings: [finding('not-blind'), finding('differs-in-amount'), finding('few-each')],
+    position: { gradientP: 0.01, towards: 'the left', neighbours: null },
+    today: '2026-08-01',
+  });
+  expect(found.map(rival => rival.says)).toEqual([
+    'A kind eye did it.',
+    'It was how much was fed, not what.',
+    'The bench did it: it rose towards the left.',
+    'A mishap did it: frost.',
+  ]);
+});

@@ -1,0 +1,124 @@
+import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
+import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
+import { careTasks } from '@/core/schedule/tasks/due-today';
+import type { CalendarDay } from '@/core/time/garden-day';
+import { MISHAP_WORDS, type TrialData } from '@/core/trial/model/trial-data';
+
+/** Something else that could have made the gap, and what would tell it from the treatment. */
+export interface Rival {
+  readonly says: string;
+  readonly test: string;
+}
+
+/** By what the audit found: another reading of the gap, and the test that would part the two. */
+const BY_FINDING: Readonly<Record<string, Rival>> = {
+  confounded: {
+    says: 'What went together with the treatment did it.',
+    test: 'Deal again within blocks, so that the two come apart.',
+  },
+  leans: {
+    says: 'The column that the deal leans on did it.',
+    test: 'Block by that column next time.',
+  },
+  'site-leans': {
+    says: 'The place did it: light, slope or wall lay unevenly over the treatments.',
+    test: 'Cut the blocks along it, or use a square.',
+  },
+  'differs-in-amount': {
+    says: 'It was how much was fed, not what.',
+    test: 'Feed both the same nitrogen, one of each at its own rate beside them.',
+  },
+  'containers-differ': {
+    says: 'The volume or the drying did it, not the container.',
+    test: 'Fill all to one volume, and weigh the water.',
+  },
+  'not-blind': { says: 'A kind eye did it.', test: 'Let somebody weigh who does not know.' },
+  'key-early': {
+    says: 'Whoever weighed knew by then.',
+    test: 'Look at what was weighed before the key was opened.',
+  },
+  'left-out-one-sided': {
+    says: 'What was left out did it.',
+    test: 'Look at the verdict with all in.',
+  },
+  'unread-unevenly': {
+    says: 'What was not weighed was the worst.',
+    test: 'Go round all on one day.',
+  },
+  'shared-roots': { says: 'The neighbour was fed, too.', test: 'Give each its own container.' },
+  'arranged-in-sight': {
+    says: 'The favourite got the better place.',
+    test: 'Deal again, and move nothing.',
+  },
+  'fed-mix': {
+    says: 'The mix fed them all, and hid what the feed does.',
+    test: 'Start with a lean mix.',
+  },
+};
+
+/** Rival explanations from the map, the log and the mishaps. None is claimed: each comes with what would tell it. */
+export function rivalsOf(
+  data: TrialData,
+  {
+    findings,
+    position,
+    today,
+  }: {
+    readonly findings: readonly AuditFinding[];
+    readonly position: PositionCheck | null;
+    readonly today: CalendarDay;
+  },
+): readonly Rival[] {
+  const adherence = adherenceOf(
+    data.care.rules,
+    careTasks(data, today),
+    data.treatments.map(treatment => treatment.id),
+    data.units,
+  );
+  const causes = [
+    ...new Set(
+      data.incidents.flatMap(incident =>
+        incident.cause === null || incident.byTreatment === 'yes'
+          ? []
+          : [MISHAP_WORDS[incident.cause]],
+      ),
+    ),
+  ];
+  const found = findings.flatMap(finding => BY_FINDING[finding.code] ?? []);
+  return [
+    ...new Set(found),
+    ...(position?.gradientP != null && position.gradientP < 0.05
+      ? [
+          {
+            says: `The bench did it: it rose towards ${position.towards}.`,
+            test: 'Cut the blocks across that slope.',
+          },
+        ]
+      : []),
+    ...(position?.neighbours && position.neighbours.p < 0.05
+      ? [
+          {
+            says: 'Something went from plant to plant: water, roots, a pest.',
+            test: 'Wider spacing, or guards between the plots.',
+          },
+        ]
+      : []),
+    ...(isUneven(adherence)
+      ? [
+          {
+            says: 'One of them was looked after better: more of its steps were done.',
+            test: 'The same number of steps for all, on the same days.',
+          },
+        ]
+      : []),
+    ...(causes.length > 0
+      ? [
+          {
+            says: `A mishap did it: ${causes.join(', ')}.`,
+            test: 'Look at the verdict of those that had none.',
+          },
+        ]
+      : []),
+  ];
+}

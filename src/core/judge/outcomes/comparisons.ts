@@ -1,0 +1,282 @@
+import { unitsNeeded } from '@/core/judge/planning/units-needed';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { callOf, marginAmount } from '@/core/judge/verdict/call';
+import { tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
+import { type LargestT, largestT } from '@/core/stats/distributions/multivariate-t';
+import { studentizedRange } from '@/core/stats/distributions/studentized-range';
+import { fiellerInterval } from '@/core/stats/linear/fieller';
+import type { Combination, LinearModel } from '@/core/stats/linear/linear-model';
+import type { Spread } from './error-strata';
+import type { Contrast, EstimableContrast, Interval, Pair } from './judgement';
+import type { TrialModel } from './trial-model';
+
+/** All comparisons with the control, and the critical value that covers them together. */
+export interface ControlComparisons {
+  readonly contrasts: readonly Contrast[];
+  /** Where comparisons have different degrees of freedom, the largest one. */
+  readonly criticalT: number | null;
+}
+
+/** Every treatment against the control: plain, Dunnett-adjusted, as percent of the control, and its call. */
+export function compareWithControl(
+  input: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+  spread: Spread | undefined,
+): ControlComparisons {
+  const tests = input.treatments.filter(name => name !== input.control);
+  const combinations = tests.map(name => trial.differenceOf(model, name, input.control));
+  const judged = combinations.filter(
+    combination => combination !== undefined && spread?.judges(combination),
+  );
+  const families = spread && familiesOf(judged, spread, input.confidence);
+  const control = trial.meanOf(model, input.control);
+  const contrasts = tests.map((treatment, i): Contrast => {
+    const difference = combinations[i];
+    if (!difference)
+      return { estimable: false, treatment, control: input.control, call: 'no-test' };
+    const mean = trial.meanOf(model, treatment);
+    const context = { input, model, trial, treatment, difference, mean, control };
+    return spread?.judges(difference) && families
+      ? testedContrast(context, spread, families(difference))
+      : untestedContrast(context);
+  });
+  const criticals = judged.flatMap(difference =>
+    difference && families ? [families(difference).criticalT] : [],
+  );
+  return { contrasts, criticalT: criticals.length > 0 ? Math.max(...criticals) : null };
+}
+
+interface ContrastContext {
+  readonly input: JudgeInput;
+  readonly model: LinearModel;
+  readonly trial: TrialModel;
+  readonly treatment: string;
+  readonly difference: Combination;
+  readonly mean: Combination | undefined;
+  readonly control: Combination | undefined;
+}
+
+interface Family {
+  readonly largest: LargestT;
+  readonly criticalT: number;
+}
+
+/**
+ * The joint distribution of all comparisons: a multivariate t, where one spread judges them all. In a split plot some rest on
+ * other degrees of freedom, and no one t covers them together: there each is held to its equal share (Bonferroni).
+ */
+function familiesOf(
+  combinations: readonly (Combination | undefined)[],
+  spread: Spread,
+  confidence: number,
+): (combination: Combination) => Family {
+  const known = combinations.filter(combination => combination !== undefined);
+  const sizes = known.map(each => Math.sqrt(spread.covariance(each, each)));
+  const correlations = known.map((a, i) =>
+    known.map((b, j) => (i === j ? 1 : spread.covariance(a, b) / (sizes[i]! * sizes[j]!))),
+  );
+  const isMixed = new Set(known.map(each => spread.dfOf(each).toPrecision(9))).size > 1;
+  const made = new Map<string, Family>();
+  return combination => {
+    const df = spread.dfOf(combination);
+    const key = df.toPrecision(9);
+    const standing = made.get(key);
+    if (standing) return standing;
+    const largest = isMixed ? equalShares(known.length, df) : largestT(correlations, df);
+    const family = { largest, criticalT: largest.quantile(confidence) };
+    made.set(key, family);
+    return family;
+  };
+}
+
+/** As if the largest of so many t were covered by their sum: never too little. */
+export function equalShares(count: number, df: number): LargestT {
+  return {
+    upperTail: t => Math.min(1, count * tTwoSidedP(t, df)),
+    quantile: p => tQuantile(1 - (1 - p) / (2 * count), df),
+  };
+}
+
+function untestedContrast({
+  input,
+  treatment,
+  difference,
+  control,
+  model,
+}: ContrastContext): EstimableContrast {
+  return {
+    estimable: true,
+    treatment,
+    control: input.control,
+    difference: difference.estimate,
+    se: null,
+    df: model.residualDf,
+    t: null,
+    p: null,
+    ci: null,
+    pAdjusted: null,
+    ciAdjusted: null,
+    ciEquivalence: null,
+    percent: percentOf(difference, control),
+    percentCi: null,
+    percentCiAdjusted: null,
+    percentCiEquivalence: null,
+    shuffleP: null,
+    shufflePAdjusted: null,
+    call: 'no-test',
+    unitsNeeded: null,
+  };
+}
+
+function testedContrast(
+  context: ContrastContext,
+  spread: Spread,
+  { largest, criticalT }: Family,
+): EstimableContrast {
+  const { input, difference, control, trial, treatment } = context;
+  const estimate = difference.estimate;
+  const se = Math.sqrt(spread.covariance(difference, difference));
+  const df = spread.dfOf(difference);
+  const t = estimate / se;
+  const alpha = 1 - input.confidence;
+  const plainT = tQuantile(1 - alpha / 2, df);
+  const equivalenceT = tQuantile(1 - alpha, df);
+  const around = (critical: number): Interval => [
+    estimate - critical * se,
+    estimate + critical * se,
+  ];
+  const percentAround = (critical: number) => percentInterval(context, spread, critical);
+
+  const percentCiAdjusted = percentAround(criticalT);
+  const percentCiEquivalence = percentAround(equivalenceT);
+  const ciAdjusted = around(criticalT);
+  const ciEquivalence = around(equivalenceT);
+  const smallest = marginAmount(input.margin, control?.estimate ?? 0);
+  const call =
+    input.margin?.kind === 'percent' && percentCiAdjusted && percentCiEquivalence
+      ? callOf(
+          {
+            adjusted: percentCiAdjusted,
+            equivalence: percentCiEquivalence,
+            margin: input.margin.percent,
+          },
+          input.better,
+        )
+      : callOf(
+          { adjusted: ciAdjusted, equivalence: ciEquivalence, margin: smallest },
+          input.better,
+        );
+  const undecided = {
+    difference: estimate,
+    se,
+    residualDf: df,
+    margin: smallest,
+    confidence: input.confidence,
+    unitsEach: unitsEach(trial, [treatment, input.control]),
+    treatments: input.treatments.length,
+  };
+  return {
+    estimable: true,
+    treatment,
+    control: input.control,
+    difference: estimate,
+    se,
+    df,
+    t,
+    p: tTwoSidedP(t, df),
+    ci: around(plainT),
+    pAdjusted: Math.max(tTwoSidedP(t, df), largest.upperTail(t)),
+    ciAdjusted,
+    ciEquivalence,
+    percent: percentOf(difference, control),
+    percentCi: percentAround(plainT),
+    percentCiAdjusted,
+    percentCiEquivalence,
+    shuffleP: null,
+    shufflePAdjusted: null,
+    call,
+    unitsNeeded: call === 'cant-tell' ? unitsNeeded(undecided) : null,
+  };
+}
+
+/** Harmonic mean of two treatments' counts: what the variance of their difference rests on. */
+function unitsEach(trial: TrialModel, treatments: readonly string[]): number {
+  const counts = treatments.map(name => trial.units.filter(unit => unit.treatment === name).length);
+  return counts.length / counts.reduce((sum, count) => sum + 1 / Math.max(1, count), 0);
+}
+
+function percentOf(difference: Combination, control: Combination | undefined): number | null {
+  return control && control.estimate > 0 ? (100 * difference.estimate) / control.estimate : null;
+}
+
+function percentInterval(
+  { mean, control }: ContrastContext,
+  spread: Spread,
+  critical: number,
+): Interval | null {
+  if (!mean || !control || control.estimate <= 0) return null;
+  const ratio = fiellerInterval(mean, control, spread.covariance, critical);
+  return ratio && [100 * (ratio[0] - 1), 100 * (ratio[1] - 1)];
+}
+
+/**
+ * Every pair of treatments by Tukey-Kramer. Kramer (1956), Biometrics 12, 307-310.
+ *
+ * @returns pairs with the later treatment first, as `a` minus `b`
+ */
+export function compareEveryPair(
+  input: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+  spread: Spread | undefined,
+): readonly Pair[] {
+  const rangeOf = rangesOf(input);
+  const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];
+  return levels.flatMap((b, j) =>
+    levels.slice(j + 1).map((a): Pair => {
+      const difference = trial.differenceOf(model, a, b);
+      if (!difference) return { estimable: false, a, b };
+      if (!spread?.judges(difference))
+        return {
+          estimable: true,
+          a,
+          b,
+          difference: difference.estimate,
+          p: null,
+          ci: null,
+          ciAdjusted: null,
+          pAdjusted: null,
+        };
+      const df = spread.dfOf(difference);
+      const { range, critical } = rangeOf(df);
+      const plain = tQuantile((1 + input.confidence) / 2, df);
+      const se = Math.sqrt(spread.covariance(difference, difference));
+      const pAdjusted = range.upperTail((Math.abs(difference.estimate) / se) * Math.SQRT2);
+      return {
+        estimable: true,
+        a,
+        b,
+        difference: difference.estimate,
+        pAdjusted,
+        p: tTwoSidedP(difference.estimate / se, df),
+        ci: [difference.estimate - plain * se, difference.estimate + plain * se],
+        ciAdjusted: [difference.estimate - critical * se, difference.estimate + critical * se],
+      };
+    }),
+  );
+}
+
+function rangesOf(input: JudgeInput) {
+  const make = (df: number) => {
+    const range = studentizedRange(input.treatments.length, df);
+    return { range, critical: range.quantile(input.confidence) / Math.SQRT2 };
+  };
+  const made = new Map<string, ReturnType<typeof make>>();
+  return (df: number) => {
+    const key = df.toPrecision(9);
+    const found = made.get(key) ?? make(df);
+    made.set(key, found);
+    return found;
+  };
+}

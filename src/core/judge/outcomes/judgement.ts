@@ -1,0 +1,152 @@
+import type { RatioInterval } from '@/core/stats/linear/fieller';
+import type { AnovaRow } from '@/core/stats/linear/linear-model';
+import type { ShuffleResult } from '@/core/stats/permutation/permutation-test';
+
+/** What is said of a treatment beside the control. */
+export type Call =
+  | 'clearly-better'
+  | 'better'
+  | 'no-difference-that-matters'
+  | 'worse'
+  | 'clearly-worse'
+  | 'cant-tell'
+  | 'no-test';
+
+export type DesignKind =
+  | 'complete-randomisation'
+  | 'complete-blocks'
+  | 'incomplete-blocks'
+  | 'pairs'
+  | 'latin-square'
+  | 'split-plot'
+  | 'several-blockings';
+
+/** A closed interval, low end first. */
+export type Interval = readonly [number, number];
+
+/** Plain figures of one treatment, from its units' values. */
+export interface TreatmentGroup {
+  readonly treatment: string;
+  readonly n: number;
+  readonly mean: number;
+  /** null for a single unit. */
+  readonly sd: number | null;
+  readonly median: number;
+}
+
+/** A treatment against the control, as the layout can show it. */
+export type Contrast =
+  | EstimableContrast
+  | {
+      readonly estimable: false;
+      readonly treatment: string;
+      readonly control: string;
+      readonly call: 'no-test';
+    };
+
+/** Differences are treatment minus control, adjusted for blocks; intervals and p are null where no spread is left. */
+export interface EstimableContrast {
+  readonly estimable: true;
+  readonly treatment: string;
+  readonly control: string;
+  readonly difference: number;
+  readonly se: number | null;
+  readonly df: number;
+  readonly t: number | null;
+  readonly p: number | null;
+  readonly ci: Interval | null;
+  /** Dunnett. */
+  readonly pAdjusted: number | null;
+  readonly ciAdjusted: Interval | null;
+  /** Two one-sided tests: the plain interval at 1 − 2α. */
+  readonly ciEquivalence: Interval | null;
+  /** Difference in % of the control's adjusted mean; null where that is not above zero. */
+  readonly percent: number | null;
+  /** Fieller, plain and with Dunnett's critical value. */
+  readonly percentCi: RatioInterval;
+  readonly percentCiAdjusted: RatioInterval;
+  readonly percentCiEquivalence: RatioInterval;
+  readonly shuffleP: number | null;
+  readonly shufflePAdjusted: number | null;
+  readonly call: Call;
+  /** Units of each treatment that would probably settle a “can't tell”; null where none is needed or too many. */
+  readonly unitsNeeded: number | null;
+}
+
+/** Two treatments beside each other: a minus b. Tukey-Kramer. */
+export type Pair =
+  | {
+      readonly estimable: true;
+      readonly a: string;
+      readonly b: string;
+      readonly difference: number;
+      readonly p: number | null;
+      readonly ci: Interval | null;
+      readonly ciAdjusted: Interval | null;
+      readonly pAdjusted: number | null;
+    }
+  | { readonly estimable: false; readonly a: string; readonly b: string };
+
+export type WarningCode =
+  | 'no-replication'
+  | 'pseudo-replication'
+  | 'one-block'
+  | 'unequal-variance'
+  | 'odd-unit'
+  | 'tiny-sample'
+  | 'unbalanced'
+  | 'not-declared'
+  | 'additive-only'
+  | 'zero-spread'
+  | 'not-comparable'
+  | 'missing-units';
+
+export interface JudgeWarning {
+  readonly code: WarningCode;
+  readonly message: string;
+}
+
+/** A treatment's direction when the same readings are looked at on another scale. */
+export interface OtherScale {
+  readonly scale: 'log' | 'ranks' | 'own-spread';
+  readonly directions: readonly {
+    readonly treatment: string;
+    readonly direction: 'up' | 'down' | 'cant-tell';
+  }[];
+  /** Whether any direction differs from the one on the plain scale. */
+  readonly changes: boolean;
+}
+
+export interface Verdict {
+  readonly call: Call;
+  /** The best treatment, where the units support naming one. */
+  readonly best: string | null;
+  readonly mayHoldTheBest: readonly string[];
+  readonly headline: string;
+  readonly detail: string;
+  readonly unitsNeeded: number | null;
+}
+
+/** The judge's whole answer. Plain data; `null` for what is not defined, never NaN. */
+export interface Judgement {
+  readonly design: {
+    readonly kind: DesignKind;
+    readonly units: number;
+    readonly subsamples: number;
+    readonly blocks: number;
+    readonly treatments: number;
+  };
+  readonly groups: readonly TreatmentGroup[];
+  /** Means adjusted for blocks, by treatment; null where the layout can't give one. */
+  readonly adjustedMeans: Readonly<Record<string, number | null>>;
+  readonly anova: readonly AnovaRow[];
+  readonly contrasts: readonly Contrast[];
+  readonly pairs: readonly Pair[];
+  readonly letters: Readonly<Record<string, string>> | null;
+  readonly shuffle: ShuffleResult | null;
+  readonly otherScales: readonly OtherScale[];
+  /** Dunnett's critical value that widened the intervals; null without a test. */
+  readonly criticalT: number | null;
+  readonly verdict: Verdict;
+  readonly warnings: readonly JudgeWarning[];
+}

@@ -1,0 +1,73 @@
+import { deal } from '@/core/design/layouts/deal';
+import { dealPlanOf, type LayoutWish } from '@/core/design/layouts/deal-plan';
+import {
+  type JudgedUnit,
+  type JudgeInput,
+  type Margin,
+  STARTING_GUESS_CV,
+} from '@/core/judge/question/judge-input';
+import type { Treatment } from '@/core/trial/model/trial-data';
+
+/** A trial that is only planned: what would be judged, once its units have values. */
+export interface PlannedTrial {
+  readonly wish: LayoutWish;
+  readonly treatments: readonly Treatment[];
+  readonly unitWord: string;
+  readonly response: string;
+  readonly better: JudgeInput['better'];
+  readonly margin: Margin | null;
+}
+
+/** What the judge would take, its units dealt with this seed and without values yet. */
+export function plannedInput(
+  { wish, treatments, unitWord, response, better, margin }: PlannedTrial,
+  seed: number,
+): JudgeInput {
+  const factors = Object.keys(treatments[0]?.levels ?? {});
+  const dealt = deal(dealPlanOf(wish, treatments), seed);
+  const hasBlocks = wish.kind !== 'complete-randomisation';
+  return {
+    response,
+    unitWord,
+    treatmentName: factors.join(':'),
+    treatments: treatments.map(treatment => treatment.name),
+    control:
+      treatments.find(treatment => treatment.role === 'control')?.name ?? treatments[0]?.name ?? '',
+    factors:
+      factors.length < 2
+        ? undefined
+        : {
+            names: factors,
+            levelsOf: Object.fromEntries(
+              treatments.map(treatment => [
+                treatment.name,
+                factors.map(name => treatment.levels[name] ?? ''),
+              ]),
+            ),
+          },
+    blockNames: hasBlocks
+      ? [wish.blockWord, ...(wish.columnWord === null ? [] : [wish.columnWord])]
+      : [],
+    isPaired: wish.kind === 'pairs',
+    units: dealt.map(
+      (unit, i): JudgedUnit => ({
+        id: String(i + 1),
+        treatment: treatments[unit.treatment]?.name ?? '',
+        value: null,
+        blocks: [
+          ...(hasBlocks ? [String(unit.block + 1)] : []),
+          ...(wish.columnWord === null ? [] : [String(unit.column + 1)]),
+        ],
+        wholePlot: wish.kind === 'split-plot' ? String(unit.wholePlot) : undefined,
+      }),
+    ),
+    subsamples: dealt.length,
+    better,
+    margin,
+    confidence: 0.95,
+    shuffles: 0,
+    seed,
+    isDeclared: true,
+    priorCv: STARTING_GUESS_CV,
+  };
+}

@@ -1,0 +1,293 @@
+import { equalShares } from '@/core/judge/outcomes/comparisons';
+import { type Strata, satterthwaiteDf, strataOf } from '@/core/judge/outcomes/error-strata';
+import { buildTrialModel } from '@/core/judge/outcomes/trial-model';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
+import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';
+import { tQuantile } from '@/core/stats/distributions/distributions';
+import { largestT } from '@/core/stats/distributions/multivariate-t';
+import { normalDraw } from '@/core/stats/distributions/normal-draw';
+import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
+import { type Covariance, fiellerInterval } from '@/core/stats/linear/fieller';
+import { type Combination, dot, type LinearModel } from '@/core/stats/linear/linear-model';
+
+/** How much whole plots differ beyond their units, as a share of the units' own spread: a starting guess, no source. */
+export const WHOLE_PLOT_SHARE = 0.5;
+
+/** A truth that a planned trial is tried on. */
+export interface PlannedTruth {
+  /** SD of units treated alike over the control's mean. */
+  readonly cv: number;
+  /** True gain of the one treatment that works, as a share of the control's mean, in the good direction. */
+  readonly effect: number;
+}
+
+/** How often simulated trials came to which verdict. */
+export interface VerdictShares {
+  readonly trials: number;
+  /** The treatment that works was called better, or clearly better. */
+  readonly seen: number;
+  readonly clearlySeen: number;
+  /** It was called worse, or shown not to matter. */
+  readonly missed: number;
+  /** One of the treatments that do nothing was called better or worse; null where there is none. */
+  readonly falseAlarm: number | null;
+}
+
+/** A simulation on its way, so that a first answer is there at once and gets sharper. */
+export interface VerdictSimulation {
+  readonly run: (trials: number) => void;
+  readonly shares: () => VerdictShares;
+}
+
+/**
+ * Tries the very verdict rule on made-up trials of a planned layout. In a linear model all that the rule looks at are the
+ * adjusted means and the residual mean square; they are drawn from their exact distributions, which is the same as
+ * drawing every unit and fitting, only sooner.
+ *
+ * In a split plot the two mean squares are drawn each from its own, which is exact where it is balanced; its critical
+ * values are those of the expected degrees of freedom, where the judge takes Satterthwaite's of the data.
+ *
+ * @param input a planned trial (`plannedInput`)
+ * @returns undefined where the layout leaves no spread to judge by, or can't compare the treatment with the control
+ */
+export function simulateVerdicts(
+  input: JudgeInput,
+  truth: PlannedTruth,
+  seed: number,
+): VerdictSimulation | undefined {
+  const trial = buildTrialModel({
+    ...input,
+    units: input.units.map((unit, i) => ({ ...unit, value: i % 2 })),
+  });
+  const model = trial.fit(trial.units.map(unit => unit.value));
+  const tests = input.treatments.filter(name => name !== input.control);
+  const control = trial.meanOf(model, input.control);
+  const planned = tests.map(name => ({
+    mean: trial.meanOf(model, name),
+    difference: trial.differenceOf(model, name, input.control),
+  }));
+  if (!control || !planned[0]?.difference || !planned[0].mean) return undefined;
+  const known = planned.flatMap(({ mean, difference }) =>
+    mean && difference ? [{ mean, difference }] : [],
+  );
+  const strata = trial.wholePlot && strataOf(trial, trial.wholePlot, model);
+  const noiseOf = noisy(model, strata, truth.cv);
+  if (!noiseOf) return undefined;
+  const criticals = criticalsOf(
+    known.map(({ difference }) => difference),
+    noiseOf,
+    input.confidence,
+  );
+
+  const random = seededRandom(seed);
+  const gain = input.better === 'higher' ? truth.effect : -truth.effect;
+  const counts = { trials: 0, seen: 0, clearly: 0, missed: 0, alarms: 0 };
+  const draw = (): void => {
+    const season = noiseOf.draw(random);
+    const drawn = (combination: Combination, expected: number): Combination => ({
+      direction: combination.direction,
+      estimate: expected + season.along(combination),
+    });
+    const base = drawn(control, 1);
+    let alarmed = false;
+    known.forEach(({ mean, difference }, i) => {
+      const effect = i === 0 ? gain : 0;
+      const call = callFor(
+        input,
+        base,
+        drawn(mean, 1 + effect),
+        drawn(difference, effect),
+        season.covariance,
+        criticals[i]!,
+      );
+      if (i > 0) {
+        alarmed ||= isBetter(call) || isWorse(call);
+        return;
+      }
+      counts.seen += Number(isBetter(call));
+      counts.clearly += Number(call === 'clearly-better');
+      counts.missed += Number(isWorse(call) || call === 'no-difference-that-matters');
+    });
+    counts.alarms += Number(alarmed);
+    counts.trials += 1;
+  };
+  return {
+    run: trials => {
+      for (let i = 0; i < trials; i++) draw();
+    },
+    shares: () => {
+      const of = (count: number): number => count / Math.max(1, counts.trials);
+      return {
+        trials: counts.trials,
+        seen: of(counts.seen),
+        clearlySeen: of(counts.clearly),
+        missed: of(counts.missed),
+        falseAlarm: known.length > 1 ? of(counts.alarms) : null,
+      };
+    },
+  };
+}
+
+function callFor(
+  input: JudgeInput,
+  control: Combination,
+  mean: Combination,
+  difference: Combination,
+  covariance: Covariance,
+  { critical, equivalence }: Critical,
+) {
+  const { margin } = input;
+  if (margin?.kind === 'percent' && control.estimate > 0) {
+    const adjusted = fiellerInterval(mean, control, covariance, critical);
+    const inner = fiellerInterval(mean, control, covariance, equivalence);
+    const inPercent = (ends: readonly [number, number]) =>
+      [100 * (ends[0] - 1), 100 * (ends[1] - 1)] as const;
+    if (adjusted && inner)
+      return callOf(
+        { adjusted: inPercent(adjusted), equivalence: inPercent(inner), margin: margin.percent },
+        input.better,
+      );
+  }
+  const se = Math.sqrt(covariance(difference, difference));
+  const size = margin?.kind === 'percent' ? (Math.abs(control.estimate) * margin.percent) / 100 : 0;
+  const around = (t: number) =>
+    [difference.estimate - t * se, difference.estimate + t * se] as const;
+  return callOf(
+    { adjusted: around(critical), equivalence: around(equivalence), margin: size },
+    input.better,
+  );
+}
+
+/** One made-up season: what luck adds to a combination, and the covariances that would be estimated in it. */
+interface Season {
+  readonly along: (combination: Combination) => number;
+  readonly covariance: Covariance;
+}
+
+interface Noise {
+  readonly draw: (random: SeededRandom) => Season;
+  /** Covariances as they are expected, and the degrees of freedom behind a combination's variance. */
+  readonly expected: Covariance;
+  readonly dfOf: (combination: Combination) => number;
+}
+
+/** @returns undefined where nothing is left to judge by */
+function noisy(model: LinearModel, strata: Strata | undefined, cv: number): Noise | undefined {
+  return strata ? twoStrata(model, strata, cv) : oneStratum(model, cv);
+}
+
+function oneStratum(model: LinearModel, cv: number): Noise | undefined {
+  const df = model.residualDf;
+  if (df < 1) return undefined;
+  const length = model.leverages.length - df;
+  return {
+    dfOf: () => df,
+    expected: (a, b) => cv * cv * dot(a.direction, b.direction),
+    draw: random => {
+      const noise = Float64Array.from({ length }, () => cv * normalDraw(random));
+      const ms = (cv * cv * chiSquareDraw(df, random)) / df;
+      return {
+        along: ({ direction }) => sumOf(direction, noise),
+        covariance: (a, b) => ms * dot(a.direction, b.direction),
+      };
+    },
+  };
+}
+
+function twoStrata(
+  model: LinearModel,
+  { inner, wholePlots, wholeDf, perWhole, sumsOf, wholePart, isWithin }: Strata,
+  cv: number,
+): Noise | undefined {
+  const restDf = inner.residualDf;
+  if (wholeDf < 1 || restDf < 1) return undefined;
+  const length = model.leverages.length - model.residualDf;
+  const wholeSd = WHOLE_PLOT_SHARE * cv;
+  const [ea, eb] = [cv * cv + perWhole * wholeSd ** 2, cv * cv];
+  const sums = remembered(sumsOf);
+  const part = (a: Combination, b: Combination): number => dot(sums(a), sums(b)) / perWhole;
+  const covarianceWith =
+    (wholeMs: number, restMs: number): Covariance =>
+    (a, b) => {
+      const whole = part(a, b);
+      return whole * wholeMs + (dot(a.direction, b.direction) - whole) * restMs;
+    };
+  return {
+    expected: covarianceWith(ea, eb),
+    dfOf: combination => {
+      if (isWithin(combination)) return restDf;
+      const whole = wholePart(combination, combination) * ea;
+      return satterthwaiteDf(
+        whole,
+        wholeDf,
+        covarianceWith(ea, eb)(combination, combination) - whole,
+        restDf,
+      );
+    },
+    draw: random => {
+      const noise = Float64Array.from({ length }, () => cv * normalDraw(random));
+      const wholes = Float64Array.from({ length: wholePlots }, () => wholeSd * normalDraw(random));
+      const covariance = covarianceWith(
+        (ea * chiSquareDraw(wholeDf, random)) / wholeDf,
+        (eb * chiSquareDraw(restDf, random)) / restDf,
+      );
+      return {
+        along: combination =>
+          sumOf(combination.direction, noise) + sumOf(sums(combination), wholes),
+        covariance,
+      };
+    },
+  };
+}
+
+/** A combination keeps its direction from season to season: its sums are worked out once. */
+function remembered(
+  sumsOf: (combination: Combination) => readonly number[],
+): (combination: Combination) => readonly number[] {
+  const known = new WeakMap<readonly number[], readonly number[]>();
+  return combination => {
+    const found = known.get(combination.direction) ?? sumsOf(combination);
+    known.set(combination.direction, found);
+    return found;
+  };
+}
+
+interface Critical {
+  readonly critical: number;
+  readonly equivalence: number;
+}
+
+/** Dunnett's value and that of the two one-sided tests, for the degrees of freedom of each comparison. */
+function criticalsOf(
+  differences: readonly Combination[],
+  { expected, dfOf }: Noise,
+  confidence: number,
+): readonly Critical[] {
+  const sizes = differences.map(each => Math.sqrt(expected(each, each)));
+  const correlations = differences.map((a, i) =>
+    differences.map((b, j) => (i === j ? 1 : expected(a, b) / (sizes[i]! * sizes[j]!))),
+  );
+  // As the judge: no one t covers two sizes of unit.
+  const isMixed = new Set(differences.map(each => dfOf(each).toPrecision(9))).size > 1;
+  const made = new Map<string, Critical>();
+  return differences.map(difference => {
+    const df = dfOf(difference);
+    const key = df.toPrecision(9);
+    const found = made.get(key) ?? {
+      critical: (isMixed
+        ? equalShares(differences.length, df)
+        : largestT(correlations, df)
+      ).quantile(confidence),
+      equivalence: tQuantile(confidence, df),
+    };
+    made.set(key, found);
+    return found;
+  });
+}
+
+function sumOf(weights: readonly number[], noise: Float64Array): number {
+  let sum = 0;
+  for (let j = 0; j < noise.length; j++) sum += weights[j]! * noise[j]!;
+  return sum;
+}

@@ -1,0 +1,169 @@
+import { closedPower, differenceSeen } from '@/core/design/power/closed-power';
+import type { PlannedTrial } from './planned-input';
+import { plannedInput } from './planned-input';
+import { simulateVerdicts, type VerdictShares, type VerdictSimulation } from './simulate-verdicts';
+
+/** What is asked of a plan: how often it sees a gain, by its size. */
+export interface SizeQuestion {
+  readonly plan: PlannedTrial;
+  readonly cv: number;
+  /** The true gain, as a share of the control's mean. */
+  readonly effect: number;
+  /** Sizes to look at, one of them the plan's own: units of each treatment, or blocks where each holds one. */
+  readonly sizes: readonly number[];
+  readonly own: number;
+  readonly seed: number;
+}
+
+/** One size and what it shows. */
+export interface SizePoint {
+  readonly size: number;
+  readonly units: number;
+  /** By simulation of the verdict rule; null before the first trials, and where nothing is left to judge by. */
+  readonly shares: VerdictShares | null;
+  /** The chance that one gain is seen, in closed form; null for a single unit each. */
+  readonly closed: number | null;
+  /** The smallest gain seen four times in five, as a share of the mean; null for a single unit each. */
+  readonly smallestSeen: number | null;
+}
+
+export type SizeCurve = readonly SizePoint[];
+
+const WANTED = 0.8;
+
+/** A curve that is made size by size, and sharpened size by size. */
+export interface GrowingCurve {
+  /** Adds so many simulated trials to the size at this index of the question's; the first time also sets it up. */
+  readonly advance: (at: number, trials: number) => void;
+  /** The sizes that were advanced, smallest first. */
+  readonly curve: () => SizeCurve;
+}
+
+/** Looks at a plan in several sizes. */
+export function sizeCurve(question: SizeQuestion): GrowingCurve {
+  const rows = new Map<
+    number,
+    {
+      readonly point: Omit<SizePoint, 'shares'>;
+      readonly simulation: VerdictSimulation | undefined;
+    }
+  >();
+  const rowAt = (at: number) => {
+    const size = question.sizes[at] ?? 0;
+    const plan = sized(question.plan, size);
+    const input = plannedInput(plan, question.seed);
+    const units = input.units.length;
+    return {
+      point: { size, units, ...closedForm(plan, units, question) },
+      simulation: simulateVerdicts(input, question, question.seed + size),
+    };
+  };
+  return {
+    advance: (at, trials) => {
+      const row = rows.get(at) ?? rowAt(at);
+      rows.set(at, row);
+      row.simulation?.run(trials);
+    },
+    curve: () =>
+      [...rows.values()]
+        .map(({ point, simulation }) => ({ ...point, shares: sharesOf(simulation) }))
+        .sort((a, b) => a.size - b.size),
+  };
+}
+
+function sharesOf(simulation: VerdictSimulation | undefined): VerdictShares | null {
+  const shares = simulation?.shares();
+  return shares && shares.trials > 0 ? shares : null;
+}
+
+/** The plan with another size: more of each, or more blocks where each holds every treatment once. */
+function sized(plan: PlannedTrial, size: number): PlannedTrial {
+  const { wish } = plan;
+  if (wish.kind === 'complete-randomisation')
+    return {
+      ...plan,
+      wish: {
+        ...wish,
+        each: size,
+        controlEach:
+          wish.controlEach === null
+            ? null
+            : Math.max(1, Math.round((wish.controlEach * size) / wish.each)),
+      },
+    };
+  if (wish.kind === 'latin-square') return plan;
+  return { ...plan, wish: { ...wish, blockCount: size } };
+}
+
+/** Dunnett's power with the units that the plan has of each; blocks cost degrees of freedom that are few beside the rest. */
+function closedForm(
+  { treatments, wish }: PlannedTrial,
+  units: number,
+  { cv, effect }: SizeQuestion,
+): Pick<SizePoint, 'closed' | 'smallestSeen'> {
+  const groups = treatments.length;
+  const control =
+    wish.kind === 'complete-randomisation' && wish.controlEach !== null
+      ? wish.controlEach
+      : units / groups;
+  const each = (units - control) / (groups - 1);
+  if (each < 2 || control < 2) return { closed: null, smallestSeen: null };
+  const plan = { kind: 'dunnett', groups, sd: cv, alpha: 0.05 } as const;
+  return {
+    closed: closedPower({ ...plan, delta: effect }, each, control),
+    smallestSeen: differenceSeen(plan, each, WANTED, control),
+  };
+}
+
+/** A plan's own size on its curve: units of each, or blocks. */
+export function sizeOf({ wish }: PlannedTrial): number {
+  return wish.kind === 'complete-randomisation' ? wish.each : wish.blockCount;
+}
+
+const USUAL_SIZES = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20] as const;
+const MOST_UNITS = 240;
+
+/** Sizes worth looking at, the plan's own among them; a square has only one. */
+export function sizesFor(plan: PlannedTrial): readonly number[] {
+  const own = sizeOf(plan);
+  if (plan.wish.kind === 'latin-square') return [own];
+  const perSize =
+    plan.treatments.length *
+    (plan.wish.kind === 'complete-randomisation' ? 1 : Math.max(1, plan.wish.each));
+  const sizes = USUAL_SIZES.filter(
+    size =>
+      size * perSize <= MOST_UNITS &&
+      (plan.wish.kind !== 'incomplete-blocks' ||
+        size * (plan.wish.perBlock ?? 2) >= plan.treatments.length),
+  );
+  return [...new Set([...sizes, own])].sort((a, b) => a - b);
+}
+
+/** The same units on fewer treatments: 8 × 1, 4 × 2, 2 × 4, each with the smallest gain that it sees four times in five. */
+export function splitsOf(
+  units: number,
+  cv: number,
+): readonly {
+  readonly treatments: number;
+  readonly each: number;
+  readonly smallest: number | null;
+}[] {
+  return [8, 6, 4, 3, 2].flatMap(treatments => {
+    const each = Math.floor(units / treatments);
+    if (each < 1) return [];
+    return [
+      {
+        treatments,
+        each,
+        smallest:
+          each < 2
+            ? null
+            : differenceSeen(
+                { kind: 'dunnett', groups: treatments, sd: cv, alpha: 0.05 },
+                each,
+                WANTED,
+              ),
+      },
+    ];
+  });
+}

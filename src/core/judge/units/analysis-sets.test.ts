@@ -1,0 +1,113 @@
+import fc from 'fast-check';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import type { Incident, TrialData } from '@/core/trial/model/trial-data';
+import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { leftOutOf, withCuts } from './analysis-sets';
+import { judgementOfSound, judgementWithAllIn, plannedLook } from './trial-analysis';
+
+const trial = trialFixture({ treatments: 2, unitsEach: 4 });
+const [a, b, c] = trial.units;
+if (!a || !b || !c) throw new Error('the fixture must have three units');
+const withMishaps = (...incidents: readonly Incident[]): TrialData => ({
+  ...trial,
+  incidents,
+  picks: trial.units.flatMap((unit, i) => [
+    pickFixture(unit, { netG: 100 + 7 * i }),
+    pickFixture(unit, { netG: 60 + 5 * i, pickedOn: '2026-07-15' }),
+  ]),
+});
+const mishap = (unit: typeof a, changes: Partial<Incident>) =>
+  leaveOutFixture(unit, {
+    decision: 'keep',
+    cause: 'frost',
+    byTreatment: 'no',
+    happenedOn: '2026-07-10',
+    ...changes,
+  });
+
+test('all keeps everyone; planned what was decided before the key; sound none that had a mishap of its own', () => {
+  const data = withMishaps(
+    leaveOutFixture(a),
+    leaveOutFixture(b, { afterKeyOpened: true }),
+    mishap(c, {}),
+  );
+  expect([leftOutOf(data, 'all'), leftOutOf(data, 'planned'), leftOutOf(data, 'sound')]).toEqual([
+    [],
+    [a.code],
+    [a.code, b.code, c.code],
+  ]);
+});
+
+test('what the treatment did, or may have done, stays in every set', () => {
+  const data = withMishaps(
+    mishap(a, { byTreatment: 'yes' }),
+    mishap(b, { byTreatment: 'unknown' }),
+  );
+  expect((['all', 'planned', 'sound'] as const).map(set => leftOutOf(data, set))).toEqual([
+    [],
+    [],
+    [],
+  ]);
+});
+
+test('no more from a day on, or only from a day on: that unit’s entries alone are cut', () => {
+  const days = (data: TrialData, unit: typeof a) =>
+    withCuts(data)
+      .picks.filter(pick => pick.unitId === unit.id)
+      .map(pick => pick.pickedOn);
+  const data = withMishaps(
+    mishap(a, { decision: 'leave-out-from' }),
+    mishap(b, { decision: 'start-anew' }),
+  );
+  expect([days(data, a), days(data, b), days(data, c)]).toEqual([
+    ['2026-07-01'],
+    ['2026-07-15'],
+    ['2026-07-01', '2026-07-15'],
+  ]);
+  const kept = withMishaps(mishap(a, {}));
+  expect(withCuts(kept)).toBe(kept);
+});
+
+test('each set is a part of the one before, whatever happened', () => {
+  const incidents = fc.array(
+    fc.record({
+      at: fc.integer({ min: 0, max: 7 }),
+      decision: fc.constantFrom<Incident['decision']>(
+        'keep',
+        'leave-out',
+        'leave-out-from',
+        'replace',
+        'start-anew',
+      ),
+      byTreatment: fc.constantFrom<Incident['byTreatment']>('yes', 'no', 'unknown'),
+      afterKeyOpened: fc.boolean(),
+    }),
+    { maxLength: 6 },
+  );
+  fc.assert(
+    fc.property(incidents, list => {
+      const data = withMishaps(
+        ...list.map(({ at, ...changes }) => mishap(trial.units[at] ?? a, changes)),
+      );
+      const [all, planned, sound] = (['all', 'planned', 'sound'] as const).map(set =>
+        leftOutOf(data, set),
+      );
+      expect(all).toEqual([]);
+      expect(planned?.every(code => sound?.includes(code))).toBe(true);
+    }),
+  );
+});
+
+test('the verdict comes with everything back in, and with the sound ones only, where those differ', () => {
+  const look = (data: TrialData) => plannedLook(data, STARTING_GUESS_CV);
+  const cut = withMishaps(mishap(a, { decision: 'leave-out-from', byTreatment: 'unknown' }));
+  expect(judgementWithAllIn(cut, look(cut))?.groups[0]?.n).toBe(4);
+  expect(judgementOfSound(cut, look(cut))).toBeUndefined();
+  const frosted = withMishaps(mishap(a, {}));
+  expect(judgementWithAllIn(frosted, look(frosted))).toBeUndefined();
+  expect(
+    judgementOfSound(frosted, look(frosted))
+      ?.groups.map(group => group.n)
+      .sort(),
+  ).toEqual([3, 4]);
+});

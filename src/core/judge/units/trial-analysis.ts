@@ -1,0 +1,204 @@
+import { centresOf } from '@/core/design/site/site-bias';
+import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import type { Judgement } from '@/core/judge/outcomes/judgement';
+import type {
+  FactorStructure,
+  JudgedUnit,
+  JudgeInput,
+  Margin,
+  PriorCv,
+} from '@/core/judge/question/judge-input';
+import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-value/unit-values';
+import type { Incident, Layout, Measure, TrialData } from '@/core/trial/model/trial-data';
+import { leftOutOf, withCuts } from './analysis-sets';
+
+/** How a trial is to be looked at: as it was planned, or with something changed on the page. */
+export interface Look {
+  readonly measureId: string;
+  /** null where any difference matters. */
+  readonly margin: Margin | null;
+  /** Codes of units left out of the sums. */
+  readonly leftOut: readonly string[];
+  /** Nothing is cut where a mishap ended or began a unit's line. */
+  readonly isUncut?: boolean;
+  /** Where the units stand is allowed for, as a slope across and along the bench. */
+  readonly isByPlace?: boolean;
+  readonly shuffles: number;
+  readonly seed: number;
+  readonly priorCv: PriorCv;
+}
+
+/** The look that was planned: the main measure, its margin, and what the standing incidents left out. */
+export function plannedLook(data: TrialData, priorCv: PriorCv): Look {
+  const main = mainMeasure(data);
+  return {
+    measureId: main.id,
+    margin: main.margin,
+    leftOut: standingLeaveOuts(data).map(left => left.code),
+    shuffles: 20_000,
+    seed: data.layout?.seed ?? 1,
+    priorCv,
+  };
+}
+
+/** @throws {RangeError} a trial without a main measure, which its schema lets nobody make */
+export function mainMeasure(data: TrialData): Measure {
+  const main = data.measures.find(measure => measure.isMain);
+  if (!main) throw new RangeError(`trial ${data.trial.id} must have a main measure`);
+  return main;
+}
+
+/** A unit that was left out, and the incident that says why. */
+export interface LeaveOut {
+  readonly code: string;
+  readonly incident: Incident;
+}
+
+export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
+  return data.incidents
+    .filter(incident => incident.decision === 'leave-out')
+    .flatMap(incident => {
+      const unit = data.units.find(candidate => candidate.id === incident.unitId);
+      return unit ? [{ code: unit.code, incident }] : [];
+    });
+}
+
+/** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
+export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
+  const measure = measureOf(data, look.measureId);
+  const values = unitValues(look.isUncut ? data : withCuts(data), measure);
+  const starts = startValues(data, measure);
+  const hasStart =
+    starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
+  const centres = look.isByPlace ? centresOf(data) : [];
+  const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
+  const nameOf = (id: string): string =>
+    treatments.find(treatment => treatment.id === id)?.name ?? '';
+  const blockOf = (id: string | null): string =>
+    data.blocks.find(block => block.id === id)?.name ?? '';
+  return {
+    response: measure.response,
+    responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
+    unitWord: data.trial.unitWord,
+    treatmentName: data.factors.map(factor => factor.name).join(':'),
+    factors: factorStructure(data),
+    treatments: treatments.map(treatment => treatment.name),
+    control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
+    blockNames: blockNamesOf(data.layout),
+    isPaired: data.layout?.kind === 'pairs',
+    mostImbalance: data.layout?.mostImbalance ?? undefined,
+    covariateName: hasStart
+      ? 'what it read at the start'
+      : data.units.every(unit => unit.startSize !== null)
+        ? 'its size at the start'
+        : undefined,
+    units: values.map(({ unit, value }, i): JudgedUnit => {
+      const centre = centres[i];
+      const isLeftOut = look.leftOut.includes(unit.code);
+      return {
+        id: unit.code,
+        treatment: nameOf(unit.treatmentId),
+        value: isLeftOut ? null : value,
+        isLeftOut,
+        blocks: [
+          ...(unit.blockId === null ? [] : [blockOf(unit.blockId)]),
+          ...(unit.column === null ? [] : [String(unit.column + 1)]),
+        ],
+        wholePlot: unit.wholePlot ?? undefined,
+        startSize: unit.startSize ?? undefined,
+        covariate: hasStart ? starts.get(unit.id) : (unit.startSize ?? undefined),
+        ...(centre && { place: [centre.x, centre.y] as const }),
+      };
+    }),
+    subsamples: values.reduce(
+      (sum, value) => sum + (look.leftOut.includes(value.unit.code) ? 0 : value.subsamples),
+      0,
+    ),
+    better: measure.better,
+    margin: look.margin,
+    confidence: 0.95,
+    shuffles: look.shuffles,
+    seed: look.seed,
+    isDeclared: measure.isMain,
+    priorCv: look.priorCv,
+  };
+}
+
+/** What a layout's blocks are called: rows and columns of a square, shelves, pairs, gardens; none where it had none. */
+function blockNamesOf(layout: Layout | null): readonly string[] {
+  if (!layout || layout.kind === 'complete-randomisation') return [];
+  return layout.columnWord === null ? [layout.blockWord] : [layout.blockWord, layout.columnWord];
+}
+
+function factorStructure(data: TrialData): FactorStructure | undefined {
+  if (data.factors.length < 2) return undefined;
+  const names = data.factors.map(factor => factor.name);
+  return {
+    names,
+    levelsOf: Object.fromEntries(
+      data.treatments.map(treatment => [
+        treatment.name,
+        names.map(name => treatment.levels[name] ?? ''),
+      ]),
+    ),
+  };
+}
+
+/** @throws {RangeError} none of the trial's */
+export function measureOf(data: TrialData, measureId: string): Measure {
+  const measure = data.measures.find(candidate => candidate.id === measureId);
+  if (!measure) throw new RangeError(`measureId must be one of the trial's, got ${measureId}`);
+  return measure;
+}
+
+/** The judgement with every left-out unit back in, shuffle test aside; undefined where none was left out. */
+export function judgementWithAllIn(data: TrialData, look: Look): Judgement | undefined {
+  const isWhole = look.leftOut.length === 0 && withCuts(data) === data;
+  return isWhole
+    ? undefined
+    : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [], isUncut: true }));
+}
+
+/** The judgement of those only that had no mishap, shuffle test aside; undefined where that is no other set. */
+export function judgementOfSound(data: TrialData, look: Look): Judgement | undefined {
+  const sound = leftOutOf(data, 'sound');
+  return sound.every(code => look.leftOut.includes(code))
+    ? undefined
+    : judgeWithoutShuffle(
+        judgeInputOf(data, { ...look, leftOut: [...new Set([...look.leftOut, ...sound])] }),
+      );
+}
+
+/** Units whose value wants a word beside the verdict: died, missed on a day, or never read. */
+export function unitsToMention(data: TrialData, look: Look): readonly UnitValue[] {
+  return unitValues(data, measureOf(data, look.measureId)).filter(
+    value => value.standing !== 'measured' || value.missedOn.length > 0,
+  );
+}
+
+/** A trial judged under one look, all but the shuffles: what the server paints first and a worker makes anew. */
+export interface LookedJudgement {
+  readonly look: Look;
+  readonly input: JudgeInput;
+  readonly judgement: Judgement;
+  /** With every left-out unit back in; null where none was left out. */
+  readonly allIn: Judgement | null;
+  /** Of those only that had no mishap; null where those are the same. */
+  readonly sound: Judgement | null;
+}
+
+/** @param judgeIt the whole judge, or the judge without its shuffles */
+export function judgeUnderLook(
+  data: TrialData,
+  look: Look,
+  judgeIt: (input: JudgeInput) => Judgement,
+): LookedJudgement {
+  const input = judgeInputOf(data, look);
+  return {
+    look,
+    input,
+    judgement: judgeIt(input),
+    allIn: judgementWithAllIn(data, look) ?? null,
+    sound: judgementOfSound(data, look) ?? null,
+  };
+}

@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
+import type { KindInput } from '@/core/judge/question/outcome-input';
+import { type Look, plannedLook } from '@/core/judge/units/trial-analysis';
+import { failure, type Result, success } from '@/core/result';
+import { TrialData } from '@/core/trial/model/trial-data';
+import { plannedVerdict } from './planned-verdict';
+
+/** A verdict with all it rests on, as an open file: the plan, the readings, what the judge was given, what it said. */
+export interface FrozenFile {
+  readonly format: 'turnspit-frozen';
+  readonly version: 1;
+  /** Of the program that froze it. */
+  readonly code: string;
+  readonly closedAt: string;
+  readonly data: TrialData;
+  readonly look: Look;
+  readonly input: unknown;
+  readonly judgement: unknown;
+}
+
+const Frozen = z.object({
+  format: z.literal('turnspit-frozen'),
+  version: z.literal(1),
+  code: z.string().max(40),
+  closedAt: z.string().max(40),
+  data: TrialData,
+  look: z.object({
+    measureId: z.string(),
+    shuffles: z.number().int().min(0).max(10_000_000),
+    seed: z.number().int().min(0),
+    priorCv: z.object({
+      cv: z.number().positive(),
+      source: z.enum(['own-trials', 'starting-guess']),
+    }),
+  }),
+  input: z.record(z.string(), z.unknown()),
+  judgement: z.record(z.string(), z.unknown()),
+});
+
+/** What a later look found. */
+export interface FrozenCheck {
+  readonly code: string;
+  readonly closedAt: string;
+  /** The readings and the plan still make what the judge was given. */
+  readonly isSameInput: boolean;
+  /** From what it was given then, the judge still says the same. */
+  readonly isSameJudgement: boolean;
+  readonly differences: readonly string[];
+}
+
+/** Looks whether a frozen verdict still comes out of its own plan, data and seed. @returns a sentence where it is no such file */
+export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
+  const parsed = Frozen.safeParse(read);
+  if (!parsed.success)
+    return failure(
+      `That is no frozen verdict: ${parsed.error.issues[0]?.path.join('.') ?? ''} ${parsed.error.issues[0]?.message ?? ''}`.trim(),
+    );
+  const { data, look, input, judgement, code, closedAt } = parsed.data;
+  const planned = { ...plannedLook(data, look.priorCv), shuffles: look.shuffles, seed: look.seed };
+  const now = plannedVerdict(data, planned, judgeWithoutShuffle);
+  const made = plain(now.input);
+  const inputDifferences = differencesOf(plain(input), made, 'input');
+  const again = plain(
+    now.by === 'kind'
+      ? judgeKind(input as unknown as KindInput)
+      : judge(input as unknown as JudgeInput),
+  );
+  const judgedDifferences = differencesOf(plain(judgement), again, 'judgement');
+  return success({
+    code,
+    closedAt,
+    isSameInput: inputDifferences.length === 0,
+    isSameJudgement: judgedDifferences.length === 0,
+    differences: [...inputDifferences, ...judgedDifferences].slice(0, 20),
+  });
+}
+
+/** As a file holds it: nothing undefined, no −0. */
+function plain(value: unknown): unknown {
+  return JSON.parse(JSON.stringify(value));
+}
+
+const SAME = 1e-9;
+
+/** Where two plain values differ, by path; numbers to nine digits, since another machine's last digit is no other verdict. */
+function differencesOf(a: unknown, b: unknown, path: string): readonly string[] {
+  if (typeof a === 'number' && typeof b === 'number')
+    return Math.abs(a - b) <= SAME * Math.max(1, Math.abs(a), Math.abs(b))
+      ? []
+      : [`${path}: ${a} then, ${b} now`];
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null)
+    return a === b ? [] : [`${path}: ${JSON.stringify(a)} then, ${JSON.stringify(b)} now`];
+  const [left, right] = [new Map(Object.entries(a)), new Map(Object.entries(b))];
+  return [...new Set([...left.keys(), ...right.keys()])].flatMap(key =>
+    differencesOf(left.get(key) ?? null, right.get(key) ?? null, `${path}.${key}`),
+  );
+}

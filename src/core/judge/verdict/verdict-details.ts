@@ -1,0 +1,20 @@
+import type { Rival } from '@/core/judge/after/alternative-explanations';
+import type { SeasonsTogether } from '@/core/judge/after/combine-seasons';
+import type { Scorecard } from '@/core/judge/after/scorecard';
+import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
+import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
+
+/** What stands beside a verdict on its page: the server sums it up, the page shows it. */
+export interface BesideVerdict {
+  readonly card: Scorecard;
+  readonly bases: readonly {
+    readonly name: string;
+    readonly cells: readonly { readonly treatment: string; readonly words: string }[];
+  }[];
+  readonly costs: readonly TreatmentCost[];
+  readonly position: PositionCheck | null;
+  readonly lessons: readonly string[];
+  /** The same question in other seasons. */
+  readonly seasons: readonly SeasonsTogether[];
+  readonly rivals: readonly Rival[];
+}

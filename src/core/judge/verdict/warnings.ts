@@ -1,0 +1,177 @@
+import { additivityP } from '@/core/judge/outcomes/additivity';
+import type { Spread } from '@/core/judge/outcomes/error-strata';
+import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
+import { redealOf } from '@/core/judge/outcomes/re-randomisation-of';
+import { distinct, isOneEachCell, type TrialModel } from '@/core/judge/outcomes/trial-model';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
+import type { LinearModel } from '@/core/stats/linear/linear-model';
+import { brownForsythe, oddUnits } from '@/core/stats/linear/residual-checks';
+import { countRedeals } from '@/core/stats/permutation/re-randomisation';
+import { plural, pluralOf } from '@/core/words/plural';
+
+interface WarningContext {
+  readonly input: JudgeInput;
+  readonly trial: TrialModel;
+  readonly model: LinearModel;
+  readonly spread: Spread | undefined;
+  readonly contrasts: readonly Contrast[];
+  readonly design: Judgement['design'];
+}
+
+/** What may have spoiled the trial, as far as the readings and the layout show it. */
+export function warningsOf(context: WarningContext): readonly JudgeWarning[] {
+  return [
+    ...replication(context),
+    ...subsampling(context),
+    ...blocking(context),
+    ...balance(context),
+    ...comparability(context),
+    ...spreads(context),
+    ...odd(context),
+    ...additive(context),
+    ...declared(context),
+  ];
+}
+
+function replication({ input, trial, model, spread }: WarningContext): readonly JudgeWarning[] {
+  const { unitWord } = input;
+  if (!spread && model.residualDf < 1) {
+    return [
+      {
+        code: 'no-replication',
+        message: `One ${unitWord} each leaves no spread to judge by: a story, not a result.`,
+      },
+    ];
+  }
+  if (!spread) {
+    return [
+      {
+        code: 'zero-spread',
+        message: `${pluralOf(unitWord)} treated alike gave exactly the same reading: the scale's step is too coarse, or values were copied.`,
+      },
+    ];
+  }
+  const smallest = smallestShuffleP(input, trial);
+  if (smallest <= 0.05) return [];
+  return [
+    {
+      code: 'tiny-sample',
+      message: `So few ${pluralOf(unitWord)} that even the largest gap turns up in ${Math.round(100 * smallest)} of 100 shuffles: the shuffle test can never be surer than that.`,
+    },
+  ];
+}
+
+/** The share of arrangements that the best-looking deal could ever have; two treatments are mirrored, so two of them tie. */
+function smallestShuffleP(input: JudgeInput, trial: TrialModel): number {
+  const arrangements = countRedeals(redealOf(input, trial));
+  return Math.min(1, (input.treatments.length === 2 ? 2 : 1) / arrangements);
+}
+
+function subsampling({ input, design }: WarningContext): readonly JudgeWarning[] {
+  if (design.subsamples <= design.units) return [];
+  return [
+    {
+      code: 'pseudo-replication',
+      message: `${design.subsamples} readings come from ${design.units} ${pluralOf(input.unitWord)}. Readings of one ${input.unitWord} were averaged first: what counts is ${design.units}, not ${design.subsamples}.`,
+    },
+  ];
+}
+
+function blocking({ input, trial }: WarningContext): readonly JudgeWarning[] {
+  return input.blockNames.flatMap((name, i): JudgeWarning[] => {
+    const levels = distinct(trial.units.map(unit => unit.blocks[i] ?? ''));
+    return levels.length === 1
+      ? [
+          {
+            code: 'one-block',
+            message: `There is only one ${name}: it can't tell place from treatment, and was left out of the sums.`,
+          },
+        ]
+      : [];
+  });
+}
+
+function balance({ input, trial }: WarningContext): readonly JudgeWarning[] {
+  const counts = input.treatments.map(
+    name => trial.units.filter(unit => unit.treatment === name).length,
+  );
+  const missing = input.units.filter(unit => unit.value === null && !unit.isLeftOut).length;
+  const warnings: JudgeWarning[] = [];
+  if (missing > 0)
+    warnings.push({
+      code: 'missing-units',
+      message: `${missing} ${plural(input.unitWord, missing)} gave no reading and ${missing === 1 ? 'is' : 'are'} not in the sums.`,
+    });
+  if (new Set(counts).size > 1) {
+    const listed = input.treatments.map((name, i) => `${name} ${counts[i]}`).join(', ');
+    warnings.push({
+      code: 'unbalanced',
+      message: `Not the same number of ${pluralOf(input.unitWord)} each: ${listed}. The sums allow for it.`,
+    });
+  }
+  return warnings;
+}
+
+function comparability({ contrasts }: WarningContext): readonly JudgeWarning[] {
+  const lost = contrasts
+    .filter(contrast => !contrast.estimable)
+    .map(contrast => contrast.treatment);
+  if (lost.length === 0) return [];
+  return [
+    {
+      code: 'not-comparable',
+      message: `This layout can't compare ${lost.join(', ')} with ${contrasts[0]?.control}: they differ from it only together with the blocks, or gave no reading.`,
+    },
+  ];
+}
+
+const NOTICEABLE = 0.05;
+
+function spreads({ input, trial, model, spread }: WarningContext): readonly JudgeWarning[] {
+  if (!spread) return [];
+  const groups = input.treatments.map(name =>
+    model.residuals.filter((_, i) => trial.units[i]?.treatment === name),
+  );
+  const test = brownForsythe(groups);
+  if (!test || test.p >= NOTICEABLE) return [];
+  return [
+    {
+      code: 'unequal-variance',
+      message: `Some treatments spread more than others (p ${test.p < 0.001 ? 'below 0.001' : test.p.toFixed(3)}): the intervals may be too wide for some and too narrow for others.`,
+    },
+  ];
+}
+
+function odd({ input, trial, model, spread }: WarningContext): readonly JudgeWarning[] {
+  if (!spread) return [];
+  return oddUnits(model, NOTICEABLE).map(({ index }): JudgeWarning => {
+    const unit = trial.units[index];
+    return {
+      code: 'odd-unit',
+      message: `${input.unitWord} ${unit?.id} (${unit?.treatment}) lies far from the others like it. Look whether it was read rightly before you leave it out.`,
+    };
+  });
+}
+
+function additive({ input, trial }: WarningContext): readonly JudgeWarning[] {
+  if (!isOneEachCell(input, trial.units)) return [];
+  const p = additivityP(trial);
+  const names = input.factors?.names ?? [];
+  return [
+    {
+      code: 'additive-only',
+      message: `One ${input.unitWord} of each combination: ${names.join(' and ')} are judged as if what one does were the same at every level of the other.${p === null ? '' : p < NOTICEABLE ? ` That looks wrong (Tukey’s test of additivity, p ${p.toFixed(3)}): the calls lean on it.` : ` Nothing speaks against it (Tukey’s test of additivity, p ${p.toFixed(2)}), though so few could hardly show it.`}`,
+    },
+  ];
+}
+
+function declared({ input }: WarningContext): readonly JudgeWarning[] {
+  return input.isDeclared
+    ? []
+    : [
+        {
+          code: 'not-declared',
+          message: 'This was not the main measure before the plan was locked: found along the way.',
+        },
+      ];
+}

@@ -1,0 +1,285 @@
+import { z } from 'zod';
+import { parseQuantity } from '@/core/quantity/parse-quantity';
+import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { failure, type Result, success } from '@/core/result';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { Hazard, type LooseMeasure, Product, ProductForm } from '@/core/trial/model/product';
+import { type Analysis, AnalysisBasis, gradeSentence, parseGrade } from './analysis';
+import type { LabelRate } from './label-rate';
+import { ModeOfAction } from './mode-of-action';
+import { NUTRIENT_WORDS, Nutrient, type NutrientAmounts } from './nutrient';
+import { parseLabelRate, rateSentence } from './parse-label-rate';
+
+const text = (most: number) => z.string().max(most, 'That is too long.').default('');
+
+/** A product as it is typed. Empty fields are what nobody knows. */
+export const ProductDraft = z.object({
+  name: z.string().trim().min(1, 'Give it the name on its pack.').max(80, 'At most 80 characters.'),
+  form: ProductForm,
+  grade: text(60),
+  basis: AnalysisBasis.default('oxide'),
+  per: z.enum(['w/w', 'w/v']).default('w/w'),
+  /** Secondary and trace elements: `Mg 1.2, Fe 0,05`. */
+  others: text(200),
+  density: text(20),
+  activePercent: text(20),
+  packSize: text(60),
+  packPrice: text(20),
+  /** One a line. */
+  rates: text(2000),
+  releaseMonths: text(10),
+  waitingDays: text(10),
+  reentryHours: text(10),
+  mostApplications: text(10),
+  keepsMonths: text(10),
+  keepBelow: text(10),
+  mixedHours: text(10),
+  moisture: text(10),
+  keepDark: z.boolean().default(false),
+  acts: z.union([ModeOfAction, z.literal('')]).default(''),
+  hazards: z.array(Hazard).max(30).default([]),
+  note: text(1000),
+});
+export type ProductDraft = z.input<typeof ProductDraft>;
+
+export const BLANK_PRODUCT: ProductDraft = {
+  name: '',
+  form: 'liquid',
+  grade: '',
+  basis: 'oxide',
+  per: 'w/w',
+  others: '',
+  density: '',
+  activePercent: '',
+  packSize: '',
+  packPrice: '',
+  rates: '',
+  releaseMonths: '',
+  waitingDays: '',
+  reentryHours: '',
+  mostApplications: '',
+  keepsMonths: '',
+  keepBelow: '',
+  mixedHours: '',
+  moisture: '',
+  keepDark: false,
+  acts: '',
+  hazards: [],
+  note: '',
+};
+
+/** A number from a field, or why it is none; null where it is empty. */
+type Read = { readonly value: number | null } | { readonly trouble: string };
+
+function numberIn(written: string, least: number, most: number, sentence: string): Read {
+  if (written.trim() === '') return { value: null };
+  const value = /^\d+([.,]\d+)?$/.test(written.trim())
+    ? Number(written.trim().replace(',', '.'))
+    : Number.NaN;
+  return value >= least && value <= most ? { value } : { trouble: sentence };
+}
+
+/** What the form does not hold and a change leaves alone. */
+type Kept = Pick<Product, 'batches' | 'stepUp' | 'looseMeasures' | 'isKnownHere'>;
+
+/** Reads a product as it came from the form. */
+export function readProduct(
+  input: unknown,
+  system: MeasureSystem,
+  id: string,
+  { batches, stepUp, looseMeasures, isKnownHere }: Kept = {
+    batches: [],
+    stepUp: null,
+    looseMeasures: [],
+    isKnownHere: false,
+  },
+): Result<Product, FieldTroubles> {
+  const parsed = ProductDraft.safeParse(input);
+  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  const draft = parsed.data;
+  const analysis = readAnalysis(draft);
+  const pack = readPack(draft, system);
+  const rates = readRates(draft.rates, system, looseMeasures);
+  const numbers = {
+    density: numberIn(draft.density, 0.01, 20, 'Grams in a millilitre, above 0: water has 1.'),
+    activePercent: numberIn(draft.activePercent, 0.001, 100, 'A percentage above 0, at most 100.'),
+    releaseMonths: numberIn(draft.releaseMonths, 0.5, 36, 'Months, from half a month to 36.'),
+    waitingDays: numberIn(draft.waitingDays, 0, 400, 'Whole days, at most 400.'),
+    reentryHours: numberIn(draft.reentryHours, 0, 720, 'Hours, at most 720.'),
+    mostApplications: numberIn(
+      draft.mostApplications,
+      1,
+      100,
+      'How often at most: a whole number from 1.',
+    ),
+    keepsMonths: numberIn(draft.keepsMonths, 0.1, 600, 'Months, above 0.'),
+    keepBelow: numberIn(draft.keepBelow, 1, 60, 'Degrees Celsius, from 1 to 60.'),
+    mixedHours: numberIn(draft.mixedHours, 0.1, 2000, 'Hours, above 0.'),
+    moisture: numberIn(
+      draft.moisture,
+      0,
+      99,
+      'Water in % of what comes out of the bag, from 0 to 99.',
+    ),
+  };
+  const troubles: FieldTroubles = {
+    ...(analysis.ok ? {} : analysis.trouble),
+    ...(pack.ok ? {} : pack.trouble),
+    ...(rates.ok ? {} : { rates: rates.trouble }),
+    ...Object.fromEntries(
+      Object.entries(numbers).flatMap(([field, read]) =>
+        'trouble' in read ? [[field, read.trouble]] : [],
+      ),
+    ),
+  };
+  if (Object.keys(troubles).length > 0 || !analysis.ok || !pack.ok || !rates.ok)
+    return failure(troubles);
+  const of = (read: Read): number | null => ('value' in read ? read.value : null);
+  const product = Product.safeParse({
+    id,
+    name: draft.name,
+    form: draft.form,
+    analysis: analysis.value,
+    densityGPerMl: of(numbers.density),
+    activePercent: of(numbers.activePercent),
+    pack: pack.value,
+    rates: rates.value,
+    releaseMonths: of(numbers.releaseMonths),
+    hazards: draft.hazards,
+    waitingDays: of(numbers.waitingDays),
+    reentryHours: of(numbers.reentryHours),
+    mostApplications: of(numbers.mostApplications),
+    keepBelowC: of(numbers.keepBelow),
+    keepsMonths: of(numbers.keepsMonths),
+    keepDark: draft.keepDark,
+    mixedHours: of(numbers.mixedHours),
+    moisturePercent: of(numbers.moisture),
+    acts: draft.acts === '' ? null : draft.acts,
+    batches,
+    stepUp,
+    looseMeasures,
+    isKnownHere,
+    note: draft.note,
+  });
+  return product.success ? success(product.data) : failure(fieldTroublesOf(product.error));
+}
+
+function readAnalysis({
+  grade,
+  basis,
+  per,
+  others,
+}: z.output<typeof ProductDraft>): Result<Analysis | null, FieldTroubles> {
+  const more = readOthers(others);
+  if (!more.ok) return failure({ others: more.trouble });
+  if (grade.trim() === '')
+    return Object.keys(more.value).length === 0
+      ? success(null)
+      : success({ basis, per, n: 0, p: 0, k: 0, others: more.value });
+  const read = parseGrade(grade);
+  if (!read.ok) return failure({ grade: gradeSentence(read.trouble) });
+  const [n, p, k] = read.value;
+  return success({ basis, per, n, p, k, others: more.value });
+}
+
+function readOthers(written: string): Result<NutrientAmounts, string> {
+  const amounts: Partial<Record<Nutrient, number>> = {};
+  for (const part of written
+    .split(/[;\n]|,(?!\d)/)
+    .map(each => each.trim())
+    .filter(each => each !== '')) {
+    const found = /^([a-z]+)\s*[:=]?\s*(\d+(?:[.,]\d+)?)\s*%?$/i.exec(part);
+    const nutrient = Object.entries(NUTRIENT_WORDS).find(([key, word]) =>
+      [key, word].includes((found?.[1] ?? '').toLowerCase()),
+    )?.[0];
+    const percent = Number((found?.[2] ?? '').replace(',', '.'));
+    if (!found || nutrient === undefined || percent > 100)
+      return failure(
+        `“${part}” is not an element with its percentage. Write for example Mg 1.2, Fe 0.05.`,
+      );
+    amounts[Nutrient.parse(nutrient)] = percent;
+  }
+  return success(amounts);
+}
+
+function readPack(
+  { packSize, packPrice }: z.output<typeof ProductDraft>,
+  system: MeasureSystem,
+): Result<Product['pack'], FieldTroubles> {
+  const price = numberIn(packPrice, 0, 100_000, 'A price: 0 or more, without the currency.');
+  if ('trouble' in price) return failure({ packPrice: price.trouble });
+  if (packSize.trim() === '')
+    return price.value === null
+      ? success(null)
+      : failure({ packSize: 'How much is in the pack that costs this?' });
+  const read = parseQuantity(packSize, { system });
+  if (!read.ok) return failure({ packSize: quantitySentence(read.trouble) });
+  const { dimension: of, base } = read.value;
+  if ((of !== 'mass' && of !== 'volume') || base <= 0)
+    return failure({ packSize: 'A pack holds a mass or a volume, above 0.' });
+  return success({ of, amount: base, price: price.value });
+}
+
+function readRates(
+  written: string,
+  system: MeasureSystem,
+  loose: readonly LooseMeasure[],
+): Result<readonly LabelRate[], string> {
+  const rates: LabelRate[] = [];
+  for (const line of written
+    .split('\n')
+    .map(each => each.trim())
+    .filter(each => each !== '')) {
+    const read = parseLabelRate(line, system, loose);
+    if (!read.ok) return failure(rateSentence(read.trouble));
+    rates.push(read.value);
+  }
+  return rates.length > 20 ? failure('At most 20 rates.') : success(rates);
+}
+
+/** A product as its form would hold it. */
+export function productDraft(product: Product): ProductDraft {
+  const written = (value: number | null): string => (value === null ? '' : String(value));
+  const { analysis, pack } = product;
+  const packSize =
+    pack === null
+      ? ''
+      : pack.of === 'mass'
+        ? pack.amount >= 1000
+          ? `${pack.amount / 1000} kg`
+          : `${pack.amount} g`
+        : pack.amount >= 1000
+          ? `${pack.amount / 1000} l`
+          : `${pack.amount} ml`;
+  return {
+    name: product.name,
+    form: product.form,
+    grade: analysis === null ? '' : `${analysis.n}-${analysis.p}-${analysis.k}`,
+    basis: analysis?.basis ?? 'oxide',
+    per: analysis?.per ?? 'w/w',
+    others: Object.entries(analysis?.others ?? {})
+      .map(
+        ([nutrient, percent]) =>
+          `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${percent}`,
+      )
+      .join(', '),
+    density: written(product.densityGPerMl),
+    activePercent: written(product.activePercent),
+    packSize,
+    packPrice: written(pack?.price ?? null),
+    rates: product.rates.map(rate => rate.asWritten).join('\n'),
+    releaseMonths: written(product.releaseMonths),
+    waitingDays: written(product.waitingDays),
+    reentryHours: written(product.reentryHours),
+    mostApplications: written(product.mostApplications),
+    keepsMonths: written(product.keepsMonths),
+    keepBelow: written(product.keepBelowC),
+    mixedHours: written(product.mixedHours),
+    moisture: written(product.moisturePercent),
+    keepDark: product.keepDark,
+    acts: product.acts ?? '',
+    hazards: [...product.hazards],
+    note: product.note,
+  };
+}

@@ -1,0 +1,251 @@
+import { doseOf, type UnitMeasures, worthOf } from '@/core/materials/dose/given-dose';
+import {
+  type NutrientAmounts,
+  sumNutrients,
+  timesNutrients,
+} from '@/core/materials/label/nutrient';
+import { dryMass } from '@/core/materials/soil-and-water/moisture';
+import type { StandingTask } from '@/core/schedule/tasks/task-state';
+import { type CalendarDay, daysBetween } from '@/core/time/garden-day';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Product } from '@/core/trial/model/product';
+import type { ExperimentalUnit, Treatment } from '@/core/trial/model/trial-data';
+import { releasedBy } from './release';
+
+/** What one rule gives a unit of a treatment over the season. */
+export interface LedgerLine {
+  readonly ruleId: string;
+  readonly name: string;
+  readonly product: string;
+  readonly times: number;
+  /** Over all times; g, or ml. */
+  readonly amount: number;
+  readonly of: 'mass' | 'volume';
+  readonly nutrients: NutrientAmounts | null;
+  /** What of it has come free by the ledger's day: slow feeds give theirs over months. */
+  readonly released: NutrientAmounts;
+  /** null where its water, or the density it takes, is not known. */
+  readonly dryG: number | null;
+  readonly cost: number | null;
+}
+
+/** What a unit of a treatment gets. */
+export interface LedgerAccount {
+  readonly treatmentId: Treatment['id'];
+  readonly name: string;
+  readonly lines: readonly LedgerLine[];
+  readonly nutrients: NutrientAmounts;
+  readonly released: NutrientAmounts;
+  readonly dryG: number | null;
+  /** Some product's nutrients are not known: the sum is a least. */
+  readonly isLeast: boolean;
+  readonly cost: number | null;
+  readonly minutes: number;
+}
+
+/** An act as it was really done: how much product each unit got. */
+export interface GivenAct {
+  readonly ruleId: string;
+  readonly nth: number;
+  /** In the rate's g or ml; null: as planned. */
+  readonly amount: number | null;
+  readonly doneOn: CalendarDay;
+  /** Only these units got it; null: all that were meant. */
+  readonly unitIds: readonly string[] | null;
+}
+
+interface LedgerInput {
+  readonly treatments: readonly Treatment[];
+  readonly rules: readonly CareRule[];
+  readonly tasks: readonly StandingTask[];
+  readonly products: readonly Product[];
+  /** What was done and not skipped. */
+  readonly given: readonly GivenAct[];
+  readonly units: readonly Pick<ExperimentalUnit, 'id' | 'treatmentId'>[];
+  readonly unit: UnitMeasures;
+  /** Up to when what comes free is counted: the trial's end, or today. */
+  readonly by: CalendarDay;
+}
+
+/** All treatments' accounts beside each other, over the whole season as planned, or of what was done so far. */
+export function nutrientLedger(
+  input: LedgerInput,
+  which: 'planned' | 'done',
+): readonly LedgerAccount[] {
+  return input.treatments.map(treatment => {
+    const rules = input.rules.filter(
+      rule => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id),
+    );
+    const times = rules.map(rule =>
+      which === 'planned' ? plannedTimes(rule, input) : doneTimes(rule, treatment.id, input),
+    );
+    const lines = rules.flatMap((rule, i) => lineOf(rule, times[i] ?? [], input) ?? []);
+    return {
+      treatmentId: treatment.id,
+      name: treatment.name,
+      lines,
+      minutes: rules.reduce(
+        (sum, rule, i) => sum + (rule.minutesEach ?? 0) * countOf(times[i] ?? []),
+        0,
+      ),
+      nutrients: sumNutrients(lines.flatMap(line => line.nutrients ?? [])),
+      released: sumNutrients(lines.map(line => line.released)),
+      dryG: sumOrNull(lines.map(line => line.dryG)),
+      isLeast: lines.some(line => line.nutrients === null),
+      cost: sumOrNull(lines.map(line => line.cost)),
+    };
+  });
+}
+
+/** One time of a rule: on a day, to a share of the treatment's units, so much or as planned. */
+interface Time {
+  readonly on: CalendarDay | null;
+  readonly share: number;
+  readonly amount: number | null;
+}
+
+function plannedTimes(rule: CareRule, { tasks }: LedgerInput): readonly Time[] {
+  return tasks
+    .filter(task => task.ruleId === rule.id)
+    .map(task => ({ on: task.doneOn ?? task.dueOn, share: 1, amount: null }));
+}
+
+function doneTimes(
+  rule: CareRule,
+  treatmentId: string,
+  { given, units }: LedgerInput,
+): readonly Time[] {
+  const own = units.filter(unit => unit.treatmentId === treatmentId);
+  return given
+    .filter(act => act.ruleId === rule.id)
+    .map(({ doneOn, amount, unitIds }) => ({
+      on: doneOn,
+      amount,
+      share:
+        unitIds === null || own.length === 0
+          ? 1
+          : own.filter(unit => unitIds.includes(unit.id)).length / own.length,
+    }));
+}
+
+function countOf(times: readonly Time[]): number {
+  return times.reduce((sum, time) => sum + time.share, 0);
+}
+
+function sumOrNull(values: readonly (number | null)[]): number | null {
+  return values.reduce<number | null>(
+    (sum, value) => (sum === null || value === null ? null : sum + value),
+    0,
+  );
+}
+
+function lineOf(
+  rule: CareRule,
+  times: readonly Time[],
+  input: LedgerInput,
+): LedgerLine | undefined {
+  const { material } = rule;
+  const product = input.products.find(each => each.id === material?.productId);
+  const planned = material && product ? doseOf(material, product, input.unit) : undefined;
+  if (!material || !product || !planned) return undefined;
+  const doses = times.map(({ on, share, amount }) => ({
+    on,
+    share,
+    dose: amount === null ? planned : worthOf({ kind: material.rate.of, dose: amount }, product),
+  }));
+  const nutrientsOf = ({ dose, share }: (typeof doses)[number]): NutrientAmounts =>
+    timesNutrients(dose.nutrients ?? {}, share);
+  const amount = doses.reduce(
+    (total, { dose, share }) =>
+      total + share * (dose.amount.kind === 'mass' ? dose.amount.g : dose.amount.ml),
+    0,
+  );
+  return {
+    ruleId: rule.id,
+    name: rule.name,
+    product: product.name,
+    times: countOf(times),
+    of: material.rate.of,
+    amount,
+    dryG: dryOf(amount, material.rate.of, product),
+    nutrients: doses.some(({ dose }) => dose.nutrients === null)
+      ? null
+      : sumNutrients(doses.map(nutrientsOf)),
+    released: sumNutrients(
+      doses.map(each =>
+        each.on === null
+          ? {}
+          : releasedBy(nutrientsOf(each), product.releaseMonths, daysBetween(each.on, input.by)),
+      ),
+    ),
+    cost: sumOrNull(
+      doses.map(({ dose, share }) => (dose.cost === null ? null : dose.cost * share)),
+    ),
+  };
+}
+
+function dryOf(
+  amount: number,
+  of: 'mass' | 'volume',
+  { moisturePercent, densityGPerMl }: Product,
+): number | null {
+  if (moisturePercent === null || (of === 'volume' && densityGPerMl === null)) return null;
+  return dryMass(of === 'mass' ? amount : amount * (densityGPerMl ?? 0), moisturePercent);
+}
+
+/** What is wrong with a comparison of feeds, by their amounts. */
+export interface LedgerFlag {
+  readonly code: 'differs-in-amount' | 'still-held' | 'base-hides' | 'not-known';
+  readonly says: string;
+}
+
+const ALIKE = 0.1; // treatments within a tenth of each other's nitrogen count as fed alike
+
+/** @param base what the mix itself gives a unit over the season; @param asksKind whether the question is which kind of feed, not how much */
+export function ledgerFlags(
+  accounts: readonly LedgerAccount[],
+  base: NutrientAmounts,
+  asksKind: boolean,
+): readonly LedgerFlag[] {
+  const fed = accounts.filter(account => (account.nutrients.n ?? 0) > 0);
+  const amounts = fed.map(account => account.nutrients.n ?? 0);
+  const [least, most] = [Math.min(...amounts), Math.max(...amounts)];
+  const leastName = fed.find(account => account.nutrients.n === least)?.name;
+  const mostName = fed.find(account => account.nutrients.n === most)?.name;
+  const flags: LedgerFlag[] = [];
+  if (asksKind && fed.length > 1 && most > least * (1 + ALIKE))
+    flags.push({
+      code: 'differs-in-amount',
+      says: `The question is which kind of feed, but ${mostName} gives ${(most / least).toFixed(1)} times the nitrogen of ${leastName}. What wins may be the amount.`,
+    });
+  const slow = fed.filter(
+    account => (account.released.n ?? 0) < (account.nutrients.n ?? 0) * (1 - ALIKE),
+  );
+  if (slow.length > 0)
+    flags.push({
+      code: 'still-held',
+      says: `${slow.map(account => `${account.name} has given ${(account.released.n ?? 0).toFixed(1)} of its ${(account.nutrients.n ?? 0).toFixed(1)} g of nitrogen by then`).join('; ')}. The rest comes too late to be judged.`,
+    });
+  if (fed.length > 0 && (base.n ?? 0) > most)
+    flags.push({
+      code: 'base-hides',
+      says: `The mix itself gives ${(base.n ?? 0).toFixed(1)} g of nitrogen, more than any treatment’s ${most.toFixed(1)} g: it may hide them.`,
+    });
+  if (accounts.some(account => account.isLeast))
+    flags.push({
+      code: 'not-known',
+      says: `${accounts
+        .filter(account => account.isLeast)
+        .map(account => account.name)
+        .join(', ')}: a product’s analysis or density is missing, so this is the least it gives.`,
+    });
+  return flags;
+}
+
+/** What a bought mix gives by itself, and until when. Weeks: common practice, no source. */
+export const MIX_FEEDS_WEEKS = { from: 4, to: 6 } as const;
+
+/** Nutrients that a volume of mix holds. @param mgPerL of each, as its bag prints them */
+export function heldByMix(mgPerL: NutrientAmounts, mixMl: number): NutrientAmounts {
+  return timesNutrients(mgPerL, mixMl / 1e6);
+}

@@ -1,0 +1,52 @@
+import type { Measure } from '@/core/trial/model/trial-data';
+
+/** A measure as the library knows it, before a trial takes it. */
+export interface MeasureKind {
+  readonly summary: Measure['summary'];
+  readonly name: string;
+  readonly definition: string;
+  readonly unit: Measure['unit'];
+  /** What “more” can stand before, made from what is picked. */
+  readonly responseOf: (picked: string) => string;
+}
+
+/** What can be made from a harvest. Order is that of the choice on screen. */
+export const HARVEST_MEASURES: readonly MeasureKind[] = [
+  {
+    summary: 'sound-weight',
+    name: 'Sound harvest by weight',
+    definition:
+      'All sound pieces of a unit, weighed without their container, added up over the season. Culls don’t count.',
+    unit: 'g',
+    responseOf: picked => picked,
+  },
+  {
+    summary: 'sound-count',
+    name: 'Number of sound pieces',
+    definition: 'All sound pieces of a unit, counted over the season. Culls don’t count.',
+    unit: 'count',
+    responseOf: picked => picked,
+  },
+  {
+    summary: 'mean-piece-weight',
+    name: 'Weight of one sound piece',
+    definition: 'Weight of the sound pieces that were both weighed and counted, over their number.',
+    unit: 'g',
+    responseOf: () => 'weight a piece',
+  },
+  {
+    summary: 'total-weight',
+    name: 'Whole harvest by weight',
+    definition:
+      'Sound pieces and culls together, weighed without their container, added up over the season.',
+    unit: 'g',
+    responseOf: picked => `${picked}, culls included`,
+  },
+];
+
+/** @throws {RangeError} not a harvest measure */
+export function harvestMeasure(summary: Measure['summary']): MeasureKind {
+  const kind = HARVEST_MEASURES.find(candidate => candidate.summary === summary);
+  if (!kind) throw new RangeError(`summary must be one of the library's, got ${summary}`);
+  return kind;
+}

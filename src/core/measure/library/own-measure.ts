@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import { failure, type Result, success } from '@/core/result';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { MeasureId } from '@/core/trial/model/ids';
+import { DayRule, type Scale } from '@/core/trial/model/scale';
+import type { Measure } from '@/core/trial/model/trial-data';
+import { type ReadingKind, readingKind } from './reading-library';
+
+const list = z.string().trim().max(600, 'That is too long.').default('');
+
+/** A measure of the library, or the gardener's own, as it is chosen. */
+export const MeasureForm = z.discriminatedUnion('from', [
+  z.object({ from: z.literal('library'), key: z.string().max(40) }),
+  z.object({
+    from: z.literal('own'),
+    name: z.string().trim().min(1, 'Give it a name.').max(120, 'At most 120 characters.'),
+    definition: z
+      .string()
+      .trim()
+      .min(10, 'From where to where, and what counts? Write it so that two people do the same.')
+      .max(400, 'At most 400 characters.'),
+    scale: z.enum([
+      'continuous',
+      'count',
+      'proportion',
+      'ordinal',
+      'yes-no',
+      'date',
+      'class',
+      'rank',
+      'percent',
+    ]),
+    unit: z.string().trim().max(12, 'At most 12 characters.').default(''),
+    /** Of steps and classes: one a line, the lowest first. */
+    steps: list,
+    better: z.enum(['higher', 'lower']).default('higher'),
+    parts: z.coerce.number().int().min(1).max(60).default(1),
+    days: DayRule.default('mean'),
+  }),
+]);
+export type MeasureForm = z.input<typeof MeasureForm>;
+
+/** Makes a trial's measure from the library or from the gardener's own words. */
+export function readMeasure(
+  input: unknown,
+  standing: readonly Measure[],
+  id: string,
+): Result<Measure, FieldTroubles> {
+  const parsed = MeasureForm.safeParse(input);
+  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  const form = parsed.data;
+  if (form.from === 'library') {
+    const kind = readingKind(form.key);
+    if (!kind) return failure({ key: 'Choose one of the list.' });
+    return standing.some(measure => measure.kindKey === kind.key)
+      ? failure({ key: `${kind.name} is read already.` })
+      : success(measureFromLibrary(kind, id));
+  }
+  if (standing.some(measure => measure.name.toLowerCase() === form.name.toLowerCase()))
+    return failure({ name: 'A measure of this trial has that name.' });
+  const scale = scaleOf(
+    form.scale,
+    form.steps
+      .split('\n')
+      .map(step => step.trim())
+      .filter(step => step !== ''),
+  );
+  if (!scale) return failure({ steps: 'At least two, one a line, the lowest first.' });
+  return success(measureFrom({ ...form, key: null, scale }, id));
+}
+
+/** A measure of the library as a trial takes it: not its main one. */
+export function measureFromLibrary(kind: ReadingKind, id: string): Measure {
+  return measureFrom({ ...kind, better: kind.better === 'lower' ? 'lower' : 'higher' }, id);
+}
+
+interface Facts {
+  readonly key: string | null;
+  readonly name: string;
+  readonly definition: string;
+  readonly scale: Scale;
+  readonly unit: string;
+  readonly better: Measure['better'];
+  readonly parts: number;
+  readonly days: DayRule;
+}
+
+function measureFrom(
+  { key, name, definition, scale, unit, better, parts, days }: Facts,
+  id: string,
+): Measure {
+  return {
+    id: MeasureId.parse(id),
+    name,
+    definition,
+    response: name.toLowerCase(),
+    unit,
+    summary: `reading-${days}`,
+    better,
+    margin: null,
+    isMain: false,
+    kindKey: key,
+    scale,
+    parts,
+    optimum: null,
+  };
+}
+
+function scaleOf(kind: Scale['kind'], steps: readonly string[]): Scale | undefined {
+  switch (kind) {
+    case 'continuous':
+      return { kind, least: -1_000_000, most: 1_000_000 };
+    case 'proportion':
+      return { kind, outOf: null };
+    case 'percent':
+      return { kind, step: 1 };
+    case 'ordinal':
+      return steps.length < 2 ? undefined : { kind, from: 1, steps, hasBeyond: false };
+    case 'class':
+      return steps.length < 2 ? undefined : { kind, classes: steps };
+    default:
+      return { kind };
+  }
+}

@@ -1,0 +1,22 @@
+import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
+import type { Measure } from '@/core/trial/model/trial-data';
+
+/** A value of a measure as the garden prints it; differences keep their sign. */
+export function valuePrinter(
+  { unit, summary }: Pick<Measure, 'unit' | 'summary'>,
+  style: MassStyle,
+): (value: number) => string {
+  const over = summary === 'reading-rate' ? ' a day' : '';
+  if (unit === 'g' && summary !== 'reading-area')
+    return value => `${printMass(value, style)}${over}`;
+  const behind = suffixOf(unit, summary);
+  return value =>
+    `${value < 0 ? '−' : ''}${Number(Math.abs(value).toPrecision(3))}${behind}${over}`;
+}
+
+const BARE = ['', 'count', 'pH'];
+
+function suffixOf(unit: string, summary: Measure['summary']): string {
+  if (summary === 'reading-area') return BARE.includes(unit) ? '' : ` ${unit}·days`;
+  return BARE.includes(unit) ? '' : unit === '%' ? '%' : ` ${unit}`;
+}

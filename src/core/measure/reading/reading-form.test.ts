@@ -1,0 +1,149 @@
+import fc from 'fast-check';
+import { v7 } from 'uuid';
+import { READING_KINDS, readingKind, stepPercent } from '@/core/measure/library/reading-library';
+import type { Scale } from '@/core/trial/model/scale';
+import { readValue, valueWords } from './read-value';
+import { readReading } from './reading-form';
+
+const context = (scale: Scale, unit = '') => ({
+  measure: { id: v7() as never, scale, unit },
+  system: 'uk' as const,
+  startsOn: '2026-05-01',
+  today: '2026-06-30',
+  now: '2026-06-30T10:00:00.000Z',
+});
+const read = (written: string, scale: Scale, unit = '', outOf = '') =>
+  readValue(written, outOf, scale, context(scale, unit));
+const height: Scale = { kind: 'continuous', least: 0, most: 6000 };
+const firmness: Scale = {
+  kind: 'ordinal',
+  from: 0,
+  steps: ['loose', 'gives', 'firm', 'hard'],
+  hasBeyond: false,
+};
+const probe: Scale = {
+  kind: 'ordinal',
+  from: 1,
+  steps: ['dry', 'moist', 'wet', 'soaked'],
+  hasBeyond: true,
+};
+const share: Scale = { kind: 'proportion', outOf: null };
+
+test.each([
+  ['213', height, 'mm', 213],
+  ['21.3 cm', height, 'mm', 213],
+  ['8 1/2 in', height, 'mm', 215.9],
+  ['12,5', height, 'mm', 12.5],
+  ['5 lb 12 oz', { kind: 'continuous', least: 0, most: 50_000 } as Scale, 'g', 2608.1561],
+  ['1.5 l', { kind: 'continuous', least: 0, most: 1000 } as Scale, 'l', 1.5],
+  ['7', { kind: 'count' } as Scale, '', 7],
+  ['45%', { kind: 'percent', step: 5 } as Scale, '%', 45],
+  ['yes', { kind: 'yes-no' } as Scale, '', 1],
+  ['n', { kind: 'yes-no' } as Scale, '', 0],
+  ['firm', firmness, '', 2],
+  ['2.5', firmness, '', 2.5],
+  ['2½', firmness, '', 2.5],
+  ['+', probe, '', 5],
+  ['<1', probe, '', 0],
+  ['earthy', { kind: 'class', classes: ['none', 'earthy'] } as Scale, '', 1],
+  ['2026-05-21', { kind: 'date' } as Scale, 'd', 20],
+])('“%s” is read', (written, scale, unit, value) => {
+  expect(read(written, scale, unit)).toEqual({
+    ok: true,
+    value: { value: expect.closeTo(value, 4), outOf: null },
+  });
+});
+
+test('so many of so many, in one or in two fields', () => {
+  expect([
+    read('5/6', share),
+    read('5 of 6', share),
+    read('5', share, '', '6'),
+    read('5', { kind: 'proportion', outOf: 6 }),
+  ]).toEqual(Array.from({ length: 4 }, () => ({ ok: true, value: { value: 5, outOf: 6 } })));
+});
+
+test.each([
+  ['', height, 'Write a value'],
+  ['2,5o', height, 'unit is not known'],
+  ['tall', { kind: 'continuous', least: 0, most: 14 } as Scale, 'not a number'],
+  ['9999', height, 'From 0 to 6000'],
+  ['-3', height, 'From 0 to 6000'],
+  ['3 kg', height, ''],
+  ['1.5', { kind: 'count' } as Scale, 'not a whole count'],
+  ['120', { kind: 'percent', step: 5 } as Scale, 'not a percentage'],
+  ['maybe', { kind: 'yes-no' } as Scale, 'Yes or no'],
+  ['2.3', firmness, 'no step'],
+  ['+', firmness, 'no step'],
+  ['7/6', share, 'more than all'],
+  ['5', share, 'Of how many'],
+  ['2027-01-01', { kind: 'date' } as Scale, 'still to come'],
+  ['0', { kind: 'rank' } as Scale, 'not a rank'],
+])('“%s” is refused with a sentence', (written, scale, says) => {
+  const found = read(written, scale, scale === height ? 'mm' : '');
+  expect(found.ok ? 'taken' : Object.values(found.trouble).join()).toContain(says);
+});
+
+test('what is shown can be typed again', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 6 }),
+      fc.constantFrom<readonly [Scale, string]>(
+        [firmness, ''],
+        [probe, ''],
+        [height, 'mm'],
+        [{ kind: 'count' }, ''],
+        [{ kind: 'percent', step: 1 }, '%'],
+      ),
+      (tenths, [scale, unit]) => {
+        const value =
+          scale.kind === 'ordinal' ? scale.from + Math.min(tenths, scale.steps.length - 1) : tenths;
+        const shown = valueWords({ scale, unit }, { value, outOf: null, outcome: 'picked' });
+        expect(
+          read(scale.kind === 'ordinal' ? (shown.split(' ')[0] ?? '') : shown, scale, unit),
+        ).toMatchObject({ ok: true, value: { value } });
+      },
+    ),
+  );
+});
+
+describe('a whole reading', () => {
+  const input = { id: v7(), unitId: v7(), measureId: v7(), takenOn: '2026-06-29', value: '213' };
+  test('made offline keeps its own instant, unless its clock ran ahead', () => {
+    const taken = (takenAt: string) => {
+      const found = readReading({ ...input, takenAt }, context(height, 'mm'));
+      return found.ok ? found.value.takenAt : '';
+    };
+    expect([taken('2026-06-29T08:00:00.000Z'), taken('2026-07-09T08:00:00.000Z')]).toEqual([
+      '2026-06-29T08:00:00.000Z',
+      '2026-06-30T10:00:00.000Z',
+    ]);
+  });
+  test('dead or not looked at needs no value; a day to come is refused', () => {
+    expect(
+      readReading({ ...input, outcome: 'dead', value: '' }, context(height, 'mm')),
+    ).toMatchObject({ ok: true, value: { outcome: 'dead', value: null } });
+    expect(readReading({ ...input, takenOn: '2026-07-01' }, context(height, 'mm'))).toMatchObject({
+      ok: false,
+      trouble: { takenOn: expect.stringContaining('still to come') },
+    });
+    expect(readReading({ ...input, id: 'x' }, context(height, 'mm')).ok).toBe(false);
+  });
+});
+
+describe('the library', () => {
+  test('holds at least 60 measures, each with one key, a definition and a way to be put down', () => {
+    expect(READING_KINDS.length).toBeGreaterThanOrEqual(60);
+    expect(new Set(READING_KINDS.map(kind => kind.key)).size).toBe(READING_KINDS.length);
+    expect(
+      READING_KINDS.filter(
+        kind => kind.definition.length < 20 || kind.when === '' || kind.parts < 1,
+      ).map(kind => kind.key),
+    ).toEqual([]);
+  });
+  test('C135: half a millimetre on a stem of 3.5 mm is a seventh (calc)', () => {
+    expect(stepPercent({ step: 0.5 }, 3.5)).toBeCloseTo(14.29, 2);
+    expect(stepPercent({ step: null }, 3.5)).toBeNull();
+    expect(readingKind('stem')).toMatchObject({ unit: 'mm', parts: 2, step: 0.1 });
+  });
+});

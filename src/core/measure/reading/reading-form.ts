@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { failure, type Result, success } from '@/core/result';
+import { GardenDay } from '@/core/time/garden-day';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { MeasureId, ReadingId, UnitId } from '@/core/trial/model/ids';
+import { type Measure, Outcome, type Reading } from '@/core/trial/model/trial-data';
+import { readValue } from './read-value';
+
+/** A reading as it is typed. The id is made where it is typed, so that it can be sent twice. */
+export const ReadingForm = z.object({
+  id: ReadingId,
+  unitId: UnitId,
+  measureId: MeasureId,
+  subsample: z.string().trim().max(40).default(''),
+  takenOn: z
+    .string()
+    .pipe(z.iso.date('That is not a date. Write it as 2026-08-03.'))
+    .pipe(GardenDay),
+  takenAt: z.iso.datetime().optional(),
+  value: z.string().max(80, 'That is too long for a value.'),
+  outOf: z.string().max(10).default(''),
+  outcome: Outcome.default('picked'),
+  note: z.string().trim().max(2000, 'A note has at most 2000 characters.').default(''),
+  isRepeat: z.boolean().default(false),
+  device: z.string().max(60).default(''),
+  supersedes: ReadingId.nullable().default(null),
+});
+export type ReadingForm = z.input<typeof ReadingForm>;
+
+/** What the reader of a reading needs to know beforehand. */
+export interface ReadingContext {
+  readonly measure: Pick<Measure, 'id' | 'scale' | 'unit'>;
+  readonly system: MeasureSystem;
+  readonly today: string;
+  readonly startsOn: string;
+  /** The instant it reached the server, UTC; an entry made offline brings its own. */
+  readonly now: string;
+}
+
+/** Reads a reading as it came from a form, a device or a file. */
+export function readReading(
+  input: unknown,
+  context: ReadingContext,
+): Result<Reading, FieldTroubles> {
+  const parsed = ReadingForm.safeParse(input);
+  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  return readingOf(parsed.data, context);
+}
+
+/** The same of fields whose shape is known already, as rows of a table. */
+export function readingOf(
+  { value: written, outOf, takenAt, ...form }: z.output<typeof ReadingForm>,
+  context: ReadingContext,
+): Result<Reading, FieldTroubles> {
+  if (form.takenOn > context.today)
+    return failure({ takenOn: `${form.takenOn} is still to come. Today is ${context.today}.` });
+  // A clock that runs ahead must not make an entry younger than what corrects it.
+  const entry = {
+    ...form,
+    takenAt: takenAt !== undefined && takenAt < context.now ? takenAt : context.now,
+    asWritten: written.trim(),
+    isRemoval: false,
+  };
+  if (form.outcome !== 'picked')
+    return success({ ...entry, asWritten: '', value: null, outOf: null });
+  const { scale } = context.measure;
+  if (scale === null) return failure({ value: 'That measure is made from picks: weigh it.' });
+  const read = readValue(written, outOf, scale, context);
+  return read.ok ? success({ ...entry, ...read.value }) : failure(read.trouble);
+}

@@ -1,0 +1,221 @@
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { failure, type Result, success } from '@/core/result';
+import { daysApart } from '@/core/time/days-apart';
+import { ReadingId, type UnitId } from '@/core/trial/model/ids';
+import type { ExperimentalUnit, Measure, Reading } from '@/core/trial/model/trial-data';
+import type { ColumnRole } from './match-columns';
+import { readValue } from './read-value';
+import { readingOf } from './reading-form';
+
+/** One thing that is wrong with a row. Rows are counted as a spreadsheet shows them, the heads being row 1. */
+export interface RowTrouble {
+  readonly row: number;
+  readonly column: string;
+  readonly says: string;
+}
+
+/** What a table is read against. */
+export interface TableContext {
+  readonly units: readonly Pick<ExperimentalUnit, 'id' | 'code'>[];
+  readonly measures: readonly Measure[];
+  readonly system: MeasureSystem;
+  readonly startsOn: string;
+  readonly today: string;
+  readonly now: string;
+  /** Of rows without a day of their own. */
+  readonly day: string;
+  /** Who brings it, as it stands with every reading. */
+  readonly device: string;
+  readonly newId: () => string;
+}
+
+/** Where a value belongs. */
+interface Place {
+  readonly unitId: UnitId;
+  readonly takenOn: string;
+  readonly subsample: string;
+  readonly note: string;
+}
+
+const MOST_TROUBLES = 40;
+
+/**
+ * Reads a table of readings, wide (a column for each measure) or long (a column of names, one of values). All of it or nothing:
+ * a single row that can't be read refuses the whole, with the first troubles row by row.
+ *
+ * @param roles of each column, in the order of `heads`
+ */
+export function readReadingTable(
+  heads: readonly string[],
+  rows: readonly (readonly string[])[],
+  roles: readonly ColumnRole[],
+  context: TableContext,
+): Result<readonly Reading[], readonly RowTrouble[]> {
+  const reader = new TableReader(heads, roles, context);
+  rows.forEach((row, i) => {
+    reader.read(row, i + 2);
+  });
+  return reader.troubles.length > 0
+    ? failure(reader.troubles.slice(0, MOST_TROUBLES))
+    : success(reader.readings);
+}
+
+/** Reads rows one after another, and remembers where a pot, day and part was before. */
+class TableReader {
+  readonly readings: Reading[] = [];
+  readonly troubles: RowTrouble[] = [];
+  readonly #units: ReadonlyMap<string, UnitId>;
+  readonly #measures: ReadonlyMap<string, Measure>;
+  readonly #byName: ReadonlyMap<string, Measure>;
+  readonly #factors = new Map<string, number>();
+  readonly #days = new Map<string, boolean>();
+  readonly #columns: ReadonlyMap<ColumnRole['kind'], number>;
+  readonly #seen = new Map<string, number>();
+
+  constructor(
+    readonly heads: readonly string[],
+    readonly roles: readonly ColumnRole[],
+    readonly context: TableContext,
+  ) {
+    this.#units = new Map(context.units.map(unit => [unit.code.toUpperCase(), unit.id]));
+    this.#columns = new Map(roles.map((role, column) => [role.kind, column]));
+    const read = context.measures.filter(measure => measure.scale !== null);
+    this.#measures = new Map(read.map(measure => [measure.id as string, measure]));
+    this.#byName = new Map(read.map(measure => [measure.name.toLowerCase(), measure]));
+  }
+
+  read(row: readonly string[], at: number): void {
+    if (row.every(cell => cell.trim() === '')) return;
+    const cell = (kind: ColumnRole['kind']): string =>
+      (row[this.#columns.get(kind) ?? -1] ?? '').trim();
+    const unitId = this.#units.get(cell('unit').toUpperCase());
+    if (unitId === undefined) {
+      this.#trouble(at, 'unit', `“${cell('unit')}” is no code of this trial.`);
+      return;
+    }
+    const shared = {
+      unitId,
+      takenOn: cell('day') === '' ? this.context.day : cell('day'),
+      subsample: cell('part'),
+      note: cell('note'),
+    };
+    this.roles.forEach((role, column) => {
+      const written = (row[column] ?? '').trim();
+      if (role.kind === 'measure')
+        this.#take({
+          ...shared,
+          measure: this.#measures.get(role.measureId),
+          written,
+          unit: role.unit,
+          at,
+          head: this.heads[column] ?? '',
+        });
+      if (role.kind === 'value')
+        this.#take({
+          ...shared,
+          measure: this.#byName.get(cell('measure-name').toLowerCase()),
+          written,
+          unit: '',
+          at,
+          head: cell('measure-name'),
+        });
+    });
+  }
+
+  #take({
+    measure,
+    written,
+    unit,
+    at,
+    head,
+    ...place
+  }: Place & {
+    readonly measure: Measure | undefined;
+    readonly written: string;
+    readonly unit: string;
+    readonly at: number;
+    readonly head: string;
+  }): void {
+    if (written === '') return;
+    const says = measure
+      ? this.#takeOne(measure, { written, unit }, at, place)
+      : `“${head}” is not read in this trial.`;
+    if (says !== undefined) this.#trouble(at, head, says);
+  }
+
+  /** @returns what is wrong with it */
+  #takeOne(
+    measure: Measure,
+    { written, unit }: { readonly written: string; readonly unit: string },
+    at: number,
+    place: Place,
+  ): string | undefined {
+    const key = `${place.unitId} ${measure.id} ${place.takenOn} ${place.subsample}`;
+    const before = this.#seen.get(key);
+    if (!this.#isDay(place.takenOn)) return `“${place.takenOn}” is no day. Write it as 2026-08-03.`;
+    if (place.subsample.length > 40 || place.note.length > 2000 || written.length > 80)
+      return 'That is too long.';
+    if (before !== undefined) return `Row ${before} has a value for the same pot, day and part.`;
+    this.#seen.set(key, at);
+    const outcome = /^(-|–|—|na|n\/a)$/i.test(written)
+      ? 'not-looked'
+      : /^(dead|†)$/i.test(written)
+        ? 'dead'
+        : 'picked';
+    // Zod would look at each of a hundred thousand rows again: their shape is made here.
+    const form = {
+      ...place,
+      id: ReadingId.parse(this.context.newId()),
+      measureId: measure.id,
+      value: outcome === 'picked' ? this.#inUnit(written, unit, measure) : '',
+      outOf: '',
+      outcome,
+      isRepeat: false,
+      device: this.context.device,
+      supersedes: null,
+    } as const;
+    const read = readingOf(form, {
+      measure,
+      system: this.context.system,
+      today: this.context.today,
+      startsOn: this.context.startsOn,
+      now: this.context.now,
+    });
+    if (!read.ok) return Object.values(read.trouble)[0] ?? 'It can’t be read.';
+    this.readings.push(
+      unit === '' || outcome !== 'picked'
+        ? read.value
+        : { ...read.value, asWritten: `${written} ${unit}`.slice(0, 80) },
+    );
+    return undefined;
+  }
+
+  #isDay(written: string): boolean {
+    const known = this.#days.get(written);
+    if (known !== undefined) return known;
+    const isDay = daysApart(this.context.startsOn, written) !== undefined;
+    this.#days.set(written, isDay);
+    return isDay;
+  }
+
+  /** A bare number in the unit of its column's head, whose factor is looked up once for the whole column. */
+  #inUnit(written: string, unit: string, measure: Measure): string {
+    const bare = /^[-−]?[\d.,]+$/.test(written)
+      ? Number(written.replace('−', '-').replace(',', '.'))
+      : Number.NaN;
+    if (unit === '' || unit === measure.unit || Number.isNaN(bare)) return written;
+    const key = `${unit} ${measure.id}`;
+    const known = this.#factors.get(key);
+    const one =
+      known === undefined && measure.scale
+        ? readValue(`1 ${unit}`, '', measure.scale, { ...this.context, measure })
+        : undefined;
+    const factor = known ?? (one?.ok ? (one.value.value ?? Number.NaN) : Number.NaN);
+    this.#factors.set(key, factor);
+    return Number.isNaN(factor) ? `${written} ${unit}` : String(bare * factor);
+  }
+
+  #trouble(row: number, column: string, says: string): void {
+    if (this.troubles.length < MOST_TROUBLES) this.troubles.push({ row, column, says });
+  }
+}

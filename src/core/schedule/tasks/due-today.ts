@@ -1,0 +1,248 @@
+import { doseOf, type UnitMeasures } from '@/core/materials/dose/given-dose';
+import type { Measured } from '@/core/materials/label/analysis';
+import { circleM2 } from '@/core/materials/mix/container-volume';
+import {
+  forbiddenPairs,
+  mixingList,
+  type NeedOfTask,
+  type ToMix,
+} from '@/core/schedule/supplies/mixing-list';
+import { addDays, type CalendarDay } from '@/core/time/garden-day';
+import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Product } from '@/core/trial/model/product';
+import type { ExperimentalUnit, Place, Treatment, Trial } from '@/core/trial/model/trial-data';
+import type { WeatherDay } from '@/core/weather/weather-day';
+import { LATEST_DAYS, type StandingTask, standingTasks, wantingTasks } from './task-state';
+import { type Season, type Task, type TaskDone, tasksOf, type WashedOff } from './tasks';
+import { holding, washedOffSteps } from './washed-off';
+
+/** A running trial as far as its care goes. */
+export interface CaredTrial {
+  readonly trial: Pick<
+    Trial,
+    'id' | 'question' | 'unitWord' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'
+  >;
+  readonly care: Omit<CarePlan, 'acts'>;
+  /** With what rain has washed off since. */
+  readonly done: readonly TaskDone[];
+  readonly treatments: readonly Pick<Treatment, 'id' | 'name'>[];
+  readonly units: readonly Pick<ExperimentalUnit, 'code' | 'treatmentId' | 'position'>[];
+  readonly unit: UnitMeasures;
+}
+
+/** Who gets it: a treatment, or a bottle's code where the trial is blind. Codes in walking order. */
+export interface Receiver {
+  readonly label: string;
+  readonly codes: readonly string[];
+}
+
+/** A step that is due or late: no more of its trial and rule than its line shows, since a morning may hold hundreds. */
+export interface DueTask {
+  readonly trial: Pick<Trial, 'id' | 'question' | 'unitWord' | 'isBlind' | 'keyOpenedAt'>;
+  readonly rule: Pick<CareRule, 'id' | 'name' | 'kind' | 'treatmentIds'>;
+  /** Water that each unit gets with it. */
+  readonly waterMl: number | null;
+  readonly task: StandingTask;
+  readonly receivers: readonly Receiver[];
+  readonly units: number;
+  /** What each unit gets; null for what takes no product, or where the unit lacks a measure that the rate counts by. */
+  readonly each: Measured | null;
+  readonly product: Pick<Product, 'id' | 'name'> | null;
+  /** Its name and content are kept back: who gives it reads the bottles only. */
+  readonly isHidden: boolean;
+}
+
+/** All that is due over all trials, and what to mix for it. */
+export interface DueToday {
+  readonly tasks: readonly DueTask[];
+  readonly mixing: readonly ToMix[];
+  readonly forbidden: ReturnType<typeof forbiddenPairs>;
+}
+
+type RainDay = Pick<WeatherDay, 'day' | 'rainMm'>;
+type Dated = Pick<Trial, 'startsOn' | 'endsOn'>;
+
+/** A trial's tasks with where each stands today. */
+export function careTasks(
+  { trial, care }: { readonly trial: Dated; readonly care: CarePlan },
+  today: CalendarDay,
+  rain: readonly RainDay[] = [],
+): readonly StandingTask[] {
+  const done = doneTasks(care.acts);
+  const washedOff = washedOffSteps(care.rules, done, rain);
+  return standingTasks(
+    dated(trial, care, holding(done, washedOff), washedOff),
+    holding(done, washedOff),
+    today,
+    care.settings.missed,
+  );
+}
+
+function dated(
+  trial: Dated,
+  care: Omit<CarePlan, 'acts'>,
+  done: readonly TaskDone[],
+  washedOff: readonly WashedOff[],
+  within?: Season['within'],
+): readonly Task[] {
+  return tasksOf(care.rules, {
+    startsOn: trial.startsOn,
+    endsOn: trial.endsOn,
+    stages: care.stages,
+    done,
+    washedOff,
+    ...(within ? { within } : {}),
+  });
+}
+
+/** What is due today and what is late, the latest first. @param rain of the last days: what it washed off is due again */
+export function dueToday(
+  trials: readonly CaredTrial[],
+  products: readonly Product[],
+  today: CalendarDay,
+  rain: readonly RainDay[] = [],
+): DueToday {
+  const byId = new Map(products.map(product => [product.id, product]));
+  const needs: NeedOfTask[] = [];
+  const tasks = trials.flatMap(cared => {
+    const rules = new Map(cared.care.rules.map(rule => [rule.id, rule]));
+    const washedOff = washedOffSteps(cared.care.rules, cared.done, rain);
+    const done = holding(cared.done, washedOff);
+    // Under “a missed step ends the rule” every step counts; otherwise nothing stays late for longer.
+    const within =
+      cared.care.settings.missed === 'stop'
+        ? undefined
+        : { from: addDays(today, -LATEST_DAYS), to: today };
+    return wantingTasks(
+      dated(cared.trial, cared.care, done, washedOff, within),
+      done,
+      today,
+      cared.care.settings.missed,
+    ).flatMap((task): DueTask[] => {
+      const rule = rules.get(task.ruleId);
+      if (!rule) return [];
+      const receivers = receiversOf(rule, cared);
+      const product = rule.material ? byId.get(rule.material.productId) : undefined;
+      const units = receivers.reduce((sum, receiver) => sum + receiver.codes.length, 0);
+      if (rule.material && product)
+        needs.push(
+          ...receivers.map(receiver => ({
+            material: rule.material!,
+            units: receiver.codes.length,
+            unit: cared.unit,
+            forWhom: receiver.label,
+          })),
+        );
+      return [
+        {
+          isHidden: false,
+          trial: shownTrial(cared.trial),
+          rule: { id: rule.id, name: rule.name, kind: rule.kind, treatmentIds: rule.treatmentIds },
+          waterMl: rule.material?.waterMl ?? null,
+          task,
+          receivers,
+          units,
+          product: product ? { id: product.id, name: product.name } : null,
+          each:
+            rule.material && product
+              ? (doseOf(rule.material, product, cared.unit)?.amount ?? null)
+              : null,
+        },
+      ];
+    });
+  });
+  const mixing = mixingList(needs, products);
+  return {
+    tasks: tasks.sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? -1 : 1)),
+    mixing,
+    forbidden: forbiddenPairs(mixing.map(mix => mix.product)),
+  };
+}
+
+function shownTrial({
+  id,
+  question,
+  unitWord,
+  isBlind,
+  keyOpenedAt,
+}: CaredTrial['trial']): DueTask['trial'] {
+  return { id, question, unitWord, isBlind, keyOpenedAt };
+}
+
+/**
+ * The same for who must not know: of blind trials whose key is shut, what goes to some treatments only loses its name and its
+ * content, and the mixing list what is in the bottles. Bottles and steps come by their codes: the plan's order would tell.
+ *
+ * @param aliasOf another name for a rule, since its own id could be held against the plan of care
+ */
+export function hiddenDue(
+  due: DueToday,
+  aliasOf: (trialId: string, ruleId: string) => string,
+): DueToday {
+  const isShut = (trial: DueTask['trial']): boolean => trial.isBlind && trial.keyOpenedAt === null;
+  const tasks = due.tasks.map((each): DueTask => {
+    if (!isShut(each.trial) || each.rule.treatmentIds.length === 0) return each;
+    const id = aliasOf(each.trial.id, each.rule.id);
+    const receivers = [...each.receivers].sort((a, b) => (a.label < b.label ? -1 : 1));
+    return {
+      ...each,
+      isHidden: true,
+      product: null,
+      each: null,
+      receivers,
+      task: { ...each.task, ruleId: id },
+      rule: { ...each.rule, id, name: 'Give what is in the bottle', treatmentIds: [] },
+      waterMl: null,
+    };
+  });
+  const bottled = new Set(
+    due.tasks
+      .filter(each => isShut(each.trial))
+      .flatMap(each => each.receivers.map(receiver => receiver.label)),
+  );
+  const mixing = due.mixing.filter(mix => !mix.each.some(part => bottled.has(part.forWhom)));
+  return {
+    tasks: tasks.sort(byDayAndBottle),
+    mixing,
+    forbidden: forbiddenPairs(mixing.map(mix => mix.product)),
+  };
+}
+
+/** By day; of one day the named steps as they were, then the bottles by their codes. */
+function byDayAndBottle(a: DueTask, b: DueTask): number {
+  const keyOf = ({ task, isHidden, receivers }: DueTask): string =>
+    `${task.dueOn ?? ''} ${isHidden ? receivers[0]?.label : ''}`;
+  return keyOf(a) < keyOf(b) ? -1 : keyOf(a) > keyOf(b) ? 1 : 0;
+}
+
+/** Who gets what a rule gives. In a blind trial whose key is shut, bottles by code. */
+export function receiversOf(
+  rule: CareRule,
+  { trial, care, treatments, units }: CaredTrial,
+): readonly Receiver[] {
+  const isShut = trial.isBlind && trial.keyOpenedAt === null;
+  return treatments
+    .filter(treatment => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id))
+    .map(treatment => ({
+      label: isShut ? `bottle ${care.bottles[treatment.id] ?? '?'}` : treatment.name,
+      codes: units
+        .filter(unit => unit.treatmentId === treatment.id)
+        .sort((a, b) => a.position - b.position)
+        .map(unit => unit.code),
+    }));
+}
+
+/** What rates count by, from a unit's place and the trial's settings. */
+export function unitMeasuresOf(
+  place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined,
+  mixMl: number | null,
+): UnitMeasures {
+  const areaM2 =
+    place === undefined
+      ? undefined
+      : place.shape === 'round'
+        ? circleM2(place.widthMm)
+        : (place.widthMm * place.depthMm) / 1e6;
+  return { plants: 1, areaM2, mixMl: mixMl ?? undefined, rowMm: place?.widthMm };
+}

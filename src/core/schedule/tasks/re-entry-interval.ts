@@ -1,0 +1,33 @@
+import type { CareAct } from '@/core/trial/model/care-plan';
+import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Product } from '@/core/trial/model/product';
+
+/** A bed that nobody may go into yet, by a label's re-entry time. */
+export interface OffTheBed {
+  readonly product: string;
+  readonly ruleId: string;
+  /** An instant. */
+  readonly until: string;
+}
+
+const HOUR = 3_600_000;
+
+/** Re-entry times that still run. A step ticked off on a later day is counted from the end of its own. @param now an instant */
+export function offTheBed(
+  rules: readonly CareRule[],
+  acts: readonly CareAct[],
+  products: readonly Product[],
+  now: string,
+): readonly OffTheBed[] {
+  return acts
+    .filter(act => !act.isSkipped)
+    .flatMap((act): OffTheBed[] => {
+      const rule = rules.find(each => each.id === act.ruleId);
+      const product = products.find(each => each.id === rule?.material?.productId);
+      if (!rule || !product?.reentryHours) return [];
+      const from =
+        act.takenAt.slice(0, 10) === act.doneOn ? act.takenAt : `${act.doneOn}T23:59:59.000Z`;
+      const until = new Date(new Date(from).getTime() + product.reentryHours * HOUR).toISOString();
+      return until > now ? [{ product: product.name, ruleId: rule.id, until }] : [];
+    });
+}

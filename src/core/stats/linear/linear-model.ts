@@ -1,0 +1,203 @@
+import { fUpperTail } from '@/core/stats/distributions/distributions';
+
+/** The columns of one term (a set of blocks, a treatment, a covariate), each as long as the units. */
+export interface ModelTerm {
+  readonly name: string;
+  readonly columns: readonly (readonly number[])[];
+}
+
+/** One row of a sequential analysis of variance. The last row, `residual`, has no F. */
+export interface AnovaRow {
+  readonly term: string;
+  readonly df: number;
+  readonly ss: number;
+  readonly ms: number;
+  readonly f: number | null;
+  readonly p: number | null;
+}
+
+/** A linear combination of the coefficients: its estimate, and the direction that carries its variance. */
+export interface Combination {
+  readonly estimate: number;
+  /** Variance is σ² · |direction|²; the covariance of two combinations is σ² times their scalar product. */
+  readonly direction: readonly number[];
+}
+
+/** A fitted linear model with an intercept. */
+export interface LinearModel {
+  readonly anova: readonly AnovaRow[];
+  readonly residualDf: number;
+  readonly residualSs: number;
+  readonly residuals: readonly number[];
+  readonly fitted: readonly number[];
+  /** Diagonal of the hat matrix, each in [0, 1]. */
+  readonly leverages: readonly number[];
+  /**
+   * A combination of coefficients: `intercept`, then one number a column in the order of the terms. Undefined where
+   * the layout can't estimate it.
+   */
+  readonly combine: (intercept: number, coefficients: readonly number[]) => Combination | undefined;
+  /** The weight that a combination gives to each unit's response. */
+  readonly weightsOf: (combination: Combination) => readonly number[];
+  /** Coordinates of a column of one entry a unit in the model's columns, and so how much of it they explain. */
+  readonly coordinatesOf: (column: readonly number[]) => readonly number[];
+}
+
+// R's lm drops a column when what is new in it is below 1e-7 of its length (dqrdc2); we drop the same ones.
+const RANK_TOLERANCE = 1e-7;
+
+/**
+ * Least squares by orthonormal columns taken in order (Gram-Schmidt, twice), so that each term's sum of squares is the
+ * one it adds to the terms before it. Columns that bring nothing new are set aside, which ml-matrix's QR does not do:
+ * it takes R's npk with N:P:K for full rank.
+ *
+ * @param y responses, one a unit, finite
+ * @param terms in the order of the analysis; the intercept is added
+ */
+export function fitLinearModel(y: readonly number[], terms: readonly ModelTerm[]): LinearModel {
+  const basis = orthonormalBasis(
+    y.length,
+    terms.flatMap(term => term.columns),
+  );
+  const mean = y.reduce((sum, value) => sum + value, 0) / y.length;
+  // About the mean: a kitchen scale gives a large level with a small spread.
+  const centred = y.map(value => value - mean);
+  const projections = basis.vectors.map(vector => dot(vector, centred));
+
+  const fittedCentred = centred.map((_, unit) =>
+    basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * projections[j]!, 0),
+  );
+  const residuals = centred.map((value, unit) => value - fittedCentred[unit]!);
+  const residualSs = dot(residuals, residuals);
+  const residualDf = y.length - basis.vectors.length;
+
+  return {
+    anova: anovaRows(terms, basis, projections, residualDf, residualSs),
+    residualDf,
+    residualSs,
+    residuals,
+    fitted: fittedCentred.map(value => value + mean),
+    leverages: y.map((_, unit) =>
+      basis.vectors.reduce((sum, vector) => sum + vector[unit]! ** 2, 0),
+    ),
+    combine: (intercept, coefficients) => {
+      const direction = solveDirection(basis, [intercept, ...coefficients]);
+      return direction && { estimate: dot(direction, projections) + intercept * mean, direction };
+    },
+    weightsOf: ({ direction }) =>
+      y.map((_, unit) =>
+        basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * direction[j]!, 0),
+      ),
+    coordinatesOf: column => basis.vectors.map(vector => dot(vector, column)),
+  };
+}
+
+/** Scalar product of two vectors of one length. */
+export function dot(a: readonly number[], b: readonly number[]): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
+  return sum;
+}
+
+/** Orthonormal vectors that span an intercept and the columns, with the coordinates of every column in them. */
+export interface OrthonormalBasis {
+  readonly vectors: readonly (readonly number[])[];
+  /** For each column (the intercept first): its coordinates, and its own vector's index, or −1 if it brought none. */
+  readonly columns: readonly { readonly coordinates: readonly number[]; readonly vector: number }[];
+}
+
+/** Takes the columns in order and keeps what is new in each. */
+export function orthonormalBasis(
+  length: number,
+  columns: readonly (readonly number[])[],
+): OrthonormalBasis {
+  const vectors: number[][] = [];
+  const placed = [new Array<number>(length).fill(1), ...columns].map(column => {
+    const rest = [...column];
+    const coordinates = new Array<number>(vectors.length).fill(0);
+    for (let pass = 0; pass < 2; pass++) {
+      vectors.forEach((vector, j) => {
+        const along = dot(vector, rest);
+        coordinates[j]! += along;
+        for (let i = 0; i < length; i++) rest[i]! -= along * vector[i]!;
+      });
+    }
+    const size = Math.sqrt(dot(rest, rest));
+    if (!(size > RANK_TOLERANCE * Math.sqrt(dot(column, column))))
+      return { coordinates, vector: -1 };
+    vectors.push(rest.map(value => value / size));
+    return { coordinates: [...coordinates, size], vector: vectors.length - 1 };
+  });
+  return { vectors, columns: placed };
+}
+
+function anovaRows(
+  terms: readonly ModelTerm[],
+  basis: OrthonormalBasis,
+  projections: readonly number[],
+  residualDf: number,
+  residualSs: number,
+): readonly AnovaRow[] {
+  const residualMs = residualDf > 0 ? residualSs / residualDf : 0;
+  let next = 1; // column 0 is the intercept
+  const rows = terms.flatMap((term): AnovaRow[] => {
+    const kept = basis.columns
+      .slice(next, next + term.columns.length)
+      .filter(column => column.vector >= 0);
+    next += term.columns.length;
+    if (kept.length === 0) return [];
+    const df = kept.length;
+    const ss = kept.reduce((sum, column) => sum + projections[column.vector]! ** 2, 0);
+    const f = residualDf > 0 && residualMs > 0 ? ss / df / residualMs : null;
+    return [
+      {
+        term: term.name,
+        df,
+        ss,
+        ms: ss / df,
+        f,
+        p: f === null ? null : fUpperTail(f, df, residualDf),
+      },
+    ];
+  });
+  return [
+    ...rows,
+    { term: 'residual', df: residualDf, ss: residualSs, ms: residualMs, f: null, p: null },
+  ];
+}
+
+const ESTIMABLE_TOLERANCE = 1e-6; // above the rank tolerance: what was set aside as nothing must not count as something
+
+/**
+ * With X = QR over the kept columns, c'b = u·Q'y for R'u = c. A column that was set aside must agree with what the kept
+ * ones say of it (Searle 1971, Linear Models, §5.4), or c can't be estimated.
+ */
+function solveDirection(
+  basis: OrthonormalBasis,
+  coefficients: readonly number[],
+): readonly number[] | undefined {
+  const direction: number[] = [];
+  for (const [index, column] of basis.columns.entries()) {
+    const wanted = coefficients[index] ?? 0;
+    const known = direction.reduce(
+      (sum, value, j) => sum + value * (column.coordinates[j] ?? 0),
+      0,
+    );
+    if (column.vector >= 0) direction.push((wanted - known) / column.coordinates[column.vector]!);
+    else if (Math.abs(wanted - known) > ESTIMABLE_TOLERANCE) return undefined;
+  }
+  return direction;
+}
+
+/**
+ * Indicator columns of a grouping: one for every level but the first, which the intercept carries.
+ *
+ * @param labels one a unit
+ * @param levels in their order
+ */
+export function indicatorColumns(
+  labels: readonly string[],
+  levels: readonly string[],
+): readonly (readonly number[])[] {
+  return levels.slice(1).map(level => labels.map(label => Number(label === level)));
+}

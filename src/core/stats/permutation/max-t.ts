@@ -1,0 +1,111 @@
+import { orthonormalBasis } from '@/core/stats/linear/linear-model';
+import { projectOut, squareSum } from '@/core/stats/linear/project-out';
+import { sweepInverse } from '@/core/stats/linear/sweep-inverse';
+import type { ShuffleProblem } from './permutation-problem';
+import { studentised } from './refitted-max-t';
+
+// Below this share of the spread about the blocks, what is left after the treatments is rounding.
+const NOTHING_LEFT = 1e-12;
+
+/**
+ * |t| of every treatment against the control as a function of the labels. The array it returns is used again at the next
+ * call. A comparison that the layout can't make stays NaN.
+ */
+export function studentisedGaps(
+  problem: ShuffleProblem,
+): ((labels: Int32Array) => Float64Array) | undefined {
+  const units = problem.y.length;
+  const basis = orthonormalBasis(
+    units,
+    problem.blocks.flatMap(term => term.columns),
+  ).vectors;
+  const y = projectOut(problem.y, basis);
+  const z = problem.covariate && projectOut(problem.covariate, basis);
+  const zSquare = z ? squareSum(z) : 0;
+  const usesCovariate =
+    z !== undefined && zSquare > NOTHING_LEFT * squareSum(problem.covariate ?? []);
+  const inverse = invertAdjustedCounts(problem, basis);
+  const residualDf = units - basis.length - inverse.rank - Number(usesCovariate);
+  const total = squareSum(y);
+  if (residualDf < 1 || total <= NOTHING_LEFT * squareSum(problem.y)) return undefined;
+
+  const comparisons = problem.treatments - 1;
+  const sums = new Float64Array(problem.treatments);
+  const effects = new Float64Array(comparisons);
+  const slopes = new Float64Array(comparisons);
+  const gaps = new Float64Array(comparisons);
+  const { g, estimable } = inverse;
+
+  const solve = (values: Float64Array, labels: Int32Array, into: Float64Array): number => {
+    sums.fill(0);
+    for (let unit = 0; unit < units; unit++) sums[labels[unit]!]! += values[unit]!;
+    let explained = 0;
+    for (let i = 0; i < comparisons; i++) {
+      let effect = 0;
+      for (let j = 0; j < comparisons; j++) effect += g[i * comparisons + j]! * sums[j + 1]!;
+      into[i] = effect;
+      explained += effect * sums[i + 1]!;
+    }
+    return explained;
+  };
+
+  if (!usesCovariate || !z) {
+    return labels => {
+      const left = total - solve(y, labels, effects);
+      const ms = left > NOTHING_LEFT * total ? left / residualDf : 0;
+      for (let i = 0; i < comparisons; i++)
+        gaps[i] = estimable[i]
+          ? studentised(effects[i]!, g[i * comparisons + i]! * ms)
+          : Number.NaN;
+      return gaps;
+    };
+  }
+  let blockFreeCross = 0;
+  for (let unit = 0; unit < units; unit++) blockFreeCross += y[unit]! * z[unit]!;
+  return labels => {
+    const zLeft = zSquare - solve(z, labels, slopes);
+    const yLeft = total - solve(y, labels, effects);
+    let cross = blockFreeCross;
+    for (let i = 0; i < comparisons; i++) cross -= slopes[i]! * sums[i + 1]!; // sums still hold y
+    const usable = zLeft > NOTHING_LEFT * zSquare;
+    const slope = usable ? cross / zLeft : 0;
+    const left = yLeft - slope * cross;
+    const ms = left > NOTHING_LEFT * total ? left / residualDf : 0;
+    for (let i = 0; i < comparisons; i++) {
+      const variance = g[i * comparisons + i]! + (usable ? slopes[i]! ** 2 / zLeft : 0);
+      gaps[i] = estimable[i]
+        ? studentised(effects[i]! - slope * slopes[i]!, variance * ms)
+        : Number.NaN;
+    }
+    return gaps;
+  };
+}
+
+interface AdjustedInverse {
+  /** Row-major inverse over the treatments but the control; rows of those that can't be solved for are zero. */
+  readonly g: Float64Array;
+  readonly rank: number;
+  /** Whether each treatment can be compared with the control. */
+  readonly estimable: readonly boolean[];
+}
+
+/**
+ * Inverse of the treatment counts adjusted for blocks, T'(I − P)T without the control's row and column
+ * (John & Williams 1995, Cyclic and Computer Generated Designs, §1.4). Treatments that the ones before them already
+ * determine are set aside; a treatment is comparable with the control when the inverse gives its unit vector back.
+ */
+function invertAdjustedCounts(
+  problem: ShuffleProblem,
+  basis: readonly (readonly number[])[],
+): AdjustedInverse {
+  const k = problem.treatments - 1;
+  const indicators = Array.from({ length: k }, (_, i) =>
+    problem.treatment.map(t => Number(t === i + 1)),
+  );
+  const adjusted = indicators.map(column => projectOut(column, basis));
+  const counts = adjusted.map(a =>
+    adjusted.map(b => a.reduce((sum, value, unit) => sum + value * b[unit]!, 0)),
+  );
+  const { inverse, rank, solvable } = sweepInverse(counts);
+  return { g: Float64Array.from(inverse.flat()), rank, estimable: solvable };
+}

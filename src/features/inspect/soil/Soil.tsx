@@ -1,0 +1,300 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { ReportTrouble } from '@/core/measure/laboratory/lab-report';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { counted } from '@/core/words/plural';
+import { PickUnits } from '@/features/bench/PickUnits';
+import { shortDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+import { WideTable } from '@/ui/WideTable';
+import type { AnalyteCell, AnalyteView, SoilView } from './soil-view';
+
+type Taken = Promise<Result<number, ReportTrouble>>;
+
+interface SoilProps {
+  readonly view: SoilView;
+  readonly codes: readonly string[];
+  readonly unitWord: string;
+  readonly today: string;
+  readonly isClosed: boolean;
+  readonly laboratory: {
+    readonly name: string;
+    readonly isStandIn: boolean;
+    readonly answersAfterDays: number;
+  };
+  readonly fill: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly ask: () => Taken;
+  readonly takeReport: (csv: string) => Taken;
+}
+
+/** Soil to the laboratory and back: numbered bags, its report, before and after. */
+export function Soil({
+  view,
+  codes,
+  unitWord,
+  today,
+  isClosed,
+  laboratory,
+  fill,
+  ask,
+  takeReport,
+}: SoilProps) {
+  const router = useRouter();
+  const [said, setSaid] = useState('');
+  const [trouble, setTrouble] = useState<ReportTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const take = (doing: () => Taken): void =>
+    startTransition(async () => {
+      setSaid('');
+      const done = await doing();
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (!done.ok) return;
+      setSaid(`${counted(done.value, 'value')} taken in.`);
+      router.refresh();
+    });
+  const open = view.bags.filter(bag => !bag.isAnswered);
+  return (
+    <Box aria-label="Soil and laboratory">
+      <h2>Soil and laboratory</h2>
+      {view.bags.length === 0 && (
+        <Soft>
+          No bag yet. One bag a {unitWord} at the start and at the end, from the same depth; all
+          cores of a {unitWord} go into its one bag.
+        </Soft>
+      )}
+      {view.analytes.length > 0 && (
+        <div data-analytes>
+          {view.analytes.map(analyte => (
+            <AnalyteTable key={analyte.measureId} analyte={analyte} unitWord={unitWord} />
+          ))}
+        </div>
+      )}
+      {view.bags.length > 0 && (
+        <details>
+          <summary>
+            {counted(view.bags.length, 'bag')}
+            {open.length > 0 ? `, ${open.length} without an answer` : ''}
+          </summary>
+          <WideTable label="Bags of soil">
+            <thead>
+              <tr>
+                <th scope="col">number</th>
+                <th scope="col">of</th>
+                <th scope="col">taken</th>
+                <th scope="col">depth</th>
+                <th scope="col">cores</th>
+                <th scope="col">answer</th>
+              </tr>
+            </thead>
+            <tbody>
+              {view.bags.map(bag => (
+                <tr key={bag.number}>
+                  <th scope="row">{bag.number}</th>
+                  <td>{bag.code}</td>
+                  <td>{shortDay(bag.takenOn)}</td>
+                  <td>{bag.depthMm === null ? '' : `${bag.depthMm} mm`}</td>
+                  <td>{bag.cores}</td>
+                  <td>{bag.isAnswered ? 'here' : 'waiting'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </WideTable>
+        </details>
+      )}
+      {!isClosed && open.length > 0 && (
+        <div>
+          <Acts>
+            <Button onPress={() => take(ask)} isPending={isPending}>
+              Ask the {laboratory.isStandIn ? 'stand-in ' : ''}laboratory
+            </Button>
+          </Acts>
+          <Soft>
+            {laboratory.isStandIn
+              ? 'A laboratory that is not there: its values are made up and know nothing of treatments. '
+              : ''}
+            It answers {laboratory.answersAfterDays} days after the last bag.
+          </Soft>
+          <label>
+            <span>Or a report as a file (CSV: sample, analyte, value, unit)</span>{' '}
+            <input
+              type="file"
+              accept=".csv,text/csv"
+              disabled={isPending}
+              onChange={event => {
+                const file = event.target.files?.[0];
+                if (file) take(async () => takeReport(await file.text()));
+                event.target.value = '';
+              }}
+            />
+          </label>
+        </div>
+      )}
+      <p role="status">{said}</p>
+      {trouble?.kind === 'rows' && (
+        <div role="alert">
+          <b>Nothing was taken.</b>
+          <ul>
+            {trouble.rows.slice(0, 12).map(row => (
+              <li key={`${row.row} ${row.column} ${row.says}`}>
+                {row.row > 0 ? `Row ${row.row}: ` : ''}
+                {row.says}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {trouble?.kind === 'waiting' && <Soft role="alert">{trouble.says}</Soft>}
+      {trouble?.kind === 'trial' && <Trouble>{trialSentence(trouble.trouble)}</Trouble>}
+      {!isClosed && codes.length > 0 && (
+        <details>
+          <summary>Fill bags</summary>
+          <FillBags codes={codes} today={today} fill={fill} />
+        </details>
+      )}
+    </Box>
+  );
+}
+
+function AnalyteTable({
+  analyte: { name, unit, optimum, days, rows },
+  unitWord,
+}: {
+  readonly analyte: AnalyteView;
+  readonly unitWord: string;
+}) {
+  const hasTreatments = rows.some(row => row.treatment !== null);
+  return (
+    <div>
+      <h3>
+        {name}
+        {unit === 'pH' ? '' : `, ${unit}`}
+      </h3>
+      {optimum && (
+        <Soft>
+          The laboratory calls {figure(optimum.low)} to {figure(optimum.high)} right.
+        </Soft>
+      )}
+      <WideTable label={name}>
+        <thead>
+          <tr>
+            <th scope="col">{unitWord}</th>
+            {hasTreatments && <th scope="col">got</th>}
+            {days.map(day => (
+              <th key={day} scope="col">
+                {shortDay(day)}
+              </th>
+            ))}
+            {days.length > 1 && <th scope="col">last less first</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(row => (
+            <tr key={row.code}>
+              <th scope="row">{row.code}</th>
+              {hasTreatments && <td>{row.treatment}</td>}
+              {days.map((day, i) => (
+                <td key={day}>{cellWords(row.values[i] ?? null)}</td>
+              ))}
+              {days.length > 1 && (
+                <td>
+                  {row.change === null ? '' : `${row.change > 0 ? '+' : ''}${figure(row.change)}`}
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+    </div>
+  );
+}
+
+function cellWords(cell: AnalyteCell | null): string {
+  if (cell === null) return '';
+  return cell.isBelowLimit
+    ? `below ${figure(2 * cell.value)}`
+    : `${figure(cell.value)}${cell.stands === null || cell.stands === 'right' ? '' : `, ${cell.stands}`}`;
+}
+
+function figure(value: number): string {
+  return String(Number(value.toPrecision(3)));
+}
+
+function FillBags({
+  codes,
+  today,
+  fill,
+}: {
+  readonly codes: readonly string[];
+  readonly today: string;
+  readonly fill: SoilProps['fill'];
+}) {
+  const [chosen, setChosen] = useState<readonly string[]>(codes);
+  const [form, setForm] = useState({ takenOn: today, depthMm: '150', cores: '5', note: '' });
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await fill({ ...form, codes: chosen });
+      setTrouble(done.ok ? undefined : done.trouble);
+    });
+  return (
+    <div>
+      <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
+      <div data-fields>
+        <TextField
+          label="Taken on"
+          name="bagDay"
+          type="date"
+          value={form.takenOn}
+          onChange={takenOn => setForm({ ...form, takenOn })}
+          trouble={fields.takenOn}
+        />
+        <TextField
+          label="Down to, mm"
+          name="bagDepth"
+          value={form.depthMm}
+          onChange={depthMm => setForm({ ...form, depthMm })}
+          trouble={fields.depthMm}
+          inputMode="numeric"
+        />
+        <TextField
+          label="Cores in a bag"
+          name="bagCores"
+          value={form.cores}
+          onChange={cores => setForm({ ...form, cores })}
+          trouble={fields.cores}
+          inputMode="numeric"
+        />
+      </div>
+      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Number {counted(chosen.length, 'bag')}
+        </Button>
+      </Acts>
+    </div>
+  );
+}
+
+const Box = styled.section`
+  display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr); border-top: 1px solid var(--rule); padding-top: 16px;
+  & > [data-analytes] { display: grid; grid-template-columns: repeat(auto-fill, minmax(300px, 1fr)); gap: 20px 32px; }
+  & > [data-analytes] > div { display: grid; gap: 4px; align-content: start; grid-template-columns: minmax(0, 1fr); }
+  & > div:not([data-analytes]), & details > div { display: grid; gap: 8px; grid-template-columns: minmax(0, 1fr); }
+  & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
+  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  & details[open] > * + * { margin-top: 12px; }
+  & [role='status']:empty { display: none; }
+  & [role='status'] { color: var(--leaf); font-weight: 600; }
+  & [role='alert'] { border-left: 3px solid var(--beet); padding-left: 12px; }
+  & ul { margin: 4px 0 0; padding-left: 18px; }
+  @media (pointer: coarse) { & summary { padding: 12px 0; } }
+`;

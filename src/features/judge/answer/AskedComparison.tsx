@@ -1,0 +1,99 @@
+'use client';
+
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import type { Pair } from '@/core/judge/outcomes/judgement';
+import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import { printP } from '@/features/judge/print-value';
+import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+
+interface AskedComparisonProps {
+  readonly question: string;
+  /** The two that were agreed on before the start. */
+  readonly agreed: readonly [string, string] | null;
+  readonly looked: LookedJudgement;
+  readonly printValue: (value: number) => string;
+}
+
+/** Was the question answered? Any two treatments beside each other, where the question was not about the control. */
+export function AskedComparison({
+  question,
+  agreed,
+  looked: { judgement, input },
+  printValue,
+}: AskedComparisonProps) {
+  const [a, setA] = useState(
+    agreed?.[0] ??
+      judgement.verdict.best ??
+      input.treatments.find(name => name !== input.control) ??
+      '',
+  );
+  const [b, setB] = useState(agreed?.[1] ?? input.control);
+  const isAgreed = agreed !== null && [a, b].every(name => agreed.includes(name));
+  const pair = judgement.pairs.find(
+    each => (each.a === a && each.b === b) || (each.a === b && each.b === a),
+  );
+  const options = input.treatments.map(name => ({ value: name, label: name }));
+  return (
+    <Box aria-label="Was the question answered?">
+      <h2>“{question}”</h2>
+      <div>
+        <Select label="Hold" name="askedA" value={a} onChange={setA} options={options} />
+        <Select label="against" name="askedB" value={b} onChange={setB} options={options} />
+      </div>
+      <p role="status">
+        {a === b
+          ? 'Choose two that differ.'
+          : pair
+            ? pairWords(pair, a, isAgreed, printValue)
+            : 'These two can’t be compared.'}
+      </p>
+      {input.factors && <p>{dependsWords(judgement.anova, input.factors.names)}</p>}
+      <Soft>
+        {isAgreed
+          ? 'Agreed on before the start as what the question is about: held against each other by themselves.'
+          : `Allowed for all pairs together (Tukey-Kramer). ${agreed ? `Agreed on before the start were ${agreed.join(' and ')}.` : 'A question about two of them only is best agreed on before the start.'}`}
+      </Soft>
+    </Box>
+  );
+}
+
+function pairWords(
+  pair: Pair,
+  first: string,
+  isAgreed: boolean,
+  printValue: (value: number) => string,
+): string {
+  if (!pair.estimable) return `This layout can’t compare ${pair.a} and ${pair.b}.`;
+  const [a, b, sign] = pair.a === first ? [pair.a, pair.b, 1] : [pair.b, pair.a, -1];
+  const gap = sign * pair.difference;
+  const size = `${printValue(Math.abs(gap))} ${gap >= 0 ? 'more' : 'less'}`;
+  const [ci, p] = isAgreed ? [pair.ci, pair.p] : [pair.ciAdjusted, pair.pAdjusted];
+  if (!ci || p === null) return `${a} gave ${size} than ${b}; how sure that is can’t be told.`;
+  const ends = ci.map(end => sign * end).sort((x, y) => x - y);
+  const [low = 0, high = 0] = ends;
+  if (low > 0 || high < 0)
+    return `Yes: ${a} gave ${size} than ${b}, between ${printValue(Math.min(...ends.map(Math.abs)))} and ${printValue(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
+  return `Not settled: ${a} gave ${size} than ${b}; anything from ${printValue(Math.abs(low))} less to ${printValue(high)} more would fit (p ${printP(p)}). That one lifted the other’s level is neither shown nor ruled out.`;
+}
+
+/** Does one factor’s effect depend on the other? From the interaction’s row. */
+function dependsWords(
+  anova: LookedJudgement['judgement']['anova'],
+  names: readonly string[],
+): string {
+  const row = anova.find(each => each.term === names.join(':'));
+  if (!row || row.p === null)
+    return `Whether ${names[1]} depends on ${names[0]} can’t be told: one of each combination leaves nothing to judge it by.`;
+  return row.p < 0.05
+    ? `What ${names[1]} does depends on ${names[0]} (p ${printP(row.p)}): speak of each combination by itself.`
+    : `That ${names[1]} does otherwise by ${names[0]} does not show (p ${printP(row.p)}); it may still, a little.`;
+}
+
+const Box = styled.section`
+  display: grid; gap: 12px;
+  & h2 { font-family: var(--font-text), sans-serif; font-size: 1.125rem; font-weight: 700; }
+  & > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(160px, 1fr)); gap: 12px; }
+  & p { max-width: var(--measure); }
+`;

@@ -1,0 +1,195 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { Call, Contrast } from '@/core/judge/outcomes/judgement';
+import { testsOf } from '@/core/judge/question/judge-input';
+import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import { pluralOf } from '@/core/words/plural';
+import type { TagView } from '@/features/bench/bench-view';
+import { CALL_WORDS } from '@/features/judge/call-words';
+import { printP } from '@/features/judge/print-value';
+import { PlantLabel } from '@/ui/PlantLabel';
+import { workingOf } from './working';
+
+interface CallsTableProps {
+  readonly looked: LookedJudgement;
+  readonly tags: readonly TagView[];
+  readonly printValue: (value: number) => string;
+}
+
+const TONES: Readonly<Record<Call, string>> = {
+  'clearly-better': 'leaf',
+  better: 'leaf',
+  'no-difference-that-matters': 'ink',
+  worse: 'beet',
+  'clearly-worse': 'beet',
+  'cant-tell': 'straw',
+  'no-test': 'straw',
+};
+
+/** What is said of each treatment, with the figures it rests on; each row opens to its working. */
+export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
+  const { judgement, input } = looked;
+  const groups = new Map(judgement.groups.map(group => [group.treatment, group]));
+  const control = groups.get(input.control);
+  return (
+    <Scroll tabIndex={0} role="region" aria-label="Every treatment against the control">
+      <table>
+        <caption>Every treatment against {input.control}</caption>
+        <thead>
+          <tr>
+            <th scope="col">Treatment</th>
+            <th scope="col">so it is</th>
+            <th scope="col" data-figure>
+              {pluralOf(input.unitWord)}
+            </th>
+            <th scope="col" data-figure>
+              mean
+            </th>
+            <th scope="col" data-figure>
+              gap
+            </th>
+            <th scope="col">95% interval, all together</th>
+            <th scope="col" data-figure>
+              p, Dunnett
+            </th>
+            <th scope="col" data-figure>
+              p, shuffles
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {testsOf(input).map(name => (
+            <Row
+              key={name}
+              name={name}
+              looked={looked}
+              contrast={judgement.contrasts.find(contrast => contrast.treatment === name)}
+              tag={tags.find(tag => tag.name === name)}
+              printValue={printValue}
+            />
+          ))}
+          <tr>
+            <th scope="row">
+              <PlantLabel look={tags.find(tag => tag.name === input.control)} width={16} />
+              {input.control}
+            </th>
+            <td>the control</td>
+            <td data-figure>{control?.n ?? 0}</td>
+            <td data-figure>{control ? printValue(control.mean) : '—'}</td>
+            <td colSpan={4} />
+          </tr>
+        </tbody>
+      </table>
+    </Scroll>
+  );
+}
+
+interface RowProps {
+  readonly name: string;
+  readonly looked: LookedJudgement;
+  readonly contrast: Contrast | undefined;
+  readonly tag: TagView | undefined;
+  readonly printValue: (value: number) => string;
+}
+
+function Row({ name, looked: { judgement, input }, contrast, tag, printValue }: RowProps) {
+  const group = judgement.groups.find(candidate => candidate.treatment === name);
+  const head = (
+    <th scope="row">
+      <PlantLabel look={tag} width={16} />
+      {name}
+    </th>
+  );
+  const counts = (
+    <>
+      <td data-figure>{group?.n ?? 0}</td>
+      <td data-figure>{group ? printValue(group.mean) : '—'}</td>
+    </>
+  );
+  if (!contrast?.estimable)
+    return (
+      <tr>
+        {head}
+        <td>can’t be compared</td>
+        {counts}
+        <td colSpan={4} />
+      </tr>
+    );
+  return (
+    <>
+      <tr>
+        {head}
+        <td data-call={TONES[contrast.call]}>{CALL_WORDS[contrast.call]}</td>
+        {counts}
+        <td data-figure>{gap(contrast.percent, contrast.difference, printValue)}</td>
+        <td>{interval(contrast.percentCiAdjusted, contrast.ciAdjusted, printValue)}</td>
+        <td data-figure>{printP(contrast.pAdjusted)}</td>
+        <td data-figure>{printP(contrast.shufflePAdjusted)}</td>
+      </tr>
+      <tr data-working>
+        <td colSpan={8}>
+          <details>
+            <summary>Show the working for {name}</summary>
+            <dl>
+              {workingOf(contrast, judgement, input).map(step => (
+                <div key={step.figure}>
+                  <dt>{step.figure}</dt>
+                  <dd>
+                    <span>{step.formula}</span>
+                    <b>{step.numbers}</b>
+                    <small>{step.source}</small>
+                  </dd>
+                </div>
+              ))}
+            </dl>
+          </details>
+        </td>
+      </tr>
+    </>
+  );
+}
+
+function gap(
+  percent: number | null,
+  difference: number,
+  printValue: (value: number) => string,
+): string {
+  const sign = difference < 0 ? '−' : '+';
+  return percent === null
+    ? `${sign}${printValue(Math.abs(difference))}`
+    : `${sign}${Math.abs(percent).toFixed(1)}%`;
+}
+
+function interval(
+  percentCi: readonly [number, number] | null,
+  ci: readonly [number, number] | null,
+  printValue: (value: number) => string,
+): string {
+  if (percentCi) return `${signed(percentCi[0])} to ${signed(percentCi[1])}`;
+  return ci ? `${printValue(ci[0])} to ${printValue(ci[1])}` : '—';
+}
+
+function signed(percent: number): string {
+  return `${percent < 0 ? '−' : '+'}${Math.abs(percent).toFixed(1)}%`;
+}
+
+const Scroll = styled.div`
+  overflow-x: auto;
+  & caption { text-align: left; font-family: var(--font-heading), sans-serif; font-weight: 650; font-size: 1.25rem; padding-bottom: 8px; }
+  & th[scope='row'] { color: var(--ink); font-size: 1rem; white-space: nowrap; }
+  & th[scope='row'] svg { vertical-align: -8px; margin-right: 10px; }
+  & td, & th { padding-block: 8px; }
+  & [data-figure] { text-align: right; }
+  & td { white-space: nowrap; }
+  & [data-call] { font-weight: 700; }
+  & [data-call='leaf'] { color: var(--leaf); } & [data-call='beet'] { color: var(--beet); } & [data-call='straw'] { color: var(--straw); }
+  & [data-working] td { padding-top: 0; white-space: normal; }
+  & tr:has(+ [data-working]) > * { border-bottom-color: transparent; }
+  & summary { cursor: pointer; color: var(--ink-soft); font-size: 0.9375rem; }
+  & dl { display: grid; gap: 8px; margin: 12px 0; }
+  & dl > div { display: grid; grid-template-columns: 200px 1fr; gap: 16px; }
+  & dt { font-weight: 600; } & dd { margin: 0; display: grid; }
+  & dd small, & dd span { color: var(--ink-soft); font-size: 0.9375rem; }
+  @media (max-width: 640px) { & dl > div { grid-template-columns: 1fr; gap: 0; } }
+`;

@@ -1,0 +1,51 @@
+import type { Amendment, Trial } from '@/core/trial/model/trial-data';
+import { counted } from '@/core/words/plural';
+import { fullDay } from '@/features/frame/days';
+
+interface VerdictNotesProps {
+  readonly trial: Pick<Trial, 'interest' | 'state'>;
+  readonly amendments: readonly Amendment[];
+  readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
+  /** On how many days somebody looked while it ran. */
+  readonly interimLooks: number;
+  /** What the trial's main measure says now. */
+  readonly headline: string;
+}
+
+/** What must be known beside a verdict: what was changed, whose interest it is, whether it is over, what it said when it was. */
+export function VerdictNotes({
+  trial,
+  amendments,
+  frozen,
+  interimLooks,
+  headline,
+}: VerdictNotesProps) {
+  return (
+    <>
+      {amendments.map(amendment => (
+        <p key={amendment.id} data-differs>
+          Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}:{' '}
+          {amendment.from ? `${amendment.from} → ` : ''}
+          {amendment.to}. {amendment.why}
+        </p>
+      ))}
+      {trial.interest !== '' && <p data-soft>Interest declared: {trial.interest}</p>}
+      {trial.state !== 'closed' && (
+        <p data-soft>The trial is still open: this is how it stands today.</p>
+      )}
+      {interimLooks > 0 && (
+        <p data-soft>
+          Looked at on {counted(interimLooks, 'day')} before the end. A lead in the middle often
+          turns: no rule may change for it.
+        </p>
+      )}
+      {frozen && (
+        <p data-soft>
+          Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.
+          {frozen.headline === headline ? '' : ` It said then: ${frozen.headline}`} Counted were the
+          units as decided before the key was known.
+        </p>
+      )}
+    </>
+  );
+}

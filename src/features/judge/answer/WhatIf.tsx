@@ -1,0 +1,141 @@
+'use client';
+
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import type { Margin } from '@/core/judge/question/judge-input';
+import type { Look } from '@/core/judge/units/trial-analysis';
+import type { Measure } from '@/core/trial/model/trial-data';
+import type { BenchUnit } from '@/features/bench/bench-view';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { differencesOf } from './differences';
+
+interface WhatIfProps {
+  readonly planned: Look;
+  readonly look: Look;
+  readonly measures: readonly Measure[];
+  readonly unit: BenchUnit | undefined;
+  readonly unitWord: string;
+  readonly printValue: (value: number) => string;
+  readonly onLook: (look: Look) => void;
+}
+
+/** Another margin, another measure, a pot left out: the verdict follows at once, and says what differs from the plan. */
+export function WhatIf({
+  planned,
+  look,
+  measures,
+  unit,
+  unitWord,
+  printValue,
+  onLook,
+}: WhatIfProps) {
+  const [margin, setMargin] = useState(
+    look.margin?.kind === 'percent' ? String(look.margin.percent) : '',
+  );
+  const [trouble, setTrouble] = useState<string>();
+  const differences = differencesOf(planned, look, measures, printValue);
+  const changeMargin = (written: string): void => {
+    setMargin(written);
+    const read = readPercent(written);
+    setTrouble(
+      read === undefined ? 'A percentage above zero, or nothing for any difference.' : undefined,
+    );
+    if (read !== undefined) onLook({ ...look, margin: read });
+  };
+  const toggle = (code: string): void =>
+    onLook({
+      ...look,
+      leftOut: look.leftOut.includes(code)
+        ? look.leftOut.filter(each => each !== code)
+        : [...look.leftOut, code],
+    });
+  const reset = (): void => {
+    setMargin(planned.margin?.kind === 'percent' ? String(planned.margin.percent) : '');
+    setTrouble(undefined);
+    onLook(planned);
+  };
+  return (
+    <section aria-label="Look at it otherwise">
+      <h2>Look at it otherwise</h2>
+      <Fields>
+        <TextField
+          label="Worth having, %"
+          name="margin"
+          value={margin}
+          onChange={changeMargin}
+          trouble={trouble}
+          inputMode="decimal"
+        />
+        <label>
+          Measure
+          <select
+            value={look.measureId}
+            onChange={event => onLook({ ...look, measureId: event.target.value })}
+          >
+            {measures.map(measure => (
+              <option key={measure.id} value={measure.id}>
+                {measure.name}
+                {measure.isMain ? ' (main)' : ''}
+              </option>
+            ))}
+          </select>
+        </label>
+      </Fields>
+      <Tick>
+        <input
+          type="checkbox"
+          checked={look.isByPlace ?? false}
+          onChange={event => onLook({ ...look, isByPlace: event.target.checked })}
+        />{' '}
+        Allow for where each {unitWord} stands: a slope across and along the bench
+      </Tick>
+      {unit ? (
+        <Acts>
+          <Button onPress={() => toggle(unit.code)}>
+            {look.leftOut.includes(unit.code)
+              ? `Take ${unit.code} back in, for a look`
+              : `Leave ${unit.code} out, for a look`}
+          </Button>
+        </Acts>
+      ) : (
+        <Soft>Choose a {unitWord} on the bench to see the verdict without it.</Soft>
+      )}
+      {differences.length > 0 && (
+        <Differs role="status">
+          <b>Not as planned:</b> {differences.join('; ')}.{' '}
+          <Button data-tone="quiet" onPress={reset}>
+            Back to the plan
+          </Button>
+        </Differs>
+      )}
+    </section>
+  );
+}
+
+function readPercent(written: string): Margin | null | undefined {
+  const trimmed = written.trim().replace(/\s*%$/, '').replace(',', '.');
+  if (trimmed === '') return null;
+  const percent = Number(trimmed);
+  return /^\d+(\.\d+)?$/.test(trimmed) && percent > 0 && percent <= 1000
+    ? { kind: 'percent', percent }
+    : undefined;
+}
+
+const Fields = styled.div`
+  display: grid; grid-template-columns: 150px minmax(0, 1fr); gap: 24px; margin-block: 10px; align-items: start;
+  & > label { display: grid; gap: 4px; font-weight: 600; font-size: 0.9375rem; }
+  & select { min-height: 40px; border: 0; border-bottom: 2px solid var(--rule-strong); background: var(--paper); padding: 6px 10px; font-weight: 400; font-size: 1rem; width: 100%; }
+`;
+
+const Tick = styled.label`
+  display: flex; gap: 10px; align-items: start; margin-block: 4px 12px;
+  & input { margin-top: 4px; accent-color: var(--clay); flex: none; }
+  @media (pointer: coarse) { min-height: 48px; align-items: center; & input { width: 22px; height: 22px; margin: 0; } }
+`;
+
+const Differs = styled.p`
+  border-left: 3px solid var(--straw); padding-left: 10px; margin-top: 10px;
+  & b { color: var(--straw); }
+`;

@@ -1,0 +1,65 @@
+import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import { marginAmount } from '@/core/judge/verdict/call';
+import type { TagView } from '@/features/bench/bench-view';
+
+/** One treatment's row: its pots, and its interval against the control, all on the axis. */
+export interface DotRow {
+  readonly tag: TagView;
+  readonly points: readonly { readonly code: string; readonly x: number; readonly value: number }[];
+  /** Where the estimate lies, and the ends of its adjusted interval; null for the control and without a test. */
+  readonly estimate: number | null;
+  readonly interval: readonly [number, number] | null;
+}
+
+/** The chart of every pot as data: in percent of the control's mean where that is above zero, else in the measure's unit. */
+export interface DotRows {
+  readonly axis: 'percent' | 'value';
+  readonly rows: readonly DotRow[];
+  readonly control: number;
+  /** The band of what does not matter; null without a margin. */
+  readonly band: readonly [number, number] | null;
+}
+
+export function dotRowsOf(
+  { input, judgement }: LookedJudgement,
+  tags: readonly TagView[],
+): DotRows {
+  const controlMean =
+    judgement.adjustedMeans[input.control] ??
+    judgement.groups.find(group => group.treatment === input.control)?.mean ??
+    0;
+  const axis = controlMean > 0 ? 'percent' : 'value';
+  const onAxis = (value: number): number =>
+    axis === 'percent' ? (100 * value) / controlMean : value;
+  const margin = marginAmount(input.margin, controlMean);
+  const control = onAxis(controlMean);
+  return {
+    axis,
+    control,
+    band: margin > 0 ? [onAxis(controlMean - margin), onAxis(controlMean + margin)] : null,
+    // The control stands last, as what the others are held against.
+    rows: [...tags]
+      .sort((a, b) => Number(a.index < 0) - Number(b.index < 0))
+      .map(tag => {
+        const contrast = judgement.contrasts.find(candidate => candidate.treatment === tag.name);
+        const isTested = contrast?.estimable === true;
+        const percentCi = isTested ? contrast.percentCiAdjusted : null;
+        const ci = isTested ? contrast.ciAdjusted : null;
+        return {
+          tag,
+          points: input.units.flatMap(unit =>
+            unit.treatment === tag.name && unit.value !== null
+              ? [{ code: unit.id, value: unit.value, x: onAxis(unit.value) }]
+              : [],
+          ),
+          estimate: isTested ? onAxis(controlMean + contrast.difference) : null,
+          interval:
+            axis === 'percent' && percentCi
+              ? [100 + percentCi[0], 100 + percentCi[1]]
+              : ci
+                ? [onAxis(controlMean + ci[0]), onAxis(controlMean + ci[1])]
+                : null,
+        };
+      }),
+  };
+}

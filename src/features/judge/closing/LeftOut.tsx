@@ -1,0 +1,134 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { LeaveOut } from '@/core/judge/units/trial-analysis';
+import type { VerdictInShort } from '@/core/judge/verdict/planned-verdict';
+import type { Result } from '@/core/result';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { BenchUnit } from '@/features/bench/bench-view';
+import { fullDay } from '@/features/frame/days';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+/** Doors to put on record what is left out, and to take it back. */
+export interface LeaveOutDoors {
+  readonly leaveOut: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly putBackIn: (incidentId: string) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+type Sentences = Pick<VerdictInShort, 'headline' | 'detail'>;
+
+interface LeftOutProps extends LeaveOutDoors {
+  readonly standing: readonly LeaveOut[];
+  readonly unitWord: string;
+  /** What it would say with everything back in, and with only those that had no mishap; null where that is the same. */
+  readonly allIn: Sentences | null;
+  readonly sound: Sentences | null;
+  readonly unit: BenchUnit | undefined;
+  readonly isClosed: boolean;
+}
+
+/** What is on record as left out, by whom, when and why, and the verdict with it back in. */
+export function LeftOut({
+  standing,
+  unitWord,
+  allIn,
+  sound,
+  unit,
+  isClosed,
+  leaveOut,
+  putBackIn,
+}: LeftOutProps) {
+  const [why, setWhy] = useState('');
+  const [by, setBy] = useState('');
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
+    startTransition(async () => {
+      const done = await work();
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) setWhy('');
+    });
+  const canLeaveOut =
+    !isClosed && unit !== undefined && !standing.some(left => left.code === unit.code);
+  return (
+    <section aria-label="Left out">
+      <h2>Left out</h2>
+      {standing.length === 0 && <Soft>Nothing: every {unitWord} counts.</Soft>}
+      <Rows>
+        {standing.map(({ code, incident }) => (
+          <li key={incident.id}>
+            <b>{code}</b>, {fullDay(incident.happenedOn)}
+            {incident.by ? `, by ${incident.by}` : ''}
+            {incident.afterKeyOpened
+              ? ', after the key was opened'
+              : ', before anyone knew what it got'}
+            : {incident.why}
+            {!isClosed && (
+              <Button
+                data-tone="quiet"
+                isPending={isPending}
+                onPress={() => act(() => putBackIn(incident.id))}
+              >
+                Put back in
+              </Button>
+            )}
+          </li>
+        ))}
+      </Rows>
+      {allIn && (
+        <p>
+          With everything back in: <b>{allIn.headline}</b> {allIn.detail}
+        </p>
+      )}
+      {sound && (
+        <p>
+          With only those that had no mishap: <b>{sound.headline}</b> {sound.detail}
+        </p>
+      )}
+      {canLeaveOut && (
+        <details>
+          <summary>Put on record that {unit.code} is left out</summary>
+          <Form>
+            <TextField
+              label="Why"
+              name="why"
+              value={why}
+              onChange={setWhy}
+              trouble={fields.why}
+              hint="What happened to it, not what it gave: a pot isn’t odd because it disagrees."
+            />
+            <TextField
+              label="Who says so"
+              name="by"
+              value={by}
+              onChange={setBy}
+              trouble={fields.by}
+            />
+            {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+            <Acts>
+              <Button
+                isPending={isPending}
+                onPress={() => act(() => leaveOut({ unitId: unit.id, why, by }))}
+              >
+                Leave {unit.code} out
+              </Button>
+            </Acts>
+          </Form>
+        </details>
+      )}
+    </section>
+  );
+}
+
+const Rows = styled.ul`
+  margin: 8px 0; padding-left: 20px; max-width: var(--measure);
+`;
+
+const Form = styled.div`
+  display: grid; gap: 12px; padding-block: 12px;
+`;

@@ -1,0 +1,31 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { Rival } from '@/core/judge/after/alternative-explanations';
+import { Soft } from '@/ui/Page';
+
+/** What else could have made the gap, each with the test that would tell. */
+export function Rivals({ rivals }: { readonly rivals: readonly Rival[] }) {
+  return (
+    <section aria-label="What else could it have been?">
+      <h2>What else could it have been?</h2>
+      {rivals.length === 0 ? (
+        <Soft>
+          Nothing that the map, the log or the mishaps point to. What nobody wrote down they can’t.
+        </Soft>
+      ) : (
+        <List>
+          {rivals.map(rival => (
+            <li key={rival.says}>
+              <b>{rival.says}</b> {rival.test}
+            </li>
+          ))}
+        </List>
+      )}
+    </section>
+  );
+}
+
+const List = styled.ul`
+  margin: 8px 0 0; padding-left: 20px; display: grid; gap: 6px; max-width: var(--measure);
+`;

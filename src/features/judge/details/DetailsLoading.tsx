@@ -1,0 +1,25 @@
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import type { RestState } from './use-verdict-details';
+
+/** Says that the rest of the page is still to come, or that it did not. */
+export function RestOnItsWay({
+  state: { rest, isFailed, fetchAgain },
+}: {
+  readonly state: RestState;
+}) {
+  if (isFailed)
+    return (
+      <p role="alert">
+        What stands under the verdict didn’t come: the connection broke off.{' '}
+        <Button data-tone="quiet" onPress={fetchAgain}>
+          Fetch it again
+        </Button>
+      </p>
+    );
+  return rest ? null : (
+    <Soft role="status">
+      The scorecard, the costs and what may have spoiled it are on their way …
+    </Soft>
+  );
+}

@@ -1,0 +1,256 @@
+'use client';
+
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import {
+  bestDoseForMoney,
+  type DosedUnit,
+  type DoseResponse,
+  doseResponse,
+} from '@/core/judge/after/dose-response';
+import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { FittedCurve } from '@/core/stats/curves/fit-curve';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import { printFigure, printP } from '@/features/judge/print-value';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { WideTable } from '@/ui/WideTable';
+
+/** A series of doses with what its units gave. */
+export interface DoseSeries {
+  readonly units: readonly DosedUnit[];
+  readonly response: DoseResponse;
+  /** What a dose is of: `leaf-mould, cm`. */
+  readonly name: string;
+}
+
+/** null where the treatments are no series of doses. */
+export function dosesOf(data: TrialData, { input }: LookedJudgement): DoseSeries | null {
+  if (data.treatments.length < 3 || data.treatments.some(treatment => treatment.dose === null))
+    return null;
+  const doseOf = new Map(data.treatments.map(treatment => [treatment.name, treatment.dose ?? 0]));
+  const units = input.units.flatMap((unit): DosedUnit[] =>
+    unit.value === null
+      ? []
+      : [
+          {
+            dose: doseOf.get(unit.treatment) ?? 0,
+            value: unit.value,
+            block: JSON.stringify(unit.blocks),
+          },
+        ],
+  );
+  const [first] = data.treatments;
+  return units.length < 4
+    ? null
+    : {
+        units,
+        response: doseResponse(units),
+        name: `${data.factors[0]?.name ?? 'dose'}, ${(first?.name ?? '').replace(/^[\d.,\s]+/, '')}`.replace(
+          /, $/,
+          '',
+        ),
+      };
+}
+
+interface DosePanelProps {
+  readonly doses: DoseSeries;
+  readonly printValue: (value: number) => string;
+  readonly isWeight: boolean;
+  readonly worthPerKg: number | null;
+}
+
+const CURVE_WORDS = {
+  linear: 'a straight line',
+  quadratic: 'a bow',
+  plateau: 'a rise to a plateau',
+  mitscherlich: 'ever less for more',
+  logistic: 'an S',
+  gompertz: 'a lopsided S',
+} as const;
+
+/** How much of it? Trend, bend, plateau, and the dose that leaves the most money. */
+export function DosePanel({
+  doses: { units, response, name },
+  printValue,
+  isWeight,
+  worthPerKg,
+}: DosePanelProps) {
+  const [worth, setWorth] = useState(worthPerKg === null ? '' : String(worthPerKg));
+  const [cost, setCost] = useState('');
+  const best = response.fits[0];
+  const [price, perDose] = [money(worth), money(cost)];
+  const found =
+    best && isWeight && price !== null && perDose !== null
+      ? bestDoseForMoney(
+          best,
+          units.map(unit => unit.dose),
+          { costPerDose: perDose, worthPerValue: price / 1000 },
+        )
+      : null;
+  return (
+    <Box aria-label="How much of it?">
+      <h2>How much of it?</h2>
+      <DoseChart units={units} best={best} name={name} printValue={printValue} />
+      <p>{trendWords(response, name, printValue)}</p>
+      {response.fits.length > 0 && (
+        <WideTable label="Curves that fit">
+          <thead>
+            <tr>
+              <th scope="col">Curve</th>
+              <th scope="col">AICc</th>
+              <th scope="col">figures</th>
+            </tr>
+          </thead>
+          <tbody>
+            {response.fits.map(fit => (
+              <tr key={fit.curve}>
+                <th scope="row">{CURVE_WORDS[fit.curve]}</th>
+                <td>{fit.aicc === null ? '' : fit.aicc.toFixed(1)}</td>
+                <td>
+                  {Object.entries(fit.parameters)
+                    .map(
+                      ([parameter, value]) =>
+                        `${parameter} ${printFigure(value)}${fit.se[parameter] == null ? '' : ` ± ${printFigure(fit.se[parameter])}`}`,
+                    )
+                    .join(', ')}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </WideTable>
+      )}
+      {isWeight && best && (
+        <>
+          <div data-fields>
+            <TextField
+              label="A kilogram is worth"
+              name="doseWorth"
+              value={worth}
+              onChange={setWorth}
+              inputMode="decimal"
+            />
+            <TextField
+              label="One more of it costs, a unit"
+              name="doseCost"
+              value={cost}
+              onChange={setCost}
+              inputMode="decimal"
+            />
+          </div>
+          {found && (
+            <p role="status">
+              The most is left at <b>{Number(found.dose.toPrecision(3))}</b>: {found.net.toFixed(2)}{' '}
+              a unit. More gives a larger harvest and a smaller purse.
+            </p>
+          )}
+        </>
+      )}
+      <Soft>
+        Each unit counts, blocks taken out. Between two doses that were tried the curve guesses;
+        beyond the largest it knows nothing.
+      </Soft>
+    </Box>
+  );
+}
+
+function trendWords(
+  { trend, fits, levelsOffAt }: DoseResponse,
+  name: string,
+  printValue: (value: number) => string,
+): string {
+  const rise =
+    trend === null
+      ? 'Nothing is left to judge a trend by.'
+      : `Straight through all, one more of ${name} brings ${printValue(Math.abs(trend.slope))} ${trend.slope >= 0 ? 'more' : 'less'} (p ${printP(trend.p)}).`;
+  const [first, second] = fits;
+  const clear =
+    first && second && (second.aicc ?? 0) - (first.aicc ?? 0) < 2
+      ? ` ${CURVE_WORDS[second.curve].replace(/^./, letter => letter.toUpperCase())} fits nearly as well.`
+      : '';
+  const fit = first ? ` What the units speak for most is ${CURVE_WORDS[first.curve]}.${clear}` : '';
+  return `${rise}${fit}${levelsOffAt === null ? '' : ` From about ${Number(levelsOffAt.toPrecision(2))} on, more brings next to nothing.`}`;
+}
+
+function money(written: string): number | null {
+  const value = Number(written.trim().replace(',', '.'));
+  return written.trim() === '' || !(value >= 0) ? null : value;
+}
+
+const [WIDTH, HEIGHT, LEFT, BASE] = [640, 260, 70, 220];
+
+function DoseChart({
+  units,
+  best,
+  name,
+  printValue,
+}: {
+  readonly units: readonly DosedUnit[];
+  readonly best: FittedCurve | undefined;
+  readonly name: string;
+  readonly printValue: (value: number) => string;
+}) {
+  const [most, high] = [
+    Math.max(...units.map(unit => unit.dose)),
+    Math.max(...units.map(unit => unit.value)),
+  ];
+  const x = (dose: number): number => LEFT + ((WIDTH - LEFT - 20) * dose) / (most || 1);
+  const y = (value: number): number => BASE - ((BASE - 14) * value) / (high || 1);
+  const path = best
+    ? Array.from(
+        { length: 101 },
+        (_, i) =>
+          `${i === 0 ? 'M' : 'L'}${x((most * i) / 100).toFixed(1)} ${y(best.at((most * i) / 100)).toFixed(1)}`,
+      ).join('')
+    : '';
+  return (
+    <Scroller tabIndex={0} role="region" aria-label="Every unit by its dose, drawn">
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={`Every unit by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]}` : ''}`}
+      >
+        <line x1={LEFT} x2={WIDTH - 20} y1={BASE} y2={BASE} />
+        <line x1={LEFT} x2={LEFT} y1={14} y2={BASE} />
+        {units.map(unit => (
+          <circle
+            key={`${unit.dose} ${unit.value} ${unit.block}`}
+            cx={x(unit.dose)}
+            cy={y(unit.value)}
+            r={4.5}
+          />
+        ))}
+        <path d={path} />
+        {[...new Set(units.map(unit => unit.dose))]
+          .sort((a, b) => a - b)
+          .map(dose => (
+            <text key={dose} x={x(dose)} y={BASE + 18} textAnchor="middle">
+              {dose}
+            </text>
+          ))}
+        <text x={LEFT - 8} y={20} textAnchor="end">
+          {printValue(high)}
+        </text>
+        <text x={LEFT - 8} y={BASE} textAnchor="end">
+          0
+        </text>
+        <text x={WIDTH - 20} y={HEIGHT - 4} textAnchor="end">
+          {name}
+        </text>
+      </svg>
+    </Scroller>
+  );
+}
+
+const Scroller = styled.div`
+  overflow-x: auto;
+  &:focus-visible { outline: 3px solid var(--clay); outline-offset: 2px; }
+`;
+
+const Box = styled.section`
+  display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
+  & svg { width: 100%; min-width: 560px; max-width: 820px; height: auto; }
+  & svg text { font-size: 13px; fill: var(--ink-soft); } & line { stroke: var(--rule-strong); } & circle { fill: var(--clay); fill-opacity: 0.7; } & path { fill: none; stroke: var(--ink); stroke-width: 2.5; }
+  & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(180px, 220px)); gap: 12px; }
+  & p { max-width: var(--measure); }
+`;

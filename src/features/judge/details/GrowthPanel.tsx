@@ -1,0 +1,92 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { styled } from 'styled-components';
+import { type TreatmentGrowth, trialGrowth } from '@/core/judge/after/trial-growth';
+import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import { printFigure } from '@/features/judge/print-value';
+import { Soft } from '@/ui/Page';
+import { WideTable } from '@/ui/WideTable';
+
+const CURVES = {
+  linear: 'a straight line',
+  logistic: 'an S',
+  gompertz: 'a lopsided S',
+  quadratic: 'a bow',
+  plateau: 'a plateau',
+  mitscherlich: 'ever less',
+} as const;
+
+/** How each treatment's plants grew, with the curve that fits; only where there were looks enough. */
+export function GrowthPanel({
+  data,
+  measure,
+}: {
+  readonly data: TrialData;
+  readonly measure: Measure;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  // Laying curves takes a moment: only for whoever asks.
+  const grown = useMemo(
+    () => (isOpen ? trialGrowth(data, measure) : undefined),
+    [isOpen, data, measure],
+  );
+  return (
+    <Box onToggle={event => setOpen(event.currentTarget.open)}>
+      <summary>How they grew</summary>
+      {grown === undefined ? (
+        <Soft>Growth curves want at least five days of readings.</Soft>
+      ) : (
+        <>
+          <WideTable label="Growth of every treatment">
+            <thead>
+              <tr>
+                <th scope="col">Treatment</th>
+                <th scope="col">fits best</th>
+                <th scope="col">full size</th>
+                <th scope="col">fastest on day</th>
+              </tr>
+            </thead>
+            <tbody>
+              {grown.map(each => (
+                <tr key={each.treatment}>
+                  <th scope="row">{each.treatment}</th>
+                  {cellsOf(each)}
+                </tr>
+              ))}
+            </tbody>
+          </WideTable>
+          <Soft>
+            Curves through the means of each day. They describe; whether treatments differ is judged
+            on the units.
+          </Soft>
+        </>
+      )}
+    </Box>
+  );
+}
+
+function cellsOf({ fits: [best] }: TreatmentGrowth) {
+  if (!best) return <td colSpan={3}>no curve fits</td>;
+  const { asym, xmid, b2, b3 } = best.parameters;
+  // A Gompertz curve is steepest where b2 · b3^x = 1.
+  const fastest =
+    best.curve === 'logistic'
+      ? xmid
+      : best.curve === 'gompertz' && b2 !== undefined && b3 !== undefined
+        ? -Math.log(b2) / Math.log(b3)
+        : undefined;
+  return (
+    <>
+      <td>{CURVES[best.curve]}</td>
+      <td>{asym === undefined ? 'not reached' : printFigure(asym)}</td>
+      <td>{fastest === undefined ? '—' : printFigure(fastest)}</td>
+    </>
+  );
+}
+
+const Box = styled.details`
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  &[open] > * + * { margin-top: 10px; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;

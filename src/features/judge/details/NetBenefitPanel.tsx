@@ -1,0 +1,137 @@
+'use client';
+
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import { type Worth, worthOf } from '@/core/judge/after/net-benefit';
+import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
+import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { WideTable } from '@/ui/WideTable';
+
+interface WorthPanelProps {
+  readonly contrasts: readonly EstimableContrast[];
+  readonly control: string;
+  readonly unitWord: string;
+  readonly costs: readonly TreatmentCost[];
+  readonly worthPerKg: number | null;
+}
+
+/** Is it worth it? Cost and minutes against what came of it, with how sure that is. */
+export function WorthPanel({ contrasts, control, unitWord, costs, worthPerKg }: WorthPanelProps) {
+  const [price, setPrice] = useState(worthPerKg === null ? '' : String(worthPerKg));
+  const costOf = (name: string): TreatmentCost | undefined =>
+    costs.find(cost => cost.treatment === name);
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(
+      contrasts.map(({ treatment }) => {
+        const extra = (costOf(treatment)?.total ?? 0) - (costOf(control)?.total ?? 0);
+        return [treatment, extra === 0 ? '' : extra.toFixed(2)];
+      }),
+    ),
+  );
+  const worth = readMoney(price);
+  return (
+    <Box aria-label="Is it worth it?">
+      <h2>Is it worth it?</h2>
+      <div data-fields>
+        <TextField
+          label="A kilogram is worth"
+          name="worthPerKg"
+          value={price}
+          onChange={setPrice}
+          inputMode="decimal"
+        />
+      </div>
+      <WideTable label="Costs and gains of every treatment">
+        <thead>
+          <tr>
+            <th scope="col">Treatment</th>
+            <th scope="col">costs more, a {unitWord}</th>
+            <th scope="col">minutes more</th>
+            <th scope="col">gives more, kg</th>
+            <th scope="col">leaves</th>
+            <th scope="col">pays in</th>
+          </tr>
+        </thead>
+        <tbody>
+          {contrasts.map(contrast => {
+            const cost = readMoney(typed[contrast.treatment] ?? '') ?? 0;
+            const found = worthOf(contrast, { extraCost: cost, worthPerKg: worth ?? 0 });
+            return (
+              <tr key={contrast.treatment}>
+                <th scope="row">{contrast.treatment}</th>
+                <td>
+                  <input
+                    aria-label={`${contrast.treatment} costs more`}
+                    value={typed[contrast.treatment] ?? ''}
+                    onChange={event =>
+                      setTyped({ ...typed, [contrast.treatment]: event.target.value })
+                    }
+                    inputMode="decimal"
+                    maxLength={12}
+                  />
+                </td>
+                <td>
+                  {Math.round(
+                    (costOf(contrast.treatment)?.minutes ?? 0) - (costOf(control)?.minutes ?? 0),
+                  )}
+                </td>
+                <td>
+                  {signed(found.gainKg, 3)}
+                  {found.gainKgCi && (
+                    <small>
+                      {signed(found.gainKgCi[0], 3)} to {signed(found.gainKgCi[1], 3)}
+                    </small>
+                  )}
+                </td>
+                <td>
+                  {worth === null ? '—' : signed(found.net, 2)}
+                  {worth !== null && found.netCi && (
+                    <small>
+                      {signed(found.netCi[0], 2)} to {signed(found.netCi[1], 2)}
+                    </small>
+                  )}
+                </td>
+                <td>
+                  {worth === null || found.chanceItPays === null
+                    ? '—'
+                    : `${Math.round(100 * found.chanceItPays)} of 100`}
+                  <small>{breakEvenWords(found)}</small>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </WideTable>
+      <Soft>
+        A {unitWord} against a {unitWord} of {control}, materials and, where an hour has a worth,
+        hours. The chance takes these readings alone for all that is known.
+      </Soft>
+    </Box>
+  );
+}
+
+function breakEvenWords({ costPerExtraKg }: Worth): string {
+  if (costPerExtraKg === null) return 'no extra kilogram to pay for';
+  return costPerExtraKg === 0
+    ? 'costs nothing more'
+    : `an extra kilogram costs ${costPerExtraKg.toFixed(2)}; it pays from that worth on`;
+}
+
+function readMoney(written: string): number | null {
+  const value = Number(written.trim().replace(',', '.'));
+  return written.trim() === '' || !Number.isFinite(value) ? null : value;
+}
+
+function signed(value: number, digits: number): string {
+  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
+}
+
+const Box = styled.section`
+  display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
+  & small { display: block; color: var(--ink-soft); }
+  & [data-fields] { max-width: 200px; }
+  & input { min-height: 32px; width: 90px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); padding: 2px 6px; }
+  @media (pointer: coarse) { & td input { min-height: 48px; } }
+`;

@@ -1,0 +1,66 @@
+'use client';
+
+import Link from 'next/link';
+import { styled } from 'styled-components';
+import type { NextStep } from '@/core/judge/after/next-step';
+import { RegretForm } from '@/features/judge/closing/RegretForm';
+import { Soft } from '@/ui/Page';
+
+const STEP_WORDS: Readonly<Record<NextStep['step'], string>> = {
+  keep: 'Keep',
+  drop: 'Drop',
+  again: 'Test again',
+  cheapest: 'Take the cheaper',
+};
+
+interface NextStepsProps {
+  readonly trialId: string;
+  readonly steps: readonly NextStep[];
+  /** What this trial teaches the next: its spread, its mishaps, what was missed. */
+  readonly lessons: readonly string[];
+  readonly regret: Parameters<typeof RegretForm>[0]['keep'];
+}
+
+/** What next: keep, drop, or again with so many; and the next trial from this one. */
+export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
+  return (
+    <Box aria-label="What next?">
+      <h2>What next?</h2>
+      <ul>
+        {steps.map(step => (
+          <li key={step.treatment}>
+            <b>
+              {step.treatment}: {STEP_WORDS[step.step].toLowerCase()}.
+            </b>{' '}
+            {step.says}
+          </li>
+        ))}
+      </ul>
+      {lessons.length > 0 && (
+        <>
+          <h3>What it teaches the next one</h3>
+          <ul>
+            {lessons.map(lesson => (
+              <li key={lesson}>{lesson}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      <RegretForm keep={regret} />
+      <p>
+        <Link href={`/trials/new?after=${trialId}`}>Make the next trial from this one</Link> ·{' '}
+        <Link href={`/trials/${trialId}/report`}>The report</Link>
+      </p>
+      <Soft>
+        How many rounds there will be is best agreed now: repeating until one likes the answer is
+        choosing it.
+      </Soft>
+    </Box>
+  );
+}
+
+const Box = styled.section`
+  display: grid; gap: 10px;
+  & ul { margin: 0; padding-left: 20px; display: grid; gap: 6px; max-width: var(--measure); }
+  & a { display: inline-block; padding-block: 6px; }
+`;

@@ -1,0 +1,253 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import {
+  type ScoreCell,
+  type Scorecard,
+  type ScoreRow,
+  winsOf,
+} from '@/core/judge/after/scorecard';
+import { weightedRank } from '@/core/judge/after/weighted-rank';
+import type { Look } from '@/core/judge/units/trial-analysis';
+import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { quotedIfNone } from '@/core/judge/verdict/verdict-words';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import { counted } from '@/core/words/plural';
+import type { TagView } from '@/features/bench/bench-view';
+import { howOften } from '@/features/judge/answer/how-often';
+import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import { PlantLabel } from '@/ui/PlantLabel';
+import { WideTable } from '@/ui/WideTable';
+import { type LuckState, useLuck } from './use-permutation-p-values';
+
+interface ScorecardPanelProps {
+  readonly trialId: string;
+  /** With the readings of all measures; null while they are on their way. */
+  readonly whole: TrialData | null;
+  readonly look: Look;
+  readonly card: Scorecard;
+  readonly tags: readonly TagView[];
+  readonly control: string;
+  /** Yields by other bases, and what they cost, by treatment. */
+  readonly bases: readonly {
+    readonly name: string;
+    readonly cells: readonly { readonly treatment: string; readonly words: string }[];
+  }[];
+}
+
+const WEIGHTS = [0, 1, 2, 3] as const;
+
+/** All that was measured beside each other, each by its own method; and whose favourite wins when measures are weighed. */
+export function ScorecardPanel({
+  trialId,
+  whole,
+  look,
+  card,
+  tags,
+  control,
+  bases,
+}: ScorecardPanelProps) {
+  const treatments = card.rows[0]?.cells.map(cell => cell.treatment) ?? [];
+  const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() =>
+    Object.fromEntries(card.rows.map(row => [row.measureId, row.isMain ? 3 : 0])),
+  );
+  const luck = useLuck(
+    whole,
+    look,
+    card.rows.filter(row => row.isByMean).map(row => row.measureId),
+  );
+  const ranked = weightedRank(card.rows, weights);
+  const wins = winsOf(card);
+  const isWeighed = card.rows.some(row => !row.isMain && (weights[row.measureId] ?? 0) > 0);
+  return (
+    <Card aria-label="Scorecard">
+      <h2>All that was measured</h2>
+      <WideTable label="Every measure and every treatment">
+        <thead>
+          <tr>
+            <th scope="col">Measure</th>
+            {treatments.map(name => (
+              <th key={name} scope="col">
+                <PlantLabel look={tags.find(tag => tag.name === name)} width={14} /> {name}
+              </th>
+            ))}
+            <th scope="col">by</th>
+            <th scope="col">weight</th>
+          </tr>
+        </thead>
+        <tbody>
+          {card.rows.map(row => (
+            <tr key={row.measureId}>
+              <th scope="row">
+                <Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link>
+                <small>
+                  {row.isMain
+                    ? 'the main one'
+                    : row.sameAs === null
+                      ? `found along the way; ${row.better === 'neither' ? 'a difference, no gain' : `${row.better} is better`}`
+                      : `says the same as ${row.sameAs.toLowerCase()}`}
+                </small>
+              </th>
+              {row.cells.map(cell => (
+                <td key={cell.treatment} data-call={toneOf(cell.call, row.better)}>
+                  {cell.words || '—'}
+                  {cell.call !== null && (
+                    <small>
+                      {row.better === 'neither'
+                        ? DIFFERENCE_WORDS[cell.call]
+                        : CALL_WORDS[cell.call]}
+                    </small>
+                  )}
+                  {cell.call !== null && (
+                    <small data-luck>{luckOfCell(cell, row, luck.lucks)}</small>
+                  )}
+                </td>
+              ))}
+              <td data-method>{row.method}</td>
+              <td>
+                {row.better !== 'neither' && (
+                  <select
+                    aria-label={`Weight of ${row.name}`}
+                    value={weights[row.measureId] ?? 0}
+                    onChange={event =>
+                      setWeights({ ...weights, [row.measureId]: Number(event.target.value) })
+                    }
+                  >
+                    {WEIGHTS.map(weight => (
+                      <option key={weight} value={weight}>
+                        {weight}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </td>
+            </tr>
+          ))}
+          {bases.map(base => (
+            <tr key={base.name}>
+              <th scope="row">{base.name}</th>
+              {treatments.map(name => (
+                <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>
+              ))}
+              <td colSpan={2}>a sum, not tested</td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+      {card.rows.some(row => row.isByMean) && <LuckProgress luck={luck} />}
+      <p>
+        {luckWords(card)}{' '}
+        {[...wins]
+          .filter(([, each]) => each.better + each.worse > 0)
+          .map(([name, each]) => `${name}: ${tradeWords(each, control)}.`)
+          .join(' ')}
+      </p>
+      {isWeighed && ranked.length > 0 && (
+        <div>
+          <h3>Weighed by you</h3>
+          <ol>
+            {ranked.map(place => (
+              <li key={place.treatment}>
+                <b>{place.treatment}</b> first in {Math.round(100 * place.firstShare)} of 100 when
+                the weights are moved about
+              </li>
+            ))}
+          </ol>
+          <Soft>
+            A rank by weights is a taste, no result.{' '}
+            {(ranked[0]?.firstShare ?? 0) < 0.8
+              ? 'This one hangs on the weights: somebody else’s taste puts another first.'
+              : 'This one stands whatever the weights.'}
+          </Soft>
+        </div>
+      )}
+    </Card>
+  );
+}
+
+function toneOf(call: ScoreCell['call'], better: ScoreRow['better']): 'leaf' | 'beet' | undefined {
+  if (call === null || better === 'neither') return undefined;
+  return isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : undefined;
+}
+
+/** How often luck alone does it, under the call; of all treatments together. */
+function luckOfCell(cell: ScoreCell, row: ScoreRow, lucks: LuckState['lucks']): string {
+  const p = row.isByMean
+    ? lucks
+        .find(each => each.measureId === row.measureId)
+        ?.treatments.find(each => each.treatment === cell.treatment)?.pAdjusted
+    : cell.luck;
+  return p == null ? '' : `luck ${howOften(p)}`;
+}
+
+function LuckProgress({ luck }: { readonly luck: LuckState }) {
+  const { progress, standing, lucks, start, cancel } = luck;
+  if (standing === 'running')
+    return (
+      progress && (
+        <p role="status">
+          <progress
+            aria-label="Shuffles of all measures"
+            value={progress.done}
+            max={progress.total}
+          />{' '}
+          {progress.done.toLocaleString('en')} of {progress.total.toLocaleString('en')} shuffles,
+          measure by measure{' '}
+          <Button data-tone="quiet" onPress={cancel}>
+            Stop
+          </Button>
+        </p>
+      )
+    );
+  if (standing !== 'ready')
+    return (
+      <p role="status">
+        {standing === 'stopped' ? 'Stopped.' : 'The shuffles broke off.'}{' '}
+        <Button data-tone="quiet" onPress={start}>
+          Shuffle all measures
+        </Button>
+      </p>
+    );
+  return (
+    <Soft>
+      {lucks.length === 0
+        ? 'No measure of them could be shuffled.'
+        : 'Luck: how often the same figures under labels dealt anew make a gap as wide.'}
+    </Soft>
+  );
+}
+
+function luckWords({ lookedAt, expectedByLuck, chanceOfOne }: Scorecard): string {
+  if (lookedAt === 0) return 'Only the main measure was looked at: nothing was searched for.';
+  return `Beside the main one ${counted(lookedAt, 'measure')} ${lookedAt === 1 ? 'was' : 'were'} looked at: by luck alone ${Number(expectedByLuck.toFixed(2))} would look better or worse, at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. What was found along the way is a question for the next trial.`;
+}
+
+function tradeWords(
+  { better, worse }: { readonly better: number; readonly worse: number },
+  control: string,
+): string {
+  const named = quotedIfNone(control);
+  if (better > 0 && worse > 0)
+    return `better than ${named} in ${better}, worse in ${worse}: a trade, not a win`;
+  return better > 0
+    ? `better than ${named} in ${counted(better, 'measure')}, worse in none`
+    : `worse than ${named} in ${counted(worse, 'measure')}, better in none`;
+}
+
+const Card = styled.section`
+  display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
+  & small { display: block; color: var(--ink-soft); font-weight: 400; }
+  & td[data-method] { white-space: normal; min-width: 140px; color: var(--ink-soft); font-size: 0.9375rem; }
+  & td[data-call] { font-weight: 600; }
+  & td[data-call='leaf'] small { color: var(--leaf); } & td[data-call='beet'] small { color: var(--beet); }
+  & progress { accent-color: var(--clay); vertical-align: middle; }
+  & thead svg { vertical-align: -6px; }
+  & p { max-width: var(--measure); }
+  & select { min-height: 32px; min-width: 52px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); }
+  & ol { margin: 4px 0; padding-left: 22px; }
+  @media (pointer: coarse) { & select { min-height: 48px; } }
+`;

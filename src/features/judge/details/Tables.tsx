@@ -1,0 +1,188 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import { pluralOf } from '@/core/words/plural';
+import { printFigure, printP } from '@/features/judge/print-value';
+
+/** One thing done to a trial. */
+export interface LogLine {
+  readonly at: string;
+  readonly what: string;
+}
+
+interface TablesProps {
+  readonly looked: LookedJudgement;
+  readonly log: readonly LogLine[];
+  readonly printValue: (value: number) => string;
+}
+
+/** The tables behind the verdict: every pot, the analysis of variance, every pair. */
+export function Tables({ looked: { judgement, input }, log, printValue }: TablesProps) {
+  return (
+    <Stack>
+      <details>
+        <summary>Every {input.unitWord}</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Code</th>
+              {input.blockNames.map(name => (
+                <th key={name} scope="col">
+                  {name}
+                </th>
+              ))}
+              <th scope="col">Treatment</th>
+              <th scope="col">{input.response}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {input.units.map(unit => (
+              <tr key={unit.id}>
+                <td>{unit.id}</td>
+                {unit.blocks.map((block, i) => (
+                  <td key={input.blockNames[i]}>{block}</td>
+                ))}
+                <td>{unit.treatment}</td>
+                <td>
+                  {unit.isLeftOut
+                    ? 'left out'
+                    : unit.value === null
+                      ? 'no reading'
+                      : printValue(unit.value)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+      <details>
+        <summary>Analysis of variance</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Term</th>
+              <th scope="col">df</th>
+              <th scope="col">sum of squares</th>
+              <th scope="col">mean square</th>
+              <th scope="col">F</th>
+              <th scope="col">p</th>
+            </tr>
+          </thead>
+          <tbody>
+            {judgement.anova.map(row => (
+              <tr key={row.term}>
+                <td>{row.term}</td>
+                <td>{row.df}</td>
+                <td>{printFigure(row.ss)}</td>
+                <td>{row.ms === null ? '—' : printFigure(row.ms)}</td>
+                <td>{row.f == null ? '' : printFigure(row.f)}</td>
+                <td>{row.p == null ? '' : printP(row.p)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p>Each term beyond those above it, blocks first.</p>
+      </details>
+      <details>
+        <summary>Every pair</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Pair</th>
+              <th scope="col">gap</th>
+              <th scope="col">95% interval, all pairs together</th>
+              <th scope="col">p</th>
+            </tr>
+          </thead>
+          <tbody>
+            {judgement.pairs.map(pair => (
+              <tr key={`${pair.a}\n${pair.b}`}>
+                <td>
+                  {pair.a} − {pair.b}
+                </td>
+                {pair.estimable ? (
+                  <>
+                    <td>{printValue(pair.difference)}</td>
+                    <td>
+                      {pair.ciAdjusted
+                        ? `${printValue(pair.ciAdjusted[0])} to ${printValue(pair.ciAdjusted[1])}`
+                        : '—'}
+                    </td>
+                    <td>{printP(pair.pAdjusted)}</td>
+                  </>
+                ) : (
+                  <td colSpan={3}>this layout can’t compare them</td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p>
+          Tukey-Kramer.
+          {judgement.letters &&
+            ` Treatments that share a letter can’t be told apart: ${Object.entries(
+              judgement.letters,
+            )
+              .map(([name, letters]) => `${name} ${letters}`)
+              .join(', ')}.`}
+        </p>
+      </details>
+      <details>
+        <summary>How it was judged</summary>
+        <p>
+          A linear model,{' '}
+          {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}
+          {input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least
+          squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”:
+          two one-sided tests against the margin. The shuffle test deals the labels again as this
+          layout could have dealt them, and asks no bell curve.
+        </p>
+      </details>
+      <LogLines log={log} />
+    </Stack>
+  );
+}
+
+/** What was done to the trial, where no tables stand above it. */
+export function TrialLog({ log }: { readonly log: readonly LogLine[] }) {
+  return (
+    <Stack>
+      <LogLines log={log} />
+    </Stack>
+  );
+}
+
+function LogLines({ log }: { readonly log: readonly LogLine[] }) {
+  return (
+    <details>
+      <summary>What was done, and when</summary>
+      <ol>
+        {logByDay(log).map(line => (
+          <li key={line}>{line}</li>
+        ))}
+      </ol>
+    </details>
+  );
+}
+
+/** `2026-11-25: 24 × pick, plan locked`: one line a day, newest first. */
+export function logByDay(log: readonly LogLine[]): readonly string[] {
+  const days = [...new Set(log.map(line => line.at.slice(0, 10)))];
+  return days.map(day => {
+    const done = log.filter(line => line.at.slice(0, 10) === day).map(line => line.what);
+    const words = [...new Set(done)].map(what => {
+      const times = done.filter(each => each === what).length;
+      return times === 1 ? what : `${times} × ${what}`;
+    });
+    return `${day}: ${words.join(', ')}`;
+  });
+}
+
+const Stack = styled.section`
+  border-top: 1px solid var(--rule);
+  & details { border-bottom: 1px solid var(--rule); overflow-x: auto; }
+  & summary { cursor: pointer; padding: 10px 0; font-weight: 600; }
+  & ol { list-style: none; padding: 0; margin: 0 0 12px; }
+  & details > p { padding: 8px 0 12px; color: var(--ink-soft); }
+`;

@@ -1,0 +1,231 @@
+'use client';
+
+import { useCallback, useMemo } from 'react';
+import { nextSteps } from '@/core/judge/after/next-step';
+import { kindOf } from '@/core/judge/question/trial-outcome';
+import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
+import { standingLeaveOuts, unitsToMention } from '@/core/judge/units/trial-analysis';
+import { valuePrinter } from '@/core/measure/library/print-measure';
+import { readerErrorWords } from '@/core/measure/reading/reader-error';
+import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { AuditList } from '@/features/audit/AuditList';
+import { Bench } from '@/features/bench/Bench';
+import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
+import { useChosenUnit } from '@/features/bench/ChosenUnit';
+import { AskedComparison } from '@/features/judge/answer/AskedComparison';
+import { WhatIf } from '@/features/judge/answer/WhatIf';
+import { Closing } from '@/features/judge/closing/Closing';
+import { type LeaveOutDoors, LeftOut } from '@/features/judge/closing/LeftOut';
+import { Later } from '@/ui/Later';
+import { TwoParts } from '@/ui/Page';
+import { Rivals } from './AlternativeExplanations';
+import { brokenRounds } from './broken-rounds';
+import { DosePanel, dosesOf } from './DosePanel';
+import { GrowthPanel } from './GrowthPanel';
+import { WorthPanel } from './NetBenefitPanel';
+import { NextSteps } from './NextSteps';
+import { NoEffect } from './NullSimulation';
+import { ScorecardPanel } from './ScorecardPanel';
+import { SeasonsPanel } from './SeasonsPanel';
+import { Firmness } from './Sensitivity';
+import { Spoiled } from './Spoiled';
+import { Tables } from './Tables';
+import type { RestOfVerdict } from './verdict-details';
+
+/** What the page of a verdict lets a gardener put on record. */
+export interface VerdictDoors extends LeaveOutDoors {
+  readonly regret: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly close: () => Promise<Result<unknown, TrialTrouble>>;
+}
+
+interface RestViewProps extends VerdictDoors {
+  readonly rest: RestOfVerdict;
+  /** What the page came with: the look that was planned. */
+  readonly planned: Look;
+  readonly look: Look;
+  readonly looked: LookedJudgement;
+  readonly system: MeasureSystem;
+  readonly onLook: (look: Look) => void;
+}
+
+/** What stands under a verdict: its question, all that was measured, the money, how firm it is, what may have spoiled it, what next. */
+export function RestView({
+  rest: { data, beside, audit, log },
+  planned,
+  look,
+  looked,
+  system,
+  onLook,
+  close,
+  leaveOut,
+  putBackIn,
+  regret,
+}: RestViewProps) {
+  const chosen = useChosenUnit();
+  const { judgement, input } = looked;
+  const tags = useMemo(() => tagsOf(data), [data]);
+  const bench = useMemo(() => benchViewOf(data, true), [data]);
+  const doses = useMemo(() => dosesOf(data, looked), [data, looked]);
+  const measure = data.measures.find(each => each.id === looked.look.measureId);
+  const printValue = useCallback(
+    (value: number) =>
+      measure ? valuePrinter(measure, MASS_STYLE_FOR[system])(value) : String(value),
+    [measure, system],
+  );
+  const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
+  const isClosed = data.trial.state === 'closed';
+  const isPlanned = looked.look.measureId === planned.measureId;
+  const worthPerKg = data.trial.money?.worthPerKg ?? null;
+  return (
+    <>
+      <Later>
+        <NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} />
+      </Later>
+      <Later>
+        <AskedComparison
+          key={`asked ${looked.look.measureId}`}
+          question={data.trial.question}
+          agreed={agreedPair(data.trial.rules, input.treatments)}
+          looked={looked}
+          printValue={printValue}
+        />
+      </Later>
+      {doses && (
+        <Later>
+          <DosePanel
+            doses={doses}
+            printValue={printValue}
+            isWeight={measure?.unit === 'g'}
+            worthPerKg={worthPerKg}
+          />
+        </Later>
+      )}
+      <Later>
+        <ScorecardPanel
+          trialId={data.trial.id}
+          whole={data}
+          look={planned}
+          card={beside.card}
+          tags={tags}
+          control={input.control}
+          bases={beside.bases}
+        />
+      </Later>
+      {measure?.unit === 'g' && (
+        <Later>
+          <WorthPanel
+            key={`worth ${looked.look.measureId}`}
+            contrasts={judgement.contrasts.flatMap(contrast =>
+              contrast.estimable ? [contrast] : [],
+            )}
+            control={input.control}
+            unitWord={input.unitWord}
+            costs={beside.costs}
+            worthPerKg={worthPerKg}
+          />
+        </Later>
+      )}
+      {beside.seasons.length > 0 && isPlanned && (
+        <Later>
+          <SeasonsPanel seasons={beside.seasons} />
+        </Later>
+      )}
+      {measure && (
+        <Later>
+          <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />
+        </Later>
+      )}
+      <Later>
+        <Firmness
+          looked={looked}
+          position={isPlanned ? beside.position : null}
+          readerWords={readerErrorWords(data)}
+        />
+      </Later>
+      <Later>
+        <TwoParts>
+          <div>
+            <h2>Where they stood</h2>
+            {bench && (
+              <Bench
+                view={bench}
+                label={`The bench from above: the fuller the crown, the more ${input.response}`}
+                lens={lensOf(looked, printValue)}
+              />
+            )}
+          </div>
+          <div>
+            <WhatIf
+              planned={planned}
+              look={look}
+              measures={data.measures.filter(
+                each => each.id === looked.look.measureId || kindOf(each.scale) === null,
+              )}
+              unit={unit}
+              unitWord={input.unitWord}
+              printValue={printValue}
+              onLook={onLook}
+            />
+            <Spoiled
+              looked={looked}
+              mentions={unitsToMention(data, looked.look)}
+              brokenRounds={brokenRounds(data)}
+            />
+            <Rivals rivals={beside.rivals} />
+            <LeftOut
+              standing={standingLeaveOuts(data)}
+              unitWord={input.unitWord}
+              allIn={looked.allIn?.verdict ?? null}
+              sound={looked.sound?.verdict ?? null}
+              unit={unit}
+              isClosed={isClosed}
+              leaveOut={leaveOut}
+              putBackIn={putBackIn}
+            />
+            <AuditList {...audit} />
+            {!isClosed && <Closing close={close} />}
+          </div>
+        </TwoParts>
+      </Later>
+      <Later>
+        <NextSteps
+          trialId={data.trial.id}
+          steps={nextSteps(judgement, input)}
+          lessons={beside.lessons}
+          regret={regret}
+        />
+      </Later>
+      <Later>
+        <Tables looked={looked} log={log} printValue={printValue} />
+      </Later>
+    </>
+  );
+}
+
+/** The two the question is about; null where it is about the control, or one of them has another name now. */
+function agreedPair(
+  { askedOne, askedOther }: TrialData['trial']['rules'],
+  treatments: readonly string[],
+): readonly [string, string] | null {
+  return treatments.includes(askedOne) && treatments.includes(askedOther)
+    ? [askedOne, askedOther]
+    : null;
+}
+
+function lensOf({ input }: LookedJudgement, printValue: (value: number) => string) {
+  const values = new Map(input.units.map(unit => [unit.id, unit]));
+  const most = Math.max(1e-9, ...input.units.map(unit => Math.abs(unit.value ?? 0)));
+  return (unit: BenchUnit) => {
+    const judged = values.get(unit.code);
+    const value = judged?.value;
+    return {
+      state: value == null ? ('open' as const) : ('done' as const),
+      share: value == null ? null : Math.max(0, value / most),
+      words: judged?.isLeftOut ? 'left out' : value == null ? 'no reading' : printValue(value),
+    };
+  };
+}

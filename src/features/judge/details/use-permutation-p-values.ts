@@ -1,0 +1,69 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Look } from '@/core/judge/units/trial-analysis';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { MeasureLuck } from '@/workers/judge.worker';
+import { type JudgeJob, startLuck } from '@/workers/judge-job';
+
+/** Where the shuffles of all measures stand. */
+export interface LuckState {
+  readonly lucks: readonly MeasureLuck[];
+  readonly progress: { readonly done: number; readonly total: number } | null;
+  readonly standing: 'running' | 'ready' | 'stopped' | 'failed';
+  readonly start: () => void;
+  readonly cancel: () => void;
+}
+
+const NONE: Pick<LuckState, 'lucks' | 'progress' | 'standing'> = {
+  lucks: [],
+  progress: null,
+  standing: 'running',
+};
+
+/** Shuffles the measures one after another in a worker, from when the whole trial is there; stopped, it keeps what is through. */
+export function useLuck(
+  data: TrialData | null,
+  look: Look,
+  measureIds: readonly string[],
+): LuckState {
+  const [state, setState] = useState(NONE);
+  const job = useRef<JudgeJob<readonly MeasureLuck[]> | null>(null);
+  const ids = measureIds.join();
+  const start = useCallback((): void => {
+    job.current?.cancel();
+    if (!data) return;
+    setState(NONE);
+    const started = startLuck(
+      data,
+      look,
+      ids === '' ? [] : ids.split(','),
+      ({ done, total, lucks }) => {
+        if (job.current === started)
+          setState({ lucks, progress: { done, total }, standing: 'running' });
+      },
+    );
+    job.current = started;
+    started.result.then(
+      lucks => {
+        if (job.current === started) setState({ lucks, progress: null, standing: 'ready' });
+      },
+      (error: unknown) => {
+        const isCancelled = error instanceof DOMException && error.name === 'AbortError';
+        if (job.current === started)
+          setState(before => ({
+            ...before,
+            progress: null,
+            standing: isCancelled ? 'stopped' : 'failed',
+          }));
+      },
+    );
+  }, [data, look, ids]);
+  useEffect(() => {
+    start();
+    return () => {
+      const ended = job.current;
+      job.current = null;
+      ended?.cancel();
+    };
+  }, [start]);
+  return { ...state, start, cancel: (): void => job.current?.cancel() };
+}

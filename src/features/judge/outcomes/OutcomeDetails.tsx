@@ -1,0 +1,125 @@
+'use client';
+
+import { useMemo } from 'react';
+import { nextSteps } from '@/core/judge/after/next-step';
+import { standingLeaveOuts } from '@/core/judge/units/trial-analysis';
+import type { LookedKind } from '@/core/judge/verdict/planned-verdict';
+import { readerErrorWords } from '@/core/measure/reading/reader-error';
+import { AuditList } from '@/features/audit/AuditList';
+import { Bench } from '@/features/bench/Bench';
+import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
+import { useChosenUnit } from '@/features/bench/ChosenUnit';
+import { Closing } from '@/features/judge/closing/Closing';
+import { LeftOut } from '@/features/judge/closing/LeftOut';
+import { Rivals } from '@/features/judge/details/AlternativeExplanations';
+import { NextSteps } from '@/features/judge/details/NextSteps';
+import { ScorecardPanel } from '@/features/judge/details/ScorecardPanel';
+import { TrialLog } from '@/features/judge/details/Tables';
+import type { VerdictDoors } from '@/features/judge/details/VerdictDetails';
+import type { RestOfVerdict } from '@/features/judge/details/verdict-details';
+import { printFigure } from '@/features/judge/print-value';
+import { Later } from '@/ui/Later';
+import { TwoParts } from '@/ui/Page';
+
+interface KindRestProps extends VerdictDoors {
+  readonly rest: RestOfVerdict;
+  readonly looked: LookedKind;
+}
+
+/** What stands under a verdict that is none of means: all that was measured, what may have spoiled it, what next. */
+export function KindRest({
+  rest: { data, beside, audit, log },
+  looked,
+  close,
+  leaveOut,
+  putBackIn,
+  regret,
+}: KindRestProps) {
+  const chosen = useChosenUnit();
+  const { input, judgement, look } = looked;
+  const tags = useMemo(() => tagsOf(data), [data]);
+  const bench = useMemo(() => benchViewOf(data, true), [data]);
+  const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
+  const isClosed = data.trial.state === 'closed';
+  const readerWords = readerErrorWords(data);
+  return (
+    <>
+      <Later>
+        <ScorecardPanel
+          trialId={data.trial.id}
+          whole={data}
+          look={look}
+          card={beside.card}
+          tags={tags}
+          control={input.control}
+          bases={beside.bases}
+        />
+      </Later>
+      <Later>
+        <TwoParts>
+          <div>
+            <h2>Where they stood</h2>
+            {bench && (
+              <Bench
+                view={bench}
+                label={`The bench from above: the fuller the crown, the more ${input.response}`}
+                lens={lensOf(looked)}
+              />
+            )}
+            {readerWords && <p>{readerWords}</p>}
+          </div>
+          <div>
+            <Rivals rivals={beside.rivals} />
+            <LeftOut
+              standing={standingLeaveOuts(data)}
+              unitWord={input.unitWord}
+              allIn={looked.allIn}
+              sound={looked.sound}
+              unit={unit}
+              isClosed={isClosed}
+              leaveOut={leaveOut}
+              putBackIn={putBackIn}
+            />
+            <AuditList {...audit} />
+            {!isClosed && <Closing close={close} />}
+          </div>
+        </TwoParts>
+      </Later>
+      <Later>
+        <NextSteps
+          trialId={data.trial.id}
+          steps={nextSteps(judgement, input)}
+          lessons={beside.lessons}
+          regret={regret}
+        />
+      </Later>
+      <Later>
+        <TrialLog log={log} />
+      </Later>
+    </>
+  );
+}
+
+function lensOf({ input, look }: LookedKind) {
+  const units = new Map(input.units.map(unit => [unit.id, unit]));
+  const figureOf = (unit: (typeof input.units)[number] | undefined): number | null =>
+    unit?.value == null ? null : unit.outOf === null ? unit.value : unit.value / unit.outOf;
+  const most = Math.max(1e-9, ...input.units.map(unit => Math.abs(figureOf(unit) ?? 0)));
+  return ({ code }: BenchUnit) => {
+    const unit = units.get(code);
+    const figure = figureOf(unit);
+    const words =
+      unit?.value == null
+        ? 'no reading'
+        : unit.outOf !== null && unit.outOf > 1
+          ? `${printFigure(unit.value)} of ${unit.outOf}`
+          : input.kind === 'time' && !unit.hasCome
+            ? `not yet after ${printFigure(unit.value)} days`
+            : printFigure(unit.value);
+    return {
+      state: figure === null ? ('open' as const) : ('done' as const),
+      share: figure === null ? null : Math.max(0, figure / most),
+      words: look.leftOut.includes(code) ? 'left out' : words,
+    };
+  };
+}

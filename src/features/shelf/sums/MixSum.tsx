@@ -1,0 +1,159 @@
+'use client';
+
+import { useState } from 'react';
+import { amountWords, figures } from '@/core/materials/amount-words';
+import { mixFor, mixSentence, type ShareMeaning } from '@/core/materials/mix/mix';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { counted } from '@/core/words/plural';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { readAmount, readNumber } from './read-amount';
+import { Sum } from './Sum';
+
+const EXAMPLE = 'potting mix 2, 40 l, 8.50\nbark 1, 60 l, 11\nloam 1';
+
+/** Parts or percent to litres, bags and money for so many pots. */
+export function MixSum({ system }: { readonly system: MeasureSystem }) {
+  const [recipe, setRecipe] = useState(EXAMPLE);
+  const [meaning, setMeaning] = useState<ShareMeaning>('parts');
+  const [pots, setPots] = useState('12');
+  const [each, setEach] = useState('10 l');
+  const [settling, setSettling] = useState('10');
+  const read = readRecipe(recipe, system);
+  const [count, size, down] = [
+    readNumber(pots, 1, 500),
+    readAmount(each, 'volume', system),
+    readNumber(settling, 0, 60),
+  ];
+  const mix =
+    read.components && count.base !== undefined && size.base !== undefined
+      ? mixFor({
+          components: read.components,
+          meaning,
+          containers: count.base,
+          litresEach: size.base / 1000,
+          settling: (down.base ?? 0) / 100,
+          waste: 0.05,
+        })
+      : null;
+  return (
+    <Sum
+      title="A mix"
+      lead="A line for each part: its name, how many parts or percent, and if you like what a bag holds and costs."
+    >
+      <TextField
+        label="What goes in"
+        name="recipe"
+        value={recipe}
+        onChange={setRecipe}
+        isLong
+        trouble={read.trouble}
+      />
+      <div data-fields>
+        <Select
+          label="The numbers are"
+          name="meaning"
+          value={meaning}
+          onChange={setMeaning}
+          options={[
+            { value: 'parts', label: 'parts of the whole' },
+            { value: 'of-total', label: 'percent of the whole; the first fills up' },
+            { value: 'on-top', label: 'percent on top of the first' },
+          ]}
+        />
+        <TextField
+          label="For so many pots"
+          name="mixPots"
+          value={pots}
+          onChange={setPots}
+          trouble={count.trouble}
+          inputMode="numeric"
+        />
+        <TextField
+          label="of"
+          name="mixEach"
+          value={each}
+          onChange={setEach}
+          trouble={size.trouble}
+        />
+        <TextField
+          label="It settles by, %"
+          name="settling"
+          value={settling}
+          onChange={setSettling}
+          trouble={down.trouble}
+          inputMode="numeric"
+        />
+      </div>
+      {mix && !mix.ok && (
+        <p role="alert">
+          <b>{mixSentence(mix.trouble)}</b>
+        </p>
+      )}
+      {mix?.ok && (
+        <>
+          <output>
+            {amountWords(mix.value.mixedL * 1000, 'volume')} loose
+            {mix.value.costEach === null ? '' : `, ${mix.value.costEach.toFixed(2)} a pot`}
+          </output>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">part</th>
+                <th scope="col">loose</th>
+                <th scope="col">of the whole</th>
+                <th scope="col">bags</th>
+              </tr>
+            </thead>
+            <tbody>
+              {mix.value.parts.map(part => (
+                <tr key={part.name}>
+                  <th scope="row">{part.name}</th>
+                  <td>{amountWords(part.litres * 1000, 'volume')}</td>
+                  <td>{figures(part.percentOfTotal)}%</td>
+                  <td>
+                    {part.bags === null
+                      ? ''
+                      : `${counted(part.bags, 'bag')}, ${amountWords((part.leftL ?? 0) * 1000, 'volume')} left`}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </Sum>
+  );
+}
+
+interface ReadRecipe {
+  readonly components: Parameters<typeof mixFor>[0]['components'] | undefined;
+  readonly trouble: string | undefined;
+}
+
+function readRecipe(recipe: string, system: MeasureSystem): ReadRecipe {
+  const components: {
+    name: string;
+    share: number;
+    bagL: number | null;
+    bagPrice: number | null;
+  }[] = [];
+  for (const line of recipe
+    .split('\n')
+    .map(each => each.trim())
+    .filter(each => each !== '')) {
+    const [first = '', bag = '', price = ''] = line.split(/,\s+/);
+    const named = /^(.+?)\s+(\d+(?:[.,]\d+)?)\s*%?$/.exec(first.trim());
+    const size = readAmount(bag, 'volume', system);
+    const cost = readNumber(price, 0, 10_000);
+    const trouble = !named ? `“${line}”: a name, then a number.` : (size.trouble ?? cost.trouble);
+    if (!named || trouble !== undefined) return { components: undefined, trouble };
+    components.push({
+      name: named[1] ?? '',
+      share: Number((named[2] ?? '').replace(',', '.')),
+      bagL: size.base === undefined ? null : size.base / 1000,
+      bagPrice: cost.base ?? null,
+    });
+  }
+  return { components, trouble: undefined };
+}

@@ -1,0 +1,69 @@
+'use client';
+
+import { useState } from 'react';
+import { amountWords } from '@/core/materials/amount-words';
+import { circleM2 } from '@/core/materials/mix/container-volume';
+import { waterOn } from '@/core/materials/mix/depth';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { AVAILABLE_WATER } from '@/core/weather/soil-store';
+import { leachedMl } from '@/core/weather/weather-day';
+import { TextField } from '@/ui/TextField';
+import { readAmount } from './read-amount';
+import { Sum } from './Sum';
+
+/** Rain to litres on a pot or a bed, and what runs out below. */
+export function RainSum({ system }: { readonly system: MeasureSystem }) {
+  const unit = system === 'us' ? 'in' : 'cm';
+  const [rain, setRain] = useState(system === 'us' ? '0.8 in' : '20 mm');
+  const [across, setAcross] = useState(system === 'us' ? '10 in' : '25 cm');
+  const [mix, setMix] = useState('10 l');
+  const [r, a, m] = [
+    readAmount(rain, 'length', system, unit),
+    readAmount(across, 'length', system, unit),
+    readAmount(mix, 'volume', system),
+  ];
+  const areaM2 = a.base === undefined ? undefined : circleM2(a.base);
+  const fallen = r.base === undefined || areaM2 === undefined ? undefined : waterOn(areaM2, r.base);
+  const out =
+    fallen === undefined || m.base === undefined || r.base === undefined || areaM2 === undefined
+      ? undefined
+      : leachedMl(r.base, areaM2, m.base * AVAILABLE_WATER['potting mix']);
+  return (
+    <Sum
+      title="Rain on a pot"
+      lead="What falls on its open top, under open sky. Leaves that hang over the rim keep some of it out."
+    >
+      <div data-fields>
+        <TextField
+          label="Rain"
+          name="rainFell"
+          value={rain}
+          onChange={setRain}
+          trouble={r.trouble}
+        />
+        <TextField
+          label="The pot is across"
+          name="rainAcross"
+          value={across}
+          onChange={setAcross}
+          trouble={a.trouble}
+        />
+        <TextField
+          label="and holds of mix"
+          name="rainMix"
+          value={mix}
+          onChange={setMix}
+          trouble={m.trouble}
+        />
+      </div>
+      {fallen !== undefined && <output>{amountWords(fallen, 'volume')} a pot</output>}
+      {out !== undefined && (
+        <p>
+          {out > 0
+            ? `Even if it was quite dry, ${amountWords(out, 'volume')} ran out below, and feed with it.`
+            : 'A dry pot holds that; a wet one lets it run, and feed with it.'}
+        </p>
+      )}
+    </Sum>
+  );
+}

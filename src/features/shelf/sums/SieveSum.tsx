@@ -1,0 +1,82 @@
+'use client';
+
+import { useState } from 'react';
+import { amountWords, figures } from '@/core/materials/amount-words';
+import { equalShares, gradeFractions } from '@/core/materials/mix/sieve';
+import { parseQuantity } from '@/core/quantity/parse-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { TextField } from '@/ui/TextField';
+import { Sum } from './Sum';
+
+/** What stayed on each sieve, in percent; and the most that can be put together again with all sizes alike. */
+export function SieveSum({ system }: { readonly system: MeasureSystem }) {
+  const [lines, setLines] = useState(
+    system === 'us'
+      ? '1/2 in 120\n1/4 in 340\n1/8 in 260\npan 180'
+      : '8 mm 120\n4 mm 340\n2 mm 260\npan 180',
+  );
+  const fractions = lines
+    .split('\n')
+    .map(line => line.trim())
+    .filter(line => line !== '')
+    .map(line => {
+      const found = /^(.+?)\s+(\d+(?:[.,]\d+)?)\s*g?$/.exec(line);
+      const massG = Number((found?.[2] ?? '').replace(',', '.'));
+      const opening = found?.[1] ?? '';
+      const read = /^pan$/i.test(opening) ? 0 : openingOf(opening, system);
+      return read === undefined || !(massG >= 0) ? undefined : { openingMm: read, massG };
+    });
+  const read = fractions.flatMap(fraction => fraction ?? []);
+  const isRead = read.length === fractions.length && read.some(fraction => fraction.massG > 0);
+  const alike = isRead ? equalShares(read) : undefined;
+  return (
+    <Sum
+      title="Sieves"
+      lead="A line for each: its opening and the grams that stayed on it; the pan last. Wash every fraction equally long."
+    >
+      <TextField
+        label="On the sieves"
+        name="sieves"
+        value={lines}
+        onChange={setLines}
+        isLong
+        trouble={isRead ? undefined : 'An opening and grams in each line: 4 mm 340.'}
+      />
+      {alike && (
+        <output>
+          {amountWords(alike.totalG, 'mass')} with all sizes alike,{' '}
+          {amountWords(alike.eachG, 'mass')} of each
+        </output>
+      )}
+      {isRead && (
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">stayed on</th>
+              <th scope="col">mass</th>
+              <th scope="col">of all</th>
+              <th scope="col">fell through</th>
+            </tr>
+          </thead>
+          <tbody>
+            {gradeFractions(read).map(each => (
+              <tr key={each.openingMm}>
+                <th scope="row">
+                  {each.openingMm === 0 ? 'pan' : `${figures(each.openingMm)} mm`}
+                </th>
+                <td>{amountWords(each.massG, 'mass')}</td>
+                <td>{figures(each.percent)}%</td>
+                <td>{figures(each.passingPercent)}%</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Sum>
+  );
+}
+
+function openingOf(written: string, system: MeasureSystem): number | undefined {
+  const read = parseQuantity(written, { dimension: 'length', system, bareUnit: 'mm' });
+  return read.ok && read.value.base > 0 ? read.value.base : undefined;
+}

@@ -1,0 +1,80 @@
+'use client';
+
+import { useState } from 'react';
+import { amountWords, figures } from '@/core/materials/amount-words';
+import { plantsFrom, SUBSAMPLES_ONLY, seedMassFor } from '@/core/materials/dose/seed-rate';
+import { toSow } from '@/core/materials/ledger/money';
+import { TextField } from '@/ui/TextField';
+import { readNumber } from './read-amount';
+import { Sum } from './Sum';
+
+/** How many to sow or strike for a number of plants; by count, and by mass. */
+export function SowSum() {
+  const [wanted, setWanted] = useState('24');
+  const [up, setUp] = useState('80');
+  const [perG, setPerG] = useState('');
+  const [each, setEach] = useState('');
+  const [w, u, g, e] = [
+    readNumber(wanted, 1, 100_000),
+    readNumber(up, 1, 100),
+    readNumber(perG, 0.1, 100_000),
+    readNumber(each, 0.001, 10_000),
+  ];
+  const share = u.base === undefined ? undefined : u.base / 100;
+  return (
+    <Sum
+      title="Sowing"
+      lead="For so many plants, with a tenth to spare: the spares are for the first two weeks."
+    >
+      <div data-fields>
+        <TextField
+          label="Plants wanted"
+          name="sowWanted"
+          value={wanted}
+          onChange={setWanted}
+          trouble={w.trouble}
+          inputMode="numeric"
+        />
+        <TextField
+          label="Come up or root, %"
+          name="sowUp"
+          value={up}
+          onChange={setUp}
+          trouble={u.trouble}
+          inputMode="decimal"
+        />
+        <TextField
+          label="Seeds in a gram"
+          name="sowPerG"
+          value={perG}
+          onChange={setPerG}
+          trouble={g.trouble}
+          inputMode="decimal"
+          placeholder="on the packet"
+        />
+        <TextField
+          label="Grams in a pot"
+          name="sowEach"
+          value={each}
+          onChange={setEach}
+          trouble={e.trouble}
+          inputMode="decimal"
+        />
+      </div>
+      {w.base !== undefined && share !== undefined && (
+        <output>
+          sow {toSow(w.base, share)}
+          {g.base === undefined
+            ? ''
+            : `, ${amountWords(seedMassFor(w.base * 1.1, g.base, share), 'mass')}`}
+        </output>
+      )}
+      {e.base !== undefined && g.base !== undefined && share !== undefined && (
+        <p>
+          A pot with {figures(e.base)} g has some {figures(plantsFrom(e.base, g.base, share))}{' '}
+          plants. {SUBSAMPLES_ONLY}
+        </p>
+      )}
+    </Sum>
+  );
+}

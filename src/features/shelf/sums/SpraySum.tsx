@@ -1,0 +1,111 @@
+'use client';
+
+import { useState } from 'react';
+import { amountWords, figures } from '@/core/materials/amount-words';
+import { dilute, sprayEach, stockFor } from '@/core/materials/dose/dilution';
+import { ratioMeanings } from '@/core/materials/mix/ratio-words';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { TextField } from '@/ui/TextField';
+import { readAmount, readNumber } from './read-amount';
+import { Sum } from './Sum';
+
+/** How strong a spray comes out, what “3 to 1” can mean, and what each plant gets from the nozzle. */
+export function SpraySum({ system }: { readonly system: MeasureSystem }) {
+  const [stock, setStock] = useState('3');
+  const [add, setAdd] = useState(system === 'us' ? '6 tbsp' : '90 ml');
+  const [to, setTo] = useState(system === 'us' ? '1 gal' : '4 l');
+  const [words, setWords] = useState('3 to 1');
+  const [caught, setCaught] = useState('240 ml');
+  const [seconds, setSeconds] = useState('5');
+  const [s, a, t, c, e] = [
+    readNumber(stock, 0, 100),
+    readAmount(add, 'volume', system),
+    readAmount(to, 'volume', system),
+    readAmount(caught, 'volume', system),
+    readNumber(seconds, 0, 600),
+  ];
+  const made =
+    s.base !== undefined && a.base !== undefined && t.base !== undefined
+      ? dilute(s.base, a.base, t.base)
+      : undefined;
+  const meanings = ratioMeanings(words);
+  const tenth =
+    s.base !== undefined && s.base > 0.1 && t.base !== undefined
+      ? stockFor(t.base, 0.1, s.base)
+      : undefined;
+  return (
+    <Sum
+      title="A spray"
+      lead="Added to so much water, or made up to it: the label means one of them."
+    >
+      <div data-fields>
+        <TextField
+          label="In the bottle, %"
+          name="stock"
+          value={stock}
+          onChange={setStock}
+          trouble={s.trouble}
+          inputMode="decimal"
+        />
+        <TextField
+          label="Of that"
+          name="sprayAdd"
+          value={add}
+          onChange={setAdd}
+          trouble={a.trouble}
+        />
+        <TextField
+          label="to water"
+          name="sprayTo"
+          value={to}
+          onChange={setTo}
+          trouble={t.trouble}
+        />
+      </div>
+      {made && (
+        <output>
+          {made.percentAddedTo.toFixed(3)}% added, {made.percentMadeUpTo.toFixed(3)}% made up
+        </output>
+      )}
+      {made && t.base !== undefined && (
+        <p>
+          {figures(made.mlPerL)} ml a litre.
+          {tenth === undefined
+            ? ''
+            : ` ${amountWords(t.base, 'volume')} of 0.1% would take ${amountWords(tenth, 'volume')} of the bottle.`}
+        </p>
+      )}
+      <TextField label="What does it mean?" name="ratioWords" value={words} onChange={setWords} />
+      {meanings.length > 0 && (
+        <ul>
+          {meanings.map(meaning => (
+            <li key={meaning.words}>{meaning.words}</li>
+          ))}
+        </ul>
+      )}
+      <div data-fields>
+        <TextField
+          label="Caught in 30 seconds"
+          name="caught"
+          value={caught}
+          onChange={setCaught}
+          trouble={c.trouble}
+        />
+        <TextField
+          label="Seconds a plant"
+          name="seconds"
+          value={seconds}
+          onChange={setSeconds}
+          trouble={e.trouble}
+          inputMode="decimal"
+        />
+      </div>
+      {c.base !== undefined && e.base !== undefined && (
+        <p>
+          {amountWords(sprayEach(c.base, 30, e.base), 'volume')} a plant. Catch again at the end:
+          more than a tenth off, and the nozzle has changed.
+        </p>
+      )}
+    </Sum>
+  );
+}

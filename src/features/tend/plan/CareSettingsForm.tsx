@@ -1,0 +1,177 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import { amountWords, figures } from '@/core/materials/amount-words';
+import {
+  SAME_WATER,
+  WATER_SOURCES,
+  WATER_STEPS,
+  type WaterSource,
+} from '@/core/materials/soil-and-water/water-quality';
+import { WATER_WAYS } from '@/core/materials/soil-and-water/watering';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
+import type { CareSettings } from '@/core/trial/model/care-plan';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
+import type { TendView } from '@/features/tend/tend-view';
+import { Button } from '@/ui/Button';
+import { Acts } from '@/ui/Page';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface CareSettingsFormProps {
+  readonly settings: CareSettings;
+  readonly unitWord: string;
+  readonly system: MeasureSystem;
+  readonly thirst: TendView['thirst'];
+  readonly save: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** What is agreed of the care as a whole, for all treatments alike. */
+export function CareSettingsForm({
+  settings,
+  unitWord,
+  system,
+  thirst,
+  save,
+}: CareSettingsFormProps) {
+  const [missed, setMissed] = useState(settings.missed);
+  const [water, setWater] = useState(settings.water);
+  const [source, setSource] = useState<WaterSource | ''>(settings.waterSource ?? '');
+  const [share, setShare] = useState(String(100 * settings.etShare));
+  const [mix, setMix] = useState(settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`);
+  const [nitrogen, setNitrogen] = useState(
+    settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL),
+  );
+  const [hour, setHour] = useState(settings.hourWorth === null ? '' : String(settings.hourWorth));
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isSaved, setSaved] = useState(false);
+  const [isPending, startTransition] = useTransition();
+  const [volume, held, worth, et] = [
+    readAmount(mix, 'volume', system),
+    readNumber(nitrogen, 0, 5000),
+    readNumber(hour, 0, 1000),
+    readNumber(share, 10, 200),
+  ];
+  const submit = (): void =>
+    startTransition(async () => {
+      const done = await save({
+        missed,
+        water,
+        waterSource: source === '' ? null : source,
+        etShare: (et.base ?? 100) / 100,
+        mixMl: volume.base ?? null,
+        mixNMgPerL: held.base ?? null,
+        hourWorth: worth.base ?? null,
+      });
+      setTrouble(done.ok ? undefined : done.trouble);
+      setSaved(done.ok);
+    });
+  return (
+    <Box>
+      <summary>Agreed for all alike</summary>
+      <Select
+        label="A step whose day has gone by"
+        name="missed"
+        value={missed}
+        onChange={setMissed}
+        options={[
+          { value: 'do-late', label: 'is made up for, until the next is due' },
+          { value: 'skip', label: 'stays left out' },
+          { value: 'stop', label: 'ends that rule' },
+        ]}
+      />
+      <Select
+        label="Water"
+        name="waterWay"
+        value={water}
+        onChange={setWater}
+        options={(['same', 'need', 'et-share', 'below', 'none'] as const).map(value => ({
+          value,
+          label: WATER_WAYS[value].label,
+        }))}
+      />
+      <p>{WATER_WAYS[water].means}</p>
+      {thirst && (
+        <p>
+          By the weather of the last days, {figures(thirst.etoMm)} mm a day, the ground of a{' '}
+          {unitWord} gives off about {amountWords(thirst.weeklyMl, 'volume')} a week
+          {thirst.isCropKnown ? '' : ', the crop taken for short grass'}. Pots in wind and sun take
+          more.
+        </p>
+      )}
+      {water === 'et-share' && (
+        <TextField
+          label="Of what the weather takes, %"
+          name="etShare"
+          value={share}
+          onChange={setShare}
+          trouble={et.trouble}
+          inputMode="numeric"
+        />
+      )}
+      <Select
+        label="It comes from"
+        name="waterSource"
+        value={source}
+        onChange={setSource}
+        options={[
+          { value: '', label: 'not said' },
+          ...WATER_SOURCES.map(value => ({ value, label: WATER_STEPS[value].label })),
+        ]}
+      />
+      {source !== '' && (
+        <p>
+          {WATER_STEPS[source].says} {SAME_WATER}
+        </p>
+      )}
+      <div data-fields>
+        <TextField
+          label={`Mix in a ${unitWord}`}
+          name="mixMl"
+          value={mix}
+          onChange={setMix}
+          trouble={volume.trouble}
+          placeholder="10 l"
+        />
+        <TextField
+          label="Nitrogen in it, mg a litre"
+          name="mixN"
+          value={nitrogen}
+          onChange={setNitrogen}
+          trouble={held.trouble}
+          inputMode="decimal"
+          placeholder="as on the bag"
+        />
+        <TextField
+          label="An hour is worth"
+          name="hourWorth"
+          value={hour}
+          onChange={setHour}
+          trouble={worth.trouble}
+          inputMode="decimal"
+          placeholder="not counted"
+        />
+      </div>
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Agree on it
+        </Button>
+        <span role="status">{isSaved ? 'Agreed.' : ''}</span>
+      </Acts>
+    </Box>
+  );
+}
+
+const Box = styled.details`
+  border-top: 1px solid var(--rule); padding-top: 12px;
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  &[open] > * + * { margin-top: 10px; }
+  & > p { color: var(--ink-soft); font-size: 0.9375rem; max-width: var(--measure); }
+  & > [data-fields] { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;

@@ -1,0 +1,143 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import { careDraft } from '@/core/schedule/rules/care-form';
+import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { shortDay } from '@/features/frame/days';
+import type { TendView } from '@/features/tend/tend-view';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+import { CareRuleForm } from './CareRuleForm';
+
+interface RuleListProps {
+  readonly view: TendView;
+  readonly save: (
+    ruleId: string | null,
+    input: unknown,
+    why: string,
+  ) => Promise<Result<unknown, TrialTrouble>>;
+  readonly drop: (ruleId: string, why: string) => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** What the plan of care says, rule by rule. */
+export function RuleList({ view, save, drop }: RuleListProps) {
+  const [open, setOpen] = useState<string | null>(null);
+  const [why, setWhy] = useState('');
+  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const [isPending, startTransition] = useTransition();
+  const { care, treatments, shelf, trial } = view;
+  const isLocked = trial.state === 'locked';
+  const nameOf = (productId: string): string =>
+    shelf.find(product => product.id === productId)?.name ?? 'a product that is off the shelf';
+  const takeOut = (ruleId: string): void =>
+    startTransition(async () => {
+      const done = await drop(ruleId, why);
+      setTrouble(done.ok ? undefined : done.trouble);
+      if (done.ok) {
+        setOpen(null);
+        setWhy('');
+      }
+    });
+  return (
+    <Rules aria-label="The plan of care">
+      <h2>The plan of care</h2>
+      {care.rules.length === 0 && (
+        <Soft>
+          Nothing is planned yet. Put down what each treatment gets, and what all get alike: feeds,
+          sprays, water, looks.
+        </Soft>
+      )}
+      <ul>
+        {care.rules.map(rule => (
+          <li key={rule.id}>
+            <div>
+              <strong>{rule.name}</strong> <span>{whenWords(rule, care.rules, shortDay)}</span>
+              <small>
+                {rule.treatmentIds.length === 0
+                  ? 'to all alike'
+                  : `to ${namesOf(treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id)).map(treatment => treatment.name))}`}
+                {rule.material ? `: ${materialWords(rule, nameOf(rule.material.productId))}` : ''}
+              </small>
+            </div>
+            {trial.state !== 'closed' && (
+              <Button
+                data-tone="quiet"
+                aria-label={`Change ${rule.name}`}
+                onPress={() => {
+                  setOpen(open === rule.id ? null : rule.id);
+                  setTrouble(undefined);
+                }}
+              >
+                {open === rule.id ? 'Close' : 'Change'}
+              </Button>
+            )}
+            {open === rule.id && (
+              <div data-form>
+                <CareRuleForm
+                  saved={careDraft(rule, shelf)}
+                  shelf={shelf}
+                  treatments={treatments}
+                  rules={care.rules}
+                  isLocked={isLocked}
+                  save={(input, reason) => save(rule.id, input, reason)}
+                  close={() => setOpen(null)}
+                />
+                {isLocked && (
+                  <TextField
+                    label="Why it is taken out"
+                    name="whyOut"
+                    value={why}
+                    onChange={setWhy}
+                  />
+                )}
+                {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+                <Acts>
+                  <Button onPress={() => takeOut(rule.id)} isPending={isPending}>
+                    Take it out of the plan
+                  </Button>
+                </Acts>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      {open === 'new' ? (
+        <CareRuleForm
+          saved={null}
+          shelf={shelf}
+          treatments={treatments}
+          rules={care.rules}
+          isLocked={isLocked}
+          save={(input, reason) => save(null, input, reason)}
+          close={() => setOpen(null)}
+        />
+      ) : (
+        trial.state !== 'closed' && (
+          <Acts>
+            <Button onPress={() => setOpen('new')}>Plan something</Button>
+          </Acts>
+        )
+      )}
+    </Rules>
+  );
+}
+
+/** Crossed treatments have a comma in their names. */
+function namesOf(names: readonly string[]): string {
+  return names
+    .map(name => (name.includes(',') ? `“${name}”` : name))
+    .join(names.length === 2 ? ' and ' : ', ');
+}
+
+const Rules = styled.section`
+  display: grid; gap: 12px;
+  & > ul { list-style: none; margin: 0; padding: 0; }
+  & > ul > li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 4px 12px; align-items: start; padding: 10px 0; border-bottom: 1px solid var(--rule); }
+  & small { display: block; color: var(--ink-soft); font-size: 0.9375rem; }
+  & [data-form] { grid-column: 1 / -1; display: grid; gap: 10px; }
+`;

@@ -1,0 +1,102 @@
+'use client';
+
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import { massCheck } from '@/core/measure/reading/scale-line';
+import { Button } from '@/ui/Button';
+import { Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { useScale } from './use-scale';
+
+interface ScalePanelProps {
+  readonly unitWord: string;
+  /** What the unit weighed last time: the stand-in puts on something like it. */
+  readonly lastG: number | null;
+  readonly take: (massG: number, device: string) => void;
+}
+
+/** A scale that gives its values by itself: put the pot on, hold, it settles and is taken; lift it off, next pot. */
+export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
+  const [known, setKnown] = useState('');
+  const [checked, setChecked] = useState('');
+  const device = useScale((massG, name) =>
+    take(massG, checked === '' ? name : `${name}, ${checked}`.slice(0, 60)),
+  );
+  const { scale, shownG, isSettled, trouble } = device;
+  const knownG = Number(known.replace(',', '.'));
+  const check = (): void => {
+    if (shownG === null || !(knownG > 0)) return;
+    const { offG, isPassed } = massCheck(shownG, knownG);
+    setChecked(isPassed ? `checked with ${knownG} g` : `off by ${offG.toFixed(1)} g`);
+  };
+  if (!scale) {
+    return (
+      <Panel>
+        <summary>With a scale</summary>
+        <div>
+          <Button onPress={device.useStandIn}>The stand-in scale</Button>
+          {device.canConnect && (
+            <Button onPress={() => void device.connect()}>A scale on a cable</Button>
+          )}
+        </div>
+        {trouble && <p role="alert">{trouble}</p>}
+        {!device.canConnect && (
+          <Soft>This browser gives no way to a scale on a cable. Type what it shows.</Soft>
+        )}
+      </Panel>
+    );
+  }
+  return (
+    <Panel open>
+      <summary>{scale.isStandIn ? 'The stand-in scale, simulated' : 'The scale'}</summary>
+      <output data-settled={isSettled || undefined}>
+        {shownG === null ? '…' : `${shownG.toFixed(1)} g`}
+        <small>{isSettled ? 'settled' : 'moving'}</small>
+      </output>
+      <div>
+        <Button onPress={scale.tare}>Tare</Button>
+        {scale.isStandIn && (
+          <Button onPress={() => device.put((lastG ?? 200) * (1 + Math.random() / 10))}>
+            Put the {unitWord} on
+          </Button>
+        )}
+        {scale.isStandIn && <Button onPress={() => device.put(0)}>Lift it off</Button>}
+        <Button onPress={device.leave}>Without it</Button>
+      </div>
+      <div>
+        <TextField
+          label="A known mass on it, g"
+          name="knownMass"
+          value={known}
+          onChange={setKnown}
+          inputMode="decimal"
+        />
+        <Button onPress={check} isDisabled={!(knownG > 0) || !isSettled}>
+          Check
+        </Button>
+      </div>
+      {checked !== '' && (
+        <p role="status">
+          {checked.startsWith('off')
+            ? `It is ${checked}: tare it, or have it seen to. Values say so from now on.`
+            : `${checked}: it may be trusted to half a percent.`}
+        </p>
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+      <Soft>
+        Hold still until it settles: the value is taken by itself, and the next {unitWord} comes
+        when this one is lifted off.
+      </Soft>
+    </Panel>
+  );
+}
+
+const Panel = styled.details`
+  border-top: 1px solid var(--rule); padding-top: 8px;
+  & > summary { cursor: pointer; font-weight: 600; padding: 10px 0; width: fit-content; }
+  &[open] > * + * { margin-top: 10px; }
+  & > div { display: flex; flex-wrap: wrap; gap: 8px; align-items: end; }
+  & output { display: block; font-family: var(--font-heading), sans-serif; font-size: 2rem; font-weight: 650; color: var(--ink-soft); font-variant-numeric: tabular-nums; }
+  & output[data-settled] { color: var(--leaf); }
+  & output small { font-size: 1rem; font-weight: 400; margin-left: 12px; }
+`;

@@ -1,0 +1,72 @@
+import { type LabelFormat, type LabelWords, labelSheets } from '@/core/print/label-sheet';
+import type { Paper } from '@/core/print/page';
+import { benchSheet, clipboardSheets, protocolSheets } from '@/core/print/plan-sheets';
+import { failure, type Result, success } from '@/core/result';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { qrModules, writePdf } from '@/print/pdf';
+import { isKeyOpen } from '@/service/judge/close-trial';
+import { changeOneTrial } from '@/service/trial/change-trial';
+import { findTrial } from '@/service/trial/trials';
+
+/** What can be printed of a trial. */
+export interface PrintWish {
+  readonly sheet: 'labels' | 'plan' | 'clipboard' | 'protocol';
+  readonly paper: Paper;
+  readonly format: LabelFormat;
+  /** Whether treatments stand on it. Of a blind trial that is a look at the key, and logged. */
+  readonly isOpen: boolean;
+  /** Where the application is reached: the square codes lead there. */
+  readonly origin: string;
+}
+
+/** A trial's sheet as a PDF. */
+export async function printSheet(
+  trialId: string,
+  wish: PrintWish,
+): Promise<Result<Uint8Array, TrialTrouble>> {
+  const data = await findTrial(trialId);
+  if (!data) return failure({ kind: 'no-such-trial' });
+  if (!data.layout) return failure({ kind: 'not-dealt' });
+  if (wish.isOpen && !isKeyOpen(data.trial)) {
+    const looked = await changeOneTrial(trialId, async () => ({
+      what: 'key printed',
+      result: success(true),
+    }));
+    if (!looked.ok) return looked;
+  }
+  return success(
+    await writePdf(data.trial.question, widthOf => {
+      switch (wish.sheet) {
+        case 'labels':
+          return labelSheets(labelsOf(data, wish), wish.paper, wish.format, qrModules, widthOf);
+        case 'plan':
+          return [benchSheet(data, wish.isOpen, wish.paper, widthOf)];
+        case 'clipboard':
+          return clipboardSheets(data, wish.paper, widthOf);
+        case 'protocol':
+          return protocolSheets(data, wish.paper, widthOf);
+      }
+    }),
+  );
+}
+
+function labelsOf(
+  { trial, units, blocks, treatments, layout }: TrialData,
+  { isOpen, origin }: PrintWish,
+): readonly LabelWords[] {
+  return units.map(unit => {
+    const treatment = treatments.find(each => each.id === unit.treatmentId);
+    const block = blocks.find(each => each.id === unit.blockId);
+    return {
+      code: unit.code,
+      crop: trial.crop,
+      trial: trial.question,
+      place: [block && `${layout?.blockWord ?? 'block'} ${block.name}`, unit.wholePlot]
+        .filter(Boolean)
+        .join(', '),
+      treatment: isOpen && treatment ? { letter: treatment.letter, name: treatment.name } : null,
+      link: `${origin}/trials/${trial.id}/weigh?pot=${unit.code}`,
+    };
+  });
+}

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { failure, type Result, success } from '@/core/result';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { database, inTransaction } from '@/store/connection/database';
+import { changeGarden, firstGarden, type Garden } from '@/store/gardens';
+
+/** The garden that trials stand in. There is always one after the start. */
+export async function currentGarden(): Promise<Garden> {
+  const garden = await firstGarden(database());
+  if (!garden) throw new RangeError('there must be a garden: the start makes one');
+  return garden;
+}
+
+const LATITUDE = 'Degrees from −90 (south) to 90: 51.2.';
+const ALTITUDE = 'Metres above the sea, from −500 to 9000.';
+const degrees = z
+  .string()
+  .trim()
+  .transform(written =>
+    /^[-−]?\d+([.,]\d+)?$/.test(written)
+      ? Number(written.replace('−', '-').replace(',', '.'))
+      : Number.NaN,
+  );
+const frost = z
+  .string()
+  .trim()
+  .regex(/^$|^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Month and day, as 05-14.')
+  .transform(written => (written === '' ? null : written));
+const GardenForm = z.object({
+  name: z.string().trim().min(1, 'Give the garden a name.').max(80, 'At most 80 characters.'),
+  system: z.enum(['uk', 'us'], 'Choose British or American measures.'),
+  latitude: degrees.pipe(z.number().min(-90, LATITUDE).max(90, LATITUDE)).optional(),
+  lastFrost: frost.optional(),
+  firstFrost: frost.optional(),
+  altitudeM: degrees.pipe(z.number().min(-500, ALTITUDE).max(9000, ALTITUDE)).optional(),
+});
+
+/** Changes the garden's name and whose measures it uses. */
+export async function saveGarden(input: unknown): Promise<Result<Garden, FieldTroubles>> {
+  const parsed = GardenForm.safeParse(input);
+  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  return inTransaction(async db => {
+    const garden = await firstGarden(db);
+    if (!garden) throw new RangeError('there must be a garden: the start makes one');
+    const {
+      latitude = garden.latitude,
+      altitudeM = garden.altitudeM,
+      lastFrost = garden.lastFrost,
+      firstFrost = garden.firstFrost,
+      ...facts
+    } = parsed.data;
+    const changed = { ...garden, ...facts, latitude, altitudeM, lastFrost, firstFrost };
+    await changeGarden(db, changed);
+    return success(changed);
+  });
+}

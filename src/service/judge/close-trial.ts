@@ -1,0 +1,148 @@
+import { z } from 'zod';
+import { failure, type Result, success } from '@/core/result';
+import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { INTERIM_LOOK } from '@/core/trial/interim-look';
+import { IncidentId } from '@/core/trial/model/ids';
+import type { Incident, Trial } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow, today } from '@/service/garden/clock';
+import { newId } from '@/service/garden/new-id';
+import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
+import { changesOf, logChange } from '@/store/changes';
+import { database, inTransaction } from '@/store/connection/database';
+import { addIncident } from '@/store/entries';
+import { changeTrial } from '@/store/trials';
+import { type FrozenWords, frozenWords } from '@/store/verdicts';
+import { freezePlanned } from './freeze';
+
+/** Opens the key of a blind trial: from now on everyone sees which unit got what. It can't be shut again. */
+export function openKey(trialId: string): Promise<Result<Trial, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, { trial }) => {
+    const what = 'key opened';
+    if (trial.state === 'planned') return { what, result: failure({ kind: 'not-locked' }) };
+    if (trial.keyOpenedAt !== null) return { what, result: success(trial) };
+    const opened = { keyOpenedAt: instantNow() };
+    await changeTrial(db, trialId, opened);
+    return { what, result: success({ ...trial, ...opened }) };
+  });
+}
+
+/** Whether the treatments may be shown. */
+export function isKeyOpen(trial: Trial): boolean {
+  return !trial.isBlind || trial.keyOpenedAt !== null || trial.state === 'closed';
+}
+
+const LeaveOutForm = z.object({
+  unitId: z.uuid(),
+  why: z
+    .string()
+    .trim()
+    .min(3, 'Say why, so that a reader can judge it.')
+    .max(2000, 'At most 2000 characters.'),
+  by: z.string().trim().max(80, 'At most 80 characters.'),
+});
+
+/** Leaves a unit out of the sums, with a reason. The verdict will show it with the unit back in, too. */
+export function leaveOut(trialId: string, input: unknown): Promise<Result<Incident, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'left out';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const parsed = LeaveOutForm.safeParse(input);
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const unit = data.units.find(candidate => candidate.id === parsed.data.unitId);
+    if (!unit) return { what, result: failure({ kind: 'no-such-unit' }) };
+    if (
+      data.incidents.some(
+        incident => incident.unitId === unit.id && incident.decision === 'leave-out',
+      )
+    )
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const incident: Incident = {
+      id: IncidentId.parse(newId()),
+      unitId: unit.id,
+      happenedOn: today(),
+      recordedAt: instantNow(),
+      what: 'left out of the sums',
+      why: parsed.data.why,
+      by: parsed.data.by,
+      decision: 'leave-out',
+      cause: null,
+      byTreatment: 'unknown',
+      afterKeyOpened: isKeyOpen(data.trial),
+      supersedes: null,
+      isRemoval: false,
+    };
+    await addIncident(db, trialId, incident);
+    return {
+      what,
+      subjectId: unit.id,
+      detail: { why: incident.why, by: incident.by },
+      result: success(incident),
+    };
+  });
+}
+
+/** Takes a unit back into the sums. */
+export function putBackIn(
+  trialId: string,
+  incidentId: string,
+): Promise<Result<Incident, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'put back in';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const standing = data.incidents.find(incident => incident.id === incidentId);
+    if (!standing) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const removal: Incident = {
+      ...standing,
+      id: IncidentId.parse(newId()),
+      supersedes: standing.id,
+      isRemoval: true,
+      recordedAt: instantNow(),
+    };
+    await addIncident(db, trialId, removal);
+    return { what, subjectId: standing.unitId, result: success(removal) };
+  });
+}
+
+/** Closes a trial and freezes its verdict on the planned measure and margin. */
+export function closeTrial(trialId: string): Promise<Result<Trial, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'closed';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const closed = {
+      state: 'closed',
+      closedAt: instantNow(),
+      keyOpenedAt: data.trial.keyOpenedAt ?? instantNow(),
+    } as const;
+    await changeTrial(db, trialId, closed);
+    await freezePlanned(db, data, closed.closedAt);
+    return { what, result: success({ ...data.trial, ...closed }) };
+  });
+}
+
+/** Puts a look at the verdict of a running trial on record, once a day: whoever judges later is to know of it. */
+export async function noteInterimLook(trialId: string): Promise<void> {
+  await inTransaction(async db => {
+    const isNoted = (await changesOf(db, trialId)).some(
+      change =>
+        change.what === INTERIM_LOOK && change.at.slice(0, 10) === instantNow().slice(0, 10),
+    );
+    if (!isNoted)
+      await logChange(db, {
+        at: instantNow(),
+        trialId,
+        what: INTERIM_LOOK,
+        subjectId: null,
+        detail: '{}',
+      });
+  });
+}
+
+/** What the verdict of a closed trial said when it was frozen. */
+export function frozenVerdictOf(trialId: string): Promise<FrozenWords | undefined> {
+  return frozenWords(database(), trialId);
+}

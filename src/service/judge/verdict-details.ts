@@ -1,0 +1,120 @@
+import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import { rivalsOf } from '@/core/judge/after/alternative-explanations';
+import { type PooledTrial, seasonsTogether } from '@/core/judge/after/combine-seasons';
+import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
+import { scorecardOf } from '@/core/judge/after/scorecard';
+import { type TreatmentCost, treatmentCosts } from '@/core/judge/after/treatment-cost';
+import type { Judgement } from '@/core/judge/outcomes/judgement';
+import { positionCheck } from '@/core/judge/sensitivity/position-check';
+import { type Look, type LookedJudgement, mainMeasure } from '@/core/judge/units/trial-analysis';
+import type { BesideVerdict } from '@/core/judge/verdict/verdict-details';
+import { valuePrinter } from '@/core/measure/library/print-measure';
+import { yieldBases } from '@/core/measure/unit-value/yield-bases';
+import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { database } from '@/store/connection/database';
+import { frozenTrials } from '@/store/verdicts';
+
+/** @param looked null where the verdict is not one of means: of places, yields and seasons there is nothing to say then */
+export async function besideVerdict(
+  data: TrialData,
+  look: Look,
+  looked: Pick<LookedJudgement, 'input' | 'judgement'> | null,
+  findings: readonly AuditFinding[],
+): Promise<BesideVerdict> {
+  const style = MASS_STYLE_FOR[(await currentGarden()).system];
+  const costs = treatmentCosts(data, today());
+  const position = looked ? (positionCheck(data, looked.input) ?? null) : null;
+  return {
+    card: scorecardOf(data, look, measure => valuePrinter(measure, style)),
+    costs,
+    position,
+    bases: looked ? basesOf(data, looked.judgement.groups, costs) : [],
+    lessons: lessonsOf(data, {
+      spread: looked && spreadWithin(looked.judgement),
+      position,
+      today: today(),
+    }),
+    seasons: looked
+      ? seasonsTogether(
+          {
+            trialId: data.trial.id,
+            question: data.trial.question,
+            closedOn: data.trial.endsOn,
+            contrasts: looked.judgement.contrasts,
+          },
+          await otherSeasons(data.trial.id),
+        )
+      : [],
+    rivals: rivalsOf(data, { findings, position, today: today() }),
+  };
+}
+
+/** All closed trials but this one, with what their verdicts rest on. */
+async function otherSeasons(trialId: string): Promise<readonly PooledTrial[]> {
+  return (await frozenTrials(database()))
+    .filter(trial => trial.trialId !== trialId)
+    .flatMap(({ trialId: id, question, closedAt, judgement }) => {
+      const frozen: Partial<Pick<Judgement, 'contrasts' | 'verdict'>> = JSON.parse(judgement);
+      return frozen.contrasts && frozen.verdict
+        ? [{ trialId: id, question, closedOn: closedAt.slice(0, 10), contrasts: frozen.contrasts }]
+        : [];
+    });
+}
+
+const BASE_WORDS = {
+  m2: 'a square metre',
+  litre: 'a litre of mix',
+  hour: 'an hour of work',
+} as const;
+
+/** The main harvest by ground, mix, hours and money: what wins by the pot need not win by the hour. */
+function basesOf(
+  data: TrialData,
+  groups: LookedJudgement['judgement']['groups'],
+  costs: readonly TreatmentCost[],
+): BesideVerdict['bases'] {
+  if (mainMeasure(data).unit !== 'g') return [];
+  const { areaM2 } = unitMeasuresOf(
+    data.places.find(place => place.id === data.units[0]?.placeId),
+    null,
+  );
+  const found = groups.map(({ treatment, mean }) => {
+    const cost = costs.find(each => each.treatment === treatment);
+    return {
+      treatment,
+      cost: cost?.total ?? null,
+      mean,
+      bases: yieldBases(mean, {
+        areaM2,
+        mixMl: data.care.settings.mixMl ?? undefined,
+        minutes: cost?.minutes ?? 0,
+      }),
+    };
+  });
+  const rows = (['m2', 'litre', 'hour'] as const).map(base => ({
+    name: `Main harvest, ${BASE_WORDS[base]}`,
+    cells: found.flatMap(({ treatment, bases }) => {
+      const own = bases.find(each => each.base === base);
+      return own
+        ? [
+            {
+              treatment,
+              words: own.words.replace(/ an? (square metre|litre of mix|hour of work)$/, ''),
+            },
+          ]
+        : [];
+    }),
+  }));
+  const money = {
+    name: 'Costs, a unit',
+    cells: found.flatMap(({ treatment, cost }) =>
+      cost === null ? [] : [{ treatment, words: cost.toFixed(2) }],
+    ),
+  };
+  const isFree = found.every(({ cost }) => cost === null || cost === 0);
+  return [...rows, ...(isFree ? [] : [money])].filter(row => row.cells.length > 0);
+}

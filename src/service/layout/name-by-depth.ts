@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { depthOfBags } from '@/core/materials/mix/depth';
+import { failure, type Result, success } from '@/core/result';
+import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { TreatmentId } from '@/core/trial/model/ids';
+import type { Treatment } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow } from '@/service/garden/clock';
+import { newId } from '@/service/garden/new-id';
+import { isKeyOpen } from '@/service/judge/close-trial';
+import { changeOneTrial } from '@/service/trial/change-trial';
+import { addAmendment } from '@/store/plan-records';
+import { changeTrial, renameLevel } from '@/store/trials';
+
+const Form = z.object({
+  treatmentId: TreatmentId,
+  bags: z.number().positive('How many bags?').max(10_000),
+  bagMl: z.number().positive('How much is in a bag?').max(5_000_000),
+  name: z.string().trim().min(1, 'Give it a name.').max(120, 'At most 120 characters.'),
+});
+
+/**
+ * Calls a level by the depth that was really laid, from the bags that went on each unit. Of a dose series its number follows,
+ * in the series' own unit (cm or inches as its name says). After the lock it is an amendment.
+ */
+export function nameByDepth(
+  trialId: string,
+  input: unknown,
+): Promise<Result<Treatment, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'level named by its real depth';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = Form.safeParse(input);
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const { treatmentId, bags, bagMl, name } = parsed.data;
+    const treatment = data.treatments.find(each => each.id === treatmentId);
+    const { areaM2 } = unitMeasuresOf(
+      data.places.find(place => place.id === data.units[0]?.placeId),
+      null,
+    );
+    if (data.factors.length > 1)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { name: 'Crossed levels keep their names: note the depth under “not planned”.' },
+        }),
+      };
+    if (!treatment || areaM2 === undefined)
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (data.treatments.some(each => each.id !== treatmentId && each.name === name))
+      return {
+        what,
+        result: failure({ kind: 'invalid', fields: { name: 'Another treatment has that name.' } }),
+      };
+    const depthMm = depthOfBags(bags, bagMl, areaM2);
+    const levels = Object.fromEntries(
+      Object.entries(treatment.levels).map(([factor, level]) => [
+        factor,
+        level === treatment.name ? name : level,
+      ]),
+    );
+    const renamed: Treatment = {
+      ...treatment,
+      name,
+      levels,
+      dose:
+        treatment.dose === null
+          ? null
+          : Number(
+              (depthMm / (/\b(in|inch|inches)\b|"/i.test(treatment.name) ? 25.4 : 10)).toPrecision(
+                3,
+              ),
+            ),
+    };
+    await renameLevel(db, trialId, treatment.name, renamed, data.factors);
+    const { rules } = data.trial;
+    const asked = (old: string): string => (old === treatment.name ? name : old);
+    await changeTrial(db, trialId, {
+      rules: { ...rules, askedOne: asked(rules.askedOne), askedOther: asked(rules.askedOther) },
+    });
+    if (data.trial.state === 'locked')
+      await addAmendment(db, trialId, {
+        id: newId(),
+        at: instantNow(),
+        what: 'other',
+        from: treatment.name,
+        to: name,
+        why: `${bags} bags of ${bagMl / 1000} l on each: ${(depthMm / 10).toFixed(1)} cm were really laid.`,
+        by: '',
+        afterKeyOpened: isKeyOpen(data.trial),
+      });
+    return {
+      what,
+      subjectId: treatmentId,
+      detail: { from: treatment.name, to: name },
+      result: success(renamed),
+    };
+  });
+}

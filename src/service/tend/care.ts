@@ -1,0 +1,369 @@
+import { z } from 'zod';
+import { failure, type Result, success } from '@/core/result';
+import { readCare } from '@/core/schedule/rules/care-form';
+import { offTheBed } from '@/core/schedule/tasks/re-entry-interval';
+import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
+import { addDays, CalendarDay } from '@/core/time/garden-day';
+import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import {
+  ActOutcome,
+  type CareAct,
+  type CarePlan,
+  CareSettings,
+  doneTasks,
+} from '@/core/trial/model/care-plan';
+import { CareKind, type CareRule } from '@/core/trial/model/care-rule';
+import { TreatmentId } from '@/core/trial/model/ids';
+import { batchOn } from '@/core/trial/model/product';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow, today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { newId } from '@/service/garden/new-id';
+import { isKeyOpen } from '@/service/judge/close-trial';
+import { changeOneTrial } from '@/service/trial/change-trial';
+import { addCareAct, changeCarePlan, putCareRule, removeCareRule } from '@/store/care';
+import type { Database } from '@/store/connection/database';
+import { addAmendment } from '@/store/plan-records';
+import { productsOf } from '@/store/products';
+import { weatherBetween } from '@/store/weather';
+import { stepAlias } from './task-alias';
+
+const Why = z.string().trim().max(600).default('');
+
+/** Puts a rule of care into the plan, or changes it. After the lock that is an amendment and wants a reason. */
+export async function saveCareRule(
+  trialId: string,
+  ruleId: string | null,
+  input: unknown,
+  why: unknown,
+): Promise<Result<CareRule, TrialTrouble>> {
+  const garden = await currentGarden();
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = ruleId === null ? 'care planned' : 'care changed';
+    const standing = data.care.rules.find(rule => rule.id === ruleId);
+    const trouble =
+      planTrouble(data, why) ??
+      (ruleId !== null && !standing ? { kind: 'changed-meanwhile' as const } : undefined);
+    if (trouble) return { what, result: failure(trouble) };
+    const read = readCare(
+      input,
+      {
+        system: garden.system,
+        products: await productsOf(db, garden.id),
+        treatments: data.treatments,
+        rules: data.care.rules,
+      },
+      standing?.id ?? newId(),
+    );
+    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    await putCareRule(db, trialId, read.value, data.care.rules.length);
+    await amend(db, data, standing?.name ?? '', read.value.name, why);
+    return { what, subjectId: read.value.id, detail: read.value, result: success(read.value) };
+  });
+}
+
+/** Takes a rule out of the plan. What was done by it stays on record. */
+export function dropCareRule(
+  trialId: string,
+  ruleId: string,
+  why: unknown,
+): Promise<Result<true, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care taken out';
+    const rule = data.care.rules.find(each => each.id === ruleId);
+    const trouble =
+      planTrouble(data, why) ?? (rule ? undefined : { kind: 'changed-meanwhile' as const });
+    if (trouble || !rule)
+      return { what, result: failure(trouble ?? { kind: 'changed-meanwhile' }) };
+    await removeCareRule(db, trialId, ruleId);
+    await amend(db, data, rule.name, '—', why);
+    return { what, subjectId: ruleId, result: success(true) };
+  });
+}
+
+function planTrouble({ trial }: TrialData, why: unknown): TrialTrouble | undefined {
+  if (trial.state === 'closed') return { kind: 'closed' };
+  const reason = Why.safeParse(why);
+  return trial.state === 'locked' && (!reason.success || reason.data.length < 3)
+    ? {
+        kind: 'invalid',
+        fields: { why: 'The plan is locked: say why it changes. It will stand on the verdict.' },
+      }
+    : undefined;
+}
+
+async function amend(
+  db: Database,
+  { trial }: TrialData,
+  from: string,
+  to: string,
+  why: unknown,
+): Promise<void> {
+  if (trial.state !== 'locked') return;
+  await addAmendment(db, trial.id, {
+    id: newId(),
+    at: instantNow(),
+    what: 'other',
+    from: from === '' ? 'care' : from,
+    to,
+    why: Why.parse(why),
+    by: '',
+    afterKeyOpened: isKeyOpen(trial),
+  });
+}
+
+const SettingsForm = CareSettings.unwrap().partial();
+
+/** Changes what is agreed of the care as a whole. */
+export function changeCareSettings(
+  trialId: string,
+  input: unknown,
+): Promise<Result<CarePlan['settings'], TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care settings changed';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = SettingsForm.safeParse(input);
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const settings = CareSettings.parse({ ...data.care.settings, ...parsed.data });
+    await changeCarePlan(db, trialId, { settings });
+    return { what, detail: parsed.data, result: success(settings) };
+  });
+}
+
+const StageForm = z.object({
+  stage: z.string().trim().min(1, 'Name the stage.').max(40, 'At most 40 characters.'),
+  day: z.union([CalendarDay, z.literal('')]),
+});
+
+/** Says on which day a stage came, or that it has not after all. Everything that waits for it moves. */
+export function dateStage(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'stage dated';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = StageForm.safeParse(input);
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const { [parsed.data.stage]: _, ...others } = data.care.stages;
+    await changeCarePlan(db, trialId, {
+      stages: parsed.data.day === '' ? others : { ...others, [parsed.data.stage]: parsed.data.day },
+    });
+    return { what, detail: parsed.data, result: success(true) };
+  });
+}
+
+/** Units by their codes, as pages know them; null: all that were meant. */
+const Codes = z
+  .array(z.string().max(8))
+  .min(1, 'Tick at least one.')
+  .max(500)
+  .nullable()
+  .default(null);
+const ActForm = z.object({
+  id: z.uuidv7(),
+  ruleId: z.uuid(),
+  nth: z.int().min(0).max(2000),
+  doneOn: CalendarDay,
+  isSkipped: z.boolean(),
+  amount: z.number().min(0).max(1e7).nullable().default(null),
+  codes: Codes,
+  outcome: ActOutcome.nullable().default(null),
+  note: z.string().trim().max(600, 'At most 600 characters.').default(''),
+  by: z.string().trim().max(80).default(''),
+});
+
+/** Ticks a step off, or leaves it out with a reason. The same id sent twice changes nothing; a step that stands already is revised. */
+export async function tickOff(
+  trialId: string,
+  input: unknown,
+): Promise<Result<CareAct, TrialTrouble>> {
+  const garden = await currentGarden();
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care done';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = ActForm.safeParse(input);
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    // A blind trial's pages know its rules by another name.
+    const own = data.care.rules.find(
+      rule =>
+        rule.id === parsed.data.ruleId ||
+        stepAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId,
+    );
+    const { codes, ...given } = parsed.data;
+    const form = {
+      ...given,
+      unitIds: unitIdsOf(data, codes),
+      ruleId: own?.id ?? parsed.data.ruleId,
+    };
+    if (!own) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (form.isSkipped && form.note.length < 3)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { note: 'Say why it was left out: it is part of the trial.' },
+        }),
+      };
+    if (form.doneOn > today())
+      return {
+        what,
+        result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }),
+      };
+    const trouble = unitsTrouble(codes, form) ?? tooSoon(data, own, form);
+    if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
+    const standing = data.care.acts.findLast(
+      act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id,
+    );
+    // What rain undid stays on record: the step is done a second time.
+    const isAgain =
+      standing !== undefined &&
+      washedOffSteps(
+        [own],
+        doneTasks([standing]),
+        await weatherBetween(db, garden.id, standing.doneOn, addDays(standing.doneOn, 1)),
+      ).length > 0 &&
+      form.doneOn > standing.doneOn;
+    const product = data.products.find(each => each.id === own.material?.productId);
+    const act: CareAct = {
+      ...form,
+      batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null,
+      takenAt: instantNow(),
+      supersedes: isAgain ? null : (standing?.id ?? null),
+      isRemoval: false,
+    };
+    if (!(await addCareAct(db, trialId, act)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return {
+      what: form.isSkipped ? 'care skipped' : what,
+      subjectId: act.id,
+      detail: { ruleId: act.ruleId, nth: act.nth },
+      result: success(act),
+    };
+  });
+}
+
+function unitIdsOf({ units }: TrialData, codes: readonly string[] | null): CareAct['unitIds'] {
+  return codes === null
+    ? null
+    : units.filter(unit => codes.includes(unit.code)).map(unit => unit.id);
+}
+
+function unitsTrouble(
+  codes: readonly string[] | null,
+  { unitIds, note }: Pick<CareAct, 'unitIds' | 'note'>,
+): FieldTroubles | undefined {
+  if (codes === null || unitIds === null) return undefined;
+  if (unitIds.length !== new Set(codes).size)
+    return { codes: 'Choose among the units of this trial.' };
+  return note.length < 3
+    ? { note: 'Not all got it: say why. It will stand on the verdict.' }
+    : undefined;
+}
+
+/** Work on a bed that a label keeps one off. What stopped it may be written down and gone by. */
+function tooSoon(
+  { care, products }: TrialData,
+  rule: CareRule,
+  { doneOn, isSkipped, note }: Pick<CareAct, 'doneOn' | 'isSkipped' | 'note'>,
+): FieldTroubles | undefined {
+  if (isSkipped || doneOn !== today() || note.length >= 3) return undefined;
+  const [off] = offTheBed(care.rules, care.acts, products, instantNow()).filter(
+    each => each.ruleId !== rule.id,
+  );
+  return (
+    off && {
+      note: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or say how it was done all the same.`,
+    }
+  );
+}
+
+/** Takes a tick back: the step is due again, and the log knows of both. */
+export function untick(trialId: string, actId: string): Promise<Result<true, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'tick taken back';
+    const standing = data.care.acts.find(act => act.id === actId);
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (
+      !standing ||
+      !(await addCareAct(db, trialId, {
+        ...standing,
+        id: newId(),
+        takenAt: instantNow(),
+        supersedes: standing.id,
+        isRemoval: true,
+      }))
+    )
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return { what, subjectId: actId, result: success(true) };
+  });
+}
+
+const LogForm = z.object({
+  name: z.string().trim().min(1, 'Say what was done.').max(80, 'At most 80 characters.'),
+  kind: CareKind,
+  treatmentIds: z.array(TreatmentId).max(40),
+  codes: Codes,
+  doneOn: CalendarDay,
+  note: z.string().trim().max(600, 'At most 600 characters.').default(''),
+});
+
+/** Puts something that was done, but not planned, on record. What not all got wants a reason, and after the lock it is an amendment. */
+export function logCare(trialId: string, input: unknown): Promise<Result<CareAct, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'care logged';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const parsed = LogForm.safeParse(input);
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const { note, doneOn, codes, ...form } = parsed.data;
+    const unitIds = unitIdsOf(data, codes);
+    if (doneOn > today())
+      return {
+        what,
+        result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }),
+      };
+    const trouble = unitsTrouble(codes, { unitIds, note });
+    if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
+    if (form.treatmentIds.length > 0 && note.length < 3)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { note: 'Not all got it: say why. It will stand on the verdict.' },
+        }),
+      };
+    const rule: CareRule = {
+      ...form,
+      id: newId(),
+      from: { kind: 'day', day: doneOn },
+      repeat: { kind: 'once' },
+      until: null,
+      material: null,
+      washedOffByMm: null,
+      minutesEach: null,
+    };
+    await putCareRule(db, trialId, rule, data.care.rules.length);
+    const act: CareAct = {
+      id: newId(),
+      ruleId: rule.id,
+      nth: 0,
+      doneOn,
+      takenAt: instantNow(),
+      isSkipped: false,
+      amount: null,
+      batchId: null,
+      unitIds,
+      outcome: null,
+      note,
+      by: '',
+      supersedes: null,
+      isRemoval: false,
+    };
+    await addCareAct(db, trialId, act);
+    if (form.treatmentIds.length > 0 || unitIds !== null)
+      await amend(db, data, 'done to some only', form.name, note);
+    return { what, subjectId: act.id, detail: form, result: success(act) };
+  });
+}

@@ -1,0 +1,65 @@
+import { readQuestion } from '@/core/design/forms/question-form';
+import { failure, type Result, success } from '@/core/result';
+import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';
+import { TrialId } from '@/core/trial/model/ids';
+import type { Trial } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { newId } from '@/service/garden/new-id';
+import { logChange } from '@/store/changes';
+import { inTransaction } from '@/store/connection/database';
+import { addTrial, changeTrial, clearLayout, putQuestion } from '@/store/trials';
+import { changeOneTrial } from './change-trial';
+
+/** Begins a trial from its question. */
+export async function askTrial(input: unknown): Promise<Result<Trial, TrialTrouble>> {
+  const garden = await currentGarden();
+  const question = readQuestion(input, garden.system, newId);
+  if (!question.ok) return failure({ kind: 'invalid', fields: question.trouble });
+  const trial: Trial = {
+    id: TrialId.parse(newId()),
+    gardenId: garden.id,
+    ...BLANK_TRIAL,
+    ...question.value.facts,
+    state: 'planned',
+    isBlind: true,
+    lockedAt: null,
+    closedAt: null,
+    keyOpenedAt: null,
+  };
+  return inTransaction(async db => {
+    await addTrial(db, trial);
+    await putQuestion(db, trial.id, question.value);
+    await logChange(db, {
+      at: instantNow(),
+      trialId: trial.id,
+      what: 'asked',
+      subjectId: null,
+      detail: JSON.stringify(question.value.facts),
+    });
+    return success(trial);
+  });
+}
+
+/** Changes the question of a trial whose plan is not locked. A deal of the old treatments goes with them. */
+export async function changeQuestion(
+  trialId: string,
+  input: unknown,
+): Promise<Result<Trial, TrialTrouble>> {
+  const garden = await currentGarden();
+  const question = readQuestion(input, garden.system, newId);
+  if (!question.ok) return failure({ kind: 'invalid', fields: question.trouble });
+  return changeOneTrial(trialId, async (db, { trial }) => {
+    if (trial.state !== 'planned')
+      return { result: failure({ kind: 'already-locked' }), what: 'question changed' };
+    await clearLayout(db, trialId);
+    await changeTrial(db, trialId, question.value.facts);
+    await putQuestion(db, trialId, question.value);
+    return {
+      result: success({ ...trial, ...question.value.facts }),
+      what: 'question changed',
+      detail: question.value.facts,
+    };
+  });
+}

@@ -1,0 +1,42 @@
+import { failure, type Result } from '@/core/result';
+import type { Trial, TrialData } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow } from '@/service/garden/clock';
+import { logChange } from '@/store/changes';
+import { type Database, inTransaction } from '@/store/connection/database';
+import { findTrialData } from '@/store/trials';
+
+/** What a change did, for the log. */
+export interface Done<Value> {
+  readonly result: Result<Value, TrialTrouble>;
+  readonly what: string;
+  readonly subjectId?: string;
+  readonly detail?: Readonly<Record<string, unknown>>;
+}
+
+/** Makes one change to a trial, whole or not at all, and puts it in the log. */
+export function changeOneTrial<Value>(
+  trialId: string,
+  change: (db: Database, data: TrialData) => Promise<Done<Value>>,
+): Promise<Result<Value, TrialTrouble>> {
+  return inTransaction(async db => {
+    const data = await findTrialData(db, trialId);
+    if (!data) return failure({ kind: 'no-such-trial' });
+    const { result, what, subjectId, detail } = await change(db, data);
+    if (result.ok)
+      await logChange(db, {
+        at: instantNow(),
+        trialId,
+        what,
+        subjectId: subjectId ?? null,
+        detail: JSON.stringify(detail ?? {}),
+      });
+    return result;
+  });
+}
+
+/** What keeps a trial in this state from being weighed or judged further; undefined where nothing does. */
+export function entryTrouble(trial: Trial): TrialTrouble | undefined {
+  if (trial.state === 'planned') return { kind: 'not-locked' };
+  return trial.state === 'closed' ? { kind: 'closed' } : undefined;
+}

@@ -1,0 +1,55 @@
+import { readMeasure } from '@/core/measure/library/own-measure';
+import { failure, type Result, success } from '@/core/result';
+import type { Measure } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { newId } from '@/service/garden/new-id';
+import { addMeasure, removeMeasure } from '@/store/measures';
+import { changeOneTrial } from './change-trial';
+
+/** Adds something that is read beside the harvest. It is never the main measure: that was fixed with the question. */
+export function readAlso(trialId: string, input: unknown): Promise<Result<Measure, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'measure added';
+    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    const read = readMeasure(input, data.measures, newId());
+    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    await addMeasure(db, trialId, read.value);
+    return {
+      what,
+      subjectId: read.value.id,
+      detail: { name: read.value.name },
+      result: success(read.value),
+    };
+  });
+}
+
+/** Takes a measure out again, as long as nothing was read of it. */
+export function readNoMore(
+  trialId: string,
+  measureId: string,
+): Promise<Result<true, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'measure taken out';
+    const measure = data.measures.find(each => each.id === measureId && each.scale !== null);
+    if (measure?.isMain)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: {
+            measure: `${measure.name} is the main measure: it was fixed with the question.`,
+          },
+        }),
+      };
+    if (!measure) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!(await removeMeasure(db, trialId, measureId)))
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { measure: `${measure.name} was read already: its readings stay.` },
+        }),
+      };
+    return { what, subjectId: measureId, detail: { name: measure.name }, result: success(true) };
+  });
+}

@@ -1,0 +1,67 @@
+import type { Trial, TrialData } from '@/core/trial/model/trial-data';
+import { currentGarden } from '@/service/garden/garden';
+import { type Change, changesOf } from '@/store/changes';
+import { database } from '@/store/connection/database';
+import { findTrialData, lastDays, readCounts, trialsOf, unitCounts } from '@/store/trials';
+import { frozenHeadlines } from '@/store/verdicts';
+
+/** A trial as a list shows it. */
+export interface TrialSummary {
+  readonly trial: Pick<
+    Trial,
+    | 'id'
+    | 'question'
+    | 'crop'
+    | 'unitWord'
+    | 'state'
+    | 'startsOn'
+    | 'endsOn'
+    | 'isBlind'
+    | 'keyOpenedAt'
+  >;
+  readonly units: number;
+  readonly unitsRead: number;
+  /** The last day it was picked or read, and how many units were; null before the first. */
+  readonly lastDay: { readonly day: string; readonly units: number } | null;
+  /** Of a closed trial: its frozen sentence. */
+  readonly headline: string | null;
+}
+
+/** Every trial of the garden, the latest begun first. */
+export async function listTrials(): Promise<readonly TrialSummary[]> {
+  const garden = await currentGarden();
+  const db = database();
+  const [trials, units, read, days, headlines] = [
+    await trialsOf(db, garden.id),
+    await unitCounts(db),
+    await readCounts(db),
+    await lastDays(db),
+    await frozenHeadlines(db),
+  ];
+  return trials.map(
+    ({ id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }) => ({
+      trial: { id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt },
+      units: units.get(id) ?? 0,
+      unitsRead: read.get(id) ?? 0,
+      lastDay: days.get(id) ?? null,
+      headline: headlines.get(id) ?? null,
+    }),
+  );
+}
+
+export function findTrial(trialId: string): Promise<TrialData | undefined> {
+  return findTrialData(database(), trialId);
+}
+
+/** A trial as far as a verdict asks: of its readings those of one measure and of the main one. */
+export function findTrialFor(
+  trialId: string,
+  measureId: string | undefined,
+): Promise<TrialData | undefined> {
+  return findTrialData(database(), trialId, measureId === undefined ? [] : [measureId]);
+}
+
+/** A trial's log, newest first. */
+export function trialLog(trialId: string): Promise<readonly Change[]> {
+  return changesOf(database(), trialId);
+}

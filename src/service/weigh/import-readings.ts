@@ -1,0 +1,155 @@
+import papaparse from 'papaparse';
+import { z } from 'zod';
+import { type ColumnRole, rolesTrouble } from '@/core/measure/reading/match-columns';
+import { type RowTrouble, readReadingTable } from '@/core/measure/reading/reading-table';
+import { failure, type Result, success } from '@/core/result';
+import { GardenDay } from '@/core/time/garden-day';
+import { ReadingId } from '@/core/trial/model/ids';
+import type { Reading } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow, today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { newId } from '@/service/garden/new-id';
+import { entryTrouble } from '@/service/trial/change-trial';
+import { logChange } from '@/store/changes';
+import { inTransaction } from '@/store/connection/database';
+import { addReadings, placesTaken, readingsOfDevice } from '@/store/readings';
+import { findTrial, findWalkData } from '@/store/trials';
+
+const Role = z.union([
+  z.object({ kind: z.enum(['unit', 'day', 'part', 'note', 'measure-name', 'value', 'nothing']) }),
+  z.object({ kind: z.literal('measure'), measureId: z.uuid(), unit: z.string().max(12) }),
+]);
+const ImportForm = z.object({
+  csv: z.string().min(1, 'The file is empty.').max(40_000_000, 'At most 40 MB.'),
+  roles: z.array(Role).min(1).max(200),
+  day: GardenDay,
+});
+
+/** Why a file was not taken: nothing of it is, then. */
+export type ImportTrouble =
+  | { readonly kind: 'rows'; readonly rows: readonly RowTrouble[] }
+  | { readonly kind: 'roles'; readonly says: string }
+  | { readonly kind: 'trial'; readonly trouble: TrialTrouble };
+
+/** A file that was taken: how many readings, and by what name it can be undone. */
+export interface Imported {
+  readonly importId: string;
+  readonly count: number;
+}
+
+/** What readings of one import call themselves. */
+const deviceOf = (importId: string): string => `import ${importId}`;
+
+/**
+ * Takes a table of readings, all of it or nothing.
+ *
+ * @param onProgress rows in the file so far, of all
+ */
+export async function importReadings(
+  trialId: string,
+  input: unknown,
+  onProgress: (done: number, of: number) => void = () => undefined,
+): Promise<Result<Imported, ImportTrouble>> {
+  const form = ImportForm.safeParse(input);
+  if (!form.success)
+    return failure({ kind: 'roles', says: form.error.issues[0]?.message ?? 'That can’t be read.' });
+  const roles: readonly ColumnRole[] = form.data.roles;
+  const misfit = rolesTrouble(roles);
+  if (misfit !== undefined) return failure({ kind: 'roles', says: misfit });
+  const [heads = [], ...rows] = papaparse.parse<string[]>(form.data.csv, {
+    skipEmptyLines: 'greedy',
+  }).data;
+  const { system } = await currentGarden();
+  const importId = newId();
+  return inTransaction(async db => {
+    const data = await findWalkData(db, trialId, today());
+    const trouble: TrialTrouble | undefined = data
+      ? entryTrouble(data.trial)
+      : { kind: 'no-such-trial' };
+    if (!data || trouble)
+      return failure({ kind: 'trial', trouble: trouble ?? { kind: 'no-such-trial' } });
+    const read = readReadingTable(heads, rows, roles, {
+      units: data.units,
+      measures: data.measures,
+      system,
+      startsOn: data.trial.startsOn,
+      today: today(),
+      now: instantNow(),
+      day: form.data.day,
+      device: deviceOf(importId),
+      newId,
+    });
+    if (!read.ok) return failure({ kind: 'rows', rows: read.trouble });
+    const taken = await placesTaken(db, trialId);
+    const clash = read.value.find(reading => taken.has(placeOf(reading)));
+    if (clash)
+      return failure({
+        kind: 'rows',
+        rows: [
+          {
+            row: 0,
+            column: '',
+            says: `${data.units.find(unit => unit.id === clash.unitId)?.code ?? ''} has a value of ${clash.takenOn} already, for ${data.measures.find(measure => measure.id === clash.measureId)?.name ?? ''}. Take it out of the file, or change it in the grid.`,
+          },
+        ],
+      });
+    for (let from = 0; from < read.value.length; from += CHUNK) {
+      await addReadings(db, trialId, read.value.slice(from, from + CHUNK));
+      onProgress(Math.min(read.value.length, from + CHUNK), read.value.length);
+    }
+    await logChange(db, {
+      at: instantNow(),
+      trialId,
+      what: 'readings imported',
+      subjectId: importId,
+      detail: JSON.stringify({ count: read.value.length }),
+    });
+    return success({ importId, count: read.value.length });
+  });
+}
+
+const CHUNK = 3000;
+
+function placeOf({
+  measureId,
+  unitId,
+  takenOn,
+  subsample,
+}: Pick<Reading, 'measureId' | 'unitId' | 'takenOn' | 'subsample'>): string {
+  return `${measureId} ${unitId} ${takenOn} ${subsample}`;
+}
+
+/** Takes a whole import back: what stands of it is taken out, the entries stay in the history. */
+export function undoImport(
+  trialId: string,
+  importId: string,
+): Promise<Result<number, TrialTrouble>> {
+  return inTransaction(async db => {
+    const trial = await findTrial(db, trialId);
+    const trouble = trial ? entryTrouble(trial) : { kind: 'no-such-trial' as const };
+    if (trouble) return failure(trouble);
+    const standing = await readingsOfDevice(db, trialId, deviceOf(importId));
+    if (standing.length === 0) return failure({ kind: 'changed-meanwhile' });
+    const at = instantNow();
+    await addReadings(
+      db,
+      trialId,
+      standing.map(reading => ({
+        ...reading,
+        id: ReadingId.parse(newId()),
+        supersedes: reading.id,
+        isRemoval: true,
+        takenAt: at,
+      })),
+    );
+    await logChange(db, {
+      at,
+      trialId,
+      what: 'import taken back',
+      subjectId: importId,
+      detail: JSON.stringify({ count: standing.length }),
+    });
+    return success(standing.length);
+  });
+}

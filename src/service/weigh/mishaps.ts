@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { failure, type Result, success } from '@/core/result';
+import { CalendarDay } from '@/core/time/garden-day';
+import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { IncidentId } from '@/core/trial/model/ids';
+import {
+  ByTreatment,
+  Decision,
+  type Incident,
+  MISHAP_WORDS,
+  MishapCause,
+} from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow, today } from '@/service/garden/clock';
+import { newId } from '@/service/garden/new-id';
+import { isKeyOpen } from '@/service/judge/close-trial';
+import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
+import { addIncident } from '@/store/entries';
+
+const MishapForm = z.object({
+  codes: z.array(z.string().max(8)).min(1, 'Tick those it happened to.').max(500),
+  cause: MishapCause,
+  byTreatment: ByTreatment,
+  decision: Decision,
+  happenedOn: CalendarDay.refine(day => day <= today(), 'That day is still to come.'),
+  why: z
+    .string()
+    .trim()
+    .min(3, 'Say what happened, and why it is decided so.')
+    .max(2000, 'At most 2000 characters.'),
+  by: z.string().trim().max(80, 'At most 80 characters.').default(''),
+});
+
+/** Puts a mishap on record for each unit it happened to, with what was decided. What the treatment did is a result: it stays in. */
+export function recordMishap(
+  trialId: string,
+  input: unknown,
+): Promise<Result<readonly Incident[], TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'mishap';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const parsed = MishapForm.safeParse(input);
+    if (!parsed.success)
+      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    const { codes, ...form } = parsed.data;
+    const units = data.units.filter(unit => codes.includes(unit.code));
+    if (units.length !== new Set(codes).size)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { codes: 'Choose among the units of this trial.' },
+        }),
+      };
+    if (form.byTreatment === 'yes' && form.decision !== 'keep')
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: { decision: 'What the treatment did is its result: it stays in.' },
+        }),
+      };
+    const { replaceUntil } = data.trial.rules;
+    if (form.decision === 'replace' && replaceUntil !== '' && form.happenedOn > replaceUntil)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: {
+            decision: `It was agreed that no spare stands in after ${replaceUntil}. Let it count to that day, or leave it out.`,
+          },
+        }),
+      };
+    const incidents = units.map(
+      (unit): Incident => ({
+        ...form,
+        id: IncidentId.parse(newId()),
+        unitId: unit.id,
+        recordedAt: instantNow(),
+        what: MISHAP_WORDS[form.cause],
+        afterKeyOpened: isKeyOpen(data.trial),
+        supersedes: null,
+        isRemoval: false,
+      }),
+    );
+    for (const incident of incidents) await addIncident(db, trialId, incident);
+    return {
+      what,
+      subjectId: incidents[0]?.id ?? '',
+      detail: { codes, cause: form.cause, decision: form.decision },
+      result: success(incidents),
+    };
+  });
+}

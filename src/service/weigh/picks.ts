@@ -1,0 +1,147 @@
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
+import { type TooEarly, tooEarly } from '@/core/materials/safety/pre-harvest-interval';
+import { failure, type Result, success } from '@/core/result';
+import { offTheBed } from '@/core/schedule/tasks/re-entry-interval';
+import { readPick } from '@/core/trial/forms/pick-form';
+import { PickId } from '@/core/trial/model/ids';
+import type { Pick, TrialData } from '@/core/trial/model/trial-data';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { instantNow, today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { newId } from '@/service/garden/new-id';
+import { isKeyOpen } from '@/service/judge/close-trial';
+import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
+import { database } from '@/store/connection/database';
+import { addPick, findPick, pickHistory } from '@/store/entries';
+
+/** Takes a pick, or a revision of one. The same id sent twice changes nothing. */
+export async function takePick(
+  trialId: string,
+  input: unknown,
+): Promise<Result<Pick, TrialTrouble>> {
+  const { system } = await currentGarden();
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'pick';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const read = readPick(input, {
+      system,
+      today: today(),
+      startsOn: data.trial.startsOn,
+      mainMeasure: mainMeasure(data),
+      now: instantNow(),
+    });
+    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    const pick = read.value;
+    if (!data.units.some(unit => unit.id === pick.unitId))
+      return { what, result: failure({ kind: 'no-such-unit' }) };
+    const early = pick.outcome === 'picked' ? waitingOn(data, pick)[0] : undefined;
+    if (early && pick.note.length < 3)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: {
+            pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.`,
+          },
+        }),
+      };
+    const off =
+      pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3
+        ? offTheBed(data.care.rules, data.care.acts, data.products, instantNow())[0]
+        : undefined;
+    if (off)
+      return {
+        what,
+        result: failure({
+          kind: 'invalid',
+          fields: {
+            pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.`,
+          },
+        }),
+      };
+    if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!(await addPick(db, trialId, pick)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return {
+      what: pick.supersedes ? 'pick revised' : what,
+      subjectId: pick.id,
+      result: success(pick),
+    };
+  });
+}
+
+/** Waiting times that still run for a pick's unit, the longest first. */
+function waitingOn(
+  { units, care, products }: TrialData,
+  { unitId, pickedOn }: Pick,
+): readonly TooEarly[] {
+  const treatmentId = units.find(unit => unit.id === unitId)?.treatmentId;
+  const applied = care.acts
+    .filter(act => !act.isSkipped)
+    .flatMap(act => {
+      if (act.unitIds !== null && !act.unitIds.includes(unitId)) return [];
+      const rule = care.rules.find(
+        each =>
+          each.id === act.ruleId &&
+          (each.treatmentIds.length === 0 || each.treatmentIds.some(id => id === treatmentId)),
+      );
+      const product = products.find(each => each.id === rule?.material?.productId);
+      return product?.waitingDays
+        ? [{ product: product.name, appliedOn: act.doneOn, waitingDays: product.waitingDays }]
+        : [];
+    });
+  return tooEarly(applied, pickedOn);
+}
+
+/** Takes a pick out of the sums by a revision that says so: the entry itself stays in the history. */
+export function removePick(trialId: string, pickId: string): Promise<Result<Pick, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'pick taken out';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const standing = data.picks.find(pick => pick.id === pickId);
+    if (!standing) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const removal: Pick = {
+      ...standing,
+      id: PickId.parse(newId()),
+      supersedes: standing.id,
+      isRemoval: true,
+      takenAt: instantNow(),
+    };
+    await addPick(db, trialId, removal);
+    return { what, subjectId: standing.id, result: success(removal) };
+  });
+}
+
+/** Brings back what a revision changed or took out: a new revision with the older values. Undo, in short. */
+export function undoRevision(
+  trialId: string,
+  revisionId: string,
+): Promise<Result<Pick, TrialTrouble>> {
+  return changeOneTrial(trialId, async (db, data) => {
+    const what = 'undone';
+    const trouble = entryTrouble(data.trial);
+    if (trouble) return { what, result: failure(trouble) };
+    const revision = await findPick(db, trialId, revisionId);
+    const before = revision?.supersedes
+      ? await findPick(db, trialId, revision.supersedes)
+      : undefined;
+    if (!revision || !before) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const restored: Pick = {
+      ...before,
+      id: PickId.parse(newId()),
+      supersedes: revision.id,
+      takenAt: instantNow(),
+    };
+    if (!(await addPick(db, trialId, restored)))
+      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    return { what, subjectId: restored.id, result: success(restored) };
+  });
+}
+
+/** Every revision of one unit's picks, newest first. */
+export function historyOf(unitId: string): Promise<readonly Pick[]> {
+  return pickHistory(database(), unitId);
+}

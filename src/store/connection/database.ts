@@ -1,0 +1,102 @@
+import { mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
+import knex, { type Knex } from 'knex';
+import { migrationSource } from '@/store/migrations/migration-source';
+import { driverCode } from './driver-code';
+
+/** A connection or a transaction: who calls decides what is atomic. */
+export type Database = Knex;
+
+interface Connection {
+  pragma(statement: string): unknown;
+}
+
+// FULL, so that an answered write survives a power cut and not only a killed process.
+const PRAGMAS = [
+  'journal_mode = WAL',
+  'synchronous = FULL',
+  'foreign_keys = ON',
+  'busy_timeout = 5000',
+];
+
+/** Opens a data file, making its folder where there is none. Columns are snake_case in the file, camelCase here. */
+export function openDatabase(filename: string): Database {
+  mkdirSync(dirname(filename), { recursive: true });
+  return knex({
+    client: 'better-sqlite3',
+    connection: { filename },
+    useNullAsDefault: true,
+    pool: {
+      min: 1,
+      max: 1,
+      afterCreate(
+        connection: Connection,
+        done: (error: Error | null, connection: Connection) => void,
+      ) {
+        for (const pragma of PRAGMAS) connection.pragma(pragma);
+        done(null, connection);
+      },
+    },
+    migrations: { migrationSource },
+    wrapIdentifier: (name, original) => original(snakeCase(name)),
+    postProcessResponse: (response: unknown) =>
+      Array.isArray(response) ? response.map(camelKeys) : camelKeys(response),
+  });
+}
+
+declare global {
+  var turnspitDatabase: Database | undefined;
+}
+
+/** The application's one connection. Held globally: pages, handlers and the start are bundled apart, yet must share it. */
+export function database(): Database {
+  globalThis.turnspitDatabase ??= openDatabase(dataFile());
+  return globalThis.turnspitDatabase;
+}
+
+/** Ends the connection; the next question opens a new one. */
+export async function closeDatabase(): Promise<void> {
+  await globalThis.turnspitDatabase?.destroy();
+  globalThis.turnspitDatabase = undefined;
+}
+
+/** Where the data lives: `TURNSPIT_DATA`, or `./data/turnspit.sqlite`. */
+export function dataFile(): string {
+  return process.env.TURNSPIT_DATA ?? 'data/turnspit.sqlite';
+}
+
+/** Does all of a change or none of it. Inside, only the given connection may be used: the pool holds one. */
+export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): Promise<Answer> {
+  return database().transaction(work);
+}
+
+/** Whether a row could not be written because of what stands there already, or is missing. */
+export function isClash(error: unknown): boolean {
+  return driverCode(error).startsWith('SQLITE_CONSTRAINT');
+}
+
+function snakeCase(name: string): string {
+  // Knex wraps a missing constraint name too.
+  return !name || name.startsWith('knex_')
+    ? name
+    : name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`);
+}
+
+function camelKeys(row: unknown): unknown {
+  if (typeof row !== 'object' || row === null || row instanceof Date) return row;
+  // A plain loop: a morning's list reads thousands of rows.
+  const named: Record<string, unknown> = {};
+  for (const [key, value] of Object.entries(row)) named[camelCase(key)] = value;
+  return named;
+}
+
+// The same few names come with every row.
+const camelNames = new Map<string, string>();
+
+function camelCase(key: string): string {
+  const known = camelNames.get(key);
+  if (known !== undefined) return known;
+  const named = key.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  camelNames.set(key, named);
+  return named;
+}
