@@ -1,4 +1,4 @@
-import { QUESTION_PATTERNS } from '../src/core/trial/question-patterns';
+import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 import { expect, test } from './garden-server';
 import { benchUnits } from './trial-steps';
 

@@ -1,12 +1,9 @@
 import { type DealPlan, deal } from '@/core/design/layouts/deal';
+import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
-import {
-  type JudgedUnit,
-  type JudgeInput,
-  STARTING_GUESS_CV,
-} from '@/core/judge/question/judge-input';
+import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { KindInput, KindUnit, ReadingKindOfJudge } from '@/core/judge/question/outcome-input';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';

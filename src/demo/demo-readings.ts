@@ -2,7 +2,10 @@ import { readMeasure } from '@/core/measure/library/own-measure';
 import { addDays } from '@/core/time/garden-day';
 import { BLANK_READING } from '@/core/trial/model/blank-facts';
 import { ReadingId } from '@/core/trial/model/ids';
-import type { ExperimentalUnit, Measure, Reading, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { SeasonDice } from './seeded-season';
 
 /** What a demo trial reads beside its harvest: a measure of the library, on which days, and how its values come about. */

@@ -1,8 +1,11 @@
 import { addDays } from '@/core/time/garden-day';
 import { BLANK_FEATURE } from '@/core/trial/model/blank-facts';
 import { GardenId, IncidentId, PickId } from '@/core/trial/model/ids';
+import type { Pick } from '@/core/trial/model/pick';
+import type { Prediction } from '@/core/trial/model/plan-record';
 import type { Product } from '@/core/trial/model/product';
-import type { ExperimentalUnit, Pick, Prediction, TrialData } from '@/core/trial/model/trial-data';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import { type CareScript, withCare } from './demo-care';
 import { type ReadScript, withReadings } from './demo-readings';
 import { type DemoShelf, demoShelf } from './demo-shelf';

@@ -1,4 +1,4 @@
-import { USUAL_RULES } from '@/core/design/forms/question-form';
+import { USUAL_RULES } from '@/core/design/question/question-form';
 import { type BenchPlan, layOutBench } from '@/core/design/site/bench-plan';
 import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
 import { addDays } from '@/core/time/garden-day';
@@ -10,14 +10,11 @@ import {
 } from '@/core/trial/model/blank-facts';
 import { NO_CARE } from '@/core/trial/model/care-plan';
 import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/model/ids';
-import type {
-  ExperimentalUnit,
-  Factor,
-  Measure,
-  Pick,
-  Treatment,
-  TrialData,
-} from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Pick } from '@/core/trial/model/pick';
+import type { Factor, Treatment } from '@/core/trial/model/treatment';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { SeasonDice } from './seeded-season';
 
 /** A made-up trial: what it asks, how it is laid out, and how its pots really behave. */

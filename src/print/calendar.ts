@@ -2,7 +2,7 @@ import ical, { ICalEventTransparency } from 'ical-generator';
 import type { StandingTask } from '@/core/schedule/tasks/task-state';
 import { addDays } from '@/core/time/garden-day';
 import type { CareRule } from '@/core/trial/model/care-rule';
-import type { Trial } from '@/core/trial/model/trial-data';
+import type { Trial } from '@/core/trial/model/trial';
 
 /**
  * A trial's dated steps as iCalendar (RFC 5545). Each step keeps its UID for good, and the sequence grows with every change

@@ -1,6 +1,11 @@
 import { z } from 'zod';
-import type { TaskDone } from '@/core/schedule/tasks/tasks';
-import { CareAct, CarePlan, CareSettings, NO_CARE } from '@/core/trial/model/care-plan';
+import {
+  CareAct,
+  CarePlan,
+  CareSettings,
+  NO_CARE,
+  type TaskDone,
+} from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';

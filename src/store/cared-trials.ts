@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { CaredTrial } from '@/core/schedule/tasks/due-today';
 import { addDays, type CalendarDay } from '@/core/time/garden-day';
-import type { Place } from '@/core/trial/model/trial-data';
-import { ExperimentalUnit, Treatment } from '@/core/trial/model/trial-data';
+import type { Place } from '@/core/trial/model/place';
+import { Treatment } from '@/core/trial/model/treatment';
+import { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
 import { carePlansOf, doneTasksOf } from './care';

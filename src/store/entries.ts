@@ -1,5 +1,6 @@
-import type { Incident, Pick, Reading } from '@/core/trial/model/trial-data';
-import { Incident as IncidentSchema, Pick as PickSchema } from '@/core/trial/model/trial-data';
+import { type Incident, Incident as IncidentSchema } from '@/core/trial/model/incident';
+import { type Pick, Pick as PickSchema } from '@/core/trial/model/pick';
+import type { Reading } from '@/core/trial/model/reading';
 import type { Database } from '@/store/connection/database';
 import { addEntry, historyRows, standingRows } from './revisions';
 

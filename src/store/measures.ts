@@ -1,4 +1,4 @@
-import { Measure } from '@/core/trial/model/trial-data';
+import { Measure } from '@/core/trial/model/measure';
 import type { Database } from '@/store/connection/database';
 
 type Row = Readonly<Record<string, unknown>>;

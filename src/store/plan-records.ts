@@ -1,4 +1,4 @@
-import { Amendment, Prediction, Regret } from '@/core/trial/model/trial-data';
+import { Amendment, Prediction, Regret } from '@/core/trial/model/plan-record';
 import type { Database } from '@/store/connection/database';
 
 type Row = Readonly<Record<string, unknown>>;

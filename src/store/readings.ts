@@ -1,4 +1,4 @@
-import { Reading } from '@/core/trial/model/trial-data';
+import { Reading } from '@/core/trial/model/reading';
 import type { Database } from '@/store/connection/database';
 import { addEntry, historyRows, standingRows } from './revisions';
 

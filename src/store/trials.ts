@@ -1,16 +1,12 @@
 import { z } from 'zod';
 import { NO_CARE } from '@/core/trial/model/care-plan';
-import {
-  Block,
-  ExperimentalUnit,
-  Factor,
-  Layout,
-  type Measure,
-  Place,
-  Treatment,
-  Trial,
-  type TrialData,
-} from '@/core/trial/model/trial-data';
+import { Layout } from '@/core/trial/model/layout';
+import type { Measure } from '@/core/trial/model/measure';
+import { Place } from '@/core/trial/model/place';
+import { Factor, Treatment } from '@/core/trial/model/treatment';
+import { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import { Block, ExperimentalUnit } from '@/core/trial/model/unit';
 import type { Database } from '@/store/connection/database';
 import { carePlanOf } from './care';
 import { standingIncidents, standingPicks } from './entries';

@@ -5,8 +5,6 @@ import { maybeNumber } from '@/cli/number-option';
 import { option } from '@/cli/option';
 import { refuse } from '@/cli/refuse';
 import {
-  type Analysis,
-  AnalysisBasis,
   equalAmount,
   gradeSentence,
   gramsOf,
@@ -15,6 +13,7 @@ import {
   parseGrade,
 } from '@/core/materials/label/analysis';
 import { ELEMENT_IN } from '@/core/materials/label/nutrient';
+import { type Analysis, AnalysisBasis } from '@/core/trial/model/analysis';
 
 export const NUTRIENTS_HELP = `turnspit nutrients --grade 12-4-8 --amount "44 ml" [--basis oxide|element] [--density 1.0] [--per w/w|w/v] [--json]
 Grams of nitrogen, phosphorus and potassium in an amount of a product.

@@ -3,7 +3,6 @@ import { MEASURING_TOOLS, measureOut } from '@/core/materials/dose/measuring-too
 import { plantsFrom, seedMassFor } from '@/core/materials/dose/seed-rate';
 import { stepUpLadder } from '@/core/materials/dose/strength-ladder';
 import {
-  type Analysis,
   amountHolding,
   elementsOf,
   equalAmount,
@@ -47,6 +46,7 @@ import {
 } from '@/core/schedule/rules/lawn';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
 import { loreFor } from '@/core/trial/horticultural-facts';
+import type { Analysis } from '@/core/trial/model/analysis';
 import { type CareRule, Moment } from '@/core/trial/model/care-rule';
 import { degreeDays } from '@/core/weather/degree-days';
 import {

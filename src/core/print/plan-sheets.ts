@@ -1,5 +1,6 @@
 import { benchPlaces } from '@/core/trial/bench-places';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
 import { pluralOf } from '@/core/words/plural';
 import {

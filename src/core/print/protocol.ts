@@ -1,8 +1,9 @@
+import { CONTROL_WORDS } from '@/core/design/question/control-advice';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
-import { CONTROL_WORDS } from '@/core/trial/control-advice';
 import type { CareRule } from '@/core/trial/model/care-rule';
-import type { Layout, TrialData } from '@/core/trial/model/trial-data';
+import type { Layout } from '@/core/trial/model/layout';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
 
 /** One part of a protocol, with its steps in order. */

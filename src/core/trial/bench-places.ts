@@ -1,4 +1,4 @@
-import type { Place } from '@/core/trial/model/trial-data';
+import type { Place } from '@/core/trial/model/place';
 
 /** A trial's places by what they are to the drawing. */
 export interface BenchPlaces {

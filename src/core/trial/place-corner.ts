@@ -1,4 +1,4 @@
-import type { Place } from '@/core/trial/model/trial-data';
+import type { Place } from '@/core/trial/model/place';
 
 /** The far left corner of a place, in mm from the corner of its bench; `within` names all that it stands on, nearest first. */
 export interface PlaceCorner {

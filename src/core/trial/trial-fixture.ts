@@ -18,15 +18,13 @@ import {
   TreatmentId,
   TrialId,
 } from '@/core/trial/model/ids';
-import type {
-  ExperimentalUnit,
-  Incident,
-  Measure,
-  Pick,
-  Reading,
-  Treatment,
-  TrialData,
-} from '@/core/trial/model/trial-data';
+import type { Incident } from '@/core/trial/model/incident';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Pick } from '@/core/trial/model/pick';
+import type { Reading } from '@/core/trial/model/reading';
+import type { Treatment } from '@/core/trial/model/treatment';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 
 /** A locked trial for tests: `plain water` (control) and as many others, dealt in blocks or over the whole bench. */
 export function trialFixture(

@@ -1,5 +1,5 @@
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import type { Reading } from '@/core/trial/model/trial-data';
+import type { Reading } from '@/core/trial/model/reading';
 
 /** Why a change to a trial was not made. In core, because the service makes it and the screen words it. */
 export type TrialTrouble =

@@ -4,8 +4,8 @@ import { type ReactNode, useEffect, useMemo, useRef, useState, useTransition } f
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { AUDIT_CHECKS } from '@/core/design/audit/fairness-audit';
-import { type QuestionForm, readQuestion } from '@/core/design/forms/question-form';
 import { draftTrial } from '@/core/design/layouts/draft-trial';
+import { type QuestionForm, readQuestion } from '@/core/design/question/question-form';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/library/harvest-measures';
 import { readingKind } from '@/core/measure/library/reading-library';

@@ -1,5 +1,5 @@
-import type { QuestionForm } from '@/core/design/forms/question-form';
-import { CONTROL_NEEDS } from '@/core/trial/control-advice';
+import { CONTROL_NEEDS } from '@/core/design/question/control-advice';
+import type { QuestionForm } from '@/core/design/question/question-form';
 import { Soft } from '@/ui/Page';
 
 /** Which control this kind of question needs, beside the list of what is compared. */

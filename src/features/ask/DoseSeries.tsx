@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { QuestionForm } from '@/core/design/forms/question-form';
+import type { QuestionForm } from '@/core/design/question/question-form';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { readDoses } from '@/core/trial/forms/treatment-form';
 import { Soft } from '@/ui/Page';

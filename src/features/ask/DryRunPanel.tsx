@@ -3,11 +3,11 @@
 import { useEffect, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
-import { readBench } from '@/core/design/forms/bench-form';
-import { type QuestionForm, readQuestion } from '@/core/design/forms/question-form';
+import { readBench } from '@/core/design/layouts/bench-form';
+import { type QuestionForm, readQuestion } from '@/core/design/question/question-form';
+import { questionPattern } from '@/core/design/question/question-patterns';
 import type { DryRun } from '@/core/judge/planning/dry-run';
 import { kindOf } from '@/core/judge/question/trial-outcome';
-import { questionPattern } from '@/core/trial/question-patterns';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { type Planner, startPlanner } from '@/workers/planner-job';

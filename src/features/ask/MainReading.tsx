@@ -1,6 +1,6 @@
 'use client';
 
-import { mainReadings, type QuestionForm } from '@/core/design/forms/question-form';
+import { mainReadings, type QuestionForm } from '@/core/design/question/question-form';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 

@@ -6,7 +6,7 @@ import {
   payingPercent,
   plainNumber,
   type QuestionForm,
-} from '@/core/design/forms/question-form';
+} from '@/core/design/question/question-form';
 import { readingKind } from '@/core/measure/library/reading-library';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';

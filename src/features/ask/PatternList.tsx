@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
-import { QUESTION_PATTERNS } from '@/core/trial/question-patterns';
+import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 
 /** Kinds of question to begin from, in a gardener's words. */
 export function PatternList() {

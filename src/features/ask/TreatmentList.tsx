@@ -3,10 +3,10 @@
 import { X } from 'lucide-react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import { styled } from 'styled-components';
-import type { QuestionForm } from '@/core/design/forms/question-form';
-import { CONTROL_WORDS } from '@/core/trial/control-advice';
+import { CONTROL_WORDS } from '@/core/design/question/control-advice';
+import type { QuestionForm } from '@/core/design/question/question-form';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import { ControlKind } from '@/core/trial/model/trial-data';
+import { ControlKind } from '@/core/trial/model/treatment';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';

@@ -1,9 +1,9 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import type { QuestionForm } from '@/core/design/forms/question-form';
+import type { QuestionForm } from '@/core/design/question/question-form';
+import { questionPattern } from '@/core/design/question/question-patterns';
 import { failure, success } from '@/core/result';
-import { questionPattern } from '@/core/trial/question-patterns';
 import { ControlAdvice } from './ControlAdvice';
 import { CrossedFactors } from './CrossedFactors';
 import { DoseSeries } from './DoseSeries';

@@ -1,8 +1,8 @@
-import { isOfShares, QuestionForm, USUAL_RULES } from '@/core/design/forms/question-form';
+import { isOfShares, QuestionForm, USUAL_RULES } from '@/core/design/question/question-form';
+import { type QuestionPattern, questionPattern } from '@/core/design/question/question-patterns';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { type QuestionPattern, questionPattern } from '@/core/trial/question-patterns';
 
 /** An empty question, or one begun from a pattern. */
 export function emptyQuestion(today: string, pattern?: QuestionPattern): QuestionForm {

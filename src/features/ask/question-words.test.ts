@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
-import { type QuestionForm, readQuestion } from '@/core/design/forms/question-form';
-import { QUESTION_PATTERNS } from '@/core/trial/question-patterns';
+import { type QuestionForm, readQuestion } from '@/core/design/question/question-form';
+import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { emptyQuestion, isQuestionDraft, questionFormOf } from './question-draft';
 import { testableQuestion } from './testable-question';

@@ -1,4 +1,4 @@
-import { isOfShares, type QuestionForm } from '@/core/design/forms/question-form';
+import { isOfShares, type QuestionForm } from '@/core/design/question/question-form';
 import { harvestMeasure } from '@/core/measure/library/harvest-measures';
 import { readingKind } from '@/core/measure/library/reading-library';
 import { crossedCells, readDoses, readTreatments } from '@/core/trial/forms/treatment-form';

@@ -1,5 +1,5 @@
 import { isLine, lineOf, SITE_WORDS } from '@/core/design/site/site-bias';
-import type { SiteFeature } from '@/core/trial/model/trial-data';
+import type { SiteFeature } from '@/core/trial/model/layout';
 
 interface SiteMarksProps {
   readonly site: readonly SiteFeature[];

@@ -1,5 +1,7 @@
 import { benchPlaces } from '@/core/trial/bench-places';
-import type { Place, SiteFeature, TrialData } from '@/core/trial/model/trial-data';
+import type { SiteFeature } from '@/core/trial/model/layout';
+import type { Place } from '@/core/trial/model/place';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
 
 /** A plant label as data: letter, and place among the treatments that aren't the control (−1: the control). */

@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import { BLANK_FEATURE } from '@/core/trial/model/blank-facts';
-import type { SiteFeature } from '@/core/trial/model/trial-data';
+import type { SiteFeature } from '@/core/trial/model/layout';
 import { SiteMarks } from './SiteMarks';
 import { siteExtent } from './site-extent';
 

@@ -1,5 +1,5 @@
 import { isLine, lineOf } from '@/core/design/site/site-bias';
-import type { SiteFeature } from '@/core/trial/model/trial-data';
+import type { SiteFeature } from '@/core/trial/model/layout';
 import { siteTextMm } from './SiteMarks';
 
 /** How far what lies about a bench reaches beyond each of its sides, in mm; room for its words included. */

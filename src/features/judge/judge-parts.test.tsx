@@ -8,7 +8,8 @@ import type { KindInput, KindUnit } from '@/core/judge/question/outcome-input';
 import { judgeUnderLook, type Look, plannedLook } from '@/core/judge/units/trial-analysis';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import {
   leaveOutFixture,
   pickFixture,

@@ -3,7 +3,7 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { Amendment } from '@/core/trial/model/trial-data';
+import type { Amendment } from '@/core/trial/model/plan-record';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { fullDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';

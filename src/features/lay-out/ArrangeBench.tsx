@@ -4,7 +4,7 @@ import { useRef, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { isLine, lineOf, SITE_WORDS } from '@/core/design/site/site-bias';
 import type { Result } from '@/core/result';
-import type { SiteFeature } from '@/core/trial/model/trial-data';
+import type { SiteFeature } from '@/core/trial/model/layout';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { LineMark, SiteMarks, siteTextMm } from '@/features/bench/SiteMarks';

@@ -1,10 +1,10 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { type BenchDraft, ON_BENCHES, readSizes } from '@/core/design/forms/bench-form';
+import { type BenchDraft, ON_BENCHES, readSizes } from '@/core/design/layouts/bench-form';
 import { choosePlants } from '@/core/design/layouts/choose-plants';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import type { LayoutKind } from '@/core/trial/model/trial-data';
+import type { LayoutKind } from '@/core/trial/model/layout';
 import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';

@@ -5,7 +5,7 @@ import { useOptimistic, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site/site-bias';
 import type { Result } from '@/core/result';
-import { SiteFeature } from '@/core/trial/model/trial-data';
+import { SiteFeature } from '@/core/trial/model/layout';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { Button } from '@/ui/Button';

@@ -1,7 +1,7 @@
-import type { BenchDraft } from '@/core/design/forms/bench-form';
+import type { BenchDraft } from '@/core/design/layouts/bench-form';
+import { questionPattern } from '@/core/design/question/question-patterns';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { questionPattern } from '@/core/trial/question-patterns';
 
 /** A trial's layout as its form would hold it; what its question pattern sets up where nothing is dealt yet. */
 export function savedBenchDraft(

@@ -1,7 +1,9 @@
 import { closestMm } from '@/core/design/site/arrangement';
 import { type SiteBias, siteBiases } from '@/core/design/site/site-bias';
 import { benchPlaces, holdsUnit } from '@/core/trial/bench-places';
-import type { Place, SiteFeature, TrialData } from '@/core/trial/model/trial-data';
+import type { SiteFeature } from '@/core/trial/model/layout';
+import type { Place } from '@/core/trial/model/place';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
 import type { Movable } from './ArrangeBench';
 

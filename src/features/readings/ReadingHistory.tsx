@@ -3,7 +3,8 @@
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { valueWords } from '@/core/measure/reading/read-value';
-import type { Measure, Reading } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
 import { shortDay } from '@/features/frame/days';
 import { Select } from '@/ui/Select';
 import type { DeskView } from './desk-view';

@@ -1,8 +1,10 @@
 import { READING_KINDS } from '@/core/measure/library/reading-library';
 import { valueWords } from '@/core/measure/reading/read-value';
 import { type CoursePoint, unitCourse } from '@/core/measure/unit-value/unit-values';
+import type { Measure } from '@/core/trial/model/measure';
 import { scaleWords } from '@/core/trial/model/scale';
-import type { Measure, TrialData, TrialState } from '@/core/trial/model/trial-data';
+import type { TrialState } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
 import { type NoteLine, notesOf } from './notes';
 

@@ -10,17 +10,13 @@ import {
   stockSolution,
 } from '@/core/materials/dose/measuring-tool';
 import { nutrientsIn } from '@/core/materials/label/analysis';
-import {
-  doseFor,
-  fromMadeUp,
-  type LabelRate,
-  type RateChoice,
-} from '@/core/materials/label/label-rate';
+import { doseFor, fromMadeUp, type RateChoice } from '@/core/materials/label/label-rate';
 import { circleM2 } from '@/core/materials/mix/container-volume';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { strengthOf } from '@/core/schedule/rules/care-form';
+import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { LooseMeasure, Product } from '@/core/trial/model/product';
 import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Soft } from '@/ui/Page';

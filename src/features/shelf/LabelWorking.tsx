@@ -3,7 +3,8 @@
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
 import { elementsOf, oxidesOf } from '@/core/materials/label/analysis';
-import { ELEMENT_IN, NUTRIENT_WORDS } from '@/core/materials/label/nutrient';
+import { ELEMENT_IN } from '@/core/materials/label/nutrient';
+import { NUTRIENT_WORDS } from '@/core/trial/model/nutrient';
 import type { Product } from '@/core/trial/model/product';
 import { Soft } from '@/ui/Page';
 

@@ -2,10 +2,10 @@
 
 import { type ReactNode, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import { ACTS_WORDS, ModeOfAction } from '@/core/materials/label/mode-of-action';
 import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/label/product-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { ACTS_WORDS, ModeOfAction } from '@/core/trial/model/mode-of-action';
 import {
   FORM_WORDS,
   ProductForm as FormOf,

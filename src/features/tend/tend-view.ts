@@ -1,5 +1,5 @@
+import { questionPattern } from '@/core/design/question/question-patterns';
 import { type FairBy, makeFair } from '@/core/materials/dose/equalise-rates';
-import type { NutrientAmounts } from '@/core/materials/label/nutrient';
 import {
   heldByMix,
   type LedgerAccount,
@@ -32,9 +32,10 @@ import { addDays } from '@/core/time/garden-day';
 import { type Lore, loreFor } from '@/core/trial/horticultural-facts';
 import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
+import type { NutrientAmounts } from '@/core/trial/model/nutrient';
 import type { Hazard, Product } from '@/core/trial/model/product';
-import type { Trial, TrialData } from '@/core/trial/model/trial-data';
-import { questionPattern } from '@/core/trial/question-patterns';
+import type { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { etoOfDay, type StationPlace } from '@/core/weather/reference-et';
 import { AVAILABLE_WATER, cropFactorsOf, cropUse, litresFor } from '@/core/weather/soil-store';
 import { leachedMl, type WeatherDay } from '@/core/weather/weather-day';

@@ -1,4 +1,4 @@
-import type { Trial } from '@/core/trial/model/trial-data';
+import type { Trial } from '@/core/trial/model/trial';
 
 /** A trial as lists show it: no more of it, since a page may list hundreds. */
 export interface TrialSummaryView {

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
 import { oddnessWords, oddReading } from '@/core/measure/reading/odd-reading';
 import { readValue } from '@/core/measure/reading/read-value';
-import type { Outcome } from '@/core/trial/model/trial-data';
+import type { Outcome } from '@/core/trial/model/pick';
 import type { OutboxState } from '@/features/walk/outbox/use-outbox';
 import { useDraft } from '@/ui/use-draft';
 import { nextOpen, type Stop, stopsOf, unitsToRepeat, type WalkOrder } from './walk-order';

@@ -1,7 +1,9 @@
 import { type Drawing, readingKind } from '@/core/measure/library/reading-library';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Outcome } from '@/core/trial/model/pick';
 import { type Scale, scaleWords } from '@/core/trial/model/scale';
-import type { Outcome, TrialData, TrialState } from '@/core/trial/model/trial-data';
+import type { TrialState } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
 
 /** A value that stands already, as a walk needs it. */

@@ -9,7 +9,7 @@ import {
   type Decision,
   MISHAP_WORDS,
   type MishapCause,
-} from '@/core/trial/model/trial-data';
+} from '@/core/trial/model/incident';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';

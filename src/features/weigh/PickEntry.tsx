@@ -2,7 +2,8 @@
 
 import { type FormEvent, type KeyboardEvent, type RefObject, useState } from 'react';
 import { styled } from 'styled-components';
-import { CullReason, type Measure, type Outcome, type Pick } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import { CullReason, type Outcome, type Pick } from '@/core/trial/model/pick';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay, shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';

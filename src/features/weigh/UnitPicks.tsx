@@ -5,7 +5,7 @@ import { styled } from 'styled-components';
 import { type YieldMeasures, yieldBases } from '@/core/measure/unit-value/yield-bases';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
-import type { Pick } from '@/core/trial/model/trial-data';
+import type { Pick } from '@/core/trial/model/pick';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';

@@ -1,4 +1,5 @@
-import type { Decision, TrialData } from '@/core/trial/model/trial-data';
+import type { Decision } from '@/core/trial/model/incident';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** A mishap as the page shows it: by code, never by treatment. */
 export interface MishapView {

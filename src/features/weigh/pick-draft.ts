@@ -1,6 +1,6 @@
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
-import type { CullReason, Outcome, Pick } from '@/core/trial/model/trial-data';
+import type { CullReason, Outcome, Pick } from '@/core/trial/model/pick';
 
 /** What stands in the form of one pick. Date and tare outlive it: they hold for the whole round. */
 export interface PickDraft {

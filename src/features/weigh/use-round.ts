@@ -6,7 +6,7 @@ import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import type { Pick } from '@/core/trial/model/trial-data';
+import type { Pick } from '@/core/trial/model/pick';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';

@@ -1,4 +1,4 @@
-import type { Pick } from '@/core/trial/model/trial-data';
+import type { Pick } from '@/core/trial/model/pick';
 
 /** What one day's round has come to. */
 export interface RoundSums {

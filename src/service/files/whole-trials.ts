@@ -1,5 +1,6 @@
 import { failure, type Result, success } from '@/core/result';
-import type { Trial, TrialData } from '@/core/trial/model/trial-data';
+import type { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import {
   readWholeTrial,
   type WholeTrialTrouble,

@@ -2,12 +2,9 @@ import { z } from 'zod';
 import { movePlace } from '@/core/design/site/arrangement';
 import { guardRingMm, liftGuards, plantGuards } from '@/core/design/site/guard-plants';
 import { failure, type Result, success } from '@/core/result';
-import {
-  type Layout,
-  type Place,
-  SiteFeature,
-  type TrialData,
-} from '@/core/trial/model/trial-data';
+import { type Layout, SiteFeature } from '@/core/trial/model/layout';
+import type { Place } from '@/core/trial/model/place';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { newId } from '@/service/garden/new-id';
 import { changeOneTrial } from '@/service/trial/change-trial';

@@ -1,11 +1,13 @@
 import { randomBytes, randomInt } from 'node:crypto';
-import { readBench } from '@/core/design/forms/bench-form';
+import { readBench } from '@/core/design/layouts/bench-form';
 import { keepArrangement } from '@/core/design/site/arrangement';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import { plantGuards } from '@/core/design/site/guard-plants';
 import { failure, type Result, success } from '@/core/result';
 import { bottleCodes } from '@/core/schedule/rules/bottle-codes';
-import type { Layout, Trial, TrialData } from '@/core/trial/model/trial-data';
+import type { Layout } from '@/core/trial/model/layout';
+import type { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';

@@ -4,7 +4,7 @@ import { failure, type Result, success } from '@/core/result';
 import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { TreatmentId } from '@/core/trial/model/ids';
-import type { Treatment } from '@/core/trial/model/trial-data';
+import type { Treatment } from '@/core/trial/model/treatment';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';

@@ -1,9 +1,11 @@
 import { z } from 'zod';
-import { plainNumber } from '@/core/design/forms/question-form';
+import { plainNumber } from '@/core/design/question/question-form';
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween, GardenDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import type { Amendment, Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Amendment } from '@/core/trial/model/plan-record';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';

@@ -1,8 +1,8 @@
-import { readQuestion } from '@/core/design/forms/question-form';
+import { readQuestion } from '@/core/design/question/question-form';
 import { failure, type Result, success } from '@/core/result';
 import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';
 import { TrialId } from '@/core/trial/model/ids';
-import type { Trial } from '@/core/trial/model/trial-data';
+import type { Trial } from '@/core/trial/model/trial';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';

@@ -1,5 +1,6 @@
 import { failure, type Result } from '@/core/result';
-import type { Trial, TrialData } from '@/core/trial/model/trial-data';
+import type { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { logChange } from '@/store/changes';

@@ -1,6 +1,6 @@
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, type Result, success } from '@/core/result';
-import type { Measure } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { newId } from '@/service/garden/new-id';
 import { addMeasure, removeMeasure } from '@/store/measures';

@@ -2,7 +2,8 @@ import { type TrackRecord, trackRecords } from '@/core/judge/after/prediction-sc
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import type { KindJudgement } from '@/core/judge/outcomes/outcome-judgement';
 import { inShort } from '@/core/judge/verdict/planned-verdict';
-import type { Prediction, TrialData } from '@/core/trial/model/trial-data';
+import type { Prediction } from '@/core/trial/model/plan-record';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { database } from '@/store/connection/database';
 import { guessesByTrial } from '@/store/plan-records';
 import { frozenTrials } from '@/store/verdicts';

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
+import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { QUESTION_PATTERNS } from '@/core/trial/question-patterns';
 import { printSheet } from '@/service/files/print';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { closeTrial, frozenVerdictOf, openKey } from '@/service/judge/close-trial';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Measure } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
 import { database } from '@/store/connection/database';
 import { frozenJudgements } from '@/store/verdicts';
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { isInspected } from '@/core/measure/library/end-inspection';
 import { failure, type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import type { Prediction } from '@/core/trial/model/trial-data';
+import type { Prediction } from '@/core/trial/model/plan-record';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import type { Regret } from '@/core/trial/model/trial-data';
+import type { Regret } from '@/core/trial/model/plan-record';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';

@@ -1,6 +1,8 @@
 import { v7 } from 'uuid';
 import { success } from '@/core/result';
-import type { Pick, Trial, TrialData } from '@/core/trial/model/trial-data';
+import type { Pick } from '@/core/trial/model/pick';
+import type { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { currentGarden, saveGarden } from '@/service/garden/garden';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import {

@@ -1,4 +1,5 @@
-import type { Trial, TrialData } from '@/core/trial/model/trial-data';
+import type { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { currentGarden } from '@/service/garden/garden';
 import { type Change, changesOf } from '@/store/changes';
 import { database } from '@/store/connection/database';

@@ -5,7 +5,7 @@ import { type RowTrouble, readReadingTable } from '@/core/measure/reading/readin
 import { failure, type Result, success } from '@/core/result';
 import { GardenDay } from '@/core/time/garden-day';
 import { ReadingId } from '@/core/trial/model/ids';
-import type { Reading } from '@/core/trial/model/trial-data';
+import type { Reading } from '@/core/trial/model/reading';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';

@@ -9,7 +9,7 @@ import {
   type Incident,
   MISHAP_WORDS,
   MishapCause,
-} from '@/core/trial/model/trial-data';
+} from '@/core/trial/model/incident';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';

@@ -1,6 +1,7 @@
 import { v7 } from 'uuid';
 import { addDays } from '@/core/time/garden-day';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';

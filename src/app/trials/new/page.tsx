@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { questionPattern } from '@/core/trial/question-patterns';
+import { questionPattern } from '@/core/design/question/question-patterns';
 import { AskForm } from '@/features/ask/AskForm';
 import { PatternList } from '@/features/ask/PatternList';
 import { emptyQuestion, nextQuestionOf } from '@/features/ask/question-draft';

@@ -1,5 +1,5 @@
 import { orthonormalBasis } from '@/core/stats/linear/linear-model';
-import type { Factor } from '@/core/trial/model/trial-data';
+import type { Factor } from '@/core/trial/model/treatment';
 
 /** What the grown combinations of crossed factors can show. */
 export interface ToldApart {

@@ -1,7 +1,9 @@
-import type { Act } from '@/core/design/forms/question-form';
 import { dealPlanOf, splitTable } from '@/core/design/layouts/deal-plan';
 import { blockEfficiency } from '@/core/design/layouts/incomplete-block-sets';
 import { closedPower } from '@/core/design/power/closed-power';
+import { missingControls } from '@/core/design/question/control-advice';
+import type { Act } from '@/core/design/question/question-form';
+import { questionPattern } from '@/core/design/question/question-patterns';
 import { SITE_WORDS, siteBiases } from '@/core/design/site/site-bias';
 import { judgedAfter, windowTrouble } from '@/core/materials/label/mode-of-action';
 import {
@@ -14,9 +16,7 @@ import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
 import { unevenActs } from '@/core/schedule/adherence/uneven-acts';
 import { careTasks, unitMeasuresOf } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
-import { missingControls } from '@/core/trial/control-advice';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { questionPattern } from '@/core/trial/question-patterns';
 import { counted, pluralOf } from '@/core/words/plural';
 import { toldApart } from './aliasing';
 import { confoundScan } from './confound-scan';

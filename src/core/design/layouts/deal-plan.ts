@@ -1,4 +1,5 @@
-import type { Layout, Treatment } from '@/core/trial/model/trial-data';
+import type { Layout } from '@/core/trial/model/layout';
+import type { Treatment } from '@/core/trial/model/treatment';
 import type { DealPlan } from './deal';
 
 /** What a layout asks to be dealt, its numbers as a person counts them. */

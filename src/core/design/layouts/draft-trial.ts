@@ -1,11 +1,11 @@
 import { type AuditFinding, fairnessAudit } from '@/core/design/audit/fairness-audit';
-import type { BenchWish } from '@/core/design/forms/bench-form';
-import type { Question } from '@/core/design/forms/question-form';
+import type { Question } from '@/core/design/question/question-form';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';
 import { NO_CARE } from '@/core/trial/model/care-plan';
 import { GardenId, TrialId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import type { BenchWish } from './bench-form';
 
 /** What is found of a deal, not of its plan: a draft has none yet. */
 const OF_THE_DEAL: ReadonlySet<string> = new Set([

@@ -1,5 +1,5 @@
 import { failure, type Result, success } from '@/core/result';
-import type { Place } from '@/core/trial/model/trial-data';
+import type { Place } from '@/core/trial/model/place';
 
 /** Why something can't stand where it was put. */
 export type ArrangeTrouble =

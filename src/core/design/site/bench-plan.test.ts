@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
-import type { Place } from '@/core/trial/model/trial-data';
+import type { Place } from '@/core/trial/model/place';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { type BenchPlan, layOutBench } from './bench-plan';
 

@@ -9,13 +9,10 @@ import {
 import { dealPlanOf, type LayoutWish } from '@/core/design/layouts/deal-plan';
 import { BLANK_SITE } from '@/core/trial/model/blank-facts';
 import { BlockId, PlaceId, UnitId } from '@/core/trial/model/ids';
-import type {
-  Block,
-  ExperimentalUnit,
-  Layout,
-  Place,
-  Treatment,
-} from '@/core/trial/model/trial-data';
+import type { Layout } from '@/core/trial/model/layout';
+import type { Place } from '@/core/trial/model/place';
+import type { Treatment } from '@/core/trial/model/treatment';
+import type { Block, ExperimentalUnit } from '@/core/trial/model/unit';
 
 /** What is to be laid out, and how big a unit is. */
 export interface BenchPlan extends LayoutWish {

@@ -1,6 +1,6 @@
 import { benchPlaces, holdsUnit } from '@/core/trial/bench-places';
 import { PlaceId } from '@/core/trial/model/ids';
-import type { Place } from '@/core/trial/model/trial-data';
+import type { Place } from '@/core/trial/model/place';
 
 const GAP = 0.25; // of a unit's width, as between the units
 const STRIP_MM = 300; // a guard strip round plots is no wider than this

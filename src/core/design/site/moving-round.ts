@@ -1,6 +1,7 @@
 import { seededRandom, shuffleInPlace } from '@/core/stats/distributions/seeded-random';
 import type { PlaceId } from '@/core/trial/model/ids';
-import type { Layout, TrialData } from '@/core/trial/model/trial-data';
+import type { Layout } from '@/core/trial/model/layout';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** One step of the walk: what is lifted from where, and set down where. */
 export interface MoveStep {

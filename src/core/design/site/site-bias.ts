@@ -1,8 +1,10 @@
-import { buildTrialModel } from '@/core/judge/outcomes/trial-model';
-import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import type { DesignInput } from '@/core/design/linear/design-input';
+import { buildTrialModel } from '@/core/design/linear/trial-model';
 import { fitLinearModel, indicatorColumns } from '@/core/stats/linear/linear-model';
 import { benchPlaces } from '@/core/trial/bench-places';
-import type { Place, SiteFeature, TrialData } from '@/core/trial/model/trial-data';
+import type { SiteFeature } from '@/core/trial/model/layout';
+import type { Place } from '@/core/trial/model/place';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
 
 /** What a feature of the site is called on screen. */
@@ -144,13 +146,11 @@ export function centresOf({
   });
 }
 
-function inputOf(data: TrialData, values: readonly number[]): JudgeInput {
+function inputOf(data: TrialData, values: readonly number[]): DesignInput {
   const nameOf = new Map(data.treatments.map(treatment => [treatment.id, treatment.name]));
   const blockOf = new Map(data.blocks.map(block => [block.id, block.name]));
   const isSquare = data.layout?.columnWord != null;
   return {
-    response: 'yield',
-    unitWord: data.trial.unitWord,
     treatmentName: 'treatment',
     treatments: data.treatments.map(treatment => treatment.name),
     control:
@@ -167,14 +167,6 @@ function inputOf(data: TrialData, values: readonly number[]): JudgeInput {
           ? []
           : [blockOf.get(unit.blockId) ?? '', ...(isSquare ? [String(unit.column)] : [])],
     })),
-    subsamples: data.units.length,
-    better: 'higher',
-    margin: null,
-    confidence: 0.95,
-    shuffles: 0,
-    seed: 1,
-    isDeclared: true,
-    priorCv: STARTING_GUESS_CV,
   };
 }
 

@@ -3,7 +3,8 @@ import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
 import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
 import { careTasks } from '@/core/schedule/tasks/due-today';
 import type { CalendarDay } from '@/core/time/garden-day';
-import { MISHAP_WORDS, type TrialData } from '@/core/trial/model/trial-data';
+import { MISHAP_WORDS } from '@/core/trial/model/incident';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** Something else that could have made the gap, and what would tell it from the treatment. */
 export interface Rival {

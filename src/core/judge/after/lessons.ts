@@ -3,7 +3,8 @@ import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
 import { adherenceOf } from '@/core/schedule/adherence/adherence';
 import { careTasks } from '@/core/schedule/tasks/due-today';
 import type { CalendarDay } from '@/core/time/garden-day';
-import { MISHAP_WORDS, type TrialData } from '@/core/trial/model/trial-data';
+import { MISHAP_WORDS } from '@/core/trial/model/incident';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
 
 /** How much units treated alike differed, as a share of the mean of all; null where nothing was left to tell. */

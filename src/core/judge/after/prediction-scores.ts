@@ -1,5 +1,5 @@
 import type { Call } from '@/core/judge/outcomes/judgement';
-import type { Prediction } from '@/core/trial/model/trial-data';
+import type { Prediction } from '@/core/trial/model/plan-record';
 
 /** What became of a guess. A verdict that can't tell makes nobody wrong. */
 export type GuessOutcome = 'came' | 'otherwise' | 'open';

@@ -9,7 +9,8 @@ import { groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import { correlation } from '@/core/stats/categorical/rank-tests';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** One treatment in one measure. */
 export interface ScoreCell {

@@ -1,5 +1,6 @@
 import { unitCourse } from '@/core/measure/unit-value/unit-values';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { beganUnlike, efficacy } from './efficacy';
 
 /** How much of a pest each remedy took away. */

@@ -1,5 +1,6 @@
 import { daysBetween } from '@/core/time/garden-day';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { type Germination, germination } from './germination';
 
 /** How many came up and how fast, by treatment; of all units together, seeds counted. */

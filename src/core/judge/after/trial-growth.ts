@@ -1,7 +1,8 @@
 import { unitCourse } from '@/core/measure/unit-value/unit-values';
 import { bestCurves, type FittedCurve } from '@/core/stats/curves/fit-curve';
 import { daysBetween } from '@/core/time/garden-day';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** How a treatment's plants grew: their mean by the day, and the curves that fit it. */
 export interface TreatmentGrowth {

@@ -1,5 +1,5 @@
+import type { TrialModel } from '@/core/design/linear/trial-model';
 import { fitLinearModel } from '@/core/stats/linear/linear-model';
-import type { TrialModel } from './trial-model';
 
 /**
  * Whether effects of two factors add up, where there is one unit of each combination: one degree of freedom for their product.

@@ -1,3 +1,4 @@
+import type { TrialModel } from '@/core/design/linear/trial-model';
 import { unitsNeeded } from '@/core/judge/planning/units-needed';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, marginAmount } from '@/core/judge/verdict/call';
@@ -8,7 +9,6 @@ import { fiellerInterval } from '@/core/stats/linear/fieller';
 import type { Combination, LinearModel } from '@/core/stats/linear/linear-model';
 import type { Spread } from './error-strata';
 import type { Contrast, EstimableContrast, Interval, Pair } from './judgement';
-import type { TrialModel } from './trial-model';
 
 /** All comparisons with the control, and the critical value that covers them together. */
 export interface ControlComparisons {

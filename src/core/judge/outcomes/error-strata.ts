@@ -1,3 +1,4 @@
+import type { TrialModel } from '@/core/design/linear/trial-model';
 import { fUpperTail } from '@/core/stats/distributions/distributions';
 import type { Covariance } from '@/core/stats/linear/fieller';
 import {
@@ -7,7 +8,6 @@ import {
   fitLinearModel,
   type LinearModel,
 } from '@/core/stats/linear/linear-model';
-import type { TrialModel } from './trial-model';
 
 /** What the residuals give to judge comparisons by: one mean square, or one for each size of unit. */
 export interface Spread {

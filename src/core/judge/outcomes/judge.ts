@@ -1,3 +1,9 @@
+import {
+  buildTrialModel,
+  distinct,
+  isOneEachCell,
+  type TrialModel,
+} from '@/core/design/linear/trial-model';
 import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import { lookByOwnSpread, lookOnOtherScales } from '@/core/judge/sensitivity/other-scales';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
@@ -12,7 +18,6 @@ import { compareEveryPair, compareWithControl } from './comparisons';
 import { spreadOf } from './error-strata';
 import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
 import { latinSquareOf, redealOf } from './re-randomisation-of';
-import { buildTrialModel, distinct, isOneEachCell, type TrialModel } from './trial-model';
 
 /** Judges a trial whole, shuffle test included. */
 export function judge(input: JudgeInput): Judgement {

@@ -7,8 +7,8 @@ import {
 import { callOf, isBetter, isWorse, marginAmount } from '@/core/judge/verdict/call';
 import { wordKind } from '@/core/judge/verdict/outcome-words';
 import { friedman, kruskalWallis } from '@/core/stats/categorical/rank-tests';
+import { wilsonInterval } from '@/core/stats/categorical/share-intervals';
 import { heterogeneity } from '@/core/stats/categorical/two-by-two';
-import { wilsonInterval } from '@/core/stats/distributions/binomial';
 import { median } from '@/core/stats/median';
 import { classTest } from '@/core/stats/permutation/class-test';
 import { medianWait } from '@/core/stats/survival/survival';

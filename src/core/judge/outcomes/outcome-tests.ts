@@ -14,17 +14,14 @@ import {
   rankSumTest,
   shiftInterval,
 } from '@/core/stats/categorical/rank-tests';
+import { type Share, shareDifferenceInterval } from '@/core/stats/categorical/share-intervals';
 import {
   fisherExactP,
   heterogeneity,
   mantelHaenszel,
   type TwoByTwo,
 } from '@/core/stats/categorical/two-by-two';
-import {
-  logChoose,
-  type Share,
-  shareDifferenceInterval,
-} from '@/core/stats/distributions/binomial';
+import { logChoose } from '@/core/stats/distributions/binomial';
 import { normalQuantile, tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
 import {
   type ScoreTest,

@@ -12,16 +12,16 @@ import {
   rankCorrelation,
   rankSumTest,
 } from '@/core/stats/categorical/rank-tests';
-import { fisherExactP } from '@/core/stats/categorical/two-by-two';
-import { bestCurves, CURVES, fitCurve } from '@/core/stats/curves/fit-curve';
-import { progressArea } from '@/core/stats/curves/progress-curve';
 import {
-  binomialTwoSidedP,
   exactShareInterval,
   shareDifferenceInterval,
   upperBoundOfNone,
   wilsonInterval,
-} from '@/core/stats/distributions/binomial';
+} from '@/core/stats/categorical/share-intervals';
+import { fisherExactP } from '@/core/stats/categorical/two-by-two';
+import { bestCurves, CURVES, fitCurve } from '@/core/stats/curves/fit-curve';
+import { progressArea } from '@/core/stats/curves/progress-curve';
+import { binomialTwoSidedP } from '@/core/stats/distributions/binomial';
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
 import { scoreTest, signFlipP } from '@/core/stats/permutation/permutation-sum-test';
 import { countRatio } from './count-ratio';

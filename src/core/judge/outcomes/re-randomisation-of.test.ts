@@ -1,8 +1,6 @@
-import {
-  type JudgedUnit,
-  type JudgeInput,
-  STARTING_GUESS_CV,
-} from '@/core/judge/question/judge-input';
+import type { JudgedUnit } from '@/core/design/linear/design-input';
+import { buildTrialModel } from '@/core/design/linear/trial-model';
+import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { countLatinSquares, everyLatinSquare } from '@/core/stats/permutation/latin-squares';
@@ -10,7 +8,6 @@ import { runShuffleTest } from '@/core/stats/permutation/permutation-test';
 import { isBalanced, startImbalance } from '@/core/stats/permutation/re-randomisation';
 import { spreadOf } from './error-strata';
 import { judgeWithoutShuffle, shuffleProblemOf } from './judge';
-import { buildTrialModel } from './trial-model';
 
 // The shuffle test of each layout against a count made the long way: every deal the layout allows is written out, and the
 // whole judge run on it.

@@ -1,11 +1,12 @@
-import type { JudgedUnit, JudgeInput } from '@/core/judge/question/judge-input';
+import type { JudgedUnit } from '@/core/design/linear/design-input';
+import { distinct, type TrialModel, wholePlotName } from '@/core/design/linear/trial-model';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { isLatinSquare } from '@/core/stats/permutation/latin-squares';
 import type {
   Redeal,
   ShuffleProblem,
   SplitPlotRedeal,
 } from '@/core/stats/permutation/permutation-problem';
-import { distinct, type TrialModel, wholePlotName } from './trial-model';
 
 /**
  * How a trial could have been dealt: as a Latin square where rows, columns and treatments make one; whole plots and the

@@ -1,12 +1,8 @@
 import { deal } from '@/core/design/layouts/deal';
 import { dealPlanOf, type LayoutWish } from '@/core/design/layouts/deal-plan';
-import {
-  type JudgedUnit,
-  type JudgeInput,
-  type Margin,
-  STARTING_GUESS_CV,
-} from '@/core/judge/question/judge-input';
-import type { Treatment } from '@/core/trial/model/trial-data';
+import type { JudgedUnit } from '@/core/design/linear/design-input';
+import { type JudgeInput, type Margin, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import type { Treatment } from '@/core/trial/model/treatment';
 
 /** A trial that is only planned: what would be judged, once its units have values. */
 export interface PlannedTrial {

@@ -1,6 +1,6 @@
+import { buildTrialModel } from '@/core/design/linear/trial-model';
 import { equalShares } from '@/core/judge/outcomes/comparisons';
 import { type Strata, satterthwaiteDf, strataOf } from '@/core/judge/outcomes/error-strata';
-import { buildTrialModel } from '@/core/judge/outcomes/trial-model';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
 import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';

@@ -3,8 +3,10 @@ import { judgeInputOf, type Look } from '@/core/judge/units/trial-analysis';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import { daysBetween } from '@/core/time/garden-day';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
 import type { Scale } from '@/core/trial/model/scale';
-import type { Measure, Reading, TrialData } from '@/core/trial/model/trial-data';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { KindInput, KindUnit, ReadingKindOfJudge } from './outcome-input';
 
 /** By which method a measure is judged; null where its mean is what counts, or nothing can be compared. */

@@ -1,6 +1,6 @@
+import type { TrialModel } from '@/core/design/linear/trial-model';
 import { spreadOf } from '@/core/judge/outcomes/error-strata';
 import type { Contrast, OtherScale } from '@/core/judge/outcomes/judgement';
-import type { TrialModel } from '@/core/judge/outcomes/trial-model';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { welchTest } from '@/core/stats/linear/welch';
 

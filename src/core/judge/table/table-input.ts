@@ -1,8 +1,7 @@
-import { distinct } from '@/core/judge/outcomes/trial-model';
+import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-input';
+import { distinct } from '@/core/design/linear/trial-model';
 import {
   type BetterWay,
-  type FactorStructure,
-  type JudgedUnit,
   type JudgeInput,
   type Margin,
   STARTING_GUESS_CV,

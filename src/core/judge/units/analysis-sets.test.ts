@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { Incident, TrialData } from '@/core/trial/model/trial-data';
+import type { Incident } from '@/core/trial/model/incident';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { leftOutOf, withCuts } from './analysis-sets';
 import { judgementOfSound, judgementWithAllIn, plannedLook } from './trial-analysis';

@@ -1,4 +1,5 @@
-import type { Incident, TrialData } from '@/core/trial/model/trial-data';
+import type { Incident } from '@/core/trial/model/incident';
+import type { TrialData } from '@/core/trial/model/trial-data';
 
 /**
  * Which units and entries count. `all`: every unit with all it gave. `planned`: what was decided before anyone knew the key.

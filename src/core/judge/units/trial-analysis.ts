@@ -1,15 +1,13 @@
+import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-input';
 import { centresOf } from '@/core/design/site/site-bias';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type {
-  FactorStructure,
-  JudgedUnit,
-  JudgeInput,
-  Margin,
-  PriorCv,
-} from '@/core/judge/question/judge-input';
+import type { JudgeInput, Margin, PriorCv } from '@/core/judge/question/judge-input';
 import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-value/unit-values';
-import type { Incident, Layout, Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Incident } from '@/core/trial/model/incident';
+import type { Layout } from '@/core/trial/model/layout';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { leftOutOf, withCuts } from './analysis-sets';
 
 /** How a trial is to be looked at: as it was planned, or with something changed on the page. */

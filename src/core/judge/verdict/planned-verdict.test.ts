@@ -5,7 +5,8 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { type Look, plannedLook } from '@/core/judge/units/trial-analysis';
 import { measureFromLibrary } from '@/core/measure/library/own-measure';
 import { readingKind } from '@/core/measure/library/reading-library';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import {
   leaveOutFixture,
   pickFixture,

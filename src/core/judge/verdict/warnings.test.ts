@@ -1,11 +1,8 @@
 import fc from 'fast-check';
+import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { judge } from '@/core/judge/outcomes/judge';
 import { unitsNeeded } from '@/core/judge/planning/units-needed';
-import {
-  type JudgedUnit,
-  type JudgeInput,
-  STARTING_GUESS_CV,
-} from '@/core/judge/question/judge-input';
+import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { midranks } from '@/core/judge/sensitivity/other-scales';
 
 function inputOf(

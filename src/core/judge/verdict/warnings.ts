@@ -1,8 +1,8 @@
+import { distinct, isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { additivityP } from '@/core/judge/outcomes/additivity';
 import type { Spread } from '@/core/judge/outcomes/error-strata';
 import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
 import { redealOf } from '@/core/judge/outcomes/re-randomisation-of';
-import { distinct, isOneEachCell, type TrialModel } from '@/core/judge/outcomes/trial-model';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
 import { brownForsythe, oddUnits } from '@/core/stats/linear/residual-checks';

@@ -1,8 +1,8 @@
 import { chosenAmount } from '@/core/materials/label/label-rate';
-import type { Nutrient } from '@/core/materials/label/nutrient';
 import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import { failure, type Result, success } from '@/core/result';
 import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Nutrient } from '@/core/trial/model/nutrient';
 
 /** What treatments are to get equally. */
 export type FairBy = Nutrient | 'money' | 'dry-mass';

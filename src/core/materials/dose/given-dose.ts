@@ -1,8 +1,8 @@
 import { type Measured, nutrientsIn } from '@/core/materials/label/analysis';
 import { type DoseTarget, doseFor } from '@/core/materials/label/label-rate';
-import type { NutrientAmounts } from '@/core/materials/label/nutrient';
 import { costOfShare } from '@/core/materials/ledger/money';
 import type { CareMaterial } from '@/core/trial/model/care-rule';
+import type { NutrientAmounts } from '@/core/trial/model/nutrient';
 import type { Product } from '@/core/trial/model/product';
 
 /** What one unit gets once. */

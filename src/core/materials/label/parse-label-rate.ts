@@ -3,8 +3,8 @@ import { parseQuantity, type Quantity, type QuantityTrouble } from '@/core/quant
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
+import type { LabelRate, RatePer } from '@/core/trial/model/label-rate';
 import type { LooseMeasure } from '@/core/trial/model/product';
-import type { LabelRate, RatePer } from './label-rate';
 
 /** Why a written rate was not taken. */
 export type RateTrouble =

@@ -4,11 +4,12 @@ import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { type Analysis, AnalysisBasis } from '@/core/trial/model/analysis';
+import type { LabelRate } from '@/core/trial/model/label-rate';
+import { ModeOfAction } from '@/core/trial/model/mode-of-action';
+import { NUTRIENT_WORDS, Nutrient, type NutrientAmounts } from '@/core/trial/model/nutrient';
 import { Hazard, type LooseMeasure, Product, ProductForm } from '@/core/trial/model/product';
-import { type Analysis, AnalysisBasis, gradeSentence, parseGrade } from './analysis';
-import type { LabelRate } from './label-rate';
-import { ModeOfAction } from './mode-of-action';
-import { NUTRIENT_WORDS, Nutrient, type NutrientAmounts } from './nutrient';
+import { gradeSentence, parseGrade } from './analysis';
 import { parseLabelRate, rateSentence } from './parse-label-rate';
 
 const text = (most: number) => z.string().max(most, 'That is too long.').default('');

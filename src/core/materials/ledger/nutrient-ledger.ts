@@ -1,15 +1,12 @@
 import { doseOf, type UnitMeasures, worthOf } from '@/core/materials/dose/given-dose';
-import {
-  type NutrientAmounts,
-  sumNutrients,
-  timesNutrients,
-} from '@/core/materials/label/nutrient';
+import { sumNutrients, timesNutrients } from '@/core/materials/label/nutrient';
 import { dryMass } from '@/core/materials/soil-and-water/moisture';
-import type { StandingTask } from '@/core/schedule/tasks/task-state';
 import { type CalendarDay, daysBetween } from '@/core/time/garden-day';
 import type { CareRule } from '@/core/trial/model/care-rule';
+import type { NutrientAmounts } from '@/core/trial/model/nutrient';
 import type { Product } from '@/core/trial/model/product';
-import type { ExperimentalUnit, Treatment } from '@/core/trial/model/trial-data';
+import type { Treatment } from '@/core/trial/model/treatment';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import { releasedBy } from './release';
 
 /** What one rule gives a unit of a treatment over the season. */
@@ -54,10 +51,17 @@ export interface GivenAct {
   readonly unitIds: readonly string[] | null;
 }
 
+/** A planned time of a rule, as far as the ledger needs it. */
+export interface DatedTask {
+  readonly ruleId: string;
+  readonly dueOn: CalendarDay | null;
+  readonly doneOn: CalendarDay | null;
+}
+
 interface LedgerInput {
   readonly treatments: readonly Treatment[];
   readonly rules: readonly CareRule[];
-  readonly tasks: readonly StandingTask[];
+  readonly tasks: readonly DatedTask[];
   readonly products: readonly Product[];
   /** What was done and not skipped. */
   readonly given: readonly GivenAct[];

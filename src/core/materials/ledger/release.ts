@@ -1,4 +1,5 @@
-import { type NutrientAmounts, timesNutrients } from '@/core/materials/label/nutrient';
+import { timesNutrients } from '@/core/materials/label/nutrient';
+import type { NutrientAmounts } from '@/core/trial/model/nutrient';
 import type { Product } from '@/core/trial/model/product';
 
 const DAYS_A_MONTH = 30.4;

@@ -1,12 +1,4 @@
-/** Where the water comes from, as far as feeds, brews and seedlings mind. */
-export const WATER_SOURCES = [
-  'rain',
-  'well',
-  'tap-chlorine',
-  'tap-chloramine',
-  'tap-unknown',
-] as const;
-export type WaterSource = (typeof WATER_SOURCES)[number];
+import type { WaterSource } from '@/core/trial/model/water-source';
 
 /** What to do with it before it touches something alive. */
 export interface WaterStep {

@@ -2,7 +2,8 @@ import { ELEMENT_IN } from '@/core/materials/label/nutrient';
 import type { RowTrouble } from '@/core/measure/reading/reading-table';
 import { failure, type Result, success } from '@/core/result';
 import { MeasureId, ReadingId } from '@/core/trial/model/ids';
-import type { Measure, Reading } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { SoilSample } from './soil-sample';
 

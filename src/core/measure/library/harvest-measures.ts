@@ -1,4 +1,4 @@
-import type { Measure } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
 
 /** A measure as the library knows it, before a trial takes it. */
 export interface MeasureKind {

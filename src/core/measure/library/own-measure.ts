@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { MeasureId } from '@/core/trial/model/ids';
+import type { Measure } from '@/core/trial/model/measure';
 import { DayRule, type Scale } from '@/core/trial/model/scale';
-import type { Measure } from '@/core/trial/model/trial-data';
 import { type ReadingKind, readingKind } from './reading-library';
 
 const list = z.string().trim().max(600, 'That is too long.').default('');

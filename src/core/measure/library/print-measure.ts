@@ -1,5 +1,5 @@
 import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
-import type { Measure } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
 
 /** A value of a measure as the garden prints it; differences keep their sign. */
 export function valuePrinter(

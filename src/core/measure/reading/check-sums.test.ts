@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { PickId, UnitId } from '@/core/trial/model/ids';
-import type { Pick } from '@/core/trial/model/trial-data';
+import type { Pick } from '@/core/trial/model/pick';
 import { checkSums } from './check-sums';
 
 const UNITS = [1, 2, 3].map(n => UnitId.parse(`00000000-0000-7000-8000-00000000000${n}`));

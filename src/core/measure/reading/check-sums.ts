@@ -1,4 +1,4 @@
-import type { Pick } from '@/core/trial/model/trial-data';
+import type { Pick } from '@/core/trial/model/pick';
 
 /** What the picks add up to, by two ways, and those that don’t add up in themselves. */
 export interface CheckSums {

@@ -4,8 +4,9 @@ import type { Dimension, MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { daysApart } from '@/core/time/days-apart';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
 import type { Scale } from '@/core/trial/model/scale';
-import type { Measure, Reading } from '@/core/trial/model/trial-data';
 
 // No Zod here: a phone in the garden loads this page over a thin line.
 

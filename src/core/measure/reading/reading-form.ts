@@ -4,7 +4,9 @@ import { failure, type Result, success } from '@/core/result';
 import { GardenDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { MeasureId, ReadingId, UnitId } from '@/core/trial/model/ids';
-import { type Measure, Outcome, type Reading } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import { Outcome } from '@/core/trial/model/pick';
+import type { Reading } from '@/core/trial/model/reading';
 import { readValue } from './read-value';
 
 /** A reading as it is typed. The id is made where it is typed, so that it can be sent twice. */

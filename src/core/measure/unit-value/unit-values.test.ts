@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { valuePrinter } from '@/core/measure/library/print-measure';
-import type { ExperimentalUnit, Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import {
   emptyPickFixture,
   pickFixture,

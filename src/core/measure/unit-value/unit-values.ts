@@ -1,13 +1,11 @@
 import { median } from '@/core/stats/median';
 import { daysBetween } from '@/core/time/garden-day';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Pick } from '@/core/trial/model/pick';
+import type { Reading } from '@/core/trial/model/reading';
 import { isAveraged } from '@/core/trial/model/scale';
-import type {
-  ExperimentalUnit,
-  Measure,
-  Pick,
-  Reading,
-  TrialData,
-} from '@/core/trial/model/trial-data';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 
 /** What one experimental unit comes to in one measure, with why. */
 export interface UnitValue {

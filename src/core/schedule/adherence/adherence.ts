@@ -1,7 +1,7 @@
 import type { StandingTask } from '@/core/schedule/tasks/task-state';
 import { daysBetween } from '@/core/time/garden-day';
 import type { CareKind, CareRule } from '@/core/trial/model/care-rule';
-import type { ExperimentalUnit } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 
 /** What was planned for a treatment up to today, and what came of it. */
 export interface Adherence {

@@ -15,7 +15,7 @@ import {
   type Repeat,
 } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
-import type { Treatment } from '@/core/trial/model/trial-data';
+import type { Treatment } from '@/core/trial/model/treatment';
 
 const text = z.string().max(120, 'That is too long.').default('');
 

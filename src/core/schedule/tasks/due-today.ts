@@ -8,13 +8,16 @@ import {
   type ToMix,
 } from '@/core/schedule/supplies/mixing-list';
 import { addDays, type CalendarDay } from '@/core/time/garden-day';
-import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
+import { type CarePlan, doneTasks, type TaskDone } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
+import type { Place } from '@/core/trial/model/place';
 import type { Product } from '@/core/trial/model/product';
-import type { ExperimentalUnit, Place, Treatment, Trial } from '@/core/trial/model/trial-data';
+import type { Treatment } from '@/core/trial/model/treatment';
+import type { Trial } from '@/core/trial/model/trial';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { LATEST_DAYS, type StandingTask, standingTasks, wantingTasks } from './task-state';
-import { type Season, type Task, type TaskDone, tasksOf, type WashedOff } from './tasks';
+import { type Season, type Task, tasksOf, type WashedOff } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
 
 /** A running trial as far as its care goes. */

@@ -1,6 +1,7 @@
 import { type CalendarDay, daysBetween } from '@/core/time/garden-day';
+import type { TaskDone } from '@/core/trial/model/care-plan';
 import type { MissedPolicy } from '@/core/trial/model/care-rule';
-import type { Task, TaskDone } from './tasks';
+import type { Task } from './tasks';
 
 /** Where a task stands on a day. */
 export type TaskState = 'done' | 'skipped' | 'missed' | 'overdue' | 'due' | 'coming' | 'waits';

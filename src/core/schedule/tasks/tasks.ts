@@ -1,4 +1,5 @@
 import { addDays, type CalendarDay, daysBetween } from '@/core/time/garden-day';
+import type { TaskDone } from '@/core/trial/model/care-plan';
 import type { CareRule, Moment } from '@/core/trial/model/care-rule';
 
 /** One time of a rule. Its nth stays its own when days move. */
@@ -9,16 +10,6 @@ export interface Task {
   /** null while it waits for a stage, or for another rule that does. */
   readonly dueOn: CalendarDay | null;
   readonly waitsFor: string | null;
-}
-
-/** A time of a rule that was done, or left out with a reason. */
-export interface TaskDone {
-  readonly ruleId: string;
-  readonly nth: number;
-  readonly on: CalendarDay;
-  readonly isSkipped: boolean;
-  /** Only these units got it; null: all that were meant. */
-  readonly unitIds?: readonly string[] | null;
 }
 
 /** A step that rain undid: it is due again on the day after the rain. */

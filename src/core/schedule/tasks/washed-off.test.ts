@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { addDays } from '@/core/time/garden-day';
 import { careRuleFixture } from '@/core/trial/model/care-fixture';
+import type { TaskDone } from '@/core/trial/model/care-plan';
 import { standingTasks } from './task-state';
-import { type TaskDone, tasksOf } from './tasks';
+import { tasksOf } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
 
 const spray = careRuleFixture({

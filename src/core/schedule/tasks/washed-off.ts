@@ -1,7 +1,8 @@
 import { addDays, daysBetween } from '@/core/time/garden-day';
+import type { TaskDone } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { WeatherDay } from '@/core/weather/weather-day';
-import type { TaskDone, WashedOff } from './tasks';
+import type { WashedOff } from './tasks';
 
 type RainDay = Pick<WeatherDay, 'day' | 'rainMm'>;
 

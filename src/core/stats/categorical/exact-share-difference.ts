@@ -1,4 +1,4 @@
-import type { Share } from '@/core/stats/distributions/binomial';
+import type { Share } from './share-intervals';
 
 /**
  * Interval for the difference a − b of two shares that holds the truth at least as often as it says, whatever the shares are:

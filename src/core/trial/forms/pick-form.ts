@@ -5,7 +5,8 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { GardenDay } from '@/core/time/garden-day';
 import { PickId, UnitId } from '@/core/trial/model/ids';
-import { CullReason, type Measure, Outcome, type Pick } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import { CullReason, Outcome, type Pick } from '@/core/trial/model/pick';
 import { type FieldTroubles, fieldTroublesOf } from './field-troubles';
 
 /** A pick as it is typed. The id is made where it is typed, so that it can be sent twice. */

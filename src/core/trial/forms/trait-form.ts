@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
-import type { ExperimentalUnit, TrialData } from '@/core/trial/model/trial-data';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { FieldTroubles } from './field-troubles';
 
 /** What else differs between units, as it is typed: a name, and a line for each of its values. */

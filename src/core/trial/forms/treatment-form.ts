@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import { BLANK_TREATMENT } from '@/core/trial/model/blank-facts';
 import { TreatmentId } from '@/core/trial/model/ids';
-import { ControlKind, type Factor, type Treatment } from '@/core/trial/model/trial-data';
+import { ControlKind, type Factor, type Treatment } from '@/core/trial/model/treatment';
 import type { FieldTroubles } from './field-troubles';
 
 const MOST_TREATMENTS = 8;

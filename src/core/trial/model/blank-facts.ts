@@ -1,4 +1,8 @@
-import type { Layout, Measure, Reading, SiteFeature, Treatment, Trial } from './trial-data';
+import type { Layout, SiteFeature } from './layout';
+import type { Measure } from './measure';
+import type { Reading } from './reading';
+import type { Treatment } from './treatment';
+import type { Trial } from './trial';
 
 /** What a treatment holds that nobody said anything of. */
 export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'> = {

@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import { WATER_SOURCES } from '@/core/materials/soil-and-water/water-quality';
-import type { TaskDone } from '@/core/schedule/tasks/tasks';
 import { CalendarDay } from '@/core/time/garden-day';
 import { CareRule, MissedPolicy } from './care-rule';
 import { UnitId } from './ids';
+import { WATER_SOURCES } from './water-source';
 
 /** What a look at a barrier or a tool found. */
 export const ActOutcome = z.enum(['as-it-should-be', 'not-as-it-should-be']);
@@ -81,4 +80,14 @@ export function doneTasks(acts: readonly CareAct[]): readonly TaskDone[] {
     isSkipped: act.isSkipped,
     unitIds: act.unitIds,
   }));
+}
+
+/** A time of a rule that was done, or left out with a reason. */
+export interface TaskDone {
+  readonly ruleId: string;
+  readonly nth: number;
+  readonly on: CalendarDay;
+  readonly isSkipped: boolean;
+  /** Only these units got it; null: all that were meant. */
+  readonly unitIds?: readonly string[] | null;
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { LabelRate } from '@/core/materials/label/label-rate';
 import { CalendarDay } from '@/core/time/garden-day';
 import { TreatmentId } from './ids';
+import { LabelRate } from './label-rate';
 
 /** When a rule begins or ends. Whatever depends on a stage moves with it. */
 export const Moment = z.discriminatedUnion('kind', [

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
-import type { Analysis } from '@/core/materials/label/analysis';
-import { LabelRate, type RatePer } from '@/core/materials/label/label-rate';
+import type { Analysis } from './analysis';
+import { LabelRate, type RatePer } from './label-rate';
 import { Product } from './product';
 
 /** A product for tests: a liquid of 5-5-5, a litre at 4.00, density 1.1. */

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { Analysis } from '@/core/materials/label/analysis';
-import { LabelRate } from '@/core/materials/label/label-rate';
-import { ModeOfAction } from '@/core/materials/label/mode-of-action';
 import { CalendarDay, daysBetween } from '@/core/time/garden-day';
+import { Analysis } from './analysis';
+import { LabelRate } from './label-rate';
+import { ModeOfAction } from './mode-of-action';
 
 export const ProductForm = z.enum([
   'liquid',

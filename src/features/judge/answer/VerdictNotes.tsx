@@ -1,4 +1,5 @@
-import type { Amendment, Trial } from '@/core/trial/model/trial-data';
+import type { Amendment } from '@/core/trial/model/plan-record';
+import type { Trial } from '@/core/trial/model/trial';
 import { counted } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 

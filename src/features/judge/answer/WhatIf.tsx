@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Margin } from '@/core/judge/question/judge-input';
 import type { Look } from '@/core/judge/units/trial-analysis';
-import type { Measure } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';

@@ -1,6 +1,6 @@
 import type { Margin } from '@/core/judge/question/judge-input';
 import type { Look } from '@/core/judge/units/trial-analysis';
-import type { Measure } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
 
 /** What a look changes against the locked plan, in words. */
 export function differencesOf(

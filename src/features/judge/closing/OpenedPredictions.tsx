@@ -3,7 +3,7 @@
 import { styled } from 'styled-components';
 import { outcomeOf, type TrackRecord } from '@/core/judge/after/prediction-scores';
 import type { Call } from '@/core/judge/outcomes/judgement';
-import type { Prediction } from '@/core/trial/model/trial-data';
+import type { Prediction } from '@/core/trial/model/plan-record';
 import { counted } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 import { Soft } from '@/ui/Page';

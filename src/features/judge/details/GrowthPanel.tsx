@@ -3,7 +3,8 @@
 import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
 import { type TreatmentGrowth, trialGrowth } from '@/core/judge/after/trial-growth';
-import type { Measure, TrialData } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';

@@ -3,16 +3,12 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
-import {
-  SAME_WATER,
-  WATER_SOURCES,
-  WATER_STEPS,
-  type WaterSource,
-} from '@/core/materials/soil-and-water/water-quality';
+import { SAME_WATER, WATER_STEPS } from '@/core/materials/soil-and-water/water-quality';
 import { WATER_WAYS } from '@/core/materials/soil-and-water/watering';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { CareSettings } from '@/core/trial/model/care-plan';
+import { WATER_SOURCES, type WaterSource } from '@/core/trial/model/water-source';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import type { TendView } from '@/features/tend/tend-view';

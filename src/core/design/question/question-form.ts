@@ -11,7 +11,9 @@ import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-tr
 import { readTreatments, TreatmentsForm } from '@/core/trial/forms/treatment-form';
 import { BLANK_MEASURE } from '@/core/trial/model/blank-facts';
 import { MeasureId } from '@/core/trial/model/ids';
-import type { Factor, MarginMoney, Measure, Treatment, Trial } from '@/core/trial/model/trial-data';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Factor, Treatment } from '@/core/trial/model/treatment';
+import type { MarginMoney, Trial } from '@/core/trial/model/trial';
 
 const words = (most: number, missing: string) =>
   z

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
+import { readBench } from '@/core/design/layouts/bench-form';
 import { addDays, daysBetween, GardenDay } from '@/core/time/garden-day';
 import { readPick } from '@/core/trial/forms/pick-form';
 import { trialFixture } from '@/core/trial/trial-fixture';
-import { readBench } from './bench-form';
 import { readQuestion, USUAL_RULES } from './question-form';
 
 const HOSTILE = [

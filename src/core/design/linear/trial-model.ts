@@ -1,4 +1,3 @@
-import type { JudgeInput } from '@/core/judge/question/judge-input';
 import {
   type Combination,
   fitLinearModel,
@@ -8,6 +7,7 @@ import {
   orthonormalBasis,
 } from '@/core/stats/linear/linear-model';
 import { projectOut, squareSum } from '@/core/stats/linear/project-out';
+import type { DesignInput } from './design-input';
 
 // Below this share of a column's squares, what is left is rounding.
 const NOTHING_LEFT = 1e-12;
@@ -43,7 +43,7 @@ export interface TrialModel {
 }
 
 /** Sets up blocks, covariate and treatment (or factors and their interactions) as columns, in the order of the analysis. */
-export function buildTrialModel(input: JudgeInput): TrialModel {
+export function buildTrialModel(input: DesignInput): TrialModel {
   const units = input.units.flatMap((unit): MeasuredUnit[] =>
     unit.value === null
       ? []
@@ -172,7 +172,7 @@ interface TreatmentTerm {
   readonly rowOf: (treatment: string) => readonly number[];
 }
 
-function singleTerm(input: JudgeInput, units: readonly MeasuredUnit[]): TreatmentTerm {
+function singleTerm(input: DesignInput, units: readonly MeasuredUnit[]): TreatmentTerm {
   const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];
   return {
     term: {
@@ -190,7 +190,7 @@ function singleTerm(input: JudgeInput, units: readonly MeasuredUnit[]): Treatmen
  * Whether there is one unit of each combination and nothing else to tell luck by: then main effects alone are judged, by what
  * they leave over (Fisher 1935, a table of two ways).
  */
-export function isOneEachCell(input: JudgeInput, units: readonly MeasuredUnit[]): boolean {
+export function isOneEachCell(input: DesignInput, units: readonly MeasuredUnit[]): boolean {
   if ((input.factors?.names.length ?? 0) < 2 || units.some(unit => unit.wholePlot !== undefined))
     return false;
   return (
@@ -201,7 +201,7 @@ export function isOneEachCell(input: JudgeInput, units: readonly MeasuredUnit[])
 
 /** Main effects first, then interactions of two, of three …; the product of the factors' columns. */
 function factorTerms(
-  input: JudgeInput,
+  input: DesignInput,
   units: readonly MeasuredUnit[],
   isAdditive: boolean,
 ): readonly TreatmentTerm[] {

@@ -1,5 +1,5 @@
-import type { Act } from '@/core/design/forms/question-form';
-import type { ControlKind } from '@/core/trial/model/trial-data';
+import type { ControlKind } from '@/core/trial/model/treatment';
+import type { Act } from './question-form';
 
 /** A control that a kind of act wants, and what can't be told without it. */
 export interface ControlNeed {

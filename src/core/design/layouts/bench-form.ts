@@ -1,18 +1,15 @@
 import { z } from 'zod';
-import { choosePlants, type RaisedPlant } from '@/core/design/layouts/choose-plants';
-import { deal } from '@/core/design/layouts/deal';
-import {
-  dealPlanOf,
-  type LayoutMisfit,
-  type LayoutWish,
-  layoutMisfit,
-} from '@/core/design/layouts/deal-plan';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import { LayoutKind, type Place, type Treatment } from '@/core/trial/model/trial-data';
+import { LayoutKind } from '@/core/trial/model/layout';
+import type { Place } from '@/core/trial/model/place';
+import type { Treatment } from '@/core/trial/model/treatment';
+import { choosePlants, type RaisedPlant } from './choose-plants';
+import { deal } from './deal';
+import { dealPlanOf, type LayoutMisfit, type LayoutWish, layoutMisfit } from './deal-plan';
 
 const whole = (least: number, most: number, what: string) =>
   z

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { BlockId, PlaceId, TreatmentId, UnitId } from './ids';
+import { Name } from './limits';
+
+// The whole trial as one plain object: what core takes, what the worker gets, and the open file format.
+/** Units alike but for the treatment. */
+export const Block = z
+  .object({ id: BlockId, name: Name, position: z.int().min(0), placeId: PlaceId.nullable() })
+  .readonly();
+export type Block = z.infer<typeof Block>;
+
+/** An experimental unit: what a treatment was dealt to. */
+export const ExperimentalUnit = z
+  .object({
+    id: UnitId,
+    code: z.string().regex(/^[A-Z]{2}\d$/),
+    placeId: PlaceId,
+    blockId: BlockId.nullable(),
+    treatmentId: TreatmentId,
+    position: z.int().min(0),
+    /** Of a Latin square: its column, from 0. */
+    column: z.int().min(0).nullable().default(null),
+    /** Of a split plot: the name of the bed it lies in. */
+    wholePlot: z.string().max(120).nullable().default(null),
+    /** Its size before the deal, in the gardener's own unit. */
+    startSize: z.number().nullable().default(null),
+    /** Its number among all plants that were raised and measured. */
+    plant: z.int().min(1).nullable().default(null),
+    /** What else is known to differ between units, by its name: variety, container, batch of the mix, who planted it. */
+    traits: z.record(z.string().min(1).max(40), z.string().min(1).max(60)).default({}),
+  })
+  .readonly();
+export type ExperimentalUnit = z.infer<typeof ExperimentalUnit>;
