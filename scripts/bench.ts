@@ -9,7 +9,7 @@ import { chromium } from '@playwright/test';
 import Sqlite from 'better-sqlite3';
 import { v7 } from 'uuid';
 import { judge } from '@/core/judge/outcomes/judge';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { plannedInput } from '@/core/judge/planning/planned-input';
 import { simulateVerdicts } from '@/core/judge/planning/simulate-verdicts';
 import { sizeCurve, sizesFor } from '@/core/judge/planning/size-curve';
@@ -33,7 +33,7 @@ import { today } from '@/service/garden/clock';
 import { closeStore, startStore } from '@/service/garden/start';
 import { listDue } from '@/service/tend/today';
 import { keepSeason } from '@/service/trial/keep-trial';
-import { readAlso } from '@/service/trial/measures';
+import { addMeasureToTrial } from '@/service/trial/measures';
 import { takeReadings } from '@/service/weigh/readings';
 
 const TREATMENTS = ['water', 'a', 'b', 'c', 'd', 'e'];
@@ -133,7 +133,7 @@ function benchKinds(): void {
       } as const;
       return `${pots} pots ${median(
         timesMs(3, () => {
-          judgeKind(input);
+          judgeOutcome(input);
         }),
       ).toFixed(0)} ms`;
     });
@@ -485,7 +485,7 @@ async function benchReadings(): Promise<void> {
   );
   const measures: Measure[] = [];
   for (const { trial } of trials) {
-    const added = await readAlso(trial.id, { from: 'library', key: 'height' });
+    const added = await addMeasureToTrial(trial.id, { from: 'library', key: 'height' });
     if (added.ok) measures.push(added.value);
   }
   await closeStore();

@@ -2,9 +2,9 @@ import { type DealPlan, deal } from '@/core/design/layouts/deal';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Call } from '@/core/judge/outcomes/judgement';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { KindInput, KindUnit, ReadingKindOfJudge } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, OutcomeUnit, OutcomeKind } from '@/core/judge/question/outcome-input';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
 
@@ -173,12 +173,12 @@ function continuous(layout: Layout): void {
 
 interface Draw {
   readonly name: string;
-  readonly kind: ReadingKindOfJudge;
+  readonly kind: OutcomeKind;
   /** `luck` of the block, and of a remedy that works, on the scale of the draw. */
   readonly of: (
     random: SeededRandom,
     luck: number,
-  ) => Pick<KindUnit, 'value' | 'outOf' | 'hasCome'>;
+  ) => Pick<OutcomeUnit, 'value' | 'outOf' | 'hasCome'>;
 }
 
 const poisson = (mean: number, random: SeededRandom): number => {
@@ -270,7 +270,7 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
     const lineLuck = (dealt: ReturnType<typeof deal>[number]): number =>
       lines[layout.plan.kind === 'split-plot' ? dealt.wholePlot : dealt.column] ?? 0;
     const units = deal(layout.plan, seed).map(
-      (dealt, i): KindUnit => ({
+      (dealt, i): OutcomeUnit => ({
         id: String(i),
         treatment: `t${dealt.treatment}`,
         blocks: layout.blockNames.map((_, b) => String(b === 0 ? dealt.block : dealt.column)),
@@ -281,7 +281,7 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
         ),
       }),
     );
-    const input: KindInput = {
+    const input: OutcomeInput = {
       kind: kindName,
       response: 'it',
       unitWord: 'pot',
@@ -297,7 +297,7 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
       seed,
       isDeclared: true,
     };
-    const found = judgeKind(input);
+    const found = judgeOutcome(input);
     const idle =
       strong === 0
         ? found.contrasts

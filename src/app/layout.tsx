@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import type { ReactNode } from 'react';
-import { Rail } from '@/features/frame/Navigation';
+import { Navigation } from '@/features/frame/Navigation';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { Providers } from '@/ui/Providers';
@@ -56,7 +56,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <body>
         <StyleRegistry>
           <Providers locale={garden.system === 'us' ? 'en-US' : 'en-GB'}>
-            <Rail garden={garden.name} today={today()} />
+            <Navigation garden={garden.name} today={today()} />
             {children}
           </Providers>
         </StyleRegistry>

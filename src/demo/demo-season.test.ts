@@ -1,6 +1,6 @@
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { judgeInputOf, plannedLook } from '@/core/judge/units/trial-analysis';
+import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { daysBetween } from '@/core/time/garden-day';
 import { TrialData } from '@/core/trial/model/trial-data';
 import { demoSeason } from './demo-season';
@@ -28,7 +28,7 @@ test.each(season.trials.map(data => [data.trial.crop, data] as const))(
 );
 
 test('the beans have a clear winner, one treatment that does not matter, and one that can’t be told', () => {
-  const judgement = judgeWithoutShuffle(judgeInputOf(beans, plannedLook(beans, STARTING_GUESS_CV)));
+  const judgement = judgeWithoutShuffle(judgeInputOf(beans, plannedSpec(beans, STARTING_GUESS_CV)));
   expect(judgement.verdict).toMatchObject({ call: 'clearly-better', best: 'Heronsgill feed' });
   expect(judgement.contrasts.map(contrast => contrast.call)).toEqual([
     'clearly-better',
@@ -51,7 +51,7 @@ test('the strawberries are running, blind, half picked today, and split into med
     ).size,
   ).toBe(15);
   const { anova } = judgeWithoutShuffle(
-    judgeInputOf(strawberries, plannedLook(strawberries, STARTING_GUESS_CV)),
+    judgeInputOf(strawberries, plannedSpec(strawberries, STARTING_GUESS_CV)),
   );
   expect(anova.map(row => row.term)).toEqual(['row', 'medium', 'feed', 'medium:feed', 'residual']);
 });

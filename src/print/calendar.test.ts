@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import { standingTasks } from '@/core/schedule/tasks/task-state';
+import { trackedTasks } from '@/core/schedule/tasks/task-state';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
 import { careRuleFixture } from '@/core/trial/model/care-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
@@ -18,7 +18,7 @@ const season = (flower: string) => ({
   done: [],
 });
 const events = (flower: string, changes: number) => {
-  const tasks = standingTasks(tasksOf([rule], season(flower)), [], '2026-05-01', 'do-late');
+  const tasks = trackedTasks(tasksOf([rule], season(flower)), [], '2026-05-01', 'do-late');
   const calendar = new ICAL.Component(
     ICAL.parse(careCalendar(trial, [rule], tasks, changes, new Date('2026-05-01T08:00:00Z'))),
   );

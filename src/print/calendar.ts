@@ -1,5 +1,5 @@
 import ical, { ICalEventTransparency } from 'ical-generator';
-import type { StandingTask } from '@/core/schedule/tasks/task-state';
+import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { addDays } from '@/core/time/garden-day';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Trial } from '@/core/trial/model/trial';
@@ -14,7 +14,7 @@ import type { Trial } from '@/core/trial/model/trial';
 export function careCalendar(
   trial: Pick<Trial, 'id' | 'question'>,
   rules: readonly CareRule[],
-  tasks: readonly StandingTask[],
+  tasks: readonly TrackedTask[],
   changes: number,
   stamp: Date,
 ): string {

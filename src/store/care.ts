@@ -9,7 +9,7 @@ import {
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
-import { addEntry, standingRows } from './revisions';
+import { addEntry, currentRows } from './revisions';
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -32,7 +32,7 @@ const unitsOf = (written: unknown): unknown =>
 export async function carePlanOf(db: Database, trialId: string): Promise<CarePlan> {
   const plan = (await carePlansOf(db, [trialId])).get(trialId);
   return plan
-    ? { ...plan, acts: (await standingRows(db, 'careActs', trialId)).map(actOf) }
+    ? { ...plan, acts: (await currentRows(db, 'careActs', trialId)).map(actOf) }
     : NO_CARE;
 }
 
@@ -148,7 +148,7 @@ export async function putCareRule(
     .merge(['facts']);
 }
 
-export async function removeCareRule(db: Database, trialId: string, id: string): Promise<void> {
+export async function deleteCareRule(db: Database, trialId: string, id: string): Promise<void> {
   await db('careRules').where({ trialId, id }).delete();
 }
 

@@ -2,7 +2,7 @@ import { type Incident, Incident as IncidentSchema } from '@/core/trial/model/in
 import { type Pick, Pick as PickSchema } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Database } from '@/store/connection/database';
-import { addEntry, historyRows, standingRows } from './revisions';
+import { addEntry, historyRows, currentRows } from './revisions';
 
 // SQLite gives booleans back as 0 and 1.
 const withBooleans = (row: unknown, ...names: readonly string[]): unknown =>
@@ -14,15 +14,15 @@ const pickOf = (row: unknown): Pick => PickSchema.parse(withBooleans(row, 'isRem
 const incidentOf = (row: unknown): Incident =>
   IncidentSchema.parse(withBooleans(row, 'isRemoval', 'afterKeyOpened'));
 
-export async function standingPicks(db: Database, trialId: string): Promise<readonly Pick[]> {
-  return (await standingRows(db, 'picks', trialId)).map(pickOf);
+export async function currentPicks(db: Database, trialId: string): Promise<readonly Pick[]> {
+  return (await currentRows(db, 'picks', trialId)).map(pickOf);
 }
 
-export async function standingIncidents(
+export async function currentIncidents(
   db: Database,
   trialId: string,
 ): Promise<readonly Incident[]> {
-  return (await standingRows(db, 'incidents', trialId)).map(incidentOf);
+  return (await currentRows(db, 'incidents', trialId)).map(incidentOf);
 }
 
 /** Every revision of one unit's picks, newest first. */

@@ -28,7 +28,7 @@ export async function addPhoto(db: Database, trialId: string, photo: Photo): Pro
     .ignore();
 }
 
-export async function removePhoto(db: Database, trialId: string, id: string): Promise<boolean> {
+export async function deletePhoto(db: Database, trialId: string, id: string): Promise<boolean> {
   return (await db('photos').where({ id, trialId }).delete()) > 0;
 }
 

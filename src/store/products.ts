@@ -35,6 +35,6 @@ export async function putProduct(db: Database, gardenId: string, product: Produc
     .merge(['name', 'facts', 'isRemoved']);
 }
 
-export async function removeProduct(db: Database, gardenId: string, id: string): Promise<void> {
+export async function deleteProduct(db: Database, gardenId: string, id: string): Promise<void> {
   await db('products').where({ gardenId, id }).update({ isRemoved: true });
 }

@@ -1,6 +1,6 @@
 import { Reading } from '@/core/trial/model/reading';
 import type { Database } from '@/store/connection/database';
-import { addEntry, historyRows, standingRows } from './revisions';
+import { addEntry, historyRows, currentRows } from './revisions';
 
 const readingOf = (row: unknown): Reading => {
   const found = row && typeof row === 'object' ? { ...row } : {};
@@ -12,12 +12,12 @@ const readingOf = (row: unknown): Reading => {
 };
 
 /** A trial's standing readings, oldest first; of some of its measures only where these are named. */
-export async function standingReadings(
+export async function currentReadings(
   db: Database,
   trialId: string,
   measureIds?: readonly string[],
 ): Promise<readonly Reading[]> {
-  return (await standingRows(db, 'readings', trialId, measureIds && { measureId: measureIds })).map(
+  return (await currentRows(db, 'readings', trialId, measureIds && { measureId: measureIds })).map(
     readingOf,
   );
 }

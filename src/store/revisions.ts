@@ -7,7 +7,7 @@ type EntryTable = 'picks' | 'readings' | 'incidents' | 'careActs';
  *
  * @param only what else a row must hold, by column
  */
-export function standingRows(
+export function currentRows(
   db: Database,
   table: EntryTable,
   trialId: string | readonly string[],

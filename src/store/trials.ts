@@ -9,11 +9,11 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { Block, ExperimentalUnit } from '@/core/trial/model/unit';
 import type { Database } from '@/store/connection/database';
 import { carePlanOf } from './care';
-import { standingIncidents, standingPicks } from './entries';
+import { currentIncidents, currentPicks } from './entries';
 import { measureFrom, measureRow } from './measures';
 import { amendmentsOf, predictionsOf, regretsOf } from './plan-records';
 import { productsOf } from './products';
-import { lastReadings, standingReadings } from './readings';
+import { lastReadings, currentReadings } from './readings';
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -75,13 +75,13 @@ export async function findTrialData(
     measure.isMain || (measureIds ?? []).includes(measure.id);
   return {
     ...plan,
-    picks: await standingPicks(db, id),
-    readings: await standingReadings(
+    picks: await currentPicks(db, id),
+    readings: await currentReadings(
       db,
       id,
       measureIds && plan.measures.filter(isWanted).map(measure => measure.id),
     ),
-    incidents: await standingIncidents(db, id),
+    incidents: await currentIncidents(db, id),
     care,
     products: (await productsOf(db, trial.gardenId, true)).filter(product =>
       care.rules.some(rule => rule.material?.productId === product.id),
@@ -263,7 +263,7 @@ export async function putLayout(db: Database, trial: Trial, dealt: DealtLayout):
 }
 
 /** Says at which level of the place tree each factor was dealt. */
-export async function sayDealtAt(
+export async function setFactorStratum(
   db: Database,
   trialId: string,
   factors: readonly Pick<Factor, 'name' | 'dealtAt'>[],

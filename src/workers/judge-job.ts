@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { JudgeApi, JudgeProgress, LuckProgress, MeasureLuck } from './judge.worker';
 
@@ -13,16 +13,16 @@ export interface JudgeJob<Found> {
 /** Starts judging beside the page, which stays free to scroll and type. */
 export function startJudging(
   data: TrialData,
-  look: Look,
+  look: AnalysisSpec,
   onProgress: (progress: JudgeProgress) => void,
-): JudgeJob<LookedJudgement> {
+): JudgeJob<Analysis> {
   return startBeside(onProgress, (judge, report) => judge.judgeInSteps(data, look, report));
 }
 
 /** Starts the shuffles of several measures beside the page. */
 export function startLuck(
   data: TrialData,
-  look: Look,
+  look: AnalysisSpec,
   measureIds: readonly string[],
   onProgress: (progress: LuckProgress) => void,
 ): JudgeJob<readonly MeasureLuck[]> {

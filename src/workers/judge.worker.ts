@@ -3,16 +3,16 @@ import { judgeWithoutShuffle, shuffleProblemOf, withShuffle } from '@/core/judge
 import { testsOf } from '@/core/judge/question/judge-input';
 import {
   judgeInputOf,
-  judgeUnderLook,
-  type Look,
-  type LookedJudgement,
+  analyse,
+  type AnalysisSpec,
+  type Analysis,
 } from '@/core/judge/units/trial-analysis';
-import { startShuffleTest } from '@/core/stats/permutation/permutation-test';
+import { startPermutationTest } from '@/core/stats/permutation/permutation-test';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** How far the shuffles are, with what they have found until now. */
 export interface JudgeProgress {
-  readonly looked: LookedJudgement;
+  readonly looked: Analysis;
   readonly done: number;
   readonly total: number;
 }
@@ -23,15 +23,15 @@ const STEPS_OF_ONE = 5;
 /** Judges a trial: first all that needs no shuffles, then the shuffles in steps, each reported. */
 async function judgeInSteps(
   data: TrialData,
-  look: Look,
+  look: AnalysisSpec,
   report: (progress: JudgeProgress) => Promise<void> | void,
-): Promise<LookedJudgement> {
-  const looked = judgeUnderLook(data, look, judgeWithoutShuffle);
+): Promise<Analysis> {
+  const looked = analyse(data, look, judgeWithoutShuffle);
   const problem = look.shuffles > 0 ? shuffleProblemOf(looked.input) : undefined;
-  const run = problem && startShuffleTest(problem, look.shuffles, look.seed);
+  const run = problem && startPermutationTest(problem, look.shuffles, look.seed);
   if (!run) return looked;
   await report({ looked, done: 0, total: run.total });
-  const soFar = (): LookedJudgement => ({
+  const soFar = (): Analysis => ({
     ...looked,
     judgement: withShuffle(looked.judgement, looked.input, run.result()),
   });
@@ -57,14 +57,14 @@ export interface MeasureLuck {
 /** Shuffles measure after measure, reporting on the way. One that can't be shuffled is passed over. */
 async function shuffleEach(
   data: TrialData,
-  look: Look,
+  look: AnalysisSpec,
   measureIds: readonly string[],
   report: (progress: LuckProgress) => Promise<void> | void,
 ): Promise<readonly MeasureLuck[]> {
   const runs = measureIds.flatMap(measureId => {
     const input = judgeInputOf(data, { ...look, measureId });
     const problem = shuffleProblemOf(input);
-    const run = problem && startShuffleTest(problem, look.shuffles, look.seed);
+    const run = problem && startPermutationTest(problem, look.shuffles, look.seed);
     return run ? [{ measureId, tests: testsOf(input), run }] : [];
   });
   const total = runs.reduce((sum, { run }) => sum + run.total, 0);

@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import { openBatch, saveProduct, stepUp, takeOffShelf, weighLoose } from '@/service/garden/shelf';
+import { openBatch, saveProduct, stepUp, removeProduct, weighLoose } from '@/service/garden/shelf';
 
 // Public doors: anyone who can reach the site can call them with anything.
 const Id = z.uuid();
@@ -74,7 +74,7 @@ export async function stepUpAction(
 
 export async function takeOffAction(productId: unknown): Promise<void> {
   const id = Id.safeParse(productId);
-  if (id.success) await takeOffShelf(id.data);
+  if (id.success) await removeProduct(id.data);
   revalidatePath('/', 'layout');
   redirect('/shelf');
 }

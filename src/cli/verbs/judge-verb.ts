@@ -7,9 +7,9 @@ import { refuse } from '@/cli/refuse';
 import { type DoseResponse, doseResponse } from '@/core/judge/after/dose-response';
 import { judge } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
-import { type KindRoles, kindInputFromTable } from '@/core/judge/table/outcome-table';
+import { type OutcomeRoles, outcomeInputFromTable } from '@/core/judge/table/outcome-table';
 import {
   judgeInputFromTable,
   type Table,
@@ -17,7 +17,7 @@ import {
   type TableTrouble,
 } from '@/core/judge/table/table-input';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
-import { kindJson } from '@/core/judge/verdict/outcome-json';
+import { outcomeJson } from '@/core/judge/verdict/outcome-json';
 
 export const JUDGE_HELP = `turnspit judge FILE.csv --response COL --treatment COL --control NAME [options]
 Judges a spreadsheet that never saw the application: one row a unit, or a subsample of one.
@@ -159,10 +159,10 @@ export function judgeVerb(args: readonly string[]): void {
   );
 }
 
-function judgeByKind(table: Table, file: string, roles: KindRoles, isJson: boolean): void {
-  const input = kindInputFromTable(table, roles);
+function judgeByKind(table: Table, file: string, roles: OutcomeRoles, isJson: boolean): void {
+  const input = outcomeInputFromTable(table, roles);
   if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
-  const judgement = judgeKind(input.value);
+  const judgement = judgeOutcome(input.value);
   const lines = [
     judgement.headline,
     judgement.detail,
@@ -171,7 +171,7 @@ function judgeByKind(table: Table, file: string, roles: KindRoles, isJson: boole
       : []),
   ];
   process.stdout.write(
-    isJson ? `${JSON.stringify(kindJson(judgement, input.value))}\n` : `${lines.join('\n')}\n`,
+    isJson ? `${JSON.stringify(outcomeJson(judgement, input.value))}\n` : `${lines.join('\n')}\n`,
   );
 }
 

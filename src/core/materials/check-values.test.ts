@@ -45,7 +45,7 @@ import {
   lowestCut,
 } from '@/core/schedule/rules/lawn';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
-import { loreFor } from '@/core/trial/horticultural-facts';
+import { factsFor } from '@/core/trial/horticultural-facts';
 import type { Analysis } from '@/core/trial/model/analysis';
 import { type CareRule, Moment } from '@/core/trial/model/care-rule';
 import { degreeDays } from '@/core/weather/degree-days';
@@ -541,16 +541,16 @@ test.each([
   ['C085', 'Does topping peppers pay?', 'one to three weeks'],
   ['C086', 'Trench or bucket?', '10 to 15 cm'],
 ])('%s speaks where it bears on the question, with its source', (_, question, says) => {
-  const found = loreFor([], question).filter(lore => lore.says.includes(says));
+  const found = factsFor([], question).filter(lore => lore.says.includes(says));
   expect(found).toHaveLength(1);
   expect(found[0]?.source).toMatch(/common practice|from memory/);
 });
 
 test('C058: what lies on the leaf is gone after rain, where such a spray is used, and nowhere else', () => {
-  expect(loreFor(['peroxide'], 'Do beans like shade?').map(lore => lore.id)).toEqual([
+  expect(factsFor(['peroxide'], 'Do beans like shade?').map(lore => lore.id)).toEqual([
     'contact-rain',
   ]);
-  expect(loreFor([], 'Do beans like shade?')).toEqual([]);
+  expect(factsFor([], 'Do beans like shade?')).toEqual([]);
 });
 
 test.each([...UNITS, ...FEEDS, ...SPRAYS, ...SOIL, ...LORE_VALUES])(

@@ -16,8 +16,8 @@ import { binomialChance, binomialTwoSidedP, logChoose } from '@/core/stats/distr
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
 import { combineSites } from '@/core/stats/meta/random-effects';
 import {
-  scoreTest,
-  scoreTestOfSeveral,
+  permutationSumTest,
+  permutationSumTestOfSeveral,
   signFlipP,
 } from '@/core/stats/permutation/permutation-sum-test';
 import {
@@ -191,7 +191,7 @@ describe('deals of scores', () => {
         const sums = a.flatMap(x => b.map(y => x + y));
         const mean = sums.reduce((sum, each) => sum + each, 0) / sums.length;
         const seen = (a[0] ?? 0) + (b[0] ?? 0);
-        expect(scoreTest(strata).p).toBeCloseTo(
+        expect(permutationSumTest(strata).p).toBeCloseTo(
           sums.filter(sum => Math.abs(sum - mean) >= Math.abs(seen - mean) - 1e-9).length /
             sums.length,
           9,
@@ -203,9 +203,9 @@ describe('deals of scores', () => {
     const scores = Array.from({ length: 40 }, (_, i) => Math.sqrt(i + 1) + (i < 20 ? 0.5 : 0));
     const stratum = { scores, isTreated: scores.map((_, i) => i % 2 === 0) };
     const [one, again, other] = [
-      scoreTest([stratum], 1),
-      scoreTest([stratum], 1),
-      scoreTest([stratum], 2),
+      permutationSumTest([stratum], 1),
+      permutationSumTest([stratum], 1),
+      permutationSumTest([stratum], 2),
     ];
     expect(one.isExact).toBe(false);
     expect(again.p).toBe(one.p);
@@ -226,18 +226,18 @@ describe('deals of scores', () => {
   });
   test('several at once: of two it is about the exact p, and no p of several is below its own alone by more than luck', () => {
     const scores = [1, 4, 2, 8, 9, 12, 3, 5];
-    const exact = scoreTest([
+    const exact = permutationSumTest([
       { scores, isTreated: [false, false, false, false, true, true, true, true] },
     ]).p;
-    const [together = 0] = scoreTestOfSeveral([{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }], 2, 5);
+    const [together = 0] = permutationSumTestOfSeveral([{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }], 2, 5);
     expect(Math.abs(together - exact)).toBeLessThan(0.03);
-    expect(scoreTestOfSeveral([{ scores: [3, 3, 3, 3], group: [0, 0, 1, 1] }], 2)).toEqual([1]);
-    expect(scoreTestOfSeveral([{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }], 3)[1]).toBe(1); // nobody has the third treatment
+    expect(permutationSumTestOfSeveral([{ scores: [3, 3, 3, 3], group: [0, 0, 1, 1] }], 2)).toEqual([1]);
+    expect(permutationSumTestOfSeveral([{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }], 3)[1]).toBe(1); // nobody has the third treatment
   });
   test('one strong treatment does not hide another', () => {
     const group = [0, 0, 0, 0, 0, 1, 1, 1, 1, 1, 2, 2, 2, 2, 2];
     const scores = [10, 11, 12, 11, 10, 90, 91, 92, 91, 90, 16, 17, 18, 17, 16];
-    const [strong = 1, weak = 1] = scoreTestOfSeveral([{ scores, group }], 3, 3);
+    const [strong = 1, weak = 1] = permutationSumTestOfSeveral([{ scores, group }], 3, 3);
     expect(strong).toBeLessThan(0.001);
     expect(weak).toBeLessThan(0.6);
   });

@@ -1,14 +1,14 @@
 import type { Hazard } from '@/core/trial/model/product';
 
 /** What is generally known, and bears on a plan. Plain data: it crosses to the page. */
-export interface Lore {
+export interface HorticulturalFact {
   readonly id: string;
   readonly says: string;
   /** Author, year; or that there is none. */
   readonly source: string;
 }
 
-interface Entry extends Lore {
+interface Entry extends HorticulturalFact {
   /** Speaks where one of these is used, or where the trial's or a step's words hold one of these. */
   readonly of: { readonly hazards?: readonly Hazard[]; readonly words?: RegExp };
 }
@@ -93,7 +93,7 @@ const LORE: readonly Entry[] = [
 ];
 
 /** What bears on a trial that uses these and speaks of that. */
-export function loreFor(hazards: readonly Hazard[], words: string): readonly Lore[] {
+export function factsFor(hazards: readonly Hazard[], words: string): readonly HorticulturalFact[] {
   return LORE.filter(
     ({ of }) => of.hazards?.some(hazard => hazards.includes(hazard)) || of.words?.test(words),
   ).map(({ id, says, source }) => ({ id, says, source }));

@@ -10,7 +10,7 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/library/harvest-measures';
 import { readingKind } from '@/core/measure/library/reading-library';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import { loreFor } from '@/core/trial/horticultural-facts';
+import { factsFor } from '@/core/trial/horticultural-facts';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
@@ -270,7 +270,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
             )}
             <DryRunPanel form={form} />
             <Known
-              lore={loreFor(
+              lore={factsFor(
                 [],
                 [
                   shown.question,

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { toldApart } from '@/core/design/audit/aliasing';
+import { aliasingOf } from '@/core/design/audit/aliasing';
 import type { QuestionForm } from '@/core/design/question/question-form';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
@@ -151,7 +151,7 @@ function ToldApartWords({
   readonly factors: readonly { readonly name: string; readonly levels: readonly string[] }[];
   readonly cells: readonly Readonly<Record<string, string>>[];
 }) {
-  const told = toldApart(factors, cells);
+  const told = aliasingOf(factors, cells);
   const clear = told.mainEffects.filter(effect => effect.isClear).map(effect => effect.factor);
   const blurred = told.mainEffects.filter(effect => !effect.isClear).map(effect => effect.factor);
   return (

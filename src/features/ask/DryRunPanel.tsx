@@ -7,7 +7,7 @@ import { readBench } from '@/core/design/layouts/bench-form';
 import { type QuestionForm, readQuestion } from '@/core/design/question/question-form';
 import { questionPattern } from '@/core/design/question/question-patterns';
 import type { DryRun } from '@/core/judge/planning/dry-run';
-import { kindOf } from '@/core/judge/question/trial-outcome';
+import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { type Planner, startPlanner } from '@/workers/planner-job';
@@ -38,7 +38,7 @@ export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
     }
     const { facts, treatments, measures } = question.value;
     const main = measures.find(measure => measure.isMain);
-    if (main && kindOf(main.scale) !== null) {
+    if (main && outcomeOf(main.scale) !== null) {
       setRuns(undefined);
       setSays(
         'Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.',

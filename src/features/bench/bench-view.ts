@@ -35,17 +35,17 @@ export interface BenchView {
   /** What lies about it: slope, light, wall. */
   readonly site: readonly SiteFeature[];
   /** Plants that nobody reads. */
-  readonly guards: readonly (Standing & Pick<Place, 'shape'>)[];
+  readonly guards: readonly (Placed & Pick<Place, 'shape'>)[];
   /** Where there are several. */
-  readonly benches: readonly Standing[];
+  readonly benches: readonly Placed[];
   /** Larger units of a split plot, on their shelf. */
-  readonly beds: readonly Standing[];
-  readonly shelves: readonly Standing[];
+  readonly beds: readonly Placed[];
+  readonly shelves: readonly Placed[];
   readonly units: readonly BenchUnit[];
 }
 
 /** Something that others stand on, all in mm from the bench's corner. */
-export interface Standing {
+export interface Placed {
   readonly name: string;
   readonly xMm: number;
   readonly yMm: number;
@@ -72,7 +72,7 @@ export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchVie
   if (!ground) return null;
   const byId = new Map(data.places.map(place => [place.id, place]));
   const cornerOf = cornersOn(data.places);
-  const standing = (place: Place): Standing => {
+  const standing = (place: Place): Placed => {
     const { xMm, yMm } = cornerOf(place);
     return { name: place.name, xMm, yMm, widthMm: place.widthMm, depthMm: place.depthMm };
   };

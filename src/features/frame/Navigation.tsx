@@ -19,7 +19,7 @@ const PLACES = [
 ] as const;
 
 /** The thin rail over every page: where one can go, whose garden it is, and the day. At the thumb on a phone. */
-export function Rail({ garden, today }: RailProps) {
+export function Navigation({ garden, today }: RailProps) {
   const path = usePathname();
   return (
     <Bar>

@@ -4,8 +4,8 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
-import type { TrackRecord } from '@/core/judge/after/prediction-scores';
-import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { PredictionScore } from '@/core/judge/after/prediction-scores';
+import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
 import { isBetter } from '@/core/judge/verdict/call';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
@@ -20,10 +20,10 @@ import { differencesOf } from '@/features/judge/answer/differences';
 import { dotRowsOf } from '@/features/judge/answer/dot-rows';
 import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
 import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
-import { Guesses } from '@/features/judge/closing/OpenedPredictions';
-import { RestOnItsWay } from '@/features/judge/details/DetailsLoading';
-import { useRest } from '@/features/judge/details/use-verdict-details';
-import type { VerdictDoors } from '@/features/judge/details/VerdictDetails';
+import { OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
+import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
+import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
+import type { VerdictActions } from '@/features/judge/details/VerdictDetails';
 import { Soft, TwoParts } from '@/ui/Page';
 import { useJudgement } from './use-judgement';
 
@@ -32,7 +32,7 @@ const MANY_SHUFFLES = 1_000_000;
 
 // Neither is in the way of the verdict. The chart library is the heaviest part of the page and draws on a canvas only a browser has.
 const restView = () =>
-  import('@/features/judge/details/VerdictDetails').then(module => module.RestView);
+  import('@/features/judge/details/VerdictDetails').then(module => module.VerdictDetails);
 const RestView = dynamic(restView, { ssr: false });
 const DotsChart = dynamic(
   () => import('@/features/judge/answer/DotsChart').then(module => module.DotsChart),
@@ -43,7 +43,7 @@ const DotsChart = dynamic(
 );
 
 /** What the page of a verdict comes with, whatever it is judged by. */
-export interface VerdictOfTrial extends VerdictDoors {
+export interface VerdictOfTrial extends VerdictActions {
   readonly trial: Trial;
   /** The one that is judged. */
   readonly measure: Measure;
@@ -54,12 +54,12 @@ export interface VerdictOfTrial extends VerdictDoors {
   readonly interimLooks: number;
   readonly guesses: {
     readonly predictions: readonly Prediction[];
-    readonly records: readonly TrackRecord[];
+    readonly records: readonly PredictionScore[];
   };
 }
 
 interface JudgeViewProps extends VerdictOfTrial {
-  readonly first: LookedJudgement;
+  readonly first: Analysis;
   readonly system: MeasureSystem;
   /** Measures of which neither way is a gain by itself. */
   readonly noGain: readonly string[];
@@ -85,21 +85,21 @@ export function JudgeView({
   isByMeans,
   ...doors
 }: JudgeViewProps) {
-  const fetched = useRest(trial.id, first.look.measureId, first);
+  const fetched = useVerdictDetails(trial.id, first.spec.measureId, first);
   const state = useJudgement(fetched.rest?.data ?? null, first);
   useEffect(() => void restView(), []); // its code comes while its data are on their way
-  const [wished, setWished] = useState<{ readonly of: LookedJudgement; readonly look: Look }>();
-  const look = wished?.of === first ? wished.look : first.look; // what went on record meanwhile is in the page's own look
-  const { looked } = state;
-  const { judgement, input } = looked;
+  const [wished, setWished] = useState<{ readonly of: Analysis; readonly look: AnalysisSpec }>();
+  const look = wished?.of === first ? wished.look : first.spec; // what went on record meanwhile is in the page's own look
+  const { analysis } = state;
+  const { judgement, input } = analysis;
   const measures = fetched.rest?.data.measures ?? [shown];
-  const measure = measures.find(candidate => candidate.id === looked.look.measureId) ?? shown;
+  const measure = measures.find(candidate => candidate.id === analysis.spec.measureId) ?? shown;
   const printValue = useCallback(
     (value: number) => valuePrinter(measure, MASS_STYLE_FOR[system])(value),
     [measure, system],
   );
-  const differs = differencesOf(first.look, looked.look, measures, printValue);
-  const lookAgain = (next: Look): void => {
+  const differs = differencesOf(first.spec, analysis.spec, measures, printValue);
+  const lookAgain = (next: AnalysisSpec): void => {
     setWished({ of: first, look: next });
     state.judge(next);
   };
@@ -119,7 +119,7 @@ export function JudgeView({
             as “less”.
           </p>
         )}
-        {input.covariateName && isAllowedFor(looked) && (
+        {input.covariateName && isAllowedFor(analysis) && (
           <p data-soft>
             Each {input.unitWord} is held against {input.covariateName}: that much of the difference
             is no treatment’s doing.
@@ -144,10 +144,10 @@ export function JudgeView({
             all together · band: not worth having
           </Soft>
           <DotsChart
-            dots={dotRowsOf(looked, tags)}
+            dots={dotRowsOf(analysis, tags)}
             unitWord={input.unitWord}
             printValue={printValue}
-            summary={dotsSummary(looked)}
+            summary={dotsSummary(analysis)}
           />
         </section>
         <ShufflePanel
@@ -159,14 +159,14 @@ export function JudgeView({
         />
       </TwoParts>
       {guesses.predictions.length > 0 && (
-        <Guesses
+        <OpenedPredictions
           predictions={guesses.predictions}
           best={judgement.verdict.best}
           call={judgement.verdict.call}
           records={guesses.records}
         />
       )}
-      <CallsTable looked={looked} tags={tags} printValue={printValue} />
+      <CallsTable looked={analysis} tags={tags} printValue={printValue} />
       {byMeans.includes(measure.id) && (
         <Soft>
           Judged by means: a weight or a length has one.{' '}
@@ -175,14 +175,14 @@ export function JudgeView({
           </Link>
         </Soft>
       )}
-      <RestOnItsWay state={fetched} />
+      <DetailsLoading state={fetched} />
       {fetched.rest && (
         <RestView
           {...doors}
           rest={fetched.rest}
-          planned={first.look}
+          planned={first.spec}
           look={look}
-          looked={looked}
+          looked={analysis}
           system={system}
           onLook={lookAgain}
         />
@@ -191,7 +191,7 @@ export function JudgeView({
   );
 }
 
-function isAllowedFor({ input }: LookedJudgement): boolean {
+function isAllowedFor({ input }: Analysis): boolean {
   return input.units.every(unit => unit.value === null || unit.covariate !== undefined);
 }
 
@@ -205,7 +205,7 @@ function Headline({ words, best }: { readonly words: string; readonly best: stri
   );
 }
 
-function dotsSummary({ judgement, input }: LookedJudgement): string {
+function dotsSummary({ judgement, input }: Analysis): string {
   const better = judgement.contrasts
     .filter(contrast => isBetter(contrast.call))
     .map(contrast => contrast.treatment);

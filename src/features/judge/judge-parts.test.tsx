@@ -2,10 +2,10 @@ import { act, fireEvent, render, screen, waitFor, within } from '@testing-librar
 import userEvent from '@testing-library/user-event';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { KindInput, KindUnit } from '@/core/judge/question/outcome-input';
-import { judgeUnderLook, type Look, plannedLook } from '@/core/judge/units/trial-analysis';
+import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
+import { analyse, type AnalysisSpec, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
 import type { Measure } from '@/core/trial/model/measure';
@@ -20,17 +20,17 @@ import { tagsOf } from '@/features/bench/bench-view';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
 import { WhatIf } from '@/features/judge/answer/WhatIf';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
-import { Rivals } from '@/features/judge/details/AlternativeExplanations';
+import { AlternativeExplanations } from '@/features/judge/details/AlternativeExplanations';
 import { DosePanel, dosesOf } from '@/features/judge/details/DosePanel';
 import { GrowthPanel } from '@/features/judge/details/GrowthPanel';
-import { WorthPanel } from '@/features/judge/details/NetBenefitPanel';
+import { NetBenefitPanel } from '@/features/judge/details/NetBenefitPanel';
 import { NextSteps } from '@/features/judge/details/NextSteps';
-import { NoEffect } from '@/features/judge/details/NullSimulation';
+import { NullSimulation } from '@/features/judge/details/NullSimulation';
 import { ScorecardPanel } from '@/features/judge/details/ScorecardPanel';
 import { SeasonsPanel } from '@/features/judge/details/SeasonsPanel';
-import { Firmness } from '@/features/judge/details/Sensitivity';
-import { useRest } from '@/features/judge/details/use-verdict-details';
-import { KindView } from '@/features/judge/outcomes/OutcomeView';
+import { Sensitivity } from '@/features/judge/details/Sensitivity';
+import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
+import { OutcomeView } from '@/features/judge/outcomes/OutcomeView';
 import type { MeasureLuck } from '@/workers/judge.worker';
 import { startLuck } from '@/workers/judge-job';
 
@@ -46,9 +46,9 @@ const data: TrialData = {
     }),
   ),
 };
-const looked = judgeUnderLook(
+const looked = analyse(
   data,
-  { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 },
+  { ...plannedSpec(data, STARTING_GUESS_CV), shuffles: 0 },
   judgeWithoutShuffle,
 );
 const print = (value: number): string => `${Math.round(value)} g`;
@@ -71,13 +71,13 @@ jest.mock('@/workers/judge-job', () => ({
 }));
 
 describe('the scorecard', () => {
-  const card = scorecardOf(data, looked.look, () => print);
+  const card = scorecardOf(data, looked.spec, () => print);
   const show = () =>
     render(
       <ScorecardPanel
         trialId="t"
         whole={data}
-        look={looked.look}
+        look={looked.spec}
         card={card}
         tags={tagsOf(data)}
         control="plain water"
@@ -130,7 +130,7 @@ describe('the scorecard', () => {
 });
 
 function Shown({ of }: { readonly of: TrialData }) {
-  const { rest, isFailed, fetchAgain } = useRest(of.trial.id, looked.look.measureId, of);
+  const { rest, isFailed, fetchAgain } = useVerdictDetails(of.trial.id, looked.spec.measureId, of);
   return (
     <>
       <p>
@@ -208,8 +208,8 @@ describe('what stands under a verdict', () => {
       <ScorecardPanel
         trialId="t"
         whole={null}
-        look={looked.look}
-        card={scorecardOf(data, looked.look, () => print)}
+        look={looked.spec}
+        card={scorecardOf(data, looked.spec, () => print)}
         tags={tagsOf(data)}
         control="plain water"
         bases={[]}
@@ -221,10 +221,10 @@ describe('what stands under a verdict', () => {
 });
 
 describe('look at it otherwise', () => {
-  const show = (onLook: (look: Look) => void, look: Look = looked.look) =>
+  const show = (onLook: (look: AnalysisSpec) => void, look: AnalysisSpec = looked.spec) =>
     render(
       <WhatIf
-        planned={looked.look}
+        planned={looked.spec}
         look={look}
         measures={data.measures}
         unit={undefined}
@@ -237,14 +237,14 @@ describe('look at it otherwise', () => {
     const onLook = jest.fn();
     const { unmount } = show(onLook);
     fireEvent.click(screen.getByLabelText(/^Allow for where each pot stands/));
-    expect(onLook).toHaveBeenCalledWith({ ...looked.look, isByPlace: true });
+    expect(onLook).toHaveBeenCalledWith({ ...looked.spec, isByPlace: true });
     unmount();
-    show(onLook, { ...looked.look, isByPlace: true });
+    show(onLook, { ...looked.spec, isByPlace: true });
     expect(screen.getByRole('status')).toHaveTextContent(
       'Not as planned: the place on the bench allowed for.',
     );
     fireEvent.click(screen.getByRole('button', { name: 'Back to the plan' }));
-    expect(onLook).toHaveBeenLastCalledWith(looked.look);
+    expect(onLook).toHaveBeenLastCalledWith(looked.spec);
   });
   test('a margin that is none is told beside its field, and changes nothing', () => {
     const onLook = jest.fn();
@@ -256,7 +256,7 @@ describe('look at it otherwise', () => {
     expect(onLook).not.toHaveBeenCalled();
     fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: '12,5 %' } });
     expect(onLook).toHaveBeenCalledWith({
-      ...looked.look,
+      ...looked.spec,
       margin: { kind: 'percent', percent: 12.5 },
     });
   });
@@ -265,7 +265,7 @@ describe('look at it otherwise', () => {
 describe('is it worth it', () => {
   const show = () =>
     render(
-      <WorthPanel
+      <NetBenefitPanel
         contrasts={looked.judgement.contrasts.flatMap(contrast =>
           contrast.estimable ? [contrast] : [],
         )}
@@ -366,7 +366,7 @@ describe('how firm it is', () => {
   test('each unit is left out in turn, and none turns a clear verdict', async () => {
     const user = userEvent.setup();
     render(
-      <Firmness
+      <Sensitivity
         looked={looked}
         position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }}
         readerWords={null}
@@ -392,10 +392,10 @@ describe('how firm it is', () => {
       incidents: [leaveOutFixture(first!, { byTreatment: 'no' })],
     };
     render(
-      <Firmness
-        looked={judgeUnderLook(
+      <Sensitivity
+        looked={analyse(
           less,
-          { ...plannedLook(less, STARTING_GUESS_CV), shuffles: 0 },
+          { ...plannedSpec(less, STARTING_GUESS_CV), shuffles: 0 },
           judgeWithoutShuffle,
         )}
         position={{ gradientP: 0.001, towards: 'the right', neighbours: null }}
@@ -414,7 +414,7 @@ describe('how firm it is', () => {
 
 test('seasons in which nothing works are grown and counted', async () => {
   const user = userEvent.setup();
-  render(<NoEffect looked={looked} />);
+  render(<NullSimulation looked={looked} />);
   await user.click(screen.getByText('Try it with no effect'));
   await user.click(screen.getByRole('button', { name: 'Grow one season' }));
   await user.click(screen.getByRole('button', { name: 'Grow 20' }));
@@ -439,9 +439,9 @@ describe('a series of doses', () => {
       pickFixture(unit, { netG: 300 + 60 * at(unit) + 3 * (i % 4) }),
     ),
   };
-  const dosedLook = judgeUnderLook(
+  const dosedLook = analyse(
     dosed,
-    { ...plannedLook(dosed, STARTING_GUESS_CV), shuffles: 0 },
+    { ...plannedSpec(dosed, STARTING_GUESS_CV), shuffles: 0 },
     judgeWithoutShuffle,
   );
   test('shows trend and curve, and the dose that leaves the most for the money', () => {
@@ -470,8 +470,8 @@ describe('a measure of another kind', () => {
     id: number,
     treatment: string,
     value: number,
-    changes: Partial<KindUnit> = {},
-  ): KindUnit => ({
+    changes: Partial<OutcomeUnit> = {},
+  ): OutcomeUnit => ({
     id: String(id),
     treatment,
     blocks: [],
@@ -480,8 +480,8 @@ describe('a measure of another kind', () => {
     hasCome: false,
     ...changes,
   });
-  const show = (kind: KindInput['kind'], units: readonly KindUnit[]) => {
-    const input: KindInput = {
+  const show = (kind: OutcomeInput['kind'], units: readonly OutcomeUnit[]) => {
+    const input: OutcomeInput = {
       kind,
       response: 'it',
       unitWord: 'pot',
@@ -498,14 +498,14 @@ describe('a measure of another kind', () => {
       isDeclared: false,
     };
     return render(
-      <KindView
+      <OutcomeView
         trialId="t"
         measureId="m"
         isChosen={false}
         name="Aphids"
         definition="On the three worst leaves."
         input={input}
-        judgement={judgeKind(input)}
+        judgement={judgeOutcome(input)}
         tags={[]}
         efficacy={null}
         germination={null}
@@ -634,7 +634,7 @@ test('other seasons stand one by one and together; rivals and next steps have th
     '1 October 2026+30%+14% to +48%',
     'all together+21%−55% to +230%, p 0.310; 44% of the differences lie between seasons',
   ]);
-  render(<Rivals rivals={[]} />);
+  render(<AlternativeExplanations rivals={[]} />);
   expect(screen.getByText(/Nothing that the map, the log or the mishaps point to/)).toBeVisible();
   render(
     <NextSteps

@@ -1,11 +1,11 @@
-import { outcomeOf, trackRecords } from '@/core/judge/after/prediction-scores';
+import { outcomeOf, predictionScores } from '@/core/judge/after/prediction-scores';
 import { judge } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import {
-  judgeUnderLook,
-  type Look,
-  type LookedJudgement,
-  plannedLook,
+  analyse,
+  type AnalysisSpec,
+  type Analysis,
+  plannedSpec,
 } from '@/core/judge/units/trial-analysis';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
@@ -21,9 +21,9 @@ import { printFigure, printP } from './print-value';
 
 const beans = demoSeason('2026-11-25').trials[0];
 if (!beans) throw new Error('the demo must have beans');
-const planned = plannedLook(beans, STARTING_GUESS_CV);
-const lookedWith = (changes: Partial<Look> = {}): LookedJudgement =>
-  judgeUnderLook(beans, { ...planned, ...changes }, judge);
+const planned = plannedSpec(beans, STARTING_GUESS_CV);
+const lookedWith = (changes: Partial<AnalysisSpec> = {}): Analysis =>
+  analyse(beans, { ...planned, ...changes }, judge);
 const looked = lookedWith();
 
 describe('the dots', () => {
@@ -187,7 +187,7 @@ test('guesses over several trials are counted by name, beside a die; what was fo
     about,
     sealedAt: '2026-05-01T08:00:00.000Z',
   });
-  const records = trackRecords([
+  const records = predictionScores([
     {
       predictions: [guess('Ines', 'tea'), guess('Tomas', null)],
       best: 'tea',

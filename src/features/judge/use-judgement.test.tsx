@@ -2,19 +2,19 @@ import { act, renderHook } from '@testing-library/react';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import {
-  judgeUnderLook,
-  type LookedJudgement,
-  plannedLook,
+  analyse,
+  type Analysis,
+  plannedSpec,
 } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { useJudgement } from './use-judgement';
 
-const jobs: { readonly look: unknown; readonly finish: (looked: LookedJudgement) => void }[] = [];
+const jobs: { readonly look: unknown; readonly finish: (looked: Analysis) => void }[] = [];
 jest.mock('@/workers/judge-job', () => ({
   startJudging: (_data: unknown, look: unknown) => {
     let cancel = (): void => undefined;
-    const result = new Promise<LookedJudgement>((resolve, reject) => {
+    const result = new Promise<Analysis>((resolve, reject) => {
       jobs.push({ look, finish: resolve });
       cancel = () => reject(new DOMException('cancelled', 'AbortError'));
     });
@@ -27,12 +27,12 @@ const data: TrialData = {
   ...trial,
   picks: trial.units.map((unit, i) => pickFixture(unit, { netG: 100 + i })),
 };
-const first = judgeUnderLook(
+const first = analyse(
   data,
-  { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 },
+  { ...plannedSpec(data, STARTING_GUESS_CV), shuffles: 0 },
   judgeWithoutShuffle,
 );
-const many = { ...first.look, shuffles: 1_000_000 };
+const many = { ...first.spec, shuffles: 1_000_000 };
 const show = (given: TrialData | null) =>
   renderHook(({ of }: { readonly of: TrialData | null }) => useJudgement(of, first), {
     initialProps: { of: given },
@@ -55,7 +55,7 @@ test('what is wished for before the trial is there waits for it, and is done the
   const found = { ...first, look: many };
   await act(async () => jobs[0]?.finish(found));
   expect(result.current).toMatchObject({ standing: 'ready', progress: null });
-  expect(result.current.looked).toBe(found);
+  expect(result.current.analysis).toBe(found);
 });
 
 test('stopped while it waits, it is not done when the trial comes', () => {
@@ -65,7 +65,7 @@ test('stopped while it waits, it is not done when the trial comes', () => {
   expect(result.current).toMatchObject({ standing: 'stopped', progress: null });
   rerender({ of: data });
   expect(jobs).toHaveLength(0);
-  expect(result.current.looked).toBe(first);
+  expect(result.current.analysis).toBe(first);
 });
 
 test('stopped while it runs, what stood there stays; run again, it counts', async () => {
@@ -73,8 +73,8 @@ test('stopped while it runs, what stood there stays; run again, it counts', asyn
   act(() => result.current.judge(many));
   await act(async () => result.current.cancel());
   expect(result.current).toMatchObject({ standing: 'stopped', progress: null });
-  act(() => result.current.judge(first.look));
+  act(() => result.current.judge(first.spec));
   const again = { ...first };
   await act(async () => jobs[1]?.finish(again));
-  expect(result.current.looked).toBe(again);
+  expect(result.current.analysis).toBe(again);
 });

@@ -1,16 +1,16 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { type JudgeJob, startJudging } from '@/workers/judge-job';
 
 /** Where a judging stands. */
 export interface JudgingState {
-  readonly looked: LookedJudgement;
+  readonly analysis: Analysis;
   /** Shuffles done of all, while they run; null when they are through or were stopped. */
   readonly progress: { readonly done: number; readonly total: number } | null;
-  readonly standing: 'ready' | 'running' | 'stopped' | 'failed';
+  readonly status: 'ready' | 'running' | 'stopped' | 'failed';
 }
 
 /**
@@ -18,39 +18,39 @@ export interface JudgingState {
  *
  * @param data null while it is on its way: what is wished for until then is judged as soon as it is there
  */
-export function useJudgement(data: TrialData | null, first: LookedJudgement) {
+export function useJudgement(data: TrialData | null, first: Analysis) {
   const [state, setState] = useState<JudgingState>({
-    looked: first,
+    analysis: first,
     progress: null,
-    standing: 'ready',
+    status: 'ready',
   });
-  const job = useRef<JudgeJob<LookedJudgement> | null>(null);
-  const [wish, setWish] = useState<Look | null>(null);
+  const job = useRef<JudgeJob<Analysis> | null>(null);
+  const [wish, setWish] = useState<AnalysisSpec | null>(null);
   useEffect(() => {
     // On the first pass it stands there already: setting it again would render the whole page twice before it takes input.
     setState(before =>
-      before.looked === first ? before : { looked: first, progress: null, standing: 'ready' },
+      before.analysis === first ? before : { analysis: first, progress: null, status: 'ready' },
     );
     return () => job.current?.cancel();
   }, [first]);
 
   const judge = useCallback(
-    (look: Look): void => {
+    (look: AnalysisSpec): void => {
       job.current?.cancel();
       if (!data) {
         setWish(look);
-        setState(before => ({ ...before, standing: 'running' }));
+        setState(before => ({ ...before, status: 'running' }));
         return;
       }
       setWish(null);
       const started = startJudging(data, look, ({ looked, done, total }) => {
         if (job.current === started)
-          setState({ looked, progress: { done, total }, standing: 'running' });
+          setState({ analysis: looked, progress: { done, total }, status: 'running' });
       });
       job.current = started;
       started.result.then(
         looked => {
-          if (job.current === started) setState({ looked, progress: null, standing: 'ready' });
+          if (job.current === started) setState({ analysis: looked, progress: null, status: 'ready' });
         },
         (error: unknown) => {
           const isCancelled = error instanceof DOMException && error.name === 'AbortError';
@@ -58,7 +58,7 @@ export function useJudgement(data: TrialData | null, first: LookedJudgement) {
             setState(previous => ({
               ...previous,
               progress: null,
-              standing: isCancelled ? 'stopped' : 'failed',
+              status: isCancelled ? 'stopped' : 'failed',
             }));
         },
       );
@@ -70,7 +70,7 @@ export function useJudgement(data: TrialData | null, first: LookedJudgement) {
   }, [data, wish, judge]);
   const isWaiting = wish !== null && !data;
   const cancel = (): void => {
-    if (isWaiting) setState(before => ({ ...before, standing: 'stopped' }));
+    if (isWaiting) setState(before => ({ ...before, status: 'stopped' }));
     setWish(null);
     job.current?.cancel();
   };

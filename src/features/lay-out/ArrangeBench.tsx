@@ -13,7 +13,7 @@ import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { useShift } from './use-shift';
-import { useWishes, type Wish } from './use-wishes';
+import { useRequests, type PlaceRequest } from './use-wishes';
 
 /** A place that can be stood elsewhere: its corner on the ground, and from the corner of what it stands on. */
 export interface Movable {
@@ -82,7 +82,7 @@ export function ArrangeBench({
     widthMm: widthMm + room.left + room.right + 2 * edge,
     depthMm: depthMm + room.far + room.near + 2 * edge,
   };
-  const send = ({ id, to }: Wish<Wanted>): Promise<boolean> =>
+  const send = ({ id, to }: PlaceRequest<Wanted>): Promise<boolean> =>
     new Promise(answer =>
       startTransition(async () => {
         const done = await (to.kind === 'place'
@@ -93,7 +93,7 @@ export function ArrangeBench({
         answer(done.ok);
       }),
     );
-  const { wished, wish } = useWishes<Wanted>(places, send);
+  const { wished, wish } = useRequests<Wanted>(places, send);
   const placeWished = (id: string): Standing | undefined => {
     const to = wished(id);
     return to?.kind === 'place' ? to : undefined;

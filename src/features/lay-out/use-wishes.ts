@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 
 /** Where something is wanted to stand: an absolute place, so that asking twice asks for the same. */
-export interface Wish<T> {
+export interface PlaceRequest<T> {
   readonly id: string;
   readonly to: T;
 }
@@ -13,17 +13,17 @@ export interface Wish<T> {
  * @param shown what the page shows; a granted wish stands until this changes
  * @param send resolves to whether it was granted; a refusal drops what was built upon it
  */
-export function useWishes<T>(
+export function useRequests<T>(
   shown: unknown,
-  send: (wish: Wish<T>) => Promise<boolean>,
-): { readonly wished: (id: string) => T | undefined; readonly wish: (wish: Wish<T>) => void } {
-  const waiting = useRef<readonly Wish<T>[]>([]);
-  const flying = useRef<Wish<T> | null>(null);
-  const granted = useRef<{ readonly wish: Wish<T>; readonly shown: unknown } | null>(null);
+  send: (wish: PlaceRequest<T>) => Promise<boolean>,
+): { readonly wished: (id: string) => T | undefined; readonly wish: (wish: PlaceRequest<T>) => void } {
+  const waiting = useRef<readonly PlaceRequest<T>[]>([]);
+  const flying = useRef<PlaceRequest<T> | null>(null);
+  const granted = useRef<{ readonly wish: PlaceRequest<T>; readonly shown: unknown } | null>(null);
   const newestShown = useRef(shown);
   newestShown.current = shown;
   const [, redraw] = useState(0);
-  const newest = (id: string): Wish<T> | undefined => {
+  const newest = (id: string): PlaceRequest<T> | undefined => {
     const stood =
       granted.current?.shown === newestShown.current ? granted.current?.wish : undefined;
     return [...waiting.current, flying.current, stood].find(each => each?.id === id) ?? undefined;

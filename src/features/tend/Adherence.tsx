@@ -12,13 +12,13 @@ import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import type { TendView } from './tend-view';
 
-interface KeptProps {
+interface AdherenceProps {
   readonly view: TendView;
   readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** How well the plan was kept, treatment by treatment, and the last steps with a way back. */
-export function Kept({ view, untick }: KeptProps) {
+export function Adherence({ view, untick }: AdherenceProps) {
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   const kept = view.adherence.filter(each => each.planned > 0);

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
-import { FAIR_SCHOOLS } from '@/core/materials/dose/equalise-rates';
+import { EQUALISE_SCHOOLS } from '@/core/materials/dose/equalise-rates';
 import { unitCost } from '@/core/materials/ledger/money';
 import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
@@ -119,7 +119,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
         </p>
       )}
       <Soft>
-        {FAIR_SCHOOLS.label} {FAIR_SCHOOLS.equal}
+        {EQUALISE_SCHOOLS.label} {EQUALISE_SCHOOLS.equal}
       </Soft>
       {shopping.length > 0 && (
         <details>

@@ -14,7 +14,7 @@ import { RuleList } from '@/features/tend/plan/RuleList';
 import { Stages } from '@/features/tend/plan/Stages';
 import { Known } from '@/features/trial/Known';
 import { Mind, Soft, TwoParts } from '@/ui/Page';
-import { Kept } from './Adherence';
+import { Adherence } from './Adherence';
 import { DueBoard } from './DueBoard';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
@@ -153,7 +153,7 @@ export function Tend({
               thirst={view.thirst}
             />
           )}
-          <Kept view={view} untick={untick} />
+          <Adherence view={view} untick={untick} />
           {view.tooOften.map(each => (
             <p key={each.product} role="alert">
               <b>

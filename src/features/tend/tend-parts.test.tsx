@@ -6,7 +6,7 @@ import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
 import { analysisFixture, productFixture } from '@/core/trial/model/product-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import type { WeatherDay } from '@/core/weather/weather-day';
-import { Kept } from './Adherence';
+import { Adherence } from './Adherence';
 import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
 import { LaidDepth } from './LaidDepth';
@@ -114,7 +114,7 @@ test('how it was kept, with a way back', async () => {
     careActFixture(rule, 0, '2026-05-01'),
     careActFixture(rule, 1, '2026-05-08', { isSkipped: true, note: 'Rain.' }),
   ];
-  render(<Kept view={view({ care: { ...data.care, acts } }, '2026-05-20')} untick={untick} />);
+  render(<Adherence view={view({ care: { ...data.care, acts } }, '2026-05-20')} untick={untick} />);
   expect(screen.getByText(/Some treatments missed more than others/)).toBeVisible();
   expect(screen.getByText('8 May: feed 1 weekly, left out. Rain.')).toBeVisible();
   await userEvent

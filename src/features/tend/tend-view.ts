@@ -1,5 +1,5 @@
 import { questionPattern } from '@/core/design/question/question-patterns';
-import { type FairBy, makeFair } from '@/core/materials/dose/equalise-rates';
+import { type EqualiseBy, equaliseRates } from '@/core/materials/dose/equalise-rates';
 import {
   heldByMix,
   type LedgerAccount,
@@ -24,12 +24,12 @@ import {
   hiddenDue,
   unitMeasuresOf,
 } from '@/core/schedule/tasks/due-today';
-import { type OffTheBed, offTheBed } from '@/core/schedule/tasks/re-entry-interval';
+import { type ReEntry, reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { type Reminder, remindersFor } from '@/core/schedule/tasks/reminders';
-import type { StandingTask } from '@/core/schedule/tasks/task-state';
+import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays } from '@/core/time/garden-day';
-import { type Lore, loreFor } from '@/core/trial/horticultural-facts';
+import { type HorticulturalFact, factsFor } from '@/core/trial/horticultural-facts';
 import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { NutrientAmounts } from '@/core/trial/model/nutrient';
@@ -54,7 +54,7 @@ export interface TendView {
   readonly care: CarePlan;
   readonly due: DueToday;
   /** Of the next weeks; those that wait for a stage last. */
-  readonly coming: readonly StandingTask[];
+  readonly coming: readonly TrackedTask[];
   /** Sprays that rain has washed off: they are due again. */
   readonly washedOff: readonly {
     readonly name: string;
@@ -73,11 +73,11 @@ export interface TendView {
     readonly weeklyMl: number;
     readonly isCropKnown: boolean;
   } | null;
-  readonly offTheBed: readonly OffTheBed[];
+  readonly offTheBed: readonly ReEntry[];
   readonly unevenActs: readonly UnevenAct[];
   readonly limits: readonly string[];
   readonly reminders: readonly Reminder[];
-  readonly lore: readonly Lore[];
+  readonly lore: readonly HorticulturalFact[];
   /** Of all units, in walking order. */
   readonly codes: readonly string[];
   /** The ground of one unit, where it is known. */
@@ -98,7 +98,7 @@ export interface TendView {
     readonly flags: readonly LedgerFlag[];
   };
   readonly fair: Readonly<
-    Record<FairBy & ('n' | 'p' | 'k' | 'money' | 'dry-mass'), ReturnType<typeof makeFair>>
+    Record<EqualiseBy & ('n' | 'p' | 'k' | 'money' | 'dry-mass'), ReturnType<typeof equaliseRates>>
   >;
   readonly adherence: readonly (Adherence & { readonly name: string })[];
   readonly isUneven: boolean;
@@ -191,11 +191,11 @@ export function tendViewOf(
     })),
     leached: leachedBy(weather, care.settings.mixMl, cared.unit.areaM2),
     thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, cared.unit.areaM2),
-    offTheBed: offTheBed(care.rules, care.acts, products, now),
+    offTheBed: reEntryOf(care.rules, care.acts, products, now),
     unevenActs: unevenActs(data),
     limits: trial.state === 'closed' ? [] : limits.says,
     reminders: trial.state === 'closed' ? [] : remindersFor(data, limits, today),
-    lore: loreFor(
+    lore: factsFor(
       products.flatMap(product => product.hazards),
       [
         trial.question,
@@ -226,11 +226,11 @@ export function tendViewOf(
       flags: ledgerFlags(planned, base, asksKind(data)),
     },
     fair: {
-      n: makeFair(planned, care.rules, 'n'),
-      p: makeFair(planned, care.rules, 'p'),
-      k: makeFair(planned, care.rules, 'k'),
-      money: makeFair(planned, care.rules, 'money'),
-      'dry-mass': makeFair(planned, care.rules, 'dry-mass'),
+      n: equaliseRates(planned, care.rules, 'n'),
+      p: equaliseRates(planned, care.rules, 'p'),
+      k: equaliseRates(planned, care.rules, 'k'),
+      money: equaliseRates(planned, care.rules, 'money'),
+      'dry-mass': equaliseRates(planned, care.rules, 'dry-mass'),
     },
     adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })),
     isUneven: isUneven(adherence),

@@ -1,10 +1,10 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { Lore } from '@/core/trial/horticultural-facts';
+import type { HorticulturalFact } from '@/core/trial/horticultural-facts';
 
 /** What is generally known and bears on this plan, with where it comes from. */
-export function Known({ lore }: { readonly lore: readonly Lore[] }) {
+export function Known({ lore }: { readonly lore: readonly HorticulturalFact[] }) {
   if (lore.length === 0) return null;
   return (
     <Box>

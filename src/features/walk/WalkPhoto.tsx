@@ -4,9 +4,9 @@ import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import {
-  keepPhotoHere,
+  addPhotoToOutbox,
   type PhotosSent,
-  sendKeptPhotos,
+  sendWaitingPhotos,
 } from '@/features/walk/outbox/photo-outbox';
 
 interface WalkPhotoProps {
@@ -23,7 +23,7 @@ export function WalkPhoto({ trialId, unitId, code, day }: WalkPhotoProps) {
   const send = useCallback(
     async () =>
       setStands(
-        await navigator.locks.request(`turnspit photos ${trialId}`, () => sendKeptPhotos(trialId)),
+        await navigator.locks.request(`turnspit photos ${trialId}`, () => sendWaitingPhotos(trialId)),
       ),
     [trialId],
   );
@@ -38,7 +38,7 @@ export function WalkPhoto({ trialId, unitId, code, day }: WalkPhotoProps) {
   const take = async (input: HTMLInputElement): Promise<void> => {
     const file = input.files?.[0];
     if (!file) return;
-    await keepPhotoHere(
+    await addPhotoToOutbox(
       trialId,
       { id: v7(), unitId, takenOn: day, shows: 'plant', note: '' },
       await file.arrayBuffer(),

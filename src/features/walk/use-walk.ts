@@ -8,7 +8,7 @@ import type { Outcome } from '@/core/trial/model/pick';
 import type { OutboxState } from '@/features/walk/outbox/use-outbox';
 import { useDraft } from '@/ui/use-draft';
 import { nextOpen, type Stop, stopsOf, unitsToRepeat, type WalkOrder } from './walk-order';
-import type { StandingValue, WalkMeasure, WalkView } from './walk-view';
+import type { CurrentValue, WalkMeasure, WalkView } from './walk-view';
 
 /** What a walk remembers in this browser: where one is, and what was put down today, sent or not. */
 interface WalkMemory {
@@ -16,7 +16,7 @@ interface WalkMemory {
   readonly measureId: string;
   readonly order: WalkOrder;
   readonly isRepeat: boolean;
-  readonly mine: readonly StandingValue[];
+  readonly mine: readonly CurrentValue[];
 }
 
 function isMemory(stored: unknown): stored is WalkMemory {
@@ -56,7 +56,7 @@ export function useWalk(view: WalkView, outbox: OutboxState) {
   const [note, setNote] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [asked, setAsked] = useState<string | null>(null);
-  const [undoable, setUndoable] = useState<readonly StandingValue[]>([]);
+  const [undoable, setUndoable] = useState<readonly CurrentValue[]>([]);
   useEffect(() => setDay(dayHere()), []);
   const memory = stored.day === day ? stored : { ...stored, day, mine: [], isRepeat: false };
   const measure = view.measures.find(each => each.id === memory.measureId) ?? view.measures[0];
@@ -75,7 +75,7 @@ export function useWalk(view: WalkView, outbox: OutboxState) {
       value,
     ]),
   );
-  const standing = (stop: Stop, isRepeat = memory.isRepeat): StandingValue | undefined =>
+  const standing = (stop: Stop, isRepeat = memory.isRepeat): CurrentValue | undefined =>
     today.get(placeOf(stop, measure?.id ?? '', isRepeat));
   const isDone = (stop: Stop): boolean => standing(stop) !== undefined;
   const here = at ?? nextOpen(stops, -1, isDone) ?? 0;
@@ -87,7 +87,7 @@ export function useWalk(view: WalkView, outbox: OutboxState) {
     setTrouble(null);
     setAsked(null);
   };
-  const before = (of: Stop): StandingValue | undefined =>
+  const before = (of: Stop): CurrentValue | undefined =>
     view.values
       .filter(
         value =>
@@ -128,7 +128,7 @@ export function useWalk(view: WalkView, outbox: OutboxState) {
       return;
     }
     const old = standing(stop);
-    const value: StandingValue = {
+    const value: CurrentValue = {
       id: v7(),
       unitId: stop.unitId,
       measureId: measure.id,
@@ -247,7 +247,7 @@ function oddWords(
   {
     before,
     others,
-  }: { readonly before: StandingValue | undefined; readonly others: readonly StandingValue[] },
+  }: { readonly before: CurrentValue | undefined; readonly others: readonly CurrentValue[] },
 ): string | null {
   if (value === null) return null;
   const around = others

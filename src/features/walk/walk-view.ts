@@ -7,7 +7,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
 
 /** A value that stands already, as a walk needs it. */
-export interface StandingValue {
+export interface CurrentValue {
   readonly id: string;
   readonly unitId: string;
   readonly measureId: string;
@@ -44,7 +44,7 @@ export interface WalkView {
   readonly units: readonly { readonly id: string; readonly code: string; readonly where: string }[];
   readonly measures: readonly WalkMeasure[];
   /** Of each unit and part the last before today, and what stands of today. */
-  readonly values: readonly StandingValue[];
+  readonly values: readonly CurrentValue[];
 }
 
 export function walkViewOf(
@@ -54,7 +54,7 @@ export function walkViewOf(
   system: MeasureSystem,
 ): WalkView {
   const { trial, measures, readings } = data;
-  const values = new Map<string, StandingValue>();
+  const values = new Map<string, CurrentValue>();
   for (const reading of [...readings].sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1))) {
     const {
       id,

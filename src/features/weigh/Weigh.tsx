@@ -24,11 +24,11 @@ import type { MishapView } from './mishap-view';
 import { PickEntry } from './PickEntry';
 import { PotStrip } from './PotStrip';
 import { UnitPicks } from './UnitPicks';
-import { isDone, type RoundDoors, useRound } from './use-round';
+import { isDone, type RoundActions, useRound } from './use-round';
 import { useWeighKeys } from './use-weigh-keys';
 import { roundSums, soundSums } from './weigh-sums';
 
-interface WeighProps extends RoundDoors {
+interface WeighProps extends RoundActions {
   readonly trialId: string;
   readonly state: TrialState;
   readonly unitWord: string;

@@ -24,13 +24,13 @@ import { oddity, oddityWords } from './weigh-sums';
 
 type Answer = Promise<Result<Pick, TrialTrouble>>;
 
-export interface RoundDoors {
+export interface RoundActions {
   readonly take: (input: unknown) => Answer;
   readonly remove: (pickId: string) => Answer;
   readonly undoRevision: (revisionId: string) => Answer;
 }
 
-interface RoundPlan extends RoundDoors {
+interface RoundPlan extends RoundActions {
   readonly trialId: string;
   readonly units: readonly BenchUnit[];
   readonly picks: readonly Pick[];

@@ -10,7 +10,7 @@ import { changeOneTrial } from '@/service/trial/change-trial';
 import { findTrial } from '@/service/trial/trials';
 
 /** What can be printed of a trial. */
-export interface PrintWish {
+export interface PrintRequest {
   readonly sheet: 'labels' | 'plan' | 'clipboard' | 'protocol';
   readonly paper: Paper;
   readonly format: LabelFormat;
@@ -23,7 +23,7 @@ export interface PrintWish {
 /** A trial's sheet as a PDF. */
 export async function printSheet(
   trialId: string,
-  wish: PrintWish,
+  wish: PrintRequest,
 ): Promise<Result<Uint8Array, TrialTrouble>> {
   const data = await findTrial(trialId);
   if (!data) return failure({ kind: 'no-such-trial' });
@@ -53,7 +53,7 @@ export async function printSheet(
 
 function labelsOf(
   { trial, units, blocks, treatments, layout }: TrialData,
-  { isOpen, origin }: PrintWish,
+  { isOpen, origin }: PrintRequest,
 ): readonly LabelWords[] {
   return units.map(unit => {
     const treatment = treatments.find(each => each.id === unit.treatmentId);

@@ -7,7 +7,7 @@ import { CalendarDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { Product } from '@/core/trial/model/product';
 import { database, inTransaction } from '@/store/connection/database';
-import { findProduct, productsOf, putProduct, removeProduct } from '@/store/products';
+import { findProduct, productsOf, putProduct, deleteProduct } from '@/store/products';
 import { today } from './clock';
 import { currentGarden } from './garden';
 import { newId } from './new-id';
@@ -35,9 +35,9 @@ export async function saveProduct(
 }
 
 /** Takes a product off the shelf. Trials that used it still know it. */
-export async function takeOffShelf(id: string): Promise<void> {
+export async function removeProduct(id: string): Promise<void> {
   const garden = await currentGarden();
-  await inTransaction(db => removeProduct(db, garden.id, id));
+  await inTransaction(db => deleteProduct(db, garden.id, id));
 }
 
 const BatchForm = z.object({

@@ -9,12 +9,12 @@ import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { newId } from '@/service/garden/new-id';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { askTrial } from '@/service/trial/ask';
-import { readAlso } from '@/service/trial/measures';
+import { addMeasureToTrial } from '@/service/trial/measures';
 import { predict } from '@/service/trial/predict';
 import { findTrial } from '@/service/trial/trials';
 import { recordMishap } from '@/service/weigh/mishaps';
 import { takeReadings } from '@/service/weigh/readings';
-import { dropPhoto, keepPhoto, photoFile, photosOfTrial, scalePhoto } from './photos';
+import { removePhoto, keepPhoto, photoFile, photosOfTrial, scalePhoto } from './photos';
 import { askLaboratory, fillBags, samplesOfTrial, takeReport } from './soil';
 import { countCups, layCups, tastingsOfTrial } from './tastings';
 
@@ -111,7 +111,7 @@ describe('pictures', () => {
     });
     const folder = join(dirname(process.env.TURNSPIT_DATA ?? ''), 'photos', data.trial.id);
     expect(readdirSync(folder)).toHaveLength(2);
-    expect(await dropPhoto(data.trial.id, form.id)).toMatchObject({ ok: true });
+    expect(await removePhoto(data.trial.id, form.id)).toMatchObject({ ok: true });
     expect([
       await photosOfTrial(data.trial.id),
       readdirSync(folder),
@@ -258,7 +258,7 @@ test('what is dug up can be foretold until something was found, after picks, too
   const data = await locked();
   const foretelling = { by: 'Ines', about: 'Worms', expects: '', why: 'There were none before.' };
   expect(await predict(data.trial.id, foretelling)).toMatchObject({ ok: true });
-  const worms = await readAlso(data.trial.id, { from: 'library', key: 'worms' });
+  const worms = await addMeasureToTrial(data.trial.id, { from: 'library', key: 'worms' });
   await takeReadings(data.trial.id, [
     {
       id: newId(),

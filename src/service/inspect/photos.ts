@@ -10,7 +10,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { changeOneTrial } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
-import { addPhoto, findPhoto, measurePhoto, photosOf, removePhoto } from '@/store/inspect';
+import { addPhoto, findPhoto, measurePhoto, photosOf, deletePhoto } from '@/store/inspect';
 import {
   keepPhotoFile,
   type PhotoSize,
@@ -123,12 +123,12 @@ export async function photoFile(
 }
 
 /** Takes a picture away, its files too: a picture may show what nobody wants kept. */
-export async function dropPhoto(
+export async function removePhoto(
   trialId: string,
   photoId: string,
 ): Promise<Result<true, TrialTrouble>> {
   const dropped = await changeOneTrial<true>(trialId, async db => {
-    const was = await removePhoto(db, trialId, photoId);
+    const was = await deletePhoto(db, trialId, photoId);
     return {
       what: 'picture taken away',
       subjectId: photoId,

@@ -86,7 +86,7 @@ export function leaveOut(trialId: string, input: unknown): Promise<Result<Incide
 }
 
 /** Takes a unit back into the sums. */
-export function putBackIn(
+export function undoLeaveOut(
   trialId: string,
   incidentId: string,
 ): Promise<Result<Incident, TrialTrouble>> {

@@ -1,5 +1,5 @@
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { mainMeasure, plannedLook } from '@/core/judge/units/trial-analysis';
+import { mainMeasure, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { Database } from '@/store/connection/database';
@@ -11,7 +11,7 @@ export async function freezePlanned(
   data: TrialData,
   closedAt: string,
 ): Promise<void> {
-  const { input, judgement } = plannedVerdict(data, plannedLook(data, STARTING_GUESS_CV));
+  const { input, judgement } = plannedVerdict(data, plannedSpec(data, STARTING_GUESS_CV));
   await freezeVerdict(db, {
     trialId: data.trial.id,
     closedAt,

@@ -1,8 +1,8 @@
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { KindInput, KindUnit } from '@/core/judge/question/outcome-input';
-import { judgeInputOf, plannedLook } from '@/core/judge/units/trial-analysis';
+import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
+import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { verdictOfReport } from './report-verdict';
 
@@ -19,7 +19,7 @@ test('of means the report tells every gap with its interval, and each unit as it
     ),
     incidents: [leaveOutFixture(trial.units[0]!)],
   };
-  const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
+  const input = judgeInputOf(data, plannedSpec(data, STARTING_GUESS_CV));
   const found = verdictOfReport(
     { by: 'means', input, judgement: judgeWithoutShuffle(input) },
     print,
@@ -47,8 +47,8 @@ const unit = (
   id: number,
   treatment: string,
   value: number | null,
-  changes: Partial<KindUnit> = {},
-): KindUnit => ({
+  changes: Partial<OutcomeUnit> = {},
+): OutcomeUnit => ({
   id: String(id),
   treatment,
   blocks: [],
@@ -57,8 +57,8 @@ const unit = (
   hasCome: false,
   ...changes,
 });
-const ofKind = (kind: KindInput['kind'], units: readonly KindUnit[]) => {
-  const input: KindInput = {
+const ofKind = (kind: OutcomeInput['kind'], units: readonly OutcomeUnit[]) => {
+  const input: OutcomeInput = {
     kind,
     response: 'leaves with holes',
     unitWord: 'pot',
@@ -74,7 +74,7 @@ const ofKind = (kind: KindInput['kind'], units: readonly KindUnit[]) => {
     seed: 1,
     isDeclared: true,
   };
-  return verdictOfReport({ by: 'kind', input, judgement: judgeKind(input) }, print);
+  return verdictOfReport({ by: 'kind', input, judgement: judgeOutcome(input) }, print);
 };
 
 test('of shares it tells k of n, in percent on the picture, and what can’t be compared', () => {

@@ -1,7 +1,7 @@
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type { KindContrast, KindJudgement } from '@/core/judge/outcomes/outcome-judgement';
+import type { OutcomeContrast, OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { KindInput, KindUnit } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { effectWords, groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
 import type { PlannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { pluralOf } from '@/core/words/plural';
@@ -105,16 +105,16 @@ function ofMeans(
 }
 
 function ofKind(
-  input: KindInput,
-  { headline, detail, groups, contrasts, warnings }: KindJudgement,
+  input: OutcomeInput,
+  { headline, detail, groups, contrasts, warnings }: OutcomeJudgement,
 ): VerdictOfReport {
-  const figureOf = ({ value, outOf }: KindUnit): number | null =>
+  const figureOf = ({ value, outOf }: OutcomeUnit): number | null =>
     value === null ? null : outOf === null ? value : value / outOf;
   const printFigure = (value: number): string =>
     input.kind === 'proportion'
       ? `${Math.round(100 * value)}%`
       : String(Number(value.toPrecision(3)));
-  const wordsOf = (unit: KindUnit): string =>
+  const wordsOf = (unit: OutcomeUnit): string =>
     unit.value === null
       ? 'no reading'
       : unit.outOf !== null && unit.outOf > 1
@@ -161,7 +161,7 @@ function ofKind(
   };
 }
 
-function againstControl(input: KindInput, contrast: KindContrast | undefined): readonly string[] {
+function againstControl(input: OutcomeInput, contrast: OutcomeContrast | undefined): readonly string[] {
   if (!contrast) return ['', '', '', 'the control'];
   if (!contrast.estimable) return ['', '', '', 'can’t be compared'];
   return [

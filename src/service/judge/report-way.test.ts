@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { judge } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { judgeInputOf, plannedLook } from '@/core/judge/units/trial-analysis';
+import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
 import { addDays } from '@/core/time/garden-day';
 import { TrialData } from '@/core/trial/model/trial-data';
@@ -13,16 +13,16 @@ import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { amendPlan } from '@/service/trial/amend';
 import { askTrial } from '@/service/trial/ask';
 import { earlierTrial } from '@/service/trial/earlier-trial';
-import { openedGuesses } from '@/service/trial/opened-predictions';
+import { openedPredictions } from '@/service/trial/opened-predictions';
 import { predict } from '@/service/trial/predict';
-import { regret } from '@/service/trial/regret';
+import { recordRegret } from '@/service/trial/regret';
 import { findTrial, findTrialFor } from '@/service/trial/trials';
 import { takePick } from '@/service/weigh/picks';
 import { closeTrial } from './close-trial';
 import { rememberedJudge } from './remembered-judge';
 import { reportFile } from './report';
-import { lookAt, restOfVerdict, verdictUnder } from './verdict';
-import { besideVerdict } from './verdict-details';
+import { analysisSpecOf, verdictPage, verdictUnder } from './verdict';
+import { verdictDetails } from './verdict-details';
 
 freshGardenForEachTest();
 
@@ -168,10 +168,10 @@ test('a frozen verdict checks out; a correction afterwards stands first in the r
 
 test('what stands beside a verdict is there, and the next trial learns from it', async () => {
   const data = await weighed();
-  const input = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV));
-  const beside = await besideVerdict(
+  const input = judgeInputOf(data, plannedSpec(data, STARTING_GUESS_CV));
+  const beside = await verdictDetails(
     data,
-    plannedLook(data, STARTING_GUESS_CV),
+    plannedSpec(data, STARTING_GUESS_CV),
     { input, judgement: judge(input) },
     [],
   );
@@ -182,25 +182,25 @@ test('what stands beside a verdict is there, and the next trial learns from it',
 test('what stands under a verdict comes with the whole trial, guesses sealed until it is closed, and not before the key is open', async () => {
   const { trial, predictions } = await weighed(false, true);
   expect(predictions).toHaveLength(1);
-  const open = await restOfVerdict(trial.id);
+  const open = await verdictPage(trial.id);
   if (!open.ok) throw new Error(open.trouble.kind);
   expect([open.value.data.predictions.length, open.value.data.picks.length]).toEqual([0, 8]);
   expect(open.value.log).toContainEqual({ at: expect.any(String), what: 'plan locked' });
-  expect(await openedGuesses(await dataOf(trial.id))).toEqual({ predictions: [], records: [] });
+  expect(await openedPredictions(await dataOf(trial.id))).toEqual({ predictions: [], records: [] });
   await closeTrial(trial.id);
-  expect(await restOfVerdict(trial.id)).toMatchObject({
+  expect(await verdictPage(trial.id)).toMatchObject({
     ok: true,
     value: { data: { predictions: [{ by: 'Ines', expects: 'feed' }] } },
   });
-  expect(await openedGuesses(await dataOf(trial.id))).toMatchObject({
+  expect(await openedPredictions(await dataOf(trial.id))).toMatchObject({
     predictions: [{ by: 'Ines' }],
     records: [{ by: 'Ines' }],
   });
-  expect(await restOfVerdict(newId())).toMatchObject({
+  expect(await verdictPage(newId())).toMatchObject({
     ok: false,
     trouble: { kind: 'no-such-trial' },
   });
-  expect(await restOfVerdict((await weighed(true)).trial.id)).toMatchObject({
+  expect(await verdictPage((await weighed(true)).trial.id)).toMatchObject({
     ok: false,
     trouble: { kind: 'key-shut' },
   });
@@ -209,15 +209,15 @@ test('what stands under a verdict comes with the whole trial, guesses sealed unt
 test('the verdict rests on the trial as far as it is loaded, and is the one of the whole trial', async () => {
   const whole = await weighed();
   const part = (await findTrialFor(whole.trial.id, undefined))!;
-  expect(verdictUnder(part, await lookAt(part))).toEqual(verdictUnder(whole, await lookAt(whole)));
+  expect(verdictUnder(part, await analysisSpecOf(part))).toEqual(verdictUnder(whole, await analysisSpecOf(whole)));
   expect(
-    (await lookAt(whole, whole.measures.find(measure => !measure.isMain)?.id)).measureId,
-  ).not.toBe((await lookAt(whole, newId())).measureId);
+    (await analysisSpecOf(whole, whole.measures.find(measure => !measure.isMain)?.id)).measureId,
+  ).not.toBe((await analysisSpecOf(whole, newId())).measureId);
 });
 
 test('a verdict is remembered for the very same input only, and the oldest is forgotten', async () => {
   const data = await weighed();
-  const input = { ...judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV)), shuffles: 50 };
+  const input = { ...judgeInputOf(data, plannedSpec(data, STARTING_GUESS_CV)), shuffles: 50 };
   const first = rememberedJudge(input);
   expect(first).toEqual(judge(input));
   expect(rememberedJudge(structuredClone(input))).toBe(first);
@@ -230,12 +230,12 @@ test('a verdict is remembered for the very same input only, and the oldest is fo
 
 test('a regret goes with the next trial, and without a name into what is shared', async () => {
   const { trial } = await weighed();
-  expect(await regret(trial.id, { text: 'ab' })).toMatchObject({
+  expect(await recordRegret(trial.id, { text: 'ab' })).toMatchObject({
     ok: false,
     trouble: { kind: 'invalid', fields: { text: 'Write what you would do otherwise.' } },
   });
   await closeTrial(trial.id);
-  expect(await regret(trial.id, { text: 'Start two weeks earlier.', by: 'Ines' })).toMatchObject({
+  expect(await recordRegret(trial.id, { text: 'Start two weeks earlier.', by: 'Ines' })).toMatchObject({
     ok: true,
   });
   expect((await earlierTrial(trial.id))?.lessons).toContain('“Start two weeks earlier.” (Ines)');

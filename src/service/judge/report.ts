@@ -1,6 +1,6 @@
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { leftOutOf } from '@/core/judge/units/analysis-sets';
-import { mainMeasure, plannedLook } from '@/core/judge/units/trial-analysis';
+import { mainMeasure, plannedSpec } from '@/core/judge/units/trial-analysis';
 import type { FrozenFile } from '@/core/judge/verdict/frozen-file';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
@@ -75,7 +75,7 @@ export async function reportFile(
       const input: Partial<Pick<JudgeInput, 'shuffles' | 'seed' | 'priorCv'>> = JSON.parse(
         frozen.input,
       ); // judged by its kind, it knows no shuffles
-      const planned = plannedLook(data, STARTING_GUESS_CV);
+      const planned = plannedSpec(data, STARTING_GUESS_CV);
       const look = {
         ...planned,
         shuffles: input.shuffles ?? planned.shuffles,
@@ -215,7 +215,7 @@ function entryRows(data: TrialData): readonly (readonly string[])[] {
 async function reportOf(data: TrialData): Promise<Report> {
   const { trial, treatments, layout } = data;
   const main = mainMeasure(data);
-  const look = plannedLook(data, STARTING_GUESS_CV);
+  const look = plannedSpec(data, STARTING_GUESS_CV);
   const { warnings, judged, ...verdict } = verdictOfReport(
     plannedVerdict(data, look),
     valuePrinter(main, MASS_STYLE_FOR[(await currentGarden()).system]),

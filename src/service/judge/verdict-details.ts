@@ -1,13 +1,13 @@
 import type { AuditFinding } from '@/core/design/audit/fairness-audit';
-import { rivalsOf } from '@/core/judge/after/alternative-explanations';
+import { alternativeExplanationsOf } from '@/core/judge/after/alternative-explanations';
 import { type PooledTrial, seasonsTogether } from '@/core/judge/after/combine-seasons';
 import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/after/treatment-cost';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
-import { type Look, type LookedJudgement, mainMeasure } from '@/core/judge/units/trial-analysis';
-import type { BesideVerdict } from '@/core/judge/verdict/verdict-details';
+import { type AnalysisSpec, type Analysis, mainMeasure } from '@/core/judge/units/trial-analysis';
+import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { yieldBases } from '@/core/measure/unit-value/yield-bases';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
@@ -19,12 +19,12 @@ import { database } from '@/store/connection/database';
 import { frozenTrials } from '@/store/verdicts';
 
 /** @param looked null where the verdict is not one of means: of places, yields and seasons there is nothing to say then */
-export async function besideVerdict(
+export async function verdictDetails(
   data: TrialData,
-  look: Look,
-  looked: Pick<LookedJudgement, 'input' | 'judgement'> | null,
+  look: AnalysisSpec,
+  looked: Pick<Analysis, 'input' | 'judgement'> | null,
   findings: readonly AuditFinding[],
-): Promise<BesideVerdict> {
+): Promise<VerdictDetails> {
   const style = MASS_STYLE_FOR[(await currentGarden()).system];
   const costs = treatmentCosts(data, today());
   const position = looked ? (positionCheck(data, looked.input) ?? null) : null;
@@ -49,7 +49,7 @@ export async function besideVerdict(
           await otherSeasons(data.trial.id),
         )
       : [],
-    rivals: rivalsOf(data, { findings, position, today: today() }),
+    rivals: alternativeExplanationsOf(data, { findings, position, today: today() }),
   };
 }
 
@@ -74,9 +74,9 @@ const BASE_WORDS = {
 /** The main harvest by ground, mix, hours and money: what wins by the pot need not win by the hour. */
 function basesOf(
   data: TrialData,
-  groups: LookedJudgement['judgement']['groups'],
+  groups: Analysis['judgement']['groups'],
   costs: readonly TreatmentCost[],
-): BesideVerdict['bases'] {
+): VerdictDetails['bases'] {
   if (mainMeasure(data).unit !== 'g') return [];
   const { areaM2 } = unitMeasuresOf(
     data.places.find(place => place.id === data.units[0]?.placeId),

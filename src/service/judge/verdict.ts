@@ -1,64 +1,64 @@
 import { AUDIT_CHECKS, type AuditFinding, fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { kindOf } from '@/core/judge/question/trial-outcome';
+import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import {
-  judgeUnderLook,
-  type Look,
-  type LookedJudgement,
+  analyse,
+  type AnalysisSpec,
+  type Analysis,
   mainMeasure,
   measureOf,
-  plannedLook,
+  plannedSpec,
 } from '@/core/judge/units/trial-analysis';
-import type { BesideVerdict } from '@/core/judge/verdict/verdict-details';
+import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
 import { failure, type Result, success } from '@/core/result';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { ownSpread } from '@/service/trial/pooled-cv';
+import { pooledCv } from '@/service/trial/pooled-cv';
 import { findTrial, trialLog } from '@/service/trial/trials';
 import { isKeyOpen } from './close-trial';
 import { rememberedJudge } from './remembered-judge';
-import { besideVerdict } from './verdict-details';
+import { verdictDetails } from './verdict-details';
 
 /** The look that was planned, with how own trials have spread so far; for another measure without a margin of its own. */
-export async function lookAt(data: TrialData, measureId?: string): Promise<Look> {
-  const planned = plannedLook(data, await priorCv(data));
+export async function analysisSpecOf(data: TrialData, measureId?: string): Promise<AnalysisSpec> {
+  const planned = plannedSpec(data, await priorCv(data));
   return data.measures.some(measure => measure.id === measureId) && measureId
     ? { ...planned, measureId }
     : planned;
 }
 
 /** A trial judged as it was planned. */
-export function verdictUnder(data: TrialData, look: Look): LookedJudgement {
-  return judgeUnderLook(data, look, rememberedJudge);
+export function verdictUnder(data: TrialData, look: AnalysisSpec): Analysis {
+  return analyse(data, look, rememberedJudge);
 }
 
 /** What a verdict's page asks for once its verdict stands. */
-export interface RestOfVerdict {
+export interface VerdictPage {
   /** The whole trial; while it runs, what was guessed stays sealed. */
   readonly data: TrialData;
-  readonly beside: BesideVerdict;
+  readonly details: VerdictDetails;
   readonly audit: { readonly findings: readonly AuditFinding[]; readonly checks: number };
   /** What was done to the trial, newest first. */
   readonly log: readonly { readonly at: string; readonly what: string }[];
 }
 
 /** @param measureId what is judged instead of the main measure */
-export async function restOfVerdict(
+export async function verdictPage(
   trialId: string,
   measureId?: string,
-): Promise<Result<RestOfVerdict, TrialTrouble>> {
+): Promise<Result<VerdictPage, TrialTrouble>> {
   const data = await findTrial(trialId);
   if (!data) return failure({ kind: 'no-such-trial' });
   if (data.trial.state === 'planned') return failure({ kind: 'not-locked' });
   if (!isKeyOpen(data.trial)) return failure({ kind: 'key-shut' });
-  const look = await lookAt(data, measureId);
+  const look = await analysisSpecOf(data, measureId);
   const findings = fairnessAudit(data, look.priorCv.cv);
   return success({
     data: data.trial.state === 'closed' ? data : { ...data, predictions: [] },
-    beside: await besideVerdict(
+    beside: await verdictDetails(
       data,
       look,
-      kindOf(measureOf(data, look.measureId).scale) === null ? verdictUnder(data, look) : null,
+      outcomeOf(measureOf(data, look.measureId).scale) === null ? verdictUnder(data, look) : null,
       findings,
     ),
     audit: { findings, checks: Object.keys(AUDIT_CHECKS).length },
@@ -67,6 +67,6 @@ export async function restOfVerdict(
 }
 
 async function priorCv(data: TrialData): Promise<PriorCv> {
-  const own = await ownSpread(mainMeasure(data));
+  const own = await pooledCv(mainMeasure(data));
   return own ? { cv: own.cv, source: 'own-trials' } : STARTING_GUESS_CV;
 }

@@ -29,7 +29,7 @@ export function describeTrait(
 }
 
 /** Takes a trait away again. */
-export function forgetTrait(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
+export function removeTrait(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'trait taken away';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };

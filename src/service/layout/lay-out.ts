@@ -14,7 +14,7 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { changeOneTrial } from '@/service/trial/change-trial';
 import { changeCarePlan } from '@/store/care';
-import { changeTrial, putLayout, sayDealtAt } from '@/store/trials';
+import { changeTrial, putLayout, setFactorStratum } from '@/store/trials';
 
 /** Deals the treatments out with a fresh seed, in place of the deal before. */
 export async function dealTrial(
@@ -56,7 +56,7 @@ export async function dealTrial(
       places: isSamePlan ? keepArrangement(data.places, places) : places,
     };
     await putLayout(db, data.trial, stood);
-    await sayDealtAt(
+    await setFactorStratum(
       db,
       trialId,
       data.factors.map(({ name }) => ({

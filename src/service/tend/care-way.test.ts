@@ -10,7 +10,7 @@ import {
   openBatch,
   saveProduct,
   stepUp,
-  takeOffShelf,
+  removeProduct,
   weighLoose,
 } from '@/service/garden/shelf';
 import { fetchStandIn, importWeather, weatherOf } from '@/service/garden/weather';
@@ -25,11 +25,11 @@ import { calendarOf } from './calendar';
 import {
   changeCareSettings,
   dateStage,
-  dropCareRule,
+  removeCareRule,
   logCare,
   saveCareRule,
   tickOff,
-  untick,
+  undoAct,
 } from './care';
 import { listDue, lookIntoBottles } from './today';
 
@@ -118,7 +118,7 @@ test('a product goes on the shelf, is changed, and taken off; trials that use it
   ).toMatchObject({ ok: false, trouble: { rates: expect.stringContaining('Say which') } });
   const data = await locked();
   await weekly(data, id);
-  await takeOffShelf(id);
+  await removeProduct(id);
   expect(await listProducts()).toEqual([]);
   expect((await dataOf(data.trial.id)).products.map(each => each.id)).toEqual([id]);
   expect(await saveProduct(v7(), { ...BLANK_PRODUCT, name: 'x' })).toMatchObject({ ok: false });
@@ -134,7 +134,7 @@ test('after the lock a change of care wants a reason, and stands as an amendment
   const saved = await saveCareRule(data.trial.id, null, rule, 'We forgot it.');
   expect(saved.ok).toBe(true);
   expect(
-    await dropCareRule(data.trial.id, saved.ok ? saved.value.id : '', 'Too much work.'),
+    await removeCareRule(data.trial.id, saved.ok ? saved.value.id : '', 'Too much work.'),
   ).toEqual({ ok: true, value: true });
   const after = await dataOf(data.trial.id);
   expect([
@@ -171,9 +171,9 @@ test('what is due is ticked off once however often it is sent, revised, and take
   ).toMatchObject({ ok: true });
   const [standing] = (await dataOf(data.trial.id)).care.acts;
   expect(standing).toMatchObject({ isSkipped: true, supersedes: done.id });
-  expect(await untick(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: true });
+  expect(await undoAct(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: true });
   expect((await dataOf(data.trial.id)).care.acts).toEqual([]);
-  expect(await untick(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: false });
+  expect(await undoAct(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: false });
   expect(
     await tickOff(data.trial.id, act(ruleId, 0, { doneOn: addDays(today(), 1) })),
   ).toMatchObject({ ok: false, trouble: { fields: { doneOn: expect.any(String) } } });

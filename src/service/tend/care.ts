@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import { readCare } from '@/core/schedule/rules/care-form';
-import { offTheBed } from '@/core/schedule/tasks/re-entry-interval';
+import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays, CalendarDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
@@ -22,12 +22,12 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial } from '@/service/trial/change-trial';
-import { addCareAct, changeCarePlan, putCareRule, removeCareRule } from '@/store/care';
+import { addCareAct, changeCarePlan, putCareRule, deleteCareRule } from '@/store/care';
 import type { Database } from '@/store/connection/database';
 import { addAmendment } from '@/store/plan-records';
 import { productsOf } from '@/store/products';
 import { weatherBetween } from '@/store/weather';
-import { stepAlias } from './task-alias';
+import { taskAlias } from './task-alias';
 
 const Why = z.string().trim().max(600).default('');
 
@@ -64,7 +64,7 @@ export async function saveCareRule(
 }
 
 /** Takes a rule out of the plan. What was done by it stays on record. */
-export function dropCareRule(
+export function removeCareRule(
   trialId: string,
   ruleId: string,
   why: unknown,
@@ -76,7 +76,7 @@ export function dropCareRule(
       planTrouble(data, why) ?? (rule ? undefined : { kind: 'changed-meanwhile' as const });
     if (trouble || !rule)
       return { what, result: failure(trouble ?? { kind: 'changed-meanwhile' }) };
-    await removeCareRule(db, trialId, ruleId);
+    await deleteCareRule(db, trialId, ruleId);
     await amend(db, data, rule.name, '—', why);
     return { what, subjectId: ruleId, result: success(true) };
   });
@@ -189,7 +189,7 @@ export async function tickOff(
     const own = data.care.rules.find(
       rule =>
         rule.id === parsed.data.ruleId ||
-        stepAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId,
+        taskAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId,
     );
     const { codes, ...given } = parsed.data;
     const form = {
@@ -269,7 +269,7 @@ function tooSoon(
   { doneOn, isSkipped, note }: Pick<CareAct, 'doneOn' | 'isSkipped' | 'note'>,
 ): FieldTroubles | undefined {
   if (isSkipped || doneOn !== today() || note.length >= 3) return undefined;
-  const [off] = offTheBed(care.rules, care.acts, products, instantNow()).filter(
+  const [off] = reEntryOf(care.rules, care.acts, products, instantNow()).filter(
     each => each.ruleId !== rule.id,
   );
   return (
@@ -280,7 +280,7 @@ function tooSoon(
 }
 
 /** Takes a tick back: the step is due again, and the log knows of both. */
-export function untick(trialId: string, actId: string): Promise<Result<true, TrialTrouble>> {
+export function undoAct(trialId: string, actId: string): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'tick taken back';
     const standing = data.care.acts.find(act => act.id === actId);

@@ -7,7 +7,7 @@ import type { CarePlan } from '@/core/trial/model/care-plan';
  *
  * @param bottles hold a secret that never leaves the server, put there at the lock
  */
-export function stepAlias(trialId: string, ruleId: string, bottles: CarePlan['bottles']): string {
+export function taskAlias(trialId: string, ruleId: string, bottles: CarePlan['bottles']): string {
   const hex = createHash('sha256')
     .update(JSON.stringify([trialId, ruleId, bottles]))
     .digest('hex');

@@ -14,7 +14,7 @@ import { changeOneTrial } from '@/service/trial/change-trial';
 import { caredTrials } from '@/store/cared-trials';
 import { database } from '@/store/connection/database';
 import { productsOf } from '@/store/products';
-import { stepAlias } from './task-alias';
+import { taskAlias } from './task-alias';
 
 /** What is due over all running trials of the garden, and what to mix for it. What is in a blind trial's bottles is kept back. */
 export async function listDue(): Promise<DueToday> {
@@ -23,7 +23,7 @@ export async function listDue(): Promise<DueToday> {
     trials.map(({ trial, care }) => [trial.id, care.bottles]),
   );
   return hiddenDue(due, (trialId, ruleId) =>
-    stepAlias(trialId, ruleId, bottlesOf.get(trialId) ?? {}),
+    taskAlias(trialId, ruleId, bottlesOf.get(trialId) ?? {}),
   );
 }
 

@@ -3,7 +3,7 @@ import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
-import { plannedLook } from '@/core/judge/units/trial-analysis';
+import { plannedSpec } from '@/core/judge/units/trial-analysis';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
@@ -17,7 +17,7 @@ export async function earlierTrial(
   const id = z.uuid().safeParse(asked);
   const data = id.success ? await findTrial(id.data) : undefined;
   if (!data || data.trial.state === 'planned' || !isKeyOpen(data.trial)) return undefined;
-  const verdict = plannedVerdict(data, plannedLook(data, STARTING_GUESS_CV), judgeWithoutShuffle);
+  const verdict = plannedVerdict(data, plannedSpec(data, STARTING_GUESS_CV), judgeWithoutShuffle);
   return {
     data,
     lessons: lessonsOf(

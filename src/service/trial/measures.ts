@@ -7,7 +7,7 @@ import { addMeasure, removeMeasure } from '@/store/measures';
 import { changeOneTrial } from './change-trial';
 
 /** Adds something that is read beside the harvest. It is never the main measure: that was fixed with the question. */
-export function readAlso(trialId: string, input: unknown): Promise<Result<Measure, TrialTrouble>> {
+export function addMeasureToTrial(trialId: string, input: unknown): Promise<Result<Measure, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'measure added';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
@@ -24,7 +24,7 @@ export function readAlso(trialId: string, input: unknown): Promise<Result<Measur
 }
 
 /** Takes a measure out again, as long as nothing was read of it. */
-export function readNoMore(
+export function removeMeasureFromTrial(
   trialId: string,
   measureId: string,
 ): Promise<Result<true, TrialTrouble>> {

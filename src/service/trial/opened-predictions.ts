@@ -1,6 +1,6 @@
-import { type TrackRecord, trackRecords } from '@/core/judge/after/prediction-scores';
+import { type PredictionScore, predictionScores } from '@/core/judge/after/prediction-scores';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type { KindJudgement } from '@/core/judge/outcomes/outcome-judgement';
+import type { OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
 import { inShort } from '@/core/judge/verdict/planned-verdict';
 import type { Prediction } from '@/core/trial/model/plan-record';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -9,14 +9,14 @@ import { guessesByTrial } from '@/store/plan-records';
 import { frozenTrials } from '@/store/verdicts';
 
 /** What was guessed, opened. */
-export interface OpenedGuesses {
+export interface OpenedPredictions {
   readonly predictions: readonly Prediction[];
   /** How those who guessed here have guessed over all closed trials. */
-  readonly records: readonly TrackRecord[];
+  readonly records: readonly PredictionScore[];
 }
 
 /** While a trial runs nobody's guess is told. */
-export async function openedGuesses(data: TrialData): Promise<OpenedGuesses> {
+export async function openedPredictions(data: TrialData): Promise<OpenedPredictions> {
   if (data.trial.state !== 'closed' || data.predictions.length === 0)
     return { predictions: [], records: [] };
   const guesses = await guessesByTrial(database());
@@ -24,7 +24,7 @@ export async function openedGuesses(data: TrialData): Promise<OpenedGuesses> {
     (guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()),
   );
   const trials = (await frozenTrials(database())).flatMap(({ trialId, judgement }) => {
-    const frozen: Judgement | KindJudgement = JSON.parse(judgement);
+    const frozen: Judgement | OutcomeJudgement = JSON.parse(judgement);
     const { best, call } = inShort(frozen);
     return [
       { predictions: guesses.get(trialId) ?? [], best, call, treatments: frozen.groups.length },
@@ -32,6 +32,6 @@ export async function openedGuesses(data: TrialData): Promise<OpenedGuesses> {
   });
   return {
     predictions: data.predictions,
-    records: trackRecords(trials).filter(record => here.has(record.by.toLowerCase())),
+    records: predictionScores(trials).filter(record => here.has(record.by.toLowerCase())),
   };
 }

@@ -5,13 +5,13 @@ import { printSheet } from '@/service/files/print';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { closeTrial, frozenVerdictOf, openKey } from '@/service/judge/close-trial';
 import { arrangePlace, describeSite } from '@/service/layout/arrange';
-import { describeTrait, forgetTrait } from '@/service/layout/describe-traits';
+import { describeTrait, removeTrait } from '@/service/layout/describe-traits';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { movePots } from '@/service/layout/move-pots';
 import { takePick } from '@/service/weigh/picks';
 import { amendPlan } from './amend';
 import { askTrial } from './ask';
-import { ownSpread } from './pooled-cv';
+import { pooledCv } from './pooled-cv';
 import { predict } from './predict';
 import { findTrial, trialLog } from './trials';
 
@@ -248,7 +248,7 @@ test('what else differs is kept with each unit, through the next deal, and taken
   expect(again.units.map(unit => unit.traits.variety)).toEqual(
     again.units.map((_, i) => (i === 0 ? 'Ruby' : 'Ghost')),
   );
-  expect(await forgetTrait(data.trial.id, 'variety')).toMatchObject({ ok: true });
+  expect(await removeTrait(data.trial.id, 'variety')).toMatchObject({ ok: true });
   expect(
     (await dataOf(data.trial.id)).units.every(unit => Object.keys(unit.traits).length === 0),
   ).toBe(true);
@@ -301,16 +301,16 @@ test('a deal by start sizes is balanced, its rule stored, and the size allowed f
 });
 
 test('own spread comes from closed trials of the same kind of measure', async () => {
-  expect(await ownSpread({ summary: 'sound-weight', kindKey: null })).toBeNull();
+  expect(await pooledCv({ summary: 'sound-weight', kindKey: null })).toBeNull();
   const data = await dealt();
   await lockPlan(data.trial.id);
   await weighAll(data);
   await closeTrial(data.trial.id);
-  expect(await ownSpread({ summary: 'sound-weight', kindKey: null })).toMatchObject({
+  expect(await pooledCv({ summary: 'sound-weight', kindKey: null })).toMatchObject({
     trials: 1,
     cv: expect.any(Number),
   });
-  expect(await ownSpread({ summary: 'sound-count', kindKey: null })).toBeNull();
+  expect(await pooledCv({ summary: 'sound-count', kindKey: null })).toBeNull();
 });
 
 test('a blind trial prints open only with a line in the log', async () => {

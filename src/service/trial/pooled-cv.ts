@@ -4,7 +4,7 @@ import { database } from '@/store/connection/database';
 import { frozenJudgements } from '@/store/verdicts';
 
 /** How units treated alike spread in this gardener's own closed trials. */
-export interface OwnSpread {
+export interface PooledCv {
   readonly cv: number;
   readonly trials: number;
 }
@@ -15,10 +15,10 @@ const Frozen = z.object({
 });
 
 /** Pooled over the closed trials of one kind of measure, each weighted by its degrees of freedom; null where there is none. */
-export async function ownSpread({
+export async function pooledCv({
   summary,
   kindKey,
-}: Pick<Measure, 'summary' | 'kindKey'>): Promise<OwnSpread | null> {
+}: Pick<Measure, 'summary' | 'kindKey'>): Promise<PooledCv | null> {
   const judged = (await frozenJudgements(database(), summary, kindKey)).flatMap(json => {
     const parsed = Frozen.safeParse(JSON.parse(json));
     if (!parsed.success) return [];

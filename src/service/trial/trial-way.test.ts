@@ -10,7 +10,7 @@ import {
   frozenVerdictOf,
   leaveOut,
   openKey,
-  putBackIn,
+  undoLeaveOut,
 } from '@/service/judge/close-trial';
 import { dealTrial, lockPlan, lookAtKey } from '@/service/layout/lay-out';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh/picks';
@@ -239,7 +239,7 @@ test('what is left out has a reason, says whether the key was open, and can be p
     ok: false,
     trouble: { kind: 'changed-meanwhile' },
   });
-  await putBackIn(trial.id, before.value.id);
+  await undoLeaveOut(trial.id, before.value.id);
   expect((await dataOf(trial.id)).incidents).toHaveLength(1);
 });
 

@@ -8,13 +8,13 @@ import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { closeStore, startStore } from '@/service/garden/start';
 import { closeTrial, frozenVerdictOf } from '@/service/judge/close-trial';
 import { reportFile } from '@/service/judge/report';
-import { restOfVerdict } from '@/service/judge/verdict';
+import { verdictPage } from '@/service/judge/verdict';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { askTrial, changeQuestion } from '@/service/trial/ask';
 import { earlierTrial } from '@/service/trial/earlier-trial';
-import { readAlso, readNoMore } from '@/service/trial/measures';
-import { openedGuesses } from '@/service/trial/opened-predictions';
-import { ownSpread } from '@/service/trial/pooled-cv';
+import { addMeasureToTrial, removeMeasureFromTrial } from '@/service/trial/measures';
+import { openedPredictions } from '@/service/trial/opened-predictions';
+import { pooledCv } from '@/service/trial/pooled-cv';
 import { predict } from '@/service/trial/predict';
 import { findTrial, listTrials } from '@/service/trial/trials';
 import { takePick } from './picks';
@@ -82,12 +82,12 @@ test('the question may be about what is read; asked anew it changes with it, and
   const asked = await askTrial(question);
   if (!asked.ok) throw new Error(JSON.stringify(asked.trouble));
   const { id } = asked.value;
-  await readAlso(id, { from: 'library', key: 'holed-leaves' });
+  await addMeasureToTrial(id, { from: 'library', key: 'holed-leaves' });
   const mainOf = async () =>
     (await dataOf(id)).measures.filter(measure => measure.isMain).map(measure => measure.name);
   expect(await mainOf()).toEqual(['Slugs found']);
   expect(
-    await readNoMore(id, (await dataOf(id)).measures.find(measure => measure.isMain)?.id ?? ''),
+    await removeMeasureFromTrial(id, (await dataOf(id)).measures.find(measure => measure.isMain)?.id ?? ''),
   ).toMatchObject({
     ok: false,
     trouble: { fields: { measure: expect.stringContaining('main measure') } },
@@ -102,7 +102,7 @@ test('the question may be about what is read; asked anew it changes with it, and
 
 test('it is judged by its kind, frozen, told in the list and the report, and still says the same', async () => {
   const { trial, units } = await readThrough();
-  expect(await restOfVerdict(trial.id)).toMatchObject({
+  expect(await verdictPage(trial.id)).toMatchObject({
     ok: true,
     value: {
       beside: {
@@ -174,13 +174,13 @@ test('as a file it comes in again in another garden, and says the same there', a
 test('the guesses are scored, the next trial learns from it, and it lends no spread to trials of another kind', async () => {
   const { trial } = await readThrough();
   await closeTrial(trial.id);
-  expect(await openedGuesses(await dataOf(trial.id))).toMatchObject({
+  expect(await openedPredictions(await dataOf(trial.id))).toMatchObject({
     predictions: [{ by: 'Ines' }],
     records: [{ by: 'Ines' }],
   });
   const earlier = await earlierTrial(trial.id);
   expect(earlier?.lessons.some(lesson => lesson.includes('treated alike differed'))).toBe(false);
-  expect(await ownSpread({ summary: 'sound-weight', kindKey: null })).toBeNull();
+  expect(await pooledCv({ summary: 'sound-weight', kindKey: null })).toBeNull();
   const json = await reportFile(trial.id, 'json', true);
   expect(
     json.ok &&

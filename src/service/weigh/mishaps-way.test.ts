@@ -3,7 +3,7 @@ import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
-import { noteInterimLook, openKey, putBackIn } from '@/service/judge/close-trial';
+import { noteInterimLook, openKey, undoLeaveOut } from '@/service/judge/close-trial';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { askTrial } from '@/service/trial/ask';
 import { findTrial, trialLog } from '@/service/trial/trials';
@@ -78,7 +78,7 @@ test('a mishap stands for each pot it happened to, with what was decided, and ca
   ).toEqual(
     [first, second].map(unit => [unit?.id, 'frost', 'leave-out-from', 'frost', 'no', false]),
   );
-  await putBackIn(data.trial.id, incidents[0]?.id ?? '');
+  await undoLeaveOut(data.trial.id, incidents[0]?.id ?? '');
   expect((await dataOf(data.trial.id)).incidents.map(each => each.unitId)).toEqual([second?.id]);
 });
 

@@ -1,7 +1,7 @@
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { type TooEarly, tooEarly } from '@/core/materials/safety/pre-harvest-interval';
 import { failure, type Result, success } from '@/core/result';
-import { offTheBed } from '@/core/schedule/tasks/re-entry-interval';
+import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { readPick } from '@/core/trial/forms/pick-form';
 import { PickId } from '@/core/trial/model/ids';
 import type { Pick } from '@/core/trial/model/pick';
@@ -49,7 +49,7 @@ export async function takePick(
       };
     const off =
       pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3
-        ? offTheBed(data.care.rules, data.care.acts, data.products, instantNow())[0]
+        ? reEntryOf(data.care.rules, data.care.acts, data.products, instantNow())[0]
         : undefined;
     if (off)
       return {

@@ -6,7 +6,7 @@ import { today } from '@/service/garden/clock';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { askTrial, changeQuestion } from '@/service/trial/ask';
-import { readAlso, readNoMore } from '@/service/trial/measures';
+import { addMeasureToTrial, removeMeasureFromTrial } from '@/service/trial/measures';
 import { findTrial } from '@/service/trial/trials';
 import { importReadings, undoImport } from './import-readings';
 import { readingHistoryOf, takeReadings } from './readings';
@@ -52,7 +52,7 @@ async function walked(): Promise<{ readonly data: TrialData; readonly height: Me
     isBlind: true,
   });
   await lockPlan(trial.id);
-  const added = await readAlso(trial.id, { from: 'library', key: 'height' });
+  const added = await addMeasureToTrial(trial.id, { from: 'library', key: 'height' });
   if (!added.ok) throw new Error(JSON.stringify(added.trouble));
   return { data: await dataOf(trial.id), height: added.value };
 }
@@ -74,16 +74,16 @@ const entry = (
 
 test('a measure of the library or of one’s own is added, once, survives a changed question, and goes only while nothing is read of it', async () => {
   const { trial } = await planned();
-  expect(await readAlso(trial.id, { from: 'library', key: 'nonsense' })).toMatchObject({
+  expect(await addMeasureToTrial(trial.id, { from: 'library', key: 'nonsense' })).toMatchObject({
     ok: false,
     trouble: { fields: { key: expect.any(String) } },
   });
-  const added = await readAlso(trial.id, { from: 'library', key: 'leaf-spot' });
+  const added = await addMeasureToTrial(trial.id, { from: 'library', key: 'leaf-spot' });
   expect(added).toMatchObject({
     ok: true,
     value: { name: 'Leaf spot', summary: 'reading-area', parts: 5, better: 'lower', isMain: false },
   });
-  expect(await readAlso(trial.id, { from: 'library', key: 'leaf-spot' })).toMatchObject({
+  expect(await addMeasureToTrial(trial.id, { from: 'library', key: 'leaf-spot' })).toMatchObject({
     ok: false,
   });
   const own = {
@@ -92,11 +92,11 @@ test('a measure of the library or of one’s own is added, once, survives a chan
     definition: 'Tendrils over 1 cm that hold on to something.',
     scale: 'count',
   };
-  expect(await readAlso(trial.id, own)).toMatchObject({ ok: true });
+  expect(await addMeasureToTrial(trial.id, own)).toMatchObject({ ok: true });
   expect(
-    await readAlso(trial.id, { ...own, name: 'Curl', scale: 'ordinal', steps: 'flat' }),
+    await addMeasureToTrial(trial.id, { ...own, name: 'Curl', scale: 'ordinal', steps: 'flat' }),
   ).toMatchObject({ ok: false, trouble: { fields: { steps: expect.any(String) } } });
-  expect(await readAlso(trial.id, { ...own, name: 'x', definition: 'short' })).toMatchObject({
+  expect(await addMeasureToTrial(trial.id, { ...own, name: 'x', definition: 'short' })).toMatchObject({
     ok: false,
     trouble: { fields: { definition: expect.any(String) } },
   });
@@ -107,7 +107,7 @@ test('a measure of the library or of one’s own is added, once, survives a chan
   ).toEqual(['Leaf spot', 'Tendrils']);
   expect(after.measures.filter(measure => measure.scale === null)).toHaveLength(4);
   expect(
-    await readNoMore(
+    await removeMeasureFromTrial(
       trial.id,
       after.measures.find(measure => measure.name === 'Tendrils')?.id ?? '',
     ),
@@ -142,7 +142,7 @@ test('entries are taken one by one: a bad one keeps none back, the same sent twi
     [213, 'picked', '21.3 cm', 'phone'],
     [null, 'dead', '', ''],
   ]);
-  expect(await readNoMore(data.trial.id, height.id)).toMatchObject({
+  expect(await removeMeasureFromTrial(data.trial.id, height.id)).toMatchObject({
     ok: false,
     trouble: { fields: { measure: expect.stringContaining('stay') } },
   });
@@ -214,7 +214,7 @@ test.each([
 
 test('nothing is read before the lock', async () => {
   const { trial } = await planned();
-  const added = await readAlso(trial.id, { from: 'library', key: 'height' });
+  const added = await addMeasureToTrial(trial.id, { from: 'library', key: 'height' });
   const sent = await takeReadings(trial.id, [
     {
       id: v7(),

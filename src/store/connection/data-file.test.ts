@@ -11,7 +11,7 @@ import {
   readingFixture,
   trialFixture,
 } from '@/core/trial/trial-fixture';
-import { addAllEntries, addPick, standingPicks } from '@/store/entries';
+import { addAllEntries, addPick, currentPicks } from '@/store/entries';
 import { addGarden } from '@/store/gardens';
 import { migrationSource } from '@/store/migrations/migration-source';
 import {
@@ -127,7 +127,7 @@ test('counts go by standing entries', async () => {
     isRemoval: true,
   });
   expect((await readCounts(db)).get(id)).toBe(2);
-  expect(await standingPicks(db, id)).toHaveLength(2);
+  expect(await currentPicks(db, id)).toHaveLength(2);
 });
 
 function fail(): never {
@@ -157,7 +157,7 @@ test('a change that fails half way leaves nothing behind', async () => {
     });
   });
   await expect(half).rejects.toMatchObject({ code: expect.stringMatching(/^SQLITE_CONSTRAINT/) });
-  expect(await standingPicks(db, data.trial.id)).toHaveLength(3);
+  expect(await currentPicks(db, data.trial.id)).toHaveLength(3);
 });
 
 test('written data is safe from a crash: write-ahead log, full sync, foreign keys', async () => {

@@ -3,15 +3,15 @@
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { closeTrial, leaveOut, openKey, putBackIn } from '@/service/judge/close-trial';
+import { closeTrial, leaveOut, openKey, undoLeaveOut } from '@/service/judge/close-trial';
 import { arrangePlace, describeSite } from '@/service/layout/arrange';
-import { describeTrait, forgetTrait } from '@/service/layout/describe-traits';
+import { describeTrait, removeTrait } from '@/service/layout/describe-traits';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { movePots } from '@/service/layout/move-pots';
 import { amendPlan } from '@/service/trial/amend';
 import { changeQuestion } from '@/service/trial/ask';
 import { predict } from '@/service/trial/predict';
-import { regret } from '@/service/trial/regret';
+import { recordRegret } from '@/service/trial/regret';
 import { recordMishap } from '@/service/weigh/mishaps';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh/picks';
 import { changing, changingOne } from './changing';
@@ -57,7 +57,7 @@ export async function historyAction(unitId: unknown) {
 }
 
 export async function regretAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id => regret(id, input));
+  return changing(trialId, id => recordRegret(id, input));
 }
 
 export async function openKeyAction(trialId: unknown) {
@@ -69,7 +69,7 @@ export async function leaveOutAction(trialId: unknown, input: unknown) {
 }
 
 export async function putBackInAction(trialId: unknown, incidentId: unknown) {
-  return changingOne(trialId, incidentId, putBackIn);
+  return changingOne(trialId, incidentId, undoLeaveOut);
 }
 
 export async function closeTrialAction(trialId: unknown) {
@@ -97,7 +97,7 @@ export async function describeTraitAction(trialId: unknown, input: unknown) {
 }
 
 export async function forgetTraitAction(trialId: unknown, name: unknown) {
-  return changing(trialId, id => forgetTrait(id, name));
+  return changing(trialId, id => removeTrait(id, name));
 }
 
 export async function movePotsAction(trialId: unknown) {

@@ -2,7 +2,7 @@ import { orthonormalBasis } from '@/core/stats/linear/linear-model';
 import type { Factor } from '@/core/trial/model/treatment';
 
 /** What the grown combinations of crossed factors can show. */
-export interface ToldApart {
+export interface Aliasing {
   /** Factors whose effect stands clear of the other factors’. */
   readonly mainEffects: readonly { readonly factor: string; readonly isClear: boolean }[];
   /** Pairs of factors whose dependence on each other shows. */
@@ -13,10 +13,10 @@ export interface ToldApart {
 }
 
 /** @param cells the levels of each grown combination, by factor name */
-export function toldApart(
+export function aliasingOf(
   factors: readonly Pick<Factor, 'name' | 'levels'>[],
   cells: readonly Readonly<Record<string, string>>[],
-): ToldApart {
+): Aliasing {
   const columnsOf = (factor: Pick<Factor, 'name' | 'levels'>): readonly (readonly number[])[] =>
     factor.levels.slice(1).map(level => cells.map(cell => Number(cell[factor.name] === level)));
   const rank = (columns: readonly (readonly number[])[]): number =>

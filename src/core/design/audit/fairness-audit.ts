@@ -18,7 +18,7 @@ import { careTasks, unitMeasuresOf } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
-import { toldApart } from './aliasing';
+import { aliasingOf } from './aliasing';
 import { confoundScan } from './confound-scan';
 
 /** How bad it is: the trial can't answer; it answers less surely; good to know. */
@@ -300,7 +300,7 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
     ),
   'crossed-gaps': ({ data }) => {
     if (data.factors.length < 2) return false;
-    const told = toldApart(
+    const told = aliasingOf(
       data.factors,
       data.treatments.map(treatment => treatment.levels),
     );
@@ -316,7 +316,7 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
   },
   'crossed-unseen': ({ data }) => {
     if (data.factors.length < 2) return false;
-    const unseen = toldApart(
+    const unseen = aliasingOf(
       data.factors,
       data.treatments.map(treatment => treatment.levels),
     ).interactions.filter(each => each.share !== 'whole');

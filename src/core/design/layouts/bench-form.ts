@@ -9,7 +9,7 @@ import type { Place } from '@/core/trial/model/place';
 import type { Treatment } from '@/core/trial/model/treatment';
 import { choosePlants, type RaisedPlant } from './choose-plants';
 import { deal } from './deal';
-import { dealPlanOf, type LayoutMisfit, type LayoutWish, layoutMisfit } from './deal-plan';
+import { dealPlanOf, type LayoutMisfit, type LayoutRequest, layoutMisfit } from './deal-plan';
 
 const whole = (least: number, most: number, what: string) =>
   z
@@ -57,7 +57,7 @@ export type BenchDraft = Readonly<Omit<z.input<typeof BenchForm>, 'isBlind'>> & 
 };
 
 /** A layout that can be dealt. */
-export interface BenchWish extends LayoutWish {
+export interface BenchRequest extends LayoutRequest {
   readonly unitShape: Place['shape'];
   readonly unitWidthMm: number;
   readonly unitDepthMm: number;
@@ -75,7 +75,7 @@ export function readBench(
   input: unknown,
   system: MeasureSystem,
   treatments: readonly Treatment[],
-): Result<BenchWish, FieldTroubles> {
+): Result<BenchRequest, FieldTroubles> {
   const parsed = BenchForm.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const form = parsed.data;
@@ -129,7 +129,7 @@ export const ON_BENCHES: readonly Parsed['kind'][] = [
   'incomplete-blocks',
 ];
 
-function wishOf(form: Parsed, treatments: number): LayoutWish {
+function wishOf(form: Parsed, treatments: number): LayoutRequest {
   const { kind } = form;
   const control = Number(form.controlEach);
   return {
@@ -149,7 +149,7 @@ function wishOf(form: Parsed, treatments: number): LayoutWish {
 }
 
 /** How many units a layout takes. */
-export function unitCount(wish: LayoutWish, treatments: readonly Treatment[]): number {
+export function unitCount(wish: LayoutRequest, treatments: readonly Treatment[]): number {
   return deal(dealPlanOf(wish, treatments), 0).length;
 }
 

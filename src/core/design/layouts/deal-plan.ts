@@ -3,7 +3,7 @@ import type { Treatment } from '@/core/trial/model/treatment';
 import type { DealPlan } from './deal';
 
 /** What a layout asks to be dealt, its numbers as a person counts them. */
-export interface LayoutWish
+export interface LayoutRequest
   extends Pick<
     Layout,
     | 'kind'
@@ -22,7 +22,7 @@ export interface LayoutWish
 }
 
 /** The deal that a layout asks for. Treatments are taken in their order; index i of the deal is the i-th of them. */
-export function dealPlanOf(wish: LayoutWish, treatments: readonly Treatment[]): DealPlan {
+export function dealPlanOf(wish: LayoutRequest, treatments: readonly Treatment[]): DealPlan {
   const copies = treatments.map(treatment =>
     treatment.role === 'control' ? (wish.controlEach ?? wish.each) : wish.each,
   );
@@ -78,7 +78,7 @@ const LARGEST_SQUARE = 8;
 
 /** What keeps a layout from being dealt; undefined where nothing does. */
 export function layoutMisfit(
-  wish: LayoutWish,
+  wish: LayoutRequest,
   treatments: readonly Treatment[],
 ): LayoutMisfit | undefined {
   const count = treatments.length;

@@ -5,7 +5,7 @@ import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';
 import { NO_CARE } from '@/core/trial/model/care-plan';
 import { GardenId, TrialId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import type { BenchWish } from './bench-form';
+import type { BenchRequest } from './bench-form';
 
 /** What is found of a deal, not of its plan: a draft has none yet. */
 const OF_THE_DEAL: ReadonlySet<string> = new Set([
@@ -46,7 +46,7 @@ export function undealtTrial(data: TrialData): TrialData {
 }
 
 /** A trial as it would be if it were dealt like this now. */
-export function draftDeal(data: TrialData, wish: BenchWish): TrialData {
+export function draftDeal(data: TrialData, wish: BenchRequest): TrialData {
   const bench = layOutBench(
     {
       ...wish,

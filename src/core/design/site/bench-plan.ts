@@ -6,7 +6,7 @@ import {
   deal,
   dealBalanced,
 } from '@/core/design/layouts/deal';
-import { dealPlanOf, type LayoutWish } from '@/core/design/layouts/deal-plan';
+import { dealPlanOf, type LayoutRequest } from '@/core/design/layouts/deal-plan';
 import { BLANK_SITE } from '@/core/trial/model/blank-facts';
 import { BlockId, PlaceId, UnitId } from '@/core/trial/model/ids';
 import type { Layout } from '@/core/trial/model/layout';
@@ -15,7 +15,7 @@ import type { Treatment } from '@/core/trial/model/treatment';
 import type { Block, ExperimentalUnit } from '@/core/trial/model/unit';
 
 /** What is to be laid out, and how big a unit is. */
-export interface BenchPlan extends LayoutWish {
+export interface BenchPlan extends LayoutRequest {
   /** In their order. */
   readonly treatments: readonly Treatment[];
   readonly unitWord: string;

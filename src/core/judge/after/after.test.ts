@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { kindInputOf, kindOf } from '@/core/judge/question/trial-outcome';
+import { outcomeInputOf, outcomeOf } from '@/core/judge/question/trial-outcome';
 import { unitsInTurn, withoutUnit } from '@/core/judge/sensitivity/leave-each-out';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
-import { judgeInputOf, plannedLook } from '@/core/judge/units/trial-analysis';
+import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
 import { chanceOfTurn } from '@/core/judge/verdict/verdict-words';
 import { readMeasure } from '@/core/measure/library/own-measure';
@@ -16,10 +16,10 @@ import {
   readingFixture,
   trialFixture,
 } from '@/core/trial/trial-fixture';
-import { rivalsOf } from './alternative-explanations';
+import { alternativeExplanationsOf } from './alternative-explanations';
 import { seasonsTogether } from './combine-seasons';
 import { lessonsOf, spreadWithin } from './lessons';
-import { worthOf } from './net-benefit';
+import { netBenefitOf } from './net-benefit';
 import { nextSteps } from './next-step';
 import { type ScoreRow, scorecardOf, winsOf } from './scorecard';
 import { trialEfficacy } from './trial-efficacy';
@@ -37,7 +37,7 @@ const grown = (of: (unit: TrialData['units'][number], i: number) => number): Tri
   ),
 });
 const clear = grown((unit, i) => 300 + 150 * Number(at(trial, unit) === 1) + 4 * (i % 5));
-const look = (data: TrialData) => ({ ...plannedLook(data, STARTING_GUESS_CV), shuffles: 0 });
+const look = (data: TrialData) => ({ ...plannedSpec(data, STARTING_GUESS_CV), shuffles: 0 });
 const print =
   () =>
   (value: number): string =>
@@ -97,7 +97,7 @@ describe('the scorecard', () => {
       ['First flower', 'the'],
       ['Sign of want', 'Cochran-Mantel-Haenszel'],
     ]);
-    expect([kindOf(want.scale), kindOf(vigour.scale), kindOf(flower.scale), kindOf(null)]).toEqual([
+    expect([outcomeOf(want.scale), outcomeOf(vigour.scale), outcomeOf(flower.scale), outcomeOf(null)]).toEqual([
       'proportion',
       'ordinal',
       'time',
@@ -168,7 +168,7 @@ test('days: what has not come is still waited for, “not looked” says nothing
       readingFixture(c!, flower, null, { outcome: 'not-looked', takenOn: '2026-05-31' }),
     ],
   };
-  const input = kindInputOf(data, flower, look(data));
+  const input = outcomeInputOf(data, flower, look(data));
   expect(
     [a, b, c].map(unit => {
       const found = input?.units.find(each => each.id === unit?.code);
@@ -183,8 +183,8 @@ test('days: what has not come is still waited for, “not looked” says nothing
 
 test('ranks of a weight are judged only when somebody wants them', () => {
   const main = clear.measures[0];
-  expect(kindInputOf(clear, main!, look(clear))).toBeUndefined();
-  const ranks = kindInputOf(clear, main!, look(clear), { isByRanks: true });
+  expect(outcomeInputOf(clear, main!, look(clear))).toBeUndefined();
+  const ranks = outcomeInputOf(clear, main!, look(clear), { isByRanks: true });
   expect([ranks?.kind, ranks?.units.map(unit => unit.value).sort()]).toEqual([
     'ordinal',
     clear.picks.map(pick => pick.netG).sort(),
@@ -200,7 +200,7 @@ test('classes: the chosen one is counted, all of them are told, and no order is 
     readings: [readingFixture(a!, smell, 1), readingFixture(b!, smell, 2)],
   };
   const of = (countedClass?: number) => {
-    const input = kindInputOf(data, smell, look(data), { countedClass });
+    const input = outcomeInputOf(data, smell, look(data), { countedClass });
     return {
       counted: input?.countedClass,
       values: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.value),
@@ -223,7 +223,7 @@ test('of classes it is said who has more, not who is better', () => {
     measures: [...clear.measures, smell],
     readings: clear.units.map(unit => readingFixture(unit, smell, Number(at(clear, unit) === 1))),
   };
-  const judged = judgeKind(kindInputOf(data, smell, look(data), { countedClass: 1 })!);
+  const judged = judgeOutcome(outcomeInputOf(data, smell, look(data), { countedClass: 1 })!);
   expect(judged.headline).toMatch(
     /^(“Earthy” came more often under feed 1 than under|Can’t tell yet whether anything differs from) plain water\.$/,
   );
@@ -243,26 +243,26 @@ test('k of n counts on its last day only', () => {
     ),
   };
   expect(
-    kindInputOf(data, holed, look(data))?.units.find(unit => unit.id === a?.code),
+    outcomeInputOf(data, holed, look(data))?.units.find(unit => unit.id === a?.code),
   ).toMatchObject({ value: 4, outOf: 10 });
 });
 
 describe('is it worth it', () => {
   test('C100: extra cost 12, gain 0.6 kg: 20 a kilogram', () => {
     expect(
-      worthOf({ difference: 600, se: null, df: 8 }, { extraCost: 12, worthPerKg: 5 }),
+      netBenefitOf({ difference: 600, se: null, df: 8 }, { extraCost: 12, worthPerKg: 5 }),
     ).toMatchObject({ costPerExtraKg: 20, breakEvenWorth: 20, net: -9, chanceItPays: null });
   });
   test('at the break-even worth it pays every second time, and more money never makes it less likely', () => {
     const contrast = { difference: 600, se: 150, df: 12 };
-    expect(worthOf(contrast, { extraCost: 12, worthPerKg: 20 }).chanceItPays).toBeCloseTo(0.5, 9);
+    expect(netBenefitOf(contrast, { extraCost: 12, worthPerKg: 20 }).chanceItPays).toBeCloseTo(0.5, 9);
     fc.assert(
       fc.property(
         fc.double({ min: 0.5, max: 50, noNaN: true }),
         fc.double({ min: 0.1, max: 20, noNaN: true }),
         (worth, more) => {
           const chance = (worthPerKg: number): number =>
-            worthOf(contrast, { extraCost: 6, worthPerKg }).chanceItPays ?? 0;
+            netBenefitOf(contrast, { extraCost: 6, worthPerKg }).chanceItPays ?? 0;
           expect(chance(worth + more)).toBeGreaterThanOrEqual(chance(worth) - 1e-12);
         },
       ),
@@ -270,7 +270,7 @@ describe('is it worth it', () => {
   });
   test('what gives less pays never', () => {
     expect(
-      worthOf({ difference: -50, se: 20, df: 9 }, { extraCost: 0, worthPerKg: 4 }),
+      netBenefitOf({ difference: -50, se: 20, df: 9 }, { extraCost: 0, worthPerKg: 4 }),
     ).toMatchObject({ costPerExtraKg: null, breakEvenWorth: null });
   });
 });
@@ -356,7 +356,7 @@ test('a second run turns the order every second time where there is no gap, and 
 });
 
 describe('a frozen verdict', () => {
-  const planned = plannedLook(clear, STARTING_GUESS_CV);
+  const planned = plannedSpec(clear, STARTING_GUESS_CV);
   const input = judgeInputOf(clear, { ...planned, shuffles: 200 });
   const file = {
     format: 'turnspit-frozen',
@@ -537,7 +537,7 @@ test('rivals are named from the audit, the map and the mishaps, each with a test
     ...clear,
     incidents: [leaveOutFixture(clear.units[0]!, { cause: 'frost', byTreatment: 'no' })],
   };
-  const found = rivalsOf(data, {
+  const found = alternativeExplanationsOf(data, {
     findings: [finding('not-blind'), finding('differs-in-amount'), finding('few-each')],
     position: { gradientP: 0.01, towards: 'the left', neighbours: null },
     today: '2026-08-01',

@@ -7,13 +7,13 @@ import { MISHAP_WORDS } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** Something else that could have made the gap, and what would tell it from the treatment. */
-export interface Rival {
+export interface AlternativeExplanation {
   readonly says: string;
   readonly test: string;
 }
 
 /** By what the audit found: another reading of the gap, and the test that would part the two. */
-const BY_FINDING: Readonly<Record<string, Rival>> = {
+const BY_FINDING: Readonly<Record<string, AlternativeExplanation>> = {
   confounded: {
     says: 'What went together with the treatment did it.',
     test: 'Deal again within blocks, so that the two come apart.',
@@ -59,7 +59,7 @@ const BY_FINDING: Readonly<Record<string, Rival>> = {
 };
 
 /** Rival explanations from the map, the log and the mishaps. None is claimed: each comes with what would tell it. */
-export function rivalsOf(
+export function alternativeExplanationsOf(
   data: TrialData,
   {
     findings,
@@ -70,7 +70,7 @@ export function rivalsOf(
     readonly position: PositionCheck | null;
     readonly today: CalendarDay;
   },
-): readonly Rival[] {
+): readonly AlternativeExplanation[] {
   const adherence = adherenceOf(
     data.care.rules,
     careTasks(data, today),

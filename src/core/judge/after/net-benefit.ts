@@ -2,13 +2,13 @@ import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import { tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
 
 /** What a treatment costs a unit beyond the control, and what a kilogram is worth, in one currency. */
-export interface WorthMoney {
+export interface BenefitPrices {
   readonly extraCost: number;
   readonly worthPerKg: number;
 }
 
 /** Whether a treatment pays, a unit. */
-export interface Worth {
+export interface NetBenefit {
   /** Kilograms more, with the plain 95% interval. */
   readonly gainKg: number;
   readonly gainKgCi: readonly [number, number] | null;
@@ -24,11 +24,11 @@ export interface Worth {
 }
 
 /** @param contrast of a harvest in g */
-export function worthOf(
+export function netBenefitOf(
   { difference, se, df }: Pick<EstimableContrast, 'difference' | 'se' | 'df'>,
-  { extraCost, worthPerKg }: WorthMoney,
+  { extraCost, worthPerKg }: BenefitPrices,
   confidence = 0.95,
-): Worth {
+): NetBenefit {
   const gainKg = difference / 1000;
   const seKg = se === null ? null : se / 1000;
   const half = seKg === null ? null : tQuantile(1 - (1 - confidence) / 2, df) * seKg;

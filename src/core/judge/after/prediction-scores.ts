@@ -2,16 +2,16 @@ import type { Call } from '@/core/judge/outcomes/judgement';
 import type { Prediction } from '@/core/trial/model/plan-record';
 
 /** What became of a guess. A verdict that can't tell makes nobody wrong. */
-export type GuessOutcome = 'came' | 'otherwise' | 'open';
+export type PredictionOutcome = 'came' | 'otherwise' | 'open';
 
-export function outcomeOf(expects: string | null, best: string | null, call: Call): GuessOutcome {
+export function outcomeOf(expects: string | null, best: string | null, call: Call): PredictionOutcome {
   if (best !== null) return expects === best ? 'came' : 'otherwise';
   if (call === 'no-difference-that-matters') return expects === null ? 'came' : 'otherwise';
   return 'open';
 }
 
 /** A closed trial, as far as guesses go. */
-export interface GuessedTrial {
+export interface PredictedTrial {
   readonly predictions: readonly Prediction[];
   readonly best: string | null;
   readonly call: Call;
@@ -19,7 +19,7 @@ export interface GuessedTrial {
 }
 
 /** How somebody's guesses did over all closed trials. */
-export interface TrackRecord {
+export interface PredictionScore {
   readonly by: string;
   /** Guesses that a verdict settled, and how many of those came. */
   readonly settled: number;
@@ -30,8 +30,8 @@ export interface TrackRecord {
 }
 
 /** Names are taken as written, big and small letters alike. In the order of the first guess. */
-export function trackRecords(trials: readonly GuessedTrial[]): readonly TrackRecord[] {
-  const records = new Map<string, TrackRecord>();
+export function predictionScores(trials: readonly PredictedTrial[]): readonly PredictionScore[] {
+  const records = new Map<string, PredictionScore>();
   for (const { predictions, best, call, treatments } of trials)
     for (const { by, expects, about } of predictions) {
       if (about !== '') continue;

@@ -1,9 +1,9 @@
 import { callsOf } from '@/core/judge/outcomes/judge';
 import type { Call } from '@/core/judge/outcomes/judgement';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
-import type { KindContrast } from '@/core/judge/outcomes/outcome-judgement';
-import { kindInputOf } from '@/core/judge/question/trial-outcome';
-import { judgeInputOf, type Look } from '@/core/judge/units/trial-analysis';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
+import type { OutcomeContrast } from '@/core/judge/outcomes/outcome-judgement';
+import { outcomeInputOf } from '@/core/judge/question/trial-outcome';
+import { judgeInputOf, type AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
@@ -43,9 +43,9 @@ export interface ScoreRow {
 export interface Scorecard {
   readonly rows: readonly ScoreRow[];
   /** How many were looked at beside the main one, those that say one thing counted as one. */
-  readonly lookedAt: number;
+  readonly measureCount: number;
   /** Of so many, how many would look better or worse by luck alone, and how likely at least one. */
-  readonly expectedByLuck: number;
+  readonly expectedByChance: number;
   readonly chanceOfOne: number;
 }
 
@@ -61,7 +61,7 @@ const SAME = 0.9; // from such a correlation of the units on, two measures are o
 /** Judges every measure of a trial by its own method. The main one keeps its margin; the others have none of their own. */
 export function scorecardOf(
   data: TrialData,
-  look: Look,
+  look: AnalysisSpec,
   printOf: (measure: Measure) => (value: number) => string,
 ): Scorecard {
   const read = data.measures
@@ -82,8 +82,8 @@ export function scorecardOf(
   const lookedAt = rows.filter(row => !row.isMain && row.sameAs === null).length;
   return {
     rows: rows.map(({ values: _, ...row }) => row),
-    lookedAt,
-    expectedByLuck: ALPHA * lookedAt,
+    measureCount: lookedAt,
+    expectedByChance: ALPHA * lookedAt,
     chanceOfOne: 1 - (1 - ALPHA) ** lookedAt,
   };
 }
@@ -91,10 +91,10 @@ export function scorecardOf(
 function scoreRow(
   data: TrialData,
   measure: Measure,
-  look: Look,
+  look: AnalysisSpec,
   print: (value: number) => string,
 ): Omit<ScoreRow, 'sameAs'> {
-  const own: Look = {
+  const own: AnalysisSpec = {
     ...look,
     measureId: measure.id,
     margin: measure.isMain ? look.margin : null,
@@ -102,9 +102,9 @@ function scoreRow(
   };
   const { id: measureId, name, isMain } = measure;
   const better = isGainOrLoss(measure) ? measure.better : 'neither';
-  const kindInput = kindInputOf(data, measure, own);
+  const kindInput = outcomeInputOf(data, measure, own);
   if (kindInput) {
-    const judged = judgeKind(kindInput);
+    const judged = judgeOutcome(kindInput);
     const values = judged.groups.map(group =>
       kindInput.kind === 'proportion'
         ? group.share
@@ -165,7 +165,7 @@ function scoreRow(
   };
 }
 
-function luckOf(treatment: string, contrasts: readonly KindContrast[]): number | null {
+function luckOf(treatment: string, contrasts: readonly OutcomeContrast[]): number | null {
   const contrast = contrasts.find(each => each.treatment === treatment);
   return contrast?.estimable ? contrast.pAdjusted : null;
 }

@@ -7,7 +7,7 @@ import { type LargestT, largestT } from '@/core/stats/distributions/multivariate
 import { studentizedRange } from '@/core/stats/distributions/studentized-range';
 import { fiellerInterval } from '@/core/stats/linear/fieller';
 import type { Combination, LinearModel } from '@/core/stats/linear/linear-model';
-import type { Spread } from './error-strata';
+import type { EffectError } from './error-strata';
 import type { Contrast, EstimableContrast, Interval, Pair } from './judgement';
 
 /** All comparisons with the control, and the critical value that covers them together. */
@@ -22,7 +22,7 @@ export function compareWithControl(
   input: JudgeInput,
   trial: TrialModel,
   model: LinearModel,
-  spread: Spread | undefined,
+  spread: EffectError | undefined,
 ): ControlComparisons {
   const tests = input.treatments.filter(name => name !== input.control);
   const combinations = tests.map(name => trial.differenceOf(model, name, input.control));
@@ -68,7 +68,7 @@ interface Family {
  */
 function familiesOf(
   combinations: readonly (Combination | undefined)[],
-  spread: Spread,
+  spread: EffectError,
   confidence: number,
 ): (combination: Combination) => Family {
   const known = combinations.filter(combination => combination !== undefined);
@@ -131,7 +131,7 @@ function untestedContrast({
 
 function testedContrast(
   context: ContrastContext,
-  spread: Spread,
+  spread: EffectError,
   { largest, criticalT }: Family,
 ): EstimableContrast {
   const { input, difference, control, trial, treatment } = context;
@@ -212,7 +212,7 @@ function percentOf(difference: Combination, control: Combination | undefined): n
 
 function percentInterval(
   { mean, control }: ContrastContext,
-  spread: Spread,
+  spread: EffectError,
   critical: number,
 ): Interval | null {
   if (!mean || !control || control.estimate <= 0) return null;
@@ -229,7 +229,7 @@ export function compareEveryPair(
   input: JudgeInput,
   trial: TrialModel,
   model: LinearModel,
-  spread: Spread | undefined,
+  spread: EffectError | undefined,
 ): readonly Pair[] {
   const rangeOf = rangesOf(input);
   const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];

@@ -1,11 +1,11 @@
 import {
   isSplit,
-  type KindInput,
+  type OutcomeInput,
   type ReadUnit,
   readUnits,
 } from '@/core/judge/question/outcome-input';
-import { fitCounts, spreadOf } from '@/core/stats/categorical/count-model';
-import { crowdingOf } from '@/core/stats/categorical/overdispersion';
+import { fitCounts, dispersionSpread } from '@/core/stats/categorical/count-model';
+import { overdispersionOf } from '@/core/stats/categorical/overdispersion';
 import { indicatorColumns } from '@/core/stats/linear/linear-model';
 
 /** How many times as many a treatment counts as the control: the ratio's natural logarithm, with its errors. */
@@ -27,7 +27,7 @@ export interface CountRatio {
  *
  * @returns undefined where no unit is left to spread, or one of the two counts nothing at all
  */
-export function countRatio(input: KindInput, treatment: string): CountRatio | undefined {
+export function countRatio(input: OutcomeInput, treatment: string): CountRatio | undefined {
   const units = readUnits(input).filter(
     unit => !isSplit(input) || unit.treatment === treatment || unit.treatment === input.control,
   );
@@ -37,7 +37,7 @@ export function countRatio(input: KindInput, treatment: string): CountRatio | un
 }
 
 function ratioWithinBlocks(
-  input: KindInput,
+  input: OutcomeInput,
   units: readonly ReadUnit[],
   treatment: string,
 ): CountRatio | undefined {
@@ -70,7 +70,7 @@ interface GroupSums {
 
 /** Without blocks the model has its answer in the means, however many units and treatments there are. */
 function ratioOfMeans(
-  input: KindInput,
+  input: OutcomeInput,
   units: readonly ReadUnit[],
   treatment: string,
 ): CountRatio | undefined {
@@ -89,7 +89,7 @@ function ratioOfMeans(
   const dispersion =
     units.reduce((sum, unit, i) => sum + (unit.value - (means[i] ?? 0)) ** 2 / (means[i] ?? 1), 0) /
     df;
-  const crowding = crowdingOf(
+  const crowding = overdispersionOf(
     units.map(unit => unit.value),
     means,
     df,
@@ -97,7 +97,7 @@ function ratioOfMeans(
   return {
     estimate: Math.log(a.sum / a.n / (b.sum / b.n)),
     df,
-    se: Math.sqrt(spreadOf(dispersion) * (1 / a.sum + 1 / b.sum)),
+    se: Math.sqrt(dispersionSpread(dispersion) * (1 / a.sum + 1 / b.sum)),
     seOfCrowding:
       crowding === 0 ? 0 : Math.sqrt(1 / a.sum + crowding / a.n + 1 / b.sum + crowding / b.n),
   };

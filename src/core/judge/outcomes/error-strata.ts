@@ -10,7 +10,7 @@ import {
 } from '@/core/stats/linear/linear-model';
 
 /** What the residuals give to judge comparisons by: one mean square, or one for each size of unit. */
-export interface Spread {
+export interface EffectError {
   readonly covariance: Covariance;
   /** Degrees of freedom that stand behind a combination's variance. */
   readonly dfOf: (combination: Combination) => number;
@@ -19,16 +19,16 @@ export interface Spread {
 }
 
 /** The analysis of variance with the spread that goes with it; no spread where nothing is left to judge by. */
-export interface SpreadAnalysis {
+export interface ErrorAnalysis {
   readonly anova: readonly AnovaRow[];
-  readonly spread: Spread | undefined;
+  readonly spread: EffectError | undefined;
 }
 
 // Readings whose residual spread is below this share of their size were copied or rounded to one step.
 const NO_SPREAD = 1e-10;
 
 /** The spread of a model: of its residuals, or in a split plot of whole plots and of the units within them. */
-export function spreadOf(trial: TrialModel, model: LinearModel): SpreadAnalysis {
+export function errorAnalysisOf(trial: TrialModel, model: LinearModel): ErrorAnalysis {
   const size = trial.units.reduce((sum, unit) => sum + unit.value * unit.value, 0);
   const isFlat = (ss: number): boolean => ss <= NO_SPREAD * NO_SPREAD * size;
   if (trial.wholePlot) return splitPlotSpread(trial, trial.wholePlot, model, isFlat);
@@ -49,7 +49,7 @@ export function spreadOf(trial: TrialModel, model: LinearModel): SpreadAnalysis 
 const WHOLE_SHARE = 1e-9;
 
 /** The two sizes of unit of a split plot, as far as the layout decides them. */
-export interface Strata {
+export interface ErrorStrata {
   /** The model with every whole plot in it: what it leaves is the spread of units within whole plots. */
   readonly inner: LinearModel;
   readonly wholePlots: number;
@@ -65,11 +65,11 @@ export interface Strata {
 }
 
 /** Strata of a split plot; n₀ after Henderson (1953), Biometrics 9, 226-252, method 3. */
-export function strataOf(
+export function errorStrataOf(
   trial: TrialModel,
   wholePlot: readonly string[],
   model: LinearModel,
-): Strata {
+): ErrorStrata {
   const wholes = [...new Set(wholePlot)].map(name => wholePlot.map(each => Number(each === name)));
   const inner = fitLinearModel(
     trial.units.map(unit => unit.value),
@@ -118,8 +118,8 @@ function splitPlotSpread(
   wholePlot: readonly string[],
   model: LinearModel,
   isFlat: (ss: number) => boolean,
-): SpreadAnalysis {
-  const { inner, wholeDf, wholePart, isWithin } = strataOf(trial, wholePlot, model);
+): ErrorAnalysis {
+  const { inner, wholeDf, wholePart, isWithin } = errorStrataOf(trial, wholePlot, model);
   const wholeSs = Math.max(0, model.residualSs - inner.residualSs);
   const hasWhole = wholeDf > 0 && !isFlat(wholeSs);
   const hasInner = inner.residualDf > 0 && !isFlat(inner.residualSs);

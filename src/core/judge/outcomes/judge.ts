@@ -12,17 +12,17 @@ import { warningsOf } from '@/core/judge/verdict/warnings';
 import { groupLetters } from '@/core/stats/linear/compact-letters';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
 import { median } from '@/core/stats/median';
-import type { ShuffleProblem } from '@/core/stats/permutation/permutation-problem';
-import { runShuffleTest, type ShuffleResult } from '@/core/stats/permutation/permutation-test';
+import type { PermutationProblem } from '@/core/stats/permutation/permutation-problem';
+import { runPermutationTest, type PermutationResult } from '@/core/stats/permutation/permutation-test';
 import { compareEveryPair, compareWithControl } from './comparisons';
-import { spreadOf } from './error-strata';
+import { errorAnalysisOf } from './error-strata';
 import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
-import { latinSquareOf, redealOf } from './re-randomisation-of';
+import { latinSquareOf, ruleOfLayout } from './re-randomisation-of';
 
 /** Judges a trial whole, shuffle test included. */
 export function judge(input: JudgeInput): Judgement {
   const problem = input.shuffles > 0 ? shuffleProblemOf(input) : undefined;
-  const shuffle = problem && runShuffleTest(problem, input.shuffles, input.seed);
+  const shuffle = problem && runPermutationTest(problem, input.shuffles, input.seed);
   return withShuffle(judgeWithoutShuffle(input), input, shuffle);
 }
 
@@ -41,7 +41,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   if (trial.units.length === 0) return emptyJudgement(input);
 
   const model = trial.fit(trial.units.map(unit => unit.value));
-  const { anova, spread } = spreadOf(trial, model);
+  const { anova, spread } = errorAnalysisOf(trial, model);
   const { contrasts, criticalT } = compareWithControl(input, trial, model, spread);
   const pairs = compareEveryPair(input, trial, model, spread);
   const means = adjustedMeans(input, trial, model);
@@ -100,7 +100,7 @@ export function callsOf(
   return {
     groups: groupsOf(input, trial),
     adjustedMeans: adjustedMeans(input, trial, model),
-    contrasts: compareWithControl(input, trial, model, spreadOf(trial, model).spread).contrasts,
+    contrasts: compareWithControl(input, trial, model, errorAnalysisOf(trial, model).spread).contrasts,
   };
 }
 
@@ -108,7 +108,7 @@ export function callsOf(
 export function withShuffle(
   judgement: Judgement,
   input: JudgeInput,
-  shuffle: ShuffleResult | undefined,
+  shuffle: PermutationResult | undefined,
 ): Judgement {
   if (!shuffle) return judgement;
   const tests = testsOf(input);
@@ -127,7 +127,7 @@ export function withShuffle(
 }
 
 /** The trial as the shuffle test sees it; undefined without a measured unit. */
-export function shuffleProblemOf(input: JudgeInput): ShuffleProblem | undefined {
+export function shuffleProblemOf(input: JudgeInput): PermutationProblem | undefined {
   const trial = buildTrialModel(input);
   // One of each combination: every deal makes another table of the same kind, and the cells have no spread of their own.
   if (trial.units.length === 0 || isOneEachCell(input, trial.units)) return undefined;
@@ -137,7 +137,7 @@ export function shuffleProblemOf(input: JudgeInput): ShuffleProblem | undefined 
     y: trial.units.map(unit => unit.value),
     treatment: trial.units.map(unit => levels.indexOf(unit.treatment)),
     treatments: levels.length,
-    ...redealOf(input, trial),
+    ...ruleOfLayout(input, trial),
     blocks: trial.blockTerms,
     covariate: trial.covariate,
     placeColumns: trial.placeColumns,

@@ -1,6 +1,6 @@
 import type { RatioInterval } from '@/core/stats/linear/fieller';
 import type { AnovaRow } from '@/core/stats/linear/linear-model';
-import type { ShuffleResult } from '@/core/stats/permutation/permutation-test';
+import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
 
 /** What is said of a treatment beside the control. */
 export type Call =
@@ -143,7 +143,7 @@ export interface Judgement {
   readonly contrasts: readonly Contrast[];
   readonly pairs: readonly Pair[];
   readonly letters: Readonly<Record<string, string>> | null;
-  readonly shuffle: ShuffleResult | null;
+  readonly shuffle: PermutationResult | null;
   readonly otherScales: readonly OtherScale[];
   /** Dunnett's critical value that widened the intervals; null without a test. */
   readonly criticalT: number | null;

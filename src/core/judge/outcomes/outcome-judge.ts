@@ -1,11 +1,11 @@
 import {
-  type KindInput,
+  type OutcomeInput,
   type ReadUnit,
   readUnits,
   stratumOf,
 } from '@/core/judge/question/outcome-input';
 import { callOf, isBetter, isWorse, marginAmount } from '@/core/judge/verdict/call';
-import { wordKind } from '@/core/judge/verdict/outcome-words';
+import { wordOutcome } from '@/core/judge/verdict/outcome-words';
 import { friedman, kruskalWallis } from '@/core/stats/categorical/rank-tests';
 import { wilsonInterval } from '@/core/stats/categorical/share-intervals';
 import { heterogeneity } from '@/core/stats/categorical/two-by-two';
@@ -15,14 +15,14 @@ import { medianWait } from '@/core/stats/survival/survival';
 import { counted, pluralOf } from '@/core/words/plural';
 import type { Call } from './judgement';
 import type {
-  KindContrast,
-  KindGroup,
-  KindJudgement,
-  KindWarning,
+  OutcomeContrast,
+  OutcomeGroup,
+  OutcomeJudgement,
+  OutcomeWarning,
   Overall,
-  TestedKindContrast,
+  TestedOutcomeContrast,
 } from './outcome-judgement';
-import { closedPs, type KindTest, testKind } from './outcome-tests';
+import { closedTestPValues, type OutcomeTest, testOutcome } from './outcome-tests';
 
 /**
  * Judges counts, shares, steps and days by the method of their kind. A call wants two things: the method's own p, and one that
@@ -30,7 +30,7 @@ import { closedPs, type KindTest, testKind } from './outcome-tests';
  *
  * @throws {RangeError} fewer than two treatments, or a control that is none of them
  */
-export function judgeKind(input: KindInput): KindJudgement {
+export function judgeOutcome(input: OutcomeInput): OutcomeJudgement {
   if (input.treatments.length < 2)
     throw new RangeError(`there must be at least two treatments, got ${input.treatments.length}`);
   if (!input.treatments.includes(input.control))
@@ -72,14 +72,14 @@ export function judgeKind(input: KindInput): KindJudgement {
         : [best],
     warnings: warningsOf(input, groups),
   };
-  return { ...judged, ...wordKind(input, judged) };
+  return { ...judged, ...wordOutcome(input, judged) };
 }
 
 function groupOf(
-  { kind, confidence }: KindInput,
+  { kind, confidence }: OutcomeInput,
   treatment: string,
   units: readonly ReadUnit[],
-): KindGroup {
+): OutcomeGroup {
   const n = units.length;
   const values = units.map(unit => (unit.outOf === null ? unit.value : unit.value / unit.outOf));
   const mean = n === 0 ? null : values.reduce((sum, value) => sum + value, 0) / n;
@@ -107,11 +107,11 @@ function groupOf(
   };
 }
 
-function contrastsOf(input: KindInput, groups: readonly KindGroup[]): readonly KindContrast[] {
+function contrastsOf(input: OutcomeInput, groups: readonly OutcomeGroup[]): readonly OutcomeContrast[] {
   const tests = input.treatments
     .filter(name => name !== input.control)
-    .map(treatment => ({ treatment, test: testKind(input, treatment) }));
-  const adjusted = closedPs(
+    .map(treatment => ({ treatment, test: testOutcome(input, treatment) }));
+  const adjusted = closedTestPValues(
     input,
     new Map(
       tests.flatMap(({ treatment, test }) =>
@@ -120,7 +120,7 @@ function contrastsOf(input: KindInput, groups: readonly KindGroup[]): readonly K
     ),
   );
   return tests.map(
-    ({ treatment, test }): KindContrast =>
+    ({ treatment, test }): OutcomeContrast =>
       test
         ? contrastOf(input, groups, {
             treatment,
@@ -134,16 +134,16 @@ function contrastsOf(input: KindInput, groups: readonly KindGroup[]): readonly K
 
 interface Tested {
   readonly treatment: string;
-  readonly test: KindTest;
+  readonly test: OutcomeTest;
   readonly pAdjusted: number;
   readonly family: number;
 }
 
 function contrastOf(
-  input: KindInput,
-  groups: readonly KindGroup[],
+  input: OutcomeInput,
+  groups: readonly OutcomeGroup[],
   { treatment, test, pAdjusted, family }: Tested,
-): TestedKindContrast {
+): TestedOutcomeContrast {
   const alpha = 1 - input.confidence;
   const [own, control] = [treatment, input.control].map(name =>
     groups.find(group => group.treatment === name),
@@ -170,14 +170,14 @@ function contrastOf(
 }
 
 /** What a margin in percent is a percentage of. */
-function controlLevel(input: KindInput, control: KindGroup | undefined): number {
+function controlLevel(input: OutcomeInput, control: OutcomeGroup | undefined): number {
   if (input.kind === 'proportion') return control?.share ? control.share.k / control.share.of : 0;
   return (input.kind === 'count' ? control?.mean : control?.median) ?? 0;
 }
 
 function kindCall(
-  input: KindInput,
-  { pAdjusted, ciAdjusted, ciEquivalence, difference, effect }: Omit<TestedKindContrast, 'call'>,
+  input: OutcomeInput,
+  { pAdjusted, ciAdjusted, ciEquivalence, difference, effect }: Omit<TestedOutcomeContrast, 'call'>,
   level: number,
 ): Call {
   const margin = marginAmount(input.margin, level);
@@ -214,14 +214,14 @@ const FROM_GOOD_TO_BAD: readonly Call[] = [
   'clearly-worse',
 ];
 
-function overallCall(contrasts: readonly KindContrast[]): Call {
+function overallCall(contrasts: readonly OutcomeContrast[]): Call {
   return (
     FROM_GOOD_TO_BAD.find(call => contrasts.some(contrast => contrast.call === call)) ?? 'no-test'
   );
 }
 
 /** Of steps and classes: whether the treatments differ at all. */
-function overallOf(input: KindInput): Overall | null {
+function overallOf(input: OutcomeInput): Overall | null {
   if (input.units.some(unit => unit.className != null)) return classesOverall(input);
   if (input.kind !== 'ordinal' || input.treatments.length < 3) return null;
   const units = readUnits(input);
@@ -247,7 +247,7 @@ function overallOf(input: KindInput): Overall | null {
   return found ? { method: 'friedman', ...found } : null;
 }
 
-function classesOverall(input: KindInput): Overall | null {
+function classesOverall(input: OutcomeInput): Overall | null {
   const units = readUnits(input).flatMap(unit =>
     unit.className == null ? [] : [{ ...unit, className: unit.className }],
   );
@@ -266,7 +266,7 @@ function classesOverall(input: KindInput): Overall | null {
   return found ? { method: 'chi-square-shuffled', ...found } : null;
 }
 
-function warningsOf(input: KindInput, groups: readonly KindGroup[]): readonly KindWarning[] {
+function warningsOf(input: OutcomeInput, groups: readonly OutcomeGroup[]): readonly OutcomeWarning[] {
   const units = readUnits(input);
   const missing = input.units.length - units.length;
   const crowding =

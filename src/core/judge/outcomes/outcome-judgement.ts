@@ -1,7 +1,7 @@
 import type { Call, Interval, JudgeWarning } from './judgement';
 
 /** Which sum stood behind a p. */
-export type KindMethod =
+export type OutcomeMethod =
   | 'quasi-poisson'
   | 'fisher-exact'
   | 'cochran-mantel-haenszel'
@@ -16,7 +16,7 @@ export type KindMethod =
   | 'shuffle-random';
 
 /** Plain figures of one treatment. */
-export interface KindGroup {
+export interface OutcomeGroup {
   readonly treatment: string;
   /** Units. */
   readonly n: number;
@@ -38,8 +38,8 @@ export interface Effect {
 }
 
 /** A treatment against the control. */
-export type KindContrast =
-  | TestedKindContrast
+export type OutcomeContrast =
+  | TestedOutcomeContrast
   | {
       readonly estimable: false;
       readonly treatment: string;
@@ -47,11 +47,11 @@ export type KindContrast =
       readonly call: 'no-test';
     };
 
-export interface TestedKindContrast {
+export interface TestedOutcomeContrast {
   readonly estimable: true;
   readonly treatment: string;
   readonly control: string;
-  readonly method: KindMethod;
+  readonly method: OutcomeMethod;
   /** Treatment less control: mean counts, shares, the shift of steps, days waited up to a common day. */
   readonly difference: number;
   readonly ci: Interval | null;
@@ -78,10 +78,10 @@ export interface Overall {
 }
 
 /** What is said of a measure of another kind. Plain data; `null` for what is not defined, never NaN. */
-export interface KindJudgement {
-  readonly groups: readonly KindGroup[];
+export interface OutcomeJudgement {
+  readonly groups: readonly OutcomeGroup[];
   readonly overall: Overall | null;
-  readonly contrasts: readonly KindContrast[];
+  readonly contrasts: readonly OutcomeContrast[];
   readonly blocks: number;
   readonly call: Call;
   /** The one that beat the control, where it is but one and there is no other test. */
@@ -89,10 +89,10 @@ export interface KindJudgement {
   readonly mayHoldTheBest: readonly string[];
   readonly headline: string;
   readonly detail: string;
-  readonly warnings: readonly KindWarning[];
+  readonly warnings: readonly OutcomeWarning[];
 }
 
-export interface KindWarning {
+export interface OutcomeWarning {
   readonly code: JudgeWarning['code'] | 'overdispersed' | 'all-alike';
   readonly message: string;
 }

@@ -2,7 +2,7 @@ import {
   type BlockOfTwo,
   blocksOfTwo,
   isSplit,
-  type KindInput,
+  type OutcomeInput,
   type ReadUnit,
   readUnits,
   stratumOf,
@@ -24,9 +24,9 @@ import {
 import { logChoose } from '@/core/stats/distributions/binomial';
 import { normalQuantile, tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
 import {
-  type ScoreTest,
-  scoreTest,
-  scoreTestOfSeveral,
+  type PermutationSumTest,
+  permutationSumTest,
+  permutationSumTestOfSeveral,
   signFlipP,
 } from '@/core/stats/permutation/permutation-sum-test';
 import {
@@ -38,11 +38,11 @@ import {
 } from '@/core/stats/survival/survival';
 import { countRatio } from './count-ratio';
 import type { Interval } from './judgement';
-import type { Effect, KindMethod } from './outcome-judgement';
+import type { Effect, OutcomeMethod } from './outcome-judgement';
 
 /** What one kind's test says of a treatment beside the control, before it is called. */
-export interface KindTest {
-  readonly method: KindMethod;
+export interface OutcomeTest {
+  readonly method: OutcomeMethod;
   readonly p: number;
   /** By all deals of the units; null where there is only one. */
   readonly shuffleP: number | null;
@@ -54,7 +54,7 @@ export interface KindTest {
 }
 
 /** @returns undefined where one of the two has no unit that was read */
-export function testKind(input: KindInput, treatment: string): KindTest | undefined {
+export function testOutcome(input: OutcomeInput, treatment: string): OutcomeTest | undefined {
   const blocks = blocksOfTwo(input, treatment);
   if (
     blocks.every(block => block.treated.length === 0) ||
@@ -85,8 +85,8 @@ const MOST_CLOSED = 6; // treatments: 63 sets
  *
  * @param ownP by treatment: its own p, of the method and of the deals of the two
  */
-export function closedPs(
-  input: KindInput,
+export function closedTestPValues(
+  input: OutcomeInput,
   ownP: ReadonlyMap<string, number>,
 ): ReadonlyMap<string, number> {
   const tests = [...ownP.keys()];
@@ -113,7 +113,7 @@ export function closedPs(
 }
 
 /** Whether any treatment of a set differs from the control, by deals of the set's own units within their blocks. */
-function setP(input: KindInput, set: readonly string[]): number {
+function setP(input: OutcomeInput, set: readonly string[]): number {
   const levels = [input.control, ...set];
   const nameOf = stratumOf(input);
   const blocks = new Map<string, ReadUnit[]>();
@@ -123,7 +123,7 @@ function setP(input: KindInput, set: readonly string[]): number {
     blocks.set(key, [...(blocks.get(key) ?? []), unit]);
   }
   return Math.min(
-    ...scoreTestOfSeveral(
+    ...permutationSumTestOfSeveral(
       [...blocks.values()].map(units => ({
         scores: scoresOf(input, units),
         group: units.map(unit => levels.indexOf(unit.treatment)),
@@ -147,7 +147,7 @@ export function holm(ps: readonly number[]): readonly number[] {
 }
 
 /** One score a unit, within its block: its figure, its rank, or what the log-rank test makes of its days. */
-function scoresOf(input: KindInput, units: readonly ReadUnit[]): readonly number[] {
+function scoresOf(input: OutcomeInput, units: readonly ReadUnit[]): readonly number[] {
   if (input.kind === 'ordinal')
     return midRanks(units.map(unit => unit.value)).map(rank => rank / (units.length + 1));
   if (input.kind === 'time')
@@ -169,13 +169,13 @@ const both = (
 
 /** Units dealt again within their blocks, by their figures; null where there is only one deal. */
 function byDeals(
-  input: KindInput,
+  input: OutcomeInput,
   blocks: readonly BlockOfTwo[],
   scoresOf: (units: readonly ReadUnit[]) => readonly number[],
 ): number | null {
   const open = blocks.filter(block => block.treated.length > 0 && block.control.length > 0);
   if (open.every(block => block.treated.length + block.control.length < 2)) return null;
-  return scoreTest(
+  return permutationSumTest(
     open.map(({ treated, control }) => ({
       scores: scoresOf([...treated, ...control]),
       isTreated: [...treated.map(() => true), ...control.map(() => false)],
@@ -213,7 +213,7 @@ function spreadOfDifferences(differences: readonly number[]): {
 }
 
 /** Differences of pairs, their signs tossed again. A pair that lost one of its two says nothing. */
-function testPairs(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest | undefined {
+function testPairs(input: OutcomeInput, blocks: readonly BlockOfTwo[]): OutcomeTest | undefined {
   const differences = differencesOf(blocks);
   if (differences.length === 0) return undefined;
   const test = signFlipP(differences, input.seed);
@@ -239,7 +239,7 @@ function testPairs(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest | 
   };
 }
 
-function testCounts(input: KindInput, treatment: string, blocks: readonly BlockOfTwo[]): KindTest {
+function testCounts(input: OutcomeInput, treatment: string, blocks: readonly BlockOfTwo[]): OutcomeTest {
   const { treated, control } = both(blocks);
   const shuffleP = byDeals(input, blocks, units => units.map(figureOf));
   const difference = meanFigure(treated) - meanFigure(control);
@@ -289,7 +289,7 @@ function blockDifferencesP(blocks: readonly BlockOfTwo[]): number {
   return se > 0 ? tTwoSidedP(mean / se, n - 1) : mean === 0 ? 1 : 0;
 }
 
-function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
+function testShares(input: OutcomeInput, blocks: readonly BlockOfTwo[]): OutcomeTest {
   const { treated, control } = both(blocks);
   const [a, b] = [shareOf(treated), shareOf(control)];
   const tables = blocks.map(block => tableOf(shareOf(block.treated), shareOf(block.control)));
@@ -333,7 +333,7 @@ function testShares(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
 }
 
 /** One yes or no a unit. */
-function isYesNo(input: KindInput): boolean {
+function isYesNo(input: OutcomeInput): boolean {
   return (
     input.kind === 'proportion' &&
     readUnits(input).every(unit => (unit.outOf ?? 1) === 1 && Number.isInteger(unit.value))
@@ -379,7 +379,7 @@ function tableOf(treated: Share, control: Share): TwoByTwo {
   };
 }
 
-function testSteps(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
+function testSteps(input: OutcomeInput, blocks: readonly BlockOfTwo[]): OutcomeTest {
   const samples = blocks.map(block => ({
     treated: block.treated.map(unit => unit.value),
     control: block.control.map(unit => unit.value),
@@ -390,7 +390,7 @@ function testSteps(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
     treated: samples.flatMap(block => block.treated),
     control: samples.flatMap(block => block.control),
   };
-  const test: ScoreTest = rankSumTest(isBlocked ? open : [all], input.seed);
+  const test: PermutationSumTest = rankSumTest(isBlocked ? open : [all], input.seed);
   const name = isBlocked ? 'van-elteren' : 'wilcoxon';
   return {
     method: `${name}-${test.isExact ? 'exact' : 'shuffled'}`,
@@ -437,7 +437,7 @@ function chanceInterval(
   return [logit - half, logit + half].map(each => 1 / (1 + Math.exp(-each))) as unknown as Interval;
 }
 
-function testDays(input: KindInput, blocks: readonly BlockOfTwo[]): KindTest {
+function testDays(input: OutcomeInput, blocks: readonly BlockOfTwo[]): OutcomeTest {
   const waited = (units: readonly ReadUnit[]): readonly Waited[] =>
     units.map(unit => ({ days: unit.value, hasCome: unit.hasCome }));
   const samples = blocks.map(block => ({

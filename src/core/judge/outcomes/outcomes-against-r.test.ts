@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { parseTable } from '@/cli/parse-table';
 import { testsOf } from '@/core/judge/question/judge-input';
-import type { KindInput } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { readUnits } from '@/core/judge/question/outcome-input';
-import { type KindRoles, kindInputFromTable } from '@/core/judge/table/outcome-table';
+import { type OutcomeRoles, outcomeInputFromTable } from '@/core/judge/table/outcome-table';
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
 import { friedman, kruskalWallis } from '@/core/stats/categorical/rank-tests';
 import { exactShareInterval, wilsonInterval } from '@/core/stats/categorical/share-intervals';
@@ -13,8 +13,8 @@ import { classTest } from '@/core/stats/permutation/class-test';
 import { signFlipP } from '@/core/stats/permutation/permutation-sum-test';
 import { kaplanMeier, medianWait, restrictedMeanWait } from '@/core/stats/survival/survival';
 import { judge } from './judge';
-import { judgeKind } from './outcome-judge';
-import type { TestedKindContrast } from './outcome-judgement';
+import { judgeOutcome } from './outcome-judge';
+import type { TestedOutcomeContrast } from './outcome-judgement';
 
 // What R 4.2 says of named open datasets: reference/r/kinds.R, with MASS, coin, survival and metafor.
 interface Reference {
@@ -111,9 +111,9 @@ const tableOf = (name: string) => {
 };
 const inputOf = (
   name: string,
-  roles: Partial<KindRoles> & Pick<KindRoles, 'kind' | 'response' | 'treatment' | 'control'>,
-): KindInput => {
-  const input = kindInputFromTable(tableOf(name), {
+  roles: Partial<OutcomeRoles> & Pick<OutcomeRoles, 'kind' | 'response' | 'treatment' | 'control'>,
+): OutcomeInput => {
+  const input = outcomeInputFromTable(tableOf(name), {
     blocks: [],
     factors: [],
     better: 'higher',
@@ -126,8 +126,8 @@ const inputOf = (
   if (!input.ok) throw new Error(`${name}: ${JSON.stringify(input.trouble)}`);
   return input.value;
 };
-const contrastOf = (input: KindInput, treatment: string): TestedKindContrast => {
-  const found = judgeKind(input).contrasts.find(each => each.treatment === treatment);
+const contrastOf = (input: OutcomeInput, treatment: string): TestedOutcomeContrast => {
+  const found = judgeOutcome(input).contrasts.find(each => each.treatment === treatment);
   if (!found?.estimable) throw new Error(treatment);
   return found;
 };
@@ -279,7 +279,7 @@ test.each(reference.elteren)(
   'steps in blocks: $name (by enumeration)',
   ({ name, response, treatment, control, block, p }) => {
     const input = inputOf(name, { kind: 'ordinal', response, treatment, control, blocks: [block] });
-    const [contrast] = judgeKind(input).contrasts;
+    const [contrast] = judgeOutcome(input).contrasts;
     expect(contrast?.estimable && contrast.method).toBe('van-elteren-exact');
     near(contrast?.estimable ? contrast.p : null, p, 8);
   },
@@ -304,7 +304,7 @@ test.each(reference.waits)(
       control,
       blocks: block === null ? [] : [block],
     });
-    const [contrast] = judgeKind(input).contrasts;
+    const [contrast] = judgeOutcome(input).contrasts;
     expect(contrast?.estimable && contrast.method).toBe(
       block === null ? 'log-rank' : 'stratified-log-rank',
     );

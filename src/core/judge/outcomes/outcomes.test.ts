@@ -3,9 +3,9 @@ import { bestDoseForMoney, doseResponse } from '@/core/judge/after/dose-response
 import { beganUnlike, efficacy } from '@/core/judge/after/efficacy';
 import { germination } from '@/core/judge/after/germination';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { KindInput, KindUnit } from '@/core/judge/question/outcome-input';
-import { kindInputFromTable } from '@/core/judge/table/outcome-table';
-import { crowdingOf } from '@/core/stats/categorical/overdispersion';
+import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
+import { outcomeInputFromTable } from '@/core/judge/table/outcome-table';
+import { overdispersionOf } from '@/core/stats/categorical/overdispersion';
 import {
   friedman,
   midRanks,
@@ -23,18 +23,18 @@ import { bestCurves, CURVES, fitCurve } from '@/core/stats/curves/fit-curve';
 import { progressArea } from '@/core/stats/curves/progress-curve';
 import { binomialTwoSidedP } from '@/core/stats/distributions/binomial';
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
-import { scoreTest, signFlipP } from '@/core/stats/permutation/permutation-sum-test';
+import { permutationSumTest, signFlipP } from '@/core/stats/permutation/permutation-sum-test';
 import { countRatio } from './count-ratio';
 import { judge } from './judge';
-import { judgeKind } from './outcome-judge';
-import { closedPs, holm } from './outcome-tests';
+import { judgeOutcome } from './outcome-judge';
+import { closedTestPValues, holm } from './outcome-tests';
 
 const unit = (
   id: number,
   treatment: string,
   value: number | null,
-  changes: Partial<KindUnit> = {},
-): KindUnit => ({
+  changes: Partial<OutcomeUnit> = {},
+): OutcomeUnit => ({
   id: String(id),
   treatment,
   blocks: [],
@@ -44,10 +44,10 @@ const unit = (
   ...changes,
 });
 const input = (
-  kind: KindInput['kind'],
-  units: readonly KindUnit[],
-  changes: Partial<KindInput> = {},
-): KindInput => ({
+  kind: OutcomeInput['kind'],
+  units: readonly OutcomeUnit[],
+  changes: Partial<OutcomeInput> = {},
+): OutcomeInput => ({
   kind,
   response: 'spots',
   unitWord: 'pot',
@@ -73,11 +73,11 @@ describe('the rule of the call, whatever the kind', () => {
     kind: fc.constantFrom(...kinds),
   });
   const unitsOf = (
-    kind: KindInput['kind'],
+    kind: OutcomeInput['kind'],
     a: readonly number[],
     b: readonly number[],
     names: readonly [string, string],
-  ): readonly KindUnit[] =>
+  ): readonly OutcomeUnit[] =>
     [a, b].flatMap((values, t) =>
       values.map((value, i) =>
         unit(10 * t + i, names[t] ?? '', value, {
@@ -96,8 +96,8 @@ describe('the rule of the call, whatever the kind', () => {
   test('swapping names swaps the verdict', () => {
     fc.assert(
       fc.property(drawn, ({ a, b, kind }) => {
-        const one = judgeKind(input(kind, unitsOf(kind, a, b, ['none', 'fed']))).contrasts[0];
-        const other = judgeKind(input(kind, unitsOf(kind, a, b, ['fed', 'none']))).contrasts[0];
+        const one = judgeOutcome(input(kind, unitsOf(kind, a, b, ['none', 'fed']))).contrasts[0];
+        const other = judgeOutcome(input(kind, unitsOf(kind, a, b, ['fed', 'none']))).contrasts[0];
         if (!one?.estimable || !other?.estimable) throw new Error('both must be comparable');
         expect(other.p).toBeCloseTo(one.p, 9);
         expect(other.call).toBe(MIRRORED[one.call] ?? one.call);
@@ -111,7 +111,7 @@ describe('the rule of the call, whatever the kind', () => {
       fc.property(drawn, ({ a, b, kind }) => {
         const units = unitsOf(kind, a, b, ['none', 'fed']);
         const [up, down] = (['higher', 'lower'] as const).map(
-          better => judgeKind(input(kind, units, { better })).contrasts[0],
+          better => judgeOutcome(input(kind, units, { better })).contrasts[0],
         );
         if (!up?.estimable || !down?.estimable) throw new Error('both must be comparable');
         expect(down.call).toBe(MIRRORED[up.call] ?? up.call);
@@ -130,7 +130,7 @@ describe('the rule of the call, whatever the kind', () => {
         ({ a, b, kind }, amount, wider) => {
           const units = unitsOf(kind, a, b, ['none', 'fed']);
           const callAt = (size: number) =>
-            judgeKind(input(kind, units, { margin: { kind: 'absolute', amount: size } }))
+            judgeOutcome(input(kind, units, { margin: { kind: 'absolute', amount: size } }))
               .contrasts[0]?.call;
           if (callAt(amount) === 'no-difference-that-matters')
             expect(callAt(amount * wider)).toBe('no-difference-that-matters');
@@ -148,7 +148,7 @@ describe('the rule of the call, whatever the kind', () => {
           (value: number) => value * 10 + 3,
         ].map(
           of =>
-            judgeKind(input('ordinal', unitsOf('ordinal', a.map(of), b.map(of), ['none', 'fed'])))
+            judgeOutcome(input('ordinal', unitsOf('ordinal', a.map(of), b.map(of), ['none', 'fed'])))
               .contrasts[0],
         );
         if (!plain?.estimable || !stretched?.estimable) throw new Error('both must be comparable');
@@ -167,7 +167,7 @@ describe('the rule of the call, whatever the kind', () => {
       fc.property(drawn, ({ a, b, kind }) => {
         const units = unitsOf(kind, a, b, ['none', 'fed']);
         const [there, back] = [units, [...units].reverse()].map(list =>
-          judgeKind(input(kind, list, { treatments: ['none', 'fed'] })),
+          judgeOutcome(input(kind, list, { treatments: ['none', 'fed'] })),
         );
         expect(back?.headline).toBe(there?.headline);
         expect(back?.contrasts.map(contrast => contrast.call)).toEqual(
@@ -183,7 +183,7 @@ describe('layouts that deal at two levels, or both ways', () => {
   const beds = ['mulched', 'bare'].flatMap((bed, b) =>
     ['none', 'fed'].map((feed, f) => ({ treatment: `${bed} ${feed}`, bed, b, f })),
   );
-  const split = (value: (block: number, b: number, f: number) => number): KindInput =>
+  const split = (value: (block: number, b: number, f: number) => number): OutcomeInput =>
     input(
       'count',
       [0, 1, 2, 3].flatMap(block =>
@@ -198,7 +198,7 @@ describe('layouts that deal at two levels, or both ways', () => {
     );
   test('a split plot: four beds of each can’t be as sure as eight pots, and say so by a t of three degrees', () => {
     const luck = [0, 3, -2, 1];
-    const found = judgeKind(
+    const found = judgeOutcome(
       split((block, b, f) => 20 + 4 * (1 - b) * (luck[block] ?? 0) + 14 * f + (block % 2)),
     );
     const same = found.contrasts.find(each => each.treatment === 'bare fed');
@@ -217,7 +217,7 @@ describe('layouts that deal at two levels, or both ways', () => {
         ),
       ),
     );
-    const found = judgeKind(input('ordinal', square, { blockNames: ['row', 'column'] }));
+    const found = judgeOutcome(input('ordinal', square, { blockNames: ['row', 'column'] }));
     expect(found.blocks).toBe(4);
     expect(found.contrasts.find(each => each.treatment === 'a')).toMatchObject({
       estimable: true,
@@ -457,7 +457,7 @@ describe('what must hold whatever comes', () => {
           sums.filter(sum => Math.abs(sum - mean) >= Math.abs(seen - mean) - 1e-9).length /
           sums.length;
         expect(
-          scoreTest([{ scores: values, isTreated: values.map((_, i) => i < treated) }]).p,
+          permutationSumTest([{ scores: values, isTreated: values.map((_, i) => i < treated) }]).p,
         ).toBeCloseTo(p, 9);
       }),
     );
@@ -510,8 +510,8 @@ describe('what must hold whatever comes', () => {
           ...b.map((value, i) => unit(10 + i, 'soap', value, { hasCome: true })),
         ];
         const [one, other] = [
-          judgeKind(input(kind as KindInput['kind'], units)).contrasts[0],
-          judgeKind(input(kind as KindInput['kind'], units, { control: 'soap' })).contrasts[0],
+          judgeOutcome(input(kind as OutcomeInput['kind'], units)).contrasts[0],
+          judgeOutcome(input(kind as OutcomeInput['kind'], units, { control: 'soap' })).contrasts[0],
         ];
         if (!one?.estimable || !other?.estimable) throw new Error('must be compared');
         expect(one.difference).toBeCloseTo(-other.difference, 9);
@@ -542,7 +542,7 @@ describe('what must hold whatever comes', () => {
 });
 
 describe('several treatments at once', () => {
-  const drawn = (values: readonly (readonly number[])[]): readonly KindUnit[] =>
+  const drawn = (values: readonly (readonly number[])[]): readonly OutcomeUnit[] =>
     values.flatMap((row, block) =>
       row.map((value, t) =>
         unit(10 * block + t, ['none', 'a', 'b', 'c'][t] ?? '', value, { blocks: [String(block)] }),
@@ -552,7 +552,7 @@ describe('several treatments at once', () => {
     const few = fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 4, maxLength: 4 });
     fc.assert(
       fc.property(fc.array(few, { minLength: 3, maxLength: 5 }), rows => {
-        for (const contrast of judgeKind(input('ordinal', drawn(rows), { blockNames: ['shelf'] }))
+        for (const contrast of judgeOutcome(input('ordinal', drawn(rows), { blockNames: ['shelf'] }))
           .contrasts)
           if (contrast.estimable)
             expect(contrast.pAdjusted).toBeGreaterThanOrEqual(
@@ -561,7 +561,7 @@ describe('several treatments at once', () => {
       }),
       { numRuns: 25 },
     );
-    expect(closedPs(input('ordinal', drawn([[1, 2, 3, 4]])), new Map([['a', 0.03]])).get('a')).toBe(
+    expect(closedTestPValues(input('ordinal', drawn([[1, 2, 3, 4]])), new Map([['a', 0.03]])).get('a')).toBe(
       0.03,
     );
   });
@@ -575,7 +575,7 @@ describe('several treatments at once', () => {
       [1, 2, 8, 9],
       [2, 1, 8, 9],
     ];
-    const found = judgeKind(input('ordinal', drawn(rows), { blockNames: ['shelf'] }));
+    const found = judgeOutcome(input('ordinal', drawn(rows), { blockNames: ['shelf'] }));
     const [a, b] = found.contrasts;
     expect(a?.estimable && a.pAdjusted).toBeGreaterThanOrEqual(14 / 64 - 1e-9);
     expect([a?.call, b?.call]).toEqual(['cant-tell', 'better']);
@@ -583,10 +583,10 @@ describe('several treatments at once', () => {
 });
 
 describe('what is called, and what is not', () => {
-  const of20 = (treatment: string, ...ks: readonly number[]): readonly KindUnit[] =>
+  const of20 = (treatment: string, ...ks: readonly number[]): readonly OutcomeUnit[] =>
     ks.map((k, i) => unit(i + (treatment === 'none' ? 0 : 100), treatment, k, { outOf: 20 }));
   test('one pot of many seeds each is a story: a p of the seeds, no call', () => {
-    const found = judgeKind(input('proportion', [...of20('none', 12), ...of20('soaked', 20)]));
+    const found = judgeOutcome(input('proportion', [...of20('none', 12), ...of20('soaked', 20)]));
     expect(found.contrasts[0]).toMatchObject({ call: 'no-test', method: 'fisher-exact' });
     expect([found.headline, found.best, found.warnings[0]?.code]).toEqual([
       'One pot each: a story, not a result.',
@@ -595,7 +595,7 @@ describe('what is called, and what is not', () => {
     ]);
   });
   test('pots that differ more than seeds do carry the call, not the seeds', () => {
-    const found = judgeKind(
+    const found = judgeOutcome(
       input('proportion', [...of20('none', 2, 18, 3, 17), ...of20('soaked', 19, 20, 5, 19)]),
     );
     const [contrast] = found.contrasts;
@@ -606,23 +606,23 @@ describe('what is called, and what is not', () => {
     ]).toEqual(['cant-tell', true]);
   });
   test('counts that all lie apart are called, beyond the margin clearly', () => {
-    const counts = (treatment: string, ...values: readonly number[]): readonly KindUnit[] =>
+    const counts = (treatment: string, ...values: readonly number[]): readonly OutcomeUnit[] =>
       values.map((value, i) => unit(i + (treatment === 'none' ? 0 : 100), treatment, value));
     const units = [...counts('none', 40, 44, 38, 41, 43), ...counts('soap', 8, 11, 9, 7, 10)];
     expect(
-      judgeKind(
+      judgeOutcome(
         input('count', units, { better: 'lower', margin: { kind: 'percent', percent: 20 } }),
       ).contrasts[0]?.call,
     ).toBe('clearly-better');
-    expect(judgeKind(input('count', units, { better: 'higher' })).contrasts[0]?.call).toBe('worse');
+    expect(judgeOutcome(input('count', units, { better: 'higher' })).contrasts[0]?.call).toBe('worse');
   });
   test('of pairs that all answer alike no interval shrinks to a point', () => {
     const pairs = (
       values: readonly (readonly [number, number])[],
       outOf: number | null,
-      kind: KindInput['kind'],
+      kind: OutcomeInput['kind'],
     ) =>
-      judgeKind(
+      judgeOutcome(
         input(
           kind,
           values.flatMap(([a, b], i) => [
@@ -661,7 +661,7 @@ describe('what is called, and what is not', () => {
   });
   test('days in blocks are told block by block, up to a day that both were watched to; worked by hand', () => {
     const waits = (pairs: readonly (readonly [number, number])[], isLastWaiting: boolean) =>
-      judgeKind(
+      judgeOutcome(
         input(
           'time',
           pairs.flatMap(([a, b], i) => [
@@ -697,7 +697,7 @@ describe('what is called, and what is not', () => {
     const yes = (n: number, k: number, name: string) =>
       Array.from({ length: n }, (_, i) => unit(i, name, Number(i < k), { outOf: 1 }));
     const ciOf = (n: number, k: number, l: number) => {
-      const found = judgeKind(input('proportion', [...yes(n, k, 'none'), ...yes(n, l, 'fed')]))
+      const found = judgeOutcome(input('proportion', [...yes(n, k, 'none'), ...yes(n, l, 'fed')]))
         .contrasts[0];
       return found?.estimable ? found.ci : null;
     };
@@ -717,7 +717,7 @@ describe('what is called, and what is not', () => {
     const ratio = countRatio(input('count', crowded), 'fed');
     if (!ratio) throw new Error('there must be a ratio');
     expect(ratio.seOfCrowding).toBeGreaterThan(1.05 * ratio.se);
-    const found = judgeKind(input('count', crowded)).contrasts[0];
+    const found = judgeOutcome(input('count', crowded)).contrasts[0];
     if (!found?.estimable || !found.effect?.ci) throw new Error('there must be an interval');
     expect(Math.log(found.effect.ci[1] / found.effect.ci[0]) / 2).toBeCloseTo(
       2.1788 * ratio.seOfCrowding,
@@ -725,12 +725,12 @@ describe('what is called, and what is not', () => {
     ); // t of 12 degrees of freedom
   });
   test('how much counts crowd, by hand: 0 and 8 about 4 twice have 16 of 4 + 16 σ² each, so that four of them make 3 at σ² = 13/12', () => {
-    expect(crowdingOf([0, 8, 0, 8], [4, 4, 4, 4], 3)).toBeCloseTo(13 / 12, 6);
-    expect(crowdingOf([4, 5, 3, 4], [4, 4, 4, 4], 3)).toBe(0);
+    expect(overdispersionOf([0, 8, 0, 8], [4, 4, 4, 4], 3)).toBeCloseTo(13 / 12, 6);
+    expect(overdispersionOf([4, 5, 3, 4], [4, 4, 4, 4], 3)).toBe(0);
   });
   test('counts that are all alike under each treatment are no riddle: the gap is called, and its interval is no point', () => {
     const alike = (blocks: (i: number) => readonly string[], names: readonly string[]) =>
-      judgeKind(
+      judgeOutcome(
         input(
           'count',
           [14, 1].flatMap((value, t) =>
@@ -783,7 +783,7 @@ describe('what is called, and what is not', () => {
     const units = [0, 0, 0, 0, 0]
       .map((value, i) => unit(i, 'none', value))
       .concat([4, 3, 6, 5, 4].map((value, i) => unit(10 + i, 'bait', value)));
-    expect(judgeKind(input('count', units)).contrasts[0]).toMatchObject({
+    expect(judgeOutcome(input('count', units)).contrasts[0]).toMatchObject({
       method: 'shuffle-exact',
       call: 'better',
     });
@@ -792,11 +792,11 @@ describe('what is called, and what is not', () => {
     const days = (
       treatment: string,
       ...values: readonly (readonly [number, boolean])[]
-    ): readonly KindUnit[] =>
+    ): readonly OutcomeUnit[] =>
       values.map(([value, hasCome], i) =>
         unit(i + (treatment === 'none' ? 0 : 100), treatment, value, { hasCome }),
       );
-    const found = judgeKind(
+    const found = judgeOutcome(
       input(
         'time',
         [
@@ -815,10 +815,10 @@ describe('what is called, and what is not', () => {
   });
   test('nothing read says so, and all alike is told', () => {
     expect(
-      judgeKind(input('ordinal', [unit(1, 'none', null), unit(2, 'soap', null)])).headline,
+      judgeOutcome(input('ordinal', [unit(1, 'none', null), unit(2, 'soap', null)])).headline,
     ).toBe('Nothing to judge yet.');
     expect(
-      judgeKind(
+      judgeOutcome(
         input(
           'ordinal',
           [1, 2, 3, 4].map(i => unit(i, i < 3 ? 'none' : 'soap', 2)),
@@ -845,7 +845,7 @@ describe('what is called, and what is not', () => {
     ],
   ] as const)('%s is refused by row', (_, kind, roles, cells, expected) => {
     const [k = '', n = ''] = cells.split(',');
-    const read = kindInputFromTable(
+    const read = outcomeInputFromTable(
       {
         columns: ['t', 'k', 'n'],
         rows: [

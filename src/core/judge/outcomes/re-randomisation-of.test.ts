@@ -4,9 +4,9 @@ import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { countLatinSquares, everyLatinSquare } from '@/core/stats/permutation/latin-squares';
-import { runShuffleTest } from '@/core/stats/permutation/permutation-test';
+import { runPermutationTest } from '@/core/stats/permutation/permutation-test';
 import { isBalanced, startImbalance } from '@/core/stats/permutation/re-randomisation';
-import { spreadOf } from './error-strata';
+import { errorAnalysisOf } from './error-strata';
 import { judgeWithoutShuffle, shuffleProblemOf } from './judge';
 
 // The shuffle test of each layout against a count made the long way: every deal the layout allows is written out, and the
@@ -36,7 +36,7 @@ function inputOf(units: readonly JudgedUnit[], extra: Partial<JudgeInput> = {}):
 function gaps(input: JudgeInput): readonly number[] {
   const trial = buildTrialModel(input);
   const model = trial.fit(trial.units.map(unit => unit.value));
-  const { spread } = spreadOf(trial, model);
+  const { spread } = errorAnalysisOf(trial, model);
   return input.treatments
     .filter(name => name !== input.control)
     .map(name => {
@@ -58,7 +58,7 @@ function expectCounted(input: JudgeInput, deals: readonly (readonly string[])[])
   const share = (at: number, statistic: (each: readonly number[]) => number): number =>
     all.filter(each => statistic(each) >= at - 1e-7 * at).length / all.length;
   const problem = shuffleProblemOf(input);
-  const found = problem && runShuffleTest(problem, 1000, 1);
+  const found = problem && runPermutationTest(problem, 1000, 1);
   expect(found).toMatchObject({ exact: true, arrangements: deals.length });
   found?.comparisons.forEach((comparison, c) => {
     expect(comparison.observed).toBeCloseTo(seen[c]!, 8);
@@ -248,7 +248,7 @@ describe('when nothing works, one trial in twenty finds something', () => {
           (problem.wholePlot ? wholes[problem.wholePlot[unit]!]! : 0) +
           3 * (problem.blocks[0]?.columns[0]?.[unit] ?? 0),
       );
-      const found = runShuffleTest({ ...problem, y }, 199, trial);
+      const found = runPermutationTest({ ...problem, y }, 199, trial);
       if (!found) throw new Error('there must be a spread');
       if (found.comparisons.some(comparison => comparison.observed > critical)) byDunnett += 1;
       if (found.comparisons.some(comparison => comparison.pAdjusted <= 0.05)) byShuffle += 1;

@@ -3,9 +3,9 @@ import { distinct, type TrialModel, wholePlotName } from '@/core/design/linear/t
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { isLatinSquare } from '@/core/stats/permutation/latin-squares';
 import type {
-  Redeal,
-  ShuffleProblem,
-  SplitPlotRedeal,
+  ReRandomisationRule,
+  PermutationProblem,
+  SplitPlotRule,
 } from '@/core/stats/permutation/permutation-problem';
 
 /**
@@ -13,15 +13,15 @@ import type {
  * units within them at their own levels; otherwise within blocks, whose lost units stay lost. Under a rule about start
  * sizes the whole deal is dealt again, lost units and all, since the rule looked at every unit.
  */
-export function redealOf(
+export function ruleOfLayout(
   input: JudgeInput,
   trial: TrialModel,
-): Pick<ShuffleProblem, 'redeal' | 'dealtUnits' | 'balance'> {
+): Pick<PermutationProblem, 'rule' | 'dealtUnits' | 'balance'> {
   const index = new Map(input.units.map((unit, i) => [unit.id, i]));
   const measured = trial.units.map(unit => index.get(unit.id) ?? -1);
   const latin = latinSquareOf(input);
   if (latin)
-    return { redeal: latin.redeal, dealtUnits: measured.map(unit => latin.cellOf[unit] ?? -1) };
+    return { rule: latin.redeal, dealtUnits: measured.map(unit => latin.cellOf[unit] ?? -1) };
   if (trial.wholePlot) {
     // Without every combination of levels it is not known what the other deals would have been: none is made.
     const redeal = splitPlotOf(input, trial) ?? {
@@ -29,17 +29,17 @@ export function redealOf(
       stratum: trial.units.map((_, i) => i),
       treatment: trial.units.map(() => 0),
     };
-    return { redeal, dealtUnits: trial.units.map((_, i) => i) };
+    return { rule: redeal, dealtUnits: trial.units.map((_, i) => i) };
   }
   const sizes = input.units.flatMap(unit => (unit.startSize === undefined ? [] : [unit.startSize]));
   if (input.mostImbalance !== undefined && sizes.length === input.units.length) {
     return {
-      redeal: withinStrata(input, input.units),
+      rule: withinStrata(input, input.units),
       dealtUnits: measured,
       balance: { startSize: sizes, most: input.mostImbalance },
     };
   }
-  return { redeal: withinStrata(input, trial.units), dealtUnits: trial.units.map((_, i) => i) };
+  return { rule: withinStrata(input, trial.units), dealtUnits: trial.units.map((_, i) => i) };
 }
 
 type Placed = Pick<JudgedUnit, 'treatment' | 'blocks' | 'wholePlot'>;
@@ -48,7 +48,7 @@ function treatmentIndex(input: JudgeInput, name: string): number {
   return [input.control, ...input.treatments.filter(each => each !== input.control)].indexOf(name);
 }
 
-function withinStrata(input: JudgeInput, units: readonly Placed[]): Redeal {
+function withinStrata(input: JudgeInput, units: readonly Placed[]): ReRandomisationRule {
   return {
     kind: 'within-strata',
     stratum: indexed(units.map(blockName)),
@@ -68,7 +68,7 @@ function indexed(names: readonly string[]): readonly number[] {
 /** The square that two ways of blocking and the treatments make, lost units included; undefined where they make none. */
 export function latinSquareOf(input: JudgeInput):
   | {
-      readonly redeal: Redeal & { readonly kind: 'latin-square' };
+      readonly redeal: ReRandomisationRule & { readonly kind: 'latin-square' };
       readonly cellOf: readonly number[];
     }
   | undefined {
@@ -93,7 +93,7 @@ export function latinSquareOf(input: JudgeInput):
  * A split plot, where every combination of a level of the whole plots with a level of the units within them is a
  * treatment. Factors that don't change within any whole plot are its levels; a single treatment column has only those.
  */
-function splitPlotOf(input: JudgeInput, trial: TrialModel): SplitPlotRedeal | undefined {
+function splitPlotOf(input: JudgeInput, trial: TrialModel): SplitPlotRule | undefined {
   const plots = trial.units.map(wholePlotName);
   const wholes = distinct(plots);
   const levels = (treatment: string): readonly string[] =>

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { KindInput, KindUnit, ReadingKindOfJudge } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, OutcomeUnit, OutcomeKind } from '@/core/judge/question/outcome-input';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
-import { kindJson } from '@/core/judge/verdict/outcome-json';
+import { outcomeJson } from '@/core/judge/verdict/outcome-json';
 import { judgeWithoutShuffle } from './judge';
 import type { Call } from './judgement';
-import { judgeKind } from './outcome-judge';
+import { judgeOutcome } from './outcome-judge';
 
 const means = (
   values: readonly (readonly (number | null)[])[],
@@ -99,10 +99,10 @@ describe('the rule of the call', () => {
     fc.assert(
       fc.property(
         two,
-        fc.constantFrom<ReadingKindOfJudge>('count', 'ordinal', 'time'),
+        fc.constantFrom<OutcomeKind>('count', 'ordinal', 'time'),
         (values, kind) => {
           const [high, low] = (['higher', 'lower'] as const).map(
-            better => judgeKind(kinds(kind, values, { better })).contrasts[0]?.call,
+            better => judgeOutcome(kinds(kind, values, { better })).contrasts[0]?.call,
           );
           const mirrored = high?.includes('better')
             ? high.replace('better', 'worse')
@@ -116,10 +116,10 @@ describe('the rule of the call', () => {
 });
 
 const kinds = (
-  kind: ReadingKindOfJudge,
+  kind: OutcomeKind,
   values: readonly (readonly (number | null)[])[],
-  changes: Partial<KindInput> = {},
-): KindInput => ({
+  changes: Partial<OutcomeInput> = {},
+): OutcomeInput => ({
   kind,
   response: 'spots',
   unitWord: 'pot',
@@ -130,7 +130,7 @@ const kinds = (
   isPaired: false,
   units: values.flatMap((own, t) =>
     own.map(
-      (value, i): KindUnit => ({
+      (value, i): OutcomeUnit => ({
         id: `${t}-${i}`,
         treatment: `t${t}`,
         blocks: [],
@@ -154,7 +154,7 @@ const broken = (value: unknown, path = ''): readonly string[] => {
     ? Object.entries(value).flatMap(([key, each]) => broken(each, `${path}.${key}`))
     : [];
 };
-const KINDS: readonly ReadingKindOfJudge[] = ['count', 'proportion', 'ordinal', 'time'];
+const KINDS: readonly OutcomeKind[] = ['count', 'proportion', 'ordinal', 'time'];
 
 const DEGENERATE: readonly (readonly [string, readonly (readonly (number | null)[])[]])[] = [
   [
@@ -221,10 +221,10 @@ describe('what is barely data', () => {
         found.verdict.headline.length > 5,
       ]).toEqual([[], true]);
       for (const kind of KINDS) {
-        const judged = judgeKind(kinds(kind, values));
+        const judged = judgeOutcome(kinds(kind, values));
         expect([
           kind,
-          broken(kindJson(judged, kinds(kind, values))),
+          broken(outcomeJson(judged, kinds(kind, values))),
           judged.headline.length > 5,
           /NaN|Infinity|undefined|null/.test(judged.headline + judged.detail),
         ]).toEqual([kind, [], true, false]);
@@ -241,11 +241,11 @@ describe('what is barely data', () => {
       expect(callsOf(means(scaled, { margin: { kind: 'percent', percent: 10 } }))).toEqual([
         'clearly-better',
       ]);
-      expect(judgeKind(kinds('ordinal', scaled)).contrasts[0]?.call).toBe('better');
-      expect(judgeKind(kinds('time', scaled)).contrasts[0]?.call).toBe('better');
+      expect(judgeOutcome(kinds('ordinal', scaled)).contrasts[0]?.call).toBe('better');
+      expect(judgeOutcome(kinds('time', scaled)).contrasts[0]?.call).toBe('better');
     }
     expect(
-      judgeKind(
+      judgeOutcome(
         kinds(
           'count',
           values.map(own => own.map(value => value * 1e9)),
@@ -258,14 +258,14 @@ describe('what is barely data', () => {
       Array.from({ length: 3 }, (__, i) => 20 + ((7 * t + 13 * i) % 11)),
     );
     for (const kind of KINDS)
-      expect(broken(kindJson(judgeKind(kinds(kind, many)), kinds(kind, many)))).toEqual([]);
+      expect(broken(outcomeJson(judgeOutcome(kinds(kind, many)), kinds(kind, many)))).toEqual([]);
   });
   test('a hundred and twenty pots of two treatments come to an end', () => {
     const many = [0, 1].map(t =>
       Array.from({ length: 60 }, (_, i) => 20 + 4 * t + ((13 * i) % 11)),
     );
     for (const kind of KINDS)
-      expect(judgeKind(kinds(kind, many)).contrasts[0]?.call).toBe('better');
+      expect(judgeOutcome(kinds(kind, many)).contrasts[0]?.call).toBe('better');
   });
 });
 
@@ -299,7 +299,7 @@ describe('the sentences', () => {
   test.each(CALLED.flatMap(([call, values]) => KINDS.map(kind => [kind, call, values] as const)))(
     '%s, %s: a first line without jargon, and a detail that says how sure',
     (kind, call, values) => {
-      const judged = judgeKind(kinds(kind, values));
+      const judged = judgeOutcome(kinds(kind, values));
       expect(judged.contrasts[0]?.call).toBe(call);
       expect(judged.headline).not.toMatch(JARGON);
       expect(judged.headline).toMatch(/^[A-Z].*\.$/);

@@ -1,12 +1,12 @@
 import { deal } from '@/core/design/layouts/deal';
-import { dealPlanOf, type LayoutWish } from '@/core/design/layouts/deal-plan';
+import { dealPlanOf, type LayoutRequest } from '@/core/design/layouts/deal-plan';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { type JudgeInput, type Margin, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { Treatment } from '@/core/trial/model/treatment';
 
 /** A trial that is only planned: what would be judged, once its units have values. */
 export interface PlannedTrial {
-  readonly wish: LayoutWish;
+  readonly wish: LayoutRequest;
   readonly treatments: readonly Treatment[];
   readonly unitWord: string;
   readonly response: string;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
-import { toldApart } from '@/core/design/audit/aliasing';
+import { aliasingOf } from '@/core/design/audit/aliasing';
 import { readBench } from '@/core/design/layouts/bench-form';
 import { closedPower } from '@/core/design/power/closed-power';
 import { missingControls } from '@/core/design/question/control-advice';
@@ -251,7 +251,7 @@ test('cells that were left out say what can’t be told', () => {
     C: c ? 'yes' : 'no',
   });
   // None, each alone, and all three: five of eight cells.
-  const five = toldApart(factors, [
+  const five = aliasingOf(factors, [
     cell(0, 0, 0),
     cell(1, 0, 0),
     cell(0, 1, 0),
@@ -260,15 +260,15 @@ test('cells that were left out say what can’t be told', () => {
   ]);
   expect(five.mainEffects.every(effect => effect.isClear)).toBe(true);
   expect(
-    toldApart(factors.slice(0, 2), [cell(0, 0, 0), cell(1, 1, 0)]).mainEffects.every(
+    aliasingOf(factors.slice(0, 2), [cell(0, 0, 0), cell(1, 1, 0)]).mainEffects.every(
       effect => !effect.isClear,
     ),
   ).toBe(true);
   expect(
-    toldApart(factors.slice(0, 2), [cell(0, 0, 0), cell(1, 0, 0), cell(0, 1, 0)]).interactions,
+    aliasingOf(factors.slice(0, 2), [cell(0, 0, 0), cell(1, 0, 0), cell(0, 1, 0)]).interactions,
   ).toEqual([{ factors: ['A', 'B'], share: 'none' }]);
   expect(
-    toldApart(factors.slice(0, 2), [cell(0, 0, 0), cell(1, 0, 0), cell(0, 1, 0), cell(1, 1, 0)])
+    aliasingOf(factors.slice(0, 2), [cell(0, 0, 0), cell(1, 0, 0), cell(0, 1, 0), cell(1, 1, 0)])
       .interactions,
   ).toEqual([{ factors: ['A', 'B'], share: 'whole' }]);
 });

@@ -1,6 +1,6 @@
 import { buildTrialModel } from '@/core/design/linear/trial-model';
 import { equalShares } from '@/core/judge/outcomes/comparisons';
-import { type Strata, satterthwaiteDf, strataOf } from '@/core/judge/outcomes/error-strata';
+import { type ErrorStrata, satterthwaiteDf, errorStrataOf } from '@/core/judge/outcomes/error-strata';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
 import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';
@@ -71,7 +71,7 @@ export function simulateVerdicts(
   const known = planned.flatMap(({ mean, difference }) =>
     mean && difference ? [{ mean, difference }] : [],
   );
-  const strata = trial.wholePlot && strataOf(trial, trial.wholePlot, model);
+  const strata = trial.wholePlot && errorStrataOf(trial, trial.wholePlot, model);
   const noiseOf = noisy(model, strata, truth.cv);
   if (!noiseOf) return undefined;
   const criticals = criticalsOf(
@@ -173,7 +173,7 @@ interface Noise {
 }
 
 /** @returns undefined where nothing is left to judge by */
-function noisy(model: LinearModel, strata: Strata | undefined, cv: number): Noise | undefined {
+function noisy(model: LinearModel, strata: ErrorStrata | undefined, cv: number): Noise | undefined {
   return strata ? twoStrata(model, strata, cv) : oneStratum(model, cv);
 }
 
@@ -197,7 +197,7 @@ function oneStratum(model: LinearModel, cv: number): Noise | undefined {
 
 function twoStrata(
   model: LinearModel,
-  { inner, wholePlots, wholeDf, perWhole, sumsOf, wholePart, isWithin }: Strata,
+  { inner, wholePlots, wholeDf, perWhole, sumsOf, wholePart, isWithin }: ErrorStrata,
   cv: number,
 ): Noise | undefined {
   const restDf = inner.residualDf;

@@ -1,10 +1,10 @@
 import type { BetterWay, Margin } from './judge-input';
 
 /** Kinds of reading that no mean does justice to. */
-export type ReadingKindOfJudge = 'count' | 'proportion' | 'ordinal' | 'time';
+export type OutcomeKind = 'count' | 'proportion' | 'ordinal' | 'time';
 
 /** One experimental unit with what was read of it. */
-export interface KindUnit {
+export interface OutcomeUnit {
   readonly id: string;
   readonly treatment: string;
   readonly blocks: readonly string[];
@@ -21,8 +21,8 @@ export interface KindUnit {
 }
 
 /** All that is judged of one measure of such a kind. */
-export interface KindInput {
-  readonly kind: ReadingKindOfJudge;
+export interface OutcomeInput {
+  readonly kind: OutcomeKind;
   /** What was measured, as a noun: `leaves with spots`. */
   readonly response: string;
   readonly unitWord: string;
@@ -32,10 +32,10 @@ export interface KindInput {
   readonly blockNames: readonly string[];
   /** Blocks of two, dealt by the toss of a coin. */
   readonly isPaired: boolean;
-  readonly units: readonly KindUnit[];
+  readonly units: readonly OutcomeUnit[];
   readonly better: BetterWay;
   /** Neither way is a gain: then what is found is more or less, not better or worse. */
-  readonly isEitherWay?: boolean;
+  readonly hasNoGoodDirection?: boolean;
   /** Of classes: the one that is counted. */
   readonly countedClass?: string | undefined;
   readonly margin: Margin | null;
@@ -45,14 +45,14 @@ export interface KindInput {
 }
 
 /** A unit that gave something. */
-export type ReadUnit = KindUnit & { readonly value: number };
+export type ReadUnit = OutcomeUnit & { readonly value: number };
 
-export function readUnits(input: KindInput): readonly ReadUnit[] {
+export function readUnits(input: OutcomeInput): readonly ReadUnit[] {
   return input.units.flatMap(unit => (unit.value === null ? [] : [{ ...unit, value: unit.value }]));
 }
 
 /** Whether beds were dealt, too: then units of one bed share its luck. */
-export function isSplit(input: KindInput): boolean {
+export function isSplit(input: OutcomeInput): boolean {
   return input.units.some(unit => unit.wholePlot !== undefined);
 }
 
@@ -60,8 +60,8 @@ export function isSplit(input: KindInput): boolean {
  * By what name the units are told that were dealt among themselves. In a Latin square every cell of row and column holds one
  * unit: there the rows stand for both, which is on the safe side, as the columns' luck counts for error.
  */
-export function stratumOf(input: KindInput): (unit: KindUnit) => string {
-  const whole = (unit: KindUnit): string => JSON.stringify(unit.blocks);
+export function stratumOf(input: OutcomeInput): (unit: OutcomeUnit) => string {
+  const whole = (unit: OutcomeUnit): string => JSON.stringify(unit.blocks);
   const isOneACell =
     input.blockNames.length > 1 && new Set(input.units.map(whole)).size === input.units.length;
   return isOneACell ? unit => unit.blocks[0] ?? '' : whole;
@@ -73,7 +73,7 @@ export interface BlockOfTwo {
   readonly control: readonly ReadUnit[];
 }
 
-export function blocksOfTwo(input: KindInput, treatment: string): readonly BlockOfTwo[] {
+export function blocksOfTwo(input: OutcomeInput, treatment: string): readonly BlockOfTwo[] {
   const nameOf = stratumOf(input);
   const blocks = new Map<string, { treated: ReadUnit[]; control: ReadUnit[] }>();
   for (const unit of readUnits(input)) {

@@ -1,5 +1,5 @@
 import { withCuts } from '@/core/judge/units/analysis-sets';
-import { judgeInputOf, type Look } from '@/core/judge/units/trial-analysis';
+import { judgeInputOf, type AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import { daysBetween } from '@/core/time/garden-day';
@@ -7,10 +7,10 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Scale } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import type { KindInput, KindUnit, ReadingKindOfJudge } from './outcome-input';
+import type { OutcomeInput, OutcomeUnit, OutcomeKind } from './outcome-input';
 
 /** By which method a measure is judged; null where its mean is what counts, or nothing can be compared. */
-export function kindOf(scale: Scale | null): ReadingKindOfJudge | null {
+export function outcomeOf(scale: Scale | null): OutcomeKind | null {
   switch (scale?.kind) {
     case 'count':
       return 'count';
@@ -29,7 +29,7 @@ export function kindOf(scale: Scale | null): ReadingKindOfJudge | null {
 }
 
 /** How a measure is to be judged where somebody chose, or has to. */
-export interface KindWish {
+export interface OutcomeRequest {
   /** The ranks of a measure that has a mean. */
   readonly isByRanks?: boolean;
   /** Of classes: the one that is counted, by its number; without it the one that came most often. */
@@ -40,13 +40,13 @@ export interface KindWish {
  * What is judged by kind, from a trial's own readings; undefined where the measure is judged by its mean. Classes have no
  * order: what is judged is how often one of them came.
  */
-export function kindInputOf(
+export function outcomeInputOf(
   data: TrialData,
   measure: Measure,
-  look: Look,
-  { isByRanks = false, countedClass }: KindWish = {},
-): KindInput | undefined {
-  const kind = isByRanks ? 'ordinal' : kindOf(measure.scale);
+  look: AnalysisSpec,
+  { isByRanks = false, countedClass }: OutcomeRequest = {},
+): OutcomeInput | undefined {
+  const kind = isByRanks ? 'ordinal' : outcomeOf(measure.scale);
   if (kind === null) return undefined;
   const counted = look.isUncut ? data : withCuts(data);
   const {
@@ -72,7 +72,7 @@ export function kindInputOf(
     kind,
     response: measure.response,
     countedClass: counts?.name,
-    isEitherWay: !isGainOrLoss(measure),
+    hasNoGoodDirection: !isGainOrLoss(measure),
     unitWord,
     treatmentName,
     treatments,
@@ -84,7 +84,7 @@ export function kindInputOf(
     confidence: 0.95,
     seed: look.seed,
     isDeclared: measure.isMain,
-    units: units.map((unit): KindUnit => {
+    units: units.map((unit): OutcomeUnit => {
       const of = data.units.find(each => each.code === unit.id);
       const own = counted.readings.filter(
         reading =>
@@ -144,13 +144,13 @@ function classCounter(
   };
 }
 
-type ReadOf = Pick<KindUnit, 'value' | 'outOf' | 'hasCome'>;
+type ReadOf = Pick<OutcomeUnit, 'value' | 'outOf' | 'hasCome'>;
 
 const NOTHING: ReadOf = { value: null, outOf: null, hasCome: false };
 
 /** @param waited days that were looked at, for what has not come */
 function unitOf(
-  kind: ReadingKindOfJudge,
+  kind: OutcomeKind,
   readings: readonly Reading[],
   { value, waited }: { readonly value: number | null; readonly waited: number },
 ): ReadOf {

@@ -1,5 +1,5 @@
 import type { TrialModel } from '@/core/design/linear/trial-model';
-import { spreadOf } from '@/core/judge/outcomes/error-strata';
+import { errorAnalysisOf } from '@/core/judge/outcomes/error-strata';
 import type { Contrast, OtherScale } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { welchTest } from '@/core/stats/linear/welch';
@@ -86,7 +86,7 @@ function directionsOf(
   criticalT: number,
 ): ReadonlyMap<string, Direction> {
   const model = trial.fit(values);
-  const { spread } = spreadOf(
+  const { spread } = errorAnalysisOf(
     { ...trial, units: trial.units.map((unit, i) => ({ ...unit, value: values[i]! })) },
     model,
   );

@@ -1,11 +1,11 @@
-import type { KindInput, KindUnit, ReadingKindOfJudge } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, OutcomeUnit, OutcomeKind } from '@/core/judge/question/outcome-input';
 import { failure, type Result, success } from '@/core/result';
 import { median } from '@/core/stats/median';
 import { judgeInputFromTable, type Table, type TableRoles, type TableTrouble } from './table-input';
 
 /** Which columns hold such a reading. */
-export interface KindRoles extends Omit<TableRoles, 'kind'> {
-  readonly kind: ReadingKindOfJudge;
+export interface OutcomeRoles extends Omit<TableRoles, 'kind'> {
+  readonly kind: OutcomeKind;
   /** Of k of n: n. Without it each row is one item, 1 or 0. */
   readonly outOf?: string | undefined;
   /** Of days: 1 where it came, 0 where it is still waited for. Without it all have come. */
@@ -13,10 +13,10 @@ export interface KindRoles extends Omit<TableRoles, 'kind'> {
 }
 
 /** Reads a table into what is judged by kind: parts of a unit are added up (counts, k of n), their middle taken (steps), or their first day (days). */
-export function kindInputFromTable(
+export function outcomeInputFromTable(
   table: Table,
-  roles: KindRoles,
-): Result<KindInput, TableTrouble> {
+  roles: OutcomeRoles,
+): Result<OutcomeInput, TableTrouble> {
   const missing = [roles.outOf, roles.event].find(
     column => column !== undefined && !table.columns.includes(column),
   );
@@ -50,7 +50,7 @@ export function kindInputFromTable(
     blockNames,
     isPaired,
     units: plain.value.units.map(
-      (unit): KindUnit => ({
+      (unit): OutcomeUnit => ({
         id: unit.id,
         treatment: unit.treatment,
         blocks: unit.blocks,
@@ -66,12 +66,12 @@ export function kindInputFromTable(
   });
 }
 
-type Part = Pick<KindUnit, 'value' | 'outOf' | 'hasCome'>;
+type Part = Pick<OutcomeUnit, 'value' | 'outOf' | 'hasCome'>;
 
 function readPart(
   cells: Readonly<Record<string, string>>,
   row: number,
-  { kind, response, outOf, event }: KindRoles,
+  { kind, response, outOf, event }: OutcomeRoles,
 ): Result<Part, TableTrouble> {
   const bad = (column: string, expected: string) =>
     failure({ kind: 'bad-cell' as const, row, column, read: cell(cells, column), expected });
@@ -111,7 +111,7 @@ function cell(cells: Readonly<Record<string, string>>, column: string): string {
 }
 
 /** What the parts of a unit come to together. */
-function unitOf(kind: ReadingKindOfJudge, parts: readonly Part[]): Part {
+function unitOf(kind: OutcomeKind, parts: readonly Part[]): Part {
   const read = parts.flatMap(part => (part.value === null ? [] : [{ ...part, value: part.value }]));
   if (read.length === 0) return { value: null, outOf: null, hasCome: false };
   const values = read.map(part => part.value);

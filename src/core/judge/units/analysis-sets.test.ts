@@ -4,7 +4,7 @@ import type { Incident } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { leftOutOf, withCuts } from './analysis-sets';
-import { judgementOfSound, judgementWithAllIn, plannedLook } from './trial-analysis';
+import { judgementOfSound, judgementWithAllIn, plannedSpec } from './trial-analysis';
 
 const trial = trialFixture({ treatments: 2, unitsEach: 4 });
 const [a, b, c] = trial.units;
@@ -100,7 +100,7 @@ test('each set is a part of the one before, whatever happened', () => {
 });
 
 test('the verdict comes with everything back in, and with the sound ones only, where those differ', () => {
-  const look = (data: TrialData) => plannedLook(data, STARTING_GUESS_CV);
+  const look = (data: TrialData) => plannedSpec(data, STARTING_GUESS_CV);
   const cut = withMishaps(mishap(a, { decision: 'leave-out-from', byTreatment: 'unknown' }));
   expect(judgementWithAllIn(cut, look(cut))?.groups[0]?.n).toBe(4);
   expect(judgementOfSound(cut, look(cut))).toBeUndefined();

@@ -6,8 +6,8 @@ import { demoSeason } from '@/demo/demo-season';
 import {
   judgeInputOf,
   mainMeasure,
-  plannedLook,
-  standingLeaveOuts,
+  plannedSpec,
+  currentLeaveOuts,
   unitsToMention,
 } from './trial-analysis';
 
@@ -15,7 +15,7 @@ const [, strawberries] = demoSeason('2026-11-25').trials;
 if (!strawberries) throw new Error('the demo must have strawberries');
 
 test('a factorial names its factors, its control and its blocks', () => {
-  const input = judgeInputOf(strawberries, plannedLook(strawberries, STARTING_GUESS_CV));
+  const input = judgeInputOf(strawberries, plannedSpec(strawberries, STARTING_GUESS_CV));
   expect(input).toMatchObject({
     treatmentName: 'medium:feed',
     control: 'loam, plain water',
@@ -34,7 +34,7 @@ test('a factorial names its factors, its control and its blocks', () => {
 
 test('a trial dealt over the whole bench has no blocks', () => {
   const trial = trialFixture();
-  const input = judgeInputOf(trial, plannedLook(trial, STARTING_GUESS_CV));
+  const input = judgeInputOf(trial, plannedSpec(trial, STARTING_GUESS_CV));
   expect(input.blockNames).toEqual([]);
   expect(input.factors).toBeUndefined();
 });
@@ -50,8 +50,8 @@ test('the plan leaves out what is on record, by code', () => {
       leaveOutFixture(trial.units[0] ?? unit, { decision: 'keep' }),
     ],
   };
-  expect(standingLeaveOuts(data).map(left => left.code)).toEqual([unit.code]);
-  const judged = judgeInputOf(data, plannedLook(data, STARTING_GUESS_CV)).units.find(
+  expect(currentLeaveOuts(data).map(left => left.code)).toEqual([unit.code]);
+  const judged = judgeInputOf(data, plannedSpec(data, STARTING_GUESS_CV)).units.find(
     each => each.id === unit.code,
   );
   expect(judged).toMatchObject({ value: null, isLeftOut: true });
@@ -61,11 +61,11 @@ test('another measure is judged as not declared', () => {
   const trial = trialFixture();
   const other = trial.measures.find(measure => !measure.isMain);
   expect(
-    judgeInputOf(trial, { ...plannedLook(trial, STARTING_GUESS_CV), measureId: other?.id ?? '' })
+    judgeInputOf(trial, { ...plannedSpec(trial, STARTING_GUESS_CV), measureId: other?.id ?? '' })
       .isDeclared,
   ).toBe(false);
   expect(() =>
-    judgeInputOf(trial, { ...plannedLook(trial, STARTING_GUESS_CV), measureId: 'nonsense' }),
+    judgeInputOf(trial, { ...plannedSpec(trial, STARTING_GUESS_CV), measureId: 'nonsense' }),
   ).toThrow(RangeError);
 });
 
@@ -83,7 +83,7 @@ test('units that want a word are those that died, were missed or never read', ()
     ],
   };
   expect(
-    unitsToMention(data, plannedLook(data, STARTING_GUESS_CV)).map(value => value.standing),
+    unitsToMention(data, plannedSpec(data, STARTING_GUESS_CV)).map(value => value.status),
   ).toEqual(['measured', 'dead', 'no-entry']);
 });
 
@@ -101,7 +101,7 @@ test('the open shape holds finite numbers and nulls only, whatever was lost', ()
       ...trial,
       picks: trial.units.slice(0, count).map((unit, i) => pickFixture(unit, { netG: 100 + i })),
     };
-    const input = judgeInputOf(data, { ...plannedLook(data, STARTING_GUESS_CV), shuffles: 100 });
+    const input = judgeInputOf(data, { ...plannedSpec(data, STARTING_GUESS_CV), shuffles: 100 });
     const text = JSON.stringify(judgementJson(judge(input), input), (_, value: unknown) => {
       if (typeof value === 'number' && !Number.isFinite(value))
         throw new Error('a number must be finite');

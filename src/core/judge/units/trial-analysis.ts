@@ -11,7 +11,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { leftOutOf, withCuts } from './analysis-sets';
 
 /** How a trial is to be looked at: as it was planned, or with something changed on the page. */
-export interface Look {
+export interface AnalysisSpec {
   readonly measureId: string;
   /** null where any difference matters. */
   readonly margin: Margin | null;
@@ -27,12 +27,12 @@ export interface Look {
 }
 
 /** The look that was planned: the main measure, its margin, and what the standing incidents left out. */
-export function plannedLook(data: TrialData, priorCv: PriorCv): Look {
+export function plannedSpec(data: TrialData, priorCv: PriorCv): AnalysisSpec {
   const main = mainMeasure(data);
   return {
     measureId: main.id,
     margin: main.margin,
-    leftOut: standingLeaveOuts(data).map(left => left.code),
+    leftOut: currentLeaveOuts(data).map(left => left.code),
     shuffles: 20_000,
     seed: data.layout?.seed ?? 1,
     priorCv,
@@ -52,7 +52,7 @@ export interface LeaveOut {
   readonly incident: Incident;
 }
 
-export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
+export function currentLeaveOuts(data: TrialData): readonly LeaveOut[] {
   return data.incidents
     .filter(incident => incident.decision === 'leave-out')
     .flatMap(incident => {
@@ -62,7 +62,7 @@ export function standingLeaveOuts(data: TrialData): readonly LeaveOut[] {
 }
 
 /** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
-export function judgeInputOf(data: TrialData, look: Look): JudgeInput {
+export function judgeInputOf(data: TrialData, look: AnalysisSpec): JudgeInput {
   const measure = measureOf(data, look.measureId);
   const values = unitValues(look.isUncut ? data : withCuts(data), measure);
   const starts = startValues(data, measure);
@@ -150,7 +150,7 @@ export function measureOf(data: TrialData, measureId: string): Measure {
 }
 
 /** The judgement with every left-out unit back in, shuffle test aside; undefined where none was left out. */
-export function judgementWithAllIn(data: TrialData, look: Look): Judgement | undefined {
+export function judgementWithAllIn(data: TrialData, look: AnalysisSpec): Judgement | undefined {
   const isWhole = look.leftOut.length === 0 && withCuts(data) === data;
   return isWhole
     ? undefined
@@ -158,7 +158,7 @@ export function judgementWithAllIn(data: TrialData, look: Look): Judgement | und
 }
 
 /** The judgement of those only that had no mishap, shuffle test aside; undefined where that is no other set. */
-export function judgementOfSound(data: TrialData, look: Look): Judgement | undefined {
+export function judgementOfSound(data: TrialData, look: AnalysisSpec): Judgement | undefined {
   const sound = leftOutOf(data, 'sound');
   return sound.every(code => look.leftOut.includes(code))
     ? undefined
@@ -168,15 +168,15 @@ export function judgementOfSound(data: TrialData, look: Look): Judgement | undef
 }
 
 /** Units whose value wants a word beside the verdict: died, missed on a day, or never read. */
-export function unitsToMention(data: TrialData, look: Look): readonly UnitValue[] {
+export function unitsToMention(data: TrialData, look: AnalysisSpec): readonly UnitValue[] {
   return unitValues(data, measureOf(data, look.measureId)).filter(
-    value => value.standing !== 'measured' || value.missedOn.length > 0,
+    value => value.status !== 'measured' || value.missedOn.length > 0,
   );
 }
 
 /** A trial judged under one look, all but the shuffles: what the server paints first and a worker makes anew. */
-export interface LookedJudgement {
-  readonly look: Look;
+export interface Analysis {
+  readonly spec: AnalysisSpec;
   readonly input: JudgeInput;
   readonly judgement: Judgement;
   /** With every left-out unit back in; null where none was left out. */
@@ -186,14 +186,14 @@ export interface LookedJudgement {
 }
 
 /** @param judgeIt the whole judge, or the judge without its shuffles */
-export function judgeUnderLook(
+export function analyse(
   data: TrialData,
-  look: Look,
+  look: AnalysisSpec,
   judgeIt: (input: JudgeInput) => Judgement,
-): LookedJudgement {
+): Analysis {
   const input = judgeInputOf(data, look);
   return {
-    look,
+    spec: look,
     input,
     judgement: judgeIt(input),
     allIn: judgementWithAllIn(data, look) ?? null,

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { KindInput } from '@/core/judge/question/outcome-input';
-import { type Look, plannedLook } from '@/core/judge/units/trial-analysis';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
+import { type AnalysisSpec, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { failure, type Result, success } from '@/core/result';
 import { TrialData } from '@/core/trial/model/trial-data';
 import { plannedVerdict } from './planned-verdict';
@@ -16,7 +16,7 @@ export interface FrozenFile {
   readonly code: string;
   readonly closedAt: string;
   readonly data: TrialData;
-  readonly look: Look;
+  readonly look: AnalysisSpec;
   readonly input: unknown;
   readonly judgement: unknown;
 }
@@ -59,13 +59,13 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
       `That is no frozen verdict: ${parsed.error.issues[0]?.path.join('.') ?? ''} ${parsed.error.issues[0]?.message ?? ''}`.trim(),
     );
   const { data, look, input, judgement, code, closedAt } = parsed.data;
-  const planned = { ...plannedLook(data, look.priorCv), shuffles: look.shuffles, seed: look.seed };
+  const planned = { ...plannedSpec(data, look.priorCv), shuffles: look.shuffles, seed: look.seed };
   const now = plannedVerdict(data, planned, judgeWithoutShuffle);
   const made = plain(now.input);
   const inputDifferences = differencesOf(plain(input), made, 'input');
   const again = plain(
     now.by === 'kind'
-      ? judgeKind(input as unknown as KindInput)
+      ? judgeOutcome(input as unknown as OutcomeInput)
       : judge(input as unknown as JudgeInput),
   );
   const judgedDifferences = differencesOf(plain(judgement), again, 'judgement');

@@ -1,10 +1,10 @@
-import type { KindContrast, KindJudgement } from '@/core/judge/outcomes/outcome-judgement';
-import type { KindInput } from '@/core/judge/question/outcome-input';
+import type { OutcomeContrast, OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 
 /** A judgement by kind in the open shape of the judge (README, “Command line”): what a kind does not have is `null` or empty. */
-export function kindJson(
-  judgement: KindJudgement,
-  input: KindInput,
+export function outcomeJson(
+  judgement: OutcomeJudgement,
+  input: OutcomeInput,
 ): Readonly<Record<string, unknown>> {
   const {
     groups,
@@ -55,7 +55,7 @@ export function kindJson(
   };
 }
 
-function contrastJson(contrast: KindContrast): Readonly<Record<string, unknown>> {
+function contrastJson(contrast: OutcomeContrast): Readonly<Record<string, unknown>> {
   if (!contrast.estimable)
     return { treatment: contrast.treatment, control: contrast.control, estimable: false };
   const {

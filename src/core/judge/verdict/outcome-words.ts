@@ -1,20 +1,20 @@
 import type {
-  KindContrast,
-  KindGroup,
-  KindJudgement,
-  KindMethod,
-  TestedKindContrast,
+  OutcomeContrast,
+  OutcomeGroup,
+  OutcomeJudgement,
+  OutcomeMethod,
+  TestedOutcomeContrast,
 } from '@/core/judge/outcomes/outcome-judgement';
-import type { KindInput } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { plural } from '@/core/words/plural';
 import { isBetter, isWorse } from './call';
 import { percent, quotedIfNone } from './verdict-words';
 
-type Judged = Omit<KindJudgement, 'headline' | 'detail'>;
+type Judged = Omit<OutcomeJudgement, 'headline' | 'detail'>;
 
 /** The verdict on such a measure in plain words: what came, how sure, and what is not said by it. */
-export function wordKind(
-  input: KindInput,
+export function wordOutcome(
+  input: OutcomeInput,
   judged: Judged,
 ): { readonly headline: string; readonly detail: string } {
   const { contrasts, groups, call, best } = judged;
@@ -42,7 +42,7 @@ export function wordKind(
         : 'These readings can’t be judged.',
       detail,
     };
-  if (input.isEitherWay) return { headline: differenceHeadline(input, found), detail };
+  if (input.hasNoGoodDirection) return { headline: differenceHeadline(input, found), detail };
   const winners = found
     .filter(contrast => isBetter(contrast.call))
     .map(contrast => contrast.treatment);
@@ -71,8 +71,8 @@ export function wordKind(
 
 /** Of what is no gain either way: who has more of it, and who less. */
 function differenceHeadline(
-  { response, countedClass, control }: KindInput,
-  contrasts: readonly TestedKindContrast[],
+  { response, countedClass, control }: OutcomeInput,
+  contrasts: readonly TestedOutcomeContrast[],
 ): string {
   const more = contrasts
     .filter(
@@ -98,7 +98,7 @@ function differenceHeadline(
 }
 
 /** One treatment's figures as one says them. */
-export function groupWords(input: Pick<KindInput, 'kind' | 'unitWord'>, group: KindGroup): string {
+export function groupWords(input: Pick<OutcomeInput, 'kind' | 'unitWord'>, group: OutcomeGroup): string {
   if (group.n === 0) return 'no reading';
   switch (input.kind) {
     case 'proportion':
@@ -117,8 +117,8 @@ export function groupWords(input: Pick<KindInput, 'kind' | 'unitWord'>, group: K
 }
 
 function sureWords(
-  input: KindInput,
-  { treatment, control, call, effect, pAdjusted, difference }: TestedKindContrast,
+  input: OutcomeInput,
+  { treatment, control, call, effect, pAdjusted, difference }: TestedOutcomeContrast,
 ): string {
   const size = effectWords(input, control, effect, difference);
   const luck =
@@ -132,15 +132,15 @@ function sureWords(
 
 /** How large a difference is, as one says it. */
 export function effectWords(
-  { kind, better, isEitherWay }: KindInput,
+  { kind, better, hasNoGoodDirection }: OutcomeInput,
   control: string,
-  effect: TestedKindContrast['effect'],
+  effect: TestedOutcomeContrast['effect'],
   difference: number,
 ): string {
   if (effect?.what === 'rate-ratio')
     return `${figure(effect.value)} times as many${effect.ci ? ` (${figure(effect.ci[0])} to ${figure(effect.ci[1])})` : ''}`;
   if (effect?.what === 'chance-of-larger') {
-    if (isEitherWay)
+    if (hasNoGoodDirection)
       return `a random one of it has more than a random one of ${control} in ${Math.round(100 * effect.value)} of 100 tries`;
     const good = better === 'higher' ? effect.value : 1 - effect.value;
     return `a random one of it is better than a random one of ${control} in ${Math.round(100 * good)} of 100 tries`;
@@ -155,7 +155,7 @@ export function effectWords(
 }
 
 /** What each method is, for whoever asks. */
-export const METHOD_WORDS: Readonly<Record<KindMethod, string>> = {
+export const METHOD_WORDS: Readonly<Record<OutcomeMethod, string>> = {
   'quasi-poisson': 'a model of counts that lets units differ more than chance',
   'fisher-exact': 'Fisher’s exact test',
   'cochran-mantel-haenszel': 'Cochran-Mantel-Haenszel over the blocks',
@@ -170,13 +170,13 @@ export const METHOD_WORDS: Readonly<Record<KindMethod, string>> = {
   'shuffle-random': 'random deals of the units',
 };
 
-function methodWords(contrasts: readonly TestedKindContrast[]): string {
+function methodWords(contrasts: readonly TestedOutcomeContrast[]): string {
   const methods = [...new Set(contrasts.map(contrast => METHOD_WORDS[contrast.method]))];
   return methods.length === 0 ? '' : `By ${listed(methods)}, and by dealing the units again.`;
 }
 
 /** Which contrasts there are to speak of. */
-export function testedContrasts(contrasts: readonly KindContrast[]): readonly TestedKindContrast[] {
+export function testedContrasts(contrasts: readonly OutcomeContrast[]): readonly TestedOutcomeContrast[] {
   return contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []));
 }
 

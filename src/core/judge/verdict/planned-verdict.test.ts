@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { nextSteps } from '@/core/judge/after/next-step';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { type Look, plannedLook } from '@/core/judge/units/trial-analysis';
+import { type AnalysisSpec, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { measureFromLibrary } from '@/core/measure/library/own-measure';
 import { readingKind } from '@/core/measure/library/reading-library';
 import type { Measure } from '@/core/trial/model/measure';
@@ -13,7 +13,7 @@ import {
   readingFixture,
   trialFixture,
 } from '@/core/trial/trial-fixture';
-import { inShort, kindUnderLook, plannedVerdict } from './planned-verdict';
+import { inShort, analyseOutcome, plannedVerdict } from './planned-verdict';
 
 const bare = trialFixture({ treatments: 3, unitsEach: 5 });
 
@@ -22,7 +22,7 @@ function readTrial(
   key: string,
   countsOf: (treatment: number, i: number) => number,
   changes: Partial<TrialData> = {},
-): { readonly data: TrialData; readonly measure: Measure; readonly look: Look } {
+): { readonly data: TrialData; readonly measure: Measure; readonly look: AnalysisSpec } {
   const kind = readingKind(key);
   if (!kind) throw new Error(`${key} must be in the library`);
   const measure: Measure = {
@@ -42,7 +42,7 @@ function readTrial(
     ),
     ...changes,
   };
-  return { data, measure, look: plannedLook(data, STARTING_GUESS_CV) };
+  return { data, measure, look: plannedSpec(data, STARTING_GUESS_CV) };
 }
 
 test('a trial speaks by the mean of its main measure or by the method of its kind, and either way in one sentence', () => {
@@ -52,7 +52,7 @@ test('a trial speaks by the mean of its main measure or by the method of its kin
   };
   const byMeans = plannedVerdict(
     weighed,
-    plannedLook(weighed, STARTING_GUESS_CV),
+    plannedSpec(weighed, STARTING_GUESS_CV),
     judgeWithoutShuffle,
   );
   expect(byMeans.by).toBe('means');
@@ -80,19 +80,19 @@ test.each([
 ])('%s is judged as %s', (key, kind) => {
   const { data, look } = readTrial(key, (treatment, i) => 1 + treatment + (i % 3));
   expect(plannedVerdict(data, look)).toMatchObject({ by: 'kind', input: { kind } });
-  expect(kindUnderLook(data, look)?.input).toMatchObject({ kind });
+  expect(analyseOutcome(data, look)?.input).toMatchObject({ kind });
 });
 
 test('what has a mean is not judged by a kind', () => {
   const { data, look } = readTrial('height', (treatment, i) => 200 + 10 * treatment + i);
-  expect(kindUnderLook(data, look)).toBeUndefined();
+  expect(analyseOutcome(data, look)).toBeUndefined();
   expect(plannedVerdict(data, look, judgeWithoutShuffle).by).toBe('means');
 });
 
 test('without anything left out there is one way to count; with it, three', () => {
   const slugsOf = (treatment: number, i: number): number => (treatment === 1 ? 2 : 12) + (i % 4);
   const whole = readTrial('slugs', slugsOf);
-  expect(kindUnderLook(whole.data, whole.look)).toMatchObject({ allIn: null, sound: null });
+  expect(analyseOutcome(whole.data, whole.look)).toMatchObject({ allIn: null, sound: null });
   const [first, second] = bare.units;
   const { data, look } = readTrial('slugs', slugsOf, {
     incidents: [
@@ -100,7 +100,7 @@ test('without anything left out there is one way to count; with it, three', () =
       { ...leaveOutFixture(second!, { byTreatment: 'no' }), decision: 'keep' },
     ],
   });
-  const found = kindUnderLook(data, look);
+  const found = analyseOutcome(data, look);
   const unitsOf = (
     judgement: { readonly groups: readonly { readonly n: number }[] } | null | undefined,
   ): number => judgement?.groups.reduce((sum, group) => sum + group.n, 0) ?? 0;

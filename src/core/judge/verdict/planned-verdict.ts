@@ -1,27 +1,27 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import type { Call, Judgement } from '@/core/judge/outcomes/judgement';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
-import type { KindJudgement } from '@/core/judge/outcomes/outcome-judgement';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
+import type { OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { KindInput } from '@/core/judge/question/outcome-input';
-import { kindInputOf } from '@/core/judge/question/trial-outcome';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
+import { outcomeInputOf } from '@/core/judge/question/trial-outcome';
 import { leftOutOf, withCuts } from '@/core/judge/units/analysis-sets';
-import { judgeInputOf, type Look, measureOf } from '@/core/judge/units/trial-analysis';
+import { judgeInputOf, type AnalysisSpec, measureOf } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** What a trial's main measure says: by its mean, or by the method of its kind. */
 export type PlannedVerdict =
   | { readonly by: 'means'; readonly input: JudgeInput; readonly judgement: Judgement }
-  | { readonly by: 'kind'; readonly input: KindInput; readonly judgement: KindJudgement };
+  | { readonly by: 'kind'; readonly input: OutcomeInput; readonly judgement: OutcomeJudgement };
 
 /** @param judgeIt of a measure with a mean: the whole judge, or one without its shuffles */
 export function plannedVerdict(
   data: TrialData,
-  look: Look,
+  look: AnalysisSpec,
   judgeIt: (input: JudgeInput) => Judgement = judge,
 ): PlannedVerdict {
-  const kind = kindInputOf(data, measureOf(data, look.measureId), look);
-  if (kind) return { by: 'kind', input: kind, judgement: judgeKind(kind) };
+  const kind = outcomeInputOf(data, measureOf(data, look.measureId), look);
+  if (kind) return { by: 'kind', input: kind, judgement: judgeOutcome(kind) };
   const input = judgeInputOf(data, look);
   return { by: 'means', input, judgement: judgeIt(input) };
 }
@@ -34,26 +34,26 @@ export interface VerdictInShort {
   readonly best: string | null;
 }
 
-export function inShort(judgement: Judgement | KindJudgement): VerdictInShort {
+export function inShort(judgement: Judgement | OutcomeJudgement): VerdictInShort {
   const { headline, detail, call, best } = 'verdict' in judgement ? judgement.verdict : judgement;
   return { headline, detail, call, best };
 }
 
 /** A measure judged by its kind under one look, with and without what was left out. */
-export interface LookedKind {
-  readonly look: Look;
-  readonly input: KindInput;
-  readonly judgement: KindJudgement;
+export interface OutcomeAnalysis {
+  readonly look: AnalysisSpec;
+  readonly input: OutcomeInput;
+  readonly judgement: OutcomeJudgement;
   /** With every left-out unit back in; null where none was left out. */
-  readonly allIn: KindJudgement | null;
+  readonly allIn: OutcomeJudgement | null;
   /** Of those only that had no mishap; null where those are the same. */
-  readonly sound: KindJudgement | null;
+  readonly sound: OutcomeJudgement | null;
 }
 
 /** @returns undefined where the measure is judged by its mean */
-export function kindUnderLook(data: TrialData, look: Look): LookedKind | undefined {
-  const under = (changes: Partial<Look>): KindInput | undefined =>
-    kindInputOf(data, measureOf(data, look.measureId), { ...look, ...changes });
+export function analyseOutcome(data: TrialData, look: AnalysisSpec): OutcomeAnalysis | undefined {
+  const under = (changes: Partial<AnalysisSpec>): OutcomeInput | undefined =>
+    outcomeInputOf(data, measureOf(data, look.measureId), { ...look, ...changes });
   const input = under({});
   if (!input) return undefined;
   const sound = leftOutOf(data, 'sound');
@@ -67,8 +67,8 @@ export function kindUnderLook(data: TrialData, look: Look): LookedKind | undefin
   return {
     look,
     input,
-    judgement: judgeKind(input),
-    allIn: allIn ? judgeKind(allIn) : null,
-    sound: only ? judgeKind(only) : null,
+    judgement: judgeOutcome(input),
+    allIn: allIn ? judgeOutcome(allIn) : null,
+    sound: only ? judgeOutcome(only) : null,
   };
 }

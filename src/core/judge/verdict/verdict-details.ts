@@ -1,11 +1,11 @@
-import type { Rival } from '@/core/judge/after/alternative-explanations';
+import type { AlternativeExplanation } from '@/core/judge/after/alternative-explanations';
 import type { SeasonsTogether } from '@/core/judge/after/combine-seasons';
 import type { Scorecard } from '@/core/judge/after/scorecard';
 import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
 import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
 
 /** What stands beside a verdict on its page: the server sums it up, the page shows it. */
-export interface BesideVerdict {
+export interface VerdictDetails {
   readonly card: Scorecard;
   readonly bases: readonly {
     readonly name: string;
@@ -16,5 +16,5 @@ export interface BesideVerdict {
   readonly lessons: readonly string[];
   /** The same question in other seasons. */
   readonly seasons: readonly SeasonsTogether[];
-  readonly rivals: readonly Rival[];
+  readonly rivals: readonly AlternativeExplanation[];
 }

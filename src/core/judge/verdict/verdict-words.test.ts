@@ -1,7 +1,7 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import type { Verdict } from '@/core/judge/outcomes/judgement';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { luckGap, percent } from './verdict-words';
+import { chanceGap, percent } from './verdict-words';
 
 /** Six pots of each treatment about these means, all with the same spread of 1, 0, 2, -1, -2, 0. */
 function verdictOf(
@@ -128,7 +128,7 @@ test('a control so near zero that a percentage has no ends is compared in the me
 });
 
 test('the gap that luck exceeds every second time is 0.954 of the spread', () => {
-  expect(luckGap(0.3)).toBeCloseTo(0.286, 3);
+  expect(chanceGap(0.3)).toBeCloseTo(0.286, 3);
 });
 
 test.each([

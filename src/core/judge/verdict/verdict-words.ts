@@ -147,7 +147,7 @@ function noTestWords({ input, contrasts, groups }: VerdictContext): Words {
         ]
       : [],
   );
-  const luck = percent(100 * luckGap(input.priorCv.cv));
+  const luck = percent(100 * chanceGap(input.priorCv.cv));
   const source =
     input.priorCv.source === 'own-trials'
       ? 'as your own trials spread'
@@ -191,7 +191,7 @@ export function chanceOfTurn(gap: number, cv: number): number {
  * The gap between two units treated alike that is exceeded half the time, as a share of their mean:
  * 0.6745 √2 CV, the median of |difference of two normals|.
  */
-export function luckGap(cv: number): number {
+export function chanceGap(cv: number): number {
   return 0.674489750196082 * Math.SQRT2 * cv;
 }
 

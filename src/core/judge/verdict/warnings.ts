@@ -1,19 +1,19 @@
 import { distinct, isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { additivityP } from '@/core/judge/outcomes/additivity';
-import type { Spread } from '@/core/judge/outcomes/error-strata';
+import type { EffectError } from '@/core/judge/outcomes/error-strata';
 import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
-import { redealOf } from '@/core/judge/outcomes/re-randomisation-of';
+import { ruleOfLayout } from '@/core/judge/outcomes/re-randomisation-of';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
 import { brownForsythe, oddUnits } from '@/core/stats/linear/residual-checks';
-import { countRedeals } from '@/core/stats/permutation/re-randomisation';
+import { countReRandomisations } from '@/core/stats/permutation/re-randomisation';
 import { plural, pluralOf } from '@/core/words/plural';
 
 interface WarningContext {
   readonly input: JudgeInput;
   readonly trial: TrialModel;
   readonly model: LinearModel;
-  readonly spread: Spread | undefined;
+  readonly spread: EffectError | undefined;
   readonly contrasts: readonly Contrast[];
   readonly design: Judgement['design'];
 }
@@ -63,7 +63,7 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
 
 /** The share of arrangements that the best-looking deal could ever have; two treatments are mirrored, so two of them tie. */
 function smallestShuffleP(input: JudgeInput, trial: TrialModel): number {
-  const arrangements = countRedeals(redealOf(input, trial));
+  const arrangements = countReRandomisations(ruleOfLayout(input, trial));
   return Math.min(1, (input.treatments.length === 2 ? 2 : 1) / arrangements);
 }
 

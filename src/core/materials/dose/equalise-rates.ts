@@ -5,10 +5,10 @@ import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Nutrient } from '@/core/trial/model/nutrient';
 
 /** What treatments are to get equally. */
-export type FairBy = Nutrient | 'money' | 'dry-mass';
+export type EqualiseBy = Nutrient | 'money' | 'dry-mass';
 
 /** How much more or less of its product a treatment would get. */
-export interface FairChange {
+export interface EqualisedRate {
   readonly treatmentId: string;
   readonly name: string;
   /** On every dose: 1.2 is a fifth more. */
@@ -19,13 +19,13 @@ export interface FairChange {
 }
 
 /** Rates that are fair, and how much each treatment then gets. */
-export interface FairRates {
+export interface EqualisedRates {
   readonly each: number;
-  readonly changes: readonly FairChange[];
+  readonly changes: readonly EqualisedRate[];
 }
 
 /** Why they can't be made equal. */
-export type UnfairTrouble =
+export type EqualiseTrouble =
   | { readonly kind: 'too-few' }
   | { readonly kind: 'not-known'; readonly names: readonly string[] }
   | {
@@ -41,11 +41,11 @@ export type UnfairTrouble =
  * changes the doses least (the geometric middle of what they give now, held within all ranges). Treatments that give none
  * stay as they are.
  */
-export function makeFair(
+export function equaliseRates(
   accounts: readonly LedgerAccount[],
   rules: readonly CareRule[],
-  by: FairBy,
-): Result<FairRates, UnfairTrouble> {
+  by: EqualiseBy,
+): Result<EqualisedRates, EqualiseTrouble> {
   const given = (account: LedgerAccount): number | null =>
     by === 'money' ? account.cost : by === 'dry-mass' ? account.dryG : (account.nutrients[by] ?? 0);
   const unknown = accounts.filter(
@@ -98,7 +98,7 @@ function factorRange(
 }
 
 /** What each of two schools can tell. */
-export const FAIR_SCHOOLS = {
+export const EQUALISE_SCHOOLS = {
   label:
     'Each by its label: tells which product, used as sold, does better. It can’t tell whether that is its kind or its amount.',
   equal:

@@ -27,11 +27,11 @@ export function doseOf(
     ...unit,
     ...(material.waterMl === null ? {} : { waterMl: material.waterMl }),
   });
-  return dose === undefined ? undefined : worthOf({ kind: material.rate.of, dose }, product);
+  return dose === undefined ? undefined : costOfDose({ kind: material.rate.of, dose }, product);
 }
 
 /** What an amount of a product holds and costs. */
-export function worthOf(
+export function costOfDose(
   { kind, dose }: { readonly kind: Measured['kind']; readonly dose: number },
   product: Product,
 ): GivenDose {

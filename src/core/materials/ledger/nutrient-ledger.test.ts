@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
-import { makeFair } from '@/core/materials/dose/equalise-rates';
+import { equaliseRates } from '@/core/materials/dose/equalise-rates';
 import { doseOf } from '@/core/materials/dose/given-dose';
 import { forbiddenPairs, mixingList } from '@/core/schedule/supplies/mixing-list';
 import { shoppingList } from '@/core/schedule/supplies/shopping-list';
-import { standingTasks } from '@/core/schedule/tasks/task-state';
+import { trackedTasks } from '@/core/schedule/tasks/task-state';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
@@ -77,7 +77,7 @@ const ledger = (
     unit,
     units,
     by: '2026-09-01',
-    tasks: standingTasks(tasksOf(rules, { ...season, done }), done, '2026-09-01', 'do-late'),
+    tasks: trackedTasks(tasksOf(rules, { ...season, done }), done, '2026-09-01', 'do-late'),
   };
 };
 const given = (
@@ -149,7 +149,7 @@ describe('make it fair', () => {
           const accounts = nutrientLedger(ledger(rules, [tide, bone]), 'planned');
           const given = (i: number): number =>
             by === 'money' ? (accounts[i]?.cost ?? 0) : (accounts[i]?.nutrients[by] ?? 0);
-          const fair = makeFair(accounts, rules, by);
+          const fair = equaliseRates(accounts, rules, by);
           if (!fair.ok) {
             expect(fair.trouble).toMatchObject({ kind: 'out-of-range' });
             if (fair.trouble.kind === 'out-of-range')
@@ -167,14 +167,14 @@ describe('make it fair', () => {
   });
   test('needs two that are fed, and numbers for both', () => {
     const one = [feeding(first.id, tide, 20, 20)];
-    expect(makeFair(nutrientLedger(ledger(one, [tide]), 'planned'), one, 'n')).toMatchObject({
+    expect(equaliseRates(nutrientLedger(ledger(one, [tide]), 'planned'), one, 'n')).toMatchObject({
       ok: false,
       trouble: { kind: 'too-few' },
     });
     const unknown = productFixture({ analysis: null, form: 'home-made' });
     const two = [...one, feeding(second.id, unknown, 20, 20)];
     expect(
-      makeFair(nutrientLedger(ledger(two, [tide, unknown]), 'planned'), two, 'n'),
+      equaliseRates(nutrientLedger(ledger(two, [tide, unknown]), 'planned'), two, 'n'),
     ).toMatchObject({ ok: false, trouble: { kind: 'not-known', names: [second.name] } });
   });
 });
@@ -344,12 +344,12 @@ test('equal dry mass in spite of water: wet compost is given twice as much as dr
     },
   });
   const rules = [grams(first.id, wet), grams(second.id, dry)];
-  const fair = makeFair(nutrientLedger(ledger(rules, [wet, dry]), 'planned'), rules, 'dry-mass');
+  const fair = equaliseRates(nutrientLedger(ledger(rules, [wet, dry]), 'planned'), rules, 'dry-mass');
   if (!fair.ok) throw new Error(fair.trouble.kind);
   const [a, b] = fair.value.changes;
   expect((a?.factor ?? 0) / (b?.factor ?? 1)).toBeCloseTo(2, 9);
   const unknown = productFixture({ ...wet, moisturePercent: null });
   expect(
-    makeFair(nutrientLedger(ledger(rules, [unknown, dry]), 'planned'), rules, 'dry-mass'),
+    equaliseRates(nutrientLedger(ledger(rules, [unknown, dry]), 'planned'), rules, 'dry-mass'),
   ).toMatchObject({ ok: false, trouble: { kind: 'not-known' } });
 });

@@ -1,4 +1,4 @@
-import { doseOf, type UnitMeasures, worthOf } from '@/core/materials/dose/given-dose';
+import { doseOf, type UnitMeasures, costOfDose } from '@/core/materials/dose/given-dose';
 import { sumNutrients, timesNutrients } from '@/core/materials/label/nutrient';
 import { dryMass } from '@/core/materials/soil-and-water/moisture';
 import { type CalendarDay, daysBetween } from '@/core/time/garden-day';
@@ -155,7 +155,7 @@ function lineOf(
   const doses = times.map(({ on, share, amount }) => ({
     on,
     share,
-    dose: amount === null ? planned : worthOf({ kind: material.rate.of, dose: amount }, product),
+    dose: amount === null ? planned : costOfDose({ kind: material.rate.of, dose: amount }, product),
   }));
   const nutrientsOf = ({ dose, share }: (typeof doses)[number]): NutrientAmounts =>
     timesNutrients(dose.nutrients ?? {}, share);

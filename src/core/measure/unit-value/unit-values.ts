@@ -13,7 +13,7 @@ export interface UnitValue {
   /** In the measure's unit; null where the unit is missing. Zero is a value. */
   readonly value: number | null;
   /** `dead`: it died, and gave what it gave until then. */
-  readonly standing: 'measured' | 'dead' | 'not-looked' | 'no-entry';
+  readonly status: 'measured' | 'dead' | 'not-looked' | 'no-entry';
   /** Days on which it should have been looked at and was not: a total lacks what they would have brought. */
   readonly missedOn: readonly string[];
   /** Readings of parts of it that went into the value; 1 for a harvest. */
@@ -96,7 +96,7 @@ export function isHarvest(measure: Measure): boolean {
 
 /** How much of the trial is in: units with at least one entry of the measure. */
 export function unitsRead(data: TrialData, measure: Measure): number {
-  return unitValues(data, measure).filter(value => value.standing !== 'no-entry').length;
+  return unitValues(data, measure).filter(value => value.status !== 'no-entry').length;
 }
 
 function fromPicks(unit: ExperimentalUnit, measure: Measure, picks: readonly Pick[]): UnitValue {
@@ -105,14 +105,14 @@ function fromPicks(unit: ExperimentalUnit, measure: Measure, picks: readonly Pic
     unit,
     subsamples: looked.length > 0 ? 1 : 0,
     missedOn: missedDays(picks.map(pick => ({ on: pick.pickedOn, outcome: pick.outcome }))),
-    standing: standingOf(picks),
+    status: standingOf(picks),
     value: looked.length === 0 ? null : harvestOf(measure, looked),
   };
 }
 
 function standingOf(
   entries: readonly { readonly outcome: Pick['outcome'] }[],
-): UnitValue['standing'] {
+): UnitValue['status'] {
   if (entries.length === 0) return 'no-entry';
   if (entries.some(entry => entry.outcome === 'dead')) return 'dead';
   return entries.every(entry => entry.outcome === 'not-looked') ? 'not-looked' : 'measured';
@@ -213,7 +213,7 @@ function fromReadings(
   }));
   return {
     unit,
-    standing: standingOf(readings),
+    status: standingOf(readings),
     missedOn: missedDays(
       readings.map(reading => ({ on: reading.takenOn, outcome: reading.outcome })),
     ),

@@ -1,4 +1,4 @@
-import type { StandingTask } from '@/core/schedule/tasks/task-state';
+import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { daysBetween } from '@/core/time/garden-day';
 import type { CareKind, CareRule } from '@/core/trial/model/care-rule';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
@@ -32,7 +32,7 @@ const NOT_GIVEN: ReadonlySet<CareKind> = new Set([
  */
 export function adherenceOf(
   rules: readonly CareRule[],
-  tasks: readonly StandingTask[],
+  tasks: readonly TrackedTask[],
   treatmentIds: readonly string[],
   units: readonly Pick<ExperimentalUnit, 'id' | 'treatmentId'>[] = [],
 ): readonly Adherence[] {
@@ -51,7 +51,7 @@ export function adherenceOf(
       );
     });
     const ownUnits = units.filter(unit => unit.treatmentId === treatmentId);
-    const shareOf = ({ doneUnitIds }: StandingTask): number =>
+    const shareOf = ({ doneUnitIds }: TrackedTask): number =>
       doneUnitIds === null || ownUnits.length === 0
         ? 1
         : ownUnits.filter(unit => doneUnitIds.includes(unit.id)).length / ownUnits.length;

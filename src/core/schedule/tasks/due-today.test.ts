@@ -5,7 +5,7 @@ import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
 import { doneTasks } from '@/core/trial/model/care-plan';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { dueToday, hiddenDue, receiversOf, unitMeasuresOf } from './due-today';
-import { wantingTasks } from './task-state';
+import { dueTasks } from './task-state';
 import { tasksOf } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
 
@@ -147,7 +147,7 @@ test('dating only the last days finds what dating the whole season finds', () =>
         const rain = [{ day: addDays(today, -wet), rainMm: 9 }];
         const washedOff = washedOffSteps(rules, done, rain);
         const held = holding(done, washedOff);
-        const whole = wantingTasks(
+        const whole = dueTasks(
           tasksOf(rules, {
             startsOn: base.trial.startsOn,
             endsOn: base.trial.endsOn,

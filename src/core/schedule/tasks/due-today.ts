@@ -16,7 +16,7 @@ import type { Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { WeatherDay } from '@/core/weather/weather-day';
-import { LATEST_DAYS, type StandingTask, standingTasks, wantingTasks } from './task-state';
+import { LATEST_DAYS, type TrackedTask, trackedTasks, dueTasks } from './task-state';
 import { type Season, type Task, tasksOf, type WashedOff } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
 
@@ -46,7 +46,7 @@ export interface DueTask {
   readonly rule: Pick<CareRule, 'id' | 'name' | 'kind' | 'treatmentIds'>;
   /** Water that each unit gets with it. */
   readonly waterMl: number | null;
-  readonly task: StandingTask;
+  readonly task: TrackedTask;
   readonly receivers: readonly Receiver[];
   readonly units: number;
   /** What each unit gets; null for what takes no product, or where the unit lacks a measure that the rate counts by. */
@@ -71,10 +71,10 @@ export function careTasks(
   { trial, care }: { readonly trial: Dated; readonly care: CarePlan },
   today: CalendarDay,
   rain: readonly RainDay[] = [],
-): readonly StandingTask[] {
+): readonly TrackedTask[] {
   const done = doneTasks(care.acts);
   const washedOff = washedOffSteps(care.rules, done, rain);
-  return standingTasks(
+  return trackedTasks(
     dated(trial, care, holding(done, washedOff), washedOff),
     holding(done, washedOff),
     today,
@@ -117,7 +117,7 @@ export function dueToday(
       cared.care.settings.missed === 'stop'
         ? undefined
         : { from: addDays(today, -LATEST_DAYS), to: today };
-    return wantingTasks(
+    return dueTasks(
       dated(cared.trial, cared.care, done, washedOff, within),
       done,
       today,

@@ -2,7 +2,7 @@ import { unevenActs } from '@/core/schedule/adherence/uneven-acts';
 import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
 import { productFixture } from '@/core/trial/model/product-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
-import { offTheBed } from './re-entry-interval';
+import { reEntryOf } from './re-entry-interval';
 
 const suds = productFixture({ name: 'Pewter Lane suds', reentryHours: 4 });
 const data = caredFixture(trialFixture({ treatments: 2, unitsEach: 3 }), [suds]);
@@ -11,19 +11,19 @@ if (!rule) throw new Error('the fixture must have a rule');
 const sprayed = careActFixture(rule, 0, '2026-06-01', { takenAt: '2026-06-01T07:00:00.000Z' });
 
 test('a bed is closed for the hours of the label, from when it was sprayed', () => {
-  expect(offTheBed([rule], [sprayed], data.products, '2026-06-01T10:59:00.000Z')).toEqual([
+  expect(reEntryOf([rule], [sprayed], data.products, '2026-06-01T10:59:00.000Z')).toEqual([
     { product: 'Pewter Lane suds', ruleId: rule.id, until: '2026-06-01T11:00:00.000Z' },
   ]);
-  expect(offTheBed([rule], [sprayed], data.products, '2026-06-01T11:00:00.000Z')).toEqual([]);
+  expect(reEntryOf([rule], [sprayed], data.products, '2026-06-01T11:00:00.000Z')).toEqual([]);
 });
 
 test('written down a day later, the hours count from the end of the day of spraying; what was left out closes nothing', () => {
   const late = careActFixture(rule, 0, '2026-06-01', { takenAt: '2026-06-02T02:00:00.000Z' });
   expect(
-    offTheBed([rule], [late], data.products, '2026-06-02T03:00:00.000Z').map(off => off.until),
+    reEntryOf([rule], [late], data.products, '2026-06-02T03:00:00.000Z').map(off => off.until),
   ).toEqual(['2026-06-02T03:59:59.000Z']);
   expect(
-    offTheBed([rule], [{ ...sprayed, isSkipped: true }], data.products, '2026-06-01T08:00:00.000Z'),
+    reEntryOf([rule], [{ ...sprayed, isSkipped: true }], data.products, '2026-06-01T08:00:00.000Z'),
   ).toEqual([]);
 });
 

@@ -3,7 +3,7 @@ import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
 
 /** A bed that nobody may go into yet, by a label's re-entry time. */
-export interface OffTheBed {
+export interface ReEntry {
   readonly product: string;
   readonly ruleId: string;
   /** An instant. */
@@ -13,15 +13,15 @@ export interface OffTheBed {
 const HOUR = 3_600_000;
 
 /** Re-entry times that still run. A step ticked off on a later day is counted from the end of its own. @param now an instant */
-export function offTheBed(
+export function reEntryOf(
   rules: readonly CareRule[],
   acts: readonly CareAct[],
   products: readonly Product[],
   now: string,
-): readonly OffTheBed[] {
+): readonly ReEntry[] {
   return acts
     .filter(act => !act.isSkipped)
-    .flatMap((act): OffTheBed[] => {
+    .flatMap((act): ReEntry[] => {
       const rule = rules.find(each => each.id === act.ruleId);
       const product = products.find(each => each.id === rule?.material?.productId);
       if (!rule || !product?.reentryHours) return [];

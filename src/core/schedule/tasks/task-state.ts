@@ -27,7 +27,7 @@ export function taskState(
 }
 
 /** A task with where it stands. */
-export interface StandingTask extends Task {
+export interface TrackedTask extends Task {
   readonly state: TaskState;
   readonly doneOn: CalendarDay | null;
   /** Units that got it, where not all did. */
@@ -35,22 +35,22 @@ export interface StandingTask extends Task {
 }
 
 /** All tasks of a trial with where each stands. */
-export function standingTasks(
+export function trackedTasks(
   tasks: readonly Task[],
   done: readonly TaskDone[],
   today: CalendarDay,
   policy: MissedPolicy,
-): readonly StandingTask[] {
+): readonly TrackedTask[] {
   return standing(tasks, tasks, done, today, policy);
 }
 
 /** Only what is due or late, out of many that are done or to come. */
-export function wantingTasks(
+export function dueTasks(
   tasks: readonly Task[],
   done: readonly TaskDone[],
   today: CalendarDay,
   policy: MissedPolicy,
-): readonly StandingTask[] {
+): readonly TrackedTask[] {
   const doneOf = byRule(done);
   const open = tasks.filter(
     task =>
@@ -70,10 +70,10 @@ function standing(
   done: readonly TaskDone[],
   today: CalendarDay,
   policy: MissedPolicy,
-): readonly StandingTask[] {
+): readonly TrackedTask[] {
   if (of.length === 0) return [];
   const [doneOf, dueOf] = [byRule(done), byRule(tasks)];
-  const found = of.map((task): StandingTask => {
+  const found = of.map((task): TrackedTask => {
     const { ruleId, nth, dueOn, waitsFor } = task;
     const own = doneOf.get(ruleId)?.[nth];
     return {

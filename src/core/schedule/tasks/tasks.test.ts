@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import type { CareRule, Moment, Repeat } from '@/core/trial/model/care-rule';
-import { standingTasks } from './task-state';
+import { trackedTasks } from './task-state';
 import { type Season, tasksOf, weekdayOf } from './tasks';
 
 const id = (n: number): string => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
@@ -206,7 +206,7 @@ test('a stage that moves keeps what was done done, and moves the rest', () => {
           isSkipped: false,
         }));
         const at = (day: number) =>
-          standingTasks(
+          trackedTasks(
             tasksOf(
               rules,
               season({ done, stages: { 'first flower': addDays('2026-05-01', day) } }),
@@ -229,7 +229,7 @@ test('a stage that moves keeps what was done done, and moves the rest', () => {
 describe('missed steps', () => {
   const tasks = tasksOf([rule(1)], season());
   const states = (today: string, policy: 'do-late' | 'skip' | 'stop', done: Season['done'] = []) =>
-    standingTasks(tasks, done, today, policy)
+    trackedTasks(tasks, done, today, policy)
       .slice(0, 4)
       .map(task => task.state);
   test('are made up until the next is due, or skipped, or end it: by one rule for all', () => {
@@ -266,7 +266,7 @@ describe('planned against done', () => {
       ]);
     const found = adherenceOf(
       rules,
-      standingTasks(tasksOf(rules, season({ done })), done, '2026-05-16', 'skip'),
+      trackedTasks(tasksOf(rules, season({ done })), done, '2026-05-16', 'skip'),
       [a, b],
     );
     expect(found).toEqual([

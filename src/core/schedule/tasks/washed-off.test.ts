@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { addDays } from '@/core/time/garden-day';
 import { careRuleFixture } from '@/core/trial/model/care-fixture';
 import type { TaskDone } from '@/core/trial/model/care-plan';
-import { standingTasks } from './task-state';
+import { trackedTasks } from './task-state';
 import { tasksOf } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
 
@@ -25,7 +25,7 @@ const at = (
 ) => {
   const washedOff = washedOffSteps([spray], acts, rain);
   const held = holding(acts, washedOff);
-  return standingTasks(
+  return trackedTasks(
     tasksOf([spray], {
       startsOn: '2026-06-01',
       endsOn: '2026-08-01',

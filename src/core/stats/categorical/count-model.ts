@@ -1,5 +1,5 @@
 import { inverse, Matrix } from 'ml-matrix';
-import { crowdingOf } from './overdispersion';
+import { overdispersionOf } from './overdispersion';
 
 /** Counts of two or more groups, blocks allowed for, on the scale of ratios. */
 export interface CountModel {
@@ -13,7 +13,7 @@ export interface CountModel {
 }
 
 /** Units treated alike that all counted the same show no spread at all: then it is taken to be Poisson's, which no count falls below. */
-export function spreadOf(dispersion: number): number {
+export function dispersionSpread(dispersion: number): number {
   return dispersion > 1e-12 ? dispersion : 1;
 }
 
@@ -74,7 +74,7 @@ export function fitCounts(
     return undefined;
   const dispersion =
     counts.reduce((sum, count, i) => sum + (count - mu[i]!) ** 2 / mu[i]!, 0) / residualDf;
-  const crowding = crowdingOf(counts, mu, residualDf);
+  const crowding = overdispersionOf(counts, mu, residualDf);
   const seOfCrowding = (column: number): number => {
     if (crowding === 0) return 0;
     const weighted = x.clone();
@@ -87,7 +87,7 @@ export function fitCounts(
     seOfCrowding,
     logRatio: column => ({
       estimate: beta.get(column + 1, 0),
-      se: Math.sqrt(spreadOf(dispersion) * covariance.get(column + 1, column + 1)),
+      se: Math.sqrt(dispersionSpread(dispersion) * covariance.get(column + 1, column + 1)),
     }),
   };
 }

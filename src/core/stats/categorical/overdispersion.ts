@@ -6,7 +6,7 @@ import { solveIncreasing } from '@/core/stats/distributions/solve-increasing';
  *
  * @param means of the same length as the counts, above zero
  */
-export function crowdingOf(
+export function overdispersionOf(
   counts: readonly number[],
   means: readonly number[],
   df: number,

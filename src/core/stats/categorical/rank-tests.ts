@@ -1,6 +1,6 @@
 import { chiSquareUpperTail, normalQuantile } from '@/core/stats/distributions/distributions';
 import { median } from '@/core/stats/median';
-import { type ScoreTest, scoreTest } from '@/core/stats/permutation/permutation-sum-test';
+import { type PermutationSumTest, permutationSumTest } from '@/core/stats/permutation/permutation-sum-test';
 
 /** Ranks from 1, equal values sharing the middle of theirs. */
 export function midRanks(values: readonly number[]): readonly number[] {
@@ -25,9 +25,9 @@ export interface TwoSamples {
  * Wilcoxon's rank sum, exact with ties; over several blocks the ranks are taken within each and weighed by 1/(n + 1).
  * Wilcoxon (1945), Biometrics Bulletin 1, 80-83; van Elteren (1960), Bulletin of the International Statistical Institute 37, 351-361.
  */
-export function rankSumTest(blocks: readonly TwoSamples[], seed = 1): ScoreTest {
+export function rankSumTest(blocks: readonly TwoSamples[], seed = 1): PermutationSumTest {
   const isOne = blocks.length === 1;
-  return scoreTest(
+  return permutationSumTest(
     blocks
       .filter(block => block.treated.length > 0 && block.control.length > 0)
       .map(({ treated, control }) => {

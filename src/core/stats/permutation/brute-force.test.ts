@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { fitLinearModel, indicatorColumns } from '@/core/stats/linear/linear-model';
-import type { ShuffleProblem } from './permutation-problem';
-import { runShuffleTest } from './permutation-test';
-import { countRedeals } from './re-randomisation';
+import type { PermutationProblem } from './permutation-problem';
+import { runPermutationTest } from './permutation-test';
+import { countReRandomisations } from './re-randomisation';
 
 // The shuffle test against a count made the long way: every relabelling written out, and a linear model fitted to each.
 
@@ -36,7 +36,7 @@ function arrangementsWithin(
 }
 
 /** |t| of each treatment against treatment 0 from a model fitted anew. */
-function gapsByModel(problem: ShuffleProblem, treatment: readonly number[]): readonly number[] {
+function gapsByModel(problem: PermutationProblem, treatment: readonly number[]): readonly number[] {
   const names = Array.from({ length: problem.treatments }, (_, i) => String(i));
   const covariate = problem.covariate ? [{ name: 'size', columns: [problem.covariate] }] : [];
   const model = fitLinearModel(problem.y, [
@@ -61,11 +61,11 @@ function gapsByModel(problem: ShuffleProblem, treatment: readonly number[]): rea
   });
 }
 
-function stratumOf({ redeal }: ShuffleProblem): readonly number[] {
-  return redeal.kind === 'within-strata' ? redeal.stratum : [];
+function stratumOf({ rule }: PermutationProblem): readonly number[] {
+  return rule.kind === 'within-strata' ? rule.stratum : [];
 }
 
-function bruteForce(problem: ShuffleProblem): {
+function bruteForce(problem: PermutationProblem): {
   readonly count: number;
   readonly p: readonly number[];
   readonly pAdjusted: readonly number[];
@@ -87,12 +87,12 @@ function problemOf(
   treatment: readonly number[],
   stratum: readonly number[],
   covariate?: readonly number[],
-): ShuffleProblem {
+): PermutationProblem {
   const levels = [...new Set(stratum)].map(String);
   return {
     y,
     treatment,
-    redeal: { kind: 'within-strata', stratum, treatment },
+    rule: { kind: 'within-strata', stratum, treatment },
     dealtUnits: y.map((_, i) => i),
     treatments: Math.max(...treatment) + 1,
     covariate,
@@ -103,7 +103,7 @@ function problemOf(
   };
 }
 
-const CASES: readonly { readonly name: string; readonly problem: ShuffleProblem }[] = [
+const CASES: readonly { readonly name: string; readonly problem: PermutationProblem }[] = [
   {
     name: 'two arms of four',
     problem: problemOf(
@@ -150,11 +150,11 @@ const CASES: readonly { readonly name: string; readonly problem: ShuffleProblem 
 
 describe.each(CASES)('$name', ({ problem }) => {
   const expected = bruteForce(problem);
-  const exact = runShuffleTest(problem, 1000, 1);
+  const exact = runPermutationTest(problem, 1000, 1);
 
   test('every arrangement is counted once', () => {
     expect(exact?.arrangements).toBe(expected.count);
-    expect(countRedeals(problem)).toBe(expected.count);
+    expect(countReRandomisations(problem)).toBe(expected.count);
   });
 
   test('exact p-values equal the count', () => {
@@ -189,12 +189,12 @@ describe.each([
   test.each([1, 2, 3, 4, 5])(
     'seed %d lies within three standard errors of the exact p, and repeats itself',
     seed => {
-      const run = runShuffleTest(problem, 20_000, seed);
+      const run = runPermutationTest(problem, 20_000, seed);
       expect(run?.exact).toBe(false);
       expect(Math.abs((run?.comparisons[0]?.p ?? 9) - exact)).toBeLessThan(
         3 * Math.sqrt((exact * (1 - exact)) / 20_000),
       );
-      expect(runShuffleTest(problem, 20_000, seed)).toEqual(run);
+      expect(runPermutationTest(problem, 20_000, seed)).toEqual(run);
     },
   );
 });
@@ -221,7 +221,7 @@ test('an adjusted p never lies below the plain one, and both lie in (0, 1]', () 
   fc.assert(
     fc.property(smallTrial, ({ blocks, y, seed }) => {
       const stratum = y.map((_, i) => Math.floor(i / 3));
-      const found = runShuffleTest(
+      const found = runPermutationTest(
         problemOf(
           y,
           y.map((_, i) => i % 3),
@@ -249,7 +249,7 @@ test('what is added to a whole block, and what everything is multiplied by, chan
       ({ y }, scale, shift) => {
         const rounded = y.map(value => Math.round(value));
         const stratum = y.map((_, i) => Math.floor(i / 3));
-        const one = runShuffleTest(
+        const one = runPermutationTest(
           problemOf(
             rounded,
             y.map((_, i) => i % 3),
@@ -258,7 +258,7 @@ test('what is added to a whole block, and what everything is multiplied by, chan
           300,
           5,
         );
-        const other = runShuffleTest(
+        const other = runPermutationTest(
           problemOf(
             rounded.map((value, i) => scale * value + (stratum[i] === 0 ? shift : 0)),
             y.map((_, i) => i % 3),

@@ -1,7 +1,7 @@
 import { orthonormalBasis } from '@/core/stats/linear/linear-model';
 import { projectOut, squareSum } from '@/core/stats/linear/project-out';
 import { sweepInverse } from '@/core/stats/linear/sweep-inverse';
-import type { ShuffleProblem } from './permutation-problem';
+import type { PermutationProblem } from './permutation-problem';
 import { studentised } from './refitted-max-t';
 
 // Below this share of the spread about the blocks, what is left after the treatments is rounding.
@@ -11,8 +11,8 @@ const NOTHING_LEFT = 1e-12;
  * |t| of every treatment against the control as a function of the labels. The array it returns is used again at the next
  * call. A comparison that the layout can't make stays NaN.
  */
-export function studentisedGaps(
-  problem: ShuffleProblem,
+export function maxT(
+  problem: PermutationProblem,
 ): ((labels: Int32Array) => Float64Array) | undefined {
   const units = problem.y.length;
   const basis = orthonormalBasis(
@@ -95,7 +95,7 @@ interface AdjustedInverse {
  * determine are set aside; a treatment is comparable with the control when the inverse gives its unit vector back.
  */
 function invertAdjustedCounts(
-  problem: ShuffleProblem,
+  problem: PermutationProblem,
   basis: readonly (readonly number[])[],
 ): AdjustedInverse {
   const k = problem.treatments - 1;

@@ -4,7 +4,7 @@ import type { ModelTerm } from '@/core/stats/linear/linear-model';
  * What a re-deal may move, as the layout dealt. Units are those that were dealt, measured or not, in the order of
  * `ShuffleProblem.dealtUnits`.
  */
-export type Redeal =
+export type ReRandomisationRule =
   /** Labels change places within groups of units: over the whole trial, within blocks, within pairs. */
   | {
       readonly kind: 'within-strata';
@@ -13,10 +13,10 @@ export type Redeal =
     }
   /** Every treatment once in each row and each column. `square` holds the treatment of each cell, row by row. */
   | { readonly kind: 'latin-square'; readonly order: number; readonly square: readonly number[] }
-  | SplitPlotRedeal;
+  | SplitPlotRule;
 
 /** Whole plots change their level within blocks; the units of a whole plot change theirs within it. */
-export interface SplitPlotRedeal {
+export interface SplitPlotRule {
   readonly kind: 'split-plot';
   /** One entry a whole plot: the block it lies in, and its level. */
   readonly wholeStratum: readonly number[];
@@ -37,13 +37,13 @@ export interface BalanceRule {
 }
 
 /** A trial as the shuffle test sees it. Arrays are one entry a measured unit, unless said otherwise. */
-export interface ShuffleProblem {
+export interface PermutationProblem {
   readonly y: readonly number[];
   /** Index of each unit's treatment; 0 is the control. */
   readonly treatment: readonly number[];
   /** How many treatments there are, the control included. */
   readonly treatments: number;
-  readonly redeal: Redeal;
+  readonly rule: ReRandomisationRule;
   /** Each measured unit's index among the dealt ones. */
   readonly dealtUnits: readonly number[];
   readonly balance?: BalanceRule | undefined;

@@ -7,7 +7,7 @@ export interface ScoreStratum {
 }
 
 /** How rare the sum of the treated scores is among all deals within the blocks. */
-export interface ScoreTest {
+export interface PermutationSumTest {
   /** Two-sided: deals whose sum lies as far from its mean as this, or farther. */
   readonly p: number;
   readonly isExact: boolean;
@@ -31,7 +31,7 @@ const SAME = 1e-9;
  * with p = (b + 1)/(m + 1). Sums are counted over choices, as in Streitberg & Röhmel (1986), Statistical Software
  * Newsletter 12, 10-17, so that ties do no harm.
  */
-export function scoreTest(strata: readonly ScoreStratum[], seed = 1): ScoreTest {
+export function permutationSumTest(strata: readonly ScoreStratum[], seed = 1): PermutationSumTest {
   const [sum, mean] = [totalOf(strata, treatedSum), totalOf(strata, expectedSum)];
   const size = Math.max(1, ...strata.flatMap(stratum => stratum.scores.map(Math.abs)));
   const counts = countSums(strata, size * SAME);
@@ -136,8 +136,8 @@ function randomDeals(
  * Pairs, the sign of each difference tossed again: exact p of the mean difference, two-sided.
  * Fisher (1935), The Design of Experiments, on Darwin's maize.
  */
-export function signFlipP(differences: readonly number[], seed = 1): ScoreTest {
-  return scoreTest(
+export function signFlipP(differences: readonly number[], seed = 1): PermutationSumTest {
+  return permutationSumTest(
     differences.map(difference => ({
       scores: [difference / 2, -difference / 2],
       isTreated: [true, false],
@@ -163,7 +163,7 @@ const DEALS_OF_SEVERAL = 4000; // a set of treatments; there may be sixty
  * @param groups how many treatments, the control included
  * @returns p of treatments 1 … groups − 1; 1 for one without units
  */
-export function scoreTestOfSeveral(
+export function permutationSumTestOfSeveral(
   strata: readonly GroupedStratum[],
   groups: number,
   seed = 1,

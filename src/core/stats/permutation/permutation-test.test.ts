@@ -1,4 +1,4 @@
-import { runShuffleTest } from './permutation-test';
+import { runPermutationTest } from './permutation-test';
 
 const flat = { blocks: [], covariate: undefined };
 
@@ -6,7 +6,7 @@ function within(stratum: readonly number[], treatment: readonly number[]) {
   return {
     treatment,
     treatments: 2,
-    redeal: { kind: 'within-strata', stratum, treatment },
+    rule: { kind: 'within-strata', stratum, treatment },
     dealtUnits: stratum.map((_, i) => i),
   } as const;
 }
@@ -19,7 +19,7 @@ test.each([
   [5, 2 / 252],
 ])('two arms of %d fully apart', (each, p) => {
   const y = Array.from({ length: 2 * each }, (_, i) => i + (i < each ? 0 : 100));
-  const found = runShuffleTest(
+  const found = runPermutationTest(
     {
       ...flat,
       y,
@@ -37,7 +37,7 @@ test.each([
 
 test('ten values in two arms: 8 of 252 arrangements are as far apart', () => {
   const y = [4.1, 5.0, 4.6, 5.3, 4.5, 5.2, 5.9, 5.1, 6.3, 5.5];
-  const found = runShuffleTest(
+  const found = runPermutationTest(
     {
       ...flat,
       y,
@@ -56,7 +56,7 @@ test('ten values in two arms: 8 of 252 arrangements are as far apart', () => {
 test('four pairs flip their signs: exact p 0.75', () => {
   const differences = [-0.25, 0.85, 1.5, -1.0];
   const pair = [0, 0, 1, 1, 2, 2, 3, 3];
-  const found = runShuffleTest(
+  const found = runPermutationTest(
     {
       y: differences.flatMap(d => [10, 10 + d]),
       ...within(pair, [0, 1, 0, 1, 0, 1, 0, 1]),

@@ -1,22 +1,22 @@
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
-import { studentisedGaps } from './max-t';
-import type { ShuffleProblem } from './permutation-problem';
-import { dealerOf, isBalanced } from './re-randomisation';
-import { refittedGaps } from './refitted-max-t';
+import { maxT } from './max-t';
+import type { PermutationProblem } from './permutation-problem';
+import { reRandomisationOf, isBalanced } from './re-randomisation';
+import { refittedMaxT } from './refitted-max-t';
 
 /** What a shuffle test found, or has found so far. */
-export interface ShuffleResult {
+export interface PermutationResult {
   readonly exact: boolean;
   /** How many deals were looked at. */
   readonly arrangements: number;
   readonly seed: number;
-  readonly comparisons: readonly ShuffleComparison[];
+  readonly comparisons: readonly PermutationComparison[];
   /** How often the largest |t| of a deal fell into each bin of `binWidth`; the last bin holds all beyond. */
   readonly histogram: { readonly binWidth: number; readonly counts: readonly number[] };
 }
 
 /** One treatment against the control. */
-export interface ShuffleComparison {
+export interface PermutationComparison {
   /** Index of the treatment, ≥ 1. */
   readonly treatment: number;
   /** |t| of the deal that was really made. */
@@ -28,7 +28,7 @@ export interface ShuffleComparison {
 }
 
 /** A shuffle test on its way. It is stepped from outside, so that it can be watched, reported on and stopped. */
-export interface ShuffleRun {
+export interface PermutationRun {
   /** How many deals there will be. */
   readonly total: number;
   readonly exact: boolean;
@@ -37,7 +37,7 @@ export interface ShuffleRun {
   readonly done: () => number;
   /** The labels of the latest deal and its largest |t|. */
   readonly latest: () => { readonly treatment: readonly number[]; readonly largestT: number };
-  readonly result: () => ShuffleResult;
+  readonly result: () => PermutationResult;
 }
 
 /** Up to so many arrangements are looked at one by one. */
@@ -51,13 +51,13 @@ export const MOST_EXACT_ARRANGEMENTS = 200_000;
  *
  * @returns undefined where no spread is left to judge by, or the layout could have dealt only this one arrangement
  */
-export function startShuffleTest(
-  problem: ShuffleProblem,
+export function startPermutationTest(
+  problem: PermutationProblem,
   deals: number,
   seed: number,
-): ShuffleRun | undefined {
+): PermutationRun | undefined {
   const statistic = statisticOf(problem);
-  const dealer = dealerOf(problem.redeal);
+  const dealer = reRandomisationOf(problem.rule);
   if (!statistic || dealer.arrangements < 2) return undefined;
   const exact = dealer.arrangements <= MOST_EXACT_ARRANGEMENTS;
   const total = exact ? dealer.arrangements : deals;
@@ -101,23 +101,23 @@ const MOST_TRIES = 2000;
  * The studentised gaps as a function of the labels. Where a deal leaves the count of each treatment in each block as it
  * is, the normal equations are solved once, and a deal costs one pass over the units; otherwise each deal is fitted anew.
  */
-function statisticOf(problem: ShuffleProblem): ((labels: Int32Array) => Float64Array) | undefined {
-  const { redeal } = problem;
+function statisticOf(problem: PermutationProblem): ((labels: Int32Array) => Float64Array) | undefined {
+  const { rule } = problem;
   const keepsCounts =
     (problem.placeColumns ?? []).length === 0 &&
     problem.wholePlot === undefined &&
-    redeal.kind !== 'split-plot' &&
-    (redeal.kind === 'latin-square' ? redeal.square : redeal.stratum).length === problem.y.length;
-  return keepsCounts ? studentisedGaps(problem) : refittedGaps(problem);
+    rule.kind !== 'split-plot' &&
+    (rule.kind === 'latin-square' ? rule.square : rule.stratum).length === problem.y.length;
+  return keepsCounts ? maxT(problem) : refittedMaxT(problem);
 }
 
 /** Runs a test to its end. */
-export function runShuffleTest(
-  problem: ShuffleProblem,
+export function runPermutationTest(
+  problem: PermutationProblem,
   deals: number,
   seed: number,
-): ShuffleResult | undefined {
-  const run = startShuffleTest(problem, deals, seed);
+): PermutationResult | undefined {
+  const run = startPermutationTest(problem, deals, seed);
   run?.step(run.total);
   return run?.result();
 }
@@ -145,11 +145,11 @@ function startTally(first: Float64Array) {
       counts[Math.min(BINS - 1, Math.floor(latest / BIN_WIDTH))]!++;
     },
     latest: () => latest,
-    summary: (exact: boolean, done: number): Pick<ShuffleResult, 'comparisons' | 'histogram'> => {
+    summary: (exact: boolean, done: number): Pick<PermutationResult, 'comparisons' | 'histogram'> => {
       // The deal that was made counts as one of the random ones, so that p is never 0.
       const share = (count: number): number =>
         exact ? count / Math.max(1, done) : (count + 1) / (done + 1);
-      const comparisons = [...observed].flatMap((t, c): ShuffleComparison[] =>
+      const comparisons = [...observed].flatMap((t, c): PermutationComparison[] =>
         Number.isNaN(t)
           ? []
           : [

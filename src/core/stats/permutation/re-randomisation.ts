@@ -1,10 +1,10 @@
 import type { SeededRandom } from '@/core/stats/distributions/seeded-random';
 import { byStratum, countArrangements, everyArrangement, randomDeals } from './arrangements';
 import { countLatinSquares, everyLatinSquare, randomLatinSquares } from './latin-squares';
-import type { BalanceRule, Redeal, ShuffleProblem, SplitPlotRedeal } from './permutation-problem';
+import type { BalanceRule, ReRandomisationRule, PermutationProblem, SplitPlotRule } from './permutation-problem';
 
 /** A way to deal again: each call of a stepper writes the next deal's treatments, one a dealt unit, into `dealt`. */
-export interface Dealer {
+export interface ReRandomisation {
   /** How many deals the layout could have made; may be Infinity. */
   readonly arrangements: number;
   readonly dealt: Int32Array;
@@ -16,7 +16,7 @@ export interface Dealer {
 const LATIN_VISITS = 2;
 
 /** The dealer of a layout, standing at the deal that was really made. */
-export function dealerOf(redeal: Redeal): Dealer {
+export function reRandomisationOf(redeal: ReRandomisationRule): ReRandomisation {
   switch (redeal.kind) {
     case 'within-strata': {
       const dealt = Int32Array.from(redeal.treatment);
@@ -43,7 +43,7 @@ export function dealerOf(redeal: Redeal): Dealer {
 }
 
 /** Whole plots and the units within them are two decks, shuffled side by side in one array: the whole plots first. */
-function splitPlotDealer(redeal: SplitPlotRedeal): Dealer {
+function splitPlotDealer(redeal: SplitPlotRule): ReRandomisation {
   const wholes = redeal.wholeLevel.length;
   const labels = Int32Array.from([...redeal.wholeLevel, ...redeal.subLevel]);
   const strata = [
@@ -71,8 +71,8 @@ function splitPlotDealer(redeal: SplitPlotRedeal): Dealer {
 }
 
 /** How many deals the layout could have made, a rule about start sizes aside; may be Infinity. */
-export function countRedeals(problem: Pick<ShuffleProblem, 'redeal'>): number {
-  return dealerOf(problem.redeal).arrangements;
+export function countReRandomisations(problem: Pick<PermutationProblem, 'rule'>): number {
+  return reRandomisationOf(problem.rule).arrangements;
 }
 
 /** Σ n (mean − grand mean)² of start sizes over the treatments: what a balanced deal keeps small. */

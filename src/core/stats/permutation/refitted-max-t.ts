@@ -1,7 +1,7 @@
 import { dot, orthonormalBasis } from '@/core/stats/linear/linear-model';
 import { projectOut, squareSum } from '@/core/stats/linear/project-out';
 import { sweepInverse } from '@/core/stats/linear/sweep-inverse';
-import type { ShuffleProblem } from './permutation-problem';
+import type { PermutationProblem } from './permutation-problem';
 
 // Below this share of the spread about the blocks, what is left after the treatments is rounding.
 const NOTHING_LEFT = 1e-12;
@@ -12,8 +12,8 @@ const NOTHING_LEFT = 1e-12;
  * of whole plots and of the units within them, each in its share. The array it returns is used again at the next call.
  * A comparison that the layout can't make stays NaN.
  */
-export function refittedGaps(
-  problem: ShuffleProblem,
+export function refittedMaxT(
+  problem: PermutationProblem,
 ): ((labels: Int32Array) => Float64Array) | undefined {
   const units = problem.y.length;
   const held = [
@@ -82,7 +82,7 @@ interface Fit {
   readonly estimable: readonly boolean[];
 }
 
-function frameOf(problem: ShuffleProblem, columns: readonly (readonly number[])[]): Frame {
+function frameOf(problem: PermutationProblem, columns: readonly (readonly number[])[]): Frame {
   const basis = orthonormalBasis(problem.y.length, columns).vectors;
   return { basis, y: projectOut(problem.y, basis) };
 }

@@ -1,5 +1,5 @@
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
-import { type ScoreTest, scoreTest } from '@/core/stats/permutation/permutation-sum-test';
+import { type PermutationSumTest, permutationSumTest } from '@/core/stats/permutation/permutation-sum-test';
 
 /** When it came, in days; or the last day on which it had not come yet. */
 export interface Waited {
@@ -112,8 +112,8 @@ export function logRank(blocks: readonly WaitedSamples[]): LogRank | undefined {
 }
 
 /** The same question asked of all deals within the blocks: the log-rank scores of the units, exactly. */
-export function logRankByDeals(blocks: readonly WaitedSamples[], seed = 1): ScoreTest {
-  return scoreTest(
+export function logRankByDeals(blocks: readonly WaitedSamples[], seed = 1): PermutationSumTest {
+  return permutationSumTest(
     blocks
       .filter(block => block.treated.length > 0 && block.control.length > 0)
       .map(({ treated, control }) => {

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Pair } from '@/core/judge/outcomes/judgement';
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -12,7 +12,7 @@ interface AskedComparisonProps {
   readonly question: string;
   /** The two that were agreed on before the start. */
   readonly agreed: readonly [string, string] | null;
-  readonly looked: LookedJudgement;
+  readonly looked: Analysis;
   readonly printValue: (value: number) => string;
 }
 
@@ -80,7 +80,7 @@ function pairWords(
 
 /** Does one factor’s effect depend on the other? From the interaction’s row. */
 function dependsWords(
-  anova: LookedJudgement['judgement']['anova'],
+  anova: Analysis['judgement']['anova'],
   names: readonly string[],
 ): string {
   const row = anova.find(each => each.term === names.join(':'));

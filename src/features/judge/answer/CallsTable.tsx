@@ -3,7 +3,7 @@
 import { styled } from 'styled-components';
 import type { Call, Contrast } from '@/core/judge/outcomes/judgement';
 import { testsOf } from '@/core/judge/question/judge-input';
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS } from '@/features/judge/call-words';
@@ -12,7 +12,7 @@ import { PlantLabel } from '@/ui/PlantLabel';
 import { workingOf } from './working';
 
 interface CallsTableProps {
-  readonly looked: LookedJudgement;
+  readonly looked: Analysis;
   readonly tags: readonly TagView[];
   readonly printValue: (value: number) => string;
 }
@@ -87,7 +87,7 @@ export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
 
 interface RowProps {
   readonly name: string;
-  readonly looked: LookedJudgement;
+  readonly looked: Analysis;
   readonly contrast: Contrast | undefined;
   readonly tag: TagView | undefined;
   readonly printValue: (value: number) => string;

@@ -10,14 +10,14 @@ import {
 import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
-import type { ShuffleResult } from '@/core/stats/permutation/permutation-test';
+import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { seenGap } from './seen-gap';
 
 ChartJs.register(LinearScale, BarController, BarElement, annotation);
 
 interface ShuffleChartProps {
-  readonly shuffle: ShuffleResult;
+  readonly shuffle: PermutationResult;
   readonly summary: string;
 }
 
@@ -45,7 +45,7 @@ export function ShuffleChart({ shuffle, summary }: ShuffleChartProps) {
   );
 }
 
-function shownBins({ histogram, ...shuffle }: ShuffleResult): number {
+function shownBins({ histogram, ...shuffle }: PermutationResult): number {
   const last = histogram.counts.reduce((found, count, bin) => (count > 0 ? bin : found), 0);
   const seen = Math.floor(
     Math.max(...shuffle.comparisons.map(comparison => comparison.observed)) / histogram.binWidth,
@@ -53,7 +53,7 @@ function shownBins({ histogram, ...shuffle }: ShuffleResult): number {
   return Math.min(histogram.counts.length, Math.max(last, seen) + 2);
 }
 
-function barsOf(shuffle: ShuffleResult, tokens: Tokens) {
+function barsOf(shuffle: PermutationResult, tokens: Tokens) {
   const { binWidth, counts } = shuffle.histogram;
   const seen = seenGap(shuffle);
   const bins = Array.from({ length: shownBins(shuffle) }, (_, bin) => bin);
@@ -71,7 +71,7 @@ function barsOf(shuffle: ShuffleResult, tokens: Tokens) {
   };
 }
 
-function optionsOf(shuffle: ShuffleResult, tokens: Tokens): ChartOptions<'bar'> {
+function optionsOf(shuffle: PermutationResult, tokens: Tokens): ChartOptions<'bar'> {
   const seen = seenGap(shuffle);
   const end = shownBins(shuffle) * shuffle.histogram.binWidth;
   return {

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
-import type { ShuffleResult } from '@/core/stats/permutation/permutation-test';
+import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import type { JudgingState } from '@/features/judge/use-judgement';
@@ -33,14 +33,14 @@ interface ShufflePanelProps {
 
 /** The shuffle test: could luck have done it? To be watched, stopped, and run again. */
 export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: ShufflePanelProps) {
-  const { input, judgement } = state.looked;
+  const { input, judgement } = state.analysis;
   const { watched, isRunning, start, stop } = useShuffleWatch(input);
   const [speed, setSpeed] = useState<WatchSpeed>('rising');
   const shuffle = watched?.result ?? judgement.shuffle;
   return (
     <Panel aria-label="Shuffle test">
       <h2>Could luck have done it?</h2>
-      {!shuffle && state.standing === 'ready' && (
+      {!shuffle && state.status === 'ready' && (
         <p>
           There is nothing to shuffle:{' '}
           {judgement.verdict.call === 'no-test'
@@ -69,7 +69,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
           </Button>
         </p>
       )}
-      {state.standing === 'stopped' && (
+      {state.status === 'stopped' && (
         <p role="status">
           Stopped.{' '}
           <Button data-tone="quiet" onPress={onRunAgain}>
@@ -77,7 +77,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
           </Button>
         </p>
       )}
-      {state.standing === 'failed' && (
+      {state.status === 'failed' && (
         <p role="alert">
           The shuffles broke off.{' '}
           <Button data-tone="quiet" onPress={onRunAgain}>
@@ -127,7 +127,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
   );
 }
 
-function howDealt(shuffle: ShuffleResult, input: JudgeInput, isWatched: boolean): string {
+function howDealt(shuffle: PermutationResult, input: JudgeInput, isWatched: boolean): string {
   const within =
     input.blockNames.length > 0
       ? `within the same ${pluralOf(input.blockNames[0] ?? '')}`
@@ -139,7 +139,7 @@ function howDealt(shuffle: ShuffleResult, input: JudgeInput, isWatched: boolean)
     : `${count} random deals of the same labels ${within}, seed ${shuffle.seed}.`;
 }
 
-function luckWords(shuffle: ShuffleResult, input: JudgeInput): string {
+function luckWords(shuffle: PermutationResult, input: JudgeInput): string {
   const strongest = shuffle.comparisons.reduce((best, comparison) =>
     comparison.observed > best.observed ? comparison : best,
   );
@@ -149,7 +149,7 @@ function luckWords(shuffle: ShuffleResult, input: JudgeInput): string {
 }
 
 /** A count, not a share: after a dozen deals a share would say more than is known. */
-function luckSoFar(shuffle: ShuffleResult): string {
+function luckSoFar(shuffle: PermutationResult): string {
   const strongest = shuffle.comparisons.reduce((best, comparison) =>
     comparison.observed > best.observed ? comparison : best,
   );

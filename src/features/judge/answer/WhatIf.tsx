@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Margin } from '@/core/judge/question/judge-input';
-import type { Look } from '@/core/judge/units/trial-analysis';
+import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { Measure } from '@/core/trial/model/measure';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
@@ -12,13 +12,13 @@ import { TextField } from '@/ui/TextField';
 import { differencesOf } from './differences';
 
 interface WhatIfProps {
-  readonly planned: Look;
-  readonly look: Look;
+  readonly planned: AnalysisSpec;
+  readonly look: AnalysisSpec;
   readonly measures: readonly Measure[];
   readonly unit: BenchUnit | undefined;
   readonly unitWord: string;
   readonly printValue: (value: number) => string;
-  readonly onLook: (look: Look) => void;
+  readonly onLook: (look: AnalysisSpec) => void;
 }
 
 /** Another margin, another measure, a pot left out: the verdict follows at once, and says what differs from the plan. */

@@ -1,11 +1,11 @@
 import type { Margin } from '@/core/judge/question/judge-input';
-import type { Look } from '@/core/judge/units/trial-analysis';
+import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { Measure } from '@/core/trial/model/measure';
 
 /** What a look changes against the locked plan, in words. */
 export function differencesOf(
-  planned: Look,
-  look: Look,
+  planned: AnalysisSpec,
+  look: AnalysisSpec,
   measures: readonly Measure[],
   printValue: (value: number) => string,
 ): readonly string[] {

@@ -1,4 +1,4 @@
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { marginAmount } from '@/core/judge/verdict/call';
 import type { TagView } from '@/features/bench/bench-view';
 
@@ -21,7 +21,7 @@ export interface DotRows {
 }
 
 export function dotRowsOf(
-  { input, judgement }: LookedJudgement,
+  { input, judgement }: Analysis,
   tags: readonly TagView[],
 ): DotRows {
   const controlMean =

@@ -2,11 +2,11 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { ShuffleResult, ShuffleRun } from '@/core/stats/permutation/permutation-test';
+import type { PermutationResult, PermutationRun } from '@/core/stats/permutation/permutation-test';
 
 /** A shuffle test as it is watched: what was found so far, and the deal that just fell. */
 export interface WatchedShuffle {
-  readonly result: ShuffleResult;
+  readonly result: PermutationResult;
   readonly total: number;
   readonly largestT: number;
   /** By unit in the trial's order: 0 is the control, others count the treatments up. */
@@ -64,11 +64,11 @@ export function useShuffleWatch(input: JudgeInput) {
 }
 
 /** The judge is loaded when somebody wants to watch: the page is there before it. */
-async function runOf(input: JudgeInput): Promise<ShuffleRun | undefined> {
-  const [{ shuffleProblemOf }, { startShuffleTest }] = await Promise.all([
+async function runOf(input: JudgeInput): Promise<PermutationRun | undefined> {
+  const [{ shuffleProblemOf }, { startPermutationTest }] = await Promise.all([
     import('@/core/judge/outcomes/judge'),
     import('@/core/stats/permutation/permutation-test'),
   ]);
   const problem = shuffleProblemOf(input);
-  return problem && startShuffleTest(problem, input.shuffles, input.seed);
+  return problem && startPermutationTest(problem, input.shuffles, input.seed);
 }

@@ -14,15 +14,15 @@ import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 
 /** Doors to put on record what is left out, and to take it back. */
-export interface LeaveOutDoors {
+export interface LeaveOutActions {
   readonly leaveOut: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly putBackIn: (incidentId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 type Sentences = Pick<VerdictInShort, 'headline' | 'detail'>;
 
-interface LeftOutProps extends LeaveOutDoors {
-  readonly standing: readonly LeaveOut[];
+interface LeftOutProps extends LeaveOutActions {
+  readonly current: readonly LeaveOut[];
   readonly unitWord: string;
   /** What it would say with everything back in, and with only those that had no mishap; null where that is the same. */
   readonly allIn: Sentences | null;
@@ -33,7 +33,7 @@ interface LeftOutProps extends LeaveOutDoors {
 
 /** What is on record as left out, by whom, when and why, and the verdict with it back in. */
 export function LeftOut({
-  standing,
+  current,
   unitWord,
   allIn,
   sound,
@@ -54,13 +54,13 @@ export function LeftOut({
       if (done.ok) setWhy('');
     });
   const canLeaveOut =
-    !isClosed && unit !== undefined && !standing.some(left => left.code === unit.code);
+    !isClosed && unit !== undefined && !current.some(left => left.code === unit.code);
   return (
     <section aria-label="Left out">
       <h2>Left out</h2>
-      {standing.length === 0 && <Soft>Nothing: every {unitWord} counts.</Soft>}
+      {current.length === 0 && <Soft>Nothing: every {unitWord} counts.</Soft>}
       <Rows>
-        {standing.map(({ code, incident }) => (
+        {current.map(({ code, incident }) => (
           <li key={incident.id}>
             <b>{code}</b>, {fullDay(incident.happenedOn)}
             {incident.by ? `, by ${incident.by}` : ''}

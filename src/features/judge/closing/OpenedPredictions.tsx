@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { outcomeOf, type TrackRecord } from '@/core/judge/after/prediction-scores';
+import { outcomeOf, type PredictionScore } from '@/core/judge/after/prediction-scores';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import type { Prediction } from '@/core/trial/model/plan-record';
 import { counted } from '@/core/words/plural';
@@ -13,11 +13,11 @@ interface GuessesProps {
   readonly best: string | null;
   readonly call: Call;
   /** Of all who guessed here, over all closed trials. */
-  readonly records: readonly TrackRecord[];
+  readonly records: readonly PredictionScore[];
 }
 
 /** What was expected, opened with the verdict, each beside what came. */
-export function Guesses({ predictions, best, call, records }: GuessesProps) {
+export function OpenedPredictions({ predictions, best, call, records }: GuessesProps) {
   return (
     <section aria-label="What was expected">
       <h2>What was expected</h2>
@@ -61,7 +61,7 @@ const OUTCOME_WORDS = {
 } as const;
 
 /** How somebody has guessed over all closed trials, beside a die. */
-function recordWords({ by, settled, came, open, byLuck }: TrackRecord): string {
+function recordWords({ by, settled, came, open, byLuck }: PredictionScore): string {
   const luck = Number(byLuck.toFixed(1));
   return settled === 0
     ? `${by}: none of ${counted(open, 'guess')} was settled`

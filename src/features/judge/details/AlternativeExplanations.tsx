@@ -1,11 +1,11 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { Rival } from '@/core/judge/after/alternative-explanations';
+import type { AlternativeExplanation } from '@/core/judge/after/alternative-explanations';
 import { Soft } from '@/ui/Page';
 
 /** What else could have made the gap, each with the test that would tell. */
-export function Rivals({ rivals }: { readonly rivals: readonly Rival[] }) {
+export function AlternativeExplanations({ rivals }: { readonly rivals: readonly AlternativeExplanation[] }) {
   return (
     <section aria-label="What else could it have been?">
       <h2>What else could it have been?</h2>

@@ -1,12 +1,12 @@
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
-import type { RestState } from './use-verdict-details';
+import type { VerdictDetailsState } from './use-verdict-details';
 
 /** Says that the rest of the page is still to come, or that it did not. */
-export function RestOnItsWay({
+export function DetailsLoading({
   state: { rest, isFailed, fetchAgain },
 }: {
-  readonly state: RestState;
+  readonly state: VerdictDetailsState;
 }) {
   if (isFailed)
     return (

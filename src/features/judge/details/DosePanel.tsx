@@ -8,7 +8,7 @@ import {
   type DoseResponse,
   doseResponse,
 } from '@/core/judge/after/dose-response';
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure, printP } from '@/features/judge/print-value';
@@ -25,7 +25,7 @@ export interface DoseSeries {
 }
 
 /** null where the treatments are no series of doses. */
-export function dosesOf(data: TrialData, { input }: LookedJudgement): DoseSeries | null {
+export function dosesOf(data: TrialData, { input }: Analysis): DoseSeries | null {
   if (data.treatments.length < 3 || data.treatments.some(treatment => treatment.dose === null))
     return null;
   const doseOf = new Map(data.treatments.map(treatment => [treatment.name, treatment.dose ?? 0]));

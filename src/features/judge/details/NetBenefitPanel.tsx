@@ -2,14 +2,14 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { type Worth, worthOf } from '@/core/judge/after/net-benefit';
+import { type NetBenefit, netBenefitOf } from '@/core/judge/after/net-benefit';
 import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { WideTable } from '@/ui/WideTable';
 
-interface WorthPanelProps {
+interface NetBenefitPanelProps {
   readonly contrasts: readonly EstimableContrast[];
   readonly control: string;
   readonly unitWord: string;
@@ -18,7 +18,7 @@ interface WorthPanelProps {
 }
 
 /** Is it worth it? Cost and minutes against what came of it, with how sure that is. */
-export function WorthPanel({ contrasts, control, unitWord, costs, worthPerKg }: WorthPanelProps) {
+export function NetBenefitPanel({ contrasts, control, unitWord, costs, worthPerKg }: NetBenefitPanelProps) {
   const [price, setPrice] = useState(worthPerKg === null ? '' : String(worthPerKg));
   const costOf = (name: string): TreatmentCost | undefined =>
     costs.find(cost => cost.treatment === name);
@@ -57,7 +57,7 @@ export function WorthPanel({ contrasts, control, unitWord, costs, worthPerKg }: 
         <tbody>
           {contrasts.map(contrast => {
             const cost = readMoney(typed[contrast.treatment] ?? '') ?? 0;
-            const found = worthOf(contrast, { extraCost: cost, worthPerKg: worth ?? 0 });
+            const found = netBenefitOf(contrast, { extraCost: cost, worthPerKg: worth ?? 0 });
             return (
               <tr key={contrast.treatment}>
                 <th scope="row">{contrast.treatment}</th>
@@ -112,7 +112,7 @@ export function WorthPanel({ contrasts, control, unitWord, costs, worthPerKg }: 
   );
 }
 
-function breakEvenWords({ costPerExtraKg }: Worth): string {
+function breakEvenWords({ costPerExtraKg }: NetBenefit): string {
   if (costPerExtraKg === null) return 'no extra kilogram to pay for';
   return costPerExtraKg === 0
     ? 'costs nothing more'

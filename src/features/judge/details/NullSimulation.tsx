@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { pluralOf } from '@/core/words/plural';
@@ -20,7 +20,7 @@ interface Season {
 const MANY = 20;
 
 /** The same layout with the same spread, and nothing that works: what luck alone makes of it, season after season. */
-export function NoEffect({ looked: { input, judgement } }: { readonly looked: LookedJudgement }) {
+export function NullSimulation({ looked: { input, judgement } }: { readonly looked: Analysis }) {
   const [seasons, setSeasons] = useState<readonly Season[]>([]);
   const residual = judgement.anova.find(row => row.term === 'residual');
   const level = judgement.groups.find(group => group.treatment === input.control)?.mean ?? 0;

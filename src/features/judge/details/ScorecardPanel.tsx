@@ -10,7 +10,7 @@ import {
   winsOf,
 } from '@/core/judge/after/scorecard';
 import { weightedRank } from '@/core/judge/after/weighted-rank';
-import type { Look } from '@/core/judge/units/trial-analysis';
+import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { quotedIfNone } from '@/core/judge/verdict/verdict-words';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -22,13 +22,13 @@ import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { WideTable } from '@/ui/WideTable';
-import { type LuckState, useLuck } from './use-permutation-p-values';
+import { type PermutationPValuesState, usePermutationPValues } from './use-permutation-p-values';
 
 interface ScorecardPanelProps {
   readonly trialId: string;
   /** With the readings of all measures; null while they are on their way. */
   readonly whole: TrialData | null;
-  readonly look: Look;
+  readonly look: AnalysisSpec;
   readonly card: Scorecard;
   readonly tags: readonly TagView[];
   readonly control: string;
@@ -55,7 +55,7 @@ export function ScorecardPanel({
   const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() =>
     Object.fromEntries(card.rows.map(row => [row.measureId, row.isMain ? 3 : 0])),
   );
-  const luck = useLuck(
+  const luck = usePermutationPValues(
     whole,
     look,
     card.rows.filter(row => row.isByMean).map(row => row.measureId),
@@ -103,7 +103,7 @@ export function ScorecardPanel({
                     </small>
                   )}
                   {cell.call !== null && (
-                    <small data-luck>{luckOfCell(cell, row, luck.lucks)}</small>
+                    <small data-luck>{luckOfCell(cell, row, luck.pValues)}</small>
                   )}
                 </td>
               ))}
@@ -175,7 +175,7 @@ function toneOf(call: ScoreCell['call'], better: ScoreRow['better']): 'leaf' | '
 }
 
 /** How often luck alone does it, under the call; of all treatments together. */
-function luckOfCell(cell: ScoreCell, row: ScoreRow, lucks: LuckState['lucks']): string {
+function luckOfCell(cell: ScoreCell, row: ScoreRow, lucks: PermutationPValuesState['pValues']): string {
   const p = row.isByMean
     ? lucks
         .find(each => each.measureId === row.measureId)
@@ -184,9 +184,9 @@ function luckOfCell(cell: ScoreCell, row: ScoreRow, lucks: LuckState['lucks']): 
   return p == null ? '' : `luck ${howOften(p)}`;
 }
 
-function LuckProgress({ luck }: { readonly luck: LuckState }) {
-  const { progress, standing, lucks, start, cancel } = luck;
-  if (standing === 'running')
+function LuckProgress({ luck }: { readonly luck: PermutationPValuesState }) {
+  const { progress, status, pValues, start, cancel } = luck;
+  if (status === 'running')
     return (
       progress && (
         <p role="status">
@@ -203,10 +203,10 @@ function LuckProgress({ luck }: { readonly luck: LuckState }) {
         </p>
       )
     );
-  if (standing !== 'ready')
+  if (status !== 'ready')
     return (
       <p role="status">
-        {standing === 'stopped' ? 'Stopped.' : 'The shuffles broke off.'}{' '}
+        {status === 'stopped' ? 'Stopped.' : 'The shuffles broke off.'}{' '}
         <Button data-tone="quiet" onPress={start}>
           Shuffle all measures
         </Button>
@@ -214,16 +214,16 @@ function LuckProgress({ luck }: { readonly luck: LuckState }) {
     );
   return (
     <Soft>
-      {lucks.length === 0
+      {pValues.length === 0
         ? 'No measure of them could be shuffled.'
         : 'Luck: how often the same figures under labels dealt anew make a gap as wide.'}
     </Soft>
   );
 }
 
-function luckWords({ lookedAt, expectedByLuck, chanceOfOne }: Scorecard): string {
-  if (lookedAt === 0) return 'Only the main measure was looked at: nothing was searched for.';
-  return `Beside the main one ${counted(lookedAt, 'measure')} ${lookedAt === 1 ? 'was' : 'were'} looked at: by luck alone ${Number(expectedByLuck.toFixed(2))} would look better or worse, at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. What was found along the way is a question for the next trial.`;
+function luckWords({ measureCount, expectedByChance, chanceOfOne }: Scorecard): string {
+  if (measureCount === 0) return 'Only the main measure was looked at: nothing was searched for.';
+  return `Beside the main one ${counted(measureCount, 'measure')} ${measureCount === 1 ? 'was' : 'were'} looked at: by luck alone ${Number(expectedByChance.toFixed(2))} would look better or worse, at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. What was found along the way is a question for the next trial.`;
 }
 
 function tradeWords(

@@ -10,7 +10,7 @@ import {
 } from '@/core/judge/sensitivity/leave-each-out';
 import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
 import { SET_WORDS } from '@/core/judge/units/analysis-sets';
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { counted, pluralOf } from '@/core/words/plural';
 import { CALL_WORDS } from '@/features/judge/call-words';
 import { printP } from '@/features/judge/print-value';
@@ -18,15 +18,15 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 
-interface FirmnessProps {
-  readonly looked: LookedJudgement;
+interface SensitivityProps {
+  readonly looked: Analysis;
   readonly position: PositionCheck | null;
   /** The reader's own error, where something was read twice. */
   readonly readerWords: string | null;
 }
 
 /** How firm it is: with all in, as planned, without mishaps; each unit left out in turn; what is left in the places. */
-export function Firmness({ looked, position, readerWords }: FirmnessProps) {
+export function Sensitivity({ looked, position, readerWords }: SensitivityProps) {
   const { judgement, input, allIn, sound } = looked;
   const sets = [
     ['all', allIn ?? judgement],
@@ -106,7 +106,7 @@ function positionWords(
 }
 
 /** Every unit left out in turn: one giant plant must not make a verdict. */
-function EachOut({ looked: { input, judgement } }: { readonly looked: LookedJudgement }) {
+function EachOut({ looked: { input, judgement } }: { readonly looked: Analysis }) {
   const [found, setFound] = useState<readonly WithoutUnit[]>([]);
   const [done, setDone] = useState<number | null>(null);
   const run = useRef(0);

@@ -1,14 +1,14 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import type { UnitValue } from '@/core/measure/unit-value/unit-values';
 import { pluralOf } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
 import { Soft } from '@/ui/Page';
 
 interface SpoiledProps {
-  readonly looked: LookedJudgement;
+  readonly looked: Analysis;
   readonly mentions: readonly UnitValue[];
   /** Days on which only a part of the units was picked. */
   readonly brokenRounds: readonly {
@@ -67,14 +67,14 @@ const SCALE_WORDS = {
 } as const;
 const DIRECTION_WORDS = { up: 'up', down: 'down', 'cant-tell': 'can’t tell' } as const;
 
-function mentionWords({ unit, standing, missedOn }: UnitValue): readonly string[] {
+function mentionWords({ unit, status, missedOn }: UnitValue): readonly string[] {
   return [
-    ...(standing === 'dead'
+    ...(status === 'dead'
       ? [
           `${unit.code} died. What it gave until then stands; death may be the treatment’s doing, so it is not left out by itself.`,
         ]
       : []),
-    ...(standing !== 'dead' && missedOn.length > 0
+    ...(status !== 'dead' && missedOn.length > 0
       ? [
           `${unit.code} was not looked at on ${missedOn.map(shortDay).join(', ')}: its total may lack something.`,
         ]

@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { LookedJudgement } from '@/core/judge/units/trial-analysis';
+import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { pluralOf } from '@/core/words/plural';
 import { printFigure, printP } from '@/features/judge/print-value';
 
@@ -12,7 +12,7 @@ export interface LogLine {
 }
 
 interface TablesProps {
-  readonly looked: LookedJudgement;
+  readonly looked: Analysis;
   readonly log: readonly LogLine[];
   readonly printValue: (value: number) => string;
 }

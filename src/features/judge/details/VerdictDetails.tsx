@@ -2,9 +2,9 @@
 
 import { useCallback, useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
-import { kindOf } from '@/core/judge/question/trial-outcome';
-import type { Look, LookedJudgement } from '@/core/judge/units/trial-analysis';
-import { standingLeaveOuts, unitsToMention } from '@/core/judge/units/trial-analysis';
+import { outcomeOf } from '@/core/judge/question/trial-outcome';
+import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
+import { currentLeaveOuts, unitsToMention } from '@/core/judge/units/trial-analysis';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { readerErrorWords } from '@/core/measure/reading/reader-error';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
@@ -19,41 +19,41 @@ import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
 import { WhatIf } from '@/features/judge/answer/WhatIf';
 import { Closing } from '@/features/judge/closing/Closing';
-import { type LeaveOutDoors, LeftOut } from '@/features/judge/closing/LeftOut';
+import { type LeaveOutActions, LeftOut } from '@/features/judge/closing/LeftOut';
 import { Later } from '@/ui/Later';
 import { TwoParts } from '@/ui/Page';
-import { Rivals } from './AlternativeExplanations';
+import { AlternativeExplanations } from './AlternativeExplanations';
 import { brokenRounds } from './broken-rounds';
 import { DosePanel, dosesOf } from './DosePanel';
 import { GrowthPanel } from './GrowthPanel';
-import { WorthPanel } from './NetBenefitPanel';
+import { NetBenefitPanel } from './NetBenefitPanel';
 import { NextSteps } from './NextSteps';
-import { NoEffect } from './NullSimulation';
+import { NullSimulation } from './NullSimulation';
 import { ScorecardPanel } from './ScorecardPanel';
 import { SeasonsPanel } from './SeasonsPanel';
-import { Firmness } from './Sensitivity';
+import { Sensitivity } from './Sensitivity';
 import { Spoiled } from './Spoiled';
 import { Tables } from './Tables';
-import type { RestOfVerdict } from './verdict-details';
+import type { VerdictDetailsData } from './verdict-details';
 
 /** What the page of a verdict lets a gardener put on record. */
-export interface VerdictDoors extends LeaveOutDoors {
+export interface VerdictActions extends LeaveOutActions {
   readonly regret: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly close: () => Promise<Result<unknown, TrialTrouble>>;
 }
 
-interface RestViewProps extends VerdictDoors {
-  readonly rest: RestOfVerdict;
+interface VerdictDetailsProps extends VerdictActions {
+  readonly rest: VerdictDetailsData;
   /** What the page came with: the look that was planned. */
-  readonly planned: Look;
-  readonly look: Look;
-  readonly looked: LookedJudgement;
+  readonly planned: AnalysisSpec;
+  readonly look: AnalysisSpec;
+  readonly looked: Analysis;
   readonly system: MeasureSystem;
-  readonly onLook: (look: Look) => void;
+  readonly onLook: (look: AnalysisSpec) => void;
 }
 
 /** What stands under a verdict: its question, all that was measured, the money, how firm it is, what may have spoiled it, what next. */
-export function RestView({
+export function VerdictDetails({
   rest: { data, beside, audit, log },
   planned,
   look,
@@ -64,13 +64,13 @@ export function RestView({
   leaveOut,
   putBackIn,
   regret,
-}: RestViewProps) {
+}: VerdictDetailsProps) {
   const chosen = useChosenUnit();
   const { judgement, input } = looked;
   const tags = useMemo(() => tagsOf(data), [data]);
   const bench = useMemo(() => benchViewOf(data, true), [data]);
   const doses = useMemo(() => dosesOf(data, looked), [data, looked]);
-  const measure = data.measures.find(each => each.id === looked.look.measureId);
+  const measure = data.measures.find(each => each.id === looked.spec.measureId);
   const printValue = useCallback(
     (value: number) =>
       measure ? valuePrinter(measure, MASS_STYLE_FOR[system])(value) : String(value),
@@ -78,16 +78,16 @@ export function RestView({
   );
   const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
   const isClosed = data.trial.state === 'closed';
-  const isPlanned = looked.look.measureId === planned.measureId;
+  const isPlanned = looked.spec.measureId === planned.measureId;
   const worthPerKg = data.trial.money?.worthPerKg ?? null;
   return (
     <>
       <Later>
-        <NoEffect key={`no effect ${looked.look.measureId}`} looked={looked} />
+        <NullSimulation key={`no effect ${looked.spec.measureId}`} looked={looked} />
       </Later>
       <Later>
         <AskedComparison
-          key={`asked ${looked.look.measureId}`}
+          key={`asked ${looked.spec.measureId}`}
           question={data.trial.question}
           agreed={agreedPair(data.trial.rules, input.treatments)}
           looked={looked}
@@ -117,8 +117,8 @@ export function RestView({
       </Later>
       {measure?.unit === 'g' && (
         <Later>
-          <WorthPanel
-            key={`worth ${looked.look.measureId}`}
+          <NetBenefitPanel
+            key={`worth ${looked.spec.measureId}`}
             contrasts={judgement.contrasts.flatMap(contrast =>
               contrast.estimable ? [contrast] : [],
             )}
@@ -140,7 +140,7 @@ export function RestView({
         </Later>
       )}
       <Later>
-        <Firmness
+        <Sensitivity
           looked={looked}
           position={isPlanned ? beside.position : null}
           readerWords={readerErrorWords(data)}
@@ -163,7 +163,7 @@ export function RestView({
               planned={planned}
               look={look}
               measures={data.measures.filter(
-                each => each.id === looked.look.measureId || kindOf(each.scale) === null,
+                each => each.id === looked.spec.measureId || outcomeOf(each.scale) === null,
               )}
               unit={unit}
               unitWord={input.unitWord}
@@ -172,12 +172,12 @@ export function RestView({
             />
             <Spoiled
               looked={looked}
-              mentions={unitsToMention(data, looked.look)}
+              mentions={unitsToMention(data, looked.spec)}
               brokenRounds={brokenRounds(data)}
             />
-            <Rivals rivals={beside.rivals} />
+            <AlternativeExplanations rivals={beside.rivals} />
             <LeftOut
-              standing={standingLeaveOuts(data)}
+              current={currentLeaveOuts(data)}
               unitWord={input.unitWord}
               allIn={looked.allIn?.verdict ?? null}
               sound={looked.sound?.verdict ?? null}
@@ -216,7 +216,7 @@ function agreedPair(
     : null;
 }
 
-function lensOf({ input }: LookedJudgement, printValue: (value: number) => string) {
+function lensOf({ input }: Analysis, printValue: (value: number) => string) {
   const values = new Map(input.units.map(unit => [unit.id, unit]));
   const most = Math.max(1e-9, ...input.units.map(unit => Math.abs(unit.value ?? 0)));
   return (unit: BenchUnit) => {

@@ -1,30 +1,30 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Look } from '@/core/judge/units/trial-analysis';
+import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { MeasureLuck } from '@/workers/judge.worker';
 import { type JudgeJob, startLuck } from '@/workers/judge-job';
 
 /** Where the shuffles of all measures stand. */
-export interface LuckState {
-  readonly lucks: readonly MeasureLuck[];
+export interface PermutationPValuesState {
+  readonly pValues: readonly MeasureLuck[];
   readonly progress: { readonly done: number; readonly total: number } | null;
-  readonly standing: 'running' | 'ready' | 'stopped' | 'failed';
+  readonly status: 'running' | 'ready' | 'stopped' | 'failed';
   readonly start: () => void;
   readonly cancel: () => void;
 }
 
-const NONE: Pick<LuckState, 'lucks' | 'progress' | 'standing'> = {
-  lucks: [],
+const NONE: Pick<PermutationPValuesState, 'pValues' | 'progress' | 'status'> = {
+  pValues: [],
   progress: null,
-  standing: 'running',
+  status: 'running',
 };
 
 /** Shuffles the measures one after another in a worker, from when the whole trial is there; stopped, it keeps what is through. */
-export function useLuck(
+export function usePermutationPValues(
   data: TrialData | null,
-  look: Look,
+  look: AnalysisSpec,
   measureIds: readonly string[],
-): LuckState {
+): PermutationPValuesState {
   const [state, setState] = useState(NONE);
   const job = useRef<JudgeJob<readonly MeasureLuck[]> | null>(null);
   const ids = measureIds.join();
@@ -38,13 +38,13 @@ export function useLuck(
       ids === '' ? [] : ids.split(','),
       ({ done, total, lucks }) => {
         if (job.current === started)
-          setState({ lucks, progress: { done, total }, standing: 'running' });
+          setState({ pValues: lucks, progress: { done, total }, status: 'running' });
       },
     );
     job.current = started;
     started.result.then(
       lucks => {
-        if (job.current === started) setState({ lucks, progress: null, standing: 'ready' });
+        if (job.current === started) setState({ pValues: lucks, progress: null, status: 'ready' });
       },
       (error: unknown) => {
         const isCancelled = error instanceof DOMException && error.name === 'AbortError';
@@ -52,7 +52,7 @@ export function useLuck(
           setState(before => ({
             ...before,
             progress: null,
-            standing: isCancelled ? 'stopped' : 'failed',
+            status: isCancelled ? 'stopped' : 'failed',
           }));
       },
     );

@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { RestOfVerdict } from './verdict-details';
+import type { VerdictDetailsData } from './verdict-details';
 
 /** What stands under a verdict, and where its fetching stands. */
-export interface RestState {
+export interface VerdictDetailsState {
   /** After a change the old one stands until the new one is there. */
-  readonly rest: RestOfVerdict | null;
+  readonly rest: VerdictDetailsData | null;
   readonly isFailed: boolean;
   readonly fetchAgain: () => void;
 }
@@ -15,8 +15,8 @@ export interface RestState {
  *
  * @param shown what the page came with; fetched anew whenever that changes
  */
-export function useRest(trialId: string, measureId: string, shown: unknown): RestState {
-  const [state, setState] = useState<Omit<RestState, 'fetchAgain'>>({
+export function useVerdictDetails(trialId: string, measureId: string, shown: unknown): VerdictDetailsState {
+  const [state, setState] = useState<Omit<VerdictDetailsState, 'fetchAgain'>>({
     rest: null,
     isFailed: false,
   });
@@ -28,8 +28,8 @@ export function useRest(trialId: string, measureId: string, shown: unknown): Res
     fetch(`/api/verdict/${trialId}?measure=${measureId}`, { signal: stop.signal })
       .then(async answer => {
         if (!answer.ok) throw new TypeError(`the server answered ${answer.status}`);
-        const [{ RestOfVerdict }, body] = await Promise.all([reader, answer.json()]);
-        setState({ rest: RestOfVerdict.parse(body), isFailed: false });
+        const [{ VerdictDetailsData }, body] = await Promise.all([reader, answer.json()]);
+        setState({ rest: VerdictDetailsData.parse(body), isFailed: false });
       })
       .catch(() => {
         if (!stop.signal.aborted) setState(before => ({ ...before, isFailed: true }));

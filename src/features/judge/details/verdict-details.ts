@@ -1,17 +1,17 @@
 import { z } from 'zod';
 import type { AuditFinding } from '@/core/design/audit/fairness-audit';
-import type { BesideVerdict } from '@/core/judge/verdict/verdict-details';
+import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
 import { TrialData } from '@/core/trial/model/trial-data';
 import type { LogLine } from './Tables';
 
 // Of the server's own sums only the frame is looked at; the trial itself is read as anywhere else.
-export const RestOfVerdict = z.object({
+export const VerdictDetailsData = z.object({
   data: TrialData,
-  beside: z.custom<BesideVerdict>(each => typeof each === 'object' && each !== null),
+  beside: z.custom<VerdictDetails>(each => typeof each === 'object' && each !== null),
   audit: z.object({
     findings: z.custom<readonly AuditFinding[]>(Array.isArray),
     checks: z.number(),
   }),
   log: z.custom<readonly LogLine[]>(Array.isArray),
 });
-export type RestOfVerdict = Readonly<z.infer<typeof RestOfVerdict>>;
+export type VerdictDetailsData = Readonly<z.infer<typeof VerdictDetailsData>>;

@@ -2,8 +2,8 @@
 
 import { useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
-import { standingLeaveOuts } from '@/core/judge/units/trial-analysis';
-import type { LookedKind } from '@/core/judge/verdict/planned-verdict';
+import { currentLeaveOuts } from '@/core/judge/units/trial-analysis';
+import type { OutcomeAnalysis } from '@/core/judge/verdict/planned-verdict';
 import { readerErrorWords } from '@/core/measure/reading/reader-error';
 import { AuditList } from '@/features/audit/AuditList';
 import { Bench } from '@/features/bench/Bench';
@@ -11,30 +11,30 @@ import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { Closing } from '@/features/judge/closing/Closing';
 import { LeftOut } from '@/features/judge/closing/LeftOut';
-import { Rivals } from '@/features/judge/details/AlternativeExplanations';
+import { AlternativeExplanations } from '@/features/judge/details/AlternativeExplanations';
 import { NextSteps } from '@/features/judge/details/NextSteps';
 import { ScorecardPanel } from '@/features/judge/details/ScorecardPanel';
 import { TrialLog } from '@/features/judge/details/Tables';
-import type { VerdictDoors } from '@/features/judge/details/VerdictDetails';
-import type { RestOfVerdict } from '@/features/judge/details/verdict-details';
+import type { VerdictActions } from '@/features/judge/details/VerdictDetails';
+import type { VerdictDetailsData } from '@/features/judge/details/verdict-details';
 import { printFigure } from '@/features/judge/print-value';
 import { Later } from '@/ui/Later';
 import { TwoParts } from '@/ui/Page';
 
-interface KindRestProps extends VerdictDoors {
-  readonly rest: RestOfVerdict;
-  readonly looked: LookedKind;
+interface OutcomeDetailsProps extends VerdictActions {
+  readonly rest: VerdictDetailsData;
+  readonly looked: OutcomeAnalysis;
 }
 
 /** What stands under a verdict that is none of means: all that was measured, what may have spoiled it, what next. */
-export function KindRest({
+export function OutcomeDetails({
   rest: { data, beside, audit, log },
   looked,
   close,
   leaveOut,
   putBackIn,
   regret,
-}: KindRestProps) {
+}: OutcomeDetailsProps) {
   const chosen = useChosenUnit();
   const { input, judgement, look } = looked;
   const tags = useMemo(() => tagsOf(data), [data]);
@@ -69,9 +69,9 @@ export function KindRest({
             {readerWords && <p>{readerWords}</p>}
           </div>
           <div>
-            <Rivals rivals={beside.rivals} />
+            <AlternativeExplanations rivals={beside.rivals} />
             <LeftOut
-              standing={standingLeaveOuts(data)}
+              current={currentLeaveOuts(data)}
               unitWord={input.unitWord}
               allIn={looked.allIn}
               sound={looked.sound}
@@ -100,7 +100,7 @@ export function KindRest({
   );
 }
 
-function lensOf({ input, look }: LookedKind) {
+function lensOf({ input, look }: OutcomeAnalysis) {
   const units = new Map(input.units.map(unit => [unit.id, unit]));
   const figureOf = (unit: (typeof input.units)[number] | undefined): number | null =>
     unit?.value == null ? null : unit.outOf === null ? unit.value : unit.value / unit.outOf;

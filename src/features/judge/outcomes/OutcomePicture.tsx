@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { KindInput, ReadUnit } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, ReadUnit } from '@/core/judge/question/outcome-input';
 import { readUnits } from '@/core/judge/question/outcome-input';
 import { kaplanMeier } from '@/core/stats/survival/survival';
 import { counted } from '@/core/words/plural';
@@ -9,7 +9,7 @@ import { counted } from '@/core/words/plural';
 const [WIDTH, ROW, LEFT, RIGHT] = [640, 44, 150, 24];
 
 /** Every unit as a mark in its treatment's row; of days, how many still wait, day by day. */
-export function KindPicture({ input }: { readonly input: KindInput }) {
+export function OutcomePicture({ input }: { readonly input: OutcomeInput }) {
   const units = readUnits(input);
   if (units.length === 0) return null;
   return (
@@ -31,7 +31,7 @@ function Marks({
   input,
   units,
 }: {
-  readonly input: KindInput;
+  readonly input: OutcomeInput;
   readonly units: readonly ReadUnit[];
 }) {
   const values = units.map(figureOf);
@@ -95,7 +95,7 @@ function Waiting({
   input,
   units,
 }: {
-  readonly input: KindInput;
+  readonly input: OutcomeInput;
   readonly units: readonly ReadUnit[];
 }) {
   const most = Math.max(1, ...units.map(unit => unit.value));

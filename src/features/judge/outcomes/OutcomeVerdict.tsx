@@ -2,25 +2,25 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect } from 'react';
-import type { LookedKind } from '@/core/judge/verdict/planned-verdict';
+import type { OutcomeAnalysis } from '@/core/judge/verdict/planned-verdict';
 import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
-import { Guesses } from '@/features/judge/closing/OpenedPredictions';
-import { RestOnItsWay } from '@/features/judge/details/DetailsLoading';
-import { useRest } from '@/features/judge/details/use-verdict-details';
+import { OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
+import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
+import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
 import type { VerdictOfTrial } from '@/features/judge/JudgeView';
-import { KindView } from './OutcomeView';
+import { OutcomeView } from './OutcomeView';
 
-const kindRest = () => import('./OutcomeDetails').then(module => module.KindRest);
+const kindRest = () => import('./OutcomeDetails').then(module => module.OutcomeDetails);
 const KindRest = dynamic(kindRest, { ssr: false });
 
-interface KindVerdictProps
+interface OutcomeVerdictProps
   extends VerdictOfTrial,
-    Pick<Parameters<typeof KindView>[0], 'efficacy' | 'germination'> {
-  readonly first: LookedKind;
+    Pick<Parameters<typeof OutcomeView>[0], 'efficacy' | 'germination'> {
+  readonly first: OutcomeAnalysis;
 }
 
 /** The verdict where the main measure is one of counts, shares, steps or days; what stands under it follows. */
-export function KindVerdict({
+export function OutcomeVerdict({
   trial,
   measure,
   amendments,
@@ -32,13 +32,13 @@ export function KindVerdict({
   efficacy,
   germination,
   ...doors
-}: KindVerdictProps) {
-  const fetched = useRest(trial.id, measure.id, first);
+}: OutcomeVerdictProps) {
+  const fetched = useVerdictDetails(trial.id, measure.id, first);
   useEffect(() => void kindRest(), []); // its code comes while its data are on their way
   const { judgement } = first;
   return (
     <>
-      <KindView
+      <OutcomeView
         trialId={trial.id}
         measureId={measure.id}
         isChosen={false}
@@ -61,14 +61,14 @@ export function KindVerdict({
         }
       />
       {guesses.predictions.length > 0 && (
-        <Guesses
+        <OpenedPredictions
           predictions={guesses.predictions}
           best={judgement.best}
           call={judgement.call}
           records={guesses.records}
         />
       )}
-      <RestOnItsWay state={fetched} />
+      <DetailsLoading state={fetched} />
       {fetched.rest && <KindRest {...doors} rest={fetched.rest} looked={first} />}
     </>
   );

@@ -5,8 +5,8 @@ import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import type { TrialEfficacy } from '@/core/judge/after/trial-efficacy';
 import type { trialGermination } from '@/core/judge/after/trial-germination';
-import type { KindContrast, KindJudgement } from '@/core/judge/outcomes/outcome-judgement';
-import type { KindInput } from '@/core/judge/question/outcome-input';
+import type { OutcomeContrast, OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
 import { pluralOf } from '@/core/words/plural';
@@ -17,17 +17,17 @@ import { printFigure, printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { WideTable } from '@/ui/WideTable';
-import { KindPicture } from './OutcomePicture';
+import { OutcomePicture } from './OutcomePicture';
 
-interface KindViewProps {
+interface OutcomeViewProps {
   readonly trialId: string;
   readonly measureId: string;
   /** Ranks were wanted of what has a mean. */
   readonly isChosen: boolean;
   readonly name: string;
   readonly definition: string;
-  readonly input: KindInput;
-  readonly judgement: KindJudgement;
+  readonly input: OutcomeInput;
+  readonly judgement: OutcomeJudgement;
   readonly tags: readonly TagView[];
   readonly efficacy: TrialEfficacy | null;
   readonly germination: ReturnType<typeof trialGermination> | null;
@@ -37,7 +37,7 @@ interface KindViewProps {
   readonly notes?: ReactNode;
 }
 
-const WHY: Readonly<Record<KindInput['kind'], string>> = {
+const WHY: Readonly<Record<OutcomeInput['kind'], string>> = {
   count: 'Counts spread more the more there are of them: they are judged by ratios.',
   proportion: 'So many of so many: judged as shares. What was dealt is the unit, not the item.',
   ordinal: 'Steps can be put in order, not added up: they are judged by ranks.',
@@ -45,7 +45,7 @@ const WHY: Readonly<Record<KindInput['kind'], string>> = {
 };
 
 /** A measure that no mean does justice to, by the method of its kind. */
-export function KindView({
+export function OutcomeView({
   trialId,
   measureId,
   isChosen,
@@ -58,7 +58,7 @@ export function KindView({
   germination,
   classes,
   notes,
-}: KindViewProps) {
+}: OutcomeViewProps) {
   return (
     <>
       <Verdict>
@@ -107,7 +107,7 @@ export function KindView({
       )}
       <section aria-label="Every unit">
         <h2>Every {input.unitWord}</h2>
-        <KindPicture input={input} />
+        <OutcomePicture input={input} />
       </section>
       <WideTable label={`Every treatment against ${input.control}`}>
         <thead>
@@ -185,12 +185,12 @@ export function KindView({
 }
 
 function Cells({
-  input: { kind, isEitherWay = false },
+  input: { kind, hasNoGoodDirection = false },
   contrast,
   found,
 }: {
-  readonly input: KindInput;
-  readonly contrast: KindContrast | undefined;
+  readonly input: OutcomeInput;
+  readonly contrast: OutcomeContrast | undefined;
   readonly found: string;
 }) {
   if (!contrast)
@@ -211,12 +211,12 @@ function Cells({
     );
   const { call, p, pAdjusted, method } = contrast;
   const size = sizeOf(kind, contrast);
-  const tone = isEitherWay ? 'ink' : isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
+  const tone = hasNoGoodDirection ? 'ink' : isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
   return (
     <>
       <td data-call={tone}>
         <b style={{ color: `var(--${tone})` }}>
-          {(isEitherWay ? DIFFERENCE_WORDS : CALL_WORDS)[call]}
+          {(hasNoGoodDirection ? DIFFERENCE_WORDS : CALL_WORDS)[call]}
         </b>
       </td>
       <td>{found}</td>
@@ -242,7 +242,7 @@ function Classes({
   linkOf,
 }: {
   readonly classes: readonly string[];
-  readonly input: KindInput;
+  readonly input: OutcomeInput;
   readonly linkOf: (at: number) => string;
 }) {
   const shown = classes
@@ -337,8 +337,8 @@ const shortFigure = (value: number): string => printFigure(Number(value.toPrecis
 
 /** How large it is, with an interval on the same scale. */
 function sizeOf(
-  kind: KindInput['kind'],
-  { effect, difference, ci }: Extract<KindContrast, { readonly estimable: true }>,
+  kind: OutcomeInput['kind'],
+  { effect, difference, ci }: Extract<OutcomeContrast, { readonly estimable: true }>,
 ): { readonly words: string; readonly ci: string } {
   const signed = (value: number, by = 1): string =>
     `${value < 0 ? '−' : '+'}${printFigure(Math.abs(Number((value * by).toPrecision(3))))}`;

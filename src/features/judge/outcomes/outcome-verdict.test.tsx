@@ -1,8 +1,8 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { plannedLook } from '@/core/judge/units/trial-analysis';
-import { kindUnderLook } from '@/core/judge/verdict/planned-verdict';
+import { plannedSpec } from '@/core/judge/units/trial-analysis';
+import { analyseOutcome } from '@/core/judge/verdict/planned-verdict';
 import { measureFromLibrary } from '@/core/measure/library/own-measure';
 import { readingKind } from '@/core/measure/library/reading-library';
 import { success } from '@/core/result';
@@ -10,9 +10,9 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { leaveOutFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { tagsOf } from '@/features/bench/bench-view';
-import { RestOnItsWay } from '@/features/judge/details/DetailsLoading';
-import { KindRest } from './OutcomeDetails';
-import { KindVerdict } from './OutcomeVerdict';
+import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
+import { OutcomeDetails } from './OutcomeDetails';
+import { OutcomeVerdict } from './OutcomeVerdict';
 
 jest.mock('@/workers/judge-job', () => ({
   startLuck: jest.fn(() => ({ result: new Promise(() => undefined), cancel: () => undefined })),
@@ -33,8 +33,8 @@ const data: TrialData = {
     readingFixture(unit, measure, (unit.treatmentId === bare.treatments[1]?.id ? 1 : 12) + (i % 3)),
   ),
 };
-const look = plannedLook(data, STARTING_GUESS_CV);
-const first = kindUnderLook(data, look);
+const look = plannedSpec(data, STARTING_GUESS_CV);
+const first = analyseOutcome(data, look);
 if (!first) throw new Error('counts are judged by their kind');
 const doors = {
   leaveOut: jest.fn(),
@@ -44,10 +44,10 @@ const doors = {
 };
 
 describe('the verdict on a main measure that is no mean', () => {
-  const show = (changes: Partial<Parameters<typeof KindVerdict>[0]> = {}) => {
+  const show = (changes: Partial<Parameters<typeof OutcomeVerdict>[0]> = {}) => {
     global.fetch = jest.fn(() => new Promise<Response>(() => undefined));
     return render(
-      <KindVerdict
+      <OutcomeVerdict
         trial={data.trial}
         measure={measure}
         amendments={[]}
@@ -126,7 +126,7 @@ describe('what stands under it', () => {
   };
   const show = async (changes: Partial<TrialData> = {}) => {
     render(
-      <KindRest {...doors} rest={{ ...rest, data: { ...data, ...changes } }} looked={first} />,
+      <OutcomeDetails {...doors} rest={{ ...rest, data: { ...data, ...changes } }} looked={first} />,
     );
     await screen.findByText('What was done, and when');
   };
@@ -160,11 +160,11 @@ describe('what stands under it', () => {
 
 test('a broken connection is said, and tried again', () => {
   const fetchAgain = jest.fn();
-  const { rerender } = render(<RestOnItsWay state={{ rest: null, isFailed: true, fetchAgain }} />);
+  const { rerender } = render(<DetailsLoading state={{ rest: null, isFailed: true, fetchAgain }} />);
   fireEvent.click(screen.getByRole('button', { name: 'Fetch it again' }));
   expect(fetchAgain).toHaveBeenCalledTimes(1);
   rerender(
-    <RestOnItsWay
+    <DetailsLoading
       state={{
         rest: {
           data,

@@ -6,7 +6,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import type { WalkView } from '@/features/walk/walk-view';
 import { Button } from '@/ui/Button';
-import type { Kept } from './outbox';
+import type { WaitingEntry } from './outbox';
 import type { OutboxState } from './use-outbox';
 
 /** Entries that the server did not take: what stands there, and what to do. None goes away by itself. */
@@ -32,7 +32,7 @@ function One({
   view,
   outbox,
 }: {
-  readonly kept: Kept;
+  readonly kept: WaitingEntry;
   readonly view: WalkView;
   readonly outbox: OutboxState;
 }) {

@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { nextOpen, stopsOf, unitsToRepeat } from '@/features/walk/walk-order';
-import { keepEntry, keptEntries, letGo } from './outbox';
+import { addToOutbox, waitingEntries, deleteEntry } from './outbox';
 import { type Answer, type Post, sendOutbox } from './send-outbox';
 
 const ids = (count: number): readonly string[] =>
@@ -14,12 +14,12 @@ const idOf = (entry: unknown): string =>
 
 beforeEach(async () => {
   for (const trial of ['a', 'b'])
-    for (const kept of await keptEntries(trial)) await letGo(kept.seq);
+    for (const kept of await waitingEntries(trial)) await deleteEntry(kept.seq);
 });
 
 test('what is kept is sent in order, in batches, and gone once it is answered', async () => {
-  for (const id of ids(120)) await keepEntry('a', { id });
-  await keepEntry('b', { id: 'another trial’s' });
+  for (const id of ids(120)) await addToOutbox('a', { id });
+  await addToOutbox('b', { id: 'another trial’s' });
   const sent: string[][] = [];
   expect(
     await sendOutbox('a', async (_, entries) => {
@@ -29,11 +29,11 @@ test('what is kept is sent in order, in batches, and gone once it is answered', 
   ).toBe('answered');
   expect(sent.map(batch => batch.length)).toEqual([50, 50, 20]);
   expect(sent.flat()).toEqual(ids(120));
-  expect([await keptEntries('a'), (await keptEntries('b')).length]).toEqual([[], 1]);
+  expect([await waitingEntries('a'), (await waitingEntries('b')).length]).toEqual([[], 1]);
 });
 
 test('without a connection nothing is lost, and the next try goes on where it broke off', async () => {
-  for (const id of ids(60)) await keepEntry('a', { id });
+  for (const id of ids(60)) await addToOutbox('a', { id });
   let calls = 0;
   const flaky: Post = async (_, entries) => {
     calls += 1;
@@ -41,13 +41,13 @@ test('without a connection nothing is lost, and the next try goes on where it br
     return took(entries);
   };
   expect(await sendOutbox('a', flaky)).toBe('no-connection');
-  expect((await keptEntries('a')).map(kept => kept.entry.id)).toEqual(ids(60).slice(50));
+  expect((await waitingEntries('a')).map(kept => kept.entry.id)).toEqual(ids(60).slice(50));
   expect(await sendOutbox('a', flaky)).toBe('answered');
-  expect(await keptEntries('a')).toEqual([]);
+  expect(await waitingEntries('a')).toEqual([]);
 });
 
 test('what the server refuses stays with its reason, is not sent again, and keeps none of the others back', async () => {
-  for (const id of ids(3)) await keepEntry('a', { id });
+  for (const id of ids(3)) await addToOutbox('a', { id });
   const trouble = { kind: 'already-read' };
   await sendOutbox('a', async (_, entries) =>
     entries.map(entry => ({
@@ -58,7 +58,7 @@ test('what the server refuses stays with its reason, is not sent again, and keep
           : { ok: true as const, value: null },
     })),
   );
-  expect((await keptEntries('a')).map(kept => [kept.entry.id, kept.refusal])).toEqual([
+  expect((await waitingEntries('a')).map(kept => [kept.entry.id, kept.refusal])).toEqual([
     ['entry 1', trouble],
   ]);
   const again = jest.fn();

@@ -4,7 +4,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 export type Entry = Readonly<Record<string, unknown>> & { readonly id: string };
 
 /** Something put down in this browser that the server has not answered for yet, or refused. */
-export interface Kept {
+export interface WaitingEntry {
   /** Grows with every entry: the order in which they were made. */
   readonly seq: number;
   readonly trialId: string;
@@ -14,7 +14,7 @@ export interface Kept {
 }
 
 interface Outbox extends DBSchema {
-  entries: { key: number; value: Omit<Kept, 'seq'> };
+  entries: { key: number; value: Omit<WaitingEntry, 'seq'> };
 }
 
 let opened: Promise<IDBPDatabase<Outbox>> | undefined;
@@ -30,15 +30,15 @@ function outbox(): Promise<IDBPDatabase<Outbox>> {
 }
 
 /** Puts an entry down in this browser; it outlives the page, the battery and the connection. */
-export async function keepEntry(trialId: string, entry: Entry): Promise<void> {
+export async function addToOutbox(trialId: string, entry: Entry): Promise<void> {
   const db = await outbox();
   await db.add('entries', { trialId, entry, refusal: null });
 }
 
 /** What is kept for a trial, in the order in which it was made. */
-export async function keptEntries(trialId: string): Promise<readonly Kept[]> {
+export async function waitingEntries(trialId: string): Promise<readonly WaitingEntry[]> {
   const db = await outbox();
-  const kept: Kept[] = [];
+  const kept: WaitingEntry[] = [];
   for (
     let cursor = await db.transaction('entries').store.openCursor();
     cursor;
@@ -50,11 +50,11 @@ export async function keptEntries(trialId: string): Promise<readonly Kept[]> {
 }
 
 /** Lets go of an entry that the server has, or that its maker gives up. */
-export async function letGo(seq: number): Promise<void> {
+export async function deleteEntry(seq: number): Promise<void> {
   await (await outbox()).delete('entries', seq);
 }
 
 /** Keeps an entry with what the server said to it. Nothing is dropped unseen. */
-export async function keepRefused({ seq, ...kept }: Kept, refusal: unknown): Promise<void> {
+export async function markRefused({ seq, ...kept }: WaitingEntry, refusal: unknown): Promise<void> {
   await (await outbox()).put('entries', { ...kept, refusal }, seq);
 }

@@ -20,7 +20,7 @@ const store = () =>
   });
 
 /** Puts a picture down in this browser before it is sent: a phone may go dark on the way. */
-export async function keepPhotoHere(
+export async function addPhotoToOutbox(
   trialId: string,
   facts: PhotoFacts,
   bytes: ArrayBuffer,
@@ -35,7 +35,7 @@ export interface PhotosSent {
 }
 
 /** Sends what waits of a trial. A picture leaves this browser only when the server has it, or says that it is none. */
-export async function sendKeptPhotos(
+export async function sendWaitingPhotos(
   trialId: string,
   send: (
     trialId: string,

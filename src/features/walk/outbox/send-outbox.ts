@@ -1,4 +1,4 @@
-import { keepRefused, keptEntries, letGo } from './outbox';
+import { markRefused, waitingEntries, deleteEntry } from './outbox';
 
 /** What became of sending: all answered, or no connection. */
 export type Sent = 'answered' | 'no-connection';
@@ -18,7 +18,7 @@ const BATCH = 50;
 /** Sends what waits, in order, a batch at a time. Sent twice does no harm: the server knows entries by their ids. */
 export async function sendOutbox(trialId: string, post: Post): Promise<Sent> {
   for (;;) {
-    const waiting = (await keptEntries(trialId))
+    const waiting = (await waitingEntries(trialId))
       .filter(kept => kept.refusal === null)
       .slice(0, BATCH);
     if (waiting.length === 0) return 'answered';
@@ -33,9 +33,9 @@ export async function sendOutbox(trialId: string, post: Post): Promise<Sent> {
     }
     for (const kept of waiting) {
       const answer = answers.find(each => each.id === kept.entry.id);
-      if (answer?.result.ok) await letGo(kept.seq);
+      if (answer?.result.ok) await deleteEntry(kept.seq);
       else
-        await keepRefused(
+        await markRefused(
           kept,
           answer?.result.ok === false ? answer.result.trouble : { kind: 'changed-meanwhile' },
         );

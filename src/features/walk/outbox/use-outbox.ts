@@ -1,13 +1,13 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { type Entry, type Kept, keepEntry, keptEntries, letGo } from './outbox';
+import { type Entry, type WaitingEntry, addToOutbox, waitingEntries, deleteEntry } from './outbox';
 import { postReadings, sendOutbox } from './send-outbox';
 
 /** What this browser still holds of a trial, and the ways to deal with it. */
 export interface OutboxState {
-  readonly waiting: readonly Kept[];
-  readonly refused: readonly Kept[];
+  readonly waiting: readonly WaitingEntry[];
+  readonly refused: readonly WaitingEntry[];
   readonly isConnected: boolean;
   /** False until the browser's store was looked into once, and while an entry is on its way into it. */
   readonly isKnown: boolean;
@@ -21,10 +21,10 @@ const AGAIN_MS = 15_000;
 
 /** Keeps entries in this browser and sends them whenever there is a connection, one tab at a time. */
 export function useOutbox(trialId: string): OutboxState {
-  const [kept, setKept] = useState<readonly Kept[] | null>(null);
+  const [kept, setKept] = useState<readonly WaitingEntry[] | null>(null);
   const [keeping, setKeeping] = useState(0);
   const [isConnected, setConnected] = useState(true);
-  const look = useCallback(async () => setKept(await keptEntries(trialId)), [trialId]);
+  const look = useCallback(async () => setKept(await waitingEntries(trialId)), [trialId]);
   const send = useCallback(async () => {
     // Two tabs must not send the same batch side by side; the server would not mind, the order would.
     const sent = await navigator.locks.request(`turnspit outbox ${trialId}`, () =>
@@ -53,7 +53,7 @@ export function useOutbox(trialId: string): OutboxState {
     add: async entry => {
       setKeeping(count => count + 1);
       try {
-        await keepEntry(trialId, entry);
+        await addToOutbox(trialId, entry);
         await look();
       } finally {
         setKeeping(count => count - 1);
@@ -61,7 +61,7 @@ export function useOutbox(trialId: string): OutboxState {
       void send();
     },
     drop: async seq => {
-      await letGo(seq);
+      await deleteEntry(seq);
       await look();
     },
   };

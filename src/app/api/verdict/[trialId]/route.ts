@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { trialSentence } from '@/core/trial/trial-trouble';
-import { restOfVerdict } from '@/service/judge/verdict';
+import { verdictPage } from '@/service/judge/verdict';
 
 const Wish = z.object({ trialId: z.uuid(), measure: z.uuid().optional() });
 
@@ -14,7 +14,7 @@ export async function GET(
     ...(await params),
   });
   if (!wish.success) return new Response('There is no such trial.', { status: 404 });
-  const rest = await restOfVerdict(wish.data.trialId, wish.data.measure);
+  const rest = await verdictPage(wish.data.trialId, wish.data.measure);
   if (!rest.ok)
     return new Response(trialSentence(rest.trouble), {
       status: rest.trouble.kind === 'no-such-trial' ? 404 : 409,

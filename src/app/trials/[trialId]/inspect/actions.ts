@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { changing, changingOne } from '@/app/trials/[trialId]/changing';
 import { failure } from '@/core/result';
-import { dropPhoto, scalePhoto } from '@/service/inspect/photos';
+import { removePhoto, scalePhoto } from '@/service/inspect/photos';
 import { askLaboratory, fillBags, takeReport } from '@/service/inspect/soil';
 import { countCups, layCups } from '@/service/inspect/tastings';
 
@@ -15,7 +15,7 @@ export async function scalePhotoAction(trialId: unknown, input: unknown) {
 }
 
 export async function dropPhotoAction(trialId: unknown, photoId: unknown) {
-  return changingOne(trialId, photoId, dropPhoto);
+  return changingOne(trialId, photoId, removePhoto);
 }
 
 export async function fillBagsAction(trialId: unknown, input: unknown) {

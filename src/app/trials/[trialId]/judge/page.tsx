@@ -3,22 +3,22 @@ import Link from 'next/link';
 import { z } from 'zod';
 import { trialEfficacy } from '@/core/judge/after/trial-efficacy';
 import { trialGermination } from '@/core/judge/after/trial-germination';
-import { judgeKind } from '@/core/judge/outcomes/outcome-judge';
-import { kindInputOf, kindOf } from '@/core/judge/question/trial-outcome';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
+import { outcomeInputOf, outcomeOf } from '@/core/judge/question/trial-outcome';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
-import { kindUnderLook } from '@/core/judge/verdict/planned-verdict';
+import { analyseOutcome } from '@/core/judge/verdict/planned-verdict';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { ShutKey } from '@/features/judge/closing/ShutKey';
 import { JudgeView } from '@/features/judge/JudgeView';
-import { KindVerdict } from '@/features/judge/outcomes/OutcomeVerdict';
-import { KindView } from '@/features/judge/outcomes/OutcomeView';
+import { OutcomeVerdict } from '@/features/judge/outcomes/OutcomeVerdict';
+import { OutcomeView } from '@/features/judge/outcomes/OutcomeView';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
 import { frozenVerdictOf, noteInterimLook } from '@/service/judge/close-trial';
-import { lookAt, verdictUnder } from '@/service/judge/verdict';
-import { openedGuesses } from '@/service/trial/opened-predictions';
+import { analysisSpecOf, verdictUnder } from '@/service/judge/verdict';
+import { openedPredictions } from '@/service/trial/opened-predictions';
 import { findTrialFor, trialLog } from '@/service/trial/trials';
 import {
   closeTrialAction,
@@ -71,17 +71,17 @@ export default async function JudgePage(props: JudgePageProps) {
       data.measures.find(each => asked.success && each.id === asked.data) ?? mainMeasure(data);
     if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0))
       await noteInterimLook(id);
-    const look = await lookAt(data, measure.id);
+    const look = await analysisSpecOf(data, measure.id);
     const tags = tagsOf(data);
     const ownWay = {
       efficacy: trialEfficacy(data, measure) ?? null,
       germination: trialGermination(data, measure) ?? null,
     };
-    const isMainByKind = measure.isMain && by === undefined && kindOf(measure.scale) !== null;
+    const isMainByKind = measure.isMain && by === undefined && outcomeOf(measure.scale) !== null;
     const isBesideByKind =
       !isMainByKind && asked.success && (by !== 'means' || measure.scale?.kind === 'class');
     const kind = isBesideByKind
-      ? kindInputOf(
+      ? outcomeInputOf(
           data,
           measure,
           { ...look, margin: null },
@@ -90,14 +90,14 @@ export default async function JudgePage(props: JudgePageProps) {
       : undefined;
     if (kind)
       return (
-        <KindView
+        <OutcomeView
           trialId={id}
           measureId={measure.id}
           isChosen={by === 'ranks'}
           name={measure.name}
           definition={measure.definition}
           input={kind}
-          judgement={judgeKind(kind)}
+          judgement={judgeOutcome(kind)}
           tags={tags}
           {...ownWay}
           classes={measure.scale?.kind === 'class' ? measure.scale.classes : []}
@@ -113,7 +113,7 @@ export default async function JudgePage(props: JudgePageProps) {
       measure,
       amendments: data.amendments,
       tags,
-      guesses: await openedGuesses(data),
+      guesses: await openedPredictions(data),
       frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
       interimLooks: new Set(
         log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10)),
@@ -123,18 +123,18 @@ export default async function JudgePage(props: JudgePageProps) {
       leaveOut: leaveOutAction.bind(null, id),
       putBackIn: putBackInAction.bind(null, id),
     };
-    const mainByKind = isMainByKind ? kindUnderLook(data, look) : undefined;
+    const mainByKind = isMainByKind ? analyseOutcome(data, look) : undefined;
     if (mainByKind)
-      return <KindVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
+      return <OutcomeVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
     return (
       <JudgeView
         key={measure.id}
         {...ofTrial}
         first={verdictUnder(data, look)}
         system={garden.system}
-        isByMeans={by === 'means' && asked.success && kindOf(measure.scale) !== null}
+        isByMeans={by === 'means' && asked.success && outcomeOf(measure.scale) !== null}
         noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)}
-        byMeans={data.measures.filter(each => kindOf(each.scale) === null).map(each => each.id)}
+        byMeans={data.measures.filter(each => outcomeOf(each.scale) === null).map(each => each.id)}
       />
     );
   }

@@ -3,7 +3,7 @@ import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit'
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { canMove } from '@/core/design/site/moving-round';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { kindOf } from '@/core/judge/question/trial-outcome';
+import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { traitLines } from '@/core/trial/forms/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
@@ -12,7 +12,7 @@ import { groundOf } from '@/features/lay-out/ground';
 import { LayOut } from '@/features/lay-out/LayOut';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
-import { ownSpread } from '@/service/trial/pooled-cv';
+import { pooledCv } from '@/service/trial/pooled-cv';
 import { trialLog } from '@/service/trial/trials';
 import {
   amendAction,
@@ -35,7 +35,7 @@ export default async function LayOutPage(props: TrialPageProps) {
   const { id } = data.trial;
   const main = mainMeasure(data);
   const garden = await currentGarden();
-  const ownCv = await ownSpread(main);
+  const ownCv = await pooledCv(main);
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
@@ -45,7 +45,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         unitWord={data.trial.unitWord}
         tags={tagsOf(data)}
         treatments={data.treatments}
-        isByKind={kindOf(main.scale) !== null}
+        isByKind={outcomeOf(main.scale) !== null}
         question={{ response: main.response, better: main.better, margin: main.margin }}
         system={garden.system}
         costEach={data.trial.money?.costEach ?? null}

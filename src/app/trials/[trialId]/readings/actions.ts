@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { readAlso, readNoMore } from '@/service/trial/measures';
+import { addMeasureToTrial, removeMeasureFromTrial } from '@/service/trial/measures';
 import { undoImport } from '@/service/weigh/import-readings';
 import { readingHistoryOf } from '@/service/weigh/readings';
 import { changing, changingOne } from '../changing';
@@ -9,7 +9,7 @@ import { changing, changingOne } from '../changing';
 const Id = z.uuid();
 
 export async function readAlsoAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id => readAlso(id, input));
+  return changing(trialId, id => addMeasureToTrial(id, input));
 }
 
 export async function readingHistoryAction(unitId: unknown) {
@@ -22,5 +22,5 @@ export async function undoImportAction(trialId: unknown, importId: unknown) {
 }
 
 export async function readNoMoreAction(trialId: unknown, measureId: unknown) {
-  return changingOne(trialId, measureId, readNoMore);
+  return changingOne(trialId, measureId, removeMeasureFromTrial);
 }

@@ -4,11 +4,11 @@ import { nameByDepth } from '@/service/layout/name-by-depth';
 import {
   changeCareSettings,
   dateStage,
-  dropCareRule,
+  removeCareRule,
   logCare,
   saveCareRule,
   tickOff,
-  untick,
+  undoAct,
 } from '@/service/tend/care';
 import { lookIntoBottles } from '@/service/tend/today';
 import { changing, changingOne } from '../changing';
@@ -25,7 +25,7 @@ export async function saveCareRuleAction(
 }
 
 export async function dropCareRuleAction(trialId: unknown, ruleId: unknown, why: unknown) {
-  return changingOne(trialId, ruleId, (id, rule) => dropCareRule(id, rule, why));
+  return changingOne(trialId, ruleId, (id, rule) => removeCareRule(id, rule, why));
 }
 
 export async function logCareAction(trialId: unknown, input: unknown) {
@@ -53,5 +53,5 @@ export async function lookIntoBottlesAction() {
 }
 
 export async function untickAction(trialId: unknown, actId: unknown) {
-  return changingOne(trialId, actId, untick);
+  return changingOne(trialId, actId, undoAct);
 }

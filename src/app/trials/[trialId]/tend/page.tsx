@@ -7,7 +7,7 @@ import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { listProducts } from '@/service/garden/shelf';
 import { recentWeather } from '@/service/garden/weather';
-import { stepAlias } from '@/service/tend/task-alias';
+import { taskAlias } from '@/service/tend/task-alias';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   changeCareSettingsAction,
@@ -36,7 +36,7 @@ export default async function TendPage(props: TrialPageProps) {
           now: instantNow(),
           garden: await currentGarden(),
           weather: await recentWeather(10),
-          aliasOf: ruleId => stepAlias(id, ruleId, data.care.bottles),
+          aliasOf: ruleId => taskAlias(id, ruleId, data.care.bottles),
         })}
         bench={benchViewOf(data, isOpen)}
         tick={tickAction}
