@@ -6,6 +6,14 @@ const config: NextConfig = {
   poweredByHeader: false,
   allowedDevOrigins: ['127.0.0.1'],
   devIndicators: false,
+  // A bookmark from before the page had its step's name.
+  redirects: async () => [
+    {
+      source: '/trials/:trialId/closely',
+      destination: '/trials/:trialId/inspect',
+      permanent: true,
+    },
+  ],
 };
 
 export default config;

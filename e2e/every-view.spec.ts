@@ -22,7 +22,7 @@ const VIEWS = [
   { name: 'Weather', path: '/weather', trial: undefined },
   { name: 'Weigh', path: '/weigh', trial: STRAWBERRIES },
   { name: 'Readings', path: '/readings', trial: STRAWBERRIES },
-  { name: 'a close look', path: '/closely', trial: STRAWBERRIES },
+  { name: 'a close look', path: '/inspect', trial: STRAWBERRIES },
   { name: 'a walk', path: '/walk', trial: STRAWBERRIES },
   { name: 'Judge', path: '/judge', trial: BEANS },
   { name: 'a dose series judged', path: '/judge', trial: BEETROOT },

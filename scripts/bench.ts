@@ -238,7 +238,13 @@ async function benchVerdictPage(): Promise<void> {
 /** The planner: the verdict rule on made-up trials, and the curve over all sizes as the page asks for it. */
 function benchPlanner(): void {
   const plan = {
-    wish: { ...BLANK_LAYOUT, kind: 'complete-blocks', each: 1, blockCount: 6, blockWord: 'shelf' },
+    request: {
+      ...BLANK_LAYOUT,
+      kind: 'complete-blocks',
+      each: 1,
+      blockCount: 6,
+      blockWord: 'shelf',
+    },
     treatments: trialFixture({ treatments: 8 }).treatments,
     unitWord: 'pot',
     response: 'beans',

@@ -37,7 +37,7 @@ const SHOTS: readonly Shot[] = [
   { file: 'judge', trial: BEANS, path: '/judge', isWhole: true },
   { file: 'judge-days', trial: LETTUCES, path: '/judge', link: 'Pest first seen', isWhole: true },
   { file: 'report', trial: BEANS, path: '/report' },
-  { file: 'closely', trial: STRAWBERRIES, path: '/closely' },
+  { file: 'inspect', trial: STRAWBERRIES, path: '/inspect' },
   { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' },
   { file: 'shelf', path: '/shelf' },
   { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true },

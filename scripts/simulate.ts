@@ -4,7 +4,7 @@ import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeInput, OutcomeUnit, OutcomeKind } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, OutcomeKind, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
 

@@ -10,7 +10,7 @@ export interface ReportTable {
 /** All that a report says, in words and figures that are printed already. */
 export interface Report {
   readonly question: string;
-  readonly standing: string;
+  readonly stateWords: string;
   readonly headline: string;
   readonly detail: string;
   readonly unitWord: string;
@@ -51,7 +51,7 @@ export interface Report {
 export function reportHtml(report: Report): string {
   const {
     question,
-    standing,
+    stateWords,
     headline,
     detail,
     limits,
@@ -66,7 +66,7 @@ export function reportHtml(report: Report): string {
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${text(question)}</title><style>${STYLE}</style></head><body>
 <main>
-<header><p>${text(standing)}</p><h1>${text(question)}</h1></header>
+<header><p>${text(stateWords)}</p><h1>${text(question)}</h1></header>
 ${corrections.length > 0 ? `<section class="corrected"><h2>Corrected</h2>${list(corrections)}</section>` : ''}
 <section><h2 class="verdict">${text(headline)}</h2><p>${text(detail)}</p></section>
 <section class="two"><figure>${dots(report)}<figcaption>${text(`${report.measure}: each dot is one ${report.unitWord}${report.dots.some(row => row.mean !== null) ? ', the bar the mean of its treatment' : ''}. ${counted(units, report.unitWord)} in all.`)}</figcaption></figure>

@@ -2,7 +2,7 @@ import { type Incident, Incident as IncidentSchema } from '@/core/trial/model/in
 import { type Pick, Pick as PickSchema } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Database } from '@/store/connection/database';
-import { addEntry, historyRows, currentRows } from './revisions';
+import { addEntry, currentRows, historyRows } from './revisions';
 
 // SQLite gives booleans back as 0 and 1.
 const withBooleans = (row: unknown, ...names: readonly string[]): unknown =>

@@ -1,6 +1,6 @@
 import { Reading } from '@/core/trial/model/reading';
 import type { Database } from '@/store/connection/database';
-import { addEntry, historyRows, currentRows } from './revisions';
+import { addEntry, currentRows, historyRows } from './revisions';
 
 const readingOf = (row: unknown): Reading => {
   const found = row && typeof row === 'object' ? { ...row } : {};

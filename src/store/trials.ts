@@ -13,7 +13,7 @@ import { currentIncidents, currentPicks } from './entries';
 import { measureFrom, measureRow } from './measures';
 import { amendmentsOf, predictionsOf, regretsOf } from './plan-records';
 import { productsOf } from './products';
-import { lastReadings, currentReadings } from './readings';
+import { currentReadings, lastReadings } from './readings';
 
 type Row = Readonly<Record<string, unknown>>;
 

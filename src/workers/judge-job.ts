@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
-import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
+import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import type { JudgeApi, JudgeProgress, LuckProgress, MeasureLuck } from './judge.worker';
+import type { JudgeApi, JudgeProgress, MeasurePValues, PermutationProgress } from './judge.worker';
 
 /** Work under way in a worker of its own. */
 export interface JudgeJob<Found> {
@@ -13,21 +13,21 @@ export interface JudgeJob<Found> {
 /** Starts judging beside the page, which stays free to scroll and type. */
 export function startJudging(
   data: TrialData,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   onProgress: (progress: JudgeProgress) => void,
 ): JudgeJob<Analysis> {
-  return startBeside(onProgress, (judge, report) => judge.judgeInSteps(data, look, report));
+  return startBeside(onProgress, (judge, report) => judge.judgeInSteps(data, spec, report));
 }
 
 /** Starts the shuffles of several measures beside the page. */
-export function startLuck(
+export function startPermutations(
   data: TrialData,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   measureIds: readonly string[],
-  onProgress: (progress: LuckProgress) => void,
-): JudgeJob<readonly MeasureLuck[]> {
+  onProgress: (progress: PermutationProgress) => void,
+): JudgeJob<readonly MeasurePValues[]> {
   return startBeside(onProgress, (judge, report) =>
-    judge.shuffleEach(data, look, measureIds, report),
+    judge.shuffleEach(data, spec, measureIds, report),
   );
 }
 

@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import { openBatch, saveProduct, stepUp, removeProduct, weighLoose } from '@/service/garden/shelf';
+import { openBatch, removeProduct, saveProduct, stepUp, weighLoose } from '@/service/garden/shelf';
 
 // Public doors: anyone who can reach the site can call them with anything.
 const Id = z.uuid();

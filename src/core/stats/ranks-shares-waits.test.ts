@@ -229,10 +229,18 @@ describe('deals of scores', () => {
     const exact = permutationSumTest([
       { scores, isTreated: [false, false, false, false, true, true, true, true] },
     ]).p;
-    const [together = 0] = permutationSumTestOfSeveral([{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }], 2, 5);
+    const [together = 0] = permutationSumTestOfSeveral(
+      [{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }],
+      2,
+      5,
+    );
     expect(Math.abs(together - exact)).toBeLessThan(0.03);
-    expect(permutationSumTestOfSeveral([{ scores: [3, 3, 3, 3], group: [0, 0, 1, 1] }], 2)).toEqual([1]);
-    expect(permutationSumTestOfSeveral([{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }], 3)[1]).toBe(1); // nobody has the third treatment
+    expect(permutationSumTestOfSeveral([{ scores: [3, 3, 3, 3], group: [0, 0, 1, 1] }], 2)).toEqual(
+      [1],
+    );
+    expect(permutationSumTestOfSeveral([{ scores, group: [0, 0, 0, 0, 1, 1, 1, 1] }], 3)[1]).toBe(
+      1,
+    ); // nobody has the third treatment
   });
   test('one strong treatment does not hide another', () => {
     const group = [0, 0, 0, 0, 0, 1, 1, 1, 1, 1, 2, 2, 2, 2, 2];

@@ -45,13 +45,13 @@ export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
       );
       return;
     }
-    const wish = readBench(
+    const request = readBench(
       { ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench },
       'uk',
       treatments,
     );
     const usual = readBench(USUAL_BENCH, 'uk', treatments);
-    const bench = wish.ok ? wish.value : usual.ok ? usual.value : undefined;
+    const bench = request.ok ? request.value : usual.ok ? usual.value : undefined;
     if (!bench || !main) {
       setSays('This can’t be laid out yet.');
       return;
@@ -62,7 +62,7 @@ export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
     planner.current
       .dryRuns(
         {
-          wish: bench,
+          request: bench,
           treatments,
           unitWord: facts.unitWord,
           response: main.response,

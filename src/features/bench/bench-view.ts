@@ -72,7 +72,7 @@ export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchVie
   if (!ground) return null;
   const byId = new Map(data.places.map(place => [place.id, place]));
   const cornerOf = cornersOn(data.places);
-  const standing = (place: Place): Placed => {
+  const placed = (place: Place): Placed => {
     const { xMm, yMm } = cornerOf(place);
     return { name: place.name, xMm, yMm, widthMm: place.widthMm, depthMm: place.depthMm };
   };
@@ -92,7 +92,7 @@ export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchVie
       .sort((a, b) => a.position - b.position);
     return [
       {
-        ...standing(pot),
+        ...placed(pot),
         id: unit.id,
         code: unit.code,
         position: unit.position,
@@ -109,10 +109,10 @@ export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchVie
     depthMm: ground.depthMm,
     units,
     site: data.layout?.site ?? [],
-    benches: benches.map(standing),
-    shelves: shelves.map(standing),
-    beds: beds.map(standing),
-    guards: guards.map(guard => ({ ...standing(guard), shape: guard.shape })),
+    benches: benches.map(placed),
+    shelves: shelves.map(placed),
+    beds: beds.map(placed),
+    guards: guards.map(guard => ({ ...placed(guard), shape: guard.shape })),
   };
 }
 

@@ -6,7 +6,7 @@ import { styled } from 'styled-components';
 import { longDay } from './days';
 import { KeysHelp } from './KeysHelp';
 
-interface RailProps {
+interface NavigationProps {
   readonly garden: string;
   /** ISO date. */
   readonly today: string;
@@ -19,7 +19,7 @@ const PLACES = [
 ] as const;
 
 /** The thin rail over every page: where one can go, whose garden it is, and the day. At the thumb on a phone. */
-export function Navigation({ garden, today }: RailProps) {
+export function Navigation({ garden, today }: NavigationProps) {
   const path = usePathname();
   return (
     <Bar>

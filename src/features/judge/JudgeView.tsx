@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import type { PredictionScore } from '@/core/judge/after/prediction-scores';
-import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
+import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isBetter } from '@/core/judge/verdict/call';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
@@ -88,8 +88,11 @@ export function JudgeView({
   const fetched = useVerdictDetails(trial.id, first.spec.measureId, first);
   const state = useJudgement(fetched.rest?.data ?? null, first);
   useEffect(() => void restView(), []); // its code comes while its data are on their way
-  const [wished, setWished] = useState<{ readonly of: Analysis; readonly look: AnalysisSpec }>();
-  const look = wished?.of === first ? wished.look : first.spec; // what went on record meanwhile is in the page's own look
+  const [requested, setRequested] = useState<{
+    readonly of: Analysis;
+    readonly spec: AnalysisSpec;
+  }>();
+  const spec = requested?.of === first ? requested.spec : first.spec; // what went on record meanwhile is in the page's own look
   const { analysis } = state;
   const { judgement, input } = analysis;
   const measures = fetched.rest?.data.measures ?? [shown];
@@ -100,7 +103,7 @@ export function JudgeView({
   );
   const differs = differencesOf(first.spec, analysis.spec, measures, printValue);
   const lookAgain = (next: AnalysisSpec): void => {
-    setWished({ of: first, look: next });
+    setRequested({ of: first, spec: next });
     state.judge(next);
   };
   return (
@@ -154,8 +157,8 @@ export function JudgeView({
           state={state}
           tags={tags}
           onCancel={state.cancel}
-          onRunAgain={() => state.judge(look)}
-          onRunMore={() => state.judge({ ...look, shuffles: MANY_SHUFFLES })}
+          onRunAgain={() => state.judge(spec)}
+          onRunMore={() => state.judge({ ...spec, shuffles: MANY_SHUFFLES })}
         />
       </TwoParts>
       {guesses.predictions.length > 0 && (
@@ -166,7 +169,7 @@ export function JudgeView({
           records={guesses.records}
         />
       )}
-      <CallsTable looked={analysis} tags={tags} printValue={printValue} />
+      <CallsTable analysis={analysis} tags={tags} printValue={printValue} />
       {byMeans.includes(measure.id) && (
         <Soft>
           Judged by means: a weight or a length has one.{' '}
@@ -181,10 +184,10 @@ export function JudgeView({
           {...doors}
           rest={fetched.rest}
           planned={first.spec}
-          look={look}
-          looked={analysis}
+          spec={spec}
+          analysis={analysis}
           system={system}
-          onLook={lookAgain}
+          onAnalyse={lookAgain}
         />
       )}
     </>

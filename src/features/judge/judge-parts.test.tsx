@@ -5,7 +5,7 @@ import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
-import { analyse, type AnalysisSpec, plannedSpec } from '@/core/judge/units/trial-analysis';
+import { type AnalysisSpec, analyse, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
 import type { Measure } from '@/core/trial/model/measure';
@@ -31,8 +31,8 @@ import { SeasonsPanel } from '@/features/judge/details/SeasonsPanel';
 import { Sensitivity } from '@/features/judge/details/Sensitivity';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
 import { OutcomeView } from '@/features/judge/outcomes/OutcomeView';
-import type { MeasureLuck } from '@/workers/judge.worker';
-import { startLuck } from '@/workers/judge-job';
+import type { MeasurePValues } from '@/workers/judge.worker';
+import { startPermutations } from '@/workers/judge-job';
 
 const trial = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });
 const at = (unit: TrialData['units'][number]): number =>
@@ -46,7 +46,7 @@ const data: TrialData = {
     }),
   ),
 };
-const looked = analyse(
+const analysis = analyse(
   data,
   { ...plannedSpec(data, STARTING_GUESS_CV), shuffles: 0 },
   judgeWithoutShuffle,
@@ -58,7 +58,7 @@ const made = (key: string, id: string): Measure => {
   return read.value;
 };
 
-const running: { readonly resolve: (lucks: readonly MeasureLuck[]) => void }[] = [];
+const running: { readonly resolve: (pValues: readonly MeasurePValues[]) => void }[] = [];
 jest.mock('@/workers/judge-job', () => ({
   startLuck: jest.fn(() => {
     let cancel = (): void => undefined;
@@ -71,13 +71,13 @@ jest.mock('@/workers/judge-job', () => ({
 }));
 
 describe('the scorecard', () => {
-  const card = scorecardOf(data, looked.spec, () => print);
+  const card = scorecardOf(data, analysis.spec, () => print);
   const show = () =>
     render(
       <ScorecardPanel
         trialId="t"
         whole={data}
-        look={looked.spec}
+        spec={analysis.spec}
         card={card}
         tags={tagsOf(data)}
         control="plain water"
@@ -100,14 +100,14 @@ describe('the scorecard', () => {
   });
   test('shuffles every measure that has a mean beside the page, says how far it is, and what luck does', async () => {
     show();
-    const [, , ids, report] = jest.mocked(startLuck).mock.lastCall ?? [];
+    const [, , ids, report] = jest.mocked(startPermutations).mock.lastCall ?? [];
     expect(ids).toEqual(card.rows.filter(row => row.isByMean).map(row => row.measureId));
     expect(ids).toHaveLength(4);
     const main = card.rows[0]?.measureId ?? '';
     const found = (pAdjusted: number) => [
       { measureId: main, deals: 20_000, treatments: [{ treatment: 'feed 1', pAdjusted }] },
     ];
-    act(() => report?.({ done: 20_000, total: 80_000, lucks: found(0.0004) }));
+    act(() => report?.({ done: 20_000, total: 80_000, pValues: found(0.0004) }));
     expect(screen.getByText(/20,000 of 80,000 shuffles, measure by measure/)).toBeVisible();
     expect(screen.getByText(/^luck fewer than 1 in 1,000$/)).toBeVisible();
     fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
@@ -130,7 +130,11 @@ describe('the scorecard', () => {
 });
 
 function Shown({ of }: { readonly of: TrialData }) {
-  const { rest, isFailed, fetchAgain } = useVerdictDetails(of.trial.id, looked.spec.measureId, of);
+  const { rest, isFailed, fetchAgain } = useVerdictDetails(
+    of.trial.id,
+    analysis.spec.measureId,
+    of,
+  );
   return (
     <>
       <p>
@@ -161,7 +165,7 @@ describe('what stands under a verdict', () => {
                   JSON.parse(
                     JSON.stringify({
                       data: of,
-                      beside: {},
+                      details: {},
                       audit: { findings: [], checks: 0 },
                       log: [],
                     }),
@@ -203,60 +207,60 @@ describe('what stands under a verdict', () => {
     expect(await screen.findByText('broken off')).toBeVisible();
   });
   test('on its way, the scorecard stands without its shuffles', () => {
-    jest.mocked(startLuck).mockClear();
+    jest.mocked(startPermutations).mockClear();
     render(
       <ScorecardPanel
         trialId="t"
         whole={null}
-        look={looked.spec}
-        card={scorecardOf(data, looked.spec, () => print)}
+        spec={analysis.spec}
+        card={scorecardOf(data, analysis.spec, () => print)}
         tags={tagsOf(data)}
         control="plain water"
         bases={[]}
       />,
     );
-    expect(startLuck).not.toHaveBeenCalled();
+    expect(startPermutations).not.toHaveBeenCalled();
     expect(screen.getByText('clearly better')).toBeVisible();
   });
 });
 
 describe('look at it otherwise', () => {
-  const show = (onLook: (look: AnalysisSpec) => void, look: AnalysisSpec = looked.spec) =>
+  const show = (onAnalyse: (spec: AnalysisSpec) => void, spec: AnalysisSpec = analysis.spec) =>
     render(
       <WhatIf
-        planned={looked.spec}
-        look={look}
+        planned={analysis.spec}
+        spec={spec}
         measures={data.measures}
         unit={undefined}
         unitWord="pot"
         printValue={print}
-        onLook={onLook}
+        onAnalyse={onAnalyse}
       />,
     );
   test('the place is allowed for on demand, and said not to be as planned', () => {
-    const onLook = jest.fn();
-    const { unmount } = show(onLook);
+    const onAnalyse = jest.fn();
+    const { unmount } = show(onAnalyse);
     fireEvent.click(screen.getByLabelText(/^Allow for where each pot stands/));
-    expect(onLook).toHaveBeenCalledWith({ ...looked.spec, isByPlace: true });
+    expect(onAnalyse).toHaveBeenCalledWith({ ...analysis.spec, isByPlace: true });
     unmount();
-    show(onLook, { ...looked.spec, isByPlace: true });
+    show(onAnalyse, { ...analysis.spec, isByPlace: true });
     expect(screen.getByRole('status')).toHaveTextContent(
       'Not as planned: the place on the bench allowed for.',
     );
     fireEvent.click(screen.getByRole('button', { name: 'Back to the plan' }));
-    expect(onLook).toHaveBeenLastCalledWith(looked.spec);
+    expect(onAnalyse).toHaveBeenLastCalledWith(analysis.spec);
   });
   test('a margin that is none is told beside its field, and changes nothing', () => {
-    const onLook = jest.fn();
-    show(onLook);
+    const onAnalyse = jest.fn();
+    show(onAnalyse);
     fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: 'a lot' } });
     expect(
       screen.getByText('A percentage above zero, or nothing for any difference.'),
     ).toBeVisible();
-    expect(onLook).not.toHaveBeenCalled();
+    expect(onAnalyse).not.toHaveBeenCalled();
     fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: '12,5 %' } });
-    expect(onLook).toHaveBeenCalledWith({
-      ...looked.spec,
+    expect(onAnalyse).toHaveBeenCalledWith({
+      ...analysis.spec,
       margin: { kind: 'percent', percent: 12.5 },
     });
   });
@@ -266,7 +270,7 @@ describe('is it worth it', () => {
   const show = () =>
     render(
       <NetBenefitPanel
-        contrasts={looked.judgement.contrasts.flatMap(contrast =>
+        contrasts={analysis.judgement.contrasts.flatMap(contrast =>
           contrast.estimable ? [contrast] : [],
         )}
         control="plain water"
@@ -300,7 +304,7 @@ describe('was the question answered', () => {
       <AskedComparison
         question="Does feed 1 beat feed 2?"
         agreed={null}
-        looked={looked}
+        analysis={analysis}
         printValue={print}
       />,
     );
@@ -322,7 +326,7 @@ test('what was agreed on before the start is held by itself, what comes to mind 
     <AskedComparison
       question="Does feed 1 beat feed 2?"
       agreed={['feed 2', 'plain water']}
-      looked={looked}
+      analysis={analysis}
       printValue={print}
     />,
   );
@@ -334,7 +338,7 @@ test('what was agreed on before the start is held by itself, what comes to mind 
   expect(
     screen.getByText(/Agreed on before the start were feed 2 and plain water\./),
   ).toBeVisible();
-  const pair = looked.judgement.pairs.find(
+  const pair = analysis.judgement.pairs.find(
     each => [each.a, each.b].includes('feed 2') && [each.a, each.b].includes('plain water'),
   );
   if (!pair?.estimable) throw new Error('the fixture must be able to compare');
@@ -367,7 +371,7 @@ describe('how firm it is', () => {
     const user = userEvent.setup();
     render(
       <Sensitivity
-        looked={looked}
+        analysis={analysis}
         position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }}
         readerWords={null}
       />,
@@ -393,7 +397,7 @@ describe('how firm it is', () => {
     };
     render(
       <Sensitivity
-        looked={analyse(
+        analysis={analyse(
           less,
           { ...plannedSpec(less, STARTING_GUESS_CV), shuffles: 0 },
           judgeWithoutShuffle,
@@ -414,7 +418,7 @@ describe('how firm it is', () => {
 
 test('seasons in which nothing works are grown and counted', async () => {
   const user = userEvent.setup();
-  render(<NullSimulation looked={looked} />);
+  render(<NullSimulation analysis={analysis} />);
   await user.click(screen.getByText('Try it with no effect'));
   await user.click(screen.getByRole('button', { name: 'Grow one season' }));
   await user.click(screen.getByRole('button', { name: 'Grow 20' }));
@@ -461,7 +465,7 @@ describe('a series of doses', () => {
     expect(screen.getByRole('status')).toHaveTextContent(/^The most is left at 4:/);
   });
   test('treatments without doses are no series', () => {
-    expect(dosesOf(data, looked)).toBeNull();
+    expect(dosesOf(data, analysis)).toBeNull();
   });
 });
 
@@ -634,7 +638,7 @@ test('other seasons stand one by one and together; rivals and next steps have th
     '1 October 2026+30%+14% to +48%',
     'all together+21%−55% to +230%, p 0.310; 44% of the differences lie between seasons',
   ]);
-  render(<AlternativeExplanations rivals={[]} />);
+  render(<AlternativeExplanations explanations={[]} />);
   expect(screen.getByText(/Nothing that the map, the log or the mishaps point to/)).toBeVisible();
   render(
     <NextSteps

@@ -2,9 +2,9 @@ import { outcomeOf, predictionScores } from '@/core/judge/after/prediction-score
 import { judge } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import {
-  analyse,
-  type AnalysisSpec,
   type Analysis,
+  type AnalysisSpec,
+  analyse,
   plannedSpec,
 } from '@/core/judge/units/trial-analysis';
 import { valuePrinter } from '@/core/measure/library/print-measure';
@@ -24,16 +24,16 @@ if (!beans) throw new Error('the demo must have beans');
 const planned = plannedSpec(beans, STARTING_GUESS_CV);
 const lookedWith = (changes: Partial<AnalysisSpec> = {}): Analysis =>
   analyse(beans, { ...planned, ...changes }, judge);
-const looked = lookedWith();
+const analysis = lookedWith();
 
 describe('the dots', () => {
-  const dots = dotRowsOf(looked, tagsOf(beans));
+  const dots = dotRowsOf(analysis, tagsOf(beans));
 
   test('are in percent of the control, the control last, every measured pot once', () => {
     expect(dots).toMatchObject({ axis: 'percent', control: 100, band: [85, 115] });
     expect(dots.rows.at(-1)?.tag.index).toBe(-1);
     expect(dots.rows.flatMap(row => row.points.map(point => point.code)).sort()).toEqual(
-      looked.input.units
+      analysis.input.units
         .filter(unit => !unit.isLeftOut)
         .map(unit => unit.id)
         .sort(),
@@ -57,9 +57,9 @@ describe('the dots', () => {
 });
 
 test('the working of every figure comes to the figure', () => {
-  for (const contrast of looked.judgement.contrasts) {
+  for (const contrast of analysis.judgement.contrasts) {
     if (!contrast.estimable) throw new Error('the beans can all be compared');
-    const steps = workingOf(contrast, looked.judgement, looked.input);
+    const steps = workingOf(contrast, analysis.judgement, analysis.input);
     expect(steps.map(step => step.figure)).toEqual([
       'gap',
       'gap in %',
@@ -107,8 +107,8 @@ test('left out for a look, a pot is out of the sums; with everything back in, it
     judgement: { design: { units: 32 } },
     allIn: null,
   });
-  expect(looked.judgement.design.units).toBe(31);
-  expect(looked.allIn?.design.units).toBe(32);
+  expect(analysis.judgement.design.units).toBe(31);
+  expect(analysis.allIn?.design.units).toBe(32);
 });
 
 test('a round that was broken off is found, and the dead are not waited for', () => {
@@ -203,7 +203,7 @@ test('guesses over several trials are counted by name, beside a die; what was fo
     { predictions: [guess('Ines', 'tea')], best: null, call: 'cant-tell', treatments: 2 },
   ]);
   expect(records).toEqual([
-    { by: 'Ines', settled: 2, came: 1, open: 1, byLuck: 1 / 4 + 1 / 3 },
-    { by: 'Tomas', settled: 1, came: 0, open: 0, byLuck: 1 / 4 },
+    { by: 'Ines', settled: 2, came: 1, open: 1, byChance: 1 / 4 + 1 / 3 },
+    { by: 'Tomas', settled: 1, came: 0, open: 0, byChance: 1 / 4 },
   ]);
 });

@@ -1,21 +1,17 @@
 import { act, renderHook } from '@testing-library/react';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import {
-  analyse,
-  type Analysis,
-  plannedSpec,
-} from '@/core/judge/units/trial-analysis';
+import { type Analysis, analyse, plannedSpec } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { useJudgement } from './use-judgement';
 
-const jobs: { readonly look: unknown; readonly finish: (looked: Analysis) => void }[] = [];
+const jobs: { readonly spec: unknown; readonly finish: (analysis: Analysis) => void }[] = [];
 jest.mock('@/workers/judge-job', () => ({
-  startJudging: (_data: unknown, look: unknown) => {
+  startJudging: (_data: unknown, spec: unknown) => {
     let cancel = (): void => undefined;
     const result = new Promise<Analysis>((resolve, reject) => {
-      jobs.push({ look, finish: resolve });
+      jobs.push({ spec, finish: resolve });
       cancel = () => reject(new DOMException('cancelled', 'AbortError'));
     });
     return { result, cancel: () => cancel() };
@@ -42,19 +38,19 @@ beforeEach(() => {
   jobs.length = 0;
 });
 
-test('what is wished for before the trial is there waits for it, and is done then', async () => {
+test('what is asked before the trial is there waits for it, and is done then', async () => {
   const { result, rerender } = show(null);
   act(() => result.current.judge(many));
   expect(jobs).toHaveLength(0);
   expect(result.current).toMatchObject({
-    standing: 'running',
+    status: 'running',
     progress: { done: 0, total: 1_000_000 },
   });
   rerender({ of: data });
-  expect(jobs.map(job => job.look)).toEqual([many]);
-  const found = { ...first, look: many };
+  expect(jobs.map(job => job.spec)).toEqual([many]);
+  const found = { ...first, spec: many };
   await act(async () => jobs[0]?.finish(found));
-  expect(result.current).toMatchObject({ standing: 'ready', progress: null });
+  expect(result.current).toMatchObject({ status: 'ready', progress: null });
   expect(result.current.analysis).toBe(found);
 });
 
@@ -62,7 +58,7 @@ test('stopped while it waits, it is not done when the trial comes', () => {
   const { result, rerender } = show(null);
   act(() => result.current.judge(many));
   act(() => result.current.cancel());
-  expect(result.current).toMatchObject({ standing: 'stopped', progress: null });
+  expect(result.current).toMatchObject({ status: 'stopped', progress: null });
   rerender({ of: data });
   expect(jobs).toHaveLength(0);
   expect(result.current.analysis).toBe(first);
@@ -72,7 +68,7 @@ test('stopped while it runs, what stood there stays; run again, it counts', asyn
   const { result } = show(data);
   act(() => result.current.judge(many));
   await act(async () => result.current.cancel());
-  expect(result.current).toMatchObject({ standing: 'stopped', progress: null });
+  expect(result.current).toMatchObject({ status: 'stopped', progress: null });
   act(() => result.current.judge(first.spec));
   const again = { ...first };
   await act(async () => jobs[1]?.finish(again));

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
+import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { type JudgeJob, startJudging } from '@/workers/judge-job';
 
@@ -16,7 +16,7 @@ export interface JudgingState {
 /**
  * The judgement on the page: the server's at first, a worker's as soon as something is changed.
  *
- * @param data null while it is on its way: what is wished for until then is judged as soon as it is there
+ * @param data null while it is on its way: what is requested until then is judged as soon as it is there
  */
 export function useJudgement(data: TrialData | null, first: Analysis) {
   const [state, setState] = useState<JudgingState>({
@@ -25,7 +25,7 @@ export function useJudgement(data: TrialData | null, first: Analysis) {
     status: 'ready',
   });
   const job = useRef<JudgeJob<Analysis> | null>(null);
-  const [wish, setWish] = useState<AnalysisSpec | null>(null);
+  const [request, setRequest] = useState<AnalysisSpec | null>(null);
   useEffect(() => {
     // On the first pass it stands there already: setting it again would render the whole page twice before it takes input.
     setState(before =>
@@ -35,22 +35,23 @@ export function useJudgement(data: TrialData | null, first: Analysis) {
   }, [first]);
 
   const judge = useCallback(
-    (look: AnalysisSpec): void => {
+    (spec: AnalysisSpec): void => {
       job.current?.cancel();
       if (!data) {
-        setWish(look);
+        setRequest(spec);
         setState(before => ({ ...before, status: 'running' }));
         return;
       }
-      setWish(null);
-      const started = startJudging(data, look, ({ looked, done, total }) => {
+      setRequest(null);
+      const started = startJudging(data, spec, ({ analysis, done, total }) => {
         if (job.current === started)
-          setState({ analysis: looked, progress: { done, total }, status: 'running' });
+          setState({ analysis: analysis, progress: { done, total }, status: 'running' });
       });
       job.current = started;
       started.result.then(
-        looked => {
-          if (job.current === started) setState({ analysis: looked, progress: null, status: 'ready' });
+        analysis => {
+          if (job.current === started)
+            setState({ analysis: analysis, progress: null, status: 'ready' });
         },
         (error: unknown) => {
           const isCancelled = error instanceof DOMException && error.name === 'AbortError';
@@ -66,17 +67,17 @@ export function useJudgement(data: TrialData | null, first: Analysis) {
     [data],
   );
   useEffect(() => {
-    if (data && wish) judge(wish);
-  }, [data, wish, judge]);
-  const isWaiting = wish !== null && !data;
+    if (data && request) judge(request);
+  }, [data, request, judge]);
+  const isWaiting = request !== null && !data;
   const cancel = (): void => {
     if (isWaiting) setState(before => ({ ...before, status: 'stopped' }));
-    setWish(null);
+    setRequest(null);
     job.current?.cancel();
   };
   return {
     ...state,
-    progress: isWaiting ? { done: 0, total: wish.shuffles } : state.progress,
+    progress: isWaiting ? { done: 0, total: request.shuffles } : state.progress,
     judge,
     cancel,
   };

@@ -12,8 +12,8 @@ import { siteExtent } from '@/features/bench/site-extent';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import { type PlaceRequest, useRequests } from './use-requests';
 import { useShift } from './use-shift';
-import { useRequests, type PlaceRequest } from './use-wishes';
 
 /** A place that can be stood elsewhere: its corner on the ground, and from the corner of what it stands on. */
 export interface Movable {
@@ -43,14 +43,14 @@ interface ArrangeBenchProps {
   readonly drawSite: (site: readonly SiteFeature[]) => Promise<Result<unknown, TrialTrouble>>;
 }
 
-interface Standing {
+interface Placed {
   readonly xMm: number;
   readonly yMm: number;
 }
 
 /** What was asked for and not yet shown by the page, with the words that say it is done. */
 type Wanted = { readonly words: string } & (
-  | ({ readonly kind: 'place' } & Standing)
+  | ({ readonly kind: 'place' } & Placed)
   | { readonly kind: 'site'; readonly site: readonly SiteFeature[] }
 );
 
@@ -93,19 +93,19 @@ export function ArrangeBench({
         answer(done.ok);
       }),
     );
-  const { wished, wish } = useRequests<Wanted>(places, send);
-  const placeWished = (id: string): Standing | undefined => {
-    const to = wished(id);
+  const { requested, request } = useRequests<Wanted>(places, send);
+  const placeRequested = (id: string): Placed | undefined => {
+    const to = requested(id);
     return to?.kind === 'place' ? to : undefined;
   };
-  const wishedSite = wished(SITE);
-  const drawnSite = wishedSite?.kind === 'site' ? wishedSite.site : site;
+  const requestedSite = requested(SITE);
+  const drawnSite = requestedSite?.kind === 'site' ? requestedSite.site : site;
   const settle = (id: string, dx: number, dy: number): void => {
     const place = places.find(each => each.id === id);
     if (place) {
-      const from = placeWished(id) ?? { xMm: place.ownXMm, yMm: place.ownYMm };
+      const from = placeRequested(id) ?? { xMm: place.ownXMm, yMm: place.ownYMm };
       const [xMm, yMm] = [Math.max(0, from.xMm + dx), Math.max(0, from.yMm + dy)];
-      wish({
+      request({
         id,
         to: {
           kind: 'place',
@@ -119,7 +119,7 @@ export function ArrangeBench({
     const [at, end] = readSiteId(id);
     const feature = drawnSite[at];
     if (feature)
-      wish({
+      request({
         id: SITE,
         to: {
           kind: 'site',
@@ -134,7 +134,7 @@ export function ArrangeBench({
   const shiftOf = (place: Movable): readonly [number, number] => {
     const parts = places.filter(each => each.id === place.id || place.within.includes(each.id));
     const ways = parts.map(each => {
-      const to = placeWished(each.id);
+      const to = placeRequested(each.id);
       return to ? ([to.xMm - each.ownXMm, to.yMm - each.ownYMm] as const) : ([0, 0] as const);
     });
     const held =

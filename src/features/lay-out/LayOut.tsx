@@ -47,7 +47,7 @@ interface LayOutProps {
   /** Counts, shares, steps or days are asked for: the planner reckons with means. */
   readonly isByKind: boolean;
   /** Of the question: what a plan of it would be judged by. */
-  readonly question: Omit<PlannedTrial, 'wish' | 'treatments' | 'unitWord'>;
+  readonly question: Omit<PlannedTrial, 'request' | 'treatments' | 'unitWord'>;
   /** Names and roles only, in a blind trial too: not which unit got which. */
   readonly treatments: readonly Treatment[];
   readonly system: MeasureSystem;
@@ -129,15 +129,15 @@ export function LayOut({
       setTrouble(done.ok ? undefined : done.trouble);
       if (done.ok) setKeyBench(null);
     });
-  const wish = useMemo(() => readBench(form, system, treatments), [form, system, treatments]);
+  const request = useMemo(() => readBench(form, system, treatments), [form, system, treatments]);
   const plan = useMemo(
-    () => (wish.ok ? { ...question, wish: wish.value, treatments, unitWord } : null),
-    [wish, question, treatments, unitWord],
+    () => (request.ok ? { ...question, request: request.value, treatments, unitWord } : null),
+    [request, question, treatments, unitWord],
   );
   const isTyping = !isLocked && JSON.stringify(form) !== JSON.stringify(saved);
   const draft = useMemo(
-    () => (wish.ok && isTyping ? draftDeal(undealt, wish.value) : null),
-    [wish, isTyping, undealt],
+    () => (request.ok && isTyping ? draftDeal(undealt, request.value) : null),
+    [request, isTyping, undealt],
   );
   const shownBench = keyBench ?? bench;
   const [isArranging, setArranging] = useState(false);
@@ -239,7 +239,9 @@ export function LayOut({
           plan={plan}
           ownCv={ownCv}
           costEach={costEach}
-          unitAreaM2={wish.ok ? (wish.value.unitWidthMm * wish.value.unitDepthMm) / 1e6 : null}
+          unitAreaM2={
+            request.ok ? (request.value.unitWidthMm * request.value.unitDepthMm) / 1e6 : null
+          }
         />
       </div>
       <div>
@@ -259,7 +261,7 @@ export function LayOut({
               treatments={tags.length}
               factors={Object.keys(treatments[0]?.levels ?? {})}
               unitWord={unitWord}
-              places={wish.ok ? unitCount(wish.value, treatments) : null}
+              places={request.ok ? unitCount(request.value, treatments) : null}
               onChange={change}
             />
             <Choice

@@ -149,8 +149,8 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
         {own?.shares
           ? `${own.shares.trials.toLocaleString('en')} made-up trials judged by the very rule of the verdict.`
           : ''}
-        {plan?.wish.kind === 'split-plot'
-          ? ` ${capital(pluralOf(plan.wish.wholeWord ?? 'bed'))} are taken to differ by half of what ${unitWords} do, a starting guess; the gain is that of ${plan.treatments.find(treatment => treatment.role === 'test')?.name ?? 'the first'}.`
+        {plan?.request.kind === 'split-plot'
+          ? ` ${capital(pluralOf(plan.request.wholeWord ?? 'bed'))} are taken to differ by half of what ${unitWords} do, a starting guess; the gain is that of ${plan.treatments.find(treatment => treatment.role === 'test')?.name ?? 'the first'}.`
           : ''}
       </Soft>
     </Sizes>
@@ -293,6 +293,6 @@ function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-function axisWords({ wish }: PlannedTrial): string {
-  return wish.kind === 'complete-randomisation' ? 'of each' : `${pluralOf(wish.blockWord)}`;
+function axisWords({ request }: PlannedTrial): string {
+  return request.kind === 'complete-randomisation' ? 'of each' : `${pluralOf(request.blockWord)}`;
 }

@@ -124,11 +124,11 @@ export function useGrid(view: DeskView) {
 
 function entryOf(
   { unitId, column, text }: Change,
-  standing: string | null,
+  currentId: string | null,
   day: string,
 ): { readonly id: string } & Readonly<Record<string, unknown>> {
   const said = text.trim();
-  if (said === '' && standing !== null) return { id: v7(), removes: standing };
+  if (said === '' && currentId !== null) return { id: v7(), removes: currentId };
   const outcome = /^(-|–|—|na|n\/a)$/i.test(said)
     ? 'not-looked'
     : /^(dead|†)$/i.test(said)
@@ -143,7 +143,7 @@ function entryOf(
     value: outcome === 'picked' ? said : '',
     outcome,
     device: 'a desk',
-    supersedes: standing,
+    supersedes: currentId,
   };
 }
 

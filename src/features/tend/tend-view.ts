@@ -29,7 +29,7 @@ import { type Reminder, remindersFor } from '@/core/schedule/tasks/reminders';
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays } from '@/core/time/garden-day';
-import { type HorticulturalFact, factsFor } from '@/core/trial/horticultural-facts';
+import { factsFor, type HorticulturalFact } from '@/core/trial/horticultural-facts';
 import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { NutrientAmounts } from '@/core/trial/model/nutrient';

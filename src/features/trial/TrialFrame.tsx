@@ -19,7 +19,7 @@ export function TrialFrame({ frame, step, children }: TrialFrameProps) {
     <Page>
       <Head>
         <h1>{frame.question}</h1>
-        <p>{frame.standing}</p>
+        <p>{frame.stateWords}</p>
       </Head>
       <Steps aria-label="Steps">
         {STEPS.map(({ key, label }) => (

@@ -26,7 +26,7 @@ export function TrialList({ summaries }: { readonly summaries: readonly TrialSum
               <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>
                 {summary.trial.question}
               </Link>
-              <p>{summary.headline ?? standing(summary)}</p>
+              <p>{summary.headline ?? stateWords(summary)}</p>
               <small>
                 {summary.trial.crop} ·{' '}
                 {summary.units > 0
@@ -47,7 +47,7 @@ function stepFor({ trial }: TrialSummaryView): string {
   return { planned: 'lay-out', locked: 'weigh', closed: 'judge' }[trial.state];
 }
 
-function standing({ trial, units, unitsRead }: TrialSummaryView): string {
+function stateWords({ trial, units, unitsRead }: TrialSummaryView): string {
   if (trial.state === 'planned')
     return units === 0 ? 'Asked, not laid out yet.' : 'Dealt, plan not locked yet.';
   return `Running${trial.isBlind && !trial.keyOpenedAt ? ', blind' : ''}: ${unitsRead} of ${units} ${pluralOf(trial.unitWord)} read.`;

@@ -4,12 +4,12 @@ import Link from 'next/link';
 import { styled } from 'styled-components';
 
 /** The ways to put down what a unit gave: picks, readings at the desk, a close look, a walk. */
-export type WeighWay = 'weigh' | 'readings' | 'closely';
+export type WeighWay = 'weigh' | 'readings' | 'inspect';
 
 const WAYS: readonly { readonly way: WeighWay; readonly label: string }[] = [
   { way: 'weigh', label: 'The harvest' },
   { way: 'readings', label: 'Readings' },
-  { way: 'closely', label: 'A close look' },
+  { way: 'inspect', label: 'A close look' },
 ];
 
 export function WeighWays({

@@ -41,14 +41,14 @@ test.each([
   ['2026-05-01', 'locked · day 0 of 92'],
   ['2026-06-01', 'locked · day 31 of 92'],
   ['2026-09-01', 'locked · the season is over'],
-])('on %s it stands: %s', (today, standing) => {
-  expect(trialFrameOf(trial, today, null).standing).toBe(standing);
+])('on %s it stands: %s', (today, stateWords) => {
+  expect(trialFrameOf(trial, today, null).stateWords).toBe(stateWords);
 });
 
 test('blind and closed are said', () => {
   expect(
     trialFrameOf({ ...trial, trial: { ...trial.trial, isBlind: true } }, '2026-06-01', null)
-      .standing,
+      .stateWords,
   ).toContain('blind');
   expect(
     trialFrameOf(
@@ -58,7 +58,7 @@ test('blind and closed are said', () => {
       },
       '2026-09-01',
       null,
-    ).standing,
+    ).stateWords,
   ).toBe('closed, verdict frozen');
 });
 

@@ -19,7 +19,7 @@ export type StepKey = (typeof STEPS)[number]['key'];
 export interface TrialFrameView {
   readonly id: string;
   readonly question: string;
-  readonly standing: string;
+  readonly stateWords: string;
   readonly facts: Readonly<Record<StepKey, string>>;
   readonly season: SeasonView;
 }
@@ -55,7 +55,7 @@ export function trialFrameOf(
   return {
     id: trial.id,
     question: trial.question,
-    standing: standingOf(data, today),
+    stateWords: stateWordsOf(data, today),
     facts: {
       ask: `${treatments.length} treatments`,
       'lay-out': layout
@@ -84,7 +84,7 @@ function tendWords(data: TrialData, today: string): string {
       : `${due} due`;
 }
 
-function standingOf({ trial }: TrialData, today: string): string {
+function stateWordsOf({ trial }: TrialData, today: string): string {
   if (trial.state === 'planned') return 'plan not locked';
   if (trial.closedAt) return 'closed, verdict frozen';
   const length = daysBetween(trial.startsOn, trial.endsOn);

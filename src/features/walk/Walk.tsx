@@ -53,7 +53,7 @@ export function Walk({ view }: { readonly view: WalkView }) {
     <Page style={{ maxWidth: 640 }} data-walk>
       <Head>
         <Link href={`/trials/${view.trialId}/weigh`}>Leave the walk</Link>
-        <Standing outbox={outbox} />
+        <ConnectionStatus outbox={outbox} />
       </Head>
       <Refused view={view} outbox={outbox} />
       {walk.isAllDone && walk.now ? (
@@ -84,7 +84,11 @@ function Nothing({ view }: { readonly view: WalkView }) {
   );
 }
 
-function Standing({ outbox: { waiting, isConnected, isKnown } }: { readonly outbox: OutboxState }) {
+function ConnectionStatus({
+  outbox: { waiting, isConnected, isKnown },
+}: {
+  readonly outbox: OutboxState;
+}) {
   if (!isKnown) return <span role="status">…</span>;
   return (
     <span role="status" data-waits={waiting.length > 0 || undefined}>

@@ -23,7 +23,9 @@ export function WalkPhoto({ trialId, unitId, code, day }: WalkPhotoProps) {
   const send = useCallback(
     async () =>
       setStands(
-        await navigator.locks.request(`turnspit photos ${trialId}`, () => sendWaitingPhotos(trialId)),
+        await navigator.locks.request(`turnspit photos ${trialId}`, () =>
+          sendWaitingPhotos(trialId),
+        ),
       ),
     [trialId],
   );

@@ -75,9 +75,9 @@ export function useWalk(view: WalkView, outbox: OutboxState) {
       value,
     ]),
   );
-  const standing = (stop: Stop, isRepeat = memory.isRepeat): CurrentValue | undefined =>
+  const currentValue = (stop: Stop, isRepeat = memory.isRepeat): CurrentValue | undefined =>
     today.get(placeOf(stop, measure?.id ?? '', isRepeat));
-  const isDone = (stop: Stop): boolean => standing(stop) !== undefined;
+  const isDone = (stop: Stop): boolean => currentValue(stop) !== undefined;
   const here = at ?? nextOpen(stops, -1, isDone) ?? 0;
   const stop = stops[here];
   const go = (to: number): void => {
@@ -127,7 +127,7 @@ export function useWalk(view: WalkView, outbox: OutboxState) {
       setTrouble(odd);
       return;
     }
-    const old = standing(stop);
+    const old = currentValue(stop);
     const value: CurrentValue = {
       id: v7(),
       unitId: stop.unitId,
@@ -205,12 +205,12 @@ export function useWalk(view: WalkView, outbox: OutboxState) {
     isRepeat: memory.isRepeat,
     unit: view.units.find(unit => unit.id === stop?.unitId),
     last: stop ? before(stop) : undefined,
-    now: stop ? standing(stop) : undefined,
+    now: stop ? currentValue(stop) : undefined,
     done: stops.filter(isDone).length,
     isAllDone: stops.length > 0 && stops.every(isDone),
     canUndo: undoable.length > 0,
     pairs: stops.flatMap((each): (readonly [number, number])[] => {
-      const [first, second] = [standing(each, false)?.value, standing(each, true)?.value];
+      const [first, second] = [currentValue(each, false)?.value, currentValue(each, true)?.value];
       return first != null && second != null ? [[first, second]] : [];
     }),
     type: (next: string): void => {

@@ -23,12 +23,12 @@ export interface PrintRequest {
 /** A trial's sheet as a PDF. */
 export async function printSheet(
   trialId: string,
-  wish: PrintRequest,
+  request: PrintRequest,
 ): Promise<Result<Uint8Array, TrialTrouble>> {
   const data = await findTrial(trialId);
   if (!data) return failure({ kind: 'no-such-trial' });
   if (!data.layout) return failure({ kind: 'not-dealt' });
-  if (wish.isOpen && !isKeyOpen(data.trial)) {
+  if (request.isOpen && !isKeyOpen(data.trial)) {
     const looked = await changeOneTrial(trialId, async () => ({
       what: 'key printed',
       result: success(true),
@@ -37,15 +37,21 @@ export async function printSheet(
   }
   return success(
     await writePdf(data.trial.question, widthOf => {
-      switch (wish.sheet) {
+      switch (request.sheet) {
         case 'labels':
-          return labelSheets(labelsOf(data, wish), wish.paper, wish.format, qrModules, widthOf);
+          return labelSheets(
+            labelsOf(data, request),
+            request.paper,
+            request.format,
+            qrModules,
+            widthOf,
+          );
         case 'plan':
-          return [benchSheet(data, wish.isOpen, wish.paper, widthOf)];
+          return [benchSheet(data, request.isOpen, request.paper, widthOf)];
         case 'clipboard':
-          return clipboardSheets(data, wish.paper, widthOf);
+          return clipboardSheets(data, request.paper, widthOf);
         case 'protocol':
-          return protocolSheets(data, wish.paper, widthOf);
+          return protocolSheets(data, request.paper, widthOf);
       }
     }),
   );

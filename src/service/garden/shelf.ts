@@ -7,7 +7,7 @@ import { CalendarDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { Product } from '@/core/trial/model/product';
 import { database, inTransaction } from '@/store/connection/database';
-import { findProduct, productsOf, putProduct, deleteProduct } from '@/store/products';
+import { deleteProduct, findProduct, productsOf, putProduct } from '@/store/products';
 import { today } from './clock';
 import { currentGarden } from './garden';
 import { newId } from './new-id';
@@ -24,10 +24,10 @@ export async function saveProduct(
 ): Promise<Result<Product, FieldTroubles>> {
   const garden = await currentGarden();
   return inTransaction(async db => {
-    const standing = id === null ? undefined : await findProduct(db, garden.id, id);
-    if (id !== null && !standing)
+    const current = id === null ? undefined : await findProduct(db, garden.id, id);
+    if (id !== null && !current)
       return failure({ name: 'It is not on the shelf any more. Load the page again.' });
-    const read = readProduct(input, garden.system, standing?.id ?? newId(), standing);
+    const read = readProduct(input, garden.system, current?.id ?? newId(), current);
     if (!read.ok) return read;
     await putProduct(db, garden.id, read.value);
     return success(read.value);
@@ -115,10 +115,9 @@ async function changeProduct(
 ): Promise<Result<Product, FieldTroubles>> {
   const garden = await currentGarden();
   return inTransaction(async db => {
-    const standing = await findProduct(db, garden.id, id);
-    if (!standing)
-      return failure({ name: 'It is not on the shelf any more. Load the page again.' });
-    const changed = change(standing);
+    const current = await findProduct(db, garden.id, id);
+    if (!current) return failure({ name: 'It is not on the shelf any more. Load the page again.' });
+    const changed = change(current);
     if (changed.ok) await putProduct(db, garden.id, changed.value);
     return changed;
   });

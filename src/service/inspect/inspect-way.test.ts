@@ -14,7 +14,7 @@ import { predict } from '@/service/trial/predict';
 import { findTrial } from '@/service/trial/trials';
 import { recordMishap } from '@/service/weigh/mishaps';
 import { takeReadings } from '@/service/weigh/readings';
-import { removePhoto, keepPhoto, photoFile, photosOfTrial, scalePhoto } from './photos';
+import { keepPhoto, photoFile, photosOfTrial, removePhoto, scalePhoto } from './photos';
 import { askLaboratory, fillBags, samplesOfTrial, takeReport } from './soil';
 import { countCups, layCups, tastingsOfTrial } from './tastings';
 

@@ -10,7 +10,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { changeOneTrial } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
-import { addPhoto, findPhoto, measurePhoto, photosOf, deletePhoto } from '@/store/inspect';
+import { addPhoto, deletePhoto, findPhoto, measurePhoto, photosOf } from '@/store/inspect';
 import {
   keepPhotoFile,
   type PhotoSize,

@@ -104,10 +104,10 @@ export async function takeReport(
       now: instantNow(),
       newId,
     });
-    const standing = await placesTaken(db, trialId);
+    const current = await placesTaken(db, trialId);
     const again = read.ok
       ? read.value.readings.find(reading =>
-          standing.has(
+          current.has(
             `${reading.measureId} ${reading.unitId} ${reading.takenOn} ${reading.subsample}`,
           ),
         )

@@ -94,17 +94,17 @@ export function undoLeaveOut(
     const what = 'put back in';
     const trouble = entryTrouble(data.trial);
     if (trouble) return { what, result: failure(trouble) };
-    const standing = data.incidents.find(incident => incident.id === incidentId);
-    if (!standing) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const current = data.incidents.find(incident => incident.id === incidentId);
+    if (!current) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     const removal: Incident = {
-      ...standing,
+      ...current,
       id: IncidentId.parse(newId()),
-      supersedes: standing.id,
+      supersedes: current.id,
       isRemoval: true,
       recordedAt: instantNow(),
     };
     await addIncident(db, trialId, removal);
-    return { what, subjectId: standing.unitId, result: success(removal) };
+    return { what, subjectId: current.unitId, result: success(removal) };
   });
 }
 

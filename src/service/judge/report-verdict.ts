@@ -161,7 +161,10 @@ function ofKind(
   };
 }
 
-function againstControl(input: OutcomeInput, contrast: OutcomeContrast | undefined): readonly string[] {
+function againstControl(
+  input: OutcomeInput,
+  contrast: OutcomeContrast | undefined,
+): readonly string[] {
   if (!contrast) return ['', '', '', 'the control'];
   if (!contrast.estimable) return ['', '', '', 'can’t be compared'];
   return [

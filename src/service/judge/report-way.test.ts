@@ -169,14 +169,14 @@ test('a frozen verdict checks out; a correction afterwards stands first in the r
 test('what stands beside a verdict is there, and the next trial learns from it', async () => {
   const data = await weighed();
   const input = judgeInputOf(data, plannedSpec(data, STARTING_GUESS_CV));
-  const beside = await verdictDetails(
+  const details = await verdictDetails(
     data,
     plannedSpec(data, STARTING_GUESS_CV),
     { input, judgement: judge(input) },
     [],
   );
-  expect(beside.card.rows[0]?.cells.map(cell => cell.call)).toEqual([null, 'clearly-better']);
-  expect((await earlierTrial(data.trial.id))?.lessons).toEqual(beside.lessons);
+  expect(details.card.rows[0]?.cells.map(cell => cell.call)).toEqual([null, 'clearly-better']);
+  expect((await earlierTrial(data.trial.id))?.lessons).toEqual(details.lessons);
 });
 
 test('what stands under a verdict comes with the whole trial, guesses sealed until it is closed, and not before the key is open', async () => {
@@ -209,7 +209,9 @@ test('what stands under a verdict comes with the whole trial, guesses sealed unt
 test('the verdict rests on the trial as far as it is loaded, and is the one of the whole trial', async () => {
   const whole = await weighed();
   const part = (await findTrialFor(whole.trial.id, undefined))!;
-  expect(verdictUnder(part, await analysisSpecOf(part))).toEqual(verdictUnder(whole, await analysisSpecOf(whole)));
+  expect(verdictUnder(part, await analysisSpecOf(part))).toEqual(
+    verdictUnder(whole, await analysisSpecOf(whole)),
+  );
   expect(
     (await analysisSpecOf(whole, whole.measures.find(measure => !measure.isMain)?.id)).measureId,
   ).not.toBe((await analysisSpecOf(whole, newId())).measureId);
@@ -235,7 +237,9 @@ test('a regret goes with the next trial, and without a name into what is shared'
     trouble: { kind: 'invalid', fields: { text: 'Write what you would do otherwise.' } },
   });
   await closeTrial(trial.id);
-  expect(await recordRegret(trial.id, { text: 'Start two weeks earlier.', by: 'Ines' })).toMatchObject({
+  expect(
+    await recordRegret(trial.id, { text: 'Start two weeks earlier.', by: 'Ines' }),
+  ).toMatchObject({
     ok: true,
   });
   expect((await earlierTrial(trial.id))?.lessons).toContain('“Start two weeks earlier.” (Ines)');
@@ -249,7 +253,7 @@ test('whatever somebody wrote, the report holds no tag of theirs', () => {
     fc.property(fc.string(), written => {
       const html = reportHtml({
         question: written,
-        standing: written,
+        stateWords: written,
         headline: written,
         detail: written,
         unitWord: 'pot',

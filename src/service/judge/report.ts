@@ -76,7 +76,7 @@ export async function reportFile(
         frozen.input,
       ); // judged by its kind, it knows no shuffles
       const planned = plannedSpec(data, STARTING_GUESS_CV);
-      const look = {
+      const spec = {
         ...planned,
         shuffles: input.shuffles ?? planned.shuffles,
         seed: input.seed ?? planned.seed,
@@ -88,7 +88,7 @@ export async function reportFile(
         code: CODE_VERSION,
         closedAt: frozen.closedAt,
         data,
-        look,
+        look: spec,
         input,
         judgement: JSON.parse(frozen.judgement),
       };
@@ -158,7 +158,7 @@ function unitRows(data: TrialData): readonly (readonly string[])[] {
   ];
 }
 
-/** Every standing pick and reading as it was entered. */
+/** Every stateWords pick and reading as it was entered. */
 function entryRows(data: TrialData): readonly (readonly string[])[] {
   const codeOf = new Map(data.units.map(unit => [unit.id, unit.code]));
   const measureOf = new Map(data.measures.map(measure => [measure.id, measure]));
@@ -215,9 +215,9 @@ function entryRows(data: TrialData): readonly (readonly string[])[] {
 async function reportOf(data: TrialData): Promise<Report> {
   const { trial, treatments, layout } = data;
   const main = mainMeasure(data);
-  const look = plannedSpec(data, STARTING_GUESS_CV);
+  const spec = plannedSpec(data, STARTING_GUESS_CV);
   const { warnings, judged, ...verdict } = verdictOfReport(
-    plannedVerdict(data, look),
+    plannedVerdict(data, spec),
     valuePrinter(main, MASS_STYLE_FOR[(await currentGarden()).system]),
   );
   const isLate = (at: string): boolean => trial.closedAt !== null && at > trial.closedAt;
@@ -225,7 +225,7 @@ async function reportOf(data: TrialData): Promise<Report> {
     question: trial.question,
     measure: main.name,
     ...verdict,
-    standing: `${trial.crop}, ${trial.startsOn} to ${trial.state === 'closed' ? trial.endsOn : `${today()}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
+    stateWords: `${trial.crop}, ${trial.startsOn} to ${trial.state === 'closed' ? trial.endsOn : `${today()}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
     letters: Object.fromEntries(treatments.map(treatment => [treatment.name, treatment.letter])),
     map: mapOf(data),
     limits: [...warnings, ...limitsOf(data)],
@@ -235,7 +235,7 @@ async function reportOf(data: TrialData): Promise<Report> {
       .map(amendment => `${amendment.at.slice(0, 10)}: ${amendment.to} ${amendment.why}`),
     tables: tablesOf(data, judged),
     protocol: protocolOf(data),
-    made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${look.seed}. The data go with this report as CSV and JSON.`,
+    made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data go with this report as CSV and JSON.`,
   };
 }
 

@@ -6,7 +6,7 @@ import { scorecardOf } from '@/core/judge/after/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/after/treatment-cost';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
-import { type AnalysisSpec, type Analysis, mainMeasure } from '@/core/judge/units/trial-analysis';
+import { type Analysis, type AnalysisSpec, mainMeasure } from '@/core/judge/units/trial-analysis';
 import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { yieldBases } from '@/core/measure/unit-value/yield-bases';
@@ -21,35 +21,35 @@ import { frozenTrials } from '@/store/verdicts';
 /** @param looked null where the verdict is not one of means: of places, yields and seasons there is nothing to say then */
 export async function verdictDetails(
   data: TrialData,
-  look: AnalysisSpec,
-  looked: Pick<Analysis, 'input' | 'judgement'> | null,
+  spec: AnalysisSpec,
+  analysis: Pick<Analysis, 'input' | 'judgement'> | null,
   findings: readonly AuditFinding[],
 ): Promise<VerdictDetails> {
   const style = MASS_STYLE_FOR[(await currentGarden()).system];
   const costs = treatmentCosts(data, today());
-  const position = looked ? (positionCheck(data, looked.input) ?? null) : null;
+  const position = analysis ? (positionCheck(data, analysis.input) ?? null) : null;
   return {
-    card: scorecardOf(data, look, measure => valuePrinter(measure, style)),
+    card: scorecardOf(data, spec, measure => valuePrinter(measure, style)),
     costs,
     position,
-    bases: looked ? basesOf(data, looked.judgement.groups, costs) : [],
+    bases: analysis ? basesOf(data, analysis.judgement.groups, costs) : [],
     lessons: lessonsOf(data, {
-      spread: looked && spreadWithin(looked.judgement),
+      spread: analysis && spreadWithin(analysis.judgement),
       position,
       today: today(),
     }),
-    seasons: looked
+    seasons: analysis
       ? seasonsTogether(
           {
             trialId: data.trial.id,
             question: data.trial.question,
             closedOn: data.trial.endsOn,
-            contrasts: looked.judgement.contrasts,
+            contrasts: analysis.judgement.contrasts,
           },
           await otherSeasons(data.trial.id),
         )
       : [],
-    rivals: alternativeExplanationsOf(data, { findings, position, today: today() }),
+    explanations: alternativeExplanationsOf(data, { findings, position, today: today() }),
   };
 }
 

@@ -2,9 +2,9 @@ import { AUDIT_CHECKS, type AuditFinding, fairnessAudit } from '@/core/design/au
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import {
-  analyse,
-  type AnalysisSpec,
   type Analysis,
+  type AnalysisSpec,
+  analyse,
   mainMeasure,
   measureOf,
   plannedSpec,
@@ -28,8 +28,8 @@ export async function analysisSpecOf(data: TrialData, measureId?: string): Promi
 }
 
 /** A trial judged as it was planned. */
-export function verdictUnder(data: TrialData, look: AnalysisSpec): Analysis {
-  return analyse(data, look, rememberedJudge);
+export function verdictUnder(data: TrialData, spec: AnalysisSpec): Analysis {
+  return analyse(data, spec, rememberedJudge);
 }
 
 /** What a verdict's page asks for once its verdict stands. */
@@ -51,14 +51,14 @@ export async function verdictPage(
   if (!data) return failure({ kind: 'no-such-trial' });
   if (data.trial.state === 'planned') return failure({ kind: 'not-locked' });
   if (!isKeyOpen(data.trial)) return failure({ kind: 'key-shut' });
-  const look = await analysisSpecOf(data, measureId);
-  const findings = fairnessAudit(data, look.priorCv.cv);
+  const spec = await analysisSpecOf(data, measureId);
+  const findings = fairnessAudit(data, spec.priorCv.cv);
   return success({
     data: data.trial.state === 'closed' ? data : { ...data, predictions: [] },
-    beside: await verdictDetails(
+    details: await verdictDetails(
       data,
-      look,
-      outcomeOf(measureOf(data, look.measureId).scale) === null ? verdictUnder(data, look) : null,
+      spec,
+      outcomeOf(measureOf(data, spec.measureId).scale) === null ? verdictUnder(data, spec) : null,
       findings,
     ),
     audit: { findings, checks: Object.keys(AUDIT_CHECKS).length },

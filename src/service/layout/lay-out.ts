@@ -26,11 +26,11 @@ export async function dealTrial(
     const what = 'dealt';
     if (data.trial.state !== 'planned')
       return { what, result: failure({ kind: 'already-locked' }) };
-    const wish = readBench(input, system, data.treatments);
-    if (!wish.ok) return { what, result: failure({ kind: 'invalid', fields: wish.trouble }) };
+    const request = readBench(input, system, data.treatments);
+    if (!request.ok) return { what, result: failure({ kind: 'invalid', fields: request.trouble }) };
     const bench = layOutBench(
       {
-        ...wish.value,
+        ...request.value,
         treatments: data.treatments,
         unitWord: data.trial.unitWord,
         seed: randomInt(2 ** 32),
@@ -67,7 +67,7 @@ export async function dealTrial(
             : data.trial.unitWord,
       })),
     );
-    await changeTrial(db, trialId, { isBlind: wish.value.isBlind });
+    await changeTrial(db, trialId, { isBlind: request.value.isBlind });
     return { what, result: success(bench.layout), detail: bench.layout };
   });
 }

@@ -8,9 +8,9 @@ import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import {
   listProducts,
   openBatch,
+  removeProduct,
   saveProduct,
   stepUp,
-  removeProduct,
   weighLoose,
 } from '@/service/garden/shelf';
 import { fetchStandIn, importWeather, weatherOf } from '@/service/garden/weather';
@@ -25,8 +25,8 @@ import { calendarOf } from './calendar';
 import {
   changeCareSettings,
   dateStage,
-  removeCareRule,
   logCare,
+  removeCareRule,
   saveCareRule,
   tickOff,
   undoAct,
@@ -169,11 +169,11 @@ test('what is due is ticked off once however often it is sent, revised, and take
   expect(
     await tickOff(data.trial.id, act(ruleId, 2, { isSkipped: true, note: 'Rain all day.' })),
   ).toMatchObject({ ok: true });
-  const [standing] = (await dataOf(data.trial.id)).care.acts;
-  expect(standing).toMatchObject({ isSkipped: true, supersedes: done.id });
-  expect(await undoAct(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: true });
+  const [current] = (await dataOf(data.trial.id)).care.acts;
+  expect(current).toMatchObject({ isSkipped: true, supersedes: done.id });
+  expect(await undoAct(data.trial.id, current?.id ?? '')).toMatchObject({ ok: true });
   expect((await dataOf(data.trial.id)).care.acts).toEqual([]);
-  expect(await undoAct(data.trial.id, standing?.id ?? '')).toMatchObject({ ok: false });
+  expect(await undoAct(data.trial.id, current?.id ?? '')).toMatchObject({ ok: false });
   expect(
     await tickOff(data.trial.id, act(ruleId, 0, { doneOn: addDays(today(), 1) })),
   ).toMatchObject({ ok: false, trouble: { fields: { doneOn: expect.any(String) } } });

@@ -22,7 +22,7 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial } from '@/service/trial/change-trial';
-import { addCareAct, changeCarePlan, putCareRule, deleteCareRule } from '@/store/care';
+import { addCareAct, changeCarePlan, deleteCareRule, putCareRule } from '@/store/care';
 import type { Database } from '@/store/connection/database';
 import { addAmendment } from '@/store/plan-records';
 import { productsOf } from '@/store/products';
@@ -41,10 +41,10 @@ export async function saveCareRule(
   const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = ruleId === null ? 'care planned' : 'care changed';
-    const standing = data.care.rules.find(rule => rule.id === ruleId);
+    const current = data.care.rules.find(rule => rule.id === ruleId);
     const trouble =
       planTrouble(data, why) ??
-      (ruleId !== null && !standing ? { kind: 'changed-meanwhile' as const } : undefined);
+      (ruleId !== null && !current ? { kind: 'changed-meanwhile' as const } : undefined);
     if (trouble) return { what, result: failure(trouble) };
     const read = readCare(
       input,
@@ -54,11 +54,11 @@ export async function saveCareRule(
         treatments: data.treatments,
         rules: data.care.rules,
       },
-      standing?.id ?? newId(),
+      current?.id ?? newId(),
     );
     if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
     await putCareRule(db, trialId, read.value, data.care.rules.length);
-    await amend(db, data, standing?.name ?? '', read.value.name, why);
+    await amend(db, data, current?.name ?? '', read.value.name, why);
     return { what, subjectId: read.value.id, detail: read.value, result: success(read.value) };
   });
 }
@@ -213,24 +213,24 @@ export async function tickOff(
       };
     const trouble = unitsTrouble(codes, form) ?? tooSoon(data, own, form);
     if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
-    const standing = data.care.acts.findLast(
+    const current = data.care.acts.findLast(
       act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id,
     );
     // What rain undid stays on record: the step is done a second time.
     const isAgain =
-      standing !== undefined &&
+      current !== undefined &&
       washedOffSteps(
         [own],
-        doneTasks([standing]),
-        await weatherBetween(db, garden.id, standing.doneOn, addDays(standing.doneOn, 1)),
+        doneTasks([current]),
+        await weatherBetween(db, garden.id, current.doneOn, addDays(current.doneOn, 1)),
       ).length > 0 &&
-      form.doneOn > standing.doneOn;
+      form.doneOn > current.doneOn;
     const product = data.products.find(each => each.id === own.material?.productId);
     const act: CareAct = {
       ...form,
       batchId: product ? (batchOn(product, form.doneOn)?.id ?? null) : null,
       takenAt: instantNow(),
-      supersedes: isAgain ? null : (standing?.id ?? null),
+      supersedes: isAgain ? null : (current?.id ?? null),
       isRemoval: false,
     };
     if (!(await addCareAct(db, trialId, act)))
@@ -283,15 +283,15 @@ function tooSoon(
 export function undoAct(trialId: string, actId: string): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'tick taken back';
-    const standing = data.care.acts.find(act => act.id === actId);
+    const current = data.care.acts.find(act => act.id === actId);
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
     if (
-      !standing ||
+      !current ||
       !(await addCareAct(db, trialId, {
-        ...standing,
+        ...current,
         id: newId(),
         takenAt: instantNow(),
-        supersedes: standing.id,
+        supersedes: current.id,
         isRemoval: true,
       }))
     )

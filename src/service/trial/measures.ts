@@ -7,7 +7,10 @@ import { addMeasure, removeMeasure } from '@/store/measures';
 import { changeOneTrial } from './change-trial';
 
 /** Adds something that is read beside the harvest. It is never the main measure: that was fixed with the question. */
-export function addMeasureToTrial(trialId: string, input: unknown): Promise<Result<Measure, TrialTrouble>> {
+export function addMeasureToTrial(
+  trialId: string,
+  input: unknown,
+): Promise<Result<Measure, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'measure added';
     if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };

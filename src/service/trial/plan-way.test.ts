@@ -316,21 +316,21 @@ test('own spread comes from closed trials of the same kind of measure', async ()
 test('a blind trial prints open only with a line in the log', async () => {
   const data = await dealt();
   await lockPlan(data.trial.id);
-  const wish = {
+  const request = {
     sheet: 'labels',
     paper: 'a4',
     format: '3x8',
     isOpen: false,
     origin: 'http://127.0.0.1:4321',
   } as const;
-  const printed = await printSheet(data.trial.id, wish);
+  const printed = await printSheet(data.trial.id, request);
   expect(printed.ok && new TextDecoder().decode(printed.value.slice(0, 5))).toBe('%PDF-');
   expect((await trialLog(data.trial.id)).some(({ what }) => what === 'key printed')).toBe(false);
-  await printSheet(data.trial.id, { ...wish, isOpen: true });
+  await printSheet(data.trial.id, { ...request, isOpen: true });
   expect((await trialLog(data.trial.id)).some(({ what }) => what === 'key printed')).toBe(true);
   for (const sheet of ['plan', 'clipboard', 'protocol'] as const)
-    expect((await printSheet(data.trial.id, { ...wish, sheet })).ok).toBe(true);
-  expect(await printSheet(v7(), wish)).toMatchObject({
+    expect((await printSheet(data.trial.id, { ...request, sheet })).ok).toBe(true);
+  expect(await printSheet(v7(), request)).toMatchObject({
     ok: false,
     trouble: { kind: 'no-such-trial' },
   });

@@ -18,7 +18,10 @@ const RegretForm = z.object({
 });
 
 /** Keeps what somebody would do otherwise, for the next trial. Of a closed one, too: that is when one knows. */
-export function recordRegret(trialId: string, input: unknown): Promise<Result<Regret, TrialTrouble>> {
+export function recordRegret(
+  trialId: string,
+  input: unknown,
+): Promise<Result<Regret, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'regret noted';
     if (data.trial.state === 'planned') return { what, result: failure({ kind: 'not-locked' }) };

@@ -129,13 +129,13 @@ export function undoImport(
     const trial = await findTrial(db, trialId);
     const trouble = trial ? entryTrouble(trial) : { kind: 'no-such-trial' as const };
     if (trouble) return failure(trouble);
-    const standing = await readingsOfDevice(db, trialId, deviceOf(importId));
-    if (standing.length === 0) return failure({ kind: 'changed-meanwhile' });
+    const current = await readingsOfDevice(db, trialId, deviceOf(importId));
+    if (current.length === 0) return failure({ kind: 'changed-meanwhile' });
     const at = instantNow();
     await addReadings(
       db,
       trialId,
-      standing.map(reading => ({
+      current.map(reading => ({
         ...reading,
         id: ReadingId.parse(newId()),
         supersedes: reading.id,
@@ -148,8 +148,8 @@ export function undoImport(
       trialId,
       what: 'import taken back',
       subjectId: importId,
-      detail: JSON.stringify({ count: standing.length }),
+      detail: JSON.stringify({ count: current.length }),
     });
-    return success(standing.length);
+    return success(current.length);
   });
 }

@@ -87,7 +87,10 @@ test('the question may be about what is read; asked anew it changes with it, and
     (await dataOf(id)).measures.filter(measure => measure.isMain).map(measure => measure.name);
   expect(await mainOf()).toEqual(['Slugs found']);
   expect(
-    await removeMeasureFromTrial(id, (await dataOf(id)).measures.find(measure => measure.isMain)?.id ?? ''),
+    await removeMeasureFromTrial(
+      id,
+      (await dataOf(id)).measures.find(measure => measure.isMain)?.id ?? '',
+    ),
   ).toMatchObject({
     ok: false,
     trouble: { fields: { measure: expect.stringContaining('main measure') } },
@@ -105,7 +108,7 @@ test('it is judged by its kind, frozen, told in the list and the report, and sti
   expect(await verdictPage(trial.id)).toMatchObject({
     ok: true,
     value: {
-      beside: {
+      details: {
         position: null,
         seasons: [],
         bases: [],

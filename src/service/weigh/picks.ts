@@ -102,17 +102,17 @@ export function removePick(trialId: string, pickId: string): Promise<Result<Pick
     const what = 'pick taken out';
     const trouble = entryTrouble(data.trial);
     if (trouble) return { what, result: failure(trouble) };
-    const standing = data.picks.find(pick => pick.id === pickId);
-    if (!standing) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    const current = data.picks.find(pick => pick.id === pickId);
+    if (!current) return { what, result: failure({ kind: 'changed-meanwhile' }) };
     const removal: Pick = {
-      ...standing,
+      ...current,
       id: PickId.parse(newId()),
-      supersedes: standing.id,
+      supersedes: current.id,
       isRemoval: true,
       takenAt: instantNow(),
     };
     await addPick(db, trialId, removal);
-    return { what, subjectId: standing.id, result: success(removal) };
+    return { what, subjectId: current.id, result: success(removal) };
   });
 }
 

@@ -96,7 +96,9 @@ test('a measure of the library or of one’s own is added, once, survives a chan
   expect(
     await addMeasureToTrial(trial.id, { ...own, name: 'Curl', scale: 'ordinal', steps: 'flat' }),
   ).toMatchObject({ ok: false, trouble: { fields: { steps: expect.any(String) } } });
-  expect(await addMeasureToTrial(trial.id, { ...own, name: 'x', definition: 'short' })).toMatchObject({
+  expect(
+    await addMeasureToTrial(trial.id, { ...own, name: 'x', definition: 'short' }),
+  ).toMatchObject({
     ok: false,
     trouble: { fields: { definition: expect.any(String) } },
   });

@@ -99,8 +99,9 @@ async function takeOne(
     now: instantNow(),
   });
   if (!read.ok) return failure({ kind: 'invalid', fields: read.trouble });
-  const standing = read.value.isRepeat ? undefined : await readingAt(db, read.value);
-  if (standing && standing.id !== supersedes) return failure({ kind: 'already-read', standing });
+  const current = read.value.isRepeat ? undefined : await readingAt(db, read.value);
+  if (current && current.id !== supersedes)
+    return failure({ kind: 'already-read', standing: current });
   if (supersedes !== null && (await findReading(db, trial.id, supersedes)) === undefined)
     return failure({ kind: 'changed-meanwhile' });
   return (await addReading(db, trial.id, read.value))
@@ -117,12 +118,12 @@ async function takeOut(
   trialId: string,
   { id, removes }: z.infer<typeof Removal>,
 ): Promise<Result<Reading, TrialTrouble>> {
-  const standing = await findReading(db, trialId, removes);
-  if (!standing) return failure({ kind: 'changed-meanwhile' });
+  const current = await findReading(db, trialId, removes);
+  if (!current) return failure({ kind: 'changed-meanwhile' });
   const removal: Reading = {
-    ...standing,
+    ...current,
     id,
-    supersedes: standing.id,
+    supersedes: current.id,
     isRemoval: true,
     takenAt: instantNow(),
   };

@@ -360,7 +360,7 @@ describe('what else was said to differ', () => {
 });
 
 describe('a plan that is still being typed', () => {
-  const wish = {
+  const request = {
     ...BLANK_LAYOUT,
     kind: 'complete-blocks' as const,
     each: 1,
@@ -373,8 +373,8 @@ describe('a plan that is still being typed', () => {
     plants: undefined,
     raisedSizes: [],
   };
-  const found = (changes: Partial<typeof wish>) =>
-    planFindings(draftDeal(undealtTrial(fair), { ...wish, ...changes }), 0.3).map(
+  const found = (changes: Partial<typeof request>) =>
+    planFindings(draftDeal(undealtTrial(fair), { ...request, ...changes }), 0.3).map(
       finding => finding.code,
     );
   test('is judged by its numbers, and not by a deal that nobody made', () => {

@@ -79,14 +79,14 @@ export function readBench(
   const parsed = BenchForm.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const form = parsed.data;
-  const wish = wishOf(form, treatments.length);
-  const misfit = layoutMisfit(wish, treatments);
+  const request = requestOf(form, treatments.length);
+  const misfit = layoutMisfit(request, treatments);
   if (misfit) return failure({ [FIELD_OF[misfit.kind]]: misfitSentence(misfit) });
-  if (wish.benches > wish.blockCount && wish.benches > 1)
+  if (request.benches > request.blockCount && request.benches > 1)
     return failure({
-      benches: `${wish.benches} benches for ${wish.blockCount} blocks: a block stands on one bench.`,
+      benches: `${request.benches} benches for ${request.blockCount} blocks: a block stands on one bench.`,
     });
-  const units = unitCount(wish, treatments);
+  const units = unitCount(request, treatments);
   if (units > MOST_UNITS)
     return failure({
       unitsEach: `That makes ${units} units; at most ${MOST_UNITS} fit one trial.`,
@@ -97,7 +97,7 @@ export function readBench(
       ? width
       : readSize(form.unitDepth, system);
   const sizes = readSizes(form.startSizes);
-  const plants = readPlants(sizes, units, wish.kind !== 'complete-randomisation');
+  const plants = readPlants(sizes, units, request.kind !== 'complete-randomisation');
   const troubles: FieldTroubles = {
     ...(width.ok ? {} : { unitWidth: width.trouble }),
     ...(depth.ok ? {} : { unitDepth: depth.trouble }),
@@ -105,7 +105,7 @@ export function readBench(
   };
   if (!width.ok || !depth.ok || !plants.ok) return failure(troubles);
   return success({
-    ...wish,
+    ...request,
     unitShape: form.unitShape,
     unitWidthMm: width.value,
     unitDepthMm: depth.value,
@@ -129,7 +129,7 @@ export const ON_BENCHES: readonly Parsed['kind'][] = [
   'incomplete-blocks',
 ];
 
-function wishOf(form: Parsed, treatments: number): LayoutRequest {
+function requestOf(form: Parsed, treatments: number): LayoutRequest {
   const { kind } = form;
   const control = Number(form.controlEach);
   return {
@@ -149,8 +149,8 @@ function wishOf(form: Parsed, treatments: number): LayoutRequest {
 }
 
 /** How many units a layout takes. */
-export function unitCount(wish: LayoutRequest, treatments: readonly Treatment[]): number {
-  return deal(dealPlanOf(wish, treatments), 0).length;
+export function unitCount(request: LayoutRequest, treatments: readonly Treatment[]): number {
+  return deal(dealPlanOf(request, treatments), 0).length;
 }
 
 const FIELD_OF: Readonly<Record<LayoutMisfit['kind'], keyof Parsed>> = {

@@ -22,32 +22,36 @@ export interface LayoutRequest
 }
 
 /** The deal that a layout asks for. Treatments are taken in their order; index i of the deal is the i-th of them. */
-export function dealPlanOf(wish: LayoutRequest, treatments: readonly Treatment[]): DealPlan {
+export function dealPlanOf(request: LayoutRequest, treatments: readonly Treatment[]): DealPlan {
   const copies = treatments.map(treatment =>
-    treatment.role === 'control' ? (wish.controlEach ?? wish.each) : wish.each,
+    treatment.role === 'control' ? (request.controlEach ?? request.each) : request.each,
   );
-  switch (wish.kind) {
+  switch (request.kind) {
     case 'complete-randomisation':
       return { kind: 'complete-randomisation', copies };
     case 'complete-blocks':
     case 'several-gardens':
-      return { kind: 'complete-blocks', copies, blocks: wish.blockCount };
+      return { kind: 'complete-blocks', copies, blocks: request.blockCount };
     case 'pairs':
-      return { kind: 'complete-blocks', copies: treatments.map(() => 1), blocks: wish.blockCount };
+      return {
+        kind: 'complete-blocks',
+        copies: treatments.map(() => 1),
+        blocks: request.blockCount,
+      };
     case 'latin-square':
       return { kind: 'latin-square', treatments: treatments.length };
     case 'incomplete-blocks':
       return {
         kind: 'incomplete-blocks',
         treatments: treatments.length,
-        blocks: wish.blockCount,
-        perBlock: wish.perBlock ?? 2,
+        blocks: request.blockCount,
+        perBlock: request.perBlock ?? 2,
       };
     case 'split-plot':
       return {
         kind: 'split-plot',
-        blocks: wish.blockCount,
-        treatmentOf: splitTable(treatments, wish.wholeFactor ?? ''),
+        blocks: request.blockCount,
+        treatmentOf: splitTable(treatments, request.wholeFactor ?? ''),
       };
   }
 }
@@ -78,26 +82,26 @@ const LARGEST_SQUARE = 8;
 
 /** What keeps a layout from being dealt; undefined where nothing does. */
 export function layoutMisfit(
-  wish: LayoutRequest,
+  request: LayoutRequest,
   treatments: readonly Treatment[],
 ): LayoutMisfit | undefined {
   const count = treatments.length;
-  if (wish.kind === 'pairs' && count !== 2) return { kind: 'pairs-need-two', treatments: count };
-  if (wish.kind === 'latin-square' && count > LARGEST_SQUARE)
+  if (request.kind === 'pairs' && count !== 2) return { kind: 'pairs-need-two', treatments: count };
+  if (request.kind === 'latin-square' && count > LARGEST_SQUARE)
     return { kind: 'square-too-big', treatments: count, most: LARGEST_SQUARE };
-  if (wish.kind === 'split-plot') {
+  if (request.kind === 'split-plot') {
     const factors = Object.keys(treatments[0]?.levels ?? {});
-    if (factors.length < 2 || !factors.includes(wish.wholeFactor ?? ''))
+    if (factors.length < 2 || !factors.includes(request.wholeFactor ?? ''))
       return { kind: 'needs-whole-factor', factors };
-    const sizes = new Set(splitTable(treatments, wish.wholeFactor ?? '').map(row => row.length));
-    if (sizes.size > 1) return { kind: 'not-crossed', factor: wish.wholeFactor ?? '' };
+    const sizes = new Set(splitTable(treatments, request.wholeFactor ?? '').map(row => row.length));
+    if (sizes.size > 1) return { kind: 'not-crossed', factor: request.wholeFactor ?? '' };
   }
-  if (wish.kind === 'incomplete-blocks') {
-    if ((wish.perBlock ?? 2) >= count) return { kind: 'block-holds-all', treatments: count };
-    if (wish.blockCount * (wish.perBlock ?? 2) < count)
+  if (request.kind === 'incomplete-blocks') {
+    if ((request.perBlock ?? 2) >= count) return { kind: 'block-holds-all', treatments: count };
+    if (request.blockCount * (request.perBlock ?? 2) < count)
       return {
         kind: 'too-few-places',
-        places: wish.blockCount * (wish.perBlock ?? 2),
+        places: request.blockCount * (request.perBlock ?? 2),
         treatments: count,
       };
   }

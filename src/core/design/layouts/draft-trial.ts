@@ -46,10 +46,10 @@ export function undealtTrial(data: TrialData): TrialData {
 }
 
 /** A trial as it would be if it were dealt like this now. */
-export function draftDeal(data: TrialData, wish: BenchRequest): TrialData {
+export function draftDeal(data: TrialData, request: BenchRequest): TrialData {
   const bench = layOutBench(
     {
-      ...wish,
+      ...request,
       treatments: data.treatments,
       unitWord: data.trial.unitWord,
       seed: data.layout?.seed ?? 1,
@@ -61,7 +61,7 @@ export function draftDeal(data: TrialData, wish: BenchRequest): TrialData {
   return {
     ...data,
     ...bench,
-    trial: { ...data.trial, isBlind: wish.isBlind },
+    trial: { ...data.trial, isBlind: request.isBlind },
     layout: { ...bench.layout, site, hasGuards },
   };
 }

@@ -37,7 +37,7 @@ const grown = (of: (unit: TrialData['units'][number], i: number) => number): Tri
   ),
 });
 const clear = grown((unit, i) => 300 + 150 * Number(at(trial, unit) === 1) + 4 * (i % 5));
-const look = (data: TrialData) => ({ ...plannedSpec(data, STARTING_GUESS_CV), shuffles: 0 });
+const spec = (data: TrialData) => ({ ...plannedSpec(data, STARTING_GUESS_CV), shuffles: 0 });
 const print =
   () =>
   (value: number): string =>
@@ -50,7 +50,7 @@ const made = (key: string, id: string) => {
 
 describe('the scorecard', () => {
   test('every measure is judged, the main one first, and what says the same thing is counted once', () => {
-    const card = scorecardOf(clear, look(clear), print);
+    const card = scorecardOf(clear, spec(clear), print);
     expect(card.rows.map(row => [row.name, row.isMain, row.sameAs])).toEqual([
       ['Sound harvest by weight', true, null],
       ['Number of sound pieces', false, 'Sound harvest by weight'],
@@ -68,7 +68,7 @@ describe('the scorecard', () => {
     expect([0.05 * 15, 1 - 0.95 ** 15].map(value => Number(value.toFixed(2)))).toEqual([
       0.75, 0.54,
     ]);
-    expect(scorecardOf(clear, look(clear), print)).toMatchObject({
+    expect(scorecardOf(clear, spec(clear), print)).toMatchObject({
       lookedAt: 1,
       expectedByLuck: 0.05,
     });
@@ -89,7 +89,7 @@ describe('the scorecard', () => {
       ]),
     };
     expect(
-      scorecardOf(data, look(data), print)
+      scorecardOf(data, spec(data), print)
         .rows.slice(4)
         .map(row => [row.name, row.method.split(' ')[0]]),
     ).toEqual([
@@ -97,13 +97,13 @@ describe('the scorecard', () => {
       ['First flower', 'the'],
       ['Sign of want', 'Cochran-Mantel-Haenszel'],
     ]);
-    expect([outcomeOf(want.scale), outcomeOf(vigour.scale), outcomeOf(flower.scale), outcomeOf(null)]).toEqual([
-      'proportion',
-      'ordinal',
-      'time',
-      null,
-    ]);
-    expect(scorecardOf(data, look(data), print).rows.at(-1)).toMatchObject({
+    expect([
+      outcomeOf(want.scale),
+      outcomeOf(vigour.scale),
+      outcomeOf(flower.scale),
+      outcomeOf(null),
+    ]).toEqual(['proportion', 'ordinal', 'time', null]);
+    expect(scorecardOf(data, spec(data), print).rows.at(-1)).toMatchObject({
       better: 'neither',
       sameAs: null,
     });
@@ -117,7 +117,7 @@ describe('the scorecard', () => {
         readingFixture(unit, ph, 6 + Number(at(clear, unit) === 1) + (i % 5) / 20),
       ),
     };
-    const card = scorecardOf(data, look(data), print);
+    const card = scorecardOf(data, spec(data), print);
     const row = card.rows.find(each => each.name === 'pH');
     expect([row?.better, row?.cells[1]?.call]).toEqual(['neither', 'better']);
     expect(winsOf(card)).toEqual(winsOf({ ...card, rows: card.rows.filter(each => each !== row) }));
@@ -168,7 +168,7 @@ test('days: what has not come is still waited for, “not looked” says nothing
       readingFixture(c!, flower, null, { outcome: 'not-looked', takenOn: '2026-05-31' }),
     ],
   };
-  const input = outcomeInputOf(data, flower, look(data));
+  const input = outcomeInputOf(data, flower, spec(data));
   expect(
     [a, b, c].map(unit => {
       const found = input?.units.find(each => each.id === unit?.code);
@@ -183,8 +183,8 @@ test('days: what has not come is still waited for, “not looked” says nothing
 
 test('ranks of a weight are judged only when somebody wants them', () => {
   const main = clear.measures[0];
-  expect(outcomeInputOf(clear, main!, look(clear))).toBeUndefined();
-  const ranks = outcomeInputOf(clear, main!, look(clear), { isByRanks: true });
+  expect(outcomeInputOf(clear, main!, spec(clear))).toBeUndefined();
+  const ranks = outcomeInputOf(clear, main!, spec(clear), { isByRanks: true });
   expect([ranks?.kind, ranks?.units.map(unit => unit.value).sort()]).toEqual([
     'ordinal',
     clear.picks.map(pick => pick.netG).sort(),
@@ -200,7 +200,7 @@ test('classes: the chosen one is counted, all of them are told, and no order is 
     readings: [readingFixture(a!, smell, 1), readingFixture(b!, smell, 2)],
   };
   const of = (countedClass?: number) => {
-    const input = outcomeInputOf(data, smell, look(data), { countedClass });
+    const input = outcomeInputOf(data, smell, spec(data), { countedClass });
     return {
       counted: input?.countedClass,
       values: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.value),
@@ -223,7 +223,7 @@ test('of classes it is said who has more, not who is better', () => {
     measures: [...clear.measures, smell],
     readings: clear.units.map(unit => readingFixture(unit, smell, Number(at(clear, unit) === 1))),
   };
-  const judged = judgeOutcome(outcomeInputOf(data, smell, look(data), { countedClass: 1 })!);
+  const judged = judgeOutcome(outcomeInputOf(data, smell, spec(data), { countedClass: 1 })!);
   expect(judged.headline).toMatch(
     /^(“Earthy” came more often under feed 1 than under|Can’t tell yet whether anything differs from) plain water\.$/,
   );
@@ -243,7 +243,7 @@ test('k of n counts on its last day only', () => {
     ),
   };
   expect(
-    outcomeInputOf(data, holed, look(data))?.units.find(unit => unit.id === a?.code),
+    outcomeInputOf(data, holed, spec(data))?.units.find(unit => unit.id === a?.code),
   ).toMatchObject({ value: 4, outOf: 10 });
 });
 
@@ -255,7 +255,10 @@ describe('is it worth it', () => {
   });
   test('at the break-even worth it pays every second time, and more money never makes it less likely', () => {
     const contrast = { difference: 600, se: 150, df: 12 };
-    expect(netBenefitOf(contrast, { extraCost: 12, worthPerKg: 20 }).chanceItPays).toBeCloseTo(0.5, 9);
+    expect(netBenefitOf(contrast, { extraCost: 12, worthPerKg: 20 }).chanceItPays).toBeCloseTo(
+      0.5,
+      9,
+    );
     fc.assert(
       fc.property(
         fc.double({ min: 0.5, max: 50, noNaN: true }),
@@ -278,8 +281,8 @@ describe('is it worth it', () => {
 describe('how firm it is', () => {
   test('one giant plant that makes a verdict is found; a clear one stands without any', () => {
     const [input, judged] = [
-      judgeInputOf(clear, look(clear)),
-      judgeWithoutShuffle(judgeInputOf(clear, look(clear))),
+      judgeInputOf(clear, spec(clear)),
+      judgeWithoutShuffle(judgeInputOf(clear, spec(clear))),
     ];
     expect(unitsInTurn(input)).toHaveLength(12);
     expect(
@@ -289,7 +292,7 @@ describe('how firm it is', () => {
     ).toEqual([]);
     const giant = trial.units.find(unit => at(trial, unit) === 2);
     const odd = grown((unit, i) => (unit === giant ? 900 : 300 + 2 * (i % 3)));
-    const oddInput = judgeInputOf(odd, look(odd));
+    const oddInput = judgeInputOf(odd, spec(odd));
     const without = withoutUnit(oddInput, judgeWithoutShuffle(oddInput), giant?.code ?? '');
     expect(without.changes.find(change => change.treatment === 'feed 2')).toMatchObject({
       from: 'cant-tell',
@@ -305,18 +308,18 @@ describe('how firm it is', () => {
         pickFixture(unit, { netG: 200 + 0.2 * (byX.get(unit.code) ?? 0) + (i % 3) }),
       ),
     };
-    const found = positionCheck(sloped, judgeInputOf(sloped, look(sloped)));
+    const found = positionCheck(sloped, judgeInputOf(sloped, spec(sloped)));
     expect([found?.towards, (found?.gradientP ?? 1) < 0.001]).toEqual(['the right', true]);
     const flat: TrialData = {
       ...long,
       picks: long.units.map((unit, i) => pickFixture(unit, { netG: 200 + ((i * 7919) % 13) })),
     };
-    expect((positionCheck(flat, judgeInputOf(flat, look(flat)))?.gradientP ?? 0) > 0.05).toBe(true);
+    expect((positionCheck(flat, judgeInputOf(flat, spec(flat)))?.gradientP ?? 0) > 0.05).toBe(true);
   });
 });
 
 test('what next follows the calls', () => {
-  const input = judgeInputOf(clear, look(clear));
+  const input = judgeInputOf(clear, spec(clear));
   expect(
     nextSteps(judgeWithoutShuffle(input), input).map(step => [step.treatment, step.step]),
   ).toEqual([
@@ -325,7 +328,7 @@ test('what next follows the calls', () => {
   ]);
   const one = trialFixture({ treatments: 2, unitsEach: 1 });
   const story: TrialData = { ...one, picks: one.units.map(unit => pickFixture(unit)) };
-  const storyInput = judgeInputOf(story, look(story));
+  const storyInput = judgeInputOf(story, spec(story));
   expect(nextSteps(judgeWithoutShuffle(storyInput), storyInput)[0]?.step).toBe('again');
 });
 
@@ -334,7 +337,7 @@ test('lessons name the spread, what happened, and what was not done', () => {
     ...clear,
     incidents: [leaveOutFixture(clear.units[0]!, { cause: 'slugs' })],
   };
-  const input = judgeInputOf(data, look(data));
+  const input = judgeInputOf(data, spec(data));
   const lessons = lessonsOf(data, {
     spread: spreadWithin(judgeWithoutShuffle(input)),
     position: null,
@@ -364,7 +367,7 @@ describe('a frozen verdict', () => {
     code: '0.1.0',
     closedAt: '2026-08-01T18:00:00.000Z',
     data: clear,
-    look: {
+    spec: {
       measureId: planned.measureId,
       shuffles: 200,
       seed: planned.seed,
@@ -503,7 +506,7 @@ describe('what a measure’s own page adds', () => {
 });
 
 test('seasons are taken together with those that could not tell, and a treatment of one season is not', () => {
-  const judged = (data: TrialData) => judgeWithoutShuffle(judgeInputOf(data, look(data))).contrasts;
+  const judged = (data: TrialData) => judgeWithoutShuffle(judgeInputOf(data, spec(data))).contrasts;
   const own = {
     trialId: 'a',
     question: 'This year?',

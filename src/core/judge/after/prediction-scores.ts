@@ -4,7 +4,11 @@ import type { Prediction } from '@/core/trial/model/plan-record';
 /** What became of a guess. A verdict that can't tell makes nobody wrong. */
 export type PredictionOutcome = 'came' | 'otherwise' | 'open';
 
-export function outcomeOf(expects: string | null, best: string | null, call: Call): PredictionOutcome {
+export function outcomeOf(
+  expects: string | null,
+  best: string | null,
+  call: Call,
+): PredictionOutcome {
   if (best !== null) return expects === best ? 'came' : 'otherwise';
   if (call === 'no-difference-that-matters') return expects === null ? 'came' : 'otherwise';
   return 'open';
@@ -26,7 +30,7 @@ export interface PredictionScore {
   readonly came: number;
   readonly open: number;
   /** How many of the settled ones would come by the toss of a die with a face for each treatment and one for “no difference”. */
-  readonly byLuck: number;
+  readonly byChance: number;
 }
 
 /** Names are taken as written, big and small letters alike. In the order of the first guess. */
@@ -36,7 +40,13 @@ export function predictionScores(trials: readonly PredictedTrial[]): readonly Pr
     for (const { by, expects, about } of predictions) {
       if (about !== '') continue;
       const key = by.trim().toLowerCase();
-      const record = records.get(key) ?? { by: by.trim(), settled: 0, came: 0, open: 0, byLuck: 0 };
+      const record = records.get(key) ?? {
+        by: by.trim(),
+        settled: 0,
+        came: 0,
+        open: 0,
+        byChance: 0,
+      };
       const outcome = outcomeOf(expects, best, call);
       records.set(
         key,
@@ -46,7 +56,7 @@ export function predictionScores(trials: readonly PredictedTrial[]): readonly Pr
               ...record,
               settled: record.settled + 1,
               came: record.came + Number(outcome === 'came'),
-              byLuck: record.byLuck + 1 / (treatments + 1),
+              byChance: record.byChance + 1 / (treatments + 1),
             },
       );
     }

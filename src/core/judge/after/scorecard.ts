@@ -3,7 +3,7 @@ import type { Call } from '@/core/judge/outcomes/judgement';
 import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import type { OutcomeContrast } from '@/core/judge/outcomes/outcome-judgement';
 import { outcomeInputOf } from '@/core/judge/question/trial-outcome';
-import { judgeInputOf, type AnalysisSpec } from '@/core/judge/units/trial-analysis';
+import { type AnalysisSpec, judgeInputOf } from '@/core/judge/units/trial-analysis';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
@@ -61,7 +61,7 @@ const SAME = 0.9; // from such a correlation of the units on, two measures are o
 /** Judges every measure of a trial by its own method. The main one keeps its margin; the others have none of their own. */
 export function scorecardOf(
   data: TrialData,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   printOf: (measure: Measure) => (value: number) => string,
 ): Scorecard {
   const read = data.measures
@@ -74,7 +74,7 @@ export function scorecardOf(
     const ordered = measure.scale?.kind === 'class' ? [] : values; // the numbers of classes are names
     const same = rows.find(row => saySame(ordered, row.values));
     rows.push({
-      ...scoreRow(data, measure, look, printOf(measure)),
+      ...scoreRow(data, measure, spec, printOf(measure)),
       sameAs: same?.name ?? null,
       values: ordered,
     });
@@ -91,13 +91,13 @@ export function scorecardOf(
 function scoreRow(
   data: TrialData,
   measure: Measure,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   print: (value: number) => string,
 ): Omit<ScoreRow, 'sameAs'> {
   const own: AnalysisSpec = {
-    ...look,
+    ...spec,
     measureId: measure.id,
-    margin: measure.isMain ? look.margin : null,
+    margin: measure.isMain ? spec.margin : null,
     shuffles: 0,
   };
   const { id: measureId, name, isMain } = measure;
@@ -135,7 +135,7 @@ function scoreRow(
         words: group.n === 0 ? '' : groupWords(kindInput, group),
         standing: standings[i] ?? null,
         call: callOfTreatment(group.treatment, kindInput.control, judged.contrasts),
-        luck: luckOf(group.treatment, judged.contrasts),
+        luck: permutationPOf(group.treatment, judged.contrasts),
       })),
     };
   }
@@ -165,7 +165,7 @@ function scoreRow(
   };
 }
 
-function luckOf(treatment: string, contrasts: readonly OutcomeContrast[]): number | null {
+function permutationPOf(treatment: string, contrasts: readonly OutcomeContrast[]): number | null {
   const contrast = contrasts.find(each => each.treatment === treatment);
   return contrast?.estimable ? contrast.pAdjusted : null;
 }

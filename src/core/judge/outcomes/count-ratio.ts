@@ -4,7 +4,7 @@ import {
   type ReadUnit,
   readUnits,
 } from '@/core/judge/question/outcome-input';
-import { fitCounts, dispersionSpread } from '@/core/stats/categorical/count-model';
+import { dispersionSpread, fitCounts } from '@/core/stats/categorical/count-model';
 import { overdispersionOf } from '@/core/stats/categorical/overdispersion';
 import { indicatorColumns } from '@/core/stats/linear/linear-model';
 

@@ -13,7 +13,10 @@ import { groupLetters } from '@/core/stats/linear/compact-letters';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
 import { median } from '@/core/stats/median';
 import type { PermutationProblem } from '@/core/stats/permutation/permutation-problem';
-import { runPermutationTest, type PermutationResult } from '@/core/stats/permutation/permutation-test';
+import {
+  type PermutationResult,
+  runPermutationTest,
+} from '@/core/stats/permutation/permutation-test';
 import { compareEveryPair, compareWithControl } from './comparisons';
 import { errorAnalysisOf } from './error-strata';
 import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
@@ -100,7 +103,8 @@ export function callsOf(
   return {
     groups: groupsOf(input, trial),
     adjustedMeans: adjustedMeans(input, trial, model),
-    contrasts: compareWithControl(input, trial, model, errorAnalysisOf(trial, model).spread).contrasts,
+    contrasts: compareWithControl(input, trial, model, errorAnalysisOf(trial, model).spread)
+      .contrasts,
   };
 }
 

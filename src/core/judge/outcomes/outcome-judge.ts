@@ -107,7 +107,10 @@ function groupOf(
   };
 }
 
-function contrastsOf(input: OutcomeInput, groups: readonly OutcomeGroup[]): readonly OutcomeContrast[] {
+function contrastsOf(
+  input: OutcomeInput,
+  groups: readonly OutcomeGroup[],
+): readonly OutcomeContrast[] {
   const tests = input.treatments
     .filter(name => name !== input.control)
     .map(treatment => ({ treatment, test: testOutcome(input, treatment) }));
@@ -266,7 +269,10 @@ function classesOverall(input: OutcomeInput): Overall | null {
   return found ? { method: 'chi-square-shuffled', ...found } : null;
 }
 
-function warningsOf(input: OutcomeInput, groups: readonly OutcomeGroup[]): readonly OutcomeWarning[] {
+function warningsOf(
+  input: OutcomeInput,
+  groups: readonly OutcomeGroup[],
+): readonly OutcomeWarning[] {
   const units = readUnits(input);
   const missing = input.units.length - units.length;
   const crowding =

@@ -239,7 +239,11 @@ function testPairs(input: OutcomeInput, blocks: readonly BlockOfTwo[]): OutcomeT
   };
 }
 
-function testCounts(input: OutcomeInput, treatment: string, blocks: readonly BlockOfTwo[]): OutcomeTest {
+function testCounts(
+  input: OutcomeInput,
+  treatment: string,
+  blocks: readonly BlockOfTwo[],
+): OutcomeTest {
   const { treated, control } = both(blocks);
   const shuffleP = byDeals(input, blocks, units => units.map(figureOf));
   const difference = meanFigure(treated) - meanFigure(control);

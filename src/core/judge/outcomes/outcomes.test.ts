@@ -148,8 +148,9 @@ describe('the rule of the call, whatever the kind', () => {
           (value: number) => value * 10 + 3,
         ].map(
           of =>
-            judgeOutcome(input('ordinal', unitsOf('ordinal', a.map(of), b.map(of), ['none', 'fed'])))
-              .contrasts[0],
+            judgeOutcome(
+              input('ordinal', unitsOf('ordinal', a.map(of), b.map(of), ['none', 'fed'])),
+            ).contrasts[0],
         );
         if (!plain?.estimable || !stretched?.estimable) throw new Error('both must be comparable');
         expect([stretched.p, stretched.call, stretched.effect?.value]).toEqual([
@@ -511,7 +512,8 @@ describe('what must hold whatever comes', () => {
         ];
         const [one, other] = [
           judgeOutcome(input(kind as OutcomeInput['kind'], units)).contrasts[0],
-          judgeOutcome(input(kind as OutcomeInput['kind'], units, { control: 'soap' })).contrasts[0],
+          judgeOutcome(input(kind as OutcomeInput['kind'], units, { control: 'soap' }))
+            .contrasts[0],
         ];
         if (!one?.estimable || !other?.estimable) throw new Error('must be compared');
         expect(one.difference).toBeCloseTo(-other.difference, 9);
@@ -552,8 +554,9 @@ describe('several treatments at once', () => {
     const few = fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 4, maxLength: 4 });
     fc.assert(
       fc.property(fc.array(few, { minLength: 3, maxLength: 5 }), rows => {
-        for (const contrast of judgeOutcome(input('ordinal', drawn(rows), { blockNames: ['shelf'] }))
-          .contrasts)
+        for (const contrast of judgeOutcome(
+          input('ordinal', drawn(rows), { blockNames: ['shelf'] }),
+        ).contrasts)
           if (contrast.estimable)
             expect(contrast.pAdjusted).toBeGreaterThanOrEqual(
               Math.max(contrast.p, contrast.shuffleP ?? 0) - 1e-12,
@@ -561,9 +564,9 @@ describe('several treatments at once', () => {
       }),
       { numRuns: 25 },
     );
-    expect(closedTestPValues(input('ordinal', drawn([[1, 2, 3, 4]])), new Map([['a', 0.03]])).get('a')).toBe(
-      0.03,
-    );
+    expect(
+      closedTestPValues(input('ordinal', drawn([[1, 2, 3, 4]])), new Map([['a', 0.03]])).get('a'),
+    ).toBe(0.03);
   });
   test('a strong remedy lends nothing to a weak one: a beside none is dealt by itself, too', () => {
     // In five blocks of six none comes before a, which a coin makes in 14 of 64; b and c are far off.
@@ -614,7 +617,9 @@ describe('what is called, and what is not', () => {
         input('count', units, { better: 'lower', margin: { kind: 'percent', percent: 20 } }),
       ).contrasts[0]?.call,
     ).toBe('clearly-better');
-    expect(judgeOutcome(input('count', units, { better: 'higher' })).contrasts[0]?.call).toBe('worse');
+    expect(judgeOutcome(input('count', units, { better: 'higher' })).contrasts[0]?.call).toBe(
+      'worse',
+    );
   });
   test('of pairs that all answer alike no interval shrinks to a point', () => {
     const pairs = (

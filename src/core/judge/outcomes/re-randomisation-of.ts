@@ -3,8 +3,8 @@ import { distinct, type TrialModel, wholePlotName } from '@/core/design/linear/t
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { isLatinSquare } from '@/core/stats/permutation/latin-squares';
 import type {
-  ReRandomisationRule,
   PermutationProblem,
+  ReRandomisationRule,
   SplitPlotRule,
 } from '@/core/stats/permutation/permutation-problem';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeInput, OutcomeUnit, OutcomeKind } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, OutcomeKind, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
 import { outcomeJson } from '@/core/judge/verdict/outcome-json';
 import { judgeWithoutShuffle } from './judge';
@@ -97,19 +97,15 @@ describe('the rule of the call', () => {
   });
   test('better high and better low are each other’s mirror, for every kind', () => {
     fc.assert(
-      fc.property(
-        two,
-        fc.constantFrom<OutcomeKind>('count', 'ordinal', 'time'),
-        (values, kind) => {
-          const [high, low] = (['higher', 'lower'] as const).map(
-            better => judgeOutcome(kinds(kind, values, { better })).contrasts[0]?.call,
-          );
-          const mirrored = high?.includes('better')
-            ? high.replace('better', 'worse')
-            : high?.replace('worse', 'better');
-          expect(low).toBe(mirrored);
-        },
-      ),
+      fc.property(two, fc.constantFrom<OutcomeKind>('count', 'ordinal', 'time'), (values, kind) => {
+        const [high, low] = (['higher', 'lower'] as const).map(
+          better => judgeOutcome(kinds(kind, values, { better })).contrasts[0]?.call,
+        );
+        const mirrored = high?.includes('better')
+          ? high.replace('better', 'worse')
+          : high?.replace('worse', 'better');
+        expect(low).toBe(mirrored);
+      }),
       { numRuns: 40 },
     );
   });

@@ -6,7 +6,7 @@ import type { Treatment } from '@/core/trial/model/treatment';
 
 /** A trial that is only planned: what would be judged, once its units have values. */
 export interface PlannedTrial {
-  readonly wish: LayoutRequest;
+  readonly request: LayoutRequest;
   readonly treatments: readonly Treatment[];
   readonly unitWord: string;
   readonly response: string;
@@ -16,12 +16,12 @@ export interface PlannedTrial {
 
 /** What the judge would take, its units dealt with this seed and without values yet. */
 export function plannedInput(
-  { wish, treatments, unitWord, response, better, margin }: PlannedTrial,
+  { request, treatments, unitWord, response, better, margin }: PlannedTrial,
   seed: number,
 ): JudgeInput {
   const factors = Object.keys(treatments[0]?.levels ?? {});
-  const dealt = deal(dealPlanOf(wish, treatments), seed);
-  const hasBlocks = wish.kind !== 'complete-randomisation';
+  const dealt = deal(dealPlanOf(request, treatments), seed);
+  const hasBlocks = request.kind !== 'complete-randomisation';
   return {
     response,
     unitWord,
@@ -42,9 +42,9 @@ export function plannedInput(
             ),
           },
     blockNames: hasBlocks
-      ? [wish.blockWord, ...(wish.columnWord === null ? [] : [wish.columnWord])]
+      ? [request.blockWord, ...(request.columnWord === null ? [] : [request.columnWord])]
       : [],
-    isPaired: wish.kind === 'pairs',
+    isPaired: request.kind === 'pairs',
     units: dealt.map(
       (unit, i): JudgedUnit => ({
         id: String(i + 1),
@@ -52,9 +52,9 @@ export function plannedInput(
         value: null,
         blocks: [
           ...(hasBlocks ? [String(unit.block + 1)] : []),
-          ...(wish.columnWord === null ? [] : [String(unit.column + 1)]),
+          ...(request.columnWord === null ? [] : [String(unit.column + 1)]),
         ],
-        wholePlot: wish.kind === 'split-plot' ? String(unit.wholePlot) : undefined,
+        wholePlot: request.kind === 'split-plot' ? String(unit.wholePlot) : undefined,
       }),
     ),
     subsamples: dealt.length,

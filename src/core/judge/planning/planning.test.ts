@@ -25,7 +25,7 @@ const planOf = (
   margin: PlannedTrial['margin'] = null,
   blocks = 0,
 ): PlannedTrial => ({
-  wish: {
+  request: {
     ...BLANK_LAYOUT,
     kind: blocks > 0 ? 'complete-blocks' : 'complete-randomisation',
     each,
@@ -95,7 +95,7 @@ test('in a split plot what lies within beds is seen as often as the closed form 
   const plan: PlannedTrial = {
     ...planOf(4, 1),
     treatments,
-    wish: {
+    request: {
       ...BLANK_LAYOUT,
       kind: 'split-plot',
       each: 1,
@@ -128,7 +128,7 @@ test('the planner calls a split plot as often as the judge does of seasons drawn
   const plan: PlannedTrial = {
     ...planOf(4, 1),
     treatments,
-    wish: {
+    request: {
       ...BLANK_LAYOUT,
       kind: 'split-plot',
       each: 1,
@@ -145,11 +145,11 @@ test('the planner calls a split plot as often as the judge does of seasons drawn
   let seen = 0;
   for (let seed = 1; seed <= SEASONS; seed++) {
     const random = seededRandom(seed);
-    const bedLuck = new Map<string, number>();
+    const bedError = new Map<string, number>();
     const units = input.units.map(unit => {
       const bed = `${unit.blocks.join()} ${unit.wholePlot}`;
-      const luck = bedLuck.get(bed) ?? WHOLE_PLOT_SHARE * 0.2 * normalDraw(random);
-      bedLuck.set(bed, luck);
+      const luck = bedError.get(bed) ?? WHOLE_PLOT_SHARE * 0.2 * normalDraw(random);
+      bedError.set(bed, luck);
       return {
         ...unit,
         value:
@@ -217,11 +217,11 @@ describe.each(QUESTION_PATTERNS.map(pattern => [pattern.asks, pattern] as const)
   (_, pattern) => {
     const question = readQuestion(form(pattern.form), 'uk', v7);
     if (!question.ok) throw new Error(JSON.stringify(question.trouble));
-    const wish = readBench({ ...BENCH, ...pattern.bench }, 'uk', question.value.treatments);
-    if (!wish.ok) throw new Error(JSON.stringify(wish.trouble));
+    const request = readBench({ ...BENCH, ...pattern.bench }, 'uk', question.value.treatments);
+    if (!request.ok) throw new Error(JSON.stringify(request.trouble));
     const main = question.value.measures.find(measure => measure.isMain);
     const plan: PlannedTrial = {
-      wish: wish.value,
+      request: request.value,
       treatments: question.value.treatments,
       unitWord: 'pot',
       response: 'beans',
@@ -313,6 +313,6 @@ test('the same pots on fewer treatments show smaller gains', () => {
 test('a square has one size only', () => {
   const plan = planOf(4, 1);
   expect(
-    sizesFor({ ...plan, wish: { ...plan.wish, kind: 'latin-square', blockCount: 4 } }),
+    sizesFor({ ...plan, request: { ...plan.request, kind: 'latin-square', blockCount: 4 } }),
   ).toEqual([4]);
 });

@@ -1,6 +1,10 @@
 import { buildTrialModel } from '@/core/design/linear/trial-model';
 import { equalShares } from '@/core/judge/outcomes/comparisons';
-import { type ErrorStrata, satterthwaiteDf, errorStrataOf } from '@/core/judge/outcomes/error-strata';
+import {
+  type ErrorStrata,
+  errorStrataOf,
+  satterthwaiteDf,
+} from '@/core/judge/outcomes/error-strata';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
 import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';

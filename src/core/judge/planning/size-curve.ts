@@ -78,33 +78,33 @@ function sharesOf(simulation: VerdictSimulation | undefined): VerdictShares | nu
 
 /** The plan with another size: more of each, or more blocks where each holds every treatment once. */
 function sized(plan: PlannedTrial, size: number): PlannedTrial {
-  const { wish } = plan;
-  if (wish.kind === 'complete-randomisation')
+  const { request } = plan;
+  if (request.kind === 'complete-randomisation')
     return {
       ...plan,
-      wish: {
-        ...wish,
+      request: {
+        ...request,
         each: size,
         controlEach:
-          wish.controlEach === null
+          request.controlEach === null
             ? null
-            : Math.max(1, Math.round((wish.controlEach * size) / wish.each)),
+            : Math.max(1, Math.round((request.controlEach * size) / request.each)),
       },
     };
-  if (wish.kind === 'latin-square') return plan;
-  return { ...plan, wish: { ...wish, blockCount: size } };
+  if (request.kind === 'latin-square') return plan;
+  return { ...plan, request: { ...request, blockCount: size } };
 }
 
 /** Dunnett's power with the units that the plan has of each; blocks cost degrees of freedom that are few beside the rest. */
 function closedForm(
-  { treatments, wish }: PlannedTrial,
+  { treatments, request }: PlannedTrial,
   units: number,
   { cv, effect }: SizeQuestion,
 ): Pick<SizePoint, 'closed' | 'smallestSeen'> {
   const groups = treatments.length;
   const control =
-    wish.kind === 'complete-randomisation' && wish.controlEach !== null
-      ? wish.controlEach
+    request.kind === 'complete-randomisation' && request.controlEach !== null
+      ? request.controlEach
       : units / groups;
   const each = (units - control) / (groups - 1);
   if (each < 2 || control < 2) return { closed: null, smallestSeen: null };
@@ -116,8 +116,8 @@ function closedForm(
 }
 
 /** A plan's own size on its curve: units of each, or blocks. */
-export function sizeOf({ wish }: PlannedTrial): number {
-  return wish.kind === 'complete-randomisation' ? wish.each : wish.blockCount;
+export function sizeOf({ request }: PlannedTrial): number {
+  return request.kind === 'complete-randomisation' ? request.each : request.blockCount;
 }
 
 const USUAL_SIZES = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20] as const;
@@ -126,15 +126,15 @@ const MOST_UNITS = 240;
 /** Sizes worth looking at, the plan's own among them; a square has only one. */
 export function sizesFor(plan: PlannedTrial): readonly number[] {
   const own = sizeOf(plan);
-  if (plan.wish.kind === 'latin-square') return [own];
+  if (plan.request.kind === 'latin-square') return [own];
   const perSize =
     plan.treatments.length *
-    (plan.wish.kind === 'complete-randomisation' ? 1 : Math.max(1, plan.wish.each));
+    (plan.request.kind === 'complete-randomisation' ? 1 : Math.max(1, plan.request.each));
   const sizes = USUAL_SIZES.filter(
     size =>
       size * perSize <= MOST_UNITS &&
-      (plan.wish.kind !== 'incomplete-blocks' ||
-        size * (plan.wish.perBlock ?? 2) >= plan.treatments.length),
+      (plan.request.kind !== 'incomplete-blocks' ||
+        size * (plan.request.perBlock ?? 2) >= plan.treatments.length),
   );
   return [...new Set([...sizes, own])].sort((a, b) => a - b);
 }

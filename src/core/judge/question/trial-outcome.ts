@@ -1,5 +1,5 @@
 import { withCuts } from '@/core/judge/units/analysis-sets';
-import { judgeInputOf, type AnalysisSpec } from '@/core/judge/units/trial-analysis';
+import { type AnalysisSpec, judgeInputOf } from '@/core/judge/units/trial-analysis';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import { daysBetween } from '@/core/time/garden-day';
@@ -7,7 +7,7 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Scale } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import type { OutcomeInput, OutcomeUnit, OutcomeKind } from './outcome-input';
+import type { OutcomeInput, OutcomeKind, OutcomeUnit } from './outcome-input';
 
 /** By which method a measure is judged; null where its mean is what counts, or nothing can be compared. */
 export function outcomeOf(scale: Scale | null): OutcomeKind | null {
@@ -43,12 +43,12 @@ export interface OutcomeRequest {
 export function outcomeInputOf(
   data: TrialData,
   measure: Measure,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   { isByRanks = false, countedClass }: OutcomeRequest = {},
 ): OutcomeInput | undefined {
   const kind = isByRanks ? 'ordinal' : outcomeOf(measure.scale);
   if (kind === null) return undefined;
-  const counted = look.isUncut ? data : withCuts(data);
+  const counted = spec.isUncut ? data : withCuts(data);
   const {
     treatments,
     control,
@@ -57,7 +57,7 @@ export function outcomeInputOf(
     units,
     unitWord,
     treatmentName,
-  } = judgeInputOf(data, { ...look, measureId: measure.id });
+  } = judgeInputOf(data, { ...spec, measureId: measure.id });
   const values = new Map(
     unitValues(counted, measure).map(({ unit, value }) => [unit.code as string, value]),
   );
@@ -80,9 +80,9 @@ export function outcomeInputOf(
     blockNames,
     isPaired,
     better: measure.better,
-    margin: look.margin,
+    margin: spec.margin,
     confidence: 0.95,
-    seed: look.seed,
+    seed: spec.seed,
     isDeclared: measure.isMain,
     units: units.map((unit): OutcomeUnit => {
       const of = data.units.find(each => each.code === unit.id);
@@ -123,7 +123,7 @@ interface ClassCounter {
 function classCounter(
   { scale, id }: Measure,
   data: TrialData,
-  wished: number | undefined,
+  requested: number | undefined,
 ): ClassCounter | undefined {
   if (scale?.kind !== 'class') return undefined;
   const seen = data.readings
@@ -131,8 +131,8 @@ function classCounter(
     .map(reading => reading.value ?? 0);
   const times = scale.classes.map((_, i) => seen.filter(value => value === i).length);
   const number =
-    wished !== undefined && scale.classes[wished] !== undefined
-      ? wished
+    requested !== undefined && scale.classes[requested] !== undefined
+      ? requested
       : times.indexOf(Math.max(...times));
   return {
     name: scale.classes[number] ?? '',

@@ -1,4 +1,4 @@
-import type { OutcomeInput, OutcomeUnit, OutcomeKind } from '@/core/judge/question/outcome-input';
+import type { OutcomeInput, OutcomeKind, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { failure, type Result, success } from '@/core/result';
 import { median } from '@/core/stats/median';
 import { judgeInputFromTable, type Table, type TableRoles, type TableTrouble } from './table-input';

@@ -100,14 +100,14 @@ test('each set is a part of the one before, whatever happened', () => {
 });
 
 test('the verdict comes with everything back in, and with the sound ones only, where those differ', () => {
-  const look = (data: TrialData) => plannedSpec(data, STARTING_GUESS_CV);
+  const spec = (data: TrialData) => plannedSpec(data, STARTING_GUESS_CV);
   const cut = withMishaps(mishap(a, { decision: 'leave-out-from', byTreatment: 'unknown' }));
-  expect(judgementWithAllIn(cut, look(cut))?.groups[0]?.n).toBe(4);
-  expect(judgementOfSound(cut, look(cut))).toBeUndefined();
+  expect(judgementWithAllIn(cut, spec(cut))?.groups[0]?.n).toBe(4);
+  expect(judgementOfSound(cut, spec(cut))).toBeUndefined();
   const frosted = withMishaps(mishap(a, {}));
-  expect(judgementWithAllIn(frosted, look(frosted))).toBeUndefined();
+  expect(judgementWithAllIn(frosted, spec(frosted))).toBeUndefined();
   expect(
-    judgementOfSound(frosted, look(frosted))
+    judgementOfSound(frosted, spec(frosted))
       ?.groups.map(group => group.n)
       .sort(),
   ).toEqual([3, 4]);

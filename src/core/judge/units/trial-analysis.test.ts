@@ -4,10 +4,10 @@ import { judgementJson } from '@/core/judge/verdict/judgement-json';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { demoSeason } from '@/demo/demo-season';
 import {
+  currentLeaveOuts,
   judgeInputOf,
   mainMeasure,
   plannedSpec,
-  currentLeaveOuts,
   unitsToMention,
 } from './trial-analysis';
 

@@ -26,7 +26,7 @@ export interface AnalysisSpec {
   readonly priorCv: PriorCv;
 }
 
-/** The look that was planned: the main measure, its margin, and what the standing incidents left out. */
+/** The look that was planned: the main measure, its margin, and what the current incidents left out. */
 export function plannedSpec(data: TrialData, priorCv: PriorCv): AnalysisSpec {
   const main = mainMeasure(data);
   return {
@@ -62,13 +62,13 @@ export function currentLeaveOuts(data: TrialData): readonly LeaveOut[] {
 }
 
 /** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
-export function judgeInputOf(data: TrialData, look: AnalysisSpec): JudgeInput {
-  const measure = measureOf(data, look.measureId);
-  const values = unitValues(look.isUncut ? data : withCuts(data), measure);
+export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
+  const measure = measureOf(data, spec.measureId);
+  const values = unitValues(spec.isUncut ? data : withCuts(data), measure);
   const starts = startValues(data, measure);
   const hasStart =
     starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
-  const centres = look.isByPlace ? centresOf(data) : [];
+  const centres = spec.isByPlace ? centresOf(data) : [];
   const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
   const nameOf = (id: string): string =>
     treatments.find(treatment => treatment.id === id)?.name ?? '';
@@ -92,7 +92,7 @@ export function judgeInputOf(data: TrialData, look: AnalysisSpec): JudgeInput {
         : undefined,
     units: values.map(({ unit, value }, i): JudgedUnit => {
       const centre = centres[i];
-      const isLeftOut = look.leftOut.includes(unit.code);
+      const isLeftOut = spec.leftOut.includes(unit.code);
       return {
         id: unit.code,
         treatment: nameOf(unit.treatmentId),
@@ -109,16 +109,16 @@ export function judgeInputOf(data: TrialData, look: AnalysisSpec): JudgeInput {
       };
     }),
     subsamples: values.reduce(
-      (sum, value) => sum + (look.leftOut.includes(value.unit.code) ? 0 : value.subsamples),
+      (sum, value) => sum + (spec.leftOut.includes(value.unit.code) ? 0 : value.subsamples),
       0,
     ),
     better: measure.better,
-    margin: look.margin,
+    margin: spec.margin,
     confidence: 0.95,
-    shuffles: look.shuffles,
-    seed: look.seed,
+    shuffles: spec.shuffles,
+    seed: spec.seed,
     isDeclared: measure.isMain,
-    priorCv: look.priorCv,
+    priorCv: spec.priorCv,
   };
 }
 
@@ -150,26 +150,26 @@ export function measureOf(data: TrialData, measureId: string): Measure {
 }
 
 /** The judgement with every left-out unit back in, shuffle test aside; undefined where none was left out. */
-export function judgementWithAllIn(data: TrialData, look: AnalysisSpec): Judgement | undefined {
-  const isWhole = look.leftOut.length === 0 && withCuts(data) === data;
+export function judgementWithAllIn(data: TrialData, spec: AnalysisSpec): Judgement | undefined {
+  const isWhole = spec.leftOut.length === 0 && withCuts(data) === data;
   return isWhole
     ? undefined
-    : judgeWithoutShuffle(judgeInputOf(data, { ...look, leftOut: [], isUncut: true }));
+    : judgeWithoutShuffle(judgeInputOf(data, { ...spec, leftOut: [], isUncut: true }));
 }
 
 /** The judgement of those only that had no mishap, shuffle test aside; undefined where that is no other set. */
-export function judgementOfSound(data: TrialData, look: AnalysisSpec): Judgement | undefined {
+export function judgementOfSound(data: TrialData, spec: AnalysisSpec): Judgement | undefined {
   const sound = leftOutOf(data, 'sound');
-  return sound.every(code => look.leftOut.includes(code))
+  return sound.every(code => spec.leftOut.includes(code))
     ? undefined
     : judgeWithoutShuffle(
-        judgeInputOf(data, { ...look, leftOut: [...new Set([...look.leftOut, ...sound])] }),
+        judgeInputOf(data, { ...spec, leftOut: [...new Set([...spec.leftOut, ...sound])] }),
       );
 }
 
 /** Units whose value wants a word beside the verdict: died, missed on a day, or never read. */
-export function unitsToMention(data: TrialData, look: AnalysisSpec): readonly UnitValue[] {
-  return unitValues(data, measureOf(data, look.measureId)).filter(
+export function unitsToMention(data: TrialData, spec: AnalysisSpec): readonly UnitValue[] {
+  return unitValues(data, measureOf(data, spec.measureId)).filter(
     value => value.status !== 'measured' || value.missedOn.length > 0,
   );
 }
@@ -188,15 +188,15 @@ export interface Analysis {
 /** @param judgeIt the whole judge, or the judge without its shuffles */
 export function analyse(
   data: TrialData,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   judgeIt: (input: JudgeInput) => Judgement,
 ): Analysis {
-  const input = judgeInputOf(data, look);
+  const input = judgeInputOf(data, spec);
   return {
-    spec: look,
+    spec: spec,
     input,
     judgement: judgeIt(input),
-    allIn: judgementWithAllIn(data, look) ?? null,
-    sound: judgementOfSound(data, look) ?? null,
+    allIn: judgementWithAllIn(data, spec) ?? null,
+    sound: judgementOfSound(data, spec) ?? null,
   };
 }

@@ -58,7 +58,8 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
     return failure(
       `That is no frozen verdict: ${parsed.error.issues[0]?.path.join('.') ?? ''} ${parsed.error.issues[0]?.message ?? ''}`.trim(),
     );
-  const { data, look, input, judgement, code, closedAt } = parsed.data;
+  const { data, look, judgement, code, closedAt } = parsed.data;
+  const input = underTodaysNames(parsed.data.input);
   const planned = { ...plannedSpec(data, look.priorCv), shuffles: look.shuffles, seed: look.seed };
   const now = plannedVerdict(data, planned, judgeWithoutShuffle);
   const made = plain(now.input);
@@ -76,6 +77,17 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
     isSameJudgement: judgedDifferences.length === 0,
     differences: [...inputDifferences, ...judgedDifferences].slice(0, 20),
   });
+}
+
+/** Names that the judge's input had in files of earlier versions. */
+const RENAMED: Readonly<Record<string, string>> = { isEitherWay: 'hasNoGoodDirection' };
+
+function underTodaysNames(
+  input: Readonly<Record<string, unknown>>,
+): Readonly<Record<string, unknown>> {
+  return Object.fromEntries(
+    Object.entries(input).map(([key, value]) => [RENAMED[key] ?? key, value]),
+  );
 }
 
 /** As a file holds it: nothing undefined, no −0. */

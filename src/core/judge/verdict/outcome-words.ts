@@ -24,12 +24,12 @@ export function wordOutcome(
       headline: 'Nothing to judge yet.',
       detail: `No ${input.unitWord} has given a reading.`,
     };
-  const beside = groups
+  const others = groups
     .filter(group => group.n > 0)
     .map(group => `${group.treatment} ${groupWords(input, group)}`)
     .join('; ');
   const detail = [
-    ...(groups.length > 2 ? [] : [`${capital(beside)}.`]),
+    ...(groups.length > 2 ? [] : [`${capital(others)}.`]),
     ...found.map(contrast => sureWords(input, contrast)),
     methodWords(found),
   ]
@@ -98,7 +98,10 @@ function differenceHeadline(
 }
 
 /** One treatment's figures as one says them. */
-export function groupWords(input: Pick<OutcomeInput, 'kind' | 'unitWord'>, group: OutcomeGroup): string {
+export function groupWords(
+  input: Pick<OutcomeInput, 'kind' | 'unitWord'>,
+  group: OutcomeGroup,
+): string {
   if (group.n === 0) return 'no reading';
   switch (input.kind) {
     case 'proportion':
@@ -176,7 +179,9 @@ function methodWords(contrasts: readonly TestedOutcomeContrast[]): string {
 }
 
 /** Which contrasts there are to speak of. */
-export function testedContrasts(contrasts: readonly OutcomeContrast[]): readonly TestedOutcomeContrast[] {
+export function testedContrasts(
+  contrasts: readonly OutcomeContrast[],
+): readonly TestedOutcomeContrast[] {
   return contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []));
 }
 

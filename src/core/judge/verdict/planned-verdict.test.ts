@@ -13,7 +13,7 @@ import {
   readingFixture,
   trialFixture,
 } from '@/core/trial/trial-fixture';
-import { inShort, analyseOutcome, plannedVerdict } from './planned-verdict';
+import { analyseOutcome, inShort, plannedVerdict } from './planned-verdict';
 
 const bare = trialFixture({ treatments: 3, unitsEach: 5 });
 
@@ -22,7 +22,7 @@ function readTrial(
   key: string,
   countsOf: (treatment: number, i: number) => number,
   changes: Partial<TrialData> = {},
-): { readonly data: TrialData; readonly measure: Measure; readonly look: AnalysisSpec } {
+): { readonly data: TrialData; readonly measure: Measure; readonly spec: AnalysisSpec } {
   const kind = readingKind(key);
   if (!kind) throw new Error(`${key} must be in the library`);
   const measure: Measure = {
@@ -42,7 +42,7 @@ function readTrial(
     ),
     ...changes,
   };
-  return { data, measure, look: plannedSpec(data, STARTING_GUESS_CV) };
+  return { data, measure, spec: plannedSpec(data, STARTING_GUESS_CV) };
 }
 
 test('a trial speaks by the mean of its main measure or by the method of its kind, and either way in one sentence', () => {
@@ -59,8 +59,8 @@ test('a trial speaks by the mean of its main measure or by the method of its kin
   expect(inShort(byMeans.judgement).headline).toBe(
     byMeans.by === 'means' ? byMeans.judgement.verdict.headline : '',
   );
-  const { data, look } = readTrial('slugs', (treatment, i) => (treatment === 1 ? 1 : 14) + (i % 3));
-  const byKind = plannedVerdict(data, look);
+  const { data, spec } = readTrial('slugs', (treatment, i) => (treatment === 1 ? 1 : 14) + (i % 3));
+  const byKind = plannedVerdict(data, spec);
   expect(byKind).toMatchObject({
     by: 'kind',
     input: { kind: 'count', isDeclared: true, better: 'lower', margin: { percent: 15 } },
@@ -78,29 +78,29 @@ test.each([
   ['vigour', 'ordinal'],
   ['first-flower', 'time'],
 ])('%s is judged as %s', (key, kind) => {
-  const { data, look } = readTrial(key, (treatment, i) => 1 + treatment + (i % 3));
-  expect(plannedVerdict(data, look)).toMatchObject({ by: 'kind', input: { kind } });
-  expect(analyseOutcome(data, look)?.input).toMatchObject({ kind });
+  const { data, spec } = readTrial(key, (treatment, i) => 1 + treatment + (i % 3));
+  expect(plannedVerdict(data, spec)).toMatchObject({ by: 'kind', input: { kind } });
+  expect(analyseOutcome(data, spec)?.input).toMatchObject({ kind });
 });
 
 test('what has a mean is not judged by a kind', () => {
-  const { data, look } = readTrial('height', (treatment, i) => 200 + 10 * treatment + i);
-  expect(analyseOutcome(data, look)).toBeUndefined();
-  expect(plannedVerdict(data, look, judgeWithoutShuffle).by).toBe('means');
+  const { data, spec } = readTrial('height', (treatment, i) => 200 + 10 * treatment + i);
+  expect(analyseOutcome(data, spec)).toBeUndefined();
+  expect(plannedVerdict(data, spec, judgeWithoutShuffle).by).toBe('means');
 });
 
 test('without anything left out there is one way to count; with it, three', () => {
   const slugsOf = (treatment: number, i: number): number => (treatment === 1 ? 2 : 12) + (i % 4);
   const whole = readTrial('slugs', slugsOf);
-  expect(analyseOutcome(whole.data, whole.look)).toMatchObject({ allIn: null, sound: null });
+  expect(analyseOutcome(whole.data, whole.spec)).toMatchObject({ allIn: null, sound: null });
   const [first, second] = bare.units;
-  const { data, look } = readTrial('slugs', slugsOf, {
+  const { data, spec } = readTrial('slugs', slugsOf, {
     incidents: [
       leaveOutFixture(first!, { byTreatment: 'no' }),
       { ...leaveOutFixture(second!, { byTreatment: 'no' }), decision: 'keep' },
     ],
   });
-  const found = analyseOutcome(data, look);
+  const found = analyseOutcome(data, spec);
   const unitsOf = (
     judgement: { readonly groups: readonly { readonly n: number }[] } | null | undefined,
   ): number => judgement?.groups.reduce((sum, group) => sum + group.n, 0) ?? 0;
@@ -114,8 +114,8 @@ test('the next step follows the call, and promises no number where the method kn
     fc.property(
       fc.array(fc.integer({ min: 0, max: 15 }), { minLength: 15, maxLength: 15 }),
       values => {
-        const { data, look } = readTrial('slugs', (_, i) => values[i] ?? 0);
-        const verdict = plannedVerdict(data, look);
+        const { data, spec } = readTrial('slugs', (_, i) => values[i] ?? 0);
+        const verdict = plannedVerdict(data, spec);
         if (verdict.by !== 'kind') throw new Error('counts are judged by their kind');
         const steps = nextSteps(verdict.judgement, verdict.input);
         expect(steps.map(step => step.treatment)).toEqual(

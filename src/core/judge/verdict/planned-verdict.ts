@@ -6,7 +6,7 @@ import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { outcomeInputOf } from '@/core/judge/question/trial-outcome';
 import { leftOutOf, withCuts } from '@/core/judge/units/analysis-sets';
-import { judgeInputOf, type AnalysisSpec, measureOf } from '@/core/judge/units/trial-analysis';
+import { type AnalysisSpec, judgeInputOf, measureOf } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** What a trial's main measure says: by its mean, or by the method of its kind. */
@@ -17,12 +17,12 @@ export type PlannedVerdict =
 /** @param judgeIt of a measure with a mean: the whole judge, or one without its shuffles */
 export function plannedVerdict(
   data: TrialData,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   judgeIt: (input: JudgeInput) => Judgement = judge,
 ): PlannedVerdict {
-  const kind = outcomeInputOf(data, measureOf(data, look.measureId), look);
+  const kind = outcomeInputOf(data, measureOf(data, spec.measureId), spec);
   if (kind) return { by: 'kind', input: kind, judgement: judgeOutcome(kind) };
-  const input = judgeInputOf(data, look);
+  const input = judgeInputOf(data, spec);
   return { by: 'means', input, judgement: judgeIt(input) };
 }
 
@@ -41,7 +41,7 @@ export function inShort(judgement: Judgement | OutcomeJudgement): VerdictInShort
 
 /** A measure judged by its kind under one look, with and without what was left out. */
 export interface OutcomeAnalysis {
-  readonly look: AnalysisSpec;
+  readonly spec: AnalysisSpec;
   readonly input: OutcomeInput;
   readonly judgement: OutcomeJudgement;
   /** With every left-out unit back in; null where none was left out. */
@@ -51,21 +51,21 @@ export interface OutcomeAnalysis {
 }
 
 /** @returns undefined where the measure is judged by its mean */
-export function analyseOutcome(data: TrialData, look: AnalysisSpec): OutcomeAnalysis | undefined {
+export function analyseOutcome(data: TrialData, spec: AnalysisSpec): OutcomeAnalysis | undefined {
   const under = (changes: Partial<AnalysisSpec>): OutcomeInput | undefined =>
-    outcomeInputOf(data, measureOf(data, look.measureId), { ...look, ...changes });
+    outcomeInputOf(data, measureOf(data, spec.measureId), { ...spec, ...changes });
   const input = under({});
   if (!input) return undefined;
   const sound = leftOutOf(data, 'sound');
   const allIn =
-    look.leftOut.length === 0 && withCuts(data) === data
+    spec.leftOut.length === 0 && withCuts(data) === data
       ? undefined
       : under({ leftOut: [], isUncut: true });
-  const only = sound.every(code => look.leftOut.includes(code))
+  const only = sound.every(code => spec.leftOut.includes(code))
     ? undefined
-    : under({ leftOut: [...new Set([...look.leftOut, ...sound])] });
+    : under({ leftOut: [...new Set([...spec.leftOut, ...sound])] });
   return {
-    look,
+    spec,
     input,
     judgement: judgeOutcome(input),
     allIn: allIn ? judgeOutcome(allIn) : null,

@@ -16,5 +16,5 @@ export interface VerdictDetails {
   readonly lessons: readonly string[];
   /** The same question in other seasons. */
   readonly seasons: readonly SeasonsTogether[];
-  readonly rivals: readonly AlternativeExplanation[];
+  readonly explanations: readonly AlternativeExplanation[];
 }

@@ -82,14 +82,14 @@ function numberIn(written: string, least: number, most: number, sentence: string
 }
 
 /** What the form does not hold and a change leaves alone. */
-type Kept = Pick<Product, 'batches' | 'stepUp' | 'looseMeasures' | 'isKnownHere'>;
+type CarriedOver = Pick<Product, 'batches' | 'stepUp' | 'looseMeasures' | 'isKnownHere'>;
 
 /** Reads a product as it came from the form. */
 export function readProduct(
   input: unknown,
   system: MeasureSystem,
   id: string,
-  { batches, stepUp, looseMeasures, isKnownHere }: Kept = {
+  { batches, stepUp, looseMeasures, isKnownHere }: CarriedOver = {
     batches: [],
     stepUp: null,
     looseMeasures: [],

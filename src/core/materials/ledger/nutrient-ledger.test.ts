@@ -344,7 +344,11 @@ test('equal dry mass in spite of water: wet compost is given twice as much as dr
     },
   });
   const rules = [grams(first.id, wet), grams(second.id, dry)];
-  const fair = equaliseRates(nutrientLedger(ledger(rules, [wet, dry]), 'planned'), rules, 'dry-mass');
+  const fair = equaliseRates(
+    nutrientLedger(ledger(rules, [wet, dry]), 'planned'),
+    rules,
+    'dry-mass',
+  );
   if (!fair.ok) throw new Error(fair.trouble.kind);
   const [a, b] = fair.value.changes;
   expect((a?.factor ?? 0) / (b?.factor ?? 1)).toBeCloseTo(2, 9);

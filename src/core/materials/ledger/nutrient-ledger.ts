@@ -1,4 +1,4 @@
-import { doseOf, type UnitMeasures, costOfDose } from '@/core/materials/dose/given-dose';
+import { costOfDose, doseOf, type UnitMeasures } from '@/core/materials/dose/given-dose';
 import { sumNutrients, timesNutrients } from '@/core/materials/label/nutrient';
 import { dryMass } from '@/core/materials/soil-and-water/moisture';
 import { type CalendarDay, daysBetween } from '@/core/time/garden-day';

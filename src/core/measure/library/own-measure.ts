@@ -43,7 +43,7 @@ export type MeasureForm = z.input<typeof MeasureForm>;
 /** Makes a trial's measure from the library or from the gardener's own words. */
 export function readMeasure(
   input: unknown,
-  standing: readonly Measure[],
+  existing: readonly Measure[],
   id: string,
 ): Result<Measure, FieldTroubles> {
   const parsed = MeasureForm.safeParse(input);
@@ -52,11 +52,11 @@ export function readMeasure(
   if (form.from === 'library') {
     const kind = readingKind(form.key);
     if (!kind) return failure({ key: 'Choose one of the list.' });
-    return standing.some(measure => measure.kindKey === kind.key)
+    return existing.some(measure => measure.kindKey === kind.key)
       ? failure({ key: `${kind.name} is read already.` })
       : success(measureFromLibrary(kind, id));
   }
-  if (standing.some(measure => measure.name.toLowerCase() === form.name.toLowerCase()))
+  if (existing.some(measure => measure.name.toLowerCase() === form.name.toLowerCase()))
     return failure({ name: 'A measure of this trial has that name.' });
   const scale = scaleOf(
     form.scale,

@@ -105,14 +105,12 @@ function fromPicks(unit: ExperimentalUnit, measure: Measure, picks: readonly Pic
     unit,
     subsamples: looked.length > 0 ? 1 : 0,
     missedOn: missedDays(picks.map(pick => ({ on: pick.pickedOn, outcome: pick.outcome }))),
-    status: standingOf(picks),
+    status: statusOf(picks),
     value: looked.length === 0 ? null : harvestOf(measure, looked),
   };
 }
 
-function standingOf(
-  entries: readonly { readonly outcome: Pick['outcome'] }[],
-): UnitValue['status'] {
+function statusOf(entries: readonly { readonly outcome: Pick['outcome'] }[]): UnitValue['status'] {
   if (entries.length === 0) return 'no-entry';
   if (entries.some(entry => entry.outcome === 'dead')) return 'dead';
   return entries.every(entry => entry.outcome === 'not-looked') ? 'not-looked' : 'measured';
@@ -213,7 +211,7 @@ function fromReadings(
   }));
   return {
     unit,
-    status: standingOf(readings),
+    status: statusOf(readings),
     missedOn: missedDays(
       readings.map(reading => ({ on: reading.takenOn, outcome: reading.outcome })),
     ),

@@ -16,7 +16,7 @@ import type { Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { WeatherDay } from '@/core/weather/weather-day';
-import { LATEST_DAYS, type TrackedTask, trackedTasks, dueTasks } from './task-state';
+import { dueTasks, LATEST_DAYS, type TrackedTask, trackedTasks } from './task-state';
 import { type Season, type Task, tasksOf, type WashedOff } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
 

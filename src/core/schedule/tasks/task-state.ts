@@ -41,7 +41,7 @@ export function trackedTasks(
   today: CalendarDay,
   policy: MissedPolicy,
 ): readonly TrackedTask[] {
-  return standing(tasks, tasks, done, today, policy);
+  return withStates(tasks, tasks, done, today, policy);
 }
 
 /** Only what is due or late, out of many that are done or to come. */
@@ -58,13 +58,13 @@ export function dueTasks(
       task.dueOn <= today &&
       doneOf.get(task.ruleId)?.[task.nth] === undefined,
   );
-  return standing(open, tasks, done, today, policy).filter(
+  return withStates(open, tasks, done, today, policy).filter(
     task => task.state === 'due' || task.state === 'overdue',
   );
 }
 
 /** @param of those that are asked about, of all `tasks` */
-function standing(
+function withStates(
   of: readonly Task[],
   tasks: readonly Task[],
   done: readonly TaskDone[],

@@ -1,6 +1,9 @@
 import { chiSquareUpperTail, normalQuantile } from '@/core/stats/distributions/distributions';
 import { median } from '@/core/stats/median';
-import { type PermutationSumTest, permutationSumTest } from '@/core/stats/permutation/permutation-sum-test';
+import {
+  type PermutationSumTest,
+  permutationSumTest,
+} from '@/core/stats/permutation/permutation-sum-test';
 
 /** Ranks from 1, equal values sharing the middle of theirs. */
 export function midRanks(values: readonly number[]): readonly number[] {

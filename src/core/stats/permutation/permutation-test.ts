@@ -1,7 +1,7 @@
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { maxT } from './max-t';
 import type { PermutationProblem } from './permutation-problem';
-import { reRandomisationOf, isBalanced } from './re-randomisation';
+import { isBalanced, reRandomisationOf } from './re-randomisation';
 import { refittedMaxT } from './refitted-max-t';
 
 /** What a shuffle test found, or has found so far. */
@@ -101,7 +101,9 @@ const MOST_TRIES = 2000;
  * The studentised gaps as a function of the labels. Where a deal leaves the count of each treatment in each block as it
  * is, the normal equations are solved once, and a deal costs one pass over the units; otherwise each deal is fitted anew.
  */
-function statisticOf(problem: PermutationProblem): ((labels: Int32Array) => Float64Array) | undefined {
+function statisticOf(
+  problem: PermutationProblem,
+): ((labels: Int32Array) => Float64Array) | undefined {
   const { rule } = problem;
   const keepsCounts =
     (problem.placeColumns ?? []).length === 0 &&
@@ -145,7 +147,10 @@ function startTally(first: Float64Array) {
       counts[Math.min(BINS - 1, Math.floor(latest / BIN_WIDTH))]!++;
     },
     latest: () => latest,
-    summary: (exact: boolean, done: number): Pick<PermutationResult, 'comparisons' | 'histogram'> => {
+    summary: (
+      exact: boolean,
+      done: number,
+    ): Pick<PermutationResult, 'comparisons' | 'histogram'> => {
       // The deal that was made counts as one of the random ones, so that p is never 0.
       const share = (count: number): number =>
         exact ? count / Math.max(1, done) : (count + 1) / (done + 1);

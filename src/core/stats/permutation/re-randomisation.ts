@@ -1,7 +1,12 @@
 import type { SeededRandom } from '@/core/stats/distributions/seeded-random';
 import { byStratum, countArrangements, everyArrangement, randomDeals } from './arrangements';
 import { countLatinSquares, everyLatinSquare, randomLatinSquares } from './latin-squares';
-import type { BalanceRule, ReRandomisationRule, PermutationProblem, SplitPlotRule } from './permutation-problem';
+import type {
+  BalanceRule,
+  PermutationProblem,
+  ReRandomisationRule,
+  SplitPlotRule,
+} from './permutation-problem';
 
 /** A way to deal again: each call of a stepper writes the next deal's treatments, one a dealt unit, into `dealt`. */
 export interface ReRandomisation {

@@ -1,5 +1,8 @@
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
-import { type PermutationSumTest, permutationSumTest } from '@/core/stats/permutation/permutation-sum-test';
+import {
+  type PermutationSumTest,
+  permutationSumTest,
+} from '@/core/stats/permutation/permutation-sum-test';
 
 /** When it came, in days; or the last day on which it had not come yet. */
 export interface Waited {

@@ -12,7 +12,7 @@ interface AskedComparisonProps {
   readonly question: string;
   /** The two that were agreed on before the start. */
   readonly agreed: readonly [string, string] | null;
-  readonly looked: Analysis;
+  readonly analysis: Analysis;
   readonly printValue: (value: number) => string;
 }
 
@@ -20,7 +20,7 @@ interface AskedComparisonProps {
 export function AskedComparison({
   question,
   agreed,
-  looked: { judgement, input },
+  analysis: { judgement, input },
   printValue,
 }: AskedComparisonProps) {
   const [a, setA] = useState(
@@ -79,10 +79,7 @@ function pairWords(
 }
 
 /** Does one factor’s effect depend on the other? From the interaction’s row. */
-function dependsWords(
-  anova: Analysis['judgement']['anova'],
-  names: readonly string[],
-): string {
+function dependsWords(anova: Analysis['judgement']['anova'], names: readonly string[]): string {
   const row = anova.find(each => each.term === names.join(':'));
   if (!row || row.p === null)
     return `Whether ${names[1]} depends on ${names[0]} can’t be told: one of each combination leaves nothing to judge it by.`;

@@ -12,7 +12,7 @@ import { PlantLabel } from '@/ui/PlantLabel';
 import { workingOf } from './working';
 
 interface CallsTableProps {
-  readonly looked: Analysis;
+  readonly analysis: Analysis;
   readonly tags: readonly TagView[];
   readonly printValue: (value: number) => string;
 }
@@ -28,8 +28,8 @@ const TONES: Readonly<Record<Call, string>> = {
 };
 
 /** What is said of each treatment, with the figures it rests on; each row opens to its working. */
-export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
-  const { judgement, input } = looked;
+export function CallsTable({ analysis, tags, printValue }: CallsTableProps) {
+  const { judgement, input } = analysis;
   const groups = new Map(judgement.groups.map(group => [group.treatment, group]));
   const control = groups.get(input.control);
   return (
@@ -63,7 +63,7 @@ export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
             <Row
               key={name}
               name={name}
-              looked={looked}
+              analysis={analysis}
               contrast={judgement.contrasts.find(contrast => contrast.treatment === name)}
               tag={tags.find(tag => tag.name === name)}
               printValue={printValue}
@@ -87,13 +87,13 @@ export function CallsTable({ looked, tags, printValue }: CallsTableProps) {
 
 interface RowProps {
   readonly name: string;
-  readonly looked: Analysis;
+  readonly analysis: Analysis;
   readonly contrast: Contrast | undefined;
   readonly tag: TagView | undefined;
   readonly printValue: (value: number) => string;
 }
 
-function Row({ name, looked: { judgement, input }, contrast, tag, printValue }: RowProps) {
+function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }: RowProps) {
   const group = judgement.groups.find(candidate => candidate.treatment === name);
   const head = (
     <th scope="row">

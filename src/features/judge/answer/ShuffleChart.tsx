@@ -12,7 +12,7 @@ import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
-import { seenGap } from './seen-gap';
+import { observedGap } from './observed-gap';
 
 ChartJs.register(LinearScale, BarController, BarElement, annotation);
 
@@ -55,7 +55,7 @@ function shownBins({ histogram, ...shuffle }: PermutationResult): number {
 
 function barsOf(shuffle: PermutationResult, tokens: Tokens) {
   const { binWidth, counts } = shuffle.histogram;
-  const seen = seenGap(shuffle);
+  const seen = observedGap(shuffle);
   const bins = Array.from({ length: shownBins(shuffle) }, (_, bin) => bin);
   return {
     datasets: [
@@ -72,7 +72,7 @@ function barsOf(shuffle: PermutationResult, tokens: Tokens) {
 }
 
 function optionsOf(shuffle: PermutationResult, tokens: Tokens): ChartOptions<'bar'> {
-  const seen = seenGap(shuffle);
+  const seen = observedGap(shuffle);
   const end = shownBins(shuffle) * shuffle.histogram.binWidth;
   return {
     animation: false,

@@ -13,7 +13,7 @@ import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { howOften } from './how-often';
-import { seenGap } from './seen-gap';
+import { observedGap } from './observed-gap';
 import { useShuffleWatch, type WatchSpeed } from './use-shuffle-watch';
 
 // The chart library is the heaviest part of the page: the page takes input before it is there.
@@ -49,10 +49,10 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
         </p>
       )}
       {shuffle && <Soft>{howDealt(shuffle, input, watched !== null)}</Soft>}
-      {shuffle && <ShuffleChart shuffle={shuffle} summary={luckWords(shuffle, input)} />}
+      {shuffle && <ShuffleChart shuffle={shuffle} summary={chanceWords(shuffle, input)} />}
       {shuffle && (
         <p data-luck>
-          <b>{watched ? luckSoFar(watched.result) : luckWords(shuffle, input)}</b>
+          <b>{watched ? chanceSoFar(watched.result) : chanceWords(shuffle, input)}</b>
         </p>
       )}
       {state.progress && (
@@ -90,7 +90,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
           input={input}
           labels={watched.labels}
           tags={tags}
-          words={`Deal ${watched.result.arrangements.toLocaleString('en')}: the same harvests under these labels make a gap of ${watched.largestT.toFixed(2)} standard errors; yours is ${seenGap(watched.result).toFixed(2)}.`}
+          words={`Deal ${watched.result.arrangements.toLocaleString('en')}: the same harvests under these labels make a gap of ${watched.largestT.toFixed(2)} standard errors; yours is ${observedGap(watched.result).toFixed(2)}.`}
         />
       )}
       {judgement.shuffle && !state.progress && !isRunning && (
@@ -139,7 +139,7 @@ function howDealt(shuffle: PermutationResult, input: JudgeInput, isWatched: bool
     : `${count} random deals of the same labels ${within}, seed ${shuffle.seed}.`;
 }
 
-function luckWords(shuffle: PermutationResult, input: JudgeInput): string {
+function chanceWords(shuffle: PermutationResult, input: JudgeInput): string {
   const strongest = shuffle.comparisons.reduce((best, comparison) =>
     comparison.observed > best.observed ? comparison : best,
   );
@@ -149,7 +149,7 @@ function luckWords(shuffle: PermutationResult, input: JudgeInput): string {
 }
 
 /** A count, not a share: after a dozen deals a share would say more than is known. */
-function luckSoFar(shuffle: PermutationResult): string {
+function chanceSoFar(shuffle: PermutationResult): string {
   const strongest = shuffle.comparisons.reduce((best, comparison) =>
     comparison.observed > best.observed ? comparison : best,
   );

@@ -13,48 +13,48 @@ import { differencesOf } from './differences';
 
 interface WhatIfProps {
   readonly planned: AnalysisSpec;
-  readonly look: AnalysisSpec;
+  readonly spec: AnalysisSpec;
   readonly measures: readonly Measure[];
   readonly unit: BenchUnit | undefined;
   readonly unitWord: string;
   readonly printValue: (value: number) => string;
-  readonly onLook: (look: AnalysisSpec) => void;
+  readonly onAnalyse: (spec: AnalysisSpec) => void;
 }
 
 /** Another margin, another measure, a pot left out: the verdict follows at once, and says what differs from the plan. */
 export function WhatIf({
   planned,
-  look,
+  spec,
   measures,
   unit,
   unitWord,
   printValue,
-  onLook,
+  onAnalyse,
 }: WhatIfProps) {
   const [margin, setMargin] = useState(
-    look.margin?.kind === 'percent' ? String(look.margin.percent) : '',
+    spec.margin?.kind === 'percent' ? String(spec.margin.percent) : '',
   );
   const [trouble, setTrouble] = useState<string>();
-  const differences = differencesOf(planned, look, measures, printValue);
+  const differences = differencesOf(planned, spec, measures, printValue);
   const changeMargin = (written: string): void => {
     setMargin(written);
     const read = readPercent(written);
     setTrouble(
       read === undefined ? 'A percentage above zero, or nothing for any difference.' : undefined,
     );
-    if (read !== undefined) onLook({ ...look, margin: read });
+    if (read !== undefined) onAnalyse({ ...spec, margin: read });
   };
   const toggle = (code: string): void =>
-    onLook({
-      ...look,
-      leftOut: look.leftOut.includes(code)
-        ? look.leftOut.filter(each => each !== code)
-        : [...look.leftOut, code],
+    onAnalyse({
+      ...spec,
+      leftOut: spec.leftOut.includes(code)
+        ? spec.leftOut.filter(each => each !== code)
+        : [...spec.leftOut, code],
     });
   const reset = (): void => {
     setMargin(planned.margin?.kind === 'percent' ? String(planned.margin.percent) : '');
     setTrouble(undefined);
-    onLook(planned);
+    onAnalyse(planned);
   };
   return (
     <section aria-label="Look at it otherwise">
@@ -71,8 +71,8 @@ export function WhatIf({
         <label>
           Measure
           <select
-            value={look.measureId}
-            onChange={event => onLook({ ...look, measureId: event.target.value })}
+            value={spec.measureId}
+            onChange={event => onAnalyse({ ...spec, measureId: event.target.value })}
           >
             {measures.map(measure => (
               <option key={measure.id} value={measure.id}>
@@ -86,15 +86,15 @@ export function WhatIf({
       <Tick>
         <input
           type="checkbox"
-          checked={look.isByPlace ?? false}
-          onChange={event => onLook({ ...look, isByPlace: event.target.checked })}
+          checked={spec.isByPlace ?? false}
+          onChange={event => onAnalyse({ ...spec, isByPlace: event.target.checked })}
         />{' '}
         Allow for where each {unitWord} stands: a slope across and along the bench
       </Tick>
       {unit ? (
         <Acts>
           <Button onPress={() => toggle(unit.code)}>
-            {look.leftOut.includes(unit.code)
+            {spec.leftOut.includes(unit.code)
               ? `Take ${unit.code} back in, for a look`
               : `Leave ${unit.code} out, for a look`}
           </Button>

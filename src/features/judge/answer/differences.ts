@@ -5,7 +5,7 @@ import type { Measure } from '@/core/trial/model/measure';
 /** What a look changes against the locked plan, in words. */
 export function differencesOf(
   planned: AnalysisSpec,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   measures: readonly Measure[],
   printValue: (value: number) => string,
 ): readonly string[] {
@@ -15,18 +15,18 @@ export function differencesOf(
       : margin.kind === 'percent'
         ? `${margin.percent}%`
         : printValue(margin.amount);
-  const out = look.leftOut.filter(code => !planned.leftOut.includes(code));
-  const back = planned.leftOut.filter(code => !look.leftOut.includes(code));
+  const out = spec.leftOut.filter(code => !planned.leftOut.includes(code));
+  const back = planned.leftOut.filter(code => !spec.leftOut.includes(code));
   return [
-    ...(JSON.stringify(planned.margin) === JSON.stringify(look.margin)
+    ...(JSON.stringify(planned.margin) === JSON.stringify(spec.margin)
       ? []
-      : [`${marginWords(look.margin)} worth having instead of ${marginWords(planned.margin)}`]),
-    ...(planned.measureId === look.measureId
+      : [`${marginWords(spec.margin)} worth having instead of ${marginWords(planned.margin)}`]),
+    ...(planned.measureId === spec.measureId
       ? []
       : [
-          `${measures.find(measure => measure.id === look.measureId)?.name ?? 'another measure'}, found along the way`,
+          `${measures.find(measure => measure.id === spec.measureId)?.name ?? 'another measure'}, found along the way`,
         ]),
-    ...((planned.isByPlace ?? false) === (look.isByPlace ?? false)
+    ...((planned.isByPlace ?? false) === (spec.isByPlace ?? false)
       ? []
       : ['the place on the bench allowed for']),
     ...(out.length > 0 ? [`${out.join(', ')} left out`] : []),

@@ -20,10 +20,7 @@ export interface DotRows {
   readonly band: readonly [number, number] | null;
 }
 
-export function dotRowsOf(
-  { input, judgement }: Analysis,
-  tags: readonly TagView[],
-): DotRows {
+export function dotRowsOf({ input, judgement }: Analysis, tags: readonly TagView[]): DotRows {
   const controlMean =
     judgement.adjustedMeans[input.control] ??
     judgement.groups.find(group => group.treatment === input.control)?.mean ??

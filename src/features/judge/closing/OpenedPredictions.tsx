@@ -61,8 +61,8 @@ const OUTCOME_WORDS = {
 } as const;
 
 /** How somebody has guessed over all closed trials, beside a die. */
-function recordWords({ by, settled, came, open, byLuck }: PredictionScore): string {
-  const luck = Number(byLuck.toFixed(1));
+function recordWords({ by, settled, came, open, byChance }: PredictionScore): string {
+  const luck = Number(byChance.toFixed(1));
   return settled === 0
     ? `${by}: none of ${counted(open, 'guess')} was settled`
     : `${by}: ${came} of ${settled} settled ${settled === 1 ? 'guess' : 'guesses'} came (a die: ${luck})${open > 0 ? `, ${open} not settled` : ''}`;

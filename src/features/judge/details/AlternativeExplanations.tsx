@@ -5,17 +5,21 @@ import type { AlternativeExplanation } from '@/core/judge/after/alternative-expl
 import { Soft } from '@/ui/Page';
 
 /** What else could have made the gap, each with the test that would tell. */
-export function AlternativeExplanations({ rivals }: { readonly rivals: readonly AlternativeExplanation[] }) {
+export function AlternativeExplanations({
+  explanations,
+}: {
+  readonly explanations: readonly AlternativeExplanation[];
+}) {
   return (
     <section aria-label="What else could it have been?">
       <h2>What else could it have been?</h2>
-      {rivals.length === 0 ? (
+      {explanations.length === 0 ? (
         <Soft>
           Nothing that the map, the log or the mishaps point to. What nobody wrote down they can’t.
         </Soft>
       ) : (
         <List>
-          {rivals.map(rival => (
+          {explanations.map(rival => (
             <li key={rival.says}>
               <b>{rival.says}</b> {rival.test}
             </li>

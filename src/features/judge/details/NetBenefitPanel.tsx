@@ -18,7 +18,13 @@ interface NetBenefitPanelProps {
 }
 
 /** Is it worth it? Cost and minutes against what came of it, with how sure that is. */
-export function NetBenefitPanel({ contrasts, control, unitWord, costs, worthPerKg }: NetBenefitPanelProps) {
+export function NetBenefitPanel({
+  contrasts,
+  control,
+  unitWord,
+  costs,
+  worthPerKg,
+}: NetBenefitPanelProps) {
   const [price, setPrice] = useState(worthPerKg === null ? '' : String(worthPerKg));
   const costOf = (name: string): TreatmentCost | undefined =>
     costs.find(cost => cost.treatment === name);

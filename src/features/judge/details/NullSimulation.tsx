@@ -20,7 +20,11 @@ interface Season {
 const MANY = 20;
 
 /** The same layout with the same spread, and nothing that works: what luck alone makes of it, season after season. */
-export function NullSimulation({ looked: { input, judgement } }: { readonly looked: Analysis }) {
+export function NullSimulation({
+  analysis: { input, judgement },
+}: {
+  readonly analysis: Analysis;
+}) {
   const [seasons, setSeasons] = useState<readonly Season[]>([]);
   const residual = judgement.anova.find(row => row.term === 'residual');
   const level = judgement.groups.find(group => group.treatment === input.control)?.mean ?? 0;

@@ -28,7 +28,7 @@ interface ScorecardPanelProps {
   readonly trialId: string;
   /** With the readings of all measures; null while they are on their way. */
   readonly whole: TrialData | null;
-  readonly look: AnalysisSpec;
+  readonly spec: AnalysisSpec;
   readonly card: Scorecard;
   readonly tags: readonly TagView[];
   readonly control: string;
@@ -45,7 +45,7 @@ const WEIGHTS = [0, 1, 2, 3] as const;
 export function ScorecardPanel({
   trialId,
   whole,
-  look,
+  spec,
   card,
   tags,
   control,
@@ -55,9 +55,9 @@ export function ScorecardPanel({
   const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() =>
     Object.fromEntries(card.rows.map(row => [row.measureId, row.isMain ? 3 : 0])),
   );
-  const luck = usePermutationPValues(
+  const permutations = usePermutationPValues(
     whole,
-    look,
+    spec,
     card.rows.filter(row => row.isByMean).map(row => row.measureId),
   );
   const ranked = weightedRank(card.rows, weights);
@@ -103,7 +103,7 @@ export function ScorecardPanel({
                     </small>
                   )}
                   {cell.call !== null && (
-                    <small data-luck>{luckOfCell(cell, row, luck.pValues)}</small>
+                    <small data-luck>{chanceOfCell(cell, row, permutations.pValues)}</small>
                   )}
                 </td>
               ))}
@@ -138,9 +138,9 @@ export function ScorecardPanel({
           ))}
         </tbody>
       </WideTable>
-      {card.rows.some(row => row.isByMean) && <LuckProgress luck={luck} />}
+      {card.rows.some(row => row.isByMean) && <PermutationProgress state={permutations} />}
       <p>
-        {luckWords(card)}{' '}
+        {chanceWords(card)}{' '}
         {[...wins]
           .filter(([, each]) => each.better + each.worse > 0)
           .map(([name, each]) => `${name}: ${tradeWords(each, control)}.`)
@@ -175,17 +175,21 @@ function toneOf(call: ScoreCell['call'], better: ScoreRow['better']): 'leaf' | '
 }
 
 /** How often luck alone does it, under the call; of all treatments together. */
-function luckOfCell(cell: ScoreCell, row: ScoreRow, lucks: PermutationPValuesState['pValues']): string {
+function chanceOfCell(
+  cell: ScoreCell,
+  row: ScoreRow,
+  pValues: PermutationPValuesState['pValues'],
+): string {
   const p = row.isByMean
-    ? lucks
+    ? pValues
         .find(each => each.measureId === row.measureId)
         ?.treatments.find(each => each.treatment === cell.treatment)?.pAdjusted
     : cell.luck;
   return p == null ? '' : `luck ${howOften(p)}`;
 }
 
-function LuckProgress({ luck }: { readonly luck: PermutationPValuesState }) {
-  const { progress, status, pValues, start, cancel } = luck;
+function PermutationProgress({ state }: { readonly state: PermutationPValuesState }) {
+  const { progress, status, pValues, start, cancel } = state;
   if (status === 'running')
     return (
       progress && (
@@ -221,7 +225,7 @@ function LuckProgress({ luck }: { readonly luck: PermutationPValuesState }) {
   );
 }
 
-function luckWords({ measureCount, expectedByChance, chanceOfOne }: Scorecard): string {
+function chanceWords({ measureCount, expectedByChance, chanceOfOne }: Scorecard): string {
   if (measureCount === 0) return 'Only the main measure was looked at: nothing was searched for.';
   return `Beside the main one ${counted(measureCount, 'measure')} ${measureCount === 1 ? 'was' : 'were'} looked at: by luck alone ${Number(expectedByChance.toFixed(2))} would look better or worse, at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. What was found along the way is a question for the next trial.`;
 }

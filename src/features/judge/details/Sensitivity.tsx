@@ -19,15 +19,15 @@ import { Acts, Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 
 interface SensitivityProps {
-  readonly looked: Analysis;
+  readonly analysis: Analysis;
   readonly position: PositionCheck | null;
   /** The reader's own error, where something was read twice. */
   readonly readerWords: string | null;
 }
 
 /** How firm it is: with all in, as planned, without mishaps; each unit left out in turn; what is left in the places. */
-export function Sensitivity({ looked, position, readerWords }: SensitivityProps) {
-  const { judgement, input, allIn, sound } = looked;
+export function Sensitivity({ analysis, position, readerWords }: SensitivityProps) {
+  const { judgement, input, allIn, sound } = analysis;
   const sets = [
     ['all', allIn ?? judgement],
     ['planned', judgement],
@@ -72,7 +72,7 @@ export function Sensitivity({ looked, position, readerWords }: SensitivityProps)
           </tbody>
         </WideTable>
       )}
-      <EachOut key={input.units.map(unit => unit.value).join()} looked={looked} />
+      <EachOut key={input.units.map(unit => unit.value).join()} analysis={analysis} />
       {position && <p>{positionWords(position, input.unitWord)}</p>}
       {readerWords && <p>{readerWords}</p>}
     </Box>
@@ -106,7 +106,7 @@ function positionWords(
 }
 
 /** Every unit left out in turn: one giant plant must not make a verdict. */
-function EachOut({ looked: { input, judgement } }: { readonly looked: Analysis }) {
+function EachOut({ analysis: { input, judgement } }: { readonly analysis: Analysis }) {
   const [found, setFound] = useState<readonly WithoutUnit[]>([]);
   const [done, setDone] = useState<number | null>(null);
   const run = useRef(0);

@@ -8,7 +8,7 @@ import { shortDay } from '@/features/frame/days';
 import { Soft } from '@/ui/Page';
 
 interface SpoiledProps {
-  readonly looked: Analysis;
+  readonly analysis: Analysis;
   readonly mentions: readonly UnitValue[];
   /** Days on which only a part of the units was picked. */
   readonly brokenRounds: readonly {
@@ -19,7 +19,7 @@ interface SpoiledProps {
 }
 
 /** What may have spoiled it: as far as the readings and the layout can show. */
-export function Spoiled({ looked: { judgement, input }, mentions, brokenRounds }: SpoiledProps) {
+export function Spoiled({ analysis: { judgement, input }, mentions, brokenRounds }: SpoiledProps) {
   const scales = judgement.otherScales;
   const lines = [
     ...judgement.warnings.map(warning => warning.message),

@@ -12,13 +12,13 @@ export interface LogLine {
 }
 
 interface TablesProps {
-  readonly looked: Analysis;
+  readonly analysis: Analysis;
   readonly log: readonly LogLine[];
   readonly printValue: (value: number) => string;
 }
 
 /** The tables behind the verdict: every pot, the analysis of variance, every pair. */
-export function Tables({ looked: { judgement, input }, log, printValue }: TablesProps) {
+export function Tables({ analysis: { judgement, input }, log, printValue }: TablesProps) {
   return (
     <Stack>
       <details>

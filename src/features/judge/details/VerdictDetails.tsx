@@ -3,7 +3,7 @@
 import { useCallback, useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
 import { outcomeOf } from '@/core/judge/question/trial-outcome';
-import type { AnalysisSpec, Analysis } from '@/core/judge/units/trial-analysis';
+import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { currentLeaveOuts, unitsToMention } from '@/core/judge/units/trial-analysis';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { readerErrorWords } from '@/core/measure/reading/reader-error';
@@ -46,31 +46,31 @@ interface VerdictDetailsProps extends VerdictActions {
   readonly rest: VerdictDetailsData;
   /** What the page came with: the look that was planned. */
   readonly planned: AnalysisSpec;
-  readonly look: AnalysisSpec;
-  readonly looked: Analysis;
+  readonly spec: AnalysisSpec;
+  readonly analysis: Analysis;
   readonly system: MeasureSystem;
-  readonly onLook: (look: AnalysisSpec) => void;
+  readonly onAnalyse: (spec: AnalysisSpec) => void;
 }
 
 /** What stands under a verdict: its question, all that was measured, the money, how firm it is, what may have spoiled it, what next. */
 export function VerdictDetails({
-  rest: { data, beside, audit, log },
+  rest: { data, details, audit, log },
   planned,
-  look,
-  looked,
+  spec,
+  analysis,
   system,
-  onLook,
+  onAnalyse,
   close,
   leaveOut,
   putBackIn,
   regret,
 }: VerdictDetailsProps) {
   const chosen = useChosenUnit();
-  const { judgement, input } = looked;
+  const { judgement, input } = analysis;
   const tags = useMemo(() => tagsOf(data), [data]);
   const bench = useMemo(() => benchViewOf(data, true), [data]);
-  const doses = useMemo(() => dosesOf(data, looked), [data, looked]);
-  const measure = data.measures.find(each => each.id === looked.spec.measureId);
+  const doses = useMemo(() => dosesOf(data, analysis), [data, analysis]);
+  const measure = data.measures.find(each => each.id === analysis.spec.measureId);
   const printValue = useCallback(
     (value: number) =>
       measure ? valuePrinter(measure, MASS_STYLE_FOR[system])(value) : String(value),
@@ -78,19 +78,19 @@ export function VerdictDetails({
   );
   const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
   const isClosed = data.trial.state === 'closed';
-  const isPlanned = looked.spec.measureId === planned.measureId;
+  const isPlanned = analysis.spec.measureId === planned.measureId;
   const worthPerKg = data.trial.money?.worthPerKg ?? null;
   return (
     <>
       <Later>
-        <NullSimulation key={`no effect ${looked.spec.measureId}`} looked={looked} />
+        <NullSimulation key={`no effect ${analysis.spec.measureId}`} analysis={analysis} />
       </Later>
       <Later>
         <AskedComparison
-          key={`asked ${looked.spec.measureId}`}
+          key={`asked ${analysis.spec.measureId}`}
           question={data.trial.question}
           agreed={agreedPair(data.trial.rules, input.treatments)}
-          looked={looked}
+          analysis={analysis}
           printValue={printValue}
         />
       </Later>
@@ -108,30 +108,30 @@ export function VerdictDetails({
         <ScorecardPanel
           trialId={data.trial.id}
           whole={data}
-          look={planned}
-          card={beside.card}
+          spec={planned}
+          card={details.card}
           tags={tags}
           control={input.control}
-          bases={beside.bases}
+          bases={details.bases}
         />
       </Later>
       {measure?.unit === 'g' && (
         <Later>
           <NetBenefitPanel
-            key={`worth ${looked.spec.measureId}`}
+            key={`worth ${analysis.spec.measureId}`}
             contrasts={judgement.contrasts.flatMap(contrast =>
               contrast.estimable ? [contrast] : [],
             )}
             control={input.control}
             unitWord={input.unitWord}
-            costs={beside.costs}
+            costs={details.costs}
             worthPerKg={worthPerKg}
           />
         </Later>
       )}
-      {beside.seasons.length > 0 && isPlanned && (
+      {details.seasons.length > 0 && isPlanned && (
         <Later>
-          <SeasonsPanel seasons={beside.seasons} />
+          <SeasonsPanel seasons={details.seasons} />
         </Later>
       )}
       {measure && (
@@ -141,8 +141,8 @@ export function VerdictDetails({
       )}
       <Later>
         <Sensitivity
-          looked={looked}
-          position={isPlanned ? beside.position : null}
+          analysis={analysis}
+          position={isPlanned ? details.position : null}
           readerWords={readerErrorWords(data)}
         />
       </Later>
@@ -154,33 +154,33 @@ export function VerdictDetails({
               <Bench
                 view={bench}
                 label={`The bench from above: the fuller the crown, the more ${input.response}`}
-                lens={lensOf(looked, printValue)}
+                lens={lensOf(analysis, printValue)}
               />
             )}
           </div>
           <div>
             <WhatIf
               planned={planned}
-              look={look}
+              spec={spec}
               measures={data.measures.filter(
-                each => each.id === looked.spec.measureId || outcomeOf(each.scale) === null,
+                each => each.id === analysis.spec.measureId || outcomeOf(each.scale) === null,
               )}
               unit={unit}
               unitWord={input.unitWord}
               printValue={printValue}
-              onLook={onLook}
+              onAnalyse={onAnalyse}
             />
             <Spoiled
-              looked={looked}
-              mentions={unitsToMention(data, looked.spec)}
+              analysis={analysis}
+              mentions={unitsToMention(data, analysis.spec)}
               brokenRounds={brokenRounds(data)}
             />
-            <AlternativeExplanations rivals={beside.rivals} />
+            <AlternativeExplanations explanations={details.explanations} />
             <LeftOut
               current={currentLeaveOuts(data)}
               unitWord={input.unitWord}
-              allIn={looked.allIn?.verdict ?? null}
-              sound={looked.sound?.verdict ?? null}
+              allIn={analysis.allIn?.verdict ?? null}
+              sound={analysis.sound?.verdict ?? null}
               unit={unit}
               isClosed={isClosed}
               leaveOut={leaveOut}
@@ -195,12 +195,12 @@ export function VerdictDetails({
         <NextSteps
           trialId={data.trial.id}
           steps={nextSteps(judgement, input)}
-          lessons={beside.lessons}
+          lessons={details.lessons}
           regret={regret}
         />
       </Later>
       <Later>
-        <Tables looked={looked} log={log} printValue={printValue} />
+        <Tables analysis={analysis} log={log} printValue={printValue} />
       </Later>
     </>
   );

@@ -1,12 +1,12 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import type { MeasureLuck } from '@/workers/judge.worker';
-import { type JudgeJob, startLuck } from '@/workers/judge-job';
+import type { MeasurePValues } from '@/workers/judge.worker';
+import { type JudgeJob, startPermutations } from '@/workers/judge-job';
 
 /** Where the shuffles of all measures stand. */
 export interface PermutationPValuesState {
-  readonly pValues: readonly MeasureLuck[];
+  readonly pValues: readonly MeasurePValues[];
   readonly progress: { readonly done: number; readonly total: number } | null;
   readonly status: 'running' | 'ready' | 'stopped' | 'failed';
   readonly start: () => void;
@@ -22,29 +22,30 @@ const NONE: Pick<PermutationPValuesState, 'pValues' | 'progress' | 'status'> = {
 /** Shuffles the measures one after another in a worker, from when the whole trial is there; stopped, it keeps what is through. */
 export function usePermutationPValues(
   data: TrialData | null,
-  look: AnalysisSpec,
+  spec: AnalysisSpec,
   measureIds: readonly string[],
 ): PermutationPValuesState {
   const [state, setState] = useState(NONE);
-  const job = useRef<JudgeJob<readonly MeasureLuck[]> | null>(null);
+  const job = useRef<JudgeJob<readonly MeasurePValues[]> | null>(null);
   const ids = measureIds.join();
   const start = useCallback((): void => {
     job.current?.cancel();
     if (!data) return;
     setState(NONE);
-    const started = startLuck(
+    const started = startPermutations(
       data,
-      look,
+      spec,
       ids === '' ? [] : ids.split(','),
-      ({ done, total, lucks }) => {
+      ({ done, total, pValues }) => {
         if (job.current === started)
-          setState({ pValues: lucks, progress: { done, total }, status: 'running' });
+          setState({ pValues: pValues, progress: { done, total }, status: 'running' });
       },
     );
     job.current = started;
     started.result.then(
-      lucks => {
-        if (job.current === started) setState({ pValues: lucks, progress: null, status: 'ready' });
+      pValues => {
+        if (job.current === started)
+          setState({ pValues: pValues, progress: null, status: 'ready' });
       },
       (error: unknown) => {
         const isCancelled = error instanceof DOMException && error.name === 'AbortError';
@@ -56,7 +57,7 @@ export function usePermutationPValues(
           }));
       },
     );
-  }, [data, look, ids]);
+  }, [data, spec, ids]);
   useEffect(() => {
     start();
     return () => {

@@ -15,7 +15,11 @@ export interface VerdictDetailsState {
  *
  * @param shown what the page came with; fetched anew whenever that changes
  */
-export function useVerdictDetails(trialId: string, measureId: string, shown: unknown): VerdictDetailsState {
+export function useVerdictDetails(
+  trialId: string,
+  measureId: string,
+  shown: unknown,
+): VerdictDetailsState {
   const [state, setState] = useState<Omit<VerdictDetailsState, 'fetchAgain'>>({
     rest: null,
     isFailed: false,

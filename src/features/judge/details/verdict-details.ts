@@ -7,7 +7,7 @@ import type { LogLine } from './Tables';
 // Of the server's own sums only the frame is looked at; the trial itself is read as anywhere else.
 export const VerdictDetailsData = z.object({
   data: TrialData,
-  beside: z.custom<VerdictDetails>(each => typeof each === 'object' && each !== null),
+  details: z.custom<VerdictDetails>(each => typeof each === 'object' && each !== null),
   audit: z.object({
     findings: z.custom<readonly AuditFinding[]>(Array.isArray),
     checks: z.number(),

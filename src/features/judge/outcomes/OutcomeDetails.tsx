@@ -23,20 +23,20 @@ import { TwoParts } from '@/ui/Page';
 
 interface OutcomeDetailsProps extends VerdictActions {
   readonly rest: VerdictDetailsData;
-  readonly looked: OutcomeAnalysis;
+  readonly analysis: OutcomeAnalysis;
 }
 
 /** What stands under a verdict that is none of means: all that was measured, what may have spoiled it, what next. */
 export function OutcomeDetails({
-  rest: { data, beside, audit, log },
-  looked,
+  rest: { data, details, audit, log },
+  analysis,
   close,
   leaveOut,
   putBackIn,
   regret,
 }: OutcomeDetailsProps) {
   const chosen = useChosenUnit();
-  const { input, judgement, look } = looked;
+  const { input, judgement, spec } = analysis;
   const tags = useMemo(() => tagsOf(data), [data]);
   const bench = useMemo(() => benchViewOf(data, true), [data]);
   const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
@@ -48,11 +48,11 @@ export function OutcomeDetails({
         <ScorecardPanel
           trialId={data.trial.id}
           whole={data}
-          look={look}
-          card={beside.card}
+          spec={spec}
+          card={details.card}
           tags={tags}
           control={input.control}
-          bases={beside.bases}
+          bases={details.bases}
         />
       </Later>
       <Later>
@@ -63,18 +63,18 @@ export function OutcomeDetails({
               <Bench
                 view={bench}
                 label={`The bench from above: the fuller the crown, the more ${input.response}`}
-                lens={lensOf(looked)}
+                lens={lensOf(analysis)}
               />
             )}
             {readerWords && <p>{readerWords}</p>}
           </div>
           <div>
-            <AlternativeExplanations rivals={beside.rivals} />
+            <AlternativeExplanations explanations={details.explanations} />
             <LeftOut
               current={currentLeaveOuts(data)}
               unitWord={input.unitWord}
-              allIn={looked.allIn}
-              sound={looked.sound}
+              allIn={analysis.allIn}
+              sound={analysis.sound}
               unit={unit}
               isClosed={isClosed}
               leaveOut={leaveOut}
@@ -89,7 +89,7 @@ export function OutcomeDetails({
         <NextSteps
           trialId={data.trial.id}
           steps={nextSteps(judgement, input)}
-          lessons={beside.lessons}
+          lessons={details.lessons}
           regret={regret}
         />
       </Later>
@@ -100,7 +100,7 @@ export function OutcomeDetails({
   );
 }
 
-function lensOf({ input, look }: OutcomeAnalysis) {
+function lensOf({ input, spec }: OutcomeAnalysis) {
   const units = new Map(input.units.map(unit => [unit.id, unit]));
   const figureOf = (unit: (typeof input.units)[number] | undefined): number | null =>
     unit?.value == null ? null : unit.outOf === null ? unit.value : unit.value / unit.outOf;
@@ -119,7 +119,7 @@ function lensOf({ input, look }: OutcomeAnalysis) {
     return {
       state: figure === null ? ('open' as const) : ('done' as const),
       share: figure === null ? null : Math.max(0, figure / most),
-      words: look.leftOut.includes(code) ? 'left out' : words,
+      words: spec.leftOut.includes(code) ? 'left out' : words,
     };
   };
 }

@@ -69,7 +69,7 @@ export function OutcomeVerdict({
         />
       )}
       <DetailsLoading state={fetched} />
-      {fetched.rest && <KindRest {...doors} rest={fetched.rest} looked={first} />}
+      {fetched.rest && <KindRest {...doors} rest={fetched.rest} analysis={first} />}
     </>
   );
 }

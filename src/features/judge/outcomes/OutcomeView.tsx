@@ -211,7 +211,13 @@ function Cells({
     );
   const { call, p, pAdjusted, method } = contrast;
   const size = sizeOf(kind, contrast);
-  const tone = hasNoGoodDirection ? 'ink' : isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : 'straw';
+  const tone = hasNoGoodDirection
+    ? 'ink'
+    : isBetter(call)
+      ? 'leaf'
+      : isWorse(call)
+        ? 'beet'
+        : 'straw';
   return (
     <>
       <td data-call={tone}>

@@ -33,8 +33,8 @@ const data: TrialData = {
     readingFixture(unit, measure, (unit.treatmentId === bare.treatments[1]?.id ? 1 : 12) + (i % 3)),
   ),
 };
-const look = plannedSpec(data, STARTING_GUESS_CV);
-const first = analyseOutcome(data, look);
+const spec = plannedSpec(data, STARTING_GUESS_CV);
+const first = analyseOutcome(data, spec);
 if (!first) throw new Error('counts are judged by their kind');
 const doors = {
   leaveOut: jest.fn(),
@@ -112,21 +112,25 @@ describe('the verdict on a main measure that is no mean', () => {
 describe('what stands under it', () => {
   const rest = {
     data,
-    beside: {
-      card: scorecardOf(data, look, () => String),
+    details: {
+      card: scorecardOf(data, spec, () => String),
       bases: [],
       costs: [],
       position: null,
       lessons: ['Guard against it.'],
       seasons: [],
-      rivals: [],
+      explanations: [],
     },
     audit: { findings: [], checks: 54 },
     log: [{ at: '2026-06-01T08:00:00.000Z', what: 'plan locked' }],
   };
   const show = async (changes: Partial<TrialData> = {}) => {
     render(
-      <OutcomeDetails {...doors} rest={{ ...rest, data: { ...data, ...changes } }} looked={first} />,
+      <OutcomeDetails
+        {...doors}
+        rest={{ ...rest, data: { ...data, ...changes } }}
+        analysis={first}
+      />,
     );
     await screen.findByText('What was done, and when');
   };
@@ -160,7 +164,9 @@ describe('what stands under it', () => {
 
 test('a broken connection is said, and tried again', () => {
   const fetchAgain = jest.fn();
-  const { rerender } = render(<DetailsLoading state={{ rest: null, isFailed: true, fetchAgain }} />);
+  const { rerender } = render(
+    <DetailsLoading state={{ rest: null, isFailed: true, fetchAgain }} />,
+  );
   fireEvent.click(screen.getByRole('button', { name: 'Fetch it again' }));
   expect(fetchAgain).toHaveBeenCalledTimes(1);
   rerender(
@@ -168,14 +174,14 @@ test('a broken connection is said, and tried again', () => {
       state={{
         rest: {
           data,
-          beside: {
-            card: scorecardOf(data, look, () => String),
+          details: {
+            card: scorecardOf(data, spec, () => String),
             bases: [],
             costs: [],
             position: null,
             lessons: [],
             seasons: [],
-            rivals: [],
+            explanations: [],
           },
           audit: { findings: [], checks: 0 },
           log: [],

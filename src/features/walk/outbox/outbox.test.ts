@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { nextOpen, stopsOf, unitsToRepeat } from '@/features/walk/walk-order';
-import { addToOutbox, waitingEntries, deleteEntry } from './outbox';
+import { addToOutbox, deleteEntry, waitingEntries } from './outbox';
 import { type Answer, type Post, sendOutbox } from './send-outbox';
 
 const ids = (count: number): readonly string[] =>

@@ -2,14 +2,14 @@ import { type DBSchema, openDB } from 'idb';
 import { type PhotoAnswer, type PhotoFacts, sendPhoto } from '@/features/inspect/photos/send-photo';
 
 /** A picture that was taken without a connection, and waits in this browser. */
-interface KeptPhoto {
+interface WaitingPhoto {
   readonly trialId: string;
   readonly facts: PhotoFacts;
   readonly bytes: ArrayBuffer;
 }
 
 interface PhotoStore extends DBSchema {
-  photos: { key: string; value: KeptPhoto };
+  photos: { key: string; value: WaitingPhoto };
 }
 
 const store = () =>

@@ -1,4 +1,4 @@
-import { markRefused, waitingEntries, deleteEntry } from './outbox';
+import { deleteEntry, markRefused, waitingEntries } from './outbox';
 
 /** What became of sending: all answered, or no connection. */
 export type Sent = 'answered' | 'no-connection';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { type Entry, type WaitingEntry, addToOutbox, waitingEntries, deleteEntry } from './outbox';
+import { addToOutbox, deleteEntry, type Entry, type WaitingEntry, waitingEntries } from './outbox';
 import { postReadings, sendOutbox } from './send-outbox';
 
 /** What this browser still holds of a trial, and the ways to deal with it. */

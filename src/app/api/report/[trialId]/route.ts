@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { reportFile } from '@/service/judge/report';
 
-const Wish = z.object({
+const Params = z.object({
   trialId: z.uuid(),
   as: z.enum(['html', 'csv', 'entries', 'json', 'frozen']).default('html'),
   names: z.enum(['yes', 'no']).default('no'),
@@ -14,12 +14,12 @@ export async function GET(
   request: Request,
   { params }: { readonly params: Promise<{ readonly trialId: string }> },
 ): Promise<Response> {
-  const wish = Wish.safeParse({
+  const asked = Params.safeParse({
     ...Object.fromEntries(new URL(request.url).searchParams),
     ...(await params),
   });
-  if (!wish.success) return new Response('There is no such report.', { status: 404 });
-  const { trialId, as, names, save } = wish.data;
+  if (!asked.success) return new Response('There is no such report.', { status: 404 });
+  const { trialId, as, names, save } = asked.data;
   const made = await reportFile(trialId, as, names === 'yes');
   if (!made.ok)
     return new Response(trialSentence(made.trouble), {

@@ -42,7 +42,7 @@ export default async function CloselyPage(props: TrialPageProps) {
     <TrialFrame frame={frame} step="weigh">
       <WeighWays
         trialId={id}
-        here="closely"
+        here="inspect"
         canWalk={state === 'locked' && data.measures.some(measure => measure.scale !== null)}
       />
       <Photos

@@ -10,7 +10,7 @@ import { analyseOutcome } from '@/core/judge/verdict/planned-verdict';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
-import { ShutKey } from '@/features/judge/closing/ShutKey';
+import { KeyClosed } from '@/features/judge/closing/KeyClosed';
 import { JudgeView } from '@/features/judge/JudgeView';
 import { OutcomeVerdict } from '@/features/judge/outcomes/OutcomeVerdict';
 import { OutcomeView } from '@/features/judge/outcomes/OutcomeView';
@@ -41,16 +41,16 @@ interface JudgePageProps extends TrialPageProps {
 }
 
 export default async function JudgePage(props: JudgePageProps) {
-  const wish = await props.searchParams;
-  const asked = z.uuid().safeParse(wish.measure);
-  const by = z.enum(['means', 'ranks']).safeParse(wish.by).data;
+  const request = await props.searchParams;
+  const asked = z.uuid().safeParse(request.measure);
+  const by = z.enum(['means', 'ranks']).safeParse(request.by).data;
   const countedClass = z.coerce
     .number()
     .int()
     .min(0)
     .max(100)
     .optional()
-    .safeParse(wish.class).data;
+    .safeParse(request.class).data;
   const { data, frame, isOpen } = await loadTrial(props, id => findTrialFor(id, asked.data));
   const { id, state, unitWord } = data.trial;
   const bench = benchViewOf(data, isOpen);
@@ -61,7 +61,7 @@ export default async function JudgePage(props: JudgePageProps) {
       ) : isOpen ? (
         await verdict()
       ) : (
-        <ShutKey bench={bench} unitWord={unitWord} open={openKeyAction.bind(null, id)} />
+        <KeyClosed bench={bench} unitWord={unitWord} open={openKeyAction.bind(null, id)} />
       )}
     </TrialFrame>
   );
@@ -71,7 +71,7 @@ export default async function JudgePage(props: JudgePageProps) {
       data.measures.find(each => asked.success && each.id === asked.data) ?? mainMeasure(data);
     if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0))
       await noteInterimLook(id);
-    const look = await analysisSpecOf(data, measure.id);
+    const spec = await analysisSpecOf(data, measure.id);
     const tags = tagsOf(data);
     const ownWay = {
       efficacy: trialEfficacy(data, measure) ?? null,
@@ -84,7 +84,7 @@ export default async function JudgePage(props: JudgePageProps) {
       ? outcomeInputOf(
           data,
           measure,
-          { ...look, margin: null },
+          { ...spec, margin: null },
           { isByRanks: by === 'ranks', countedClass },
         )
       : undefined;
@@ -123,14 +123,14 @@ export default async function JudgePage(props: JudgePageProps) {
       leaveOut: leaveOutAction.bind(null, id),
       putBackIn: putBackInAction.bind(null, id),
     };
-    const mainByKind = isMainByKind ? analyseOutcome(data, look) : undefined;
+    const mainByKind = isMainByKind ? analyseOutcome(data, spec) : undefined;
     if (mainByKind)
       return <OutcomeVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
     return (
       <JudgeView
         key={measure.id}
         {...ofTrial}
-        first={verdictUnder(data, look)}
+        first={verdictUnder(data, spec)}
         system={garden.system}
         isByMeans={by === 'means' && asked.success && outcomeOf(measure.scale) !== null}
         noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)}

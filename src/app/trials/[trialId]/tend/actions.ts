@@ -4,8 +4,8 @@ import { nameByDepth } from '@/service/layout/name-by-depth';
 import {
   changeCareSettings,
   dateStage,
-  removeCareRule,
   logCare,
+  removeCareRule,
   saveCareRule,
   tickOff,
   undoAct,

@@ -4,7 +4,7 @@ import { printSheet } from '@/service/files/print';
 
 export const dynamic = 'force-dynamic';
 
-const Wish = z.object({
+const Params = z.object({
   trialId: z.uuid(),
   sheet: z.enum(['labels', 'plan', 'clipboard', 'protocol']),
   paper: z.enum(['a4', 'letter']).default('a4'),
@@ -18,9 +18,9 @@ export async function GET(
   { params }: { readonly params: Promise<{ readonly trialId: string; readonly sheet: string }> },
 ): Promise<Response> {
   const url = new URL(request.url);
-  const wish = Wish.safeParse({ ...Object.fromEntries(url.searchParams), ...(await params) });
-  if (!wish.success) return new Response('There is no such sheet.', { status: 404 });
-  const { trialId, sheet, paper, format, key } = wish.data;
+  const asked = Params.safeParse({ ...Object.fromEntries(url.searchParams), ...(await params) });
+  if (!asked.success) return new Response('There is no such sheet.', { status: 404 });
+  const { trialId, sheet, paper, format, key } = asked.data;
   // The host as the browser wrote it: behind a name of the house, the server itself does not know it.
   const origin = `${url.protocol}//${request.headers.get('host') ?? url.host}`;
   const printed = await printSheet(trialId, {

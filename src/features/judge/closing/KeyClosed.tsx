@@ -9,14 +9,14 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 
-interface ShutKeyProps {
+interface KeyClosedProps {
   readonly bench: BenchView;
   readonly unitWord: string;
   readonly open: () => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** Judging a blind trial needs its key; opening it is on record, and can't be taken back. */
-export function ShutKey({ bench, unitWord, open }: ShutKeyProps) {
+export function KeyClosed({ bench, unitWord, open }: KeyClosedProps) {
   const [trouble, setTrouble] = useState<TrialTrouble>();
   const [isPending, startTransition] = useTransition();
   return (

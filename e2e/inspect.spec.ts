@@ -6,7 +6,7 @@ test('a picture is kept, measured and taken away; what is no picture is refused'
 }) => {
   await askQuestion(page, 'How does it look?');
   await dealAndLock(page, 2);
-  await page.goto(page.url().replace(/lay-out$/, 'closely'));
+  await page.goto(page.url().replace(/lay-out$/, 'inspect'));
   await page.waitForSelector('html[data-ready]');
   await page.getByText('Keep a picture').click();
   const file = page.getByLabel('Picture', { exact: true });
@@ -43,7 +43,7 @@ test('bags are numbered, a report is refused whole and then taken; cups are laid
 }) => {
   await askQuestion(page, 'What is in the soil?');
   await dealAndLock(page, 2);
-  await page.goto(page.url().replace(/lay-out$/, 'closely'));
+  await page.goto(page.url().replace(/lay-out$/, 'inspect'));
   await page.waitForSelector('html[data-ready]');
   await page.getByText('Fill bags').click();
   await page.getByRole('button', { name: 'Number 4 bags' }).click();
@@ -83,7 +83,7 @@ test('what is dug up is foretold, chosen, and then read on a walk', async ({ pag
   await askQuestion(page, 'What do the roots say?');
   await dealAndLock(page, 1);
   const trial = page.url().replace(/\/lay-out$/, '');
-  await page.goto(`${trial}/closely`);
+  await page.goto(`${trial}/inspect`);
   await page.waitForSelector('html[data-ready]');
   await page.getByText('Foretell what will be found').click();
   await page.getByLabel('Who', { exact: true }).fill('Ines');
