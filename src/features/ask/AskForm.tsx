@@ -1,6 +1,6 @@
 'use client';
 
-import { type ReactNode, useEffect, useMemo, useRef, useState, useTransition } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { AUDIT_CHECKS } from '@/core/design/audit/fairness-audit';
@@ -9,18 +9,19 @@ import { type QuestionForm, readQuestion } from '@/core/design/question/question
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { HARVEST_MEASURES, harvestMeasure } from '@/core/measure/library/harvest-measures';
 import { readingKind } from '@/core/measure/library/reading-library';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { factsFor } from '@/core/trial/horticultural-facts';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { Known } from '@/features/trial/Known';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { resultOf } from '@/ui/use-action';
 import { useDraft } from '@/ui/use-draft';
 import { ControlAdvice } from './ControlAdvice';
 import { CrossedFactors } from './CrossedFactors';
@@ -56,10 +57,8 @@ const READ = {
 /** What is asked, what is compared, what is measured, and what would be worth having. */
 export function AskForm({ draftKey, saved, isLocked, bench, save, children }: AskFormProps) {
   const [form, keep, forget] = useDraft(draftKey, saved, isQuestionDraft);
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, fields, isPending, run } = useTrialAction();
   const box = useRef<HTMLDivElement>(null);
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   const set =
     <Key extends keyof QuestionForm>(key: Key) =>
     (value: QuestionForm[Key]): void =>
@@ -78,12 +77,7 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
     const question = isLocked ? undefined : readQuestion(form, 'uk', () => v7());
     return question?.ok ? draftTrial(question.value) : null;
   }, [form, isLocked]);
-  const submit = (): void =>
-    startTransition(async () => {
-      const found = await save(form);
-      setTrouble(found);
-      if (!found) forget();
-    });
+  const submit = (): void => run(async () => resultOf(await save(form)), forget);
   return (
     <TwoParts ref={box}>
       <Sheet>

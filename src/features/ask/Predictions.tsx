@@ -1,15 +1,16 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { fullDay } from '@/features/frame/days';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 
 interface PredictionsProps {
   /** Who sealed one, and when; what it says stays shut. */
@@ -22,15 +23,14 @@ interface PredictionsProps {
 /** Who expects what, sealed until the verdict. */
 export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
   const [form, setForm] = useState({ by: '', expects: '', why: '' });
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const { trouble, fields, isPending, run } = useTrialAction();
   const submit = (): void =>
-    startTransition(async () => {
-      const done = await predict?.(form);
-      setTrouble(done && !done.ok ? done.trouble : undefined);
-      if (done?.ok) setForm({ by: '', expects: '', why: '' });
-    });
+    run(
+      () => predict?.(form),
+      () => {
+        setForm({ by: '', expects: '', why: '' });
+      },
+    );
   return (
     <Guesses aria-label="Predictions">
       <h2>What do you expect?</h2>
@@ -71,7 +71,7 @@ export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
             onChange={why => setForm({ ...form, why })}
             trouble={fields.why}
           />
-          {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+          <ActionTrouble trouble={trouble} />
           <Acts>
             <Button onPress={submit} isPending={isPending}>
               Seal it

@@ -1,12 +1,14 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Page, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { resultOf, useAction } from '@/ui/use-action';
 
 interface GardenFormProps {
   readonly name: string;
@@ -28,37 +30,25 @@ export function GardenForm({
   firstFrost: savedFirst,
   save,
 }: GardenFormProps) {
-  const [name, setName] = useState(savedName);
-  const [system, setSystem] = useState(savedSystem);
-  const [latitude, setLatitude] = useState(String(savedLatitude));
-  const [altitudeM, setAltitude] = useState(String(savedAltitude));
-  const [lastFrost, setLastFrost] = useState(savedLast ?? '');
-  const [firstFrost, setFirstFrost] = useState(savedFirst ?? '');
-  const [troubles, setTroubles] = useState<FieldTroubles>({});
+  const [form, setForm] = useState({
+    name: savedName,
+    system: savedSystem,
+    latitude: String(savedLatitude),
+    altitudeM: String(savedAltitude),
+    lastFrost: savedLast ?? '',
+    firstFrost: savedFirst ?? '',
+  });
   const [isSaved, setSaved] = useState(false);
-  const [isPending, startTransition] = useTransition();
-  const submit = (): void =>
-    startTransition(async () => {
-      const found = await save({ name, system, latitude, altitudeM, lastFrost, firstFrost });
-      setTroubles(found ?? {});
-      setSaved(found === undefined);
-    });
+  const { trouble: troubles = {}, isPending, tryOut } = useAction<FieldTroubles>();
+  const submit = (): void => void tryOut(async () => resultOf(await save(form))).then(setSaved);
+  const field = fieldsOf({ form, change: changes => setForm({ ...form, ...changes }), troubles });
   return (
     <Page style={{ maxWidth: 720 }}>
       <h1>The garden</h1>
-      <TextField
-        label="Its name"
-        name="name"
-        value={name}
-        onChange={setName}
-        trouble={troubles.name}
-      />
+      <TextField label="Its name" {...field('name')} />
       <Choice
         label="Whose measures"
-        name="system"
-        value={system}
-        onChange={setSystem}
-        trouble={troubles.system}
+        {...field('system')}
         options={[
           {
             value: 'uk',
@@ -74,36 +64,20 @@ export function GardenForm({
       />
       <TextField
         label="How far north, in degrees"
-        name="latitude"
-        value={latitude}
-        onChange={setLatitude}
-        trouble={troubles.latitude}
+        {...field('latitude')}
         inputMode="decimal"
         hint="For the sun’s height, hence how much water a day takes. South is below 0."
       />
-      <TextField
-        label="How high, in metres"
-        name="altitudeM"
-        value={altitudeM}
-        onChange={setAltitude}
-        trouble={troubles.altitudeM}
-        inputMode="decimal"
-      />
+      <TextField label="How high, in metres" {...field('altitudeM')} inputMode="decimal" />
       <TextField
         label="Last frost in spring, usually"
-        name="lastFrost"
-        value={lastFrost}
-        onChange={setLastFrost}
-        trouble={troubles.lastFrost}
+        {...field('lastFrost')}
         placeholder="05-14"
         hint="Month and day. It says whether a season fits, and when to cover or lift."
       />
       <TextField
         label="First frost in autumn, usually"
-        name="firstFrost"
-        value={firstFrost}
-        onChange={setFirstFrost}
-        trouble={troubles.firstFrost}
+        {...field('firstFrost')}
         placeholder="10-20"
       />
       <Soft>Any unit can be written in either garden: 5 lb 12 oz, 840 g, 12", 30 cm.</Soft>

@@ -1,11 +1,13 @@
 'use client';
 
 import Link from 'next/link';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { fullDay } from '@/features/frame/days';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -27,13 +29,8 @@ interface InspectProps {
 
 /** All is dug up: what is looked for, in the order in which it spoils; foretold before, read by code. */
 export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }: InspectProps) {
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const add = (key: string): void =>
-    startTransition(async () => {
-      const done = await readAlso({ from: 'library', key });
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
+  const { trouble, isPending, run } = useTrialAction();
+  const add = (key: string): void => run(() => readAlso({ from: 'library', key }));
   const hasAny = view.findings.some(finding => finding.read !== null);
   return (
     <Box aria-label="Digging up">
@@ -120,15 +117,14 @@ function Foretell({ view, foretell }: { readonly view: InspectView; readonly for
     expects: '',
     why: '',
   });
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const { trouble, fields, isPending, run } = useTrialAction();
   const submit = (): void =>
-    startTransition(async () => {
-      const done = await foretell(form);
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) setForm({ ...form, expects: '', why: '' });
-    });
+    run(
+      () => foretell(form),
+      () => {
+        setForm({ ...form, expects: '', why: '' });
+      },
+    );
   return (
     <div>
       <div data-fields>
@@ -164,7 +160,7 @@ function Foretell({ view, foretell }: { readonly view: InspectView; readonly for
         onChange={why => setForm({ ...form, why })}
         trouble={fields.why}
       />
-      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>
           Seal it

@@ -1,16 +1,17 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 import { WideTable } from '@/ui/WideTable';
 import type { TastingView } from './inspect-view';
 
@@ -27,14 +28,8 @@ interface TastingsProps {
 /** Can anybody taste it? Three cups each, two of them alike. */
 export function Tastings({ tastings, codes, isOpen, layCups, countCups }: TastingsProps) {
   const [form, setForm] = useState({ codeA: codes[0] ?? '', codeB: codes[1] ?? '', tasters: '8' });
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const lay = (): void =>
-    startTransition(async () => {
-      const done = await layCups(form);
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const lay = (): void => run(() => layCups(form));
   const options = codes.map(code => ({ value: code, label: code }));
   return (
     <Box aria-label="Tasting">
@@ -77,7 +72,7 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
               inputMode="numeric"
             />
           </div>
-          {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+          <ActionTrouble trouble={trouble} />
           <Acts>
             <Button onPress={lay} isPending={isPending}>
               Number the cups
@@ -108,13 +103,8 @@ function OneTasting({
     correct,
   } = tasting;
   const [written, setWritten] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const count = (): void =>
-    startTransition(async () => {
-      const done = await countCups({ tastingId: id, correct: written });
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
+  const { trouble, isPending, run } = useTrialAction();
+  const count = (): void => run(() => countCups({ tastingId: id, correct: written }));
   return (
     <div>
       <h3>
@@ -172,7 +162,7 @@ function OneTasting({
               </Acts>
             </div>
           )}
-          {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+          <ActionTrouble trouble={trouble} />
         </>
       )}
     </div>

@@ -60,7 +60,7 @@ const made = (key: string, id: string): Measure => {
 
 const running: { readonly resolve: (pValues: readonly MeasurePValues[]) => void }[] = [];
 jest.mock('@/workers/judge-job', () => ({
-  startLuck: jest.fn(() => {
+  startPermutations: jest.fn(() => {
     let cancel = (): void => undefined;
     const result = new Promise((resolve, reject) => {
       running.push({ resolve });

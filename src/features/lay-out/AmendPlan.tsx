@@ -1,16 +1,17 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { Amendment } from '@/core/trial/model/plan-record';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { fullDay } from '@/features/frame/days';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 
 interface AmendPlanProps {
   readonly amendments: readonly Amendment[];
@@ -33,15 +34,14 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
     why: string;
     by: string;
   }>({ what: 'other', to: '', why: '', by: '' });
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const { trouble, fields, isPending, run } = useTrialAction();
   const submit = (): void =>
-    startTransition(async () => {
-      const done = await amend?.(form);
-      setTrouble(done && !done.ok ? done.trouble : undefined);
-      if (done?.ok) setForm({ ...form, to: '', why: '' });
-    });
+    run(
+      () => amend?.(form),
+      () => {
+        setForm({ ...form, to: '', why: '' });
+      },
+    );
   return (
     <Amend aria-label="Amendments">
       <h2>Changed after the lock</h2>
@@ -109,7 +109,7 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
             onChange={by => setForm({ ...form, by })}
             trouble={fields.by}
           />
-          {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+          <ActionTrouble trouble={trouble} />
           <Acts>
             <Button onPress={submit} isPending={isPending}>
               Put it on record

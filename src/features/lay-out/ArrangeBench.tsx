@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState, useTransition } from 'react';
+import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { isLine, lineOf, SITE_WORDS } from '@/core/design/site/site-bias';
 import type { Result } from '@/core/result';
@@ -9,6 +9,7 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { LineMark, SiteMarks, siteTextMm } from '@/features/bench/SiteMarks';
 import { siteExtent } from '@/features/bench/site-extent';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -72,9 +73,8 @@ export function ArrangeBench({
   const kinds = KINDS.filter(kind => places.some(place => place.kind === kind));
   const hasLines = site.some(isLine);
   const [moving, setMoving] = useState<Movable['kind'] | 'site'>(kinds[0] ?? 'unit');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const { trouble, isPending, tryOut } = useTrialAction();
   const [said, setSaid] = useState('');
-  const [isPending, startTransition] = useTransition();
   const drawing = useRef<SVGSVGElement>(null);
   const room = siteExtent(site, { widthMm, depthMm });
   const edge = Math.max(widthMm, depthMm) * 0.05;
@@ -83,16 +83,13 @@ export function ArrangeBench({
     depthMm: depthMm + room.far + room.near + 2 * edge,
   };
   const send = ({ id, to }: PlaceRequest<Wanted>): Promise<boolean> =>
-    new Promise(answer =>
-      startTransition(async () => {
-        const done = await (to.kind === 'place'
-          ? move({ placeId: id, xMm: to.xMm, yMm: to.yMm })
-          : drawSite(to.site));
-        setTrouble(done.ok ? undefined : done.trouble);
-        setSaid(done.ok ? to.words : '');
-        answer(done.ok);
-      }),
-    );
+    tryOut(async () => {
+      const done = await (to.kind === 'place'
+        ? move({ placeId: id, xMm: to.xMm, yMm: to.yMm })
+        : drawSite(to.site));
+      setSaid(done.ok ? to.words : '');
+      return done;
+    });
   const { requested, request } = useRequests<Wanted>(places, send);
   const placeRequested = (id: string): Placed | undefined => {
     const to = requested(id);

@@ -11,7 +11,6 @@ import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { traitLines } from '@/core/trial/forms/trait-form';
 import type { Layout } from '@/core/trial/model/layout';
 import type { Amendment } from '@/core/trial/model/plan-record';
@@ -23,6 +22,7 @@ import { AuditList } from '@/features/audit/AuditList';
 import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView, TagView } from '@/features/bench/bench-view';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Mind, Soft, TwoParts } from '@/ui/Page';
@@ -118,17 +118,12 @@ export function LayOut({
   amend,
 }: LayOutProps) {
   const [form, setForm] = useState(saved);
-  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const [isLooking, startLooking] = useTransition();
   const [keyBench, setKeyBench] = useState<BenchView | null>(null);
-  const [isPending, startTransition] = useTransition();
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   const change = (changes: Partial<BenchDraft>): void => setForm({ ...form, ...changes });
   const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
-    startTransition(async () => {
-      const done = await work();
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) setKeyBench(null);
-    });
+    run(work, () => setKeyBench(null));
   const request = useMemo(() => readBench(form, system, treatments), [form, system, treatments]);
   const plan = useMemo(
     () => (request.ok ? { ...question, request: request.value, treatments, unitWord } : null),
@@ -195,9 +190,10 @@ export function LayOut({
         {bench?.units.every(unit => unit.tag === null) && (
           <Acts>
             <Button
+              isPending={isLooking}
               onPress={() => {
                 if (keyBench) setKeyBench(null);
-                else startTransition(async () => setKeyBench(await showKey()));
+                else startLooking(async () => setKeyBench(await showKey()));
               }}
             >
               {keyBench ? 'Hide the key' : 'Show the key'}

@@ -1,12 +1,13 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { MovingRound } from '@/core/design/site/moving-round';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -21,14 +22,8 @@ interface MovePotsProps {
 /** New places by lot within each shelf, as a walk that needs no more than one free hand. */
 export function MovePots({ unitWord, movedOn, move }: MovePotsProps) {
   const [walk, setWalk] = useState<MovingRound['walk']>();
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const deal = (): void =>
-    startTransition(async () => {
-      const done = await move();
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) setWalk(done.value);
-    });
+  const { trouble, isPending, run } = useTrialAction();
+  const deal = (): void => run(move, setWalk);
   return (
     <Moving aria-label="Moving round">
       <h2>Moving them round</h2>

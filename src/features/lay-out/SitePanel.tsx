@@ -1,13 +1,14 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useOptimistic, useState, useTransition } from 'react';
+import { useOptimistic, useState } from 'react';
 import { styled } from 'styled-components';
 import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site/site-bias';
 import type { Result } from '@/core/result';
 import { SiteFeature } from '@/core/trial/model/layout';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -51,14 +52,12 @@ export function SitePanel({
   const [side, setSide] = useState<SiteFeature['side']>('left');
   const [percent, setPercent] = useState('20');
   const [reach, setReach] = useState('60');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   const [areGuarded, showGuarded] = useOptimistic(hasGuards);
   const put = (next: readonly SiteFeature[], guards: boolean): void =>
-    startTransition(async () => {
+    run(() => {
       showGuarded(guards);
-      const done = await draw({ site: next, hasGuards: guards });
-      setTrouble(done.ok ? undefined : done.trouble);
+      return draw({ site: next, hasGuards: guards });
     });
   const hasPlace = isLine({ kind });
   const isNumber = /^\d{1,3}$/.test(percent) && Number(percent) >= 1 && Number(percent) <= 100;

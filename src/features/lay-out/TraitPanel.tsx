@@ -1,16 +1,16 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { traitLines } from '@/core/trial/forms/trait-form';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 
 interface TraitPanelProps {
   readonly traits: ReturnType<typeof traitLines>;
@@ -23,17 +23,9 @@ interface TraitPanelProps {
 export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps) {
   const [name, setName] = useState('');
   const [lines, setLines] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const act = (work: () => Promise<Result<unknown, TrialTrouble>>, then?: () => void): void =>
-    startTransition(async () => {
-      const done = await work();
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) then?.();
-    });
+  const { trouble, fields, isPending, run } = useTrialAction();
   const write = (): void =>
-    act(
+    run(
       () => putDown({ name, lines }),
       () => {
         setName('');
@@ -63,7 +55,7 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
               <Button
                 data-tone="quiet"
                 aria-label={`Take out ${trait.name}`}
-                onPress={() => act(() => forget(trait.name))}
+                onPress={() => run(() => forget(trait.name))}
               >
                 <X size={18} aria-hidden />
               </Button>
@@ -88,7 +80,7 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
         isLong
         placeholder={example}
       />
-      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={write} isPending={isPending}>
           Put it down

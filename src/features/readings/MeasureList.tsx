@@ -1,12 +1,12 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { MeasureForm } from '@/core/measure/library/own-measure';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -57,15 +57,7 @@ const DAYS: readonly { readonly value: NonNullable<Own['days']>; readonly label:
 export function MeasureList({ view, add, drop }: MeasureListProps) {
   const [find, setFind] = useState('');
   const [own, setOwn] = useState<Own | null>(null);
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const act = (doing: () => Promise<Result<unknown, TrialTrouble>>, after?: () => void): void =>
-    startTransition(async () => {
-      const done = await doing();
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) after?.();
-    });
+  const { trouble, fields, isPending, run } = useTrialAction();
   const words = find.trim().toLowerCase().split(/\s+/);
   const found = view.offered.filter(({ name, definition, when, instrument }) =>
     words.every(word =>
@@ -98,7 +90,7 @@ export function MeasureList({ view, add, drop }: MeasureListProps) {
               <Button
                 data-tone="quiet"
                 aria-label={`Don’t read ${measure.name}`}
-                onPress={() => act(() => drop(measure.id))}
+                onPress={() => run(() => drop(measure.id))}
                 isPending={isPending}
               >
                 Don’t read it
@@ -132,7 +124,7 @@ export function MeasureList({ view, add, drop }: MeasureListProps) {
                 </div>
                 <Button
                   aria-label={`Read ${kind.name}`}
-                  onPress={() => act(() => add({ from: 'library', key: kind.key }))}
+                  onPress={() => run(() => add({ from: 'library', key: kind.key }))}
                   isPending={isPending}
                 >
                   Read it
@@ -224,7 +216,7 @@ export function MeasureList({ view, add, drop }: MeasureListProps) {
               <Button
                 data-tone="main"
                 onPress={() =>
-                  act(
+                  run(
                     () => add(own),
                     () => setOwn(null),
                   )

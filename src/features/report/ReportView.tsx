@@ -1,13 +1,14 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 
 interface ReportViewProps {
   readonly trialId: string;
@@ -72,15 +73,14 @@ export function ReportView({ trialId, isClosed, revision, correct }: ReportViewP
 
 function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) {
   const [form, setForm] = useState({ to: '', why: '', by: '' });
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const { trouble, fields, isPending, run } = useTrialAction();
   const submit = (): void =>
-    startTransition(async () => {
-      const done = await correct({ what: 'other', ...form });
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) setForm({ to: '', why: '', by: '' });
-    });
+    run(
+      () => correct({ what: 'other', ...form }),
+      () => {
+        setForm({ to: '', why: '', by: '' });
+      },
+    );
   return (
     <details>
       <summary>Something in it was wrong</summary>
@@ -107,7 +107,7 @@ function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) 
         onChange={by => setForm({ ...form, by })}
         trouble={fields.by}
       />
-      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>
           Put it right in sight

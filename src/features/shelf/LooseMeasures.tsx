@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords } from '@/core/materials/amount-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
@@ -9,6 +9,7 @@ import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { resultOf, useAction } from '@/ui/use-action';
 
 interface LooseMeasuresProps {
   readonly measures: readonly LooseMeasure[];
@@ -21,25 +22,24 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
   const [name, setName] = useState('');
   const [of, setOf] = useState<LooseMeasure['of']>(isLiquid ? 'volume' : 'mass');
   const [written, setWritten] = useState('');
-  const [fields, setFields] = useState<FieldTroubles>({});
-  const [isPending, startTransition] = useTransition();
-  const put = (): void =>
-    startTransition(async () => {
-      const tries = written
-        .split(/[\s;]+/)
-        .filter(each => each !== '')
-        .map(each => Number(each.replace(',', '.')));
-      if (tries.some(each => !(each > 0))) {
-        setFields({ tries: 'Numbers above 0, with spaces between them.' });
-        return;
-      }
-      const found = await weigh({ name, of, tries });
-      setFields(found ?? {});
-      if (!found) {
+  const { trouble: fields = {}, isPending, run } = useAction<FieldTroubles>();
+  const put = async (): Promise<FieldTroubles | undefined> => {
+    const tries = written
+      .split(/[\s;]+/)
+      .filter(each => each !== '')
+      .map(each => Number(each.replace(',', '.')));
+    if (tries.some(each => !(each > 0)))
+      return { tries: 'Numbers above 0, with spaces between them.' };
+    return weigh({ name, of, tries });
+  };
+  const submit = (): void =>
+    run(
+      async () => resultOf(await put()),
+      () => {
         setName('');
         setWritten('');
-      }
-    });
+      },
+    );
   return (
     <Box aria-label="Caps and handfuls">
       <h2>Caps and handfuls of it</h2>
@@ -84,7 +84,7 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
           trouble={fields.tries}
           placeholder="28 35 40 31 36"
         />
-        <Button onPress={put} isPending={isPending}>
+        <Button onPress={submit} isPending={isPending}>
           Keep it
         </Button>
       </div>

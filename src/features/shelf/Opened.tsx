@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { isPastKeeping, type Product } from '@/core/trial/model/product';
@@ -8,6 +8,7 @@ import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { resultOf, useAction } from '@/ui/use-action';
 
 interface OpenedProps {
   readonly product: Product;
@@ -19,14 +20,12 @@ interface OpenedProps {
 export function Opened({ product, today, open }: OpenedProps) {
   const [name, setName] = useState('');
   const [openedOn, setOpenedOn] = useState(today);
-  const [fields, setFields] = useState<FieldTroubles>({});
-  const [isPending, startTransition] = useTransition();
+  const { trouble: fields = {}, isPending, run } = useAction<FieldTroubles>();
   const put = (): void =>
-    startTransition(async () => {
-      const found = await open({ name, openedOn });
-      setFields(found ?? {});
-      if (!found) setName('');
-    });
+    run(
+      async () => resultOf(await open({ name, openedOn })),
+      () => setName(''),
+    );
   return (
     <Box aria-label="What is open">
       <h2>What is open</h2>

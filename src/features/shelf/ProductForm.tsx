@@ -1,6 +1,6 @@
 'use client';
 
-import { type ReactNode, useState, useTransition } from 'react';
+import { type ReactNode, startTransition, useState } from 'react';
 import { styled } from 'styled-components';
 import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/label/product-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -18,6 +18,7 @@ import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { resultOf, useAction } from '@/ui/use-action';
 import { Cautions } from './Cautions';
 import { DoseSheet } from './DoseSheet';
 import { LabelWorking } from './LabelWorking';
@@ -68,9 +69,8 @@ export function ProductForm({
   children,
 }: ProductFormProps) {
   const [form, setForm] = useState<ProductDraft>(saved ?? BLANK_PRODUCT);
-  const [fields, setFields] = useState<FieldTroubles>({});
   const [isSaved, setSaved] = useState(false);
-  const [isPending, startTransition] = useTransition();
+  const { trouble: fields = {}, isPending, tryOut } = useAction<FieldTroubles>();
   const set =
     <Key extends keyof ProductDraft>(key: Key) =>
     (value: ProductDraft[Key]): void => {
@@ -101,12 +101,7 @@ export function ProductForm({
       {...more}
     />
   );
-  const submit = (): void =>
-    startTransition(async () => {
-      const found = await save(form);
-      setFields(found ?? {});
-      setSaved(found === undefined);
-    });
+  const submit = (): void => void tryOut(async () => resultOf(await save(form))).then(setSaved);
   const read = readProduct(
     { ...form, name: form.name || 'x' },
     system,

@@ -1,12 +1,12 @@
 'use client';
 
-import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -19,14 +19,9 @@ interface AdherenceProps {
 
 /** How well the plan was kept, treatment by treatment, and the last steps with a way back. */
 export function Adherence({ view, untick }: AdherenceProps) {
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   const kept = view.adherence.filter(each => each.planned > 0);
-  const back = (actId: string): void =>
-    startTransition(async () => {
-      const done = await untick(actId);
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
+  const back = (actId: string): void => run(() => untick(actId));
   if (kept.length === 0 && view.recent.length === 0) return null;
   return (
     <Box aria-label="How it was kept">

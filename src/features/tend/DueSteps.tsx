@@ -1,14 +1,16 @@
 'use client';
 
-import { useRef, useState, useTransition } from 'react';
+import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import type { Result } from '@/core/result';
 import type { DueTask } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
@@ -69,16 +71,15 @@ function Step({
   const [outcome, setOutcome] = useState<(typeof FOUND)[number]['value']>('as-it-should-be');
   const codes = due.receivers.flatMap(receiver => receiver.codes).sort();
   const isLook = due.rule.kind === 'barrier' || due.rule.kind === 'check';
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, fields, isPending, run } = useTrialAction();
   const id = useRef(v7()); // the same press sent twice is one act
   const late = due.task.dueOn === null ? 0 : daysBetween(due.task.dueOn, today);
   const amount = /^\d+([.,]\d+)?$/.test(really.trim())
     ? Number(really.trim().replace(',', '.'))
     : null;
   const send = (isSkipped: boolean): void =>
-    startTransition(async () => {
-      const done = await tick(due.trial.id, {
+    run(() =>
+      tick(due.trial.id, {
         id: id.current,
         ruleId: due.rule.id,
         nth: due.task.nth,
@@ -88,10 +89,8 @@ function Step({
         codes: isSome && some.length > 0 ? some : null,
         outcome: isLook && !isSkipped ? outcome : null,
         note: why,
-      });
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+      }),
+    );
   return (
     <li>
       <div>
@@ -178,7 +177,7 @@ function Step({
           )}
         </details>
         {!isOpen && Object.values(fields).map(says => <Trouble key={says}>{says}</Trouble>)}
-        {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+        <ActionTrouble trouble={trouble} />
       </div>
       <Button
         data-tone="main"

@@ -1,14 +1,15 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
 import { depthOfBags } from '@/core/materials/mix/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -31,8 +32,7 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
   const [chosen, setChosen] = useState(layers[0]?.id ?? '');
   const [bags, setBags] = useState('');
   const [bag, setBag] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, fields, isPending, run } = useTrialAction();
   if (layers.length === 0) return null;
   const treatment = layers.find(each => each.id === chosen) ?? layers[0];
   const [count, size] = [readNumber(bags, 0.1, 10_000), readAmount(bag, 'volume', system)];
@@ -48,21 +48,20 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
           (_, __, unit: string) =>
             `${figures(unit.toLowerCase() === 'mm' ? depthMm : unit.toLowerCase() === 'cm' ? depthMm / 10 : depthMm / 25.4)} ${unit === '"' ? 'in' : unit}`,
         );
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   const send = (): void =>
-    startTransition(async () => {
-      const done = await name({
-        treatmentId: treatment?.id,
-        bags: count.base,
-        bagMl: size.base,
-        name: called,
-      });
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) {
+    run(
+      () =>
+        name({
+          treatmentId: treatment?.id,
+          bags: count.base,
+          bagMl: size.base,
+          name: called,
+        }),
+      () => {
         setBags('');
         setBag('');
-      }
-    });
+      },
+    );
   return (
     <Box>
       <summary>How deep was it really?</summary>
@@ -97,7 +96,7 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
         </p>
       )}
       {fields.name && <Trouble>{fields.name}</Trouble>}
-      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
       {called !== '' && called !== treatment?.name && (
         <Acts>
           <Button onPress={send} isPending={isPending}>

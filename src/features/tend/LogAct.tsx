@@ -1,18 +1,18 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { CARE_WORDS, CareKind } from '@/core/trial/model/care-rule';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 
 const SOME = 'some units';
 
@@ -32,26 +32,24 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
   const [some, setSomeCodes] = useState<readonly string[]>([]);
   const [doneOn, setDoneOn] = useState(today);
   const [note, setNote] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const { trouble, fields, isPending, run } = useTrialAction();
   const submit = (): void =>
-    startTransition(async () => {
-      const done = await log({
-        name,
-        kind,
-        treatmentIds: to === '' || to === SOME ? [] : [to],
-        codes: to === SOME ? some : null,
-        doneOn,
-        note,
-      });
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) {
+    run(
+      () =>
+        log({
+          name,
+          kind,
+          treatmentIds: to === '' || to === SOME ? [] : [to],
+          codes: to === SOME ? some : null,
+          doneOn,
+          note,
+        }),
+      () => {
         setName('');
         setNote('');
         setSomeCodes([]);
-      }
-    });
+      },
+    );
   return (
     <Box>
       <summary>Something was done that was not planned</summary>
@@ -100,7 +98,7 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
         <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
       )}
       <TextField label="Why" name="logNote" value={note} onChange={setNote} trouble={fields.note} />
-      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>
           Put it in the log

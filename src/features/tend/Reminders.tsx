@@ -1,11 +1,11 @@
 'use client';
 
-import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { Reminder } from '@/core/schedule/tasks/reminders';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { withShortDays } from '@/features/frame/days';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Trouble } from '@/ui/Trouble';
 
@@ -17,14 +17,10 @@ interface RemindersProps {
 
 /** What such a trial usually needs and nobody has planned yet, each put into the plan by one press. */
 export function Reminders({ reminders, isLocked, plan }: RemindersProps) {
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   if (reminders.length === 0) return null;
   const take = ({ draft, why }: Reminder): void =>
-    startTransition(async () => {
-      const done = await plan(draft, isLocked ? `Easily forgotten: ${why}` : '');
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
+    run(() => plan(draft, isLocked ? `Easily forgotten: ${why}` : ''));
   return (
     <Box>
       <summary>Easily forgotten, {reminders.length}</summary>

@@ -1,23 +1,23 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import {
   type ByTreatment,
   type Decision,
   MISHAP_WORDS,
   type MishapCause,
 } from '@/core/trial/model/incident';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 import { DECISION_WORDS, type MishapView } from './mishap-view';
 
 interface MishapsProps {
@@ -69,15 +69,7 @@ export function Mishaps({
   const [happenedOn, setDay] = useState(today);
   const [why, setWhy] = useState('');
   const [who, setWho] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const act = (doing: () => Promise<Result<unknown, TrialTrouble>>, after?: () => void): void =>
-    startTransition(async () => {
-      const done = await doing();
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) after?.();
-    });
+  const { trouble, fields, isPending, run } = useTrialAction();
   return (
     <Box aria-label="Mishaps">
       <h2>Mishaps</h2>
@@ -100,7 +92,7 @@ export function Mishaps({
               <Button
                 data-tone="quiet"
                 aria-label={`Take back the mishap of ${mishap.code}`}
-                onPress={() => act(() => takeBack(mishap.id))}
+                onPress={() => run(() => takeBack(mishap.id))}
                 isPending={isPending}
               >
                 Take back
@@ -169,11 +161,11 @@ export function Mishaps({
               The key is open: what is decided now is marked so, since it is known whom it helps.
             </Soft>
           )}
-          {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+          <ActionTrouble trouble={trouble} />
           <Acts>
             <Button
               onPress={() =>
-                act(
+                run(
                   () =>
                     record({
                       codes: chosen,

@@ -69,8 +69,8 @@ describe('the scorecard', () => {
       0.75, 0.54,
     ]);
     expect(scorecardOf(clear, spec(clear), print)).toMatchObject({
-      lookedAt: 1,
-      expectedByLuck: 0.05,
+      measureCount: 1,
+      expectedByChance: 0.05,
     });
   });
   test('a measure of steps is judged by ranks, of days by the log-rank test, of classes by how often one of them came', () => {
@@ -367,7 +367,7 @@ describe('a frozen verdict', () => {
     code: '0.1.0',
     closedAt: '2026-08-01T18:00:00.000Z',
     data: clear,
-    spec: {
+    look: {
       measureId: planned.measureId,
       shuffles: 200,
       seed: planned.seed,

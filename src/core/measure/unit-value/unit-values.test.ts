@@ -51,16 +51,16 @@ test.each([
 
 test('nothing to pick is zero; not looked at is missing; the dead keep what they gave; no entry is missing', () => {
   const weight = measureOf('sound-weight');
-  expect(unitValueOf(picked, weight, second)).toMatchObject({ value: 0, standing: 'measured' });
+  expect(unitValueOf(picked, weight, second)).toMatchObject({ value: 0, status: 'measured' });
   expect(unitValueOf(picked, weight, third)).toMatchObject({
     value: null,
-    standing: 'not-looked',
+    status: 'not-looked',
     missedOn: ['2026-07-01'],
   });
-  expect(unitValueOf(picked, weight, fourth)).toMatchObject({ value: 40, standing: 'dead' });
+  expect(unitValueOf(picked, weight, fourth)).toMatchObject({ value: 40, status: 'dead' });
   expect(unitValueOf(picked, weight, trial.units[4] ?? first)).toMatchObject({
     value: null,
-    standing: 'no-entry',
+    status: 'no-entry',
   });
   expect(unitsRead(picked, weight)).toBe(4);
 });
@@ -198,7 +198,7 @@ describe('readings', () => {
   test('a reading that was not taken is missing', () => {
     expect(unitValueOf(data, height, second)).toMatchObject({
       value: null,
-      standing: 'not-looked',
+      status: 'not-looked',
     });
   });
 });

@@ -1,10 +1,11 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { shortDay } from '@/features/frame/days';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
@@ -40,15 +41,15 @@ export function Photos({
   const [way, setWay] = useState<'side' | 'pairs'>('side');
   const [isHidden, setHidden] = useState(false);
   const [opened, setOpened] = useState<HungPhoto | null>(null);
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   const wall = walls.find(each => each.shows === shows) ?? walls[0];
   const take = (photo: HungPhoto): void =>
-    startTransition(async () => {
-      const done = await drop(photo.id);
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) setOpened(null);
-    });
+    run(
+      () => drop(photo.id),
+      () => {
+        setOpened(null);
+      },
+    );
   const figure = (photo: HungPhoto, words: string, share: number) => (
     <figure key={photo.id}>
       <button

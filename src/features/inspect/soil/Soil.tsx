@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { ReportTrouble } from '@/core/measure/laboratory/lab-report';
 import type { Result } from '@/core/result';
@@ -9,10 +9,13 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useAction } from '@/ui/use-action';
 import { WideTable } from '@/ui/WideTable';
 import type { AnalyteCell, AnalyteView, SoilView } from './soil-view';
 
@@ -48,17 +51,14 @@ export function Soil({
 }: SoilProps) {
   const router = useRouter();
   const [said, setSaid] = useState('');
-  const [trouble, setTrouble] = useState<ReportTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const take = (doing: () => Taken): void =>
-    startTransition(async () => {
-      setSaid('');
-      const done = await doing();
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (!done.ok) return;
-      setSaid(`${counted(done.value, 'value')} taken in.`);
+  const { trouble, isPending, run } = useAction<ReportTrouble>();
+  const take = (doing: () => Taken): void => {
+    setSaid('');
+    run(doing, count => {
+      setSaid(`${counted(count, 'value')} taken in.`);
       router.refresh();
     });
+  };
   const open = view.bags.filter(bag => !bag.isAnswered);
   return (
     <Box aria-label="Soil and laboratory">
@@ -237,14 +237,8 @@ function FillBags({
 }) {
   const [chosen, setChosen] = useState<readonly string[]>(codes);
   const [form, setForm] = useState({ takenOn: today, depthMm: '150', cores: '5', note: '' });
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
-  const submit = (): void =>
-    startTransition(async () => {
-      const done = await fill({ ...form, codes: chosen });
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const submit = (): void => run(() => fill({ ...form, codes: chosen }));
   return (
     <div>
       <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
@@ -274,7 +268,7 @@ function FillBags({
           inputMode="numeric"
         />
       </div>
-      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>
           Number {counted(chosen.length, 'bag')}

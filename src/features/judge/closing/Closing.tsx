@@ -1,8 +1,8 @@
 'use client';
 
-import { useState, useTransition } from 'react';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -13,8 +13,7 @@ export function Closing({
 }: {
   readonly close: () => Promise<Result<unknown, TrialTrouble>>;
 }) {
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   return (
     <section aria-label="Close the trial">
       <h2>When the season is over</h2>
@@ -24,15 +23,7 @@ export function Closing({
       </Soft>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts>
-        <Button
-          isPending={isPending}
-          onPress={() =>
-            startTransition(async () => {
-              const done = await close();
-              setTrouble(done.ok ? undefined : done.trouble);
-            })
-          }
-        >
+        <Button isPending={isPending} onPress={() => run(() => close())}>
           Close the trial
         </Button>
       </Acts>

@@ -1,10 +1,10 @@
 'use client';
 
-import { useState, useTransition } from 'react';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -17,8 +17,7 @@ interface KeyClosedProps {
 
 /** Judging a blind trial needs its key; opening it is on record, and can't be taken back. */
 export function KeyClosed({ bench, unitWord, open }: KeyClosedProps) {
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   return (
     <TwoParts>
       <div>
@@ -44,16 +43,7 @@ export function KeyClosed({ bench, unitWord, open }: KeyClosedProps) {
         </p>
         {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
         <Acts>
-          <Button
-            data-tone="main"
-            isPending={isPending}
-            onPress={() =>
-              startTransition(async () => {
-                const done = await open();
-                setTrouble(done.ok ? undefined : done.trouble);
-              })
-            }
-          >
+          <Button data-tone="main" isPending={isPending} onPress={() => run(() => open())}>
             Open the key and judge
           </Button>
         </Acts>

@@ -1,17 +1,18 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { LeaveOut } from '@/core/judge/units/trial-analysis';
 import type { VerdictInShort } from '@/core/judge/verdict/planned-verdict';
 import type { Result } from '@/core/result';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { fullDay } from '@/features/frame/days';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 
 /** Doors to put on record what is left out, and to take it back. */
 export interface LeaveOutActions {
@@ -44,15 +45,14 @@ export function LeftOut({
 }: LeftOutProps) {
   const [why, setWhy] = useState('');
   const [by, setBy] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const { trouble, fields, isPending, run } = useTrialAction();
   const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
-    startTransition(async () => {
-      const done = await work();
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) setWhy('');
-    });
+    run(
+      () => work(),
+      () => {
+        setWhy('');
+      },
+    );
   const canLeaveOut =
     !isClosed && unit !== undefined && !current.some(left => left.code === unit.code);
   return (
@@ -109,7 +109,7 @@ export function LeftOut({
               onChange={setBy}
               trouble={fields.by}
             />
-            {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+            <ActionTrouble trouble={trouble} />
             <Acts>
               <Button
                 isPending={isPending}

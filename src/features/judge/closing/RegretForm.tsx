@@ -1,8 +1,9 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -15,14 +16,14 @@ export function RegretForm({
   readonly keep: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }) {
   const [text, setText] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   const send = (): void =>
-    startTransition(async () => {
-      const done = await keep({ text });
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) setText('');
-    });
+    run(
+      () => keep({ text }),
+      () => {
+        setText('');
+      },
+    );
   const own = trouble?.kind === 'invalid' ? trouble.fields.text : undefined;
   return (
     <section aria-label="What you would do otherwise">

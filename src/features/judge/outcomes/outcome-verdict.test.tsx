@@ -15,7 +15,10 @@ import { OutcomeDetails } from './OutcomeDetails';
 import { OutcomeVerdict } from './OutcomeVerdict';
 
 jest.mock('@/workers/judge-job', () => ({
-  startLuck: jest.fn(() => ({ result: new Promise(() => undefined), cancel: () => undefined })),
+  startPermutations: jest.fn(() => ({
+    result: new Promise(() => undefined),
+    cancel: () => undefined,
+  })),
 }));
 
 const slugs = readingKind('slugs');

@@ -1,18 +1,18 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { BLANK_CARE, type CareDraft } from '@/core/schedule/rules/care-form';
-import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { CARE_WORDS, CareKind, type CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Trouble } from '@/ui/Trouble';
 
 interface CareRuleFormProps {
   readonly saved: CareDraft | null;
@@ -38,9 +38,7 @@ export function CareRuleForm({
 }: CareRuleFormProps) {
   const [form, setForm] = useState<CareDraft>(saved ?? BLANK_CARE);
   const [why, setWhy] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const { trouble, fields, isPending, run } = useTrialAction();
   const set =
     <Key extends keyof CareDraft>(key: Key) =>
     (value: CareDraft[Key]): void =>
@@ -77,12 +75,7 @@ export function CareRuleForm({
       {...more}
     />
   );
-  const submit = (): void =>
-    startTransition(async () => {
-      const done = await save(form, why);
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) close();
-    });
+  const submit = (): void => run(() => save(form, why), close);
   const chosen = form.treatmentIds ?? [];
   const product = shelf.find(each => each.id === form.productId);
   const rate = product?.rates[Number(form.rate ?? '0')];
@@ -274,7 +267,7 @@ export function CareRuleForm({
           trouble={fields.why}
         />
       )}
-      {trouble && trouble.kind !== 'invalid' && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
       <Acts>
         <Button data-tone="main" onPress={submit} isPending={isPending}>
           Put it in the plan

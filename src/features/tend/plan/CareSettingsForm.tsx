@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { SAME_WATER, WATER_STEPS } from '@/core/materials/soil-and-water/water-quality';
@@ -12,6 +12,7 @@ import { WATER_SOURCES, type WaterSource } from '@/core/trial/model/water-source
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import type { TendView } from '@/features/tend/tend-view';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -43,9 +44,8 @@ export function CareSettingsForm({
     settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL),
   );
   const [hour, setHour] = useState(settings.hourWorth === null ? '' : String(settings.hourWorth));
-  const [trouble, setTrouble] = useState<TrialTrouble>();
+  const { trouble, isPending, tryOut } = useTrialAction();
   const [isSaved, setSaved] = useState(false);
-  const [isPending, startTransition] = useTransition();
   const [volume, held, worth, et] = [
     readAmount(mix, 'volume', system),
     readNumber(nitrogen, 0, 5000),
@@ -53,8 +53,8 @@ export function CareSettingsForm({
     readNumber(share, 10, 200),
   ];
   const submit = (): void =>
-    startTransition(async () => {
-      const done = await save({
+    void tryOut(() =>
+      save({
         missed,
         water,
         waterSource: source === '' ? null : source,
@@ -62,10 +62,8 @@ export function CareSettingsForm({
         mixMl: volume.base ?? null,
         mixNMgPerL: held.base ?? null,
         hourWorth: worth.base ?? null,
-      });
-      setTrouble(done.ok ? undefined : done.trouble);
-      setSaved(done.ok);
-    });
+      }),
+    ).then(setSaved);
   return (
     <Box>
       <summary>Agreed for all alike</summary>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { careDraft } from '@/core/schedule/rules/care-form';
@@ -8,6 +8,7 @@ import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { shortDay } from '@/features/frame/days';
 import type { TendView } from '@/features/tend/tend-view';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -28,21 +29,19 @@ interface RuleListProps {
 export function RuleList({ view, save, drop }: RuleListProps) {
   const [open, setOpen] = useState<string | null>(null);
   const [why, setWhy] = useState('');
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run, clear } = useTrialAction();
   const { care, treatments, shelf, trial } = view;
   const isLocked = trial.state === 'locked';
   const nameOf = (productId: string): string =>
     shelf.find(product => product.id === productId)?.name ?? 'a product that is off the shelf';
   const takeOut = (ruleId: string): void =>
-    startTransition(async () => {
-      const done = await drop(ruleId, why);
-      setTrouble(done.ok ? undefined : done.trouble);
-      if (done.ok) {
+    run(
+      () => drop(ruleId, why),
+      () => {
         setOpen(null);
         setWhy('');
-      }
-    });
+      },
+    );
   return (
     <Rules aria-label="The plan of care">
       <h2>The plan of care</h2>
@@ -70,7 +69,7 @@ export function RuleList({ view, save, drop }: RuleListProps) {
                 aria-label={`Change ${rule.name}`}
                 onPress={() => {
                   setOpen(open === rule.id ? null : rule.id);
-                  setTrouble(undefined);
+                  clear();
                 }}
               >
                 {open === rule.id ? 'Close' : 'Change'}

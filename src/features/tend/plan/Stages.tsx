@@ -1,9 +1,10 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -38,13 +39,8 @@ function Stage({
   date,
 }: Omit<StagesProps, 'stages'> & { readonly stage: StagesProps['stages'][number] }) {
   const [day, setDay] = useState(stage.day);
-  const [trouble, setTrouble] = useState<TrialTrouble>();
-  const [isPending, startTransition] = useTransition();
-  const put = (): void =>
-    startTransition(async () => {
-      const done = await date({ stage: stage.name, day });
-      setTrouble(done.ok ? undefined : done.trouble);
-    });
+  const { trouble, isPending, run } = useTrialAction();
+  const put = (): void => run(() => date({ stage: stage.name, day }));
   return (
     <div>
       <TextField

@@ -1,0 +1,14 @@
+'use client';
+
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { type Action, useAction } from '@/ui/use-action';
+
+const NO_TROUBLES: FieldTroubles = {};
+
+/** A change to a trial, with what is wrong by field where it was the form. */
+export function useTrialAction(): Action<TrialTrouble> & { readonly fields: FieldTroubles } {
+  const action = useAction<TrialTrouble>();
+  const { trouble } = action;
+  return { ...action, fields: trouble?.kind === 'invalid' ? trouble.fields : NO_TROUBLES };
+}

@@ -1,0 +1,57 @@
+'use client';
+
+import { styled } from 'styled-components';
+
+interface TicksProps<Value extends string | number> {
+  readonly legend: string;
+  readonly options: readonly { readonly value: Value; readonly label: string }[];
+  readonly chosen: readonly Value[];
+  readonly onChange: (chosen: readonly Value[]) => void;
+  /** The tick that stands for none of the others: `all alike`. */
+  readonly none?: string;
+  readonly trouble?: string | undefined;
+}
+
+/** Any number of a few, with a box to tick for each. */
+export function Ticks<Value extends string | number>({
+  legend,
+  options,
+  chosen,
+  onChange,
+  none,
+  trouble,
+}: TicksProps<Value>) {
+  const toggle = (value: Value, isOn: boolean): void =>
+    onChange(isOn ? [...chosen, value] : chosen.filter(each => each !== value));
+  return (
+    <Box>
+      <legend>{legend}</legend>
+      {none !== undefined && (
+        <label>
+          <input type="checkbox" checked={chosen.length === 0} onChange={() => onChange([])} />{' '}
+          {none}
+        </label>
+      )}
+      {options.map(({ value, label }) => (
+        <label key={value}>
+          <input
+            type="checkbox"
+            checked={chosen.includes(value)}
+            onChange={event => toggle(value, event.target.checked)}
+          />{' '}
+          {label}
+        </label>
+      ))}
+      {trouble !== undefined && <b>{trouble}</b>}
+    </Box>
+  );
+}
+
+const Box = styled.fieldset`
+  border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 4px 20px; align-items: center;
+  & > legend { font-weight: 600; font-size: 0.9375rem; padding: 0; }
+  & > label { display: flex; gap: 8px; align-items: center; min-height: 32px; }
+  & > b { color: var(--beet); }
+  & input { width: 18px; height: 18px; accent-color: var(--clay); flex: none; }
+  @media (pointer: coarse) { & > label { min-height: 48px; } }
+`;

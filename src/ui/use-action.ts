@@ -1,0 +1,48 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+
+/** How a change ended: it was made, or what stood in its way. */
+export type ActionResult<Value, Trouble> =
+  | { readonly ok: true; readonly value: Value }
+  | { readonly ok: false; readonly trouble: Trouble };
+
+/** A change to ask the server for. One that answers nothing was not tried. */
+type Change<Value, Trouble> = () => Promise<ActionResult<Value, Trouble>> | undefined;
+
+export interface Action<Trouble> {
+  /** Of the last try; undefined where it worked, or none was made. */
+  readonly trouble: Trouble | undefined;
+  readonly isPending: boolean;
+  /** Makes a change, and does what follows where it worked. */
+  readonly run: <Value>(change: Change<Value, Trouble>, then?: (value: Value) => void) => void;
+  /** Makes a change. @returns whether it worked */
+  readonly tryOut: <Value>(change: Change<Value, Trouble>) => Promise<boolean>;
+  readonly clear: () => void;
+}
+
+/** A change that a screen asks the server for: whether it is on its way, and what stood in its way. */
+export function useAction<Trouble>(): Action<Trouble> {
+  const [trouble, setTrouble] = useState<Trouble>();
+  const [isPending, startTransition] = useTransition();
+  const run: Action<Trouble>['run'] = (change, then) =>
+    startTransition(async () => {
+      const done = await change();
+      setTrouble(done && !done.ok ? done.trouble : undefined);
+      if (done?.ok) then?.(done.value);
+    });
+  const tryOut: Action<Trouble>['tryOut'] = change =>
+    new Promise(answer =>
+      startTransition(async () => {
+        const done = await change();
+        setTrouble(done && !done.ok ? done.trouble : undefined);
+        answer(done?.ok ?? false);
+      }),
+    );
+  return { trouble, isPending, run, tryOut, clear: () => setTrouble(undefined) };
+}
+
+/** A result of a change that answers only what stood in its way. */
+export function resultOf<Trouble>(trouble: Trouble | undefined): ActionResult<null, Trouble> {
+  return trouble === undefined ? { ok: true, value: null } : { ok: false, trouble };
+}
