@@ -15,7 +15,7 @@ import { ReadingHistory } from './ReadingHistory';
 
 jest.mock('@/features/walk/outbox/send-outbox', () => ({ postReadings: jest.fn() }));
 const { postReadings } = jest.requireMock<{ readonly postReadings: jest.Mock }>(
-  '@/features/walk/send-outbox',
+  '@/features/walk/outbox/send-outbox',
 );
 
 const made = (key: string): Measure => {
