@@ -10,6 +10,8 @@ interface TicksProps<Value extends string | number> {
   /** The tick that stands for none of the others: `all alike`. */
   readonly none?: string;
   readonly trouble?: string | undefined;
+  /** Many of them stand in columns. */
+  readonly isInColumns?: boolean;
 }
 
 /** Any number of a few, with a box to tick for each. */
@@ -20,11 +22,12 @@ export function Ticks<Value extends string | number>({
   onChange,
   none,
   trouble,
+  isInColumns,
 }: TicksProps<Value>) {
   const toggle = (value: Value, isOn: boolean): void =>
     onChange(isOn ? [...chosen, value] : chosen.filter(each => each !== value));
   return (
-    <Box>
+    <Box data-columns={isInColumns || undefined}>
       <legend>{legend}</legend>
       {none !== undefined && (
         <label>
@@ -49,6 +52,7 @@ export function Ticks<Value extends string | number>({
 
 const Box = styled.fieldset`
   border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 4px 20px; align-items: center;
+  &[data-columns] { display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 4px 16px; }
   & > legend { font-weight: 600; font-size: 0.9375rem; padding: 0; }
   & > label { display: flex; gap: 8px; align-items: center; min-height: 32px; }
   & > b { color: var(--beet); }

@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import type { QuestionForm } from '@/core/design/question/question-form';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { readDoses } from '@/core/trial/forms/treatment-form';
+import { fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { TextField } from '@/ui/TextField';
@@ -18,27 +19,23 @@ interface DoseSeriesProps {
 /** Rising doses side by side; the lowest is the control. */
 export function DoseSeries({ series, troubles, isLocked, onChange }: DoseSeriesProps) {
   const doses = readDoses(series.doses);
+  const field = fieldsOf({
+    form: series,
+    change: changes => onChange({ ...series, ...changes }),
+    troubles,
+    path: 'series.',
+    isReadOnly: isLocked,
+  });
   return (
     <Series>
       <div>
         <TextField
           label="What rises"
+          {...field('name')}
           name="seriesName"
-          value={series.name}
-          onChange={name => onChange({ ...series, name })}
-          trouble={troubles['series.name']}
-          isReadOnly={isLocked}
           placeholder="depth of compost"
         />
-        <TextField
-          label="In"
-          name="seriesUnit"
-          value={series.unit}
-          onChange={unit => onChange({ ...series, unit })}
-          trouble={troubles['series.unit']}
-          isReadOnly={isLocked}
-          placeholder="cm"
-        />
+        <TextField label="In" {...field('unit')} name="seriesUnit" placeholder="cm" />
       </div>
       <TextField
         label="Doses"

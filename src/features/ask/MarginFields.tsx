@@ -11,6 +11,7 @@ import { readingKind } from '@/core/measure/library/reading-library';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 
@@ -24,14 +25,12 @@ interface MarginFieldsProps {
 /** The smallest difference that matters, said outright or worked out from money. */
 export function MarginFields({ form, troubles, isLocked, onChange }: MarginFieldsProps) {
   const isPercent = form.marginKind === 'percent';
+  const field = fieldsOf({ form, change: onChange, troubles, isReadOnly: isLocked });
   return (
     <Margin>
       <Choice
         label="Worth having"
-        name="marginKind"
-        value={form.marginKind}
-        onChange={marginKind => onChange({ marginKind })}
-        isReadOnly={isLocked}
+        {...field('marginKind')}
         direction="row"
         options={[
           { value: 'percent', label: '% of the control' },
@@ -42,11 +41,7 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
       {form.marginKind !== 'any' && (
         <TextField
           label={isPercent ? 'At least, %' : 'At least'}
-          name="margin"
-          value={form.margin}
-          onChange={margin => onChange({ margin })}
-          trouble={troubles.margin}
-          isReadOnly={isLocked}
+          {...field('margin')}
           inputMode={isPercent ? 'decimal' : 'text'}
           hint={isPercent ? undefined : amountHint(form)}
         />

@@ -8,6 +8,7 @@ import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -31,6 +32,11 @@ export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
         setForm({ by: '', expects: '', why: '' });
       },
     );
+  const field = fieldsOf({
+    form,
+    change: changes => setForm({ ...form, ...changes }),
+    troubles: fields,
+  });
   return (
     <Guesses aria-label="Predictions">
       <h2>What do you expect?</h2>
@@ -47,30 +53,16 @@ export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
       )}
       {predict && (
         <div>
-          <TextField
-            label="Who"
-            name="by"
-            value={form.by}
-            onChange={by => setForm({ ...form, by })}
-            trouble={fields.by}
-          />
+          <TextField label="Who" {...field('by')} />
           <Select
             label="What will do best"
-            name="expects"
-            value={form.expects}
-            onChange={expects => setForm({ ...form, expects })}
+            {...field('expects')}
             options={[
               { value: '', label: 'no difference that matters' },
               ...treatments.map(name => ({ value: name, label: name })),
             ]}
           />
-          <TextField
-            label="Why"
-            name="why"
-            value={form.why}
-            onChange={why => setForm({ ...form, why })}
-            trouble={fields.why}
-          />
+          <TextField label="Why" {...field('why')} />
           <ActionTrouble trouble={trouble} />
           <Acts>
             <Button onPress={submit} isPending={isPending}>

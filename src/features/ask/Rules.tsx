@@ -3,13 +3,15 @@
 import { styled } from 'styled-components';
 import type { QuestionForm } from '@/core/design/question/question-form';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import type { TrialRules } from '@/core/trial/model/trial';
 import { Choice } from '@/ui/Choice';
+import { type BoundField, fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 
 interface RulesProps {
-  readonly form: Pick<QuestionForm, 'rules' | 'interest'>;
+  readonly form: QuestionForm;
   /** Of the treatments as they stand in the form. */
   readonly treatments: readonly string[];
   readonly troubles: FieldTroubles;
@@ -20,161 +22,103 @@ interface RulesProps {
 /** What is agreed before the start, so that nobody decides it after a look at the results. */
 export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesProps) {
   const { rules } = form;
-  const set = (changes: Partial<QuestionForm['rules']>): void =>
-    onChange({ rules: { ...rules, ...changes } });
+  const set = (changes: Partial<TrialRules>): void => onChange({ rules: { ...rules, ...changes } });
+  const field = fieldsOf({
+    form: rules,
+    change: set,
+    troubles,
+    path: 'rules.',
+    isReadOnly: isLocked,
+  });
+  const hint = (words: string): string | undefined => (isLocked ? undefined : words);
   return (
     <Agreed>
       <summary>Agreed before the start</summary>
       <Soft>
         Usual rules stand here already. Change what does not fit; after the lock they stand.
       </Soft>
-      <Choice
-        label="It ends"
-        name="end"
-        value={rules.end}
-        onChange={end => set({ end })}
-        isReadOnly={isLocked}
-        direction="row"
-        options={[
-          { value: 'date', label: 'on the day above, for all' },
-          { value: 'stage', label: 'at a stage' },
-        ]}
-      />
+      <Choice label="It ends" {...field('end')} direction="row" options={ENDS} />
       {rules.end === 'stage' && (
         <TextField
           label="Which stage"
-          name="endStage"
-          value={rules.endStage}
-          onChange={endStage => set({ endStage })}
-          trouble={troubles['rules.endStage']}
-          isReadOnly={isLocked}
+          {...field('endStage')}
           placeholder="half the plants yellow"
         />
       )}
-      <TextField
-        label="A unit is left out"
-        name="leaveOut"
-        value={rules.leaveOut}
-        onChange={leaveOut => set({ leaveOut })}
-        trouble={troubles['rules.leaveOut']}
-        isLong
-        isReadOnly={isLocked}
-      />
-      <TextField
-        label="A unit is replaced"
-        name="replace"
-        value={rules.replace}
-        onChange={replace => set({ replace })}
-        trouble={troubles['rules.replace']}
-        isLong
-        isReadOnly={isLocked}
-      />
+      <TextField label="A unit is left out" {...field('leaveOut')} isLong />
+      <TextField label="A unit is replaced" {...field('replace')} isLong />
       <TextField
         label="… at the latest on"
-        name="replaceUntil"
+        {...field('replaceUntil')}
         type="date"
-        value={rules.replaceUntil}
-        onChange={replaceUntil => set({ replaceUntil })}
-        trouble={troubles['rules.replaceUntil']}
-        isReadOnly={isLocked}
-        hint={
-          isLocked
-            ? undefined
-            : 'A spare that comes later is younger than the others all season. Empty: no day set.'
-        }
+        hint={hint(
+          'A spare that comes later is younger than the others all season. Empty: no day set.',
+        )}
       />
       <TextField
         label="A piece is ripe"
-        name="ripe"
-        value={rules.ripe}
-        onChange={ripe => set({ ripe })}
-        trouble={troubles['rules.ripe']}
+        {...field('ripe')}
         isLong
-        isReadOnly={isLocked}
         placeholder="when half its skin has its colour, in the shade"
       />
-      <TextField
-        label="A cull is"
-        name="cull"
-        value={rules.cull}
-        onChange={cull => set({ cull })}
-        trouble={troubles['rules.cull']}
-        isLong
-        isReadOnly={isLocked}
-      />
-      <TextField
-        label="An untreated one is saved"
-        name="rescue"
-        value={rules.rescue}
-        onChange={rescue => set({ rescue })}
-        trouble={troubles['rules.rescue']}
-        isLong
-        isReadOnly={isLocked}
-      />
+      <TextField label="A cull is" {...field('cull')} isLong />
+      <TextField label="An untreated one is saved" {...field('rescue')} isLong />
       {treatments.length > 2 && (
-        <Two>
-          <Select
-            label="It asks about"
-            name="askedOne"
-            value={rules.askedOne}
-            onChange={askedOne => set({ askedOne, ...(askedOne === '' ? { askedOther: '' } : {}) })}
-            trouble={troubles['rules.askedOne']}
-            isReadOnly={isLocked}
-            options={[
-              { value: '', label: 'all against the control' },
-              ...treatments.map(name => ({ value: name, label: name })),
-            ]}
-          />
-          {rules.askedOne !== '' && (
-            <Select
-              label="against"
-              name="askedOther"
-              value={rules.askedOther}
-              onChange={askedOther => set({ askedOther })}
-              isReadOnly={isLocked}
-              options={[
-                { value: '', label: '…' },
-                ...treatments
-                  .filter(name => name !== rules.askedOne)
-                  .map(name => ({ value: name, label: name })),
-              ]}
-            />
-          )}
-        </Two>
+        <AskedPair rules={rules} treatments={treatments} field={field} change={set} />
       )}
       <TextField
         label="It runs over so many seasons"
-        name="seasons"
+        {...field('seasons')}
         value={String(rules.seasons)}
         onChange={seasons => set({ seasons: Number(seasons.replace(/\D/g, '').slice(0, 2)) })}
-        trouble={troubles['rules.seasons']}
         inputMode="numeric"
-        isReadOnly={isLocked}
       />
-      <TextField
-        label="The key may be seen by"
-        name="key"
-        value={rules.key}
-        onChange={key => set({ key })}
-        trouble={troubles['rules.key']}
-        isReadOnly={isLocked}
-      />
+      <TextField label="The key may be seen by" {...field('key')} />
       <TextField
         label="Interests"
-        name="interest"
-        value={form.interest}
-        onChange={interest => onChange({ interest })}
-        trouble={troubles.interest}
+        {...fieldsOf({ form, change: onChange, troubles, isReadOnly: isLocked })('interest')}
         isLong
-        isReadOnly={isLocked}
-        hint={
-          isLocked
-            ? undefined
-            : 'A gift, an own recipe, something to sell. It stands on the verdict.'
-        }
+        hint={hint('A gift, an own recipe, something to sell. It stands on the verdict.')}
         placeholder="none"
       />
     </Agreed>
+  );
+}
+
+const ENDS = [
+  { value: 'date', label: 'on the day above, for all' },
+  { value: 'stage', label: 'at a stage' },
+] as const;
+
+interface AskedPairProps {
+  readonly rules: TrialRules;
+  readonly treatments: readonly string[];
+  readonly field: (key: 'askedOne' | 'askedOther') => BoundField<string>;
+  readonly change: (changes: Partial<TrialRules>) => void;
+}
+
+/** The two treatments the question is about, where it is not about the control. */
+function AskedPair({ rules, treatments, field, change }: AskedPairProps) {
+  const named = (names: readonly string[]) => names.map(name => ({ value: name, label: name }));
+  return (
+    <Two>
+      <Select
+        label="It asks about"
+        {...field('askedOne')}
+        onChange={askedOne => change({ askedOne, ...(askedOne === '' ? { askedOther: '' } : {}) })}
+        options={[{ value: '', label: 'all against the control' }, ...named(treatments)]}
+      />
+      {rules.askedOne !== '' && (
+        <Select
+          label="against"
+          {...field('askedOther')}
+          options={[
+            { value: '', label: '…' },
+            ...named(treatments.filter(name => name !== rules.askedOne)),
+          ]}
+        />
+      )}
+    </Two>
   );
 }
 

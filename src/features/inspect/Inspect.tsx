@@ -9,6 +9,7 @@ import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -125,41 +126,32 @@ function Foretell({ view, foretell }: { readonly view: InspectView; readonly for
         setForm({ ...form, expects: '', why: '' });
       },
     );
+  const field = fieldsOf({
+    form,
+    change: changes => setForm({ ...form, ...changes }),
+    troubles: fields,
+  });
   return (
     <div>
       <div data-fields>
         <Select
           label="Of"
+          {...field('about')}
           name="foretellAbout"
-          value={form.about}
-          onChange={about => setForm({ ...form, about })}
           options={view.findings.map(each => ({ value: each.name, label: each.name }))}
         />
-        <TextField
-          label="Who"
-          name="foretellBy"
-          value={form.by}
-          onChange={by => setForm({ ...form, by })}
-          trouble={fields.by}
-        />
+        <TextField label="Who" {...field('by')} name="foretellBy" />
         <Select
           label="Most of it with"
+          {...field('expects')}
           name="foretellExpects"
-          value={form.expects}
-          onChange={expects => setForm({ ...form, expects })}
           options={[
             { value: '', label: 'no difference that matters' },
             ...view.treatments.map(name => ({ value: name, label: name })),
           ]}
         />
       </div>
-      <TextField
-        label="What, and why"
-        name="foretellWhy"
-        value={form.why}
-        onChange={why => setForm({ ...form, why })}
-        trouble={fields.why}
-      />
+      <TextField label="What, and why" {...field('why')} name="foretellWhy" />
       <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>

@@ -9,6 +9,7 @@ import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -31,6 +32,11 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
   const { trouble, fields, isPending, run } = useTrialAction();
   const lay = (): void => run(() => layCups(form));
   const options = codes.map(code => ({ value: code, label: code }));
+  const field = fieldsOf({
+    form,
+    change: changes => setForm({ ...form, ...changes }),
+    troubles: fields,
+  });
   return (
     <Box aria-label="Tasting">
       <h2>Can anybody taste it?</h2>
@@ -48,29 +54,9 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
         <details>
           <summary>Lay out cups</summary>
           <div data-fields>
-            <Select
-              label="From"
-              name="tasteA"
-              value={form.codeA}
-              onChange={codeA => setForm({ ...form, codeA })}
-              options={options}
-            />
-            <Select
-              label="and from"
-              name="tasteB"
-              value={form.codeB}
-              onChange={codeB => setForm({ ...form, codeB })}
-              options={options}
-              trouble={fields.codeB}
-            />
-            <TextField
-              label="Tasters"
-              name="tasters"
-              value={form.tasters}
-              onChange={tasters => setForm({ ...form, tasters })}
-              trouble={fields.tasters}
-              inputMode="numeric"
-            />
+            <Select label="From" {...field('codeA')} name="tasteA" options={options} />
+            <Select label="and from" {...field('codeB')} name="tasteB" options={options} />
+            <TextField label="Tasters" {...field('tasters')} inputMode="numeric" />
           </div>
           <ActionTrouble trouble={trouble} />
           <Acts>

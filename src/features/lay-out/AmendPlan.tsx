@@ -10,6 +10,7 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 
@@ -42,6 +43,11 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
         setForm({ ...form, to: '', why: '' });
       },
     );
+  const field = fieldsOf({
+    form,
+    change: changes => setForm({ ...form, ...changes }),
+    troubles: fields,
+  });
   return (
     <Amend aria-label="Amendments">
       <h2>Changed after the lock</h2>
@@ -70,9 +76,7 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
           <summary>Change something, with a reason</summary>
           <Choice
             label="What changes"
-            name="what"
-            value={form.what}
-            onChange={what => setForm({ ...form, what })}
+            {...field('what')}
             direction="row"
             options={[
               { value: 'other', label: 'something done otherwise' },
@@ -88,27 +92,11 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
                   ? 'At least, % of the control'
                   : 'What is done from now on'
             }
-            name="to"
+            {...field('to')}
             type={form.what === 'end' ? 'date' : 'text'}
-            value={form.to}
-            onChange={to => setForm({ ...form, to })}
-            trouble={fields.to}
           />
-          <TextField
-            label="Why"
-            name="why"
-            value={form.why}
-            onChange={why => setForm({ ...form, why })}
-            trouble={fields.why}
-            isLong
-          />
-          <TextField
-            label="Who says so"
-            name="by"
-            value={form.by}
-            onChange={by => setForm({ ...form, by })}
-            trouble={fields.by}
-          />
+          <TextField label="Why" {...field('why')} isLong />
+          <TextField label="Who says so" {...field('by')} />
           <ActionTrouble trouble={trouble} />
           <Acts>
             <Button onPress={submit} isPending={isPending}>

@@ -7,6 +7,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 
@@ -81,32 +82,18 @@ function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) 
         setForm({ to: '', why: '', by: '' });
       },
     );
+  const field = fieldsOf({
+    form,
+    change: changes => setForm({ ...form, ...changes }),
+    troubles: fields,
+  });
   return (
     <details>
       <summary>Something in it was wrong</summary>
       <Soft>The verdict stays as it was frozen; the report begins with what you say here.</Soft>
-      <TextField
-        label="What is right"
-        name="correctTo"
-        value={form.to}
-        onChange={to => setForm({ ...form, to })}
-        trouble={fields.to}
-        isLong
-      />
-      <TextField
-        label="How it came"
-        name="correctWhy"
-        value={form.why}
-        onChange={why => setForm({ ...form, why })}
-        trouble={fields.why}
-      />
-      <TextField
-        label="Who says so"
-        name="correctBy"
-        value={form.by}
-        onChange={by => setForm({ ...form, by })}
-        trouble={fields.by}
-      />
+      <TextField label="What is right" {...field('to')} name="correctTo" isLong />
+      <TextField label="How it came" {...field('why')} name="correctWhy" />
+      <TextField label="Who says so" {...field('by')} name="correctBy" />
       <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>

@@ -162,7 +162,7 @@ export function Tend({
               Plan it less often.
             </p>
           ))}
-          <Known lore={view.lore} />
+          <Known facts={view.lore} />
           <Cautions hazards={view.hazards} extra={waitingWords(view)} />
         </div>
       </TwoParts>

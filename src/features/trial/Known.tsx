@@ -4,13 +4,13 @@ import { styled } from 'styled-components';
 import type { HorticulturalFact } from '@/core/trial/horticultural-facts';
 
 /** What is generally known and bears on this plan, with where it comes from. */
-export function Known({ lore }: { readonly lore: readonly HorticulturalFact[] }) {
-  if (lore.length === 0) return null;
+export function Known({ facts }: { readonly facts: readonly HorticulturalFact[] }) {
+  if (facts.length === 0) return null;
   return (
     <Box>
-      <summary>Worth knowing, {lore.length}</summary>
+      <summary>Worth knowing, {facts.length}</summary>
       <ul>
-        {lore.map(each => (
+        {facts.map(each => (
           <li key={each.id}>
             {each.says} <small>{each.source}</small>
           </li>

@@ -12,6 +12,7 @@ import { shortDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
@@ -239,34 +240,18 @@ function FillBags({
   const [form, setForm] = useState({ takenOn: today, depthMm: '150', cores: '5', note: '' });
   const { trouble, fields, isPending, run } = useTrialAction();
   const submit = (): void => run(() => fill({ ...form, codes: chosen }));
+  const field = fieldsOf({
+    form,
+    change: changes => setForm({ ...form, ...changes }),
+    troubles: fields,
+  });
   return (
     <div>
       <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
       <div data-fields>
-        <TextField
-          label="Taken on"
-          name="bagDay"
-          type="date"
-          value={form.takenOn}
-          onChange={takenOn => setForm({ ...form, takenOn })}
-          trouble={fields.takenOn}
-        />
-        <TextField
-          label="Down to, mm"
-          name="bagDepth"
-          value={form.depthMm}
-          onChange={depthMm => setForm({ ...form, depthMm })}
-          trouble={fields.depthMm}
-          inputMode="numeric"
-        />
-        <TextField
-          label="Cores in a bag"
-          name="bagCores"
-          value={form.cores}
-          onChange={cores => setForm({ ...form, cores })}
-          trouble={fields.cores}
-          inputMode="numeric"
-        />
+        <TextField label="Taken on" {...field('takenOn')} name="bagDay" type="date" />
+        <TextField label="Down to, mm" {...field('depthMm')} name="bagDepth" inputMode="numeric" />
+        <TextField label="Cores in a bag" {...field('cores')} name="bagCores" inputMode="numeric" />
       </div>
       <ActionTrouble trouble={trouble} />
       <Acts>

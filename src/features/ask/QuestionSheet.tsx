@@ -1,0 +1,178 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { QuestionForm } from '@/core/design/question/question-form';
+import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { Choice } from '@/ui/Choice';
+import { fieldsOf } from '@/ui/form-fields';
+import { TextField } from '@/ui/TextField';
+import { ControlAdvice } from './ControlAdvice';
+import { CrossedFactors } from './CrossedFactors';
+import { DoseSeries } from './DoseSeries';
+import { MainReading } from './MainReading';
+import { MarginFields } from './MarginFields';
+import { Rules } from './Rules';
+import { TreatmentList } from './TreatmentList';
+import { treatmentNames } from './testable-question';
+
+interface QuestionSheetProps {
+  readonly form: QuestionForm;
+  readonly troubles: FieldTroubles;
+  readonly isLocked: boolean;
+  readonly onChange: (changes: Partial<QuestionForm>) => void;
+}
+
+const OFFERED = ['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight'] as const;
+const READ = {
+  value: 'read',
+  label: 'Something read off the plants',
+  hint: 'What is counted, measured or scored on a walk round: pests found, leaves with holes, height, days to the first flower.',
+} as const;
+
+const MEASURES = [
+  ...HARVEST_MEASURES.flatMap(kind => {
+    const value = OFFERED.find(offered => offered === kind.summary);
+    return value ? [{ value, label: kind.name, hint: kind.definition }] : [];
+  }),
+  READ,
+];
+
+/** Every line of a question, in the order in which a gardener thinks of it. */
+export function QuestionSheet(props: QuestionSheetProps) {
+  const { form, troubles, isLocked, onChange } = props;
+  return (
+    <Sheet>
+      <WhatIsAsked {...props} />
+      <Compared {...props} />
+      {!isLocked && <ControlAdvice form={form} />}
+      <Measured {...props} />
+      <WhereAndWhen {...props} />
+      <Rules
+        form={form}
+        treatments={treatmentNames(form)}
+        troubles={troubles}
+        isLocked={isLocked}
+        onChange={onChange}
+      />
+    </Sheet>
+  );
+}
+
+function bound({ form, troubles, isLocked, onChange }: QuestionSheetProps) {
+  return fieldsOf({ form, change: onChange, troubles, isReadOnly: isLocked });
+}
+
+function WhatIsAsked(props: QuestionSheetProps) {
+  const field = bound(props);
+  return (
+    <>
+      <TextField
+        label="The question"
+        {...field('question')}
+        placeholder="Does a liquid feed bring more beans?"
+        hint={
+          !props.isLocked && 'One question. Two in one can’t both be answered by the same pots.'
+        }
+      />
+      <div data-pair>
+        <TextField label="What grows" {...field('crop')} placeholder="dwarf beans" />
+        <TextField
+          label="What is picked"
+          {...field('picked')}
+          placeholder="beans"
+          hint={!props.isLocked && 'As in “more beans”.'}
+        />
+      </div>
+    </>
+  );
+}
+
+function Compared(props: QuestionSheetProps) {
+  const { form, onChange, ...shared } = props;
+  return (
+    <>
+      <Choice
+        label="What is compared"
+        {...bound(props)('made')}
+        direction="row"
+        options={[
+          { value: 'listed', label: 'named one by one' },
+          { value: 'crossed', label: 'two things crossed' },
+          { value: 'series', label: 'rising doses' },
+        ]}
+      />
+      {form.made === 'listed' && (
+        <TreatmentList
+          {...shared}
+          treatments={form.treatments}
+          control={form.control}
+          onChange={(treatments, control) => onChange({ treatments: [...treatments], control })}
+        />
+      )}
+      {form.made === 'crossed' && (
+        <CrossedFactors
+          {...shared}
+          factors={form.factors}
+          emptyCells={form.emptyCells}
+          onChange={(factors, emptyCells) => onChange({ factors, emptyCells })}
+        />
+      )}
+      {form.made === 'series' && (
+        <DoseSeries {...shared} series={form.series} onChange={series => onChange({ series })} />
+      )}
+    </>
+  );
+}
+
+function Measured(props: QuestionSheetProps) {
+  const { form, troubles, isLocked, onChange } = props;
+  const field = bound(props);
+  return (
+    <>
+      <Choice label="Main measure" {...field('summary')} options={MEASURES} />
+      {form.summary === 'read' && (
+        <MainReading
+          form={form}
+          trouble={troubles.mainKey}
+          isLocked={isLocked}
+          onChange={onChange}
+        />
+      )}
+      <div data-pair>
+        <Choice
+          label="Better is"
+          {...field('better')}
+          direction="row"
+          options={[
+            { value: 'higher', label: 'more' },
+            { value: 'lower', label: 'less' },
+          ]}
+        />
+        <MarginFields form={form} troubles={troubles} isLocked={isLocked} onChange={onChange} />
+      </div>
+    </>
+  );
+}
+
+function WhereAndWhen(props: QuestionSheetProps) {
+  const field = bound(props);
+  return (
+    <div data-three>
+      <TextField
+        label="Each treatment goes to a"
+        {...field('unitWord')}
+        hint={!props.isLocked && 'pot, trough, bed: what gets it apart from the others.'}
+      />
+      <TextField label="From" {...field('startsOn')} type="date" />
+      <TextField label="To" {...field('endsOn')} type="date" />
+    </div>
+  );
+}
+
+const Sheet = styled.div`
+  && { gap: 20px; }
+  & [data-pair] { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; align-items: start; }
+  & [data-three] { display: grid; grid-template-columns: 1.4fr 1fr 1fr; gap: 24px; align-items: start; }
+  @media (max-width: 640px) { & [data-pair], & [data-three] { grid-template-columns: minmax(0, 1fr); gap: 16px; } }
+`;

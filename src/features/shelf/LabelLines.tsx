@@ -1,0 +1,219 @@
+'use client';
+
+import { styled } from 'styled-components';
+import type { ProductDraft } from '@/core/materials/label/product-form';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { ACTS_WORDS, ModeOfAction } from '@/core/trial/model/mode-of-action';
+import { FORM_WORDS, Hazard, ProductForm } from '@/core/trial/model/product';
+import { Choice } from '@/ui/Choice';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Ticks } from '@/ui/Ticks';
+
+interface LabelLinesProps {
+  readonly form: ProductDraft;
+  readonly change: (changes: Partial<ProductDraft>) => void;
+  readonly troubles: FieldTroubles;
+}
+
+const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
+  concentrate: 'a concentrate',
+  'strong-acid': 'vinegar or another acid',
+  peroxide: 'peroxide',
+  bleach: 'bleach',
+  salt: 'salt',
+  weedkiller: 'kills weeds',
+  'insect-spray': 'kills insects',
+  'fungus-spray': 'against fungus',
+  soap: 'soap',
+  oil: 'oil',
+  sulphur: 'sulphur',
+  copper: 'copper',
+  'slug-bait': 'slug bait',
+  'animal-meal': 'bone, blood or fish meal',
+  dust: 'a dust, char or perlite',
+  'raw-manure': 'raw manure',
+  compost: 'compost',
+  lime: 'lime',
+  ammonium: 'ammonium feed',
+  'home-brew': 'brewed at home',
+  mulch: 'mulch or clippings',
+};
+
+const HAZARDS = Hazard.options.map(value => ({ value, label: HAZARD_WORDS[value] }));
+
+/** Every line that a label may print. */
+export function LabelLines(props: LabelLinesProps) {
+  const { form, change } = props;
+  return (
+    <Lines>
+      <WhatItIs {...props} />
+      <Analysis {...props} />
+      <PackAndRates {...props} />
+      <Limits {...props} />
+      <div data-pair>
+        <Select
+          label="It acts"
+          name="acts"
+          value={form.acts ?? ''}
+          onChange={acts => change({ acts })}
+          options={MODES}
+        />
+        <label data-tick>
+          <input
+            type="checkbox"
+            checked={form.keepDark ?? false}
+            onChange={event => change({ keepDark: event.target.checked })}
+          />{' '}
+          Light spoils it
+        </label>
+      </div>
+      <Ticks
+        legend="It is, or holds"
+        options={HAZARDS}
+        chosen={form.hazards ?? []}
+        onChange={hazards => change({ hazards: [...hazards] })}
+        isInColumns
+      />
+    </Lines>
+  );
+}
+
+const MODES = [
+  { value: '' as const, label: 'not known' },
+  ...ModeOfAction.options.map(value => ({ value, label: ACTS_WORDS[value] })),
+];
+
+function WhatItIs(props: LabelLinesProps) {
+  const { form, change } = props;
+  return (
+    <div data-pair>
+      <Line {...props} of="name" label="Name" />
+      <Select
+        label="It is"
+        name="form"
+        value={form.form}
+        onChange={chosen => change({ form: chosen })}
+        options={ProductForm.options.map(value => ({ value, label: FORM_WORDS[value] }))}
+      />
+    </div>
+  );
+}
+
+function Analysis(props: LabelLinesProps) {
+  const { form, change } = props;
+  return (
+    <>
+      <div data-pair>
+        <Line
+          {...props}
+          of="grade"
+          label="The three numbers"
+          placeholder="12-4-8"
+          hint="N, P and K. Nothing for what feeds nothing."
+        />
+        <Line {...props} of="others" label="Other elements" placeholder="Mg 1.2, Fe 0.05" />
+      </div>
+      <div data-pair>
+        <Choice
+          label="Phosphorus and potassium are counted"
+          name="basis"
+          value={form.basis ?? 'oxide'}
+          onChange={basis => change({ basis })}
+          options={[
+            { value: 'oxide', label: 'as P₂O₅ and K₂O', hint: 'As most packs do.' },
+            { value: 'element', label: 'as P and K' },
+          ]}
+        />
+        <Choice
+          label="In a hundred"
+          name="per"
+          value={form.per ?? 'w/w'}
+          onChange={per => change({ per })}
+          options={[
+            { value: 'w/w', label: 'grams of product' },
+            { value: 'w/v', label: 'millilitres', hint: 'As on many bottles: w/v.' },
+          ]}
+        />
+      </div>
+    </>
+  );
+}
+
+function PackAndRates(props: LabelLinesProps) {
+  return (
+    <>
+      <div data-three>
+        <Line {...props} of="packSize" label="A pack holds" placeholder="1 l" />
+        <Line {...props} of="packPrice" label="and costs" isNumber />
+        <Line {...props} of="density" label="g in a millilitre" isNumber hint="Weigh 100 ml." />
+      </div>
+      <Line
+        {...props}
+        of="rates"
+        label="Rates on its label, a line each"
+        isLong
+        placeholder={'20 ml in 4.5 l\n70 g per square metre'}
+      />
+    </>
+  );
+}
+
+function Limits(props: LabelLinesProps) {
+  return (
+    <>
+      <div data-three>
+        <Line {...props} of="waitingDays" label="Days before harvest" isNumber />
+        <Line {...props} of="reentryHours" label="Hours off the bed" isNumber />
+        <Line {...props} of="mostApplications" label="At most so often" isNumber />
+      </div>
+      <div data-three>
+        <Line {...props} of="activePercent" label="Active part, %" isNumber />
+        <Line {...props} of="releaseMonths" label="Feeds for, months" isNumber />
+        <Line {...props} of="moisture" label="Water in it, %" isNumber />
+      </div>
+      <div data-three>
+        <Line {...props} of="keepsMonths" label="Keeps, months" isNumber />
+        <Line {...props} of="keepBelow" label="below, °C" isNumber />
+        <Line {...props} of="mixedHours" label="Once mixed, hours" isNumber />
+      </div>
+    </>
+  );
+}
+
+/** The lines of a label that are written, not chosen. */
+type WrittenKey = Exclude<
+  keyof ProductDraft,
+  'form' | 'basis' | 'per' | 'hazards' | 'keepDark' | 'acts'
+>;
+
+interface LineProps extends LabelLinesProps {
+  readonly of: WrittenKey;
+  readonly label: string;
+  readonly hint?: string;
+  readonly placeholder?: string;
+  readonly isLong?: boolean;
+  readonly isNumber?: boolean;
+}
+
+function Line({ form, change, troubles, of, isNumber, ...look }: LineProps) {
+  return (
+    <TextField
+      name={of}
+      value={form[of] ?? ''}
+      onChange={value => change({ [of]: value })}
+      trouble={troubles[of]}
+      inputMode={isNumber ? 'decimal' : undefined}
+      {...look}
+    />
+  );
+}
+
+const Lines = styled.div`
+  display: grid; gap: 20px;
+  & [data-pair] { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; align-items: start; }
+  & [data-three] { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 24px; align-items: start; }
+  & [data-tick] { display: flex; gap: 8px; align-items: center; min-height: 32px; align-self: end; padding-bottom: 6px; }
+  & [data-tick] input { width: 18px; height: 18px; accent-color: var(--clay); flex: none; }
+  @media (max-width: 640px) { & [data-pair], & [data-three] { grid-template-columns: minmax(0, 1fr); gap: 16px; } }
+`;
