@@ -11,7 +11,7 @@ interface FormState<Form> {
   readonly form: Form;
   readonly change: (changes: Partial<Form>) => void;
   /** One sentence a field, by its path. */
-  readonly troubles: Readonly<Record<string, string>>;
+  readonly troubles?: Readonly<Record<string, string>>;
   /** Where the form's own values stand in the whole form: `rules.`. */
   readonly path?: string;
   /** Before each field's name, where another form on the page has fields of the same names. */
@@ -23,7 +23,7 @@ interface FormState<Form> {
 export function fieldsOf<Form extends object>({
   form,
   change,
-  troubles,
+  troubles = {},
   path = '',
   prefix = '',
   isReadOnly = false,
@@ -31,7 +31,11 @@ export function fieldsOf<Form extends object>({
   return <Key extends keyof Form & string>(key: Key): BoundField<Form[Key]> => ({
     name: prefix === '' ? key : `${prefix}${key.charAt(0).toUpperCase()}${key.slice(1)}`,
     value: form[key],
-    onChange: value => change({ [key]: value } as unknown as Partial<Form>),
+    onChange: value => {
+      const changes: Partial<Form> = {};
+      changes[key] = value;
+      change(changes);
+    },
     trouble: troubles[`${path}${key}`],
     isReadOnly,
   });

@@ -1,7 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useOptimistic, useState } from 'react';
+import { useOptimistic } from 'react';
 import { styled } from 'styled-components';
 import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site/site-bias';
 import type { Result } from '@/core/result';
@@ -14,6 +14,7 @@ import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 
 interface SitePanelProps {
   readonly site: readonly SiteFeature[];
@@ -48,10 +49,13 @@ export function SitePanel({
   isLocked,
   draw,
 }: SitePanelProps) {
-  const [kind, setKind] = useState<SiteFeature['kind']>('slope');
-  const [side, setSide] = useState<SiteFeature['side']>('left');
-  const [percent, setPercent] = useState('20');
-  const [reach, setReach] = useState('60');
+  const { form, field } = useForm<{
+    readonly kind: SiteFeature['kind'];
+    readonly side: SiteFeature['side'];
+    readonly percent: string;
+    readonly reach: string;
+  }>({ kind: 'slope', side: 'left', percent: '20', reach: '60' });
+  const { kind, side, percent, reach } = form;
   const { trouble, isPending, run } = useTrialAction();
   const [areGuarded, showGuarded] = useOptimistic(hasGuards);
   const put = (next: readonly SiteFeature[], guards: boolean): void =>
@@ -106,22 +110,20 @@ export function SitePanel({
         </Soft>
       )}
       <div data-fields>
-        <Select label="There is" name="siteKind" value={kind} onChange={setKind} options={KINDS} />
-        <Select label="Where" name="siteSide" value={side} onChange={setSide} options={SIDES} />
+        <Select label="There is" {...field('kind')} name="siteKind" options={KINDS} />
+        <Select label="Where" {...field('side')} name="siteSide" options={SIDES} />
         <TextField
           label={hasPlace ? 'Right beside it, %' : 'From end to end, %'}
+          {...field('percent')}
           name="sitePercent"
-          value={percent}
-          onChange={setPercent}
           inputMode="numeric"
           trouble={isNumber ? undefined : '1 to 100'}
         />
         {hasPlace && (
           <TextField
             label="Felt for, cm"
+            {...field('reach')}
             name="siteReach"
-            value={reach}
-            onChange={setReach}
             inputMode="numeric"
             trouble={isReach ? undefined : 'cm'}
           />

@@ -15,6 +15,7 @@ import { counted, pluralOf } from '@/core/words/plural';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 import { useSame } from '@/ui/use-same';
 import { type Planner, startPlanner } from '@/workers/planner-job';
 
@@ -41,9 +42,12 @@ const SEED = 7;
 /** How many are enough: the chance to see what is worth having, by the size of the plan, with the work it takes. */
 export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePlannerProps) {
   const plan = useSame(given);
-  const [spread, setSpread] = useState(String(ownCv ? Math.round(100 * ownCv.cv) : STARTING_GUESS));
-  const [minutes, setMinutes] = useState('2');
-  const [rounds, setRounds] = useState('8');
+  const { form, field } = useForm({
+    spread: String(ownCv ? Math.round(100 * ownCv.cv) : STARTING_GUESS),
+    minutes: '2',
+    rounds: '8',
+  });
+  const { spread, minutes, rounds } = form;
   const [curve, setCurve] = useState<SizeCurve>([]);
   const [hasFailed, setFailed] = useState(false);
   const cv = Number(spread.replace(',', '.')) / 100;
@@ -107,26 +111,16 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
       <Fields>
         <TextField
           label={`Two ${unitWords} treated alike usually differ by, %`}
-          name="spread"
-          value={spread}
-          onChange={setSpread}
+          {...field('spread')}
           inputMode="decimal"
           trouble={isSpread ? undefined : 'Between 1 and 200.'}
         />
         <TextField
           label={`Minutes a ${plan?.unitWord ?? 'unit'} and round`}
-          name="minutes"
-          value={minutes}
-          onChange={setMinutes}
+          {...field('minutes')}
           inputMode="decimal"
         />
-        <TextField
-          label="Rounds in the season"
-          name="rounds"
-          value={rounds}
-          onChange={setRounds}
-          inputMode="numeric"
-        />
+        <TextField label="Rounds in the season" {...field('rounds')} inputMode="numeric" />
       </Fields>
       {own && (
         <Work

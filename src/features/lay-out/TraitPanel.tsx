@@ -1,7 +1,6 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { traitLines } from '@/core/trial/forms/trait-form';
@@ -11,6 +10,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 
 interface TraitPanelProps {
   readonly traits: ReturnType<typeof traitLines>;
@@ -21,15 +21,15 @@ interface TraitPanelProps {
 
 /** What else differs between units, so that the audit can say where it goes together with a treatment. */
 export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps) {
-  const [name, setName] = useState('');
-  const [lines, setLines] = useState('');
   const { trouble, fields, isPending, run } = useTrialAction();
+  const { form, change, field } = useForm({ name: '', lines: '' }, fields);
+  const { name, lines } = form;
   const write = (): void =>
     run(
       () => putDown({ name, lines }),
       () => {
-        setName('');
-        setLines('');
+        change({ name: '' });
+        change({ lines: '' });
       },
     );
   return (
@@ -63,20 +63,11 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
           ))}
         </ul>
       )}
-      <TextField
-        label="It is"
-        name="traitName"
-        value={name}
-        onChange={setName}
-        trouble={fields.name}
-        placeholder="container"
-      />
+      <TextField label="It is" {...field('name')} name="traitName" placeholder="container" />
       <TextField
         label="Which have what, a line each"
+        {...field('lines')}
         name="traitLines"
-        value={lines}
-        onChange={setLines}
-        trouble={fields.lines}
         isLong
         placeholder={example}
       />

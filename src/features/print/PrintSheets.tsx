@@ -1,11 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import { pluralOf } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
+import { useForm } from '@/ui/use-form';
 
 interface PrintSheetsProps {
   readonly base: string;
@@ -26,9 +26,12 @@ export function PrintSheets({
   unitWord,
   layOutHref,
 }: PrintSheetsProps) {
-  const [paper, setPaper] = useState(usual);
-  const [format, setFormat] = useState<'3x8' | '2x7' | 'strips'>('3x8');
-  const [key, setKey] = useState<'blind' | 'open'>('blind');
+  const { form, field } = useForm<{
+    readonly paper: PrintSheetsProps['paper'];
+    readonly format: '3x8' | '2x7' | 'strips';
+    readonly key: 'blind' | 'open';
+  }>({ paper: usual, format: '3x8', key: 'blind' });
+  const { paper, format, key } = form;
   if (!isDealt)
     return (
       <div>
@@ -59,9 +62,7 @@ export function PrintSheets({
       <div>
         <Choice
           label="Paper"
-          name="paper"
-          value={paper}
-          onChange={setPaper}
+          {...field('paper')}
           direction="row"
           options={[
             { value: 'a4', label: 'A4' },
@@ -70,9 +71,7 @@ export function PrintSheets({
         />
         <Choice
           label="Labels"
-          name="format"
-          value={format}
-          onChange={setFormat}
+          {...field('format')}
           direction="row"
           options={[
             { value: '3x8', label: '24 on a sheet' },
@@ -82,9 +81,7 @@ export function PrintSheets({
         />
         <Choice
           label="On labels and plan"
-          name="key"
-          value={key}
-          onChange={setKey}
+          {...field('key')}
           options={[
             { value: 'blind', label: 'codes only' },
             {

@@ -22,6 +22,7 @@ import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 
 /** What one pot gets of it, in the tool at hand. */
 export function DoseSheet({
@@ -31,11 +32,14 @@ export function DoseSheet({
   readonly product: Product;
   readonly system: MeasureSystem;
 }) {
-  const [at, setAt] = useState('0');
-  const [choice, setChoice] = useState<RateChoice>('high');
-  const [strength, setStrength] = useState('1');
-  const [size, setSize] = useState('');
-  const [pots, setPots] = useState('8');
+  const { form, field } = useForm<{
+    readonly at: string;
+    readonly choice: RateChoice;
+    readonly strength: string;
+    readonly size: string;
+    readonly pots: string;
+  }>({ at: '0', choice: 'high', strength: '1', size: '', pots: '8' });
+  const { at, choice, strength, size, pots } = form;
   const [toolKey, setTool] = useState('syringe-10');
   const rate = product.rates[Number(at)] ?? product.rates[0];
   if (!rate)
@@ -60,9 +64,8 @@ export function DoseSheet({
       {product.rates.length > 1 && (
         <Select
           label="By the rate"
+          {...field('at')}
           name="doseRate"
-          value={at}
-          onChange={setAt}
           options={product.rates.map((each, i) => ({ value: String(i), label: each.asWritten }))}
         />
       )}
@@ -70,9 +73,8 @@ export function DoseSheet({
         {rate.low < rate.high && (
           <Select
             label="Of the range"
+            {...field('choice')}
             name="doseChoice"
-            value={choice}
-            onChange={setChoice}
             options={[
               { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
               { value: 'middle', label: 'the middle' },
@@ -82,28 +84,20 @@ export function DoseSheet({
         )}
         <TextField
           label="Strength"
+          {...field('strength')}
           name="doseStrength"
-          value={strength}
-          onChange={setStrength}
           trouble={share === undefined ? '1, 1/2 or 50%' : undefined}
         />
         {NEEDS[rate.per.kind] && (
           <TextField
             label={NEEDS[rate.per.kind] ?? ''}
+            {...field('size')}
             name="doseSize"
-            value={size}
-            onChange={setSize}
             placeholder={EXAMPLES[rate.per.kind] ?? ''}
             trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
           />
         )}
-        <TextField
-          label="How many"
-          name="dosePots"
-          value={pots}
-          onChange={setPots}
-          inputMode="numeric"
-        />
+        <TextField label="How many" {...field('pots')} name="dosePots" inputMode="numeric" />
         {tool && (
           <Select
             label="Measured with"
@@ -193,8 +187,8 @@ function MadeUp({
   readonly eachMl: number;
   readonly system: MeasureSystem;
 }) {
-  const [made, setMade] = useState('');
-  const [holds, setHolds] = useState('');
+  const { form, field } = useForm({ made: '', holds: '' });
+  const { made, holds } = form;
   const [m, h] = [readAmount(made, 'volume', system), readAmount(holds, rate.of, system)];
   const found =
     m.base !== undefined && h.base !== undefined
@@ -206,17 +200,15 @@ function MadeUp({
       <div data-fields>
         <TextField
           label="So much"
+          {...field('made')}
           name="madeUp"
-          value={made}
-          onChange={setMade}
           trouble={m.trouble}
           placeholder="5 l"
         />
         <TextField
           label="holding"
+          {...field('holds')}
           name="holding"
-          value={holds}
-          onChange={setHolds}
           trouble={h.trouble}
           placeholder={rate.of === 'mass' ? '20 g' : '20 ml'}
         />

@@ -1,6 +1,4 @@
 'use client';
-
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords } from '@/core/materials/amount-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
@@ -10,6 +8,7 @@ import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { resultOf, useAction } from '@/ui/use-action';
+import { useForm } from '@/ui/use-form';
 
 interface LooseMeasuresProps {
   readonly measures: readonly LooseMeasure[];
@@ -19,10 +18,13 @@ interface LooseMeasuresProps {
 
 /** Caps, handfuls and squirts of a product: weighed some times, its rates may count by them. */
 export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps) {
-  const [name, setName] = useState('');
-  const [of, setOf] = useState<LooseMeasure['of']>(isLiquid ? 'volume' : 'mass');
-  const [written, setWritten] = useState('');
   const { trouble: fields = {}, isPending, run } = useAction<FieldTroubles>();
+  const { form, change, field } = useForm<{
+    readonly name: string;
+    readonly of: LooseMeasure['of'];
+    readonly written: string;
+  }>({ name: '', of: isLiquid ? 'volume' : 'mass', written: '' }, fields);
+  const { name, of, written } = form;
   const put = async (): Promise<FieldTroubles | undefined> => {
     const tries = written
       .split(/[\s;]+/)
@@ -36,8 +38,8 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
     run(
       async () => resultOf(await put()),
       () => {
-        setName('');
-        setWritten('');
+        change({ name: '' });
+        change({ written: '' });
       },
     );
   return (
@@ -58,19 +60,11 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
         ))}
       </ul>
       <div>
-        <TextField
-          label="A"
-          name="looseName"
-          value={name}
-          onChange={setName}
-          trouble={fields.name}
-          placeholder="handful"
-        />
+        <TextField label="A" {...field('name')} name="looseName" placeholder="handful" />
         <Select
           label="in"
+          {...field('of')}
           name="looseOf"
-          value={of}
-          onChange={setOf}
           options={[
             { value: 'mass', label: 'grams' },
             { value: 'volume', label: 'millilitres' },
@@ -78,9 +72,8 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
         />
         <TextField
           label="Five tries"
+          {...field('written')}
           name="tries"
-          value={written}
-          onChange={setWritten}
           trouble={fields.tries}
           placeholder="28 35 40 31 36"
         />

@@ -1,6 +1,4 @@
 'use client';
-
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { isPastKeeping, type Product } from '@/core/trial/model/product';
@@ -9,6 +7,7 @@ import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { resultOf, useAction } from '@/ui/use-action';
+import { useForm } from '@/ui/use-form';
 
 interface OpenedProps {
   readonly product: Product;
@@ -18,13 +17,13 @@ interface OpenedProps {
 
 /** Bottles, bags and brews as they were opened. What is given comes from the last one, so that a bad one can be told. */
 export function Opened({ product, today, open }: OpenedProps) {
-  const [name, setName] = useState('');
-  const [openedOn, setOpenedOn] = useState(today);
   const { trouble: fields = {}, isPending, run } = useAction<FieldTroubles>();
+  const { form, change, field } = useForm({ name: '', openedOn: today }, fields);
+  const { name, openedOn } = form;
   const put = (): void =>
     run(
       async () => resultOf(await open({ name, openedOn })),
-      () => setName(''),
+      () => change({ name: '' }),
     );
   return (
     <Box aria-label="What is open">
@@ -49,22 +48,8 @@ export function Opened({ product, today, open }: OpenedProps) {
         ))}
       </ul>
       <div>
-        <TextField
-          label="A new one"
-          name="batchName"
-          value={name}
-          onChange={setName}
-          trouble={fields.name}
-          placeholder="bottle 2"
-        />
-        <TextField
-          label="Opened on"
-          name="openedOn"
-          type="date"
-          value={openedOn}
-          onChange={setOpenedOn}
-          trouble={fields.openedOn}
-        />
+        <TextField label="A new one" {...field('name')} name="batchName" placeholder="bottle 2" />
+        <TextField label="Opened on" {...field('openedOn')} type="date" />
         <Button onPress={put} isPending={isPending}>
           Open it
         </Button>

@@ -18,6 +18,7 @@ import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 import { dueWords } from './due-words';
 
 interface DueStepsProps {
@@ -63,12 +64,15 @@ function Step({
   namesTrial,
 }: Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask }) {
   const [isOpen, setOpen] = useState(false);
-  const [why, setWhy] = useState('');
-  const [on, setOn] = useState(today);
-  const [really, setReally] = useState('');
   const [isSome, setSome] = useState(false);
   const [some, setSomeCodes] = useState<readonly string[]>([]);
-  const [outcome, setOutcome] = useState<(typeof FOUND)[number]['value']>('as-it-should-be');
+  const { form, field } = useForm<{
+    readonly on: string;
+    readonly really: string;
+    readonly outcome: (typeof FOUND)[number]['value'];
+    readonly why: string;
+  }>({ on: today, really: '', outcome: 'as-it-should-be', why: '' });
+  const { on, really, outcome, why } = form;
   const codes = due.receivers.flatMap(receiver => receiver.codes).sort();
   const isLook = due.rule.kind === 'barrier' || due.rule.kind === 'check';
   const { trouble, fields, isPending, run } = useTrialAction();
@@ -115,31 +119,20 @@ function Step({
             <>
               <TextField
                 label="Done on"
+                {...field('on')}
                 name="doneOn"
                 type="date"
-                value={on}
-                onChange={setOn}
                 trouble={fields.doneOn}
               />
               {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && (
                 <TextField
                   label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
-                  name="really"
-                  value={really}
-                  onChange={setReally}
+                  {...field('really')}
                   inputMode="decimal"
                   placeholder={due.each ? 'as planned' : ''}
                 />
               )}
-              {isLook && (
-                <Select
-                  label="Found"
-                  name="outcome"
-                  value={outcome}
-                  onChange={setOutcome}
-                  options={FOUND}
-                />
-              )}
+              {isLook && <Select label="Found" {...field('outcome')} options={FOUND} />}
               {codes.length > 0 && (
                 <Choice
                   label="To"
@@ -163,9 +156,8 @@ function Step({
               )}
               <TextField
                 label="A note, or why it is left out"
+                {...field('why')}
                 name="note"
-                value={why}
-                onChange={setWhy}
                 trouble={fields.note}
               />
               <Acts>

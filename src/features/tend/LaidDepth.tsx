@@ -15,6 +15,7 @@ import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 
 interface LaidDepthProps {
   readonly treatments: readonly { readonly id: string; readonly name: string }[];
@@ -30,8 +31,8 @@ const DEPTH = /(\d+(?:[.,]\d+)?)\s*(cm|mm|in(?:ch(?:es)?)?|")/i;
 export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDepthProps) {
   const layers = treatments.filter(treatment => DEPTH.test(treatment.name));
   const [chosen, setChosen] = useState(layers[0]?.id ?? '');
-  const [bags, setBags] = useState('');
-  const [bag, setBag] = useState('');
+  const { form, change, field } = useForm({ bags: '', bag: '' });
+  const { bags, bag } = form;
   const { trouble, fields, isPending, run } = useTrialAction();
   if (layers.length === 0) return null;
   const treatment = layers.find(each => each.id === chosen) ?? layers[0];
@@ -58,8 +59,8 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
           name: called,
         }),
       () => {
-        setBags('');
-        setBag('');
+        change({ bags: '' });
+        change({ bag: '' });
       },
     );
   return (
@@ -75,17 +76,15 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
         />
         <TextField
           label={`Bags on each ${unitWord}`}
+          {...field('bags')}
           name="laidBags"
-          value={bags}
-          onChange={setBags}
           trouble={count.trouble}
           inputMode="decimal"
         />
         <TextField
           label="A bag holds"
+          {...field('bag')}
           name="laidBag"
-          value={bag}
-          onChange={setBag}
           trouble={size.trouble}
           placeholder={system === 'us' ? '1.5 cu ft' : '40 l'}
         />

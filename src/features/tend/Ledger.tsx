@@ -1,6 +1,4 @@
 'use client';
-
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { EQUALISE_SCHOOLS } from '@/core/materials/dose/equalise-rates';
@@ -11,6 +9,7 @@ import { counted } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 import type { TendView } from './tend-view';
 
@@ -26,8 +25,11 @@ const BY_WORDS: Readonly<Record<By, string>> = {
 
 /** What a unit of each treatment is given, planned and done, all beside each other; and how to make it fair. */
 export function Ledger({ view }: { readonly view: TendView }) {
-  const [which, setWhich] = useState<'planned' | 'done'>('planned');
-  const [by, setBy] = useState<By>('n');
+  const { form, field } = useForm<{ readonly which: 'planned' | 'done'; readonly by: By }>({
+    which: 'planned',
+    by: 'n',
+  });
+  const { which, by } = form;
   const { ledger, fair, shopping, trial } = view;
   const accounts = which === 'planned' ? ledger.planned : ledger.done;
   if (ledger.planned.every(account => account.lines.length === 0)) return null;
@@ -39,9 +41,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
       <h2>What each {trial.unitWord} is given</h2>
       <Choice
         label="Over the season"
-        name="which"
-        value={which}
-        onChange={setWhich}
+        {...field('which')}
         direction="row"
         options={[
           { value: 'planned', label: 'as planned' },
@@ -87,9 +87,8 @@ export function Ledger({ view }: { readonly view: TendView }) {
       <h3>Make it fair</h3>
       <Select
         label="All fed ones are to get equal"
+        {...field('by')}
         name="fairBy"
-        value={by}
-        onChange={setBy}
         options={BYS.map(value => ({ value, label: BY_WORDS[value] }))}
       />
       {found.ok ? (

@@ -13,6 +13,7 @@ import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 
 const SOME = 'some units';
 
@@ -26,13 +27,16 @@ interface LogActProps {
 
 /** Something that was done and not planned: to all, a treatment or single units; what not all got wants a reason. */
 export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps) {
-  const [name, setName] = useState('');
-  const [kind, setKind] = useState<CareKind>('other');
-  const [to, setTo] = useState('');
   const [some, setSomeCodes] = useState<readonly string[]>([]);
-  const [doneOn, setDoneOn] = useState(today);
-  const [note, setNote] = useState('');
   const { trouble, fields, isPending, run } = useTrialAction();
+  const { form, change, field } = useForm<{
+    readonly name: string;
+    readonly kind: CareKind;
+    readonly to: string;
+    readonly doneOn: string;
+    readonly note: string;
+  }>({ name: '', kind: 'other', to: '', doneOn: today, note: '' }, fields);
+  const { name, kind, to, doneOn, note } = form;
   const submit = (): void =>
     run(
       () =>
@@ -45,8 +49,8 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
           note,
         }),
       () => {
-        setName('');
-        setNote('');
+        change({ name: '' });
+        change({ note: '' });
         setSomeCodes([]);
       },
     );
@@ -56,24 +60,20 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
       <div data-fields>
         <TextField
           label="What"
+          {...field('name')}
           name="logName"
-          value={name}
-          onChange={setName}
-          trouble={fields.name}
           placeholder="tied in, hail cover on"
         />
         <Select
           label="It was"
+          {...field('kind')}
           name="logKind"
-          value={kind}
-          onChange={setKind}
           options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))}
         />
         <Select
           label="To whom"
+          {...field('to')}
           name="logTo"
-          value={to}
-          onChange={setTo}
           options={[
             { value: '', label: 'all alike' },
             ...treatments.map(treatment => ({
@@ -85,19 +85,12 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
               : [{ value: SOME, label: `only some ${pluralOf(unitWord)}` }]),
           ]}
         />
-        <TextField
-          label="On"
-          name="logDay"
-          type="date"
-          value={doneOn}
-          onChange={setDoneOn}
-          trouble={fields.doneOn}
-        />
+        <TextField label="On" {...field('doneOn')} name="logDay" type="date" />
       </div>
       {to === SOME && (
         <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
       )}
-      <TextField label="Why" name="logNote" value={note} onChange={setNote} trouble={fields.note} />
+      <TextField label="Why" {...field('note')} name="logNote" />
       <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>

@@ -21,6 +21,7 @@ import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 
 interface WeatherProps {
@@ -140,11 +141,14 @@ const CROPS = Object.keys(CROP_FACTORS).map(name => ({ value: name, label: name 
 
 /** Does it need water? Days until a full soil is dry, and what to give. */
 function Thirst({ etoMm }: { readonly etoMm: number }) {
-  const [soil, setSoil] = useState<keyof typeof AVAILABLE_WATER>('loam');
-  const [crop, setCrop] = useState('tomato');
-  const [root, setRoot] = useState('50');
-  const [covered, setCovered] = useState('0');
-  const [area, setArea] = useState('1');
+  const { form, field } = useForm<{
+    readonly soil: keyof typeof AVAILABLE_WATER;
+    readonly crop: string;
+    readonly root: string;
+    readonly covered: string;
+    readonly area: string;
+  }>({ soil: 'loam', crop: 'tomato', root: '50', covered: '0', area: '1' });
+  const { soil, crop, root, covered, area } = form;
   const [r, c, a] = [
     readNumber(root, 5, 200),
     readNumber(covered, 0, 100),
@@ -160,38 +164,21 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
     <Box aria-label="Does it need water?">
       <h2>Does it need water?</h2>
       <div data-fields>
-        <Select label="Soil" name="soil" value={soil} onChange={setSoil} options={SOILS} />
-        <Select
-          label="Crop in full leaf"
-          name="crop"
-          value={crop}
-          onChange={setCrop}
-          options={CROPS}
-        />
+        <Select label="Soil" {...field('soil')} options={SOILS} />
+        <Select label="Crop in full leaf" {...field('crop')} options={CROPS} />
         <TextField
           label="Roots down to, cm"
-          name="root"
-          value={root}
-          onChange={setRoot}
+          {...field('root')}
           trouble={r.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Ground mulched, %"
-          name="covered"
-          value={covered}
-          onChange={setCovered}
+          {...field('covered')}
           trouble={c.trouble}
           inputMode="numeric"
         />
-        <TextField
-          label="Bed, m²"
-          name="area"
-          value={area}
-          onChange={setArea}
-          trouble={a.trouble}
-          inputMode="decimal"
-        />
+        <TextField label="Bed, m²" {...field('area')} trouble={a.trouble} inputMode="decimal" />
       </div>
       {store && a.base !== undefined && (
         <output>{figures(daysUntilDry(store, use))} days from wet to thirsty</output>

@@ -18,6 +18,7 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { DECISION_WORDS, type MishapView } from './mishap-view';
 
 interface MishapsProps {
@@ -63,13 +64,19 @@ export function Mishaps({
   takeBack,
 }: MishapsProps) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const [cause, setCause] = useState<MishapCause>('other');
-  const [byTreatment, setBy] = useState<ByTreatment>('no');
-  const [decision, setDecision] = useState<Decision>('keep');
-  const [happenedOn, setDay] = useState(today);
-  const [why, setWhy] = useState('');
-  const [who, setWho] = useState('');
   const { trouble, fields, isPending, run } = useTrialAction();
+  const { form, change, field } = useForm<{
+    readonly cause: MishapCause;
+    readonly happenedOn: string;
+    readonly byTreatment: ByTreatment;
+    readonly decision: Decision;
+    readonly why: string;
+    readonly who: string;
+  }>(
+    { cause: 'other', happenedOn: today, byTreatment: 'no', decision: 'keep', why: '', who: '' },
+    fields,
+  );
+  const { cause, happenedOn, byTreatment, decision, why, who } = form;
   return (
     <Box aria-label="Mishaps">
       <h2>Mishaps</h2>
@@ -110,52 +117,23 @@ export function Mishaps({
           <summary>Something happened</summary>
           <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
           <div data-fields>
-            <Select
-              label="It was"
-              name="mishapCause"
-              value={cause}
-              onChange={setCause}
-              options={CAUSES}
-            />
-            <TextField
-              label="On"
-              name="mishapDay"
-              type="date"
-              value={happenedOn}
-              onChange={setDay}
-              trouble={fields.happenedOn}
-            />
+            <Select label="It was" {...field('cause')} name="mishapCause" options={CAUSES} />
+            <TextField label="On" {...field('happenedOn')} name="mishapDay" type="date" />
             <Select
               label="Did the treatment do it?"
+              {...field('byTreatment')}
               name="mishapBy"
-              value={byTreatment}
-              onChange={setBy}
               options={DONE_BY}
             />
             <Select
               label="Decided"
+              {...field('decision')}
               name="mishapDecision"
-              value={decision}
-              onChange={setDecision}
-              trouble={fields.decision}
               options={DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }))}
             />
           </div>
-          <TextField
-            label="What happened, and why so"
-            name="mishapWhy"
-            value={why}
-            onChange={setWhy}
-            trouble={fields.why}
-            isLong
-          />
-          <TextField
-            label="Who says so"
-            name="mishapWho"
-            value={who}
-            onChange={setWho}
-            trouble={fields.by}
-          />
+          <TextField label="What happened, and why so" {...field('why')} name="mishapWhy" isLong />
+          <TextField label="Who says so" {...field('who')} name="mishapWho" trouble={fields.by} />
           {isKeyOpen && (
             <Soft>
               The key is open: what is decided now is marked so, since it is known whom it helps.
@@ -177,7 +155,7 @@ export function Mishaps({
                       by: who,
                     }),
                   () => {
-                    setWhy('');
+                    change({ why: '' });
                     setChosen([]);
                   },
                 )

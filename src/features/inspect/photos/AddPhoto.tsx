@@ -9,6 +9,7 @@ import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 import { sendPhoto } from './send-photo';
 
 interface AddPhotoProps {
@@ -21,10 +22,13 @@ interface AddPhotoProps {
 /** A picture from the phone or a file, with whose it is and what it shows. */
 export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
   const router = useRouter();
-  const [unitId, setUnit] = useState(units[0]?.id ?? '');
-  const [shows, setShows] = useState<PhotoOf>('plant');
-  const [takenOn, setDay] = useState(today);
-  const [note, setNote] = useState('');
+  const { form, change, field } = useForm<{
+    readonly unitId: string;
+    readonly shows: PhotoOf;
+    readonly takenOn: string;
+    readonly note: string;
+  }>({ unitId: units[0]?.id ?? '', shows: 'plant', takenOn: today, note: '' });
+  const { unitId, shows, takenOn, note } = form;
   const [said, setSaid] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
@@ -45,7 +49,7 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
     input.value = '';
     if (answer.kind !== 'kept') return;
     setSaid(`${units.find(unit => unit.id === unitId)?.code ?? ''}: kept.`);
-    setNote('');
+    change({ note: '' });
     router.refresh();
   };
   return (
@@ -53,20 +57,18 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
       <div data-fields>
         <Select
           label={`Of the ${unitWord}`}
+          {...field('unitId')}
           name="photoUnit"
-          value={unitId}
-          onChange={setUnit}
           options={units.map(unit => ({ value: unit.id, label: unit.code }))}
         />
         <Select
           label="It shows"
+          {...field('shows')}
           name="photoShows"
-          value={shows}
-          onChange={setShows}
           options={PhotoOf.options.map(value => ({ value, label: PHOTO_WORDS[value] }))}
         />
-        <TextField label="Taken on" name="photoDay" type="date" value={takenOn} onChange={setDay} />
-        <TextField label="Note" name="photoNote" value={note} onChange={setNote} />
+        <TextField label="Taken on" {...field('takenOn')} name="photoDay" type="date" />
+        <TextField label="Note" {...field('note')} name="photoNote" />
       </div>
       <label>
         <span>Picture</span>{' '}

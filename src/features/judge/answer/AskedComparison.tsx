@@ -1,12 +1,11 @@
 'use client';
-
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Pair } from '@/core/judge/outcomes/judgement';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { useForm } from '@/ui/use-form';
 
 interface AskedComparisonProps {
   readonly question: string;
@@ -23,13 +22,15 @@ export function AskedComparison({
   analysis: { judgement, input },
   printValue,
 }: AskedComparisonProps) {
-  const [a, setA] = useState(
-    agreed?.[0] ??
+  const { form, field } = useForm({
+    a:
+      agreed?.[0] ??
       judgement.verdict.best ??
       input.treatments.find(name => name !== input.control) ??
       '',
-  );
-  const [b, setB] = useState(agreed?.[1] ?? input.control);
+    b: agreed?.[1] ?? input.control,
+  });
+  const { a, b } = form;
   const isAgreed = agreed !== null && [a, b].every(name => agreed.includes(name));
   const pair = judgement.pairs.find(
     each => (each.a === a && each.b === b) || (each.a === b && each.b === a),
@@ -39,8 +40,8 @@ export function AskedComparison({
     <Box aria-label="Was the question answered?">
       <h2>“{question}”</h2>
       <div>
-        <Select label="Hold" name="askedA" value={a} onChange={setA} options={options} />
-        <Select label="against" name="askedB" value={b} onChange={setB} options={options} />
+        <Select label="Hold" {...field('a')} name="askedA" options={options} />
+        <Select label="against" {...field('b')} name="askedB" options={options} />
       </div>
       <p role="status">
         {a === b

@@ -1,6 +1,4 @@
 'use client';
-
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { LeaveOut } from '@/core/judge/units/trial-analysis';
 import type { VerdictInShort } from '@/core/judge/verdict/planned-verdict';
@@ -13,6 +11,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 
 /** Doors to put on record what is left out, and to take it back. */
 export interface LeaveOutActions {
@@ -43,14 +42,14 @@ export function LeftOut({
   leaveOut,
   putBackIn,
 }: LeftOutProps) {
-  const [why, setWhy] = useState('');
-  const [by, setBy] = useState('');
   const { trouble, fields, isPending, run } = useTrialAction();
+  const { form, change, field } = useForm({ why: '', by: '' }, fields);
+  const { why, by } = form;
   const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
     run(
       () => work(),
       () => {
-        setWhy('');
+        change({ why: '' });
       },
     );
   const canLeaveOut =
@@ -96,19 +95,10 @@ export function LeftOut({
           <Form>
             <TextField
               label="Why"
-              name="why"
-              value={why}
-              onChange={setWhy}
-              trouble={fields.why}
+              {...field('why')}
               hint="What happened to it, not what it gave: a pot isn’t odd because it disagrees."
             />
-            <TextField
-              label="Who says so"
-              name="by"
-              value={by}
-              onChange={setBy}
-              trouble={fields.by}
-            />
+            <TextField label="Who says so" {...field('by')} />
             <ActionTrouble trouble={trouble} />
             <Acts>
               <Button

@@ -1,6 +1,4 @@
 'use client';
-
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import {
   bestDoseForMoney,
@@ -14,6 +12,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure, printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 
 /** A series of doses with what its units gave. */
@@ -76,8 +75,11 @@ export function DosePanel({
   isWeight,
   worthPerKg,
 }: DosePanelProps) {
-  const [worth, setWorth] = useState(worthPerKg === null ? '' : String(worthPerKg));
-  const [cost, setCost] = useState('');
+  const { form, field } = useForm({
+    worth: worthPerKg === null ? '' : String(worthPerKg),
+    cost: '',
+  });
+  const { worth, cost } = form;
   const best = response.fits[0];
   const [price, perDose] = [money(worth), money(cost)];
   const found =
@@ -125,16 +127,14 @@ export function DosePanel({
           <div data-fields>
             <TextField
               label="A kilogram is worth"
+              {...field('worth')}
               name="doseWorth"
-              value={worth}
-              onChange={setWorth}
               inputMode="decimal"
             />
             <TextField
               label="One more of it costs, a unit"
+              {...field('cost')}
               name="doseCost"
-              value={cost}
-              onChange={setCost}
               inputMode="decimal"
             />
           </div>

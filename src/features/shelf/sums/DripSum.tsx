@@ -1,19 +1,21 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { catchTest, emittersWeekly } from '@/core/materials/soil-and-water/watering';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** Litres from a drip line: by cups under it, since minutes are not litres. */
 export function DripSum() {
-  const [cups, setCups] = useState('98 104 87 101');
-  const [minutes, setMinutes] = useState('10');
-  const [each, setEach] = useState('2');
-  const [run, setRun] = useState('30');
-  const [times, setTimes] = useState('3');
+  const { form, field } = useForm({
+    cups: '98 104 87 101',
+    minutes: '10',
+    each: '2',
+    run: '30',
+    times: '3',
+  });
+  const { cups, minutes, each, run, times } = form;
   const caught = cups
     .split(/[\s;]+/)
     .filter(part => part !== '')
@@ -38,40 +40,34 @@ export function DripSum() {
       <div data-fields>
         <TextField
           label="In the cups, ml"
-          name="cups"
-          value={cups}
-          onChange={setCups}
+          {...field('cups')}
           trouble={isRead ? undefined : 'At least two amounts above 0.'}
         />
         <TextField
           label="after minutes"
+          {...field('minutes')}
           name="cupMinutes"
-          value={minutes}
-          onChange={setMinutes}
           trouble={m.trouble}
           inputMode="decimal"
         />
         <TextField
           label="Emitters a plant"
+          {...field('each')}
           name="emitters"
-          value={each}
-          onChange={setEach}
           trouble={e.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Runs for minutes"
+          {...field('run')}
           name="runMinutes"
-          value={run}
-          onChange={setRun}
           trouble={r.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Times a week"
+          {...field('times')}
           name="runTimes"
-          value={times}
-          onChange={setTimes}
           trouble={t.trouble}
           inputMode="numeric"
         />

@@ -1,18 +1,20 @@
 'use client';
-
-import { useState } from 'react';
 import { type HeapWay, heatReached } from '@/core/materials/mix/compost-heat';
 import { counted } from '@/core/words/plural';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** Whether a heap with manure was hot for long enough. */
 export function HeatSum() {
-  const [days, setDays] = useState('48 56 61 63 60 52');
-  const [way, setWay] = useState<HeapWay>('windrow');
-  const [turns, setTurns] = useState('1');
+  const { form, field } = useForm<{
+    readonly days: string;
+    readonly way: HeapWay;
+    readonly turns: string;
+  }>({ days: '48 56 61 63 60 52', way: 'windrow', turns: '1' });
+  const { days, way, turns } = form;
   const daily = days
     .split(/[\s;]+/)
     .filter(each => each !== '')
@@ -29,16 +31,14 @@ export function HeatSum() {
       <div data-fields>
         <TextField
           label="°C, a number a day"
+          {...field('days')}
           name="heapDays"
-          value={days}
-          onChange={setDays}
           trouble={isRead ? undefined : 'Temperatures with spaces between them.'}
         />
         <Select
           label="It lies"
+          {...field('way')}
           name="heapWay"
-          value={way}
-          onChange={setWay}
           options={[
             { value: 'windrow', label: 'in the open, turned' },
             { value: 'vessel', label: 'in a closed bin' },
@@ -46,9 +46,8 @@ export function HeatSum() {
         />
         <TextField
           label="Turned so often"
+          {...field('turns')}
           name="heapTurns"
-          value={turns}
-          onChange={setTurns}
           trouble={t.trouble}
           inputMode="numeric"
         />

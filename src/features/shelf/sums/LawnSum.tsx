@@ -1,18 +1,15 @@
 'use client';
-
-import { useState } from 'react';
 import { figures } from '@/core/materials/amount-words';
 import { daysToCut, feedWithClippings, lowestCut } from '@/core/schedule/rules/lawn';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** When a lawn wants cutting, how low, and what it needs where its clippings stay. */
 export function LawnSum() {
-  const [cutTo, setCutTo] = useState('35');
-  const [grows, setGrows] = useState('3');
-  const [stands, setStands] = useState('');
-  const [feed, setFeed] = useState('');
+  const { form, field } = useForm({ cutTo: '35', grows: '3', stands: '', feed: '' });
+  const { cutTo, grows, stands, feed } = form;
   const [c, g, s, f] = [
     readNumber(cutTo, 5, 200),
     readNumber(grows, 0.1, 50),
@@ -27,33 +24,29 @@ export function LawnSum() {
       <div data-fields>
         <TextField
           label="Cut to, mm"
+          {...field('cutTo')}
           name="lawnCut"
-          value={cutTo}
-          onChange={setCutTo}
           trouble={c.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Grows a day, mm"
+          {...field('grows')}
           name="lawnGrows"
-          value={grows}
-          onChange={setGrows}
           trouble={g.trouble}
           inputMode="decimal"
         />
         <TextField
           label="Stands now at, mm"
+          {...field('stands')}
           name="lawnStands"
-          value={stands}
-          onChange={setStands}
           trouble={s.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Nitrogen a year, g a m²"
+          {...field('feed')}
           name="lawnFeed"
-          value={feed}
-          onChange={setFeed}
           trouble={f.trouble}
           inputMode="decimal"
         />

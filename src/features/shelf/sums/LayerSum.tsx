@@ -1,21 +1,23 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { depthOfBags, layerOf } from '@/core/materials/mix/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** Depths over an area to litres and bags, and back from whole bags to the depth that is really laid. */
 export function LayerSum({ system }: { readonly system: MeasureSystem }) {
   const unit = system === 'us' ? 'in' : 'cm';
-  const [length, setLength] = useState(system === 'us' ? '4 ft' : '120 cm');
-  const [width, setWidth] = useState(system === 'us' ? '3 ft' : '90 cm');
-  const [depths, setDepths] = useState(system === 'us' ? '1, 2, 4' : '2, 5, 8');
-  const [bag, setBag] = useState(system === 'us' ? '1.5 cu ft' : '40 l');
-  const [price, setPrice] = useState('6');
+  const { form, field } = useForm({
+    length: system === 'us' ? '4 ft' : '120 cm',
+    width: system === 'us' ? '3 ft' : '90 cm',
+    depths: system === 'us' ? '1, 2, 4' : '2, 5, 8',
+    bag: system === 'us' ? '1.5 cu ft' : '40 l',
+    price: '6',
+  });
+  const { length, width, depths, bag, price } = form;
   const [l, w, b, p] = [
     readAmount(length, 'length', system, unit),
     readAmount(width, 'length', system, unit),
@@ -38,37 +40,22 @@ export function LayerSum({ system }: { readonly system: MeasureSystem }) {
       <div data-fields>
         <TextField
           label="The bed is long"
+          {...field('length')}
           name="layerLength"
-          value={length}
-          onChange={setLength}
           trouble={l.trouble}
         />
-        <TextField
-          label="and wide"
-          name="layerWidth"
-          value={width}
-          onChange={setWidth}
-          trouble={w.trouble}
-        />
+        <TextField label="and wide" {...field('width')} name="layerWidth" trouble={w.trouble} />
         <TextField
           label={`Depths, ${unit}`}
+          {...field('depths')}
           name="layerDepths"
-          value={depths}
-          onChange={setDepths}
           trouble={bad}
         />
-        <TextField
-          label="A bag holds"
-          name="layerBag"
-          value={bag}
-          onChange={setBag}
-          trouble={b.trouble}
-        />
+        <TextField label="A bag holds" {...field('bag')} name="layerBag" trouble={b.trouble} />
         <TextField
           label="and costs"
+          {...field('price')}
           name="layerPrice"
-          value={price}
-          onChange={setPrice}
           trouble={p.trouble}
           inputMode="decimal"
         />

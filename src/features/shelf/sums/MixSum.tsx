@@ -1,12 +1,11 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { mixFor, mixSentence, type ShareMeaning } from '@/core/materials/mix/mix';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { counted } from '@/core/words/plural';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
@@ -14,11 +13,14 @@ const EXAMPLE = 'potting mix 2, 40 l, 8.50\nbark 1, 60 l, 11\nloam 1';
 
 /** Parts or percent to litres, bags and money for so many pots. */
 export function MixSum({ system }: { readonly system: MeasureSystem }) {
-  const [recipe, setRecipe] = useState(EXAMPLE);
-  const [meaning, setMeaning] = useState<ShareMeaning>('parts');
-  const [pots, setPots] = useState('12');
-  const [each, setEach] = useState('10 l');
-  const [settling, setSettling] = useState('10');
+  const { form, field } = useForm<{
+    readonly recipe: string;
+    readonly meaning: ShareMeaning;
+    readonly pots: string;
+    readonly each: string;
+    readonly settling: string;
+  }>({ recipe: EXAMPLE, meaning: 'parts', pots: '12', each: '10 l', settling: '10' });
+  const { recipe, meaning, pots, each, settling } = form;
   const read = readRecipe(recipe, system);
   const [count, size, down] = [
     readNumber(pots, 1, 500),
@@ -41,20 +43,11 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
       title="A mix"
       lead="A line for each part: its name, how many parts or percent, and if you like what a bag holds and costs."
     >
-      <TextField
-        label="What goes in"
-        name="recipe"
-        value={recipe}
-        onChange={setRecipe}
-        isLong
-        trouble={read.trouble}
-      />
+      <TextField label="What goes in" {...field('recipe')} isLong trouble={read.trouble} />
       <div data-fields>
         <Select
           label="The numbers are"
-          name="meaning"
-          value={meaning}
-          onChange={setMeaning}
+          {...field('meaning')}
           options={[
             { value: 'parts', label: 'parts of the whole' },
             { value: 'of-total', label: 'percent of the whole; the first fills up' },
@@ -63,24 +56,15 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
         />
         <TextField
           label="For so many pots"
+          {...field('pots')}
           name="mixPots"
-          value={pots}
-          onChange={setPots}
           trouble={count.trouble}
           inputMode="numeric"
         />
-        <TextField
-          label="of"
-          name="mixEach"
-          value={each}
-          onChange={setEach}
-          trouble={size.trouble}
-        />
+        <TextField label="of" {...field('each')} name="mixEach" trouble={size.trouble} />
         <TextField
           label="It settles by, %"
-          name="settling"
-          value={settling}
-          onChange={setSettling}
+          {...field('settling')}
           trouble={down.trouble}
           inputMode="numeric"
         />

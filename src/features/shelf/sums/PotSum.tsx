@@ -1,21 +1,28 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { circleM2, containerMl } from '@/core/materials/mix/container-volume';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readAmount } from './read-amount';
 import { Sum } from './Sum';
 
 /** What a pot, tub or box really holds. */
 export function PotSum({ system }: { readonly system: MeasureSystem }) {
   const unit = system === 'us' ? 'in' : 'cm';
-  const [shape, setShape] = useState<'round' | 'box'>('round');
-  const [top, setTop] = useState(system === 'us' ? '12 in' : '30 cm');
-  const [bottom, setBottom] = useState(system === 'us' ? '9.5 in' : '24 cm');
-  const [depth, setDepth] = useState(system === 'us' ? '11 in' : '28 cm');
+  const { form, field } = useForm<{
+    readonly shape: 'round' | 'box';
+    readonly top: string;
+    readonly bottom: string;
+    readonly depth: string;
+  }>({
+    shape: 'round',
+    top: system === 'us' ? '12 in' : '30 cm',
+    bottom: system === 'us' ? '9.5 in' : '24 cm',
+    depth: system === 'us' ? '11 in' : '28 cm',
+  });
+  const { shape, top, bottom, depth } = form;
   const [t, b, d] = [top, bottom, depth].map(each => readAmount(each, 'length', system, unit)) as [
     ReturnType<typeof readAmount>,
     ReturnType<typeof readAmount>,
@@ -35,9 +42,8 @@ export function PotSum({ system }: { readonly system: MeasureSystem }) {
       <div data-fields>
         <Select
           label="It is"
+          {...field('shape')}
           name="potShape"
-          value={shape}
-          onChange={setShape}
           options={[
             { value: 'round', label: 'round' },
             { value: 'box', label: 'a box or trough' },
@@ -45,25 +51,17 @@ export function PotSum({ system }: { readonly system: MeasureSystem }) {
         />
         <TextField
           label={shape === 'round' ? 'Across at the top' : 'Long'}
+          {...field('top')}
           name="potTop"
-          value={top}
-          onChange={setTop}
           trouble={t.trouble}
         />
         <TextField
           label={shape === 'round' ? 'at the bottom' : 'wide'}
+          {...field('bottom')}
           name="potBottom"
-          value={bottom}
-          onChange={setBottom}
           trouble={b.trouble}
         />
-        <TextField
-          label="filled deep"
-          name="potDepth"
-          value={depth}
-          onChange={setDepth}
-          trouble={d.trouble}
-        />
+        <TextField label="filled deep" {...field('depth')} name="potDepth" trouble={d.trouble} />
       </div>
       {ml !== undefined && (
         <output>

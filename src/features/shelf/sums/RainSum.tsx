@@ -1,6 +1,4 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords } from '@/core/materials/amount-words';
 import { circleM2 } from '@/core/materials/mix/container-volume';
 import { waterOn } from '@/core/materials/mix/depth';
@@ -8,15 +6,19 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { AVAILABLE_WATER } from '@/core/weather/soil-store';
 import { leachedMl } from '@/core/weather/weather-day';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readAmount } from './read-amount';
 import { Sum } from './Sum';
 
 /** Rain to litres on a pot or a bed, and what runs out below. */
 export function RainSum({ system }: { readonly system: MeasureSystem }) {
   const unit = system === 'us' ? 'in' : 'cm';
-  const [rain, setRain] = useState(system === 'us' ? '0.8 in' : '20 mm');
-  const [across, setAcross] = useState(system === 'us' ? '10 in' : '25 cm');
-  const [mix, setMix] = useState('10 l');
+  const { form, field } = useForm({
+    rain: system === 'us' ? '0.8 in' : '20 mm',
+    across: system === 'us' ? '10 in' : '25 cm',
+    mix: '10 l',
+  });
+  const { rain, across, mix } = form;
   const [r, a, m] = [
     readAmount(rain, 'length', system, unit),
     readAmount(across, 'length', system, unit),
@@ -34,27 +36,14 @@ export function RainSum({ system }: { readonly system: MeasureSystem }) {
       lead="What falls on its open top, under open sky. Leaves that hang over the rim keep some of it out."
     >
       <div data-fields>
-        <TextField
-          label="Rain"
-          name="rainFell"
-          value={rain}
-          onChange={setRain}
-          trouble={r.trouble}
-        />
+        <TextField label="Rain" {...field('rain')} name="rainFell" trouble={r.trouble} />
         <TextField
           label="The pot is across"
+          {...field('across')}
           name="rainAcross"
-          value={across}
-          onChange={setAcross}
           trouble={a.trouble}
         />
-        <TextField
-          label="and holds of mix"
-          name="rainMix"
-          value={mix}
-          onChange={setMix}
-          trouble={m.trouble}
-        />
+        <TextField label="and holds of mix" {...field('mix')} name="rainMix" trouble={m.trouble} />
       </div>
       {fallen !== undefined && <output>{amountWords(fallen, 'volume')} a pot</output>}
       {out !== undefined && (

@@ -1,21 +1,23 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { dryMass, wetMassFor } from '@/core/materials/soil-and-water/moisture';
 import { isSaltHarmful, saltLoad } from '@/core/materials/soil-and-water/salt-load';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** What salt leaves behind on a spot, time after time. */
 export function SaltSum({ system }: { readonly system: MeasureSystem }) {
-  const [salt, setSalt] = useState('76 g');
-  const [water, setWater] = useState('1 l');
-  const [litres, setLitres] = useState('2 l');
-  const [area, setArea] = useState('1');
-  const [times, setTimes] = useState('3');
+  const { form, field } = useForm({
+    salt: '76 g',
+    water: '1 l',
+    litres: '2 l',
+    area: '1',
+    times: '3',
+  });
+  const { salt, water, litres, area, times } = form;
   const [s, w, l, a, t] = [
     readAmount(salt, 'mass', system),
     readAmount(water, 'volume', system),
@@ -34,28 +36,20 @@ export function SaltSum({ system }: { readonly system: MeasureSystem }) {
   return (
     <Sum title="Salt" lead="In a home-made weedkiller: it does not go away.">
       <div data-fields>
-        <TextField label="Salt" name="salt" value={salt} onChange={setSalt} trouble={s.trouble} />
-        <TextField label="in" name="saltIn" value={water} onChange={setWater} trouble={w.trouble} />
-        <TextField
-          label="Each time"
-          name="saltLitres"
-          value={litres}
-          onChange={setLitres}
-          trouble={l.trouble}
-        />
+        <TextField label="Salt" {...field('salt')} trouble={s.trouble} />
+        <TextField label="in" {...field('water')} name="saltIn" trouble={w.trouble} />
+        <TextField label="Each time" {...field('litres')} name="saltLitres" trouble={l.trouble} />
         <TextField
           label="on, m²"
+          {...field('area')}
           name="saltArea"
-          value={area}
-          onChange={setArea}
           trouble={a.trouble}
           inputMode="decimal"
         />
         <TextField
           label="Times"
+          {...field('times')}
           name="saltTimes"
-          value={times}
-          onChange={setTimes}
           trouble={t.trouble}
           inputMode="numeric"
         />
@@ -75,9 +69,8 @@ export function SaltSum({ system }: { readonly system: MeasureSystem }) {
 
 /** Equal dry mass in spite of water. */
 export function DrySum({ system }: { readonly system: MeasureSystem }) {
-  const [wet, setWet] = useState('500 g');
-  const [waterA, setWaterA] = useState('60');
-  const [waterB, setWaterB] = useState('35');
+  const { form, field } = useForm({ wet: '500 g', waterA: '60', waterB: '35' });
+  const { wet, waterA, waterB } = form;
   const [m, a, b] = [
     readAmount(wet, 'mass', system),
     readNumber(waterA, 0, 95),
@@ -90,26 +83,16 @@ export function DrySum({ system }: { readonly system: MeasureSystem }) {
       lead="Two composts or chars hold different water: equal buckets are not equal doses."
     >
       <div data-fields>
-        <TextField
-          label="Of the first, as it is"
-          name="wet"
-          value={wet}
-          onChange={setWet}
-          trouble={m.trouble}
-        />
+        <TextField label="Of the first, as it is" {...field('wet')} trouble={m.trouble} />
         <TextField
           label="its water, %"
-          name="waterA"
-          value={waterA}
-          onChange={setWaterA}
+          {...field('waterA')}
           trouble={a.trouble}
           inputMode="decimal"
         />
         <TextField
           label="water of the second, %"
-          name="waterB"
-          value={waterB}
-          onChange={setWaterB}
+          {...field('waterB')}
           trouble={b.trouble}
           inputMode="decimal"
         />

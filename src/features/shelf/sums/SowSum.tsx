@@ -1,19 +1,16 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { plantsFrom, SUBSAMPLES_ONLY, seedMassFor } from '@/core/materials/dose/seed-rate';
 import { toSow } from '@/core/materials/ledger/money';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** How many to sow or strike for a number of plants; by count, and by mass. */
 export function SowSum() {
-  const [wanted, setWanted] = useState('24');
-  const [up, setUp] = useState('80');
-  const [perG, setPerG] = useState('');
-  const [each, setEach] = useState('');
+  const { form, field } = useForm({ wanted: '24', up: '80', perG: '', each: '' });
+  const { wanted, up, perG, each } = form;
   const [w, u, g, e] = [
     readNumber(wanted, 1, 100_000),
     readNumber(up, 1, 100),
@@ -29,34 +26,30 @@ export function SowSum() {
       <div data-fields>
         <TextField
           label="Plants wanted"
+          {...field('wanted')}
           name="sowWanted"
-          value={wanted}
-          onChange={setWanted}
           trouble={w.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Come up or root, %"
+          {...field('up')}
           name="sowUp"
-          value={up}
-          onChange={setUp}
           trouble={u.trouble}
           inputMode="decimal"
         />
         <TextField
           label="Seeds in a gram"
+          {...field('perG')}
           name="sowPerG"
-          value={perG}
-          onChange={setPerG}
           trouble={g.trouble}
           inputMode="decimal"
           placeholder="on the packet"
         />
         <TextField
           label="Grams in a pot"
+          {...field('each')}
           name="sowEach"
-          value={each}
-          onChange={setEach}
           trouble={e.trouble}
           inputMode="decimal"
         />

@@ -1,22 +1,24 @@
 'use client';
-
-import { useState } from 'react';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { dilute, sprayEach, stockFor } from '@/core/materials/dose/dilution';
 import { ratioMeanings } from '@/core/materials/mix/ratio-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { TextField } from '@/ui/TextField';
+import { useForm } from '@/ui/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** How strong a spray comes out, what “3 to 1” can mean, and what each plant gets from the nozzle. */
 export function SpraySum({ system }: { readonly system: MeasureSystem }) {
-  const [stock, setStock] = useState('3');
-  const [add, setAdd] = useState(system === 'us' ? '6 tbsp' : '90 ml');
-  const [to, setTo] = useState(system === 'us' ? '1 gal' : '4 l');
-  const [words, setWords] = useState('3 to 1');
-  const [caught, setCaught] = useState('240 ml');
-  const [seconds, setSeconds] = useState('5');
+  const { form, field } = useForm({
+    stock: '3',
+    add: system === 'us' ? '6 tbsp' : '90 ml',
+    to: system === 'us' ? '1 gal' : '4 l',
+    words: '3 to 1',
+    caught: '240 ml',
+    seconds: '5',
+  });
+  const { stock, add, to, words, caught, seconds } = form;
   const [s, a, t, c, e] = [
     readNumber(stock, 0, 100),
     readAmount(add, 'volume', system),
@@ -41,26 +43,12 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
       <div data-fields>
         <TextField
           label="In the bottle, %"
-          name="stock"
-          value={stock}
-          onChange={setStock}
+          {...field('stock')}
           trouble={s.trouble}
           inputMode="decimal"
         />
-        <TextField
-          label="Of that"
-          name="sprayAdd"
-          value={add}
-          onChange={setAdd}
-          trouble={a.trouble}
-        />
-        <TextField
-          label="to water"
-          name="sprayTo"
-          value={to}
-          onChange={setTo}
-          trouble={t.trouble}
-        />
+        <TextField label="Of that" {...field('add')} name="sprayAdd" trouble={a.trouble} />
+        <TextField label="to water" {...field('to')} name="sprayTo" trouble={t.trouble} />
       </div>
       {made && (
         <output>
@@ -75,7 +63,7 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
             : ` ${amountWords(t.base, 'volume')} of 0.1% would take ${amountWords(tenth, 'volume')} of the bottle.`}
         </p>
       )}
-      <TextField label="What does it mean?" name="ratioWords" value={words} onChange={setWords} />
+      <TextField label="What does it mean?" {...field('words')} name="ratioWords" />
       {meanings.length > 0 && (
         <ul>
           {meanings.map(meaning => (
@@ -84,18 +72,10 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
         </ul>
       )}
       <div data-fields>
-        <TextField
-          label="Caught in 30 seconds"
-          name="caught"
-          value={caught}
-          onChange={setCaught}
-          trouble={c.trouble}
-        />
+        <TextField label="Caught in 30 seconds" {...field('caught')} trouble={c.trouble} />
         <TextField
           label="Seconds a plant"
-          name="seconds"
-          value={seconds}
-          onChange={setSeconds}
+          {...field('seconds')}
           trouble={e.trouble}
           inputMode="decimal"
         />

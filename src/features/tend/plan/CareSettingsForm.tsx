@@ -18,6 +18,7 @@ import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 
 interface CareSettingsFormProps {
   readonly settings: CareSettings;
@@ -35,15 +36,24 @@ export function CareSettingsForm({
   thirst,
   save,
 }: CareSettingsFormProps) {
-  const [missed, setMissed] = useState(settings.missed);
-  const [water, setWater] = useState(settings.water);
-  const [source, setSource] = useState<WaterSource | ''>(settings.waterSource ?? '');
-  const [share, setShare] = useState(String(100 * settings.etShare));
-  const [mix, setMix] = useState(settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`);
-  const [nitrogen, setNitrogen] = useState(
-    settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL),
-  );
-  const [hour, setHour] = useState(settings.hourWorth === null ? '' : String(settings.hourWorth));
+  const { form, field } = useForm<{
+    readonly missed: CareSettings['missed'];
+    readonly water: CareSettings['water'];
+    readonly share: string;
+    readonly source: WaterSource | '';
+    readonly mix: string;
+    readonly nitrogen: string;
+    readonly hour: string;
+  }>({
+    missed: settings.missed,
+    water: settings.water,
+    share: String(100 * settings.etShare),
+    source: settings.waterSource ?? '',
+    mix: settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`,
+    nitrogen: settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL),
+    hour: settings.hourWorth === null ? '' : String(settings.hourWorth),
+  });
+  const { missed, water, share, source, mix, nitrogen, hour } = form;
   const { trouble, isPending, tryOut } = useTrialAction();
   const [isSaved, setSaved] = useState(false);
   const [volume, held, worth, et] = [
@@ -69,9 +79,7 @@ export function CareSettingsForm({
       <summary>Agreed for all alike</summary>
       <Select
         label="A step whose day has gone by"
-        name="missed"
-        value={missed}
-        onChange={setMissed}
+        {...field('missed')}
         options={[
           { value: 'do-late', label: 'is made up for, until the next is due' },
           { value: 'skip', label: 'stays left out' },
@@ -80,9 +88,8 @@ export function CareSettingsForm({
       />
       <Select
         label="Water"
+        {...field('water')}
         name="waterWay"
-        value={water}
-        onChange={setWater}
         options={(['same', 'need', 'et-share', 'below', 'none'] as const).map(value => ({
           value,
           label: WATER_WAYS[value].label,
@@ -100,18 +107,16 @@ export function CareSettingsForm({
       {water === 'et-share' && (
         <TextField
           label="Of what the weather takes, %"
+          {...field('share')}
           name="etShare"
-          value={share}
-          onChange={setShare}
           trouble={et.trouble}
           inputMode="numeric"
         />
       )}
       <Select
         label="It comes from"
+        {...field('source')}
         name="waterSource"
-        value={source}
-        onChange={setSource}
         options={[
           { value: '', label: 'not said' },
           ...WATER_SOURCES.map(value => ({ value, label: WATER_STEPS[value].label })),
@@ -125,26 +130,23 @@ export function CareSettingsForm({
       <div data-fields>
         <TextField
           label={`Mix in a ${unitWord}`}
+          {...field('mix')}
           name="mixMl"
-          value={mix}
-          onChange={setMix}
           trouble={volume.trouble}
           placeholder="10 l"
         />
         <TextField
           label="Nitrogen in it, mg a litre"
+          {...field('nitrogen')}
           name="mixN"
-          value={nitrogen}
-          onChange={setNitrogen}
           trouble={held.trouble}
           inputMode="decimal"
           placeholder="as on the bag"
         />
         <TextField
           label="An hour is worth"
+          {...field('hour')}
           name="hourWorth"
-          value={hour}
-          onChange={setHour}
           trouble={worth.trouble}
           inputMode="decimal"
           placeholder="not counted"
