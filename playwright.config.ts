@@ -5,7 +5,8 @@ const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
 
 export default defineConfig({
   testDir: 'e2e',
-  outputDir: 'test-results',
+  outputDir: 'test-results/runs',
+  globalSetup: './e2e/global-setup.ts',
   workers: 2,
   // A shared machine stalls for seconds now and then. What passes only at the second go is told by name at the end: look into it.
   retries: 1,

@@ -1,13 +1,14 @@
 import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, dealAndLock, goToStep } from './trial-steps';
+import { goToStep } from './trial-steps';
 
 test('a pot is left out on record, put back, left out again, and the trial closed with its verdict frozen', async ({
   page,
+  lockedTrial,
 }) => {
-  await askQuestion(page, 'Which pot was knocked over?');
-  await dealAndLock(page, 3);
-  const units = await benchUnits(page);
-  await goToStep(page, 'Weigh');
+  const { units } = await lockedTrial(
+    { question: 'Which pot was knocked over?', each: 3 },
+    'weigh',
+  );
   for (const [i, { code, treatment }] of units.entries()) {
     await expect(page.getByLabel('Code in hand')).toHaveValue(code);
     await page
@@ -39,9 +40,9 @@ test('a pot is left out on record, put back, left out again, and the trial close
 test('in an American garden a bare weight is in ounces, and pounds come back', async ({
   page,
   openPage,
+  lockedTrial,
 }) => {
-  await askQuestion(page, 'How many pounds?');
-  await dealAndLock(page, 2);
+  await lockedTrial({ question: 'How many pounds?', each: 2 });
   const weighPage = page.url().replace('lay-out', 'weigh');
   await openPage('/garden');
   await page.getByText('American', { exact: true }).click();

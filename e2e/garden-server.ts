@@ -1,9 +1,24 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
+import { takeTrialIn } from '@/service/files/whole-trials';
+import { DEMO_FILE } from './demo-file';
+import { lockedRadishes, plannedRadishes, type Radishes } from './radishes';
+
+/** A unit as it stands in walking order. */
+export interface BenchUnit {
+  readonly code: string;
+  readonly treatment: string;
+}
+
+/** @param at the step or page of the trial that is opened; Lay out where none is named */
+export type LockedTrial = (
+  radishes: Radishes,
+  at?: string,
+) => Promise<{ readonly units: readonly BenchUnit[]; readonly url: string }>;
 
 interface GardenServer {
   readonly url: string;
@@ -12,7 +27,13 @@ interface GardenServer {
 
 /** A production server of its own for each worker, on a data file of its own that holds the demo season. */
 export const test = base.extend<
-  { readonly openPage: (path: string) => Promise<Page> },
+  {
+    readonly openPage: (path: string) => Promise<Page>;
+    /** Puts a locked trial of two treatments into the garden, and opens it at a step. */
+    readonly lockedTrial: LockedTrial;
+    /** The same trial, asked and not dealt yet, open at Lay out. */
+    readonly askedTrial: (question: string) => Promise<void>;
+  },
   { readonly garden: GardenServer }
 >({
   garden: [
@@ -20,7 +41,8 @@ export const test = base.extend<
     async ({}, use) => {
       const folder = mkdtempSync(join(tmpdir(), 'turnspit-e2e-'));
       const dataFile = join(folder, 'garden.sqlite');
-      keepDemo(dataFile);
+      copyFileSync(DEMO_FILE, dataFile);
+      process.env.TURNSPIT_DATA = dataFile; // the service in this process writes where the server reads
       const port = await freePort();
       const server = startServer(dataFile, port);
       const url = `http://127.0.0.1:${port}`;
@@ -34,6 +56,22 @@ export const test = base.extend<
   baseURL: async ({ garden }, use) => {
     await use(garden.url);
   },
+  lockedTrial: async ({ openPage }, use) => {
+    await use(async (radishes, at = 'lay-out') => {
+      const { data, units } = lockedRadishes(radishes);
+      await takeIn(data);
+      const url = `/trials/${data.trial.id}`;
+      await openPage(`${url}/${at}`);
+      return { units, url };
+    });
+  },
+  askedTrial: async ({ openPage }, use) => {
+    await use(async question => {
+      const data = plannedRadishes(question);
+      await takeIn(data);
+      await openPage(`/trials/${data.trial.id}/lay-out`);
+    });
+  },
   openPage: async ({ page }, use) => {
     await use(async path => {
       await page.goto(path);
@@ -42,6 +80,11 @@ export const test = base.extend<
     });
   },
 });
+
+async function takeIn(data: unknown): Promise<void> {
+  const taken = await takeTrialIn(data);
+  if (!taken.ok) throw new Error(JSON.stringify(taken.trouble));
+}
 
 /** Puts the demo season into a data file, as `npm run demo` does. */
 export function keepDemo(dataFile: string): string {

@@ -1,13 +1,10 @@
 import { expect, test } from './garden-server';
-import { askQuestion, dealAndLock } from './trial-steps';
 
 test('a picture is kept, measured and taken away; what is no picture is refused', async ({
   page,
+  lockedTrial,
 }) => {
-  await askQuestion(page, 'How does it look?');
-  await dealAndLock(page, 2);
-  await page.goto(page.url().replace(/lay-out$/, 'inspect'));
-  await page.waitForSelector('html[data-ready]');
+  await lockedTrial({ question: 'How does it look?', each: 2 }, 'inspect');
   await page.getByText('Keep a picture').click();
   const file = page.getByLabel('Picture', { exact: true });
   await file.setInputFiles({
@@ -40,11 +37,9 @@ test('a picture is kept, measured and taken away; what is no picture is refused'
 
 test('bags are numbered, a report is refused whole and then taken; cups are laid out and counted for good', async ({
   page,
+  lockedTrial,
 }) => {
-  await askQuestion(page, 'What is in the soil?');
-  await dealAndLock(page, 2);
-  await page.goto(page.url().replace(/lay-out$/, 'inspect'));
-  await page.waitForSelector('html[data-ready]');
+  await lockedTrial({ question: 'What is in the soil?', each: 2 }, 'inspect');
   await page.getByText('Fill bags').click();
   await page.getByRole('button', { name: 'Number 4 bags' }).click();
   await expect(page.getByText('4 bags, 4 without an answer')).toBeVisible();
@@ -79,12 +74,11 @@ test('bags are numbered, a report is refused whole and then taken; cups are laid
   await expect(page.getByText(/^5 of 8 found the odd cup; 6 would have been needed/)).toBeVisible();
 });
 
-test('what is dug up is foretold, chosen, and then read on a walk', async ({ page }) => {
-  await askQuestion(page, 'What do the roots say?');
-  await dealAndLock(page, 1);
-  const trial = page.url().replace(/\/lay-out$/, '');
-  await page.goto(`${trial}/inspect`);
-  await page.waitForSelector('html[data-ready]');
+test('what is dug up is foretold, chosen, and then read on a walk', async ({
+  page,
+  lockedTrial,
+}) => {
+  await lockedTrial({ question: 'What do the roots say?', each: 1 }, 'inspect');
   await page.getByText('Foretell what will be found').click();
   await page.getByLabel('Who', { exact: true }).fill('Ines');
   await page.getByLabel('What, and why').fill('Finer roots where it was fed.');

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, dealAndLock } from './trial-steps';
+import { benchUnits } from './trial-steps';
 
 const FARTHEST = 80;
 
@@ -95,10 +95,10 @@ test('from a question to a verdict by keys alone', async ({ page, openPage }) =>
 
 test('Ctrl+Z takes back the last pick, and leaves a half-written number alone', async ({
   page,
+  lockedTrial,
 }) => {
-  await askQuestion(page, 'Can a slip be undone?');
-  await dealAndLock(page, 2);
-  const [first] = await benchUnits(page);
+  const { units } = await lockedTrial({ question: 'Can a slip be undone?', each: 2 });
+  const [first] = units;
   await page.locator('body').press('4');
   await page.waitForURL(/weigh$/);
   await expect(page.getByLabel('On the scale')).toBeFocused();

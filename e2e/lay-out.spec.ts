@@ -1,10 +1,11 @@
 import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, goToStep } from './trial-steps';
+import { benchUnits, goToStep } from './trial-steps';
 
 test('blocks are dealt, dealt again with another seed, and locked; the form says what can’t be dealt', async ({
   page,
+  askedTrial,
 }) => {
-  await askQuestion(page, 'Blocks of radishes?');
+  await askedTrial('Blocks of radishes?');
   await expect(page.getByText('Nothing stands here yet.')).toBeVisible();
   await page.getByLabel('Blocks', { exact: true }).fill('1');
   await page.getByLabel('A pot is across').fill('2 kg');
@@ -34,8 +35,9 @@ test('blocks are dealt, dealt again with another seed, and locked; the form says
 
 test('what so many pots can show follows the numbers, and one each is told to be none', async ({
   page,
+  askedTrial,
 }) => {
-  await askQuestion(page, 'Enough radishes?');
+  await askedTrial('Enough radishes?');
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('8');
   await page.getByLabel('Two pots treated alike usually differ by, %').fill('30');
@@ -50,8 +52,9 @@ test('what so many pots can show follows the numbers, and one each is told to be
 
 test('the key of a blind trial can be looked at by whoever feeds, and the look is in the log', async ({
   page,
+  askedTrial,
 }) => {
-  await askQuestion(page, 'Who got what?');
+  await askedTrial('Who got what?');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   expect(
@@ -72,8 +75,11 @@ test('the key of a blind trial can be looked at by whoever feeds, and the look i
   ).toBeVisible();
 });
 
-test('a question can be changed until the lock, and its deal goes with it', async ({ page }) => {
-  await askQuestion(page, 'To be changed?');
+test('a question can be changed until the lock, and its deal goes with it', async ({
+  page,
+  askedTrial,
+}) => {
+  await askedTrial('To be changed?');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   await goToStep(page, 'Ask');

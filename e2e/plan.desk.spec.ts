@@ -1,8 +1,11 @@
 import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, dealAndLock, goToStep } from './trial-steps';
+import { benchUnits, dealAndLock, goToStep } from './trial-steps';
 
-test('a prediction is sealed, stays shut, and opens with the verdict', async ({ page }) => {
-  await askQuestion(page, 'Who guesses right?');
+test('a prediction is sealed, stays shut, and opens with the verdict', async ({
+  page,
+  askedTrial,
+}) => {
+  await askedTrial('Who guesses right?');
   await goToStep(page, 'Ask');
   await page.getByLabel('Who', { exact: true }).fill('Ines');
   await page.getByLabel('What will do best').selectOption('Heronsgill feed');
@@ -21,9 +24,11 @@ test('a prediction is sealed, stays shut, and opens with the verdict', async ({ 
   await expect(page.getByText('It helped the beans.')).toBeVisible();
 });
 
-test('a change after the lock is put on record, and stands on the verdict', async ({ page }) => {
-  await askQuestion(page, 'Changed on the way?');
-  await dealAndLock(page, 2);
+test('a change after the lock is put on record, and stands on the verdict', async ({
+  page,
+  lockedTrial,
+}) => {
+  await lockedTrial({ question: 'Changed on the way?', each: 2 });
   await page.getByText('Change something, with a reason').click();
   await page.getByText('what is worth having', { exact: true }).click();
   await page.getByLabel('At least, % of the control').fill('25');
@@ -40,19 +45,23 @@ test('a change after the lock is put on record, and stands on the verdict', asyn
   ).toBeVisible();
 });
 
-test('pots change places by lot after the lock, with a walk to follow', async ({ page }) => {
-  await askQuestion(page, 'Moved round?');
-  await dealAndLock(page, 5);
+test('pots change places by lot after the lock, with a walk to follow', async ({
+  page,
+  lockedTrial,
+}) => {
+  await lockedTrial({ question: 'Moved round?', each: 5 });
   await page.getByRole('button', { name: 'Deal new places' }).click();
   await expect(page.getByRole('list', { name: 'The walk' })).toBeVisible();
   await expect(page.getByText(/^Set [A-Z]{2}\d aside\.$/).first()).toBeVisible();
   await expect(page.getByText(/Moved once, last on/)).toBeVisible();
 });
 
-test('sheets are printed as PDF, and a label’s code opens its pot', async ({ page, openPage }) => {
-  await askQuestion(page, 'On paper?');
-  await dealAndLock(page, 3);
-  const units = await benchUnits(page);
+test('sheets are printed as PDF, and a label’s code opens its pot', async ({
+  page,
+  openPage,
+  lockedTrial,
+}) => {
+  const { units } = await lockedTrial({ question: 'On paper?', each: 3 });
   await page.getByRole('link', { name: 'Print labels, plan, sheets and protocol' }).click();
   await page.waitForURL(/print$/);
   await page.getByText('14 on a sheet', { exact: true }).click();
@@ -70,8 +79,9 @@ test('sheets are printed as PDF, and a label’s code opens its pot', async ({ p
 
 test('of more plants than places the most alike take part, and each place says which', async ({
   page,
+  askedTrial,
 }) => {
-  await askQuestion(page, 'Equal starts?');
+  await askedTrial('Equal starts?');
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('3');
   await page.getByText('Sizes before the start').click();
@@ -95,8 +105,9 @@ test('of more plants than places the most alike take part, and each place says w
 
 test('the audit follows what is typed; benches, guards, a wall and odd tubs are put down as they are', async ({
   page,
+  askedTrial,
 }) => {
-  await askQuestion(page, 'As it really stands?');
+  await askedTrial('As it really stands?');
   await page.getByLabel('Blocks', { exact: true }).fill('2');
   await expect(page.getByText('Only 2 pots of a treatment.')).toBeVisible();
   await expect(page.getByText(/checks of the plan as it is written now/)).toBeVisible();

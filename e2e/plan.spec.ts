@@ -1,8 +1,10 @@
 import { expect, test } from './garden-server';
-import { askQuestion } from './trial-steps';
 
-test('the bench is arranged by keys alone, and says what would stand on what', async ({ page }) => {
-  await askQuestion(page, 'Stood as it stands?');
+test('the bench is arranged by keys alone, and says what would stand on what', async ({
+  page,
+  askedTrial,
+}) => {
+  await askedTrial('Stood as it stands?');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   const arrange = page.getByRole('button', { name: 'Arrange it as it stands' });
@@ -24,8 +26,8 @@ test('the bench is arranged by keys alone, and says what would stand on what', a
   }).toPass();
 });
 
-test('a shelf is dragged to where it stands', async ({ page, isMobile }) => {
-  await askQuestion(page, 'Dragged?');
+test('a shelf is dragged to where it stands', async ({ page, isMobile, askedTrial }) => {
+  await askedTrial('Dragged?');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   await page.getByRole('button', { name: 'Arrange it as it stands' }).click();
@@ -50,8 +52,8 @@ test('a shelf is dragged to where it stands', async ({ page, isMobile }) => {
   await expect(page.getByText(/^shelf 6: \d+ cm from the left/)).toBeVisible();
 });
 
-test('a slope is drawn, and the right cut suggested', async ({ page }) => {
-  await askQuestion(page, 'On a slope?');
+test('a slope is drawn, and the right cut suggested', async ({ page, askedTrial }) => {
+  await askedTrial('On a slope?');
   await page.getByText('everyone', { exact: true }).click();
   await page.getByLabel('Of each, in a block').fill('4');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();

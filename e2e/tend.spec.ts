@@ -1,7 +1,11 @@
 import { expect, test } from './garden-server';
-import { askQuestion, goToStep } from './trial-steps';
+import { goToStep } from './trial-steps';
 
-test('from a new product to a ticked-off feed and the ledger', async ({ page, openPage }) => {
+test('from a new product to a ticked-off feed and the ledger', async ({
+  page,
+  openPage,
+  askedTrial,
+}) => {
   await openPage('/shelf');
   await page.getByRole('link', { name: 'Put a product on it' }).click();
   await page.waitForURL(/shelf\/new$/);
@@ -25,7 +29,7 @@ test('from a new product to a ticked-off feed and the ledger', async ({ page, op
   await page.getByRole('button', { name: 'Save' }).click();
   await page.waitForURL(/shelf$/);
 
-  await askQuestion(page, 'Fed or not?');
+  await askedTrial('Fed or not?');
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('4');
   await page.getByText('everyone', { exact: true }).click();
@@ -55,8 +59,9 @@ test('from a new product to a ticked-off feed and the ledger', async ({ page, op
 
 test('a step is left out only with a reason, and a stage brings what waits for it', async ({
   page,
+  askedTrial,
 }) => {
-  await askQuestion(page, 'By stage?');
+  await askedTrial('By stage?');
   await goToStep(page, 'Tend');
   await page.getByRole('button', { name: 'Plan something' }).click();
   await page.getByLabel('What is done').fill('look for aphids');
@@ -121,6 +126,7 @@ test('a station’s table is taken whole or not at all', async ({ page, openPage
 test('a handful is weighed and stands in a rate; some pots only, a reminder, and what bears on the question', async ({
   page,
   openPage,
+  askedTrial,
 }) => {
   await openPage('/shelf/new');
   await page.getByLabel('Name', { exact: true }).fill('Kilnfield meal');
@@ -139,7 +145,7 @@ test('a handful is weighed and stands in a rate; some pots only, a reminder, and
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
 
-  await askQuestion(page, 'Does meal feed tomato plants?');
+  await askedTrial('Does meal feed tomato plants?');
   await page.getByText('over the whole bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('4');
   await page.getByText('everyone', { exact: true }).click();

@@ -1,19 +1,15 @@
 import { type BrowserContext, expect, type Page } from '@playwright/test';
-import { test } from './garden-server';
-import { askQuestion, dealAndLock } from './trial-steps';
+import { type LockedTrial, test } from './garden-server';
 
 /** A locked trial in which something of one's own is read; back at its readings. */
 async function walkable(
   page: Page,
+  lockedTrial: LockedTrial,
   question: string,
   each: number,
   parts: number,
 ): Promise<string> {
-  await askQuestion(page, question);
-  await dealAndLock(page, each);
-  const trial = page.url().replace(/\/lay-out$/, '');
-  await page.goto(`${trial}/readings`);
-  await page.waitForSelector('html[data-ready]');
+  const { url: trial } = await lockedTrial({ question, each }, 'readings');
   await page.getByRole('button', { name: 'One of your own' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Tendrils');
   await page
@@ -48,8 +44,9 @@ const stored = async (page: Page, trial: string): Promise<string[]> => {
 
 test('a whole walk: figure by figure, an odd value asked about, undone, left out with a word, and read again', async ({
   page,
+  lockedTrial,
 }) => {
-  const trial = await walkable(page, 'A walk?', 3, 1);
+  const trial = await walkable(page, lockedTrial, 'A walk?', 3, 1);
   await openWalk(page, trial);
   const first = await page.getByRole('heading', { level: 1 }).textContent();
   await put(page, '101');
@@ -74,9 +71,10 @@ test('a whole walk: figure by figure, an odd value asked about, undone, left out
 test('sixty entries without a connection, the page killed and reopened: sent once when it is back', async ({
   page,
   context,
+  lockedTrial,
 }) => {
   test.slow();
-  const trial = await walkable(page, 'In flight?', 10, 3);
+  const trial = await walkable(page, lockedTrial, 'In flight?', 10, 3);
   await openWalk(page, trial);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await openWalk(page, trial); // once more, so that the worker has seen the page and all it is made of
@@ -104,8 +102,9 @@ async function reopened(page: Page, context: BrowserContext, trial: string): Pro
 test('two devices at one pot: the second sees what stands there, and chooses', async ({
   page,
   browser,
+  lockedTrial,
 }) => {
-  const trial = await walkable(page, 'Two at once?', 2, 1);
+  const trial = await walkable(page, lockedTrial, 'Two at once?', 2, 1);
   const other = await (
     await browser.newContext({ viewport: { width: 390, height: 844 }, reducedMotion: 'reduce' })
   ).newPage();
@@ -126,9 +125,10 @@ test('two devices at one pot: the second sees what stands there, and chooses', a
 
 test('a block of 40 by 12 from a spreadsheet is pasted, and what can’t be read is told', async ({
   page,
+  lockedTrial,
 }) => {
   test.slow();
-  const trial = await walkable(page, 'A block?', 20, 12);
+  const trial = await walkable(page, lockedTrial, 'A block?', 20, 12);
   const block = Array.from({ length: 40 }, (_, row) =>
     Array.from({ length: 12 }, (__, column) =>
       row === 3 && column === 2 ? 'tall' : String(1000 + 12 * row + column),
@@ -156,9 +156,10 @@ test('a block of 40 by 12 from a spreadsheet is pasted, and what can’t be read
 
 test('a file is matched column by column, refused whole for one bad row, taken, and taken back whole; a mishap is put on record', async ({
   page,
+  lockedTrial,
 }) => {
   test.slow();
-  const trial = await walkable(page, 'From a file?', 2, 1);
+  const trial = await walkable(page, lockedTrial, 'From a file?', 2, 1);
   const codes = await page.locator('tbody th[scope=row]').allTextContents();
   const csv = (last: string): Buffer =>
     Buffer.from(
@@ -194,13 +195,12 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
   ).toBeVisible();
 });
 
-test('hold, settle, take, next pot: a scale gives its values without a key', async ({ page }) => {
+test('hold, settle, take, next pot: a scale gives its values without a key', async ({
+  page,
+  lockedTrial,
+}) => {
   test.slow();
-  await askQuestion(page, 'On the scale?');
-  await dealAndLock(page, 2);
-  const trial = page.url().replace(/\/lay-out$/, '');
-  await page.goto(`${trial}/readings`);
-  await page.waitForSelector('html[data-ready]');
+  const { url: trial } = await lockedTrial({ question: 'On the scale?', each: 2 }, 'readings');
   await page.getByText(/^From the library/).click();
   await page.getByLabel('Find').fill('washed, drained');
   await page.getByRole('button', { name: 'Read Root weight' }).click();
@@ -223,13 +223,10 @@ test('hold, settle, take, next pot: a scale gives its values without a key', asy
 
 test('cover from a picture: counted in the frame, a text that calls itself a picture and a broken one are refused', async ({
   page,
+  lockedTrial,
 }) => {
   test.slow();
-  await askQuestion(page, 'How green?');
-  await dealAndLock(page, 1);
-  const trial = page.url().replace(/\/lay-out$/, '');
-  await page.goto(`${trial}/readings`);
-  await page.waitForSelector('html[data-ready]');
+  const { url: trial } = await lockedTrial({ question: 'How green?', each: 1 }, 'readings');
   await page.getByText(/^From the library/).click();
   await page.getByLabel('Find').fill('hidden by weeds');
   await page.getByRole('button', { name: 'Read Weed cover' }).click();
@@ -276,12 +273,11 @@ test('cover from a picture: counted in the frame, a text that calls itself a pic
   await expect(page.getByText('1 of 2 read')).toBeVisible();
 });
 
-test('a caliper’s key is a value: part after part, pot after pot', async ({ page }) => {
-  await askQuestion(page, 'How thick?');
-  await dealAndLock(page, 1);
-  const trial = page.url().replace(/\/lay-out$/, '');
-  await page.goto(`${trial}/readings`);
-  await page.waitForSelector('html[data-ready]');
+test('a caliper’s key is a value: part after part, pot after pot', async ({
+  page,
+  lockedTrial,
+}) => {
+  const { url: trial } = await lockedTrial({ question: 'How thick?', each: 1 }, 'readings');
   await page.getByText(/^From the library/).click();
   await page.getByLabel('Find').fill('5 mm up');
   await page.getByRole('button', { name: 'Read Stem thickness' }).click();

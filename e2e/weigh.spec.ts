@@ -1,20 +1,20 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, dealAndLock, goToStep } from './trial-steps';
+import { expect, type LockedTrial, test } from './garden-server';
 
-async function startWeighing(page: Page): Promise<readonly string[]> {
-  await askQuestion(page, 'How heavy are radishes?');
-  await dealAndLock(page, 2);
-  const codes = (await benchUnits(page)).map(unit => unit.code);
-  await goToStep(page, 'Weigh');
+async function startWeighing(page: Page, lockedTrial: LockedTrial): Promise<readonly string[]> {
+  const { units } = await lockedTrial({ question: 'How heavy are radishes?', each: 2 }, 'weigh');
+  const codes = units.map(unit => unit.code);
   await expect(page.getByLabel('Code in hand')).toHaveValue(codes[0] ?? '');
   return codes;
 }
 
 const save = (page: Page) => page.getByRole('button', { name: /^Save/ }).click();
 
-test('bad input gets a sentence beside its field, and what was typed stays', async ({ page }) => {
-  await startWeighing(page);
+test('bad input gets a sentence beside its field, and what was typed stays', async ({
+  page,
+  lockedTrial,
+}) => {
+  await startWeighing(page, lockedTrial);
   const gross = page.getByLabel('On the scale');
   for (const [typed, sentence] of [
     ['', 'What does the scale show?'],
@@ -42,8 +42,9 @@ test('bad input gets a sentence beside its field, and what was typed stays', asy
 
 test('tare and date are remembered, a change is a revision, undo brings back, the history shows it all', async ({
   page,
+  lockedTrial,
 }) => {
-  const [first = '', second = ''] = await startWeighing(page);
+  const [first = '', second = ''] = await startWeighing(page, lockedTrial);
   await page.getByLabel('Empty container').fill('184 g');
   await page.getByLabel('On the scale').fill('397');
   await page.getByLabel('Pieces').fill('31');
@@ -75,8 +76,8 @@ test('tare and date are remembered, a change is a revision, undo brings back, th
   await expect(page.getByLabel('Code in hand')).toHaveValue(second);
 });
 
-test('a reload in mid-entry loses nothing that was saved', async ({ page }) => {
-  const [first = '', second = ''] = await startWeighing(page);
+test('a reload in mid-entry loses nothing that was saved', async ({ page, lockedTrial }) => {
+  const [first = '', second = ''] = await startWeighing(page, lockedTrial);
   await page.getByLabel('On the scale').fill('150');
   await save(page);
   await expect(page.getByRole('status')).toContainText(`${first}: 150 g`);
@@ -86,8 +87,11 @@ test('a reload in mid-entry loses nothing that was saved', async ({ page }) => {
   await expect(page.getByLabel('Code in hand')).toHaveValue(second);
 });
 
-test('zero, not looked at and dead are three things, and a cull says why', async ({ page }) => {
-  const codes = await startWeighing(page);
+test('zero, not looked at and dead are three things, and a cull says why', async ({
+  page,
+  lockedTrial,
+}) => {
+  const codes = await startWeighing(page, lockedTrial);
   for (const [found, said] of [
     ['nothing to pick', 'nothing to pick'],
     ['not looked at', 'not looked at'],
@@ -107,8 +111,11 @@ test('zero, not looked at and dead are three things, and a cull says why', async
   await expect(page.getByRole('status')).toContainText('90 g, cull (rot) saved');
 });
 
-test('piece by piece, one pot stays in hand while its count grows', async ({ page }) => {
-  const [first = ''] = await startWeighing(page);
+test('piece by piece, one pot stays in hand while its count grows', async ({
+  page,
+  lockedTrial,
+}) => {
+  const [first = ''] = await startWeighing(page, lockedTrial);
   await page.getByRole('radio', { name: 'piece by piece' }).check({ force: true });
   for (const [weight, total] of [
     [21, '21 g, 1 sound pieces'],
