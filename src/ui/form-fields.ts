@@ -7,6 +7,9 @@ export interface BoundField<Value> {
   readonly isReadOnly: boolean;
 }
 
+/** Binds one key of a form. */
+export type FieldOf<Form> = <Key extends keyof Form & string>(key: Key) => BoundField<Form[Key]>;
+
 interface FormState<Form> {
   readonly form: Form;
   readonly change: (changes: Partial<Form>) => void;
@@ -27,8 +30,8 @@ export function fieldsOf<Form extends object>({
   path = '',
   prefix = '',
   isReadOnly = false,
-}: FormState<Form>) {
-  return <Key extends keyof Form & string>(key: Key): BoundField<Form[Key]> => ({
+}: FormState<Form>): FieldOf<Form> {
+  return key => ({
     name: prefix === '' ? key : `${prefix}${key.charAt(0).toUpperCase()}${key.slice(1)}`,
     value: form[key],
     onChange: value => {

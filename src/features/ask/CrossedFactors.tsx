@@ -63,37 +63,63 @@ export function CrossedFactors({
         </Button>
       )}
       {cells.length > 0 && cells.length <= 48 && (
-        <fieldset data-cells>
-          <legend>
-            Combinations that are grown: {grown.length} of {cells.length}
-          </legend>
-          {cells.map((cell, i) => (
-            <label key={cell.name}>
-              <input
-                type="checkbox"
-                checked={!emptyCells.includes(cell.name)}
-                disabled={isLocked || i === 0}
-                onChange={event =>
-                  onChange(
-                    [...factors],
-                    event.target.checked
-                      ? emptyCells.filter(name => name !== cell.name)
-                      : [...emptyCells, cell.name],
-                  )
-                }
-              />
-              <span>
-                {cell.name}
-                {i === 0 && <small> (the control)</small>}
-              </span>
-            </label>
-          ))}
-        </fieldset>
+        <GrownCells
+          grown={grown}
+          cells={cells}
+          emptyCells={emptyCells}
+          isLocked={isLocked}
+          onChange={onChange}
+          factors={factors}
+        />
       )}
       {named.length > 1 && grown.length > 1 && (
         <ToldApartWords factors={named} cells={grown.map(cell => cell.levels)} />
       )}
     </Crossed>
+  );
+}
+
+interface GrownCellsProps {
+  readonly grown: { readonly name: string; readonly levels: Readonly<Record<string, string>> }[];
+  readonly cells: readonly {
+    readonly name: string;
+    readonly levels: Readonly<Record<string, string>>;
+  }[];
+  readonly emptyCells: CrossedFactorsProps['emptyCells'];
+  readonly isLocked: CrossedFactorsProps['isLocked'];
+  readonly onChange: CrossedFactorsProps['onChange'];
+  readonly factors: { name: string; levels: string[] }[];
+}
+
+/** Which combinations are grown, and what then can be told. */
+function GrownCells({ grown, cells, emptyCells, isLocked, onChange, factors }: GrownCellsProps) {
+  return (
+    <fieldset data-cells>
+      <legend>
+        Combinations that are grown: {grown.length} of {cells.length}
+      </legend>
+      {cells.map((cell, i) => (
+        <label key={cell.name}>
+          <input
+            type="checkbox"
+            checked={!emptyCells.includes(cell.name)}
+            disabled={isLocked || i === 0}
+            onChange={event =>
+              onChange(
+                [...factors],
+                event.target.checked
+                  ? emptyCells.filter(name => name !== cell.name)
+                  : [...emptyCells, cell.name],
+              )
+            }
+          />
+          <span>
+            {cell.name}
+            {i === 0 && <small> (the control)</small>}
+          </span>
+        </label>
+      ))}
+    </fieldset>
   );
 }
 

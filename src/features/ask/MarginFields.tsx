@@ -47,44 +47,58 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
         />
       )}
       {form.summary !== 'read' && (
-        <details open={Object.values(form.money).some(text => text !== '')}>
-          <summary>Work it out from money</summary>
-          <div>
-            <TextField
-              label={`It costs, a ${form.unitWord || 'unit'}`}
-              name="costEach"
-              value={form.money.costEach}
-              onChange={costEach => onChange({ money: { ...form.money, costEach } })}
-              trouble={troubles['money.costEach']}
-              isReadOnly={isLocked}
-              inputMode="decimal"
-              placeholder="0.60"
-            />
-            <TextField
-              label="The crop is worth, a kg"
-              name="worthPerKg"
-              value={form.money.worthPerKg}
-              onChange={worthPerKg => onChange({ money: { ...form.money, worthPerKg } })}
-              trouble={troubles['money.worthPerKg']}
-              isReadOnly={isLocked}
-              inputMode="decimal"
-              placeholder="5"
-            />
-            <TextField
-              label={`A ${form.unitWord || 'unit'} gives now, kg`}
-              name="presentKg"
-              value={form.money.presentKg}
-              onChange={presentKg => onChange({ money: { ...form.money, presentKg } })}
-              trouble={troubles['money.presentKg']}
-              isReadOnly={isLocked}
-              inputMode="decimal"
-              placeholder="0.8"
-            />
-          </div>
-          <Worth form={form} isLocked={isLocked} onChange={onChange} />
-        </details>
+        <MarginFromMoney form={form} onChange={onChange} troubles={troubles} isLocked={isLocked} />
       )}
     </Margin>
+  );
+}
+
+interface MarginFromMoneyProps {
+  readonly form: MarginFieldsProps['form'];
+  readonly onChange: MarginFieldsProps['onChange'];
+  readonly troubles: MarginFieldsProps['troubles'];
+  readonly isLocked: MarginFieldsProps['isLocked'];
+}
+
+/** What it must bring to pay, from what it costs. */
+function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoneyProps) {
+  return (
+    <details open={Object.values(form.money).some(text => text !== '')}>
+      <summary>Work it out from money</summary>
+      <div>
+        <TextField
+          label={`It costs, a ${form.unitWord || 'unit'}`}
+          name="costEach"
+          value={form.money.costEach}
+          onChange={costEach => onChange({ money: { ...form.money, costEach } })}
+          trouble={troubles['money.costEach']}
+          isReadOnly={isLocked}
+          inputMode="decimal"
+          placeholder="0.60"
+        />
+        <TextField
+          label="The crop is worth, a kg"
+          name="worthPerKg"
+          value={form.money.worthPerKg}
+          onChange={worthPerKg => onChange({ money: { ...form.money, worthPerKg } })}
+          trouble={troubles['money.worthPerKg']}
+          isReadOnly={isLocked}
+          inputMode="decimal"
+          placeholder="5"
+        />
+        <TextField
+          label={`A ${form.unitWord || 'unit'} gives now, kg`}
+          name="presentKg"
+          value={form.money.presentKg}
+          onChange={presentKg => onChange({ money: { ...form.money, presentKg } })}
+          trouble={troubles['money.presentKg']}
+          isReadOnly={isLocked}
+          inputMode="decimal"
+          placeholder="0.8"
+        />
+      </div>
+      <Worth form={form} isLocked={isLocked} onChange={onChange} />
+    </details>
   );
 }
 

@@ -58,68 +58,18 @@ export function TreatmentList({
         isReadOnly={isLocked}
       >
         {treatments.map((treatment, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a treatment is its place in the list until it is saved
-          <div key={i} data-row>
-            <PlantLabel
-              look={{
-                letter: String.fromCharCode(65 + i),
-                index: i === control ? -1 : i - Number(i > control),
-              }}
-            />
-            <TextField
-              label={`Treatment ${String.fromCharCode(65 + i)}`}
-              hidesLabel
-              name={`treatment-${i}`}
-              value={treatment.name}
-              onChange={name => change(i, { name })}
-              trouble={troubles[`treatments.${i}.name`]}
-              isReadOnly={isLocked}
-              placeholder={i === control ? 'plain water' : 'seaweed feed'}
-            />
-            <Radio value={String(i)}>
-              <i aria-hidden />
-              <span>control</span>
-            </Radio>
-            {treatments.length > 2 && !isLocked ? (
-              <Button
-                data-tone="quiet"
-                aria-label={`Take out treatment ${String.fromCharCode(65 + i)}`}
-                onPress={() => remove(i)}
-              >
-                <X size={18} aria-hidden />
-              </Button>
-            ) : (
-              <span />
-            )}
-            <details
-              data-more
-              open={treatment.detail !== '' || (treatment.controlKind !== '' && i !== control)}
-            >
-              <summary>
-                {i === control ? 'What kind of control?' : 'A reference, or done in stages?'}
-              </summary>
-              <Select
-                label={`What ${String.fromCharCode(65 + i)} is`}
-                name={`controlKind-${i}`}
-                value={treatment.controlKind}
-                onChange={controlKind => change(i, { controlKind })}
-                options={
-                  i === control ? [{ value: '', label: 'not said' }, ...KINDS.slice(1)] : KINDS
-                }
-                isReadOnly={isLocked}
-              />
-              <TextField
-                label="Done in stages: what, when, how much"
-                name={`detail-${i}`}
-                value={treatment.detail}
-                onChange={detail => change(i, { detail })}
-                trouble={troubles[`treatments.${i}.detail`]}
-                isLong
-                isReadOnly={isLocked}
-                placeholder="Half strength until first flower, then full strength each week."
-              />
-            </details>
-          </div>
+          <TreatmentRow
+            // biome-ignore lint/suspicious/noArrayIndexKey: a treatment is its place in the list until it is saved
+            key={i}
+            i={i}
+            control={control}
+            treatment={treatment}
+            change={change}
+            troubles={troubles}
+            isLocked={isLocked}
+            treatments={treatments}
+            remove={remove}
+          />
         ))}
       </RadioGroup>
       {general && <b>{general}</b>}
@@ -137,6 +87,135 @@ export function TreatmentList({
         The control is what you would do otherwise: plain water, no feed, the usual compost.
       </Soft>
     </List>
+  );
+}
+
+interface TreatmentRowProps {
+  readonly i: number;
+  readonly control: TreatmentListProps['control'];
+  readonly treatment: {
+    name: string;
+    detail: string;
+    controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
+  };
+  readonly change: (
+    at: number,
+    changes: Partial<{
+      name: string;
+      detail: string;
+      controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
+    }>,
+  ) => void;
+  readonly troubles: TreatmentListProps['troubles'];
+  readonly isLocked: TreatmentListProps['isLocked'];
+  readonly treatments: TreatmentListProps['treatments'];
+  readonly remove: (at: number) => void;
+}
+
+function TreatmentRow({
+  i,
+  control,
+  treatment,
+  change,
+  troubles,
+  isLocked,
+  treatments,
+  remove,
+}: TreatmentRowProps) {
+  return (
+    <div data-row>
+      <PlantLabel
+        look={{
+          letter: String.fromCharCode(65 + i),
+          index: i === control ? -1 : i - Number(i > control),
+        }}
+      />
+      <TextField
+        label={`Treatment ${String.fromCharCode(65 + i)}`}
+        hidesLabel
+        name={`treatment-${i}`}
+        value={treatment.name}
+        onChange={name => change(i, { name })}
+        trouble={troubles[`treatments.${i}.name`]}
+        isReadOnly={isLocked}
+        placeholder={i === control ? 'plain water' : 'seaweed feed'}
+      />
+      <Radio value={String(i)}>
+        <i aria-hidden />
+        <span>control</span>
+      </Radio>
+      {treatments.length > 2 && !isLocked ? (
+        <Button
+          data-tone="quiet"
+          aria-label={`Take out treatment ${String.fromCharCode(65 + i)}`}
+          onPress={() => remove(i)}
+        >
+          <X size={18} aria-hidden />
+        </Button>
+      ) : (
+        <span />
+      )}
+      <TreatmentMore
+        treatment={treatment}
+        i={i}
+        control={control}
+        change={change}
+        isLocked={isLocked}
+        troubles={troubles}
+      />
+    </div>
+  );
+}
+
+interface TreatmentMoreProps {
+  readonly treatment: {
+    name: string;
+    detail: string;
+    controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
+  };
+  readonly i: number;
+  readonly control: TreatmentListProps['control'];
+  readonly change: (
+    at: number,
+    changes: Partial<{
+      name: string;
+      detail: string;
+      controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
+    }>,
+  ) => void;
+  readonly isLocked: TreatmentListProps['isLocked'];
+  readonly troubles: TreatmentListProps['troubles'];
+}
+
+/** What it is where it is the control, and its stages. */
+function TreatmentMore({ treatment, i, control, change, isLocked, troubles }: TreatmentMoreProps) {
+  return (
+    <details
+      data-more
+      open={treatment.detail !== '' || (treatment.controlKind !== '' && i !== control)}
+    >
+      <summary>
+        {i === control ? 'What kind of control?' : 'A reference, or done in stages?'}
+      </summary>
+      <Select
+        label={`What ${String.fromCharCode(65 + i)} is`}
+        name={`controlKind-${i}`}
+        value={treatment.controlKind}
+        onChange={controlKind => change(i, { controlKind })}
+        options={i === control ? [{ value: '', label: 'not said' }, ...KINDS.slice(1)] : KINDS}
+        isReadOnly={isLocked}
+      />
+      <TextField
+        label="Done in stages: what, when, how much"
+        name={`detail-${i}`}
+        value={treatment.detail}
+        onChange={detail => change(i, { detail })}
+        trouble={troubles[`treatments.${i}.detail`]}
+        isLong
+        isReadOnly={isLocked}
+        placeholder="Half strength until first flower, then full strength each week."
+      />
+    </details>
   );
 }
 

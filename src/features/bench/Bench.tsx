@@ -1,9 +1,10 @@
 'use client';
 
+import type { RefObject } from 'react';
 import { type KeyboardEvent, useRef } from 'react';
 import { styled } from 'styled-components';
 import { PlantLabel } from '@/ui/PlantLabel';
-import type { BenchUnit, BenchView } from './bench-view';
+import type { BenchUnit, BenchView, Placed } from './bench-view';
 import { useChosenUnit } from './ChosenUnit';
 import { SiteMarks } from './SiteMarks';
 import { siteExtent } from './site-extent';
@@ -53,144 +54,220 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
       >
         <SiteMarks site={view.site} widthMm={view.widthMm} depthMm={view.depthMm} />
         {view.benches.map(bench => (
-          <g key={bench.name}>
-            <rect
-              x={bench.xMm}
-              y={bench.yMm}
-              width={bench.widthMm}
-              height={bench.depthMm}
-              fill="none"
-              stroke="var(--rule)"
-              strokeWidth={potMm * 0.03}
-            />
-            <text
-              x={bench.xMm + bench.widthMm}
-              y={bench.yMm - labelMm * 0.35}
-              textAnchor="end"
-              fontSize={labelMm * 0.95}
-              fill="var(--ink-soft)"
-            >
-              {bench.name}
-            </text>
-          </g>
+          <GroundBench key={bench.name} bench={bench} potMm={potMm} labelMm={labelMm} />
         ))}
         {view.guards.map(guard => (
           <GuardPlant key={guard.name} guard={guard} />
         ))}
         {view.shelves.map(shelf => (
-          <g key={shelf.name}>
-            <rect
-              x={shelf.xMm}
-              y={shelf.yMm}
-              width={shelf.widthMm}
-              height={shelf.depthMm}
-              fill="var(--slate-deep)"
-            />
-            {view.shelves.length > 1 && (
-              <text
-                x={shelf.xMm}
-                y={shelf.yMm - labelMm * 0.35}
-                fontSize={labelMm * 0.95}
-                fill="var(--ink-soft)"
-              >
-                {shelf.name}
-              </text>
-            )}
-          </g>
+          <Shelf key={shelf.name} shelf={shelf} view={view} labelMm={labelMm} />
         ))}
         {view.beds.map(bed => (
-          <g key={bed.name}>
-            <rect
-              x={bed.xMm}
-              y={bed.yMm}
-              width={bed.widthMm}
-              height={bed.depthMm}
-              fill="none"
-              stroke="var(--rule-strong)"
-              strokeWidth={potMm * 0.02}
-            />
-            <text
-              x={bed.xMm + labelMm * 0.3}
-              y={bed.yMm + labelMm * 0.85}
-              fontSize={labelMm * 0.8}
-              fill="var(--ink-soft)"
-            >
-              {bed.name}
-            </text>
-          </g>
+          <Bed key={bed.name} bed={bed} potMm={potMm} labelMm={labelMm} />
         ))}
         {view.units.map(unit => {
           const shown = lens(unit);
           const isChosen = unit.id === chosen.unitId;
           return (
-            <Pot
+            <UnitPot
               key={unit.id}
-              ref={node => {
-                if (node) pots.current.set(unit.id, node);
-                else pots.current.delete(unit.id);
-              }}
-              role="button"
-              tabIndex={unit.id === tabStop?.id ? 0 : -1}
-              aria-pressed={isChosen}
-              aria-label={`${unit.code}, ${unit.where}${unit.tag ? `, ${unit.tag.name}` : ''}${unit.isLeftOut ? ', left out' : ''}. ${shown.words}`}
-              data-state={shown.state}
-              data-chosen={isChosen || undefined}
-              data-left-out={unit.isLeftOut || undefined}
-              onClick={() => {
-                chosen.choose(unit.id);
-                onOpen?.(unit);
-              }}
-              onFocus={() => chosen.choose(unit.id)}
-              onKeyDown={event => {
-                if (event.key === 'Enter' || event.key === ' ') {
-                  event.preventDefault();
-                  chosen.choose(unit.id);
-                  onOpen?.(unit);
-                } else walk(event, unit);
-              }}
-              transform={`translate(${unit.xMm} ${unit.yMm})`}
-            >
-              <title>{`${unit.code}: ${shown.words}`}</title>
-              {unit.shape === 'round' ? (
-                <PotFromAbove widthMm={unit.widthMm} lens={shown} isLeftOut={unit.isLeftOut} />
-              ) : (
-                <PlotFromAbove
-                  widthMm={unit.widthMm}
-                  depthMm={unit.depthMm}
-                  lens={shown}
-                  isLeftOut={unit.isLeftOut}
-                />
-              )}
-              <PlantLabel
-                look={unit.tag ?? undefined}
-                x={unit.widthMm * 0.8}
-                y={-unit.widthMm * 0.06}
-                width={unit.widthMm * 0.27}
-              />
-              <rect
-                x={unit.widthMm * 0.2}
-                y={unit.depthMm - unit.widthMm * 0.3}
-                width={unit.widthMm * 0.6}
-                height={unit.widthMm * 0.3}
-                rx={unit.widthMm * 0.02}
-                fill="var(--plate)"
-              />
-              <text
-                x={unit.widthMm * 0.5}
-                y={unit.depthMm - unit.widthMm * 0.07}
-                textAnchor="middle"
-                fontSize={labelMm}
-                fontWeight="700"
-                fill="var(--ink)"
-              >
-                {unit.code}
-              </text>
-            </Pot>
+              unit={unit}
+              pots={pots}
+              tabStop={tabStop}
+              isChosen={isChosen}
+              shown={shown}
+              chosen={chosen}
+              onOpen={onOpen}
+              walk={walk}
+              labelMm={labelMm}
+            />
           );
         })}
         <Scale widthMm={view.widthMm} yMm={view.depthMm + potMm * 0.2} textMm={labelMm * 0.9} />
       </svg>
     </Scroller>
+  );
+}
+
+interface UnitPotProps {
+  readonly unit: BenchUnit;
+  readonly pots: RefObject<Map<string, SVGGElement>>;
+  readonly tabStop: BenchUnit | undefined;
+  readonly isChosen: boolean;
+  readonly shown: UnitLens;
+  readonly chosen: ReturnType<typeof useChosenUnit>;
+  readonly onOpen: BenchProps['onOpen'];
+  readonly walk: (event: KeyboardEvent<Element>, from: BenchUnit) => void;
+  readonly labelMm: number;
+}
+
+/** One unit in its true place, as the lens shows it. */
+function UnitPot({
+  unit,
+  pots,
+  tabStop,
+  isChosen,
+  shown,
+  chosen,
+  onOpen,
+  walk,
+  labelMm,
+}: UnitPotProps) {
+  return (
+    <Pot
+      ref={node => {
+        if (node) pots.current.set(unit.id, node);
+        else pots.current.delete(unit.id);
+      }}
+      role="button"
+      tabIndex={unit.id === tabStop?.id ? 0 : -1}
+      aria-pressed={isChosen}
+      aria-label={`${unit.code}, ${unit.where}${unit.tag ? `, ${unit.tag.name}` : ''}${unit.isLeftOut ? ', left out' : ''}. ${shown.words}`}
+      data-state={shown.state}
+      data-chosen={isChosen || undefined}
+      data-left-out={unit.isLeftOut || undefined}
+      onClick={() => {
+        chosen.choose(unit.id);
+        onOpen?.(unit);
+      }}
+      onFocus={() => chosen.choose(unit.id)}
+      onKeyDown={event => {
+        if (event.key === 'Enter' || event.key === ' ') {
+          event.preventDefault();
+          chosen.choose(unit.id);
+          onOpen?.(unit);
+        } else walk(event, unit);
+      }}
+      transform={`translate(${unit.xMm} ${unit.yMm})`}
+    >
+      <title>{`${unit.code}: ${shown.words}`}</title>
+      {unit.shape === 'round' ? (
+        <PotFromAbove widthMm={unit.widthMm} lens={shown} isLeftOut={unit.isLeftOut} />
+      ) : (
+        <PlotFromAbove
+          widthMm={unit.widthMm}
+          depthMm={unit.depthMm}
+          lens={shown}
+          isLeftOut={unit.isLeftOut}
+        />
+      )}
+      <PlantLabel
+        look={unit.tag ?? undefined}
+        x={unit.widthMm * 0.8}
+        y={-unit.widthMm * 0.06}
+        width={unit.widthMm * 0.27}
+      />
+      <rect
+        x={unit.widthMm * 0.2}
+        y={unit.depthMm - unit.widthMm * 0.3}
+        width={unit.widthMm * 0.6}
+        height={unit.widthMm * 0.3}
+        rx={unit.widthMm * 0.02}
+        fill="var(--plate)"
+      />
+      <text
+        x={unit.widthMm * 0.5}
+        y={unit.depthMm - unit.widthMm * 0.07}
+        textAnchor="middle"
+        fontSize={labelMm}
+        fontWeight="700"
+        fill="var(--ink)"
+      >
+        {unit.code}
+      </text>
+    </Pot>
+  );
+}
+
+interface BedProps {
+  readonly bed: Placed;
+  readonly potMm: number;
+  readonly labelMm: number;
+}
+
+function Bed({ bed, potMm, labelMm }: BedProps) {
+  return (
+    <g>
+      <rect
+        x={bed.xMm}
+        y={bed.yMm}
+        width={bed.widthMm}
+        height={bed.depthMm}
+        fill="none"
+        stroke="var(--rule-strong)"
+        strokeWidth={potMm * 0.02}
+      />
+      <text
+        x={bed.xMm + labelMm * 0.3}
+        y={bed.yMm + labelMm * 0.85}
+        fontSize={labelMm * 0.8}
+        fill="var(--ink-soft)"
+      >
+        {bed.name}
+      </text>
+    </g>
+  );
+}
+
+interface ShelfProps {
+  readonly shelf: Placed;
+  readonly view: BenchProps['view'];
+  readonly labelMm: number;
+}
+
+function Shelf({ shelf, view, labelMm }: ShelfProps) {
+  return (
+    <g>
+      <rect
+        x={shelf.xMm}
+        y={shelf.yMm}
+        width={shelf.widthMm}
+        height={shelf.depthMm}
+        fill="var(--slate-deep)"
+      />
+      {view.shelves.length > 1 && (
+        <text
+          x={shelf.xMm}
+          y={shelf.yMm - labelMm * 0.35}
+          fontSize={labelMm * 0.95}
+          fill="var(--ink-soft)"
+        >
+          {shelf.name}
+        </text>
+      )}
+    </g>
+  );
+}
+
+interface GroundBenchProps {
+  readonly bench: Placed;
+  readonly potMm: number;
+  readonly labelMm: number;
+}
+
+/** One bench or strip of ground, under all that stands on it. */
+function GroundBench({ bench, potMm, labelMm }: GroundBenchProps) {
+  return (
+    <g>
+      <rect
+        x={bench.xMm}
+        y={bench.yMm}
+        width={bench.widthMm}
+        height={bench.depthMm}
+        fill="none"
+        stroke="var(--rule)"
+        strokeWidth={potMm * 0.03}
+      />
+      <text
+        x={bench.xMm + bench.widthMm}
+        y={bench.yMm - labelMm * 0.35}
+        textAnchor="end"
+        fontSize={labelMm * 0.95}
+        fill="var(--ink-soft)"
+      >
+        {bench.name}
+      </text>
+    </g>
   );
 }
 

@@ -5,6 +5,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import type { BoundField } from '@/ui/form-fields';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Page, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -69,12 +70,7 @@ export function GardenForm({
         hint="For the sun’s height, hence how much water a day takes. South is below 0."
       />
       <TextField label="How high, in metres" {...field('altitudeM')} inputMode="decimal" />
-      <TextField
-        label="Last frost in spring, usually"
-        {...field('lastFrost')}
-        placeholder="05-14"
-        hint="Month and day. It says whether a season fits, and when to cover or lift."
-      />
+      <FrostFields field={field} />
       <TextField
         label="First frost in autumn, usually"
         {...field('firstFrost')}
@@ -88,5 +84,20 @@ export function GardenForm({
         <span role="status">{isSaved ? 'Saved.' : ''}</span>
       </Acts>
     </Page>
+  );
+}
+
+function FrostFields({
+  field,
+}: {
+  readonly field: (key: 'lastFrost' | 'firstFrost') => BoundField<string>;
+}) {
+  return (
+    <TextField
+      label="Last frost in spring, usually"
+      {...field('lastFrost')}
+      placeholder="05-14"
+      hint="Month and day. It says whether a season fits, and when to cover or lift."
+    />
   );
 }

@@ -15,7 +15,7 @@ import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { WideTable } from '@/ui/WideTable';
-import type { InspectView } from './inspect-view';
+import type { FindingView, InspectView } from './inspect-view';
 
 type Door = (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 
@@ -50,32 +50,13 @@ export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }:
         </thead>
         <tbody>
           {view.findings.map(finding => (
-            <tr key={finding.key}>
-              <th scope="row">{finding.name}</th>
-              <td data-long>
-                {finding.definition} <small>{finding.scaleWords}</small>
-              </td>
-              <td>
-                {finding.read === null ? (
-                  isOpen ? (
-                    <Button
-                      data-tone="quiet"
-                      onPress={() => add(finding.key)}
-                      isPending={isPending}
-                      aria-label={`Look for ${finding.name.toLowerCase()}`}
-                    >
-                      Look for it
-                    </Button>
-                  ) : (
-                    'not looked for'
-                  )
-                ) : finding.read === 0 ? (
-                  'chosen'
-                ) : (
-                  `${finding.read} read`
-                )}
-              </td>
-            </tr>
+            <FindingRow
+              key={finding.key}
+              finding={finding}
+              isOpen={isOpen}
+              add={add}
+              isPending={isPending}
+            />
           ))}
         </tbody>
       </WideTable>
@@ -108,6 +89,44 @@ export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }:
         heap. Keep a labelled bag of each {unitWord}’s soil until the verdict stands.
       </Soft>
     </Box>
+  );
+}
+
+interface FindingRowProps {
+  readonly finding: FindingView;
+  readonly isOpen: InspectProps['isOpen'];
+  readonly add: (key: string) => void;
+  readonly isPending: boolean;
+}
+
+function FindingRow({ finding, isOpen, add, isPending }: FindingRowProps) {
+  return (
+    <tr>
+      <th scope="row">{finding.name}</th>
+      <td data-long>
+        {finding.definition} <small>{finding.scaleWords}</small>
+      </td>
+      <td>
+        {finding.read === null ? (
+          isOpen ? (
+            <Button
+              data-tone="quiet"
+              onPress={() => add(finding.key)}
+              isPending={isPending}
+              aria-label={`Look for ${finding.name.toLowerCase()}`}
+            >
+              Look for it
+            </Button>
+          ) : (
+            'not looked for'
+          )
+        ) : finding.read === 0 ? (
+          'chosen'
+        ) : (
+          `${finding.read} read`
+        )}
+      </td>
+    </tr>
   );
 }
 

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
+import type { TasterCups } from '@/core/stats/categorical/triangle-test';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
@@ -104,33 +105,7 @@ function OneTasting({
               ? `With ${counted(tasters, 'taster')} nothing can be shown.`
               : `Guessing finds one in three. At least ${needed} of ${tasters} must find it before it is more than luck (5%).`}
           </Soft>
-          <details>
-            <summary>The cups, for whoever fills them</summary>
-            <WideTable label={`Cups of ${a} and ${b}`}>
-              <thead>
-                <tr>
-                  <th scope="col">taster</th>
-                  <th scope="col">first</th>
-                  <th scope="col">second</th>
-                  <th scope="col">third</th>
-                  <th scope="col">the odd one</th>
-                </tr>
-              </thead>
-              <tbody>
-                {cups.map(each => (
-                  <tr key={each.taster}>
-                    <th scope="row">{each.taster}</th>
-                    {each.cups.map(cup => (
-                      <td key={cup.code}>
-                        {cup.code} <small>{cup.holds === 'A' ? a : b}</small>
-                      </td>
-                    ))}
-                    <td>{each.odd}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </WideTable>
-          </details>
+          <CupPlan a={a} b={b} cups={cups} />
           {isOpen && (
             <div data-fields>
               <TextField
@@ -152,6 +127,45 @@ function OneTasting({
         </>
       )}
     </div>
+  );
+}
+
+interface CupPlanProps {
+  readonly a: string;
+  readonly b: string;
+  readonly cups: readonly TasterCups[];
+}
+
+/** Who gets which cup, for whoever fills them. */
+function CupPlan({ a, b, cups }: CupPlanProps) {
+  return (
+    <details>
+      <summary>The cups, for whoever fills them</summary>
+      <WideTable label={`Cups of ${a} and ${b}`}>
+        <thead>
+          <tr>
+            <th scope="col">taster</th>
+            <th scope="col">first</th>
+            <th scope="col">second</th>
+            <th scope="col">third</th>
+            <th scope="col">the odd one</th>
+          </tr>
+        </thead>
+        <tbody>
+          {cups.map(each => (
+            <tr key={each.taster}>
+              <th scope="row">{each.taster}</th>
+              {each.cups.map(cup => (
+                <td key={cup.code}>
+                  {cup.code} <small>{cup.holds === 'A' ? a : b}</small>
+                </td>
+              ))}
+              <td>{each.odd}</td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+    </details>
   );
 }
 

@@ -1,10 +1,11 @@
 'use client';
-
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import type { PredictionScore } from '@/core/judge/after/prediction-scores';
+import type { Judgement } from '@/core/judge/outcomes/judgement';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isBetter } from '@/core/judge/verdict/call';
 import { valuePrinter } from '@/core/measure/library/print-measure';
@@ -108,59 +109,29 @@ export function JudgeView({
   };
   return (
     <>
-      <Verdict>
-        <h2>
-          <Headline words={judgement.verdict.headline} best={judgement.verdict.best} />
-        </h2>
-        <p>{judgement.verdict.detail}</p>
-        {isByMeans && (
-          <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>
-        )}
-        {noGain.includes(measure.id) && (
-          <p data-soft>
-            Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse”
-            as “less”.
-          </p>
-        )}
-        {input.covariateName && isAllowedFor(analysis) && (
-          <p data-soft>
-            Each {input.unitWord} is held against {input.covariateName}: that much of the difference
-            is no treatment’s doing.
-          </p>
-        )}
-        {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
-        <VerdictNotes
-          trial={trial}
-          amendments={amendments}
-          frozen={frozen}
-          interimLooks={interimLooks}
-          headline={first.judgement.verdict.headline}
-        />
-      </Verdict>
-      <TwoParts>
-        <section aria-label="Every pot">
-          <h2>
-            Every {input.unitWord}, against {input.control}
-          </h2>
-          <Soft>
-            {measure.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval,
-            all together · band: not worth having
-          </Soft>
-          <DotsChart
-            dots={dotRowsOf(analysis, tags)}
-            unitWord={input.unitWord}
-            printValue={printValue}
-            summary={dotsSummary(analysis)}
-          />
-        </section>
-        <ShufflePanel
-          state={state}
-          tags={tags}
-          onCancel={state.cancel}
-          onRunAgain={() => state.judge(spec)}
-          onRunMore={() => state.judge({ ...spec, shuffles: MANY_SHUFFLES })}
-        />
-      </TwoParts>
+      <VerdictHead
+        judgement={judgement}
+        isByMeans={isByMeans}
+        noGain={noGain}
+        measure={measure}
+        input={input}
+        analysis={analysis}
+        differs={differs}
+        trial={trial}
+        amendments={amendments}
+        frozen={frozen}
+        interimLooks={interimLooks}
+        first={first}
+      />
+      <EveryUnit
+        input={input}
+        measure={measure}
+        analysis={analysis}
+        tags={tags}
+        printValue={printValue}
+        state={state}
+        spec={spec}
+      />
       {guesses.predictions.length > 0 && (
         <OpenedPredictions
           predictions={guesses.predictions}
@@ -191,6 +162,109 @@ export function JudgeView({
         />
       )}
     </>
+  );
+}
+
+interface EveryUnitProps {
+  readonly input: JudgeInput;
+  readonly measure: Measure;
+  readonly analysis: Analysis;
+  readonly tags: JudgeViewProps['tags'];
+  readonly printValue: (value: number) => string;
+  readonly state: ReturnType<typeof useJudgement>;
+  readonly spec: AnalysisSpec;
+}
+
+/** Every unit as a dot, beside the shuffles. */
+function EveryUnit({ input, measure, analysis, tags, printValue, state, spec }: EveryUnitProps) {
+  return (
+    <TwoParts>
+      <section aria-label="Every pot">
+        <h2>
+          Every {input.unitWord}, against {input.control}
+        </h2>
+        <Soft>
+          {measure.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval,
+          all together · band: not worth having
+        </Soft>
+        <DotsChart
+          dots={dotRowsOf(analysis, tags)}
+          unitWord={input.unitWord}
+          printValue={printValue}
+          summary={dotsSummary(analysis)}
+        />
+      </section>
+      <ShufflePanel
+        state={state}
+        tags={tags}
+        onCancel={state.cancel}
+        onRunAgain={() => state.judge(spec)}
+        onRunMore={() => state.judge({ ...spec, shuffles: MANY_SHUFFLES })}
+      />
+    </TwoParts>
+  );
+}
+
+interface VerdictHeadProps {
+  readonly judgement: Judgement;
+  readonly isByMeans: JudgeViewProps['isByMeans'];
+  readonly noGain: JudgeViewProps['noGain'];
+  readonly measure: Measure;
+  readonly input: JudgeInput;
+  readonly analysis: Analysis;
+  readonly differs: readonly string[];
+  readonly trial: JudgeViewProps['trial'];
+  readonly amendments: JudgeViewProps['amendments'];
+  readonly frozen: JudgeViewProps['frozen'];
+  readonly interimLooks: JudgeViewProps['interimLooks'];
+  readonly first: JudgeViewProps['first'];
+}
+
+/** The sentence, how sure, and where it came from. */
+function VerdictHead({
+  judgement,
+  isByMeans,
+  noGain,
+  measure,
+  input,
+  analysis,
+  differs,
+  trial,
+  amendments,
+  frozen,
+  interimLooks,
+  first,
+}: VerdictHeadProps) {
+  return (
+    <Verdict>
+      <h2>
+        <Headline words={judgement.verdict.headline} best={judgement.verdict.best} />
+      </h2>
+      <p>{judgement.verdict.detail}</p>
+      {isByMeans && (
+        <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>
+      )}
+      {noGain.includes(measure.id) && (
+        <p data-soft>
+          Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse” as
+          “less”.
+        </p>
+      )}
+      {input.covariateName && isAllowedFor(analysis) && (
+        <p data-soft>
+          Each {input.unitWord} is held against {input.covariateName}: that much of the difference
+          is no treatment’s doing.
+        </p>
+      )}
+      {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
+      <VerdictNotes
+        trial={trial}
+        amendments={amendments}
+        frozen={frozen}
+        interimLooks={interimLooks}
+        headline={first.judgement.verdict.headline}
+      />
+    </Verdict>
   );
 }
 

@@ -54,22 +54,7 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
       {amendments.length === 0 ? (
         <Soft>Nothing. What must change can be changed on record: it shows on the verdict.</Soft>
       ) : (
-        <ol>
-          {amendments.map(each => (
-            <li key={each.id}>
-              <b>
-                {WHAT_WORDS[each.what]}
-                {each.from ? `: ${each.from} → ${each.to}` : `: ${each.to}`}
-              </b>{' '}
-              {each.why}{' '}
-              <small>
-                {fullDay(each.at.slice(0, 10))}
-                {each.by ? `, ${each.by}` : ''}
-                {each.afterKeyOpened ? ', after the key was open' : ''}
-              </small>
-            </li>
-          ))}
-        </ol>
+        <AmendmentList amendments={amendments} />
       )}
       {amend && (
         <details>
@@ -106,6 +91,27 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
         </details>
       )}
     </Amend>
+  );
+}
+
+function AmendmentList({ amendments }: { readonly amendments: AmendPlanProps['amendments'] }) {
+  return (
+    <ol>
+      {amendments.map(each => (
+        <li key={each.id}>
+          <b>
+            {WHAT_WORDS[each.what]}
+            {each.from ? `: ${each.from} → ${each.to}` : `: ${each.to}`}
+          </b>{' '}
+          {each.why}{' '}
+          <small>
+            {fullDay(each.at.slice(0, 10))}
+            {each.by ? `, ${each.by}` : ''}
+            {each.afterKeyOpened ? ', after the key was open' : ''}
+          </small>
+        </li>
+      ))}
+    </ol>
   );
 }
 

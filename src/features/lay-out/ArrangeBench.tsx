@@ -14,6 +14,7 @@ import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { type PlaceRequest, useRequests } from './use-requests';
+import type { ShiftHandlers } from './use-shift';
 import { useShift } from './use-shift';
 
 /** A place that can be stood elsewhere: its corner on the ground, and from the corner of what it stands on. */
@@ -212,39 +213,18 @@ export function ArrangeBench({
                   const line = lineOf(moved, bench);
                   const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
                   return (
-                    <Handle
+                    <LineHandle
                       key={id}
-                      data-movable
-                      data-kind="site"
-                      role="button"
-                      tabIndex={0}
-                      aria-label={
-                        part === 'whole'
-                          ? SITE_WORDS[feature.kind]
-                          : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`
-                      }
-                      {...handlersOf(id)}
-                    >
-                      {part === 'whole' ? (
-                        <>
-                          <path
-                            d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`}
-                            stroke="transparent"
-                            strokeWidth={siteTextMm(bench) * 2}
-                            strokeLinecap="round"
-                          />
-                          <LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} />
-                        </>
-                      ) : (
-                        <circle
-                          cx={x}
-                          cy={y}
-                          r={siteTextMm(bench) * 0.6}
-                          fill="var(--paper)"
-                          strokeWidth={siteTextMm(bench) * 0.15}
-                        />
-                      )}
-                    </Handle>
+                      id={id}
+                      part={part}
+                      feature={feature}
+                      x={x}
+                      y={y}
+                      handlersOf={handlersOf}
+                      line={line}
+                      bench={bench}
+                      moved={moved}
+                    />
                   );
                 }),
             )}
@@ -260,6 +240,55 @@ export function ArrangeBench({
         gets what, deal again.
       </Soft>
     </Arrange>
+  );
+}
+
+interface LineHandleProps {
+  readonly id: string;
+  readonly part: 'whole' | 'start' | 'end';
+  readonly feature: SiteFeature;
+  readonly x: number;
+  readonly y: number;
+  readonly handlersOf: (id: string) => ShiftHandlers;
+  readonly line: Readonly<{ x1Mm: number; y1Mm: number; x2Mm: number; y2Mm: number }>;
+  readonly bench: { widthMm: number; depthMm: number };
+  readonly moved: SiteFeature;
+}
+
+function LineHandle({ id, part, feature, x, y, handlersOf, line, bench, moved }: LineHandleProps) {
+  return (
+    <Handle
+      data-movable
+      data-kind="site"
+      role="button"
+      tabIndex={0}
+      aria-label={
+        part === 'whole'
+          ? SITE_WORDS[feature.kind]
+          : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`
+      }
+      {...handlersOf(id)}
+    >
+      {part === 'whole' ? (
+        <>
+          <path
+            d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`}
+            stroke="transparent"
+            strokeWidth={siteTextMm(bench) * 2}
+            strokeLinecap="round"
+          />
+          <LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} />
+        </>
+      ) : (
+        <circle
+          cx={x}
+          cy={y}
+          r={siteTextMm(bench) * 0.6}
+          fill="var(--paper)"
+          strokeWidth={siteTextMm(bench) * 0.15}
+        />
+      )}
+    </Handle>
   );
 }
 

@@ -1,9 +1,11 @@
 'use client';
 
 import Link from 'next/link';
+import type { Dispatch, SetStateAction, TransitionStartFunction } from 'react';
 import { useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import type { BenchRequest } from '@/core/design/layouts/bench-form';
 import { type BenchDraft, readBench, unitCount } from '@/core/design/layouts/bench-form';
 import { draftDeal } from '@/core/design/layouts/draft-trial';
 import type { MovingRound } from '@/core/design/site/moving-round';
@@ -188,21 +190,14 @@ export function LayOut({
           </Acts>
         )}
         {bench?.units.every(unit => unit.tag === null) && (
-          <Acts>
-            <Button
-              isPending={isLooking}
-              onPress={() => {
-                if (keyBench) setKeyBench(null);
-                else startLooking(async () => setKeyBench(await showKey()));
-              }}
-            >
-              {keyBench ? 'Hide the key' : 'Show the key'}
-            </Button>
-            <Soft>
-              {keyRule || 'For whoever feeds. Who weighs had better not look.'} Each look is put in
-              the log.
-            </Soft>
-          </Acts>
+          <KeyLook
+            isLooking={isLooking}
+            keyBench={keyBench}
+            setKeyBench={setKeyBench}
+            startLooking={startLooking}
+            showKey={showKey}
+            keyRule={keyRule}
+          />
         )}
         {ground && (
           <SitePanel
@@ -249,59 +244,21 @@ export function LayOut({
             weighHref={weighHref}
           />
         ) : (
-          <>
-            <h2>How it is laid out</h2>
-            <LayoutFields
-              form={form}
-              fields={fields}
-              treatments={tags.length}
-              factors={Object.keys(treatments[0]?.levels ?? {})}
-              unitWord={unitWord}
-              places={request.ok ? unitCount(request.value, treatments) : null}
-              onChange={change}
-            />
-            <Choice
-              label="Who sees what each got"
-              name="isBlind"
-              value={form.isBlind ? 'blind' : 'open'}
-              onChange={value => change({ isBlind: value === 'blind' })}
-              options={[
-                {
-                  value: 'blind',
-                  label: 'nobody, until the key is opened',
-                  hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.',
-                },
-                { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' },
-              ]}
-            />
-            {trouble && (
-              <Trouble>
-                {trouble.kind === 'invalid'
-                  ? 'Not dealt: look at the marked lines.'
-                  : trialSentence(trouble)}
-              </Trouble>
-            )}
-            <Acts>
-              <Button
-                data-tone={layout ? undefined : 'main'}
-                onPress={() => act(() => deal(form))}
-                isPending={isPending}
-              >
-                {layout ? 'Deal again' : 'Deal'}
-              </Button>
-              {layout && (
-                <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
-                  Lock the plan
-                </Button>
-              )}
-            </Acts>
-            {layout && (
-              <Soft>
-                Locking comes before the first reading. After it, the question, the margin and the
-                deal stand.
-              </Soft>
-            )}
-          </>
+          <DealForm
+            form={form}
+            fields={fields}
+            tags={tags}
+            treatments={treatments}
+            unitWord={unitWord}
+            request={request}
+            change={change}
+            trouble={trouble}
+            layout={layout}
+            act={act}
+            deal={deal}
+            isPending={isPending}
+            lock={lock}
+          />
         )}
         {isTyping ? (
           <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} checks={audit.checks} />
@@ -312,6 +269,132 @@ export function LayOut({
         {isLocked && <AmendPlan amendments={amendments} amend={isClosed ? null : amend} />}
       </div>
     </TwoParts>
+  );
+}
+
+interface KeyLookProps {
+  readonly isLooking: boolean;
+  readonly keyBench: BenchView | null;
+  readonly setKeyBench: Dispatch<SetStateAction<BenchView | null>>;
+  readonly startLooking: TransitionStartFunction;
+  readonly showKey: LayOutProps['showKey'];
+  readonly keyRule: LayOutProps['keyRule'];
+}
+
+/** The way to the key of a blind trial, for whoever feeds. */
+function KeyLook({
+  isLooking,
+  keyBench,
+  setKeyBench,
+  startLooking,
+  showKey,
+  keyRule,
+}: KeyLookProps) {
+  return (
+    <Acts>
+      <Button
+        isPending={isLooking}
+        onPress={() => {
+          if (keyBench) setKeyBench(null);
+          else startLooking(async () => setKeyBench(await showKey()));
+        }}
+      >
+        {keyBench ? 'Hide the key' : 'Show the key'}
+      </Button>
+      <Soft>
+        {keyRule || 'For whoever feeds. Who weighs had better not look.'} Each look is put in the
+        log.
+      </Soft>
+    </Acts>
+  );
+}
+
+interface DealFormProps {
+  readonly form: BenchDraft;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly tags: LayOutProps['tags'];
+  readonly treatments: LayOutProps['treatments'];
+  readonly unitWord: LayOutProps['unitWord'];
+  readonly request: Result<BenchRequest, Readonly<Record<string, string>>>;
+  readonly change: (changes: Partial<BenchDraft>) => void;
+  readonly trouble: TrialTrouble | undefined;
+  readonly layout: LayOutProps['layout'];
+  readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
+  readonly deal: LayOutProps['deal'];
+  readonly isPending: boolean;
+  readonly lock: LayOutProps['lock'];
+}
+
+/** How it is to be dealt, and what so many can show. */
+function DealForm({
+  form,
+  fields,
+  tags,
+  treatments,
+  unitWord,
+  request,
+  change,
+  trouble,
+  layout,
+  act,
+  deal,
+  isPending,
+  lock,
+}: DealFormProps) {
+  return (
+    <>
+      <h2>How it is laid out</h2>
+      <LayoutFields
+        form={form}
+        fields={fields}
+        treatments={tags.length}
+        factors={Object.keys(treatments[0]?.levels ?? {})}
+        unitWord={unitWord}
+        places={request.ok ? unitCount(request.value, treatments) : null}
+        onChange={change}
+      />
+      <Choice
+        label="Who sees what each got"
+        name="isBlind"
+        value={form.isBlind ? 'blind' : 'open'}
+        onChange={value => change({ isBlind: value === 'blind' })}
+        options={[
+          {
+            value: 'blind',
+            label: 'nobody, until the key is opened',
+            hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.',
+          },
+          { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' },
+        ]}
+      />
+      {trouble && (
+        <Trouble>
+          {trouble.kind === 'invalid'
+            ? 'Not dealt: look at the marked lines.'
+            : trialSentence(trouble)}
+        </Trouble>
+      )}
+      <Acts>
+        <Button
+          data-tone={layout ? undefined : 'main'}
+          onPress={() => act(() => deal(form))}
+          isPending={isPending}
+        >
+          {layout ? 'Deal again' : 'Deal'}
+        </Button>
+        {layout && (
+          <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
+            Lock the plan
+          </Button>
+        )}
+      </Acts>
+      {layout && (
+        <Soft>
+          Locking comes before the first reading. After it, the question, the margin and the deal
+          stand.
+        </Soft>
+      )}
+    </>
   );
 }
 

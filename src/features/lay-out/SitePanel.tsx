@@ -10,6 +10,7 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import type { FieldOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -38,6 +39,13 @@ const KINDS = SiteFeature.unwrap().shape.kind.options.map(kind => ({
   label: SITE_WORDS[kind].replace(', high', ': the high end'),
 }));
 
+interface SitePanelValues {
+  readonly kind: SiteFeature['kind'];
+  readonly side: SiteFeature['side'];
+  readonly percent: string;
+  readonly reach: string;
+}
+
 /** What lies about the bench, and what it would do to this deal. */
 export function SitePanel({
   site,
@@ -49,12 +57,12 @@ export function SitePanel({
   isLocked,
   draw,
 }: SitePanelProps) {
-  const { form, field } = useForm<{
-    readonly kind: SiteFeature['kind'];
-    readonly side: SiteFeature['side'];
-    readonly percent: string;
-    readonly reach: string;
-  }>({ kind: 'slope', side: 'left', percent: '20', reach: '60' });
+  const { form, field } = useForm<SitePanelValues>({
+    kind: 'slope',
+    side: 'left',
+    percent: '20',
+    reach: '60',
+  });
   const { kind, side, percent, reach } = form;
   const { trouble, isPending, run } = useTrialAction();
   const [areGuarded, showGuarded] = useOptimistic(hasGuards);
@@ -109,26 +117,7 @@ export function SitePanel({
           and how to cut the blocks.
         </Soft>
       )}
-      <div data-fields>
-        <Select label="There is" {...field('kind')} name="siteKind" options={KINDS} />
-        <Select label="Where" {...field('side')} name="siteSide" options={SIDES} />
-        <TextField
-          label={hasPlace ? 'Right beside it, %' : 'From end to end, %'}
-          {...field('percent')}
-          name="sitePercent"
-          inputMode="numeric"
-          trouble={isNumber ? undefined : '1 to 100'}
-        />
-        {hasPlace && (
-          <TextField
-            label="Felt for, cm"
-            {...field('reach')}
-            name="siteReach"
-            inputMode="numeric"
-            trouble={isReach ? undefined : 'cm'}
-          />
-        )}
-      </div>
+      <FeatureFields field={field} hasPlace={hasPlace} isNumber={isNumber} isReach={isReach} />
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts>
         <Button onPress={add} isPending={isPending} isDisabled={!isNumber || !isReach}>
@@ -151,6 +140,38 @@ export function SitePanel({
         </Soft>
       )}
     </Site>
+  );
+}
+
+interface FeatureFieldsProps {
+  readonly field: FieldOf<SitePanelValues>;
+  readonly hasPlace: boolean;
+  readonly isNumber: boolean;
+  readonly isReach: boolean;
+}
+
+function FeatureFields({ field, hasPlace, isNumber, isReach }: FeatureFieldsProps) {
+  return (
+    <div data-fields>
+      <Select label="There is" {...field('kind')} name="siteKind" options={KINDS} />
+      <Select label="Where" {...field('side')} name="siteSide" options={SIDES} />
+      <TextField
+        label={hasPlace ? 'Right beside it, %' : 'From end to end, %'}
+        {...field('percent')}
+        name="sitePercent"
+        inputMode="numeric"
+        trouble={isNumber ? undefined : '1 to 100'}
+      />
+      {hasPlace && (
+        <TextField
+          label="Felt for, cm"
+          {...field('reach')}
+          name="siteReach"
+          inputMode="numeric"
+          trouble={isReach ? undefined : 'cm'}
+        />
+      )}
+    </div>
   );
 }
 

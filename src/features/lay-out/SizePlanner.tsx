@@ -12,6 +12,7 @@ import {
   splitsOf,
 } from '@/core/judge/planning/size-curve';
 import { counted, pluralOf } from '@/core/words/plural';
+import type { BoundField } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
@@ -78,50 +79,9 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
       {plan && curve.length > 1 && (
         <SizeChart curve={curve} own={sizeOf(plan)} axis={axisWords(plan)} />
       )}
-      {curve.length > 0 && (
-        <details>
-          <summary>As a table</summary>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">{plan ? axisWords(plan) : ''}</th>
-                <th scope="col">{unitWords}</th>
-                <th scope="col">seen, of 100</th>
-                <th scope="col">in closed form</th>
-                <th scope="col">smallest gain seen 4 times in 5</th>
-              </tr>
-            </thead>
-            <tbody>
-              {curve.map(point => (
-                <tr key={point.size}>
-                  <td>{point.size}</td>
-                  <td>{point.units}</td>
-                  <td>{point.shares ? Math.round(100 * point.shares.seen) : '–'}</td>
-                  <td>{point.closed === null ? '–' : Math.round(100 * point.closed)}</td>
-                  <td>
-                    {point.smallestSeen === null ? '–' : `${Math.round(100 * point.smallestSeen)}%`}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </details>
-      )}
+      {curve.length > 0 && <SizeTable plan={plan} unitWords={unitWords} curve={curve} />}
       {plan && <SpentOtherwise plan={plan} own={own} cv={isSpread ? cv : 0.3} />}
-      <Fields>
-        <TextField
-          label={`Two ${unitWords} treated alike usually differ by, %`}
-          {...field('spread')}
-          inputMode="decimal"
-          trouble={isSpread ? undefined : 'Between 1 and 200.'}
-        />
-        <TextField
-          label={`Minutes a ${plan?.unitWord ?? 'unit'} and round`}
-          {...field('minutes')}
-          inputMode="decimal"
-        />
-        <TextField label="Rounds in the season" {...field('rounds')} inputMode="numeric" />
-      </Fields>
+      <SizeAssumptions unitWords={unitWords} field={field} isSpread={isSpread} plan={plan} />
       {own && (
         <Work
           units={own.units}
@@ -148,6 +108,73 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
           : ''}
       </Soft>
     </Sizes>
+  );
+}
+
+interface SizeAssumptionsProps {
+  readonly unitWords: string;
+  readonly field: <Key extends 'spread' | 'minutes' | 'rounds'>(
+    key: Key,
+  ) => BoundField<{ spread: string; minutes: string; rounds: string }[Key]>;
+  readonly isSpread: boolean;
+  readonly plan: PlannedTrial | null;
+}
+
+/** What the curve is reckoned from. */
+function SizeAssumptions({ unitWords, field, isSpread, plan }: SizeAssumptionsProps) {
+  return (
+    <Fields>
+      <TextField
+        label={`Two ${unitWords} treated alike usually differ by, %`}
+        {...field('spread')}
+        inputMode="decimal"
+        trouble={isSpread ? undefined : 'Between 1 and 200.'}
+      />
+      <TextField
+        label={`Minutes a ${plan?.unitWord ?? 'unit'} and round`}
+        {...field('minutes')}
+        inputMode="decimal"
+      />
+      <TextField label="Rounds in the season" {...field('rounds')} inputMode="numeric" />
+    </Fields>
+  );
+}
+
+interface SizeTableProps {
+  readonly plan: PlannedTrial | null;
+  readonly unitWords: string;
+  readonly curve: SizeCurve;
+}
+
+function SizeTable({ plan, unitWords, curve }: SizeTableProps) {
+  return (
+    <details>
+      <summary>As a table</summary>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{plan ? axisWords(plan) : ''}</th>
+            <th scope="col">{unitWords}</th>
+            <th scope="col">seen, of 100</th>
+            <th scope="col">in closed form</th>
+            <th scope="col">smallest gain seen 4 times in 5</th>
+          </tr>
+        </thead>
+        <tbody>
+          {curve.map(point => (
+            <tr key={point.size}>
+              <td>{point.size}</td>
+              <td>{point.units}</td>
+              <td>{point.shares ? Math.round(100 * point.shares.seen) : '–'}</td>
+              <td>{point.closed === null ? '–' : Math.round(100 * point.closed)}</td>
+              <td>
+                {point.smallestSeen === null ? '–' : `${Math.round(100 * point.smallestSeen)}%`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }
 

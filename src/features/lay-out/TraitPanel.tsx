@@ -10,6 +10,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import type { Action } from '@/ui/use-action';
 import { useForm } from '@/ui/use-form';
 
 interface TraitPanelProps {
@@ -42,24 +43,7 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
       {traits.length > 0 && (
         <ul>
           {traits.map(trait => (
-            <li key={trait.name}>
-              <span>
-                <b>{trait.name}</b>:{' '}
-                {trait.values
-                  .map(
-                    ({ value, codes }) =>
-                      `${value} (${codes.length > 6 ? `${codes.length} of them` : codes.join(' ')})`,
-                  )
-                  .join(', ')}
-              </span>
-              <Button
-                data-tone="quiet"
-                aria-label={`Take out ${trait.name}`}
-                onPress={() => run(() => forget(trait.name))}
-              >
-                <X size={18} aria-hidden />
-              </Button>
-            </li>
+            <TraitLine key={trait.name} trait={trait} run={run} forget={forget} />
           ))}
         </ul>
       )}
@@ -78,6 +62,38 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
         </Button>
       </Acts>
     </Traits>
+  );
+}
+
+interface TraitLineProps {
+  readonly trait: {
+    readonly name: string;
+    readonly values: readonly { readonly value: string; readonly codes: readonly string[] }[];
+  };
+  readonly run: Action<TrialTrouble>['run'];
+  readonly forget: TraitPanelProps['forget'];
+}
+
+function TraitLine({ trait, run, forget }: TraitLineProps) {
+  return (
+    <li>
+      <span>
+        <b>{trait.name}</b>:{' '}
+        {trait.values
+          .map(
+            ({ value, codes }) =>
+              `${value} (${codes.length > 6 ? `${codes.length} of them` : codes.join(' ')})`,
+          )
+          .join(', ')}
+      </span>
+      <Button
+        data-tone="quiet"
+        aria-label={`Take out ${trait.name}`}
+        onPress={() => run(() => forget(trait.name))}
+      >
+        <X size={18} aria-hidden />
+      </Button>
+    </li>
   );
 }
 

@@ -7,7 +7,7 @@ export interface Shift {
   readonly yMm: number;
 }
 
-interface ShiftHandlers {
+export interface ShiftHandlers {
   readonly onKeyDown: (event: KeyboardEvent) => void;
   readonly onPointerDown: (event: PointerEvent<SVGGElement>) => void;
   readonly onPointerMove: (event: PointerEvent) => void;

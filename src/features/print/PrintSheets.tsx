@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { styled } from 'styled-components';
 import { pluralOf } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
+import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { useForm } from '@/ui/use-form';
 
@@ -17,6 +18,12 @@ interface PrintSheetsProps {
   readonly layOutHref: string;
 }
 
+interface PrintSheetsValues {
+  readonly paper: PrintSheetsProps['paper'];
+  readonly format: '3x8' | '2x7' | 'strips';
+  readonly key: 'blind' | 'open';
+}
+
 /** Labels, bench plan, clipboard sheets and protocol, each as a PDF. */
 export function PrintSheets({
   base,
@@ -26,11 +33,7 @@ export function PrintSheets({
   unitWord,
   layOutHref,
 }: PrintSheetsProps) {
-  const { form, field } = useForm<{
-    readonly paper: PrintSheetsProps['paper'];
-    readonly format: '3x8' | '2x7' | 'strips';
-    readonly key: 'blind' | 'open';
-  }>({ paper: usual, format: '3x8', key: 'blind' });
+  const { form, field } = useForm<PrintSheetsValues>({ paper: usual, format: '3x8', key: 'blind' });
   const { paper, format, key } = form;
   if (!isDealt)
     return (
@@ -59,41 +62,7 @@ export function PrintSheets({
   ];
   return (
     <Sheets>
-      <div>
-        <Choice
-          label="Paper"
-          {...field('paper')}
-          direction="row"
-          options={[
-            { value: 'a4', label: 'A4' },
-            { value: 'letter', label: 'Letter' },
-          ]}
-        />
-        <Choice
-          label="Labels"
-          {...field('format')}
-          direction="row"
-          options={[
-            { value: '3x8', label: '24 on a sheet' },
-            { value: '2x7', label: '14 on a sheet' },
-            { value: 'strips', label: 'strips for stakes' },
-          ]}
-        />
-        <Choice
-          label="On labels and plan"
-          {...field('key')}
-          options={[
-            { value: 'blind', label: 'codes only' },
-            {
-              value: 'open',
-              label: 'what each gets, too',
-              hint: isKeyShut
-                ? 'The trial is blind: this is a look at the key, and put in the log.'
-                : undefined,
-            },
-          ]}
-        />
-      </div>
+      <PaperFields field={field} isKeyShut={isKeyShut} />
       <ul>
         {sheets.map(({ sheet, name, says }) => (
           <li key={sheet}>
@@ -105,6 +74,51 @@ export function PrintSheets({
         ))}
       </ul>
     </Sheets>
+  );
+}
+
+interface PaperFieldsProps {
+  readonly field: FieldOf<PrintSheetsValues>;
+  readonly isKeyShut: PrintSheetsProps['isKeyShut'];
+}
+
+function PaperFields({ field, isKeyShut }: PaperFieldsProps) {
+  return (
+    <div>
+      <Choice
+        label="Paper"
+        {...field('paper')}
+        direction="row"
+        options={[
+          { value: 'a4', label: 'A4' },
+          { value: 'letter', label: 'Letter' },
+        ]}
+      />
+      <Choice
+        label="Labels"
+        {...field('format')}
+        direction="row"
+        options={[
+          { value: '3x8', label: '24 on a sheet' },
+          { value: '2x7', label: '14 on a sheet' },
+          { value: 'strips', label: 'strips for stakes' },
+        ]}
+      />
+      <Choice
+        label="On labels and plan"
+        {...field('key')}
+        options={[
+          { value: 'blind', label: 'codes only' },
+          {
+            value: 'open',
+            label: 'what each gets, too',
+            hint: isKeyShut
+              ? 'The trial is blind: this is a look at the key, and put in the log.'
+              : undefined,
+          },
+        ]}
+      />
+    </div>
   );
 }
 

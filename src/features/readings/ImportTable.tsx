@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import papaparse from 'papaparse';
+import type { Dispatch, SetStateAction } from 'react';
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import {
@@ -113,48 +114,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
       </label>
       {opened && (
         <>
-          <WideTable label={`The first rows of ${opened.name}`}>
-            <thead>
-              <tr>
-                {opened.heads.map((head, column) => (
-                  // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have one head
-                  <th key={column} scope="col">
-                    <Select
-                      label={head || `column ${column + 1}`}
-                      name={`role ${column}`}
-                      value={valueOfRole(opened.roles[column])}
-                      onChange={value =>
-                        setOpened({
-                          ...opened,
-                          roles: opened.roles.map((role, i) =>
-                            i === column ? roleOfValue(value, role) : role,
-                          ),
-                        })
-                      }
-                      options={[
-                        ...PLAIN.map(kind => ({ value: kind, label: ROLE_WORDS[kind] })),
-                        ...view.measures.map(measure => ({
-                          value: measure.id,
-                          label: measure.name,
-                        })),
-                      ]}
-                    />
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {opened.first.map((row, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no name of their own
-                <tr key={i}>
-                  {opened.heads.map((_, column) => (
-                    // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have the same head
-                    <td key={column}>{row[column] ?? ''}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </WideTable>
+          <ColumnRoles opened={opened} setOpened={setOpened} view={view} />
           {misfit !== undefined && <Soft>{misfit}</Soft>}
           <Acts>
             <Button
@@ -190,6 +150,60 @@ export function ImportTable({ view, undo }: ImportTableProps) {
       )}
       {trouble && <Trouble>{trouble}</Trouble>}
     </Box>
+  );
+}
+
+interface ColumnRolesProps {
+  readonly opened: NonNullable<Opened | null>;
+  readonly setOpened: Dispatch<SetStateAction<Opened | null>>;
+  readonly view: ImportTableProps['view'];
+}
+
+/** The first rows of the file, and what each of its columns is. */
+function ColumnRoles({ opened, setOpened, view }: ColumnRolesProps) {
+  return (
+    <WideTable label={`The first rows of ${opened.name}`}>
+      <thead>
+        <tr>
+          {opened.heads.map((head, column) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have one head
+            <th key={column} scope="col">
+              <Select
+                label={head || `column ${column + 1}`}
+                name={`role ${column}`}
+                value={valueOfRole(opened.roles[column])}
+                onChange={value =>
+                  setOpened({
+                    ...opened,
+                    roles: opened.roles.map((role, i) =>
+                      i === column ? roleOfValue(value, role) : role,
+                    ),
+                  })
+                }
+                options={[
+                  ...PLAIN.map(kind => ({ value: kind, label: ROLE_WORDS[kind] })),
+                  ...view.measures.map(measure => ({
+                    value: measure.id,
+                    label: measure.name,
+                  })),
+                ]}
+              />
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {opened.first.map((row, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no name of their own
+          <tr key={i}>
+            {opened.heads.map((_, column) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have the same head
+              <td key={column}>{row[column] ?? ''}</td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </WideTable>
   );
 }
 

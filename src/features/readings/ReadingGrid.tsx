@@ -5,7 +5,8 @@ import { styled } from 'styled-components';
 import { counted } from '@/core/words/plural';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
-import type { DeskView } from './desk-view';
+import type { DeskColumn, DeskView } from './desk-view';
+import type { GridCell } from './use-grid';
 import { oddInGrid, useGrid } from './use-grid';
 
 /** Pots by measures for one day, driven by keys alone; a block from a spreadsheet can be pasted. */
@@ -81,22 +82,19 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
               {view.columns.map((column, at) => {
                 const cell = grid.cellOf(unit.id, column);
                 return (
-                  <td key={column.measureId + column.part}>
-                    <Cell
-                      value={cell.text}
-                      data-at={`${row} ${at}`}
-                      data-state={cell.state}
-                      readOnly={view.state !== 'locked'}
-                      aria-label={`${unit.code}, ${column.head}`}
-                      aria-invalid={cell.state === 'bad' || undefined}
-                      autoComplete="off"
-                      inputMode="decimal"
-                      onChange={event => grid.type(unit.id, column, event.target.value)}
-                      onKeyDown={onKey(row, at)}
-                      onPaste={onPaste(row, at)}
-                      onBlur={() => send(row, at)}
-                    />
-                  </td>
+                  <GridCellBox
+                    key={column.measureId + column.part}
+                    column={column}
+                    cell={cell}
+                    row={row}
+                    at={at}
+                    view={view}
+                    unit={unit}
+                    grid={grid}
+                    onKey={onKey}
+                    onPaste={onPaste}
+                    send={send}
+                  />
                 );
               })}
             </tr>
@@ -128,6 +126,54 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
         left.
       </Soft>
     </Grid>
+  );
+}
+
+interface GridCellBoxProps {
+  readonly column: DeskColumn;
+  readonly cell: GridCell;
+  readonly row: number;
+  readonly at: number;
+  readonly view: DeskView;
+  readonly unit: { readonly id: string; readonly code: string; readonly where: string };
+  readonly grid: ReturnType<typeof useGrid>;
+  readonly onKey: (row: number, column: number) => (event: KeyboardEvent<HTMLInputElement>) => void;
+  readonly onPaste: (
+    row: number,
+    column: number,
+  ) => (event: ClipboardEvent<HTMLInputElement>) => void;
+  readonly send: (row: number, at: number) => void;
+}
+
+function GridCellBox({
+  column,
+  cell,
+  row,
+  at,
+  view,
+  unit,
+  grid,
+  onKey,
+  onPaste,
+  send,
+}: GridCellBoxProps) {
+  return (
+    <td>
+      <Cell
+        value={cell.text}
+        data-at={`${row} ${at}`}
+        data-state={cell.state}
+        readOnly={view.state !== 'locked'}
+        aria-label={`${unit.code}, ${column.head}`}
+        aria-invalid={cell.state === 'bad' || undefined}
+        autoComplete="off"
+        inputMode="decimal"
+        onChange={event => grid.type(unit.id, column, event.target.value)}
+        onKeyDown={onKey(row, at)}
+        onPaste={onPaste(row, at)}
+        onBlur={() => send(row, at)}
+      />
+    </td>
   );
 }
 

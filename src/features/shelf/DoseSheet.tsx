@@ -1,5 +1,6 @@
 'use client';
 
+import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
@@ -10,6 +11,7 @@ import {
   stockSolution,
 } from '@/core/materials/dose/measuring-tool';
 import { nutrientsIn } from '@/core/materials/label/analysis';
+import type { DoseTarget } from '@/core/materials/label/label-rate';
 import { doseFor, fromMadeUp, type RateChoice } from '@/core/materials/label/label-rate';
 import { circleM2 } from '@/core/materials/mix/container-volume';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
@@ -19,10 +21,19 @@ import { strengthOf } from '@/core/schedule/rules/care-form';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { LooseMeasure, Product } from '@/core/trial/model/product';
 import { readAmount } from '@/features/shelf/sums/read-amount';
+import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
+
+interface DoseSheetValues {
+  readonly at: string;
+  readonly choice: RateChoice;
+  readonly strength: string;
+  readonly size: string;
+  readonly pots: string;
+}
 
 /** What one pot gets of it, in the tool at hand. */
 export function DoseSheet({
@@ -32,13 +43,13 @@ export function DoseSheet({
   readonly product: Product;
   readonly system: MeasureSystem;
 }) {
-  const { form, field } = useForm<{
-    readonly at: string;
-    readonly choice: RateChoice;
-    readonly strength: string;
-    readonly size: string;
-    readonly pots: string;
-  }>({ at: '0', choice: 'high', strength: '1', size: '', pots: '8' });
+  const { form, field } = useForm<DoseSheetValues>({
+    at: '0',
+    choice: 'high',
+    strength: '1',
+    size: '',
+    pots: '8',
+  });
   const { at, choice, strength, size, pots } = form;
   const [toolKey, setTool] = useState('syringe-10');
   const rate = product.rates[Number(at)] ?? product.rates[0];
@@ -69,45 +80,16 @@ export function DoseSheet({
           options={product.rates.map((each, i) => ({ value: String(i), label: each.asWritten }))}
         />
       )}
-      <div data-fields>
-        {rate.low < rate.high && (
-          <Select
-            label="Of the range"
-            {...field('choice')}
-            name="doseChoice"
-            options={[
-              { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
-              { value: 'middle', label: 'the middle' },
-              { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` },
-            ]}
-          />
-        )}
-        <TextField
-          label="Strength"
-          {...field('strength')}
-          name="doseStrength"
-          trouble={share === undefined ? '1, 1/2 or 50%' : undefined}
-        />
-        {NEEDS[rate.per.kind] && (
-          <TextField
-            label={NEEDS[rate.per.kind] ?? ''}
-            {...field('size')}
-            name="doseSize"
-            placeholder={EXAMPLES[rate.per.kind] ?? ''}
-            trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
-          />
-        )}
-        <TextField label="How many" {...field('pots')} name="dosePots" inputMode="numeric" />
-        {tool && (
-          <Select
-            label="Measured with"
-            name="doseTool"
-            value={tool.key}
-            onChange={setTool}
-            options={tools.map(each => ({ value: each.key, label: each.name }))}
-          />
-        )}
-      </div>
+      <DoseFields
+        rate={rate}
+        field={field}
+        share={share}
+        target={target}
+        size={size}
+        tool={tool}
+        setTool={setTool}
+        tools={tools}
+      />
       {dose !== undefined && tool && (
         <DoseWords product={product} rate={rate} dose={dose} count={count} tool={tool} />
       )}
@@ -118,6 +100,61 @@ export function DoseSheet({
         <Soft>{NEEDS[rate.per.kind] ? `${ASKS[rate.per.kind] ?? ''}` : ''}</Soft>
       )}
     </Sheet>
+  );
+}
+
+interface DoseFieldsProps {
+  readonly rate: LabelRate;
+  readonly field: FieldOf<DoseSheetValues>;
+  readonly share: number | undefined;
+  readonly target: DoseTarget | { readonly trouble: string };
+  readonly size: string;
+  readonly tool: MeasuringTool | undefined;
+  readonly setTool: Dispatch<SetStateAction<string>>;
+  readonly tools: MeasuringTool[];
+}
+
+function DoseFields({ rate, field, share, target, size, tool, setTool, tools }: DoseFieldsProps) {
+  return (
+    <div data-fields>
+      {rate.low < rate.high && (
+        <Select
+          label="Of the range"
+          {...field('choice')}
+          name="doseChoice"
+          options={[
+            { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
+            { value: 'middle', label: 'the middle' },
+            { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` },
+          ]}
+        />
+      )}
+      <TextField
+        label="Strength"
+        {...field('strength')}
+        name="doseStrength"
+        trouble={share === undefined ? '1, 1/2 or 50%' : undefined}
+      />
+      {NEEDS[rate.per.kind] && (
+        <TextField
+          label={NEEDS[rate.per.kind] ?? ''}
+          {...field('size')}
+          name="doseSize"
+          placeholder={EXAMPLES[rate.per.kind] ?? ''}
+          trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
+        />
+      )}
+      <TextField label="How many" {...field('pots')} name="dosePots" inputMode="numeric" />
+      {tool && (
+        <Select
+          label="Measured with"
+          name="doseTool"
+          value={tool.key}
+          onChange={setTool}
+          options={tools.map(each => ({ value: each.key, label: each.name }))}
+        />
+      )}
+    </div>
   );
 }
 

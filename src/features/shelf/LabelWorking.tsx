@@ -22,43 +22,7 @@ export function LabelWorking({ product }: { readonly product: Product }) {
   return (
     <Working aria-label="What is in it">
       <h2>What is in it</h2>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">in 100 {hundred}</th>
-            <th scope="col">as printed by some</th>
-            <th scope="col">as element</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <th scope="row">nitrogen</th>
-            <td />
-            <td>{figures(n)} g N</td>
-          </tr>
-          <tr>
-            <th scope="row">phosphorus</th>
-            <td>{figures(p2o5)} g P₂O₅</td>
-            <td>
-              × {ELEMENT_IN.p2o5.toFixed(4)} = {figures(p)} g P
-            </td>
-          </tr>
-          <tr>
-            <th scope="row">potassium</th>
-            <td>{figures(k2o)} g K₂O</td>
-            <td>
-              × {ELEMENT_IN.k2o.toFixed(4)} = {figures(k)} g K
-            </td>
-          </tr>
-          {others.map(([word, percent]) => (
-            <tr key={word}>
-              <th scope="row">{word}</th>
-              <td />
-              <td>{figures(percent)} g</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <WorkingTable hundred={hundred} n={n} p2o5={p2o5} p={p} k2o={k2o} k={k} others={others} />
       {analysis.per === 'w/v' && product.densityGPerMl === null && (
         <Soft>Counted by volume: to weigh it, its density is needed.</Soft>
       )}
@@ -69,6 +33,58 @@ export function LabelWorking({ product }: { readonly product: Product }) {
         </Soft>
       )}
     </Working>
+  );
+}
+
+interface WorkingTableProps {
+  readonly hundred: 'g' | 'ml';
+  readonly n: number;
+  readonly p2o5: number;
+  readonly p: number;
+  readonly k2o: number;
+  readonly k: number;
+  readonly others: (readonly [string, number])[];
+}
+
+function WorkingTable({ hundred, n, p2o5, p, k2o, k, others }: WorkingTableProps) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">in 100 {hundred}</th>
+          <th scope="col">as printed by some</th>
+          <th scope="col">as element</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <th scope="row">nitrogen</th>
+          <td />
+          <td>{figures(n)} g N</td>
+        </tr>
+        <tr>
+          <th scope="row">phosphorus</th>
+          <td>{figures(p2o5)} g P₂O₅</td>
+          <td>
+            × {ELEMENT_IN.p2o5.toFixed(4)} = {figures(p)} g P
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">potassium</th>
+          <td>{figures(k2o)} g K₂O</td>
+          <td>
+            × {ELEMENT_IN.k2o.toFixed(4)} = {figures(k)} g K
+          </td>
+        </tr>
+        {others.map(([word, percent]) => (
+          <tr key={word}>
+            <th scope="row">{word}</th>
+            <td />
+            <td>{figures(percent)} g</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -4,6 +4,7 @@ import { amountWords } from '@/core/materials/amount-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { LooseMeasure } from '@/core/trial/model/product';
 import { Button } from '@/ui/Button';
+import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -16,14 +17,19 @@ interface LooseMeasuresProps {
   readonly weigh: (input: unknown) => Promise<FieldTroubles | undefined>;
 }
 
+interface LooseMeasuresValues {
+  readonly name: string;
+  readonly of: LooseMeasure['of'];
+  readonly written: string;
+}
+
 /** Caps, handfuls and squirts of a product: weighed some times, its rates may count by them. */
 export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps) {
   const { trouble: fields = {}, isPending, run } = useAction<FieldTroubles>();
-  const { form, change, field } = useForm<{
-    readonly name: string;
-    readonly of: LooseMeasure['of'];
-    readonly written: string;
-  }>({ name: '', of: isLiquid ? 'volume' : 'mass', written: '' }, fields);
+  const { form, change, field } = useForm<LooseMeasuresValues>(
+    { name: '', of: isLiquid ? 'volume' : 'mass', written: '' },
+    fields,
+  );
   const { name, of, written } = form;
   const put = async (): Promise<FieldTroubles | undefined> => {
     const tries = written
@@ -59,29 +65,42 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
           </li>
         ))}
       </ul>
-      <div>
-        <TextField label="A" {...field('name')} name="looseName" placeholder="handful" />
-        <Select
-          label="in"
-          {...field('of')}
-          name="looseOf"
-          options={[
-            { value: 'mass', label: 'grams' },
-            { value: 'volume', label: 'millilitres' },
-          ]}
-        />
-        <TextField
-          label="Five tries"
-          {...field('written')}
-          name="tries"
-          trouble={fields.tries}
-          placeholder="28 35 40 31 36"
-        />
-        <Button onPress={submit} isPending={isPending}>
-          Keep it
-        </Button>
-      </div>
+      <LooseFields field={field} fields={fields} submit={submit} isPending={isPending} />
     </Box>
+  );
+}
+
+interface LooseFieldsProps {
+  readonly field: FieldOf<LooseMeasuresValues>;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly submit: () => void;
+  readonly isPending: boolean;
+}
+
+function LooseFields({ field, fields, submit, isPending }: LooseFieldsProps) {
+  return (
+    <div>
+      <TextField label="A" {...field('name')} name="looseName" placeholder="handful" />
+      <Select
+        label="in"
+        {...field('of')}
+        name="looseOf"
+        options={[
+          { value: 'mass', label: 'grams' },
+          { value: 'volume', label: 'millilitres' },
+        ]}
+      />
+      <TextField
+        label="Five tries"
+        {...field('written')}
+        name="tries"
+        trouble={fields.tries}
+        placeholder="28 35 40 31 36"
+      />
+      <Button onPress={submit} isPending={isPending}>
+        Keep it
+      </Button>
+    </div>
   );
 }
 

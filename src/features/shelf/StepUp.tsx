@@ -3,6 +3,7 @@
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { strengthWords } from '@/core/materials/amount-words';
+import type { Rung } from '@/core/materials/dose/strength-ladder';
 import {
   NOT_A_COMPARISON,
   safeStrength,
@@ -61,30 +62,54 @@ export function StepUp({ product, today, look }: StepUpProps) {
         </p>
       )}
       {trouble && <Trouble>{trouble}</Trouble>}
-      <Acts>
-        {next && today >= next.lookOn && (
-          <>
-            <Button onPress={() => act('no-harm')} isPending={isPending}>
-              No harm seen
-            </Button>
-            <Button onPress={() => act('harm')} isPending={isPending}>
-              Harm seen
-            </Button>
-          </>
-        )}
-        {rungs.length === 0 && (
-          <Button onPress={() => act('known')} isPending={isPending}>
-            {product.isKnownHere ? 'It is new here after all' : 'It was used here before'}
-          </Button>
-        )}
-        {!product.isKnownHere && (rungs.length === 0 || safe !== null) && (
-          <Button onPress={() => act('start')} isPending={isPending}>
-            {rungs.length === 0 ? 'Begin today' : 'Begin anew'}
-          </Button>
-        )}
-      </Acts>
+      <StepUpActs
+        next={next}
+        today={today}
+        act={act}
+        isPending={isPending}
+        rungs={rungs}
+        product={product}
+        safe={safe}
+      />
       <Soft>{NOT_A_COMPARISON}</Soft>
     </Box>
+  );
+}
+
+interface StepUpActsProps {
+  readonly next: Rung | undefined;
+  readonly today: StepUpProps['today'];
+  readonly act: (what: 'start' | 'no-harm' | 'harm' | 'known') => void;
+  readonly isPending: boolean;
+  readonly rungs: readonly Rung[];
+  readonly product: StepUpProps['product'];
+  readonly safe: number | null;
+}
+
+function StepUpActs({ next, today, act, isPending, rungs, product, safe }: StepUpActsProps) {
+  return (
+    <Acts>
+      {next && today >= next.lookOn && (
+        <>
+          <Button onPress={() => act('no-harm')} isPending={isPending}>
+            No harm seen
+          </Button>
+          <Button onPress={() => act('harm')} isPending={isPending}>
+            Harm seen
+          </Button>
+        </>
+      )}
+      {rungs.length === 0 && (
+        <Button onPress={() => act('known')} isPending={isPending}>
+          {product.isKnownHere ? 'It is new here after all' : 'It was used here before'}
+        </Button>
+      )}
+      {!product.isKnownHere && (rungs.length === 0 || safe !== null) && (
+        <Button onPress={() => act('start')} isPending={isPending}>
+          {rungs.length === 0 ? 'Begin today' : 'Begin anew'}
+        </Button>
+      )}
+    </Acts>
   );
 }
 

@@ -26,36 +26,7 @@ export function Adherence({ view, untick }: AdherenceProps) {
   return (
     <Box aria-label="How it was kept">
       <h2>How it was kept</h2>
-      {kept.length > 0 && (
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">treatment</th>
-              <th scope="col">planned</th>
-              <th scope="col">done</th>
-              <th scope="col">left out</th>
-              <th scope="col">missed</th>
-              <th scope="col">late</th>
-            </tr>
-          </thead>
-          <tbody>
-            {kept.map(each => (
-              <tr key={each.treatmentId}>
-                <th scope="row">{each.name}</th>
-                <td>{each.planned}</td>
-                <td>{figures(each.done)}</td>
-                <td>{each.skipped}</td>
-                <td>{each.missed}</td>
-                <td>
-                  {each.daysLate === 0
-                    ? '—'
-                    : `${counted(Number(each.daysLate.toFixed(1)), 'day')}`}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {kept.length > 0 && <AdherenceTable kept={kept} />}
       {view.water.length > 0 && (
         <p>
           Plain water put down, each:{' '}
@@ -81,29 +52,72 @@ export function Adherence({ view, untick }: AdherenceProps) {
         </p>
       )}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <ul>
-        {view.recent.map(act => (
-          <li key={act.actId}>
-            <span>
-              {shortDay(act.on)}: {act.name}
-              {act.isSkipped ? ', left out' : ''}
-              {act.note ? `. ${act.note}` : ''}
-            </span>
-            {view.trial.state !== 'closed' && (
-              <Button
-                data-tone="quiet"
-                aria-label={`Take back ${act.name} of ${shortDay(act.on)}`}
-                onPress={() => back(act.actId)}
-                isPending={isPending}
-              >
-                Take back
-              </Button>
-            )}
-          </li>
-        ))}
-      </ul>
+      <RecentActs view={view} back={back} isPending={isPending} />
       {view.recent.length === 0 && <Soft>Nothing is ticked off yet.</Soft>}
     </Box>
+  );
+}
+
+interface RecentActsProps {
+  readonly view: AdherenceProps['view'];
+  readonly back: (actId: string) => void;
+  readonly isPending: boolean;
+}
+
+function RecentActs({ view, back, isPending }: RecentActsProps) {
+  return (
+    <ul>
+      {view.recent.map(act => (
+        <li key={act.actId}>
+          <span>
+            {shortDay(act.on)}: {act.name}
+            {act.isSkipped ? ', left out' : ''}
+            {act.note ? `. ${act.note}` : ''}
+          </span>
+          {view.trial.state !== 'closed' && (
+            <Button
+              data-tone="quiet"
+              aria-label={`Take back ${act.name} of ${shortDay(act.on)}`}
+              onPress={() => back(act.actId)}
+              isPending={isPending}
+            >
+              Take back
+            </Button>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function AdherenceTable({ kept }: { readonly kept: TendView['adherence'] }) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">treatment</th>
+          <th scope="col">planned</th>
+          <th scope="col">done</th>
+          <th scope="col">left out</th>
+          <th scope="col">missed</th>
+          <th scope="col">late</th>
+        </tr>
+      </thead>
+      <tbody>
+        {kept.map(each => (
+          <tr key={each.treatmentId}>
+            <th scope="row">{each.name}</th>
+            <td>{each.planned}</td>
+            <td>{figures(each.done)}</td>
+            <td>{each.skipped}</td>
+            <td>{each.missed}</td>
+            <td>
+              {each.daysLate === 0 ? '—' : `${counted(Number(each.daysLate.toFixed(1)), 'day')}`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import type { Dispatch, RefObject, SetStateAction } from 'react';
 import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
@@ -14,6 +15,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
+import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -57,6 +59,13 @@ const FOUND = [
 
 const FIRST = 25; // more than a morning’s work; the rest on demand
 
+interface StepValues {
+  readonly on: string;
+  readonly really: string;
+  readonly outcome: (typeof FOUND)[number]['value'];
+  readonly why: string;
+}
+
 function Step({
   due,
   today,
@@ -66,12 +75,12 @@ function Step({
   const [isOpen, setOpen] = useState(false);
   const [isSome, setSome] = useState(false);
   const [some, setSomeCodes] = useState<readonly string[]>([]);
-  const { form, field } = useForm<{
-    readonly on: string;
-    readonly really: string;
-    readonly outcome: (typeof FOUND)[number]['value'];
-    readonly why: string;
-  }>({ on: today, really: '', outcome: 'as-it-should-be', why: '' });
+  const { form, field } = useForm<StepValues>({
+    on: today,
+    really: '',
+    outcome: 'as-it-should-be',
+    why: '',
+  });
   const { on, really, outcome, why } = form;
   const codes = due.receivers.flatMap(receiver => receiver.codes).sort();
   const isLook = due.rule.kind === 'barrier' || due.rule.kind === 'check';
@@ -116,56 +125,20 @@ function Step({
         <details onToggle={event => setOpen(event.currentTarget.open)}>
           <summary>Otherwise</summary>
           {isOpen && (
-            <>
-              <TextField
-                label="Done on"
-                {...field('on')}
-                name="doneOn"
-                type="date"
-                trouble={fields.doneOn}
-              />
-              {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && (
-                <TextField
-                  label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
-                  {...field('really')}
-                  inputMode="decimal"
-                  placeholder={due.each ? 'as planned' : ''}
-                />
-              )}
-              {isLook && <Select label="Found" {...field('outcome')} options={FOUND} />}
-              {codes.length > 0 && (
-                <Choice
-                  label="To"
-                  name={`to ${id.current}`}
-                  value={isSome ? 'some' : 'all'}
-                  onChange={to => setSome(to === 'some')}
-                  direction="row"
-                  options={[
-                    { value: 'all', label: `all ${codes.length}` },
-                    { value: 'some', label: 'only some' },
-                  ]}
-                />
-              )}
-              {isSome && (
-                <PickUnits
-                  codes={codes}
-                  chosen={some}
-                  choose={setSomeCodes}
-                  trouble={fields.codes}
-                />
-              )}
-              <TextField
-                label="A note, or why it is left out"
-                {...field('why')}
-                name="note"
-                trouble={fields.note}
-              />
-              <Acts>
-                <Button onPress={() => send(true)} isPending={isPending}>
-                  Leave it out
-                </Button>
-              </Acts>
-            </>
+            <OtherwiseFields
+              field={field}
+              fields={fields}
+              due={due}
+              isLook={isLook}
+              codes={codes}
+              id={id}
+              isSome={isSome}
+              setSome={setSome}
+              some={some}
+              setSomeCodes={setSomeCodes}
+              send={send}
+              isPending={isPending}
+            />
           )}
         </details>
         {!isOpen && Object.values(fields).map(says => <Trouble key={says}>{says}</Trouble>)}
@@ -180,6 +153,85 @@ function Step({
         Done
       </Button>
     </li>
+  );
+}
+
+interface OtherwiseFieldsProps {
+  readonly field: FieldOf<StepValues>;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly due: DueTask;
+  readonly isLook: boolean;
+  readonly codes: string[];
+  readonly id: RefObject<string>;
+  readonly isSome: boolean;
+  readonly setSome: Dispatch<SetStateAction<boolean>>;
+  readonly some: readonly string[];
+  readonly setSomeCodes: Dispatch<SetStateAction<readonly string[]>>;
+  readonly send: (isSkipped: boolean) => void;
+  readonly isPending: boolean;
+}
+
+/** What was done otherwise, to which units, or why not at all. */
+function OtherwiseFields({
+  field,
+  fields,
+  due,
+  isLook,
+  codes,
+  id,
+  isSome,
+  setSome,
+  some,
+  setSomeCodes,
+  send,
+  isPending,
+}: OtherwiseFieldsProps) {
+  return (
+    <>
+      <TextField
+        label="Done on"
+        {...field('on')}
+        name="doneOn"
+        type="date"
+        trouble={fields.doneOn}
+      />
+      {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && (
+        <TextField
+          label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
+          {...field('really')}
+          inputMode="decimal"
+          placeholder={due.each ? 'as planned' : ''}
+        />
+      )}
+      {isLook && <Select label="Found" {...field('outcome')} options={FOUND} />}
+      {codes.length > 0 && (
+        <Choice
+          label="To"
+          name={`to ${id.current}`}
+          value={isSome ? 'some' : 'all'}
+          onChange={to => setSome(to === 'some')}
+          direction="row"
+          options={[
+            { value: 'all', label: `all ${codes.length}` },
+            { value: 'some', label: 'only some' },
+          ]}
+        />
+      )}
+      {isSome && (
+        <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
+      )}
+      <TextField
+        label="A note, or why it is left out"
+        {...field('why')}
+        name="note"
+        trouble={fields.note}
+      />
+      <Acts>
+        <Button onPress={() => send(true)} isPending={isPending}>
+          Leave it out
+        </Button>
+      </Acts>
+    </>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
@@ -7,10 +8,12 @@ import { depthOfBags } from '@/core/materials/mix/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import type { ReadAmount } from '@/features/shelf/sums/read-amount';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import type { BoundField } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -66,29 +69,16 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
   return (
     <Box>
       <summary>How deep was it really?</summary>
-      <div data-fields>
-        <Select
-          label="The level"
-          name="laidLevel"
-          value={treatment?.id ?? ''}
-          onChange={setChosen}
-          options={layers.map(each => ({ value: each.id, label: each.name }))}
-        />
-        <TextField
-          label={`Bags on each ${unitWord}`}
-          {...field('bags')}
-          name="laidBags"
-          trouble={count.trouble}
-          inputMode="decimal"
-        />
-        <TextField
-          label="A bag holds"
-          {...field('bag')}
-          name="laidBag"
-          trouble={size.trouble}
-          placeholder={system === 'us' ? '1.5 cu ft' : '40 l'}
-        />
-      </div>
+      <DepthFields
+        treatment={treatment}
+        setChosen={setChosen}
+        layers={layers}
+        unitWord={unitWord}
+        field={field}
+        count={count}
+        size={size}
+        system={system}
+      />
       {called !== '' && (
         <p>
           On {figures(areaM2)} m² that is <b>{called}</b>.
@@ -104,6 +94,56 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
         </Acts>
       )}
     </Box>
+  );
+}
+
+interface DepthFieldsProps {
+  readonly treatment: { readonly id: string; readonly name: string } | undefined;
+  readonly setChosen: Dispatch<SetStateAction<string>>;
+  readonly layers: { readonly id: string; readonly name: string }[];
+  readonly unitWord: LaidDepthProps['unitWord'];
+  readonly field: <Key extends 'bags' | 'bag'>(
+    key: Key,
+  ) => BoundField<{ bags: string; bag: string }[Key]>;
+  readonly count: ReadAmount;
+  readonly size: ReadAmount;
+  readonly system: LaidDepthProps['system'];
+}
+
+function DepthFields({
+  treatment,
+  setChosen,
+  layers,
+  unitWord,
+  field,
+  count,
+  size,
+  system,
+}: DepthFieldsProps) {
+  return (
+    <div data-fields>
+      <Select
+        label="The level"
+        name="laidLevel"
+        value={treatment?.id ?? ''}
+        onChange={setChosen}
+        options={layers.map(each => ({ value: each.id, label: each.name }))}
+      />
+      <TextField
+        label={`Bags on each ${unitWord}`}
+        {...field('bags')}
+        name="laidBags"
+        trouble={count.trouble}
+        inputMode="decimal"
+      />
+      <TextField
+        label="A bag holds"
+        {...field('bag')}
+        name="laidBag"
+        trouble={size.trouble}
+        placeholder={system === 'us' ? '1.5 cu ft' : '40 l'}
+      />
+    </div>
   );
 }
 

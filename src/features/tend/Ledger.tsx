@@ -1,10 +1,12 @@
 'use client';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
+import type { EqualisedRates } from '@/core/materials/dose/equalise-rates';
 import { EQUALISE_SCHOOLS } from '@/core/materials/dose/equalise-rates';
 import { unitCost } from '@/core/materials/ledger/money';
 import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
+import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
 import { counted } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
@@ -48,30 +50,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
           { value: 'done', label: 'as done so far' },
         ]}
       />
-      <WideTable label="What each treatment is given">
-        <thead>
-          <tr>
-            <th scope="col">treatment</th>
-            <th scope="col">of what</th>
-            <th scope="col">N</th>
-            <th scope="col">P</th>
-            <th scope="col">K</th>
-            <th scope="col">others</th>
-            <th scope="col">cost</th>
-            <th scope="col">minutes</th>
-          </tr>
-        </thead>
-        <tbody>
-          {accounts.map(account => (
-            <AccountRow
-              key={account.treatmentId}
-              account={account}
-              hourWorth={view.care.settings.hourWorth}
-              isDone={which === 'done'}
-            />
-          ))}
-        </tbody>
-      </WideTable>
+      <AccountTable accounts={accounts} view={view} which={which} />
       {(ledger.base.n ?? 0) > 0 && (
         <Soft>
           The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a{' '}
@@ -92,22 +71,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
         options={BYS.map(value => ({ value, label: BY_WORDS[value] }))}
       />
       {found.ok ? (
-        <>
-          <p>{amount(found.value.each)} each:</p>
-          <ul>
-            {found.value.changes.map(change => (
-              <li key={change.treatmentId}>
-                <b>{change.name}</b>:{' '}
-                {Math.abs(change.factor - 1) < 0.005
-                  ? 'as it is'
-                  : `${figures(change.factor)} times its dose`}{' '}
-                <small>
-                  its label allows {figures(change.least)} to {figures(change.most)} times
-                </small>
-              </li>
-            ))}
-          </ul>
-        </>
+        <EqualisedList amount={amount} found={found.value} />
       ) : (
         <p>
           {found.trouble.kind === 'too-few'
@@ -120,23 +84,88 @@ export function Ledger({ view }: { readonly view: TendView }) {
       <Soft>
         {EQUALISE_SCHOOLS.label} {EQUALISE_SCHOOLS.equal}
       </Soft>
-      {shopping.length > 0 && (
-        <details>
-          <summary>What to have in the shed</summary>
-          <ul>
-            {shopping.map(item => (
-              <li key={item.product + item.of}>
-                <b>{item.product}</b>: {amountWords(item.need, item.of)}
-                {item.packs === null
-                  ? ', pack not known'
-                  : `, ${counted(item.packs, 'pack')} with a tenth to spare`}
-                {item.price === null ? '' : `, ${item.price.toFixed(2)}`}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      {shopping.length > 0 && <ShoppingList shopping={shopping} />}
     </Book>
+  );
+}
+
+interface EqualisedListProps {
+  readonly amount: (value: number) => string;
+  readonly found: EqualisedRates;
+}
+
+function EqualisedList({ amount, found }: EqualisedListProps) {
+  return (
+    <>
+      <p>{amount(found.each)} each:</p>
+      <ul>
+        {found.changes.map(change => (
+          <li key={change.treatmentId}>
+            <b>{change.name}</b>:{' '}
+            {Math.abs(change.factor - 1) < 0.005
+              ? 'as it is'
+              : `${figures(change.factor)} times its dose`}{' '}
+            <small>
+              its label allows {figures(change.least)} to {figures(change.most)} times
+            </small>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function ShoppingList({ shopping }: { readonly shopping: readonly ToBuy[] }) {
+  return (
+    <details>
+      <summary>What to have in the shed</summary>
+      <ul>
+        {shopping.map(item => (
+          <li key={item.product + item.of}>
+            <b>{item.product}</b>: {amountWords(item.need, item.of)}
+            {item.packs === null
+              ? ', pack not known'
+              : `, ${counted(item.packs, 'pack')} with a tenth to spare`}
+            {item.price === null ? '' : `, ${item.price.toFixed(2)}`}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+interface AccountTableProps {
+  readonly accounts: readonly LedgerAccount[];
+  readonly view: TendView;
+  readonly which: 'planned' | 'done';
+}
+
+function AccountTable({ accounts, view, which }: AccountTableProps) {
+  return (
+    <WideTable label="What each treatment is given">
+      <thead>
+        <tr>
+          <th scope="col">treatment</th>
+          <th scope="col">of what</th>
+          <th scope="col">N</th>
+          <th scope="col">P</th>
+          <th scope="col">K</th>
+          <th scope="col">others</th>
+          <th scope="col">cost</th>
+          <th scope="col">minutes</th>
+        </tr>
+      </thead>
+      <tbody>
+        {accounts.map(account => (
+          <AccountRow
+            key={account.treatmentId}
+            account={account}
+            hourWorth={view.care.settings.hourWorth}
+            isDone={which === 'done'}
+          />
+        ))}
+      </tbody>
+    </WideTable>
   );
 }
 

@@ -10,6 +10,7 @@ import { PickUnits } from '@/features/bench/PickUnits';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -25,17 +26,22 @@ interface LogActProps {
   readonly log: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
+interface LogActValues {
+  readonly name: string;
+  readonly kind: CareKind;
+  readonly to: string;
+  readonly doneOn: string;
+  readonly note: string;
+}
+
 /** Something that was done and not planned: to all, a treatment or single units; what not all got wants a reason. */
 export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps) {
   const [some, setSomeCodes] = useState<readonly string[]>([]);
   const { trouble, fields, isPending, run } = useTrialAction();
-  const { form, change, field } = useForm<{
-    readonly name: string;
-    readonly kind: CareKind;
-    readonly to: string;
-    readonly doneOn: string;
-    readonly note: string;
-  }>({ name: '', kind: 'other', to: '', doneOn: today, note: '' }, fields);
+  const { form, change, field } = useForm<LogActValues>(
+    { name: '', kind: 'other', to: '', doneOn: today, note: '' },
+    fields,
+  );
   const { name, kind, to, doneOn, note } = form;
   const submit = (): void =>
     run(
@@ -57,36 +63,7 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
   return (
     <Box>
       <summary>Something was done that was not planned</summary>
-      <div data-fields>
-        <TextField
-          label="What"
-          {...field('name')}
-          name="logName"
-          placeholder="tied in, hail cover on"
-        />
-        <Select
-          label="It was"
-          {...field('kind')}
-          name="logKind"
-          options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))}
-        />
-        <Select
-          label="To whom"
-          {...field('to')}
-          name="logTo"
-          options={[
-            { value: '', label: 'all alike' },
-            ...treatments.map(treatment => ({
-              value: treatment.id,
-              label: `only ${treatment.name}`,
-            })),
-            ...(codes.length === 0
-              ? []
-              : [{ value: SOME, label: `only some ${pluralOf(unitWord)}` }]),
-          ]}
-        />
-        <TextField label="On" {...field('doneOn')} name="logDay" type="date" />
-      </div>
+      <ActFields field={field} treatments={treatments} codes={codes} unitWord={unitWord} />
       {to === SOME && (
         <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
       )}
@@ -98,6 +75,48 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
         </Button>
       </Acts>
     </Box>
+  );
+}
+
+interface ActFieldsProps {
+  readonly field: FieldOf<LogActValues>;
+  readonly treatments: LogActProps['treatments'];
+  readonly codes: LogActProps['codes'];
+  readonly unitWord: LogActProps['unitWord'];
+}
+
+function ActFields({ field, treatments, codes, unitWord }: ActFieldsProps) {
+  return (
+    <div data-fields>
+      <TextField
+        label="What"
+        {...field('name')}
+        name="logName"
+        placeholder="tied in, hail cover on"
+      />
+      <Select
+        label="It was"
+        {...field('kind')}
+        name="logKind"
+        options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))}
+      />
+      <Select
+        label="To whom"
+        {...field('to')}
+        name="logTo"
+        options={[
+          { value: '', label: 'all alike' },
+          ...treatments.map(treatment => ({
+            value: treatment.id,
+            label: `only ${treatment.name}`,
+          })),
+          ...(codes.length === 0
+            ? []
+            : [{ value: SOME, label: `only some ${pluralOf(unitWord)}` }]),
+        ]}
+      />
+      <TextField label="On" {...field('doneOn')} name="logDay" type="date" />
+    </div>
   );
 }
 

@@ -78,24 +78,7 @@ export function Tend({
           )}
           <Weathered view={view} />
           {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
-          {view.coming.length > 0 && (
-            <section aria-label="Coming">
-              <h2>Coming</h2>
-              <Coming>
-                {view.coming.map(task => (
-                  <li key={`${task.ruleId} ${task.nth}`}>
-                    <b>{task.dueOn === null ? `at ${task.waitsFor}` : shortDay(task.dueOn)}</b>{' '}
-                    {care.rules.find(rule => rule.id === task.ruleId)?.name}
-                  </li>
-                ))}
-              </Coming>
-              <p>
-                <a href={`/trials/${trial.id}/calendar`} download>
-                  Take it into a calendar (iCalendar)
-                </a>
-              </p>
-            </section>
-          )}
+          {view.coming.length > 0 && <ComingTasks view={view} care={care} trial={trial} />}
           {bench ? (
             <Bench
               view={bench}
@@ -115,59 +98,127 @@ export function Tend({
             </Soft>
           )}
         </div>
-        <div>
-          <RuleList view={view} save={saveRule} drop={dropRule} />
-          {view.limits.map(limit => (
-            <Mind key={limit}>{withShortDays(limit)}</Mind>
-          ))}
-          <Reminders
-            reminders={view.reminders}
-            isLocked={trial.state === 'locked'}
-            plan={(draft, why) => saveRule(null, draft, why)}
-          />
-          {trial.state !== 'closed' && (
-            <LogAct
-              treatments={view.treatments}
-              codes={view.codes}
-              unitWord={trial.unitWord}
-              today={view.today}
-              log={log}
-            />
-          )}
-          {trial.state !== 'closed' && view.areaM2 !== null && (
-            <LaidDepth
-              treatments={view.treatments}
-              areaM2={view.areaM2}
-              unitWord={trial.unitWord}
-              system={view.system}
-              name={nameByDepth}
-            />
-          )}
-          <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
-          {trial.state !== 'closed' && (
-            <CareSettingsForm
-              settings={care.settings}
-              unitWord={trial.unitWord}
-              system={view.system}
-              save={changeSettings}
-              thirst={view.thirst}
-            />
-          )}
-          <Adherence view={view} untick={untick} />
-          {view.tooOften.map(each => (
-            <p key={each.product} role="alert">
-              <b>
-                {each.product} is planned {each.planned} times; its label allows {each.most}.
-              </b>{' '}
-              Plan it less often.
-            </p>
-          ))}
-          <Known facts={view.lore} />
-          <Cautions hazards={view.hazards} extra={waitingWords(view)} />
-        </div>
+        <TendDetails
+          view={view}
+          saveRule={saveRule}
+          dropRule={dropRule}
+          trial={trial}
+          log={log}
+          nameByDepth={nameByDepth}
+          dateStage={dateStage}
+          care={care}
+          changeSettings={changeSettings}
+          untick={untick}
+        />
       </TwoParts>
       <Ledger view={view} />
     </>
+  );
+}
+
+interface TendDetailsProps {
+  readonly view: TendProps['view'];
+  readonly saveRule: TendProps['saveRule'];
+  readonly dropRule: TendProps['dropRule'];
+  readonly trial: TendView['trial'];
+  readonly log: TendProps['log'];
+  readonly nameByDepth: TendProps['nameByDepth'];
+  readonly dateStage: TendProps['dateStage'];
+  readonly care: TendView['care'];
+  readonly changeSettings: TendProps['changeSettings'];
+  readonly untick: TendProps['untick'];
+}
+
+function TendDetails({
+  view,
+  saveRule,
+  dropRule,
+  trial,
+  log,
+  nameByDepth,
+  dateStage,
+  care,
+  changeSettings,
+  untick,
+}: TendDetailsProps) {
+  return (
+    <div>
+      <RuleList view={view} save={saveRule} drop={dropRule} />
+      {view.limits.map(limit => (
+        <Mind key={limit}>{withShortDays(limit)}</Mind>
+      ))}
+      <Reminders
+        reminders={view.reminders}
+        isLocked={trial.state === 'locked'}
+        plan={(draft, why) => saveRule(null, draft, why)}
+      />
+      {trial.state !== 'closed' && (
+        <LogAct
+          treatments={view.treatments}
+          codes={view.codes}
+          unitWord={trial.unitWord}
+          today={view.today}
+          log={log}
+        />
+      )}
+      {trial.state !== 'closed' && view.areaM2 !== null && (
+        <LaidDepth
+          treatments={view.treatments}
+          areaM2={view.areaM2}
+          unitWord={trial.unitWord}
+          system={view.system}
+          name={nameByDepth}
+        />
+      )}
+      <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
+      {trial.state !== 'closed' && (
+        <CareSettingsForm
+          settings={care.settings}
+          unitWord={trial.unitWord}
+          system={view.system}
+          save={changeSettings}
+          thirst={view.thirst}
+        />
+      )}
+      <Adherence view={view} untick={untick} />
+      {view.tooOften.map(each => (
+        <p key={each.product} role="alert">
+          <b>
+            {each.product} is planned {each.planned} times; its label allows {each.most}.
+          </b>{' '}
+          Plan it less often.
+        </p>
+      ))}
+      <Known facts={view.lore} />
+      <Cautions hazards={view.hazards} extra={waitingWords(view)} />
+    </div>
+  );
+}
+
+interface ComingTasksProps {
+  readonly view: TendProps['view'];
+  readonly care: TendView['care'];
+  readonly trial: TendView['trial'];
+}
+
+function ComingTasks({ view, care, trial }: ComingTasksProps) {
+  return (
+    <section aria-label="Coming">
+      <h2>Coming</h2>
+      <Coming>
+        {view.coming.map(task => (
+          <li key={`${task.ruleId} ${task.nth}`}>
+            <b>{task.dueOn === null ? `at ${task.waitsFor}` : shortDay(task.dueOn)}</b>{' '}
+            {care.rules.find(rule => rule.id === task.ruleId)?.name}
+          </li>
+        ))}
+      </Coming>
+      <p>
+        <a href={`/trials/${trial.id}/calendar`} download>
+          Take it into a calendar (iCalendar)
+        </a>
+      </p>
+    </section>
   );
 }
 

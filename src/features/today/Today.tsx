@@ -46,23 +46,7 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
         <EmptyBench />
       ) : (
         <>
-          <FirstFew of={errands} first={FIRST}>
-            {shown => (
-              <Round aria-label="What wants doing">
-                {shown.map(errand => (
-                  <li key={errand.id}>
-                    <Link href={errand.href}>
-                      <b>{errand.amount}</b>
-                      <span>
-                        <strong>{errand.act}</strong>
-                        <small>{errand.why}</small>
-                      </span>
-                    </Link>
-                  </li>
-                ))}
-              </Round>
-            )}
-          </FirstFew>
+          <Errands errands={errands} />
           {due.tasks.length > 0 && (
             <section>
               <h2>To tend</h2>
@@ -81,29 +65,7 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
               grow.
             </Soft>
           )}
-          {running.length > 0 && (
-            <section>
-              <h2>Under way</h2>
-              <FirstFew of={running} first={FIRST}>
-                {shown => (
-                  <UnderWay>
-                    {shown.map(summary => (
-                      <li key={summary.trial.id}>
-                        <Link href={`/trials/${summary.trial.id}/weigh`}>
-                          {summary.trial.question}
-                        </Link>
-                        <span>{dayWords(summary, today)}</span>
-                        <progress
-                          aria-label={`Season of ${summary.trial.crop}`}
-                          value={seasonShare(summary, today)}
-                        />
-                      </li>
-                    ))}
-                  </UnderWay>
-                )}
-              </FirstFew>
-            </section>
-          )}
+          {running.length > 0 && <RunningTrials running={running} today={today} />}
           {found.length > 0 && (
             <section>
               <h2>Found so far</h2>
@@ -120,6 +82,57 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
         </>
       )}
     </Page>
+  );
+}
+
+function Errands({ errands }: { readonly errands: Errand[] }) {
+  return (
+    <FirstFew of={errands} first={FIRST}>
+      {shown => (
+        <Round aria-label="What wants doing">
+          {shown.map(errand => (
+            <li key={errand.id}>
+              <Link href={errand.href}>
+                <b>{errand.amount}</b>
+                <span>
+                  <strong>{errand.act}</strong>
+                  <small>{errand.why}</small>
+                </span>
+              </Link>
+            </li>
+          ))}
+        </Round>
+      )}
+    </FirstFew>
+  );
+}
+
+interface RunningTrialsProps {
+  readonly running: TrialSummaryView[];
+  readonly today: TodayProps['today'];
+}
+
+function RunningTrials({ running, today }: RunningTrialsProps) {
+  return (
+    <section>
+      <h2>Under way</h2>
+      <FirstFew of={running} first={FIRST}>
+        {shown => (
+          <UnderWay>
+            {shown.map(summary => (
+              <li key={summary.trial.id}>
+                <Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link>
+                <span>{dayWords(summary, today)}</span>
+                <progress
+                  aria-label={`Season of ${summary.trial.crop}`}
+                  value={seasonShare(summary, today)}
+                />
+              </li>
+            ))}
+          </UnderWay>
+        )}
+      </FirstFew>
+    </section>
   );
 }
 

@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
+import type { Dispatch, SetStateAction } from 'react';
 import { useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { valueWords } from '@/core/measure/reading/read-value';
@@ -187,22 +188,38 @@ function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView
           Undo
         </Button>
       </Others>
-      <details onToggle={event => setOpen(event.currentTarget.open)}>
-        <summary>No value, a note, a picture</summary>
-        {isOpen && (
-          <Why>
-            <TextField label="Note" name="walkNote" value={walk.note} onChange={walk.setNote} />
-            <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
-            <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
-            <Button onPress={() => void walk.save('dead')}>It is dead</Button>
-            <Link href={`/trials/${view.trialId}/weigh?pot=${unit.code}`}>
-              A mishap happened to {unit.code}
-            </Link>
-            <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
-          </Why>
-        )}
-      </details>
+      <WhyNoValue setOpen={setOpen} isOpen={isOpen} walk={walk} view={view} unit={unit} />
     </>
+  );
+}
+
+interface WhyNoValueProps {
+  readonly setOpen: Dispatch<SetStateAction<boolean>>;
+  readonly isOpen: boolean;
+  readonly walk: Walking;
+  readonly view: WalkView;
+  readonly unit: NonNullable<
+    { readonly id: string; readonly code: string; readonly where: string } | undefined
+  >;
+}
+
+function WhyNoValue({ setOpen, isOpen, walk, view, unit }: WhyNoValueProps) {
+  return (
+    <details onToggle={event => setOpen(event.currentTarget.open)}>
+      <summary>No value, a note, a picture</summary>
+      {isOpen && (
+        <Why>
+          <TextField label="Note" name="walkNote" value={walk.note} onChange={walk.setNote} />
+          <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
+          <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
+          <Button onPress={() => void walk.save('dead')}>It is dead</Button>
+          <Link href={`/trials/${view.trialId}/weigh?pot=${unit.code}`}>
+            A mishap happened to {unit.code}
+          </Link>
+          <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
+        </Why>
+      )}
+    </details>
   );
 }
 

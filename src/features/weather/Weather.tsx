@@ -1,5 +1,6 @@
 'use client';
 
+import type { TransitionStartFunction } from 'react';
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
@@ -33,20 +34,27 @@ interface WeatherProps {
   readonly fetchStandIn: () => Promise<void>;
 }
 
+interface WeatherRow {
+  readonly day: WeatherDay;
+  readonly etoMm: number;
+  /** Degree days over 10 °C. */
+  readonly warmth: number;
+}
+
 const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' } as const;
 
 /** The garden's weather: what it took in water, how warm it was, and what it asks to mind. */
 export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: WeatherProps) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isPending, startTransition] = useTransition();
-  const rows = days
+  const rows: readonly WeatherRow[] = days
     .map(day => ({
       day,
       etoMm: etoOfDay(day, { latitude, altitudeM }),
       warmth: degreeDays('simple', day.tmaxC, day.tminC, 10),
     }))
     .reverse();
-  const sum = (of: (row: (typeof rows)[number]) => number): number =>
+  const sum = (of: (row: WeatherRow) => number): number =>
     rows.reduce((total, row) => total + of(row), 0);
   const take = (file: File | undefined): void => {
     if (file) startTransition(async () => setTrouble(await importCsv(await file.text())));
@@ -68,35 +76,7 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
                 {figures(sum(row => row.etoMm))} mm taken by short grass,{' '}
                 {figures(sum(row => row.warmth))} degree days above 10 °C.
               </p>
-              <WideTable label="Day by day">
-                <thead>
-                  <tr>
-                    <th scope="col">day</th>
-                    <th scope="col">lowest</th>
-                    <th scope="col">highest</th>
-                    <th scope="col">rain</th>
-                    <th scope="col">grass takes</th>
-                    <th scope="col">warmth</th>
-                    <th scope="col">mind</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.map(({ day, etoMm, warmth }) => {
-                    const alert = alertOf(day);
-                    return (
-                      <tr key={day.day}>
-                        <th scope="row">{shortDay(day.day)}</th>
-                        <td>{day.tminC.toFixed(1)}°</td>
-                        <td>{day.tmaxC.toFixed(1)}°</td>
-                        <td>{day.rainMm === 0 ? '—' : `${day.rainMm.toFixed(1)} mm`}</td>
-                        <td>{etoMm.toFixed(1)} mm</td>
-                        <td>{warmth.toFixed(1)}</td>
-                        <td>{alert ? ALERT_WORDS[alert] : ''}</td>
-                      </tr>
-                    );
-                  })}
-                </tbody>
-              </WideTable>
+              <DayTable rows={rows} />
               {rows.some(row => row.day.source === 'stand-in') && (
                 <Soft>Days of the stand-in station are made up, not measured.</Soft>
               )}
@@ -105,31 +85,91 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
         </Days>
         <div>
           <Thirst etoMm={rows.length === 0 ? 4 : sum(row => row.etoMm) / rows.length} />
-          <Box>
-            <h2>A station’s table</h2>
-            <Soft>
-              CSV with columns date, tmax, tmin, rain, and if there are any wind, rhmax, rhmin, sun.
-              All of it is taken, or nothing.
-            </Soft>
-            <label>
-              <span>File</span>{' '}
-              <input
-                type="file"
-                accept=".csv,text/csv"
-                onChange={event => take(event.target.files?.[0])}
-                disabled={isPending}
-              />
-            </label>
-            {trouble && <Trouble>{trouble}</Trouble>}
-            <Acts>
-              <Button onPress={() => startTransition(fetchStandIn)} isPending={isPending}>
-                Ask the stand-in station
-              </Button>
-            </Acts>
-          </Box>
+          <StationTable
+            take={take}
+            isPending={isPending}
+            trouble={trouble}
+            startTransition={startTransition}
+            fetchStandIn={fetchStandIn}
+          />
         </div>
       </TwoParts>
     </Page>
+  );
+}
+
+interface StationTableProps {
+  readonly take: (file: File | undefined) => void;
+  readonly isPending: boolean;
+  readonly trouble: string | null;
+  readonly startTransition: TransitionStartFunction;
+  readonly fetchStandIn: WeatherProps['fetchStandIn'];
+}
+
+function StationTable({
+  take,
+  isPending,
+  trouble,
+  startTransition,
+  fetchStandIn,
+}: StationTableProps) {
+  return (
+    <Box>
+      <h2>A station’s table</h2>
+      <Soft>
+        CSV with columns date, tmax, tmin, rain, and if there are any wind, rhmax, rhmin, sun. All
+        of it is taken, or nothing.
+      </Soft>
+      <label>
+        <span>File</span>{' '}
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          onChange={event => take(event.target.files?.[0])}
+          disabled={isPending}
+        />
+      </label>
+      {trouble && <Trouble>{trouble}</Trouble>}
+      <Acts>
+        <Button onPress={() => startTransition(fetchStandIn)} isPending={isPending}>
+          Ask the stand-in station
+        </Button>
+      </Acts>
+    </Box>
+  );
+}
+
+function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
+  return (
+    <WideTable label="Day by day">
+      <thead>
+        <tr>
+          <th scope="col">day</th>
+          <th scope="col">lowest</th>
+          <th scope="col">highest</th>
+          <th scope="col">rain</th>
+          <th scope="col">grass takes</th>
+          <th scope="col">warmth</th>
+          <th scope="col">mind</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ day, etoMm, warmth }) => {
+          const alert = alertOf(day);
+          return (
+            <tr key={day.day}>
+              <th scope="row">{shortDay(day.day)}</th>
+              <td>{day.tminC.toFixed(1)}°</td>
+              <td>{day.tmaxC.toFixed(1)}°</td>
+              <td>{day.rainMm === 0 ? '—' : `${day.rainMm.toFixed(1)} mm`}</td>
+              <td>{etoMm.toFixed(1)} mm</td>
+              <td>{warmth.toFixed(1)}</td>
+              <td>{alert ? ALERT_WORDS[alert] : ''}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </WideTable>
   );
 }
 

@@ -18,6 +18,7 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import type { Action } from '@/ui/use-action';
 import { useForm } from '@/ui/use-form';
 import { DECISION_WORDS, type MishapView } from './mishap-view';
 
@@ -87,25 +88,14 @@ export function Mishaps({
       )}
       <ul>
         {mishaps.map(mishap => (
-          <li key={mishap.id}>
-            <span>
-              <b>{mishap.code}</b>, {shortDay(mishap.on)}: {mishap.what}.{' '}
-              {DECISION_WORDS[mishap.decision]}
-              {mishap.isByTreatment ? ', the treatment did it' : ''}
-              {mishap.isAfterKey ? ', decided after the key was open' : ''}. {mishap.why}
-              {mishap.by === '' ? '' : ` (${mishap.by})`}
-            </span>
-            {!isClosed && (
-              <Button
-                data-tone="quiet"
-                aria-label={`Take back the mishap of ${mishap.code}`}
-                onPress={() => run(() => takeBack(mishap.id))}
-                isPending={isPending}
-              >
-                Take back
-              </Button>
-            )}
-          </li>
+          <MishapLine
+            key={mishap.id}
+            mishap={mishap}
+            isClosed={isClosed}
+            run={run}
+            takeBack={takeBack}
+            isPending={isPending}
+          />
         ))}
       </ul>
       {!isClosed && (
@@ -168,6 +158,38 @@ export function Mishaps({
         </details>
       )}
     </Box>
+  );
+}
+
+interface MishapLineProps {
+  readonly mishap: MishapView;
+  readonly isClosed: MishapsProps['isClosed'];
+  readonly run: Action<TrialTrouble>['run'];
+  readonly takeBack: MishapsProps['takeBack'];
+  readonly isPending: boolean;
+}
+
+function MishapLine({ mishap, isClosed, run, takeBack, isPending }: MishapLineProps) {
+  return (
+    <li>
+      <span>
+        <b>{mishap.code}</b>, {shortDay(mishap.on)}: {mishap.what}.{' '}
+        {DECISION_WORDS[mishap.decision]}
+        {mishap.isByTreatment ? ', the treatment did it' : ''}
+        {mishap.isAfterKey ? ', decided after the key was open' : ''}. {mishap.why}
+        {mishap.by === '' ? '' : ` (${mishap.by})`}
+      </span>
+      {!isClosed && (
+        <Button
+          data-tone="quiet"
+          aria-label={`Take back the mishap of ${mishap.code}`}
+          onPress={() => run(() => takeBack(mishap.id))}
+          isPending={isPending}
+        >
+          Take back
+        </Button>
+      )}
+    </li>
   );
 }
 

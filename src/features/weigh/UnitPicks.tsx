@@ -73,45 +73,68 @@ export function UnitPicks({
             {[...picks]
               .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))
               .map(pick => (
-                <tr key={pick.id}>
-                  <td>{longDay(pick.pickedOn)}</td>
-                  <td>
-                    {pickWords(pick, style)}
-                    {pick.tareG > 0 && (
-                      <Soft as="small">
-                        {' '}
-                        {pick.asWritten} less {printMass(pick.tareG, style)}
-                      </Soft>
-                    )}
-                  </td>
-                  <td>{pick.note}</td>
-                  <td>
-                    {!isClosed && (
-                      <Row>
-                        <Button
-                          data-tone="quiet"
-                          onPress={() => onEdit(pick)}
-                          aria-label={`Change ${unit.code}, ${longDay(pick.pickedOn)}`}
-                        >
-                          Change
-                        </Button>
-                        <Button
-                          data-tone="quiet"
-                          onPress={() => onTakeOut(pick)}
-                          aria-label={`Take out ${unit.code}, ${longDay(pick.pickedOn)}`}
-                        >
-                          Take out
-                        </Button>
-                      </Row>
-                    )}
-                  </td>
-                </tr>
+                <PickRow
+                  key={pick.id}
+                  pick={pick}
+                  style={style}
+                  isClosed={isClosed}
+                  onEdit={onEdit}
+                  unit={unit}
+                  onTakeOut={onTakeOut}
+                />
               ))}
           </tbody>
         </table>
       )}
       <History key={unit.id} unitId={unit.id} picks={picks} style={style} history={history} />
     </section>
+  );
+}
+
+interface PickRowProps {
+  readonly pick: Pick;
+  readonly style: UnitPicksProps['style'];
+  readonly isClosed: UnitPicksProps['isClosed'];
+  readonly onEdit: UnitPicksProps['onEdit'];
+  readonly unit: UnitPicksProps['unit'];
+  readonly onTakeOut: UnitPicksProps['onTakeOut'];
+}
+
+function PickRow({ pick, style, isClosed, onEdit, unit, onTakeOut }: PickRowProps) {
+  return (
+    <tr>
+      <td>{longDay(pick.pickedOn)}</td>
+      <td>
+        {pickWords(pick, style)}
+        {pick.tareG > 0 && (
+          <Soft as="small">
+            {' '}
+            {pick.asWritten} less {printMass(pick.tareG, style)}
+          </Soft>
+        )}
+      </td>
+      <td>{pick.note}</td>
+      <td>
+        {!isClosed && (
+          <Row>
+            <Button
+              data-tone="quiet"
+              onPress={() => onEdit(pick)}
+              aria-label={`Change ${unit.code}, ${longDay(pick.pickedOn)}`}
+            >
+              Change
+            </Button>
+            <Button
+              data-tone="quiet"
+              onPress={() => onTakeOut(pick)}
+              aria-label={`Take out ${unit.code}, ${longDay(pick.pickedOn)}`}
+            >
+              Take out
+            </Button>
+          </Row>
+        )}
+      </td>
+    </tr>
   );
 }
 

@@ -26,6 +26,7 @@ import { PotStrip } from './PotStrip';
 import { UnitPicks } from './UnitPicks';
 import { isDone, type RoundActions, useRound } from './use-round';
 import { useWeighKeys } from './use-weigh-keys';
+import type { RoundSums } from './weigh-sums';
 import { roundSums, soundSums } from './weigh-sums';
 
 interface WeighProps extends RoundActions {
@@ -158,29 +159,7 @@ function Round({
             onOpen={each => round.choose(each.id)}
           />
         </div>
-        <Sums aria-live="polite">
-          <div>
-            <dt>{shortDay(day)}</dt>
-            <dd>
-              {sums.unitsDone} of {units.length}
-              <small>{pluralOf(unitWord)} done</small>
-            </dd>
-          </div>
-          <div>
-            <dt>picked</dt>
-            <dd>
-              {printMass(sums.netG, style)}
-              <small>{sums.pieces} sound pieces</small>
-            </dd>
-          </div>
-          <div>
-            <dt>mean</dt>
-            <dd>
-              {sums.meanG === null ? '—' : printMass(sums.meanG, style)}
-              <small>a {unitWord} done</small>
-            </dd>
-          </div>
-        </Sums>
+        <SumsSoFar day={day} sums={sums} units={units} unitWord={unitWord} style={style} />
         <Checked checks={checkSums(picks)} style={style} />
         <UnitPicks
           unit={unit}
@@ -229,6 +208,42 @@ function Round({
         )}
       </EntrySide>
     </TwoParts>
+  );
+}
+
+interface SumsSoFarProps {
+  readonly day: string;
+  readonly sums: RoundSums;
+  readonly units: readonly BenchUnit[];
+  readonly unitWord: string;
+  readonly style: 'metric' | 'pounds-and-ounces';
+}
+
+function SumsSoFar({ day, sums, units, unitWord, style }: SumsSoFarProps) {
+  return (
+    <Sums aria-live="polite">
+      <div>
+        <dt>{shortDay(day)}</dt>
+        <dd>
+          {sums.unitsDone} of {units.length}
+          <small>{pluralOf(unitWord)} done</small>
+        </dd>
+      </div>
+      <div>
+        <dt>picked</dt>
+        <dd>
+          {printMass(sums.netG, style)}
+          <small>{sums.pieces} sound pieces</small>
+        </dd>
+      </div>
+      <div>
+        <dt>mean</dt>
+        <dd>
+          {sums.meanG === null ? '—' : printMass(sums.meanG, style)}
+          <small>a {unitWord} done</small>
+        </dd>
+      </div>
+    </Sums>
   );
 }
 

@@ -124,32 +124,44 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
       )}
       {isBusy && <p role="status">Counting…</p>}
       {cover && corners && (
-        <>
-          <output>
-            {cover.percent.toFixed(1)}%
-            <small>± {Math.max(0.5, cover.errorPercent).toFixed(1)}</small>
-          </output>
-          {cover.isOneClass && (
-            <Soft>
-              All of it looks alike: it is taken for {WORDS[counts].all[cover.percent > 50 ? 1 : 0]}
-              .
-            </Soft>
-          )}
-          <Acts>
-            <Button onPress={() => void count(corners, cover.threshold - STEP)}>
-              More is {counts}
-            </Button>
-            <Button onPress={() => void count(corners, cover.threshold + STEP)}>
-              Less is {counts}
-            </Button>
-            <Button data-tone="main" onPress={() => take(cover.percent)}>
-              Take {cover.percent.toFixed(1)}%
-            </Button>
-          </Acts>
-        </>
+        <CoverFound cover={cover} counts={counts} count={count} corners={corners} take={take} />
       )}
       {trouble && <p role="alert">{trouble}</p>}
     </Panel>
+  );
+}
+
+interface CoverFoundProps {
+  readonly cover: CanopyCover;
+  readonly counts: CoverPanelProps['counts'];
+  readonly count: (to: Corners, threshold: number | null) => Promise<void>;
+  readonly corners: Corners;
+  readonly take: CoverPanelProps['take'];
+}
+
+function CoverFound({ cover, counts, count, corners, take }: CoverFoundProps) {
+  return (
+    <>
+      <output>
+        {cover.percent.toFixed(1)}%<small>± {Math.max(0.5, cover.errorPercent).toFixed(1)}</small>
+      </output>
+      {cover.isOneClass && (
+        <Soft>
+          All of it looks alike: it is taken for {WORDS[counts].all[cover.percent > 50 ? 1 : 0]}.
+        </Soft>
+      )}
+      <Acts>
+        <Button onPress={() => void count(corners, cover.threshold - STEP)}>
+          More is {counts}
+        </Button>
+        <Button onPress={() => void count(corners, cover.threshold + STEP)}>
+          Less is {counts}
+        </Button>
+        <Button data-tone="main" onPress={() => take(cover.percent)}>
+          Take {cover.percent.toFixed(1)}%
+        </Button>
+      </Acts>
+    </>
   );
 }
 

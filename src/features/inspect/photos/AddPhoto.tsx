@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { PHOTO_WORDS, PhotoOf } from '@/core/image/photo';
+import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -19,15 +20,22 @@ interface AddPhotoProps {
   readonly today: string;
 }
 
+interface AddPhotoValues {
+  readonly unitId: string;
+  readonly shows: PhotoOf;
+  readonly takenOn: string;
+  readonly note: string;
+}
+
 /** A picture from the phone or a file, with whose it is and what it shows. */
 export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
   const router = useRouter();
-  const { form, change, field } = useForm<{
-    readonly unitId: string;
-    readonly shows: PhotoOf;
-    readonly takenOn: string;
-    readonly note: string;
-  }>({ unitId: units[0]?.id ?? '', shows: 'plant', takenOn: today, note: '' });
+  const { form, change, field } = useForm<AddPhotoValues>({
+    unitId: units[0]?.id ?? '',
+    shows: 'plant',
+    takenOn: today,
+    note: '',
+  });
   const { unitId, shows, takenOn, note } = form;
   const [said, setSaid] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -54,22 +62,7 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
   };
   return (
     <Fields>
-      <div data-fields>
-        <Select
-          label={`Of the ${unitWord}`}
-          {...field('unitId')}
-          name="photoUnit"
-          options={units.map(unit => ({ value: unit.id, label: unit.code }))}
-        />
-        <Select
-          label="It shows"
-          {...field('shows')}
-          name="photoShows"
-          options={PhotoOf.options.map(value => ({ value, label: PHOTO_WORDS[value] }))}
-        />
-        <TextField label="Taken on" {...field('takenOn')} name="photoDay" type="date" />
-        <TextField label="Note" {...field('note')} name="photoNote" />
-      </div>
+      <PhotoFields unitWord={unitWord} field={field} units={units} />
       <label>
         <span>Picture</span>{' '}
         <input
@@ -86,6 +79,33 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
       <p role="status">{isBusy ? 'Sending…' : said}</p>
       {trouble && <Trouble>{trouble}</Trouble>}
     </Fields>
+  );
+}
+
+interface PhotoFieldsProps {
+  readonly unitWord: AddPhotoProps['unitWord'];
+  readonly field: FieldOf<AddPhotoValues>;
+  readonly units: AddPhotoProps['units'];
+}
+
+function PhotoFields({ unitWord, field, units }: PhotoFieldsProps) {
+  return (
+    <div data-fields>
+      <Select
+        label={`Of the ${unitWord}`}
+        {...field('unitId')}
+        name="photoUnit"
+        options={units.map(unit => ({ value: unit.id, label: unit.code }))}
+      />
+      <Select
+        label="It shows"
+        {...field('shows')}
+        name="photoShows"
+        options={PhotoOf.options.map(value => ({ value, label: PHOTO_WORDS[value] }))}
+      />
+      <TextField label="Taken on" {...field('takenOn')} name="photoDay" type="date" />
+      <TextField label="Note" {...field('note')} name="photoNote" />
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import type { Dispatch, ReactNode, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
@@ -87,29 +88,7 @@ export function Photos({
       )}
       {wall && (
         <>
-          <div data-fields>
-            {walls.length > 1 && (
-              <Choice
-                label="They show"
-                name="wall"
-                value={wall.shows}
-                onChange={setShows}
-                options={walls.map(each => ({ value: each.shows, label: each.words }))}
-                direction="row"
-              />
-            )}
-            <Choice
-              label="Hung"
-              name="wallWay"
-              value={way}
-              onChange={setWay}
-              options={[
-                { value: 'side', label: 'beside each other' },
-                { value: 'pairs', label: 'first and last' },
-              ]}
-              direction="row"
-            />
-          </div>
+          <WallFields walls={walls} wall={wall} setShows={setShows} way={way} setWay={setWay} />
           <label>
             <input
               type="checkbox"
@@ -140,42 +119,21 @@ export function Photos({
             <Soft>No {unitWord} has pictures of two days yet.</Soft>
           )}
           {way === 'pairs' && (
-            <div data-pairs>
-              {wall.pairs.map(({ code, before, after }, i) => (
-                <div key={code}>
-                  {[before, after].map(photo =>
-                    figure(
-                      photo,
-                      `${isHidden ? `${unitWord} ${i + 1}` : code}, ${shortDay(photo.takenOn)}`,
-                      photo.drawn,
-                    ),
-                  )}
-                </div>
-              ))}
-            </div>
+            <PairsOfDays wall={wall} figure={figure} isHidden={isHidden} unitWord={unitWord} />
           )}
         </>
       )}
       {opened && (
-        <section aria-label="One picture">
-          <MeasurePhoto
-            key={opened.id}
-            source={`/api/photos/${trialId}/${opened.id}`}
-            words={isHidden ? 'the picture' : `${opened.code}, ${shortDay(opened.takenOn)}`}
-            ratio={opened.ratio}
-            widthMm={opened.widthMm}
-            save={(share, mm) => measure({ photoId: opened.id, share, mm })}
-          />
-          {opened.note !== '' && !isHidden && <p>{opened.note}</p>}
-          <div data-acts>
-            <Button onPress={() => setOpened(null)}>Put it back</Button>
-            {!isClosed && (
-              <Button data-tone="quiet" onPress={() => take(opened)} isPending={isPending}>
-                Take it away for good
-              </Button>
-            )}
-          </div>
-        </section>
+        <OnePicture
+          opened={opened}
+          trialId={trialId}
+          isHidden={isHidden}
+          measure={measure}
+          setOpened={setOpened}
+          isClosed={isClosed}
+          take={take}
+          isPending={isPending}
+        />
       )}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       {!isClosed && units.length > 0 && (
@@ -185,6 +143,113 @@ export function Photos({
         </details>
       )}
     </Wall>
+  );
+}
+
+interface OnePictureProps {
+  readonly opened: NonNullable<HungPhoto | null>;
+  readonly trialId: PhotosProps['trialId'];
+  readonly isHidden: boolean;
+  readonly measure: PhotosProps['measure'];
+  readonly setOpened: Dispatch<SetStateAction<HungPhoto | null>>;
+  readonly isClosed: PhotosProps['isClosed'];
+  readonly take: (photo: HungPhoto) => void;
+  readonly isPending: boolean;
+}
+
+function OnePicture({
+  opened,
+  trialId,
+  isHidden,
+  measure,
+  setOpened,
+  isClosed,
+  take,
+  isPending,
+}: OnePictureProps) {
+  return (
+    <section aria-label="One picture">
+      <MeasurePhoto
+        key={opened.id}
+        source={`/api/photos/${trialId}/${opened.id}`}
+        words={isHidden ? 'the picture' : `${opened.code}, ${shortDay(opened.takenOn)}`}
+        ratio={opened.ratio}
+        widthMm={opened.widthMm}
+        save={(share, mm) => measure({ photoId: opened.id, share, mm })}
+      />
+      {opened.note !== '' && !isHidden && <p>{opened.note}</p>}
+      <div data-acts>
+        <Button onPress={() => setOpened(null)}>Put it back</Button>
+        {!isClosed && (
+          <Button data-tone="quiet" onPress={() => take(opened)} isPending={isPending}>
+            Take it away for good
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+interface PairsOfDaysProps {
+  readonly wall: NonNullable<PhotoWall | undefined>;
+  readonly figure: (photo: HungPhoto, words: string, share: number) => ReactNode;
+  readonly isHidden: boolean;
+  readonly unitWord: PhotosProps['unitWord'];
+}
+
+function PairsOfDays({ wall, figure, isHidden, unitWord }: PairsOfDaysProps) {
+  return (
+    <div data-pairs>
+      {wall.pairs.map(({ code, before, after }, i) => (
+        <div key={code}>
+          {[before, after].map(photo =>
+            figure(
+              photo,
+              `${isHidden ? `${unitWord} ${i + 1}` : code}, ${shortDay(photo.takenOn)}`,
+              photo.drawn,
+            ),
+          )}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+interface WallFieldsProps {
+  readonly walls: PhotosProps['walls'];
+  readonly wall: NonNullable<PhotoWall | undefined>;
+  readonly setShows: Dispatch<
+    SetStateAction<'plant' | 'leaf' | 'harvest' | 'roots' | 'soil' | 'mishap'>
+  >;
+  readonly way: 'side' | 'pairs';
+  readonly setWay: Dispatch<SetStateAction<'side' | 'pairs'>>;
+}
+
+function WallFields({ walls, wall, setShows, way, setWay }: WallFieldsProps) {
+  return (
+    <div data-fields>
+      {walls.length > 1 && (
+        <Choice
+          label="They show"
+          name="wall"
+          value={wall.shows}
+          onChange={setShows}
+          options={walls.map(each => ({ value: each.shows, label: each.words }))}
+          direction="row"
+        />
+      )}
+      <Choice
+        label="Hung"
+        name="wallWay"
+        value={way}
+        onChange={setWay}
+        options={[
+          { value: 'side', label: 'beside each other' },
+          { value: 'pairs', label: 'first and last' },
+        ]}
+        direction="row"
+      />
+    </div>
   );
 }
 

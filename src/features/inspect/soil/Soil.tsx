@@ -18,7 +18,7 @@ import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useAction } from '@/ui/use-action';
 import { WideTable } from '@/ui/WideTable';
-import type { AnalyteCell, AnalyteView, SoilView } from './soil-view';
+import type { AnalyteCell, AnalyteView, BagView, SoilView } from './soil-view';
 
 type Taken = Promise<Result<number, ReportTrouble>>;
 
@@ -77,65 +77,15 @@ export function Soil({
           ))}
         </div>
       )}
-      {view.bags.length > 0 && (
-        <details>
-          <summary>
-            {counted(view.bags.length, 'bag')}
-            {open.length > 0 ? `, ${open.length} without an answer` : ''}
-          </summary>
-          <WideTable label="Bags of soil">
-            <thead>
-              <tr>
-                <th scope="col">number</th>
-                <th scope="col">of</th>
-                <th scope="col">taken</th>
-                <th scope="col">depth</th>
-                <th scope="col">cores</th>
-                <th scope="col">answer</th>
-              </tr>
-            </thead>
-            <tbody>
-              {view.bags.map(bag => (
-                <tr key={bag.number}>
-                  <th scope="row">{bag.number}</th>
-                  <td>{bag.code}</td>
-                  <td>{shortDay(bag.takenOn)}</td>
-                  <td>{bag.depthMm === null ? '' : `${bag.depthMm} mm`}</td>
-                  <td>{bag.cores}</td>
-                  <td>{bag.isAnswered ? 'here' : 'waiting'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </WideTable>
-        </details>
-      )}
+      {view.bags.length > 0 && <BagTable view={view} open={open} />}
       {!isClosed && open.length > 0 && (
-        <div>
-          <Acts>
-            <Button onPress={() => take(ask)} isPending={isPending}>
-              Ask the {laboratory.isStandIn ? 'stand-in ' : ''}laboratory
-            </Button>
-          </Acts>
-          <Soft>
-            {laboratory.isStandIn
-              ? 'A laboratory that is not there: its values are made up and know nothing of treatments. '
-              : ''}
-            It answers {laboratory.answersAfterDays} days after the last bag.
-          </Soft>
-          <label>
-            <span>Or a report as a file (CSV: sample, analyte, value, unit)</span>{' '}
-            <input
-              type="file"
-              accept=".csv,text/csv"
-              disabled={isPending}
-              onChange={event => {
-                const file = event.target.files?.[0];
-                if (file) take(async () => takeReport(await file.text()));
-                event.target.value = '';
-              }}
-            />
-          </label>
-        </div>
+        <Laboratory
+          take={take}
+          ask={ask}
+          isPending={isPending}
+          laboratory={laboratory}
+          takeReport={takeReport}
+        />
       )}
       <p role="status">{said}</p>
       {trouble?.kind === 'rows' && (
@@ -160,6 +110,85 @@ export function Soil({
         </details>
       )}
     </Box>
+  );
+}
+
+interface LaboratoryProps {
+  readonly take: (doing: () => Taken) => void;
+  readonly ask: SoilProps['ask'];
+  readonly isPending: boolean;
+  readonly laboratory: SoilProps['laboratory'];
+  readonly takeReport: SoilProps['takeReport'];
+}
+
+function Laboratory({ take, ask, isPending, laboratory, takeReport }: LaboratoryProps) {
+  return (
+    <div>
+      <Acts>
+        <Button onPress={() => take(ask)} isPending={isPending}>
+          Ask the {laboratory.isStandIn ? 'stand-in ' : ''}laboratory
+        </Button>
+      </Acts>
+      <Soft>
+        {laboratory.isStandIn
+          ? 'A laboratory that is not there: its values are made up and know nothing of treatments. '
+          : ''}
+        It answers {laboratory.answersAfterDays} days after the last bag.
+      </Soft>
+      <label>
+        <span>Or a report as a file (CSV: sample, analyte, value, unit)</span>{' '}
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          disabled={isPending}
+          onChange={event => {
+            const file = event.target.files?.[0];
+            if (file) take(async () => takeReport(await file.text()));
+            event.target.value = '';
+          }}
+        />
+      </label>
+    </div>
+  );
+}
+
+interface BagTableProps {
+  readonly view: SoilProps['view'];
+  readonly open: BagView[];
+}
+
+function BagTable({ view, open }: BagTableProps) {
+  return (
+    <details>
+      <summary>
+        {counted(view.bags.length, 'bag')}
+        {open.length > 0 ? `, ${open.length} without an answer` : ''}
+      </summary>
+      <WideTable label="Bags of soil">
+        <thead>
+          <tr>
+            <th scope="col">number</th>
+            <th scope="col">of</th>
+            <th scope="col">taken</th>
+            <th scope="col">depth</th>
+            <th scope="col">cores</th>
+            <th scope="col">answer</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.bags.map(bag => (
+            <tr key={bag.number}>
+              <th scope="row">{bag.number}</th>
+              <td>{bag.code}</td>
+              <td>{shortDay(bag.takenOn)}</td>
+              <td>{bag.depthMm === null ? '' : `${bag.depthMm} mm`}</td>
+              <td>{bag.cores}</td>
+              <td>{bag.isAnswered ? 'here' : 'waiting'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+    </details>
   );
 }
 

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
 import { pluralOf } from '@/core/words/plural';
@@ -14,6 +15,7 @@ import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { howOften } from './how-often';
 import { observedGap } from './observed-gap';
+import type { WatchedShuffle } from './use-shuffle-watch';
 import { useShuffleWatch, type WatchSpeed } from './use-shuffle-watch';
 
 // The chart library is the heaviest part of the page: the page takes input before it is there.
@@ -108,22 +110,52 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
         />
       )}
       {judgement.shuffle && !state.progress && (
-        <Acts>
-          {isRunning ? (
-            <Button onPress={stop}>Stop watching</Button>
-          ) : (
-            <Button onPress={() => start(speed)}>
-              {watched ? 'Watch again' : 'Watch it happen'}
-            </Button>
-          )}
-          {!isRunning && !judgement.shuffle.exact && (
-            <Button data-tone="quiet" onPress={onRunMore}>
-              A million shuffles
-            </Button>
-          )}
-        </Acts>
+        <WatchActs
+          isRunning={isRunning}
+          stop={stop}
+          start={start}
+          speed={speed}
+          watched={watched}
+          judgement={judgement}
+          onRunMore={onRunMore}
+        />
       )}
     </Panel>
+  );
+}
+
+interface WatchActsProps {
+  readonly isRunning: boolean;
+  readonly stop: () => void;
+  readonly start: (speed: WatchSpeed) => Promise<void>;
+  readonly speed: WatchSpeed;
+  readonly watched: WatchedShuffle | null;
+  readonly judgement: Judgement;
+  readonly onRunMore: ShufflePanelProps['onRunMore'];
+}
+
+function WatchActs({
+  isRunning,
+  stop,
+  start,
+  speed,
+  watched,
+  judgement,
+  onRunMore,
+}: WatchActsProps) {
+  return (
+    <Acts>
+      {isRunning ? (
+        <Button onPress={stop}>Stop watching</Button>
+      ) : (
+        <Button onPress={() => start(speed)}>{watched ? 'Watch again' : 'Watch it happen'}</Button>
+      )}
+      {!isRunning && !judgement.shuffle?.exact && (
+        <Button data-tone="quiet" onPress={onRunMore}>
+          A million shuffles
+        </Button>
+      )}
+    </Acts>
   );
 }
 

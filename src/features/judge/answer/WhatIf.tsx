@@ -59,30 +59,14 @@ export function WhatIf({
   return (
     <section aria-label="Look at it otherwise">
       <h2>Look at it otherwise</h2>
-      <Fields>
-        <TextField
-          label="Worth having, %"
-          name="margin"
-          value={margin}
-          onChange={changeMargin}
-          trouble={trouble}
-          inputMode="decimal"
-        />
-        <label>
-          Measure
-          <select
-            value={spec.measureId}
-            onChange={event => onAnalyse({ ...spec, measureId: event.target.value })}
-          >
-            {measures.map(measure => (
-              <option key={measure.id} value={measure.id}>
-                {measure.name}
-                {measure.isMain ? ' (main)' : ''}
-              </option>
-            ))}
-          </select>
-        </label>
-      </Fields>
+      <WhatIfFields
+        margin={margin}
+        changeMargin={changeMargin}
+        trouble={trouble}
+        spec={spec}
+        onAnalyse={onAnalyse}
+        measures={measures}
+      />
       <Tick>
         <input
           type="checkbox"
@@ -111,6 +95,51 @@ export function WhatIf({
         </Differs>
       )}
     </section>
+  );
+}
+
+interface WhatIfFieldsProps {
+  readonly margin: string;
+  readonly changeMargin: (written: string) => void;
+  readonly trouble: string | undefined;
+  readonly spec: WhatIfProps['spec'];
+  readonly onAnalyse: WhatIfProps['onAnalyse'];
+  readonly measures: WhatIfProps['measures'];
+}
+
+function WhatIfFields({
+  margin,
+  changeMargin,
+  trouble,
+  spec,
+  onAnalyse,
+  measures,
+}: WhatIfFieldsProps) {
+  return (
+    <Fields>
+      <TextField
+        label="Worth having, %"
+        name="margin"
+        value={margin}
+        onChange={changeMargin}
+        trouble={trouble}
+        inputMode="decimal"
+      />
+      <label>
+        Measure
+        <select
+          value={spec.measureId}
+          onChange={event => onAnalyse({ ...spec, measureId: event.target.value })}
+        >
+          {measures.map(measure => (
+            <option key={measure.id} value={measure.id}>
+              {measure.name}
+              {measure.isMain ? ' (main)' : ''}
+            </option>
+          ))}
+        </select>
+      </label>
+    </Fields>
   );
 }
 

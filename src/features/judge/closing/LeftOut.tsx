@@ -9,6 +9,7 @@ import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import type { BoundField } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -90,28 +91,65 @@ export function LeftOut({
         </p>
       )}
       {canLeaveOut && (
-        <details>
-          <summary>Put on record that {unit.code} is left out</summary>
-          <Form>
-            <TextField
-              label="Why"
-              {...field('why')}
-              hint="What happened to it, not what it gave: a pot isn’t odd because it disagrees."
-            />
-            <TextField label="Who says so" {...field('by')} />
-            <ActionTrouble trouble={trouble} />
-            <Acts>
-              <Button
-                isPending={isPending}
-                onPress={() => act(() => leaveOut({ unitId: unit.id, why, by }))}
-              >
-                Leave {unit.code} out
-              </Button>
-            </Acts>
-          </Form>
-        </details>
+        <LeaveOutForm
+          unit={unit}
+          field={field}
+          trouble={trouble}
+          isPending={isPending}
+          act={act}
+          leaveOut={leaveOut}
+          why={why}
+          by={by}
+        />
       )}
     </section>
+  );
+}
+
+interface LeaveOutFormProps {
+  readonly unit: NonNullable<LeftOutProps['unit']>;
+  readonly field: <Key extends 'why' | 'by'>(
+    key: Key,
+  ) => BoundField<{ why: string; by: string }[Key]>;
+  readonly trouble: TrialTrouble | undefined;
+  readonly isPending: boolean;
+  readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
+  readonly leaveOut: LeftOutProps['leaveOut'];
+  readonly why: string;
+  readonly by: string;
+}
+
+function LeaveOutForm({
+  unit,
+  field,
+  trouble,
+  isPending,
+  act,
+  leaveOut,
+  why,
+  by,
+}: LeaveOutFormProps) {
+  return (
+    <details>
+      <summary>Put on record that {unit.code} is left out</summary>
+      <Form>
+        <TextField
+          label="Why"
+          {...field('why')}
+          hint="What happened to it, not what it gave: a pot isn’t odd because it disagrees."
+        />
+        <TextField label="Who says so" {...field('by')} />
+        <ActionTrouble trouble={trouble} />
+        <Acts>
+          <Button
+            isPending={isPending}
+            onPress={() => act(() => leaveOut({ unitId: unit.id, why, by }))}
+          >
+            Leave {unit.code} out
+          </Button>
+        </Acts>
+      </Form>
+    </details>
   );
 }
 

@@ -10,6 +10,7 @@ import type { Analysis } from '@/core/judge/units/trial-analysis';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure, printP } from '@/features/judge/print-value';
+import type { BoundField } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -95,62 +96,77 @@ export function DosePanel({
       <h2>How much of it?</h2>
       <DoseChart units={units} best={best} name={name} printValue={printValue} />
       <p>{trendWords(response, name, printValue)}</p>
-      {response.fits.length > 0 && (
-        <WideTable label="Curves that fit">
-          <thead>
-            <tr>
-              <th scope="col">Curve</th>
-              <th scope="col">AICc</th>
-              <th scope="col">figures</th>
-            </tr>
-          </thead>
-          <tbody>
-            {response.fits.map(fit => (
-              <tr key={fit.curve}>
-                <th scope="row">{CURVE_WORDS[fit.curve]}</th>
-                <td>{fit.aicc === null ? '' : fit.aicc.toFixed(1)}</td>
-                <td>
-                  {Object.entries(fit.parameters)
-                    .map(
-                      ([parameter, value]) =>
-                        `${parameter} ${printFigure(value)}${fit.se[parameter] == null ? '' : ` ± ${printFigure(fit.se[parameter])}`}`,
-                    )
-                    .join(', ')}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </WideTable>
-      )}
-      {isWeight && best && (
-        <>
-          <div data-fields>
-            <TextField
-              label="A kilogram is worth"
-              {...field('worth')}
-              name="doseWorth"
-              inputMode="decimal"
-            />
-            <TextField
-              label="One more of it costs, a unit"
-              {...field('cost')}
-              name="doseCost"
-              inputMode="decimal"
-            />
-          </div>
-          {found && (
-            <p role="status">
-              The most is left at <b>{Number(found.dose.toPrecision(3))}</b>: {found.net.toFixed(2)}{' '}
-              a unit. More gives a larger harvest and a smaller purse.
-            </p>
-          )}
-        </>
-      )}
+      {response.fits.length > 0 && <FitTable response={response} />}
+      {isWeight && best && <BestDose field={field} found={found} />}
       <Soft>
         Each unit counts, blocks taken out. Between two doses that were tried the curve guesses;
         beyond the largest it knows nothing.
       </Soft>
     </Box>
+  );
+}
+
+interface BestDoseProps {
+  readonly field: <Key extends 'worth' | 'cost'>(
+    key: Key,
+  ) => BoundField<{ worth: string; cost: string }[Key]>;
+  readonly found: { readonly dose: number; readonly net: number } | null;
+}
+
+function BestDose({ field, found }: BestDoseProps) {
+  return (
+    <>
+      <div data-fields>
+        <TextField
+          label="A kilogram is worth"
+          {...field('worth')}
+          name="doseWorth"
+          inputMode="decimal"
+        />
+        <TextField
+          label="One more of it costs, a unit"
+          {...field('cost')}
+          name="doseCost"
+          inputMode="decimal"
+        />
+      </div>
+      {found && (
+        <p role="status">
+          The most is left at <b>{Number(found.dose.toPrecision(3))}</b>: {found.net.toFixed(2)} a
+          unit. More gives a larger harvest and a smaller purse.
+        </p>
+      )}
+    </>
+  );
+}
+
+function FitTable({ response }: { readonly response: DoseResponse }) {
+  return (
+    <WideTable label="Curves that fit">
+      <thead>
+        <tr>
+          <th scope="col">Curve</th>
+          <th scope="col">AICc</th>
+          <th scope="col">figures</th>
+        </tr>
+      </thead>
+      <tbody>
+        {response.fits.map(fit => (
+          <tr key={fit.curve}>
+            <th scope="row">{CURVE_WORDS[fit.curve]}</th>
+            <td>{fit.aicc === null ? '' : fit.aicc.toFixed(1)}</td>
+            <td>
+              {Object.entries(fit.parameters)
+                .map(
+                  ([parameter, value]) =>
+                    `${parameter} ${printFigure(value)}${fit.se[parameter] == null ? '' : ` ± ${printFigure(fit.se[parameter])}`}`,
+                )
+                .join(', ')}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </WideTable>
   );
 }
 

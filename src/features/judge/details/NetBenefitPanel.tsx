@@ -1,5 +1,6 @@
 'use client';
 
+import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { type NetBenefit, netBenefitOf } from '@/core/judge/after/net-benefit';
@@ -65,47 +66,16 @@ export function NetBenefitPanel({
             const cost = readMoney(typed[contrast.treatment] ?? '') ?? 0;
             const found = netBenefitOf(contrast, { extraCost: cost, worthPerKg: worth ?? 0 });
             return (
-              <tr key={contrast.treatment}>
-                <th scope="row">{contrast.treatment}</th>
-                <td>
-                  <input
-                    aria-label={`${contrast.treatment} costs more`}
-                    value={typed[contrast.treatment] ?? ''}
-                    onChange={event =>
-                      setTyped({ ...typed, [contrast.treatment]: event.target.value })
-                    }
-                    inputMode="decimal"
-                    maxLength={12}
-                  />
-                </td>
-                <td>
-                  {Math.round(
-                    (costOf(contrast.treatment)?.minutes ?? 0) - (costOf(control)?.minutes ?? 0),
-                  )}
-                </td>
-                <td>
-                  {signed(found.gainKg, 3)}
-                  {found.gainKgCi && (
-                    <small>
-                      {signed(found.gainKgCi[0], 3)} to {signed(found.gainKgCi[1], 3)}
-                    </small>
-                  )}
-                </td>
-                <td>
-                  {worth === null ? '—' : signed(found.net, 2)}
-                  {worth !== null && found.netCi && (
-                    <small>
-                      {signed(found.netCi[0], 2)} to {signed(found.netCi[1], 2)}
-                    </small>
-                  )}
-                </td>
-                <td>
-                  {worth === null || found.chanceItPays === null
-                    ? '—'
-                    : `${Math.round(100 * found.chanceItPays)} of 100`}
-                  <small>{breakEvenWords(found)}</small>
-                </td>
-              </tr>
+              <BenefitRow
+                key={contrast.treatment}
+                contrast={contrast}
+                typed={typed}
+                setTyped={setTyped}
+                costOf={costOf}
+                control={control}
+                found={found}
+                worth={worth}
+              />
             );
           })}
         </tbody>
@@ -115,6 +85,58 @@ export function NetBenefitPanel({
         hours. The chance takes these readings alone for all that is known.
       </Soft>
     </Box>
+  );
+}
+
+interface BenefitRowProps {
+  readonly contrast: EstimableContrast;
+  readonly typed: Readonly<Record<string, string>>;
+  readonly setTyped: Dispatch<SetStateAction<Readonly<Record<string, string>>>>;
+  readonly costOf: (name: string) => TreatmentCost | undefined;
+  readonly control: NetBenefitPanelProps['control'];
+  readonly found: NetBenefit;
+  readonly worth: number | null;
+}
+
+function BenefitRow({ contrast, typed, setTyped, costOf, control, found, worth }: BenefitRowProps) {
+  return (
+    <tr>
+      <th scope="row">{contrast.treatment}</th>
+      <td>
+        <input
+          aria-label={`${contrast.treatment} costs more`}
+          value={typed[contrast.treatment] ?? ''}
+          onChange={event => setTyped({ ...typed, [contrast.treatment]: event.target.value })}
+          inputMode="decimal"
+          maxLength={12}
+        />
+      </td>
+      <td>
+        {Math.round((costOf(contrast.treatment)?.minutes ?? 0) - (costOf(control)?.minutes ?? 0))}
+      </td>
+      <td>
+        {signed(found.gainKg, 3)}
+        {found.gainKgCi && (
+          <small>
+            {signed(found.gainKgCi[0], 3)} to {signed(found.gainKgCi[1], 3)}
+          </small>
+        )}
+      </td>
+      <td>
+        {worth === null ? '—' : signed(found.net, 2)}
+        {worth !== null && found.netCi && (
+          <small>
+            {signed(found.netCi[0], 2)} to {signed(found.netCi[1], 2)}
+          </small>
+        )}
+      </td>
+      <td>
+        {worth === null || found.chanceItPays === null
+          ? '—'
+          : `${Math.round(100 * found.chanceItPays)} of 100`}
+        <small>{breakEvenWords(found)}</small>
+      </td>
+    </tr>
   );
 }
 

@@ -86,17 +86,23 @@ export function NullSimulation({
           seasons with nothing in them were called; five of 100 are what is allowed.
         </p>
       )}
-      <ol reversed>
-        {[...seasons]
-          .reverse()
-          .slice(0, 8)
-          .map(season => (
-            <li key={season.nth} value={season.nth}>
-              {season.headline} <small>largest gap {season.largest}</small>
-            </li>
-          ))}
-      </ol>
+      <SeasonList seasons={seasons} />
     </Box>
+  );
+}
+
+function SeasonList({ seasons }: { readonly seasons: readonly Season[] }) {
+  return (
+    <ol reversed>
+      {[...seasons]
+        .reverse()
+        .slice(0, 8)
+        .map(season => (
+          <li key={season.nth} value={season.nth}>
+            {season.headline} <small>largest gap {season.largest}</small>
+          </li>
+        ))}
+    </ol>
   );
 }
 

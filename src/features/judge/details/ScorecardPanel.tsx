@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import {
@@ -9,6 +10,7 @@ import {
   type ScoreRow,
   winsOf,
 } from '@/core/judge/after/scorecard';
+import type { WeightedPlace } from '@/core/judge/after/weighted-rank';
 import { weightedRank } from '@/core/judge/after/weighted-rank';
 import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
@@ -81,51 +83,14 @@ export function ScorecardPanel({
         </thead>
         <tbody>
           {card.rows.map(row => (
-            <tr key={row.measureId}>
-              <th scope="row">
-                <Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link>
-                <small>
-                  {row.isMain
-                    ? 'the main one'
-                    : row.sameAs === null
-                      ? `found along the way; ${row.better === 'neither' ? 'a difference, no gain' : `${row.better} is better`}`
-                      : `says the same as ${row.sameAs.toLowerCase()}`}
-                </small>
-              </th>
-              {row.cells.map(cell => (
-                <td key={cell.treatment} data-call={toneOf(cell.call, row.better)}>
-                  {cell.words || '—'}
-                  {cell.call !== null && (
-                    <small>
-                      {row.better === 'neither'
-                        ? DIFFERENCE_WORDS[cell.call]
-                        : CALL_WORDS[cell.call]}
-                    </small>
-                  )}
-                  {cell.call !== null && (
-                    <small data-luck>{chanceOfCell(cell, row, permutations.pValues)}</small>
-                  )}
-                </td>
-              ))}
-              <td data-method>{row.method}</td>
-              <td>
-                {row.better !== 'neither' && (
-                  <select
-                    aria-label={`Weight of ${row.name}`}
-                    value={weights[row.measureId] ?? 0}
-                    onChange={event =>
-                      setWeights({ ...weights, [row.measureId]: Number(event.target.value) })
-                    }
-                  >
-                    {WEIGHTS.map(weight => (
-                      <option key={weight} value={weight}>
-                        {weight}
-                      </option>
-                    ))}
-                  </select>
-                )}
-              </td>
-            </tr>
+            <MeasureRow
+              key={row.measureId}
+              row={row}
+              trialId={trialId}
+              permutations={permutations}
+              weights={weights}
+              setWeights={setWeights}
+            />
           ))}
           {bases.map(base => (
             <tr key={base.name}>
@@ -146,26 +111,86 @@ export function ScorecardPanel({
           .map(([name, each]) => `${name}: ${tradeWords(each, control)}.`)
           .join(' ')}
       </p>
-      {isWeighed && ranked.length > 0 && (
-        <div>
-          <h3>Weighed by you</h3>
-          <ol>
-            {ranked.map(place => (
-              <li key={place.treatment}>
-                <b>{place.treatment}</b> first in {Math.round(100 * place.firstShare)} of 100 when
-                the weights are moved about
-              </li>
-            ))}
-          </ol>
-          <Soft>
-            A rank by weights is a taste, no result.{' '}
-            {(ranked[0]?.firstShare ?? 0) < 0.8
-              ? 'This one hangs on the weights: somebody else’s taste puts another first.'
-              : 'This one stands whatever the weights.'}
-          </Soft>
-        </div>
-      )}
+      {isWeighed && ranked.length > 0 && <RankedByWeight ranked={ranked} />}
     </Card>
+  );
+}
+
+function RankedByWeight({ ranked }: { readonly ranked: readonly WeightedPlace[] }) {
+  return (
+    <div>
+      <h3>Weighed by you</h3>
+      <ol>
+        {ranked.map(place => (
+          <li key={place.treatment}>
+            <b>{place.treatment}</b> first in {Math.round(100 * place.firstShare)} of 100 when the
+            weights are moved about
+          </li>
+        ))}
+      </ol>
+      <Soft>
+        A rank by weights is a taste, no result.{' '}
+        {(ranked[0]?.firstShare ?? 0) < 0.8
+          ? 'This one hangs on the weights: somebody else’s taste puts another first.'
+          : 'This one stands whatever the weights.'}
+      </Soft>
+    </div>
+  );
+}
+
+interface MeasureRowProps {
+  readonly row: ScoreRow;
+  readonly trialId: ScorecardPanelProps['trialId'];
+  readonly permutations: PermutationPValuesState;
+  readonly weights: Readonly<Record<string, number>>;
+  readonly setWeights: Dispatch<SetStateAction<Readonly<Record<string, number>>>>;
+}
+
+function MeasureRow({ row, trialId, permutations, weights, setWeights }: MeasureRowProps) {
+  return (
+    <tr>
+      <th scope="row">
+        <Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link>
+        <small>
+          {row.isMain
+            ? 'the main one'
+            : row.sameAs === null
+              ? `found along the way; ${row.better === 'neither' ? 'a difference, no gain' : `${row.better} is better`}`
+              : `says the same as ${row.sameAs.toLowerCase()}`}
+        </small>
+      </th>
+      {row.cells.map(cell => (
+        <td key={cell.treatment} data-call={toneOf(cell.call, row.better)}>
+          {cell.words || '—'}
+          {cell.call !== null && (
+            <small>
+              {row.better === 'neither' ? DIFFERENCE_WORDS[cell.call] : CALL_WORDS[cell.call]}
+            </small>
+          )}
+          {cell.call !== null && (
+            <small data-luck>{chanceOfCell(cell, row, permutations.pValues)}</small>
+          )}
+        </td>
+      ))}
+      <td data-method>{row.method}</td>
+      <td>
+        {row.better !== 'neither' && (
+          <select
+            aria-label={`Weight of ${row.name}`}
+            value={weights[row.measureId] ?? 0}
+            onChange={event =>
+              setWeights({ ...weights, [row.measureId]: Number(event.target.value) })
+            }
+          >
+            {WEIGHTS.map(weight => (
+              <option key={weight} value={weight}>
+                {weight}
+              </option>
+            ))}
+          </select>
+        )}
+      </td>
+    </tr>
   );
 }
 

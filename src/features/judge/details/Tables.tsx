@@ -1,6 +1,8 @@
 'use client';
 
 import { styled } from 'styled-components';
+import type { Judgement } from '@/core/judge/outcomes/judgement';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { pluralOf } from '@/core/words/plural';
 import { printFigure, printP } from '@/features/judge/print-value';
@@ -21,113 +23,9 @@ interface TablesProps {
 export function Tables({ analysis: { judgement, input }, log, printValue }: TablesProps) {
   return (
     <Stack>
-      <details>
-        <summary>Every {input.unitWord}</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Code</th>
-              {input.blockNames.map(name => (
-                <th key={name} scope="col">
-                  {name}
-                </th>
-              ))}
-              <th scope="col">Treatment</th>
-              <th scope="col">{input.response}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {input.units.map(unit => (
-              <tr key={unit.id}>
-                <td>{unit.id}</td>
-                {unit.blocks.map((block, i) => (
-                  <td key={input.blockNames[i]}>{block}</td>
-                ))}
-                <td>{unit.treatment}</td>
-                <td>
-                  {unit.isLeftOut
-                    ? 'left out'
-                    : unit.value === null
-                      ? 'no reading'
-                      : printValue(unit.value)}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </details>
-      <details>
-        <summary>Analysis of variance</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Term</th>
-              <th scope="col">df</th>
-              <th scope="col">sum of squares</th>
-              <th scope="col">mean square</th>
-              <th scope="col">F</th>
-              <th scope="col">p</th>
-            </tr>
-          </thead>
-          <tbody>
-            {judgement.anova.map(row => (
-              <tr key={row.term}>
-                <td>{row.term}</td>
-                <td>{row.df}</td>
-                <td>{printFigure(row.ss)}</td>
-                <td>{row.ms === null ? '—' : printFigure(row.ms)}</td>
-                <td>{row.f == null ? '' : printFigure(row.f)}</td>
-                <td>{row.p == null ? '' : printP(row.p)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <p>Each term beyond those above it, blocks first.</p>
-      </details>
-      <details>
-        <summary>Every pair</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Pair</th>
-              <th scope="col">gap</th>
-              <th scope="col">95% interval, all pairs together</th>
-              <th scope="col">p</th>
-            </tr>
-          </thead>
-          <tbody>
-            {judgement.pairs.map(pair => (
-              <tr key={`${pair.a}\n${pair.b}`}>
-                <td>
-                  {pair.a} − {pair.b}
-                </td>
-                {pair.estimable ? (
-                  <>
-                    <td>{printValue(pair.difference)}</td>
-                    <td>
-                      {pair.ciAdjusted
-                        ? `${printValue(pair.ciAdjusted[0])} to ${printValue(pair.ciAdjusted[1])}`
-                        : '—'}
-                    </td>
-                    <td>{printP(pair.pAdjusted)}</td>
-                  </>
-                ) : (
-                  <td colSpan={3}>this layout can’t compare them</td>
-                )}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <p>
-          Tukey-Kramer.
-          {judgement.letters &&
-            ` Treatments that share a letter can’t be told apart: ${Object.entries(
-              judgement.letters,
-            )
-              .map(([name, letters]) => `${name} ${letters}`)
-              .join(', ')}.`}
-        </p>
-      </details>
+      <UnitTable input={input} printValue={printValue} />
+      <AnovaTable judgement={judgement} />
+      <PairTable judgement={judgement} printValue={printValue} />
       <details>
         <summary>How it was judged</summary>
         <p>
@@ -141,6 +39,136 @@ export function Tables({ analysis: { judgement, input }, log, printValue }: Tabl
       </details>
       <LogLines log={log} />
     </Stack>
+  );
+}
+
+interface PairTableProps {
+  readonly judgement: Judgement;
+  readonly printValue: TablesProps['printValue'];
+}
+
+function PairTable({ judgement, printValue }: PairTableProps) {
+  return (
+    <details>
+      <summary>Every pair</summary>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Pair</th>
+            <th scope="col">gap</th>
+            <th scope="col">95% interval, all pairs together</th>
+            <th scope="col">p</th>
+          </tr>
+        </thead>
+        <tbody>
+          {judgement.pairs.map(pair => (
+            <tr key={`${pair.a}\n${pair.b}`}>
+              <td>
+                {pair.a} − {pair.b}
+              </td>
+              {pair.estimable ? (
+                <>
+                  <td>{printValue(pair.difference)}</td>
+                  <td>
+                    {pair.ciAdjusted
+                      ? `${printValue(pair.ciAdjusted[0])} to ${printValue(pair.ciAdjusted[1])}`
+                      : '—'}
+                  </td>
+                  <td>{printP(pair.pAdjusted)}</td>
+                </>
+              ) : (
+                <td colSpan={3}>this layout can’t compare them</td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>
+        Tukey-Kramer.
+        {judgement.letters &&
+          ` Treatments that share a letter can’t be told apart: ${Object.entries(judgement.letters)
+            .map(([name, letters]) => `${name} ${letters}`)
+            .join(', ')}.`}
+      </p>
+    </details>
+  );
+}
+
+function AnovaTable({ judgement }: { readonly judgement: Judgement }) {
+  return (
+    <details>
+      <summary>Analysis of variance</summary>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Term</th>
+            <th scope="col">df</th>
+            <th scope="col">sum of squares</th>
+            <th scope="col">mean square</th>
+            <th scope="col">F</th>
+            <th scope="col">p</th>
+          </tr>
+        </thead>
+        <tbody>
+          {judgement.anova.map(row => (
+            <tr key={row.term}>
+              <td>{row.term}</td>
+              <td>{row.df}</td>
+              <td>{printFigure(row.ss)}</td>
+              <td>{row.ms === null ? '—' : printFigure(row.ms)}</td>
+              <td>{row.f == null ? '' : printFigure(row.f)}</td>
+              <td>{row.p == null ? '' : printP(row.p)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>Each term beyond those above it, blocks first.</p>
+    </details>
+  );
+}
+
+interface UnitTableProps {
+  readonly input: JudgeInput;
+  readonly printValue: TablesProps['printValue'];
+}
+
+function UnitTable({ input, printValue }: UnitTableProps) {
+  return (
+    <details>
+      <summary>Every {input.unitWord}</summary>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Code</th>
+            {input.blockNames.map(name => (
+              <th key={name} scope="col">
+                {name}
+              </th>
+            ))}
+            <th scope="col">Treatment</th>
+            <th scope="col">{input.response}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {input.units.map(unit => (
+            <tr key={unit.id}>
+              <td>{unit.id}</td>
+              {unit.blocks.map((block, i) => (
+                <td key={input.blockNames[i]}>{block}</td>
+              ))}
+              <td>{unit.treatment}</td>
+              <td>
+                {unit.isLeftOut
+                  ? 'left out'
+                  : unit.value === null
+                    ? 'no reading'
+                    : printValue(unit.value)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }
 

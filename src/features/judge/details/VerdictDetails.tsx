@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { currentLeaveOuts, unitsToMention } from '@/core/judge/units/trial-analysis';
@@ -14,6 +15,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { AuditList } from '@/features/audit/AuditList';
 import { Bench } from '@/features/bench/Bench';
+import type { BenchView } from '@/features/bench/bench-view';
 import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
@@ -148,16 +150,7 @@ export function VerdictDetails({
       </Later>
       <Later>
         <TwoParts>
-          <div>
-            <h2>Where they stood</h2>
-            {bench && (
-              <Bench
-                view={bench}
-                label={`The bench from above: the fuller the crown, the more ${input.response}`}
-                lens={lensOf(analysis, printValue)}
-              />
-            )}
-          </div>
+          <WhereTheyStood bench={bench} input={input} analysis={analysis} printValue={printValue} />
           <div>
             <WhatIf
               planned={planned}
@@ -203,6 +196,28 @@ export function VerdictDetails({
         <Tables analysis={analysis} log={log} printValue={printValue} />
       </Later>
     </>
+  );
+}
+
+interface WhereTheyStoodProps {
+  readonly bench: BenchView | null;
+  readonly input: JudgeInput;
+  readonly analysis: VerdictDetailsProps['analysis'];
+  readonly printValue: (value: number) => string;
+}
+
+function WhereTheyStood({ bench, input, analysis, printValue }: WhereTheyStoodProps) {
+  return (
+    <div>
+      <h2>Where they stood</h2>
+      {bench && (
+        <Bench
+          view={bench}
+          label={`The bench from above: the fuller the crown, the more ${input.response}`}
+          lens={lensOf(analysis, printValue)}
+        />
+      )}
+    </div>
   );
 }
 

@@ -61,43 +61,17 @@ export function OutcomeView({
 }: OutcomeViewProps) {
   return (
     <>
-      <Verdict>
-        <p data-soft>
-          {name}
-          {input.isDeclared ? (
-            ', the main measure'
-          ) : (
-            <>
-              , found along the way ·{' '}
-              <Link href={`/trials/${trialId}/judge`}>back to the main measure</Link>
-            </>
-          )}
-        </p>
-        <h2>{judgement.headline}</h2>
-        <p>{judgement.detail}</p>
-        {isChosen && (
-          <p data-differs>
-            By ranks, because you chose so; planned was the mean. Two ways to judge are two chances
-            to be lucky.
-          </p>
-        )}
-        <p data-soft>
-          {isChosen
-            ? ''
-            : classes.length > 0
-              ? `Classes have no order: one of them is counted, and ${pluralOf(input.unitWord)} that show it are held against those that don’t. Each class that is tried is another chance to be lucky.`
-              : WHY[input.kind]}{' '}
-          {definition}{' '}
-          {classes.length === 0 && (
-            <Link
-              href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}
-            >
-              {isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}
-            </Link>
-          )}
-        </p>
-        {notes}
-      </Verdict>
+      <OutcomeHead
+        name={name}
+        input={input}
+        trialId={trialId}
+        judgement={judgement}
+        isChosen={isChosen}
+        classes={classes}
+        definition={definition}
+        measureId={measureId}
+        notes={notes}
+      />
       {classes.length > 0 && (
         <Classes
           classes={classes}
@@ -109,61 +83,9 @@ export function OutcomeView({
         <h2>Every {input.unitWord}</h2>
         <OutcomePicture input={input} />
       </section>
-      <WideTable label={`Every treatment against ${input.control}`}>
-        <thead>
-          <tr>
-            <th scope="col">Treatment</th>
-            <th scope="col">so it is</th>
-            <th scope="col">found</th>
-            <th scope="col">how large</th>
-            <th scope="col">95% interval</th>
-            <th scope="col">p</th>
-            <th scope="col">by dealing again</th>
-            <th scope="col">by</th>
-          </tr>
-        </thead>
-        <tbody>
-          {judgement.groups.map(group => {
-            const contrast = judgement.contrasts.find(each => each.treatment === group.treatment);
-            return (
-              <tr key={group.treatment}>
-                <th scope="row">
-                  <Tagged>
-                    <PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} />
-                    {group.treatment}
-                  </Tagged>
-                </th>
-                <Cells input={input} contrast={contrast} found={groupWords(input, group)} />
-              </tr>
-            );
-          })}
-        </tbody>
-      </WideTable>
+      <TreatmentTable input={input} judgement={judgement} tags={tags} />
       {efficacy && <Efficacy found={efficacy} />}
-      {germination && (
-        <WideTable label="How many, and how fast">
-          <thead>
-            <tr>
-              <th scope="col">Treatment</th>
-              <th scope="col">of</th>
-              <th scope="col">came up</th>
-              <th scope="col">half of those by day</th>
-              <th scope="col">on average on day</th>
-            </tr>
-          </thead>
-          <tbody>
-            {germination.map(each => (
-              <tr key={each.treatment}>
-                <th scope="row">{each.treatment}</th>
-                <td>{each.sown}</td>
-                <td>{Math.round(each.percent)}%</td>
-                <td>{each.t50Days === null ? '—' : printFigure(each.t50Days)}</td>
-                <td>{each.meanDays === null ? '—' : printFigure(each.meanDays)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </WideTable>
-      )}
+      {germination && <GerminationTable germination={germination} />}
       {judgement.overall && (
         <Soft>
           Whether they differ at all: {OVERALL_WORDS[judgement.overall.method]}, p{' '}
@@ -181,6 +103,142 @@ export function OutcomeView({
         </section>
       )}
     </>
+  );
+}
+
+interface OutcomeHeadProps {
+  readonly name: OutcomeViewProps['name'];
+  readonly input: OutcomeViewProps['input'];
+  readonly trialId: OutcomeViewProps['trialId'];
+  readonly judgement: OutcomeViewProps['judgement'];
+  readonly isChosen: OutcomeViewProps['isChosen'];
+  readonly classes: OutcomeViewProps['classes'];
+  readonly definition: OutcomeViewProps['definition'];
+  readonly measureId: OutcomeViewProps['measureId'];
+  readonly notes: OutcomeViewProps['notes'];
+}
+
+function OutcomeHead({
+  name,
+  input,
+  trialId,
+  judgement,
+  isChosen,
+  classes,
+  definition,
+  measureId,
+  notes,
+}: OutcomeHeadProps) {
+  return (
+    <Verdict>
+      <p data-soft>
+        {name}
+        {input.isDeclared ? (
+          ', the main measure'
+        ) : (
+          <>
+            , found along the way ·{' '}
+            <Link href={`/trials/${trialId}/judge`}>back to the main measure</Link>
+          </>
+        )}
+      </p>
+      <h2>{judgement.headline}</h2>
+      <p>{judgement.detail}</p>
+      {isChosen && (
+        <p data-differs>
+          By ranks, because you chose so; planned was the mean. Two ways to judge are two chances to
+          be lucky.
+        </p>
+      )}
+      <p data-soft>
+        {isChosen
+          ? ''
+          : classes.length > 0
+            ? `Classes have no order: one of them is counted, and ${pluralOf(input.unitWord)} that show it are held against those that don’t. Each class that is tried is another chance to be lucky.`
+            : WHY[input.kind]}{' '}
+        {definition}{' '}
+        {classes.length === 0 && (
+          <Link
+            href={`/trials/${trialId}/judge?measure=${measureId}${isChosen ? '' : '&by=means'}`}
+          >
+            {isChosen ? 'By its mean, as planned' : 'Judge it by means instead'}
+          </Link>
+        )}
+      </p>
+      {notes}
+    </Verdict>
+  );
+}
+
+function GerminationTable({
+  germination,
+}: {
+  readonly germination: NonNullable<OutcomeViewProps['germination']>;
+}) {
+  return (
+    <WideTable label="How many, and how fast">
+      <thead>
+        <tr>
+          <th scope="col">Treatment</th>
+          <th scope="col">of</th>
+          <th scope="col">came up</th>
+          <th scope="col">half of those by day</th>
+          <th scope="col">on average on day</th>
+        </tr>
+      </thead>
+      <tbody>
+        {germination.map(each => (
+          <tr key={each.treatment}>
+            <th scope="row">{each.treatment}</th>
+            <td>{each.sown}</td>
+            <td>{Math.round(each.percent)}%</td>
+            <td>{each.t50Days === null ? '—' : printFigure(each.t50Days)}</td>
+            <td>{each.meanDays === null ? '—' : printFigure(each.meanDays)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </WideTable>
+  );
+}
+
+interface TreatmentTableProps {
+  readonly input: OutcomeViewProps['input'];
+  readonly judgement: OutcomeViewProps['judgement'];
+  readonly tags: OutcomeViewProps['tags'];
+}
+
+function TreatmentTable({ input, judgement, tags }: TreatmentTableProps) {
+  return (
+    <WideTable label={`Every treatment against ${input.control}`}>
+      <thead>
+        <tr>
+          <th scope="col">Treatment</th>
+          <th scope="col">so it is</th>
+          <th scope="col">found</th>
+          <th scope="col">how large</th>
+          <th scope="col">95% interval</th>
+          <th scope="col">p</th>
+          <th scope="col">by dealing again</th>
+          <th scope="col">by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {judgement.groups.map(group => {
+          const contrast = judgement.contrasts.find(each => each.treatment === group.treatment);
+          return (
+            <tr key={group.treatment}>
+              <th scope="row">
+                <Tagged>
+                  <PlantLabel look={tags.find(tag => tag.name === group.treatment)} width={14} />
+                  {group.treatment}
+                </Tagged>
+              </th>
+              <Cells input={input} contrast={contrast} found={groupWords(input, group)} />
+            </tr>
+          );
+        })}
+      </tbody>
+    </WideTable>
   );
 }
 

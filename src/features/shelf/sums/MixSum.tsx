@@ -1,25 +1,36 @@
 'use client';
 import { amountWords, figures } from '@/core/materials/amount-words';
+import type { MixedBatch } from '@/core/materials/mix/mix';
 import { mixFor, mixSentence, type ShareMeaning } from '@/core/materials/mix/mix';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { counted } from '@/core/words/plural';
+import type { FieldOf } from '@/ui/form-fields';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
+import type { ReadAmount } from './read-amount';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 const EXAMPLE = 'potting mix 2, 40 l, 8.50\nbark 1, 60 l, 11\nloam 1';
 
+interface MixSumValues {
+  readonly recipe: string;
+  readonly meaning: ShareMeaning;
+  readonly pots: string;
+  readonly each: string;
+  readonly settling: string;
+}
+
 /** Parts or percent to litres, bags and money for so many pots. */
 export function MixSum({ system }: { readonly system: MeasureSystem }) {
-  const { form, field } = useForm<{
-    readonly recipe: string;
-    readonly meaning: ShareMeaning;
-    readonly pots: string;
-    readonly each: string;
-    readonly settling: string;
-  }>({ recipe: EXAMPLE, meaning: 'parts', pots: '12', each: '10 l', settling: '10' });
+  const { form, field } = useForm<MixSumValues>({
+    recipe: EXAMPLE,
+    meaning: 'parts',
+    pots: '12',
+    each: '10 l',
+    settling: '10',
+  });
   const { recipe, meaning, pots, each, settling } = form;
   const read = readRecipe(recipe, system);
   const [count, size, down] = [
@@ -44,31 +55,7 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
       lead="A line for each part: its name, how many parts or percent, and if you like what a bag holds and costs."
     >
       <TextField label="What goes in" {...field('recipe')} isLong trouble={read.trouble} />
-      <div data-fields>
-        <Select
-          label="The numbers are"
-          {...field('meaning')}
-          options={[
-            { value: 'parts', label: 'parts of the whole' },
-            { value: 'of-total', label: 'percent of the whole; the first fills up' },
-            { value: 'on-top', label: 'percent on top of the first' },
-          ]}
-        />
-        <TextField
-          label="For so many pots"
-          {...field('pots')}
-          name="mixPots"
-          trouble={count.trouble}
-          inputMode="numeric"
-        />
-        <TextField label="of" {...field('each')} name="mixEach" trouble={size.trouble} />
-        <TextField
-          label="It settles by, %"
-          {...field('settling')}
-          trouble={down.trouble}
-          inputMode="numeric"
-        />
-      </div>
+      <MixFields field={field} count={count} size={size} down={down} />
       {mix && !mix.ok && (
         <p role="alert">
           <b>{mixSentence(mix.trouble)}</b>
@@ -80,33 +67,76 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
             {amountWords(mix.value.mixedL * 1000, 'volume')} loose
             {mix.value.costEach === null ? '' : `, ${mix.value.costEach.toFixed(2)} a pot`}
           </output>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">part</th>
-                <th scope="col">loose</th>
-                <th scope="col">of the whole</th>
-                <th scope="col">bags</th>
-              </tr>
-            </thead>
-            <tbody>
-              {mix.value.parts.map(part => (
-                <tr key={part.name}>
-                  <th scope="row">{part.name}</th>
-                  <td>{amountWords(part.litres * 1000, 'volume')}</td>
-                  <td>{figures(part.percentOfTotal)}%</td>
-                  <td>
-                    {part.bags === null
-                      ? ''
-                      : `${counted(part.bags, 'bag')}, ${amountWords((part.leftL ?? 0) * 1000, 'volume')} left`}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <PartTable mix={mix.value} />
         </>
       )}
     </Sum>
+  );
+}
+
+function PartTable({ mix }: { readonly mix: MixedBatch }) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">part</th>
+          <th scope="col">loose</th>
+          <th scope="col">of the whole</th>
+          <th scope="col">bags</th>
+        </tr>
+      </thead>
+      <tbody>
+        {mix.parts.map(part => (
+          <tr key={part.name}>
+            <th scope="row">{part.name}</th>
+            <td>{amountWords(part.litres * 1000, 'volume')}</td>
+            <td>{figures(part.percentOfTotal)}%</td>
+            <td>
+              {part.bags === null
+                ? ''
+                : `${counted(part.bags, 'bag')}, ${amountWords((part.leftL ?? 0) * 1000, 'volume')} left`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+interface MixFieldsProps {
+  readonly field: FieldOf<MixSumValues>;
+  readonly count: ReadAmount;
+  readonly size: ReadAmount;
+  readonly down: ReadAmount;
+}
+
+function MixFields({ field, count, size, down }: MixFieldsProps) {
+  return (
+    <div data-fields>
+      <Select
+        label="The numbers are"
+        {...field('meaning')}
+        options={[
+          { value: 'parts', label: 'parts of the whole' },
+          { value: 'of-total', label: 'percent of the whole; the first fills up' },
+          { value: 'on-top', label: 'percent on top of the first' },
+        ]}
+      />
+      <TextField
+        label="For so many pots"
+        {...field('pots')}
+        name="mixPots"
+        trouble={count.trouble}
+        inputMode="numeric"
+      />
+      <TextField label="of" {...field('each')} name="mixEach" trouble={size.trouble} />
+      <TextField
+        label="It settles by, %"
+        {...field('settling')}
+        trouble={down.trouble}
+        inputMode="numeric"
+      />
+    </div>
   );
 }
 

@@ -48,31 +48,33 @@ export function SieveSum({ system }: { readonly system: MeasureSystem }) {
           {amountWords(alike.eachG, 'mass')} of each
         </output>
       )}
-      {isRead && (
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">stayed on</th>
-              <th scope="col">mass</th>
-              <th scope="col">of all</th>
-              <th scope="col">fell through</th>
-            </tr>
-          </thead>
-          <tbody>
-            {gradeFractions(read).map(each => (
-              <tr key={each.openingMm}>
-                <th scope="row">
-                  {each.openingMm === 0 ? 'pan' : `${figures(each.openingMm)} mm`}
-                </th>
-                <td>{amountWords(each.massG, 'mass')}</td>
-                <td>{figures(each.percent)}%</td>
-                <td>{figures(each.passingPercent)}%</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {isRead && <FractionTable read={read} />}
     </Sum>
+  );
+}
+
+function FractionTable({ read }: { readonly read: { openingMm: number; massG: number }[] }) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">stayed on</th>
+          <th scope="col">mass</th>
+          <th scope="col">of all</th>
+          <th scope="col">fell through</th>
+        </tr>
+      </thead>
+      <tbody>
+        {gradeFractions(read).map(each => (
+          <tr key={each.openingMm}>
+            <th scope="row">{each.openingMm === 0 ? 'pan' : `${figures(each.openingMm)} mm`}</th>
+            <td>{amountWords(each.massG, 'mass')}</td>
+            <td>{figures(each.percent)}%</td>
+            <td>{figures(each.passingPercent)}%</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -3,14 +3,25 @@ import { amountWords, figures } from '@/core/materials/amount-words';
 import { dilute, sprayEach, stockFor } from '@/core/materials/dose/dilution';
 import { ratioMeanings } from '@/core/materials/mix/ratio-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { FieldOf } from '@/ui/form-fields';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
+import type { ReadAmount } from './read-amount';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
+interface SpraySumValues {
+  readonly stock: string;
+  readonly add: string;
+  readonly to: string;
+  readonly words: string;
+  readonly caught: string;
+  readonly seconds: string;
+}
+
 /** How strong a spray comes out, what “3 to 1” can mean, and what each plant gets from the nozzle. */
 export function SpraySum({ system }: { readonly system: MeasureSystem }) {
-  const { form, field } = useForm({
+  const { form, field } = useForm<SpraySumValues>({
     stock: '3',
     add: system === 'us' ? '6 tbsp' : '90 ml',
     to: system === 'us' ? '1 gal' : '4 l',
@@ -71,15 +82,7 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
           ))}
         </ul>
       )}
-      <div data-fields>
-        <TextField label="Caught in 30 seconds" {...field('caught')} trouble={c.trouble} />
-        <TextField
-          label="Seconds a plant"
-          {...field('seconds')}
-          trouble={e.trouble}
-          inputMode="decimal"
-        />
-      </div>
+      <CatchTestFields field={field} c={c} e={e} />
       {c.base !== undefined && e.base !== undefined && (
         <p>
           {amountWords(sprayEach(c.base, 30, e.base), 'volume')} a plant. Catch again at the end:
@@ -87,5 +90,25 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
         </p>
       )}
     </Sum>
+  );
+}
+
+interface CatchTestFieldsProps {
+  readonly field: FieldOf<SpraySumValues>;
+  readonly c: ReadAmount;
+  readonly e: ReadAmount;
+}
+
+function CatchTestFields({ field, c, e }: CatchTestFieldsProps) {
+  return (
+    <div data-fields>
+      <TextField label="Caught in 30 seconds" {...field('caught')} trouble={c.trouble} />
+      <TextField
+        label="Seconds a plant"
+        {...field('seconds')}
+        trouble={e.trouble}
+        inputMode="decimal"
+      />
+    </div>
   );
 }

@@ -1,10 +1,13 @@
 'use client';
 
+import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { careDraft } from '@/core/schedule/rules/care-form';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
+import type { CarePlan } from '@/core/trial/model/care-plan';
+import type { CareRule } from '@/core/trial/model/care-rule';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { shortDay } from '@/features/frame/days';
 import type { TendView } from '@/features/tend/tend-view';
@@ -53,56 +56,25 @@ export function RuleList({ view, save, drop }: RuleListProps) {
       )}
       <ul>
         {care.rules.map(rule => (
-          <li key={rule.id}>
-            <div>
-              <strong>{rule.name}</strong> <span>{whenWords(rule, care.rules, shortDay)}</span>
-              <small>
-                {rule.treatmentIds.length === 0
-                  ? 'to all alike'
-                  : `to ${namesOf(treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id)).map(treatment => treatment.name))}`}
-                {rule.material ? `: ${materialWords(rule, nameOf(rule.material.productId))}` : ''}
-              </small>
-            </div>
-            {trial.state !== 'closed' && (
-              <Button
-                data-tone="quiet"
-                aria-label={`Change ${rule.name}`}
-                onPress={() => {
-                  setOpen(open === rule.id ? null : rule.id);
-                  clear();
-                }}
-              >
-                {open === rule.id ? 'Close' : 'Change'}
-              </Button>
-            )}
-            {open === rule.id && (
-              <div data-form>
-                <CareRuleForm
-                  saved={careDraft(rule, shelf)}
-                  shelf={shelf}
-                  treatments={treatments}
-                  rules={care.rules}
-                  isLocked={isLocked}
-                  save={(input, reason) => save(rule.id, input, reason)}
-                  close={() => setOpen(null)}
-                />
-                {isLocked && (
-                  <TextField
-                    label="Why it is taken out"
-                    name="whyOut"
-                    value={why}
-                    onChange={setWhy}
-                  />
-                )}
-                {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-                <Acts>
-                  <Button onPress={() => takeOut(rule.id)} isPending={isPending}>
-                    Take it out of the plan
-                  </Button>
-                </Acts>
-              </div>
-            )}
-          </li>
+          <RuleLine
+            key={rule.id}
+            rule={rule}
+            care={care}
+            treatments={treatments}
+            nameOf={nameOf}
+            trial={trial}
+            setOpen={setOpen}
+            open={open}
+            clear={clear}
+            shelf={shelf}
+            isLocked={isLocked}
+            save={save}
+            why={why}
+            setWhy={setWhy}
+            trouble={trouble}
+            takeOut={takeOut}
+            isPending={isPending}
+          />
         ))}
       </ul>
       {open === 'new' ? (
@@ -123,6 +95,96 @@ export function RuleList({ view, save, drop }: RuleListProps) {
         )
       )}
     </Rules>
+  );
+}
+
+interface RuleLineProps {
+  readonly rule: CareRule;
+  readonly care: CarePlan;
+  readonly treatments: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly letter: string;
+  }[];
+  readonly nameOf: (productId: string) => string;
+  readonly trial: TendView['trial'];
+  readonly setOpen: Dispatch<SetStateAction<string | null>>;
+  readonly open: string | null;
+  readonly clear: () => void;
+  readonly shelf: TendView['shelf'];
+  readonly isLocked: boolean;
+  readonly save: RuleListProps['save'];
+  readonly why: string;
+  readonly setWhy: Dispatch<SetStateAction<string>>;
+  readonly trouble: TrialTrouble | undefined;
+  readonly takeOut: (ruleId: string) => void;
+  readonly isPending: boolean;
+}
+
+function RuleLine({
+  rule,
+  care,
+  treatments,
+  nameOf,
+  trial,
+  setOpen,
+  open,
+  clear,
+  shelf,
+  isLocked,
+  save,
+  why,
+  setWhy,
+  trouble,
+  takeOut,
+  isPending,
+}: RuleLineProps) {
+  return (
+    <li>
+      <div>
+        <strong>{rule.name}</strong> <span>{whenWords(rule, care.rules, shortDay)}</span>
+        <small>
+          {rule.treatmentIds.length === 0
+            ? 'to all alike'
+            : `to ${namesOf(treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id)).map(treatment => treatment.name))}`}
+          {rule.material ? `: ${materialWords(rule, nameOf(rule.material.productId))}` : ''}
+        </small>
+      </div>
+      {trial.state !== 'closed' && (
+        <Button
+          data-tone="quiet"
+          aria-label={`Change ${rule.name}`}
+          onPress={() => {
+            setOpen(open === rule.id ? null : rule.id);
+            clear();
+          }}
+        >
+          {open === rule.id ? 'Close' : 'Change'}
+        </Button>
+      )}
+      {open === rule.id && (
+        <div data-form>
+          <CareRuleForm
+            saved={careDraft(rule, shelf)}
+            shelf={shelf}
+            treatments={treatments}
+            rules={care.rules}
+            isLocked={isLocked}
+            save={(input, reason) => save(rule.id, input, reason)}
+            close={() => setOpen(null)}
+          />
+          {isLocked && (
+            <TextField label="Why it is taken out" name="whyOut" value={why} onChange={setWhy} />
+          )}
+          {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+          <Acts>
+            <Button onPress={() => takeOut(rule.id)} isPending={isPending}>
+              Take it out of the plan
+            </Button>
+          </Acts>
+        </div>
+      )}
+    </li>
   );
 }
 

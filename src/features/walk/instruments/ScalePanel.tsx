@@ -1,5 +1,6 @@
 'use client';
 
+import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { massCheck } from '@/core/measure/reading/scale-line';
@@ -63,18 +64,13 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
         {scale.isStandIn && <Button onPress={() => device.put(0)}>Lift it off</Button>}
         <Button onPress={device.leave}>Without it</Button>
       </div>
-      <div>
-        <TextField
-          label="A known mass on it, g"
-          name="knownMass"
-          value={known}
-          onChange={setKnown}
-          inputMode="decimal"
-        />
-        <Button onPress={check} isDisabled={!(knownG > 0) || !isSettled}>
-          Check
-        </Button>
-      </div>
+      <KnownMass
+        known={known}
+        setKnown={setKnown}
+        check={check}
+        knownG={knownG}
+        isSettled={isSettled}
+      />
       {checked !== '' && (
         <p role="status">
           {checked.startsWith('off')
@@ -88,6 +84,31 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
         when this one is lifted off.
       </Soft>
     </Panel>
+  );
+}
+
+interface KnownMassProps {
+  readonly known: string;
+  readonly setKnown: Dispatch<SetStateAction<string>>;
+  readonly check: () => void;
+  readonly knownG: number;
+  readonly isSettled: boolean;
+}
+
+function KnownMass({ known, setKnown, check, knownG, isSettled }: KnownMassProps) {
+  return (
+    <div>
+      <TextField
+        label="A known mass on it, g"
+        name="knownMass"
+        value={known}
+        onChange={setKnown}
+        inputMode="decimal"
+      />
+      <Button onPress={check} isDisabled={!(knownG > 0) || !isSettled}>
+        Check
+      </Button>
+    </div>
   );
 }
 
