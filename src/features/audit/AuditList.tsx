@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { AuditFinding, AuditGrade } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding, AuditGrade } from '@/core/design/audit/audit-view';
 import { Soft } from '@/ui/Page';
 
 const GRADE_WORDS: Readonly<Record<AuditGrade, string>> = {

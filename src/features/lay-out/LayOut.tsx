@@ -4,7 +4,7 @@ import Link from 'next/link';
 import type { Dispatch, SetStateAction, TransitionStartFunction } from 'react';
 import { useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
-import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/audit-view';
 import type { BenchRequest } from '@/core/design/layouts/bench-form';
 import { type BenchDraft, readBench, unitCount } from '@/core/design/layouts/bench-form';
 import { draftDeal } from '@/core/design/layouts/draft-trial';

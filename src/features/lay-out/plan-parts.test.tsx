@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { failure, success } from '@/core/result';
 import { BLANK_FEATURE } from '@/core/trial/model/blank-facts';
 import { trialFixture } from '@/core/trial/trial-fixture';

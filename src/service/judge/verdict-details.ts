@@ -1,4 +1,4 @@
-import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { alternativeExplanationsOf } from '@/core/judge/after/alternative-explanations';
 import { type PooledTrial, seasonsTogether } from '@/core/judge/after/combine-seasons';
 import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';

@@ -1,4 +1,5 @@
-import { AUDIT_CHECKS, type AuditFinding, fairnessAudit } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/audit-view';
+import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import {

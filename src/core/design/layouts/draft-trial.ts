@@ -1,4 +1,5 @@
-import { type AuditFinding, fairnessAudit } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/audit-view';
+import { fairnessAudit } from '@/core/design/audit/fairness-audit';
 import type { Question } from '@/core/design/question/question-form';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';

@@ -1,4 +1,4 @@
-import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/audit-view';
 import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
 import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
 import { careTasks } from '@/core/schedule/tasks/due-today';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { AuditFinding } from '@/core/design/audit/fairness-audit';
+import type { AuditFinding } from '@/core/design/audit/audit-view';
 import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
 import { TrialData } from '@/core/trial/model/trial-data';
 import type { LogLine } from './Tables';
