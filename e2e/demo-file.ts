@@ -1,4 +1,7 @@
 import { join } from 'node:path';
 
-/** The demo season, made once for all workers; each begins with a copy of it. */
-export const DEMO_FILE = join('test-results', 'demo.sqlite');
+/** The demo season with its pictures, made once for all workers; each begins with a copy of it. */
+export const DEMO_FOLDER = join('test-results', 'demo');
+
+/** The data file within such a folder. */
+export const DATA_FILE = 'garden.sqlite';

@@ -1,11 +1,11 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
 import { takeTrialIn } from '@/service/files/whole-trials';
-import { DEMO_FILE } from './demo-file';
+import { DATA_FILE, DEMO_FOLDER } from './demo-file';
 import { lockedRadishes, plannedRadishes, type Radishes } from './radishes';
 
 /** A unit as it stands in walking order. */
@@ -40,8 +40,8 @@ export const test = base.extend<
     // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from this pattern which fixtures are wanted: none
     async ({}, use) => {
       const folder = mkdtempSync(join(tmpdir(), 'turnspit-e2e-'));
-      const dataFile = join(folder, 'garden.sqlite');
-      copyFileSync(DEMO_FILE, dataFile);
+      const dataFile = join(folder, DATA_FILE);
+      cpSync(DEMO_FOLDER, folder, { recursive: true });
       process.env.TURNSPIT_DATA = dataFile; // the service in this process writes where the server reads
       const port = await freePort();
       const server = startServer(dataFile, port);

@@ -1,5 +1,5 @@
 import { expect, test } from './garden-server';
-import { benchUnits, goToStep } from './trial-steps';
+import { askQuestion, benchUnits, goToStep } from './trial-steps';
 
 test('blocks are dealt, dealt again with another seed, and locked; the form says what can’t be dealt', async ({
   page,
@@ -52,9 +52,8 @@ test('what so many pots can show follows the numbers, and one each is told to be
 
 test('the key of a blind trial can be looked at by whoever feeds, and the look is in the log', async ({
   page,
-  askedTrial,
 }) => {
-  await askedTrial('Who got what?');
+  await askQuestion(page, 'Who got what?');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   expect(

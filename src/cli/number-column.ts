@@ -1,4 +1,4 @@
-import type { Table } from '@/core/judge/table/table-input';
+import type { Table } from '@/core/judge/table/table-roles';
 import { refuse } from './refuse';
 
 const NUMBER = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;

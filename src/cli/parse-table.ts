@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Table } from '@/core/judge/table/table-input';
+import type { Table } from '@/core/judge/table/table-roles';
 import { failure, type Result, success } from '@/core/result';
 
 /** Why a text is no table: the row, where one is to blame, and a sentence. */

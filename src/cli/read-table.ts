@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Table } from '@/core/judge/table/table-input';
+import type { Table } from '@/core/judge/table/table-roles';
 import { parseTable } from './parse-table';
 import { refuse } from './refuse';
 

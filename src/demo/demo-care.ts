@@ -1,5 +1,6 @@
 import { bottleCodes } from '@/core/schedule/rules/bottle-codes';
-import { BLANK_CARE, type CareDraft, readCare } from '@/core/schedule/rules/care-form';
+import { BLANK_CARE, type CareDraft } from '@/core/schedule/rules/care-draft';
+import { readCare } from '@/core/schedule/rules/care-form';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
 import { addDays } from '@/core/time/garden-day';
 import type { CareAct, CarePlan } from '@/core/trial/model/care-plan';

@@ -4,7 +4,8 @@ import { numberColumn } from '@/cli/number-column';
 import { option } from '@/cli/option';
 import { readTable } from '@/cli/read-table';
 import { refuse } from '@/cli/refuse';
-import { CURVES, fitCurve } from '@/core/stats/curves/fit-curve';
+import { CURVES } from '@/core/stats/curves/curve-shapes';
+import { fitCurve } from '@/core/stats/curves/fit-curve';
 
 export const FIT_HELP = `turnspit fit FILE.csv --x COL --y COL --model MODEL [--json]
 Lays a curve through points by least squares.

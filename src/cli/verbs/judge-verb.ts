@@ -10,12 +10,8 @@ import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
 import { type OutcomeRoles, outcomeInputFromTable } from '@/core/judge/table/outcome-table';
-import {
-  judgeInputFromTable,
-  type Table,
-  type TableRoles,
-  type TableTrouble,
-} from '@/core/judge/table/table-input';
+import { judgeInputFromTable } from '@/core/judge/table/table-input';
+import type { Table, TableRoles, TableTrouble } from '@/core/judge/table/table-roles';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
 import { outcomeJson } from '@/core/judge/verdict/outcome-json';
 

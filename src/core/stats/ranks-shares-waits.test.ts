@@ -11,7 +11,8 @@ import {
 } from '@/core/stats/categorical/rank-tests';
 import { shareDifferenceInterval, wilsonInterval } from '@/core/stats/categorical/share-intervals';
 import { fisherExactP, heterogeneity, mantelHaenszel } from '@/core/stats/categorical/two-by-two';
-import { CURVES, fitCurve } from '@/core/stats/curves/fit-curve';
+import { CURVES } from '@/core/stats/curves/curve-shapes';
+import { fitCurve } from '@/core/stats/curves/fit-curve';
 import { binomialChance, binomialTwoSidedP, logChoose } from '@/core/stats/distributions/binomial';
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
 import { combineSites } from '@/core/stats/meta/random-effects';

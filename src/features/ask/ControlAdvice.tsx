@@ -1,5 +1,5 @@
 import { CONTROL_NEEDS } from '@/core/design/question/control-advice';
-import type { QuestionForm } from '@/core/design/question/question-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import { Soft } from '@/ui/Page';
 
 /** Which control this kind of question needs, beside the list of what is compared. */

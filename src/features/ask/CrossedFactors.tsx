@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { aliasingOf } from '@/core/design/audit/aliasing';
-import type { QuestionForm } from '@/core/design/question/question-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
 import { Button } from '@/ui/Button';

@@ -1,6 +1,7 @@
 'use client';
 
-import { mainReadings, type QuestionForm } from '@/core/design/question/question-form';
+import { mainReadings } from '@/core/design/question/question-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 

@@ -1,12 +1,8 @@
 'use client';
 
 import { styled } from 'styled-components';
-import {
-  isOfShares,
-  payingPercent,
-  plainNumber,
-  type QuestionForm,
-} from '@/core/design/question/question-form';
+import { isOfShares, payingPercent, plainNumber } from '@/core/design/question/margin-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import { readingKind } from '@/core/measure/library/reading-library';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';

@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { QuestionForm } from '@/core/design/question/question-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Choice } from '@/ui/Choice';

@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { QuestionForm } from '@/core/design/question/question-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialRules } from '@/core/trial/model/trial';
 import { Choice } from '@/ui/Choice';

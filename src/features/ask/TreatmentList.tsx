@@ -4,7 +4,7 @@ import { X } from 'lucide-react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { CONTROL_WORDS } from '@/core/design/question/control-advice';
-import type { QuestionForm } from '@/core/design/question/question-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ControlKind } from '@/core/trial/model/treatment';
 import { Button } from '@/ui/Button';

@@ -1,8 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import type { QuestionForm } from '@/core/design/question/question-form';
 import { questionPattern } from '@/core/design/question/question-patterns';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import { failure, success } from '@/core/result';
 import { ControlAdvice } from './ControlAdvice';
 import { CrossedFactors } from './CrossedFactors';

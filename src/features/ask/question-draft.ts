@@ -1,5 +1,6 @@
-import { isOfShares, QuestionForm, USUAL_RULES } from '@/core/design/question/question-form';
+import { isOfShares } from '@/core/design/question/margin-form';
 import { type QuestionPattern, questionPattern } from '@/core/design/question/question-patterns';
+import { QuestionForm, USUAL_RULES } from '@/core/design/question/question-shape';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
 import type { TrialData } from '@/core/trial/model/trial-data';

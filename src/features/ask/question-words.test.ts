@@ -1,6 +1,7 @@
 import { v7 } from 'uuid';
-import { type QuestionForm, readQuestion } from '@/core/design/question/question-form';
+import { readQuestion } from '@/core/design/question/question-form';
 import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import { trialFixture } from '@/core/trial/trial-fixture';
 import { emptyQuestion, isQuestionDraft, questionFormOf } from './question-draft';
 import { testableQuestion } from './testable-question';

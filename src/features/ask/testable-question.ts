@@ -1,4 +1,5 @@
-import { isOfShares, type QuestionForm } from '@/core/design/question/question-form';
+import { isOfShares } from '@/core/design/question/margin-form';
+import type { QuestionForm } from '@/core/design/question/question-shape';
 import { harvestMeasure } from '@/core/measure/library/harvest-measures';
 import { readingKind } from '@/core/measure/library/reading-library';
 import { crossedCells, readDoses, readTreatments } from '@/core/trial/forms/treatment-form';

@@ -7,14 +7,14 @@ import type { Result } from '@/core/result';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
-import { LineMark, SiteMarks, siteTextMm } from '@/features/bench/SiteMarks';
+import { SiteMarks } from '@/features/bench/SiteMarks';
 import { siteExtent } from '@/features/bench/site-extent';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import { cm, Handle, LineHandle, movedFeature, readSiteId, SITE_ENDS, siteId } from './LineHandle';
 import { type PlaceRequest, useRequests } from './use-requests';
-import type { ShiftHandlers } from './use-shift';
 import { useShift } from './use-shift';
 
 /** A place that can be stood elsewhere: its corner on the ground, and from the corner of what it stands on. */
@@ -243,55 +243,6 @@ export function ArrangeBench({
   );
 }
 
-interface LineHandleProps {
-  readonly id: string;
-  readonly part: 'whole' | 'start' | 'end';
-  readonly feature: SiteFeature;
-  readonly x: number;
-  readonly y: number;
-  readonly handlersOf: (id: string) => ShiftHandlers;
-  readonly line: Readonly<{ x1Mm: number; y1Mm: number; x2Mm: number; y2Mm: number }>;
-  readonly bench: { widthMm: number; depthMm: number };
-  readonly moved: SiteFeature;
-}
-
-function LineHandle({ id, part, feature, x, y, handlersOf, line, bench, moved }: LineHandleProps) {
-  return (
-    <Handle
-      data-movable
-      data-kind="site"
-      role="button"
-      tabIndex={0}
-      aria-label={
-        part === 'whole'
-          ? SITE_WORDS[feature.kind]
-          : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`
-      }
-      {...handlersOf(id)}
-    >
-      {part === 'whole' ? (
-        <>
-          <path
-            d={`M${line.x1Mm} ${line.y1Mm}L${line.x2Mm} ${line.y2Mm}`}
-            stroke="transparent"
-            strokeWidth={siteTextMm(bench) * 2}
-            strokeLinecap="round"
-          />
-          <LineMark feature={moved} textMm={siteTextMm(bench)} bench={bench} />
-        </>
-      ) : (
-        <circle
-          cx={x}
-          cy={y}
-          r={siteTextMm(bench) * 0.6}
-          fill="var(--paper)"
-          strokeWidth={siteTextMm(bench) * 0.15}
-        />
-      )}
-    </Handle>
-  );
-}
-
 function PlaceDrawn({ place, labelMm }: { readonly place: Movable; readonly labelMm: number }) {
   const isUnit = place.kind === 'unit';
   return (
@@ -330,42 +281,6 @@ function wordsOf(kind: Movable['kind'], blockWord: string, unitWord: string): st
   }
 }
 
-const SITE_ENDS = ['whole', 'start', 'end'] as const;
-type SitePart = (typeof SITE_ENDS)[number];
-
-function siteId(at: number, part: SitePart): string {
-  return `site:${at}:${part}`;
-}
-
-function readSiteId(id: string): readonly [number, SitePart] {
-  const [, at, part] = id.split(':');
-  return [Number(at ?? -1), SITE_ENDS.find(each => each === part) ?? 'whole'];
-}
-
-function movedFeature(
-  feature: SiteFeature,
-  part: SitePart,
-  dx: number,
-  dy: number,
-  bench: { readonly widthMm: number; readonly depthMm: number },
-): SiteFeature {
-  const { x1Mm, y1Mm, x2Mm, y2Mm } = lineOf(feature, bench);
-  const [start, end] = [part !== 'end', part !== 'start'];
-  return {
-    ...feature,
-    line: {
-      x1Mm: x1Mm + (start ? dx : 0),
-      y1Mm: y1Mm + (start ? dy : 0),
-      x2Mm: x2Mm + (end ? dx : 0),
-      y2Mm: y2Mm + (end ? dy : 0),
-    },
-  };
-}
-
-function cm(mm: number): string {
-  return `${Math.round(mm / 10)} cm`;
-}
-
 const Arrange = styled.section`
   display: grid; gap: 10px;
   & > div:has(> svg) { overflow-x: auto; }
@@ -380,13 +295,4 @@ const Arrange = styled.section`
   & [data-kind='guard'] > * { fill: none; stroke: var(--crown); stroke-width: 6; stroke-dasharray: 12 10; pointer-events: all; }
   & text { fill: var(--ink) !important; stroke: none !important; font-weight: 700; }
   & [data-kind='bench'] > text, & [data-kind='block'] > text, & [data-kind='bed'] > text { fill: var(--ink-soft) !important; font-weight: 400; }
-`;
-
-const Handle = styled.g`
-  cursor: grab; outline: none; touch-action: none;
-  & * { touch-action: none; }
-  &[data-movable] > rect, &[data-movable] > circle { stroke: var(--clay); }
-  &[data-kind='bench'] > rect { pointer-events: all; }
-  &:focus-visible > rect, &:focus-visible > circle { stroke-width: 16; }
-  &:focus-visible > path { stroke: var(--clay); stroke-opacity: 0.3; }
 `;

@@ -5,8 +5,7 @@ import type { Dispatch, SetStateAction, TransitionStartFunction } from 'react';
 import { useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
-import type { BenchRequest } from '@/core/design/layouts/bench-form';
-import { type BenchDraft, readBench, unitCount } from '@/core/design/layouts/bench-form';
+import { type BenchDraft, readBench } from '@/core/design/layouts/bench-form';
 import { draftDeal } from '@/core/design/layouts/draft-trial';
 import type { MovingRound } from '@/core/design/site/moving-round';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
@@ -18,21 +17,20 @@ import type { Layout } from '@/core/trial/model/layout';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Treatment } from '@/core/trial/model/treatment';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { counted, pluralOf } from '@/core/words/plural';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { pluralOf } from '@/core/words/plural';
 import { AuditList } from '@/features/audit/AuditList';
 import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView, TagView } from '@/features/bench/bench-view';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
 import { Acts, Mind, Soft, TwoParts } from '@/ui/Page';
-import { Trouble } from '@/ui/Trouble';
 import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
+import { DealForm } from './DealForm';
 import type { Ground } from './ground';
-import { LayoutFields } from './LayoutFields';
+import { dealtWords, LockedPlan } from './LockedPlan';
 import { MovePots } from './MovePots';
 import { type Planted, PlantList } from './PlantList';
 import { SitePanel } from './SitePanel';
@@ -40,7 +38,7 @@ import { SizePlanner } from './SizePlanner';
 import { TagKey } from './TagKey';
 import { TraitPanel } from './TraitPanel';
 
-interface LayOutProps {
+export interface LayOutProps {
   readonly saved: BenchDraft;
   readonly layout: Layout | null;
   readonly isLocked: boolean;
@@ -307,140 +305,6 @@ function KeyLook({
       </Soft>
     </Acts>
   );
-}
-
-interface DealFormProps {
-  readonly form: BenchDraft;
-  readonly fields: Readonly<Record<string, string>>;
-  readonly tags: LayOutProps['tags'];
-  readonly treatments: LayOutProps['treatments'];
-  readonly unitWord: LayOutProps['unitWord'];
-  readonly request: Result<BenchRequest, Readonly<Record<string, string>>>;
-  readonly change: (changes: Partial<BenchDraft>) => void;
-  readonly trouble: TrialTrouble | undefined;
-  readonly layout: LayOutProps['layout'];
-  readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
-  readonly deal: LayOutProps['deal'];
-  readonly isPending: boolean;
-  readonly lock: LayOutProps['lock'];
-}
-
-/** How it is to be dealt, and what so many can show. */
-function DealForm({
-  form,
-  fields,
-  tags,
-  treatments,
-  unitWord,
-  request,
-  change,
-  trouble,
-  layout,
-  act,
-  deal,
-  isPending,
-  lock,
-}: DealFormProps) {
-  return (
-    <>
-      <h2>How it is laid out</h2>
-      <LayoutFields
-        form={form}
-        fields={fields}
-        treatments={tags.length}
-        factors={Object.keys(treatments[0]?.levels ?? {})}
-        unitWord={unitWord}
-        places={request.ok ? unitCount(request.value, treatments) : null}
-        onChange={change}
-      />
-      <Choice
-        label="Who sees what each got"
-        name="isBlind"
-        value={form.isBlind ? 'blind' : 'open'}
-        onChange={value => change({ isBlind: value === 'blind' })}
-        options={[
-          {
-            value: 'blind',
-            label: 'nobody, until the key is opened',
-            hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.',
-          },
-          { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' },
-        ]}
-      />
-      {trouble && (
-        <Trouble>
-          {trouble.kind === 'invalid'
-            ? 'Not dealt: look at the marked lines.'
-            : trialSentence(trouble)}
-        </Trouble>
-      )}
-      <Acts>
-        <Button
-          data-tone={layout ? undefined : 'main'}
-          onPress={() => act(() => deal(form))}
-          isPending={isPending}
-        >
-          {layout ? 'Deal again' : 'Deal'}
-        </Button>
-        {layout && (
-          <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
-            Lock the plan
-          </Button>
-        )}
-      </Acts>
-      {layout && (
-        <Soft>
-          Locking comes before the first reading. After it, the question, the margin and the deal
-          stand.
-        </Soft>
-      )}
-    </>
-  );
-}
-
-function LockedPlan({
-  layout,
-  isBlind,
-  unitWord,
-  weighHref,
-}: {
-  readonly layout: Layout | null;
-  readonly isBlind: boolean;
-  readonly unitWord: string;
-  readonly weighHref: string;
-}) {
-  return (
-    <>
-      <h2>The plan is locked</h2>
-      <p>
-        {counted(layout?.unitsEach ?? 0, unitWord)} of each treatment, dealt{' '}
-        {layout ? dealtWords(layout) : ''}, {isBlind ? 'weighed blind' : 'open to see'}.
-      </p>
-      <Acts>
-        <Link href={weighHref}>Go on to Weigh</Link>
-      </Acts>
-    </>
-  );
-}
-
-/** At which level of the place tree what was dealt. */
-function dealtWords(layout: Layout): string {
-  const blocks = counted(layout.blockCount, layout.blockWord);
-  switch (layout.kind) {
-    case 'complete-randomisation':
-      return 'over the whole bench';
-    case 'complete-blocks':
-    case 'several-gardens':
-      return `within ${blocks}`;
-    case 'pairs':
-      return `by a coin within ${blocks}`;
-    case 'latin-square':
-      return `once in each ${layout.blockWord} and each ${layout.columnWord}`;
-    case 'incomplete-blocks':
-      return `within ${blocks} of ${layout.perBlock}`;
-    case 'split-plot':
-      return `${layout.wholeFactor} to ${pluralOf(layout.wholeWord ?? 'bed')} within ${blocks}, the rest within each ${layout.wholeWord}`;
-  }
 }
 
 const Blank = styled.div`

@@ -19,6 +19,7 @@ import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
 import { useSame } from '@/ui/use-same';
 import { type Planner, startPlanner } from '@/workers/planner-job';
+import { axisWords, SizeTable } from './SizeTable';
 
 // The chart library is heavy and draws on a canvas only a browser has.
 const SizeChart = dynamic(() => import('./SizeChart').then(module => module.SizeChart), {
@@ -137,44 +138,6 @@ function SizeAssumptions({ unitWords, field, isSpread, plan }: SizeAssumptionsPr
       />
       <TextField label="Rounds in the season" {...field('rounds')} inputMode="numeric" />
     </Fields>
-  );
-}
-
-interface SizeTableProps {
-  readonly plan: PlannedTrial | null;
-  readonly unitWords: string;
-  readonly curve: SizeCurve;
-}
-
-function SizeTable({ plan, unitWords, curve }: SizeTableProps) {
-  return (
-    <details>
-      <summary>As a table</summary>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{plan ? axisWords(plan) : ''}</th>
-            <th scope="col">{unitWords}</th>
-            <th scope="col">seen, of 100</th>
-            <th scope="col">in closed form</th>
-            <th scope="col">smallest gain seen 4 times in 5</th>
-          </tr>
-        </thead>
-        <tbody>
-          {curve.map(point => (
-            <tr key={point.size}>
-              <td>{point.size}</td>
-              <td>{point.units}</td>
-              <td>{point.shares ? Math.round(100 * point.shares.seen) : '–'}</td>
-              <td>{point.closed === null ? '–' : Math.round(100 * point.closed)}</td>
-              <td>
-                {point.smallestSeen === null ? '–' : `${Math.round(100 * point.smallestSeen)}%`}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </details>
   );
 }
 
@@ -312,8 +275,4 @@ const Fields = styled.div`
 
 function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
-}
-
-function axisWords({ request }: PlannedTrial): string {
-  return request.kind === 'complete-randomisation' ? 'of each' : `${pluralOf(request.blockWord)}`;
 }

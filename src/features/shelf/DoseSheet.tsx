@@ -1,6 +1,4 @@
 'use client';
-
-import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
@@ -11,8 +9,7 @@ import {
   stockSolution,
 } from '@/core/materials/dose/measuring-tool';
 import { nutrientsIn } from '@/core/materials/label/analysis';
-import type { DoseTarget } from '@/core/materials/label/label-rate';
-import { doseFor, fromMadeUp, type RateChoice } from '@/core/materials/label/label-rate';
+import { doseFor, fromMadeUp } from '@/core/materials/label/label-rate';
 import { circleM2 } from '@/core/materials/mix/container-volume';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
@@ -21,19 +18,12 @@ import { strengthOf } from '@/core/schedule/rules/care-form';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { LooseMeasure, Product } from '@/core/trial/model/product';
 import { readAmount } from '@/features/shelf/sums/read-amount';
-import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-
-interface DoseSheetValues {
-  readonly at: string;
-  readonly choice: RateChoice;
-  readonly strength: string;
-  readonly size: string;
-  readonly pots: string;
-}
+import { DoseFields } from './DoseFields';
+import { type DoseSheetValues, NEEDS, type Per } from './dose-values';
 
 /** What one pot gets of it, in the tool at hand. */
 export function DoseSheet({
@@ -100,61 +90,6 @@ export function DoseSheet({
         <Soft>{NEEDS[rate.per.kind] ? `${ASKS[rate.per.kind] ?? ''}` : ''}</Soft>
       )}
     </Sheet>
-  );
-}
-
-interface DoseFieldsProps {
-  readonly rate: LabelRate;
-  readonly field: FieldOf<DoseSheetValues>;
-  readonly share: number | undefined;
-  readonly target: DoseTarget | { readonly trouble: string };
-  readonly size: string;
-  readonly tool: MeasuringTool | undefined;
-  readonly setTool: Dispatch<SetStateAction<string>>;
-  readonly tools: MeasuringTool[];
-}
-
-function DoseFields({ rate, field, share, target, size, tool, setTool, tools }: DoseFieldsProps) {
-  return (
-    <div data-fields>
-      {rate.low < rate.high && (
-        <Select
-          label="Of the range"
-          {...field('choice')}
-          name="doseChoice"
-          options={[
-            { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
-            { value: 'middle', label: 'the middle' },
-            { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` },
-          ]}
-        />
-      )}
-      <TextField
-        label="Strength"
-        {...field('strength')}
-        name="doseStrength"
-        trouble={share === undefined ? '1, 1/2 or 50%' : undefined}
-      />
-      {NEEDS[rate.per.kind] && (
-        <TextField
-          label={NEEDS[rate.per.kind] ?? ''}
-          {...field('size')}
-          name="doseSize"
-          placeholder={EXAMPLES[rate.per.kind] ?? ''}
-          trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
-        />
-      )}
-      <TextField label="How many" {...field('pots')} name="dosePots" inputMode="numeric" />
-      {tool && (
-        <Select
-          label="Measured with"
-          name="doseTool"
-          value={tool.key}
-          onChange={setTool}
-          options={tools.map(each => ({ value: each.key, label: each.name }))}
-        />
-      )}
-    </div>
   );
 }
 
@@ -264,24 +199,11 @@ function signed(percent: number): string {
   return `${figures(Math.abs(percent))}% too ${percent < 0 ? 'little' : 'much'}`;
 }
 
-type Per = LabelRate['per']['kind'];
-const NEEDS: Readonly<Partial<Record<Per, string>>> = {
-  water: 'Water to each',
-  area: 'Each is across, or its area',
-  mix: 'Mix in each',
-  row: 'Row of each',
-};
 const ASKS: Readonly<Partial<Record<Per, string>>> = {
   water: 'How much water does each get?',
   area: 'How wide is each, or how large its bed?',
   mix: 'How much mix is in each?',
   row: 'How long is the row of each?',
-};
-const EXAMPLES: Readonly<Partial<Record<Per, string>>> = {
-  water: '1.5 l',
-  area: '30 cm',
-  mix: '10 l',
-  row: '2 m',
 };
 
 function targetOf(

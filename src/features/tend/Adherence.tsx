@@ -10,7 +10,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import type { TendView } from './tend-view';
+import type { TendView } from './tend-scene';
 
 interface AdherenceProps {
   readonly view: TendView;

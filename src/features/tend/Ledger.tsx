@@ -13,7 +13,7 @@ import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
-import type { TendView } from './tend-view';
+import type { TendView } from './tend-scene';
 
 const BYS = ['n', 'p', 'k', 'money', 'dry-mass'] as const;
 type By = (typeof BYS)[number];

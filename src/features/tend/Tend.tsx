@@ -20,7 +20,7 @@ import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { LogAct } from './LogAct';
 import { Reminders } from './Reminders';
-import type { TendView } from './tend-view';
+import type { TendView } from './tend-scene';
 import { Weathered } from './Weathered';
 
 type Acting = (...input: readonly unknown[]) => Promise<Result<unknown, TrialTrouble>>;

@@ -3,7 +3,7 @@
 import { amountWords } from '@/core/materials/amount-words';
 import { shortDay } from '@/features/frame/days';
 import { Mind } from '@/ui/Page';
-import type { TendView } from './tend-view';
+import type { TendView } from './tend-scene';
 
 /** What a label or the rain asks to mind just now. */
 export function Weathered({

@@ -1,43 +1,19 @@
 'use client';
-
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import type { Dispatch, SetStateAction } from 'react';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { styled } from 'styled-components';
-import { valueWords } from '@/core/measure/reading/read-value';
 import { readerError } from '@/core/measure/reading/reader-error';
 import { counted } from '@/core/words/plural';
-import { shortDay } from '@/features/frame/days';
 import { Refused } from '@/features/walk/outbox/Refused';
 import { type OutboxState, useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
 import { Page, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { MeasureDrawing } from './MeasureDrawing';
+import { AtPot, Others, Why } from './AtPot';
 import { useWalk, type Walking } from './use-walk';
-import { ValueEntry } from './ValueEntry';
 import type { WalkView } from './walk-view';
 
 // Only who weighs, or looks from above, loads these.
-const ScalePanel = dynamic(
-  () => import('@/features/walk/instruments/ScalePanel').then(file => file.ScalePanel),
-  {
-    ssr: false,
-  },
-);
-const KeyInstrument = dynamic(
-  () => import('@/features/walk/instruments/KeyInstrument').then(file => file.KeyInstrument),
-  {
-    ssr: false,
-  },
-);
-const WalkPhoto = dynamic(() => import('./WalkPhoto').then(file => file.WalkPhoto), { ssr: false });
-const CoverPanel = dynamic(
-  () => import('@/features/inspect/cover/CoverPanel').then(file => file.CoverPanel),
-  { ssr: false },
-);
 
 /** Walking round: one pot, one question, large keys. Every value is safe in this browser before the next pot comes. */
 export function Walk({ view }: { readonly view: WalkView }) {
@@ -99,127 +75,6 @@ function ConnectionStatus({
           ? `sending ${waiting.length}`
           : `no connection: ${waiting.length} kept here`}
     </span>
-  );
-}
-
-function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView }) {
-  const [isOpen, setOpen] = useState(false);
-  const { measure, unit, stop, last, now } = walk;
-  if (!measure || !unit || !stop) return null;
-  const isOwnButton =
-    measure.scale.kind === 'yes-no' ||
-    measure.scale.kind === 'class' ||
-    measure.scale.kind === 'date';
-  return (
-    <>
-      <Pot>
-        <h1>{unit.code}</h1>
-        <p>
-          {unit.where}
-          {stop.part === '' ? '' : `, ${stop.part} of ${measure.parts}`}
-          <small>
-            {walk.done} of {walk.stops.length} read{walk.isRepeat ? ', a second time' : ''}
-          </small>
-        </p>
-      </Pot>
-      <Asked>
-        {measure.drawing && <MeasureDrawing drawing={measure.drawing} />}
-        <p>
-          <b>{measure.name}</b> {measure.definition}
-        </p>
-      </Asked>
-      {!isOwnButton && (
-        <Figure aria-live="polite" data-empty={walk.typed === '' || undefined}>
-          {walk.typed === '' ? '—' : walk.typed}
-          <small>{measure.unit}</small>
-        </Figure>
-      )}
-      <LastTime>
-        {now ? `Now ${valueWords(measure, now)}; a new value takes its place. ` : ''}
-        {last
-          ? `Last, on ${shortDay(last.on)}: ${valueWords(measure, last)}`
-          : now
-            ? ''
-            : 'The first look at it.'}
-      </LastTime>
-      {walk.trouble && <p role="alert">{walk.trouble}</p>}
-      <ValueEntry walk={walk} />
-      {measure.scale.kind === 'continuous' && measure.unit === 'g' && (
-        <ScalePanel
-          unitWord={view.unitWord}
-          lastG={last?.value ?? null}
-          take={(massG, device) => void walk.save('picked', massG.toFixed(1), device)}
-        />
-      )}
-      {measure.scale.kind === 'continuous' && measure.unit === 'mm' && (
-        <KeyInstrument
-          key={measure.id}
-          kind="caliper"
-          lastMm={last?.value ?? null}
-          take={(written, device) => void walk.save('picked', written, device)}
-        />
-      )}
-      {measure.scale.kind === 'ordinal' && measure.scale.hasBeyond && (
-        <KeyInstrument
-          key={measure.id}
-          kind="probe"
-          lastMm={null}
-          take={(written, device) => void walk.save('picked', written, device)}
-        />
-      )}
-      {measure.scale.kind === 'percent' && measure.fromPicture !== null && (
-        <CoverPanel counts={measure.fromPicture} take={percent => walk.type(percent.toFixed(1))} />
-      )}
-      {!isOwnButton && (
-        <Button
-          data-tone="main"
-          onPress={() => void walk.save('picked')}
-          isDisabled={walk.typed === ''}
-        >
-          {walk.isAsked ? 'Yes, it is' : `Next ${view.unitWord}`}
-        </Button>
-      )}
-      <Others>
-        <Button onPress={() => walk.go((walk.here + walk.stops.length - 1) % walk.stops.length)}>
-          Back
-        </Button>
-        <Button onPress={() => walk.go((walk.here + 1) % walk.stops.length)}>Later</Button>
-        <Button onPress={() => void walk.undo()} isDisabled={!walk.canUndo}>
-          Undo
-        </Button>
-      </Others>
-      <WhyNoValue setOpen={setOpen} isOpen={isOpen} walk={walk} view={view} unit={unit} />
-    </>
-  );
-}
-
-interface WhyNoValueProps {
-  readonly setOpen: Dispatch<SetStateAction<boolean>>;
-  readonly isOpen: boolean;
-  readonly walk: Walking;
-  readonly view: WalkView;
-  readonly unit: NonNullable<
-    { readonly id: string; readonly code: string; readonly where: string } | undefined
-  >;
-}
-
-function WhyNoValue({ setOpen, isOpen, walk, view, unit }: WhyNoValueProps) {
-  return (
-    <details onToggle={event => setOpen(event.currentTarget.open)}>
-      <summary>No value, a note, a picture</summary>
-      {isOpen && (
-        <Why>
-          <TextField label="Note" name="walkNote" value={walk.note} onChange={walk.setNote} />
-          <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
-          <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
-          <Button onPress={() => void walk.save('dead')}>It is dead</Button>
-          <Link href={`/trials/${view.trialId}/weigh?pot=${unit.code}`}>
-            A mishap happened to {unit.code}
-          </Link>
-          <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
-        </Why>
-      )}
-    </details>
   );
 }
 
@@ -287,34 +142,4 @@ const Head = styled.div`
   & > span { color: var(--leaf); font-weight: 600; }
   & > span[data-waits] { color: var(--straw); }
   & > a { padding: 8px 0; }
-`;
-
-const Pot = styled.div`
-  display: flex; justify-content: space-between; gap: 16px; align-items: end;
-  & h1 { font-size: 3.5rem; line-height: 1; font-feature-settings: 'zero'; }
-  & p { text-align: right; } & small { display: block; color: var(--ink-soft); }
-`;
-
-const Asked = styled.div`
-  display: flex; gap: 12px; align-items: center;
-  & b { display: block; }
-`;
-
-const Figure = styled.output`
-  display: block; border-bottom: 2px solid var(--ink); font-family: var(--font-heading), sans-serif; font-size: 3rem; font-weight: 650; line-height: 1.1; text-align: right; font-variant-numeric: tabular-nums;
-  &[data-empty] { color: var(--rule-strong); }
-  & small { font-size: 1.25rem; font-weight: 400; margin-left: 8px; color: var(--ink-soft); }
-`;
-
-const LastTime = styled.p`
-  color: var(--ink-soft); margin-top: -16px; text-align: right;
-`;
-
-const Others = styled.div`
-  display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px;
-`;
-
-const Why = styled.div`
-  display: grid; gap: 10px; margin-top: 8px;
-  & > summary { cursor: pointer; padding: 10px 0; }
 `;

@@ -1,10 +1,7 @@
 'use client';
-
-import type { Dispatch, SetStateAction } from 'react';
-import { type FormEvent, type KeyboardEvent, type RefObject, useState } from 'react';
+import { type FormEvent, type KeyboardEvent, useState } from 'react';
 import { styled } from 'styled-components';
-import type { Measure } from '@/core/trial/model/measure';
-import { CullReason, type Outcome, type Pick } from '@/core/trial/model/pick';
+import { CullReason, type Outcome } from '@/core/trial/model/pick';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay, shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
@@ -12,23 +9,10 @@ import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import type { PickDraft, RoundDraft } from './pick-draft';
+import { NumberFields, RoundFields } from './PickFields';
 import { pickWords } from './pick-draft';
+import type { PickEntryProps } from './pick-entry-props';
 import type { useRound } from './use-round';
-
-interface PickEntryProps {
-  readonly round: ReturnType<typeof useRound>;
-  readonly unit: BenchUnit;
-  readonly units: readonly BenchUnit[];
-  readonly measure: Measure;
-  readonly unitWord: string;
-  readonly today: string;
-  readonly grossRef: RefObject<HTMLInputElement | null>;
-  readonly lastPick: Pick | undefined;
-  readonly isDoneToday: boolean;
-  /** When a piece is ripe, as it was agreed. */
-  readonly ripeRule: string;
-}
 
 const OUTCOMES: readonly { readonly value: Outcome; readonly label: string }[] = [
   { value: 'picked', label: 'picked' },
@@ -163,96 +147,6 @@ export function PickEntry({
         picked.{ripeRule === '' ? '' : ` Ripe: ${ripeRule}`}
       </Soft>
     </Sheet>
-  );
-}
-
-interface NumberFieldsProps {
-  readonly isPieceByPiece: boolean;
-  readonly draft: PickDraft;
-  readonly setDraft: Dispatch<SetStateAction<PickDraft>>;
-  readonly fields: Readonly<Record<string, string>>;
-  readonly grossRef: PickEntryProps['grossRef'];
-  readonly held: RoundDraft;
-  readonly keepRound: (next: RoundDraft) => void;
-}
-
-function NumberFields({
-  isPieceByPiece,
-  draft,
-  setDraft,
-  fields,
-  grossRef,
-  held,
-  keepRound,
-}: NumberFieldsProps) {
-  return (
-    <div data-numbers>
-      <TextField
-        label={isPieceByPiece ? 'One piece, on the scale' : 'On the scale'}
-        name="gross"
-        value={draft.gross}
-        onChange={gross => setDraft({ ...draft, gross })}
-        trouble={fields.gross}
-        isBig
-        inputMode="decimal"
-        inputRef={grossRef}
-      />
-      {!isPieceByPiece && (
-        <TextField
-          label="Pieces"
-          name="pieces"
-          value={draft.pieces}
-          onChange={pieces => setDraft({ ...draft, pieces })}
-          trouble={fields.pieces}
-          isBig
-          inputMode="numeric"
-        />
-      )}
-      <TextField
-        label="Empty container"
-        name="tare"
-        value={held.tare}
-        onChange={tare => keepRound({ ...held, tare })}
-        trouble={fields.tare}
-        inputMode="decimal"
-        hint="taken off each time"
-      />
-    </div>
-  );
-}
-
-interface RoundFieldsProps {
-  readonly held: RoundDraft;
-  readonly keepRound: (next: RoundDraft) => void;
-  readonly fields: Readonly<Record<string, string>>;
-  readonly today: PickEntryProps['today'];
-}
-
-function RoundFields({ held, keepRound, fields, today }: RoundFieldsProps) {
-  return (
-    <div data-round>
-      <TextField
-        label="Picked on"
-        name="pickedOn"
-        type="date"
-        value={held.pickedOn}
-        onChange={pickedOn => keepRound({ ...held, pickedOn })}
-        trouble={fields.pickedOn}
-        hint={held.pickedOn === today ? undefined : 'Not today.'}
-      />
-      <Choice
-        label="Entering"
-        name="mode"
-        value={held.mode}
-        onChange={mode => keepRound({ ...held, mode })}
-        options={[
-          { value: 'whole', label: 'a whole pick' },
-          { value: 'piece', label: 'piece by piece' },
-          { value: 'strip', label: 'the last strip' },
-        ]}
-        direction="row"
-      />
-    </div>
   );
 }
 

@@ -8,7 +8,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { newId } from '@/service/garden/new-id';
 import { changeOneTrial } from '@/service/trial/change-trial';
-import { changeArrangement } from '@/store/trials';
+import { changeArrangement } from '@/store/layouts';
 
 const MoveForm = z.object({
   placeId: z.uuid(),

@@ -3,7 +3,7 @@ import { failure, type Result, success } from '@/core/result';
 import { readTrait } from '@/core/trial/forms/trait-form';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { changeOneTrial } from '@/service/trial/change-trial';
-import { putTraits } from '@/store/trials';
+import { putTraits } from '@/store/layouts';
 
 /** Says what else differs between units: variety, container, batch, who planted. It changes no deal; the audit looks at it. */
 export function describeTrait(

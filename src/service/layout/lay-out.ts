@@ -14,7 +14,8 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { changeOneTrial } from '@/service/trial/change-trial';
 import { changeCarePlan } from '@/store/care';
-import { changeTrial, putLayout, setFactorStratum } from '@/store/trials';
+import { putLayout, setFactorStratum } from '@/store/layouts';
+import { changeTrial } from '@/store/trials';
 
 /** Deals the treatments out with a fresh seed, in place of the deal before. */
 export async function dealTrial(

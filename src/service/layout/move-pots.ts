@@ -3,7 +3,7 @@ import { canMove, type MovingRound, movingRound } from '@/core/design/site/movin
 import { failure, type Result, success } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
-import { moveUnits } from '@/store/trials';
+import { moveUnits } from '@/store/layouts';
 
 /** Deals the units' places anew, within what the layout allows, and puts the round in the log. @returns the walk */
 export function movePots(trialId: string): Promise<Result<MovingRound['walk'], TrialTrouble>> {

@@ -11,7 +11,8 @@ import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial } from '@/service/trial/change-trial';
 import { addAmendment } from '@/store/plan-records';
-import { changeTrial, renameLevel } from '@/store/trials';
+import { renameLevel } from '@/store/questions';
+import { changeTrial } from '@/store/trials';
 
 const Form = z.object({
   treatmentId: TreatmentId,

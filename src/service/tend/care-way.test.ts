@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import { BLANK_PRODUCT } from '@/core/materials/label/product-form';
-import { BLANK_CARE } from '@/core/schedule/rules/care-form';
+import { BLANK_CARE } from '@/core/schedule/rules/care-draft';
 import { addDays } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
@@ -22,15 +22,8 @@ import { predict } from '@/service/trial/predict';
 import { findTrial, trialLog } from '@/service/trial/trials';
 import { takePick } from '@/service/weigh/picks';
 import { calendarOf } from './calendar';
-import {
-  changeCareSettings,
-  dateStage,
-  logCare,
-  removeCareRule,
-  saveCareRule,
-  tickOff,
-  undoAct,
-} from './care';
+import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from './care';
+import { logCare, tickOff, undoAct } from './care-acts';
 import { listDue, lookIntoBottles } from './today';
 
 freshGardenForEachTest();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { plainNumber } from '@/core/design/question/question-form';
+import { plainNumber } from '@/core/design/question/margin-form';
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween, GardenDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
@@ -12,7 +12,8 @@ import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
 import type { Database } from '@/store/connection/database';
 import { addAmendment } from '@/store/plan-records';
-import { changeMargin, changeTrial } from '@/store/trials';
+import { changeMargin } from '@/store/questions';
+import { changeTrial } from '@/store/trials';
 import { changeOneTrial, entryTrouble } from './change-trial';
 
 const AmendmentForm = z.object({

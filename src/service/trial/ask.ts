@@ -9,7 +9,9 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { logChange } from '@/store/changes';
 import { inTransaction } from '@/store/connection/database';
-import { addTrial, changeTrial, clearLayout, putQuestion } from '@/store/trials';
+import { clearLayout } from '@/store/layouts';
+import { putQuestion } from '@/store/questions';
+import { addTrial, changeTrial } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
 
 /** Begins a trial from its question. */

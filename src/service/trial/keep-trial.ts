@@ -7,9 +7,11 @@ import { logChange } from '@/store/changes';
 import { type Database, inTransaction } from '@/store/connection/database';
 import { addAllEntries } from '@/store/entries';
 import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/gardens';
+import { putLayout } from '@/store/layouts';
 import { addAmendment, addPrediction, addRegret } from '@/store/plan-records';
 import { productsOf, putProduct } from '@/store/products';
-import { addTrial, putLayout, putQuestion, trialsOf } from '@/store/trials';
+import { putQuestion } from '@/store/questions';
+import { addTrial, trialsOf } from '@/store/trials';
 
 /** Takes in whole trials with their garden, where nothing was entered yet. @returns false where a trial stands already */
 export function keepSeason(

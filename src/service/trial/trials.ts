@@ -3,7 +3,8 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { currentGarden } from '@/service/garden/garden';
 import { type Change, changesOf } from '@/store/changes';
 import { database } from '@/store/connection/database';
-import { findTrialData, lastDays, readCounts, trialsOf, unitCounts } from '@/store/trials';
+import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
+import { findTrialData, trialsOf } from '@/store/trials';
 import { frozenHeadlines } from '@/store/verdicts';
 
 /** A trial as a list shows it. */

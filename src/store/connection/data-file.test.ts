@@ -13,16 +13,11 @@ import {
 } from '@/core/trial/trial-fixture';
 import { addAllEntries, addPick, currentPicks } from '@/store/entries';
 import { addGarden } from '@/store/gardens';
+import { putLayout } from '@/store/layouts';
 import { migrationSource } from '@/store/migrations/migration-source';
-import {
-  addTrial,
-  findTrialData,
-  lastDays,
-  putLayout,
-  putQuestion,
-  readCounts,
-  unitCounts,
-} from '@/store/trials';
+import { putQuestion } from '@/store/questions';
+import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
+import { addTrial, findTrialData } from '@/store/trials';
 import { type Database, openDatabase } from './database';
 import { checkDataFile, migrate } from './open-safely';
 

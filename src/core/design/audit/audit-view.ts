@@ -1,5 +1,6 @@
-import type { Act } from '@/core/design/question/question-form';
+import type { Act } from '@/core/design/question/question-shape';
 import type { TrialData } from '@/core/trial/model/trial-data';
+
 /** How bad it is: the trial can't answer; it answers less surely; good to know. */
 export type AuditGrade = 'spoils' | 'weakens' | 'note';
 

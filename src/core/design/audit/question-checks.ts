@@ -1,6 +1,6 @@
 import { closedPower } from '@/core/design/power/closed-power';
 import { missingControls } from '@/core/design/question/control-advice';
-import type { Act } from '@/core/design/question/question-form';
+import type { Act } from '@/core/design/question/question-shape';
 import { type Check, note, weakens } from './audit-view';
 
 /** Days below which an act has hardly begun to show. Common practice, no source. */

@@ -1,5 +1,5 @@
 import { dealPlanOf } from '@/core/design/layouts/deal-plan';
-import type { Act } from '@/core/design/question/question-form';
+import type { Act } from '@/core/design/question/question-shape';
 import { judgedAfter, windowTrouble } from '@/core/materials/label/mode-of-action';
 import {
   heldByMix,

@@ -1,5 +1,5 @@
 import type { ControlKind } from '@/core/trial/model/treatment';
-import type { Act } from './question-form';
+import type { Act } from './question-shape';
 
 /** A control that a kind of act wants, and what can't be told without it. */
 export interface ControlNeed {

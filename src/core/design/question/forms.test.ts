@@ -4,7 +4,8 @@ import { readBench } from '@/core/design/layouts/bench-form';
 import { addDays, daysBetween, GardenDay } from '@/core/time/garden-day';
 import { readPick } from '@/core/trial/forms/pick-form';
 import { trialFixture } from '@/core/trial/trial-fixture';
-import { readQuestion, USUAL_RULES } from './question-form';
+import { readQuestion } from './question-form';
+import { USUAL_RULES } from './question-shape';
 
 const HOSTILE = [
   '',

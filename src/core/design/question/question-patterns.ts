@@ -1,6 +1,6 @@
 import type { BenchDraft } from '@/core/design/layouts/bench-form';
 import { CONTROL_NEEDS } from './control-advice';
-import { type Act, type QuestionForm, USUAL_RULES } from './question-form';
+import { type Act, type QuestionForm, USUAL_RULES } from './question-shape';
 
 /** A kind of question that gardeners ask, with all that it sets up. Everything can be changed afterwards. */
 export interface QuestionPattern {

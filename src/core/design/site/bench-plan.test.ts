@@ -3,7 +3,8 @@ import { v7 } from 'uuid';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import type { Place } from '@/core/trial/model/place';
 import { trialFixture } from '@/core/trial/trial-fixture';
-import { type BenchPlan, layOutBench } from './bench-plan';
+import { layOutBench } from './bench-plan';
+import type { BenchPlan } from './bench-stands';
 
 const plans = fc
   .record({

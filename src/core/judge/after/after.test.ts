@@ -7,7 +7,7 @@ import { unitsInTurn, withoutUnit } from '@/core/judge/sensitivity/leave-each-ou
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
-import { chanceOfTurn } from '@/core/judge/verdict/verdict-words';
+import { chanceOfTurn } from '@/core/judge/verdict/no-test-words';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import {

@@ -1,10 +1,5 @@
-import {
-  bestCurves,
-  type Curve,
-  type CurvePoint,
-  type FittedCurve,
-  fitCurve,
-} from '@/core/stats/curves/fit-curve';
+import type { Curve, CurvePoint } from '@/core/stats/curves/curve-shapes';
+import { bestCurves, type FittedCurve, fitCurve } from '@/core/stats/curves/fit-curve';
 import { tTwoSidedP } from '@/core/stats/distributions/distributions';
 
 /** What a unit got and gave, blocks taken out. */

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { z } from 'zod';
-import { judgeInputFromTable, type TableRoles } from '@/core/judge/table/table-input';
+import { judgeInputFromTable } from '@/core/judge/table/table-input';
+import type { TableRoles } from '@/core/judge/table/table-roles';
 import { judge } from './judge';
 import type { Judgement } from './judgement';
 

@@ -6,23 +6,21 @@ import {
 } from '@/core/judge/question/outcome-input';
 import { callOf, isBetter, isWorse, marginAmount } from '@/core/judge/verdict/call';
 import { wordOutcome } from '@/core/judge/verdict/outcome-words';
-import { friedman, kruskalWallis } from '@/core/stats/categorical/rank-tests';
 import { wilsonInterval } from '@/core/stats/categorical/share-intervals';
-import { heterogeneity } from '@/core/stats/categorical/two-by-two';
 import { median } from '@/core/stats/median';
-import { classTest } from '@/core/stats/permutation/class-test';
 import { medianWait } from '@/core/stats/survival/survival';
-import { counted, pluralOf } from '@/core/words/plural';
+import { closedTestPValues } from './closed-test';
 import type { Call } from './judgement';
 import type {
   OutcomeContrast,
   OutcomeGroup,
   OutcomeJudgement,
-  OutcomeWarning,
-  Overall,
   TestedOutcomeContrast,
 } from './outcome-judgement';
-import { closedTestPValues, type OutcomeTest, testOutcome } from './outcome-tests';
+import { overallOf } from './outcome-overall';
+import type { OutcomeTest } from './outcome-test';
+import { testOutcome } from './outcome-tests';
+import { warningsOf } from './outcome-warnings';
 
 /**
  * Judges counts, shares, steps and days by the method of their kind. A call wants two things: the method's own p, and one that
@@ -221,116 +219,4 @@ function overallCall(contrasts: readonly OutcomeContrast[]): Call {
   return (
     FROM_GOOD_TO_BAD.find(call => contrasts.some(contrast => contrast.call === call)) ?? 'no-test'
   );
-}
-
-/** Of steps and classes: whether the treatments differ at all. */
-function overallOf(input: OutcomeInput): Overall | null {
-  if (input.units.some(unit => unit.className != null)) return classesOverall(input);
-  if (input.kind !== 'ordinal' || input.treatments.length < 3) return null;
-  const units = readUnits(input);
-  if (input.blockNames.length === 0) {
-    const found = kruskalWallis(
-      input.treatments.map(name =>
-        units.filter(unit => unit.treatment === name).map(unit => unit.value),
-      ),
-    );
-    return found ? { method: 'kruskal-wallis', ...found } : null;
-  }
-  const nameOf = stratumOf(input);
-  const blocks = [...new Set(units.map(nameOf))];
-  const table = blocks.map(block =>
-    input.treatments.map(name =>
-      units.filter(unit => unit.treatment === name && nameOf(unit) === block),
-    ),
-  );
-  const isComplete = table.every(row => row.every(cell => cell.length === 1));
-  const found = isComplete
-    ? friedman(table.map(row => row.map(cell => cell[0]?.value ?? 0)))
-    : undefined;
-  return found ? { method: 'friedman', ...found } : null;
-}
-
-function classesOverall(input: OutcomeInput): Overall | null {
-  const units = readUnits(input).flatMap(unit =>
-    unit.className == null ? [] : [{ ...unit, className: unit.className }],
-  );
-  const names = [...new Set(units.map(unit => unit.className))];
-  const nameOf = stratumOf(input);
-  const strata = [...new Set(units.map(nameOf))].map(block =>
-    units.filter(unit => nameOf(unit) === block),
-  );
-  const found = classTest(
-    strata.map(own => ({
-      classes: own.map(unit => names.indexOf(unit.className)),
-      groups: own.map(unit => input.treatments.indexOf(unit.treatment)),
-    })),
-    input.seed,
-  );
-  return found ? { method: 'chi-square-shuffled', ...found } : null;
-}
-
-function warningsOf(
-  input: OutcomeInput,
-  groups: readonly OutcomeGroup[],
-): readonly OutcomeWarning[] {
-  const units = readUnits(input);
-  const missing = input.units.length - units.length;
-  const crowding =
-    input.kind === 'proportion'
-      ? heterogeneity(
-          input.treatments.map(name =>
-            units
-              .filter(unit => unit.treatment === name)
-              .map(unit => ({ k: unit.value, n: unit.outOf ?? 1 })),
-          ),
-        )
-      : undefined;
-  const isItems = input.kind === 'proportion' && units.some(unit => (unit.outOf ?? 1) > 1);
-  return [
-    ...(groups.every(group => group.n <= 1) && input.blockNames.length === 0
-      ? [
-          {
-            code: 'no-replication' as const,
-            message: `One ${input.unitWord} each: a story, not a result.${isItems ? ` The p takes every item for itself; items of one ${input.unitWord} share its luck.` : ''}`,
-          },
-        ]
-      : []),
-    ...(missing > 0
-      ? [
-          {
-            code: 'missing-units' as const,
-            message: `${counted(missing, input.unitWord)} gave no reading.`,
-          },
-        ]
-      : []),
-    ...(new Set(groups.map(group => group.n)).size > 1
-      ? [
-          {
-            code: 'unbalanced' as const,
-            message: `Not the same number of ${pluralOf(input.unitWord)} each: ${groups.map(group => `${group.treatment} ${group.n}`).join(', ')}.`,
-          },
-        ]
-      : []),
-    ...(crowding && crowding.p < 0.05
-      ? [
-          {
-            code: 'overdispersed' as const,
-            message: `${pluralOf(input.unitWord)} of one treatment differ more than chance lets items differ: what counts is the ${input.unitWord}, not the item, and the call rests on the ${pluralOf(input.unitWord)}.`,
-          },
-        ]
-      : []),
-    ...(new Set(units.map(unit => `${unit.value}/${unit.outOf}/${unit.hasCome}`)).size === 1 &&
-    units.length > 1
-      ? [{ code: 'all-alike' as const, message: 'All gave the same: nothing is there to compare.' }]
-      : []),
-    ...(input.isDeclared
-      ? []
-      : [
-          {
-            code: 'not-declared' as const,
-            message:
-              'This was not the main measure before the plan was locked: found along the way.',
-          },
-        ]),
-  ];
 }

@@ -7,7 +7,8 @@ import { type OutcomeRoles, outcomeInputFromTable } from '@/core/judge/table/out
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
 import { friedman, kruskalWallis } from '@/core/stats/categorical/rank-tests';
 import { exactShareInterval, wilsonInterval } from '@/core/stats/categorical/share-intervals';
-import { type Curve, fitCurve } from '@/core/stats/curves/fit-curve';
+import type { Curve } from '@/core/stats/curves/curve-shapes';
+import { fitCurve } from '@/core/stats/curves/fit-curve';
 import { combineSites } from '@/core/stats/meta/random-effects';
 import { classTest } from '@/core/stats/permutation/class-test';
 import { signFlipP } from '@/core/stats/permutation/permutation-sum-test';

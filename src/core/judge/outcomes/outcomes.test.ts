@@ -19,15 +19,16 @@ import {
   wilsonInterval,
 } from '@/core/stats/categorical/share-intervals';
 import { fisherExactP } from '@/core/stats/categorical/two-by-two';
-import { bestCurves, CURVES, fitCurve } from '@/core/stats/curves/fit-curve';
+import { CURVES } from '@/core/stats/curves/curve-shapes';
+import { bestCurves, fitCurve } from '@/core/stats/curves/fit-curve';
 import { progressArea } from '@/core/stats/curves/progress-curve';
 import { binomialTwoSidedP } from '@/core/stats/distributions/binomial';
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
 import { permutationSumTest, signFlipP } from '@/core/stats/permutation/permutation-sum-test';
+import { closedTestPValues, holm } from './closed-test';
 import { countRatio } from './count-ratio';
 import { judge } from './judge';
 import { judgeOutcome } from './outcome-judge';
-import { closedTestPValues, holm } from './outcome-tests';
 
 const unit = (
   id: number,

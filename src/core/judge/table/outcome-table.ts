@@ -1,7 +1,8 @@
 import type { OutcomeInput, OutcomeKind, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { failure, type Result, success } from '@/core/result';
 import { median } from '@/core/stats/median';
-import { judgeInputFromTable, type Table, type TableRoles, type TableTrouble } from './table-input';
+import { judgeInputFromTable } from './table-input';
+import type { Table, TableRoles, TableTrouble } from './table-roles';
 
 /** Which columns hold such a reading. */
 export interface OutcomeRoles extends Omit<TableRoles, 'kind'> {

@@ -1,6 +1,7 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { judgeInputFromTable, type Table, type TableRoles } from './table-input';
+import { judgeInputFromTable } from './table-input';
+import type { Table, TableRoles } from './table-roles';
 
 const roles: TableRoles = {
   response: 'weight',

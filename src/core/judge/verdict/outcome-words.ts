@@ -8,7 +8,8 @@ import type {
 import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { plural } from '@/core/words/plural';
 import { isBetter, isWorse } from './call';
-import { percent, quotedIfNone } from './verdict-words';
+import { percent } from './margin-words';
+import { quotedIfNone } from './verdict-words';
 
 type Judged = Omit<OutcomeJudgement, 'headline' | 'detail'>;
 

@@ -1,7 +1,8 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import type { Verdict } from '@/core/judge/outcomes/judgement';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { chanceGap, percent } from './verdict-words';
+import { percent } from './margin-words';
+import { chanceGap } from './no-test-words';
 
 /** Six pots of each treatment about these means, all with the same spread of 1, 0, 2, -1, -2, 0. */
 function verdictOf(

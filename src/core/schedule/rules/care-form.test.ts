@@ -4,7 +4,8 @@ import { careRuleFixture } from '@/core/trial/model/care-fixture';
 import { CareRule } from '@/core/trial/model/care-rule';
 import { productFixture, rateFixture } from '@/core/trial/model/product-fixture';
 import { trialFixture } from '@/core/trial/trial-fixture';
-import { BLANK_CARE, careDraft, readCare, strengthOf } from './care-form';
+import { BLANK_CARE, careDraft } from './care-draft';
+import { readCare, strengthOf } from './care-form';
 
 const { treatments } = trialFixture({ treatments: 2 });
 const product = productFixture({

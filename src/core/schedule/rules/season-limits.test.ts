@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { remindersFor } from '@/core/schedule/tasks/reminders';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import { trialFixture } from '@/core/trial/trial-fixture';
-import { BLANK_CARE, readCare } from './care-form';
+import { BLANK_CARE } from './care-draft';
+import { readCare } from './care-form';
 import { seasonLimits } from './season-limits';
 
 const frosts = { lastFrost: '05-14', firstFrost: '10-20' };

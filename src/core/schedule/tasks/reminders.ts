@@ -1,4 +1,4 @@
-import { BLANK_CARE, type CareDraft } from '@/core/schedule/rules/care-form';
+import { BLANK_CARE, type CareDraft } from '@/core/schedule/rules/care-draft';
 import type { SeasonLimits } from '@/core/schedule/rules/season-limits';
 import { type CalendarDay, daysBetween } from '@/core/time/garden-day';
 import type { CareKind } from '@/core/trial/model/care-rule';

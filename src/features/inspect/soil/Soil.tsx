@@ -7,22 +7,18 @@ import type { ReportTrouble } from '@/core/measure/laboratory/lab-report';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
-import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
-import { ActionTrouble } from '@/features/trial/ActionTrouble';
-import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
-import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useAction } from '@/ui/use-action';
 import { WideTable } from '@/ui/WideTable';
+import { FillBags } from './FillBags';
 import type { AnalyteCell, AnalyteView, BagView, SoilView } from './soil-view';
 
 type Taken = Promise<Result<number, ReportTrouble>>;
 
-interface SoilProps {
+export interface SoilProps {
   readonly view: SoilView;
   readonly codes: readonly string[];
   readonly unitWord: string;
@@ -254,42 +250,6 @@ function cellWords(cell: AnalyteCell | null): string {
 
 function figure(value: number): string {
   return String(Number(value.toPrecision(3)));
-}
-
-function FillBags({
-  codes,
-  today,
-  fill,
-}: {
-  readonly codes: readonly string[];
-  readonly today: string;
-  readonly fill: SoilProps['fill'];
-}) {
-  const [chosen, setChosen] = useState<readonly string[]>(codes);
-  const [form, setForm] = useState({ takenOn: today, depthMm: '150', cores: '5', note: '' });
-  const { trouble, fields, isPending, run } = useTrialAction();
-  const submit = (): void => run(() => fill({ ...form, codes: chosen }));
-  const field = fieldsOf({
-    form,
-    change: changes => setForm({ ...form, ...changes }),
-    troubles: fields,
-  });
-  return (
-    <div>
-      <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
-      <div data-fields>
-        <TextField label="Taken on" {...field('takenOn')} name="bagDay" type="date" />
-        <TextField label="Down to, mm" {...field('depthMm')} name="bagDepth" inputMode="numeric" />
-        <TextField label="Cores in a bag" {...field('cores')} name="bagCores" inputMode="numeric" />
-      </div>
-      <ActionTrouble trouble={trouble} />
-      <Acts>
-        <Button onPress={submit} isPending={isPending}>
-          Number {counted(chosen.length, 'bag')}
-        </Button>
-      </Acts>
-    </div>
-  );
 }
 
 const Box = styled.section`

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { BLANK_CARE, type CareDraft } from '@/core/schedule/rules/care-form';
+import { BLANK_CARE, type CareDraft } from '@/core/schedule/rules/care-draft';
 import { CARE_WORDS, CareKind, type CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';

@@ -11,7 +11,7 @@ import type { CareSettings } from '@/core/trial/model/care-plan';
 import { WATER_SOURCES, type WaterSource } from '@/core/trial/model/water-source';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
-import type { TendView } from '@/features/tend/tend-view';
+import type { TendView } from '@/features/tend/tend-scene';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts } from '@/ui/Page';

@@ -1,6 +1,5 @@
 'use client';
-
-import type { CareDraft } from '@/core/schedule/rules/care-form';
+import type { CareDraft } from '@/core/schedule/rules/care-draft';
 import { TextField } from '@/ui/TextField';
 import type { CareDraftState } from './care-draft-state';
 

@@ -1,4 +1,4 @@
-import type { CareDraft } from '@/core/schedule/rules/care-form';
+import type { CareDraft } from '@/core/schedule/rules/care-draft';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 
 /** A rule of care as it is being written. */

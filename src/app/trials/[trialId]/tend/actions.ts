@@ -1,15 +1,8 @@
 'use server';
 
 import { nameByDepth } from '@/service/layout/name-by-depth';
-import {
-  changeCareSettings,
-  dateStage,
-  logCare,
-  removeCareRule,
-  saveCareRule,
-  tickOff,
-  undoAct,
-} from '@/service/tend/care';
+import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from '@/service/tend/care';
+import { logCare, tickOff, undoAct } from '@/service/tend/care-acts';
 import { lookIntoBottles } from '@/service/tend/today';
 import { changing, changingOne } from '../changing';
 

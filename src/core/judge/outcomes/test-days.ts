@@ -1,0 +1,75 @@
+import type { BlockOfTwo, OutcomeInput, ReadUnit } from '@/core/judge/question/outcome-input';
+import { tQuantile } from '@/core/stats/distributions/distributions';
+import {
+  logRank,
+  logRankByDeals,
+  restrictedMeanWait,
+  type Waited,
+} from '@/core/stats/survival/survival';
+import { differencesOf, spreadOfDifferences } from './outcome-differences';
+import { both, type OutcomeTest } from './outcome-test';
+
+export function testDays(input: OutcomeInput, blocks: readonly BlockOfTwo[]): OutcomeTest {
+  const waited = (units: readonly ReadUnit[]): readonly Waited[] =>
+    units.map(unit => ({ days: unit.value, hasCome: unit.hasCome }));
+  const samples = blocks.map(block => ({
+    treated: waited(block.treated),
+    control: waited(block.control),
+  }));
+  const isBlocked =
+    input.blockNames.length > 0 &&
+    samples.filter(block => block.treated.length > 0 && block.control.length > 0).length > 1;
+  const all = {
+    treated: samples.flatMap(block => block.treated),
+    control: samples.flatMap(block => block.control),
+  };
+  const test = logRank(isBlocked ? samples : [all]);
+  const shuffleP = logRankByDeals(isBlocked ? samples : [all], input.seed).p;
+  const until = Math.min(
+    ...[all.treated, all.control].map(units => Math.max(...units.map(unit => unit.days))),
+  );
+  const [a, b] = [restrictedMeanWait(all.treated, until), restrictedMeanWait(all.control, until)];
+  const within = isBlocked ? waitsWithinBlocks(blocks, until) : undefined;
+  const { difference, se, df } = within ?? {
+    difference: a.mean - b.mean,
+    se: Math.hypot(a.se, b.se),
+    df: all.treated.length + all.control.length - 2,
+  };
+  return {
+    method: isBlocked ? 'stratified-log-rank' : 'log-rank',
+    p: test?.p ?? 1,
+    shuffleP,
+    unitP: shuffleP,
+    difference,
+    // Greenwood's variance from a handful of units is itself uncertain.
+    intervalAt: confidence => {
+      if (!(se > 0) || df < 1) return null;
+      const half = tQuantile(1 - (1 - confidence) / 2, df) * se;
+      return [difference - half, difference + half];
+    },
+    effectAt: () =>
+      test?.hazardRatio == null
+        ? null
+        : { what: 'hazard-ratio', value: test.hazardRatio, ci: null },
+  };
+}
+
+/** How much longer the treated waited, block by block, up to a common day; undefined where one was looked at for a shorter time. */
+function waitsWithinBlocks(
+  blocks: readonly BlockOfTwo[],
+  until: number,
+): { readonly difference: number; readonly se: number; readonly df: number } | undefined {
+  const { treated, control } = both(blocks);
+  if ([...treated, ...control].some(unit => !unit.hasCome && unit.value < until)) return undefined;
+  const upTo = (unit: ReadUnit): ReadUnit => ({ ...unit, value: Math.min(unit.value, until) });
+  const { mean, se, n } = spreadOfDifferences(
+    differencesOf(
+      blocks.map(block => ({
+        ...block,
+        treated: block.treated.map(upTo),
+        control: block.control.map(upTo),
+      })),
+    ),
+  );
+  return { difference: mean, se, df: n - 1 };
+}

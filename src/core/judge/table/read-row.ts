@@ -1,0 +1,85 @@
+import { failure, type Result, success } from '@/core/result';
+import type { TableRoles, TableTrouble } from './table-roles';
+import { cell, type Naming } from './treatment-naming';
+
+export interface ReadRow {
+  readonly row: number;
+  readonly unit: string;
+  readonly treatment: string;
+  readonly blocks: readonly string[];
+  readonly wholePlot: string | undefined;
+  readonly value: number | null;
+  readonly covariate: number | undefined;
+}
+
+export function readRow(
+  cells: Readonly<Record<string, string>>,
+  row: number,
+  roles: TableRoles,
+  blockColumns: readonly string[],
+  naming: Naming,
+): Result<ReadRow, TableTrouble> {
+  const mustHold = [
+    ...naming.columns,
+    ...blockColumns,
+    ...(roles.unit ? [roles.unit] : []),
+    ...(roles.whole ? [roles.whole] : []),
+  ];
+  const empty = mustHold.find(column => cell(cells, column) === '');
+  if (empty !== undefined)
+    return failure({ kind: 'bad-cell', row, column: empty, read: '', expected: 'a name' });
+  const value = readNumber(cell(cells, roles.response), row, roles.response);
+  if (!value.ok) return value;
+  if (
+    roles.kind === 'count' &&
+    value.value !== null &&
+    !(Number.isInteger(value.value) && value.value >= 0)
+  ) {
+    return failure({
+      kind: 'bad-cell',
+      row,
+      column: roles.response,
+      read: cell(cells, roles.response),
+      expected: 'a whole number from 0 up',
+    });
+  }
+  const covariate =
+    roles.covariate === undefined
+      ? success(null)
+      : readNumber(cell(cells, roles.covariate), row, roles.covariate);
+  if (!covariate.ok) return covariate;
+  if (roles.covariate !== undefined && covariate.value === null) {
+    return failure({
+      kind: 'bad-cell',
+      row,
+      column: roles.covariate,
+      read: '',
+      expected: 'a number',
+    });
+  }
+  return success({
+    row,
+    unit: roles.unit ? cell(cells, roles.unit) : String(row),
+    treatment: naming.nameOf(cells),
+    blocks: blockColumns.map(column => cell(cells, column)),
+    wholePlot: roles.whole && cell(cells, roles.whole),
+    value: value.value,
+    covariate: covariate.value ?? undefined,
+  });
+}
+
+const NUMBER = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;
+
+function readNumber(
+  written: string,
+  row: number,
+  column: string,
+): Result<number | null, TableTrouble> {
+  if (written === '' || written === 'NA') return success(null);
+  const value = Number(written);
+  if (NUMBER.test(written) && Number.isFinite(value)) return success(value);
+  const hint = /^[-+]?\d+,\d+$/.test(written)
+    ? `a number with a decimal point: ${written.replace(',', '.')}`
+    : 'a number, or nothing where the reading is missing';
+  return failure({ kind: 'bad-cell', row, column, read: written, expected: hint });
+}

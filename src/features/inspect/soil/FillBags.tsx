@@ -1,0 +1,49 @@
+'use client';
+
+import { useState } from 'react';
+import type { Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { counted } from '@/core/words/plural';
+import { PickUnits } from '@/features/bench/PickUnits';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
+import { Button } from '@/ui/Button';
+import { fieldsOf } from '@/ui/form-fields';
+import { Acts } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+
+export function FillBags({
+  codes,
+  today,
+  fill,
+}: {
+  readonly codes: readonly string[];
+  readonly today: string;
+  readonly fill: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+}) {
+  const [chosen, setChosen] = useState<readonly string[]>(codes);
+  const [form, setForm] = useState({ takenOn: today, depthMm: '150', cores: '5', note: '' });
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const submit = (): void => run(() => fill({ ...form, codes: chosen }));
+  const field = fieldsOf({
+    form,
+    change: changes => setForm({ ...form, ...changes }),
+    troubles: fields,
+  });
+  return (
+    <div>
+      <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
+      <div data-fields>
+        <TextField label="Taken on" {...field('takenOn')} name="bagDay" type="date" />
+        <TextField label="Down to, mm" {...field('depthMm')} name="bagDepth" inputMode="numeric" />
+        <TextField label="Cores in a bag" {...field('cores')} name="bagCores" inputMode="numeric" />
+      </div>
+      <ActionTrouble trouble={trouble} />
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Number {counted(chosen.length, 'bag')}
+        </Button>
+      </Acts>
+    </div>
+  );
+}

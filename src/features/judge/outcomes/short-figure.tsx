@@ -1,0 +1,3 @@
+import { printFigure } from '@/features/judge/print-value';
+
+export const shortFigure = (value: number): string => printFigure(Number(value.toPrecision(3)));

@@ -1,0 +1,102 @@
+'use client';
+
+import { type BenchDraft, type BenchRequest, unitCount } from '@/core/design/layouts/bench-form';
+import type { Result } from '@/core/result';
+import type { Layout } from '@/core/trial/model/layout';
+import type { Treatment } from '@/core/trial/model/treatment';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TagView } from '@/features/bench/bench-view';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/Choice';
+import { Acts, Soft } from '@/ui/Page';
+import { Trouble } from '@/ui/Trouble';
+import { LayoutFields } from './LayoutFields';
+
+interface DealFormProps {
+  readonly form: BenchDraft;
+  readonly fields: Readonly<Record<string, string>>;
+  readonly tags: readonly TagView[];
+  readonly treatments: readonly Treatment[];
+  readonly unitWord: string;
+  readonly request: Result<BenchRequest, Readonly<Record<string, string>>>;
+  readonly change: (changes: Partial<BenchDraft>) => void;
+  readonly trouble: TrialTrouble | undefined;
+  readonly layout: Layout | null;
+  readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
+  readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly isPending: boolean;
+  readonly lock: () => Promise<Result<unknown, TrialTrouble>>;
+}
+
+/** How it is to be dealt, and what so many can show. */
+export function DealForm({
+  form,
+  fields,
+  tags,
+  treatments,
+  unitWord,
+  request,
+  change,
+  trouble,
+  layout,
+  act,
+  deal,
+  isPending,
+  lock,
+}: DealFormProps) {
+  return (
+    <>
+      <h2>How it is laid out</h2>
+      <LayoutFields
+        form={form}
+        fields={fields}
+        treatments={tags.length}
+        factors={Object.keys(treatments[0]?.levels ?? {})}
+        unitWord={unitWord}
+        places={request.ok ? unitCount(request.value, treatments) : null}
+        onChange={change}
+      />
+      <Choice
+        label="Who sees what each got"
+        name="isBlind"
+        value={form.isBlind ? 'blind' : 'open'}
+        onChange={value => change({ isBlind: value === 'blind' })}
+        options={[
+          {
+            value: 'blind',
+            label: 'nobody, until the key is opened',
+            hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.',
+          },
+          { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' },
+        ]}
+      />
+      {trouble && (
+        <Trouble>
+          {trouble.kind === 'invalid'
+            ? 'Not dealt: look at the marked lines.'
+            : trialSentence(trouble)}
+        </Trouble>
+      )}
+      <Acts>
+        <Button
+          data-tone={layout ? undefined : 'main'}
+          onPress={() => act(() => deal(form))}
+          isPending={isPending}
+        >
+          {layout ? 'Deal again' : 'Deal'}
+        </Button>
+        {layout && (
+          <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
+            Lock the plan
+          </Button>
+        )}
+      </Acts>
+      {layout && (
+        <Soft>
+          Locking comes before the first reading. After it, the question, the margin and the deal
+          stand.
+        </Soft>
+      )}
+    </>
+  );
+}

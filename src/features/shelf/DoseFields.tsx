@@ -1,0 +1,75 @@
+'use client';
+
+import type { Dispatch, SetStateAction } from 'react';
+import { amountWords } from '@/core/materials/amount-words';
+import type { MeasuringTool } from '@/core/materials/dose/measuring-tool';
+import type { DoseTarget } from '@/core/materials/label/label-rate';
+import type { LabelRate } from '@/core/trial/model/label-rate';
+import type { FieldOf } from '@/ui/form-fields';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { type DoseSheetValues, EXAMPLES, NEEDS } from './dose-values';
+
+interface DoseFieldsProps {
+  readonly rate: LabelRate;
+  readonly field: FieldOf<DoseSheetValues>;
+  readonly share: number | undefined;
+  readonly target: DoseTarget | { readonly trouble: string };
+  readonly size: string;
+  readonly tool: MeasuringTool | undefined;
+  readonly setTool: Dispatch<SetStateAction<string>>;
+  readonly tools: MeasuringTool[];
+}
+
+export function DoseFields({
+  rate,
+  field,
+  share,
+  target,
+  size,
+  tool,
+  setTool,
+  tools,
+}: DoseFieldsProps) {
+  return (
+    <div data-fields>
+      {rate.low < rate.high && (
+        <Select
+          label="Of the range"
+          {...field('choice')}
+          name="doseChoice"
+          options={[
+            { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
+            { value: 'middle', label: 'the middle' },
+            { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` },
+          ]}
+        />
+      )}
+      <TextField
+        label="Strength"
+        {...field('strength')}
+        name="doseStrength"
+        trouble={share === undefined ? '1, 1/2 or 50%' : undefined}
+      />
+      {NEEDS[rate.per.kind] && (
+        <TextField
+          label={NEEDS[rate.per.kind] ?? ''}
+          {...field('size')}
+          name="doseSize"
+          placeholder={EXAMPLES[rate.per.kind] ?? ''}
+          trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
+        />
+      )}
+      <TextField label="How many" {...field('pots')} name="dosePots" inputMode="numeric" />
+      {tool && (
+        <Select
+          label="Measured with"
+          name="doseTool"
+          value={tool.key}
+          onChange={setTool}
+          options={tools.map(each => ({ value: each.key, label: each.name }))}
+        />
+      )}
+    </div>
+  );
+}

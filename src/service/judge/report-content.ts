@@ -1,0 +1,132 @@
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { mainMeasure, plannedSpec } from '@/core/judge/units/trial-analysis';
+import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
+import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
+import { valuePrinter } from '@/core/measure/library/print-measure';
+import { protocolOf } from '@/core/print/protocol';
+import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import { benchPlaces } from '@/core/trial/bench-places';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import { cornersOn } from '@/core/trial/place-corner';
+import { CODE_VERSION } from '@/core/version';
+import { counted, pluralOf } from '@/core/words/plural';
+import type { Report, ReportTable } from '@/print/report-html';
+import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
+import { unitRows } from './report-rows';
+import { verdictOfReport } from './report-verdict';
+
+export async function reportOf(data: TrialData): Promise<Report> {
+  const { trial, treatments, layout } = data;
+  const main = mainMeasure(data);
+  const spec = plannedSpec(data, STARTING_GUESS_CV);
+  const { warnings, judged, ...verdict } = verdictOfReport(
+    plannedVerdict(data, spec),
+    valuePrinter(main, MASS_STYLE_FOR[(await currentGarden()).system]),
+  );
+  const isLate = (at: string): boolean => trial.closedAt !== null && at > trial.closedAt;
+  return {
+    question: trial.question,
+    measure: main.name,
+    ...verdict,
+    stateWords: `${trial.crop}, ${trial.startsOn} to ${trial.state === 'closed' ? trial.endsOn : `${today()}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
+    letters: Object.fromEntries(treatments.map(treatment => [treatment.name, treatment.letter])),
+    map: mapOf(data),
+    limits: [...warnings, ...limitsOf(data)],
+    cautions: cautionsOf(data),
+    corrections: data.amendments
+      .filter(amendment => isLate(amendment.at))
+      .map(amendment => `${amendment.at.slice(0, 10)}: ${amendment.to} ${amendment.why}`),
+    tables: tablesOf(data, judged),
+    protocol: protocolOf(data),
+    made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data go with this report as CSV and JSON.`,
+  };
+}
+
+function limitsOf(data: TrialData): readonly string[] {
+  const { trial, incidents, amendments } = data;
+  const before = amendments.filter(
+    amendment => trial.closedAt === null || amendment.at <= trial.closedAt,
+  );
+  return [
+    `One garden, one season: what held here need not hold elsewhere.`,
+    ...(trial.interest === '' ? [] : [`Interest declared: ${trial.interest}`]),
+    ...(trial.isBlind && trial.keyOpenedAt !== null && trial.keyOpenedAt.slice(0, 10) < trial.endsOn
+      ? [`The key was opened on ${trial.keyOpenedAt.slice(0, 10)}, before the end.`]
+      : []),
+    ...incidents.map(
+      incident =>
+        `${data.units.find(unit => unit.id === incident.unitId)?.code ?? ''}, ${incident.happenedOn}: ${incident.what}; ${incident.decision.replaceAll('-', ' ')}. ${incident.why}${incident.afterKeyOpened ? ' (Decided after the key was open.)' : ''}`,
+    ),
+    ...before.map(
+      amendment =>
+        `Changed after the lock on ${amendment.at.slice(0, 10)}: ${amendment.from ? `${amendment.from} to ` : ''}${amendment.to}. ${amendment.why}`,
+    ),
+  ];
+}
+
+function cautionsOf({ products }: TrialData): readonly string[] {
+  const waits = products.flatMap(product =>
+    product.waitingDays
+      ? [
+          `${product.name}: nothing is picked to eat until ${counted(product.waitingDays, 'day')} after it.`,
+        ]
+      : [],
+  );
+  const all = [
+    ...waits,
+    ...cautionsFor(products.flatMap(product => product.hazards)).map(caution => caution.says),
+  ];
+  return [...all, ...(all.length > 0 || products.length > 0 ? [LABEL_DECIDES] : [])];
+}
+
+function tablesOf(data: TrialData, judged: ReportTable): readonly ReportTable[] {
+  const [heads = [], ...rows] = unitRows(data);
+  return [
+    { title: `Every ${data.trial.unitWord}`, heads, rows },
+    judged,
+    {
+      title: 'What was expected',
+      heads: ['who', 'what does best', 'why', 'sealed'],
+      rows: data.predictions.map(prediction => [
+        prediction.by,
+        prediction.about === ''
+          ? (prediction.expects ?? 'no difference that matters')
+          : `${prediction.about}: ${prediction.expects ?? 'no difference'}`,
+        prediction.why,
+        prediction.sealedAt.slice(0, 10),
+      ]),
+    },
+    {
+      title: `What grew: ${pluralOf(data.trial.unitWord)} by treatment`,
+      heads: ['letter', 'treatment', 'what is done'],
+      rows: data.treatments.map(treatment => [treatment.letter, treatment.name, treatment.detail]),
+    },
+  ];
+}
+
+function mapOf(data: TrialData): Report['map'] {
+  const { ground } = benchPlaces(data.places);
+  const cornerOf = cornersOn(data.places);
+  const byId = new Map(data.places.map(place => [place.id, place]));
+  return {
+    widthMm: ground?.widthMm ?? 1,
+    depthMm: ground?.depthMm ?? 1,
+    units: data.units.flatMap(unit => {
+      const place = byId.get(unit.placeId);
+      if (!place) return [];
+      const { xMm, yMm } = cornerOf(place);
+      return [
+        {
+          code: unit.code,
+          letter:
+            data.treatments.find(treatment => treatment.id === unit.treatmentId)?.letter ?? '',
+          x: xMm,
+          y: yMm,
+          w: place.widthMm,
+          h: place.depthMm,
+        },
+      ];
+    }),
+  };
+}

@@ -1,0 +1,100 @@
+import { leftOutOf } from '@/core/judge/units/analysis-sets';
+import { unitValues } from '@/core/measure/unit-value/unit-values';
+import type { TrialData } from '@/core/trial/model/trial-data';
+
+/** A cell that a spreadsheet takes for what it is, not for a formula. */
+export function csvCell(written: string): string {
+  const safe = /^[=+@\t\r]|^-(?!\d)/.test(written) ? `'${written}` : written;
+  return /[",\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+}
+
+const nameOf = (data: TrialData, treatmentId: string): string =>
+  data.treatments.find(treatment => treatment.id === treatmentId)?.name ?? '';
+
+/** One row a unit, one column a measure: what the judge compares. */
+export function unitRows(data: TrialData): readonly (readonly string[])[] {
+  const values = data.measures.map(
+    measure => new Map(unitValues(data, measure).map(each => [each.unit.id, each.value])),
+  );
+  const out = new Set(leftOutOf(data, 'planned'));
+  return [
+    [
+      'code',
+      'treatment',
+      'block',
+      'column',
+      'start_size',
+      'left_out',
+      ...data.measures.map(
+        measure =>
+          `${measure.name}${measure.unit === '' || measure.unit === 'count' ? '' : ` (${measure.unit})`}`,
+      ),
+    ],
+    ...data.units.map(unit => [
+      unit.code,
+      nameOf(data, unit.treatmentId),
+      data.blocks.find(block => block.id === unit.blockId)?.name ?? '',
+      unit.column === null ? '' : String(unit.column + 1),
+      unit.startSize === null ? '' : String(unit.startSize),
+      out.has(unit.code) ? 'yes' : '',
+      ...values.map(each => {
+        const value = each.get(unit.id);
+        return value == null ? '' : String(value);
+      }),
+    ]),
+  ];
+}
+
+/** Every stateWords pick and reading as it was entered. */
+export function entryRows(data: TrialData): readonly (readonly string[])[] {
+  const codeOf = new Map(data.units.map(unit => [unit.id, unit.code]));
+  const measureOf = new Map(data.measures.map(measure => [measure.id, measure]));
+  const figure = (value: number | null): string => (value === null ? '' : String(value));
+  return [
+    [
+      'kind',
+      'day',
+      'code',
+      'measure',
+      'part',
+      'outcome',
+      'value',
+      'out_of',
+      'unit',
+      'pieces',
+      'grade',
+      'note',
+    ],
+    ...data.picks.map(pick => [
+      'pick',
+      pick.pickedOn,
+      codeOf.get(pick.unitId) ?? '',
+      '',
+      '',
+      pick.outcome,
+      figure(pick.netG),
+      '',
+      'g',
+      figure(pick.pieces),
+      pick.grade,
+      pick.note,
+    ]),
+    ...data.readings.map(reading => {
+      const measure = measureOf.get(reading.measureId);
+      return [
+        'reading',
+        reading.takenOn,
+        codeOf.get(reading.unitId) ?? '',
+        measure?.name ?? '',
+        reading.subsample,
+        reading.outcome,
+        figure(reading.value),
+        figure(reading.outOf),
+        measure?.unit ?? '',
+        '',
+        '',
+        reading.note,
+      ];
+    }),
+  ];
+}
