@@ -29,13 +29,8 @@ export function DoseSeries({ series, troubles, isLocked, onChange }: DoseSeriesP
   return (
     <Series>
       <div>
-        <TextField
-          label="What rises"
-          {...field('name')}
-          name="seriesName"
-          placeholder="depth of compost"
-        />
-        <TextField label="In" {...field('unit')} name="seriesUnit" placeholder="cm" />
+        <TextField label="What rises" {...field('name')} placeholder="depth of compost" />
+        <TextField label="In" {...field('unit')} placeholder="cm" />
       </div>
       <TextField
         label="Doses"

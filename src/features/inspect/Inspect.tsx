@@ -40,26 +40,7 @@ export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }:
         In this order: what smells and crawls is gone first. Whoever scores goes by code and does
         not know what a {unitWord} got; untangle and wash all alike.
       </Soft>
-      <WideTable label="What is looked for at the end">
-        <thead>
-          <tr>
-            <th scope="col">look for</th>
-            <th scope="col">how</th>
-            <th scope="col">so far</th>
-          </tr>
-        </thead>
-        <tbody>
-          {view.findings.map(finding => (
-            <FindingRow
-              key={finding.key}
-              finding={finding}
-              isOpen={isOpen}
-              add={add}
-              isPending={isPending}
-            />
-          ))}
-        </tbody>
-      </WideTable>
+      <FindingTable view={view} isOpen={isOpen} add={add} isPending={isPending} />
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       {hasAny && isOpen && (
         <p>
@@ -89,6 +70,38 @@ export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }:
         heap. Keep a labelled bag of each {unitWord}’s soil until the verdict stands.
       </Soft>
     </Box>
+  );
+}
+
+interface FindingTableProps {
+  readonly view: InspectProps['view'];
+  readonly isOpen: InspectProps['isOpen'];
+  readonly add: (key: string) => void;
+  readonly isPending: boolean;
+}
+
+function FindingTable({ view, isOpen, add, isPending }: FindingTableProps) {
+  return (
+    <WideTable label="What is looked for at the end">
+      <thead>
+        <tr>
+          <th scope="col">look for</th>
+          <th scope="col">how</th>
+          <th scope="col">so far</th>
+        </tr>
+      </thead>
+      <tbody>
+        {view.findings.map(finding => (
+          <FindingRow
+            key={finding.key}
+            finding={finding}
+            isOpen={isOpen}
+            add={add}
+            isPending={isPending}
+          />
+        ))}
+      </tbody>
+    </WideTable>
   );
 }
 
@@ -156,21 +169,19 @@ function Foretell({ view, foretell }: { readonly view: InspectView; readonly for
         <Select
           label="Of"
           {...field('about')}
-          name="foretellAbout"
           options={view.findings.map(each => ({ value: each.name, label: each.name }))}
         />
-        <TextField label="Who" {...field('by')} name="foretellBy" />
+        <TextField label="Who" {...field('by')} />
         <Select
           label="Most of it with"
           {...field('expects')}
-          name="foretellExpects"
           options={[
             { value: '', label: 'no difference that matters' },
             ...view.treatments.map(name => ({ value: name, label: name })),
           ]}
         />
       </div>
-      <TextField label="What, and why" {...field('why')} name="foretellWhy" />
+      <TextField label="What, and why" {...field('why')} />
       <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>

@@ -55,8 +55,8 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
         <details>
           <summary>Lay out cups</summary>
           <div data-fields>
-            <Select label="From" {...field('codeA')} name="tasteA" options={options} />
-            <Select label="and from" {...field('codeB')} name="tasteB" options={options} />
+            <Select label="From" {...field('codeA')} options={options} />
+            <Select label="and from" {...field('codeB')} options={options} />
             <TextField label="Tasters" {...field('tasters')} inputMode="numeric" />
           </div>
           <ActionTrouble trouble={trouble} />

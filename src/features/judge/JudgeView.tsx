@@ -22,9 +22,9 @@ import { dotRowsOf } from '@/features/judge/answer/dot-rows';
 import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
 import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
 import { OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
+import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
 import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
-import type { VerdictActions } from '@/features/judge/details/VerdictDetails';
 import { Soft, TwoParts } from '@/ui/Page';
 import { useJudgement } from './use-judgement';
 

@@ -10,6 +10,7 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import type { FieldOf } from '@/ui/form-fields';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -57,40 +58,65 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
         <AmendmentList amendments={amendments} />
       )}
       {amend && (
-        <details>
-          <summary>Change something, with a reason</summary>
-          <Choice
-            label="What changes"
-            {...field('what')}
-            direction="row"
-            options={[
-              { value: 'other', label: 'something done otherwise' },
-              { value: 'margin', label: 'what is worth having' },
-              { value: 'end', label: 'the end' },
-            ]}
-          />
-          <TextField
-            label={
-              form.what === 'end'
-                ? 'The new last day'
-                : form.what === 'margin'
-                  ? 'At least, % of the control'
-                  : 'What is done from now on'
-            }
-            {...field('to')}
-            type={form.what === 'end' ? 'date' : 'text'}
-          />
-          <TextField label="Why" {...field('why')} isLong />
-          <TextField label="Who says so" {...field('by')} />
-          <ActionTrouble trouble={trouble} />
-          <Acts>
-            <Button onPress={submit} isPending={isPending}>
-              Put it on record
-            </Button>
-          </Acts>
-        </details>
+        <AmendFields
+          field={field}
+          form={form}
+          trouble={trouble}
+          submit={submit}
+          isPending={isPending}
+        />
       )}
     </Amend>
+  );
+}
+
+interface AmendFieldsProps {
+  readonly field: FieldOf<{
+    what: 'margin' | 'end' | 'other';
+    to: string;
+    why: string;
+    by: string;
+  }>;
+  readonly form: { what: 'margin' | 'end' | 'other'; to: string; why: string; by: string };
+  readonly trouble: TrialTrouble | undefined;
+  readonly submit: () => void;
+  readonly isPending: boolean;
+}
+
+function AmendFields({ field, form, trouble, submit, isPending }: AmendFieldsProps) {
+  return (
+    <details>
+      <summary>Change something, with a reason</summary>
+      <Choice
+        label="What changes"
+        {...field('what')}
+        direction="row"
+        options={[
+          { value: 'other', label: 'something done otherwise' },
+          { value: 'margin', label: 'what is worth having' },
+          { value: 'end', label: 'the end' },
+        ]}
+      />
+      <TextField
+        label={
+          form.what === 'end'
+            ? 'The new last day'
+            : form.what === 'margin'
+              ? 'At least, % of the control'
+              : 'What is done from now on'
+        }
+        {...field('to')}
+        type={form.what === 'end' ? 'date' : 'text'}
+      />
+      <TextField label="Why" {...field('why')} isLong />
+      <TextField label="Who says so" {...field('by')} />
+      <ActionTrouble trouble={trouble} />
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Put it on record
+        </Button>
+      </Acts>
+    </details>
   );
 }
 

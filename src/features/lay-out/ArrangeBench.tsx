@@ -1,153 +1,27 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
-import { isLine, lineOf, SITE_WORDS } from '@/core/design/site/site-bias';
-import type { Result } from '@/core/result';
-import type { SiteFeature } from '@/core/trial/model/layout';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { isLine, lineOf } from '@/core/design/site/site-bias';
+import { trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { SiteMarks } from '@/features/bench/SiteMarks';
-import { siteExtent } from '@/features/bench/site-extent';
-import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import type { ArrangeBenchProps, Movable } from './arrange-props';
 import { cm, Handle, LineHandle, movedFeature, readSiteId, SITE_ENDS, siteId } from './LineHandle';
-import { type PlaceRequest, useRequests } from './use-requests';
-import { useShift } from './use-shift';
+import { useArrangement } from './use-arrangement';
 
-/** A place that can be stood elsewhere: its corner on the ground, and from the corner of what it stands on. */
-export interface Movable {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: 'bench' | 'block' | 'bed' | 'unit' | 'guard';
-  readonly shape: 'round' | 'square';
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly widthMm: number;
-  readonly depthMm: number;
-  readonly ownXMm: number;
-  readonly ownYMm: number;
-  /** The place it stands on, and all above it. */
-  readonly within: readonly string[];
-}
-
-interface ArrangeBenchProps {
-  readonly widthMm: number;
-  readonly depthMm: number;
-  readonly places: readonly Movable[];
-  readonly site: readonly SiteFeature[];
-  readonly closestMm: number | null;
-  readonly blockWord: string;
-  readonly unitWord: string;
-  readonly move: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-  readonly drawSite: (site: readonly SiteFeature[]) => Promise<Result<unknown, TrialTrouble>>;
-}
-
-interface Placed {
-  readonly xMm: number;
-  readonly yMm: number;
-}
-
-/** What was asked for and not yet shown by the page, with the words that say it is done. */
-type Wanted = { readonly words: string } & (
-  | ({ readonly kind: 'place' } & Placed)
-  | { readonly kind: 'site'; readonly site: readonly SiteFeature[] }
-);
-
-const SITE = 'site';
 const KINDS = ['bench', 'block', 'bed', 'unit', 'guard'] as const;
 
 /** The bench as it really stands: benches, shelves, beds, pots and guards, and what lies about them. */
-export function ArrangeBench({
-  widthMm,
-  depthMm,
-  places,
-  site,
-  closestMm,
-  blockWord,
-  unitWord,
-  move,
-  drawSite,
-}: ArrangeBenchProps) {
+export function ArrangeBench(props: ArrangeBenchProps) {
+  const { places, site, closestMm, blockWord, unitWord } = props;
   const kinds = KINDS.filter(kind => places.some(place => place.kind === kind));
   const hasLines = site.some(isLine);
   const [moving, setMoving] = useState<Movable['kind'] | 'site'>(kinds[0] ?? 'unit');
-  const { trouble, isPending, tryOut } = useTrialAction();
-  const [said, setSaid] = useState('');
-  const drawing = useRef<SVGSVGElement>(null);
-  const room = siteExtent(site, { widthMm, depthMm });
-  const edge = Math.max(widthMm, depthMm) * 0.05;
-  const shown = {
-    widthMm: widthMm + room.left + room.right + 2 * edge,
-    depthMm: depthMm + room.far + room.near + 2 * edge,
-  };
-  const send = ({ id, to }: PlaceRequest<Wanted>): Promise<boolean> =>
-    tryOut(async () => {
-      const done = await (to.kind === 'place'
-        ? move({ placeId: id, xMm: to.xMm, yMm: to.yMm })
-        : drawSite(to.site));
-      setSaid(done.ok ? to.words : '');
-      return done;
-    });
-  const { requested, request } = useRequests<Wanted>(places, send);
-  const placeRequested = (id: string): Placed | undefined => {
-    const to = requested(id);
-    return to?.kind === 'place' ? to : undefined;
-  };
-  const requestedSite = requested(SITE);
-  const drawnSite = requestedSite?.kind === 'site' ? requestedSite.site : site;
-  const settle = (id: string, dx: number, dy: number): void => {
-    const place = places.find(each => each.id === id);
-    if (place) {
-      const from = placeRequested(id) ?? { xMm: place.ownXMm, yMm: place.ownYMm };
-      const [xMm, yMm] = [Math.max(0, from.xMm + dx), Math.max(0, from.yMm + dy)];
-      request({
-        id,
-        to: {
-          kind: 'place',
-          xMm,
-          yMm,
-          words: `${place.name}: ${cm(xMm)} from the left, ${cm(yMm)} from the far edge.`,
-        },
-      });
-      return;
-    }
-    const [at, end] = readSiteId(id);
-    const feature = drawnSite[at];
-    if (feature)
-      request({
-        id: SITE,
-        to: {
-          kind: 'site',
-          site: drawnSite.map((each, i) =>
-            i === at ? movedFeature(each, end, dx, dy, { widthMm, depthMm }) : each,
-          ),
-          words: `${SITE_WORDS[feature.kind]} moved.`,
-        },
-      });
-  };
-  const { shift, handlersOf } = useShift(drawing, shown, settle);
-  const shiftOf = (place: Movable): readonly [number, number] => {
-    const parts = places.filter(each => each.id === place.id || place.within.includes(each.id));
-    const ways = parts.map(each => {
-      const to = placeRequested(each.id);
-      return to ? ([to.xMm - each.ownXMm, to.yMm - each.ownYMm] as const) : ([0, 0] as const);
-    });
-    const held =
-      shift && parts.some(each => each.id === shift.id)
-        ? ([shift.xMm, shift.yMm] as const)
-        : ([0, 0] as const);
-    return [...ways, held].reduce<readonly [number, number]>(
-      ([x, y], [dx, dy]) => [x + dx, y + dy],
-      [0, 0],
-    );
-  };
-  const labelMm = Math.max(
-    ...places.filter(place => place.kind === 'unit').map(place => place.widthMm * 0.24),
-    20,
-  );
+  const arrangement = useArrangement(props);
   return (
     <Arrange aria-label="Arrange the bench">
       {kinds.length + Number(hasLines) > 1 && (
@@ -164,74 +38,10 @@ export function ArrangeBench({
         />
       )}
       <div>
-        {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
-        <svg
-          ref={drawing}
-          viewBox={`${-room.left - edge} ${-room.far - edge} ${shown.widthMm} ${shown.depthMm}`}
-          role="group"
-          aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres"
-          data-busy={isPending || undefined}
-        >
-          <SiteMarks
-            site={moving === 'site' ? drawnSite.filter(feature => !isLine(feature)) : drawnSite}
-            widthMm={widthMm}
-            depthMm={depthMm}
-          />
-          {places.map(place => {
-            const [dx, dy] = shiftOf(place);
-            const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
-            return place.kind === moving ? (
-              <Handle
-                key={place.id}
-                transform={at}
-                data-kind={place.kind}
-                data-movable
-                role="button"
-                tabIndex={0}
-                aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`}
-                {...handlersOf(place.id)}
-              >
-                <PlaceDrawn place={place} labelMm={labelMm} />
-              </Handle>
-            ) : (
-              <g key={place.id} transform={at} data-kind={place.kind} pointerEvents="none">
-                <PlaceDrawn place={place} labelMm={labelMm} />
-              </g>
-            );
-          })}
-          {moving === 'site' &&
-            drawnSite.map(
-              (feature, i) =>
-                isLine(feature) &&
-                SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
-                  const id = siteId(i, part);
-                  const bench = { widthMm, depthMm };
-                  const moved =
-                    shift && readSiteId(shift.id)[0] === i
-                      ? movedFeature(feature, readSiteId(shift.id)[1], shift.xMm, shift.yMm, bench)
-                      : feature;
-                  const line = lineOf(moved, bench);
-                  const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
-                  return (
-                    <LineHandle
-                      key={id}
-                      id={id}
-                      part={part}
-                      feature={feature}
-                      x={x}
-                      y={y}
-                      handlersOf={handlersOf}
-                      line={line}
-                      bench={bench}
-                      moved={moved}
-                    />
-                  );
-                }),
-            )}
-        </svg>
+        <ArrangeDrawing {...props} moving={moving} arrangement={arrangement} />
       </div>
-      <p role="status">{said}</p>
-      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <p role="status">{arrangement.said}</p>
+      {arrangement.trouble && <Trouble>{trialSentence(arrangement.trouble)}</Trouble>}
       <Soft>
         {closestMm === null
           ? ''
@@ -241,6 +51,111 @@ export function ArrangeBench({
       </Soft>
     </Arrange>
   );
+}
+
+interface ArrangeDrawingProps extends ArrangeBenchProps {
+  readonly moving: Movable['kind'] | 'site';
+  readonly arrangement: ReturnType<typeof useArrangement>;
+}
+
+function ArrangeDrawing({ moving, arrangement, places, widthMm, depthMm }: ArrangeDrawingProps) {
+  const { drawing, view, drawnSite, isPending } = arrangement;
+  const bench = { widthMm, depthMm };
+  const unitWidths = places.filter(place => place.kind === 'unit').map(place => place.widthMm);
+  const labelMm = Math.max(...unitWidths.map(width => width * 0.24), 20);
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing
+    <svg
+      ref={drawing}
+      viewBox={`${view.xMm} ${view.yMm} ${view.widthMm} ${view.depthMm}`}
+      role="group"
+      aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres"
+      data-busy={isPending || undefined}
+    >
+      <SiteMarks
+        site={moving === 'site' ? drawnSite.filter(feature => !isLine(feature)) : drawnSite}
+        {...bench}
+      />
+      {places.map(place => (
+        <MovablePlace
+          key={place.id}
+          place={place}
+          isMoving={place.kind === moving}
+          labelMm={labelMm}
+          arrangement={arrangement}
+        />
+      ))}
+      {moving === 'site' && <MovableLines bench={bench} arrangement={arrangement} />}
+    </svg>
+  );
+}
+
+interface MovablePlaceProps {
+  readonly place: Movable;
+  readonly isMoving: boolean;
+  readonly labelMm: number;
+  readonly arrangement: ReturnType<typeof useArrangement>;
+}
+
+function MovablePlace({ place, isMoving, labelMm, arrangement }: MovablePlaceProps) {
+  const [dx, dy] = arrangement.shiftOf(place);
+  const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
+  if (!isMoving)
+    return (
+      <g transform={at} data-kind={place.kind} pointerEvents="none">
+        <PlaceDrawn place={place} labelMm={labelMm} />
+      </g>
+    );
+  return (
+    <Handle
+      transform={at}
+      data-kind={place.kind}
+      data-movable
+      role="button"
+      tabIndex={0}
+      aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`}
+      {...arrangement.handlersOf(place.id)}
+    >
+      <PlaceDrawn place={place} labelMm={labelMm} />
+    </Handle>
+  );
+}
+
+interface MovableLinesProps {
+  readonly bench: { readonly widthMm: number; readonly depthMm: number };
+  readonly arrangement: ReturnType<typeof useArrangement>;
+}
+
+/** Walls, fences, paths and taps, each by its ends and as a whole. */
+function MovableLines({ bench, arrangement }: MovableLinesProps) {
+  const { drawnSite, shift, handlersOf } = arrangement;
+  return drawnSite.map((feature, i) => {
+    if (!isLine(feature)) return null;
+    const [held, end] = shift ? readSiteId(shift.id) : [];
+    const moved =
+      shift && held === i && end
+        ? movedFeature(feature, end, shift.xMm, shift.yMm, bench)
+        : feature;
+    const line = lineOf(moved, bench);
+    return SITE_ENDS.filter(part => part === 'whole' || feature.kind !== 'tap').map(part => {
+      const [x, y] = part === 'start' ? [line.x1Mm, line.y1Mm] : [line.x2Mm, line.y2Mm];
+      const id = siteId(i, part);
+      return (
+        <LineHandle
+          key={id}
+          id={id}
+          part={part}
+          feature={feature}
+          x={x}
+          y={y}
+          handlersOf={handlersOf}
+          line={line}
+          bench={bench}
+          moved={moved}
+        />
+      );
+    });
+  });
 }
 
 function PlaceDrawn({ place, labelMm }: { readonly place: Movable; readonly labelMm: number }) {

@@ -77,20 +77,14 @@ export function DealForm({
             : trialSentence(trouble)}
         </Trouble>
       )}
-      <Acts>
-        <Button
-          data-tone={layout ? undefined : 'main'}
-          onPress={() => act(() => deal(form))}
-          isPending={isPending}
-        >
-          {layout ? 'Deal again' : 'Deal'}
-        </Button>
-        {layout && (
-          <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
-            Lock the plan
-          </Button>
-        )}
-      </Acts>
+      <DealActs
+        layout={layout}
+        act={act}
+        deal={deal}
+        form={form}
+        isPending={isPending}
+        lock={lock}
+      />
       {layout && (
         <Soft>
           Locking comes before the first reading. After it, the question, the margin and the deal
@@ -98,5 +92,33 @@ export function DealForm({
         </Soft>
       )}
     </>
+  );
+}
+
+interface DealActsProps {
+  readonly layout: DealFormProps['layout'];
+  readonly act: DealFormProps['act'];
+  readonly deal: DealFormProps['deal'];
+  readonly form: DealFormProps['form'];
+  readonly isPending: DealFormProps['isPending'];
+  readonly lock: DealFormProps['lock'];
+}
+
+function DealActs({ layout, act, deal, form, isPending, lock }: DealActsProps) {
+  return (
+    <Acts>
+      <Button
+        data-tone={layout ? undefined : 'main'}
+        onPress={() => act(() => deal(form))}
+        isPending={isPending}
+      >
+        {layout ? 'Deal again' : 'Deal'}
+      </Button>
+      {layout && (
+        <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
+          Lock the plan
+        </Button>
+      )}
+    </Acts>
   );
 }

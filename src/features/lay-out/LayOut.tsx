@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import type { Dispatch, SetStateAction, TransitionStartFunction } from 'react';
 import { useMemo, useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
@@ -83,47 +82,11 @@ export interface LayOutProps {
 }
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
-export function LayOut({
-  saved,
-  layout,
-  isLocked,
-  unitWord,
-  tags,
-  isByKind,
-  question,
-  treatments,
-  system,
-  costEach,
-  keyRule,
-  ownCv,
-  audit,
-  undealt,
-  traits,
-  describeTrait,
-  forgetTrait,
-  planted,
-  amendments,
-  isClosed,
-  bench,
-  weighHref,
-  printHref,
-  deal,
-  lock,
-  showKey,
-  ground,
-  arrange,
-  describeSite,
-  movedOn,
-  move,
-  amend,
-}: LayOutProps) {
+export function LayOut(props: LayOutProps) {
+  const { saved, treatments, system, unitWord, question, undealt, isLocked } = props;
   const [form, setForm] = useState(saved);
   const { trouble, fields, isPending, run } = useTrialAction();
-  const [isLooking, startLooking] = useTransition();
   const [keyBench, setKeyBench] = useState<BenchView | null>(null);
-  const change = (changes: Partial<BenchDraft>): void => setForm({ ...form, ...changes });
-  const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
-    run(work, () => setKeyBench(null));
   const request = useMemo(() => readBench(form, system, treatments), [form, system, treatments]);
   const plan = useMemo(
     () => (request.ok ? { ...question, request: request.value, treatments, unitWord } : null),
@@ -134,100 +97,14 @@ export function LayOut({
     () => (request.ok && isTyping ? draftDeal(undealt, request.value) : null),
     [request, isTyping, undealt],
   );
-  const shownBench = keyBench ?? bench;
-  const [isArranging, setArranging] = useState(false);
   return (
     <TwoParts>
       <div>
-        {ground && isArranging ? (
-          <ArrangeBench
-            {...ground}
-            blockWord={layout?.blockWord ?? 'block'}
-            unitWord={unitWord}
-            move={arrange}
-            drawSite={site => describeSite({ site, hasGuards: layout?.hasGuards ?? false })}
-          />
-        ) : shownBench ? (
-          <Bench
-            view={shownBench}
-            label="The bench from above"
-            lens={unit => ({
-              state: 'done',
-              share: null,
-              words: unit.tag ? unit.tag.name : 'what it gets is hidden',
-            })}
-          />
-        ) : (
-          <Blank>
-            <p>Nothing stands here yet.</p>
-            <p>
-              Say how many {pluralOf(unitWord)} each treatment gets, and deal. Every {unitWord} gets
-              a code and a place by lot, not by hand: a hand always finds the better light for its
-              favourite.
-            </p>
-          </Blank>
-        )}
-        {planted.length > 0 && <PlantList planted={planted} unitWord={unitWord} />}
-        {shownBench && !isArranging && (
-          <TagKey tags={tags} isHidden={shownBench.units.every(unit => unit.tag === null)} />
-        )}
-        {layout && (
-          <Soft>
-            Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed},{' '}
-            {dealtWords(layout)}. The same plan and seed give this bench again.
-          </Soft>
-        )}
-        {layout && (
-          <Acts>
-            {!isLocked && ground && (
-              <Button onPress={() => setArranging(!isArranging)}>
-                {isArranging ? 'Done arranging' : 'Arrange it as it stands'}
-              </Button>
-            )}
-            <Link href={printHref}>Print labels, plan, sheets and protocol</Link>
-          </Acts>
-        )}
-        {bench?.units.every(unit => unit.tag === null) && (
-          <KeyLook
-            isLooking={isLooking}
-            keyBench={keyBench}
-            setKeyBench={setKeyBench}
-            startLooking={startLooking}
-            showKey={showKey}
-            keyRule={keyRule}
-          />
-        )}
-        {ground && (
-          <SitePanel
-            site={ground.site}
-            hasGuards={layout?.hasGuards ?? false}
-            biases={ground.biases}
-            blockWord={layout?.blockWord ?? 'block'}
-            isTurned={layout?.isTurned ?? false}
-            hasBlocks={(layout?.blockCount ?? 0) > 1}
-            isLocked={isLocked}
-            draw={describeSite}
-          />
-        )}
-        {layout && (
-          <TraitPanel
-            traits={traits}
-            example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`}
-            putDown={describeTrait}
-            forget={forgetTrait}
-          />
-        )}
-        {isByKind && (
-          <Mind>
-            How many are enough is reckoned here as for a weight. Counts, shares, steps and days are
-            judged by methods of their own, which see less in few {pluralOf(unitWord)}: take the
-            next size up.
-          </Mind>
-        )}
+        <BenchColumn {...props} keyBench={keyBench} setKeyBench={setKeyBench} />
         <SizePlanner
           plan={plan}
-          ownCv={ownCv}
-          costEach={costEach}
+          ownCv={props.ownCv}
+          costEach={props.costEach}
           unitAreaM2={
             request.ok ? (request.value.unitWidthMm * request.value.unitDepthMm) / 1e6 : null
           }
@@ -236,58 +113,178 @@ export function LayOut({
       <div>
         {isLocked ? (
           <LockedPlan
-            layout={layout}
+            layout={props.layout}
             isBlind={saved.isBlind}
             unitWord={unitWord}
-            weighHref={weighHref}
+            weighHref={props.weighHref}
           />
         ) : (
           <DealForm
+            {...props}
             form={form}
             fields={fields}
-            tags={tags}
-            treatments={treatments}
-            unitWord={unitWord}
             request={request}
-            change={change}
+            change={changes => setForm({ ...form, ...changes })}
             trouble={trouble}
-            layout={layout}
-            act={act}
-            deal={deal}
+            act={work => run(work, () => setKeyBench(null))}
             isPending={isPending}
-            lock={lock}
           />
         )}
-        {isTyping ? (
-          <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} checks={audit.checks} />
-        ) : (
-          <AuditList {...audit} />
-        )}
-        {move && <MovePots unitWord={unitWord} movedOn={movedOn} move={move} />}
-        {isLocked && <AmendPlan amendments={amendments} amend={isClosed ? null : amend} />}
+        <PlanChecks {...props} isTyping={isTyping} draft={draft} />
       </div>
     </TwoParts>
   );
 }
 
-interface KeyLookProps {
-  readonly isLooking: boolean;
+interface PlanChecksProps extends LayOutProps {
+  readonly isTyping: boolean;
+  /** The trial as it would be dealt by what is typed. */
+  readonly draft: TrialData | null;
+}
+
+/** Whether it is a fair test, and what can still be changed once it is locked. */
+function PlanChecks({ isTyping, draft, ownCv, audit, ...props }: PlanChecksProps) {
+  const { move, movedOn, unitWord, isLocked, isClosed, amendments, amend } = props;
+  return (
+    <>
+      {isTyping ? (
+        <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} checks={audit.checks} />
+      ) : (
+        <AuditList {...audit} />
+      )}
+      {move && <MovePots unitWord={unitWord} movedOn={movedOn} move={move} />}
+      {isLocked && <AmendPlan amendments={amendments} amend={isClosed ? null : amend} />}
+    </>
+  );
+}
+
+interface BenchColumnProps extends LayOutProps {
   readonly keyBench: BenchView | null;
-  readonly setKeyBench: Dispatch<SetStateAction<BenchView | null>>;
-  readonly startLooking: TransitionStartFunction;
+  readonly setKeyBench: (bench: BenchView | null) => void;
+}
+
+/** The bench with all that can be said and done about it. */
+function BenchColumn({ keyBench, setKeyBench, ...props }: BenchColumnProps) {
+  const { layout, bench, ground, unitWord, planted, isLocked } = props;
+  const [isArranging, setArranging] = useState(false);
+  const shownBench = keyBench ?? bench;
+  return (
+    <>
+      {ground && isArranging ? (
+        <ArrangeBench
+          {...ground}
+          blockWord={layout?.blockWord ?? 'block'}
+          unitWord={unitWord}
+          move={props.arrange}
+          drawSite={site => props.describeSite({ site, hasGuards: layout?.hasGuards ?? false })}
+        />
+      ) : (
+        <BenchShown bench={shownBench} unitWord={unitWord} />
+      )}
+      {planted.length > 0 && <PlantList planted={planted} unitWord={unitWord} />}
+      {shownBench && !isArranging && (
+        <TagKey tags={props.tags} isHidden={shownBench.units.every(unit => unit.tag === null)} />
+      )}
+      {layout && (
+        <>
+          <Soft>
+            Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed},{' '}
+            {dealtWords(layout)}. The same plan and seed give this bench again.
+          </Soft>
+          <Acts>
+            {!isLocked && ground && (
+              <Button onPress={() => setArranging(!isArranging)}>
+                {isArranging ? 'Done arranging' : 'Arrange it as it stands'}
+              </Button>
+            )}
+            <Link href={props.printHref}>Print labels, plan, sheets and protocol</Link>
+          </Acts>
+        </>
+      )}
+      {bench?.units.every(unit => unit.tag === null) && (
+        <KeyLook {...props} keyBench={keyBench} setKeyBench={setKeyBench} />
+      )}
+      <SiteAndTraits {...props} />
+    </>
+  );
+}
+
+function BenchShown({
+  bench,
+  unitWord,
+}: {
+  readonly bench: BenchView | null;
+  readonly unitWord: string;
+}) {
+  if (bench)
+    return (
+      <Bench
+        view={bench}
+        label="The bench from above"
+        lens={unit => ({
+          state: 'done',
+          share: null,
+          words: unit.tag ? unit.tag.name : 'what it gets is hidden',
+        })}
+      />
+    );
+  return (
+    <Blank>
+      <p>Nothing stands here yet.</p>
+      <p>
+        Say how many {pluralOf(unitWord)} each treatment gets, and deal. Every {unitWord} gets a
+        code and a place by lot, not by hand: a hand always finds the better light for its
+        favourite.
+      </p>
+    </Blank>
+  );
+}
+
+/** What lies about the bench, what differs between its units, and a warning where the planner can't reckon. */
+function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: LayOutProps) {
+  return (
+    <>
+      {ground && (
+        <SitePanel
+          site={ground.site}
+          hasGuards={layout?.hasGuards ?? false}
+          biases={ground.biases}
+          blockWord={layout?.blockWord ?? 'block'}
+          isTurned={layout?.isTurned ?? false}
+          hasBlocks={(layout?.blockCount ?? 0) > 1}
+          isLocked={isLocked}
+          draw={props.describeSite}
+        />
+      )}
+      {layout && (
+        <TraitPanel
+          traits={props.traits}
+          example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`}
+          putDown={props.describeTrait}
+          forget={props.forgetTrait}
+        />
+      )}
+      {props.isByKind && (
+        <Mind>
+          How many are enough is reckoned here as for a weight. Counts, shares, steps and days are
+          judged by methods of their own, which see less in few {pluralOf(props.unitWord)}: take the
+          next size up.
+        </Mind>
+      )}
+    </>
+  );
+}
+
+interface KeyLookProps {
+  readonly keyBench: BenchView | null;
+  readonly setKeyBench: (bench: BenchView | null) => void;
   readonly showKey: LayOutProps['showKey'];
-  readonly keyRule: LayOutProps['keyRule'];
+  readonly keyRule: string;
 }
 
 /** The way to the key of a blind trial, for whoever feeds. */
-function KeyLook({
-  isLooking,
-  keyBench,
-  setKeyBench,
-  startLooking,
-  showKey,
-  keyRule,
-}: KeyLookProps) {
+function KeyLook({ keyBench, setKeyBench, showKey, keyRule }: KeyLookProps) {
+  const [isLooking, startLooking] = useTransition();
   return (
     <Acts>
       <Button

@@ -2,6 +2,7 @@
 
 import { styled } from 'styled-components';
 import { type BenchDraft, ON_BENCHES, readSizes } from '@/core/design/layouts/bench-form';
+import type { RaisedPlant } from '@/core/design/layouts/choose-plants';
 import { choosePlants } from '@/core/design/layouts/choose-plants';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { LayoutKind } from '@/core/trial/model/layout';
@@ -192,31 +193,45 @@ export function LayoutFields({
         {form.unitShape === 'square' &&
           text('unitDepth', 'Front to back', { placeholder: 'the same' })}
       </Fields>
-      <Sizes open={(form.startSizes ?? '') !== ''}>
-        <summary>Sizes before the start</summary>
-        <p>
-          Raise more than you need and measure them all. The most alike take part, giants and runts
-          are set aside now: later none may go. In blocks each holds one size class. The deal is one
-          of the most even, one in twenty; the shuffles are held to the same rule, and size is
-          allowed for in the sums.
-        </p>
-        <TextField
-          label="Sizes of all plants raised, numbered as they stand here"
-          name="startSizes"
-          value={form.startSizes ?? ''}
-          onChange={set('startSizes')}
-          trouble={fields.startSizes}
-          isLong
-          placeholder="12 14.5 13 …"
-        />
-        {aside.length > 0 && (
-          <p>
-            For {places} places {aside.length === 1 ? 'one is' : `${aside.length} are`} set aside as
-            spares: {aside.map(plant => `number ${plant.number} (${plant.size})`).join(', ')}.
-          </p>
-        )}
-      </Sizes>
+      <RaisedSizes form={form} set={set} fields={fields} aside={aside} places={places} />
     </>
+  );
+}
+
+interface RaisedSizesProps {
+  readonly form: LayoutFieldsProps['form'];
+  readonly set: <Key extends keyof BenchDraft>(key: Key) => (value: BenchDraft[Key]) => void;
+  readonly fields: LayoutFieldsProps['fields'];
+  readonly aside: readonly RaisedPlant[];
+  readonly places: LayoutFieldsProps['places'];
+}
+
+function RaisedSizes({ form, set, fields, aside, places }: RaisedSizesProps) {
+  return (
+    <Sizes open={(form.startSizes ?? '') !== ''}>
+      <summary>Sizes before the start</summary>
+      <p>
+        Raise more than you need and measure them all. The most alike take part, giants and runts
+        are set aside now: later none may go. In blocks each holds one size class. The deal is one
+        of the most even, one in twenty; the shuffles are held to the same rule, and size is allowed
+        for in the sums.
+      </p>
+      <TextField
+        label="Sizes of all plants raised, numbered as they stand here"
+        name="startSizes"
+        value={form.startSizes ?? ''}
+        onChange={set('startSizes')}
+        trouble={fields.startSizes}
+        isLong
+        placeholder="12 14.5 13 …"
+      />
+      {aside.length > 0 && (
+        <p>
+          For {places} places {aside.length === 1 ? 'one is' : `${aside.length} are`} set aside as
+          spares: {aside.map(plant => `number ${plant.number} (${plant.size})`).join(', ')}.
+        </p>
+      )}
+    </Sizes>
   );
 }
 

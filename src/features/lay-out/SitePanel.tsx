@@ -93,23 +93,15 @@ export function SitePanel({
     <Site aria-label="The site">
       <h2>What lies about it</h2>
       {biases.length > 0 && (
-        <ul>
-          {biases.map((bias, i) => (
-            <BiasLine
-              key={JSON.stringify([bias.feature.kind, bias.feature.side, bias.feature.line])}
-              bias={bias}
-              blockWord={blockWord}
-              isTurned={isTurned}
-              hasBlocks={hasBlocks}
-              remove={() =>
-                put(
-                  site.filter((_, at) => at !== i),
-                  hasGuards,
-                )
-              }
-            />
-          ))}
-        </ul>
+        <BiasList
+          biases={biases}
+          blockWord={blockWord}
+          isTurned={isTurned}
+          hasBlocks={hasBlocks}
+          put={put}
+          site={site}
+          hasGuards={hasGuards}
+        />
       )}
       {site.length === 0 && (
         <Soft>
@@ -143,6 +135,38 @@ export function SitePanel({
   );
 }
 
+interface BiasListProps {
+  readonly biases: SitePanelProps['biases'];
+  readonly blockWord: SitePanelProps['blockWord'];
+  readonly isTurned: SitePanelProps['isTurned'];
+  readonly hasBlocks: SitePanelProps['hasBlocks'];
+  readonly put: (next: readonly SiteFeature[], guards: boolean) => void;
+  readonly site: SitePanelProps['site'];
+  readonly hasGuards: SitePanelProps['hasGuards'];
+}
+
+function BiasList({ biases, blockWord, isTurned, hasBlocks, put, site, hasGuards }: BiasListProps) {
+  return (
+    <ul>
+      {biases.map((bias, i) => (
+        <BiasLine
+          key={JSON.stringify([bias.feature.kind, bias.feature.side, bias.feature.line])}
+          bias={bias}
+          blockWord={blockWord}
+          isTurned={isTurned}
+          hasBlocks={hasBlocks}
+          remove={() =>
+            put(
+              site.filter((_, at) => at !== i),
+              hasGuards,
+            )
+          }
+        />
+      ))}
+    </ul>
+  );
+}
+
 interface FeatureFieldsProps {
   readonly field: FieldOf<SitePanelValues>;
   readonly hasPlace: boolean;
@@ -153,12 +177,11 @@ interface FeatureFieldsProps {
 function FeatureFields({ field, hasPlace, isNumber, isReach }: FeatureFieldsProps) {
   return (
     <div data-fields>
-      <Select label="There is" {...field('kind')} name="siteKind" options={KINDS} />
-      <Select label="Where" {...field('side')} name="siteSide" options={SIDES} />
+      <Select label="There is" {...field('kind')} options={KINDS} />
+      <Select label="Where" {...field('side')} options={SIDES} />
       <TextField
         label={hasPlace ? 'Right beside it, %' : 'From end to end, %'}
         {...field('percent')}
-        name="sitePercent"
         inputMode="numeric"
         trouble={isNumber ? undefined : '1 to 100'}
       />
@@ -166,7 +189,6 @@ function FeatureFields({ field, hasPlace, isNumber, isReach }: FeatureFieldsProp
         <TextField
           label="Felt for, cm"
           {...field('reach')}
-          name="siteReach"
           inputMode="numeric"
           trouble={isReach ? undefined : 'cm'}
         />

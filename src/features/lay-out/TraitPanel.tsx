@@ -47,11 +47,10 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
           ))}
         </ul>
       )}
-      <TextField label="It is" {...field('name')} name="traitName" placeholder="container" />
+      <TextField label="It is" {...field('name')} placeholder="container" />
       <TextField
         label="Which have what, a line each"
         {...field('lines')}
-        name="traitLines"
         isLong
         placeholder={example}
       />

@@ -5,7 +5,7 @@ import type { SiteFeature } from '@/core/trial/model/layout';
 import type { Place } from '@/core/trial/model/place';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
-import type { Movable } from './ArrangeBench';
+import type { Movable } from './arrange-props';
 
 /** The bench as something that can be arranged, with what lies about it. Holds codes, never treatments by place. */
 export interface Ground {

@@ -113,21 +113,14 @@ export function ImportTable({ view, undo }: ImportTableProps) {
         />
       </label>
       {opened && (
-        <>
-          <ColumnRoles opened={opened} setOpened={setOpened} view={view} />
-          {misfit !== undefined && <Soft>{misfit}</Soft>}
-          <Acts>
-            <Button
-              data-tone="main"
-              onPress={send}
-              isPending={isPending}
-              isDisabled={misfit !== undefined}
-            >
-              Take it in
-            </Button>
-            <Button onPress={() => setOpened(null)}>Not now</Button>
-          </Acts>
-        </>
+        <OpenedFile
+          opened={opened}
+          setOpened={setOpened}
+          view={view}
+          misfit={misfit}
+          send={send}
+          isPending={isPending}
+        />
       )}
       {share !== null && <progress aria-label="Taken in" value={share} />}
       {answer && 'says' in answer && (
@@ -153,8 +146,37 @@ export function ImportTable({ view, undo }: ImportTableProps) {
   );
 }
 
+interface OpenedFileProps {
+  readonly opened: Opened;
+  readonly setOpened: Dispatch<SetStateAction<Opened | null>>;
+  readonly view: ImportTableProps['view'];
+  readonly misfit: string | undefined;
+  readonly send: () => void;
+  readonly isPending: boolean;
+}
+
+function OpenedFile({ opened, setOpened, view, misfit, send, isPending }: OpenedFileProps) {
+  return (
+    <>
+      <ColumnRoles opened={opened} setOpened={setOpened} view={view} />
+      {misfit !== undefined && <Soft>{misfit}</Soft>}
+      <Acts>
+        <Button
+          data-tone="main"
+          onPress={send}
+          isPending={isPending}
+          isDisabled={misfit !== undefined}
+        >
+          Take it in
+        </Button>
+        <Button onPress={() => setOpened(null)}>Not now</Button>
+      </Acts>
+    </>
+  );
+}
+
 interface ColumnRolesProps {
-  readonly opened: NonNullable<Opened | null>;
+  readonly opened: Opened;
   readonly setOpened: Dispatch<SetStateAction<Opened | null>>;
   readonly view: ImportTableProps['view'];
 }

@@ -63,44 +63,7 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
   const odd = oddInGrid(view, grid.cellOf);
   return (
     <Grid ref={table}>
-      <WideTable label={`Readings of ${view.day}`}>
-        <thead>
-          <tr>
-            <th scope="col">{view.unitWord}</th>
-            {view.columns.map(column => (
-              <th key={column.measureId + column.part} scope="col">
-                {column.head}
-                {column.unit === '' ? '' : `, ${column.unit}`}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {view.units.map((unit, row) => (
-            <tr key={unit.id}>
-              <th scope="row">{unit.code}</th>
-              {view.columns.map((column, at) => {
-                const cell = grid.cellOf(unit.id, column);
-                return (
-                  <GridCellBox
-                    key={column.measureId + column.part}
-                    column={column}
-                    cell={cell}
-                    row={row}
-                    at={at}
-                    view={view}
-                    unit={unit}
-                    grid={grid}
-                    onKey={onKey}
-                    onPaste={onPaste}
-                    send={send}
-                  />
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </WideTable>
+      <GridTable view={view} grid={grid} onKey={onKey} onPaste={onPaste} send={send} />
       <Troubles role="status">
         {troubles.slice(0, 8).map(each => (
           <li key={each.key}>{each.says}</li>
@@ -126,6 +89,60 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
         left.
       </Soft>
     </Grid>
+  );
+}
+
+interface GridTableProps {
+  readonly view: DeskView;
+  readonly grid: ReturnType<typeof useGrid>;
+  readonly onKey: (row: number, column: number) => (event: KeyboardEvent<HTMLInputElement>) => void;
+  readonly onPaste: (
+    row: number,
+    column: number,
+  ) => (event: ClipboardEvent<HTMLInputElement>) => void;
+  readonly send: (row: number, at: number) => void;
+}
+
+function GridTable({ view, grid, onKey, onPaste, send }: GridTableProps) {
+  return (
+    <WideTable label={`Readings of ${view.day}`}>
+      <thead>
+        <tr>
+          <th scope="col">{view.unitWord}</th>
+          {view.columns.map(column => (
+            <th key={column.measureId + column.part} scope="col">
+              {column.head}
+              {column.unit === '' ? '' : `, ${column.unit}`}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {view.units.map((unit, row) => (
+          <tr key={unit.id}>
+            <th scope="row">{unit.code}</th>
+            {view.columns.map((column, at) => {
+              const cell = grid.cellOf(unit.id, column);
+              return (
+                <GridCellBox
+                  key={column.measureId + column.part}
+                  column={column}
+                  cell={cell}
+                  row={row}
+                  at={at}
+                  view={view}
+                  unit={unit}
+                  grid={grid}
+                  onKey={onKey}
+                  onPaste={onPaste}
+                  send={send}
+                />
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </WideTable>
   );
 }
 

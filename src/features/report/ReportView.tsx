@@ -91,9 +91,9 @@ function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) 
     <details>
       <summary>Something in it was wrong</summary>
       <Soft>The verdict stays as it was frozen; the report begins with what you say here.</Soft>
-      <TextField label="What is right" {...field('to')} name="correctTo" isLong />
-      <TextField label="How it came" {...field('why')} name="correctWhy" />
-      <TextField label="Who says so" {...field('by')} name="correctBy" />
+      <TextField label="What is right" {...field('to')} isLong />
+      <TextField label="How it came" {...field('why')} />
+      <TextField label="Who says so" {...field('by')} />
       <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>

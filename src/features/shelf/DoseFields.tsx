@@ -37,7 +37,6 @@ export function DoseFields({
         <Select
           label="Of the range"
           {...field('choice')}
-          name="doseChoice"
           options={[
             { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
             { value: 'middle', label: 'the middle' },
@@ -48,19 +47,17 @@ export function DoseFields({
       <TextField
         label="Strength"
         {...field('strength')}
-        name="doseStrength"
         trouble={share === undefined ? '1, 1/2 or 50%' : undefined}
       />
       {NEEDS[rate.per.kind] && (
         <TextField
           label={NEEDS[rate.per.kind] ?? ''}
           {...field('size')}
-          name="doseSize"
           placeholder={EXAMPLES[rate.per.kind] ?? ''}
           trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
         />
       )}
-      <TextField label="How many" {...field('pots')} name="dosePots" inputMode="numeric" />
+      <TextField label="How many" {...field('pots')} inputMode="numeric" />
       {tool && (
         <Select
           label="Measured with"

@@ -66,7 +66,6 @@ export function DoseSheet({
         <Select
           label="By the rate"
           {...field('at')}
-          name="doseRate"
           options={product.rates.map((each, i) => ({ value: String(i), label: each.asWritten }))}
         />
       )}
@@ -170,17 +169,10 @@ function MadeUp({
     <details>
       <summary>A can is made up already</summary>
       <div data-fields>
-        <TextField
-          label="So much"
-          {...field('made')}
-          name="madeUp"
-          trouble={m.trouble}
-          placeholder="5 l"
-        />
+        <TextField label="So much" {...field('made')} trouble={m.trouble} placeholder="5 l" />
         <TextField
           label="holding"
           {...field('holds')}
-          name="holding"
           trouble={h.trouble}
           placeholder={rate.of === 'mass' ? '20 g' : '20 ml'}
         />

@@ -80,11 +80,10 @@ interface LooseFieldsProps {
 function LooseFields({ field, fields, submit, isPending }: LooseFieldsProps) {
   return (
     <div>
-      <TextField label="A" {...field('name')} name="looseName" placeholder="handful" />
+      <TextField label="A" {...field('name')} placeholder="handful" />
       <Select
         label="in"
         {...field('of')}
-        name="looseOf"
         options={[
           { value: 'mass', label: 'grams' },
           { value: 'volume', label: 'millilitres' },
@@ -93,7 +92,6 @@ function LooseFields({ field, fields, submit, isPending }: LooseFieldsProps) {
       <TextField
         label="Five tries"
         {...field('written')}
-        name="tries"
         trouble={fields.tries}
         placeholder="28 35 40 31 36"
       />

@@ -48,7 +48,7 @@ export function Opened({ product, today, open }: OpenedProps) {
         ))}
       </ul>
       <div>
-        <TextField label="A new one" {...field('name')} name="batchName" placeholder="bottle 2" />
+        <TextField label="A new one" {...field('name')} placeholder="bottle 2" />
         <TextField label="Opened on" {...field('openedOn')} type="date" />
         <Button onPress={put} isPending={isPending}>
           Open it

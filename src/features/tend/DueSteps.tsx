@@ -188,13 +188,7 @@ function OtherwiseFields({
 }: OtherwiseFieldsProps) {
   return (
     <>
-      <TextField
-        label="Done on"
-        {...field('on')}
-        name="doneOn"
-        type="date"
-        trouble={fields.doneOn}
-      />
+      <TextField label="Done on" {...field('on')} type="date" trouble={fields.doneOn} />
       {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && (
         <TextField
           label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
@@ -220,12 +214,7 @@ function OtherwiseFields({
       {isSome && (
         <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
       )}
-      <TextField
-        label="A note, or why it is left out"
-        {...field('why')}
-        name="note"
-        trouble={fields.note}
-      />
+      <TextField label="A note, or why it is left out" {...field('why')} trouble={fields.note} />
       <Acts>
         <Button onPress={() => send(true)} isPending={isPending}>
           Leave it out

@@ -132,14 +132,12 @@ function DepthFields({
       <TextField
         label={`Bags on each ${unitWord}`}
         {...field('bags')}
-        name="laidBags"
         trouble={count.trouble}
         inputMode="decimal"
       />
       <TextField
         label="A bag holds"
         {...field('bag')}
-        name="laidBag"
         trouble={size.trouble}
         placeholder={system === 'us' ? '1.5 cu ft' : '40 l'}
       />

@@ -67,7 +67,6 @@ export function Ledger({ view }: { readonly view: TendView }) {
       <Select
         label="All fed ones are to get equal"
         {...field('by')}
-        name="fairBy"
         options={BYS.map(value => ({ value, label: BY_WORDS[value] }))}
       />
       {found.ok ? (

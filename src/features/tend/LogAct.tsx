@@ -67,7 +67,7 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
       {to === SOME && (
         <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
       )}
-      <TextField label="Why" {...field('note')} name="logNote" />
+      <TextField label="Why" {...field('note')} />
       <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={submit} isPending={isPending}>
@@ -88,22 +88,15 @@ interface ActFieldsProps {
 function ActFields({ field, treatments, codes, unitWord }: ActFieldsProps) {
   return (
     <div data-fields>
-      <TextField
-        label="What"
-        {...field('name')}
-        name="logName"
-        placeholder="tied in, hail cover on"
-      />
+      <TextField label="What" {...field('name')} placeholder="tied in, hail cover on" />
       <Select
         label="It was"
         {...field('kind')}
-        name="logKind"
         options={CareKind.options.map(value => ({ value, label: CARE_WORDS[value] }))}
       />
       <Select
         label="To whom"
         {...field('to')}
-        name="logTo"
         options={[
           { value: '', label: 'all alike' },
           ...treatments.map(treatment => ({
@@ -115,7 +108,7 @@ function ActFields({ field, treatments, codes, unitWord }: ActFieldsProps) {
             : [{ value: SOME, label: `only some ${pluralOf(unitWord)}` }]),
         ]}
       />
-      <TextField label="On" {...field('doneOn')} name="logDay" type="date" />
+      <TextField label="On" {...field('doneOn')} type="date" />
     </div>
   );
 }

@@ -64,40 +64,16 @@ export function Tend({
   return (
     <>
       <TwoParts>
-        <div>
-          {due.tasks.length > 0 && (
-            <>
-              <h2>Due</h2>
-              <DueBoard
-                due={due}
-                today={view.today}
-                tick={tick}
-                lookIntoBottles={lookIntoBottles}
-              />
-            </>
-          )}
-          <Weathered view={view} />
-          {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
-          {view.coming.length > 0 && <ComingTasks view={view} care={care} trial={trial} />}
-          {bench ? (
-            <Bench
-              view={bench}
-              label="The bench from above"
-              lens={unit => ({
-                state: dueCodes.has(unit.code) ? 'open' : 'done',
-                share: null,
-                words: dueCodes.has(unit.code)
-                  ? 'something is due'
-                  : (unit.tag?.name ?? unit.where),
-              })}
-            />
-          ) : (
-            <Soft>
-              Nothing stands on the bench yet.{' '}
-              <Link href={`/trials/${trial.id}/lay-out`}>Lay the trial out.</Link>
-            </Soft>
-          )}
-        </div>
+        <TendNow
+          due={due}
+          view={view}
+          tick={tick}
+          lookIntoBottles={lookIntoBottles}
+          care={care}
+          trial={trial}
+          bench={bench}
+          dueCodes={dueCodes}
+        />
         <TendDetails
           view={view}
           saveRule={saveRule}
@@ -113,6 +89,50 @@ export function Tend({
       </TwoParts>
       <Ledger view={view} />
     </>
+  );
+}
+
+interface TendNowProps {
+  readonly due: DueToday;
+  readonly view: TendProps['view'];
+  readonly tick: TendProps['tick'];
+  readonly lookIntoBottles: TendProps['lookIntoBottles'];
+  readonly care: TendView['care'];
+  readonly trial: TendView['trial'];
+  readonly bench: TendProps['bench'];
+  readonly dueCodes: Set<string>;
+}
+
+/** What is due and what comes, with the bench. */
+function TendNow({ due, view, tick, lookIntoBottles, care, trial, bench, dueCodes }: TendNowProps) {
+  return (
+    <div>
+      {due.tasks.length > 0 && (
+        <>
+          <h2>Due</h2>
+          <DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} />
+        </>
+      )}
+      <Weathered view={view} />
+      {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
+      {view.coming.length > 0 && <ComingTasks view={view} care={care} trial={trial} />}
+      {bench ? (
+        <Bench
+          view={bench}
+          label="The bench from above"
+          lens={unit => ({
+            state: dueCodes.has(unit.code) ? 'open' : 'done',
+            share: null,
+            words: dueCodes.has(unit.code) ? 'something is due' : (unit.tag?.name ?? unit.where),
+          })}
+        />
+      ) : (
+        <Soft>
+          Nothing stands on the bench yet.{' '}
+          <Link href={`/trials/${trial.id}/lay-out`}>Lay the trial out.</Link>
+        </Soft>
+      )}
+    </div>
   );
 }
 

@@ -11,7 +11,8 @@ import { TextField } from '@/ui/TextField';
 import { MeasureDrawing } from './MeasureDrawing';
 import type { Walking } from './use-walk';
 import { ValueEntry } from './ValueEntry';
-import type { WalkView } from './walk-view';
+import type { Stop } from './walk-order';
+import type { WalkMeasure, WalkView } from './walk-view';
 
 // Only who weighs, or looks from above, loads these.
 const ScalePanel = dynamic(
@@ -42,16 +43,7 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
     measure.scale.kind === 'date';
   return (
     <>
-      <Pot>
-        <h1>{unit.code}</h1>
-        <p>
-          {unit.where}
-          {stop.part === '' ? '' : `, ${stop.part} of ${measure.parts}`}
-          <small>
-            {walk.done} of {walk.stops.length} read{walk.isRepeat ? ', a second time' : ''}
-          </small>
-        </p>
-      </Pot>
+      <PotHead unit={unit} stop={stop} measure={measure} walk={walk} />
       <Asked>
         {measure.drawing && <MeasureDrawing drawing={measure.drawing} />}
         <p>
@@ -123,14 +115,34 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
   );
 }
 
+interface PotHeadProps {
+  readonly unit: { readonly id: string; readonly code: string; readonly where: string };
+  readonly stop: Stop;
+  readonly measure: WalkMeasure;
+  readonly walk: Walking;
+}
+
+function PotHead({ unit, stop, measure, walk }: PotHeadProps) {
+  return (
+    <Pot>
+      <h1>{unit.code}</h1>
+      <p>
+        {unit.where}
+        {stop.part === '' ? '' : `, ${stop.part} of ${measure.parts}`}
+        <small>
+          {walk.done} of {walk.stops.length} read{walk.isRepeat ? ', a second time' : ''}
+        </small>
+      </p>
+    </Pot>
+  );
+}
+
 interface WhyNoValueProps {
   readonly setOpen: Dispatch<SetStateAction<boolean>>;
   readonly isOpen: boolean;
   readonly walk: Walking;
   readonly view: WalkView;
-  readonly unit: NonNullable<
-    { readonly id: string; readonly code: string; readonly where: string } | undefined
-  >;
+  readonly unit: { readonly id: string; readonly code: string; readonly where: string };
 }
 
 function WhyNoValue({ setOpen, isOpen, walk, view, unit }: WhyNoValueProps) {

@@ -107,23 +107,17 @@ export function Mishaps({
           <summary>Something happened</summary>
           <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
           <div data-fields>
-            <Select label="It was" {...field('cause')} name="mishapCause" options={CAUSES} />
-            <TextField label="On" {...field('happenedOn')} name="mishapDay" type="date" />
-            <Select
-              label="Did the treatment do it?"
-              {...field('byTreatment')}
-              name="mishapBy"
-              options={DONE_BY}
-            />
+            <Select label="It was" {...field('cause')} options={CAUSES} />
+            <TextField label="On" {...field('happenedOn')} type="date" />
+            <Select label="Did the treatment do it?" {...field('byTreatment')} options={DONE_BY} />
             <Select
               label="Decided"
               {...field('decision')}
-              name="mishapDecision"
               options={DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }))}
             />
           </div>
-          <TextField label="What happened, and why so" {...field('why')} name="mishapWhy" isLong />
-          <TextField label="Who says so" {...field('who')} name="mishapWho" trouble={fields.by} />
+          <TextField label="What happened, and why so" {...field('why')} isLong />
+          <TextField label="Who says so" {...field('who')} trouble={fields.by} />
           {isKeyOpen && (
             <Soft>
               The key is open: what is decided now is marked so, since it is known whom it helps.

@@ -1,4 +1,5 @@
 'use client';
+import type { Dispatch, SetStateAction } from 'react';
 import { type FormEvent, type KeyboardEvent, useState } from 'react';
 import { styled } from 'styled-components';
 import { CullReason, type Outcome } from '@/core/trial/model/pick';
@@ -10,6 +11,7 @@ import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { NumberFields, RoundFields } from './PickFields';
+import type { PickDraft } from './pick-draft';
 import { pickWords } from './pick-draft';
 import type { PickEntryProps } from './pick-entry-props';
 import type { useRound } from './use-round';
@@ -106,33 +108,9 @@ export function PickEntry({
         direction="row"
       />
       {OUTCOME_HINTS[draft.outcome] && <Soft>{OUTCOME_HINTS[draft.outcome]}</Soft>}
-      {isPicked && (
-        <Choice
-          label="Grade"
-          name="grade"
-          value={draft.grade}
-          onChange={grade =>
-            setDraft({ ...draft, grade, cullReason: grade === 'sound' ? null : draft.cullReason })
-          }
-          options={[
-            { value: 'sound', label: 'sound' },
-            { value: 'cull', label: 'cull' },
-          ]}
-          direction="row"
-        />
-      )}
+      {isPicked && <GradeChoice draft={draft} setDraft={setDraft} />}
       {isPicked && draft.grade === 'cull' && (
-        <Choice
-          label="Why"
-          name="cullReason"
-          value={draft.cullReason ?? 'none'}
-          onChange={reason =>
-            setDraft({ ...draft, cullReason: CullReason.safeParse(reason).data ?? null })
-          }
-          options={CullReason.options.map(value => ({ value, label: value }))}
-          trouble={fields.cullReason}
-          direction="row"
-        />
+        <CullChoice draft={draft} setDraft={setDraft} fields={fields} />
       )}
       <RoundFields held={held} keepRound={keepRound} fields={fields} today={today} />
       <TextField
@@ -147,6 +125,51 @@ export function PickEntry({
         picked.{ripeRule === '' ? '' : ` Ripe: ${ripeRule}`}
       </Soft>
     </Sheet>
+  );
+}
+
+interface CullChoiceProps {
+  readonly draft: PickDraft;
+  readonly setDraft: Dispatch<SetStateAction<PickDraft>>;
+  readonly fields: Readonly<Record<string, string>>;
+}
+
+function CullChoice({ draft, setDraft, fields }: CullChoiceProps) {
+  return (
+    <Choice
+      label="Why"
+      name="cullReason"
+      value={draft.cullReason ?? 'none'}
+      onChange={reason =>
+        setDraft({ ...draft, cullReason: CullReason.safeParse(reason).data ?? null })
+      }
+      options={CullReason.options.map(value => ({ value, label: value }))}
+      trouble={fields.cullReason}
+      direction="row"
+    />
+  );
+}
+
+interface GradeChoiceProps {
+  readonly draft: PickDraft;
+  readonly setDraft: Dispatch<SetStateAction<PickDraft>>;
+}
+
+function GradeChoice({ draft, setDraft }: GradeChoiceProps) {
+  return (
+    <Choice
+      label="Grade"
+      name="grade"
+      value={draft.grade}
+      onChange={grade =>
+        setDraft({ ...draft, grade, cullReason: grade === 'sound' ? null : draft.cullReason })
+      }
+      options={[
+        { value: 'sound', label: 'sound' },
+        { value: 'cull', label: 'cull' },
+      ]}
+      direction="row"
+    />
   );
 }
 

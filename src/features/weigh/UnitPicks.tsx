@@ -58,36 +58,58 @@ export function UnitPicks({
       {picks.length === 0 ? (
         <Soft>No entry yet.</Soft>
       ) : (
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Day</th>
-              <th scope="col">Found</th>
-              <th scope="col">Note</th>
-              <th scope="col">
-                <Hidden>Change</Hidden>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {[...picks]
-              .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))
-              .map(pick => (
-                <PickRow
-                  key={pick.id}
-                  pick={pick}
-                  style={style}
-                  isClosed={isClosed}
-                  onEdit={onEdit}
-                  unit={unit}
-                  onTakeOut={onTakeOut}
-                />
-              ))}
-          </tbody>
-        </table>
+        <PickTable
+          picks={picks}
+          style={style}
+          isClosed={isClosed}
+          onEdit={onEdit}
+          unit={unit}
+          onTakeOut={onTakeOut}
+        />
       )}
       <History key={unit.id} unitId={unit.id} picks={picks} style={style} history={history} />
     </section>
+  );
+}
+
+interface PickTableProps {
+  readonly picks: UnitPicksProps['picks'];
+  readonly style: UnitPicksProps['style'];
+  readonly isClosed: UnitPicksProps['isClosed'];
+  readonly onEdit: UnitPicksProps['onEdit'];
+  readonly unit: UnitPicksProps['unit'];
+  readonly onTakeOut: UnitPicksProps['onTakeOut'];
+}
+
+function PickTable({ picks, style, isClosed, onEdit, unit, onTakeOut }: PickTableProps) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">Found</th>
+          <th scope="col">Note</th>
+          <th scope="col">
+            <Hidden>Change</Hidden>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {[...picks]
+          .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))
+          .map(pick => (
+            <PickRow
+              key={pick.id}
+              pick={pick}
+              style={style}
+              isClosed={isClosed}
+              onEdit={onEdit}
+              unit={unit}
+              onTakeOut={onTakeOut}
+            />
+          ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,10 +1,12 @@
 'use client';
 
 import Link from 'next/link';
+import type { RefObject } from 'react';
 import { useEffect, useRef } from 'react';
 import { styled } from 'styled-components';
 import { checkSums } from '@/core/measure/reading/check-sums';
 import type { YieldMeasures } from '@/core/measure/unit-value/yield-bases';
+import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
@@ -14,6 +16,7 @@ import type { TrialState } from '@/core/trial/model/trial';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { Bench } from '@/features/bench/Bench';
+import type { UnitLens } from '@/features/bench/bench-lens';
 import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
 import { shortDay } from '@/features/frame/days';
 import { WeighWays } from '@/features/trial/WeighWays';
@@ -74,28 +77,10 @@ export function Weigh(props: WeighProps) {
   return <Round {...props} bench={bench} />;
 }
 
-function Round({
-  trialId,
-  state,
-  unitWord,
-  measure,
-  system,
-  today,
-  asked,
-  bench,
-  picks,
-  take,
-  remove,
-  undoRevision,
-  history,
-  yieldMeasures,
-  topsG,
-  ripeRule,
-  mishaps,
-  isKeyOpen,
-  recordMishap,
-  takeBackMishap,
-}: WeighProps & { readonly bench: BenchView }) {
+type RoundProps = WeighProps & { readonly bench: BenchView };
+
+function Round(props: RoundProps) {
+  const { trialId, bench, picks, system, today, asked, take, remove, undoRevision } = props;
   const units = bench.units;
   const round = useRound({
     trialId,
@@ -108,12 +93,27 @@ function Round({
     remove,
     undoRevision,
   });
-  const { unit, style, saves } = round;
   const gross = useRef<HTMLInputElement>(null);
-  const unitId = unit?.id;
   useWeighKeys();
-  // After a save, or when another pot is in hand, the next key belongs to the number. Not when the page merely catches up
-  // with what was stored: by then someone may be writing elsewhere.
+  useFocusOnNext(gross, round.unit?.id, round.saves);
+  if (!round.unit) return null;
+  return (
+    <TwoParts>
+      <BenchPart {...props} round={round} unit={round.unit} />
+      <EntryPart {...props} round={round} unit={round.unit} gross={gross} />
+    </TwoParts>
+  );
+}
+
+/**
+ * After a save, or when another pot is in hand, the next key belongs to the number. Not when the page merely catches up
+ * with what was stored: by then someone may be writing elsewhere.
+ */
+function useFocusOnNext(
+  gross: RefObject<HTMLInputElement | null>,
+  unitId: string | undefined,
+  saves: number,
+): void {
   // biome-ignore lint/correctness/useExhaustiveDependencies: these two say when, the effect does not read them
   useEffect(() => {
     if (
@@ -123,91 +123,120 @@ function Round({
     )
       gross.current?.focus({ preventScroll: true });
   }, [unitId, saves]);
-  if (!unit) return null;
+}
+
+interface InHand {
+  readonly round: ReturnType<typeof useRound>;
+  readonly unit: BenchUnit;
+}
+
+/** The bench as it stands today, what was weighed so far, and what went wrong. */
+function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
+  const { bench, state, unitWord, picks } = props;
+  const { style } = round;
   const day = round.round.pickedOn;
-  const sums = roundSums(picks, day);
-  const most = Math.max(
-    1,
-    ...units.map(each => soundSums(picks.filter(pick => pick.unitId === each.id)).netG),
+  const isClosed = state === 'closed';
+  return (
+    <BenchSide>
+      <WeighWays trialId={props.trialId} here="weigh" canWalk={state === 'locked'} />
+      <div data-desk>
+        <Bench
+          view={bench}
+          label="The bench from above: full pots are done today"
+          lens={lensOf(bench.units, picks, day, style)}
+          onOpen={each => round.choose(each.id)}
+        />
+      </div>
+      <SumsSoFar
+        day={day}
+        sums={roundSums(picks, day)}
+        units={bench.units}
+        unitWord={unitWord}
+        style={style}
+      />
+      <Checked checks={checkSums(picks)} style={style} />
+      <UnitPicks
+        unit={unit}
+        picks={picks.filter(pick => pick.unitId === unit.id)}
+        style={style}
+        measures={props.yieldMeasures}
+        topsG={props.topsG[unit.id]}
+        isClosed={isClosed}
+        history={props.history}
+        onEdit={round.edit}
+        onTakeOut={pick => void round.takeOut(pick)}
+      />
+      <Mishaps
+        mishaps={props.mishaps}
+        codes={bench.units.map(each => each.code)}
+        code={unit.code}
+        today={props.today}
+        isClosed={isClosed}
+        isKeyOpen={props.isKeyOpen}
+        record={props.recordMishap}
+        takeBack={props.takeBackMishap}
+      />
+    </BenchSide>
   );
-  const lens = (each: BenchUnit) => {
-    const own = picks.filter(pick => pick.unitId === each.id);
+}
+
+/** How each unit is drawn: done today or not, dead, and how much it gave beside the one that gave most. */
+function lensOf(
+  units: readonly BenchUnit[],
+  picks: readonly Pick[],
+  day: string,
+  style: MassStyle,
+): (unit: BenchUnit) => UnitLens {
+  const picksOf = (unit: BenchUnit) => picks.filter(pick => pick.unitId === unit.id);
+  const most = Math.max(1, ...units.map(each => soundSums(picksOf(each)).netG));
+  return unit => {
+    const own = picksOf(unit);
     const { netG } = soundSums(own);
-    const isDead = own.some(pick => pick.outcome === 'dead');
-    const words = isDead
-      ? 'dead'
-      : `${isDone(each, picks, day) ? 'done' : 'still to do'} on ${shortDay(day)}, ${printMass(netG, style)} so far`;
+    const share = netG / most;
+    if (own.some(pick => pick.outcome === 'dead')) return { state: 'dead', share, words: 'dead' };
+    const hasDone = isDone(unit, picks, day);
     return {
-      state: isDead
-        ? ('dead' as const)
-        : isDone(each, picks, day)
-          ? ('done' as const)
-          : ('open' as const),
-      share: netG / most,
-      words,
+      state: hasDone ? 'done' : 'open',
+      share,
+      words: `${hasDone ? 'done' : 'still to do'} on ${shortDay(day)}, ${printMass(netG, style)} so far`,
     };
   };
+}
+
+/** The pot in hand and what the scale shows. */
+function EntryPart({
+  round,
+  unit,
+  gross,
+  ...props
+}: RoundProps & InHand & { readonly gross: RefObject<HTMLInputElement | null> }) {
+  const { bench, picks, state } = props;
+  const day = round.round.pickedOn;
   return (
-    <TwoParts>
-      <BenchSide>
-        <WeighWays trialId={trialId} here="weigh" canWalk={state === 'locked'} />
-        <div data-desk>
-          <Bench
-            view={bench}
-            label="The bench from above: full pots are done today"
-            lens={lens}
-            onOpen={each => round.choose(each.id)}
-          />
-        </div>
-        <SumsSoFar day={day} sums={sums} units={units} unitWord={unitWord} style={style} />
-        <Checked checks={checkSums(picks)} style={style} />
-        <UnitPicks
+    <EntrySide>
+      <PotStrip
+        units={bench.units}
+        chosen={unit.id}
+        isDone={each => isDone(each, picks, day)}
+        onChoose={round.choose}
+      />
+      {state === 'closed' ? (
+        <Soft>The trial is closed. Its picks can be looked at, not changed.</Soft>
+      ) : (
+        <PickEntry
+          round={round}
           unit={unit}
-          picks={picks.filter(pick => pick.unitId === unit.id)}
-          style={style}
-          measures={yieldMeasures}
-          topsG={topsG[unit.id]}
-          isClosed={state === 'closed'}
-          history={history}
-          onEdit={round.edit}
-          onTakeOut={pick => void round.takeOut(pick)}
+          units={bench.units}
+          measure={props.measure}
+          unitWord={props.unitWord}
+          today={props.today}
+          grossRef={gross}
+          lastPick={lastPickBefore(picks, unit, day)}
+          isDoneToday={isDone(unit, picks, day)}
+          ripeRule={props.ripeRule}
         />
-        <Mishaps
-          mishaps={mishaps}
-          codes={units.map(each => each.code)}
-          code={unit.code}
-          today={today}
-          isClosed={state === 'closed'}
-          isKeyOpen={isKeyOpen}
-          record={recordMishap}
-          takeBack={takeBackMishap}
-        />
-      </BenchSide>
-      <EntrySide>
-        <PotStrip
-          units={units}
-          chosen={unit.id}
-          isDone={each => isDone(each, picks, day)}
-          onChoose={round.choose}
-        />
-        {state === 'closed' ? (
-          <Soft>The trial is closed. Its picks can be looked at, not changed.</Soft>
-        ) : (
-          <PickEntry
-            round={round}
-            unit={unit}
-            units={units}
-            measure={measure}
-            unitWord={unitWord}
-            today={today}
-            grossRef={gross}
-            lastPick={lastPickBefore(picks, unit, day)}
-            isDoneToday={isDone(unit, picks, day)}
-            ripeRule={ripeRule}
-          />
-        )}
-      </EntrySide>
-    </TwoParts>
+      )}
+    </EntrySide>
   );
 }
 

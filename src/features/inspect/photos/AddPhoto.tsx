@@ -94,17 +94,15 @@ function PhotoFields({ unitWord, field, units }: PhotoFieldsProps) {
       <Select
         label={`Of the ${unitWord}`}
         {...field('unitId')}
-        name="photoUnit"
         options={units.map(unit => ({ value: unit.id, label: unit.code }))}
       />
       <Select
         label="It shows"
         {...field('shows')}
-        name="photoShows"
         options={PhotoOf.options.map(value => ({ value, label: PHOTO_WORDS[value] }))}
       />
-      <TextField label="Taken on" {...field('takenOn')} name="photoDay" type="date" />
-      <TextField label="Note" {...field('note')} name="photoNote" />
+      <TextField label="Taken on" {...field('takenOn')} type="date" />
+      <TextField label="Note" {...field('note')} />
     </div>
   );
 }

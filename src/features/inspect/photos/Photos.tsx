@@ -87,41 +87,17 @@ export function Photos({
         </Soft>
       )}
       {wall && (
-        <>
-          <WallFields walls={walls} wall={wall} setShows={setShows} way={way} setWay={setWay} />
-          <label>
-            <input
-              type="checkbox"
-              checked={isHidden}
-              onChange={event => setHidden(event.target.checked)}
-            />{' '}
-            Hide whose they are: let somebody else put them in order
-          </label>
-          {way === 'side' && (
-            <Soft>
-              {wall.hasScale
-                ? 'At one scale: a centimetre is as long in each.'
-                : 'Not at one scale: some have no length marked. Open them and mark one.'}
-            </Soft>
-          )}
-          {way === 'side' && (
-            <div data-wall>
-              {wall.side.map((photo, i) =>
-                figure(
-                  photo,
-                  isHidden ? `picture ${i + 1}` : `${photo.code}, ${shortDay(photo.takenOn)}`,
-                  photo.drawn,
-                ),
-              )}
-            </div>
-          )}
-          {way === 'pairs' && wall.pairs.length === 0 && (
-            <Soft>No {unitWord} has pictures of two days yet.</Soft>
-          )}
-          {way === 'pairs' && (
-            <PairsOfDays wall={wall} figure={figure} isHidden={isHidden} unitWord={unitWord} />
-          )}
-        </>
+        <PictureWall
+          walls={walls}
+          wall={wall}
+          setShows={setShows}
+          way={way}
+          setWay={setWay}
+          isHidden={isHidden}
+          setHidden={setHidden}
+          figure={figure}
+          unitWord={unitWord}
+        />
       )}
       {opened && (
         <OnePicture
@@ -146,8 +122,72 @@ export function Photos({
   );
 }
 
+interface PictureWallProps {
+  readonly walls: PhotosProps['walls'];
+  readonly wall: PhotoWall;
+  readonly setShows: Dispatch<
+    SetStateAction<'plant' | 'leaf' | 'harvest' | 'roots' | 'soil' | 'mishap'>
+  >;
+  readonly way: 'side' | 'pairs';
+  readonly setWay: Dispatch<SetStateAction<'side' | 'pairs'>>;
+  readonly isHidden: boolean;
+  readonly setHidden: Dispatch<SetStateAction<boolean>>;
+  readonly figure: (photo: HungPhoto, words: string, share: number) => ReactNode;
+  readonly unitWord: PhotosProps['unitWord'];
+}
+
+function PictureWall({
+  walls,
+  wall,
+  setShows,
+  way,
+  setWay,
+  isHidden,
+  setHidden,
+  figure,
+  unitWord,
+}: PictureWallProps) {
+  return (
+    <>
+      <WallFields walls={walls} wall={wall} setShows={setShows} way={way} setWay={setWay} />
+      <label>
+        <input
+          type="checkbox"
+          checked={isHidden}
+          onChange={event => setHidden(event.target.checked)}
+        />{' '}
+        Hide whose they are: let somebody else put them in order
+      </label>
+      {way === 'side' && (
+        <Soft>
+          {wall.hasScale
+            ? 'At one scale: a centimetre is as long in each.'
+            : 'Not at one scale: some have no length marked. Open them and mark one.'}
+        </Soft>
+      )}
+      {way === 'side' && (
+        <div data-wall>
+          {wall.side.map((photo, i) =>
+            figure(
+              photo,
+              isHidden ? `picture ${i + 1}` : `${photo.code}, ${shortDay(photo.takenOn)}`,
+              photo.drawn,
+            ),
+          )}
+        </div>
+      )}
+      {way === 'pairs' && wall.pairs.length === 0 && (
+        <Soft>No {unitWord} has pictures of two days yet.</Soft>
+      )}
+      {way === 'pairs' && (
+        <PairsOfDays wall={wall} figure={figure} isHidden={isHidden} unitWord={unitWord} />
+      )}
+    </>
+  );
+}
+
 interface OnePictureProps {
-  readonly opened: NonNullable<HungPhoto | null>;
+  readonly opened: HungPhoto;
   readonly trialId: PhotosProps['trialId'];
   readonly isHidden: boolean;
   readonly measure: PhotosProps['measure'];
@@ -191,7 +231,7 @@ function OnePicture({
 }
 
 interface PairsOfDaysProps {
-  readonly wall: NonNullable<PhotoWall | undefined>;
+  readonly wall: PhotoWall;
   readonly figure: (photo: HungPhoto, words: string, share: number) => ReactNode;
   readonly isHidden: boolean;
   readonly unitWord: PhotosProps['unitWord'];
@@ -217,7 +257,7 @@ function PairsOfDays({ wall, figure, isHidden, unitWord }: PairsOfDaysProps) {
 
 interface WallFieldsProps {
   readonly walls: PhotosProps['walls'];
-  readonly wall: NonNullable<PhotoWall | undefined>;
+  readonly wall: PhotoWall;
   readonly setShows: Dispatch<
     SetStateAction<'plant' | 'leaf' | 'harvest' | 'roots' | 'soil' | 'mishap'>
   >;

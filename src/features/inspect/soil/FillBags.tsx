@@ -34,9 +34,9 @@ export function FillBags({
     <div>
       <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
       <div data-fields>
-        <TextField label="Taken on" {...field('takenOn')} name="bagDay" type="date" />
-        <TextField label="Down to, mm" {...field('depthMm')} name="bagDepth" inputMode="numeric" />
-        <TextField label="Cores in a bag" {...field('cores')} name="bagCores" inputMode="numeric" />
+        <TextField label="Taken on" {...field('takenOn')} type="date" />
+        <TextField label="Down to, mm" {...field('depthMm')} inputMode="numeric" />
+        <TextField label="Cores in a bag" {...field('cores')} inputMode="numeric" />
       </div>
       <ActionTrouble trouble={trouble} />
       <Acts>

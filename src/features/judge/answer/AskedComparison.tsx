@@ -40,8 +40,8 @@ export function AskedComparison({
     <Box aria-label="Was the question answered?">
       <h2>“{question}”</h2>
       <div>
-        <Select label="Hold" {...field('a')} name="askedA" options={options} />
-        <Select label="against" {...field('b')} name="askedB" options={options} />
+        <Select label="Hold" {...field('a')} options={options} />
+        <Select label="against" {...field('b')} options={options} />
       </div>
       <p role="status">
         {a === b

@@ -57,20 +57,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
           <b>{watched ? chanceSoFar(watched.result) : chanceWords(shuffle, input)}</b>
         </p>
       )}
-      {state.progress && (
-        <p role="status">
-          <progress
-            aria-label="Shuffles done"
-            value={state.progress.done}
-            max={state.progress.total}
-          />{' '}
-          {state.progress.done.toLocaleString('en')} of {state.progress.total.toLocaleString('en')}{' '}
-          shuffles{' '}
-          <Button data-tone="quiet" onPress={onCancel}>
-            Stop
-          </Button>
-        </p>
-      )}
+      {state.progress && <ShuffleProgress progress={state.progress} onCancel={onCancel} />}
       {state.status === 'stopped' && (
         <p role="status">
           Stopped.{' '}
@@ -121,6 +108,23 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
         />
       )}
     </Panel>
+  );
+}
+
+interface ShuffleProgressProps {
+  readonly progress: { readonly done: number; readonly total: number };
+  readonly onCancel: ShufflePanelProps['onCancel'];
+}
+
+function ShuffleProgress({ progress, onCancel }: ShuffleProgressProps) {
+  return (
+    <p role="status">
+      <progress aria-label="Shuffles done" value={progress.done} max={progress.total} />{' '}
+      {progress.done.toLocaleString('en')} of {progress.total.toLocaleString('en')} shuffles{' '}
+      <Button data-tone="quiet" onPress={onCancel}>
+        Stop
+      </Button>
+    </p>
   );
 }
 

@@ -61,23 +61,15 @@ export function LeftOut({
       {current.length === 0 && <Soft>Nothing: every {unitWord} counts.</Soft>}
       <Rows>
         {current.map(({ code, incident }) => (
-          <li key={incident.id}>
-            <b>{code}</b>, {fullDay(incident.happenedOn)}
-            {incident.by ? `, by ${incident.by}` : ''}
-            {incident.afterKeyOpened
-              ? ', after the key was opened'
-              : ', before anyone knew what it got'}
-            : {incident.why}
-            {!isClosed && (
-              <Button
-                data-tone="quiet"
-                isPending={isPending}
-                onPress={() => act(() => putBackIn(incident.id))}
-              >
-                Put back in
-              </Button>
-            )}
-          </li>
+          <LeftOutRow
+            key={incident.id}
+            incident={incident}
+            code={code}
+            isClosed={isClosed}
+            isPending={isPending}
+            act={act}
+            putBackIn={putBackIn}
+          />
         ))}
       </Rows>
       {allIn && (
@@ -103,6 +95,35 @@ export function LeftOut({
         />
       )}
     </section>
+  );
+}
+
+interface LeftOutRowProps {
+  readonly incident: LeaveOut['incident'];
+  readonly code: string;
+  readonly isClosed: LeftOutProps['isClosed'];
+  readonly isPending: boolean;
+  readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
+  readonly putBackIn: LeftOutProps['putBackIn'];
+}
+
+function LeftOutRow({ incident, code, isClosed, isPending, act, putBackIn }: LeftOutRowProps) {
+  return (
+    <li>
+      <b>{code}</b>, {fullDay(incident.happenedOn)}
+      {incident.by ? `, by ${incident.by}` : ''}
+      {incident.afterKeyOpened ? ', after the key was opened' : ', before anyone knew what it got'}:{' '}
+      {incident.why}
+      {!isClosed && (
+        <Button
+          data-tone="quiet"
+          isPending={isPending}
+          onPress={() => act(() => putBackIn(incident.id))}
+        >
+          Put back in
+        </Button>
+      )}
+    </li>
   );
 }
 

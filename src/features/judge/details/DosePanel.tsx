@@ -117,18 +117,8 @@ function BestDose({ field, found }: BestDoseProps) {
   return (
     <>
       <div data-fields>
-        <TextField
-          label="A kilogram is worth"
-          {...field('worth')}
-          name="doseWorth"
-          inputMode="decimal"
-        />
-        <TextField
-          label="One more of it costs, a unit"
-          {...field('cost')}
-          name="doseCost"
-          inputMode="decimal"
-        />
+        <TextField label="A kilogram is worth" {...field('worth')} inputMode="decimal" />
+        <TextField label="One more of it costs, a unit" {...field('cost')} inputMode="decimal" />
       </div>
       {found && (
         <p role="status">

@@ -50,41 +50,73 @@ export function NetBenefitPanel({
           inputMode="decimal"
         />
       </div>
-      <WideTable label="Costs and gains of every treatment">
-        <thead>
-          <tr>
-            <th scope="col">Treatment</th>
-            <th scope="col">costs more, a {unitWord}</th>
-            <th scope="col">minutes more</th>
-            <th scope="col">gives more, kg</th>
-            <th scope="col">leaves</th>
-            <th scope="col">pays in</th>
-          </tr>
-        </thead>
-        <tbody>
-          {contrasts.map(contrast => {
-            const cost = readMoney(typed[contrast.treatment] ?? '') ?? 0;
-            const found = netBenefitOf(contrast, { extraCost: cost, worthPerKg: worth ?? 0 });
-            return (
-              <BenefitRow
-                key={contrast.treatment}
-                contrast={contrast}
-                typed={typed}
-                setTyped={setTyped}
-                costOf={costOf}
-                control={control}
-                found={found}
-                worth={worth}
-              />
-            );
-          })}
-        </tbody>
-      </WideTable>
+      <BenefitTable
+        unitWord={unitWord}
+        contrasts={contrasts}
+        typed={typed}
+        worth={worth}
+        setTyped={setTyped}
+        costOf={costOf}
+        control={control}
+      />
       <Soft>
         A {unitWord} against a {unitWord} of {control}, materials and, where an hour has a worth,
         hours. The chance takes these readings alone for all that is known.
       </Soft>
     </Box>
+  );
+}
+
+interface BenefitTableProps {
+  readonly unitWord: NetBenefitPanelProps['unitWord'];
+  readonly contrasts: NetBenefitPanelProps['contrasts'];
+  readonly typed: Readonly<Record<string, string>>;
+  readonly worth: number | null;
+  readonly setTyped: Dispatch<SetStateAction<Readonly<Record<string, string>>>>;
+  readonly costOf: (name: string) => TreatmentCost | undefined;
+  readonly control: NetBenefitPanelProps['control'];
+}
+
+function BenefitTable({
+  unitWord,
+  contrasts,
+  typed,
+  worth,
+  setTyped,
+  costOf,
+  control,
+}: BenefitTableProps) {
+  return (
+    <WideTable label="Costs and gains of every treatment">
+      <thead>
+        <tr>
+          <th scope="col">Treatment</th>
+          <th scope="col">costs more, a {unitWord}</th>
+          <th scope="col">minutes more</th>
+          <th scope="col">gives more, kg</th>
+          <th scope="col">leaves</th>
+          <th scope="col">pays in</th>
+        </tr>
+      </thead>
+      <tbody>
+        {contrasts.map(contrast => {
+          const cost = readMoney(typed[contrast.treatment] ?? '') ?? 0;
+          const found = netBenefitOf(contrast, { extraCost: cost, worthPerKg: worth ?? 0 });
+          return (
+            <BenefitRow
+              key={contrast.treatment}
+              contrast={contrast}
+              typed={typed}
+              setTyped={setTyped}
+              costOf={costOf}
+              control={control}
+              found={found}
+              worth={worth}
+            />
+          );
+        })}
+      </tbody>
+    </WideTable>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
@@ -69,15 +70,7 @@ export function NullSimulation({
         The same {pluralOf(input.unitWord)}, the same spread, and water in every can: what would
         this page have said?
       </Soft>
-      <Acts>
-        <Button onPress={() => grow(1)}>Grow one season</Button>
-        <Button onPress={() => grow(MANY)}>Grow {MANY}</Button>
-        {seasons.length > 0 && (
-          <Button data-tone="quiet" onPress={() => setSeasons([])}>
-            Clear
-          </Button>
-        )}
-      </Acts>
+      <SimulationActs grow={grow} seasons={seasons} setSeasons={setSeasons} />
       {seasons.length > 0 && (
         <p role="status">
           <b>
@@ -88,6 +81,26 @@ export function NullSimulation({
       )}
       <SeasonList seasons={seasons} />
     </Box>
+  );
+}
+
+interface SimulationActsProps {
+  readonly grow: (count: number) => void;
+  readonly seasons: readonly Season[];
+  readonly setSeasons: Dispatch<SetStateAction<readonly Season[]>>;
+}
+
+function SimulationActs({ grow, seasons, setSeasons }: SimulationActsProps) {
+  return (
+    <Acts>
+      <Button onPress={() => grow(1)}>Grow one season</Button>
+      <Button onPress={() => grow(MANY)}>Grow {MANY}</Button>
+      {seasons.length > 0 && (
+        <Button data-tone="quiet" onPress={() => setSeasons([])}>
+          Clear
+        </Button>
+      )}
+    </Acts>
   );
 }
 

@@ -68,41 +68,16 @@ export function ScorecardPanel({
   return (
     <Card aria-label="Scorecard">
       <h2>All that was measured</h2>
-      <WideTable label="Every measure and every treatment">
-        <thead>
-          <tr>
-            <th scope="col">Measure</th>
-            {treatments.map(name => (
-              <th key={name} scope="col">
-                <PlantLabel look={tags.find(tag => tag.name === name)} width={14} /> {name}
-              </th>
-            ))}
-            <th scope="col">by</th>
-            <th scope="col">weight</th>
-          </tr>
-        </thead>
-        <tbody>
-          {card.rows.map(row => (
-            <MeasureRow
-              key={row.measureId}
-              row={row}
-              trialId={trialId}
-              permutations={permutations}
-              weights={weights}
-              setWeights={setWeights}
-            />
-          ))}
-          {bases.map(base => (
-            <tr key={base.name}>
-              <th scope="row">{base.name}</th>
-              {treatments.map(name => (
-                <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>
-              ))}
-              <td colSpan={2}>a sum, not tested</td>
-            </tr>
-          ))}
-        </tbody>
-      </WideTable>
+      <ScoreTable
+        treatments={treatments}
+        tags={tags}
+        card={card}
+        trialId={trialId}
+        permutations={permutations}
+        weights={weights}
+        setWeights={setWeights}
+        bases={bases}
+      />
       {card.rows.some(row => row.isByMean) && <PermutationProgress state={permutations} />}
       <p>
         {chanceWords(card)}{' '}
@@ -113,6 +88,66 @@ export function ScorecardPanel({
       </p>
       {isWeighed && ranked.length > 0 && <RankedByWeight ranked={ranked} />}
     </Card>
+  );
+}
+
+interface ScoreTableProps {
+  readonly treatments: string[];
+  readonly tags: ScorecardPanelProps['tags'];
+  readonly card: ScorecardPanelProps['card'];
+  readonly trialId: ScorecardPanelProps['trialId'];
+  readonly permutations: PermutationPValuesState;
+  readonly weights: Readonly<Record<string, number>>;
+  readonly setWeights: Dispatch<SetStateAction<Readonly<Record<string, number>>>>;
+  readonly bases: ScorecardPanelProps['bases'];
+}
+
+function ScoreTable({
+  treatments,
+  tags,
+  card,
+  trialId,
+  permutations,
+  weights,
+  setWeights,
+  bases,
+}: ScoreTableProps) {
+  return (
+    <WideTable label="Every measure and every treatment">
+      <thead>
+        <tr>
+          <th scope="col">Measure</th>
+          {treatments.map(name => (
+            <th key={name} scope="col">
+              <PlantLabel look={tags.find(tag => tag.name === name)} width={14} /> {name}
+            </th>
+          ))}
+          <th scope="col">by</th>
+          <th scope="col">weight</th>
+        </tr>
+      </thead>
+      <tbody>
+        {card.rows.map(row => (
+          <MeasureRow
+            key={row.measureId}
+            row={row}
+            trialId={trialId}
+            permutations={permutations}
+            weights={weights}
+            setWeights={setWeights}
+          />
+        ))}
+        {bases.map(base => (
+          <tr key={base.name}>
+            <th scope="row">{base.name}</th>
+            {treatments.map(name => (
+              <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>
+            ))}
+            <td colSpan={2}>a sum, not tested</td>
+          </tr>
+        ))}
+      </tbody>
+    </WideTable>
   );
 }
 

@@ -5,26 +5,23 @@ import { nextSteps } from '@/core/judge/after/next-step';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
-import { currentLeaveOuts, unitsToMention } from '@/core/judge/units/trial-analysis';
+import { unitsToMention } from '@/core/judge/units/trial-analysis';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { readerErrorWords } from '@/core/measure/reading/reader-error';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import type { Result } from '@/core/result';
+import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { AuditList } from '@/features/audit/AuditList';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
 import { WhatIf } from '@/features/judge/answer/WhatIf';
-import { Closing } from '@/features/judge/closing/Closing';
-import { type LeaveOutActions, LeftOut } from '@/features/judge/closing/LeftOut';
+import { OnRecord } from '@/features/judge/closing/OnRecord';
+import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
 import { Later } from '@/ui/Later';
 import { TwoParts } from '@/ui/Page';
-import { AlternativeExplanations } from './AlternativeExplanations';
 import { brokenRounds } from './broken-rounds';
 import { DosePanel, dosesOf } from './DosePanel';
 import { GrowthPanel } from './GrowthPanel';
@@ -38,12 +35,6 @@ import { Spoiled } from './Spoiled';
 import { Tables } from './Tables';
 import type { VerdictDetailsData } from './verdict-details';
 
-/** What the page of a verdict lets a gardener put on record. */
-export interface VerdictActions extends LeaveOutActions {
-  readonly regret: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-  readonly close: () => Promise<Result<unknown, TrialTrouble>>;
-}
-
 interface VerdictDetailsProps extends VerdictActions {
   readonly rest: VerdictDetailsData;
   /** What the page came with: the look that was planned. */
@@ -55,33 +46,73 @@ interface VerdictDetailsProps extends VerdictActions {
 }
 
 /** What stands under a verdict: its question, all that was measured, the money, how firm it is, what may have spoiled it, what next. */
-export function VerdictDetails({
-  rest: { data, details, audit, log },
-  planned,
-  spec,
-  analysis,
-  system,
-  onAnalyse,
-  close,
-  leaveOut,
-  putBackIn,
-  regret,
-}: VerdictDetailsProps) {
-  const chosen = useChosenUnit();
+export function VerdictDetails(props: VerdictDetailsProps) {
+  const { rest, planned, analysis, system, regret } = props;
+  const { data, details, log } = rest;
   const { judgement, input } = analysis;
-  const tags = useMemo(() => tagsOf(data), [data]);
-  const bench = useMemo(() => benchViewOf(data, true), [data]);
-  const doses = useMemo(() => dosesOf(data, analysis), [data, analysis]);
   const measure = data.measures.find(each => each.id === analysis.spec.measureId);
   const printValue = useCallback(
     (value: number) =>
       measure ? valuePrinter(measure, MASS_STYLE_FOR[system])(value) : String(value),
     [measure, system],
   );
-  const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
-  const isClosed = data.trial.state === 'closed';
   const isPlanned = analysis.spec.measureId === planned.measureId;
-  const worthPerKg = data.trial.money?.worthPerKg ?? null;
+  const shared: PartProps = { ...props, measure, printValue };
+  return (
+    <>
+      <ComparedParts {...shared} />
+      <MoneyParts {...shared} />
+      {details.seasons.length > 0 && isPlanned && (
+        <Later>
+          <SeasonsPanel seasons={details.seasons} />
+        </Later>
+      )}
+      {measure && (
+        <Later>
+          <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />
+        </Later>
+      )}
+      <Later>
+        <Sensitivity
+          analysis={analysis}
+          position={isPlanned ? details.position : null}
+          readerWords={readerErrorWords(data)}
+        />
+      </Later>
+      <Later>
+        <BenchAndRecord {...shared} />
+      </Later>
+      <Later>
+        <NextSteps
+          trialId={data.trial.id}
+          steps={nextSteps(judgement, input)}
+          lessons={details.lessons}
+          regret={regret}
+        />
+      </Later>
+      <Later>
+        <Tables analysis={analysis} log={log} printValue={printValue} />
+      </Later>
+    </>
+  );
+}
+
+interface PartProps extends VerdictDetailsProps {
+  readonly measure: Measure | undefined;
+  readonly printValue: (value: number) => string;
+}
+
+/** What nothing at work would look like, the asked comparison, and all that was measured. */
+function ComparedParts({
+  rest: { data, details },
+  planned,
+  analysis,
+  printValue,
+  measure,
+}: PartProps) {
+  const { input } = analysis;
+  const tags = useMemo(() => tagsOf(data), [data]);
+  const doses = useMemo(() => dosesOf(data, analysis), [data, analysis]);
   return (
     <>
       <Later>
@@ -102,7 +133,7 @@ export function VerdictDetails({
             doses={doses}
             printValue={printValue}
             isWeight={measure?.unit === 'g'}
-            worthPerKg={worthPerKg}
+            worthPerKg={data.trial.money?.worthPerKg ?? null}
           />
         </Later>
       )}
@@ -117,85 +148,72 @@ export function VerdictDetails({
           bases={details.bases}
         />
       </Later>
-      {measure?.unit === 'g' && (
-        <Later>
-          <NetBenefitPanel
-            key={`worth ${analysis.spec.measureId}`}
-            contrasts={judgement.contrasts.flatMap(contrast =>
-              contrast.estimable ? [contrast] : [],
-            )}
-            control={input.control}
-            unitWord={input.unitWord}
-            costs={details.costs}
-            worthPerKg={worthPerKg}
-          />
-        </Later>
-      )}
-      {details.seasons.length > 0 && isPlanned && (
-        <Later>
-          <SeasonsPanel seasons={details.seasons} />
-        </Later>
-      )}
-      {measure && (
-        <Later>
-          <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />
-        </Later>
-      )}
-      <Later>
-        <Sensitivity
-          analysis={analysis}
-          position={isPlanned ? details.position : null}
-          readerWords={readerErrorWords(data)}
-        />
-      </Later>
-      <Later>
-        <TwoParts>
-          <WhereTheyStood bench={bench} input={input} analysis={analysis} printValue={printValue} />
-          <div>
-            <WhatIf
-              planned={planned}
-              spec={spec}
-              measures={data.measures.filter(
-                each => each.id === analysis.spec.measureId || outcomeOf(each.scale) === null,
-              )}
-              unit={unit}
-              unitWord={input.unitWord}
-              printValue={printValue}
-              onAnalyse={onAnalyse}
-            />
-            <Spoiled
-              analysis={analysis}
-              mentions={unitsToMention(data, analysis.spec)}
-              brokenRounds={brokenRounds(data)}
-            />
-            <AlternativeExplanations explanations={details.explanations} />
-            <LeftOut
-              current={currentLeaveOuts(data)}
-              unitWord={input.unitWord}
-              allIn={analysis.allIn?.verdict ?? null}
-              sound={analysis.sound?.verdict ?? null}
-              unit={unit}
-              isClosed={isClosed}
-              leaveOut={leaveOut}
-              putBackIn={putBackIn}
-            />
-            <AuditList {...audit} />
-            {!isClosed && <Closing close={close} />}
-          </div>
-        </TwoParts>
-      </Later>
-      <Later>
-        <NextSteps
-          trialId={data.trial.id}
-          steps={nextSteps(judgement, input)}
-          lessons={details.lessons}
-          regret={regret}
-        />
-      </Later>
-      <Later>
-        <Tables analysis={analysis} log={log} printValue={printValue} />
-      </Later>
     </>
+  );
+}
+
+/** Whether it pays, of a weight. */
+function MoneyParts({ rest: { data, details }, analysis, measure }: PartProps) {
+  const { judgement, input, spec } = analysis;
+  if (measure?.unit !== 'g') return null;
+  return (
+    <Later>
+      <NetBenefitPanel
+        key={`worth ${spec.measureId}`}
+        contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))}
+        control={input.control}
+        unitWord={input.unitWord}
+        costs={details.costs}
+        worthPerKg={data.trial.money?.worthPerKg ?? null}
+      />
+    </Later>
+  );
+}
+
+/** The bench with its values, beside what can be looked at otherwise and what is on record. */
+function BenchAndRecord({
+  rest,
+  planned,
+  spec,
+  analysis,
+  onAnalyse,
+  printValue,
+  ...actions
+}: PartProps) {
+  const { data } = rest;
+  const { input } = analysis;
+  const chosen = useChosenUnit();
+  const bench = useMemo(() => benchViewOf(data, true), [data]);
+  const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
+  const canChoose = (each: Measure): boolean =>
+    each.id === analysis.spec.measureId || outcomeOf(each.scale) === null;
+  return (
+    <TwoParts>
+      <WhereTheyStood bench={bench} input={input} analysis={analysis} printValue={printValue} />
+      <div>
+        <WhatIf
+          planned={planned}
+          spec={spec}
+          measures={data.measures.filter(canChoose)}
+          unit={unit}
+          unitWord={input.unitWord}
+          printValue={printValue}
+          onAnalyse={onAnalyse}
+        />
+        <Spoiled
+          analysis={analysis}
+          mentions={unitsToMention(data, analysis.spec)}
+          brokenRounds={brokenRounds(data)}
+        />
+        <OnRecord
+          {...rest}
+          allIn={analysis.allIn?.verdict ?? null}
+          sound={analysis.sound?.verdict ?? null}
+          unit={unit}
+          actions={actions}
+        />
+      </div>
+    </TwoParts>
   );
 }
 

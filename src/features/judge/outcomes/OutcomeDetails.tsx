@@ -2,20 +2,16 @@
 
 import { useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
-import { currentLeaveOuts } from '@/core/judge/units/trial-analysis';
 import type { OutcomeAnalysis } from '@/core/judge/verdict/planned-verdict';
 import { readerErrorWords } from '@/core/measure/reading/reader-error';
-import { AuditList } from '@/features/audit/AuditList';
 import { Bench } from '@/features/bench/Bench';
 import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
-import { Closing } from '@/features/judge/closing/Closing';
-import { LeftOut } from '@/features/judge/closing/LeftOut';
-import { AlternativeExplanations } from '@/features/judge/details/AlternativeExplanations';
+import { OnRecord } from '@/features/judge/closing/OnRecord';
+import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
 import { NextSteps } from '@/features/judge/details/NextSteps';
 import { ScorecardPanel } from '@/features/judge/details/ScorecardPanel';
 import { TrialLog } from '@/features/judge/details/Tables';
-import type { VerdictActions } from '@/features/judge/details/VerdictDetails';
 import type { VerdictDetailsData } from '@/features/judge/details/verdict-details';
 import { printFigure } from '@/features/judge/print-value';
 import { Later } from '@/ui/Later';
@@ -27,20 +23,13 @@ interface OutcomeDetailsProps extends VerdictActions {
 }
 
 /** What stands under a verdict that is none of means: all that was measured, what may have spoiled it, what next. */
-export function OutcomeDetails({
-  rest: { data, details, audit, log },
-  analysis,
-  close,
-  leaveOut,
-  putBackIn,
-  regret,
-}: OutcomeDetailsProps) {
+export function OutcomeDetails({ rest, analysis, ...actions }: OutcomeDetailsProps) {
+  const { data, details, log } = rest;
   const chosen = useChosenUnit();
   const { input, judgement, spec } = analysis;
   const tags = useMemo(() => tagsOf(data), [data]);
   const bench = useMemo(() => benchViewOf(data, true), [data]);
   const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
-  const isClosed = data.trial.state === 'closed';
   const readerWords = readerErrorWords(data);
   return (
     <>
@@ -69,19 +58,13 @@ export function OutcomeDetails({
             {readerWords && <p>{readerWords}</p>}
           </div>
           <div>
-            <AlternativeExplanations explanations={details.explanations} />
-            <LeftOut
-              current={currentLeaveOuts(data)}
-              unitWord={input.unitWord}
+            <OnRecord
+              {...rest}
               allIn={analysis.allIn}
               sound={analysis.sound}
               unit={unit}
-              isClosed={isClosed}
-              leaveOut={leaveOut}
-              putBackIn={putBackIn}
+              actions={actions}
             />
-            <AuditList {...audit} />
-            {!isClosed && <Closing close={close} />}
           </div>
         </TwoParts>
       </Later>
@@ -90,7 +73,7 @@ export function OutcomeDetails({
           trialId={data.trial.id}
           steps={nextSteps(judgement, input)}
           lessons={details.lessons}
-          regret={regret}
+          regret={actions.regret}
         />
       </Later>
       <Later>

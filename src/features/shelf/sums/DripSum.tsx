@@ -1,8 +1,10 @@
 'use client';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import { catchTest, emittersWeekly } from '@/core/materials/soil-and-water/watering';
+import type { FieldOf } from '@/ui/form-fields';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
+import type { ReadAmount } from './read-amount';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
 
@@ -37,41 +39,7 @@ export function DripSum() {
       title="A drip line"
       lead="Set a cup under several emitters for some minutes: the timer’s minutes are not litres."
     >
-      <div data-fields>
-        <TextField
-          label="In the cups, ml"
-          {...field('cups')}
-          trouble={isRead ? undefined : 'At least two amounts above 0.'}
-        />
-        <TextField
-          label="after minutes"
-          {...field('minutes')}
-          name="cupMinutes"
-          trouble={m.trouble}
-          inputMode="decimal"
-        />
-        <TextField
-          label="Emitters a plant"
-          {...field('each')}
-          name="emitters"
-          trouble={e.trouble}
-          inputMode="numeric"
-        />
-        <TextField
-          label="Runs for minutes"
-          {...field('run')}
-          name="runMinutes"
-          trouble={r.trouble}
-          inputMode="numeric"
-        />
-        <TextField
-          label="Times a week"
-          {...field('times')}
-          name="runTimes"
-          trouble={t.trouble}
-          inputMode="numeric"
-        />
-      </div>
+      <DripFields field={field} isRead={isRead} m={m} e={e} r={r} t={t} />
       {weekly !== undefined && <output>{amountWords(weekly, 'volume')} a plant and week</output>}
       {test && (
         <p>
@@ -81,5 +49,51 @@ export function DripSum() {
         </p>
       )}
     </Sum>
+  );
+}
+
+interface DripFieldsProps {
+  readonly field: FieldOf<{
+    cups: string;
+    minutes: string;
+    each: string;
+    run: string;
+    times: string;
+  }>;
+  readonly isRead: boolean;
+  readonly m: ReadAmount;
+  readonly e: ReadAmount;
+  readonly r: ReadAmount;
+  readonly t: ReadAmount;
+}
+
+function DripFields({ field, isRead, m, e, r, t }: DripFieldsProps) {
+  return (
+    <div data-fields>
+      <TextField
+        label="In the cups, ml"
+        {...field('cups')}
+        trouble={isRead ? undefined : 'At least two amounts above 0.'}
+      />
+      <TextField
+        label="after minutes"
+        {...field('minutes')}
+        trouble={m.trouble}
+        inputMode="decimal"
+      />
+      <TextField
+        label="Emitters a plant"
+        {...field('each')}
+        trouble={e.trouble}
+        inputMode="numeric"
+      />
+      <TextField
+        label="Runs for minutes"
+        {...field('run')}
+        trouble={r.trouble}
+        inputMode="numeric"
+      />
+      <TextField label="Times a week" {...field('times')} trouble={t.trouble} inputMode="numeric" />
+    </div>
   );
 }

@@ -32,13 +32,11 @@ export function HeatSum() {
         <TextField
           label="°C, a number a day"
           {...field('days')}
-          name="heapDays"
           trouble={isRead ? undefined : 'Temperatures with spaces between them.'}
         />
         <Select
           label="It lies"
           {...field('way')}
-          name="heapWay"
           options={[
             { value: 'windrow', label: 'in the open, turned' },
             { value: 'vessel', label: 'in a closed bin' },
@@ -47,7 +45,6 @@ export function HeatSum() {
         <TextField
           label="Turned so often"
           {...field('turns')}
-          name="heapTurns"
           trouble={t.trouble}
           inputMode="numeric"
         />

@@ -22,31 +22,22 @@ export function LawnSum() {
       lead="Never more than a third of the leaf at once: a lawn cut lower starves its roots, whatever it is fed."
     >
       <div data-fields>
-        <TextField
-          label="Cut to, mm"
-          {...field('cutTo')}
-          name="lawnCut"
-          trouble={c.trouble}
-          inputMode="numeric"
-        />
+        <TextField label="Cut to, mm" {...field('cutTo')} trouble={c.trouble} inputMode="numeric" />
         <TextField
           label="Grows a day, mm"
           {...field('grows')}
-          name="lawnGrows"
           trouble={g.trouble}
           inputMode="decimal"
         />
         <TextField
           label="Stands now at, mm"
           {...field('stands')}
-          name="lawnStands"
           trouble={s.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Nitrogen a year, g a m²"
           {...field('feed')}
-          name="lawnFeed"
           trouble={f.trouble}
           inputMode="decimal"
         />

@@ -68,22 +68,11 @@ interface LayerFieldsProps {
 function LayerFields({ field, l, w, unit, bad, b, p }: LayerFieldsProps) {
   return (
     <div data-fields>
-      <TextField
-        label="The bed is long"
-        {...field('length')}
-        name="layerLength"
-        trouble={l.trouble}
-      />
-      <TextField label="and wide" {...field('width')} name="layerWidth" trouble={w.trouble} />
-      <TextField label={`Depths, ${unit}`} {...field('depths')} name="layerDepths" trouble={bad} />
-      <TextField label="A bag holds" {...field('bag')} name="layerBag" trouble={b.trouble} />
-      <TextField
-        label="and costs"
-        {...field('price')}
-        name="layerPrice"
-        trouble={p.trouble}
-        inputMode="decimal"
-      />
+      <TextField label="The bed is long" {...field('length')} trouble={l.trouble} />
+      <TextField label="and wide" {...field('width')} trouble={w.trouble} />
+      <TextField label={`Depths, ${unit}`} {...field('depths')} trouble={bad} />
+      <TextField label="A bag holds" {...field('bag')} trouble={b.trouble} />
+      <TextField label="and costs" {...field('price')} trouble={p.trouble} inputMode="decimal" />
     </div>
   );
 }

@@ -125,11 +125,10 @@ function MixFields({ field, count, size, down }: MixFieldsProps) {
       <TextField
         label="For so many pots"
         {...field('pots')}
-        name="mixPots"
         trouble={count.trouble}
         inputMode="numeric"
       />
-      <TextField label="of" {...field('each')} name="mixEach" trouble={size.trouble} />
+      <TextField label="of" {...field('each')} trouble={size.trouble} />
       <TextField
         label="It settles by, %"
         {...field('settling')}

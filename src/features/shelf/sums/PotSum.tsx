@@ -43,7 +43,6 @@ export function PotSum({ system }: { readonly system: MeasureSystem }) {
         <Select
           label="It is"
           {...field('shape')}
-          name="potShape"
           options={[
             { value: 'round', label: 'round' },
             { value: 'box', label: 'a box or trough' },
@@ -52,16 +51,14 @@ export function PotSum({ system }: { readonly system: MeasureSystem }) {
         <TextField
           label={shape === 'round' ? 'Across at the top' : 'Long'}
           {...field('top')}
-          name="potTop"
           trouble={t.trouble}
         />
         <TextField
           label={shape === 'round' ? 'at the bottom' : 'wide'}
           {...field('bottom')}
-          name="potBottom"
           trouble={b.trouble}
         />
-        <TextField label="filled deep" {...field('depth')} name="potDepth" trouble={d.trouble} />
+        <TextField label="filled deep" {...field('depth')} trouble={d.trouble} />
       </div>
       {ml !== undefined && (
         <output>

@@ -36,14 +36,9 @@ export function RainSum({ system }: { readonly system: MeasureSystem }) {
       lead="What falls on its open top, under open sky. Leaves that hang over the rim keep some of it out."
     >
       <div data-fields>
-        <TextField label="Rain" {...field('rain')} name="rainFell" trouble={r.trouble} />
-        <TextField
-          label="The pot is across"
-          {...field('across')}
-          name="rainAcross"
-          trouble={a.trouble}
-        />
-        <TextField label="and holds of mix" {...field('mix')} name="rainMix" trouble={m.trouble} />
+        <TextField label="Rain" {...field('rain')} trouble={r.trouble} />
+        <TextField label="The pot is across" {...field('across')} trouble={a.trouble} />
+        <TextField label="and holds of mix" {...field('mix')} trouble={m.trouble} />
       </div>
       {fallen !== undefined && <output>{amountWords(fallen, 'volume')} a pot</output>}
       {out !== undefined && (

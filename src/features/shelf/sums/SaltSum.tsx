@@ -37,22 +37,10 @@ export function SaltSum({ system }: { readonly system: MeasureSystem }) {
     <Sum title="Salt" lead="In a home-made weedkiller: it does not go away.">
       <div data-fields>
         <TextField label="Salt" {...field('salt')} trouble={s.trouble} />
-        <TextField label="in" {...field('water')} name="saltIn" trouble={w.trouble} />
-        <TextField label="Each time" {...field('litres')} name="saltLitres" trouble={l.trouble} />
-        <TextField
-          label="on, m²"
-          {...field('area')}
-          name="saltArea"
-          trouble={a.trouble}
-          inputMode="decimal"
-        />
-        <TextField
-          label="Times"
-          {...field('times')}
-          name="saltTimes"
-          trouble={t.trouble}
-          inputMode="numeric"
-        />
+        <TextField label="in" {...field('water')} trouble={w.trouble} />
+        <TextField label="Each time" {...field('litres')} trouble={l.trouble} />
+        <TextField label="on, m²" {...field('area')} trouble={a.trouble} inputMode="decimal" />
+        <TextField label="Times" {...field('times')} trouble={t.trouble} inputMode="numeric" />
       </div>
       {load && <output>{figures(load.gPerM2)} g a square metre stay</output>}
       {load && (

@@ -27,21 +27,18 @@ export function SowSum() {
         <TextField
           label="Plants wanted"
           {...field('wanted')}
-          name="sowWanted"
           trouble={w.trouble}
           inputMode="numeric"
         />
         <TextField
           label="Come up or root, %"
           {...field('up')}
-          name="sowUp"
           trouble={u.trouble}
           inputMode="decimal"
         />
         <TextField
           label="Seeds in a gram"
           {...field('perG')}
-          name="sowPerG"
           trouble={g.trouble}
           inputMode="decimal"
           placeholder="on the packet"
@@ -49,7 +46,6 @@ export function SowSum() {
         <TextField
           label="Grams in a pot"
           {...field('each')}
-          name="sowEach"
           trouble={e.trouble}
           inputMode="decimal"
         />

@@ -58,8 +58,8 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
           trouble={s.trouble}
           inputMode="decimal"
         />
-        <TextField label="Of that" {...field('add')} name="sprayAdd" trouble={a.trouble} />
-        <TextField label="to water" {...field('to')} name="sprayTo" trouble={t.trouble} />
+        <TextField label="Of that" {...field('add')} trouble={a.trouble} />
+        <TextField label="to water" {...field('to')} trouble={t.trouble} />
       </div>
       {made && (
         <output>
@@ -74,7 +74,7 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
             : ` ${amountWords(t.base, 'volume')} of 0.1% would take ${amountWords(tenth, 'volume')} of the bottle.`}
         </p>
       )}
-      <TextField label="What does it mean?" {...field('words')} name="ratioWords" />
+      <TextField label="What does it mean?" {...field('words')} />
       {meanings.length > 0 && (
         <ul>
           {meanings.map(meaning => (

@@ -53,7 +53,7 @@ export function CareRuleForm({
     <Box aria-label={saved ? 'Change a rule' : 'A new rule'}>
       <div data-fields>
         <CareText draft={draft} of="name" label="What is done" placeholder="weekly feed" />
-        <Select label="It is a" {...field('kind')} name="careKind" options={KINDS} />
+        <Select label="It is a" {...field('kind')} options={KINDS} />
       </div>
       <Ticks
         legend="To"

@@ -10,10 +10,12 @@ import type { Result } from '@/core/result';
 import type { CareSettings } from '@/core/trial/model/care-plan';
 import { WATER_SOURCES, type WaterSource } from '@/core/trial/model/water-source';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { ReadAmount } from '@/features/shelf/sums/read-amount';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import type { TendView } from '@/features/tend/tend-scene';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -28,6 +30,16 @@ interface CareSettingsFormProps {
   readonly save: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
+interface CareSettingsFormValues {
+  readonly missed: CareSettings['missed'];
+  readonly water: CareSettings['water'];
+  readonly share: string;
+  readonly source: WaterSource | '';
+  readonly mix: string;
+  readonly nitrogen: string;
+  readonly hour: string;
+}
+
 /** What is agreed of the care as a whole, for all treatments alike. */
 export function CareSettingsForm({
   settings,
@@ -36,15 +48,7 @@ export function CareSettingsForm({
   thirst,
   save,
 }: CareSettingsFormProps) {
-  const { form, field } = useForm<{
-    readonly missed: CareSettings['missed'];
-    readonly water: CareSettings['water'];
-    readonly share: string;
-    readonly source: WaterSource | '';
-    readonly mix: string;
-    readonly nitrogen: string;
-    readonly hour: string;
-  }>({
+  const { form, field } = useForm<CareSettingsFormValues>({
     missed: settings.missed,
     water: settings.water,
     share: String(100 * settings.etShare),
@@ -89,7 +93,6 @@ export function CareSettingsForm({
       <Select
         label="Water"
         {...field('water')}
-        name="waterWay"
         options={(['same', 'need', 'et-share', 'below', 'none'] as const).map(value => ({
           value,
           label: WATER_WAYS[value].label,
@@ -108,7 +111,6 @@ export function CareSettingsForm({
         <TextField
           label="Of what the weather takes, %"
           {...field('share')}
-          name="etShare"
           trouble={et.trouble}
           inputMode="numeric"
         />
@@ -116,7 +118,6 @@ export function CareSettingsForm({
       <Select
         label="It comes from"
         {...field('source')}
-        name="waterSource"
         options={[
           { value: '', label: 'not said' },
           ...WATER_SOURCES.map(value => ({ value, label: WATER_STEPS[value].label })),
@@ -127,31 +128,7 @@ export function CareSettingsForm({
           {WATER_STEPS[source].says} {SAME_WATER}
         </p>
       )}
-      <div data-fields>
-        <TextField
-          label={`Mix in a ${unitWord}`}
-          {...field('mix')}
-          name="mixMl"
-          trouble={volume.trouble}
-          placeholder="10 l"
-        />
-        <TextField
-          label="Nitrogen in it, mg a litre"
-          {...field('nitrogen')}
-          name="mixN"
-          trouble={held.trouble}
-          inputMode="decimal"
-          placeholder="as on the bag"
-        />
-        <TextField
-          label="An hour is worth"
-          {...field('hour')}
-          name="hourWorth"
-          trouble={worth.trouble}
-          inputMode="decimal"
-          placeholder="not counted"
-        />
-      </div>
+      <MixAndHour unitWord={unitWord} field={field} volume={volume} held={held} worth={worth} />
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts>
         <Button onPress={submit} isPending={isPending}>
@@ -160,6 +137,41 @@ export function CareSettingsForm({
         <span role="status">{isSaved ? 'Agreed.' : ''}</span>
       </Acts>
     </Box>
+  );
+}
+
+interface MixAndHourProps {
+  readonly unitWord: CareSettingsFormProps['unitWord'];
+  readonly field: FieldOf<CareSettingsFormValues>;
+  readonly volume: ReadAmount;
+  readonly held: ReadAmount;
+  readonly worth: ReadAmount;
+}
+
+function MixAndHour({ unitWord, field, volume, held, worth }: MixAndHourProps) {
+  return (
+    <div data-fields>
+      <TextField
+        label={`Mix in a ${unitWord}`}
+        {...field('mix')}
+        trouble={volume.trouble}
+        placeholder="10 l"
+      />
+      <TextField
+        label="Nitrogen in it, mg a litre"
+        {...field('nitrogen')}
+        trouble={held.trouble}
+        inputMode="decimal"
+        placeholder="as on the bag"
+      />
+      <TextField
+        label="An hour is worth"
+        {...field('hour')}
+        trouble={worth.trouble}
+        inputMode="decimal"
+        placeholder="not counted"
+      />
+    </div>
   );
 }
 

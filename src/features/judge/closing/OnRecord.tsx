@@ -1,0 +1,40 @@
+'use client';
+
+import { currentLeaveOuts } from '@/core/judge/units/trial-analysis';
+import type { VerdictInShort } from '@/core/judge/verdict/planned-verdict';
+import { AuditList } from '@/features/audit/AuditList';
+import type { BenchUnit } from '@/features/bench/bench-view';
+import { AlternativeExplanations } from '@/features/judge/details/AlternativeExplanations';
+import type { VerdictDetailsData } from '@/features/judge/details/verdict-details';
+import { Closing } from './Closing';
+import { type LeaveOutActions, LeftOut } from './LeftOut';
+import type { VerdictActions } from './verdict-actions';
+
+interface OnRecordProps extends Pick<VerdictDetailsData, 'data' | 'details' | 'audit'> {
+  readonly allIn: VerdictInShort | null;
+  readonly sound: VerdictInShort | null;
+  readonly unit: BenchUnit | undefined;
+  readonly actions: VerdictActions & LeaveOutActions;
+}
+
+/** What else may have done it, what was left out, how fair it was, and the way to close it. */
+export function OnRecord({ data, details, audit, allIn, sound, unit, actions }: OnRecordProps) {
+  const isClosed = data.trial.state === 'closed';
+  return (
+    <>
+      <AlternativeExplanations explanations={details.explanations} />
+      <LeftOut
+        current={currentLeaveOuts(data)}
+        unitWord={data.trial.unitWord}
+        allIn={allIn}
+        sound={sound}
+        unit={unit}
+        isClosed={isClosed}
+        leaveOut={actions.leaveOut}
+        putBackIn={actions.putBackIn}
+      />
+      <AuditList {...audit} />
+      {!isClosed && <Closing close={actions.close} />}
+    </>
+  );
+}
