@@ -1,8 +1,8 @@
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { CONTROL_WORDS } from '@/core/design/question/control-advice';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
 import type { CareRule } from '@/core/trial/model/care-rule';
-import type { Layout } from '@/core/trial/model/layout';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
 
@@ -33,7 +33,7 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
       title: 'Setting up',
       steps: [
         `Fill ${counted(units.length, trial.unitWord)} alike: the same mix, the same volume, the same depth of planting. Write down how much.`,
-        `Stick the label in each ${trial.unitWord} and stand it where the bench plan says. ${layout ? standWords(layout) : ''}`.trim(),
+        `Stick the label in each ${trial.unitWord} and stand it where the bench plan says. ${layout ? LAYOUTS[layout.kind].standWords(layout) : ''}`.trim(),
         'Turn no label round, and move nothing unless the plan says so.',
       ],
     },
@@ -106,19 +106,3 @@ const MISSED_WORDS = {
   skip: 'A step whose day has gone by stays left out, for all alike.',
   stop: 'A step whose day has gone by ends that rule, for all alike.',
 } as const;
-
-function standWords(layout: Layout): string {
-  switch (layout.kind) {
-    case 'complete-randomisation':
-      return '';
-    case 'latin-square':
-      return `Every treatment stands once in each ${layout.blockWord} and each ${layout.columnWord ?? 'column'}: change none.`;
-    case 'split-plot':
-      return `A whole ${layout.wholeWord ?? 'bed'} has one ${layout.wholeFactor ?? 'treatment'}.`;
-    case 'complete-blocks':
-    case 'pairs':
-    case 'several-gardens':
-    case 'incomplete-blocks':
-      return `What belongs to one ${layout.blockWord} stays in it.`;
-  }
-}

@@ -6,6 +6,7 @@ import { styled } from 'styled-components';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { type BenchDraft, readBench } from '@/core/design/layouts/bench-form';
 import { draftDeal } from '@/core/design/layouts/draft-trial';
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { MovingRound } from '@/core/design/site/moving-round';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
@@ -29,7 +30,7 @@ import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
 import { DealForm } from './DealForm';
 import type { Ground } from './ground';
-import { dealtWords, LockedPlan } from './LockedPlan';
+import { LockedPlan } from './LockedPlan';
 import { MovePots } from './MovePots';
 import { type Planted, PlantList } from './PlantList';
 import { SitePanel } from './SitePanel';
@@ -189,7 +190,7 @@ function BenchColumn({ keyBench, setKeyBench, ...props }: BenchColumnProps) {
         <>
           <Soft>
             Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed},{' '}
-            {dealtWords(layout)}. The same plan and seed give this bench again.
+            {LAYOUTS[layout.kind].dealtWords(layout)}. The same plan and seed give this bench again.
           </Soft>
           <Acts>
             {!isLocked && ground && (

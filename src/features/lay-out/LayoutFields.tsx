@@ -1,11 +1,13 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { type BenchDraft, ON_BENCHES, readSizes } from '@/core/design/layouts/bench-form';
+import { type BenchDraft, readSizes } from '@/core/design/layouts/bench-form';
 import type { RaisedPlant } from '@/core/design/layouts/choose-plants';
 import { choosePlants } from '@/core/design/layouts/choose-plants';
+import type { LayoutDefinition } from '@/core/design/layouts/layout-definition';
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import type { LayoutKind } from '@/core/trial/model/layout';
+import { LayoutKind } from '@/core/trial/model/layout';
 import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -22,178 +24,135 @@ interface LayoutFieldsProps {
   readonly onChange: (changes: Partial<BenchDraft>) => void;
 }
 
-interface Offer {
-  readonly value: LayoutKind;
-  readonly label: string;
-  readonly hint: string;
-  readonly fits: (treatments: number, factors: number) => boolean;
-}
-
-const OFFERS: readonly Offer[] = [
-  {
-    value: 'complete-blocks',
-    label: 'within blocks',
-    hint: 'Each shelf, bed, strip, variety or size class holds every treatment equally often, so that light and draught can’t decide.',
-    fits: () => true,
-  },
-  {
-    value: 'complete-randomisation',
-    label: 'over the whole bench',
-    hint: 'Where one place is as good as the other.',
-    fits: () => true,
-  },
-  {
-    value: 'pairs',
-    label: 'in pairs or halves',
-    hint: 'Two plants alike, two halves of a bed or lawn: a coin says which gets it.',
-    fits: treatments => treatments === 2,
-  },
-  {
-    value: 'latin-square',
-    label: 'as a square',
-    hint: 'Every treatment once in each row and each column: for light from one side and draught from the other.',
-    fits: treatments => treatments >= 3 && treatments <= 8,
-  },
-  {
-    value: 'split-plot',
-    label: 'as a split plot',
-    hint: 'One thing is done to whole beds, the other to the plots within them.',
-    fits: (_, factors) => factors > 1,
-  },
-  {
-    value: 'incomplete-blocks',
-    label: 'on shelves too small for all',
-    hint: 'Each holds some of the treatments, as balanced as may be.',
-    fits: treatments => treatments >= 3,
-  },
-  {
-    value: 'several-gardens',
-    label: 'in several gardens',
-    hint: 'One protocol; each garden is a block and holds every treatment.',
-    fits: () => true,
-  },
-];
-
 /** How many there are of what, and how they are dealt. Only what the chosen layout needs is asked. */
-export function LayoutFields({
-  form,
-  fields,
-  treatments,
-  factors,
-  unitWord,
-  places,
-  onChange,
-}: LayoutFieldsProps) {
-  const { kind } = form;
-  const set =
-    <Key extends keyof BenchDraft>(key: Key) =>
-    (value: BenchDraft[Key]): void =>
-      onChange({ [key]: value });
-  const text = (
-    key: Exclude<keyof BenchDraft, 'isBlind' | 'isTurned' | 'kind' | 'unitShape'>,
-    label: string,
-    more: {
-      readonly inputMode?: 'numeric';
-      readonly hint?: string;
-      readonly placeholder?: string;
-    } = {},
-  ) => (
-    <TextField
-      key={key}
-      label={label}
-      name={key}
-      value={String(form[key] ?? '')}
-      onChange={set(key)}
-      trouble={fields[key]}
-      {...more}
-    />
-  );
-  const has = (...kinds: readonly LayoutKind[]): boolean => kinds.includes(kind);
+export function LayoutFields(props: LayoutFieldsProps) {
+  const { form, fields, treatments, factors, places, onChange } = props;
+  const layout = LAYOUTS[form.kind];
   const sizes = readSizes(form.startSizes ?? '');
   const aside =
     sizes.ok && places !== null && sizes.value.length > places
-      ? choosePlants(sizes.value, places, kind !== 'complete-randomisation').aside
+      ? choosePlants(sizes.value, places, layout.hasBlocks).aside
       : [];
+  const choose = (kind: LayoutKind): void =>
+    onChange({
+      kind,
+      ...(kind === 'several-gardens' && form.blockWord === 'shelf' ? { blockWord: 'garden' } : {}),
+    });
+  const offers = LayoutKind.options.filter(
+    kind => kind === form.kind || LAYOUTS[kind].fits(treatments, factors.length),
+  );
   return (
     <>
       <Choice
         label="Dealt"
         name="kind"
-        value={kind}
-        onChange={chosen =>
-          onChange({
-            kind: chosen,
-            ...(chosen === 'several-gardens' && form.blockWord === 'shelf'
-              ? { blockWord: 'garden' }
-              : {}),
-          })
-        }
+        value={form.kind}
+        onChange={choose}
         trouble={fields.kind}
-        options={OFFERS.filter(
-          offer => offer.fits(treatments, factors.length) || offer.value === kind,
-        )}
+        options={offers.map(kind => ({
+          value: kind,
+          label: LAYOUTS[kind].label,
+          hint: LAYOUTS[kind].hint,
+        }))}
       />
       <Fields>
-        {has('complete-blocks', 'incomplete-blocks', 'split-plot') &&
-          text('blockCount', 'Blocks', { inputMode: 'numeric' })}
-        {has('pairs') && text('blockCount', 'Pairs', { inputMode: 'numeric' })}
-        {has('several-gardens') && text('blockCount', 'Gardens', { inputMode: 'numeric' })}
-        {has('complete-blocks', 'incomplete-blocks', 'split-plot') &&
-          text('blockWord', 'A block is a')}
-        {has('pairs') && text('blockWord', 'A pair is a')}
-        {has('latin-square') && text('blockWord', 'A row is a')}
-        {has('latin-square') && text('columnWord', 'A column is a')}
-        {has('split-plot') && (
-          <Select
-            label="Dealt to the larger units"
-            name="wholeFactor"
-            value={form.wholeFactor ?? ''}
-            onChange={set('wholeFactor')}
-            trouble={fields.wholeFactor}
-            options={[
-              ...(factors.includes(form.wholeFactor ?? '') ? [] : [{ value: '', label: 'choose' }]),
-              ...factors.map(factor => ({ value: factor, label: factor })),
-            ]}
-          />
-        )}
-        {has('split-plot') && text('wholeWord', 'A larger unit is a')}
-        {has('incomplete-blocks') && text('perBlock', 'It holds', { inputMode: 'numeric' })}
-        {has('complete-randomisation') &&
-          text('unitsEach', 'Of each treatment', { inputMode: 'numeric' })}
-        {has('complete-blocks') &&
-          text('unitsEach', 'Of each, in a block', { inputMode: 'numeric' })}
-        {has('several-gardens') &&
-          text('unitsEach', 'Of each, in a garden', { inputMode: 'numeric' })}
-        {has('complete-randomisation', 'complete-blocks') &&
-          text('controlEach', 'Of the control', { inputMode: 'numeric', placeholder: 'as many' })}
-        <Select
-          label={`A ${unitWord} is`}
-          name="unitShape"
-          value={form.unitShape ?? 'round'}
-          onChange={set('unitShape')}
-          options={[
-            { value: 'round', label: 'round: a pot, tub, tower' },
-            { value: 'square', label: 'square: a plot, trough, bag' },
-          ]}
-        />
-        {has(...ON_BENCHES) && text('benches', 'On so many benches', { inputMode: 'numeric' })}
-        {!has('complete-randomisation') && (
-          <Select
-            label="Blocks stand"
-            name="isTurned"
-            value={form.isTurned ? 'columns' : 'rows'}
-            onChange={way => onChange({ isTurned: way === 'columns' })}
-            options={[
-              { value: 'rows', label: 'as rows, from left to right' },
-              { value: 'columns', label: 'as columns, from far to near' },
-            ]}
-          />
-        )}
-        {text('unitWidth', `A ${unitWord} is across`)}
-        {form.unitShape === 'square' &&
-          text('unitDepth', 'Front to back', { placeholder: 'the same' })}
+        {layout.fields.map(({ key, label }) => (
+          <LayoutLine key={key} {...props} of={key} label={label} />
+        ))}
+        <UnitFields {...props} layout={layout} />
       </Fields>
-      <RaisedSizes form={form} set={set} fields={fields} aside={aside} places={places} />
+      <RaisedSizes
+        form={form}
+        set={key => value => onChange({ [key]: value })}
+        fields={fields}
+        aside={aside}
+        places={places}
+      />
+    </>
+  );
+}
+
+interface LayoutLineProps extends LayoutFieldsProps {
+  readonly of: Exclude<keyof BenchDraft, 'isBlind' | 'isTurned' | 'kind' | 'unitShape'>;
+  readonly label: string;
+}
+
+const NUMBERS: readonly (keyof BenchDraft)[] = [
+  'blockCount',
+  'perBlock',
+  'unitsEach',
+  'controlEach',
+  'benches',
+];
+const PLACEHOLDERS: Readonly<Partial<Record<keyof BenchDraft, string>>> = {
+  controlEach: 'as many',
+  unitDepth: 'the same',
+};
+
+/** One line of a layout; which factor goes to the larger units is chosen among those there are. */
+function LayoutLine({ of, label, form, fields, factors, onChange }: LayoutLineProps) {
+  if (of === 'wholeFactor')
+    return (
+      <Select
+        label={label}
+        name={of}
+        value={form.wholeFactor ?? ''}
+        onChange={wholeFactor => onChange({ wholeFactor })}
+        trouble={fields.wholeFactor}
+        options={[
+          ...(factors.includes(form.wholeFactor ?? '') ? [] : [{ value: '', label: 'choose' }]),
+          ...factors.map(factor => ({ value: factor, label: factor })),
+        ]}
+      />
+    );
+  return (
+    <TextField
+      label={label}
+      name={of}
+      value={String(form[of] ?? '')}
+      onChange={value => onChange({ [of]: value })}
+      trouble={fields[of]}
+      inputMode={NUMBERS.includes(of) ? 'numeric' : undefined}
+      placeholder={PLACEHOLDERS[of]}
+    />
+  );
+}
+
+const SHAPES = [
+  { value: 'round', label: 'round: a pot, tub, tower' },
+  { value: 'square', label: 'square: a plot, trough, bag' },
+] as const;
+const WAYS = [
+  { value: 'rows', label: 'as rows, from left to right' },
+  { value: 'columns', label: 'as columns, from far to near' },
+] as const;
+
+/** What each unit is, and how blocks stand. */
+function UnitFields(props: LayoutFieldsProps & { readonly layout: LayoutDefinition }) {
+  const { form, unitWord, layout, onChange } = props;
+  return (
+    <>
+      <Select
+        label={`A ${unitWord} is`}
+        name="unitShape"
+        value={form.unitShape ?? 'round'}
+        onChange={unitShape => onChange({ unitShape })}
+        options={SHAPES}
+      />
+      {layout.goesOnBenches && <LayoutLine {...props} of="benches" label="On so many benches" />}
+      {layout.hasBlocks && (
+        <Select
+          label="Blocks stand"
+          name="isTurned"
+          value={form.isTurned ? 'columns' : 'rows'}
+          onChange={way => onChange({ isTurned: way === 'columns' })}
+          options={WAYS}
+        />
+      )}
+      <LayoutLine {...props} of="unitWidth" label={`A ${unitWord} is across`} />
+      {form.unitShape === 'square' && (
+        <LayoutLine {...props} of="unitDepth" label="Front to back" />
+      )}
     </>
   );
 }

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { styled } from 'styled-components';
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import {
   type SizeCurve,
@@ -104,7 +105,7 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
         {own?.shares
           ? `${own.shares.trials.toLocaleString('en')} made-up trials judged by the very rule of the verdict.`
           : ''}
-        {plan?.request.kind === 'split-plot'
+        {plan && LAYOUTS[plan.request.kind].hasWholePlots
           ? ` ${capital(pluralOf(plan.request.wholeWord ?? 'bed'))} are taken to differ by half of what ${unitWords} do, a starting guess; the gain is that of ${plan.treatments.find(treatment => treatment.role === 'test')?.name ?? 'the first'}.`
           : ''}
       </Soft>

@@ -1,5 +1,6 @@
 'use client';
 
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import type { SizeCurve } from '@/core/judge/planning/size-curve';
 import { pluralOf } from '@/core/words/plural';
@@ -43,5 +44,5 @@ export function SizeTable({ plan, unitWords, curve }: SizeTableProps) {
 }
 
 export function axisWords({ request }: PlannedTrial): string {
-  return request.kind === 'complete-randomisation' ? 'of each' : `${pluralOf(request.blockWord)}`;
+  return LAYOUTS[request.kind].growsBy === 'each' ? 'of each' : `${pluralOf(request.blockWord)}`;
 }

@@ -1,5 +1,5 @@
-import { splitTable } from '@/core/design/layouts/deal-plan';
 import { blockEfficiency } from '@/core/design/layouts/incomplete-block-sets';
+import { splitTable } from '@/core/design/layouts/split-plot';
 import { SITE_WORDS, siteBiases } from '@/core/design/site/site-bias';
 import { counted } from '@/core/words/plural';
 import { type Check, note, spoils, weakens } from './audit-view';

@@ -9,7 +9,9 @@ import type { Place } from '@/core/trial/model/place';
 import type { Treatment } from '@/core/trial/model/treatment';
 import { choosePlants, type RaisedPlant } from './choose-plants';
 import { deal } from './deal';
-import { dealPlanOf, type LayoutMisfit, type LayoutRequest, layoutMisfit } from './deal-plan';
+import { dealPlanOf, layoutMisfit } from './deal-plan';
+import type { LayoutMisfit, LayoutRequest } from './layout-definition';
+import { LAYOUTS } from './layouts';
 
 const whole = (least: number, most: number, what: string) =>
   z
@@ -97,7 +99,7 @@ export function readBench(
       ? width
       : readSize(form.unitDepth, system);
   const sizes = readSizes(form.startSizes);
-  const plants = readPlants(sizes, units, request.kind !== 'complete-randomisation');
+  const plants = readPlants(sizes, units, LAYOUTS[request.kind].hasBlocks);
   const troubles: FieldTroubles = {
     ...(width.ok ? {} : { unitWidth: width.trouble }),
     ...(depth.ok ? {} : { unitDepth: depth.trouble }),
@@ -115,36 +117,23 @@ export function readBench(
   });
 }
 
-const HAS_COPIES: readonly Parsed['kind'][] = [
-  'complete-randomisation',
-  'complete-blocks',
-  'several-gardens',
-];
-
-/** Whose blocks can be shared out to several benches. */
-export const ON_BENCHES: readonly Parsed['kind'][] = [
-  'complete-blocks',
-  'pairs',
-  'split-plot',
-  'incomplete-blocks',
-];
-
 function requestOf(form: Parsed, treatments: number): LayoutRequest {
   const { kind } = form;
+  const layout = LAYOUTS[kind];
+  const asks = new Set(layout.fields.map(field => field.key));
   const control = Number(form.controlEach);
   return {
     kind,
-    each: HAS_COPIES.includes(kind) ? form.unitsEach : 1,
-    blockCount: kind === 'latin-square' ? treatments : form.blockCount,
+    each: layout.takesCopies ? form.unitsEach : 1,
+    blockCount: layout.hasColumns ? treatments : form.blockCount,
     blockWord: form.blockWord,
     isTurned: form.isTurned,
-    columnWord: kind === 'latin-square' ? form.columnWord : null,
-    wholeWord: kind === 'split-plot' ? form.wholeWord : null,
-    wholeFactor: kind === 'split-plot' ? form.wholeFactor : null,
-    benches: ON_BENCHES.includes(kind) ? form.benches : 1,
-    perBlock: kind === 'incomplete-blocks' ? form.perBlock : null,
-    controlEach:
-      HAS_COPIES.includes(kind) && control > 0 && control !== form.unitsEach ? control : null,
+    columnWord: asks.has('columnWord') ? form.columnWord : null,
+    wholeWord: asks.has('wholeWord') ? form.wholeWord : null,
+    wholeFactor: asks.has('wholeFactor') ? form.wholeFactor : null,
+    benches: layout.goesOnBenches ? form.benches : 1,
+    perBlock: asks.has('perBlock') ? form.perBlock : null,
+    controlEach: layout.takesCopies && control > 0 && control !== form.unitsEach ? control : null,
   };
 }
 

@@ -1,6 +1,7 @@
 import { blindCodes } from '@/core/design/layouts/blind-codes';
 import { DEAL_METHOD_VERSION, deal, dealBalanced } from '@/core/design/layouts/deal';
 import { dealPlanOf } from '@/core/design/layouts/deal-plan';
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { BLANK_SITE } from '@/core/trial/model/blank-facts';
 import { BlockId, PlaceId, UnitId } from '@/core/trial/model/ids';
 import type { Layout } from '@/core/trial/model/layout';
@@ -36,7 +37,7 @@ export function layOutBench(plan: BenchPlan, newId: () => string): LaidOutBench 
     );
   const dealt = balanced?.dealt ?? deal(dealPlan, plan.seed);
   const codes = blindCodes(dealt.length, plan.seed);
-  const hasBlocks = plan.kind !== 'complete-randomisation';
+  const { hasBlocks, hasColumns, hasWholePlots } = LAYOUTS[plan.kind];
   const names = Array.from(
     { length: hasBlocks ? Math.max(...dealt.map(unit => unit.block)) + 1 : 1 },
     (_, i) => (hasBlocks ? `${plan.blockWord} ${i + 1}` : 'bench'),
@@ -95,7 +96,7 @@ export function layOutBench(plan: BenchPlan, newId: () => string): LaidOutBench 
     : [];
   const stood = dealt.map((unit, position) => {
     const code = codes[position] ?? '';
-    const bed = plan.kind === 'split-plot' ? beds[unit.wholePlot] : undefined;
+    const bed = hasWholePlots ? beds[unit.wholePlot] : undefined;
     const pot = placeOf(newId, {
       ...stands.units[position]!,
       parentId: bed?.id ?? shelves[unit.block]?.id ?? ground.id,
@@ -115,7 +116,7 @@ export function layOutBench(plan: BenchPlan, newId: () => string): LaidOutBench 
         blockId: blocks[unit.block]?.id ?? null,
         treatmentId,
         position,
-        column: plan.kind === 'latin-square' ? unit.column : null,
+        column: hasColumns ? unit.column : null,
         wholePlot: bed?.name ?? null,
         startSize: plan.plants?.[position]?.size ?? null,
         plant: plan.plants?.[position]?.number ?? null,

@@ -1,6 +1,7 @@
 import type { RaisedPlant } from '@/core/design/layouts/choose-plants';
 import type { DealtUnit } from '@/core/design/layouts/deal';
-import type { LayoutRequest } from '@/core/design/layouts/deal-plan';
+import type { LayoutRequest } from '@/core/design/layouts/layout-definition';
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { Place } from '@/core/trial/model/place';
 import type { Treatment } from '@/core/trial/model/treatment';
 
@@ -27,7 +28,8 @@ interface Stands {
 
 export function standsOf(plan: BenchPlan, dealt: readonly DealtUnit[], shelves: number): Stands {
   const { unitWidthMm: width, unitDepthMm: depth } = plan;
-  const gap = width * (plan.kind === 'pairs' && plan.unitShape === 'square' ? HALF_GAP : GAP);
+  const { isPaired, hasColumns, hasWholePlots } = LAYOUTS[plan.kind];
+  const gap = width * (isPaired && plan.unitShape === 'square' ? HALF_GAP : GAP);
   const edge = width * GAP;
   const perShelf = Math.max(
     ...Array.from(
@@ -36,21 +38,18 @@ export function standsOf(plan: BenchPlan, dealt: readonly DealtUnit[], shelves: 
     ),
   );
   const shelvesEach = shelvesOnEach(shelves, plan.benches);
-  const isSplit = plan.kind === 'split-plot';
-  const perBed = isSplit ? dealt.filter(unit => unit.wholePlot === 0).length : 0;
+  const perBed = hasWholePlots ? dealt.filter(unit => unit.wholePlot === 0).length : 0;
   const bedWidth = perBed * (width + gap) - gap + 2 * edge;
-  const bedsPerShelf = isSplit ? perShelf / perBed : 0;
-  const rows = isSplit ? 1 : plan.kind === 'latin-square' ? 1 : Math.ceil(perShelf / LONGEST_ROW);
+  const bedsPerShelf = hasWholePlots ? perShelf / perBed : 0;
+  const rows = hasWholePlots || hasColumns ? 1 : Math.ceil(perShelf / LONGEST_ROW);
   const perRow = Math.ceil(perShelf / rows); // even rows: nine are five and four, not eight and one
   const inner = (n: number, size: number): number => n * (size + gap) - gap;
-  const shelfWidth = isSplit
+  const shelfWidth = hasWholePlots
     ? bedsPerShelf * (bedWidth + edge) + edge
     : inner(perRow, width) + 2 * edge;
-  const shelfDepth = (isSplit ? depth + 2 * edge : inner(rows, depth)) + 2 * edge;
+  const shelfDepth = (hasWholePlots ? depth + 2 * edge : inner(rows, depth)) + 2 * edge;
   const columns =
-    plan.kind !== 'latin-square' && perRow <= SHORT_ROW && shelvesEach >= MANY_SHELVES && !isSplit
-      ? 2
-      : 1;
+    !hasColumns && perRow <= SHORT_ROW && shelvesEach >= MANY_SHELVES && !hasWholePlots ? 2 : 1;
   const shelfGap = width * SHELF_GAP;
   const shelfRows = Math.ceil(shelvesEach / columns);
   const shelfAt = Array.from(
@@ -72,7 +71,7 @@ export function standsOf(plan: BenchPlan, dealt: readonly DealtUnit[], shelves: 
     { length: Math.ceil(shelves / shelvesEach) },
     (_, i): At => ({ xMm: i * stepX, yMm: i * stepY, widthMm: benchWidth, depthMm: benchDepth }),
   );
-  const beds = isSplit
+  const beds = hasWholePlots
     ? Array.from({ length: shelves * bedsPerShelf }, (_, bed) => ({
         block: Math.floor(bed / bedsPerShelf),
         at: {
@@ -85,10 +84,10 @@ export function standsOf(plan: BenchPlan, dealt: readonly DealtUnit[], shelves: 
     : [];
   const seen = new Map<number, number>();
   const units = dealt.map((unit): At => {
-    const group = isSplit ? unit.wholePlot : unit.block;
+    const group = hasWholePlots ? unit.wholePlot : unit.block;
     const at = seen.get(group) ?? 0;
     seen.set(group, at + 1);
-    const [x, y] = isSplit ? [at, 0] : [at % perRow, Math.floor(at / perRow)];
+    const [x, y] = hasWholePlots ? [at, 0] : [at % perRow, Math.floor(at / perRow)];
     return {
       xMm: edge + x * (width + gap),
       yMm: edge + y * (depth + gap),

@@ -1,3 +1,4 @@
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { seededRandom, shuffleInPlace } from '@/core/stats/distributions/seeded-random';
 import type { PlaceId } from '@/core/trial/model/ids';
 import type { Layout } from '@/core/trial/model/layout';
@@ -22,7 +23,7 @@ export interface MovingRound {
 
 /** Layouts whose units may change places within what they stand on. In a square that would break rows or columns. */
 export function canMove(layout: Pick<Layout, 'kind'>): boolean {
-  return layout.kind !== 'latin-square';
+  return !LAYOUTS[layout.kind].hasColumns;
 }
 
 /**

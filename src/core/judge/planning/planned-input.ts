@@ -1,5 +1,7 @@
 import { deal } from '@/core/design/layouts/deal';
-import { dealPlanOf, type LayoutRequest } from '@/core/design/layouts/deal-plan';
+import { dealPlanOf } from '@/core/design/layouts/deal-plan';
+import type { LayoutRequest } from '@/core/design/layouts/layout-definition';
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { type JudgeInput, type Margin, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { Treatment } from '@/core/trial/model/treatment';
@@ -21,7 +23,7 @@ export function plannedInput(
 ): JudgeInput {
   const factors = Object.keys(treatments[0]?.levels ?? {});
   const dealt = deal(dealPlanOf(request, treatments), seed);
-  const hasBlocks = request.kind !== 'complete-randomisation';
+  const { hasBlocks, isPaired, hasWholePlots } = LAYOUTS[request.kind];
   return {
     response,
     unitWord,
@@ -44,7 +46,7 @@ export function plannedInput(
     blockNames: hasBlocks
       ? [request.blockWord, ...(request.columnWord === null ? [] : [request.columnWord])]
       : [],
-    isPaired: request.kind === 'pairs',
+    isPaired,
     units: dealt.map(
       (unit, i): JudgedUnit => ({
         id: String(i + 1),
@@ -54,7 +56,7 @@ export function plannedInput(
           ...(hasBlocks ? [String(unit.block + 1)] : []),
           ...(request.columnWord === null ? [] : [String(unit.column + 1)]),
         ],
-        wholePlot: request.kind === 'split-plot' ? String(unit.wholePlot) : undefined,
+        wholePlot: hasWholePlots ? String(unit.wholePlot) : undefined,
       }),
     ),
     subsamples: dealt.length,

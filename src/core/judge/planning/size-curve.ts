@@ -1,3 +1,4 @@
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { closedPower, differenceSeen } from '@/core/design/power/closed-power';
 import type { PlannedTrial } from './planned-input';
 import { plannedInput } from './planned-input';
@@ -79,20 +80,20 @@ function sharesOf(simulation: VerdictSimulation | undefined): VerdictShares | nu
 /** The plan with another size: more of each, or more blocks where each holds every treatment once. */
 function sized(plan: PlannedTrial, size: number): PlannedTrial {
   const { request } = plan;
-  if (request.kind === 'complete-randomisation')
-    return {
-      ...plan,
-      request: {
-        ...request,
-        each: size,
-        controlEach:
-          request.controlEach === null
-            ? null
-            : Math.max(1, Math.round((request.controlEach * size) / request.each)),
-      },
-    };
-  if (request.kind === 'latin-square') return plan;
-  return { ...plan, request: { ...request, blockCount: size } };
+  const { growsBy } = LAYOUTS[request.kind];
+  if (growsBy === 'nothing') return plan;
+  if (growsBy === 'blocks') return { ...plan, request: { ...request, blockCount: size } };
+  return {
+    ...plan,
+    request: {
+      ...request,
+      each: size,
+      controlEach:
+        request.controlEach === null
+          ? null
+          : Math.max(1, Math.round((request.controlEach * size) / request.each)),
+    },
+  };
 }
 
 /** Dunnett's power with the units that the plan has of each; blocks cost degrees of freedom that are few beside the rest. */
@@ -103,7 +104,7 @@ function closedForm(
 ): Pick<SizePoint, 'closed' | 'smallestSeen'> {
   const groups = treatments.length;
   const control =
-    request.kind === 'complete-randomisation' && request.controlEach !== null
+    !LAYOUTS[request.kind].hasBlocks && request.controlEach !== null
       ? request.controlEach
       : units / groups;
   const each = (units - control) / (groups - 1);
@@ -117,7 +118,7 @@ function closedForm(
 
 /** A plan's own size on its curve: units of each, or blocks. */
 export function sizeOf({ request }: PlannedTrial): number {
-  return request.kind === 'complete-randomisation' ? request.each : request.blockCount;
+  return LAYOUTS[request.kind].growsBy === 'each' ? request.each : request.blockCount;
 }
 
 const USUAL_SIZES = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20] as const;
@@ -126,15 +127,14 @@ const MOST_UNITS = 240;
 /** Sizes worth looking at, the plan's own among them; a square has only one. */
 export function sizesFor(plan: PlannedTrial): readonly number[] {
   const own = sizeOf(plan);
-  if (plan.request.kind === 'latin-square') return [own];
+  const { growsBy } = LAYOUTS[plan.request.kind];
+  if (growsBy === 'nothing') return [own];
   const perSize =
-    plan.treatments.length *
-    (plan.request.kind === 'complete-randomisation' ? 1 : Math.max(1, plan.request.each));
+    plan.treatments.length * (growsBy === 'each' ? 1 : Math.max(1, plan.request.each));
   const sizes = USUAL_SIZES.filter(
     size =>
       size * perSize <= MOST_UNITS &&
-      (plan.request.kind !== 'incomplete-blocks' ||
-        size * (plan.request.perBlock ?? 2) >= plan.treatments.length),
+      (plan.request.perBlock === null || size * plan.request.perBlock >= plan.treatments.length),
   );
   return [...new Set([...sizes, own])].sort((a, b) => a - b);
 }

@@ -1,3 +1,4 @@
+import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-input';
 import { centresOf } from '@/core/design/site/site-bias';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
@@ -83,7 +84,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     treatments: treatments.map(treatment => treatment.name),
     control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
     blockNames: blockNamesOf(data.layout),
-    isPaired: data.layout?.kind === 'pairs',
+    isPaired: data.layout !== null && LAYOUTS[data.layout.kind].isPaired,
     mostImbalance: data.layout?.mostImbalance ?? undefined,
     covariateName: hasStart
       ? 'what it read at the start'
@@ -124,7 +125,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
 
 /** What a layout's blocks are called: rows and columns of a square, shelves, pairs, gardens; none where it had none. */
 function blockNamesOf(layout: Layout | null): readonly string[] {
-  if (!layout || layout.kind === 'complete-randomisation') return [];
+  if (!layout || !LAYOUTS[layout.kind].hasBlocks) return [];
   return layout.columnWord === null ? [layout.blockWord] : [layout.blockWord, layout.columnWord];
 }
 

@@ -2,14 +2,15 @@ import { z } from 'zod';
 import { Name, Seed } from './limits';
 
 // The whole trial as one plain object: what core takes, what the worker gets, and the open file format.
+/** In the order in which they are offered. */
 export const LayoutKind = z.enum([
-  'complete-randomisation',
   'complete-blocks',
-  'latin-square',
+  'complete-randomisation',
   'pairs',
+  'latin-square',
   'split-plot',
-  'several-gardens',
   'incomplete-blocks',
+  'several-gardens',
 ]);
 export type LayoutKind = z.infer<typeof LayoutKind>;
 
