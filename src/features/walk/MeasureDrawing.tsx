@@ -2,7 +2,7 @@
 
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
-import type { Drawing } from '@/core/measure/library/reading-library';
+import type { Drawing } from '@/core/measure/library/reading-kind';
 
 const plant = (
   <>

@@ -1,4 +1,5 @@
-import { type Drawing, readingKind } from '@/core/measure/library/reading-library';
+import type { Drawing } from '@/core/measure/library/reading-kind';
+import { readingKind } from '@/core/measure/library/reading-library';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Outcome } from '@/core/trial/model/pick';
 import { type Scale, scaleWords } from '@/core/trial/model/scale';
@@ -111,9 +112,9 @@ export function walkViewOf(
   };
 }
 
-const BROWNS: readonly string[] = ['leaf-spot', 'burn', 'blight', 'weed-injury'];
-
+/** What can be counted from a picture: the library says so; of one's own measure its name is all there is. */
 function countedFromPicture(name: string, kindKey: string | null): WalkMeasure['fromPicture'] {
+  if (kindKey !== null) return readingKind(kindKey)?.fromPicture ?? null;
   if (/cover/i.test(name)) return 'green';
-  return BROWNS.includes(kindKey ?? '') || /brown|spot|scorch/i.test(name) ? 'brown' : null;
+  return /brown|spot|scorch/i.test(name) ? 'brown' : null;
 }

@@ -1,4 +1,4 @@
-import type { ReadingKind } from '@/core/measure/library/reading-library';
+import type { ReadingKind } from '@/core/measure/library/reading-kind';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';

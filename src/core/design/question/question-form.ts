@@ -1,6 +1,7 @@
 import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
 import { measureFromLibrary } from '@/core/measure/library/own-measure';
-import { READING_KINDS, type ReadingKind } from '@/core/measure/library/reading-library';
+import type { ReadingKind } from '@/core/measure/library/reading-kind';
+import { READING_KINDS } from '@/core/measure/library/reading-library';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween } from '@/core/time/garden-day';

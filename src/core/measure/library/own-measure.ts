@@ -4,7 +4,8 @@ import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-tr
 import { MeasureId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import { DayRule, type Scale } from '@/core/trial/model/scale';
-import { type ReadingKind, readingKind } from './reading-library';
+import type { ReadingKind } from './reading-kind';
+import { readingKind } from './reading-library';
 
 const list = z.string().trim().max(600, 'That is too long.').default('');
 
