@@ -1,96 +1,105 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
+import type { Scale } from '@/core/trial/model/scale';
 import { Keypad } from './Keypad';
 import { TapCounter } from './TapCounter';
 import type { Walking } from './use-walk';
 
 /** What a value is put down with: keys, steps, yes and no, a day, a counter; by the measure's scale. */
 export function ValueEntry({ walk }: { readonly walk: Walking }) {
-  const { measure, typed, type, save, day } = walk;
+  const { measure, typed, type, day } = walk;
   if (!measure) return null;
   const { scale } = measure;
+  const put = (value: string): void => void walk.save('picked', value);
   switch (scale.kind) {
     case 'yes-no':
       return (
         <Choices>
-          <button type="button" onClick={() => void save('picked', 'yes')}>
-            Yes
-          </button>
-          <button type="button" onClick={() => void save('picked', 'no')}>
-            No
-          </button>
+          <Choose onPress={() => put('yes')}>Yes</Choose>
+          <Choose onPress={() => put('no')}>No</Choose>
         </Choices>
       );
     case 'class':
       return (
         <Choices>
           {scale.classes.map(name => (
-            <button key={name} type="button" onClick={() => void save('picked', name)}>
+            <Choose key={name} onPress={() => put(name)}>
               {name}
-            </button>
+            </Choose>
           ))}
         </Choices>
       );
     case 'date':
       return (
         <Choices>
-          <button type="button" onClick={() => void save('picked', day)}>
-            It came today
-          </button>
-          <button type="button" onClick={() => void save('not-looked')}>
-            Not yet
-          </button>
+          <Choose onPress={() => put(day)}>It came today</Choose>
+          <Choose onPress={() => void walk.save('not-looked')}>Not yet</Choose>
         </Choices>
       );
     case 'ordinal':
-      return (
-        <Choices data-steps>
-          {scale.hasBeyond && (
-            <button type="button" onClick={() => void save('picked', '<')}>
-              below it
-            </button>
-          )}
-          {scale.steps.map((step, i) => (
-            <button
-              key={step}
-              type="button"
-              aria-pressed={typed === String(scale.from + i)}
-              onClick={() => type(String(scale.from + i))}
-            >
-              <b>{scale.from + i}</b>
-              {step === String(scale.from + i) ? '' : ` ${step}`}
-            </button>
-          ))}
-          <button
-            type="button"
-            disabled={
-              typed === '' ||
-              typed.endsWith('.5') ||
-              Number(typed) >= scale.from + scale.steps.length - 1
-            }
-            onClick={() => type(`${typed}.5`)}
-          >
-            and a half
-          </button>
-          {scale.hasBeyond && (
-            <button type="button" onClick={() => void save('picked', '+')}>
-              beyond it
-            </button>
-          )}
-        </Choices>
-      );
+      return <Steps scale={scale} typed={typed} type={type} put={put} />;
     case 'count':
       return <TapCounter key={`${walk.here} ${measure.id}`} value={typed} onCount={type} />;
-    default:
-      return (
-        <Keypad
-          value={typed}
-          onType={type}
-          extra={scale.kind === 'proportion' ? '/' : scale.kind === 'rank' ? null : '.'}
-        />
-      );
+    case 'proportion':
+      return <Keypad value={typed} onType={type} extra="/" />;
+    case 'rank':
+      return <Keypad value={typed} onType={type} extra={null} />;
+    case 'continuous':
+    case 'percent':
+      return <Keypad value={typed} onType={type} extra="." />;
   }
+}
+
+function Choose({
+  children,
+  onPress,
+}: {
+  readonly children: ReactNode;
+  readonly onPress: () => void;
+}) {
+  return (
+    <button type="button" onClick={onPress}>
+      {children}
+    </button>
+  );
+}
+
+interface StepsProps {
+  readonly scale: Extract<Scale, { readonly kind: 'ordinal' }>;
+  readonly typed: string;
+  readonly type: (typed: string) => void;
+  readonly put: (value: string) => void;
+}
+
+/** Steps in order, halves between them, and what lies beyond either end. */
+function Steps({ scale, typed, type, put }: StepsProps) {
+  const last = scale.from + scale.steps.length - 1;
+  return (
+    <Choices data-steps>
+      {scale.hasBeyond && <Choose onPress={() => put('<')}>below it</Choose>}
+      {scale.steps.map((step, i) => (
+        <button
+          key={step}
+          type="button"
+          aria-pressed={typed === String(scale.from + i)}
+          onClick={() => type(String(scale.from + i))}
+        >
+          <b>{scale.from + i}</b>
+          {step === String(scale.from + i) ? '' : ` ${step}`}
+        </button>
+      ))}
+      <button
+        type="button"
+        disabled={typed === '' || typed.endsWith('.5') || Number(typed) >= last}
+        onClick={() => type(`${typed}.5`)}
+      >
+        and a half
+      </button>
+      {scale.hasBeyond && <Choose onPress={() => put('+')}>beyond it</Choose>}
+    </Choices>
+  );
 }
 
 const Choices = styled.div`

@@ -11,7 +11,8 @@ import type { OutcomeInput, OutcomeKind, OutcomeUnit } from './outcome-input';
 
 /** By which method a measure is judged; null where its mean is what counts, or nothing can be compared. */
 export function outcomeOf(scale: Scale | null): OutcomeKind | null {
-  switch (scale?.kind) {
+  if (scale === null) return null;
+  switch (scale.kind) {
     case 'count':
       return 'count';
     case 'proportion':
@@ -23,7 +24,8 @@ export function outcomeOf(scale: Scale | null): OutcomeKind | null {
       return 'ordinal';
     case 'date':
       return 'time';
-    default:
+    case 'continuous':
+    case 'percent':
       return null;
   }
 }

@@ -119,7 +119,10 @@ function scaleOf(kind: Scale['kind'], steps: readonly string[]): Scale | undefin
       return steps.length < 2 ? undefined : { kind, from: 1, steps, hasBeyond: false };
     case 'class':
       return steps.length < 2 ? undefined : { kind, classes: steps };
-    default:
+    case 'count':
+    case 'yes-no':
+    case 'date':
+    case 'rank':
       return { kind };
   }
 }

@@ -156,7 +156,11 @@ export function valueWords(
       const word = scale.steps[at];
       return word === undefined || word === figure ? figure : `${figure} ${word}`;
     }
-    default:
+    case 'continuous':
+    case 'count':
+    case 'rank':
+    case 'percent':
+    case undefined:
       return `${figure}${unit === '' ? '' : unit === '%' ? '%' : ` ${unit}`}`;
   }
 }

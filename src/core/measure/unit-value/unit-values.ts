@@ -133,7 +133,13 @@ function harvestOf(measure: Measure, picks: readonly Pick[]): number | null {
       return sum(sound, pick => pick.pieces ?? 0);
     case 'mean-piece-weight':
       return meanPieceWeightG(sound);
-    default:
+    case 'reading-mean':
+    case 'reading-last':
+    case 'reading-total':
+    case 'reading-highest':
+    case 'reading-area':
+    case 'reading-change':
+    case 'reading-rate':
       throw new RangeError(`${measure.summary} is not made from picks`);
   }
 }
@@ -253,8 +259,13 @@ function acrossDays(byDay: readonly CoursePoint[], rule: Measure['summary']): nu
       return byDay.length < 2 ? null : (values.at(-1) ?? 0) - (values[0] ?? 0);
     case 'reading-rate':
       return slopeADay(byDay);
-    default:
+    case 'reading-mean':
       return meanOf(values);
+    case 'sound-weight':
+    case 'total-weight':
+    case 'sound-count':
+    case 'mean-piece-weight':
+      throw new RangeError(`${rule} is not made from readings`);
   }
 }
 

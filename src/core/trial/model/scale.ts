@@ -51,7 +51,12 @@ export function scaleWords(scale: Scale): string {
       return scale.classes.join(', ');
     case 'proportion':
       return scale.outOf === null ? 'so many of so many' : `so many of ${scale.outOf}`;
-    default:
+    case 'continuous':
+    case 'count':
+    case 'yes-no':
+    case 'date':
+    case 'rank':
+    case 'percent':
       return SCALE_WORDS[scale.kind];
   }
 }
