@@ -1,11 +1,18 @@
+import papaparse from 'papaparse';
 import { leftOutOf } from '@/core/judge/units/analysis-sets';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
-/** A cell that a spreadsheet takes for what it is, not for a formula. */
-export function csvCell(written: string): string {
-  const safe = /^[=+@\t\r]|^-(?!\d)/.test(written) ? `'${written}` : written;
-  return /[",\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+// What a spreadsheet runs: all but a figure below zero.
+const FORMULA = /^(?:[=+@\t\r]|-(?!\d))/;
+
+/** Rows as a CSV file in which no cell is a formula. */
+export function csvTable(rows: readonly (readonly string[])[]): string {
+  const table = papaparse.unparse(
+    rows.map(row => [...row]),
+    { newline: '\n', escapeFormulae: FORMULA },
+  );
+  return `${table}\n`;
 }
 
 const nameOf = (data: TrialData, treatmentId: string): string =>
@@ -45,7 +52,7 @@ export function unitRows(data: TrialData): readonly (readonly string[])[] {
   ];
 }
 
-/** Every stateWords pick and reading as it was entered. */
+/** Every current pick and reading as it was entered. */
 export function entryRows(data: TrialData): readonly (readonly string[])[] {
   const codeOf = new Map(data.units.map(unit => [unit.id, unit.code]));
   const measureOf = new Map(data.measures.map(measure => [measure.id, measure]));

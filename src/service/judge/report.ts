@@ -11,7 +11,7 @@ import { findTrialData } from '@/store/trials';
 import { findFrozenVerdict } from '@/store/verdicts';
 import { isKeyOpen } from './close-trial';
 import { reportOf } from './report-content';
-import { csvCell, entryRows, unitRows } from './report-rows';
+import { csvTable, entryRows, unitRows } from './report-rows';
 
 /** What a report can be had as. */
 export type ReportForm = 'html' | 'csv' | 'entries' | 'json' | 'frozen';
@@ -39,7 +39,7 @@ export async function reportFile(
   const csv = (name: string, rows: readonly (readonly string[])[]): ReportFile => ({
     name,
     type: 'text/csv; charset=utf-8',
-    body: `${rows.map(row => row.map(csvCell).join(',')).join('\n')}\n`,
+    body: csvTable(rows),
   });
   switch (form) {
     case 'html':
