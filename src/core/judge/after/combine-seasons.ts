@@ -45,9 +45,9 @@ export function seasonsTogether(
         const found = trial.contrasts.find(
           each => each.treatment === contrast.treatment && each.control === contrast.control,
         );
+        // Where its interval reaches the loss of everything, it has no ratio to take a logarithm of.
         return found?.estimable &&
           found.percent !== null &&
-          found.percent > -100 &&
           found.percentCi &&
           found.percentCi[0] > -100
           ? [

@@ -112,3 +112,17 @@ test('the verdict comes with everything back in, and with the sound ones only, w
       .sort(),
   ).toEqual([3, 4]);
 });
+
+test('on the day itself: what ends ends before it, what begins begins with it', () => {
+  const onTheDay = (decision: Incident['decision']) => {
+    const data = withMishaps(mishap(a, { decision, happenedOn: '2026-07-15' }));
+    return withCuts(data)
+      .picks.filter(pick => pick.unitId === a.id)
+      .some(pick => pick.pickedOn === '2026-07-15');
+  };
+  expect([onTheDay('leave-out-from'), onTheDay('start-anew'), onTheDay('replace')]).toEqual([
+    false,
+    true,
+    true,
+  ]);
+});

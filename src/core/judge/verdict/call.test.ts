@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Call } from '@/core/judge/outcomes/judgement';
-import { type CallIntervals, callOf, isBetter, isWorse } from './call';
+import { type CallIntervals, callOf, isBetter, isWorse, marginAmount } from './call';
 
 const MIRROR: Readonly<Record<Call, Call>> = {
   'clearly-better': 'clearly-worse',
@@ -82,4 +82,8 @@ test.each([
   [[-2, 2], [-1, 1], 0, 'cant-tell'],
 ] as const)('interval %j, narrower %j, margin %d: %s', (adjusted, equivalence, margin, call) => {
   expect(callOf({ adjusted, equivalence, margin }, 'higher')).toBe(call);
+});
+
+test('a percentage of a control below zero is still a width', () => {
+  expect(marginAmount({ kind: 'percent', percent: 10 }, -50)).toBe(5);
 });

@@ -357,3 +357,16 @@ test('equal dry mass in spite of water: wet compost is given twice as much as dr
     equaliseRates(nutrientLedger(ledger(rules, [unknown, dry]), 'planned'), rules, 'dry-mass'),
   ).toMatchObject({ ok: false, trouble: { kind: 'not-known' } });
 });
+
+test.each([
+  ['volume', 'mass', 2, 20],
+  ['mass', 'volume', 2, 5],
+] as const)('a rate by %s from packs by %s goes by the density', (of, packOf, density, packs) => {
+  const heavy = productFixture({
+    densityGPerMl: density,
+    pack: { of: packOf, amount: 110, price: null },
+  });
+  // 1,000 g or ml in all, a tenth to spare: 2,000 g in packs of 110 g, or 500 ml in packs of 110 ml.
+  const account = { treatmentId: first.id, lines: [{ product: heavy.name, of, amount: 125 }] };
+  expect(shoppingList([account as never], [heavy], () => 8)[0]?.packs).toBe(packs);
+});

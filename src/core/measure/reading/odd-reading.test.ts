@@ -52,3 +52,10 @@ test('a reader who reads four pots twice knows his own error', () => {
   ).toEqual({ pairs: 4, sd: expect.closeTo(0.8660254, 6), meanDifference: 0.5 });
   expect(readerError([])).toBeUndefined();
 });
+
+test.each([
+  [4, null],
+  [5, { kind: 'far-from-others', middle: 210 }],
+])('of %p others at least five are asked', (count, odd) => {
+  expect(oddReading(2100, height, [], [210, 215, 205, 220, 208].slice(0, count))).toEqual(odd);
+});

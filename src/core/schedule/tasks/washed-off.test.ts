@@ -114,3 +114,9 @@ test('no rain loses or doubles a step', () => {
     ),
   );
 });
+
+test('as much rain as washes it off does, and a little less does not', () => {
+  const washed = (rainMm: number) =>
+    washedOffSteps([spray], [done(0, '2026-06-01')], [{ day: '2026-06-01', rainMm }]).length;
+  expect([washed(5), washed(4.9)]).toEqual([1, 0]);
+});
