@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { missingFiles } from './docs-names.mjs';
 import { buildWhatChanged, installWhatIsMissing, run } from './steps.mjs';
 
 const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
@@ -20,6 +21,7 @@ check('import rules', importRulesHold);
 check('unused packages', () =>
   node('node_modules/knip/bin/knip.js', '--include', 'files,dependencies,unlisted'),
 );
+check('files that the documents name', documentsAreTrue);
 add(unitTests());
 if (!haveChromium())
   fail(
@@ -44,6 +46,12 @@ function importRulesHold() {
   );
   process.stdout.write(ran.stdout + ran.stderr);
   return ran.status === 0 && Number(/\((\d+) modules/.exec(ran.stdout)?.[1] ?? 0) > 100;
+}
+
+function documentsAreTrue() {
+  const missing = missingFiles();
+  for (const line of missing) console.log(`There is no such file. ${line}`);
+  return missing.length === 0;
 }
 
 function unitTests() {
