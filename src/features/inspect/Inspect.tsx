@@ -12,6 +12,7 @@ import { Button } from '@/ui/Button';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { WideTable } from '@/ui/WideTable';
@@ -83,13 +84,7 @@ interface FindingTableProps {
 function FindingTable({ view, isOpen, add, isPending }: FindingTableProps) {
   return (
     <WideTable label="What is looked for at the end">
-      <thead>
-        <tr>
-          <th scope="col">look for</th>
-          <th scope="col">how</th>
-          <th scope="col">so far</th>
-        </tr>
-      </thead>
+      <TableHead of={['look for', 'how', 'so far']} />
       <tbody>
         {view.findings.map(finding => (
           <FindingRow

@@ -13,6 +13,7 @@ import { Button } from '@/ui/Button';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { WideTable } from '@/ui/WideTable';
 import type { TastingView } from './inspect-view';
@@ -142,15 +143,7 @@ function CupPlan({ a, b, cups }: CupPlanProps) {
     <details>
       <summary>The cups, for whoever fills them</summary>
       <WideTable label={`Cups of ${a} and ${b}`}>
-        <thead>
-          <tr>
-            <th scope="col">taster</th>
-            <th scope="col">first</th>
-            <th scope="col">second</th>
-            <th scope="col">third</th>
-            <th scope="col">the odd one</th>
-          </tr>
-        </thead>
+        <TableHead of={['taster', 'first', 'second', 'third', 'the odd one']} />
         <tbody>
           {cups.map(each => (
             <tr key={each.taster}>

@@ -15,6 +15,7 @@ import {
 import { counted, pluralOf } from '@/core/words/plural';
 import type { BoundField } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
@@ -195,12 +196,9 @@ function SpentOtherwise({
     <details>
       <summary>The same {pluralOf(plan.unitWord)} on fewer treatments</summary>
       <table>
-        <thead>
-          <tr>
-            <th scope="col">treatments × {pluralOf(plan.unitWord)}</th>
-            <th scope="col">smallest gain seen 4 times in 5</th>
-          </tr>
-        </thead>
+        <TableHead
+          of={[`treatments × ${pluralOf(plan.unitWord)}`, 'smallest gain seen 4 times in 5']}
+        />
         <tbody>
           {rows.map(row => (
             <tr key={row.treatments}>

@@ -7,6 +7,7 @@ import { ELEMENT_IN } from '@/core/materials/label/nutrient';
 import { NUTRIENT_WORDS } from '@/core/trial/model/nutrient';
 import type { Product } from '@/core/trial/model/product';
 import { Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 
 /** Oxide and element beside each other, with the factors between them. */
 export function LabelWorking({ product }: { readonly product: Product }) {
@@ -49,13 +50,7 @@ interface WorkingTableProps {
 function WorkingTable({ hundred, n, p2o5, p, k2o, k, others }: WorkingTableProps) {
   return (
     <table>
-      <thead>
-        <tr>
-          <th scope="col">in 100 {hundred}</th>
-          <th scope="col">as printed by some</th>
-          <th scope="col">as element</th>
-        </tr>
-      </thead>
+      <TableHead of={[`in 100 ${hundred}`, 'as printed by some', 'as element']} />
       <tbody>
         <tr>
           <th scope="row">nitrogen</th>

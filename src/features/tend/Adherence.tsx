@@ -9,6 +9,7 @@ import { shortDay } from '@/features/frame/days';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
 import type { TendView } from './tend-scene';
 
@@ -93,16 +94,7 @@ function RecentActs({ view, back, isPending }: RecentActsProps) {
 function AdherenceTable({ kept }: { readonly kept: TendView['adherence'] }) {
   return (
     <table>
-      <thead>
-        <tr>
-          <th scope="col">treatment</th>
-          <th scope="col">planned</th>
-          <th scope="col">done</th>
-          <th scope="col">left out</th>
-          <th scope="col">missed</th>
-          <th scope="col">late</th>
-        </tr>
-      </thead>
+      <TableHead of={['treatment', 'planned', 'done', 'left out', 'missed', 'late']} />
       <tbody>
         {kept.map(each => (
           <tr key={each.treatmentId}>

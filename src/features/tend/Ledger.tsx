@@ -11,6 +11,7 @@ import { counted } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { TableHead } from '@/ui/TableHead';
 import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 import type { TendView } from './tend-scene';
@@ -142,18 +143,7 @@ interface AccountTableProps {
 function AccountTable({ accounts, view, which }: AccountTableProps) {
   return (
     <WideTable label="What each treatment is given">
-      <thead>
-        <tr>
-          <th scope="col">treatment</th>
-          <th scope="col">of what</th>
-          <th scope="col">N</th>
-          <th scope="col">P</th>
-          <th scope="col">K</th>
-          <th scope="col">others</th>
-          <th scope="col">cost</th>
-          <th scope="col">minutes</th>
-        </tr>
-      </thead>
+      <TableHead of={['treatment', 'of what', 'N', 'P', 'K', 'others', 'cost', 'minutes']} />
       <tbody>
         {accounts.map(account => (
           <AccountRow

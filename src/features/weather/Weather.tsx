@@ -20,6 +20,7 @@ import { readNumber } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
@@ -142,17 +143,7 @@ function StationTable({
 function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
   return (
     <WideTable label="Day by day">
-      <thead>
-        <tr>
-          <th scope="col">day</th>
-          <th scope="col">lowest</th>
-          <th scope="col">highest</th>
-          <th scope="col">rain</th>
-          <th scope="col">grass takes</th>
-          <th scope="col">warmth</th>
-          <th scope="col">mind</th>
-        </tr>
-      </thead>
+      <TableHead of={['day', 'lowest', 'highest', 'rain', 'grass takes', 'warmth', 'mind']} />
       <tbody>
         {rows.map(({ day, etoMm, warmth }) => {
           const alert = alertOf(day);

@@ -10,6 +10,7 @@ import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
 import { useAction } from '@/ui/use-action';
 import { WideTable } from '@/ui/WideTable';
@@ -161,16 +162,7 @@ function BagTable({ view, open }: BagTableProps) {
         {open.length > 0 ? `, ${open.length} without an answer` : ''}
       </summary>
       <WideTable label="Bags of soil">
-        <thead>
-          <tr>
-            <th scope="col">number</th>
-            <th scope="col">of</th>
-            <th scope="col">taken</th>
-            <th scope="col">depth</th>
-            <th scope="col">cores</th>
-            <th scope="col">answer</th>
-          </tr>
-        </thead>
+        <TableHead of={['number', 'of', 'taken', 'depth', 'cores', 'answer']} />
         <tbody>
           {view.bags.map(bag => (
             <tr key={bag.number}>

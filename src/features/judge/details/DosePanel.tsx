@@ -12,6 +12,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure, printP } from '@/features/judge/print-value';
 import type { BoundField } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
@@ -133,13 +134,7 @@ function BestDose({ field, found }: BestDoseProps) {
 function FitTable({ response }: { readonly response: DoseResponse }) {
   return (
     <WideTable label="Curves that fit">
-      <thead>
-        <tr>
-          <th scope="col">Curve</th>
-          <th scope="col">AICc</th>
-          <th scope="col">figures</th>
-        </tr>
-      </thead>
+      <TableHead of={['Curve', 'AICc', 'figures']} />
       <tbody>
         {response.fits.map(fit => (
           <tr key={fit.curve}>

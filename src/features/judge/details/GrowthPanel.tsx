@@ -7,6 +7,7 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
 
 const CURVES = {
@@ -40,14 +41,7 @@ export function GrowthPanel({
       ) : (
         <>
           <WideTable label="Growth of every treatment">
-            <thead>
-              <tr>
-                <th scope="col">Treatment</th>
-                <th scope="col">fits best</th>
-                <th scope="col">full size</th>
-                <th scope="col">fastest on day</th>
-              </tr>
-            </thead>
+            <TableHead of={['Treatment', 'fits best', 'full size', 'fastest on day']} />
             <tbody>
               {grown.map(each => (
                 <tr key={each.treatment}>

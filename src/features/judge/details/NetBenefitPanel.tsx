@@ -7,6 +7,7 @@ import { type NetBenefit, netBenefitOf } from '@/core/judge/after/net-benefit';
 import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import { Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { WideTable } from '@/ui/WideTable';
 
@@ -88,16 +89,16 @@ function BenefitTable({
 }: BenefitTableProps) {
   return (
     <WideTable label="Costs and gains of every treatment">
-      <thead>
-        <tr>
-          <th scope="col">Treatment</th>
-          <th scope="col">costs more, a {unitWord}</th>
-          <th scope="col">minutes more</th>
-          <th scope="col">gives more, kg</th>
-          <th scope="col">leaves</th>
-          <th scope="col">pays in</th>
-        </tr>
-      </thead>
+      <TableHead
+        of={[
+          'Treatment',
+          `costs more, a ${unitWord}`,
+          'minutes more',
+          'gives more, kg',
+          'leaves',
+          'pays in',
+        ]}
+      />
       <tbody>
         {contrasts.map(contrast => {
           const cost = readMoney(typed[contrast.treatment] ?? '') ?? 0;

@@ -6,6 +6,7 @@ import type { SeasonsTogether } from '@/core/judge/after/combine-seasons';
 import { fullDay } from '@/features/frame/days';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
+import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
 
 /** The same question in other seasons, each with its interval, and all together. */
@@ -19,13 +20,7 @@ export function SeasonsPanel({ seasons }: { readonly seasons: readonly SeasonsTo
             {treatment} against {control}
           </h3>
           <WideTable label={`${treatment} in every season`}>
-            <thead>
-              <tr>
-                <th scope="col">season</th>
-                <th scope="col">gap</th>
-                <th scope="col">95% interval</th>
-              </tr>
-            </thead>
+            <TableHead of={['season', 'gap', '95% interval']} />
             <tbody>
               {own.map(season => (
                 <tr key={season.trialId}>

@@ -6,6 +6,7 @@ import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { pluralOf } from '@/core/words/plural';
 import { printFigure, printP } from '@/features/judge/print-value';
+import { TableHead } from '@/ui/TableHead';
 
 /** One thing done to a trial. */
 export interface LogLine {
@@ -52,14 +53,7 @@ function PairTable({ judgement, printValue }: PairTableProps) {
     <details>
       <summary>Every pair</summary>
       <table>
-        <thead>
-          <tr>
-            <th scope="col">Pair</th>
-            <th scope="col">gap</th>
-            <th scope="col">95% interval, all pairs together</th>
-            <th scope="col">p</th>
-          </tr>
-        </thead>
+        <TableHead of={['Pair', 'gap', '95% interval, all pairs together', 'p']} />
         <tbody>
           {judgement.pairs.map(pair => (
             <tr key={`${pair.a}\n${pair.b}`}>
@@ -99,16 +93,7 @@ function AnovaTable({ judgement }: { readonly judgement: Judgement }) {
     <details>
       <summary>Analysis of variance</summary>
       <table>
-        <thead>
-          <tr>
-            <th scope="col">Term</th>
-            <th scope="col">df</th>
-            <th scope="col">sum of squares</th>
-            <th scope="col">mean square</th>
-            <th scope="col">F</th>
-            <th scope="col">p</th>
-          </tr>
-        </thead>
+        <TableHead of={['Term', 'df', 'sum of squares', 'mean square', 'F', 'p']} />
         <tbody>
           {judgement.anova.map(row => (
             <tr key={row.term}>

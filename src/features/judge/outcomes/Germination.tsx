@@ -2,6 +2,7 @@
 
 import type { trialGermination } from '@/core/judge/after/trial-germination';
 import { printFigure } from '@/features/judge/print-value';
+import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
 
 export function GerminationTable({
@@ -11,15 +12,7 @@ export function GerminationTable({
 }) {
   return (
     <WideTable label="How many, and how fast">
-      <thead>
-        <tr>
-          <th scope="col">Treatment</th>
-          <th scope="col">of</th>
-          <th scope="col">came up</th>
-          <th scope="col">half of those by day</th>
-          <th scope="col">on average on day</th>
-        </tr>
-      </thead>
+      <TableHead of={['Treatment', 'of', 'came up', 'half of those by day', 'on average on day']} />
       <tbody>
         {germination.map(each => (
           <tr key={each.treatment}>

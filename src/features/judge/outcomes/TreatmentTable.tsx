@@ -9,6 +9,7 @@ import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { printFigure, printP } from '@/features/judge/print-value';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
 
 interface TreatmentTableProps {
@@ -20,18 +21,18 @@ interface TreatmentTableProps {
 export function TreatmentTable({ input, judgement, tags }: TreatmentTableProps) {
   return (
     <WideTable label={`Every treatment against ${input.control}`}>
-      <thead>
-        <tr>
-          <th scope="col">Treatment</th>
-          <th scope="col">so it is</th>
-          <th scope="col">found</th>
-          <th scope="col">how large</th>
-          <th scope="col">95% interval</th>
-          <th scope="col">p</th>
-          <th scope="col">by dealing again</th>
-          <th scope="col">by</th>
-        </tr>
-      </thead>
+      <TableHead
+        of={[
+          'Treatment',
+          'so it is',
+          'found',
+          'how large',
+          '95% interval',
+          'p',
+          'by dealing again',
+          'by',
+        ]}
+      />
       <tbody>
         {judgement.groups.map(group => {
           const contrast = judgement.contrasts.find(each => each.treatment === group.treatment);

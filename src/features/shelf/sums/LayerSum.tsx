@@ -3,6 +3,7 @@ import { amountWords, figures } from '@/core/materials/amount-words';
 import { depthOfBags, layerOf } from '@/core/materials/mix/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldOf } from '@/ui/form-fields';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import type { ReadAmount } from './read-amount';
@@ -88,15 +89,7 @@ interface LevelTableProps {
 function LevelTable({ levels, areaM2, b, shown, p }: LevelTableProps) {
   return (
     <table>
-      <thead>
-        <tr>
-          <th scope="col">depth</th>
-          <th scope="col">takes</th>
-          <th scope="col">bags</th>
-          <th scope="col">whole bags give</th>
-          <th scope="col">cost</th>
-        </tr>
-      </thead>
+      <TableHead of={['depth', 'takes', 'bags', 'whole bags give', 'cost']} />
       <tbody>
         {levels.map((level, i) => {
           if (level.base === undefined) return null;

@@ -6,6 +6,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { counted } from '@/core/words/plural';
 import type { FieldOf } from '@/ui/form-fields';
 import { Select } from '@/ui/Select';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import type { ReadAmount } from './read-amount';
@@ -77,14 +78,7 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
 function PartTable({ mix }: { readonly mix: MixedBatch }) {
   return (
     <table>
-      <thead>
-        <tr>
-          <th scope="col">part</th>
-          <th scope="col">loose</th>
-          <th scope="col">of the whole</th>
-          <th scope="col">bags</th>
-        </tr>
-      </thead>
+      <TableHead of={['part', 'loose', 'of the whole', 'bags']} />
       <tbody>
         {mix.parts.map(part => (
           <tr key={part.name}>

@@ -5,6 +5,7 @@ import { amountWords, figures } from '@/core/materials/amount-words';
 import { equalShares, gradeFractions } from '@/core/materials/mix/sieve';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { Sum } from './Sum';
 
@@ -56,14 +57,7 @@ export function SieveSum({ system }: { readonly system: MeasureSystem }) {
 function FractionTable({ read }: { readonly read: { openingMm: number; massG: number }[] }) {
   return (
     <table>
-      <thead>
-        <tr>
-          <th scope="col">stayed on</th>
-          <th scope="col">mass</th>
-          <th scope="col">of all</th>
-          <th scope="col">fell through</th>
-        </tr>
-      </thead>
+      <TableHead of={['stayed on', 'mass', 'of all', 'fell through']} />
       <tbody>
         {gradeFractions(read).map(each => (
           <tr key={each.openingMm}>
