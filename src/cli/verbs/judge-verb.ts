@@ -46,39 +46,68 @@ const BELONGS: readonly (readonly [
   ['covariate', ['continuous']],
 ];
 
+const OPTIONS = {
+  response: { type: 'string' },
+  treatment: { type: 'string' },
+  control: { type: 'string' },
+  block: { type: 'string', multiple: true },
+  unit: { type: 'string' },
+  factor: { type: 'string', multiple: true },
+  kind: { type: 'string' },
+  'out-of': { type: 'string' },
+  event: { type: 'string' },
+  pair: { type: 'string' },
+  whole: { type: 'string' },
+  covariate: { type: 'string' },
+  dose: { type: 'string' },
+  better: { type: 'string' },
+  margin: { type: 'string' },
+  shuffles: { type: 'string' },
+  seed: { type: 'string' },
+  confidence: { type: 'string' },
+  json: { type: 'boolean', default: false },
+} as const;
+
+const readArgs = (args: readonly string[]) =>
+  parseArgs({ args: [...args], allowPositionals: true, options: OPTIONS });
+type Values = ReturnType<typeof readArgs>['values'];
+
 /** `turnspit judge`: prints the verdict for a CSV file. */
 export function judgeVerb(args: readonly string[]): void {
-  const { values, positionals } = parseArgs({
-    args: [...args],
-    allowPositionals: true,
-    options: {
-      response: { type: 'string' },
-      treatment: { type: 'string' },
-      control: { type: 'string' },
-      block: { type: 'string', multiple: true },
-      unit: { type: 'string' },
-      factor: { type: 'string', multiple: true },
-      kind: { type: 'string' },
-      'out-of': { type: 'string' },
-      event: { type: 'string' },
-      pair: { type: 'string' },
-      whole: { type: 'string' },
-      covariate: { type: 'string' },
-      dose: { type: 'string' },
-      better: { type: 'string' },
-      margin: { type: 'string' },
-      shuffles: { type: 'string' },
-      seed: { type: 'string' },
-      confidence: { type: 'string' },
-      json: { type: 'boolean', default: false },
-    },
-  });
+  const { values, positionals } = readArgs(args);
   const file = positionals[0];
   if (file === undefined || positionals.length > 1)
     refuse(
       'Name one CSV file: turnspit judge FILE.csv --response COL --treatment COL --control NAME',
     );
   if (values.response === undefined) refuse('--response is missing: the column with the readings.');
+  const kind = kindOf(values);
+  const roles = rolesOf(values, values.response);
+  const table = readTable(file);
+  if (kind !== 'continuous') {
+    judgeByKind(
+      table,
+      file,
+      { ...roles, kind, outOf: values['out-of'], event: values.event },
+      values.json,
+    );
+    return;
+  }
+  const input = judgeInputFromTable(table, roles);
+  if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
+  const judgement = judge(input.value);
+  const dose =
+    values.dose === undefined
+      ? undefined
+      : doseOf(input.value, table, file, values.dose, values.unit);
+  process.stdout.write(
+    values.json
+      ? `${JSON.stringify({ ...judgementJson(judgement, input.value), ...(dose ? { dose: doseJson(dose) } : {}) })}\n`
+      : `${plainText(judgement, input.value)}${dose ? `\n${doseText(dose)}\n` : ''}`,
+  );
+}
+
+function kindOf(values: Values) {
   const kind = option(
     z.enum(['continuous', 'count', 'proportion', 'ordinal', 'time']),
     values.kind ?? 'continuous',
@@ -89,9 +118,12 @@ export function judgeVerb(args: readonly string[]): void {
     ([name, kinds]) => values[name] !== undefined && !kinds.includes(kind),
   );
   if (stray) refuse(`--${stray[0]} goes with --kind ${stray[1].join(' or ')}, not with ${kind}.`);
+  return kind;
+}
 
-  const roles: TableRoles = {
-    response: values.response,
+function rolesOf(values: Values, response: string): TableRoles {
+  return {
+    response,
     treatment: values.treatment,
     control: values.control,
     blocks: values.block ?? [],
@@ -131,28 +163,6 @@ export function judgeVerb(args: readonly string[]): void {
       'a whole number from 0 to 4294967295',
     ),
   };
-  const table = readTable(file);
-  if (kind !== 'continuous') {
-    judgeByKind(
-      table,
-      file,
-      { ...roles, kind, outOf: values['out-of'], event: values.event },
-      values.json,
-    );
-    return;
-  }
-  const input = judgeInputFromTable(table, roles);
-  if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
-  const judgement = judge(input.value);
-  const dose =
-    values.dose === undefined
-      ? undefined
-      : doseOf(input.value, table, file, values.dose, values.unit);
-  process.stdout.write(
-    values.json
-      ? `${JSON.stringify({ ...judgementJson(judgement, input.value), ...(dose ? { dose: doseJson(dose) } : {}) })}\n`
-      : `${plainText(judgement, input.value)}${dose ? `\n${doseText(dose)}\n` : ''}`,
-  );
 }
 
 function judgeByKind(table: Table, file: string, roles: OutcomeRoles, isJson: boolean): void {

@@ -26,17 +26,17 @@ const BY_WORDS: Readonly<Record<By, string>> = {
   'dry-mass': 'dry matter',
 };
 
-/** What a unit of each treatment is given, planned and done, all beside each other; and how to make it fair. */
+/** What a unit of each treatment is given, planned and done, all beside each other; and how to make it equalised. */
 export function Ledger({ view }: { readonly view: TendView }) {
   const { form, field } = useForm<{ readonly which: 'planned' | 'done'; readonly by: By }>({
     which: 'planned',
     by: 'n',
   });
   const { which, by } = form;
-  const { ledger, fair, shopping, trial } = view;
+  const { ledger, equalised, shopping, trial } = view;
   const accounts = which === 'planned' ? ledger.planned : ledger.done;
   if (ledger.planned.every(account => account.lines.length === 0)) return null;
-  const found = fair[by];
+  const found = equalised[by];
   const amount = (value: number): string =>
     by === 'money' ? value.toFixed(2) : `${figures(value)} g of ${BY_WORDS[by]}`;
   return (
@@ -64,7 +64,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
           {flag.says}
         </p>
       ))}
-      <h3>Make it fair</h3>
+      <h3>Make it equalised</h3>
       <Select
         label="All fed ones are to get equal"
         {...field('by')}

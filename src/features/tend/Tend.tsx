@@ -209,7 +209,7 @@ function TendDetails({
           Plan it less often.
         </p>
       ))}
-      <Known facts={view.lore} />
+      <Known facts={view.facts} />
       <Cautions hazards={view.hazards} extra={waitingWords(view)} />
     </div>
   );

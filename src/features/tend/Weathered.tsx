@@ -7,13 +7,13 @@ import type { TendView } from './tend-scene';
 
 /** What a label or the rain asks to mind just now. */
 export function Weathered({
-  view: { offTheBed, washedOff, leached, trial },
+  view: { reEntries, washedOff, leached, trial },
 }: {
   readonly view: TendView;
 }) {
   return (
     <>
-      {offTheBed.map(off => (
+      {reEntries.map(off => (
         <p key={`${off.ruleId} ${off.until}`} role="alert">
           <b>Stay off the bed until {clock(off.until)}.</b> The label of {off.product} asks for it.
         </p>

@@ -342,6 +342,6 @@ test('whole bags give another depth, and the level is called by it', async () =>
 
 test('the view is plain data: it crosses from the server to the page as it is', () => {
   const tomatoes = view({ trial: { ...data.trial, question: 'Does char feed tomatoes?' } });
-  expect(tomatoes.lore.map(each => each.id)).toEqual(['blossom-end-rot', 'char-share']);
+  expect(tomatoes.facts.map(each => each.id)).toEqual(['blossom-end-rot', 'char-share']);
   expect(JSON.parse(JSON.stringify(tomatoes))).toEqual(tomatoes);
 });

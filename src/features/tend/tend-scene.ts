@@ -50,11 +50,11 @@ export interface TendView {
     readonly weeklyMl: number;
     readonly isCropKnown: boolean;
   } | null;
-  readonly offTheBed: readonly ReEntry[];
+  readonly reEntries: readonly ReEntry[];
   readonly unevenActs: readonly UnevenAct[];
   readonly limits: readonly string[];
   readonly reminders: readonly Reminder[];
-  readonly lore: readonly HorticulturalFact[];
+  readonly facts: readonly HorticulturalFact[];
   /** Of all units, in walking order. */
   readonly codes: readonly string[];
   /** The ground of one unit, where it is known. */
@@ -74,7 +74,7 @@ export interface TendView {
     readonly base: NutrientAmounts;
     readonly flags: readonly LedgerFlag[];
   };
-  readonly fair: Readonly<
+  readonly equalised: Readonly<
     Record<EqualiseBy & ('n' | 'p' | 'k' | 'money' | 'dry-mass'), ReturnType<typeof equaliseRates>>
   >;
   readonly adherence: readonly (Adherence & { readonly name: string })[];

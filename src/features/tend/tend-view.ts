@@ -13,6 +13,7 @@ import {
 } from '@/core/schedule/tasks/due-today';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { remindersFor } from '@/core/schedule/tasks/reminders';
+import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays } from '@/core/time/garden-day';
 import { factsFor } from '@/core/trial/horticultural-facts';
@@ -25,38 +26,15 @@ import { ahead, asksKind, leachedBy, thirstOf, tooOften, waterOf } from './tend-
 const COMING_DAYS = 21;
 const RECENT = 8;
 
-export function tendViewOf(
-  data: TrialData,
-  { shelf, today, now, garden, weather, aliasOf }: TendScene,
-): TendView {
-  const { system } = garden;
-  const { trial, care, treatments, products, units, places } = data;
-  const place = places.find(each => each.id === units[0]?.placeId);
-  const cared: CaredTrial = {
-    trial,
-    care,
-    done: doneTasks(care.acts),
-    treatments,
-    units,
-    unit: unitMeasuresOf(place, care.settings.mixMl),
-  };
+export function tendViewOf(data: TrialData, scene: TendScene): TendView {
+  const { shelf, today, now, garden, weather, aliasOf } = scene;
+  const { trial, care, treatments, products, units } = data;
+  const cared = caredTrialOf(data);
+  const { areaM2 } = cared.unit;
   const tasks = careTasks(data, today, weather);
   const limits = ahead(seasonLimits(trial, garden), today);
-  const input = {
-    treatments,
-    rules: care.rules,
-    tasks,
-    products,
-    units,
-    given: care.acts.filter(act => !act.isSkipped),
-    unit: cared.unit,
-    by: trial.endsOn,
-  };
-  const planned = nutrientLedger(input, 'planned');
-  const base =
-    care.settings.mixMl !== null && care.settings.mixNMgPerL !== null
-      ? heldByMix({ n: care.settings.mixNMgPerL }, care.settings.mixMl)
-      : {};
+  const isClosed = trial.state === 'closed';
+  const ledger = ledgerOf(data, cared, tasks, today);
   const adherence = adherenceOf(
     care.rules,
     tasks,
@@ -68,71 +46,125 @@ export function tendViewOf(
   return {
     trial,
     today,
-    system,
+    system: garden.system,
     treatments,
     shelf,
     care: { ...care, bottles: {} },
     due: hiddenDue(dueToday([cared], products, today, weather), (_, ruleId) => aliasOf(ruleId)),
-    coming: tasks.filter(
-      task =>
-        task.state === 'waits' ||
-        (task.state === 'coming' && (task.dueOn ?? '') <= addDays(today, COMING_DAYS)),
-    ),
-    washedOff: washedOffSteps(care.rules, doneTasks(care.acts), weather).map(each => ({
-      name: care.rules.find(rule => rule.id === each.ruleId)?.name ?? '',
-      on: each.doneOn,
-      rainMm: each.rainMm,
-    })),
-    leached: leachedBy(weather, care.settings.mixMl, cared.unit.areaM2),
-    thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, cared.unit.areaM2),
-    offTheBed: reEntryOf(care.rules, care.acts, products, now),
+    coming: comingTasks(tasks, today),
+    washedOff: washedOffOf(care, weather),
+    leached: leachedBy(weather, care.settings.mixMl, areaM2),
+    thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, areaM2),
+    reEntries: reEntryOf(care.rules, care.acts, products, now),
     unevenActs: unevenActs(data),
-    limits: trial.state === 'closed' ? [] : limits.says,
-    reminders: trial.state === 'closed' ? [] : remindersFor(data, limits, today),
-    lore: factsFor(
-      products.flatMap(product => product.hazards),
-      [
-        trial.question,
-        trial.crop,
-        ...treatments.map(treatment => treatment.name),
-        ...care.rules.map(rule => rule.name),
-      ].join(' '),
-    ),
+    limits: isClosed ? [] : limits.says,
+    reminders: isClosed ? [] : remindersFor(data, limits, today),
+    facts: factsOf(data),
     codes: [...units].sort((a, b) => a.position - b.position).map(unit => unit.code),
-    areaM2: cared.unit.areaM2 ?? null,
-    recent: [...care.acts]
-      .sort((a, b) =>
-        a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1,
-      )
-      .slice(0, RECENT)
-      .map(act => ({
-        actId: act.id,
-        name: care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned',
-        on: act.doneOn,
-        isSkipped: act.isSkipped,
-        note: act.note,
-      })),
+    areaM2: areaM2 ?? null,
+    recent: recentActs(care),
     stages: stageNames(care).map(name => ({ name, day: care.stages[name] ?? '' })),
-    ledger: {
-      planned,
-      done: nutrientLedger({ ...input, by: today < trial.endsOn ? today : trial.endsOn }, 'done'),
-      base,
-      flags: ledgerFlags(planned, base, asksKind(data)),
-    },
-    fair: {
-      n: equaliseRates(planned, care.rules, 'n'),
-      p: equaliseRates(planned, care.rules, 'p'),
-      k: equaliseRates(planned, care.rules, 'k'),
-      money: equaliseRates(planned, care.rules, 'money'),
-      'dry-mass': equaliseRates(planned, care.rules, 'dry-mass'),
-    },
+    ledger,
+    equalised: equalisedBy(ledger.planned, care.rules),
     adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })),
     isUneven: isUneven(adherence),
     water: waterOf(data),
-    shopping: shoppingList(planned, products, id => Math.max(1, countOf(id))),
+    shopping: shoppingList(ledger.planned, products, id => Math.max(1, countOf(id))),
     hazards: [...new Set(products.flatMap(product => product.hazards))],
-    tooOften: tooOften(planned, products),
+    tooOften: tooOften(ledger.planned, products),
   };
+}
+
+function caredTrialOf({ trial, care, treatments, units, places }: TrialData): CaredTrial {
+  const place = places.find(each => each.id === units[0]?.placeId);
+  return {
+    trial,
+    care,
+    done: doneTasks(care.acts),
+    treatments,
+    units,
+    unit: unitMeasuresOf(place, care.settings.mixMl),
+  };
+}
+
+function ledgerOf(
+  data: TrialData,
+  cared: CaredTrial,
+  tasks: readonly TrackedTask[],
+  today: string,
+): TendView['ledger'] {
+  const { trial, care, treatments, products, units } = data;
+  const input = {
+    treatments,
+    rules: care.rules,
+    tasks,
+    products,
+    units,
+    given: care.acts.filter(act => !act.isSkipped),
+    unit: cared.unit,
+    by: trial.endsOn,
+  };
+  const { mixMl, mixNMgPerL } = care.settings;
+  const base = mixMl !== null && mixNMgPerL !== null ? heldByMix({ n: mixNMgPerL }, mixMl) : {};
+  const planned = nutrientLedger(input, 'planned');
+  const soFar = today < trial.endsOn ? today : trial.endsOn;
+  return {
+    planned,
+    done: nutrientLedger({ ...input, by: soFar }, 'done'),
+    base,
+    flags: ledgerFlags(planned, base, asksKind(data)),
+  };
+}
+
+function equalisedBy(
+  planned: TendView['ledger']['planned'],
+  rules: readonly CareRule[],
+): TendView['equalised'] {
+  return {
+    n: equaliseRates(planned, rules, 'n'),
+    p: equaliseRates(planned, rules, 'p'),
+    k: equaliseRates(planned, rules, 'k'),
+    money: equaliseRates(planned, rules, 'money'),
+    'dry-mass': equaliseRates(planned, rules, 'dry-mass'),
+  };
+}
+
+function comingTasks(tasks: readonly TrackedTask[], today: string): TendView['coming'] {
+  const until = addDays(today, COMING_DAYS);
+  return tasks.filter(
+    task => task.state === 'waits' || (task.state === 'coming' && (task.dueOn ?? '') <= until),
+  );
+}
+
+function washedOffOf(care: CarePlan, weather: TendScene['weather']): TendView['washedOff'] {
+  return washedOffSteps(care.rules, doneTasks(care.acts), weather).map(each => ({
+    name: care.rules.find(rule => rule.id === each.ruleId)?.name ?? '',
+    on: each.doneOn,
+    rainMm: each.rainMm,
+  }));
+}
+
+function recentActs({ acts, rules }: CarePlan): TendView['recent'] {
+  return [...acts]
+    .sort((a, b) =>
+      a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1,
+    )
+    .slice(0, RECENT)
+    .map(act => ({
+      actId: act.id,
+      name: rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned',
+      on: act.doneOn,
+      isSkipped: act.isSkipped,
+      note: act.note,
+    }));
+}
+
+function factsOf({ trial, treatments, care, products }: TrialData): TendView['facts'] {
+  const named = [...treatments, ...care.rules].map(each => each.name);
+  return factsFor(
+    products.flatMap(product => product.hazards),
+    [trial.question, trial.crop, ...named].join(' '),
+  );
 }
 
 function stageNames({ rules, stages }: CarePlan): readonly string[] {
