@@ -1,7 +1,7 @@
 import { addDays } from '@/core/time/garden-day';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { TrialId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import type { BenchUnit } from './garden-server';
 
 export interface Radishes {

@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildSync } from 'esbuild';
 import { z } from 'zod';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { TrialData } from '@/core/trial/model/trial-data';
-import { trialFixture } from '@/core/trial/trial-fixture';
 
 // Bundled once: to compile it anew at each call took a second of every test. It lies where its packages are found.
 const BUNDLE = join('node_modules', '.cache', `turnspit-cli-${process.pid}.mjs`);

@@ -1,8 +1,8 @@
 import ICAL from 'ical.js';
 import { trackedTasks } from '@/core/schedule/tasks/task-state';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
-import { careRuleFixture } from '@/core/trial/model/care-fixture';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { careRuleFixture } from '@/core/trial/fixtures/care-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { careCalendar } from './calendar';
 
 // Read back by an independent reader of RFC 5545.

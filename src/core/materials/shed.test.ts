@@ -17,8 +17,8 @@ import { tooEarly } from '@/core/materials/safety/pre-harvest-interval';
 import { dryMass, wetMassFor } from '@/core/materials/soil-and-water/moisture';
 import { isSaltHarmful, saltLoad } from '@/core/materials/soil-and-water/salt-load';
 import { catchTest } from '@/core/materials/soil-and-water/watering';
+import { analysisFixture } from '@/core/trial/fixtures/product-fixture';
 import { Hazard } from '@/core/trial/model/product';
-import { analysisFixture } from '@/core/trial/model/product-fixture';
 import { alertOf, isWashedOff, leachedMl, WeatherDay } from '@/core/weather/weather-day';
 
 describe('the three numbers', () => {

@@ -1,6 +1,6 @@
-import { caredFixture, careRuleFixture } from '@/core/trial/model/care-fixture';
-import { productFixture } from '@/core/trial/model/product-fixture';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { caredFixture, careRuleFixture } from '@/core/trial/fixtures/care-fixture';
+import { productFixture } from '@/core/trial/fixtures/product-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { protocolOf } from './protocol';
 
 const bare = trialFixture({ treatments: 3, unitsEach: 2 });

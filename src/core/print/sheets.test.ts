@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import jsQR from 'jsqr';
 import { create } from 'qrcode';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import {
   type LabelFormat,
   type LabelWords,

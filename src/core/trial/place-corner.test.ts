@@ -1,5 +1,5 @@
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { cornersOn } from './place-corner';
-import { trialFixture } from './trial-fixture';
 
 test('offsets add up from the pot over its shelf to the bench', () => {
   const { places } = trialFixture({ treatments: 2, unitsEach: 2, blockCount: 2 });

@@ -2,7 +2,7 @@ import { v7 } from 'uuid';
 import { readQuestion } from '@/core/design/question/question-form';
 import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 import type { QuestionForm } from '@/core/design/question/question-shape';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { emptyQuestion, isQuestionDraft, questionFormOf } from './question-draft';
 import { testableQuestion } from './testable-question';
 

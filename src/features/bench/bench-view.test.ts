@@ -1,4 +1,4 @@
-import { leaveOutFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { leaveOutFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { benchViewOf, tagsOf } from './bench-view';
 
 const trial = trialFixture({ treatments: 4, unitsEach: 4, blockCount: 4, isBlind: true });

@@ -8,14 +8,14 @@ import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-in
 import { type AnalysisSpec, analyse, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
-import type { Measure } from '@/core/trial/model/measure';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import {
   leaveOutFixture,
   pickFixture,
   readingFixture,
   trialFixture,
-} from '@/core/trial/trial-fixture';
+} from '@/core/trial/fixtures/trial-fixture';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { tagsOf } from '@/features/bench/bench-view';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
 import { WhatIf } from '@/features/judge/answer/WhatIf';

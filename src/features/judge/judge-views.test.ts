@@ -8,7 +8,7 @@ import {
   plannedSpec,
 } from '@/core/judge/units/trial-analysis';
 import { valuePrinter } from '@/core/measure/library/print-measure';
-import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { demoSeason } from '@/demo/demo-season';
 import { tagsOf } from '@/features/bench/bench-view';
 import { differencesOf } from '@/features/judge/answer/differences';

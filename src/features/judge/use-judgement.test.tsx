@@ -2,8 +2,8 @@ import { act, renderHook } from '@testing-library/react';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { type Analysis, analyse, plannedSpec } from '@/core/judge/units/trial-analysis';
+import { pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { useJudgement } from './use-judgement';
 
 const jobs: { readonly spec: unknown; readonly finish: (analysis: Analysis) => void }[] = [];

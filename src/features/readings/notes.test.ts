@@ -1,5 +1,5 @@
 import { readMeasure } from '@/core/measure/library/own-measure';
-import { pickFixture, readingFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { pickFixture, readingFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { findNotes, notesOf } from './notes';
 
 const trial = trialFixture({ treatments: 2, unitsEach: 2 });

@@ -2,7 +2,7 @@ import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { productDraft } from '@/core/materials/label/product-form';
 import { addDays } from '@/core/time/garden-day';
-import { productFixture, rateFixture } from '@/core/trial/model/product-fixture';
+import { productFixture, rateFixture } from '@/core/trial/fixtures/product-fixture';
 import { DripSum } from '@/features/shelf/sums/DripSum';
 import { HeapSum } from '@/features/shelf/sums/HeapSum';
 import { HeatSum } from '@/features/shelf/sums/HeatSum';

@@ -26,7 +26,7 @@ const BY_WORDS: Readonly<Record<By, string>> = {
   'dry-mass': 'dry matter',
 };
 
-/** What a unit of each treatment is given, planned and done, all beside each other; and how to make it equalised. */
+/** What a unit of each treatment is given, planned and done, all beside each other; and how to make it fair. */
 export function Ledger({ view }: { readonly view: TendView }) {
   const { form, field } = useForm<{ readonly which: 'planned' | 'done'; readonly by: By }>({
     which: 'planned',
@@ -64,7 +64,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
           {flag.says}
         </p>
       ))}
-      <h3>Make it equalised</h3>
+      <h3>Make it fair</h3>
       <Select
         label="All fed ones are to get equal"
         {...field('by')}

@@ -2,9 +2,9 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import userEvent from '@testing-library/user-event';
 import { failure, success } from '@/core/result';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
-import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
-import { analysisFixture, productFixture } from '@/core/trial/model/product-fixture';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { analysisFixture, productFixture } from '@/core/trial/fixtures/product-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { Adherence } from './Adherence';
 import { DueBoard } from './DueBoard';

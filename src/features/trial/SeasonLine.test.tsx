@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
-import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
-import { pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { SeasonLine } from './SeasonLine';
 import { trialFrameOf } from './trial-view';
 

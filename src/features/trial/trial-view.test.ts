@@ -3,7 +3,7 @@ import {
   leaveOutFixture,
   pickFixture,
   trialFixture,
-} from '@/core/trial/trial-fixture';
+} from '@/core/trial/fixtures/trial-fixture';
 import { trialFrameOf } from './trial-view';
 
 const trial = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });

@@ -1,4 +1,4 @@
-import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { emptyPickFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { draftOf, isRoundDraft, pickWords } from './pick-draft';
 import { oddity, oddityWords, roundSums } from './weigh-sums';
 

@@ -11,13 +11,13 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import fc from 'fast-check';
 import { readMeasure } from '@/core/measure/library/own-measure';
-import { TrialData } from '@/core/trial/model/trial-data';
 import {
   leaveOutFixture,
   pickFixture,
   readingFixture,
   trialFixture,
-} from '@/core/trial/trial-fixture';
+} from '@/core/trial/fixtures/trial-fixture';
+import { TrialData } from '@/core/trial/model/trial-data';
 import { readWholeTrial, wholeTrialSentence } from '@/core/trial/whole-trial';
 import { demoSeason } from '@/demo/demo-season';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';

@@ -3,7 +3,7 @@ import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
-import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { verdictOfReport } from './report-verdict';
 
 const print = (value: number): string => `${Math.round(value)} g`;

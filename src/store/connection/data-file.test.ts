@@ -2,15 +2,15 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { v7 } from 'uuid';
-import { GardenId } from '@/core/trial/model/ids';
-import { TrialData } from '@/core/trial/model/trial-data';
 import {
   emptyPickFixture,
   leaveOutFixture,
   pickFixture,
   readingFixture,
   trialFixture,
-} from '@/core/trial/trial-fixture';
+} from '@/core/trial/fixtures/trial-fixture';
+import { GardenId } from '@/core/trial/model/ids';
+import { TrialData } from '@/core/trial/model/trial-data';
 import { addAllEntries, addPick, currentPicks } from '@/store/entries';
 import { addGarden } from '@/store/gardens';
 import { putLayout } from '@/store/layouts';

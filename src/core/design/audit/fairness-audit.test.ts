@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { draftDeal, planFindings, undealtTrial } from '@/core/design/layouts/draft-trial';
+import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { analysisFixture, productFixture } from '@/core/trial/fixtures/product-fixture';
+import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_FEATURE, BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
-import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
-import { analysisFixture, productFixture } from '@/core/trial/model/product-fixture';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { confoundScan } from './confound-scan';
 import { AUDIT_CHECKS, fairnessAudit } from './fairness-audit';
 

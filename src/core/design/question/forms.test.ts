@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { readBench } from '@/core/design/layouts/bench-form';
 import { addDays, daysBetween, GardenDay } from '@/core/time/garden-day';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { readPick } from '@/core/trial/forms/pick-form';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import { readQuestion } from './question-form';
 import { USUAL_RULES } from './question-shape';
 

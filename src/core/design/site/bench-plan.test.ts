@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import type { Place } from '@/core/trial/model/place';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import { layOutBench } from './bench-plan';
 import type { BenchPlan } from './bench-stands';
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { benchPlaces } from '@/core/trial/bench-places';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import type { Place } from '@/core/trial/model/place';
 import { cornersOn } from '@/core/trial/place-corner';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import { layOutBench } from './bench-plan';
 import { liftGuards, plantGuards } from './guard-plants';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { movingRound } from './moving-round';
 
 const trials = fc

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_FEATURE, BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import { closestMm, keepArrangement, movePlace } from './arrangement';
 import { layOutBench } from './bench-plan';
 import { siteBiases, strengthAt } from './site-bias';

@@ -9,13 +9,13 @@ import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
 import { chanceOfTurn } from '@/core/judge/verdict/no-test-words';
 import { readMeasure } from '@/core/measure/library/own-measure';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import {
   leaveOutFixture,
   pickFixture,
   readingFixture,
   trialFixture,
-} from '@/core/trial/trial-fixture';
+} from '@/core/trial/fixtures/trial-fixture';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { alternativeExplanationsOf } from './alternative-explanations';
 import { seasonsTogether } from './combine-seasons';
 import { lessonsOf, spreadWithin } from './lessons';

@@ -1,3 +1,6 @@
+import { closedTestPValues } from '@/core/judge/outcomes/methods/closed-test';
+import type { OutcomeTest } from '@/core/judge/outcomes/methods/outcome-test';
+import { testOutcome } from '@/core/judge/outcomes/methods/outcome-tests';
 import {
   type OutcomeInput,
   type ReadUnit,
@@ -9,7 +12,6 @@ import { wordOutcome } from '@/core/judge/verdict/outcome-words';
 import { wilsonInterval } from '@/core/stats/categorical/share-intervals';
 import { median } from '@/core/stats/median';
 import { medianWait } from '@/core/stats/survival/survival';
-import { closedTestPValues } from './closed-test';
 import type { Call } from './judgement';
 import type {
   OutcomeContrast,
@@ -18,8 +20,6 @@ import type {
   TestedOutcomeContrast,
 } from './outcome-judgement';
 import { overallOf } from './outcome-overall';
-import type { OutcomeTest } from './outcome-test';
-import { testOutcome } from './outcome-tests';
 import { warningsOf } from './outcome-warnings';
 
 /**

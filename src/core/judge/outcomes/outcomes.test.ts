@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { bestDoseForMoney, doseResponse } from '@/core/judge/after/dose-response';
 import { beganUnlike, efficacy } from '@/core/judge/after/efficacy';
 import { germination } from '@/core/judge/after/germination';
+import { closedTestPValues, holm } from '@/core/judge/outcomes/methods/closed-test';
+import { countRatio } from '@/core/judge/outcomes/methods/count-ratio';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { outcomeInputFromTable } from '@/core/judge/table/outcome-table';
@@ -25,8 +27,6 @@ import { progressArea } from '@/core/stats/curves/progress-curve';
 import { binomialTwoSidedP } from '@/core/stats/distributions/binomial';
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
 import { permutationSumTest, signFlipP } from '@/core/stats/permutation/permutation-sum-test';
-import { closedTestPValues, holm } from './closed-test';
-import { countRatio } from './count-ratio';
 import { judge } from './judge';
 import { judgeOutcome } from './outcome-judge';
 

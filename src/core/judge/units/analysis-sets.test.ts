@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { Incident } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
 import { leftOutOf, withCuts } from './analysis-sets';
 import { judgementOfSound, judgementWithAllIn, plannedSpec } from './trial-analysis';
 

@@ -1,7 +1,7 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
-import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/trial-fixture';
+import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { demoSeason } from '@/demo/demo-season';
 import {
   currentLeaveOuts,

@@ -5,14 +5,14 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { type AnalysisSpec, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { measureFromLibrary } from '@/core/measure/library/own-measure';
 import { readingKind } from '@/core/measure/library/reading-library';
-import type { Measure } from '@/core/trial/model/measure';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import {
   leaveOutFixture,
   pickFixture,
   readingFixture,
   trialFixture,
-} from '@/core/trial/trial-fixture';
+} from '@/core/trial/fixtures/trial-fixture';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { analyseOutcome, inShort, plannedVerdict } from './planned-verdict';
 
 const bare = trialFixture({ treatments: 3, unitsEach: 5 });

@@ -1,4 +1,4 @@
-import { productFixture } from '@/core/trial/model/product-fixture';
+import { productFixture } from '@/core/trial/fixtures/product-fixture';
 import { untriedTrouble } from './strength-ladder';
 
 const spray = productFixture({ name: 'suds', form: 'spray-concentrate' });

@@ -6,10 +6,14 @@ import { forbiddenPairs, mixingList } from '@/core/schedule/supplies/mixing-list
 import { shoppingList } from '@/core/schedule/supplies/shopping-list';
 import { trackedTasks } from '@/core/schedule/tasks/task-state';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
+import {
+  analysisFixture,
+  productFixture,
+  rateFixture,
+} from '@/core/trial/fixtures/product-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
-import { analysisFixture, productFixture, rateFixture } from '@/core/trial/model/product-fixture';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import { heldByMix, ledgerFlags, nutrientLedger } from './nutrient-ledger';
 import { releasedShare } from './release';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { readMeasure } from '@/core/measure/library/own-measure';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { type ColumnRole, headParts, matchColumns, rolesTrouble } from './match-columns';
 import { readReadingTable, type TableContext } from './reading-table';
 

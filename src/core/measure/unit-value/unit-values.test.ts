@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { valuePrinter } from '@/core/measure/library/print-measure';
-import type { Measure } from '@/core/trial/model/measure';
-import type { TrialData } from '@/core/trial/model/trial-data';
-import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import {
   emptyPickFixture,
   pickFixture,
   readingFixture,
   trialFixture,
-} from '@/core/trial/trial-fixture';
+} from '@/core/trial/fixtures/trial-fixture';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import { startValues, unitCourse, unitsRead, unitValues } from './unit-values';
 
 const trial = trialFixture();

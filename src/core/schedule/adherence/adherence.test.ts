@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';
-import { careRuleFixture } from '@/core/trial/model/care-fixture';
+import { careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import { TreatmentId, UnitId } from '@/core/trial/model/ids';
 import { type Adherence, adherenceOf, isUneven } from './adherence';
 

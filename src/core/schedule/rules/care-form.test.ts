@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
-import { careRuleFixture } from '@/core/trial/model/care-fixture';
+import { careRuleFixture } from '@/core/trial/fixtures/care-fixture';
+import { productFixture, rateFixture } from '@/core/trial/fixtures/product-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { CareRule } from '@/core/trial/model/care-rule';
-import { productFixture, rateFixture } from '@/core/trial/model/product-fixture';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import { BLANK_CARE, careDraft } from './care-draft';
 import { readCare, strengthOf } from './care-form';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { remindersFor } from '@/core/schedule/tasks/reminders';
 import { addDays, daysBetween } from '@/core/time/garden-day';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_CARE } from './care-draft';
 import { readCare } from './care-form';
 import { seasonLimits } from './season-limits';

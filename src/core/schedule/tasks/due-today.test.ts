@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { bottleCodes } from '@/core/schedule/rules/bottle-codes';
 import { addDays } from '@/core/time/garden-day';
-import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
+import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { doneTasks } from '@/core/trial/model/care-plan';
-import { trialFixture } from '@/core/trial/trial-fixture';
 import { dueToday, hiddenDue, receiversOf, unitMeasuresOf } from './due-today';
 import { dueTasks } from './task-state';
 import { tasksOf } from './tasks';

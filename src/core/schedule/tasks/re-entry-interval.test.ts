@@ -1,7 +1,7 @@
 import { unevenActs } from '@/core/schedule/adherence/uneven-acts';
-import { careActFixture, caredFixture } from '@/core/trial/model/care-fixture';
-import { productFixture } from '@/core/trial/model/product-fixture';
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { productFixture } from '@/core/trial/fixtures/product-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { reEntryOf } from './re-entry-interval';
 
 const suds = productFixture({ name: 'Pewter Lane suds', reentryHours: 4 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { addDays } from '@/core/time/garden-day';
-import { careRuleFixture } from '@/core/trial/model/care-fixture';
+import { careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import type { TaskDone } from '@/core/trial/model/care-plan';
 import { trackedTasks } from './task-state';
 import { tasksOf } from './tasks';

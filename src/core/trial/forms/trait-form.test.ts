@@ -1,4 +1,4 @@
-import { trialFixture } from '@/core/trial/trial-fixture';
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { readTrait, traitLines } from './trait-form';
 
 const data = trialFixture({ treatments: 2, unitsEach: 2, blockCount: 2 });

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { addDays } from '@/core/time/garden-day';
+import { productFixture } from '@/core/trial/fixtures/product-fixture';
 import { batchOn, isPastKeeping } from './product';
-import { productFixture } from './product-fixture';
 
 const batch = (name: string, openedOn: string | null) => ({
   id: v7(),

@@ -1,7 +1,7 @@
+import type { Interval } from '@/core/judge/outcomes/judgement';
 import { type BlockOfTwo, isSplit, type OutcomeInput } from '@/core/judge/question/outcome-input';
 import { tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
 import { countRatio } from './count-ratio';
-import type { Interval } from './judgement';
 import { byDeals, differencesOf, spreadOfDifferences } from './outcome-differences';
 import { both, figureOf, meanFigure, type OutcomeTest } from './outcome-test';
 

@@ -1,3 +1,4 @@
+import type { Interval } from '@/core/judge/outcomes/judgement';
 import {
   type BlockOfTwo,
   type OutcomeInput,
@@ -14,7 +15,6 @@ import {
 } from '@/core/stats/categorical/two-by-two';
 import { logChoose } from '@/core/stats/distributions/binomial';
 import { normalQuantile, tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
-import type { Interval } from './judgement';
 import { byDeals } from './outcome-differences';
 import { both, figureOf, type OutcomeTest } from './outcome-test';
 

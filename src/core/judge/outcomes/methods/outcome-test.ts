@@ -1,6 +1,6 @@
+import type { Interval } from '@/core/judge/outcomes/judgement';
+import type { Effect, OutcomeMethod } from '@/core/judge/outcomes/outcome-judgement';
 import type { BlockOfTwo, ReadUnit } from '@/core/judge/question/outcome-input';
-import type { Interval } from './judgement';
-import type { Effect, OutcomeMethod } from './outcome-judgement';
 
 /** What one kind's test says of a treatment beside the control, before it is called. */
 export interface OutcomeTest {

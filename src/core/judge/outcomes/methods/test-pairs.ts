@@ -1,7 +1,7 @@
+import type { Interval } from '@/core/judge/outcomes/judgement';
 import type { BlockOfTwo, OutcomeInput } from '@/core/judge/question/outcome-input';
 import { tQuantile } from '@/core/stats/distributions/distributions';
 import { signFlipP } from '@/core/stats/permutation/permutation-sum-test';
-import type { Interval } from './judgement';
 import { differencesOf, spreadOfDifferences } from './outcome-differences';
 import { both, type OutcomeTest } from './outcome-test';
 import { isYesNo, shareOf, singlesInterval } from './test-shares';

@@ -1,3 +1,4 @@
+import type { Interval } from '@/core/judge/outcomes/judgement';
 import type { BlockOfTwo, OutcomeInput } from '@/core/judge/question/outcome-input';
 import {
   chanceOfLarger,
@@ -7,7 +8,6 @@ import {
 } from '@/core/stats/categorical/rank-tests';
 import { normalQuantile } from '@/core/stats/distributions/distributions';
 import type { PermutationSumTest } from '@/core/stats/permutation/permutation-sum-test';
-import type { Interval } from './judgement';
 import type { OutcomeTest } from './outcome-test';
 
 export function testSteps(input: OutcomeInput, blocks: readonly BlockOfTwo[]): OutcomeTest {
