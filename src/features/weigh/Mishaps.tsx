@@ -52,32 +52,11 @@ const DECISIONS: readonly Decision[] = [
   'replace',
   'start-anew',
 ];
+const DECIDED = DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }));
 
 /** What went wrong, with which pots, whether the treatment did it, what is decided, and why. */
-export function Mishaps({
-  mishaps,
-  codes,
-  code,
-  today,
-  isClosed,
-  isKeyOpen,
-  record,
-  takeBack,
-}: MishapsProps) {
-  const [chosen, setChosen] = useState<readonly string[]>([]);
-  const { trouble, fields, isPending, run } = useTrialAction();
-  const { form, change, field } = useForm<{
-    readonly cause: MishapCause;
-    readonly happenedOn: string;
-    readonly byTreatment: ByTreatment;
-    readonly decision: Decision;
-    readonly why: string;
-    readonly who: string;
-  }>(
-    { cause: 'other', happenedOn: today, byTreatment: 'no', decision: 'keep', why: '', who: '' },
-    fields,
-  );
-  const { cause, happenedOn, byTreatment, decision, why, who } = form;
+export function Mishaps({ mishaps, isClosed, takeBack, ...form }: MishapsProps) {
+  const { trouble, isPending, run } = useTrialAction();
   return (
     <Box aria-label="Mishaps">
       <h2>Mishaps</h2>
@@ -98,60 +77,68 @@ export function Mishaps({
           />
         ))}
       </ul>
-      {!isClosed && (
-        <details
-          onToggle={event => {
-            if (event.currentTarget.open && chosen.length === 0) setChosen([code]);
-          }}
-        >
-          <summary>Something happened</summary>
-          <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
-          <div data-fields>
-            <Select label="It was" {...field('cause')} options={CAUSES} />
-            <TextField label="On" {...field('happenedOn')} type="date" />
-            <Select label="Did the treatment do it?" {...field('byTreatment')} options={DONE_BY} />
-            <Select
-              label="Decided"
-              {...field('decision')}
-              options={DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }))}
-            />
-          </div>
-          <TextField label="What happened, and why so" {...field('why')} isLong />
-          <TextField label="Who says so" {...field('who')} trouble={fields.by} />
-          {isKeyOpen && (
-            <Soft>
-              The key is open: what is decided now is marked so, since it is known whom it helps.
-            </Soft>
-          )}
-          <ActionTrouble trouble={trouble} />
-          <Acts>
-            <Button
-              onPress={() =>
-                run(
-                  () =>
-                    record({
-                      codes: chosen,
-                      cause,
-                      byTreatment,
-                      decision,
-                      happenedOn,
-                      why,
-                      by: who,
-                    }),
-                  () => {
-                    change({ why: '' });
-                    setChosen([]);
-                  },
-                )
-              }
-              isPending={isPending}
-            >
-              Put it on record
-            </Button>
-          </Acts>
-        </details>
-      )}
+      <ActionTrouble trouble={trouble} />
+      {!isClosed && <MishapForm {...form} />}
     </Box>
+  );
+}
+
+interface MishapValues {
+  readonly cause: MishapCause;
+  readonly happenedOn: string;
+  readonly byTreatment: ByTreatment;
+  readonly decision: Decision;
+  readonly why: string;
+  readonly who: string;
+}
+
+type MishapFormProps = Pick<MishapsProps, 'codes' | 'code' | 'today' | 'isKeyOpen' | 'record'>;
+
+/** One mishap, of the pot in hand or of several. */
+function MishapForm({ codes, code, today, isKeyOpen, record }: MishapFormProps) {
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const { form, change, field } = useForm<MishapValues>(
+    { cause: 'other', happenedOn: today, byTreatment: 'no', decision: 'keep', why: '', who: '' },
+    fields,
+  );
+  const { who, ...rest } = form;
+  const submit = (): void =>
+    run(
+      () => record({ ...rest, by: who, codes: chosen }),
+      () => {
+        change({ why: '' });
+        setChosen([]);
+      },
+    );
+  return (
+    <details
+      onToggle={event => {
+        if (event.currentTarget.open && chosen.length === 0) setChosen([code]);
+      }}
+    >
+      <summary>Something happened</summary>
+      <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
+      <div data-fields>
+        <Select label="It was" {...field('cause')} options={CAUSES} />
+        <TextField label="On" {...field('happenedOn')} type="date" />
+        <Select label="Did the treatment do it?" {...field('byTreatment')} options={DONE_BY} />
+        <Select label="Decided" {...field('decision')} options={DECIDED} />
+      </div>
+      <TextField label="What happened, and why so" {...field('why')} isLong />
+      <TextField label="Who says so" {...field('who')} trouble={fields.by} />
+      {isKeyOpen && (
+        <Soft>
+          The key is open: what is decided now is marked so, since it is known whom it helps.
+        </Soft>
+      )}
+      <ActionTrouble trouble={trouble} />
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Put it on record
+        </Button>
+      </Acts>
+    </details>
   );
 }
 

@@ -40,6 +40,20 @@ interface CareSettingsFormValues {
   readonly hour: string;
 }
 
+const MISSED = [
+  { value: 'do-late', label: 'is made up for, until the next is due' },
+  { value: 'skip', label: 'stays left out' },
+  { value: 'stop', label: 'ends that rule' },
+] as const;
+const WAYS = (['same', 'need', 'et-share', 'below', 'none'] as const).map(value => ({
+  value,
+  label: WATER_WAYS[value].label,
+}));
+const SOURCES = [
+  { value: '' as const, label: 'not said' },
+  ...WATER_SOURCES.map(value => ({ value, label: WATER_STEPS[value].label })),
+];
+
 /** What is agreed of the care as a whole, for all treatments alike. */
 export function CareSettingsForm({
   settings,
@@ -48,23 +62,15 @@ export function CareSettingsForm({
   thirst,
   save,
 }: CareSettingsFormProps) {
-  const { form, field } = useForm<CareSettingsFormValues>({
-    missed: settings.missed,
-    water: settings.water,
-    share: String(100 * settings.etShare),
-    source: settings.waterSource ?? '',
-    mix: settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`,
-    nitrogen: settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL),
-    hour: settings.hourWorth === null ? '' : String(settings.hourWorth),
-  });
-  const { missed, water, share, source, mix, nitrogen, hour } = form;
+  const { form, field } = useForm(valuesOf(settings));
+  const { missed, water, source } = form;
   const { trouble, isPending, tryOut } = useTrialAction();
   const [isSaved, setSaved] = useState(false);
   const [volume, held, worth, et] = [
-    readAmount(mix, 'volume', system),
-    readNumber(nitrogen, 0, 5000),
-    readNumber(hour, 0, 1000),
-    readNumber(share, 10, 200),
+    readAmount(form.mix, 'volume', system),
+    readNumber(form.nitrogen, 0, 5000),
+    readNumber(form.hour, 0, 1000),
+    readNumber(form.share, 10, 200),
   ];
   const submit = (): void =>
     void tryOut(() =>
@@ -81,23 +87,43 @@ export function CareSettingsForm({
   return (
     <Box>
       <summary>Agreed for all alike</summary>
-      <Select
-        label="A step whose day has gone by"
-        {...field('missed')}
-        options={[
-          { value: 'do-late', label: 'is made up for, until the next is due' },
-          { value: 'skip', label: 'stays left out' },
-          { value: 'stop', label: 'ends that rule' },
-        ]}
-      />
-      <Select
-        label="Water"
-        {...field('water')}
-        options={(['same', 'need', 'et-share', 'below', 'none'] as const).map(value => ({
-          value,
-          label: WATER_WAYS[value].label,
-        }))}
-      />
+      <Select label="A step whose day has gone by" {...field('missed')} options={MISSED} />
+      <WaterFields form={form} field={field} unitWord={unitWord} thirst={thirst} et={et} />
+      <MixAndHour unitWord={unitWord} field={field} volume={volume} held={held} worth={worth} />
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Agree on it
+        </Button>
+        <span role="status">{isSaved ? 'Agreed.' : ''}</span>
+      </Acts>
+    </Box>
+  );
+}
+
+function valuesOf(settings: CareSettings): CareSettingsFormValues {
+  return {
+    missed: settings.missed,
+    water: settings.water,
+    share: String(100 * settings.etShare),
+    source: settings.waterSource ?? '',
+    mix: settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`,
+    nitrogen: settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL),
+    hour: settings.hourWorth === null ? '' : String(settings.hourWorth),
+  };
+}
+
+interface WaterFieldsProps extends Pick<CareSettingsFormProps, 'unitWord' | 'thirst'> {
+  readonly form: CareSettingsFormValues;
+  readonly field: FieldOf<CareSettingsFormValues>;
+  readonly et: ReadAmount;
+}
+
+/** How all are watered, by what, and what the weather takes. */
+function WaterFields({ form: { water, source }, field, unitWord, thirst, et }: WaterFieldsProps) {
+  return (
+    <>
+      <Select label="Water" {...field('water')} options={WAYS} />
       <p>{WATER_WAYS[water].means}</p>
       {thirst && (
         <p>
@@ -115,28 +141,13 @@ export function CareSettingsForm({
           inputMode="numeric"
         />
       )}
-      <Select
-        label="It comes from"
-        {...field('source')}
-        options={[
-          { value: '', label: 'not said' },
-          ...WATER_SOURCES.map(value => ({ value, label: WATER_STEPS[value].label })),
-        ]}
-      />
+      <Select label="It comes from" {...field('source')} options={SOURCES} />
       {source !== '' && (
         <p>
           {WATER_STEPS[source].says} {SAME_WATER}
         </p>
       )}
-      <MixAndHour unitWord={unitWord} field={field} volume={volume} held={held} worth={worth} />
-      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts>
-        <Button onPress={submit} isPending={isPending}>
-          Agree on it
-        </Button>
-        <span role="status">{isSaved ? 'Agreed.' : ''}</span>
-      </Acts>
-    </Box>
+    </>
   );
 }
 
