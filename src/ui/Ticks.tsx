@@ -52,6 +52,7 @@ export function Ticks<Value extends string | number>({
 
 const Box = styled.fieldset`
   border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 4px 20px; align-items: center;
+  &[data-columns] > legend { margin-bottom: 4px; }
   &[data-columns] { display: grid; grid-template-columns: repeat(auto-fill, minmax(190px, 1fr)); gap: 4px 16px; }
   & > legend { font-weight: 600; font-size: 0.9375rem; padding: 0; }
   & > label { display: flex; gap: 8px; align-items: center; min-height: 32px; }
