@@ -74,7 +74,7 @@ export function OwnMeasure({ form, change, troubles, isPending, read, close }: O
     <Own aria-label="A measure of your own">
       <TextField label="Name" {...field('name')} />
       <TextField label="From where to where, and what counts" {...field('definition')} isLong />
-      <div>
+      <div data-fields>
         <Select label="It is" {...field('scale')} options={SCALES} />
         <TextField label="Unit" {...field('unit')} placeholder="mm, g, none" />
         <Select label="Better is" {...field('better')} options={DIRECTIONS} />
@@ -96,5 +96,5 @@ export function OwnMeasure({ form, change, troubles, isPending, read, close }: O
 
 const Own = styled.section`
   display: grid; gap: 12px; background: var(--slate-deep); padding: 16px;
-  & > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(130px, 1fr)); gap: 12px; align-items: start; }
+  & > [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(130px, 1fr)); gap: 12px; align-items: start; }
 `;

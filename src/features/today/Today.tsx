@@ -5,19 +5,19 @@ import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { DueToday } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
+import type { TrialSummary } from '@/core/trial/trial-summary';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { counted } from '@/core/words/plural';
 import { longDay, shortDay } from '@/features/frame/days';
 import { DueBoard } from '@/features/tend/DueBoard';
-import type { TrialSummaryView } from '@/features/trial/trial-summary';
 import { FirstFew } from '@/ui/FirstFew';
 import { Page, Soft } from '@/ui/Page';
 import { EmptyBench } from './EmptyBench';
 import { WeatherWords } from './WeatherWords';
 
 interface TodayProps {
-  readonly summaries: readonly TrialSummaryView[];
+  readonly summaries: readonly TrialSummary[];
   readonly today: string;
   readonly due: DueToday;
   readonly weather: WeatherDay | undefined;
@@ -108,7 +108,7 @@ function Errands({ errands }: { readonly errands: Errand[] }) {
 }
 
 interface RunningTrialsProps {
-  readonly running: TrialSummaryView[];
+  readonly running: TrialSummary[];
   readonly today: TodayProps['today'];
 }
 
@@ -138,7 +138,7 @@ function RunningTrials({ running, today }: RunningTrialsProps) {
 
 const FIRST = 12;
 
-function errandOf({ trial, units, lastDay }: TrialSummaryView, today: string): readonly Errand[] {
+function errandOf({ trial, units, lastDay }: TrialSummary, today: string): readonly Errand[] {
   const at = (step: string): string => `/trials/${trial.id}/${step}`;
   const things = (count: number): string => counted(count, trial.unitWord);
   if (trial.state === 'closed') return [];
@@ -194,7 +194,7 @@ function errandOf({ trial, units, lastDay }: TrialSummaryView, today: string): r
       ];
 }
 
-function seasonShare({ trial }: TrialSummaryView, today: string): number {
+function seasonShare({ trial }: TrialSummary, today: string): number {
   return Math.min(
     1,
     Math.max(
@@ -204,7 +204,7 @@ function seasonShare({ trial }: TrialSummaryView, today: string): number {
   );
 }
 
-function dayWords({ trial, unitsRead, units }: TrialSummaryView, today: string): string {
+function dayWords({ trial, unitsRead, units }: TrialSummary, today: string): string {
   const day = daysBetween(trial.startsOn, today);
   const season =
     day < 0

@@ -2,15 +2,15 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import type { TrialSummary } from '@/core/trial/trial-summary';
 import { pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 import { EmptyBench } from '@/features/today/EmptyBench';
 import { Page } from '@/ui/Page';
 import { TakeIn } from './TakeIn';
-import type { TrialSummaryView } from './trial-summary';
 
 /** Every trial of the garden with where it stands. */
-export function TrialList({ summaries }: { readonly summaries: readonly TrialSummaryView[] }) {
+export function TrialList({ summaries }: { readonly summaries: readonly TrialSummary[] }) {
   return (
     <Page>
       <Head>
@@ -43,11 +43,11 @@ export function TrialList({ summaries }: { readonly summaries: readonly TrialSum
   );
 }
 
-function stepFor({ trial }: TrialSummaryView): string {
+function stepFor({ trial }: TrialSummary): string {
   return { planned: 'lay-out', locked: 'weigh', closed: 'judge' }[trial.state];
 }
 
-function stateWords({ trial, units, unitsRead }: TrialSummaryView): string {
+function stateWords({ trial, units, unitsRead }: TrialSummary): string {
   if (trial.state === 'planned')
     return units === 0 ? 'Asked, not laid out yet.' : 'Dealt, plan not locked yet.';
   return `Running${trial.isBlind && !trial.keyOpenedAt ? ', blind' : ''}: ${unitsRead} of ${units} ${pluralOf(trial.unitWord)} read.`;

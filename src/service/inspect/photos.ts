@@ -8,7 +8,7 @@ import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { UnitId } from '@/core/trial/model/ids';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
 import { addPhoto, deletePhoto, findPhoto, measurePhoto, photosOf } from '@/store/inspect';
 import {
@@ -56,9 +56,9 @@ export async function keepPhoto(
   };
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'picture kept';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     if (!data.units.some(unit => unit.id === photo.unitId))
-      return { what, result: failure({ kind: 'no-such-unit' }) };
+      return refused(what, { kind: 'no-such-unit' });
     if ((await findPhoto(db, trialId, photo.id)) === undefined) {
       for (const size of ['large', 'small'] as const)
         await keepPhotoFile(trialId, photo.id, size, made.value[size]);
@@ -151,8 +151,7 @@ export function scalePhoto(trialId: string, input: unknown): Promise<Result<numb
   return changeOneTrial(trialId, async db => {
     const what = 'picture measured';
     const form = RuleForm.safeParse(input);
-    if (!form.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(form.error) }) };
+    if (!form.success) return invalid(what, fieldTroublesOf(form.error));
     const widthMm = form.data.mm / form.data.share;
     const was = await measurePhoto(db, trialId, form.data.photoId, widthMm);
     return {

@@ -15,7 +15,7 @@ import { standInLaboratory } from '@/devices/laboratory-stand-in';
 import type { SoilLaboratory } from '@/devices/soil-laboratory';
 import { instantNow, today } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
 import { addSamples, samplesOf } from '@/store/inspect';
 import { addMeasure } from '@/store/measures';
@@ -43,20 +43,13 @@ export function fillBags(
 ): Promise<Result<readonly SoilSample[], TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'soil sampled';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const form = BagsForm.safeParse(input);
-    if (!form.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(form.error) }) };
+    if (!form.success) return invalid(what, fieldTroublesOf(form.error));
     const { codes, ...facts } = form.data;
     const units = data.units.filter(unit => codes.includes(unit.code));
     if (units.length !== new Set(codes).size)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { codes: 'Choose among the units of this trial.' },
-        }),
-      };
+      return invalid(what, { codes: 'Choose among the units of this trial.' });
     const numbers = nextSampleNumbers(
       (await samplesOf(db, trialId)).map(sample => sample.number),
       units.length,
@@ -96,7 +89,7 @@ export async function takeReport(
   let rowTroubles: readonly RowTrouble[] = [];
   const taken = await changeOneTrial<number>(trialId, async (db, data) => {
     const what = 'report taken in';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const read = labReadings(values.value, {
       samples: await samplesOf(db, trialId),
       measures: data.measures,
@@ -117,7 +110,7 @@ export async function takeReport(
         ? [{ row: 0, column: '', says: `The values of bag ${again.subsample} are here already.` }]
         : []
       : read.trouble;
-    if (!read.ok || again) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!read.ok || again) return refused(what, { kind: 'changed-meanwhile' });
     for (const measure of read.value.measures) await addMeasure(db, trialId, measure);
     await addReadings(db, trialId, read.value.readings);
     return {

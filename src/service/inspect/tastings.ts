@@ -5,7 +5,7 @@ import type { Tasting } from '@/core/trial/model/tasting';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
 import { addTasting, countTasting, tastingsOf } from '@/store/inspect';
 
@@ -24,21 +24,13 @@ export function layCups(trialId: string, input: unknown): Promise<Result<Tasting
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'tasting laid out';
     if (data.trial.state !== 'locked')
-      return {
-        what,
-        result: failure({ kind: data.trial.state === 'closed' ? 'closed' : 'not-locked' }),
-      };
+      return refused(what, { kind: data.trial.state === 'closed' ? 'closed' : 'not-locked' });
     const form = TastingForm.safeParse(input);
-    if (!form.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(form.error) }) };
+    if (!form.success) return invalid(what, fieldTroublesOf(form.error));
     const [a, b] = [form.data.codeA, form.data.codeB].map(code =>
       data.units.find(unit => unit.code === code),
     );
-    if (!a || !b || a === b)
-      return {
-        what,
-        result: failure({ kind: 'invalid', fields: { codeB: 'Choose two that differ.' } }),
-      };
+    if (!a || !b || a === b) return invalid(what, { codeB: 'Choose two that differ.' });
     const tasting: Tasting = {
       id: newId(),
       unitA: a.id,
@@ -64,19 +56,12 @@ export function countCups(trialId: string, input: unknown): Promise<Result<numbe
   return changeOneTrial(trialId, async db => {
     const what = 'tasting counted';
     const form = CountForm.safeParse(input);
-    if (!form.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(form.error) }) };
+    if (!form.success) return invalid(what, fieldTroublesOf(form.error));
     const { tastingId, correct } = form.data;
     const tasting = (await tastingsOf(db, trialId)).find(each => each.id === tastingId);
-    if (!tasting) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!tasting) return refused(what, { kind: 'changed-meanwhile' });
     if (correct > tasting.tasters)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { correct: `There were ${tasting.tasters} tasters.` },
-        }),
-      };
+      return invalid(what, { correct: `There were ${tasting.tasters} tasters.` });
     return {
       what,
       subjectId: tastingId,

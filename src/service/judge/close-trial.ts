@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { IncidentId } from '@/core/trial/model/ids';
@@ -8,7 +8,7 @@ import type { Trial } from '@/core/trial/model/trial';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
-import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
+import { changeOneTrial, entryTrouble, invalid, refused } from '@/service/trial/change-trial';
 import { changesOf, logChange } from '@/store/changes';
 import { database, inTransaction } from '@/store/connection/database';
 import { addIncident } from '@/store/entries';
@@ -20,7 +20,7 @@ import { freezePlanned } from './freeze';
 export function openKey(trialId: string): Promise<Result<Trial, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, { trial }) => {
     const what = 'key opened';
-    if (trial.state === 'planned') return { what, result: failure({ kind: 'not-locked' }) };
+    if (trial.state === 'planned') return refused(what, { kind: 'not-locked' });
     if (trial.keyOpenedAt !== null) return { what, result: success(trial) };
     const opened = { keyOpenedAt: instantNow() };
     await changeTrial(db, trialId, opened);
@@ -48,18 +48,17 @@ export function leaveOut(trialId: string, input: unknown): Promise<Result<Incide
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'left out';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const parsed = LeaveOutForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const unit = data.units.find(candidate => candidate.id === parsed.data.unitId);
-    if (!unit) return { what, result: failure({ kind: 'no-such-unit' }) };
+    if (!unit) return refused(what, { kind: 'no-such-unit' });
     if (
       data.incidents.some(
         incident => incident.unitId === unit.id && incident.decision === 'leave-out',
       )
     )
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+      return refused(what, { kind: 'changed-meanwhile' });
     const incident: Incident = {
       id: IncidentId.parse(newId()),
       unitId: unit.id,
@@ -93,9 +92,9 @@ export function undoLeaveOut(
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'put back in';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const current = data.incidents.find(incident => incident.id === incidentId);
-    if (!current) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!current) return refused(what, { kind: 'changed-meanwhile' });
     const removal: Incident = {
       ...current,
       id: IncidentId.parse(newId()),
@@ -113,7 +112,7 @@ export function closeTrial(trialId: string): Promise<Result<Trial, TrialTrouble>
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'closed';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const closed = {
       state: 'closed',
       closedAt: instantNow(),

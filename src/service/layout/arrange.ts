@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { movePlace } from '@/core/design/site/arrangement';
 import { guardRingMm, liftGuards, plantGuards } from '@/core/design/site/guard-plants';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { type Layout, SiteFeature } from '@/core/trial/model/layout';
 import type { Place } from '@/core/trial/model/place';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { newId } from '@/service/garden/new-id';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { changeArrangement } from '@/store/layouts';
 
 const MoveForm = z.object({
@@ -20,21 +20,17 @@ const MoveForm = z.object({
 export function arrangePlace(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'place moved';
-    if (data.trial.state !== 'planned')
-      return { what, result: failure({ kind: 'already-locked' }) };
+    if (data.trial.state !== 'planned') return refused(what, { kind: 'already-locked' });
     const parsed = MoveForm.safeParse(input);
-    if (!parsed.success || !data.layout)
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!parsed.success || !data.layout) return refused(what, { kind: 'changed-meanwhile' });
     const moved = movePlace(data.places, parsed.data.placeId, parsed.data.xMm, parsed.data.yMm);
     if (!moved.ok)
-      return {
+      return refused(
         what,
-        result: failure(
-          moved.trouble.kind === 'stands-on'
-            ? { kind: 'place-taken', by: moved.trouble.other }
-            : { kind: 'changed-meanwhile' },
-        ),
-      };
+        moved.trouble.kind === 'stands-on'
+          ? { kind: 'place-taken', by: moved.trouble.other }
+          : { kind: 'changed-meanwhile' },
+      );
     const changed = moved.value.filter((place, i) => place !== data.places[i]);
     await changeArrangement(db, trialId, {
       places: changed,
@@ -72,20 +68,14 @@ const SiteForm = z.object({ site: z.array(SiteFeature).max(12), hasGuards: z.boo
 export function describeSite(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'site described';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = SiteForm.safeParse(input);
     if (!parsed.success)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { site: 'A feature has a side and a percentage from above 0 to 100.' },
-        }),
-      };
-    if (!data.layout) return { what, result: failure({ kind: 'not-dealt' }) };
+      return invalid(what, { site: 'A feature has a side and a percentage from above 0 to 100.' });
+    if (!data.layout) return refused(what, { kind: 'not-dealt' });
     const stood = guarded(data, parsed.data);
     if (stood.places !== data.places && data.trial.state !== 'planned')
-      return { what, result: failure({ kind: 'already-locked' }) };
+      return refused(what, { kind: 'already-locked' });
     await changeArrangement(db, trialId, {
       ...(stood.places === data.places ? {} : { allPlaces: stood.places }),
       layout: { site: stood.site, hasGuards: parsed.data.hasGuards },

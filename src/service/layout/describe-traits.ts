@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { readTrait } from '@/core/trial/forms/trait-form';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { putTraits } from '@/store/layouts';
 
 /** Says what else differs between units: variety, container, batch, who planted. It changes no deal; the audit looks at it. */
@@ -12,9 +12,9 @@ export function describeTrait(
 ): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'trait described';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const trait = readTrait(input, data);
-    if (!trait.ok) return { what, result: failure({ kind: 'invalid', fields: trait.trouble }) };
+    if (!trait.ok) return invalid(what, trait.trouble);
     const { name, byUnit } = trait.value;
     await putTraits(
       db,
@@ -32,9 +32,9 @@ export function describeTrait(
 export function removeTrait(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'trait taken away';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const name = z.string().max(40).safeParse(input);
-    if (!name.success) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!name.success) return refused(what, { kind: 'changed-meanwhile' });
     await putTraits(
       db,
       trialId,

@@ -3,7 +3,7 @@ import { readBench } from '@/core/design/layouts/bench-form';
 import { keepArrangement } from '@/core/design/site/arrangement';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import { plantGuards } from '@/core/design/site/guard-plants';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { bottleCodes } from '@/core/schedule/rules/bottle-codes';
 import type { Layout } from '@/core/trial/model/layout';
 import type { Trial } from '@/core/trial/model/trial';
@@ -12,7 +12,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { changeCarePlan } from '@/store/care';
 import { putLayout, setFactorStratum } from '@/store/layouts';
 import { changeTrial } from '@/store/trials';
@@ -25,10 +25,9 @@ export async function dealTrial(
   const { system } = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'dealt';
-    if (data.trial.state !== 'planned')
-      return { what, result: failure({ kind: 'already-locked' }) };
+    if (data.trial.state !== 'planned') return refused(what, { kind: 'already-locked' });
     const request = readBench(input, system, data.treatments);
-    if (!request.ok) return { what, result: failure({ kind: 'invalid', fields: request.trouble }) };
+    if (!request.ok) return invalid(what, request.trouble);
     const bench = layOutBench(
       {
         ...request.value,
@@ -77,8 +76,8 @@ export async function dealTrial(
 export function lockPlan(trialId: string): Promise<Result<Trial, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, { trial, layout, treatments }) => {
     const what = 'plan locked';
-    if (trial.state !== 'planned') return { what, result: failure({ kind: 'already-locked' }) };
-    if (!layout) return { what, result: failure({ kind: 'not-dealt' }) };
+    if (trial.state !== 'planned') return refused(what, { kind: 'already-locked' });
+    if (!layout) return refused(what, { kind: 'not-dealt' });
     const locked = { state: 'locked', lockedAt: instantNow() } as const;
     await changeTrial(db, trialId, locked);
     // Not from the deal's seed: who knows that could read the bottles.

@@ -1,8 +1,8 @@
 import { randomInt } from 'node:crypto';
 import { canMove, type MovingRound, movingRound } from '@/core/design/site/moving-round';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
+import { changeOneTrial, entryTrouble, refused } from '@/service/trial/change-trial';
 import { moveUnits } from '@/store/layouts';
 
 /** Deals the units' places anew, within what the layout allows, and puts the round in the log. @returns the walk */
@@ -10,9 +10,8 @@ export function movePots(trialId: string): Promise<Result<MovingRound['walk'], T
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'pots moved';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
-    if (!data.layout || !canMove(data.layout))
-      return { what, result: failure({ kind: 'cant-move' }) };
+    if (trouble) return refused(what, trouble);
+    if (!data.layout || !canMove(data.layout)) return refused(what, { kind: 'cant-move' });
     const seed = randomInt(2 ** 32);
     const round = movingRound(data, seed);
     const positions = new Map(data.units.map(unit => [unit.placeId, unit.position]));

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { depthOfBags } from '@/core/materials/mix/depth';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { TreatmentId } from '@/core/trial/model/ids';
@@ -9,7 +9,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { addAmendment } from '@/store/plan-records';
 import { renameLevel } from '@/store/questions';
 import { changeTrial } from '@/store/trials';
@@ -31,10 +31,9 @@ export function nameByDepth(
 ): Promise<Result<Treatment, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'level named by its real depth';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = Form.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { treatmentId, bags, bagMl, name } = parsed.data;
     const treatment = data.treatments.find(each => each.id === treatmentId);
     const { areaM2 } = unitMeasuresOf(
@@ -42,20 +41,12 @@ export function nameByDepth(
       null,
     );
     if (data.factors.length > 1)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { name: 'Crossed levels keep their names: note the depth under “not planned”.' },
-        }),
-      };
-    if (!treatment || areaM2 === undefined)
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+      return invalid(what, {
+        name: 'Crossed levels keep their names: note the depth under “not planned”.',
+      });
+    if (!treatment || areaM2 === undefined) return refused(what, { kind: 'changed-meanwhile' });
     if (data.treatments.some(each => each.id !== treatmentId && each.name === name))
-      return {
-        what,
-        result: failure({ kind: 'invalid', fields: { name: 'Another treatment has that name.' } }),
-      };
+      return invalid(what, { name: 'Another treatment has that name.' });
     const depthMm = depthOfBags(bags, bagMl, areaM2);
     const levels = Object.fromEntries(
       Object.entries(treatment.levels).map(([factor, level]) => [

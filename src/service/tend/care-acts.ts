@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays, CalendarDay } from '@/core/time/garden-day';
@@ -13,7 +13,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { addCareAct, putCareRule } from '@/store/care';
 import { weatherBetween } from '@/store/weather';
 import { amend } from './care';
@@ -47,10 +47,9 @@ export async function tickOff(
   const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care done';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = ActForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     // A blind trial's pages know its rules by another name.
     const own = data.care.rules.find(
       rule =>
@@ -63,22 +62,12 @@ export async function tickOff(
       unitIds: unitIdsOf(data, codes),
       ruleId: own?.id ?? parsed.data.ruleId,
     };
-    if (!own) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!own) return refused(what, { kind: 'changed-meanwhile' });
     if (form.isSkipped && form.note.length < 3)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { note: 'Say why it was left out: it is part of the trial.' },
-        }),
-      };
-    if (form.doneOn > today())
-      return {
-        what,
-        result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }),
-      };
+      return invalid(what, { note: 'Say why it was left out: it is part of the trial.' });
+    if (form.doneOn > today()) return invalid(what, { doneOn: 'That day is still to come.' });
     const trouble = unitsTrouble(codes, form) ?? tooSoon(data, own, form);
-    if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
+    if (trouble) return invalid(what, trouble);
     const current = data.care.acts.findLast(
       act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id,
     );
@@ -99,8 +88,7 @@ export async function tickOff(
       supersedes: isAgain ? null : (current?.id ?? null),
       isRemoval: false,
     };
-    if (!(await addCareAct(db, trialId, act)))
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!(await addCareAct(db, trialId, act))) return refused(what, { kind: 'changed-meanwhile' });
     return {
       what: form.isSkipped ? 'care skipped' : what,
       subjectId: act.id,
@@ -150,7 +138,7 @@ export function undoAct(trialId: string, actId: string): Promise<Result<true, Tr
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'tick taken back';
     const current = data.care.acts.find(act => act.id === actId);
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     if (
       !current ||
       !(await addCareAct(db, trialId, {
@@ -161,7 +149,7 @@ export function undoAct(trialId: string, actId: string): Promise<Result<true, Tr
         isRemoval: true,
       }))
     )
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+      return refused(what, { kind: 'changed-meanwhile' });
     return { what, subjectId: actId, result: success(true) };
   });
 }
@@ -179,27 +167,16 @@ const LogForm = z.object({
 export function logCare(trialId: string, input: unknown): Promise<Result<CareAct, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care logged';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = LogForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { note, doneOn, codes, ...form } = parsed.data;
     const unitIds = unitIdsOf(data, codes);
-    if (doneOn > today())
-      return {
-        what,
-        result: failure({ kind: 'invalid', fields: { doneOn: 'That day is still to come.' } }),
-      };
+    if (doneOn > today()) return invalid(what, { doneOn: 'That day is still to come.' });
     const trouble = unitsTrouble(codes, { unitIds, note });
-    if (trouble) return { what, result: failure({ kind: 'invalid', fields: trouble }) };
+    if (trouble) return invalid(what, trouble);
     if (form.treatmentIds.length > 0 && note.length < 3)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { note: 'Not all got it: say why. It will stand on the verdict.' },
-        }),
-      };
+      return invalid(what, { note: 'Not all got it: say why. It will stand on the verdict.' });
     const rule: CareRule = {
       ...form,
       id: newId(),

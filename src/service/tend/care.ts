@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { readCare } from '@/core/schedule/rules/care-form';
 import { CalendarDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
@@ -11,7 +11,7 @@ import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
-import { changeOneTrial } from '@/service/trial/change-trial';
+import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { changeCarePlan, deleteCareRule, putCareRule } from '@/store/care';
 import type { Database } from '@/store/connection/database';
 import { addAmendment } from '@/store/plan-records';
@@ -33,7 +33,7 @@ export async function saveCareRule(
     const trouble =
       planTrouble(data, why) ??
       (ruleId !== null && !current ? { kind: 'changed-meanwhile' as const } : undefined);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const read = readCare(
       input,
       {
@@ -44,7 +44,7 @@ export async function saveCareRule(
       },
       current?.id ?? newId(),
     );
-    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    if (!read.ok) return invalid(what, read.trouble);
     await putCareRule(db, trialId, read.value, data.care.rules.length);
     await amend(db, data, current?.name ?? '', read.value.name, why);
     return { what, subjectId: read.value.id, detail: read.value, result: success(read.value) };
@@ -62,8 +62,7 @@ export function removeCareRule(
     const rule = data.care.rules.find(each => each.id === ruleId);
     const trouble =
       planTrouble(data, why) ?? (rule ? undefined : { kind: 'changed-meanwhile' as const });
-    if (trouble || !rule)
-      return { what, result: failure(trouble ?? { kind: 'changed-meanwhile' }) };
+    if (trouble || !rule) return refused(what, trouble ?? { kind: 'changed-meanwhile' });
     await deleteCareRule(db, trialId, ruleId);
     await amend(db, data, rule.name, '—', why);
     return { what, subjectId: ruleId, result: success(true) };
@@ -110,10 +109,9 @@ export function changeCareSettings(
 ): Promise<Result<CarePlan['settings'], TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care settings changed';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = SettingsForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const settings = CareSettings.parse({ ...data.care.settings, ...parsed.data });
     await changeCarePlan(db, trialId, { settings });
     return { what, detail: parsed.data, result: success(settings) };
@@ -129,10 +127,9 @@ const StageForm = z.object({
 export function dateStage(trialId: string, input: unknown): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'stage dated';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = StageForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { [parsed.data.stage]: _, ...others } = data.care.stages;
     await changeCarePlan(db, trialId, {
       stages: parsed.data.day === '' ? others : { ...others, [parsed.data.stage]: parsed.data.day },

@@ -14,7 +14,7 @@ import type { Database } from '@/store/connection/database';
 import { addAmendment } from '@/store/plan-records';
 import { changeMargin } from '@/store/questions';
 import { changeTrial } from '@/store/trials';
-import { changeOneTrial, entryTrouble } from './change-trial';
+import { changeOneTrial, entryTrouble, invalid, refused } from './change-trial';
 
 const AmendmentForm = z.object({
   what: z.enum(['margin', 'end', 'other']),
@@ -39,13 +39,11 @@ export function amendPlan(
     const isCorrection =
       data.trial.state === 'closed' && parsed.success && parsed.data.what === 'other';
     const trouble = isCorrection ? undefined : entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (trouble) return refused(what, trouble);
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { to, ...form } = parsed.data;
     const change = changeOf(data, form.what, to);
-    if (!change.ok)
-      return { what, result: failure({ kind: 'invalid', fields: { to: change.trouble } }) };
+    if (!change.ok) return invalid(what, { to: change.trouble });
     const amendment: Amendment = {
       ...form,
       id: newId(),

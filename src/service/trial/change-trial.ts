@@ -1,4 +1,5 @@
 import { failure, type Result } from '@/core/result';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Trial } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -13,6 +14,16 @@ export interface Done<Value> {
   readonly what: string;
   readonly subjectId?: string;
   readonly detail?: Readonly<Record<string, unknown>>;
+}
+
+/** A change that was not made, and why. */
+export function refused(what: string, trouble: TrialTrouble): Done<never> {
+  return { what, result: failure(trouble) };
+}
+
+/** A change that was not made for what stands in its form: one sentence a field. */
+export function invalid(what: string, fields: FieldTroubles): Done<never> {
+  return refused(what, { kind: 'invalid', fields });
 }
 
 /** Makes one change to a trial, whole or not at all, and puts it in the log. */

@@ -1,10 +1,10 @@
 import { readMeasure } from '@/core/measure/library/own-measure';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { newId } from '@/service/garden/new-id';
 import { addMeasure, removeMeasure } from '@/store/measures';
-import { changeOneTrial } from './change-trial';
+import { changeOneTrial, invalid, refused } from './change-trial';
 
 /** Adds something that is read beside the harvest. It is never the main measure: that was fixed with the question. */
 export function addMeasureToTrial(
@@ -13,9 +13,9 @@ export function addMeasureToTrial(
 ): Promise<Result<Measure, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'measure added';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const read = readMeasure(input, data.measures, newId());
-    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    if (!read.ok) return invalid(what, read.trouble);
     await addMeasure(db, trialId, read.value);
     return {
       what,
@@ -35,24 +35,12 @@ export function removeMeasureFromTrial(
     const what = 'measure taken out';
     const measure = data.measures.find(each => each.id === measureId && each.scale !== null);
     if (measure?.isMain)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: {
-            measure: `${measure.name} is the main measure: it was fixed with the question.`,
-          },
-        }),
-      };
-    if (!measure) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+      return invalid(what, {
+        measure: `${measure.name} is the main measure: it was fixed with the question.`,
+      });
+    if (!measure) return refused(what, { kind: 'changed-meanwhile' });
     if (!(await removeMeasure(db, trialId, measureId)))
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { measure: `${measure.name} was read already: its readings stay.` },
-        }),
-      };
+      return invalid(what, { measure: `${measure.name} was read already: its readings stay.` });
     return { what, subjectId: measureId, detail: { name: measure.name }, result: success(true) };
   });
 }

@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { isInspected } from '@/core/measure/library/end-inspection';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { Prediction } from '@/core/trial/model/plan-record';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
 import { addPrediction } from '@/store/plan-records';
-import { changeOneTrial } from './change-trial';
+import { changeOneTrial, invalid, refused } from './change-trial';
 
 const PredictionForm = z.object({
   by: z.string().trim().min(1, 'Who says so?').max(80, 'At most 80 characters.'),
@@ -32,16 +32,15 @@ export function predict(
 ): Promise<Result<Pick<Prediction, 'by' | 'sealedAt'>, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'prediction sealed';
-    if (data.trial.state === 'closed') return { what, result: failure({ kind: 'closed' }) };
+    if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = PredictionForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { by, expects, why, about } = parsed.data;
     const isTooLate =
       about === '' ? data.picks.length > 0 || data.readings.length > 0 : isInspected(data);
-    if (isTooLate) return { what, result: failure({ kind: 'too-late-to-guess' }) };
+    if (isTooLate) return refused(what, { kind: 'too-late-to-guess' });
     if (expects !== '' && !data.treatments.some(treatment => treatment.name === expects))
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+      return refused(what, { kind: 'changed-meanwhile' });
     const prediction: Prediction = {
       id: newId(),
       by,

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { Regret } from '@/core/trial/model/plan-record';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
 import { addRegret } from '@/store/plan-records';
-import { changeOneTrial } from './change-trial';
+import { changeOneTrial, invalid, refused } from './change-trial';
 
 const RegretForm = z.object({
   text: z
@@ -24,10 +24,9 @@ export function recordRegret(
 ): Promise<Result<Regret, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'regret noted';
-    if (data.trial.state === 'planned') return { what, result: failure({ kind: 'not-locked' }) };
+    if (data.trial.state === 'planned') return refused(what, { kind: 'not-locked' });
     const parsed = RegretForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const noted: Regret = { id: newId(), at: instantNow(), ...parsed.data };
     await addRegret(db, trialId, noted);
     return { what, subjectId: noted.id, result: success(noted) };

@@ -1,33 +1,11 @@
-import type { Trial } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import type { TrialSummary } from '@/core/trial/trial-summary';
 import { currentGarden } from '@/service/garden/garden';
 import { type Change, changesOf } from '@/store/changes';
 import { database } from '@/store/connection/database';
 import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
 import { findTrialData, trialsOf } from '@/store/trials';
 import { frozenHeadlines } from '@/store/verdicts';
-
-/** A trial as a list shows it. */
-export interface TrialSummary {
-  readonly trial: Pick<
-    Trial,
-    | 'id'
-    | 'question'
-    | 'crop'
-    | 'unitWord'
-    | 'state'
-    | 'startsOn'
-    | 'endsOn'
-    | 'isBlind'
-    | 'keyOpenedAt'
-  >;
-  readonly units: number;
-  readonly unitsRead: number;
-  /** The last day it was picked or read, and how many units were; null before the first. */
-  readonly lastDay: { readonly day: string; readonly units: number } | null;
-  /** Of a closed trial: its frozen sentence. */
-  readonly headline: string | null;
-}
 
 /** Every trial of the garden, the latest begun first. */
 export async function listTrials(): Promise<readonly TrialSummary[]> {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { CalendarDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { IncidentId } from '@/core/trial/model/ids';
@@ -14,7 +14,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
-import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
+import { changeOneTrial, entryTrouble, invalid, refused } from '@/service/trial/change-trial';
 import { addIncident } from '@/store/entries';
 
 const MishapForm = z.object({
@@ -39,39 +39,20 @@ export function recordMishap(
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'mishap';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const parsed = MishapForm.safeParse(input);
-    if (!parsed.success)
-      return { what, result: failure({ kind: 'invalid', fields: fieldTroublesOf(parsed.error) }) };
+    if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { codes, ...form } = parsed.data;
     const units = data.units.filter(unit => codes.includes(unit.code));
     if (units.length !== new Set(codes).size)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { codes: 'Choose among the units of this trial.' },
-        }),
-      };
+      return invalid(what, { codes: 'Choose among the units of this trial.' });
     if (form.byTreatment === 'yes' && form.decision !== 'keep')
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: { decision: 'What the treatment did is its result: it stays in.' },
-        }),
-      };
+      return invalid(what, { decision: 'What the treatment did is its result: it stays in.' });
     const { replaceUntil } = data.trial.rules;
     if (form.decision === 'replace' && replaceUntil !== '' && form.happenedOn > replaceUntil)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: {
-            decision: `It was agreed that no spare stands in after ${replaceUntil}. Let it count to that day, or leave it out.`,
-          },
-        }),
-      };
+      return invalid(what, {
+        decision: `It was agreed that no spare stands in after ${replaceUntil}. Let it count to that day, or leave it out.`,
+      });
     const incidents = units.map(
       (unit): Incident => ({
         ...form,

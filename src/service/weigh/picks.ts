@@ -1,6 +1,6 @@
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { type TooEarly, tooEarly } from '@/core/materials/safety/pre-harvest-interval';
-import { failure, type Result, success } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { readPick } from '@/core/trial/forms/pick-form';
 import { PickId } from '@/core/trial/model/ids';
@@ -11,7 +11,7 @@ import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
-import { changeOneTrial, entryTrouble } from '@/service/trial/change-trial';
+import { changeOneTrial, entryTrouble, invalid, refused } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
 import { addPick, findPick, pickHistory } from '@/store/entries';
 
@@ -24,7 +24,7 @@ export async function takePick(
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'pick';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const read = readPick(input, {
       system,
       today: today(),
@@ -32,39 +32,26 @@ export async function takePick(
       mainMeasure: mainMeasure(data),
       now: instantNow(),
     });
-    if (!read.ok) return { what, result: failure({ kind: 'invalid', fields: read.trouble }) };
+    if (!read.ok) return invalid(what, read.trouble);
     const pick = read.value;
     if (!data.units.some(unit => unit.id === pick.unitId))
-      return { what, result: failure({ kind: 'no-such-unit' }) };
+      return refused(what, { kind: 'no-such-unit' });
     const early = pick.outcome === 'picked' ? waitingOn(data, pick)[0] : undefined;
     if (early && pick.note.length < 3)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: {
-            pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.`,
-          },
-        }),
-      };
+      return invalid(what, {
+        pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.`,
+      });
     const off =
       pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3
         ? reEntryOf(data.care.rules, data.care.acts, data.products, instantNow())[0]
         : undefined;
     if (off)
-      return {
-        what,
-        result: failure({
-          kind: 'invalid',
-          fields: {
-            pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.`,
-          },
-        }),
-      };
+      return invalid(what, {
+        pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.`,
+      });
     if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes)))
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
-    if (!(await addPick(db, trialId, pick)))
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+      return refused(what, { kind: 'changed-meanwhile' });
+    if (!(await addPick(db, trialId, pick))) return refused(what, { kind: 'changed-meanwhile' });
     return {
       what: pick.supersedes ? 'pick revised' : what,
       subjectId: pick.id,
@@ -101,9 +88,9 @@ export function removePick(trialId: string, pickId: string): Promise<Result<Pick
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'pick taken out';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const current = data.picks.find(pick => pick.id === pickId);
-    if (!current) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!current) return refused(what, { kind: 'changed-meanwhile' });
     const removal: Pick = {
       ...current,
       id: PickId.parse(newId()),
@@ -124,12 +111,12 @@ export function undoRevision(
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'undone';
     const trouble = entryTrouble(data.trial);
-    if (trouble) return { what, result: failure(trouble) };
+    if (trouble) return refused(what, trouble);
     const revision = await findPick(db, trialId, revisionId);
     const before = revision?.supersedes
       ? await findPick(db, trialId, revision.supersedes)
       : undefined;
-    if (!revision || !before) return { what, result: failure({ kind: 'changed-meanwhile' }) };
+    if (!revision || !before) return refused(what, { kind: 'changed-meanwhile' });
     const restored: Pick = {
       ...before,
       id: PickId.parse(newId()),
@@ -137,7 +124,7 @@ export function undoRevision(
       takenAt: instantNow(),
     };
     if (!(await addPick(db, trialId, restored)))
-      return { what, result: failure({ kind: 'changed-meanwhile' }) };
+      return refused(what, { kind: 'changed-meanwhile' });
     return { what, subjectId: restored.id, result: success(restored) };
   });
 }

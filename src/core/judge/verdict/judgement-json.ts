@@ -1,4 +1,4 @@
-import type { Contrast, Judgement } from '@/core/judge/outcomes/judgement';
+import type { Contrast, EstimableContrast, Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 
 /**
@@ -38,46 +38,29 @@ export function judgementJson(
   };
 }
 
+const CONTRAST_KEYS = [
+  'treatment',
+  'control',
+  'estimable',
+  'difference',
+  'se',
+  'df',
+  't',
+  'p',
+  'ci',
+  'pAdjusted',
+  'ciAdjusted',
+  'percent',
+  'percentCi',
+  'percentCiAdjusted',
+  'shuffleP',
+  'shufflePAdjusted',
+  'call',
+  'unitsNeeded',
+] as const satisfies readonly (keyof EstimableContrast)[];
+
 function contrastJson(contrast: Contrast): Readonly<Record<string, unknown>> {
   if (!contrast.estimable)
     return { treatment: contrast.treatment, control: contrast.control, estimable: false };
-  const {
-    treatment,
-    control,
-    difference,
-    se,
-    df,
-    t,
-    p,
-    ci,
-    pAdjusted,
-    ciAdjusted,
-    percent,
-    percentCi,
-    percentCiAdjusted,
-    shuffleP,
-    shufflePAdjusted,
-    call,
-    unitsNeeded,
-  } = contrast;
-  return {
-    treatment,
-    control,
-    estimable: true,
-    difference,
-    se,
-    df,
-    t,
-    p,
-    ci,
-    pAdjusted,
-    ciAdjusted,
-    percent,
-    percentCi,
-    percentCiAdjusted,
-    shuffleP,
-    shufflePAdjusted,
-    call,
-    unitsNeeded,
-  };
+  return Object.fromEntries(CONTRAST_KEYS.map(key => [key, contrast[key]]));
 }

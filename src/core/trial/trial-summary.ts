@@ -1,7 +1,7 @@
-import type { Trial } from '@/core/trial/model/trial';
+import type { Trial } from './model/trial';
 
 /** A trial as lists show it: no more of it, since a page may list hundreds. */
-export interface TrialSummaryView {
+export interface TrialSummary {
   readonly trial: Pick<
     Trial,
     | 'id'
@@ -16,6 +16,8 @@ export interface TrialSummaryView {
   >;
   readonly units: number;
   readonly unitsRead: number;
+  /** The last day it was picked or read, and how many units were; null before the first. */
   readonly lastDay: { readonly day: string; readonly units: number } | null;
+  /** Of a closed trial: its frozen sentence. */
   readonly headline: string | null;
 }
