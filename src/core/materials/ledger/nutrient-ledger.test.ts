@@ -371,6 +371,15 @@ test.each([
     pack: { of: packOf, amount: 110, price: null },
   });
   // 1,000 g or ml in all, a tenth to spare: 2,000 g in packs of 110 g, or 500 ml in packs of 110 ml.
-  const account = { treatmentId: first.id, lines: [{ product: heavy.name, of, amount: 125 }] };
-  expect(shoppingList([account as never], [heavy], () => 8)[0]?.packs).toBe(packs);
+  const nothing = { nutrients: {}, released: {}, dryG: null, cost: null };
+  const line = { ruleId: v7(), name: 'feed', product: heavy.name, times: 1, amount: 125, of };
+  const account = {
+    ...nothing,
+    treatmentId: first.id,
+    name: first.name,
+    lines: [{ ...nothing, ...line }],
+    isLeast: false,
+    minutes: 0,
+  };
+  expect(shoppingList([account], [heavy], () => 8)[0]?.packs).toBe(packs);
 });
