@@ -8,8 +8,8 @@ import {
   BLANK_MEASURE,
   BLANK_TREATMENT,
   BLANK_TRIAL,
+  NOTHING_ENTERED,
 } from '@/core/trial/model/blank-facts';
-import { NO_CARE } from '@/core/trial/model/care-plan';
 import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Pick } from '@/core/trial/model/pick';
@@ -115,14 +115,8 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       }),
     ),
     ...bench,
+    ...NOTHING_ENTERED,
     picks: picksOf(script, treatments, bench.units, dice),
-    readings: [],
-    incidents: [],
-    care: NO_CARE,
-    products: [],
-    predictions: [],
-    amendments: [],
-    regrets: [],
   };
 }
 

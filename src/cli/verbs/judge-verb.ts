@@ -6,14 +6,14 @@ import { readTable } from '@/cli/read-table';
 import { refuse } from '@/cli/refuse';
 import { type DoseResponse, doseResponse } from '@/core/judge/after/dose-response';
 import { judge } from '@/core/judge/outcomes/judge';
-import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
 import { type OutcomeRoles, outcomeInputFromTable } from '@/core/judge/table/outcome-table';
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
-import type { Table, TableRoles, TableTrouble } from '@/core/judge/table/table-roles';
+import type { Table, TableRoles } from '@/core/judge/table/table-roles';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
 import { outcomeJson } from '@/core/judge/verdict/outcome-json';
+import { doseText, plainText, tableSentence } from './judge-text';
 
 export const JUDGE_HELP = `turnspit judge FILE.csv --response COL --treatment COL --control NAME [options]
 Judges a spreadsheet that never saw the application: one row a unit, or a subsample of one.
@@ -221,23 +221,6 @@ function doseJson({ trend, fits, levelsOffAt }: DoseResponse): Readonly<Record<s
   };
 }
 
-function doseText({ trend, fits, levelsOffAt }: DoseResponse): string {
-  const best = fits[0];
-  return [
-    trend
-      ? `Trend: ${short(trend.slope)} a unit of dose, p ${short(trend.p)}`
-      : 'Trend: nothing to judge it by',
-    best
-      ? `Fits best: ${best.curve} (${Object.entries(best.parameters)
-          .map(([name, value]) => `${name} ${short(value)}`)
-          .join(', ')})`
-      : '',
-    levelsOffAt === null ? '' : `Levels off at ${short(levelsOffAt)}`,
-  ]
-    .filter(line => line !== '')
-    .join('\n');
-}
-
 const WHOLE = z.string().regex(/^\d+$/).transform(Number);
 
 function readMargin(written: string): Margin {
@@ -248,58 +231,4 @@ function readMargin(written: string): Margin {
       `--margin must be a share of the control, such as 15%, or an amount above 0, such as 0.2; got ${written}.`,
     );
   return parts[2] === '%' ? { kind: 'percent', percent: size } : { kind: 'absolute', amount: size };
-}
-
-function tableSentence(trouble: TableTrouble): string {
-  switch (trouble.kind) {
-    case 'no-column':
-      return `: there is no column “${trouble.column}”. Its columns are ${trouble.columns.join(', ')}.`;
-    case 'no-rows':
-      return ': there is a header but no row under it.';
-    case 'no-treatment-named':
-      return ': --treatment is missing, the column that says what each unit got (or --factor for each factor).';
-    case 'bad-cell':
-      return `, row ${trouble.row}, column ${trouble.column}: ${trouble.read === '' ? 'the cell is empty' : `“${trouble.read}” can't be used`}. Expected ${trouble.expected}.`;
-    case 'no-control':
-      return `: ${trouble.control === undefined ? '--control is missing' : `no row has the control “${trouble.control}”`}. Expected one of ${trouble.treatments.join(', ')}.`;
-    case 'one-treatment':
-      return `: only one treatment found (${trouble.treatments.join(', ')}). Expected at least two to compare.`;
-    case 'too-many':
-      return `, column ${trouble.column}: ${trouble.count} ${trouble.what}. Expected at most ${trouble.most}; is it the right column?`;
-    case 'unit-disagrees':
-      return `, row ${trouble.row}, column ${trouble.column}: unit ${trouble.unit} is ${trouble.read} here and ${trouble.first} above. Expected the same in all its rows.`;
-  }
-}
-
-function plainText(judgement: Judgement, input: JudgeInput): string {
-  const { verdict, shuffle } = judgement;
-  const lines = [
-    verdict.headline,
-    verdict.detail,
-    '',
-    ...judgement.groups.map(
-      group =>
-        `${group.treatment}: n ${group.n}, mean ${short(group.mean)}, SD ${group.sd === null ? 'none' : short(group.sd)}`,
-    ),
-    '',
-    ...judgement.contrasts.map(contrast =>
-      contrast.estimable
-        ? `${contrast.treatment} − ${contrast.control}: ${short(contrast.difference)}${contrast.ciAdjusted ? ` (${short(contrast.ciAdjusted[0])} to ${short(contrast.ciAdjusted[1])}, adjusted p ${short(contrast.pAdjusted ?? 1)})` : ''}${contrast.shufflePAdjusted === null ? '' : `, shuffle p ${short(contrast.shufflePAdjusted)}`}: ${contrast.call}`
-        : `${contrast.treatment} − ${contrast.control}: this layout can't compare them`,
-    ),
-    ...(shuffle
-      ? [
-          '',
-          `Shuffles: ${shuffle.exact ? 'all' : 'random,'} ${shuffle.arrangements}${shuffle.exact ? '' : `, seed ${input.seed}`}`,
-        ]
-      : []),
-    ...(judgement.warnings.length > 0
-      ? ['', ...judgement.warnings.map(warning => `! ${warning.message}`)]
-      : []),
-  ];
-  return `${lines.join('\n')}\n`;
-}
-
-function short(value: number): string {
-  return String(Number(value.toPrecision(4)));
 }

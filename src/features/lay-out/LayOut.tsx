@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, useState, useTransition } from 'react';
+import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { type BenchDraft, readBench } from '@/core/design/layouts/bench-form';
@@ -30,6 +30,7 @@ import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
 import { DealForm } from './DealForm';
 import type { Ground } from './ground';
+import { KeyLook } from './KeyLook';
 import { LockedPlan } from './LockedPlan';
 import { MovePots } from './MovePots';
 import { type Planted, PlantList } from './PlantList';
@@ -273,35 +274,6 @@ function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: LayOutProp
         </Mind>
       )}
     </>
-  );
-}
-
-interface KeyLookProps {
-  readonly keyBench: BenchView | null;
-  readonly setKeyBench: (bench: BenchView | null) => void;
-  readonly showKey: LayOutProps['showKey'];
-  readonly keyRule: string;
-}
-
-/** The way to the key of a blind trial, for whoever feeds. */
-function KeyLook({ keyBench, setKeyBench, showKey, keyRule }: KeyLookProps) {
-  const [isLooking, startLooking] = useTransition();
-  return (
-    <Acts>
-      <Button
-        isPending={isLooking}
-        onPress={() => {
-          if (keyBench) setKeyBench(null);
-          else startLooking(async () => setKeyBench(await showKey()));
-        }}
-      >
-        {keyBench ? 'Hide the key' : 'Show the key'}
-      </Button>
-      <Soft>
-        {keyRule || 'For whoever feeds. Who weighs had better not look.'} Each look is put in the
-        log.
-      </Soft>
-    </Acts>
   );
 }
 

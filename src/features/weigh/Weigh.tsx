@@ -80,19 +80,7 @@ export function Weigh(props: WeighProps) {
 type RoundProps = WeighProps & { readonly bench: BenchView };
 
 function Round(props: RoundProps) {
-  const { trialId, bench, picks, system, today, asked, take, remove, undoRevision } = props;
-  const units = bench.units;
-  const round = useRound({
-    trialId,
-    units,
-    picks,
-    system,
-    today,
-    asked,
-    take,
-    remove,
-    undoRevision,
-  });
+  const round = useRound({ ...props, units: props.bench.units });
   const gross = useRef<HTMLInputElement>(null);
   useWeighKeys();
   useFocusOnNext(gross, round.unit?.id, round.saves);

@@ -2,8 +2,7 @@ import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { fairnessAudit } from '@/core/design/audit/fairness-audit';
 import type { Question } from '@/core/design/question/question-form';
 import { layOutBench } from '@/core/design/site/bench-plan';
-import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';
-import { NO_CARE } from '@/core/trial/model/care-plan';
+import { BLANK_TRIAL, NOTHING_DEALT, NOTHING_ENTERED } from '@/core/trial/model/blank-facts';
 import { GardenId, TrialId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchRequest } from './bench-form';
@@ -33,16 +32,12 @@ export function undealtTrial(data: TrialData): TrialData {
   }));
   return {
     ...data,
+    ...NOTHING_DEALT,
+    ...NOTHING_ENTERED,
     layout: data.layout && { ...data.layout, seed: 1 },
-    places: [],
-    blocks: [],
-    units: [],
-    picks: [],
-    readings: [],
-    incidents: [],
-    care: NO_CARE,
-    products: [],
     predictions,
+    amendments: data.amendments,
+    regrets: data.regrets,
   };
 }
 
@@ -87,18 +82,8 @@ export function draftTrial({ facts, factors, treatments, measures }: Question): 
       closedAt: null,
       keyOpenedAt: null,
     },
-    layout: null,
-    places: [],
-    blocks: [],
-    units: [],
-    picks: [],
-    readings: [],
-    incidents: [],
-    care: NO_CARE,
-    products: [],
-    predictions: [],
-    amendments: [],
-    regrets: [],
+    ...NOTHING_DEALT,
+    ...NOTHING_ENTERED,
   };
 }
 

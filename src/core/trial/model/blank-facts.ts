@@ -1,8 +1,10 @@
+import { NO_CARE } from './care-plan';
 import type { Layout, SiteFeature } from './layout';
 import type { Measure } from './measure';
 import type { Reading } from './reading';
 import type { Treatment } from './treatment';
 import type { Trial } from './trial';
+import type { TrialData } from './trial-data';
 
 /** What a treatment holds that nobody said anything of. */
 export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'> = {
@@ -71,3 +73,33 @@ export const BLANK_READING = {
   asWritten: '',
   device: '',
 } as const satisfies Partial<Reading>;
+
+/** A trial in which nothing was done, foretold or changed yet. */
+export const NOTHING_ENTERED: Pick<
+  TrialData,
+  | 'picks'
+  | 'readings'
+  | 'incidents'
+  | 'care'
+  | 'products'
+  | 'predictions'
+  | 'amendments'
+  | 'regrets'
+> = {
+  picks: [],
+  readings: [],
+  incidents: [],
+  care: NO_CARE,
+  products: [],
+  predictions: [],
+  amendments: [],
+  regrets: [],
+};
+
+/** A trial in which nothing stands anywhere yet. */
+export const NOTHING_DEALT: Pick<TrialData, 'layout' | 'places' | 'blocks' | 'units'> = {
+  layout: null,
+  places: [],
+  blocks: [],
+  units: [],
+};

@@ -7,16 +7,15 @@ import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { shortDay } from '@/features/frame/days';
 import { useTrialAction } from '@/features/trial/use-trial-action';
-import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Trouble } from '@/ui/Trouble';
 import { AddPhoto } from './AddPhoto';
-import { MeasurePhoto } from './MeasurePhoto';
+import { OnePicture } from './OnePicture';
 import type { HungPhoto, PhotoWall } from './photo-view';
 
-interface PhotosProps {
+export interface PhotosProps {
   readonly trialId: string;
   readonly walls: readonly PhotoWall[];
   readonly units: readonly { readonly id: string; readonly code: string }[];
@@ -183,50 +182,6 @@ function PictureWall({
         <PairsOfDays wall={wall} figure={figure} isHidden={isHidden} unitWord={unitWord} />
       )}
     </>
-  );
-}
-
-interface OnePictureProps {
-  readonly opened: HungPhoto;
-  readonly trialId: PhotosProps['trialId'];
-  readonly isHidden: boolean;
-  readonly measure: PhotosProps['measure'];
-  readonly setOpened: Dispatch<SetStateAction<HungPhoto | null>>;
-  readonly isClosed: PhotosProps['isClosed'];
-  readonly take: (photo: HungPhoto) => void;
-  readonly isPending: boolean;
-}
-
-function OnePicture({
-  opened,
-  trialId,
-  isHidden,
-  measure,
-  setOpened,
-  isClosed,
-  take,
-  isPending,
-}: OnePictureProps) {
-  return (
-    <section aria-label="One picture">
-      <MeasurePhoto
-        key={opened.id}
-        source={`/api/photos/${trialId}/${opened.id}`}
-        words={isHidden ? 'the picture' : `${opened.code}, ${shortDay(opened.takenOn)}`}
-        ratio={opened.ratio}
-        widthMm={opened.widthMm}
-        save={(share, mm) => measure({ photoId: opened.id, share, mm })}
-      />
-      {opened.note !== '' && !isHidden && <p>{opened.note}</p>}
-      <div data-acts>
-        <Button onPress={() => setOpened(null)}>Put it back</Button>
-        {!isClosed && (
-          <Button data-tone="quiet" onPress={() => take(opened)} isPending={isPending}>
-            Take it away for good
-          </Button>
-        )}
-      </div>
-    </section>
   );
 }
 

@@ -4,26 +4,20 @@ import Link from 'next/link';
 import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import {
-  type ScoreCell,
-  type Scorecard,
-  type ScoreRow,
-  winsOf,
-} from '@/core/judge/after/scorecard';
+import { type Scorecard, type ScoreRow, winsOf } from '@/core/judge/after/scorecard';
 import type { WeightedPlace } from '@/core/judge/after/weighted-rank';
 import { weightedRank } from '@/core/judge/after/weighted-rank';
 import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
-import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { quotedIfNone } from '@/core/judge/verdict/verdict-words';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
-import { howOften } from '@/features/judge/answer/how-often';
 import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { WideTable } from '@/ui/WideTable';
+import { chanceOfCell, chanceWords, toneOf } from './score-words';
 import { type PermutationPValuesState, usePermutationPValues } from './use-permutation-p-values';
 
 interface ScorecardPanelProps {
@@ -229,25 +223,6 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
   );
 }
 
-function toneOf(call: ScoreCell['call'], better: ScoreRow['better']): 'leaf' | 'beet' | undefined {
-  if (call === null || better === 'neither') return undefined;
-  return isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : undefined;
-}
-
-/** How often luck alone does it, under the call; of all treatments together. */
-function chanceOfCell(
-  cell: ScoreCell,
-  row: ScoreRow,
-  pValues: PermutationPValuesState['pValues'],
-): string {
-  const p = row.isByMean
-    ? pValues
-        .find(each => each.measureId === row.measureId)
-        ?.treatments.find(each => each.treatment === cell.treatment)?.pAdjusted
-    : cell.luck;
-  return p == null ? '' : `luck ${howOften(p)}`;
-}
-
 function PermutationProgress({ state }: { readonly state: PermutationPValuesState }) {
   const { progress, status, pValues, start, cancel } = state;
   if (status === 'running')
@@ -283,11 +258,6 @@ function PermutationProgress({ state }: { readonly state: PermutationPValuesStat
         : 'Luck: how often the same figures under labels dealt anew make a gap as wide.'}
     </Soft>
   );
-}
-
-function chanceWords({ measureCount, expectedByChance, chanceOfOne }: Scorecard): string {
-  if (measureCount === 0) return 'Only the main measure was looked at: nothing was searched for.';
-  return `Beside the main one ${counted(measureCount, 'measure')} ${measureCount === 1 ? 'was' : 'were'} looked at: by luck alone ${Number(expectedByChance.toFixed(2))} would look better or worse, at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. What was found along the way is a question for the next trial.`;
 }
 
 function tradeWords(

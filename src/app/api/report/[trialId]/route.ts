@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { askedOf } from '@/app/api/asked-of';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { reportFile } from '@/service/judge/report';
 
@@ -14,12 +15,9 @@ export async function GET(
   request: Request,
   { params }: { readonly params: Promise<{ readonly trialId: string }> },
 ): Promise<Response> {
-  const asked = Params.safeParse({
-    ...Object.fromEntries(new URL(request.url).searchParams),
-    ...(await params),
-  });
-  if (!asked.success) return new Response('There is no such report.', { status: 404 });
-  const { trialId, as, names, save } = asked.data;
+  const asked = await askedOf(Params, request, params);
+  if (!asked) return new Response('There is no such report.', { status: 404 });
+  const { trialId, as, names, save } = asked;
   const made = await reportFile(trialId, as, names === 'yes');
   if (!made.ok)
     return new Response(trialSentence(made.trouble), {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { askedOf } from '@/app/api/asked-of';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { verdictPage } from '@/service/judge/verdict';
 
@@ -9,12 +10,9 @@ export async function GET(
   request: Request,
   { params }: { readonly params: Promise<{ readonly trialId: string }> },
 ): Promise<Response> {
-  const asked = Params.safeParse({
-    ...Object.fromEntries(new URL(request.url).searchParams),
-    ...(await params),
-  });
-  if (!asked.success) return new Response('There is no such trial.', { status: 404 });
-  const rest = await verdictPage(asked.data.trialId, asked.data.measure);
+  const asked = await askedOf(Params, request, params);
+  if (!asked) return new Response('There is no such trial.', { status: 404 });
+  const rest = await verdictPage(asked.trialId, asked.measure);
   if (!rest.ok)
     return new Response(trialSentence(rest.trouble), {
       status: rest.trouble.kind === 'no-such-trial' ? 404 : 409,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { askedOf } from '@/app/api/asked-of';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { printSheet } from '@/service/files/print';
 
@@ -18,9 +19,9 @@ export async function GET(
   { params }: { readonly params: Promise<{ readonly trialId: string; readonly sheet: string }> },
 ): Promise<Response> {
   const url = new URL(request.url);
-  const asked = Params.safeParse({ ...Object.fromEntries(url.searchParams), ...(await params) });
-  if (!asked.success) return new Response('There is no such sheet.', { status: 404 });
-  const { trialId, sheet, paper, format, key } = asked.data;
+  const asked = await askedOf(Params, request, params);
+  if (!asked) return new Response('There is no such sheet.', { status: 404 });
+  const { trialId, sheet, paper, format, key } = asked;
   // The host as the browser wrote it: behind a name of the house, the server itself does not know it.
   const origin = `${url.protocol}//${request.headers.get('host') ?? url.host}`;
   const printed = await printSheet(trialId, {
