@@ -103,3 +103,14 @@ describe('what is easily forgotten', () => {
     ).toBe(true);
   });
 });
+
+test.each([
+  ['2027-01-10', '2027-02-28'],
+  ['2028-01-10', '2028-02-29'],
+])('a frost of 29 February comes, in a season from %s, on %s', (startsOn, on) => {
+  const limits = seasonLimits(
+    { startsOn, endsOn: addDays(startsOn, 90) },
+    { lastFrost: null, firstFrost: '02-29' },
+  );
+  expect(limits.frostOn).toBe(on);
+});
