@@ -2,6 +2,7 @@ import type { TrialModel } from '@/core/design/linear/trial-model';
 import { errorAnalysisOf } from '@/core/judge/outcomes/error-strata';
 import type { Contrast, OtherScale } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { midRanks } from '@/core/stats/categorical/rank-tests';
 import { welchTest } from '@/core/stats/linear/welch';
 
 type Direction = OtherScale['directions'][number]['direction'];
@@ -31,7 +32,7 @@ export function lookOnOtherScales(
   };
   return [
     ...(values.every(value => value > 0) ? [look('log', values.map(Math.log))] : []),
-    look('ranks', midranks(values)),
+    look('ranks', midRanks(values)),
   ];
 }
 
@@ -101,10 +102,4 @@ function directionsOf(
         return [treatment, difference.estimate < -reach ? 'down' : 'cant-tell'];
       }),
   );
-}
-
-/** Ranks from 1, ties sharing the mean of theirs. */
-export function midranks(values: readonly number[]): readonly number[] {
-  const sorted = [...values].sort((a, b) => a - b);
-  return values.map(value => (sorted.indexOf(value) + sorted.lastIndexOf(value)) / 2 + 1);
 }

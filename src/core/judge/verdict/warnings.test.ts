@@ -3,7 +3,7 @@ import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { judge } from '@/core/judge/outcomes/judge';
 import { unitsNeeded } from '@/core/judge/planning/units-needed';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { midranks } from '@/core/judge/sensitivity/other-scales';
+import { midRanks } from '@/core/stats/categorical/rank-tests';
 
 function inputOf(
   values: Readonly<Record<string, readonly (number | null)[]>>,
@@ -89,12 +89,12 @@ test('the log scale is left out where a reading is zero', () => {
 });
 
 test('ties share the mean of their ranks', () => {
-  expect(midranks([3, 1, 3, 2, 3])).toEqual([4, 1, 4, 2, 4]);
+  expect(midRanks([3, 1, 3, 2, 3])).toEqual([4, 1, 4, 2, 4]);
   fc.assert(
     fc.property(
       fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 1, maxLength: 30 }),
       values => {
-        expect(midranks(values).reduce((sum, rank) => sum + rank, 0)).toBeCloseTo(
+        expect(midRanks(values).reduce((sum, rank) => sum + rank, 0)).toBeCloseTo(
           (values.length * (values.length + 1)) / 2,
           9,
         );
