@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
 import { takeTrialIn } from '@/service/files/whole-trials';
+import { listTrials } from '@/service/trial/trials';
 import { DATA_FILE, DEMO_FOLDER } from './demo-file';
 import { lockedRadishes, plannedRadishes, type Radishes } from './radishes';
 
@@ -22,6 +23,8 @@ export type LockedTrial = (
 
 interface GardenServer {
   readonly url: string;
+  /** Of the demo season, by its question. */
+  readonly trialId: (question: string) => string;
   readonly dataFile: string;
 }
 
@@ -29,6 +32,8 @@ interface GardenServer {
 export const test = base.extend<
   {
     readonly openPage: (path: string) => Promise<Page>;
+    /** Opens a trial of the demo season at a step or page of it. */
+    readonly openTrial: (question: string, at: string) => Promise<Page>;
     /** Puts a locked trial of two treatments into the garden, and opens it at a step. */
     readonly lockedTrial: LockedTrial;
     /** The same trial, asked and not dealt yet, open at Lay out. */
@@ -47,7 +52,8 @@ export const test = base.extend<
       const server = startServer(dataFile, port);
       const url = `http://127.0.0.1:${port}`;
       await answered(url);
-      await use({ url, dataFile });
+      const demo = new Map((await listTrials()).map(({ trial }) => [trial.question, trial.id]));
+      await use({ url, dataFile, trialId: question => known(demo.get(question), question) });
       server.kill('SIGTERM');
       rmSync(folder, { recursive: true, force: true });
     },
@@ -55,6 +61,23 @@ export const test = base.extend<
   ],
   baseURL: async ({ garden }, use) => {
     await use(garden.url);
+  },
+  page: async ({ page }, use, testInfo) => {
+    const sent: string[] = [];
+    page.on('request', request => {
+      if (request.method() === 'POST') sent.push(`asked ${request.url()}`);
+    });
+    page.on('response', response => {
+      if (response.request().method() === 'POST')
+        sent.push(`${response.status()} ${response.url()}`);
+    });
+    page.on('pageerror', error => sent.push(error.message));
+    await use(page);
+    if (testInfo.status !== testInfo.expectedStatus)
+      await testInfo.attach('what was sent', { body: sent.join('\n'), contentType: 'text/plain' });
+  },
+  openTrial: async ({ garden, openPage }, use) => {
+    await use((question, at) => openPage(`/trials/${garden.trialId(question)}/${at}`));
   },
   lockedTrial: async ({ openPage }, use) => {
     await use(async (radishes, at = 'lay-out') => {
@@ -80,6 +103,11 @@ export const test = base.extend<
     });
   },
 });
+
+function known(id: string | undefined, question: string): string {
+  if (id === undefined) throw new Error(`the demo season has no trial “${question}”`);
+  return id;
+}
 
 async function takeIn(data: unknown): Promise<void> {
   const taken = await takeTrialIn(data);

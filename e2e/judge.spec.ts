@@ -1,18 +1,15 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
 import { expect, test } from './garden-server';
 
-async function openBeans(page: Page): Promise<void> {
-  await page.goto('/trials');
-  await page.getByRole('link', { name: 'Do three feeds help dwarf beans?' }).click();
-  await page.waitForURL(/judge$/);
-  await page.waitForSelector('html[data-ready]');
-}
+const BEANS = 'Do three feeds help dwarf beans?';
+const LETTUCES = 'What keeps slugs off lettuce?';
+const BEETROOT = 'How deep must leaf-mould lie under beetroot?';
 
 test('the margin can be changed on the page, the verdict follows, and what differs from the plan is said', async ({
   page,
+  openTrial,
 }) => {
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await expect(
     page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
   ).toBeVisible();
@@ -32,8 +29,9 @@ test('the margin can be changed on the page, the verdict follows, and what diffe
 
 test('a pot can be left out for a look, and what is on record as left out shows the verdict with it back in', async ({
   page,
+  openTrial,
 }) => {
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await expect(page.getByText('Gnawed to the stem by a vole').first()).toBeVisible();
   await expect(page.getByText('With everything back in:')).toBeVisible();
   await page.getByRole('button', { name: /^TL3,/ }).press('Enter');
@@ -42,8 +40,8 @@ test('a pot can be left out for a look, and what is on record as left out shows 
   await expect(page.getByRole('row', { name: /Heronsgill feed clearly better 6 / })).toBeVisible();
 });
 
-test('another measure is marked as found along the way', async ({ page }) => {
-  await openBeans(page);
+test('another measure is marked as found along the way', async ({ page, openTrial }) => {
+  await openTrial(BEANS, 'judge');
   await page
     .getByRole('region', { name: 'Look at it otherwise' })
     .getByLabel('Measure')
@@ -56,8 +54,9 @@ test('another measure is marked as found along the way', async ({ page }) => {
 
 test('the shuffles can be watched falling, and every figure opens to its working', async ({
   page,
+  openTrial,
 }) => {
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await page.getByRole('button', { name: 'Watch it happen' }).click();
   await expect(page.getByText(/^Deal \d+: the same harvests under these labels/)).toBeVisible();
   await page.getByRole('button', { name: 'Stop watching' }).click();
@@ -69,8 +68,9 @@ test('the shuffles can be watched falling, and every figure opens to its working
 
 test('a million shuffles run beside the page, with progress, and can be stopped', async ({
   page,
+  openTrial,
 }) => {
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await page.getByRole('button', { name: 'A million shuffles' }).click();
   await expect(page.getByText('of 1,000,000 shuffles')).toBeVisible();
   const panel = page.getByRole('region', { name: 'Shuffle test' });
@@ -88,10 +88,11 @@ test('a million shuffles run beside the page, with progress, and can be stopped'
 
 test('the verdict stands before the rest of its page; what is asked of it meanwhile is done, and a broken connection is said', async ({
   page,
+  openTrial,
 }) => {
   let isBroken = true;
   await page.route('**/api/verdict/**', route => (isBroken ? route.abort() : route.continue()));
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await expect(
     page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
   ).toBeVisible();
@@ -110,12 +111,13 @@ test('the verdict stands before the rest of its page; what is asked of it meanwh
 test('the frozen sentence stands on Today, and the picks of a closed trial can’t be changed', async ({
   page,
   openPage,
+  openTrial,
 }) => {
   await openPage('/');
   await expect(
     page.getByRole('link', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
   ).toBeVisible();
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await page
     .getByRole('navigation', { name: 'Steps' })
     .getByRole('link', { name: 'Weigh' })
@@ -127,9 +129,10 @@ test('the frozen sentence stands on Today, and the picks of a closed trial can�
 
 test('beside the verdict: all measures weighed, each pot left out in turn, seasons with nothing in them, and what pays', async ({
   page,
+  openTrial,
 }) => {
   test.slow();
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   const card = page.getByRole('region', { name: 'Every measure and every treatment' });
   await expect(card.getByRole('row', { name: /^Sound harvest by weight/ })).toContainText(
     'clearly better',
@@ -162,11 +165,11 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   await expect(page.getByText(/^Yes: Heronsgill feed gave .* than comfrey tea/)).toBeVisible();
 });
 
-test('a measure of days is judged by the log-rank test on its own page', async ({ page }) => {
-  await page.goto('/trials');
-  await page.getByRole('link', { name: 'What keeps slugs off lettuce?' }).click();
-  await page.waitForURL(/judge$/);
-  await page.waitForSelector('html[data-ready]');
+test('a measure of days is judged by the log-rank test on its own page', async ({
+  page,
+  openTrial,
+}) => {
+  await openTrial(LETTUCES, 'judge');
   await page.getByRole('link', { name: 'Pest first seen' }).click();
   await expect(
     page.getByRole('heading', {
@@ -204,11 +207,9 @@ for (const [measure, headline, found] of [
 ] as const) {
   test(`${measure}: counts, shares and steps are judged by a method of their own`, async ({
     page,
+    openTrial,
   }) => {
-    await page.goto('/trials');
-    await page.getByRole('link', { name: 'What keeps slugs off lettuce?' }).click();
-    await page.waitForURL(/judge$/);
-    await page.waitForSelector('html[data-ready]');
+    await openTrial(LETTUCES, 'judge');
     await page.getByRole('link', { name: measure, exact: true }).click();
     await expect(page.getByRole('heading', { level: 2, name: headline })).toBeVisible();
     await expect(page.getByRole('row', { name: /^copper band/ }).first()).toContainText(found);
@@ -218,11 +219,9 @@ for (const [measure, headline, found] of [
 
 test('classes: all are told, one is counted, and it is said who has more of it, not who is better', async ({
   page,
+  openTrial,
 }) => {
-  await page.goto('/trials');
-  await page.getByRole('link', { name: 'How deep must leaf-mould lie under beetroot?' }).click();
-  await page.waitForURL(/judge$/);
-  await page.waitForSelector('html[data-ready]');
+  await openTrial(BEETROOT, 'judge');
   await page.getByRole('link', { name: 'Smell', exact: true }).click();
   await expect(
     page.getByRole('heading', {
@@ -246,8 +245,9 @@ test('classes: all are told, one is counted, and it is said who has more of it, 
 
 test('the place on the bench can be allowed for, for a look; what one would do otherwise goes with the next trial', async ({
   page,
+  openTrial,
 }) => {
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await page
     .getByLabel('Allow for where each pot stands: a slope across and along the bench')
     .check();
@@ -263,11 +263,9 @@ test('the place on the bench can be allowed for, for a look; what one would do o
 
 test('how much of it: a curve, where it levels off, and the dose that leaves the most', async ({
   page,
+  openTrial,
 }) => {
-  await page.goto('/trials');
-  await page.getByRole('link', { name: 'How deep must leaf-mould lie under beetroot?' }).click();
-  await page.waitForURL(/judge$/);
-  await page.waitForSelector('html[data-ready]');
+  await openTrial(BEETROOT, 'judge');
   const doses = page.getByRole('region', { name: 'How much of it?' });
   await expect(doses.getByText(/From about [\d.]+ on, more brings next to nothing/)).toBeVisible();
   await doses.getByLabel('A kilogram is worth').fill('2');
@@ -277,8 +275,9 @@ test('how much of it: a curve, where it levels off, and the dose that leaves the
 
 test('the report is read, saved with its data, put right in sight, and the next trial begins from it', async ({
   page,
+  openTrial,
 }) => {
-  await openBeans(page);
+  await openTrial(BEANS, 'judge');
   await page.getByRole('link', { name: 'The report' }).click();
   await page.waitForURL(/report$/);
   await expect(
@@ -296,7 +295,7 @@ test('the report is read, saved with its data, put right in sight, and the next 
   await expect(
     page.frameLocator('iframe[title="The report"]').getByText('The comfrey tea stood three weeks'),
   ).toBeVisible();
-  await openBeans(page); // going back would wait for the report’s own frame
+  await openTrial(BEANS, 'judge'); // going back would wait for the report’s own frame
   await page.getByRole('link', { name: 'Make the next trial from this one' }).click();
   await page.waitForURL(/after=/);
   await expect(page.getByText(/^Pots treated alike differed by \d+%/)).toBeVisible();

@@ -3,11 +3,9 @@ import { expect, test } from './garden-server';
 
 test('a trial is taken in from its own file; the same twice, and what is none, are refused with a sentence', async ({
   page,
+  openTrial,
 }) => {
-  await page.goto('/trials');
-  await page.getByRole('link', { name: 'What keeps slugs off lettuce?' }).click();
-  await page.getByRole('link', { name: 'The report' }).click();
-  await page.waitForURL(/report$/);
+  await openTrial('What keeps slugs off lettuce?', 'report');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: /^The whole trial/ }).click();
   const saved = readFileSync(await (await download).path(), 'utf8');
