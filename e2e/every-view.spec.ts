@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
 
 const BEANS = 'Do three feeds help dwarf beans?';
@@ -45,21 +45,7 @@ for (const { name, path, trial } of VIEWS) {
     else await openTrial(trial, path);
     if (path === 'judge' && trial !== STRAWBERRIES)
       await expect(page.getByText('Analysis of variance', { exact: true })).toBeVisible(); // its last part
-    const { violations } = await new AxeBuilder({ page })
-      .exclude('iframe')
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    expect(
-      violations.map(
-        violation =>
-          `${violation.id}: ${violation.nodes.map(node => node.target.join(' ')).join(', ')}`,
-      ),
-    ).toEqual([]);
-    expect(
-      await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      ),
-    ).toBeLessThanOrEqual(0);
+    await expectAccessible(page);
     expect(faults).toEqual([]);
   });
 }

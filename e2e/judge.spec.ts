@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
 
 const BEANS = 'Do three feeds help dwarf beans?';
@@ -177,15 +177,7 @@ test('a measure of days is judged by the log-rank test on its own page', async (
     }),
   ).toBeVisible();
   await expect(page.getByRole('img', { name: /^Share still waiting, day by day/ })).toBeVisible();
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-    .analyze();
-  expect(violations.map(violation => violation.id)).toEqual([]);
-  expect(
-    await page.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    ),
-  ).toBeLessThanOrEqual(0);
+  await expectAccessible(page);
   await page.getByRole('link', { name: 'Judge it by means instead' }).click();
   await expect(
     page.getByText('By its mean, because you chose so: the method of its kind is another.'),

@@ -14,15 +14,6 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
   const grid = useGrid(view);
   const table = useRef<HTMLDivElement>(null);
   const [left, setLeft] = useState(0);
-  /** @returns whether there is such a cell */
-  const focus = (row: number, column: number): boolean => {
-    const field = table.current?.querySelector<HTMLInputElement>(
-      `input[data-at="${row} ${column}"]`,
-    );
-    field?.focus();
-    field?.select();
-    return field != null;
-  };
   const send = (row: number, at: number): void => {
     const [unit, column] = [view.units[row], view.columns[at]];
     if (!unit || !column) return;
@@ -32,17 +23,10 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
   const onKey =
     (row: number, column: number) =>
     (event: KeyboardEvent<HTMLInputElement>): void => {
-      const { selectionStart, selectionEnd, value } = event.currentTarget;
-      const isAll = selectionStart === 0 && selectionEnd === value.length;
-      const to = MOVES[event.key]?.(row, column, event.shiftKey);
-      if (
-        !to ||
-        (event.key === 'ArrowLeft' && selectionStart !== 0 && !isAll) ||
-        (event.key === 'ArrowRight' && selectionEnd !== value.length && !isAll)
-      )
-        return;
+      const to = movesTo(event, row, column);
+      if (!to) return;
       event.preventDefault();
-      if (!focus(...to)) send(row, column); // at the edge nothing is left, and yet it was meant
+      if (!focusCell(table.current, ...to)) send(row, column); // at the edge nothing is left, and yet it was meant
     };
   const onPaste =
     (row: number, column: number) =>
@@ -52,31 +36,10 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
       event.preventDefault();
       void grid.paste(row, column, block).then(setLeft);
     };
-  const troubles = view.units.flatMap(unit =>
-    view.columns.flatMap(column => {
-      const { state, trouble } = grid.cellOf(unit.id, column);
-      return state === 'bad'
-        ? [{ key: `${unit.code} ${column.head}`, says: `${unit.code}, ${column.head}: ${trouble}` }]
-        : [];
-    }),
-  );
-  const odd = oddInGrid(view, grid.cellOf);
   return (
     <Grid ref={table}>
       <GridTable view={view} grid={grid} onKey={onKey} onPaste={onPaste} send={send} />
-      <Troubles role="status">
-        {troubles.slice(0, 8).map(each => (
-          <li key={each.key}>{each.says}</li>
-        ))}
-        {troubles.length > 8 && <li>and {troubles.length - 8} more.</li>}
-      </Troubles>
-      {odd.length > 0 && (
-        <Odd role="status">
-          {odd.slice(0, 5).map(says => (
-            <li key={says}>{says}</li>
-          ))}
-        </Odd>
-      )}
+      <GridTroubles troubles={troublesOf(view, grid.cellOf)} odd={oddInGrid(view, grid.cellOf)} />
       {left > 0 && (
         <p role="alert">
           {counted(left, 'pasted cell')} had no place in the grid and {left === 1 ? 'was' : 'were'}{' '}
@@ -90,6 +53,67 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
       </Soft>
     </Grid>
   );
+}
+
+interface GridTroublesProps {
+  readonly troubles: readonly string[];
+  readonly odd: readonly string[];
+}
+
+/** What was not taken, and what is asked about. */
+function GridTroubles({ troubles, odd }: GridTroublesProps) {
+  return (
+    <>
+      <div role="status">
+        <Troubles>
+          {troubles.slice(0, 8).map(says => (
+            <li key={says}>{says}</li>
+          ))}
+          {troubles.length > 8 && <li>and {troubles.length - 8} more.</li>}
+        </Troubles>
+      </div>
+      <div role="status">
+        <Odd>
+          {odd.slice(0, 5).map(says => (
+            <li key={says}>{says}</li>
+          ))}
+        </Odd>
+      </div>
+    </>
+  );
+}
+
+function troublesOf(
+  { units, columns }: DeskView,
+  cellOf: (unitId: string, column: DeskColumn) => GridCell,
+): readonly string[] {
+  return units.flatMap(unit =>
+    columns.flatMap(column => {
+      const { state, trouble } = cellOf(unit.id, column);
+      return state === 'bad' ? [`${unit.code}, ${column.head}: ${trouble}`] : [];
+    }),
+  );
+}
+
+/** Where a key leads; nowhere where it moves the caret within what is written. */
+function movesTo(
+  { key, shiftKey, currentTarget }: KeyboardEvent<HTMLInputElement>,
+  row: number,
+  column: number,
+): readonly [number, number] | undefined {
+  const { selectionStart, selectionEnd, value } = currentTarget;
+  const isAll = selectionStart === 0 && selectionEnd === value.length;
+  if (key === 'ArrowLeft' && selectionStart !== 0 && !isAll) return undefined;
+  if (key === 'ArrowRight' && selectionEnd !== value.length && !isAll) return undefined;
+  return MOVES[key]?.(row, column, shiftKey);
+}
+
+/** @returns whether there is such a cell */
+function focusCell(grid: HTMLElement | null, row: number, column: number): boolean {
+  const field = grid?.querySelector<HTMLInputElement>(`input[data-at="${row} ${column}"]`);
+  field?.focus();
+  field?.select();
+  return field != null;
 }
 
 interface GridTableProps {

@@ -2,6 +2,7 @@ import { READING_KINDS } from '@/core/measure/library/reading-library';
 import { valueWords } from '@/core/measure/reading/read-value';
 import { type CoursePoint, unitCourse } from '@/core/measure/unit-value/unit-values';
 import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
 import { scaleWords } from '@/core/trial/model/scale';
 import type { TrialState } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -73,9 +74,8 @@ export function deskViewOf(
   day: string,
   today: string,
 ): DeskView {
-  const { trial, readings } = data;
+  const { trial } = data;
   const measures = data.measures.filter(measure => measure.scale !== null);
-  const byId = new Map(measures.map(measure => [measure.id as string, measure]));
   return {
     trialId: trial.id,
     state: trial.state,
@@ -85,62 +85,13 @@ export function deskViewOf(
     units: [...(bench?.units ?? [])]
       .sort((a, b) => a.position - b.position)
       .map(({ id, code, where }) => ({ id, code, where })),
-    columns: measures.flatMap(({ id, name, unit, parts }) =>
-      parts === 1
-        ? [{ measureId: id, part: '', head: name, unit }]
-        : Array.from({ length: parts }, (_, i) => ({
-            measureId: id,
-            part: String(i + 1),
-            head: `${name} ${i + 1}`,
-            unit,
-          })),
-    ),
-    cells: readings
-      .filter(reading => reading.takenOn === day && !reading.isRepeat)
-      .flatMap((reading): DeskCell[] => {
-        const measure = byId.get(reading.measureId);
-        return measure
-          ? [
-              {
-                id: reading.id,
-                unitId: reading.unitId,
-                measureId: reading.measureId,
-                part: reading.subsample,
-                text:
-                  reading.outcome === 'picked'
-                    ? reading.asWritten || valueWords(measure, reading)
-                    : OUTCOME_MARKS[reading.outcome],
-              },
-            ]
-          : [];
-      }),
-    measures: measures.map(({ id, name, definition, scale, unit, isMain }) => ({
-      id,
-      name,
-      definition,
-      scale,
-      unit,
-      isMain,
-      scaleWords: scale === null ? '' : scaleWords(scale),
-      readings: readings.filter(reading => reading.measureId === id).length,
-    })),
+    columns: measures.flatMap(columnsOf),
+    cells: cellsOf(data, measures, day),
+    measures: measures.map(measure => measureLine(measure, data)),
     courses: data.measures
       .filter(measure => measure.scale !== null || measure.isMain)
-      .flatMap((measure): MeasureCourses[] => {
-        const pots = data.units
-          .map(unit => ({ code: unit.code as string, course: unitCourse(data, unit.id, measure) }))
-          .filter(pot => pot.course.length > 0);
-        return pots.length === 0
-          ? []
-          : [
-              {
-                measureId: measure.id,
-                name: measure.name,
-                unit: measure.unit === 'count' ? '' : measure.unit,
-                pots,
-              },
-            ];
-      }),
+      .map(measure => coursesOf(measure, data))
+      .filter(course => course.pots.length > 0),
     notes: notesOf(data, isOpen),
     offered: READING_KINDS.filter(
       kind => !measures.some(measure => measure.kindKey === kind.key),
@@ -152,6 +103,63 @@ export function deskViewOf(
       instrument,
     })),
   };
+}
+
+/** One for a measure read whole, else one for each of its parts. */
+function columnsOf({ id, name, unit, parts }: Measure): readonly DeskColumn[] {
+  if (parts === 1) return [{ measureId: id, part: '', head: name, unit }];
+  return Array.from({ length: parts }, (_, i) => ({
+    measureId: id,
+    part: String(i + 1),
+    head: `${name} ${i + 1}`,
+    unit,
+  }));
+}
+
+/** What was read on the day, first readings alone. */
+function cellsOf(
+  { readings }: TrialData,
+  measures: readonly Measure[],
+  day: string,
+): readonly DeskCell[] {
+  const byId = new Map(measures.map(measure => [measure.id as string, measure]));
+  return readings
+    .filter(reading => reading.takenOn === day && !reading.isRepeat)
+    .flatMap((reading): DeskCell[] => {
+      const measure = byId.get(reading.measureId);
+      if (!measure) return [];
+      const { id, unitId, measureId, subsample: part } = reading;
+      return [{ id, unitId, measureId, part, text: cellText(reading, measure) }];
+    });
+}
+
+function cellText(reading: Reading, measure: Measure): string {
+  if (reading.outcome !== 'picked') return OUTCOME_MARKS[reading.outcome];
+  return reading.asWritten || valueWords(measure, reading);
+}
+
+function measureLine(
+  { id, name, definition, scale, unit, isMain }: Measure,
+  { readings }: TrialData,
+): DeskView['measures'][number] {
+  return {
+    id,
+    name,
+    definition,
+    scale,
+    unit,
+    isMain,
+    scaleWords: scale === null ? '' : scaleWords(scale),
+    readings: readings.filter(reading => reading.measureId === id).length,
+  };
+}
+
+function coursesOf(measure: Measure, data: TrialData): MeasureCourses {
+  const pots = data.units
+    .map(unit => ({ code: unit.code as string, course: unitCourse(data, unit.id, measure) }))
+    .filter(pot => pot.course.length > 0);
+  const unit = measure.unit === 'count' ? '' : measure.unit;
+  return { measureId: measure.id, name: measure.name, unit, pots };
 }
 
 /** What is written in a cell for what is no value, as on a clipboard sheet. */

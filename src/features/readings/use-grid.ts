@@ -21,11 +21,15 @@ export interface GridCell {
 
 const EMPTY: GridCell = { text: '', state: 'saved', trouble: '', isFresh: false, id: null };
 const MOST_AT_ONCE = 500;
+const NOT_CONNECTED = 'No connection: it is not saved yet. Press Enter in it to try again.';
 
 export const cellKey = (
   unitId: string,
   { measureId, part }: Pick<DeskColumn, 'measureId' | 'part'>,
 ): string => `${unitId} ${measureId} ${part}`;
+
+/** A cell by its key, and what changes in it. */
+type CellChange = readonly [string, Partial<GridCell>];
 
 interface Change {
   readonly unitId: string;
@@ -35,29 +39,19 @@ interface Change {
 
 /** The grid's cells, and the one way in which any change of them gets to the server: typed, pasted or emptied. */
 export function useGrid(view: DeskView) {
-  const [cells, setCells] = useState<ReadonlyMap<string, GridCell>>(
-    () =>
-      new Map(
-        view.cells.map(({ unitId, measureId, part, text, id }) => [
-          `${unitId} ${measureId} ${part}`,
-          { text, id, isFresh: false, state: 'saved', trouble: '' },
-        ]),
-      ),
-  );
+  const [cells, setCells] = useState<ReadonlyMap<string, GridCell>>(() => cellsOf(view));
   const cellOf = (unitId: string, column: DeskColumn): GridCell =>
     cells.get(cellKey(unitId, column)) ?? EMPTY;
-  const put = (changes: readonly (readonly [string, Partial<GridCell>])[]): void =>
+  const put = (changes: readonly CellChange[]): void =>
     setCells(old => {
       const next = new Map(old);
       for (const [key, change] of changes) next.set(key, { ...(old.get(key) ?? EMPTY), ...change });
       return next;
     });
-
   const send = async (changes: readonly Change[]): Promise<void> => {
-    const wanted = changes.filter(({ unitId, column, text }) => {
-      const old = cellOf(unitId, column);
-      return text.trim() !== '' || old.id !== null;
-    });
+    const wanted = changes.filter(
+      ({ unitId, column, text }) => text.trim() !== '' || cellOf(unitId, column).id !== null,
+    );
     put(
       wanted.map(({ unitId, column, text }) => [
         cellKey(unitId, column),
@@ -69,33 +63,7 @@ export function useGrid(view: DeskView) {
         key: cellKey(change.unitId, change.column),
         entry: entryOf(change, cellOf(change.unitId, change.column).id, view.day),
       }));
-      try {
-        const answers = await postReadings(
-          view.trialId,
-          batch.map(each => each.entry),
-        );
-        put(
-          batch.map(({ key, entry }) => {
-            const answer = answers.find(each => each.id === entry.id)?.result;
-            return [
-              key,
-              answer?.ok
-                ? { state: 'saved', trouble: '', id: 'removes' in entry ? null : entry.id }
-                : { state: 'bad', trouble: answer ? sentenceOf(answer.trouble) : 'Not taken.' },
-            ] as const;
-          }),
-        );
-      } catch {
-        put(
-          batch.map(({ key }) => [
-            key,
-            {
-              state: 'bad',
-              trouble: 'No connection: it is not saved yet. Press Enter in it to try again.',
-            },
-          ]),
-        );
-      }
+      put(await sendBatch(view.trialId, batch));
     }
   };
   return {
@@ -105,21 +73,68 @@ export function useGrid(view: DeskView) {
       put([[cellKey(unitId, column), { text, state: 'typed', trouble: '' }]]),
     /** A block from a spreadsheet, from one cell to the right and down; what has no place is told. */
     paste: async (unitAt: number, columnAt: number, block: string): Promise<number> => {
-      const rows = block
-        .replace(/\r/g, '')
-        .replace(/\n$/, '')
-        .split('\n')
-        .map(row => row.split('\t'));
-      const changes = rows.flatMap((row, r) =>
-        row.flatMap((text, c): Change[] => {
-          const [unit, column] = [view.units[unitAt + r], view.columns[columnAt + c]];
-          return unit && column ? [{ unitId: unit.id, column, text: text.trim() }] : [];
-        }),
-      );
+      const { changes, left } = changesOfBlock(view, unitAt, columnAt, block);
       await send(changes);
-      return rows.reduce((sum, row) => sum + row.length, 0) - changes.length;
+      return left;
     },
   };
+}
+
+function cellsOf({ cells }: DeskView): ReadonlyMap<string, GridCell> {
+  return new Map(
+    cells.map(({ unitId, measureId, part, text, id }) => [
+      cellKey(unitId, { measureId, part }),
+      { text, id, isFresh: false, state: 'saved', trouble: '' },
+    ]),
+  );
+}
+
+interface SentCell {
+  readonly key: string;
+  readonly entry: ReturnType<typeof entryOf>;
+}
+
+/** Sends entries, and says of each cell what became of it. */
+async function sendBatch(
+  trialId: string,
+  batch: readonly SentCell[],
+): Promise<readonly CellChange[]> {
+  try {
+    const answers = await postReadings(
+      trialId,
+      batch.map(each => each.entry),
+    );
+    return batch.map(({ key, entry }): CellChange => {
+      const answer = answers.find(each => each.id === entry.id)?.result;
+      if (answer?.ok)
+        return [key, { state: 'saved', trouble: '', id: 'removes' in entry ? null : entry.id }];
+      return [key, { state: 'bad', trouble: answer ? sentenceOf(answer.trouble) : 'Not taken.' }];
+    });
+  } catch {
+    return batch.map(({ key }): CellChange => [key, { state: 'bad', trouble: NOT_CONNECTED }]);
+  }
+}
+
+/** What a pasted block asks for, and how many of its cells have no place in the grid. */
+function changesOfBlock(
+  { units, columns }: DeskView,
+  unitAt: number,
+  columnAt: number,
+  block: string,
+): { readonly changes: readonly Change[]; readonly left: number } {
+  const rows = block
+    .replace(/\r/g, '')
+    .replace(/\n$/, '')
+    .split('\n')
+    .map(row => row.split('\t'));
+  const changes = rows.flatMap((row, r) =>
+    row.flatMap((text, c): Change[] => {
+      const [unit, column] = [units[unitAt + r], columns[columnAt + c]];
+      return unit && column ? [{ unitId: unit.id, column, text: text.trim() }] : [];
+    }),
+  );
+  const pasted = rows.reduce((sum, row) => sum + row.length, 0);
+  return { changes, left: pasted - changes.length };
 }
 
 function entryOf(

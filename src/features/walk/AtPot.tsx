@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { type Dispatch, type SetStateAction, useState } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { valueWords } from '@/core/measure/reading/read-value';
 import { shortDay } from '@/features/frame/days';
@@ -34,8 +34,7 @@ const CoverPanel = dynamic(
 );
 
 export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView }) {
-  const [isOpen, setOpen] = useState(false);
-  const { measure, unit, stop, last, now } = walk;
+  const { measure, unit, stop, entry } = walk;
   if (!measure || !unit || !stop) return null;
   const isOwnButton =
     measure.scale.kind === 'yes-no' ||
@@ -51,54 +50,22 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
         </p>
       </Asked>
       {!isOwnButton && (
-        <Figure aria-live="polite" data-empty={walk.typed === '' || undefined}>
-          {walk.typed === '' ? '—' : walk.typed}
+        <Figure aria-live="polite" data-empty={entry.typed === '' || undefined}>
+          {entry.typed === '' ? '—' : entry.typed}
           <small>{measure.unit}</small>
         </Figure>
       )}
-      <LastTime>
-        {now ? `Now ${valueWords(measure, now)}; a new value takes its place. ` : ''}
-        {last
-          ? `Last, on ${shortDay(last.on)}: ${valueWords(measure, last)}`
-          : now
-            ? ''
-            : 'The first look at it.'}
-      </LastTime>
-      {walk.trouble && <p role="alert">{walk.trouble}</p>}
+      <LastTime>{standingWords(walk, measure)}</LastTime>
+      {entry.trouble && <p role="alert">{entry.trouble}</p>}
       <ValueEntry walk={walk} />
-      {measure.scale.kind === 'continuous' && measure.unit === 'g' && (
-        <ScalePanel
-          unitWord={view.unitWord}
-          lastG={last?.value ?? null}
-          take={(massG, device) => void walk.save('picked', massG.toFixed(1), device)}
-        />
-      )}
-      {measure.scale.kind === 'continuous' && measure.unit === 'mm' && (
-        <KeyInstrument
-          key={measure.id}
-          kind="caliper"
-          lastMm={last?.value ?? null}
-          take={(written, device) => void walk.save('picked', written, device)}
-        />
-      )}
-      {measure.scale.kind === 'ordinal' && measure.scale.hasBeyond && (
-        <KeyInstrument
-          key={measure.id}
-          kind="probe"
-          lastMm={null}
-          take={(written, device) => void walk.save('picked', written, device)}
-        />
-      )}
-      {measure.scale.kind === 'percent' && measure.fromPicture !== null && (
-        <CoverPanel counts={measure.fromPicture} take={percent => walk.type(percent.toFixed(1))} />
-      )}
+      <Instruments walk={walk} measure={measure} unitWord={view.unitWord} />
       {!isOwnButton && (
         <Button
           data-tone="main"
           onPress={() => void walk.save('picked')}
-          isDisabled={walk.typed === ''}
+          isDisabled={entry.typed === ''}
         >
-          {walk.isAsked ? 'Yes, it is' : `Next ${view.unitWord}`}
+          {entry.asked !== null ? 'Yes, it is' : `Next ${view.unitWord}`}
         </Button>
       )}
       <Others>
@@ -110,9 +77,48 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
           Undo
         </Button>
       </Others>
-      <WhyNoValue setOpen={setOpen} isOpen={isOpen} walk={walk} view={view} unit={unit} />
+      <WhyNoValue walk={walk} view={view} unit={unit} />
     </>
   );
+}
+
+interface InstrumentsProps {
+  readonly walk: Walking;
+  readonly measure: WalkMeasure;
+  readonly unitWord: string;
+}
+
+/** What gives the value without a key: scale, caliper, probe, picture. */
+function Instruments({ walk, measure, unitWord }: InstrumentsProps) {
+  const { last, entry, save } = walk;
+  const { scale, unit } = measure;
+  const take = (written: string, device: string): void => void save('picked', written, device);
+  if (scale.kind === 'continuous' && unit === 'g')
+    return (
+      <ScalePanel
+        unitWord={unitWord}
+        lastG={last?.value ?? null}
+        take={(massG, device) => take(massG.toFixed(1), device)}
+      />
+    );
+  if (scale.kind === 'continuous' && unit === 'mm')
+    return (
+      <KeyInstrument key={measure.id} kind="caliper" lastMm={last?.value ?? null} take={take} />
+    );
+  if (scale.kind === 'ordinal' && scale.hasBeyond)
+    return <KeyInstrument key={measure.id} kind="probe" lastMm={null} take={take} />;
+  if (scale.kind === 'percent' && measure.fromPicture !== null)
+    return (
+      <CoverPanel counts={measure.fromPicture} take={percent => entry.type(percent.toFixed(1))} />
+    );
+  return null;
+}
+
+/** What stands at the stop already, and what stood there before. */
+function standingWords({ now, last }: Walking, measure: WalkMeasure): string {
+  const current = now ? `Now ${valueWords(measure, now)}; a new value takes its place. ` : '';
+  if (last) return `${current}Last, on ${shortDay(last.on)}: ${valueWords(measure, last)}`;
+  return now ? current : 'The first look at it.';
 }
 
 interface PotHeadProps {
@@ -138,20 +144,24 @@ function PotHead({ unit, stop, measure, walk }: PotHeadProps) {
 }
 
 interface WhyNoValueProps {
-  readonly setOpen: Dispatch<SetStateAction<boolean>>;
-  readonly isOpen: boolean;
   readonly walk: Walking;
   readonly view: WalkView;
   readonly unit: { readonly id: string; readonly code: string; readonly where: string };
 }
 
-function WhyNoValue({ setOpen, isOpen, walk, view, unit }: WhyNoValueProps) {
+function WhyNoValue({ walk, view, unit }: WhyNoValueProps) {
+  const [isOpen, setOpen] = useState(false);
   return (
     <details onToggle={event => setOpen(event.currentTarget.open)}>
       <summary>No value, a note, a picture</summary>
       {isOpen && (
         <Why>
-          <TextField label="Note" name="walkNote" value={walk.note} onChange={walk.setNote} />
+          <TextField
+            label="Note"
+            name="walkNote"
+            value={walk.entry.note}
+            onChange={walk.entry.setNote}
+          />
           <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
           <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
           <Button onPress={() => void walk.save('dead')}>It is dead</Button>

@@ -9,7 +9,8 @@ import type { Walking } from './use-walk';
 
 /** What a value is put down with: keys, steps, yes and no, a day, a counter; by the measure's scale. */
 export function ValueEntry({ walk }: { readonly walk: Walking }) {
-  const { measure, typed, type, day } = walk;
+  const { measure, day } = walk;
+  const { typed, type } = walk.entry;
   if (!measure) return null;
   const { scale } = measure;
   const put = (value: string): void => void walk.save('picked', value);

@@ -1,7 +1,9 @@
 import type { Drawing } from '@/core/measure/library/reading-kind';
 import { readingKind } from '@/core/measure/library/reading-library';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Measure } from '@/core/trial/model/measure';
 import type { Outcome } from '@/core/trial/model/pick';
+import type { Reading } from '@/core/trial/model/reading';
 import { type Scale, scaleWords } from '@/core/trial/model/scale';
 import type { TrialState } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -55,31 +57,6 @@ export function walkViewOf(
   system: MeasureSystem,
 ): WalkView {
   const { trial, measures, readings } = data;
-  const values = new Map<string, CurrentValue>();
-  for (const reading of [...readings].sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1))) {
-    const {
-      id,
-      unitId,
-      measureId,
-      subsample: part,
-      takenOn: on,
-      value,
-      outOf,
-      outcome,
-      isRepeat,
-    } = reading;
-    values.set([unitId, measureId, part, on === today, isRepeat].join(' '), {
-      id,
-      unitId,
-      measureId,
-      part,
-      on,
-      value,
-      outOf,
-      outcome,
-      isRepeat,
-    });
-  }
   return {
     trialId: trial.id,
     question: trial.question,
@@ -90,26 +67,39 @@ export function walkViewOf(
     units: [...(bench?.units ?? [])]
       .sort((a, b) => a.position - b.position)
       .map(({ id, code, where }) => ({ id, code, where })),
-    measures: measures.flatMap(
-      ({ id, name, definition, unit, scale, parts, kindKey }): WalkMeasure[] =>
-        scale === null
-          ? []
-          : [
-              {
-                id,
-                name,
-                definition,
-                unit,
-                scale,
-                scaleWords: scaleWords(scale),
-                parts,
-                drawing: kindKey === null ? null : (readingKind(kindKey)?.drawing ?? null),
-                fromPicture: countedFromPicture(name, kindKey),
-              },
-            ],
-    ),
-    values: [...values.values()],
+    measures: measures.flatMap(walkMeasures),
+    values: currentValues(readings, today),
   };
+}
+
+function currentValues(readings: readonly Reading[], today: string): readonly CurrentValue[] {
+  const values = new Map<string, CurrentValue>();
+  for (const reading of [...readings].sort((a, b) => (a.takenOn < b.takenOn ? -1 : 1))) {
+    const { id, unitId, measureId, value, outOf, outcome, isRepeat } = reading;
+    const { subsample: part, takenOn: on } = reading;
+    const place = [unitId, measureId, part, on === today, isRepeat].join(' ');
+    values.set(place, { id, unitId, measureId, part, on, value, outOf, outcome, isRepeat });
+  }
+  return [...values.values()];
+}
+
+/** None for the harvest, which is picked and not read. */
+function walkMeasures(measure: Measure): readonly WalkMeasure[] {
+  const { id, name, definition, unit, scale, parts, kindKey } = measure;
+  if (scale === null) return [];
+  return [
+    {
+      id,
+      name,
+      definition,
+      unit,
+      scale,
+      scaleWords: scaleWords(scale),
+      parts,
+      drawing: kindKey === null ? null : (readingKind(kindKey)?.drawing ?? null),
+      fromPicture: countedFromPicture(name, kindKey),
+    },
+  ];
 }
 
 /** What can be counted from a picture: the library says so; of one's own measure its name is all there is. */

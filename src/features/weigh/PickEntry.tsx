@@ -16,6 +16,8 @@ import { pickWords } from './pick-draft';
 import type { PickEntryProps } from './pick-entry-props';
 import type { useRound } from './use-round';
 
+type Round = ReturnType<typeof useRound>;
+
 const OUTCOMES: readonly { readonly value: Outcome; readonly label: string }[] = [
   { value: 'picked', label: 'picked' },
   { value: 'nothing-there', label: 'nothing to pick' },
@@ -31,54 +33,23 @@ const OUTCOME_HINTS = {
 } as const satisfies Record<Outcome, string | null>;
 
 /** One pick: Enter saves it and goes on to the next pot. */
-export function PickEntry({
-  round,
-  unit,
-  units,
-  measure,
-  unitWord,
-  today,
-  grossRef,
-  lastPick,
-  isDoneToday,
-  ripeRule,
-}: PickEntryProps) {
+export function PickEntry(props: PickEntryProps) {
+  const { round, measure, unitWord, today, lastPick, ripeRule } = props;
   const { draft, setDraft, fields, round: held, keepRound } = round;
-  const isPicked = draft.outcome === 'picked';
-  const isPieceByPiece = held.mode === 'piece';
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     round.save(true);
   };
   return (
     <Sheet onSubmit={submit} noValidate>
-      <Where>
-        <CodeField key={unit.id} unit={unit} units={units} onFound={round.choose} />
-        <p>
-          {unit.where}
-          <br />
-          <span>
-            {units.indexOf(unit) + 1} of {units.length}
-            {isDoneToday ? `, has an entry for ${shortDay(held.pickedOn)}` : ''}
-          </span>
-        </p>
-      </Where>
-      {round.editing && (
-        <Soft>
-          You are changing the entry of {longDay(round.editing.pickedOn)}:{' '}
-          {pickWords(round.editing, round.style)}. The old one stays in the history.{' '}
-          <Button data-tone="quiet" onPress={round.stopEditing}>
-            Leave it as it is
-          </Button>
-        </Soft>
-      )}
-      {isPicked && (
+      <InHand {...props} />
+      {draft.outcome === 'picked' && (
         <NumberFields
-          isPieceByPiece={isPieceByPiece}
+          isPieceByPiece={held.mode === 'piece'}
           draft={draft}
           setDraft={setDraft}
           fields={fields}
-          grossRef={grossRef}
+          grossRef={props.grossRef}
           held={held}
           keepRound={keepRound}
         />
@@ -88,30 +59,8 @@ export function PickEntry({
           Last time, {shortDay(lastPick.pickedOn)}: <b>{pickWords(lastPick, round.style)}</b>
         </Soft>
       )}
-      <Acts>
-        <Button data-tone="main" type="submit" isPending={round.isPending}>
-          {saveWords(round, isPieceByPiece, unitWord)}
-        </Button>
-        <Button data-tone="quiet" onPress={() => void round.undo()} isDisabled={!round.canUndo}>
-          Undo
-        </Button>
-      </Acts>
-      <Said role="status">{round.said}</Said>
-      {round.sentence && <Trouble>{round.sentence}</Trouble>}
-      {fields.form && <Trouble>{fields.form}</Trouble>}
-      <Choice
-        label="Found"
-        name="outcome"
-        value={draft.outcome}
-        onChange={outcome => setDraft({ ...draft, outcome })}
-        options={OUTCOMES}
-        direction="row"
-      />
-      {OUTCOME_HINTS[draft.outcome] && <Soft>{OUTCOME_HINTS[draft.outcome]}</Soft>}
-      {isPicked && <GradeChoice draft={draft} setDraft={setDraft} />}
-      {isPicked && draft.grade === 'cull' && (
-        <CullChoice draft={draft} setDraft={setDraft} fields={fields} />
-      )}
+      <SaveActs round={round} unitWord={unitWord} />
+      <WhatWasFound round={round} />
       <RoundFields held={held} keepRound={keepRound} fields={fields} today={today} />
       <TextField
         label="Note"
@@ -125,6 +74,80 @@ export function PickEntry({
         picked.{ripeRule === '' ? '' : ` Ripe: ${ripeRule}`}
       </Soft>
     </Sheet>
+  );
+}
+
+/** Which pot it is, and which old entry, where one is being changed. */
+function InHand({ round, unit, units, isDoneToday }: PickEntryProps) {
+  return (
+    <>
+      <Where>
+        <CodeField key={unit.id} unit={unit} units={units} onFound={round.choose} />
+        <p>
+          {unit.where}
+          <br />
+          <span>
+            {units.indexOf(unit) + 1} of {units.length}
+            {isDoneToday ? `, has an entry for ${shortDay(round.round.pickedOn)}` : ''}
+          </span>
+        </p>
+      </Where>
+      {round.editing && (
+        <Soft>
+          You are changing the entry of {longDay(round.editing.pickedOn)}:{' '}
+          {pickWords(round.editing, round.style)}. The old one stays in the history.{' '}
+          <Button data-tone="quiet" onPress={round.stopEditing}>
+            Leave it as it is
+          </Button>
+        </Soft>
+      )}
+    </>
+  );
+}
+
+interface SaveActsProps {
+  readonly round: Round;
+  readonly unitWord: string;
+}
+
+function SaveActs({ round, unitWord }: SaveActsProps) {
+  return (
+    <>
+      <Acts>
+        <Button data-tone="main" type="submit" isPending={round.isPending}>
+          {saveWords(round, unitWord)}
+        </Button>
+        <Button data-tone="quiet" onPress={() => void round.undo()} isDisabled={!round.canUndo}>
+          Undo
+        </Button>
+      </Acts>
+      <Said role="status">{round.said}</Said>
+      {round.sentence && <Trouble>{round.sentence}</Trouble>}
+      {round.fields.form && <Trouble>{round.fields.form}</Trouble>}
+    </>
+  );
+}
+
+/** Picked, nothing there, dead; and of what was picked its grade. */
+function WhatWasFound({ round }: { readonly round: Round }) {
+  const { draft, setDraft, fields } = round;
+  const isPicked = draft.outcome === 'picked';
+  return (
+    <>
+      <Choice
+        label="Found"
+        name="outcome"
+        value={draft.outcome}
+        onChange={outcome => setDraft({ ...draft, outcome })}
+        options={OUTCOMES}
+        direction="row"
+      />
+      {OUTCOME_HINTS[draft.outcome] && <Soft>{OUTCOME_HINTS[draft.outcome]}</Soft>}
+      {isPicked && <GradeChoice draft={draft} setDraft={setDraft} />}
+      {isPicked && draft.grade === 'cull' && (
+        <CullChoice draft={draft} setDraft={setDraft} fields={fields} />
+      )}
+    </>
   );
 }
 
@@ -173,11 +196,7 @@ function GradeChoice({ draft, setDraft }: GradeChoiceProps) {
   );
 }
 
-function saveWords(
-  round: ReturnType<typeof useRound>,
-  isPieceByPiece: boolean,
-  unitWord: string,
-): string {
+function saveWords(round: Round, unitWord: string): string {
   if (round.editing) return 'Save the change';
   if (
     round.round.mode === 'strip' &&
@@ -185,7 +204,7 @@ function saveWords(
     round.draft.outcome !== 'dead'
   )
     return 'Save, then its green';
-  return isPieceByPiece ? 'Save this piece' : `Save, next ${unitWord}`;
+  return round.round.mode === 'piece' ? 'Save this piece' : `Save, next ${unitWord}`;
 }
 
 /** The pot's code, very large; typing another code takes that pot in hand. */
