@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import papaparse from 'papaparse';
-import type { Dispatch, SetStateAction } from 'react';
 import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import {
@@ -36,6 +35,8 @@ interface Opened {
 }
 
 const PREVIEWED = 5;
+const NO_TABLE =
+  'That is no table: its first row wants names of columns, with commas or tabs between them.';
 const PLAIN: readonly Exclude<ColumnRole['kind'], 'measure'>[] = [
   'nothing',
   'unit',
@@ -48,53 +49,10 @@ const PLAIN: readonly Exclude<ColumnRole['kind'], 'measure'>[] = [
 
 /** A table from a file: what each column is, a look at it, then all of it or nothing. */
 export function ImportTable({ view, undo }: ImportTableProps) {
-  const [opened, setOpened] = useState<Opened | null>(null);
-  const [share, setShare] = useState<number | null>(null);
-  const [answer, setAnswer] = useState<ImportAnswer | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [isPending, startTransition] = useTransition();
-  const router = useRouter();
-  const open = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
-    const csv = await file.text();
-    const [heads = [], ...first] = papaparse.parse<string[]>(csv, {
-      preview: PREVIEWED + 1,
-      skipEmptyLines: 'greedy',
-    }).data;
-    setAnswer(null);
-    setTrouble(
-      heads.length < 2
-        ? 'That is no table: its first row wants names of columns, with commas or tabs between them.'
-        : null,
-    );
-    setOpened(
-      heads.length < 2
-        ? null
-        : { name: file.name, csv, heads, first, roles: matchColumns(heads, view.measures) },
-    );
-  };
-  const send = (): void =>
-    startTransition(async () => {
-      if (!opened) return;
-      setShare(0);
-      const found = await sendImport(
-        view.trialId,
-        { csv: opened.csv, roles: opened.roles, day: view.day },
-        setShare,
-      );
-      setShare(null);
-      setAnswer(found);
-      if (!('count' in found)) return;
-      setOpened(null);
-      router.refresh();
-    });
-  const takeBack = (importId: string): void =>
-    startTransition(async () => {
-      const done = await undo(importId);
-      setTrouble(done.ok ? null : trialSentence(done.trouble));
-      if (done.ok) setAnswer(null);
-    });
-  const misfit = opened ? rolesTrouble(opened.roles) : undefined;
+  const { opened, setOpened, share, answer, trouble, isPending, open, send, takeBack } = useImport(
+    view,
+    undo,
+  );
   return (
     <Box>
       <summary>From a file</summary>
@@ -115,10 +73,9 @@ export function ImportTable({ view, undo }: ImportTableProps) {
       {opened && (
         <OpenedFile
           opened={opened}
-          setOpened={setOpened}
+          change={setOpened}
           view={view}
-          misfit={misfit}
-          send={send}
+          send={() => send(opened)}
           isPending={isPending}
         />
       )}
@@ -146,19 +103,64 @@ export function ImportTable({ view, undo }: ImportTableProps) {
   );
 }
 
+/** A file on its way in: opened, sent, taken back. */
+function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo']) {
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [share, setShare] = useState<number | null>(null);
+  const [answer, setAnswer] = useState<ImportAnswer | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [isPending, startTransition] = useTransition();
+  const router = useRouter();
+  const open = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    const found = await openedFile(file, view.measures);
+    setAnswer(null);
+    setTrouble(found === null ? NO_TABLE : null);
+    setOpened(found);
+  };
+  const send = ({ csv, roles }: Opened): void =>
+    startTransition(async () => {
+      setShare(0);
+      const found = await sendImport(view.trialId, { csv, roles, day: view.day }, setShare);
+      setShare(null);
+      setAnswer(found);
+      if (!('count' in found)) return;
+      setOpened(null);
+      router.refresh();
+    });
+  const takeBack = (importId: string): void =>
+    startTransition(async () => {
+      const done = await undo(importId);
+      setTrouble(done.ok ? null : trialSentence(done.trouble));
+      if (done.ok) setAnswer(null);
+    });
+  return { opened, setOpened, share, answer, trouble, isPending, open, send, takeBack };
+}
+
+/** The first rows of a file with a guess at each column; null where it is no table. */
+async function openedFile(file: File, measures: DeskView['measures']): Promise<Opened | null> {
+  const csv = await file.text();
+  const [heads = [], ...first] = papaparse.parse<string[]>(csv, {
+    preview: PREVIEWED + 1,
+    skipEmptyLines: 'greedy',
+  }).data;
+  if (heads.length < 2) return null;
+  return { name: file.name, csv, heads, first, roles: matchColumns(heads, measures) };
+}
+
 interface OpenedFileProps {
   readonly opened: Opened;
-  readonly setOpened: Dispatch<SetStateAction<Opened | null>>;
+  readonly change: (opened: Opened | null) => void;
   readonly view: ImportTableProps['view'];
-  readonly misfit: string | undefined;
   readonly send: () => void;
   readonly isPending: boolean;
 }
 
-function OpenedFile({ opened, setOpened, view, misfit, send, isPending }: OpenedFileProps) {
+function OpenedFile({ opened, change, view, send, isPending }: OpenedFileProps) {
+  const misfit = rolesTrouble(opened.roles);
   return (
     <>
-      <ColumnRoles opened={opened} setOpened={setOpened} view={view} />
+      <ColumnRoles opened={opened} change={change} view={view} />
       {misfit !== undefined && <Soft>{misfit}</Soft>}
       <Acts>
         <Button
@@ -169,20 +171,16 @@ function OpenedFile({ opened, setOpened, view, misfit, send, isPending }: Opened
         >
           Take it in
         </Button>
-        <Button onPress={() => setOpened(null)}>Not now</Button>
+        <Button onPress={() => change(null)}>Not now</Button>
       </Acts>
     </>
   );
 }
 
-interface ColumnRolesProps {
-  readonly opened: Opened;
-  readonly setOpened: Dispatch<SetStateAction<Opened | null>>;
-  readonly view: ImportTableProps['view'];
-}
+type ColumnRolesProps = Pick<OpenedFileProps, 'opened' | 'change' | 'view'>;
 
 /** The first rows of the file, and what each of its columns is. */
-function ColumnRoles({ opened, setOpened, view }: ColumnRolesProps) {
+function ColumnRoles({ opened, change, view }: ColumnRolesProps) {
   return (
     <WideTable label={`The first rows of ${opened.name}`}>
       <thead>
@@ -195,7 +193,7 @@ function ColumnRoles({ opened, setOpened, view }: ColumnRolesProps) {
                 name={`role ${column}`}
                 value={valueOfRole(opened.roles[column])}
                 onChange={value =>
-                  setOpened({
+                  change({
                     ...opened,
                     roles: opened.roles.map((role, i) =>
                       i === column ? roleOfValue(value, role) : role,

@@ -1,6 +1,5 @@
 'use client';
 
-import type { Dispatch, RefObject, SetStateAction } from 'react';
 import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
@@ -15,7 +14,6 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
-import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -64,46 +62,17 @@ interface StepValues {
   readonly really: string;
   readonly outcome: (typeof FOUND)[number]['value'];
   readonly why: string;
+  readonly isSome: boolean;
+  readonly some: readonly string[];
 }
 
-function Step({
-  due,
-  today,
-  tick,
-  namesTrial,
-}: Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask }) {
+type StepProps = Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask };
+
+function Step({ due, today, tick, namesTrial }: StepProps) {
   const [isOpen, setOpen] = useState(false);
-  const [isSome, setSome] = useState(false);
-  const [some, setSomeCodes] = useState<readonly string[]>([]);
-  const { form, field } = useForm<StepValues>({
-    on: today,
-    really: '',
-    outcome: 'as-it-should-be',
-    why: '',
-  });
-  const { on, really, outcome, why } = form;
-  const codes = due.receivers.flatMap(receiver => receiver.codes).sort();
-  const isLook = due.rule.kind === 'barrier' || due.rule.kind === 'check';
-  const { trouble, fields, isPending, run } = useTrialAction();
-  const id = useRef(v7()); // the same press sent twice is one act
+  const step = useStep({ due, today, tick });
+  const { trouble, fields, isPending, send } = step;
   const late = due.task.dueOn === null ? 0 : daysBetween(due.task.dueOn, today);
-  const amount = /^\d+([.,]\d+)?$/.test(really.trim())
-    ? Number(really.trim().replace(',', '.'))
-    : null;
-  const send = (isSkipped: boolean): void =>
-    run(() =>
-      tick(due.trial.id, {
-        id: id.current,
-        ruleId: due.rule.id,
-        nth: due.task.nth,
-        doneOn: on,
-        isSkipped,
-        amount: isSkipped ? null : amount,
-        codes: isSome && some.length > 0 ? some : null,
-        outcome: isLook && !isSkipped ? outcome : null,
-        note: why,
-      }),
-    );
   return (
     <li>
       <div>
@@ -124,22 +93,7 @@ function Step({
         )}
         <details onToggle={event => setOpen(event.currentTarget.open)}>
           <summary>Otherwise</summary>
-          {isOpen && (
-            <OtherwiseFields
-              field={field}
-              fields={fields}
-              due={due}
-              isLook={isLook}
-              codes={codes}
-              id={id}
-              isSome={isSome}
-              setSome={setSome}
-              some={some}
-              setSomeCodes={setSomeCodes}
-              send={send}
-              isPending={isPending}
-            />
-          )}
+          {isOpen && <OtherwiseFields due={due} step={step} />}
         </details>
         {!isOpen && Object.values(fields).map(says => <Trouble key={says}>{says}</Trouble>)}
         <ActionTrouble trouble={trouble} />
@@ -156,36 +110,50 @@ function Step({
   );
 }
 
+/** A step as it is to be ticked off, and the tick. */
+function useStep({ due, today, tick }: StepProps) {
+  const { form, field, change } = useForm<StepValues>({
+    on: today,
+    really: '',
+    outcome: 'as-it-should-be',
+    why: '',
+    isSome: false,
+    some: [],
+  });
+  const action = useTrialAction();
+  const id = useRef(v7()); // the same press sent twice is one act
+  const isLook = due.rule.kind === 'barrier' || due.rule.kind === 'check';
+  const send = (isSkipped: boolean): void =>
+    action.run(() =>
+      tick(due.trial.id, {
+        id: id.current,
+        ruleId: due.rule.id,
+        nth: due.task.nth,
+        doneOn: form.on,
+        isSkipped,
+        amount: isSkipped ? null : writtenAmount(form.really),
+        codes: form.isSome && form.some.length > 0 ? form.some : null,
+        outcome: isLook && !isSkipped ? form.outcome : null,
+        note: form.why,
+      }),
+    );
+  return { ...action, id: id.current, form, field, change, isLook, send };
+}
+
+function writtenAmount(written: string): number | null {
+  const said = written.trim();
+  return /^\d+([.,]\d+)?$/.test(said) ? Number(said.replace(',', '.')) : null;
+}
+
 interface OtherwiseFieldsProps {
-  readonly field: FieldOf<StepValues>;
-  readonly fields: Readonly<Record<string, string>>;
   readonly due: DueTask;
-  readonly isLook: boolean;
-  readonly codes: string[];
-  readonly id: RefObject<string>;
-  readonly isSome: boolean;
-  readonly setSome: Dispatch<SetStateAction<boolean>>;
-  readonly some: readonly string[];
-  readonly setSomeCodes: Dispatch<SetStateAction<readonly string[]>>;
-  readonly send: (isSkipped: boolean) => void;
-  readonly isPending: boolean;
+  readonly step: ReturnType<typeof useStep>;
 }
 
 /** What was done otherwise, to which units, or why not at all. */
-function OtherwiseFields({
-  field,
-  fields,
-  due,
-  isLook,
-  codes,
-  id,
-  isSome,
-  setSome,
-  some,
-  setSomeCodes,
-  send,
-  isPending,
-}: OtherwiseFieldsProps) {
+function OtherwiseFields({ due, step }: OtherwiseFieldsProps) {
+  const { field, fields, form, change, id, isLook, isPending, send } = step;
+  const codes = due.receivers.flatMap(receiver => receiver.codes).sort();
   return (
     <>
       <TextField label="Done on" {...field('on')} type="date" trouble={fields.doneOn} />
@@ -201,9 +169,9 @@ function OtherwiseFields({
       {codes.length > 0 && (
         <Choice
           label="To"
-          name={`to ${id.current}`}
-          value={isSome ? 'some' : 'all'}
-          onChange={to => setSome(to === 'some')}
+          name={`to ${id}`}
+          value={form.isSome ? 'some' : 'all'}
+          onChange={to => change({ isSome: to === 'some' })}
           direction="row"
           options={[
             { value: 'all', label: `all ${codes.length}` },
@@ -211,8 +179,13 @@ function OtherwiseFields({
           ]}
         />
       )}
-      {isSome && (
-        <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
+      {form.isSome && (
+        <PickUnits
+          codes={codes}
+          chosen={form.some}
+          choose={some => change({ some })}
+          trouble={fields.codes}
+        />
       )}
       <TextField label="A note, or why it is left out" {...field('why')} trouble={fields.note} />
       <Acts>

@@ -1,7 +1,7 @@
 'use client';
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
-import type { EqualisedRates } from '@/core/materials/dose/equalise-rates';
+import type { EqualisedRates, EqualiseTrouble } from '@/core/materials/dose/equalise-rates';
 import { EQUALISE_SCHOOLS } from '@/core/materials/dose/equalise-rates';
 import { unitCost } from '@/core/materials/ledger/money';
 import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
@@ -37,8 +37,6 @@ export function Ledger({ view }: { readonly view: TendView }) {
   const accounts = which === 'planned' ? ledger.planned : ledger.done;
   if (ledger.planned.every(account => account.lines.length === 0)) return null;
   const found = equalised[by];
-  const amount = (value: number): string =>
-    by === 'money' ? value.toFixed(2) : `${figures(value)} g of ${BY_WORDS[by]}`;
   return (
     <Book aria-label="What each is given">
       <h2>What each {trial.unitWord} is given</h2>
@@ -55,7 +53,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
       {(ledger.base.n ?? 0) > 0 && (
         <Soft>
           The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a{' '}
-          {`${trial.unitWord};`}a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to{' '}
+          {`${trial.unitWord};`} a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to{' '}
           {MIX_FEEDS_WEEKS.to} weeks.
         </Soft>
       )}
@@ -71,15 +69,9 @@ export function Ledger({ view }: { readonly view: TendView }) {
         options={BYS.map(value => ({ value, label: BY_WORDS[value] }))}
       />
       {found.ok ? (
-        <EqualisedList amount={amount} found={found.value} />
+        <EqualisedList amount={value => givenWords(value, by)} found={found.value} />
       ) : (
-        <p>
-          {found.trouble.kind === 'too-few'
-            ? `Fewer than two treatments give any ${BY_WORDS[by]}.`
-            : found.trouble.kind === 'not-known'
-              ? `Not known: what ${found.trouble.names.join(' and ')} gives. Complete its product on the shelf.`
-              : `Can’t be done within the labels: ${found.trouble.weak} gives ${amount(found.trouble.mostOfWeak)} at most, ${found.trouble.strong} ${amount(found.trouble.leastOfStrong)} at least.`}
-        </p>
+        <p>{unequalWords(found.trouble, by)}</p>
       )}
       <Soft>
         {EQUALISE_SCHOOLS.label} {EQUALISE_SCHOOLS.equal}
@@ -87,6 +79,22 @@ export function Ledger({ view }: { readonly view: TendView }) {
       {shopping.length > 0 && <ShoppingList shopping={shopping} />}
     </Book>
   );
+}
+
+function givenWords(value: number, by: By): string {
+  return by === 'money' ? value.toFixed(2) : `${figures(value)} g of ${BY_WORDS[by]}`;
+}
+
+/** Why they can't be given alike. */
+function unequalWords(trouble: EqualiseTrouble, by: By): string {
+  switch (trouble.kind) {
+    case 'too-few':
+      return `Fewer than two treatments give any ${BY_WORDS[by]}.`;
+    case 'not-known':
+      return `Not known: what ${trouble.names.join(' and ')} gives. Complete its product on the shelf.`;
+    case 'out-of-range':
+      return `Can’t be done within the labels: ${trouble.weak} gives ${givenWords(trouble.mostOfWeak, by)} at most, ${trouble.strong} ${givenWords(trouble.leastOfStrong, by)} at least.`;
+  }
 }
 
 interface EqualisedListProps {

@@ -44,67 +44,24 @@ interface TendProps {
 }
 
 /** What is due, what it takes, and the plan it comes from; what each is given, and how the plan was kept. */
-export function Tend({
-  view,
-  bench,
-  tick,
-  lookIntoBottles,
-  untick,
-  saveRule,
-  dropRule,
-  log,
-  changeSettings,
-  dateStage,
-  nameByDepth,
-}: TendProps) {
-  const { trial, care, due } = view;
-  const dueCodes = new Set(
-    due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)),
-  );
+export function Tend(props: TendProps) {
   return (
     <>
       <TwoParts>
-        <TendNow
-          due={due}
-          view={view}
-          tick={tick}
-          lookIntoBottles={lookIntoBottles}
-          care={care}
-          trial={trial}
-          bench={bench}
-          dueCodes={dueCodes}
-        />
-        <TendDetails
-          view={view}
-          saveRule={saveRule}
-          dropRule={dropRule}
-          trial={trial}
-          log={log}
-          nameByDepth={nameByDepth}
-          dateStage={dateStage}
-          care={care}
-          changeSettings={changeSettings}
-          untick={untick}
-        />
+        <TendNow {...props} />
+        <TendDetails {...props} />
       </TwoParts>
-      <Ledger view={view} />
+      <Ledger view={props.view} />
     </>
   );
 }
 
-interface TendNowProps {
-  readonly due: DueToday;
-  readonly view: TendProps['view'];
-  readonly tick: TendProps['tick'];
-  readonly lookIntoBottles: TendProps['lookIntoBottles'];
-  readonly care: TendView['care'];
-  readonly trial: TendView['trial'];
-  readonly bench: TendProps['bench'];
-  readonly dueCodes: Set<string>;
-}
-
 /** What is due and what comes, with the bench. */
-function TendNow({ due, view, tick, lookIntoBottles, care, trial, bench, dueCodes }: TendNowProps) {
+function TendNow({ view, bench, tick, lookIntoBottles }: TendProps) {
+  const { due, care, trial } = view;
+  const dueCodes = new Set(
+    due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)),
+  );
   return (
     <div>
       {due.tasks.length > 0 && (
@@ -115,7 +72,7 @@ function TendNow({ due, view, tick, lookIntoBottles, care, trial, bench, dueCode
       )}
       <Weathered view={view} />
       {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
-      {view.coming.length > 0 && <ComingTasks view={view} care={care} trial={trial} />}
+      {view.coming.length > 0 && <ComingTasks view={view} />}
       {bench ? (
         <Bench
           view={bench}
@@ -136,31 +93,10 @@ function TendNow({ due, view, tick, lookIntoBottles, care, trial, bench, dueCode
   );
 }
 
-interface TendDetailsProps {
-  readonly view: TendProps['view'];
-  readonly saveRule: TendProps['saveRule'];
-  readonly dropRule: TendProps['dropRule'];
-  readonly trial: TendView['trial'];
-  readonly log: TendProps['log'];
-  readonly nameByDepth: TendProps['nameByDepth'];
-  readonly dateStage: TendProps['dateStage'];
-  readonly care: TendView['care'];
-  readonly changeSettings: TendProps['changeSettings'];
-  readonly untick: TendProps['untick'];
-}
-
-function TendDetails({
-  view,
-  saveRule,
-  dropRule,
-  trial,
-  log,
-  nameByDepth,
-  dateStage,
-  care,
-  changeSettings,
-  untick,
-}: TendDetailsProps) {
+/** The plan of care, what can be put down beside it, and how it was kept. */
+function TendDetails(props: TendProps) {
+  const { view, saveRule, dropRule, dateStage, untick } = props;
+  const { trial } = view;
   return (
     <div>
       <RuleList view={view} save={saveRule} drop={dropRule} />
@@ -172,31 +108,14 @@ function TendDetails({
         isLocked={trial.state === 'locked'}
         plan={(draft, why) => saveRule(null, draft, why)}
       />
-      {trial.state !== 'closed' && (
-        <LogAct
-          treatments={view.treatments}
-          codes={view.codes}
-          unitWord={trial.unitWord}
-          today={view.today}
-          log={log}
-        />
-      )}
-      {trial.state !== 'closed' && view.areaM2 !== null && (
-        <LaidDepth
-          treatments={view.treatments}
-          areaM2={view.areaM2}
-          unitWord={trial.unitWord}
-          system={view.system}
-          name={nameByDepth}
-        />
-      )}
+      {trial.state !== 'closed' && <PutDown {...props} />}
       <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
       {trial.state !== 'closed' && (
         <CareSettingsForm
-          settings={care.settings}
+          settings={view.care.settings}
           unitWord={trial.unitWord}
           system={view.system}
-          save={changeSettings}
+          save={props.changeSettings}
           thirst={view.thirst}
         />
       )}
@@ -215,13 +134,32 @@ function TendDetails({
   );
 }
 
-interface ComingTasksProps {
-  readonly view: TendProps['view'];
-  readonly care: TendView['care'];
-  readonly trial: TendView['trial'];
+/** What was done without having been planned, and how deep a layer really is. */
+function PutDown({ view, log, nameByDepth }: TendProps) {
+  const { treatments, codes, trial, today, areaM2, system } = view;
+  return (
+    <>
+      <LogAct
+        treatments={treatments}
+        codes={codes}
+        unitWord={trial.unitWord}
+        today={today}
+        log={log}
+      />
+      {areaM2 !== null && (
+        <LaidDepth
+          treatments={treatments}
+          areaM2={areaM2}
+          unitWord={trial.unitWord}
+          system={system}
+          name={nameByDepth}
+        />
+      )}
+    </>
+  );
 }
 
-function ComingTasks({ view, care, trial }: ComingTasksProps) {
+function ComingTasks({ view }: { readonly view: TendView }) {
   return (
     <section aria-label="Coming">
       <h2>Coming</h2>
@@ -229,12 +167,12 @@ function ComingTasks({ view, care, trial }: ComingTasksProps) {
         {view.coming.map(task => (
           <li key={`${task.ruleId} ${task.nth}`}>
             <b>{task.dueOn === null ? `at ${task.waitsFor}` : shortDay(task.dueOn)}</b>{' '}
-            {care.rules.find(rule => rule.id === task.ruleId)?.name}
+            {view.care.rules.find(rule => rule.id === task.ruleId)?.name}
           </li>
         ))}
       </Coming>
       <p>
-        <a href={`/trials/${trial.id}/calendar`} download>
+        <a href={`/trials/${view.trial.id}/calendar`} download>
           Take it into a calendar (iCalendar)
         </a>
       </p>

@@ -6,6 +6,7 @@ import { failure, type Result, success } from '@/core/result';
 import { GardenDay } from '@/core/time/garden-day';
 import { ReadingId } from '@/core/trial/model/ids';
 import type { Reading } from '@/core/trial/model/reading';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
@@ -83,17 +84,10 @@ export async function importReadings(
     if (!read.ok) return failure({ kind: 'rows', rows: read.trouble });
     const taken = await placesTaken(db, trialId);
     const clash = read.value.find(reading => taken.has(placeOf(reading)));
-    if (clash)
-      return failure({
-        kind: 'rows',
-        rows: [
-          {
-            row: 0,
-            column: '',
-            says: `${data.units.find(unit => unit.id === clash.unitId)?.code ?? ''} has a value of ${clash.takenOn} already, for ${data.measures.find(measure => measure.id === clash.measureId)?.name ?? ''}. Take it out of the file, or change it in the grid.`,
-          },
-        ],
-      });
+    if (clash) {
+      const says = clashWords(clash, data);
+      return failure({ kind: 'rows', rows: [{ row: 0, column: '', says }] });
+    }
     for (let from = 0; from < read.value.length; from += CHUNK) {
       await addReadings(db, trialId, read.value.slice(from, from + CHUNK));
       onProgress(Math.min(read.value.length, from + CHUNK), read.value.length);
@@ -110,6 +104,12 @@ export async function importReadings(
 }
 
 const CHUNK = 3000;
+
+function clashWords(clash: Reading, { units, measures }: TrialData): string {
+  const code = units.find(unit => unit.id === clash.unitId)?.code ?? '';
+  const measure = measures.find(each => each.id === clash.measureId)?.name ?? '';
+  return `${code} has a value of ${clash.takenOn} already, for ${measure}. Take it out of the file, or change it in the grid.`;
+}
 
 function placeOf({
   measureId,

@@ -1,12 +1,10 @@
 'use client';
 
-import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { careDraft } from '@/core/schedule/rules/care-draft';
+import { type CareDraft, careDraft } from '@/core/schedule/rules/care-draft';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
-import type { CarePlan } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { shortDay } from '@/features/frame/days';
@@ -31,20 +29,8 @@ interface RuleListProps {
 /** What the plan of care says, rule by rule. */
 export function RuleList({ view, save, drop }: RuleListProps) {
   const [open, setOpen] = useState<string | null>(null);
-  const [why, setWhy] = useState('');
-  const { trouble, isPending, run, clear } = useTrialAction();
-  const { care, treatments, shelf, trial } = view;
-  const isLocked = trial.state === 'locked';
-  const nameOf = (productId: string): string =>
-    shelf.find(product => product.id === productId)?.name ?? 'a product that is off the shelf';
-  const takeOut = (ruleId: string): void =>
-    run(
-      () => drop(ruleId, why),
-      () => {
-        setOpen(null);
-        setWhy('');
-      },
-    );
+  const { care, trial } = view;
+  const close = (): void => setOpen(null);
   return (
     <Rules aria-label="The plan of care">
       <h2>The plan of care</h2>
@@ -59,133 +45,109 @@ export function RuleList({ view, save, drop }: RuleListProps) {
           <RuleLine
             key={rule.id}
             rule={rule}
-            care={care}
-            treatments={treatments}
-            nameOf={nameOf}
-            trial={trial}
-            setOpen={setOpen}
-            open={open}
-            clear={clear}
-            shelf={shelf}
-            isLocked={isLocked}
+            view={view}
+            isOpen={open === rule.id}
+            toggle={() => setOpen(open === rule.id ? null : rule.id)}
             save={save}
-            why={why}
-            setWhy={setWhy}
-            trouble={trouble}
-            takeOut={takeOut}
-            isPending={isPending}
+            drop={drop}
           />
         ))}
       </ul>
-      {open === 'new' ? (
-        <CareRuleForm
-          saved={null}
-          shelf={shelf}
-          treatments={treatments}
-          rules={care.rules}
-          isLocked={isLocked}
-          save={(input, reason) => save(null, input, reason)}
-          close={() => setOpen(null)}
-        />
-      ) : (
-        trial.state !== 'closed' && (
-          <Acts>
-            <Button onPress={() => setOpen('new')}>Plan something</Button>
-          </Acts>
-        )
+      {open === 'new' && (
+        <RuleForm view={view} saved={null} save={(...sent) => save(null, ...sent)} close={close} />
+      )}
+      {open !== 'new' && trial.state !== 'closed' && (
+        <Acts>
+          <Button onPress={() => setOpen('new')}>Plan something</Button>
+        </Acts>
       )}
     </Rules>
   );
 }
 
-interface RuleLineProps {
-  readonly rule: CareRule;
-  readonly care: CarePlan;
-  readonly treatments: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly letter: string;
-  }[];
-  readonly nameOf: (productId: string) => string;
-  readonly trial: TendView['trial'];
-  readonly setOpen: Dispatch<SetStateAction<string | null>>;
-  readonly open: string | null;
-  readonly clear: () => void;
-  readonly shelf: TendView['shelf'];
-  readonly isLocked: boolean;
-  readonly save: RuleListProps['save'];
-  readonly why: string;
-  readonly setWhy: Dispatch<SetStateAction<string>>;
-  readonly trouble: TrialTrouble | undefined;
-  readonly takeOut: (ruleId: string) => void;
-  readonly isPending: boolean;
+interface RuleFormProps {
+  readonly view: TendView;
+  readonly saved: CareDraft | null;
+  readonly save: (input: unknown, why: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly close: () => void;
 }
 
-function RuleLine({
-  rule,
-  care,
-  treatments,
-  nameOf,
-  trial,
-  setOpen,
-  open,
-  clear,
-  shelf,
-  isLocked,
-  save,
-  why,
-  setWhy,
-  trouble,
-  takeOut,
-  isPending,
-}: RuleLineProps) {
+function RuleForm({ view, ...form }: RuleFormProps) {
+  const { shelf, treatments, care, trial } = view;
+  return (
+    <CareRuleForm
+      {...form}
+      shelf={shelf}
+      treatments={treatments}
+      rules={care.rules}
+      isLocked={trial.state === 'locked'}
+    />
+  );
+}
+
+interface RuleLineProps extends RuleListProps {
+  readonly rule: CareRule;
+  readonly isOpen: boolean;
+  readonly toggle: () => void;
+}
+
+function RuleLine({ rule, isOpen, toggle, ...list }: RuleLineProps) {
+  const { view } = list;
   return (
     <li>
       <div>
-        <strong>{rule.name}</strong> <span>{whenWords(rule, care.rules, shortDay)}</span>
-        <small>
-          {rule.treatmentIds.length === 0
-            ? 'to all alike'
-            : `to ${namesOf(treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id)).map(treatment => treatment.name))}`}
-          {rule.material ? `: ${materialWords(rule, nameOf(rule.material.productId))}` : ''}
-        </small>
+        <strong>{rule.name}</strong> <span>{whenWords(rule, view.care.rules, shortDay)}</span>
+        <small>{whatWords(rule, view)}</small>
       </div>
-      {trial.state !== 'closed' && (
-        <Button
-          data-tone="quiet"
-          aria-label={`Change ${rule.name}`}
-          onPress={() => {
-            setOpen(open === rule.id ? null : rule.id);
-            clear();
-          }}
-        >
-          {open === rule.id ? 'Close' : 'Change'}
+      {view.trial.state !== 'closed' && (
+        <Button data-tone="quiet" aria-label={`Change ${rule.name}`} onPress={toggle}>
+          {isOpen ? 'Close' : 'Change'}
         </Button>
       )}
-      {open === rule.id && (
-        <div data-form>
-          <CareRuleForm
-            saved={careDraft(rule, shelf)}
-            shelf={shelf}
-            treatments={treatments}
-            rules={care.rules}
-            isLocked={isLocked}
-            save={(input, reason) => save(rule.id, input, reason)}
-            close={() => setOpen(null)}
-          />
-          {isLocked && (
-            <TextField label="Why it is taken out" name="whyOut" value={why} onChange={setWhy} />
-          )}
-          {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-          <Acts>
-            <Button onPress={() => takeOut(rule.id)} isPending={isPending}>
-              Take it out of the plan
-            </Button>
-          </Acts>
-        </div>
-      )}
+      {isOpen && <OpenRule {...list} rule={rule} close={toggle} />}
     </li>
   );
+}
+
+interface OpenRuleProps extends RuleListProps {
+  readonly rule: CareRule;
+  readonly close: () => void;
+}
+
+/** A rule to be changed, or taken out. */
+function OpenRule({ rule, view, save, drop, close }: OpenRuleProps) {
+  const [why, setWhy] = useState('');
+  const { trouble, isPending, run } = useTrialAction();
+  return (
+    <div data-form>
+      <RuleForm
+        view={view}
+        saved={careDraft(rule, view.shelf)}
+        save={(...sent) => save(rule.id, ...sent)}
+        close={close}
+      />
+      {view.trial.state === 'locked' && (
+        <TextField label="Why it is taken out" name="whyOut" value={why} onChange={setWhy} />
+      )}
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <Acts>
+        <Button onPress={() => run(() => drop(rule.id, why), close)} isPending={isPending}>
+          Take it out of the plan
+        </Button>
+      </Acts>
+    </div>
+  );
+}
+
+/** Who gets it, and what. */
+function whatWords(rule: CareRule, { treatments, shelf }: TendView): string {
+  const given = treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id));
+  const to =
+    given.length === 0 ? 'to all alike' : `to ${namesOf(given.map(treatment => treatment.name))}`;
+  if (!rule.material) return to;
+  const { productId } = rule.material;
+  const product = shelf.find(each => each.id === productId)?.name;
+  return `${to}: ${materialWords(rule, product ?? 'a product that is off the shelf')}`;
 }
 
 /** Crossed treatments have a comma in their names. */

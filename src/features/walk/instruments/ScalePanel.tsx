@@ -1,6 +1,5 @@
 'use client';
 
-import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { massCheck } from '@/core/measure/reading/scale-line';
@@ -18,35 +17,12 @@ interface ScalePanelProps {
 
 /** A scale that gives its values by itself: put the pot on, hold, it settles and is taken; lift it off, next pot. */
 export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
-  const [known, setKnown] = useState('');
   const [checked, setChecked] = useState('');
   const device = useScale((massG, name) =>
     take(massG, checked === '' ? name : `${name}, ${checked}`.slice(0, 60)),
   );
   const { scale, shownG, isSettled, trouble } = device;
-  const knownG = Number(known.replace(',', '.'));
-  const check = (): void => {
-    if (shownG === null || !(knownG > 0)) return;
-    const { offG, isPassed } = massCheck(shownG, knownG);
-    setChecked(isPassed ? `checked with ${knownG} g` : `off by ${offG.toFixed(1)} g`);
-  };
-  if (!scale) {
-    return (
-      <Panel>
-        <summary>With a scale</summary>
-        <div>
-          <Button onPress={device.useStandIn}>The stand-in scale</Button>
-          {device.canConnect && (
-            <Button onPress={() => void device.connect()}>A scale on a cable</Button>
-          )}
-        </div>
-        {trouble && <p role="alert">{trouble}</p>}
-        {!device.canConnect && (
-          <Soft>This browser gives no way to a scale on a cable. Type what it shows.</Soft>
-        )}
-      </Panel>
-    );
-  }
+  if (!scale) return <NoScale device={device} />;
   return (
     <Panel open>
       <summary>{scale.isStandIn ? 'The stand-in scale, simulated' : 'The scale'}</summary>
@@ -64,20 +40,7 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
         {scale.isStandIn && <Button onPress={() => device.put(0)}>Lift it off</Button>}
         <Button onPress={device.leave}>Without it</Button>
       </div>
-      <KnownMass
-        known={known}
-        setKnown={setKnown}
-        check={check}
-        knownG={knownG}
-        isSettled={isSettled}
-      />
-      {checked !== '' && (
-        <p role="status">
-          {checked.startsWith('off')
-            ? `It is ${checked}: tare it, or have it seen to. Values say so from now on.`
-            : `${checked}: it may be trusted to half a percent.`}
-        </p>
-      )}
+      <KnownMass shownG={isSettled ? shownG : null} checked={checked} onChecked={setChecked} />
       {trouble && <p role="alert">{trouble}</p>}
       <Soft>
         Hold still until it settles: the value is taken by itself, and the next {unitWord} comes
@@ -87,28 +50,64 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
   );
 }
 
-interface KnownMassProps {
-  readonly known: string;
-  readonly setKnown: Dispatch<SetStateAction<string>>;
-  readonly check: () => void;
-  readonly knownG: number;
-  readonly isSettled: boolean;
+/** The ways to a scale that this browser has. */
+function NoScale({ device }: { readonly device: ReturnType<typeof useScale> }) {
+  return (
+    <Panel>
+      <summary>With a scale</summary>
+      <div>
+        <Button onPress={device.useStandIn}>The stand-in scale</Button>
+        {device.canConnect && (
+          <Button onPress={() => void device.connect()}>A scale on a cable</Button>
+        )}
+      </div>
+      {device.trouble && <p role="alert">{device.trouble}</p>}
+      {!device.canConnect && (
+        <Soft>This browser gives no way to a scale on a cable. Type what it shows.</Soft>
+      )}
+    </Panel>
+  );
 }
 
-function KnownMass({ known, setKnown, check, knownG, isSettled }: KnownMassProps) {
+interface KnownMassProps {
+  /** What the scale shows; null while it moves. */
+  readonly shownG: number | null;
+  /** How the last check ended, as each value tells it; empty before one. */
+  readonly checked: string;
+  readonly onChecked: (words: string) => void;
+}
+
+/** A mass one knows says whether the scale can be trusted. */
+function KnownMass({ shownG, checked, onChecked }: KnownMassProps) {
+  const [known, setKnown] = useState('');
+  const knownG = Number(known.replace(',', '.'));
+  const check = (): void => {
+    if (shownG === null || !(knownG > 0)) return;
+    const { offG, isPassed } = massCheck(shownG, knownG);
+    onChecked(isPassed ? `checked with ${knownG} g` : `off by ${offG.toFixed(1)} g`);
+  };
   return (
-    <div>
-      <TextField
-        label="A known mass on it, g"
-        name="knownMass"
-        value={known}
-        onChange={setKnown}
-        inputMode="decimal"
-      />
-      <Button onPress={check} isDisabled={!(knownG > 0) || !isSettled}>
-        Check
-      </Button>
-    </div>
+    <>
+      <div>
+        <TextField
+          label="A known mass on it, g"
+          name="knownMass"
+          value={known}
+          onChange={setKnown}
+          inputMode="decimal"
+        />
+        <Button onPress={check} isDisabled={!(knownG > 0) || shownG === null}>
+          Check
+        </Button>
+      </div>
+      {checked !== '' && (
+        <p role="status">
+          {checked.startsWith('off')
+            ? `It is ${checked}: tare it, or have it seen to. Values say so from now on.`
+            : `${checked}: it may be trusted to half a percent.`}
+        </p>
+      )}
+    </>
   );
 }
 
