@@ -8,7 +8,9 @@ import { readQuestion } from '@/core/design/question/question-form';
 import { questionPattern } from '@/core/design/question/question-patterns';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { DryRun } from '@/core/judge/planning/dry-run';
+import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import { outcomeOf } from '@/core/judge/question/trial-outcome';
+import { failure, type Result, success } from '@/core/result';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { type Planner, startPlanner } from '@/workers/planner-job';
@@ -31,49 +33,15 @@ export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
   const planner = useRef<Planner>(null);
   useEffect(() => () => planner.current?.end(), []);
   const start = (): void => {
-    const question = readQuestion(form, 'uk', () => v7());
-    if (!question.ok) {
+    const planned = plannedOf(form);
+    setSays(planned.ok ? '' : planned.trouble);
+    if (!planned.ok) {
       setRuns(undefined);
-      setSays('Fill in the question first: its lines are not all written.');
       return;
     }
-    const { facts, treatments, measures } = question.value;
-    const main = measures.find(measure => measure.isMain);
-    if (main && outcomeOf(main.scale) !== null) {
-      setRuns(undefined);
-      setSays(
-        'Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.',
-      );
-      return;
-    }
-    const request = readBench(
-      { ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench },
-      'uk',
-      treatments,
-    );
-    const usual = readBench(USUAL_BENCH, 'uk', treatments);
-    const bench = request.ok ? request.value : usual.ok ? usual.value : undefined;
-    if (!bench || !main) {
-      setSays('This can’t be laid out yet.');
-      return;
-    }
-    setSays('');
     const failed = (): void => setSays('The made-up seasons could not be judged.');
     planner.current ??= startPlanner(failed);
-    planner.current
-      .dryRuns(
-        {
-          request: bench,
-          treatments,
-          unitWord: facts.unitWord,
-          response: main.response,
-          better: main.better,
-          margin: main.margin,
-        },
-        USUAL_CV,
-        seed.current++,
-      )
-      .then(setRuns, failed);
+    planner.current.dryRuns(planned.value, USUAL_CV, seed.current++).then(setRuns, failed);
   };
   return (
     <Dry aria-label="Dry run">
@@ -103,6 +71,25 @@ export function DryRunPanel({ form }: { readonly form: QuestionForm }) {
       </Button>
     </Dry>
   );
+}
+
+/** The question as a trial that could be dealt, on the bench that its pattern takes; or why it is none yet. */
+function plannedOf(form: QuestionForm): Result<PlannedTrial, string> {
+  const question = readQuestion(form, 'uk', () => v7());
+  if (!question.ok) return failure('Fill in the question first: its lines are not all written.');
+  const { facts, treatments, measures } = question.value;
+  const main = measures.find(measure => measure.isMain);
+  if (main && outcomeOf(main.scale) !== null)
+    return failure(
+      'Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.',
+    );
+  const own = { ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench };
+  const benches = [own, USUAL_BENCH].map(bench => readBench(bench, 'uk', treatments));
+  const bench = benches.find(each => each.ok);
+  if (!bench || !main) return failure('This can’t be laid out yet.');
+  const { response, better, margin } = main;
+  const { unitWord } = facts;
+  return success({ request: bench.value, treatments, unitWord, response, better, margin });
 }
 
 const Dry = styled.section`

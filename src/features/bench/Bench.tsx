@@ -150,6 +150,20 @@ function UnitPot({
         y={-unit.widthMm * 0.06}
         width={unit.widthMm * 0.27}
       />
+      <CodePlate unit={unit} labelMm={labelMm} />
+    </Pot>
+  );
+}
+
+interface CodePlateProps {
+  readonly unit: BenchUnit;
+  readonly labelMm: number;
+}
+
+/** The unit's code on its near edge. */
+function CodePlate({ unit, labelMm }: CodePlateProps) {
+  return (
+    <>
       <rect
         x={unit.widthMm * 0.2}
         y={unit.depthMm - unit.widthMm * 0.3}
@@ -168,7 +182,7 @@ function UnitPot({
       >
         {unit.code}
       </text>
-    </Pot>
+    </>
   );
 }
 

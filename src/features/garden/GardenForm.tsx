@@ -5,7 +5,6 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
-import type { BoundField } from '@/ui/form-fields';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Page, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -21,23 +20,28 @@ interface GardenFormProps {
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
 }
 
+const SYSTEMS = [
+  {
+    value: 'uk',
+    label: 'British',
+    hint: 'Pints of 568 ml, gallons of 4.546 l; a bare weight is in grams, a bare length in cm.',
+  },
+  {
+    value: 'us',
+    label: 'American',
+    hint: 'Pints of 473 ml, gallons of 3.785 l; a bare weight is in ounces, a bare length in inches.',
+  },
+] as const;
+
 /** The garden's name, and whose pints, spoons and spelling are meant. */
-export function GardenForm({
-  name: savedName,
-  system: savedSystem,
-  latitude: savedLatitude,
-  altitudeM: savedAltitude,
-  lastFrost: savedLast,
-  firstFrost: savedFirst,
-  save,
-}: GardenFormProps) {
+export function GardenForm({ save, ...saved }: GardenFormProps) {
   const [form, setForm] = useState({
-    name: savedName,
-    system: savedSystem,
-    latitude: String(savedLatitude),
-    altitudeM: String(savedAltitude),
-    lastFrost: savedLast ?? '',
-    firstFrost: savedFirst ?? '',
+    name: saved.name,
+    system: saved.system,
+    latitude: String(saved.latitude),
+    altitudeM: String(saved.altitudeM),
+    lastFrost: saved.lastFrost ?? '',
+    firstFrost: saved.firstFrost ?? '',
   });
   const [isSaved, setSaved] = useState(false);
   const { trouble: troubles = {}, isPending, tryOut } = useAction<FieldTroubles>();
@@ -47,22 +51,7 @@ export function GardenForm({
     <Page style={{ maxWidth: 720 }}>
       <h1>The garden</h1>
       <TextField label="Its name" {...field('name')} />
-      <Choice
-        label="Whose measures"
-        {...field('system')}
-        options={[
-          {
-            value: 'uk',
-            label: 'British',
-            hint: 'Pints of 568 ml, gallons of 4.546 l; a bare weight is in grams, a bare length in cm.',
-          },
-          {
-            value: 'us',
-            label: 'American',
-            hint: 'Pints of 473 ml, gallons of 3.785 l; a bare weight is in ounces, a bare length in inches.',
-          },
-        ]}
-      />
+      <Choice label="Whose measures" {...field('system')} options={SYSTEMS} />
       <TextField
         label="How far north, in degrees"
         {...field('latitude')}
@@ -70,7 +59,12 @@ export function GardenForm({
         hint="For the sun’s height, hence how much water a day takes. South is below 0."
       />
       <TextField label="How high, in metres" {...field('altitudeM')} inputMode="decimal" />
-      <FrostFields field={field} />
+      <TextField
+        label="Last frost in spring, usually"
+        {...field('lastFrost')}
+        placeholder="05-14"
+        hint="Month and day. It says whether a season fits, and when to cover or lift."
+      />
       <TextField
         label="First frost in autumn, usually"
         {...field('firstFrost')}
@@ -84,20 +78,5 @@ export function GardenForm({
         <span role="status">{isSaved ? 'Saved.' : ''}</span>
       </Acts>
     </Page>
-  );
-}
-
-function FrostFields({
-  field,
-}: {
-  readonly field: (key: 'lastFrost' | 'firstFrost') => BoundField<string>;
-}) {
-  return (
-    <TextField
-      label="Last frost in spring, usually"
-      {...field('lastFrost')}
-      placeholder="05-14"
-      hint="Month and day. It says whether a season fits, and when to cover or lift."
-    />
   );
 }

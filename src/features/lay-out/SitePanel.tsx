@@ -1,7 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useOptimistic } from 'react';
+import { type ReactNode, useOptimistic } from 'react';
 import { styled } from 'styled-components';
 import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site/site-bias';
 import type { Result } from '@/core/result';
@@ -10,7 +10,6 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
-import type { FieldOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -47,74 +46,26 @@ interface SitePanelValues {
 }
 
 /** What lies about the bench, and what it would do to this deal. */
-export function SitePanel({
-  site,
-  hasGuards,
-  biases,
-  blockWord,
-  isTurned,
-  hasBlocks,
-  isLocked,
-  draw,
-}: SitePanelProps) {
-  const { form, field } = useForm<SitePanelValues>({
-    kind: 'slope',
-    side: 'left',
-    percent: '20',
-    reach: '60',
-  });
-  const { kind, side, percent, reach } = form;
+export function SitePanel(props: SitePanelProps) {
+  const { site, hasGuards, biases, isLocked, draw } = props;
   const { trouble, isPending, run } = useTrialAction();
   const [areGuarded, showGuarded] = useOptimistic(hasGuards);
-  const put = (next: readonly SiteFeature[], guards: boolean): void =>
+  const put = (next: readonly SiteFeature[], guards = hasGuards): void =>
     run(() => {
       showGuarded(guards);
       return draw({ site: next, hasGuards: guards });
     });
-  const hasPlace = isLine({ kind });
-  const isNumber = /^\d{1,3}$/.test(percent) && Number(percent) >= 1 && Number(percent) <= 100;
-  const isReach = !hasPlace || (/^\d{1,4}$/.test(reach) && Number(reach) >= 1);
-  // There is one slope to a side, but there may be two taps.
-  const add = (): void =>
-    put(
-      [
-        ...site.filter(each => hasPlace || each.kind !== kind || each.side !== side),
-        {
-          kind,
-          side,
-          percent: Number(percent),
-          line: null,
-          reachMm: hasPlace ? Number(reach) * 10 : null,
-        },
-      ],
-      hasGuards,
-    );
   return (
     <Site aria-label="The site">
       <h2>What lies about it</h2>
-      {biases.length > 0 && (
-        <BiasList
-          biases={biases}
-          blockWord={blockWord}
-          isTurned={isTurned}
-          hasBlocks={hasBlocks}
-          put={put}
-          site={site}
-          hasGuards={hasGuards}
-        />
-      )}
+      {biases.length > 0 && <BiasList {...props} put={put} />}
       {site.length === 0 && (
         <Soft>
           Slope, light, a wall, a path: draw them, and it shows how far each would lean this deal,
           and how to cut the blocks.
         </Soft>
       )}
-      <FeatureFields field={field} hasPlace={hasPlace} isNumber={isNumber} isReach={isReach} />
-      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <Acts>
-        <Button onPress={add} isPending={isPending} isDisabled={!isNumber || !isReach}>
-          Draw it
-        </Button>
+      <DrawFeature site={site} put={put} isPending={isPending}>
         {!isLocked && (
           <label>
             <input
@@ -125,7 +76,8 @@ export function SitePanel({
             Guard plants stand round it, unread
           </label>
         )}
-      </Acts>
+      </DrawFeature>
+      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       {site.some(isLine) && !isLocked && (
         <Soft>
           Walls, fences, paths and taps are moved to where they are under “Arrange it as it stands”.
@@ -135,81 +87,86 @@ export function SitePanel({
   );
 }
 
-interface BiasListProps {
-  readonly biases: SitePanelProps['biases'];
-  readonly blockWord: SitePanelProps['blockWord'];
-  readonly isTurned: SitePanelProps['isTurned'];
-  readonly hasBlocks: SitePanelProps['hasBlocks'];
-  readonly put: (next: readonly SiteFeature[], guards: boolean) => void;
-  readonly site: SitePanelProps['site'];
-  readonly hasGuards: SitePanelProps['hasGuards'];
+interface BiasListProps extends SitePanelProps {
+  readonly put: (next: readonly SiteFeature[]) => void;
 }
 
-function BiasList({ biases, blockWord, isTurned, hasBlocks, put, site, hasGuards }: BiasListProps) {
+function BiasList({ biases, put, site, ...layout }: BiasListProps) {
   return (
     <ul>
       {biases.map((bias, i) => (
         <BiasLine
+          {...layout}
           key={JSON.stringify([bias.feature.kind, bias.feature.side, bias.feature.line])}
           bias={bias}
-          blockWord={blockWord}
-          isTurned={isTurned}
-          hasBlocks={hasBlocks}
-          remove={() =>
-            put(
-              site.filter((_, at) => at !== i),
-              hasGuards,
-            )
-          }
+          remove={() => put(site.filter((_, at) => at !== i))}
         />
       ))}
     </ul>
   );
 }
 
-interface FeatureFieldsProps {
-  readonly field: FieldOf<SitePanelValues>;
-  readonly hasPlace: boolean;
-  readonly isNumber: boolean;
-  readonly isReach: boolean;
+interface DrawFeatureProps {
+  readonly site: readonly SiteFeature[];
+  readonly put: (next: readonly SiteFeature[]) => void;
+  readonly isPending: boolean;
+  readonly children: ReactNode;
 }
 
-function FeatureFields({ field, hasPlace, isNumber, isReach }: FeatureFieldsProps) {
+/** One more thing that lies about it. */
+function DrawFeature({ site, put, isPending, children }: DrawFeatureProps) {
+  const { form, field } = useForm<SitePanelValues>({
+    kind: 'slope',
+    side: 'left',
+    percent: '20',
+    reach: '60',
+  });
+  const { kind, side, percent, reach } = form;
+  const hasPlace = isLine({ kind });
+  const isNumber = /^\d{1,3}$/.test(percent) && Number(percent) >= 1 && Number(percent) <= 100;
+  const isReach = !hasPlace || (/^\d{1,4}$/.test(reach) && Number(reach) >= 1);
+  const add = (): void => {
+    // There is one slope to a side, but there may be two taps.
+    const others = site.filter(each => hasPlace || each.kind !== kind || each.side !== side);
+    const reachMm = hasPlace ? Number(reach) * 10 : null;
+    put([...others, { kind, side, percent: Number(percent), line: null, reachMm }]);
+  };
   return (
-    <div data-fields>
-      <Select label="There is" {...field('kind')} options={KINDS} />
-      <Select label="Where" {...field('side')} options={SIDES} />
-      <TextField
-        label={hasPlace ? 'Right beside it, %' : 'From end to end, %'}
-        {...field('percent')}
-        inputMode="numeric"
-        trouble={isNumber ? undefined : '1 to 100'}
-      />
-      {hasPlace && (
+    <>
+      <div data-fields>
+        <Select label="There is" {...field('kind')} options={KINDS} />
+        <Select label="Where" {...field('side')} options={SIDES} />
         <TextField
-          label="Felt for, cm"
-          {...field('reach')}
+          label={hasPlace ? 'Right beside it, %' : 'From end to end, %'}
+          {...field('percent')}
           inputMode="numeric"
-          trouble={isReach ? undefined : 'cm'}
+          trouble={isNumber ? undefined : '1 to 100'}
         />
-      )}
-    </div>
+        {hasPlace && (
+          <TextField
+            label="Felt for, cm"
+            {...field('reach')}
+            inputMode="numeric"
+            trouble={isReach ? undefined : 'cm'}
+          />
+        )}
+      </div>
+      <Acts>
+        <Button onPress={add} isPending={isPending} isDisabled={!isNumber || !isReach}>
+          Draw it
+        </Button>
+        {children}
+      </Acts>
+    </>
   );
 }
 
-function BiasLine({
-  bias,
-  blockWord,
-  isTurned,
-  hasBlocks,
-  remove,
-}: {
+interface BiasLineProps extends Pick<SitePanelProps, 'blockWord' | 'isTurned' | 'hasBlocks'> {
   readonly bias: SiteBias;
-  readonly blockWord: string;
-  readonly isTurned: boolean;
-  readonly hasBlocks: boolean;
   readonly remove: () => void;
-}) {
+}
+
+function BiasLine({ bias, blockWord, isTurned, hasBlocks, remove }: BiasLineProps) {
   const worst = [...bias.biases].sort((a, b) => Math.abs(b.percent) - Math.abs(a.percent))[0];
   const side = SIDES.find(each => each.value === bias.feature.side)?.label ?? '';
   const better = bias.asColumns > bias.asRows ? 'columns' : 'rows';

@@ -16,18 +16,34 @@ interface CoverPanelProps {
   readonly take: (percent: number) => void;
 }
 
+interface FramedPicture {
+  readonly width: number;
+  readonly height: number;
+  readonly url: string;
+}
+
 const CORNER_WORDS = ['far left', 'far right', 'near right', 'near left'] as const;
 const STEP = 0.02;
 const WORDS: Readonly<
-  Record<Counted, { readonly how: string; readonly all: readonly [string, string] }>
+  Record<
+    Counted,
+    {
+      readonly how: string;
+      readonly all: readonly [string, string];
+      readonly notFound: string;
+    }
+  >
 > = {
   green: {
     how: 'Straight from above, a frame laid round what counts, no green but leaves in it.',
     all: ['bare ground', 'leaves'],
+    notFound: 'The four corners make no frame: go round it, from the far left.',
   },
   brown: {
     how: 'One leaf flat on white paper, in the shade, nothing else of colour in the frame.',
     all: ['green leaf', 'brown leaf'],
+    notFound:
+      'No leaf in it: lay one on white paper, and go round it with the corners, from the far left.',
   },
 };
 const [GROUND, LEAF] = [
@@ -41,11 +57,42 @@ const COUNTED: Readonly<Record<Counted, readonly number[]>> = {
 
 /** Cover from a picture: its frame is marked by four corners, what is green is counted, looked at, and corrected. */
 export function CoverPanel({ counts, take }: CoverPanelProps) {
-  const [picture, setPicture] = useState<{
-    readonly width: number;
-    readonly height: number;
-    readonly url: string;
-  } | null>(null);
+  const { picture, corners, cover, trouble, isBusy, count, open, move, settle } = useCover(counts);
+  return (
+    <Panel>
+      <summary>From a picture</summary>
+      <Soft>{WORDS[counts].how} The picture stays in this browser.</Soft>
+      <label>
+        <span>Picture</span>{' '}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          capture="environment"
+          onChange={event => void open(event.target.files?.[0])}
+        />
+      </label>
+      {picture && corners && (
+        <Frame
+          counts={counts}
+          picture={picture}
+          corners={corners}
+          cover={cover}
+          onMove={move}
+          onDone={settle}
+        />
+      )}
+      {isBusy && <p role="status">Counting…</p>}
+      {cover && corners && (
+        <CoverFound cover={cover} counts={counts} count={count} corners={corners} take={take} />
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+    </Panel>
+  );
+}
+
+/** A picture, its frame, and what was counted in it. */
+function useCover(counts: Counted) {
+  const [picture, setPicture] = useState<FramedPicture | null>(null);
   const [corners, setCorners] = useState<Corners | null>(null);
   const [cover, setCover] = useState<CanopyCover | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -54,20 +101,13 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
   // Leaving a corner where it lay asks for nothing.
   const counted = useRef<Corners | null>(null);
   useEffect(() => () => job.current?.end(), []);
-
   const count = async (to: Corners, threshold: number | null): Promise<void> => {
     counted.current = to;
     setBusy(true);
     const found = await job.current?.cover(to, threshold, counts);
     setBusy(false);
     setCover(found ?? null);
-    setTrouble(
-      found
-        ? null
-        : counts === 'green'
-          ? 'The four corners make no frame: go round it, from the far left.'
-          : 'No leaf in it: lay one on white paper, and go round it with the corners, from the far left.',
-    );
+    setTrouble(found ? null : WORDS[counts].notFound);
   };
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
@@ -89,46 +129,27 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
     await count(whole, null);
   };
   const move = (at: number, to: Point): void => {
-    if (!corners || !picture) return;
-    const held: Point = {
-      x: Math.min(picture.width, Math.max(0, to.x)),
-      y: Math.min(picture.height, Math.max(0, to.y)),
-    };
-    const [a, b, c, d] = corners.map((corner, i) => (i === at ? held : corner));
-    if (a && b && c && d) setCorners([a, b, c, d]);
+    if (corners && picture) setCorners(movedCorner(corners, at, to, picture));
   };
-  return (
-    <Panel>
-      <summary>From a picture</summary>
-      <Soft>{WORDS[counts].how} The picture stays in this browser.</Soft>
-      <label>
-        <span>Picture</span>{' '}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          capture="environment"
-          onChange={event => void open(event.target.files?.[0])}
-        />
-      </label>
-      {picture && corners && (
-        <Frame
-          counts={counts}
-          picture={picture}
-          corners={corners}
-          cover={cover}
-          onMove={move}
-          onDone={() => {
-            if (counted.current !== corners) void count(corners, null);
-          }}
-        />
-      )}
-      {isBusy && <p role="status">Counting…</p>}
-      {cover && corners && (
-        <CoverFound cover={cover} counts={counts} count={count} corners={corners} take={take} />
-      )}
-      {trouble && <p role="alert">{trouble}</p>}
-    </Panel>
-  );
+  const settle = (): void => {
+    if (corners && counted.current !== corners) void count(corners, null);
+  };
+  return { picture, corners, cover, trouble, isBusy, count, open, move, settle };
+}
+
+/** A corner elsewhere, within the picture. */
+function movedCorner(
+  corners: Corners,
+  at: number,
+  to: Point,
+  { width, height }: FramedPicture,
+): Corners {
+  const held: Point = {
+    x: Math.min(width, Math.max(0, to.x)),
+    y: Math.min(height, Math.max(0, to.y)),
+  };
+  const [a, b, c, d] = corners;
+  return [at === 0 ? held : a, at === 1 ? held : b, at === 2 ? held : c, at === 3 ? held : d];
 }
 
 interface CoverFoundProps {
@@ -176,7 +197,7 @@ function wholeOf({ width, height }: Pick<Picture, 'width' | 'height'>): Corners 
 
 interface FrameProps {
   readonly counts: Counted;
-  readonly picture: { readonly width: number; readonly height: number; readonly url: string };
+  readonly picture: FramedPicture;
   readonly corners: Corners;
   readonly cover: CanopyCover | null;
   readonly onMove: (at: number, to: Point) => void;

@@ -1,6 +1,5 @@
 'use client';
 
-import type { Dispatch, ReactNode, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
@@ -11,6 +10,7 @@ import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Trouble } from '@/ui/Trouble';
+import { useForm } from '@/ui/use-form';
 import { AddPhoto } from './AddPhoto';
 import { OnePicture } from './OnePicture';
 import type { HungPhoto, PhotoWall } from './photo-view';
@@ -26,56 +26,29 @@ export interface PhotosProps {
   readonly drop: (photoId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
+/** How the wall is hung. */
+interface Hanging {
+  readonly shows: PhotoWall['shows'];
+  readonly way: 'side' | 'pairs';
+  readonly isHidden: boolean;
+}
+
 /** Pictures that are kept: beside each other at one scale, or first and last, and blind if wanted. */
-export function Photos({
-  trialId,
-  walls,
-  units,
-  unitWord,
-  today,
-  isClosed,
-  measure,
-  drop,
-}: PhotosProps) {
-  const [shows, setShows] = useState(walls[0]?.shows ?? 'plant');
-  const [way, setWay] = useState<'side' | 'pairs'>('side');
-  const [isHidden, setHidden] = useState(false);
+export function Photos(props: PhotosProps) {
+  const { trialId, walls, units, unitWord, today, isClosed, measure, drop } = props;
+  const { form: hanging, change } = useForm<Hanging>({
+    shows: walls[0]?.shows ?? 'plant',
+    way: 'side',
+    isHidden: false,
+  });
   const [opened, setOpened] = useState<HungPhoto | null>(null);
   const { trouble, isPending, run } = useTrialAction();
-  const wall = walls.find(each => each.shows === shows) ?? walls[0];
+  const wall = walls.find(each => each.shows === hanging.shows) ?? walls[0];
   const take = (photo: HungPhoto): void =>
     run(
       () => drop(photo.id),
-      () => {
-        setOpened(null);
-      },
+      () => setOpened(null),
     );
-  const figure = (photo: HungPhoto, words: string, share: number) => (
-    <figure key={photo.id}>
-      <button
-        type="button"
-        onClick={() => setOpened(photo)}
-        aria-label={`Look at ${words} closely`}
-        style={{ width: `${100 * share}%` }}
-      >
-        {/* biome-ignore lint/performance/noImgElement: it is small already, and made by this application */}
-        <img
-          src={`/api/photos/${trialId}/${photo.id}?size=small`}
-          alt={words}
-          style={{ aspectRatio: photo.ratio }}
-          loading="lazy"
-        />
-      </button>
-      <figcaption>
-        {words}
-        {!isHidden && photo.tag && (
-          <>
-            <PlantLabel look={photo.tag} width={14} /> {photo.tag.name}
-          </>
-        )}
-      </figcaption>
-    </figure>
-  );
   return (
     <Wall aria-label="Pictures">
       <h2>Pictures</h2>
@@ -86,23 +59,22 @@ export function Photos({
         </Soft>
       )}
       {wall && (
-        <PictureWall
-          walls={walls}
-          wall={wall}
-          setShows={setShows}
-          way={way}
-          setWay={setWay}
-          isHidden={isHidden}
-          setHidden={setHidden}
-          figure={figure}
-          unitWord={unitWord}
-        />
+        <>
+          <WallFields walls={walls} wall={wall} hanging={hanging} change={change} />
+          <PictureWall
+            trialId={trialId}
+            wall={wall}
+            hanging={hanging}
+            unitWord={unitWord}
+            open={setOpened}
+          />
+        </>
       )}
       {opened && (
         <OnePicture
           opened={opened}
           trialId={trialId}
-          isHidden={isHidden}
+          isHidden={hanging.isHidden}
           measure={measure}
           setOpened={setOpened}
           isClosed={isClosed}
@@ -122,129 +94,137 @@ export function Photos({
 }
 
 interface PictureWallProps {
-  readonly walls: PhotosProps['walls'];
+  readonly trialId: string;
   readonly wall: PhotoWall;
-  readonly setShows: Dispatch<
-    SetStateAction<'plant' | 'leaf' | 'harvest' | 'roots' | 'soil' | 'mishap'>
-  >;
-  readonly way: 'side' | 'pairs';
-  readonly setWay: Dispatch<SetStateAction<'side' | 'pairs'>>;
-  readonly isHidden: boolean;
-  readonly setHidden: Dispatch<SetStateAction<boolean>>;
-  readonly figure: (photo: HungPhoto, words: string, share: number) => ReactNode;
-  readonly unitWord: PhotosProps['unitWord'];
+  readonly hanging: Hanging;
+  readonly unitWord: string;
+  readonly open: (photo: HungPhoto) => void;
 }
 
-function PictureWall({
-  walls,
-  wall,
-  setShows,
-  way,
-  setWay,
-  isHidden,
-  setHidden,
-  figure,
-  unitWord,
-}: PictureWallProps) {
-  return (
-    <>
-      <WallFields walls={walls} wall={wall} setShows={setShows} way={way} setWay={setWay} />
-      <label>
-        <input
-          type="checkbox"
-          checked={isHidden}
-          onChange={event => setHidden(event.target.checked)}
-        />{' '}
-        Hide whose they are: let somebody else put them in order
-      </label>
-      {way === 'side' && (
+function PictureWall({ wall, hanging, unitWord, ...figure }: PictureWallProps) {
+  const { way, isHidden } = hanging;
+  if (way === 'side')
+    return (
+      <>
         <Soft>
           {wall.hasScale
             ? 'At one scale: a centimetre is as long in each.'
             : 'Not at one scale: some have no length marked. Open them and mark one.'}
         </Soft>
-      )}
-      {way === 'side' && (
         <div data-wall>
-          {wall.side.map((photo, i) =>
-            figure(
-              photo,
-              isHidden ? `picture ${i + 1}` : `${photo.code}, ${shortDay(photo.takenOn)}`,
-              photo.drawn,
-            ),
-          )}
+          {wall.side.map((photo, i) => (
+            <Hung
+              {...figure}
+              key={photo.id}
+              photo={photo}
+              isHidden={isHidden}
+              words={isHidden ? `picture ${i + 1}` : `${photo.code}, ${shortDay(photo.takenOn)}`}
+            />
+          ))}
         </div>
-      )}
-      {way === 'pairs' && wall.pairs.length === 0 && (
-        <Soft>No {unitWord} has pictures of two days yet.</Soft>
-      )}
-      {way === 'pairs' && (
-        <PairsOfDays wall={wall} figure={figure} isHidden={isHidden} unitWord={unitWord} />
-      )}
+      </>
+    );
+  return (
+    <>
+      {wall.pairs.length === 0 && <Soft>No {unitWord} has pictures of two days yet.</Soft>}
+      <div data-pairs>
+        {wall.pairs.map(({ code, before, after }, i) => (
+          <div key={code}>
+            {[before, after].map(photo => (
+              <Hung
+                {...figure}
+                key={photo.id}
+                photo={photo}
+                isHidden={isHidden}
+                words={`${isHidden ? `${unitWord} ${i + 1}` : code}, ${shortDay(photo.takenOn)}`}
+              />
+            ))}
+          </div>
+        ))}
+      </div>
     </>
   );
 }
 
-interface PairsOfDaysProps {
-  readonly wall: PhotoWall;
-  readonly figure: (photo: HungPhoto, words: string, share: number) => ReactNode;
+interface HungProps {
+  readonly trialId: string;
+  readonly photo: HungPhoto;
   readonly isHidden: boolean;
-  readonly unitWord: PhotosProps['unitWord'];
+  readonly words: string;
+  readonly open: (photo: HungPhoto) => void;
 }
 
-function PairsOfDays({ wall, figure, isHidden, unitWord }: PairsOfDaysProps) {
+function Hung({ trialId, photo, isHidden, words, open }: HungProps) {
   return (
-    <div data-pairs>
-      {wall.pairs.map(({ code, before, after }, i) => (
-        <div key={code}>
-          {[before, after].map(photo =>
-            figure(
-              photo,
-              `${isHidden ? `${unitWord} ${i + 1}` : code}, ${shortDay(photo.takenOn)}`,
-              photo.drawn,
-            ),
-          )}
-        </div>
-      ))}
-    </div>
+    <figure>
+      <button
+        type="button"
+        onClick={() => open(photo)}
+        aria-label={`Look at ${words} closely`}
+        style={{ width: `${100 * photo.drawn}%` }}
+      >
+        {/* biome-ignore lint/performance/noImgElement: it is small already, and made by this application */}
+        <img
+          src={`/api/photos/${trialId}/${photo.id}?size=small`}
+          alt={words}
+          style={{ aspectRatio: photo.ratio }}
+          loading="lazy"
+        />
+      </button>
+      <figcaption>
+        {words}
+        {!isHidden && photo.tag && (
+          <>
+            <PlantLabel look={photo.tag} width={14} /> {photo.tag.name}
+          </>
+        )}
+      </figcaption>
+    </figure>
   );
 }
 
 interface WallFieldsProps {
   readonly walls: PhotosProps['walls'];
   readonly wall: PhotoWall;
-  readonly setShows: Dispatch<
-    SetStateAction<'plant' | 'leaf' | 'harvest' | 'roots' | 'soil' | 'mishap'>
-  >;
-  readonly way: 'side' | 'pairs';
-  readonly setWay: Dispatch<SetStateAction<'side' | 'pairs'>>;
+  readonly hanging: Hanging;
+  readonly change: (changes: Partial<Hanging>) => void;
 }
 
-function WallFields({ walls, wall, setShows, way, setWay }: WallFieldsProps) {
+function WallFields({ walls, wall, hanging, change }: WallFieldsProps) {
   return (
-    <div data-fields>
-      {walls.length > 1 && (
+    <>
+      <div data-fields>
+        {walls.length > 1 && (
+          <Choice
+            label="They show"
+            name="wall"
+            value={wall.shows}
+            onChange={shows => change({ shows })}
+            options={walls.map(each => ({ value: each.shows, label: each.words }))}
+            direction="row"
+          />
+        )}
         <Choice
-          label="They show"
-          name="wall"
-          value={wall.shows}
-          onChange={setShows}
-          options={walls.map(each => ({ value: each.shows, label: each.words }))}
+          label="Hung"
+          name="wallWay"
+          value={hanging.way}
+          onChange={way => change({ way })}
+          options={[
+            { value: 'side', label: 'beside each other' },
+            { value: 'pairs', label: 'first and last' },
+          ]}
           direction="row"
         />
-      )}
-      <Choice
-        label="Hung"
-        name="wallWay"
-        value={way}
-        onChange={setWay}
-        options={[
-          { value: 'side', label: 'beside each other' },
-          { value: 'pairs', label: 'first and last' },
-        ]}
-        direction="row"
-      />
-    </div>
+      </div>
+      <label>
+        <input
+          type="checkbox"
+          checked={hanging.isHidden}
+          onChange={event => change({ isHidden: event.target.checked })}
+        />{' '}
+        Hide whose they are: let somebody else put them in order
+      </label>
+    </>
   );
 }
 

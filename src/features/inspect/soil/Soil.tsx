@@ -85,7 +85,22 @@ export function Soil({
         />
       )}
       <p role="status">{said}</p>
-      {trouble?.kind === 'rows' && (
+      {trouble && <ReportRefused trouble={trouble} />}
+      {!isClosed && codes.length > 0 && (
+        <details>
+          <summary>Fill bags</summary>
+          <FillBags codes={codes} today={today} fill={fill} />
+        </details>
+      )}
+    </Box>
+  );
+}
+
+/** Why the laboratory's report was not taken. */
+function ReportRefused({ trouble }: { readonly trouble: ReportTrouble }) {
+  switch (trouble.kind) {
+    case 'rows':
+      return (
         <div role="alert">
           <b>Nothing was taken.</b>
           <ul>
@@ -97,17 +112,12 @@ export function Soil({
             ))}
           </ul>
         </div>
-      )}
-      {trouble?.kind === 'waiting' && <Soft role="alert">{trouble.says}</Soft>}
-      {trouble?.kind === 'trial' && <Trouble>{trialSentence(trouble.trouble)}</Trouble>}
-      {!isClosed && codes.length > 0 && (
-        <details>
-          <summary>Fill bags</summary>
-          <FillBags codes={codes} today={today} fill={fill} />
-        </details>
-      )}
-    </Box>
-  );
+      );
+    case 'waiting':
+      return <Soft role="alert">{trouble.says}</Soft>;
+    case 'trial':
+      return <Trouble>{trialSentence(trouble.trouble)}</Trouble>;
+  }
 }
 
 interface LaboratoryProps {

@@ -1,4 +1,6 @@
 import type { SoilSample } from '@/core/measure/laboratory/soil-sample';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchUnit } from '@/features/bench/bench-view';
 
@@ -61,44 +63,52 @@ export function soilViewOf(
       cores,
       isAnswered: answered.has(number),
     })),
-    analytes: measures.map(({ id, name, unit, optimum }): AnalyteView => {
-      const own = readings.filter(reading => reading.measureId === id);
-      const days = [...new Set(own.map(reading => reading.takenOn))].sort();
-      const rows = units.flatMap(each => {
-        const values = days.map((day): AnalyteCell | null => {
-          const found = own.filter(
-            reading => reading.unitId === each.id && reading.takenOn === day,
-          );
-          if (found.length === 0) return null;
-          const value =
-            found.reduce((sum, reading) => sum + (reading.value ?? 0), 0) / found.length;
-          return {
-            value,
-            isBelowLimit: found.every(reading => reading.note !== ''),
-            stands:
-              optimum === null
-                ? null
-                : value < optimum.low
-                  ? 'low'
-                  : value > optimum.high
-                    ? 'high'
-                    : 'right',
-          };
-        });
-        const known = values.filter(cell => cell !== null);
-        const [first, last] = [known[0], known.at(-1)];
-        return known.length === 0
-          ? []
-          : [
-              {
-                code: each.code,
-                treatment: each.tag?.name ?? null,
-                values,
-                change: known.length > 1 && first && last ? last.value - first.value : null,
-              },
-            ];
-      });
-      return { measureId: id, name, unit, optimum, days, rows };
-    }),
+    analytes: measures.map(measure => analyteView(measure, readings, units)),
   };
+}
+
+function analyteView(
+  { id, name, unit, optimum }: Measure,
+  readings: readonly Reading[],
+  units: readonly BenchUnit[],
+): AnalyteView {
+  const own = readings.filter(reading => reading.measureId === id);
+  const days = [...new Set(own.map(reading => reading.takenOn))].sort();
+  const rows = units.flatMap((each): AnalyteView['rows'] => {
+    const ofUnit = own.filter(reading => reading.unitId === each.id);
+    if (ofUnit.length === 0) return [];
+    const values = days.map(day =>
+      analyteCell(
+        ofUnit.filter(reading => reading.takenOn === day),
+        optimum,
+      ),
+    );
+    const known = values.filter(cell => cell !== null);
+    const [first, last] = [known[0], known.at(-1)];
+    const change = known.length > 1 && first && last ? last.value - first.value : null;
+    return [{ code: each.code, treatment: each.tag?.name ?? null, values, change }];
+  });
+  return { measureId: id, name, unit, optimum, days, rows };
+}
+
+/** The mean of a unit's bags of one day; null where there is none. */
+function analyteCell(
+  bags: readonly Reading[],
+  optimum: AnalyteView['optimum'],
+): AnalyteCell | null {
+  if (bags.length === 0) return null;
+  const value = bags.reduce((sum, reading) => sum + (reading.value ?? 0), 0) / bags.length;
+  return {
+    value,
+    isBelowLimit: bags.every(reading => reading.note !== ''),
+    stands: optimum === null ? null : standsAt(value, optimum),
+  };
+}
+
+function standsAt(
+  value: number,
+  { low, high }: NonNullable<AnalyteView['optimum']>,
+): AnalyteCell['stands'] {
+  if (value < low) return 'low';
+  return value > high ? 'high' : 'right';
 }
