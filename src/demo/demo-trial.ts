@@ -1,6 +1,6 @@
 import { USUAL_RULES } from '@/core/design/question/question-shape';
 import { layOutBench } from '@/core/design/site/bench-plan';
-import type { BenchPlan } from '@/core/design/site/bench-stands';
+import type { BenchPlan } from '@/core/design/site/bench-request';
 import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
 import { addDays } from '@/core/time/garden-day';
 import {

@@ -49,75 +49,73 @@ export function benchSheet(
   const cornerOf = cornersOn(data.places);
   const room = { width: size.widthMm - 2 * EDGE_MM, height: size.heightMm - 2 * EDGE_MM - 24 };
   const scale = bench ? Math.min(room.width / bench.widthMm, room.height / bench.depthMm) : 1;
-  const at = (place: {
-    readonly xMm: number;
-    readonly yMm: number;
-    readonly widthMm: number;
-    readonly depthMm: number;
-  }) => ({
+  const drawn = (place: Outline): OnPaper => ({
     x: EDGE_MM + place.xMm * scale,
     y: EDGE_MM + 22 + place.yMm * scale,
     w: place.widthMm * scale,
     h: place.depthMm * scale,
   });
-  const units = stoodUnits(data, isOpen);
+  const under = [
+    `Bench plan, 1 : ${Math.round(1 / scale)}.`,
+    isOpen ? 'Open: shows which got what.' : 'Blind: codes only.',
+    ...(guards.length > 0 ? ['Thin outlines: guard plants.'] : []),
+  ].join(' ');
   return {
     ...size,
     marks: [
-      ...heading(
-        data.trial.question,
-        `Bench plan, 1 : ${Math.round(1 / scale)}. ${isOpen ? 'Open: shows which got what.' : 'Blind: codes only.'}${guards.length > 0 ? ' Thin outlines: guard plants.' : ''}`,
-        paper,
-        widthOf,
+      ...heading(data.trial.question, under, paper, widthOf),
+      ...shelves.flatMap(shelf =>
+        shelfMarks(
+          drawn({ ...shelf, ...cornerOf(shelf) }),
+          shelves.length > 1 ? shelf.name : '',
+          widthOf,
+        ),
       ),
-      ...shelves.flatMap(shelf => {
-        const { x, y, w, h } = at({ ...shelf, ...cornerOf(shelf) });
-        return [
-          box(x, y, w, h, 'none', 0.3),
-          ...(shelves.length > 1
-            ? [text(x + 1, y + 3.2, 2.6, fitting(shelf.name, 2.6, w - 2, widthOf))]
-            : []),
-        ];
-      }),
-      ...guards.map(guard => {
-        const { x, y, w, h } = at({ ...guard, ...cornerOf(guard) });
-        return guard.shape === 'round'
-          ? {
-              kind: 'ring' as const,
-              xMm: x + w / 2,
-              yMm: y + h / 2,
-              radiusMm: w * 0.4,
-              lineMm: 0.1,
-            }
-          : box(x, y, w, h, 'none', 0.1);
-      }),
-      ...units.flatMap(unit => {
-        const { x, y, w, h } = at(unit);
-        const codeMm = Math.min(5, w * 0.3);
-        const words = [unit.code, ...(unit.tag === '' ? [] : [unit.tag])];
-        return [
-          unit.shape === 'round'
-            ? {
-                kind: 'ring' as const,
-                xMm: x + w / 2,
-                yMm: y + h / 2,
-                radiusMm: w / 2,
-                lineMm: 0.3,
-              }
-            : box(x, y, w, h, 'none', 0.3),
-          ...words.map((word, i) =>
-            text(
-              x + w / 2,
-              y + h / 2 + codeMm * (0.35 + i * 1.1 - (words.length - 1) * 0.5),
-              codeMm,
-              word,
-              { isBold: i === 0, align: 'middle' },
-            ),
-          ),
-        ];
-      }),
+      ...guards.map(guard => guardMark(drawn({ ...guard, ...cornerOf(guard) }), guard.shape)),
+      ...stoodUnits(data, isOpen).flatMap(unit => unitMarks(drawn(unit), unit)),
     ],
   };
+}
+
+/** On the bench, in mm. */
+type Outline = Pick<Stood, 'xMm' | 'yMm' | 'widthMm' | 'depthMm'>;
+
+/** On the sheet, in mm. */
+interface OnPaper {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+}
+
+function shelfMarks({ x, y, w, h }: OnPaper, name: string, widthOf: WidthOf): readonly Mark[] {
+  const frame = box(x, y, w, h, 'none', 0.3);
+  if (name === '') return [frame];
+  return [frame, text(x + 1, y + 3.2, 2.6, fitting(name, 2.6, w - 2, widthOf))];
+}
+
+function guardMark(at: OnPaper, shape: Stood['shape']): Mark {
+  if (shape === 'round') return ring(at, at.w * 0.4, 0.1);
+  return box(at.x, at.y, at.w, at.h, 'none', 0.1);
+}
+
+/** A unit with its code, and its treatment's letter where it is open. */
+function unitMarks(at: OnPaper, { shape, code, tag }: Stood): readonly Mark[] {
+  const { x, y, w, h } = at;
+  const codeMm = Math.min(5, w * 0.3);
+  const words = [code, ...(tag === '' ? [] : [tag])];
+  return [
+    shape === 'round' ? ring(at, w / 2, 0.3) : box(x, y, w, h, 'none', 0.3),
+    ...words.map((word, i) => {
+      const line = codeMm * (0.35 + i * 1.1 - (words.length - 1) * 0.5);
+      const style = { isBold: i === 0, align: 'middle' } as const;
+      return text(x + w / 2, y + h / 2 + line, codeMm, word, style);
+    }),
+  ];
+}
+
+function ring({ x, y, w, h }: OnPaper, radiusMm: number, lineMm: number): Mark {
+  return { kind: 'ring', xMm: x + w / 2, yMm: y + h / 2, radiusMm, lineMm };
 }
 
 function stoodUnits(data: TrialData, isOpen: boolean): readonly Stood[] {

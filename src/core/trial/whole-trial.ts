@@ -33,86 +33,125 @@ export function wholeTrialSentence(trouble: WholeTrialTrouble): string {
 }
 
 function looseEnd(data: TrialData): string | undefined {
-  const { trial, treatments, measures, layout, places, blocks, units } = data;
-  const [placeIds, blockIds, unitIds, treatmentIds, measureIds] = [
-    places,
-    blocks,
-    units,
-    treatments,
-    measures,
-  ].map(list => new Set<string>(list.map(each => each.id)));
-  const lists = {
-    treatments,
-    measures,
-    places,
-    blocks,
-    units,
-    picks: data.picks,
-    readings: data.readings,
-    incidents: data.incidents,
-    predictions: data.predictions,
-    amendments: data.amendments,
-    regrets: data.regrets,
-  };
-  const twice = Object.entries(lists).find(
-    ([, list]) => new Set<string>(list.map(each => each.id)).size < list.length,
-  );
-  const entries = [...data.picks, ...data.readings, ...data.incidents];
-  const checks: readonly (readonly [boolean, string])[] = [
-    [twice !== undefined, `two of its ${twice?.[0] ?? ''} have the same id`],
-    [treatments.length < 2, 'it compares fewer than two treatments'],
-    [
-      treatments.filter(treatment => treatment.role === 'control').length !== 1,
-      'it must have one control',
-    ],
-    [measures.filter(measure => measure.isMain).length !== 1, 'it must have one main measure'],
-    [
-      layout === null && (units.length > 0 || trial.state !== 'planned'),
-      'it has units or was locked, but no layout',
-    ],
-    [layout !== null && units.length < 2, 'it has a layout, but no units'],
-    [trial.state === 'closed' && trial.closedAt === null, 'it is closed, but not said when'],
-    [
-      trial.state === 'planned' && entries.length > 0,
-      'it has entries, but its plan was never locked',
-    ],
-    [
-      new Set(units.map(unit => unit.code)).size < units.length,
-      'two of its units have the same code',
-    ],
-    [
-      units.some(unit => !treatmentIds?.has(unit.treatmentId)),
-      'a unit got a treatment that is not in it',
-    ],
-    [
-      units.some(
-        unit =>
-          !placeIds?.has(unit.placeId) || (unit.blockId !== null && !blockIds?.has(unit.blockId)),
-      ),
-      'a unit stands at a place or in a block that is not in it',
-    ],
-    [
-      places.some(
-        (place, i) =>
-          place.parentId !== null && !places.slice(0, i).some(each => each.id === place.parentId),
-      ),
-      'a place stands on one that does not come before it',
-    ],
-    [
-      blocks.some(block => block.placeId !== null && !placeIds?.has(block.placeId)),
-      'a block lies at a place that is not in it',
-    ],
-    [entries.some(entry => !unitIds?.has(entry.unitId)), 'an entry is of a unit that is not in it'],
-    [
-      data.readings.some(reading => !measureIds?.has(reading.measureId)),
-      'a reading is of a measure that is not in it',
-    ],
-    [
-      data.readings.some(
-        reading => measures.find(measure => measure.id === reading.measureId)?.scale === null,
-      ),
-      'a reading is of a measure that is made from picks',
-    ],
-  ];
-  return checks.find(([isWrong]) => isWrong)?.[1];
+  const twice = listWithDoubles(data);
+  if (twice !== undefined) return `two of its ${twice} have the same id`;
+  return LOOSE_ENDS.find(({ isSo }) => isSo(data))?.finding;
 }
+
+function listWithDoubles(data: TrialData): string | undefined {
+  const { treatments, measures, places, blocks, units } = data;
+  const { picks, readings, incidents, predictions, amendments, regrets } = data;
+  const plan = { treatments, measures, places, blocks, units };
+  const entries = { picks, readings, incidents, predictions, amendments, regrets };
+  const found = Object.entries({ ...plan, ...entries }).find(
+    ([, list]) => idsOf(list).size < list.length,
+  );
+  return found?.[0];
+}
+
+function idsOf(list: readonly { readonly id: string }[]): ReadonlySet<string> {
+  return new Set(list.map(each => each.id));
+}
+
+/** All that was read, picked or happened. */
+function entriesOf({ picks, readings, incidents }: TrialData) {
+  return [...picks, ...readings, ...incidents];
+}
+
+interface LooseEnd {
+  readonly finding: string;
+  readonly isSo: (data: TrialData) => boolean;
+}
+
+const LOOSE_ENDS: readonly LooseEnd[] = [
+  {
+    finding: 'it compares fewer than two treatments',
+    isSo: ({ treatments }) => treatments.length < 2,
+  },
+  {
+    finding: 'it must have one control',
+    isSo: ({ treatments }) =>
+      treatments.filter(treatment => treatment.role === 'control').length !== 1,
+  },
+  {
+    finding: 'it must have one main measure',
+    isSo: ({ measures }) => measures.filter(measure => measure.isMain).length !== 1,
+  },
+  {
+    finding: 'it has units or was locked, but no layout',
+    isSo: ({ layout, units, trial }) =>
+      layout === null && (units.length > 0 || trial.state !== 'planned'),
+  },
+  {
+    finding: 'it has a layout, but no units',
+    isSo: ({ layout, units }) => layout !== null && units.length < 2,
+  },
+  {
+    finding: 'it is closed, but not said when',
+    isSo: ({ trial }) => trial.state === 'closed' && trial.closedAt === null,
+  },
+  {
+    finding: 'it has entries, but its plan was never locked',
+    isSo: data => data.trial.state === 'planned' && entriesOf(data).length > 0,
+  },
+  {
+    finding: 'two of its units have the same code',
+    isSo: ({ units }) => new Set(units.map(unit => unit.code)).size < units.length,
+  },
+  {
+    finding: 'a unit got a treatment that is not in it',
+    isSo: ({ units, treatments }) => {
+      const known = idsOf(treatments);
+      return units.some(unit => !known.has(unit.treatmentId));
+    },
+  },
+  {
+    finding: 'a unit stands at a place or in a block that is not in it',
+    isSo: ({ units, places, blocks }) => {
+      const [placeIds, blockIds] = [idsOf(places), idsOf(blocks)];
+      return units.some(
+        ({ placeId, blockId }) =>
+          !placeIds.has(placeId) || (blockId !== null && !blockIds.has(blockId)),
+      );
+    },
+  },
+  {
+    finding: 'a place stands on one that does not come before it',
+    isSo: ({ places }) => {
+      const before = new Set<string>();
+      return places.some(({ id, parentId }) => {
+        const isLoose = parentId !== null && !before.has(parentId);
+        before.add(id);
+        return isLoose;
+      });
+    },
+  },
+  {
+    finding: 'a block lies at a place that is not in it',
+    isSo: ({ blocks, places }) => {
+      const known = idsOf(places);
+      return blocks.some(block => block.placeId !== null && !known.has(block.placeId));
+    },
+  },
+  {
+    finding: 'an entry is of a unit that is not in it',
+    isSo: data => {
+      const known = idsOf(data.units);
+      return entriesOf(data).some(entry => !known.has(entry.unitId));
+    },
+  },
+  {
+    finding: 'a reading is of a measure that is not in it',
+    isSo: ({ readings, measures }) => {
+      const known = idsOf(measures);
+      return readings.some(reading => !known.has(reading.measureId));
+    },
+  },
+  {
+    finding: 'a reading is of a measure that is made from picks',
+    isSo: ({ readings, measures }) => {
+      const picked = idsOf(measures.filter(measure => measure.scale === null));
+      return readings.some(reading => picked.has(reading.measureId));
+    },
+  },
+];

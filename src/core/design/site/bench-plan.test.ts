@@ -4,7 +4,7 @@ import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import type { Place } from '@/core/trial/model/place';
 import { layOutBench } from './bench-plan';
-import type { BenchPlan } from './bench-stands';
+import type { BenchPlan } from './bench-request';
 
 const plans = fc
   .record({

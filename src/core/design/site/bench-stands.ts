@@ -1,15 +1,22 @@
-import type { RaisedPlant } from '@/core/design/layouts/choose-plants';
 import type { DealtUnit } from '@/core/design/layouts/deal';
-import type { LayoutRequest } from '@/core/design/layouts/layout-definition';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
-import type { Place } from '@/core/trial/model/place';
-import type { Treatment } from '@/core/trial/model/treatment';
+import type { BenchPlan } from './bench-request';
 
+const LONGEST_ROW = 8;
+/** Between neighbours and at the edge, of a unit's width. */
+const GAP = 0.25;
+/** Two halves of one plot touch. */
+const HALF_GAP = 0;
+/** Between two benches, to walk. */
+const PATH_MM = 600;
+/** Between blocks, of a unit's width, so that they are seen as such. */
+const SHELF_GAP = 0.45;
+// Many short blocks stand two beside each other: the bench is then about as deep as it is wide.
+const SHORT_ROW = 5;
 const MANY_SHELVES = 4;
-/** A deal as even in start sizes as one in twenty. */
-export const BALANCED_SHARE = 0.05;
 
-interface At {
+/** A place on what it stands on. */
+export interface At {
   readonly xMm: number;
   readonly yMm: number;
   readonly widthMm: number;
@@ -17,7 +24,7 @@ interface At {
 }
 
 /** Where everything stands: benches on the ground, shelves on their bench, beds on their shelf, units on their bed or shelf. */
-interface Stands {
+export interface Stands {
   readonly widthMm: number;
   readonly depthMm: number;
   readonly benches: readonly At[];
@@ -26,83 +33,139 @@ interface Stands {
   readonly units: readonly At[];
 }
 
+/** @param shelves how many there are, one a block */
 export function standsOf(plan: BenchPlan, dealt: readonly DealtUnit[], shelves: number): Stands {
-  const { unitWidthMm: width, unitDepthMm: depth } = plan;
-  const { isPaired, hasColumns, hasWholePlots } = LAYOUTS[plan.kind];
-  const gap = width * (isPaired && plan.unitShape === 'square' ? HALF_GAP : GAP);
+  const sizes = shelfSizesOf(plan, dealt, shelves);
+  const benches = benchesOf(plan, sizes, shelves);
+  const last = benches.at(-1)!;
+  return {
+    widthMm: last.xMm + last.widthMm,
+    depthMm: last.yMm + last.depthMm,
+    benches,
+    shelves: shelvesAt(plan, sizes, shelves),
+    beds: bedsAt(plan, sizes, shelves),
+    units: unitsAt(plan, sizes, dealt),
+  };
+}
+
+/** What a shelf must hold, and how big that makes it. */
+interface ShelfSizes {
+  readonly gap: number;
+  readonly edge: number;
+  /** Units in the longest row of a shelf. */
+  readonly perRow: number;
+  readonly bedsPerShelf: number;
+  readonly bedWidth: number;
+  readonly shelfWidth: number;
+  readonly shelfDepth: number;
+}
+
+function shelfSizesOf(
+  { kind, unitShape, unitWidthMm: width, unitDepthMm: depth }: BenchPlan,
+  dealt: readonly DealtUnit[],
+  shelves: number,
+): ShelfSizes {
+  const { isPaired, hasColumns, hasWholePlots } = LAYOUTS[kind];
+  const gap = width * (isPaired && unitShape === 'square' ? HALF_GAP : GAP);
   const edge = width * GAP;
-  const perShelf = Math.max(
-    ...Array.from(
-      { length: shelves },
-      (_, block) => dealt.filter(unit => unit.block === block).length,
-    ),
-  );
-  const shelvesEach = shelvesOnEach(shelves, plan.benches);
-  const perBed = hasWholePlots ? dealt.filter(unit => unit.wholePlot === 0).length : 0;
-  const bedWidth = perBed * (width + gap) - gap + 2 * edge;
-  const bedsPerShelf = hasWholePlots ? perShelf / perBed : 0;
-  const rows = hasWholePlots || hasColumns ? 1 : Math.ceil(perShelf / LONGEST_ROW);
-  const perRow = Math.ceil(perShelf / rows); // even rows: nine are five and four, not eight and one
+  const onShelf = (shelf: number): number => dealt.filter(unit => unit.block === shelf).length;
+  const perShelf = Math.max(...Array.from({ length: shelves }, (_, shelf) => onShelf(shelf)));
   const inner = (n: number, size: number): number => n * (size + gap) - gap;
-  const shelfWidth = hasWholePlots
-    ? bedsPerShelf * (bedWidth + edge) + edge
-    : inner(perRow, width) + 2 * edge;
-  const shelfDepth = (hasWholePlots ? depth + 2 * edge : inner(rows, depth)) + 2 * edge;
-  const columns =
-    !hasColumns && perRow <= SHORT_ROW && shelvesEach >= MANY_SHELVES && !hasWholePlots ? 2 : 1;
-  const shelfGap = width * SHELF_GAP;
-  const shelfRows = Math.ceil(shelvesEach / columns);
-  const shelfAt = Array.from(
-    { length: shelves },
-    (_, i): At => ({
-      xMm: ((i % shelvesEach) % columns) * (shelfWidth + shelfGap),
-      yMm: Math.floor((i % shelvesEach) / columns) * (shelfDepth + shelfGap),
+  if (hasWholePlots) {
+    const perBed = dealt.filter(unit => unit.wholePlot === 0).length;
+    const bedWidth = inner(perBed, width) + 2 * edge;
+    const bedsPerShelf = perShelf / perBed;
+    const shelfWidth = bedsPerShelf * (bedWidth + edge) + edge;
+    const shelfDepth = depth + 4 * edge;
+    return { gap, edge, perRow: perShelf, bedsPerShelf, bedWidth, shelfWidth, shelfDepth };
+  }
+  const rows = hasColumns ? 1 : Math.ceil(perShelf / LONGEST_ROW);
+  const perRow = Math.ceil(perShelf / rows); // even rows: nine are five and four, not eight and one
+  const shelfWidth = inner(perRow, width) + 2 * edge;
+  const shelfDepth = inner(rows, depth) + 2 * edge;
+  return { gap, edge, perRow, bedsPerShelf: 0, bedWidth: 0, shelfWidth, shelfDepth };
+}
+
+/** How many shelves stand beside each other on a bench. */
+function shelfColumns(
+  { kind, benches }: BenchPlan,
+  { perRow }: ShelfSizes,
+  shelves: number,
+): number {
+  const { hasColumns, hasWholePlots } = LAYOUTS[kind];
+  if (hasColumns || hasWholePlots) return 1;
+  return perRow <= SHORT_ROW && shelvesOnEach(shelves, benches) >= MANY_SHELVES ? 2 : 1;
+}
+
+function benchesOf(plan: BenchPlan, sizes: ShelfSizes, shelves: number): readonly At[] {
+  const { shelfWidth, shelfDepth } = sizes;
+  const shelfGap = plan.unitWidthMm * SHELF_GAP;
+  const shelvesEach = shelvesOnEach(shelves, plan.benches);
+  const columns = shelfColumns(plan, sizes, shelves);
+  const rows = Math.ceil(shelvesEach / columns);
+  const widthMm = columns * shelfWidth + (columns - 1) * shelfGap;
+  const depthMm = rows * shelfDepth + (rows - 1) * shelfGap;
+  const isBeside = depthMm > widthMm; // deep benches stand beside each other, wide ones behind
+  const [stepX, stepY] = isBeside ? [widthMm + PATH_MM, 0] : [0, depthMm + PATH_MM];
+  return Array.from({ length: Math.ceil(shelves / shelvesEach) }, (_, i) => ({
+    xMm: i * stepX,
+    yMm: i * stepY,
+    widthMm,
+    depthMm,
+  }));
+}
+
+function shelvesAt(plan: BenchPlan, sizes: ShelfSizes, shelves: number): readonly At[] {
+  const { shelfWidth, shelfDepth } = sizes;
+  const shelfGap = plan.unitWidthMm * SHELF_GAP;
+  const shelvesEach = shelvesOnEach(shelves, plan.benches);
+  const columns = shelfColumns(plan, sizes, shelves);
+  return Array.from({ length: shelves }, (_, i) => {
+    const onBench = i % shelvesEach;
+    return {
+      xMm: (onBench % columns) * (shelfWidth + shelfGap),
+      yMm: Math.floor(onBench / columns) * (shelfDepth + shelfGap),
       widthMm: shelfWidth,
       depthMm: shelfDepth,
-    }),
-  );
-  const [benchWidth, benchDepth] = [
-    columns * shelfWidth + (columns - 1) * shelfGap,
-    shelfRows * shelfDepth + (shelfRows - 1) * shelfGap,
-  ];
-  const isBeside = benchDepth > benchWidth; // deep benches stand beside each other, wide ones behind
-  const [stepX, stepY] = isBeside ? [benchWidth + PATH_MM, 0] : [0, benchDepth + PATH_MM];
-  const benches = Array.from(
-    { length: Math.ceil(shelves / shelvesEach) },
-    (_, i): At => ({ xMm: i * stepX, yMm: i * stepY, widthMm: benchWidth, depthMm: benchDepth }),
-  );
-  const beds = hasWholePlots
-    ? Array.from({ length: shelves * bedsPerShelf }, (_, bed) => ({
-        block: Math.floor(bed / bedsPerShelf),
-        at: {
-          xMm: edge + (bed % bedsPerShelf) * (bedWidth + edge),
-          yMm: edge,
-          widthMm: bedWidth,
-          depthMm: depth + 2 * edge,
-        },
-      }))
-    : [];
+    };
+  });
+}
+
+function bedsAt(
+  { unitDepthMm }: BenchPlan,
+  { edge, bedsPerShelf, bedWidth }: ShelfSizes,
+  shelves: number,
+): Stands['beds'] {
+  return Array.from({ length: shelves * bedsPerShelf }, (_, bed) => ({
+    block: Math.floor(bed / bedsPerShelf),
+    at: {
+      xMm: edge + (bed % bedsPerShelf) * (bedWidth + edge),
+      yMm: edge,
+      widthMm: bedWidth,
+      depthMm: unitDepthMm + 2 * edge,
+    },
+  }));
+}
+
+function unitsAt(
+  { kind, unitWidthMm: widthMm, unitDepthMm: depthMm }: BenchPlan,
+  { gap, edge, perRow }: ShelfSizes,
+  dealt: readonly DealtUnit[],
+): readonly At[] {
+  const { hasWholePlots } = LAYOUTS[kind];
   const seen = new Map<number, number>();
-  const units = dealt.map((unit): At => {
+  return dealt.map(unit => {
     const group = hasWholePlots ? unit.wholePlot : unit.block;
     const at = seen.get(group) ?? 0;
     seen.set(group, at + 1);
     const [x, y] = hasWholePlots ? [at, 0] : [at % perRow, Math.floor(at / perRow)];
     return {
-      xMm: edge + x * (width + gap),
-      yMm: edge + y * (depth + gap),
-      widthMm: width,
-      depthMm: depth,
+      xMm: edge + x * (widthMm + gap),
+      yMm: edge + y * (depthMm + gap),
+      widthMm,
+      depthMm,
     };
   });
-  return {
-    widthMm: (benches.length - 1) * stepX + benchWidth,
-    depthMm: (benches.length - 1) * stepY + benchDepth,
-    benches,
-    shelves: shelfAt,
-    beds,
-    units,
-  };
 }
 
 /** Shelves on each of so many benches; the last may hold fewer. */
@@ -127,33 +190,3 @@ export function turned(stands: Stands): Stands {
     units: stands.units.map(swap),
   };
 }
-
-/** What is to be laid out, and how big a unit is. */
-export interface BenchPlan extends LayoutRequest {
-  /** In their order. */
-  readonly treatments: readonly Treatment[];
-  readonly unitWord: string;
-  readonly unitShape: Place['shape'];
-  /** Across and front to back, > 0. */
-  readonly unitWidthMm: number;
-  readonly unitDepthMm: number;
-  readonly seed: number;
-  /** How often this plan has been dealt, this time included. */
-  readonly deals: number;
-  /** One entry a unit, in the order of their places, where the deal is to be balanced by their sizes. */
-  readonly plants?: readonly RaisedPlant[] | undefined;
-  /** Of all that were raised, in their order. */
-  readonly raisedSizes?: readonly number[] | undefined;
-}
-
-export const LONGEST_ROW = 8;
-export const GAP = 0.25;
-// of a unit's width, between neighbours and at the edge
-export const HALF_GAP = 0;
-// two halves of one plot touch
-export const PATH_MM = 600;
-// between two benches, to walk
-export const SHELF_GAP = 0.45;
-// between blocks, so that they are seen as such
-// Short blocks stand two beside each other: the bench is then about as deep as it is wide.
-export const SHORT_ROW = 5;

@@ -84,83 +84,131 @@ function numberIn(written: string, least: number, most: number, sentence: string
 /** What the form does not hold and a change leaves alone. */
 type CarriedOver = Pick<Product, 'batches' | 'stepUp' | 'looseMeasures' | 'isKnownHere'>;
 
+const NOTHING_CARRIED: CarriedOver = {
+  batches: [],
+  stepUp: null,
+  looseMeasures: [],
+  isKnownHere: false,
+};
+
+const NUMBER_FIELDS = [
+  'density',
+  'activePercent',
+  'releaseMonths',
+  'waitingDays',
+  'reentryHours',
+  'mostApplications',
+  'keepsMonths',
+  'keepBelow',
+  'mixedHours',
+  'moisture',
+] as const;
+type NumberField = (typeof NUMBER_FIELDS)[number];
+
+interface NumberRange {
+  readonly least: number;
+  readonly most: number;
+  readonly sentence: string;
+  /** Where the product holds it. */
+  readonly as: keyof Product;
+}
+
+const NUMBERS: Readonly<Record<NumberField, NumberRange>> = {
+  density: {
+    least: 0.01,
+    most: 20,
+    sentence: 'Grams in a millilitre, above 0: water has 1.',
+    as: 'densityGPerMl',
+  },
+  activePercent: {
+    least: 0.001,
+    most: 100,
+    sentence: 'A percentage above 0, at most 100.',
+    as: 'activePercent',
+  },
+  releaseMonths: {
+    least: 0.5,
+    most: 36,
+    sentence: 'Months, from half a month to 36.',
+    as: 'releaseMonths',
+  },
+  waitingDays: { least: 0, most: 400, sentence: 'Whole days, at most 400.', as: 'waitingDays' },
+  reentryHours: { least: 0, most: 720, sentence: 'Hours, at most 720.', as: 'reentryHours' },
+  mostApplications: {
+    least: 1,
+    most: 100,
+    sentence: 'How often at most: a whole number from 1.',
+    as: 'mostApplications',
+  },
+  keepsMonths: { least: 0.1, most: 600, sentence: 'Months, above 0.', as: 'keepsMonths' },
+  keepBelow: {
+    least: 1,
+    most: 60,
+    sentence: 'Degrees Celsius, from 1 to 60.',
+    as: 'keepBelowC',
+  },
+  mixedHours: { least: 0.1, most: 2000, sentence: 'Hours, above 0.', as: 'mixedHours' },
+  moisture: {
+    least: 0,
+    most: 99,
+    sentence: 'Water in % of what comes out of the bag, from 0 to 99.',
+    as: 'moisturePercent',
+  },
+};
+
+/** The numbers of the form by the product's own names; null where one is left empty. */
+function readNumbers(draft: z.output<typeof ProductDraft>): {
+  readonly values: Partial<Record<keyof Product, number | null>>;
+  readonly troubles: FieldTroubles;
+} {
+  const read = NUMBER_FIELDS.map(field => {
+    const { least, most, sentence, as } = NUMBERS[field];
+    return { field, as, ...numberIn(draft[field], least, most, sentence) };
+  });
+  return {
+    values: Object.fromEntries(
+      read.flatMap(each => ('value' in each ? [[each.as, each.value]] : [])),
+    ),
+    troubles: Object.fromEntries(
+      read.flatMap(each => ('trouble' in each ? [[each.field, each.trouble]] : [])),
+    ),
+  };
+}
+
 /** Reads a product as it came from the form. */
 export function readProduct(
   input: unknown,
   system: MeasureSystem,
   id: string,
-  { batches, stepUp, looseMeasures, isKnownHere }: CarriedOver = {
-    batches: [],
-    stepUp: null,
-    looseMeasures: [],
-    isKnownHere: false,
-  },
+  carried: CarriedOver = NOTHING_CARRIED,
 ): Result<Product, FieldTroubles> {
   const parsed = ProductDraft.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const draft = parsed.data;
   const analysis = readAnalysis(draft);
   const pack = readPack(draft, system);
-  const rates = readRates(draft.rates, system, looseMeasures);
-  const numbers = {
-    density: numberIn(draft.density, 0.01, 20, 'Grams in a millilitre, above 0: water has 1.'),
-    activePercent: numberIn(draft.activePercent, 0.001, 100, 'A percentage above 0, at most 100.'),
-    releaseMonths: numberIn(draft.releaseMonths, 0.5, 36, 'Months, from half a month to 36.'),
-    waitingDays: numberIn(draft.waitingDays, 0, 400, 'Whole days, at most 400.'),
-    reentryHours: numberIn(draft.reentryHours, 0, 720, 'Hours, at most 720.'),
-    mostApplications: numberIn(
-      draft.mostApplications,
-      1,
-      100,
-      'How often at most: a whole number from 1.',
-    ),
-    keepsMonths: numberIn(draft.keepsMonths, 0.1, 600, 'Months, above 0.'),
-    keepBelow: numberIn(draft.keepBelow, 1, 60, 'Degrees Celsius, from 1 to 60.'),
-    mixedHours: numberIn(draft.mixedHours, 0.1, 2000, 'Hours, above 0.'),
-    moisture: numberIn(
-      draft.moisture,
-      0,
-      99,
-      'Water in % of what comes out of the bag, from 0 to 99.',
-    ),
-  };
+  const rates = readRates(draft.rates, system, carried.looseMeasures);
+  const numbers = readNumbers(draft);
   const troubles: FieldTroubles = {
     ...(analysis.ok ? {} : analysis.trouble),
     ...(pack.ok ? {} : pack.trouble),
     ...(rates.ok ? {} : { rates: rates.trouble }),
-    ...Object.fromEntries(
-      Object.entries(numbers).flatMap(([field, read]) =>
-        'trouble' in read ? [[field, read.trouble]] : [],
-      ),
-    ),
+    ...numbers.troubles,
   };
   if (Object.keys(troubles).length > 0 || !analysis.ok || !pack.ok || !rates.ok)
     return failure(troubles);
-  const of = (read: Read): number | null => ('value' in read ? read.value : null);
   const product = Product.safeParse({
+    ...carried,
+    ...numbers.values,
     id,
     name: draft.name,
     form: draft.form,
     analysis: analysis.value,
-    densityGPerMl: of(numbers.density),
-    activePercent: of(numbers.activePercent),
     pack: pack.value,
     rates: rates.value,
-    releaseMonths: of(numbers.releaseMonths),
     hazards: draft.hazards,
-    waitingDays: of(numbers.waitingDays),
-    reentryHours: of(numbers.reentryHours),
-    mostApplications: of(numbers.mostApplications),
-    keepBelowC: of(numbers.keepBelow),
-    keepsMonths: of(numbers.keepsMonths),
     keepDark: draft.keepDark,
-    mixedHours: of(numbers.mixedHours),
-    moisturePercent: of(numbers.moisture),
     acts: draft.acts === '' ? null : draft.acts,
-    batches,
-    stepUp,
-    looseMeasures,
-    isKnownHere,
     note: draft.note,
   });
   return product.success ? success(product.data) : failure(fieldTroublesOf(product.error));

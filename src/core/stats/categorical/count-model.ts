@@ -32,62 +32,83 @@ export function fitCounts(
   counts: readonly number[],
   columns: readonly (readonly number[])[],
 ): CountModel | undefined {
-  const width = columns.length + 1;
-  const residualDf = counts.length - width;
+  const residualDf = counts.length - columns.length - 1;
   if (residualDf < 1) return undefined;
   const x = new Matrix(counts.map((_, i) => [1, ...columns.map(column => column[i]!)]));
-  let mu = counts.map(count => count + 0.1);
-  let beta = Matrix.zeros(width, 1);
-  let covariance = Matrix.zeros(width, width);
-  let deviance = Number.POSITIVE_INFINITY;
-  let isSettled = false;
-  for (let round = 0; round < ROUNDS; round++) {
-    const weighted = x.clone();
-    for (let i = 0; i < counts.length; i++) weighted.mulRow(i, mu[i]!);
-    try {
-      covariance = inverse(x.transpose().mmul(weighted));
-    } catch {
-      return undefined;
-    }
-    const working = Matrix.columnVector(
-      counts.map((count, i) => Math.log(mu[i]!) + (count - mu[i]!) / mu[i]!),
-    );
-    beta = covariance.mmul(weighted.transpose().mmul(working));
-    mu = x
-      .mmul(beta)
-      .to1DArray()
-      .map(eta => Math.exp(Math.min(50, eta)));
-    const next =
-      2 *
-      counts.reduce(
-        (sum, count, i) =>
-          sum + (count > 0 ? count * Math.log(count / mu[i]!) : 0) - (count - mu[i]!),
-        0,
-      );
-    // One round more than the deviance asks for, so that the errors belong to the last means.
-    if (isSettled) break;
-    isSettled = Math.abs(next - deviance) < SAME * (Math.abs(next) + 0.1);
-    deviance = next;
-  }
+  const fitted = reweightedLeastSquares(counts, x);
+  if (!fitted) return undefined;
+  const { mu, beta, covariance } = fitted;
   // A group without a single count runs off to minus infinity.
-  if (beta.to1DArray().some(value => !Number.isFinite(value) || Math.abs(value) > 20))
-    return undefined;
-  const dispersion =
-    counts.reduce((sum, count, i) => sum + (count - mu[i]!) ** 2 / mu[i]!, 0) / residualDf;
-  const crowding = overdispersionOf(counts, mu, residualDf);
-  const seOfCrowding = (column: number): number => {
-    if (crowding === 0) return 0;
-    const weighted = x.clone();
-    for (const [i, mean] of mu.entries()) weighted.mulRow(i, mean / (1 + crowding * mean));
-    return Math.sqrt(inverse(x.transpose().mmul(weighted)).get(column + 1, column + 1));
-  };
+  if (beta.some(value => !Number.isFinite(value) || Math.abs(value) > 20)) return undefined;
+  const pearson = counts.reduce((sum, count, i) => sum + (count - mu[i]!) ** 2 / mu[i]!, 0);
+  const dispersion = pearson / residualDf;
+  const overdispersion = overdispersionOf(counts, mu, residualDf);
   return {
     residualDf,
     dispersion,
-    seOfCrowding,
+    seOfCrowding: column => {
+      if (overdispersion === 0) return 0;
+      const weights = mu.map(mean => mean / (1 + overdispersion * mean));
+      return Math.sqrt(inverse(information(x, weights)).get(column + 1, column + 1));
+    },
     logRatio: column => ({
-      estimate: beta.get(column + 1, 0),
+      estimate: beta[column + 1]!,
       se: Math.sqrt(dispersionSpread(dispersion) * covariance.get(column + 1, column + 1)),
     }),
   };
+}
+
+interface FittedCounts {
+  readonly mu: readonly number[];
+  readonly beta: readonly number[];
+  readonly covariance: Matrix;
+}
+
+/** @returns undefined where the columns can't be told apart */
+function reweightedLeastSquares(counts: readonly number[], x: Matrix): FittedCounts | undefined {
+  let mu = counts.map(count => count + 0.1);
+  let beta: readonly number[] = [];
+  let covariance = Matrix.zeros(x.columns, x.columns);
+  let deviance = Number.POSITIVE_INFINITY;
+  let isSettled = false;
+  for (let round = 0; round < ROUNDS; round++) {
+    try {
+      covariance = inverse(information(x, mu));
+    } catch {
+      return undefined;
+    }
+    const working = counts.map((count, i) => Math.log(mu[i]!) + (count - mu[i]!) / mu[i]!);
+    const score = rowsTimes(x, mu).transpose().mmul(Matrix.columnVector(working));
+    const solved = covariance.mmul(score);
+    beta = solved.to1DArray();
+    mu = x
+      .mmul(solved)
+      .to1DArray()
+      .map(eta => Math.exp(Math.min(50, eta)));
+    // One round more than the deviance asks for, so that the errors belong to the last means.
+    if (isSettled) break;
+    const next = poissonDeviance(counts, mu);
+    isSettled = Math.abs(next - deviance) < SAME * (Math.abs(next) + 0.1);
+    deviance = next;
+  }
+  return { mu, beta, covariance };
+}
+
+/** X′WX. */
+function information(x: Matrix, weights: readonly number[]): Matrix {
+  return x.transpose().mmul(rowsTimes(x, weights));
+}
+
+function rowsTimes(x: Matrix, weights: readonly number[]): Matrix {
+  const weighted = x.clone();
+  for (const [i, weight] of weights.entries()) weighted.mulRow(i, weight);
+  return weighted;
+}
+
+function poissonDeviance(counts: readonly number[], mu: readonly number[]): number {
+  const half = counts.reduce(
+    (sum, count, i) => sum + (count > 0 ? count * Math.log(count / mu[i]!) : 0) - (count - mu[i]!),
+    0,
+  );
+  return 2 * half;
 }

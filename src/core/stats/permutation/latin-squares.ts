@@ -74,14 +74,23 @@ export function randomLatinSquares(
   visits: number,
 ): () => void {
   const cube = new Int8Array(order ** 3);
-  const at = (row: number, column: number, symbol: number): number =>
-    (row * order + column) * order + symbol;
-  const load = (): void => {
+  return () => {
     cube.fill(0);
     square.forEach((symbol, cell) => {
       cube[cell * order + symbol] = 1;
     });
+    if (order > 1) walk(cube, order, random, visits);
+    writeRenamed(cube, order, random, square);
   };
+}
+
+/**
+ * Jacobson and Matthews' walk on the incidence cube: a cell of it is 1 where its row holds its symbol in its column. An
+ * improper cube holds one −1 on the way from one square to another.
+ */
+function walk(cube: Int8Array, order: number, random: SeededRandom, visits: number): void {
+  const at = (row: number, column: number, symbol: number): number =>
+    (row * order + column) * order + symbol;
   /** One of the lines’ ones; an improper line holds two, and either may be meant. */
   const one = (indexOf: (i: number) => number): number => {
     let found = -1;
@@ -92,54 +101,54 @@ export function randomLatinSquares(
     }
     return found;
   };
-  const walk = (): void => {
-    let improper = -1;
-    for (let left = visits; left > 0; ) {
-      let start = improper;
-      while (start < 0) {
-        const tried = random.below(cube.length);
-        if (cube[tried] === 0) start = tried;
-      }
-      const symbol = start % order;
-      const column = Math.floor(start / order) % order;
-      const row = Math.floor(start / (order * order));
-      const row2 = one(i => at(i, column, symbol));
-      const column2 = one(i => at(row, i, symbol));
-      const symbol2 = one(i => at(row, column, i));
-      for (const plus of [
-        start,
-        at(row, column2, symbol2),
-        at(row2, column, symbol2),
-        at(row2, column2, symbol),
-      ])
-        cube[plus]! += 1;
-      for (const minus of [
-        at(row2, column, symbol),
-        at(row, column2, symbol),
-        at(row, column, symbol2),
-        at(row2, column2, symbol2),
-      ])
-        cube[minus]! -= 1;
-      const corner = at(row2, column2, symbol2);
-      improper = cube[corner]! < 0 ? corner : -1;
-      if (improper < 0) left -= 1;
+  let improper = -1;
+  for (let left = visits; left > 0; ) {
+    const start = improper < 0 ? zeroOf(cube, random) : improper;
+    const symbol = start % order;
+    const column = Math.floor(start / order) % order;
+    const row = Math.floor(start / (order * order));
+    const row2 = one(i => at(i, column, symbol));
+    const column2 = one(i => at(row, i, symbol));
+    const symbol2 = one(i => at(row, column, i));
+    cube[start]! += 1;
+    cube[at(row, column2, symbol2)]! += 1;
+    cube[at(row2, column, symbol2)]! += 1;
+    cube[at(row2, column2, symbol)]! += 1;
+    cube[at(row2, column, symbol)]! -= 1;
+    cube[at(row, column2, symbol)]! -= 1;
+    cube[at(row, column, symbol2)]! -= 1;
+    const corner = at(row2, column2, symbol2);
+    cube[corner]! -= 1;
+    improper = cube[corner]! < 0 ? corner : -1;
+    if (improper < 0) left -= 1;
+  }
+}
+
+/** A cell of the cube that holds a zero, each as likely as the other. */
+function zeroOf(cube: Int8Array, random: SeededRandom): number {
+  for (;;) {
+    const tried = random.below(cube.length);
+    if (cube[tried] === 0) return tried;
+  }
+}
+
+/** Writes the cube's square down under new names of its rows, columns and symbols. */
+function writeRenamed(
+  cube: Int8Array,
+  order: number,
+  random: SeededRandom,
+  square: Int32Array,
+): void {
+  const rows = randomOrder(order, random);
+  const columns = randomOrder(order, random);
+  const symbols = randomOrder(order, random);
+  for (let cell = 0; cell < order * order; cell++) {
+    const [row, column] = [Math.floor(cell / order), cell % order];
+    for (let symbol = 0; symbol < order; symbol++) {
+      if (cube[cell * order + symbol] === 1)
+        square[rows[row]! * order + columns[column]!] = symbols[symbol]!;
     }
-  };
-  return () => {
-    load();
-    if (order > 1) walk();
-    const rows = randomOrder(order, random);
-    const columns = randomOrder(order, random);
-    const symbols = randomOrder(order, random);
-    for (let row = 0; row < order; row++) {
-      for (let column = 0; column < order; column++) {
-        for (let symbol = 0; symbol < order; symbol++) {
-          if (cube[at(row, column, symbol)] === 1)
-            square[rows[row]! * order + columns[column]!] = symbols[symbol]!;
-        }
-      }
-    }
-  };
+  }
 }
 
 function randomOrder(length: number, random: SeededRandom): readonly number[] {
