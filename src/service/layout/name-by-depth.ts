@@ -48,25 +48,7 @@ export function nameByDepth(
     if (data.treatments.some(each => each.id !== treatmentId && each.name === name))
       return invalid(what, { name: 'Another treatment has that name.' });
     const depthMm = depthOfBags(bags, bagMl, areaM2);
-    const levels = Object.fromEntries(
-      Object.entries(treatment.levels).map(([factor, level]) => [
-        factor,
-        level === treatment.name ? name : level,
-      ]),
-    );
-    const renamed: Treatment = {
-      ...treatment,
-      name,
-      levels,
-      dose:
-        treatment.dose === null
-          ? null
-          : Number(
-              (depthMm / (/\b(in|inch|inches)\b|"/i.test(treatment.name) ? 25.4 : 10)).toPrecision(
-                3,
-              ),
-            ),
-    };
+    const renamed = calledByDepth(treatment, name, depthMm);
     await renameLevel(db, trialId, treatment.name, renamed, data.factors);
     const { rules } = data.trial;
     const asked = (old: string): string => (old === treatment.name ? name : old);
@@ -91,4 +73,19 @@ export function nameByDepth(
       result: success(renamed),
     };
   });
+}
+
+const INCHES = /\b(in|inch|inches)\b|"/i;
+
+/** The level by its new name; of a dose series with its new dose, in the unit that its old name says. */
+function calledByDepth(treatment: Treatment, name: string, depthMm: number): Treatment {
+  const levels = Object.fromEntries(
+    Object.entries(treatment.levels).map(([factor, level]) => [
+      factor,
+      level === treatment.name ? name : level,
+    ]),
+  );
+  const unitMm = INCHES.test(treatment.name) ? 25.4 : 10;
+  const dose = treatment.dose === null ? null : Number((depthMm / unitMm).toPrecision(3));
+  return { ...treatment, name, levels, dose };
 }

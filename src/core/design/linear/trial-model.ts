@@ -44,19 +44,9 @@ export interface TrialModel {
 
 /** Sets up blocks, covariate and treatment (or factors and their interactions) as columns, in the order of the analysis. */
 export function buildTrialModel(input: DesignInput): TrialModel {
-  const units = input.units.flatMap((unit): MeasuredUnit[] =>
-    unit.value === null
-      ? []
-      : [{ ...unit, value: unit.value, covariate: unit.covariate, wholePlot: unit.wholePlot }],
-  );
-  const blockTerms = input.blockNames.map((name, i): ModelTerm => {
-    const labels = units.map(unit => unit.blocks[i] ?? '');
-    return { name, columns: indicatorColumns(labels, distinct(labels)) };
-  });
-  const covariate =
-    units.every(unit => unit.covariate !== undefined) && units.length > 0
-      ? units.map(unit => unit.covariate ?? 0)
-      : undefined;
+  const units = measuredUnits(input);
+  const blockTerms = blockTermsOf(input, units);
+  const covariate = covariateOf(units);
   const covariateTerms: readonly ModelTerm[] = covariate
     ? [{ name: 'covariate', columns: [covariate] }]
     : [];
@@ -70,19 +60,11 @@ export function buildTrialModel(input: DesignInput): TrialModel {
       : [singleTerm(input, units)],
     wholePlot,
   );
-  const terms = [
-    ...blockTerms,
-    ...covariateTerms,
-    ...placeTerms,
-    ...treatmentTerms.map(term => term.term),
-  ];
+  const above = [...blockTerms, ...covariateTerms, ...placeTerms];
+  const terms = [...above, ...treatmentTerms.map(term => term.term)];
   const wholeTerms =
-    blockTerms.length +
-    covariateTerms.length +
-    placeTerms.length +
-    treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
-
-  const rest = [
+    above.length + treatmentTerms.filter(({ term }) => isWhole(term, wholePlot)).length;
+  const average = [
     ...blockTerms.flatMap(term => term.columns.map(() => 1 / (term.columns.length + 1))),
     ...(covariate ? [covariate.reduce((sum, value) => sum + value, 0) / covariate.length] : []),
     ...placeColumns.map(() => 0),
@@ -98,15 +80,37 @@ export function buildTrialModel(input: DesignInput): TrialModel {
     wholeTerms,
     wholePlot,
     fit: values => fitLinearModel(values, terms),
-    meanOf: (model, treatment) => model.combine(1, [...rest, ...own(treatment)]),
+    meanOf: (model, treatment) => model.combine(1, [...average, ...own(treatment)]),
     differenceOf: (model, a, b) => {
       const rowB = own(b);
-      return model.combine(0, [
-        ...rest.map(() => 0),
-        ...own(a).map((value, j) => value - rowB[j]!),
-      ]);
+      const differences = own(a).map((value, j) => value - rowB[j]!);
+      return model.combine(0, [...average.map(() => 0), ...differences]);
     },
   };
+}
+
+function measuredUnits({ units }: DesignInput): readonly MeasuredUnit[] {
+  return units.flatMap((unit): MeasuredUnit[] =>
+    unit.value === null
+      ? []
+      : [{ ...unit, value: unit.value, covariate: unit.covariate, wholePlot: unit.wholePlot }],
+  );
+}
+
+function blockTermsOf(
+  { blockNames }: DesignInput,
+  units: readonly MeasuredUnit[],
+): readonly ModelTerm[] {
+  return blockNames.map((name, i) => {
+    const labels = units.map(unit => unit.blocks[i] ?? '');
+    return { name, columns: indicatorColumns(labels, distinct(labels)) };
+  });
+}
+
+/** undefined where a unit has none: an unknown start size adjusts nothing. */
+function covariateOf(units: readonly MeasuredUnit[]): readonly number[] | undefined {
+  const known = units.flatMap(unit => (unit.covariate === undefined ? [] : [unit.covariate]));
+  return known.length === units.length && units.length > 0 ? known : undefined;
 }
 
 /** How far each unit stands from the middle of its block: shelf by shelf the blocks hold the rest already. */

@@ -77,34 +77,34 @@ export function readQuestion(
       money: money.value,
     },
     ...compared.value,
-    measures: [
-      ...(read
-        ? [
-            {
-              ...measureFromLibrary(read, newId()),
-              better: form.better,
-              margin: margin.value,
-              isMain: true,
-            },
-          ]
-        : []),
-      ...HARVEST_MEASURES.map((kind): Measure => {
-        const isMain = kind.summary === form.summary;
-        return {
-          id: MeasureId.parse(newId()),
-          name: kind.name,
-          definition: kind.definition,
-          response: kind.responseOf(form.picked),
-          unit: kind.unit,
-          summary: kind.summary,
-          better: isMain ? form.better : 'higher',
-          margin: isMain || margin.value?.kind === 'percent' ? margin.value : null,
-          isMain,
-          ...BLANK_MEASURE,
-        };
-      }),
-    ],
+    measures: measuresOf(form, read, margin.value, newId),
   });
+}
+
+/** What is read, where that is the main measure, and all that the picks give. */
+function measuresOf(
+  { summary, better, picked }: QuestionForm,
+  read: ReadingKind | undefined,
+  margin: Measure['margin'],
+  newId: () => string,
+): readonly Measure[] {
+  const main = read && { ...measureFromLibrary(read, newId()), better, margin, isMain: true };
+  const harvests = HARVEST_MEASURES.map((kind): Measure => {
+    const isMain = kind.summary === summary;
+    return {
+      id: MeasureId.parse(newId()),
+      name: kind.name,
+      definition: kind.definition,
+      response: kind.responseOf(picked),
+      unit: kind.unit,
+      summary: kind.summary,
+      better: isMain ? better : 'higher',
+      margin: isMain || margin?.kind === 'percent' ? margin : null,
+      isMain,
+      ...BLANK_MEASURE,
+    };
+  });
+  return main ? [main, ...harvests] : harvests;
 }
 
 /** Two that are held against each other must be two of the trial’s, and not the same. */

@@ -30,71 +30,63 @@ export interface TrialEfficacy {
 export function trialEfficacy(data: TrialData, measure: Measure): TrialEfficacy | undefined {
   const control = data.treatments.find(treatment => treatment.role === 'control');
   if (measure.better !== 'lower' || measure.scale?.kind !== 'count' || !control) return undefined;
-  const firstAct = data.care.acts.map(act => act.doneOn).sort()[0];
-  const days = [
-    ...new Set(
-      data.readings
-        .filter(reading => reading.measureId === measure.id && !reading.isRepeat)
-        .map(reading => reading.takenOn),
-    ),
-  ].sort();
-  const afterOn = days.at(-1);
+  const { beforeOn, afterOn } = countedOn(data, measure);
   if (afterOn === undefined) return undefined;
-  const beforeOn =
-    firstAct === undefined
-      ? undefined
-      : days.filter(day => day <= firstAct && day < afterOn).at(-1);
-  const meanOn = (treatmentId: string, day: string): number | null => {
-    const values = data.units
-      .filter(unit => unit.treatmentId === treatmentId)
-      .flatMap(unit =>
-        unitCourse(data, unit.id, measure)
-          .filter(point => point.day === day)
-          .map(point => point.value),
-      );
-    return values.length === 0
-      ? null
-      : values.reduce((sum, value) => sum + value, 0) / values.length;
-  };
-  const [controlAfter, controlBefore] = [
-    meanOn(control.id, afterOn),
-    beforeOn === undefined ? null : meanOn(control.id, beforeOn),
-  ];
+  const means = (treatmentId: string) => ({
+    before: beforeOn === undefined ? null : meanOn(data, measure, treatmentId, beforeOn),
+    after: meanOn(data, measure, treatmentId, afterOn),
+  });
+  const { before: controlBefore, after: controlAfter } = means(control.id);
   if (controlAfter === null) return undefined;
-  const method =
-    beforeOn !== undefined && controlBefore !== null
-      ? ('henderson-tilton' as const)
-      : ('abbott' as const);
+  const method = controlBefore === null ? 'abbott' : 'henderson-tilton';
   const others = data.treatments
     .filter(treatment => treatment !== control)
     .flatMap(treatment => {
-      const [after, before] = [
-        meanOn(treatment.id, afterOn),
-        beforeOn === undefined ? null : meanOn(treatment.id, beforeOn),
-      ];
-      return after === null ? [] : [{ treatment: treatment.name, before, after }];
+      const { before, after } = means(treatment.id);
+      if (after === null) return [];
+      const counts = {
+        controlBefore: controlBefore ?? undefined,
+        controlAfter,
+        treatedBefore: before ?? undefined,
+        treatedAfter: after,
+      };
+      return [{ treatment: treatment.name, before, after, counts }];
     });
   return {
     method,
     beforeOn: beforeOn ?? null,
     afterOn,
     control: { name: control.name, before: controlBefore, after: controlAfter },
-    treatments: others.map(each => {
-      const found = efficacy(method, {
-        controlBefore: controlBefore ?? undefined,
-        controlAfter,
-        treatedBefore: each.before ?? undefined,
-        treatedAfter: each.after,
-      });
+    treatments: others.map(({ counts, ...each }) => {
+      const found = efficacy(method, counts);
       return { ...each, percent: found.ok ? found.value : null };
     }),
-    isUnlikeBefore: others.some(each =>
-      beganUnlike({
-        controlBefore: controlBefore ?? undefined,
-        controlAfter,
-        treatedBefore: each.before ?? undefined,
-        treatedAfter: each.after,
-      }),
-    ),
+    isUnlikeBefore: others.some(({ counts }) => beganUnlike(counts)),
   };
+}
+
+/** The last day of counting, and the last before anything was done. */
+function countedOn({ readings, care }: TrialData, measure: Measure) {
+  const firstAct = care.acts.map(act => act.doneOn).sort()[0];
+  const own = readings.filter(reading => reading.measureId === measure.id && !reading.isRepeat);
+  const days = [...new Set(own.map(reading => reading.takenOn))].sort();
+  const afterOn = days.at(-1);
+  if (firstAct === undefined || afterOn === undefined) return { beforeOn: undefined, afterOn };
+  return { beforeOn: days.filter(day => day <= firstAct && day < afterOn).at(-1), afterOn };
+}
+
+/** Over the units of a treatment that were counted on the day; null where none was. */
+function meanOn(
+  data: TrialData,
+  measure: Measure,
+  treatmentId: string,
+  day: string,
+): number | null {
+  const values = data.units
+    .filter(unit => unit.treatmentId === treatmentId)
+    .flatMap(unit => unitCourse(data, unit.id, measure))
+    .filter(point => point.day === day)
+    .map(point => point.value);
+  if (values.length === 0) return null;
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }

@@ -5,6 +5,7 @@ import {
   errorStrataOf,
   satterthwaiteDf,
 } from '@/core/judge/outcomes/error-strata';
+import type { Call } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
 import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';
@@ -60,6 +61,47 @@ export function simulateVerdicts(
   truth: PlannedTruth,
   seed: number,
 ): VerdictSimulation | undefined {
+  const planned = plannedCombinations(input);
+  const noiseOf = planned && noisy(planned.model, planned.strata, truth.cv);
+  if (!planned || !noiseOf) return undefined;
+  const { control, comparisons } = planned;
+  const criticals = criticalsOf(
+    comparisons.map(({ difference }) => difference),
+    noiseOf,
+    input.confidence,
+  );
+  const random = seededRandom(seed);
+  const gain = input.better === 'higher' ? truth.effect : -truth.effect;
+  /** One made-up season's calls, in the order of the comparisons: the first works, the others do nothing. */
+  const season = (): readonly Call[] => {
+    const noise = noiseOf.draw(random);
+    const drawn = (combination: Combination, expected: number): Combination => ({
+      direction: combination.direction,
+      estimate: expected + noise.along(combination),
+    });
+    const base = drawn(control, 1);
+    return comparisons.map(({ mean, difference }, i) => {
+      const effect = i === 0 ? gain : 0;
+      const gap = drawn(difference, effect);
+      return callFor(input, base, drawn(mean, 1 + effect), gap, noise.covariance, criticals[i]!);
+    });
+  };
+  const tally = { trials: 0, seen: 0, clearly: 0, missed: 0, alarms: 0 };
+  return {
+    run: trials => {
+      for (let i = 0; i < trials; i++) count(season(), tally);
+    },
+    shares: () => sharesOf(tally, comparisons.length),
+  };
+}
+
+interface PlannedComparison {
+  readonly mean: Combination;
+  readonly difference: Combination;
+}
+
+/** What the verdict would be made of: the control's mean, and each comparison with it that the layout can make. */
+function plannedCombinations(input: JudgeInput) {
   const trial = buildTrialModel({
     ...input,
     units: input.units.map((unit, i) => ({ ...unit, value: i % 2 })),
@@ -67,69 +109,44 @@ export function simulateVerdicts(
   const model = trial.fit(trial.units.map(unit => unit.value));
   const tests = input.treatments.filter(name => name !== input.control);
   const control = trial.meanOf(model, input.control);
-  const planned = tests.map(name => ({
+  const [first, ...others] = tests.map(name => ({
     mean: trial.meanOf(model, name),
     difference: trial.differenceOf(model, name, input.control),
   }));
-  if (!control || !planned[0]?.difference || !planned[0].mean) return undefined;
-  const known = planned.flatMap(({ mean, difference }) =>
+  if (!control || !first?.difference || !first.mean) return undefined;
+  const comparisons = [first, ...others].flatMap(({ mean, difference }): PlannedComparison[] =>
     mean && difference ? [{ mean, difference }] : [],
   );
   const strata = trial.wholePlot && errorStrataOf(trial, trial.wholePlot, model);
-  const noiseOf = noisy(model, strata, truth.cv);
-  if (!noiseOf) return undefined;
-  const criticals = criticalsOf(
-    known.map(({ difference }) => difference),
-    noiseOf,
-    input.confidence,
-  );
+  return { control, comparisons, model, strata };
+}
 
-  const random = seededRandom(seed);
-  const gain = input.better === 'higher' ? truth.effect : -truth.effect;
-  const counts = { trials: 0, seen: 0, clearly: 0, missed: 0, alarms: 0 };
-  const draw = (): void => {
-    const season = noiseOf.draw(random);
-    const drawn = (combination: Combination, expected: number): Combination => ({
-      direction: combination.direction,
-      estimate: expected + season.along(combination),
-    });
-    const base = drawn(control, 1);
-    let alarmed = false;
-    known.forEach(({ mean, difference }, i) => {
-      const effect = i === 0 ? gain : 0;
-      const call = callFor(
-        input,
-        base,
-        drawn(mean, 1 + effect),
-        drawn(difference, effect),
-        season.covariance,
-        criticals[i]!,
-      );
-      if (i > 0) {
-        alarmed ||= isBetter(call) || isWorse(call);
-        return;
-      }
-      counts.seen += Number(isBetter(call));
-      counts.clearly += Number(call === 'clearly-better');
-      counts.missed += Number(isWorse(call) || call === 'no-difference-that-matters');
-    });
-    counts.alarms += Number(alarmed);
-    counts.trials += 1;
-  };
+interface Tally {
+  trials: number;
+  seen: number;
+  clearly: number;
+  missed: number;
+  alarms: number;
+}
+
+function count([working, ...idle]: readonly Call[], tally: Tally): void {
+  tally.trials += 1;
+  if (working !== undefined) {
+    tally.seen += Number(isBetter(working));
+    tally.clearly += Number(working === 'clearly-better');
+    tally.missed += Number(isWorse(working) || working === 'no-difference-that-matters');
+  }
+  tally.alarms += Number(idle.some(call => isBetter(call) || isWorse(call)));
+}
+
+function sharesOf({ trials, seen, clearly, missed, alarms }: Tally, comparisons: number) {
+  const of = (times: number): number => times / Math.max(1, trials);
   return {
-    run: trials => {
-      for (let i = 0; i < trials; i++) draw();
-    },
-    shares: () => {
-      const of = (count: number): number => count / Math.max(1, counts.trials);
-      return {
-        trials: counts.trials,
-        seen: of(counts.seen),
-        clearlySeen: of(counts.clearly),
-        missed: of(counts.missed),
-        falseAlarm: known.length > 1 ? of(counts.alarms) : null,
-      };
-    },
+    trials,
+    seen: of(seen),
+    clearlySeen: of(clearly),
+    missed: of(missed),
+    falseAlarm: comparisons > 1 ? of(alarms) : null,
   };
 }
 

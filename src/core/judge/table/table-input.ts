@@ -4,7 +4,7 @@ import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-
 import { failure, type Result, success } from '@/core/result';
 import { type ReadRow, readRow } from './read-row';
 import type { Table, TableRoles, TableTrouble } from './table-roles';
-import { cell, controlOf, namingOf } from './treatment-naming';
+import { cell, controlOf, type Naming, namingOf } from './treatment-naming';
 
 /**
  * Reads a table into what the judge takes: one value a unit, subsamples averaged first. An empty response (or `NA`) is a
@@ -15,29 +15,13 @@ export function judgeInputFromTable(
   roles: TableRoles,
 ): Result<JudgeInput, TableTrouble> {
   const blockColumns = [...roles.blocks, ...(roles.pair ? [roles.pair] : [])];
-  const unknown = [
-    roles.response,
-    roles.treatment,
-    roles.unit,
-    roles.whole,
-    roles.covariate,
-    ...blockColumns,
-    ...roles.factors,
-  ].find(column => column !== undefined && !table.columns.includes(column));
-  if (unknown !== undefined)
-    return failure({ kind: 'no-column', column: unknown, columns: table.columns });
-  if (table.rows.length === 0) return failure({ kind: 'no-rows' });
-  const tooMany = tooManyOf(table, roles, blockColumns);
-  if (tooMany) return failure(tooMany);
+  const misfit = misfitOf(table, roles, blockColumns);
+  if (misfit) return failure(misfit);
   const naming = namingOf(table, roles);
   if (!naming) return failure({ kind: 'no-treatment-named' });
-
-  const rows: ReadRow[] = [];
-  for (const [i, cells] of table.rows.entries()) {
-    const read = readRow(cells, table.rowNumbers?.[i] ?? i + 2, roles, blockColumns, naming);
-    if (!read.ok) return read;
-    rows.push(read.value);
-  }
+  const read = readRows(table, roles, blockColumns, naming);
+  if (!read.ok) return read;
+  const rows = read.value;
   const gathered = gatherUnits(rows, blockColumns, naming.name);
   if (!gathered.ok) return gathered;
 
@@ -79,6 +63,35 @@ export function judgeInputFromTable(
 const MOST_TREATMENTS = 40;
 const MOST_FACTORS = 6;
 const MOST_BLOCKS = 400;
+
+/** Why the table does not fit what was said of it, before a row of it is read. */
+function misfitOf(
+  table: Table,
+  roles: TableRoles,
+  blockColumns: readonly string[],
+): TableTrouble | undefined {
+  const { response, treatment, unit, whole, covariate, factors } = roles;
+  const named = [response, treatment, unit, whole, covariate, ...blockColumns, ...factors];
+  const unknown = named.find(column => column !== undefined && !table.columns.includes(column));
+  if (unknown !== undefined) return { kind: 'no-column', column: unknown, columns: table.columns };
+  if (table.rows.length === 0) return { kind: 'no-rows' };
+  return tooManyOf(table, roles, blockColumns);
+}
+
+function readRows(
+  table: Table,
+  roles: TableRoles,
+  blockColumns: readonly string[],
+  naming: Naming,
+): Result<readonly ReadRow[], TableTrouble> {
+  const rows: ReadRow[] = [];
+  for (const [i, cells] of table.rows.entries()) {
+    const read = readRow(cells, table.rowNumbers?.[i] ?? i + 2, roles, blockColumns, naming);
+    if (!read.ok) return read;
+    rows.push(read.value);
+  }
+  return success(rows);
+}
 
 function tooManyOf(
   table: Table,

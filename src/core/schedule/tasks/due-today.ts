@@ -106,60 +106,77 @@ export function dueToday(
   today: CalendarDay,
   rain: readonly RainDay[] = [],
 ): DueToday {
-  const byId = new Map(products.map(product => [product.id, product]));
-  const needs: NeedOfTask[] = [];
-  const tasks = trials.flatMap(cared => {
-    const rules = new Map(cared.care.rules.map(rule => [rule.id, rule]));
-    const washedOff = washedOffSteps(cared.care.rules, cared.done, rain);
-    const done = holding(cared.done, washedOff);
-    // Under “a missed step ends the rule” every step counts; otherwise nothing stays late for longer.
-    const within =
-      cared.care.settings.missed === 'stop'
-        ? undefined
-        : { from: addDays(today, -LATEST_DAYS), to: today };
-    return dueTasks(
-      dated(cared.trial, cared.care, done, washedOff, within),
-      done,
-      today,
-      cared.care.settings.missed,
-    ).flatMap((task): DueTask[] => {
-      const rule = rules.get(task.ruleId);
-      if (!rule) return [];
-      const receivers = receiversOf(rule, cared);
-      const product = rule.material ? byId.get(rule.material.productId) : undefined;
-      const units = receivers.reduce((sum, receiver) => sum + receiver.codes.length, 0);
-      if (rule.material && product)
-        needs.push(
-          ...receivers.map(receiver => ({
-            material: rule.material!,
-            units: receiver.codes.length,
-            unit: cared.unit,
-            forWhom: receiver.label,
-          })),
-        );
-      return [
-        {
-          isHidden: false,
-          trial: shownTrial(cared.trial),
-          rule: { id: rule.id, name: rule.name, kind: rule.kind, treatmentIds: rule.treatmentIds },
-          waterMl: rule.material?.waterMl ?? null,
-          task,
-          receivers,
-          units,
-          product: product ? { id: product.id, name: product.name } : null,
-          each:
-            rule.material && product
-              ? (doseOf(rule.material, product, cared.unit)?.amount ?? null)
-              : null,
-        },
-      ];
-    });
-  });
-  const mixing = mixingList(needs, products);
+  const due = trials.flatMap(cared => dueOfTrial(cared, products, today, rain));
+  const mixing = mixingList(
+    due.flatMap(each => each.needs),
+    products,
+  );
   return {
-    tasks: tasks.sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? -1 : 1)),
+    tasks: due
+      .map(each => each.task)
+      .sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? -1 : 1)),
     mixing,
     forbidden: forbiddenPairs(mixing.map(mix => mix.product)),
+  };
+}
+
+/** A task that is due, with what it takes out of the shed. */
+interface DueWithNeeds {
+  readonly task: DueTask;
+  readonly needs: readonly NeedOfTask[];
+}
+
+function dueOfTrial(
+  cared: CaredTrial,
+  products: readonly Product[],
+  today: CalendarDay,
+  rain: readonly RainDay[],
+): readonly DueWithNeeds[] {
+  const { trial, care } = cared;
+  const { missed } = care.settings;
+  const washedOff = washedOffSteps(care.rules, cared.done, rain);
+  const done = holding(cared.done, washedOff);
+  // Under “a missed step ends the rule” every step counts; otherwise nothing stays late for longer.
+  const within = missed === 'stop' ? undefined : { from: addDays(today, -LATEST_DAYS), to: today };
+  const tasks = dated(trial, care, done, washedOff, within);
+  return dueTasks(tasks, done, today, missed).flatMap((task): DueWithNeeds[] => {
+    const rule = care.rules.find(each => each.id === task.ruleId);
+    return rule ? [dueTask(task, rule, cared, products)] : [];
+  });
+}
+
+function dueTask(
+  task: TrackedTask,
+  rule: CareRule,
+  cared: CaredTrial,
+  products: readonly Product[],
+): DueWithNeeds {
+  const { id, name, kind, treatmentIds, material } = rule;
+  const { unit } = cared;
+  const receivers = receiversOf(rule, cared);
+  const product = products.find(each => each.id === material?.productId);
+  const dose = material && product ? doseOf(material, product, unit) : undefined;
+  return {
+    task: {
+      isHidden: false,
+      trial: shownTrial(cared.trial),
+      rule: { id, name, kind, treatmentIds },
+      waterMl: material?.waterMl ?? null,
+      task,
+      receivers,
+      units: receivers.reduce((sum, receiver) => sum + receiver.codes.length, 0),
+      product: product ? { id: product.id, name: product.name } : null,
+      each: dose?.amount ?? null,
+    },
+    needs:
+      material && product
+        ? receivers.map(({ codes, label }) => ({
+            material,
+            units: codes.length,
+            unit,
+            forWhom: label,
+          }))
+        : [],
   };
 }
 

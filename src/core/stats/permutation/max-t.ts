@@ -15,10 +15,8 @@ export function maxT(
   problem: PermutationProblem,
 ): ((labels: Int32Array) => Float64Array) | undefined {
   const units = problem.y.length;
-  const basis = orthonormalBasis(
-    units,
-    problem.blocks.flatMap(term => term.columns),
-  ).vectors;
+  const blockColumns = problem.blocks.flatMap(term => term.columns);
+  const basis = orthonormalBasis(units, blockColumns).vectors;
   const y = projectOut(problem.y, basis);
   const z = problem.covariate && projectOut(problem.covariate, basis);
   const zSquare = z ? squareSum(z) : 0;
@@ -28,43 +26,57 @@ export function maxT(
   const residualDf = units - basis.length - inverse.rank - Number(usesCovariate);
   const total = squareSum(y);
   if (residualDf < 1 || total <= NOTHING_LEFT * squareSum(problem.y)) return undefined;
+  const response = { y, total, residualDf, treatments: problem.treatments };
+  return usesCovariate && z
+    ? adjustedGaps(response, inverse, z, zSquare)
+    : plainGaps(response, inverse);
+}
 
-  const comparisons = problem.treatments - 1;
-  const sums = new Float64Array(problem.treatments);
+type Inverse = ReturnType<typeof invertAdjustedCounts>;
+
+/** The response about its blocks. */
+interface Response {
+  readonly y: Float64Array;
+  /** Its sum of squares. */
+  readonly total: number;
+  readonly residualDf: number;
+  readonly treatments: number;
+}
+
+function plainGaps(
+  { y, total, residualDf, treatments }: Response,
+  { g, estimable }: Inverse,
+): (labels: Int32Array) => Float64Array {
+  const comparisons = treatments - 1;
+  const sums = new Float64Array(treatments);
+  const effects = new Float64Array(comparisons);
+  const gaps = new Float64Array(comparisons);
+  return labels => {
+    const left = total - solveEffects(y, labels, g, sums, effects);
+    const ms = left > NOTHING_LEFT * total ? left / residualDf : 0;
+    for (let i = 0; i < comparisons; i++)
+      gaps[i] = estimable[i] ? studentised(effects[i]!, g[i * comparisons + i]! * ms) : Number.NaN;
+    return gaps;
+  };
+}
+
+/** The same with a covariate, about its blocks too. */
+function adjustedGaps(
+  { y, total, residualDf, treatments }: Response,
+  { g, estimable }: Inverse,
+  z: Float64Array,
+  zSquare: number,
+): (labels: Int32Array) => Float64Array {
+  const comparisons = treatments - 1;
+  const sums = new Float64Array(treatments);
   const effects = new Float64Array(comparisons);
   const slopes = new Float64Array(comparisons);
   const gaps = new Float64Array(comparisons);
-  const { g, estimable } = inverse;
-
-  const solve = (values: Float64Array, labels: Int32Array, into: Float64Array): number => {
-    sums.fill(0);
-    for (let unit = 0; unit < units; unit++) sums[labels[unit]!]! += values[unit]!;
-    let explained = 0;
-    for (let i = 0; i < comparisons; i++) {
-      let effect = 0;
-      for (let j = 0; j < comparisons; j++) effect += g[i * comparisons + j]! * sums[j + 1]!;
-      into[i] = effect;
-      explained += effect * sums[i + 1]!;
-    }
-    return explained;
-  };
-
-  if (!usesCovariate || !z) {
-    return labels => {
-      const left = total - solve(y, labels, effects);
-      const ms = left > NOTHING_LEFT * total ? left / residualDf : 0;
-      for (let i = 0; i < comparisons; i++)
-        gaps[i] = estimable[i]
-          ? studentised(effects[i]!, g[i * comparisons + i]! * ms)
-          : Number.NaN;
-      return gaps;
-    };
-  }
   let blockFreeCross = 0;
-  for (let unit = 0; unit < units; unit++) blockFreeCross += y[unit]! * z[unit]!;
+  for (let unit = 0; unit < y.length; unit++) blockFreeCross += y[unit]! * z[unit]!;
   return labels => {
-    const zLeft = zSquare - solve(z, labels, slopes);
-    const yLeft = total - solve(y, labels, effects);
+    const zLeft = zSquare - solveEffects(z, labels, g, sums, slopes);
+    const yLeft = total - solveEffects(y, labels, g, sums, effects);
     let cross = blockFreeCross;
     for (let i = 0; i < comparisons; i++) cross -= slopes[i]! * sums[i + 1]!; // sums still hold y
     const usable = zLeft > NOTHING_LEFT * zSquare;
@@ -79,6 +91,33 @@ export function maxT(
     }
     return gaps;
   };
+}
+
+/**
+ * Least squares of the treatments' effects against the control.
+ *
+ * @param sums room for the sums by treatment; holds them afterwards
+ * @param into takes the effects
+ * @returns the sum of squares they explain
+ */
+function solveEffects(
+  values: Float64Array,
+  labels: Int32Array,
+  g: Inverse['g'],
+  sums: Float64Array,
+  into: Float64Array,
+): number {
+  sums.fill(0);
+  for (let unit = 0; unit < values.length; unit++) sums[labels[unit]!]! += values[unit]!;
+  const comparisons = into.length;
+  let explained = 0;
+  for (let i = 0; i < comparisons; i++) {
+    let effect = 0;
+    for (let j = 0; j < comparisons; j++) effect += g[i * comparisons + j]! * sums[j + 1]!;
+    into[i] = effect;
+    explained += effect * sums[i + 1]!;
+  }
+  return explained;
 }
 
 interface AdjustedInverse {
