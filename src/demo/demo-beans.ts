@@ -1,6 +1,7 @@
 import { addDays } from '@/core/time/garden-day';
 import { BLANK_FEATURE } from '@/core/trial/model/blank-facts';
 import { type GardenId, IncidentId, PickId } from '@/core/trial/model/ids';
+import type { Incident } from '@/core/trial/model/incident';
 import type { Pick } from '@/core/trial/model/pick';
 import type { Prediction } from '@/core/trial/model/plan-record';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -60,22 +61,40 @@ export function beanCare({ heronsgill, wrackline, comfrey }: DemoShelf): CareScr
   };
 }
 
+const ALL_POTS = 32;
+
 /** Twelve measures in all: a feed that helps shows in what grows, and in little else. */
 export function beanReads({ treatments }: TrialData): readonly ReadScript[] {
   const among =
-    (none: number, heronsgill: number, wrackline: number, comfrey: number) =>
-    (unit: ExperimentalUnit): number =>
+    (none: number, heronsgill: number, wrackline: number, comfrey: number): OfUnit =>
+    unit =>
       [none, heronsgill, wrackline, comfrey][
         treatments.findIndex(treatment => treatment.id === unit.treatmentId)
       ] ?? none;
-  const all = 32;
-  const height = among(4.1, 4.9, 4.4, 4.2);
-  const roots = among(21, 24, 22, 21);
+  return [
+    ...growthReads(among(4.1, 4.9, 4.4, 4.2)),
+    {
+      key: 'days-dry',
+      days: [55],
+      onLastDay: ALL_POTS,
+      of: (_, unit) => among(5, 4, 5, 5)(unit),
+      sd: 0.9,
+      least: 1,
+      most: 12,
+    },
+    ...endReads(among(4.1, 4.9, 4.4, 4.2), among(21, 24, 22, 21)),
+  ];
+}
+
+type OfUnit = (unit: ExperimentalUnit) => number;
+
+/** @param height of a unit, in mm a day */
+function growthReads(height: OfUnit): readonly ReadScript[] {
   return [
     {
       key: 'height',
       days: [20, 34, 48, 60],
-      onLastDay: all,
+      onLastDay: ALL_POTS,
       of: (day, unit) => 60 + day * height(unit),
       sd: 16,
       step: 5,
@@ -85,7 +104,7 @@ export function beanReads({ treatments }: TrialData): readonly ReadScript[] {
     {
       key: 'stem',
       days: [34, 60],
-      onLastDay: all,
+      onLastDay: ALL_POTS,
       of: (day, unit) => 2 + day * 0.012 * height(unit),
       sd: 0.35,
       step: 0.1,
@@ -95,7 +114,7 @@ export function beanReads({ treatments }: TrialData): readonly ReadScript[] {
     {
       key: 'leaf-length',
       days: [48],
-      onLastDay: all,
+      onLastDay: ALL_POTS,
       of: (_, unit) => 17 * height(unit),
       sd: 6,
       least: 20,
@@ -104,26 +123,23 @@ export function beanReads({ treatments }: TrialData): readonly ReadScript[] {
     {
       key: 'leaf-width',
       days: [48],
-      onLastDay: all,
+      onLastDay: ALL_POTS,
       of: (_, unit) => 13 * height(unit),
       sd: 5,
       least: 15,
       most: 130,
     },
-    {
-      key: 'days-dry',
-      days: [55],
-      onLastDay: all,
-      of: (_, unit) => among(5, 4, 5, 5)(unit),
-      sd: 0.9,
-      least: 1,
-      most: 12,
-    },
-    { key: 'ph', days: [88], onLastDay: all, of: () => 6.4, sd: 0.2, step: 0.1, least: 5, most: 8 },
+  ];
+}
+
+/** What is read when the pots are emptied. */
+function endReads(height: OfUnit, roots: OfUnit): readonly ReadScript[] {
+  const atTheEnd = { days: [88], onLastDay: ALL_POTS };
+  return [
+    { key: 'ph', ...atTheEnd, of: () => 6.4, sd: 0.2, step: 0.1, least: 5, most: 8 },
     {
       key: 'root-mass',
-      days: [88],
-      onLastDay: all,
+      ...atTheEnd,
       of: (_, unit) => roots(unit),
       sd: 3.4,
       step: 0.1,
@@ -132,8 +148,7 @@ export function beanReads({ treatments }: TrialData): readonly ReadScript[] {
     },
     {
       key: 'top-mass',
-      days: [88],
-      onLastDay: all,
+      ...atTheEnd,
       of: (_, unit) => 38 * height(unit),
       sd: 24,
       least: 40,
@@ -142,63 +157,53 @@ export function beanReads({ treatments }: TrialData): readonly ReadScript[] {
   ];
 }
 
+const level = (feed: string, effect: number) => ({ name: feed, levels: { feed }, effect });
+const BEANS: Omit<DemoScript, 'startsOn'> = {
+  question: 'Do three feeds help dwarf beans?',
+  crop: 'dwarf beans',
+  picked: 'beans',
+  unitWord: 'pot',
+  factors: [
+    {
+      name: 'feed',
+      levels: ['plain water', 'Heronsgill feed', 'Wrackline feed', 'comfrey tea'],
+      dealtAt: 'pot',
+    },
+  ],
+  treatments: [
+    level('plain water', 0),
+    level('Heronsgill feed', 0.42),
+    level('Wrackline feed', 0.12),
+    level('comfrey tea', 0.06),
+  ],
+  bench: { unitsEach: 8, blockCount: 4, blockWord: 'shelf', unitWidthMm: 240, seed: 4118 },
+  lengthDays: 90,
+  isBlind: true,
+  marginPercent: 15,
+  harvestG: 460,
+  cv: 0.13,
+  pieceG: 6.2,
+  pickDays: [
+    { day: 62, share: 0.2 },
+    { day: 69, share: 0.35 },
+    { day: 76, share: 0.3 },
+    { day: 83, share: 0.15 },
+  ],
+};
+
 export function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
-  const level = (feed: string, effect: number) => ({ name: feed, levels: { feed }, effect });
-  const script: DemoScript = {
-    question: 'Do three feeds help dwarf beans?',
-    crop: 'dwarf beans',
-    picked: 'beans',
-    unitWord: 'pot',
-    factors: [
-      {
-        name: 'feed',
-        levels: ['plain water', 'Heronsgill feed', 'Wrackline feed', 'comfrey tea'],
-        dealtAt: 'pot',
-      },
-    ],
-    treatments: [
-      level('plain water', 0),
-      level('Heronsgill feed', 0.42),
-      level('Wrackline feed', 0.12),
-      level('comfrey tea', 0.06),
-    ],
-    bench: { unitsEach: 8, blockCount: 4, blockWord: 'shelf', unitWidthMm: 240, seed: 4118 },
-    startsOn: addDays(today, -118),
-    lengthDays: 90,
-    isBlind: true,
-    marginPercent: 15,
-    harvestG: 460,
-    cv: 0.13,
-    pieceG: 6.2,
-    pickDays: [
-      { day: 62, share: 0.2 },
-      { day: 69, share: 0.35 },
-      { day: 76, share: 0.3 },
-      { day: 83, share: 0.15 },
-    ],
-  };
-  const data = demoTrial(script, gardenId, dice);
+  const data = demoTrial({ ...BEANS, startsOn: addDays(today, -118) }, gardenId, dice);
   const gnawed = data.units[13];
   if (!gnawed) throw new RangeError('the bean trial must have a fourteenth pot');
   const closedOn = data.trial.endsOn;
-  const guess = (by: string, expects: string | null, why: string): Prediction => ({
-    id: dice.newId(),
-    by,
-    expects,
-    why,
-    about: '',
-    sealedAt: `${addDays(data.trial.startsOn, -1)}T19:00:00.000Z`,
-  });
+  const predictions = guesses(data, dice);
   return {
     ...data,
     layout: data.layout && {
       ...data.layout,
       site: [{ kind: 'light', side: 'left', percent: 15, ...BLANK_FEATURE }],
     },
-    predictions: [
-      guess('Ines', 'Wrackline feed', 'It smells as if it must do something.'),
-      guess('Tomas', null, 'The mix feeds them itself until they flower.'),
-    ],
+    predictions,
     trial: {
       ...data.trial,
       state: 'closed',
@@ -206,34 +211,51 @@ export function dwarfBeans(today: string, gardenId: GardenId, dice: SeasonDice):
       keyOpenedAt: `${closedOn}T17:50:00.000Z`,
     },
     picks: [
-      ...data.picks.map(pick =>
-        pick.unitId === gnawed.id && pick.netG !== null
-          ? {
-              ...pick,
-              netG: Math.round(pick.netG * 0.35),
-              grossG: Math.round(pick.netG * 0.35) + pick.tareG,
-            }
-          : pick,
-      ),
+      ...data.picks.map(pick => (pick.unitId === gnawed.id ? gnawedPick(pick) : pick)),
       ...culls(data, dice),
     ],
-    incidents: [
-      {
-        id: IncidentId.parse(dice.newId()),
-        unitId: gnawed.id,
-        happenedOn: addDays(data.trial.startsOn, 58),
-        recordedAt: `${addDays(data.trial.startsOn, 58)}T07:30:00.000Z`,
-        what: 'left out of the sums',
-        why: 'Gnawed to the stem by a vole in one night, before the first pick.',
-        by: 'Ines',
-        decision: 'leave-out',
-        cause: 'animal',
-        byTreatment: 'no',
-        afterKeyOpened: false,
-        supersedes: null,
-        isRemoval: false,
-      },
-    ],
+    incidents: [voleAt(gnawed, data, dice)],
+  };
+}
+
+function guesses({ trial }: TrialData, dice: SeasonDice): readonly Prediction[] {
+  const guess = (by: string, expects: string | null, why: string): Prediction => ({
+    id: dice.newId(),
+    by,
+    expects,
+    why,
+    about: '',
+    sealedAt: `${addDays(trial.startsOn, -1)}T19:00:00.000Z`,
+  });
+  return [
+    guess('Ines', 'Wrackline feed', 'It smells as if it must do something.'),
+    guess('Tomas', null, 'The mix feeds them itself until they flower.'),
+  ];
+}
+
+/** What a gnawed plant still gave. */
+function gnawedPick(pick: Pick): Pick {
+  if (pick.netG === null) return pick;
+  const netG = Math.round(pick.netG * 0.35);
+  return { ...pick, netG, grossG: netG + pick.tareG };
+}
+
+function voleAt(gnawed: ExperimentalUnit, { trial }: TrialData, dice: SeasonDice): Incident {
+  const happenedOn = addDays(trial.startsOn, 58);
+  return {
+    id: IncidentId.parse(dice.newId()),
+    unitId: gnawed.id,
+    happenedOn,
+    recordedAt: `${happenedOn}T07:30:00.000Z`,
+    what: 'left out of the sums',
+    why: 'Gnawed to the stem by a vole in one night, before the first pick.',
+    by: 'Ines',
+    decision: 'leave-out',
+    cause: 'animal',
+    byTreatment: 'no',
+    afterKeyOpened: false,
+    supersedes: null,
+    isRemoval: false,
   };
 }
 

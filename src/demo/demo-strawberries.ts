@@ -10,15 +10,6 @@ import { type DemoScript, demoTrial } from './demo-trial';
 import type { SeasonDice } from './seeded-season';
 
 export function strawberryCare({ heronsgill }: DemoShelf): CareScript {
-  const isFed = (name: string): boolean => name.endsWith('Heronsgill feed');
-  const feed = {
-    kind: 'feed',
-    repeat: 'every',
-    everyDays: '7',
-    productId: heronsgill.id,
-    water: '1.5 l',
-    minutesEach: '1',
-  } as const;
   return {
     products: [heronsgill],
     stages: { 'first flower': 22 },
@@ -26,55 +17,69 @@ export function strawberryCare({ heronsgill }: DemoShelf): CareScript {
     mixNMgPerL: 180,
     late: [{ rule: 1, nth: 3, days: 1 }],
     leftOut: [],
-    rules: [
-      {
-        ...feed,
-        name: 'feed at half strength',
-        to: isFed,
-        from: 'start',
-        fromDays: '8',
-        strength: '1/2',
-        until: 'stage',
-        untilStage: 'first flower',
-      },
-      {
-        ...feed,
-        name: 'feed at full strength',
-        to: isFed,
-        from: 'stage',
-        fromStage: 'first flower',
-        fromDays: '0',
-      },
-      {
-        name: 'plain water on feeding days',
-        kind: 'water',
-        to: name => !isFed(name),
-        repeat: 'every',
-        everyDays: '7',
-        from: 'stage',
-        fromStage: 'first flower',
-        fromDays: '0',
-      },
-      {
-        name: 'count runners, cut none',
-        kind: 'look',
-        to: () => true,
-        repeat: 'weekdays',
-        weekdays: [3],
-        from: 'start',
-        fromDays: '20',
-      },
-      {
-        name: 'photo from the gate',
-        kind: 'photo',
-        to: () => true,
-        repeat: 'every',
-        everyDays: '14',
-        from: 'start',
-        fromDays: '4',
-      },
-    ],
+    rules: strawberryRules(heronsgill.id),
   };
+}
+
+const isFed = (name: string): boolean => name.endsWith('Heronsgill feed');
+
+function strawberryRules(productId: string): CareScript['rules'] {
+  const feed = {
+    kind: 'feed',
+    repeat: 'every',
+    everyDays: '7',
+    productId,
+    water: '1.5 l',
+    minutesEach: '1',
+  } as const;
+  return [
+    {
+      ...feed,
+      name: 'feed at half strength',
+      to: isFed,
+      from: 'start',
+      fromDays: '8',
+      strength: '1/2',
+      until: 'stage',
+      untilStage: 'first flower',
+    },
+    {
+      ...feed,
+      name: 'feed at full strength',
+      to: isFed,
+      from: 'stage',
+      fromStage: 'first flower',
+      fromDays: '0',
+    },
+    {
+      name: 'plain water on feeding days',
+      kind: 'water',
+      to: name => !isFed(name),
+      repeat: 'every',
+      everyDays: '7',
+      from: 'stage',
+      fromStage: 'first flower',
+      fromDays: '0',
+    },
+    {
+      name: 'count runners, cut none',
+      kind: 'look',
+      to: () => true,
+      repeat: 'weekdays',
+      weekdays: [3],
+      from: 'start',
+      fromDays: '20',
+    },
+    {
+      name: 'photo from the gate',
+      kind: 'photo',
+      to: () => true,
+      repeat: 'every',
+      everyDays: '14',
+      from: 'start',
+      fromDays: '4',
+    },
+  ];
 }
 
 /** Fed troughs make more and darker leaves; today's walk is half done. */

@@ -1,17 +1,15 @@
 import { USUAL_RULES } from '@/core/design/question/question-shape';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import type { BenchPlan } from '@/core/design/site/bench-request';
-import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
+import { harvestMeasures } from '@/core/measure/library/harvest-measures';
 import { addDays } from '@/core/time/garden-day';
 import {
   BLANK_LAYOUT,
-  BLANK_MEASURE,
   BLANK_TREATMENT,
   BLANK_TRIAL,
   NOTHING_ENTERED,
 } from '@/core/trial/model/blank-facts';
-import { type GardenId, MeasureId, PickId, TreatmentId, TrialId } from '@/core/trial/model/ids';
-import type { Measure } from '@/core/trial/model/measure';
+import { type GardenId, PickId, TreatmentId, TrialId } from '@/core/trial/model/ids';
 import type { Pick } from '@/core/trial/model/pick';
 import type { Factor, Treatment } from '@/core/trial/model/treatment';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -52,19 +50,7 @@ type Chosen<From, Keys extends keyof From> = { readonly [Key in Keys]: From[Key]
 
 /** The trial as locked, with every pick of its script in. */
 export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDice): TrialData {
-  const treatments = script.treatments.map(
-    ({ name, levels, dose = null }, position): Treatment => ({
-      id: TreatmentId.parse(dice.newId()),
-      name,
-      letter: String.fromCharCode(65 + position),
-      role: position === 0 ? 'control' : 'test',
-      position,
-      levels,
-      ...BLANK_TREATMENT,
-      dose,
-      controlKind: position === 0 ? (dose === null ? 'carrier' : 'nothing') : null,
-    }),
-  );
+  const treatments = treatmentsOf(script, dice);
   const bench = layOutBench(
     {
       ...BLANK_LAYOUT,
@@ -100,24 +86,33 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
     },
     factors: script.factors,
     treatments,
-    measures: HARVEST_MEASURES.map(
-      (kind, i): Measure => ({
-        id: MeasureId.parse(dice.newId()),
-        name: kind.name,
-        definition: kind.definition,
-        response: kind.responseOf(script.picked),
-        unit: kind.unit,
-        summary: kind.summary,
+    measures: harvestMeasures(
+      {
+        picked: script.picked,
+        main: 'sound-weight',
         better: 'higher',
         margin: { kind: 'percent', percent: script.marginPercent },
-        isMain: i === 0,
-        ...BLANK_MEASURE,
-      }),
+      },
+      dice.newId,
     ),
     ...bench,
     ...NOTHING_ENTERED,
     picks: picksOf(script, treatments, bench.units, dice),
   };
+}
+
+function treatmentsOf({ treatments }: DemoScript, dice: SeasonDice): readonly Treatment[] {
+  return treatments.map(({ name, levels, dose = null }, position) => ({
+    id: TreatmentId.parse(dice.newId()),
+    name,
+    letter: String.fromCharCode(65 + position),
+    role: position === 0 ? 'control' : 'test',
+    position,
+    levels,
+    ...BLANK_TREATMENT,
+    dose,
+    controlKind: position === 0 ? (dose === null ? 'carrier' : 'nothing') : null,
+  }));
 }
 
 function picksOf(

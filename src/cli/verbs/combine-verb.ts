@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { confidenceOption } from '@/cli/confidence-option';
 import { numberColumn } from '@/cli/number-column';
 import { option } from '@/cli/option';
 import { readTable } from '@/cli/read-table';
@@ -35,16 +36,7 @@ export function combineVerb(args: readonly string[]): void {
     '--method',
     'dl, reml or hk',
   );
-  const confidence = option(
-    z
-      .string()
-      .regex(/^[0-9.]+$/)
-      .transform(Number)
-      .pipe(z.number().min(0.5).lt(1)),
-    values.confidence ?? '0.95',
-    '--confidence',
-    'a number from 0.5 to below 1',
-  );
+  const confidence = confidenceOption(values.confidence);
   const table = readTable(file);
   const [estimates, errors] = [
     numberColumn(table, file, values.estimate, '--estimate'),

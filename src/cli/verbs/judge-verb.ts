@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
+import { confidenceOption } from '@/cli/confidence-option';
 import { numberColumn } from '@/cli/number-column';
 import { option } from '@/cli/option';
 import { readTable } from '@/cli/read-table';
@@ -140,16 +141,7 @@ function rolesOf(values: Values, response: string): TableRoles {
       'higher or lower',
     ),
     margin: values.margin === undefined ? null : readMargin(values.margin),
-    confidence: option(
-      z
-        .string()
-        .regex(/^[0-9.]+$/)
-        .transform(Number)
-        .pipe(z.number().min(0.5).lt(1)),
-      values.confidence ?? '0.95',
-      '--confidence',
-      'a number from 0.5 to below 1',
-    ),
+    confidence: confidenceOption(values.confidence),
     shuffles: option(
       WHOLE.pipe(z.number().max(10_000_000)),
       values.shuffles ?? '20000',

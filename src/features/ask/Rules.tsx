@@ -5,7 +5,7 @@ import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialRules } from '@/core/trial/model/trial';
 import { Choice } from '@/ui/Choice';
-import { type BoundField, fieldsOf } from '@/ui/form-fields';
+import { type BoundField, type FieldOf, fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -30,7 +30,6 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
     path: 'rules.',
     isReadOnly: isLocked,
   });
-  const hint = (words: string): string | undefined => (isLocked ? undefined : words);
   return (
     <Agreed>
       <summary>Agreed before the start</summary>
@@ -45,24 +44,7 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
           placeholder="half the plants yellow"
         />
       )}
-      <TextField label="A unit is left out" {...field('leaveOut')} isLong />
-      <TextField label="A unit is replaced" {...field('replace')} isLong />
-      <TextField
-        label="… at the latest on"
-        {...field('replaceUntil')}
-        type="date"
-        hint={hint(
-          'A spare that comes later is younger than the others all season. Empty: no day set.',
-        )}
-      />
-      <TextField
-        label="A piece is ripe"
-        {...field('ripe')}
-        isLong
-        placeholder="when half its skin has its colour, in the shade"
-      />
-      <TextField label="A cull is" {...field('cull')} isLong />
-      <TextField label="An untreated one is saved" {...field('rescue')} isLong />
+      <UnitRules field={field} isLocked={isLocked} />
       {treatments.length > 2 && (
         <AskedPair rules={rules} treatments={treatments} field={field} change={set} />
       )}
@@ -78,10 +60,47 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
         label="Interests"
         {...fieldsOf({ form, change: onChange, troubles, isReadOnly: isLocked })('interest')}
         isLong
-        hint={hint('A gift, an own recipe, something to sell. It stands on the verdict.')}
+        hint={
+          isLocked
+            ? undefined
+            : 'A gift, an own recipe, something to sell. It stands on the verdict.'
+        }
         placeholder="none"
       />
     </Agreed>
+  );
+}
+
+interface UnitRulesProps {
+  readonly field: FieldOf<TrialRules>;
+  readonly isLocked: boolean;
+}
+
+/** What becomes of a unit, and what counts of its harvest. */
+function UnitRules({ field, isLocked }: UnitRulesProps) {
+  return (
+    <>
+      <TextField label="A unit is left out" {...field('leaveOut')} isLong />
+      <TextField label="A unit is replaced" {...field('replace')} isLong />
+      <TextField
+        label="… at the latest on"
+        {...field('replaceUntil')}
+        type="date"
+        hint={
+          isLocked
+            ? undefined
+            : 'A spare that comes later is younger than the others all season. Empty: no day set.'
+        }
+      />
+      <TextField
+        label="A piece is ripe"
+        {...field('ripe')}
+        isLong
+        placeholder="when half its skin has its colour, in the shade"
+      />
+      <TextField label="A cull is" {...field('cull')} isLong />
+      <TextField label="An untreated one is saved" {...field('rescue')} isLong />
+    </>
   );
 }
 

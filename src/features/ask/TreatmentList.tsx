@@ -90,22 +90,13 @@ export function TreatmentList({
   );
 }
 
+type TreatmentLine = TreatmentListProps['treatments'][number];
+
 interface TreatmentRowProps {
   readonly i: number;
   readonly control: TreatmentListProps['control'];
-  readonly treatment: {
-    name: string;
-    detail: string;
-    controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
-  };
-  readonly change: (
-    at: number,
-    changes: Partial<{
-      name: string;
-      detail: string;
-      controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
-    }>,
-  ) => void;
+  readonly treatment: TreatmentLine;
+  readonly change: (at: number, changes: Partial<TreatmentLine>) => void;
   readonly troubles: TreatmentListProps['troubles'];
   readonly isLocked: TreatmentListProps['isLocked'];
   readonly treatments: TreatmentListProps['treatments'];
@@ -167,25 +158,7 @@ function TreatmentRow({
   );
 }
 
-interface TreatmentMoreProps {
-  readonly treatment: {
-    name: string;
-    detail: string;
-    controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
-  };
-  readonly i: number;
-  readonly control: TreatmentListProps['control'];
-  readonly change: (
-    at: number,
-    changes: Partial<{
-      name: string;
-      detail: string;
-      controlKind: '' | 'nothing' | 'carrier' | 'usual' | 'pooled';
-    }>,
-  ) => void;
-  readonly isLocked: TreatmentListProps['isLocked'];
-  readonly troubles: TreatmentListProps['troubles'];
-}
+type TreatmentMoreProps = Omit<TreatmentRowProps, 'treatments' | 'remove'>;
 
 /** What it is where it is the control, and its stages. */
 function TreatmentMore({ treatment, i, control, change, isLocked, troubles }: TreatmentMoreProps) {

@@ -4,8 +4,6 @@ import Link from 'next/link';
 import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import type { PredictionScore } from '@/core/judge/after/prediction-scores';
-import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isBetter } from '@/core/judge/verdict/call';
 import { valuePrinter } from '@/core/measure/library/print-measure';
@@ -71,21 +69,8 @@ interface JudgeViewProps extends VerdictOfTrial {
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles; what stands under it follows once these take input. */
-export function JudgeView({
-  trial,
-  measure: shown,
-  amendments,
-  tags,
-  first,
-  system,
-  frozen,
-  interimLooks,
-  guesses,
-  noGain,
-  byMeans,
-  isByMeans,
-  ...doors
-}: JudgeViewProps) {
+export function JudgeView(props: JudgeViewProps) {
+  const { trial, measure: shown, tags, first, system, guesses, byMeans } = props;
   const fetched = useVerdictDetails(trial.id, first.spec.measureId, first);
   const state = useJudgement(fetched.rest?.data ?? null, first);
   useEffect(() => void restView(), []); // its code comes while its data are on their way
@@ -95,14 +80,12 @@ export function JudgeView({
   }>();
   const spec = requested?.of === first ? requested.spec : first.spec; // what went on record meanwhile is in the page's own look
   const { analysis } = state;
-  const { judgement, input } = analysis;
   const measures = fetched.rest?.data.measures ?? [shown];
   const measure = measures.find(candidate => candidate.id === analysis.spec.measureId) ?? shown;
   const printValue = useCallback(
     (value: number) => valuePrinter(measure, MASS_STYLE_FOR[system])(value),
     [measure, system],
   );
-  const differs = differencesOf(first.spec, analysis.spec, measures, printValue);
   const lookAgain = (next: AnalysisSpec): void => {
     setRequested({ of: first, spec: next });
     state.judge(next);
@@ -110,36 +93,13 @@ export function JudgeView({
   return (
     <>
       <VerdictHead
-        judgement={judgement}
-        isByMeans={isByMeans}
-        noGain={noGain}
-        measure={measure}
-        input={input}
-        analysis={analysis}
-        differs={differs}
-        trial={trial}
-        amendments={amendments}
-        frozen={frozen}
-        interimLooks={interimLooks}
-        first={first}
-      />
-      <EveryUnit
-        input={input}
+        {...props}
         measure={measure}
         analysis={analysis}
-        tags={tags}
-        printValue={printValue}
-        state={state}
-        spec={spec}
+        differs={differencesOf(first.spec, analysis.spec, measures, printValue)}
       />
-      {guesses.predictions.length > 0 && (
-        <OpenedPredictions
-          predictions={guesses.predictions}
-          best={judgement.verdict.best}
-          call={judgement.verdict.call}
-          records={guesses.records}
-        />
-      )}
+      <EveryUnit measure={measure} tags={tags} printValue={printValue} state={state} spec={spec} />
+      <Guesses guesses={guesses} analysis={analysis} />
       <CallsTable analysis={analysis} tags={tags} printValue={printValue} />
       {byMeans.includes(measure.id) && (
         <Soft>
@@ -152,12 +112,11 @@ export function JudgeView({
       <DetailsLoading state={fetched} />
       {fetched.rest && (
         <RestView
-          {...doors}
+          {...props}
           rest={fetched.rest}
           planned={first.spec}
           spec={spec}
           analysis={analysis}
-          system={system}
           onAnalyse={lookAgain}
         />
       )}
@@ -165,18 +124,35 @@ export function JudgeView({
   );
 }
 
-interface EveryUnitProps {
-  readonly input: JudgeInput;
-  readonly measure: Measure;
+interface GuessesProps extends Pick<JudgeViewProps, 'guesses'> {
   readonly analysis: Analysis;
-  readonly tags: JudgeViewProps['tags'];
+}
+
+/** What was sealed before, opened beside the verdict. */
+function Guesses({ guesses, analysis }: GuessesProps) {
+  if (guesses.predictions.length === 0) return null;
+  const { best, call } = analysis.judgement.verdict;
+  return (
+    <OpenedPredictions
+      predictions={guesses.predictions}
+      best={best}
+      call={call}
+      records={guesses.records}
+    />
+  );
+}
+
+interface EveryUnitProps extends Pick<JudgeViewProps, 'tags'> {
+  readonly measure: Measure;
   readonly printValue: (value: number) => string;
   readonly state: ReturnType<typeof useJudgement>;
   readonly spec: AnalysisSpec;
 }
 
 /** Every unit as a dot, beside the shuffles. */
-function EveryUnit({ input, measure, analysis, tags, printValue, state, spec }: EveryUnitProps) {
+function EveryUnit({ measure, tags, printValue, state, spec }: EveryUnitProps) {
+  const { analysis } = state;
+  const { input } = analysis;
   return (
     <TwoParts>
       <section aria-label="Every pot">
@@ -205,36 +181,16 @@ function EveryUnit({ input, measure, analysis, tags, printValue, state, spec }: 
   );
 }
 
-interface VerdictHeadProps {
-  readonly judgement: Judgement;
-  readonly isByMeans: JudgeViewProps['isByMeans'];
-  readonly noGain: JudgeViewProps['noGain'];
-  readonly measure: Measure;
-  readonly input: JudgeInput;
+interface VerdictHeadProps extends JudgeViewProps {
   readonly analysis: Analysis;
+  /** What was looked at otherwise than planned. */
   readonly differs: readonly string[];
-  readonly trial: JudgeViewProps['trial'];
-  readonly amendments: JudgeViewProps['amendments'];
-  readonly frozen: JudgeViewProps['frozen'];
-  readonly interimLooks: JudgeViewProps['interimLooks'];
-  readonly first: JudgeViewProps['first'];
 }
 
 /** The sentence, how sure, and where it came from. */
-function VerdictHead({
-  judgement,
-  isByMeans,
-  noGain,
-  measure,
-  input,
-  analysis,
-  differs,
-  trial,
-  amendments,
-  frozen,
-  interimLooks,
-  first,
-}: VerdictHeadProps) {
+function VerdictHead({ analysis, differs, measure, ...props }: VerdictHeadProps) {
+  const { trial, amendments, frozen, interimLooks, first, isByMeans, noGain } = props;
+  const { judgement, input } = analysis;
   return (
     <Verdict>
       <h2>

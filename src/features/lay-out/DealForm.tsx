@@ -29,21 +29,8 @@ interface DealFormProps {
 }
 
 /** How it is to be dealt, and what so many can show. */
-export function DealForm({
-  form,
-  fields,
-  tags,
-  treatments,
-  unitWord,
-  request,
-  change,
-  trouble,
-  layout,
-  act,
-  deal,
-  isPending,
-  lock,
-}: DealFormProps) {
+export function DealForm(props: DealFormProps) {
+  const { form, fields, tags, treatments, unitWord, request, change, trouble, layout } = props;
   return (
     <>
       <h2>How it is laid out</h2>
@@ -61,14 +48,7 @@ export function DealForm({
         name="isBlind"
         value={form.isBlind ? 'blind' : 'open'}
         onChange={value => change({ isBlind: value === 'blind' })}
-        options={[
-          {
-            value: 'blind',
-            label: 'nobody, until the key is opened',
-            hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.',
-          },
-          { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' },
-        ]}
+        options={WHO_SEES}
       />
       {trouble && (
         <Trouble>
@@ -77,14 +57,7 @@ export function DealForm({
             : trialSentence(trouble)}
         </Trouble>
       )}
-      <DealActs
-        layout={layout}
-        act={act}
-        deal={deal}
-        form={form}
-        isPending={isPending}
-        lock={lock}
-      />
+      <DealActs {...props} />
       {layout && (
         <Soft>
           Locking comes before the first reading. After it, the question, the margin and the deal
@@ -95,16 +68,16 @@ export function DealForm({
   );
 }
 
-interface DealActsProps {
-  readonly layout: DealFormProps['layout'];
-  readonly act: DealFormProps['act'];
-  readonly deal: DealFormProps['deal'];
-  readonly form: DealFormProps['form'];
-  readonly isPending: DealFormProps['isPending'];
-  readonly lock: DealFormProps['lock'];
-}
+const WHO_SEES = [
+  {
+    value: 'blind',
+    label: 'nobody, until the key is opened',
+    hint: 'Weighing goes by codes alone: nobody can be kind to a favourite.',
+  },
+  { value: 'open', label: 'everyone', hint: 'Where it can’t be hidden anyway.' },
+] as const;
 
-function DealActs({ layout, act, deal, form, isPending, lock }: DealActsProps) {
+function DealActs({ layout, act, deal, form, isPending, lock }: DealFormProps) {
   return (
     <Acts>
       <Button

@@ -51,29 +51,13 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
     minutes: '2',
     rounds: '8',
   });
-  const { spread, minutes, rounds } = form;
-  const [curve, setCurve] = useState<SizeCurve>([]);
-  const [hasFailed, setFailed] = useState(false);
-  const cv = Number(spread.replace(',', '.')) / 100;
+  const cv = Number(form.spread.replace(',', '.')) / 100;
   const isSpread = cv >= 0.01 && cv <= 2;
   const effect = plan?.margin?.kind === 'percent' ? plan.margin.percent / 100 : 0.25;
-  const sizes = useMemo(() => (plan ? sizesFor(plan) : []), [plan]);
-  const planner = useRef<Planner>(null);
-  useEffect(() => {
-    const started = startPlanner(() => setFailed(true));
-    planner.current = started;
-    return started.end;
-  }, []);
-  useEffect(() => {
-    if (plan && isSpread)
-      planner.current?.sizeCurve(
-        { plan, cv, effect, sizes, own: sizeOf(plan), seed: SEED },
-        setCurve,
-      );
-    else setCurve([]);
-  }, [plan, cv, effect, sizes, isSpread]);
+  const { curve, hasFailed } = useSizeCurve(plan, isSpread ? cv : null, effect);
   const own = curve.find(point => plan && point.size === sizeOf(plan));
   const unitWords = plan ? pluralOf(plan.unitWord) : 'units';
+  const treatedShare = plan ? 1 - 1 / plan.treatments.length : null;
   return (
     <Sizes aria-label="How many?">
       <h2>How many are enough?</h2>
@@ -88,29 +72,63 @@ export function SizePlanner({ plan: given, ownCv, costEach, unitAreaM2 }: SizePl
       {own && (
         <Work
           units={own.units}
-          minutes={Number(minutes.replace(',', '.'))}
-          rounds={Number(rounds)}
+          minutes={Number(form.minutes.replace(',', '.'))}
+          rounds={Number(form.rounds)}
           areaM2={unitAreaM2}
           cost={
-            costEach === null || !plan
-              ? null
-              : costEach * own.units * (1 - 1 / plan.treatments.length)
+            costEach === null || treatedShare === null ? null : costEach * own.units * treatedShare
           }
           unitWords={unitWords}
         />
       )}
-      <Soft>
-        {ownCv
-          ? `The spread is that of your own ${ownCv.trials === 1 ? 'closed trial' : `${ownCv.trials} closed trials`}.`
-          : 'The spread is a starting guess (standard deviation over mean), not your own figure.'}{' '}
-        {own?.shares
-          ? `${own.shares.trials.toLocaleString('en')} made-up trials judged by the very rule of the verdict.`
-          : ''}
-        {plan && LAYOUTS[plan.request.kind].hasWholePlots
-          ? ` ${capital(pluralOf(plan.request.wholeWord ?? 'bed'))} are taken to differ by half of what ${unitWords} do, a starting guess; the gain is that of ${plan.treatments.find(treatment => treatment.role === 'test')?.name ?? 'the first'}.`
-          : ''}
-      </Soft>
+      <Assumed plan={plan} ownCv={ownCv} own={own} unitWords={unitWords} />
     </Sizes>
+  );
+}
+
+/** @param cv null while it can't be read */
+function useSizeCurve(plan: PlannedTrial | null, cv: number | null, effect: number) {
+  const [curve, setCurve] = useState<SizeCurve>([]);
+  const [hasFailed, setFailed] = useState(false);
+  const sizes = useMemo(() => (plan ? sizesFor(plan) : []), [plan]);
+  const planner = useRef<Planner>(null);
+  useEffect(() => {
+    const started = startPlanner(() => setFailed(true));
+    planner.current = started;
+    return started.end;
+  }, []);
+  useEffect(() => {
+    if (!plan || cv === null) {
+      setCurve([]);
+      return;
+    }
+    const request = { plan, cv, effect, sizes, own: sizeOf(plan), seed: SEED };
+    planner.current?.sizeCurve(request, setCurve);
+  }, [plan, cv, effect, sizes]);
+  return { curve, hasFailed };
+}
+
+interface AssumedProps extends Pick<SizePlannerProps, 'plan' | 'ownCv'> {
+  readonly own: SizePoint | undefined;
+  readonly unitWords: string;
+}
+
+/** Where the figures come from. */
+function Assumed({ plan, ownCv, own, unitWords }: AssumedProps) {
+  const trials = ownCv?.trials === 1 ? 'closed trial' : `${ownCv?.trials} closed trials`;
+  const spread = ownCv
+    ? `The spread is that of your own ${trials}.`
+    : 'The spread is a starting guess (standard deviation over mean), not your own figure.';
+  return (
+    <Soft>
+      {spread}{' '}
+      {own?.shares
+        ? `${own.shares.trials.toLocaleString('en')} made-up trials judged by the very rule of the verdict.`
+        : ''}
+      {plan && LAYOUTS[plan.request.kind].hasWholePlots
+        ? ` ${capital(pluralOf(plan.request.wholeWord ?? 'bed'))} are taken to differ by half of what ${unitWords} do, a starting guess; the gain is that of ${plan.treatments.find(treatment => treatment.role === 'test')?.name ?? 'the first'}.`
+        : ''}
+    </Soft>
   );
 }
 

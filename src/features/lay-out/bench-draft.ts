@@ -1,66 +1,84 @@
 import type { BenchDraft } from '@/core/design/layouts/bench-form';
 import { questionPattern } from '@/core/design/question/question-patterns';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Layout } from '@/core/trial/model/layout';
+import type { Place } from '@/core/trial/model/place';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** A trial's layout as its form would hold it; what its question pattern sets up where nothing is dealt yet. */
-export function savedBenchDraft(
-  { layout, places, units, trial, factors, treatments }: TrialData,
+export function savedBenchDraft(data: TrialData, system: MeasureSystem): BenchDraft {
+  const { layout, places, units, factors } = data;
+  const stood = places.find(place => place.id === units[0]?.placeId);
+  const usual: BenchDraft = {
+    ...USUAL_BENCH,
+    wholeFactor: factors.length > 1 ? (factors[0]?.name ?? '') : '',
+    unitWidth: lengthShown(stood?.widthMm ?? (system === 'us' ? 254 : 250), system),
+  };
+  return layout && stood
+    ? dealtDraft(data, layout, stood, usual, system)
+    : patternDraft(data, usual);
+}
+
+const USUAL_BENCH = {
+  kind: 'complete-blocks',
+  unitsEach: '1',
+  controlEach: '',
+  blockCount: '6',
+  blockWord: 'shelf',
+  columnWord: 'column',
+  wholeWord: 'bed',
+  perBlock: '3',
+  unitShape: 'round',
+  unitDepth: '',
+  isBlind: true,
+  isTurned: false,
+  startSizes: '',
+  benches: '1',
+} as const;
+
+function lengthShown(mm: number, system: MeasureSystem): string {
+  if (system === 'us') return `${Number((mm / 25.4).toFixed(1))} in`;
+  return `${Number((mm / 10).toFixed(1))} cm`;
+}
+
+/** What the question's pattern sets up. Its own factor may have been renamed since, its pairs outgrown. */
+function patternDraft({ trial, treatments }: TrialData, usual: BenchDraft): BenchDraft {
+  const bench = questionPattern(trial.pattern)?.bench ?? {};
+  const isPairs = bench.kind === 'pairs' && treatments.length !== 2;
+  return {
+    ...usual,
+    ...bench,
+    ...(bench.kind === 'split-plot' ? { wholeFactor: usual.wholeFactor } : {}),
+    ...(isPairs ? { kind: 'complete-blocks' } : {}),
+  };
+}
+
+function dealtDraft(
+  { trial, treatments, units }: TrialData,
+  layout: Layout,
+  stood: Place,
+  usual: BenchDraft,
   system: MeasureSystem,
 ): BenchDraft {
-  const stood = places.find(place => place.id === units[0]?.placeId);
-  const shown = (mm: number): string =>
-    system === 'us' ? `${Number((mm / 25.4).toFixed(1))} in` : `${Number((mm / 10).toFixed(1))} cm`;
-  const unitWidth = shown(stood?.widthMm ?? (system === 'us' ? 254 : 250));
-  const usual: BenchDraft = {
-    kind: 'complete-blocks',
-    unitsEach: '1',
-    controlEach: '',
-    blockCount: '6',
-    blockWord: 'shelf',
-    columnWord: 'column',
-    wholeWord: 'bed',
-    wholeFactor: factors.length > 1 ? (factors[0]?.name ?? '') : '',
-    perBlock: '3',
-    unitShape: 'round',
-    unitWidth,
-    unitDepth: '',
-    isBlind: true,
-    isTurned: false,
-    startSizes: '',
-    benches: '1',
-  };
-  if (!layout || !stood) {
-    const bench = questionPattern(trial.pattern)?.bench ?? {};
-    // The pattern's own factor may have been renamed since, its pairs outgrown.
-    const isPairs = bench.kind === 'pairs' && treatments.length !== 2;
-    return {
-      ...usual,
-      ...bench,
-      ...(bench.kind === 'split-plot' ? { wholeFactor: usual.wholeFactor } : {}),
-      ...(isPairs ? { kind: 'complete-blocks' } : {}),
-    };
-  }
   const inBlocks = layout.kind === 'complete-blocks' || layout.kind === 'several-gardens';
-  const tests = treatments.filter(treatment => treatment.role !== 'control');
+  const test = treatments.find(treatment => treatment.role !== 'control');
   const each =
-    units.filter(unit => unit.treatmentId === tests[0]?.id).length /
-    (inBlocks ? layout.blockCount : 1);
+    units.filter(unit => unit.treatmentId === test?.id).length / (inBlocks ? layout.blockCount : 1);
+  const isOblong = stood.shape === 'square' && stood.depthMm !== stood.widthMm;
   return {
     ...usual,
     kind: layout.kind,
     startSizes: layout.raisedSizes.join(' '),
     unitsEach: String(layout.kind === 'complete-randomisation' || inBlocks ? each : 1),
-    blockCount: String(layout.blockCount >= 2 ? layout.blockCount : 6),
+    blockCount: layout.blockCount >= 2 ? String(layout.blockCount) : USUAL_BENCH.blockCount,
     blockWord: layout.blockWord,
-    columnWord: layout.columnWord ?? 'column',
-    wholeWord: layout.wholeWord ?? 'bed',
+    columnWord: layout.columnWord ?? USUAL_BENCH.columnWord,
+    wholeWord: layout.wholeWord ?? USUAL_BENCH.wholeWord,
     wholeFactor: layout.wholeFactor ?? usual.wholeFactor,
-    perBlock: String(layout.perBlock ?? 3),
+    perBlock: layout.perBlock === null ? USUAL_BENCH.perBlock : String(layout.perBlock),
     controlEach: layout.controlEach === null ? '' : String(layout.controlEach),
     unitShape: stood.shape,
-    unitDepth:
-      stood.shape === 'square' && stood.depthMm !== stood.widthMm ? shown(stood.depthMm) : '',
+    unitDepth: isOblong ? lengthShown(stood.depthMm, system) : '',
     isBlind: trial.isBlind,
     isTurned: layout.isTurned,
     benches: String(layout.benches),

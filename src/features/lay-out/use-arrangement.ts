@@ -56,35 +56,19 @@ export function useArrangement({
       request({ id, to: placeMoved(place, from, dx, dy) });
       return;
     }
-    const [at, end] = readSiteId(id);
-    const feature = drawnSite[at];
-    if (!feature) return;
-    const moved = movedFeature(feature, end, dx, dy, { widthMm, depthMm });
-    request({
-      id: SITE,
-      to: {
-        kind: 'site',
-        site: drawnSite.map((each, i) => (i === at ? moved : each)),
-        words: `${SITE_WORDS[feature.kind]} moved.`,
-      },
-    });
+    const to = siteMoved(drawnSite, id, [dx, dy], { widthMm, depthMm });
+    if (to) request({ id: SITE, to });
   };
   const { shift, handlersOf } = useShift(drawing, view, settle);
   /** How far a place is drawn from where the page has it: what was asked for, and what is held. */
   const shiftOf = (place: Movable): readonly [number, number] => {
     const parts = places.filter(each => each.id === place.id || place.within.includes(each.id));
-    const ways = parts.map(each => {
-      const to = placeRequested(each.id);
-      return to ? ([to.xMm - each.ownXMm, to.yMm - each.ownYMm] as const) : ([0, 0] as const);
-    });
-    const held =
-      shift && parts.some(each => each.id === shift.id)
-        ? ([shift.xMm, shift.yMm] as const)
-        : ([0, 0] as const);
-    return [...ways, held].reduce<readonly [number, number]>(
-      ([x, y], [dx, dy]) => [x + dx, y + dy],
-      [0, 0],
-    );
+    const isHeld = shift !== null && parts.some(each => each.id === shift.id);
+    const held: readonly [number, number] = isHeld ? [shift.xMm, shift.yMm] : [0, 0];
+    return parts.reduce<readonly [number, number]>(([x, y], { id, ownXMm, ownYMm }) => {
+      const to = placeRequested(id);
+      return to ? [x + to.xMm - ownXMm, y + to.yMm - ownYMm] : [x, y];
+    }, held);
   };
   return { trouble, isPending, said, drawing, view, drawnSite, shift, handlersOf, shiftOf };
 }
@@ -113,5 +97,23 @@ function placeMoved(place: Movable, from: Placed, dx: number, dy: number): Wante
     xMm,
     yMm,
     words: `${place.name}: ${cm(xMm)} from the left, ${cm(yMm)} from the far edge.`,
+  };
+}
+
+/** What lies about it with one line of it moved; undefined where there is no such line. */
+function siteMoved(
+  site: readonly SiteFeature[],
+  id: string,
+  [dx, dy]: readonly [number, number],
+  size: Size,
+): Wanted | undefined {
+  const [at, end] = readSiteId(id);
+  const feature = site[at];
+  if (!feature) return undefined;
+  const moved = movedFeature(feature, end, dx, dy, size);
+  return {
+    kind: 'site',
+    site: site.map((each, i) => (i === at ? moved : each)),
+    words: `${SITE_WORDS[feature.kind]} moved.`,
   };
 }

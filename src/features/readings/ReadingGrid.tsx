@@ -170,20 +170,12 @@ function GridTable({ view, grid, onKey, onPaste, send }: GridTableProps) {
   );
 }
 
-interface GridCellBoxProps {
+interface GridCellBoxProps extends GridTableProps {
   readonly column: DeskColumn;
   readonly cell: GridCell;
   readonly row: number;
   readonly at: number;
-  readonly view: DeskView;
-  readonly unit: { readonly id: string; readonly code: string; readonly where: string };
-  readonly grid: ReturnType<typeof useGrid>;
-  readonly onKey: (row: number, column: number) => (event: KeyboardEvent<HTMLInputElement>) => void;
-  readonly onPaste: (
-    row: number,
-    column: number,
-  ) => (event: ClipboardEvent<HTMLInputElement>) => void;
-  readonly send: (row: number, at: number) => void;
+  readonly unit: DeskView['units'][number];
 }
 
 function GridCellBox({

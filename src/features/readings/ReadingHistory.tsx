@@ -1,11 +1,12 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { styled } from 'styled-components';
 import { valueWords } from '@/core/measure/reading/read-value';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import { shortDay } from '@/features/frame/days';
+import { useHistory } from '@/features/trial/use-history';
 import { Select } from '@/ui/Select';
 import type { DeskView } from './desk-view';
 
@@ -20,20 +21,8 @@ interface ReadingHistoryProps {
 export function ReadingHistory({ units, unitWord, measures, history }: ReadingHistoryProps) {
   const [isOpen, setOpen] = useState(false);
   const [unitId, setUnit] = useState(units[0]?.id ?? '');
-  const [revisions, setRevisions] = useState<readonly Reading[] | null>(null);
-  useEffect(() => {
-    let isWanted = isOpen;
-    if (isOpen)
-      history(unitId).then(
-        found => {
-          if (isWanted) setRevisions(found);
-        },
-        () => undefined,
-      );
-    return () => {
-      isWanted = false;
-    };
-  }, [isOpen, unitId, history]);
+  const load = useCallback(() => history(unitId), [history, unitId]);
+  const revisions = useHistory(isOpen, load);
   return (
     <Box onToggle={event => setOpen(event.currentTarget.open)}>
       <summary>History of every entry</summary>

@@ -25,14 +25,24 @@ import { useForm } from '@/ui/use-form';
 import { DoseFields } from './DoseFields';
 import { type DoseSheetValues, NEEDS, type Per } from './dose-values';
 
-/** What one pot gets of it, in the tool at hand. */
-export function DoseSheet({
-  product,
-  system,
-}: {
+interface DoseSheetProps {
   readonly product: Product;
   readonly system: MeasureSystem;
-}) {
+}
+
+/** What one pot gets of it, in the tool at hand. */
+export function DoseSheet({ product, system }: DoseSheetProps) {
+  const [first] = product.rates;
+  if (first) return <RateSheet product={product} system={system} first={first} />;
+  return (
+    <section>
+      <h2>What a pot gets</h2>
+      <Soft>Write a rate of its label to see it.</Soft>
+    </section>
+  );
+}
+
+function RateSheet({ product, system, first }: DoseSheetProps & { readonly first: LabelRate }) {
   const { form, field } = useForm<DoseSheetValues>({
     at: '0',
     choice: 'high',
@@ -40,25 +50,19 @@ export function DoseSheet({
     size: '',
     pots: '8',
   });
-  const { at, choice, strength, size, pots } = form;
   const [toolKey, setTool] = useState('syringe-10');
-  const rate = product.rates[Number(at)] ?? product.rates[0];
-  if (!rate)
-    return (
-      <section>
-        <h2>What a pot gets</h2>
-        <Soft>Write a rate of its label to see it.</Soft>
-      </section>
-    );
+  const rate = product.rates[Number(form.at)] ?? first;
   const tools = [...MEASURING_TOOLS, ...product.looseMeasures.map(looseTool)].filter(
     each => each.of === rate.of,
   );
   const tool = tools.find(each => each.key === toolKey) ?? tools[0];
-  const share = strengthOf(strength);
-  const target = targetOf(rate, size, system);
-  const count = /^\d{1,4}$/.test(pots.trim()) ? Number(pots) : 0;
+  const share = strengthOf(form.strength);
+  const target = targetOf(rate, form.size, system);
+  const count = /^\d{1,4}$/.test(form.pots.trim()) ? Number(form.pots) : 0;
   const dose =
-    share === undefined || 'trouble' in target ? undefined : doseFor(rate, choice, share, target);
+    share === undefined || 'trouble' in target
+      ? undefined
+      : doseFor(rate, form.choice, share, target);
   return (
     <Sheet aria-label="What a pot gets">
       <h2>What a pot gets</h2>
@@ -74,7 +78,7 @@ export function DoseSheet({
         field={field}
         share={share}
         target={target}
-        size={size}
+        size={form.size}
         tool={tool}
         setTool={setTool}
         tools={tools}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { styled } from 'styled-components';
 import { type YieldMeasures, yieldBases } from '@/core/measure/unit-value/yield-bases';
 import type { MassStyle } from '@/core/quantity/print-quantity';
@@ -8,6 +8,7 @@ import { printMass } from '@/core/quantity/print-quantity';
 import type { Pick } from '@/core/trial/model/pick';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay } from '@/features/frame/days';
+import { useHistory } from '@/features/trial/use-history';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { pickWords } from './pick-draft';
@@ -172,26 +173,14 @@ function History({
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
 }) {
   const [isOpen, setOpen] = useState(false);
-  const [revisions, setRevisions] = useState<readonly Pick[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a changed pick means a longer history
-  useEffect(() => {
-    let isWanted = isOpen;
-    if (isOpen)
-      history(unitId).then(
-        found => {
-          if (isWanted) setRevisions(found);
-        },
-        () => undefined,
-      );
-    return () => {
-      isWanted = false;
-    };
-  }, [isOpen, unitId, history, picks]);
+  const load = useCallback(() => history(unitId), [history, unitId, picks]);
+  const revisions = useHistory(isOpen, load);
   return (
     <details onToggle={event => setOpen(event.currentTarget.open)}>
       <summary>History of every entry</summary>
       <ol>
-        {revisions.map(revision => (
+        {revisions?.map(revision => (
           <li key={revision.id}>
             {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC: {longDay(revision.pickedOn)},{' '}
             {revision.isRemoval ? 'taken out' : pickWords(revision, style)}

@@ -46,6 +46,7 @@ interface RoundPlan extends RoundActions {
 type Undoable = { readonly kind: 'new' | 'revision'; readonly pick: Pick };
 
 /** A walk round the pots: which one is in hand, what is in the form, what was just done and how to take it back. */
+// biome-ignore lint/complexity/noExcessiveLinesPerFunction: one hand holds all of it: cut up, a dozen setters would be passed about
 export function useRound(plan: RoundPlan) {
   const { trialId, units, picks, system, today } = plan;
   const [round, keepRound] = useDraft<RoundDraft>(

@@ -8,7 +8,7 @@ import { CODE_VERSION } from '@/core/version';
 import { reportHtml } from '@/print/report-html';
 import { database } from '@/store/connection/database';
 import { findTrialData } from '@/store/trials';
-import { findFrozenVerdict } from '@/store/verdicts';
+import { type FrozenVerdict, findFrozenVerdict } from '@/store/verdicts';
 import { isKeyOpen } from './close-trial';
 import { reportOf } from './report-content';
 import { csvTable, entryRows, unitRows } from './report-rows';
@@ -36,11 +36,6 @@ export async function reportFile(
   if (found.trial.state === 'planned') return failure({ kind: 'not-locked' });
   if (!isKeyOpen(found.trial)) return failure({ kind: 'key-shut' });
   const data = hasNames ? found : withoutNames(found);
-  const csv = (name: string, rows: readonly (readonly string[])[]): ReportFile => ({
-    name,
-    type: 'text/csv; charset=utf-8',
-    body: csvTable(rows),
-  });
   switch (form) {
     case 'html':
       return success({
@@ -49,45 +44,49 @@ export async function reportFile(
         body: reportHtml(await reportOf(data)),
       });
     case 'csv':
-      return success(csv('units.csv', unitRows(data)));
+      return success(csvFile('units.csv', unitRows(data)));
     case 'entries':
-      return success(csv('entries.csv', entryRows(data)));
+      return success(csvFile('entries.csv', entryRows(data)));
     case 'json':
-      return success({
-        name: 'trial.json',
-        type: 'application/json',
-        body: JSON.stringify(data, null, 1),
-      });
+      return success(jsonFile('trial.json', JSON.stringify(data, null, 1)));
     case 'frozen': {
       const frozen = await findFrozenVerdict(database(), trialId);
       if (!frozen) return failure({ kind: 'not-closed' });
-      const input: Partial<Pick<JudgeInput, 'shuffles' | 'seed' | 'priorCv'>> = JSON.parse(
-        frozen.input,
-      ); // judged by its kind, it knows no shuffles
-      const planned = plannedSpec(data, STARTING_GUESS_CV);
-      const spec = {
-        ...planned,
-        shuffles: input.shuffles ?? planned.shuffles,
-        seed: input.seed ?? planned.seed,
-        priorCv: input.priorCv ?? planned.priorCv,
-      };
-      const file: FrozenFile = {
-        format: 'turnspit-frozen',
-        version: 1,
-        code: CODE_VERSION,
-        closedAt: frozen.closedAt,
-        data,
-        look: spec,
-        input,
-        judgement: JSON.parse(frozen.judgement),
-      };
-      return success({
-        name: 'frozen-verdict.json',
-        type: 'application/json',
-        body: JSON.stringify(file),
-      });
+      return success(jsonFile('frozen-verdict.json', JSON.stringify(frozenFileOf(data, frozen))));
     }
   }
+}
+
+function csvFile(name: string, rows: readonly (readonly string[])[]): ReportFile {
+  return { name, type: 'text/csv; charset=utf-8', body: csvTable(rows) };
+}
+
+function jsonFile(name: string, body: string): ReportFile {
+  return { name, type: 'application/json', body };
+}
+
+function frozenFileOf(data: TrialData, frozen: FrozenVerdict): FrozenFile {
+  // Judged by its kind, it knows no shuffles.
+  const input: Partial<Pick<JudgeInput, 'shuffles' | 'seed' | 'priorCv'>> = JSON.parse(
+    frozen.input,
+  );
+  const planned = plannedSpec(data, STARTING_GUESS_CV);
+  const spec = {
+    ...planned,
+    shuffles: input.shuffles ?? planned.shuffles,
+    seed: input.seed ?? planned.seed,
+    priorCv: input.priorCv ?? planned.priorCv,
+  };
+  return {
+    format: 'turnspit-frozen',
+    version: 1,
+    code: CODE_VERSION,
+    closedAt: frozen.closedAt,
+    data,
+    look: spec,
+    input,
+    judgement: JSON.parse(frozen.judgement),
+  };
 }
 
 function withoutNames(data: TrialData): TrialData {

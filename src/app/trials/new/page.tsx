@@ -11,54 +11,19 @@ import { askAction } from './actions';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'A new question' };
 
-export default async function NewTrialPage({
-  searchParams,
-}: {
+interface NewTrialPageProps {
   readonly searchParams: Promise<{
     readonly from?: string | readonly string[];
     readonly after?: string | readonly string[];
   }>;
-}) {
+}
+
+export default async function NewTrialPage({ searchParams }: NewTrialPageProps) {
   const { from, after } = await searchParams;
   const earlier = await earlierTrial(after);
-  if (earlier) {
-    return (
-      <Page>
-        <h1>The next one, from what was learnt</h1>
-        <Soft>
-          The same definitions, margin and rules as “{earlier.data.trial.question}”. Change one
-          thing at a time: what changes in two can’t be told apart.
-        </Soft>
-        {earlier.lessons.length > 0 && (
-          <ul>
-            {earlier.lessons.map(lesson => (
-              <li key={lesson}>{lesson}</li>
-            ))}
-          </ul>
-        )}
-        <AskForm
-          draftKey={`turnspit-next-${earlier.data.trial.id}`}
-          saved={nextQuestionOf(earlier.data, today())}
-          isLocked={false}
-          bench={null}
-          save={askAction}
-        />
-      </Page>
-    );
-  }
+  if (earlier) return <NextTrial {...earlier} />;
   const pattern = questionPattern(typeof from === 'string' ? from : null);
-  if (from === undefined || (!pattern && from !== 'scratch')) {
-    return (
-      <Page>
-        <h1>What do you want to know?</h1>
-        <Soft>
-          Begin from the question that is most like yours. It sets up what is compared, how it is
-          laid out and how long it runs; all of it can be changed.
-        </Soft>
-        <PatternList />
-      </Page>
-    );
-  }
+  if (from === undefined || (!pattern && from !== 'scratch')) return <ChoosePattern />;
   return (
     <Page>
       <h1>{pattern ? pattern.asks : 'A new question'}</h1>
@@ -70,6 +35,47 @@ export default async function NewTrialPage({
         bench={null}
         save={askAction}
       />
+    </Page>
+  );
+}
+
+type EarlierTrial = NonNullable<Awaited<ReturnType<typeof earlierTrial>>>;
+
+function NextTrial({ data, lessons }: EarlierTrial) {
+  return (
+    <Page>
+      <h1>The next one, from what was learnt</h1>
+      <Soft>
+        The same definitions, margin and rules as “{data.trial.question}”. Change one thing at a
+        time: what changes in two can’t be told apart.
+      </Soft>
+      {lessons.length > 0 && (
+        <ul>
+          {lessons.map(lesson => (
+            <li key={lesson}>{lesson}</li>
+          ))}
+        </ul>
+      )}
+      <AskForm
+        draftKey={`turnspit-next-${data.trial.id}`}
+        saved={nextQuestionOf(data, today())}
+        isLocked={false}
+        bench={null}
+        save={askAction}
+      />
+    </Page>
+  );
+}
+
+function ChoosePattern() {
+  return (
+    <Page>
+      <h1>What do you want to know?</h1>
+      <Soft>
+        Begin from the question that is most like yours. It sets up what is compared, how it is laid
+        out and how long it runs; all of it can be changed.
+      </Soft>
+      <PatternList />
     </Page>
   );
 }

@@ -1,4 +1,4 @@
-import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
+import { harvestMeasures } from '@/core/measure/library/harvest-measures';
 import { measureFromLibrary } from '@/core/measure/library/own-measure';
 import type { ReadingKind } from '@/core/measure/library/reading-kind';
 import { READING_KINDS } from '@/core/measure/library/reading-library';
@@ -7,8 +7,6 @@ import { failure, type Result, success } from '@/core/result';
 import { daysBetween } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { readTreatments } from '@/core/trial/forms/treatment-form';
-import { BLANK_MEASURE } from '@/core/trial/model/blank-facts';
-import { MeasureId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Factor, Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';
@@ -89,21 +87,7 @@ function measuresOf(
   newId: () => string,
 ): readonly Measure[] {
   const main = read && { ...measureFromLibrary(read, newId()), better, margin, isMain: true };
-  const harvests = HARVEST_MEASURES.map((kind): Measure => {
-    const isMain = kind.summary === summary;
-    return {
-      id: MeasureId.parse(newId()),
-      name: kind.name,
-      definition: kind.definition,
-      response: kind.responseOf(picked),
-      unit: kind.unit,
-      summary: kind.summary,
-      better: isMain ? better : 'higher',
-      margin: isMain || margin?.kind === 'percent' ? margin : null,
-      isMain,
-      ...BLANK_MEASURE,
-    };
-  });
+  const harvests = harvestMeasures({ picked, main: summary, better, margin }, newId);
   return main ? [main, ...harvests] : harvests;
 }
 

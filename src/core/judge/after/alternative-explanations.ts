@@ -77,19 +77,25 @@ export function alternativeExplanationsOf(
     data.treatments.map(treatment => treatment.id),
     data.units,
   );
-  const causes = [
-    ...new Set(
-      data.incidents.flatMap(incident =>
-        incident.cause === null || incident.byTreatment === 'yes'
-          ? []
-          : [MISHAP_WORDS[incident.cause]],
-      ),
-    ),
-  ];
   const found = findings.flatMap(finding => BY_FINDING[finding.code] ?? []);
   return [
     ...new Set(found),
-    ...(position?.gradientP != null && position.gradientP < 0.05
+    ...ofPosition(position),
+    ...(isUneven(adherence) ? [LOOKED_AFTER] : []),
+    ...ofMishaps(data),
+  ];
+}
+
+const LOOKED_AFTER: AlternativeExplanation = {
+  says: 'One of them was looked after better: more of its steps were done.',
+  test: 'The same number of steps for all, on the same days.',
+};
+
+function ofPosition(position: PositionCheck | null): readonly AlternativeExplanation[] {
+  const isSloping = position?.gradientP != null && position.gradientP < 0.05;
+  const isCatching = position?.neighbours != null && position.neighbours.p < 0.05;
+  return [
+    ...(isSloping
       ? [
           {
             says: `The bench did it: it rose towards ${position.towards}.`,
@@ -97,7 +103,7 @@ export function alternativeExplanationsOf(
           },
         ]
       : []),
-    ...(position?.neighbours && position.neighbours.p < 0.05
+    ...(isCatching
       ? [
           {
             says: 'Something went from plant to plant: water, roots, a pest.',
@@ -105,21 +111,21 @@ export function alternativeExplanationsOf(
           },
         ]
       : []),
-    ...(isUneven(adherence)
-      ? [
-          {
-            says: 'One of them was looked after better: more of its steps were done.',
-            test: 'The same number of steps for all, on the same days.',
-          },
-        ]
-      : []),
-    ...(causes.length > 0
-      ? [
-          {
-            says: `A mishap did it: ${causes.join(', ')}.`,
-            test: 'Look at the verdict of those that had none.',
-          },
-        ]
-      : []),
+  ];
+}
+
+/** Not those that a treatment itself brought about. */
+function ofMishaps({ incidents }: TrialData): readonly AlternativeExplanation[] {
+  const causes = new Set(
+    incidents.flatMap(({ cause, byTreatment }) =>
+      cause === null || byTreatment === 'yes' ? [] : [MISHAP_WORDS[cause]],
+    ),
+  );
+  if (causes.size === 0) return [];
+  return [
+    {
+      says: `A mishap did it: ${[...causes].join(', ')}.`,
+      test: 'Look at the verdict of those that had none.',
+    },
   ];
 }

@@ -1,7 +1,9 @@
 import { callsOf } from '@/core/judge/outcomes/judge';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
-import type { OutcomeContrast } from '@/core/judge/outcomes/outcome-judgement';
+import type { OutcomeContrast, OutcomeGroup } from '@/core/judge/outcomes/outcome-judgement';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { outcomeInputOf } from '@/core/judge/question/trial-outcome';
 import { type AnalysisSpec, judgeInputOf } from '@/core/judge/units/trial-analysis';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
@@ -103,61 +105,57 @@ function scoreRow(
   const { id: measureId, name, isMain } = measure;
   const better = isGainOrLoss(measure) ? measure.better : 'neither';
   const kindInput = outcomeInputOf(data, measure, own);
-  if (kindInput) {
-    const judged = judgeOutcome(kindInput);
-    const values = judged.groups.map(group =>
-      kindInput.kind === 'proportion'
-        ? group.share
-          ? group.share.k / group.share.of
-          : null
-        : kindInput.kind === 'count'
-          ? group.mean
-          : group.median,
-    );
-    const standings = standingsOf(
-      values,
-      kindInput.units.map(unit => ({
-        treatment: unit.treatment,
-        value: unit.value === null ? null : unit.value / (unit.outOf ?? 1),
-      })),
-      measure.better,
-    );
-    const method = judged.contrasts.find(contrast => contrast.estimable);
-    return {
-      measureId,
-      name,
-      isMain,
-      better,
-      isByMean: false,
-      method: method?.estimable ? METHOD_WORDS[method.method] : '',
-      cells: judged.groups.map((group, i) => ({
-        treatment: group.treatment,
-        words: group.n === 0 ? '' : groupWords(kindInput, group),
-        standing: standings[i] ?? null,
-        call: callOfTreatment(group.treatment, kindInput.control, judged.contrasts),
-        luck: permutationPOf(group.treatment, judged.contrasts),
-      })),
-    };
-  }
-  const input = judgeInputOf(data, own);
-  const judged = callsOf(input);
-  const means = input.treatments.map(
-    treatment =>
-      judged.adjustedMeans[treatment] ??
-      judged.groups.find(group => group.treatment === treatment)?.mean ??
-      null,
-  );
-  const standings = standingsOf(means, input.units, measure.better);
+  const judged = kindInput
+    ? cellsOfKind(kindInput, measure)
+    : cellsOfMeans(judgeInputOf(data, own), measure, print);
+  return { measureId, name, isMain, better, isByMean: kindInput === undefined, ...judged };
+}
+
+type Judged = Pick<ScoreRow, 'method' | 'cells'>;
+
+function cellsOfKind(input: OutcomeInput, { better }: Measure): Judged {
+  const judged = judgeOutcome(input);
+  const units = input.units.map(({ treatment, value, outOf }) => ({
+    treatment,
+    value: value === null ? null : value / (outOf ?? 1),
+  }));
+  const values = judged.groups.map(group => valueOfGroup(input.kind, group));
+  const standings = standingsOf(values, units, better);
+  const method = judged.contrasts.find(contrast => contrast.estimable);
   return {
-    measureId,
-    name,
-    isMain,
-    better,
-    isByMean: true,
+    method: method?.estimable ? METHOD_WORDS[method.method] : '',
+    cells: judged.groups.map((group, i) => ({
+      treatment: group.treatment,
+      words: group.n === 0 ? '' : groupWords(input, group),
+      standing: standings[i] ?? null,
+      call: callOfTreatment(group.treatment, input.control, judged.contrasts),
+      luck: permutationPOf(group.treatment, judged.contrasts),
+    })),
+  };
+}
+
+function valueOfGroup(kind: OutcomeInput['kind'], group: OutcomeGroup): number | null {
+  if (kind === 'proportion') return group.share ? group.share.k / group.share.of : null;
+  return kind === 'count' ? group.mean : group.median;
+}
+
+function cellsOfMeans(
+  input: JudgeInput,
+  { better }: Measure,
+  print: (value: number) => string,
+): Judged {
+  const judged = callsOf(input);
+  const meanOf = (treatment: string): number | undefined =>
+    judged.groups.find(group => group.treatment === treatment)?.mean;
+  const means = input.treatments.map(
+    treatment => judged.adjustedMeans[treatment] ?? meanOf(treatment) ?? null,
+  );
+  const standings = standingsOf(means, input.units, better);
+  return {
     method: 'means, Dunnett',
     cells: input.treatments.map((treatment, i) => ({
       treatment,
-      words: printed(judged.groups.find(group => group.treatment === treatment)?.mean, print),
+      words: printed(meanOf(treatment), print),
       standing: standings[i] ?? null,
       call: callOfTreatment(treatment, input.control, judged.contrasts),
       luck: null,

@@ -7,7 +7,7 @@ import {
   readUnits,
   stratumOf,
 } from '@/core/judge/question/outcome-input';
-import { callOf, isBetter, isWorse, marginAmount } from '@/core/judge/verdict/call';
+import { callOf, isBetter, isWorse, marginAmount, overallCall } from '@/core/judge/verdict/call';
 import { wordOutcome } from '@/core/judge/verdict/outcome-words';
 import { wilsonInterval } from '@/core/stats/categorical/share-intervals';
 import { median } from '@/core/stats/median';
@@ -204,19 +204,4 @@ function kindCall(
       'clearly',
     );
   return isBeyond ? (isGood ? 'clearly-better' : 'clearly-worse') : isGood ? 'better' : 'worse';
-}
-
-const FROM_GOOD_TO_BAD: readonly Call[] = [
-  'clearly-better',
-  'better',
-  'cant-tell',
-  'no-difference-that-matters',
-  'worse',
-  'clearly-worse',
-];
-
-function overallCall(contrasts: readonly OutcomeContrast[]): Call {
-  return (
-    FROM_GOOD_TO_BAD.find(call => contrasts.some(contrast => contrast.call === call)) ?? 'no-test'
-  );
 }

@@ -32,6 +32,22 @@ function inGoodDirection([low, high]: Interval, better: BetterWay): Interval {
   return better === 'higher' ? [low, high] : [-high, -low];
 }
 
+const FROM_GOOD_TO_BAD: readonly Call[] = [
+  'clearly-better',
+  'better',
+  'cant-tell',
+  'no-difference-that-matters',
+  'worse',
+  'clearly-worse',
+];
+
+/** Did anything beat the control? The best call decides; one that is still open keeps the question open. */
+export function overallCall(contrasts: readonly { readonly call: Call }[]): Call {
+  return (
+    FROM_GOOD_TO_BAD.find(call => contrasts.some(contrast => contrast.call === call)) ?? 'no-test'
+  );
+}
+
 /** Whether a call says that the treatment beats the control. */
 export function isBetter(call: Call): boolean {
   return call === 'better' || call === 'clearly-better';

@@ -6,6 +6,7 @@ import type {
   TestedOutcomeContrast,
 } from '@/core/judge/outcomes/outcome-judgement';
 import type { OutcomeInput } from '@/core/judge/question/outcome-input';
+import { listed } from '@/core/words/listed';
 import { plural } from '@/core/words/plural';
 import { isBetter, isWorse } from './call';
 import { percent } from './margin-words';
@@ -192,8 +193,4 @@ function figure(value: number): string {
 
 function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
-}
-
-function listed(names: readonly string[]): string {
-  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }

@@ -1,7 +1,8 @@
 import type { Call, Contrast, EstimableContrast, Verdict } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
-import { isBetter, isWorse } from './call';
+import { isBetter, isWorse, overallCall } from './call';
 import {
   amount,
   between,
@@ -31,21 +32,6 @@ export function wordVerdict(context: VerdictContext): Verdict {
   return { call, best, mayHoldTheBest: context.mayHoldTheBest, unitsNeeded, ...words };
 }
 
-const FROM_GOOD_TO_BAD: readonly Call[] = [
-  'clearly-better',
-  'better',
-  'cant-tell',
-  'no-difference-that-matters',
-  'worse',
-  'clearly-worse',
-];
-
-/** Did anything beat the control? The best call decides; one that is still open keeps the question open. */
-function overallCall(contrasts: readonly Contrast[]): Call {
-  const calls = contrasts.map(contrast => contrast.call);
-  return FROM_GOOD_TO_BAD.find(call => calls.includes(call)) ?? 'no-test';
-}
-
 function bestOf({ input, contrasts, mayHoldTheBest }: VerdictContext): string | null {
   const only = mayHoldTheBest.length === 1 ? mayHoldTheBest[0] : undefined;
   if (only === undefined) return null;
@@ -69,58 +55,57 @@ function wordsFor(
   const open = context.contrasts
     .filter(contrast => contrast.call === 'cant-tell')
     .map(contrast => contrast.treatment);
+  const still = stillOpen(open, unitsNeeded, input);
   if (call === 'no-test') return noTestWords(context);
   if (best !== null && best === input.control) return controlIsBest(context);
-  const settled = noDifference(context.contrasts);
   const leader = winners.find(contrast => contrast.treatment === best) ?? winners[0];
-  if (leader && winners.length === 1) {
+  if (leader) return winnersWords(leader, winners, best, still, context);
+  const ranges = context.contrasts.map(contrast =>
+    contrast.estimable ? range(contrast, input) : '',
+  );
+  if (call === 'cant-tell') {
+    const which = open.length === 1 ? open[0] : 'anything';
+    return {
+      headline: `Can’t tell yet whether ${which} beats ${quotedIfNone(input.control)}.`,
+      detail: joined(...ranges, still),
+    };
+  }
+  if (call === 'no-difference-that-matters')
+    return {
+      headline: `No difference that matters from ${input.control}.`,
+      detail: joined(...ranges, marginWords(input)),
+    };
+  return controlIsBest(context);
+}
+
+/** @param still what is not settled yet, as a sentence */
+function winnersWords(
+  leader: EstimableContrast,
+  winners: readonly EstimableContrast[],
+  best: string | null,
+  still: string,
+  { input, contrasts }: VerdictContext,
+): Words {
+  const settled = noDifference(contrasts);
+  if (winners.length === 1)
     return {
       headline: gave(leader, input),
       detail: joined(
         howSure(leader, input),
         best ? '' : 'Which treatment is best of all is not settled.',
         settled,
-        stillOpen(open, unitsNeeded, input),
+        still,
       ),
     };
-  }
-  if (leader) {
-    const names = listed(winners.map(contrast => contrast.treatment));
-    const headline = best
-      ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${quotedIfNone(input.control)}.`
-      : `${names} beat ${quotedIfNone(input.control)}; which is best can’t be told yet.`;
-    return {
-      headline,
-      detail: joined(
-        ...winners.map(winner => `${winner.treatment}: ${lowerFirst(howSure(winner, input))}`),
-        settled,
-        stillOpen(open, unitsNeeded, input),
-      ),
-    };
-  }
-  if (call === 'cant-tell') {
-    const headline =
-      open.length === 1
-        ? `Can’t tell yet whether ${open[0]} beats ${quotedIfNone(input.control)}.`
-        : `Can’t tell yet whether anything beats ${quotedIfNone(input.control)}.`;
-    return {
-      headline,
-      detail: joined(
-        ...context.contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : '')),
-        stillOpen(open, unitsNeeded, input),
-      ),
-    };
-  }
-  if (call === 'no-difference-that-matters') {
-    return {
-      headline: `No difference that matters from ${input.control}.`,
-      detail: joined(
-        ...context.contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : '')),
-        marginWords(input),
-      ),
-    };
-  }
-  return controlIsBest(context);
+  const names = listed(winners.map(contrast => contrast.treatment));
+  const control = quotedIfNone(input.control);
+  const sure = winners.map(each => `${each.treatment}: ${lowerFirst(howSure(each, input))}`);
+  return {
+    headline: best
+      ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${control}.`
+      : `${names} beat ${control}; which is best can’t be told yet.`,
+    detail: joined(...sure, settled, still),
+  };
 }
 
 function controlIsBest({ input, contrasts }: VerdictContext): Words {
@@ -150,10 +135,6 @@ function stillOpen(open: readonly string[], unitsNeeded: number | null, input: J
   return unitsNeeded === null
     ? `${what} More than 200 ${pluralOf(input.unitWord)} each would be needed to settle it.`
     : `${what} About ${unitsNeeded} ${plural(input.unitWord, unitsNeeded)} of each would settle it.`;
-}
-
-function listed(names: readonly string[]): string {
-  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 }
 
 /** Where the control is to do nothing, “beat nothing” would say that it lost. */

@@ -1,3 +1,5 @@
+import { BLANK_MEASURE } from '@/core/trial/model/blank-facts';
+import { MeasureId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 
 /** A measure as the library knows it, before a trial takes it. */
@@ -49,4 +51,35 @@ export function harvestMeasure(summary: Measure['summary']): MeasureKind {
   const kind = HARVEST_MEASURES.find(candidate => candidate.summary === summary);
   if (!kind) throw new RangeError(`summary must be one of the library's, got ${summary}`);
   return kind;
+}
+
+/** What a trial wants to know of its harvest. */
+export interface HarvestQuestion {
+  readonly picked: string;
+  /** Which of the measures is the main one; another summary where none of them is. */
+  readonly main: Measure['summary'] | 'read';
+  readonly better: Measure['better'];
+  readonly margin: Measure['margin'];
+}
+
+/** All that the picks of a trial give. A margin in percent holds for each, one in a unit for the main one alone. */
+export function harvestMeasures(
+  { picked, main, better, margin }: HarvestQuestion,
+  newId: () => string,
+): readonly Measure[] {
+  return HARVEST_MEASURES.map(({ summary, name, definition, unit, responseOf }) => {
+    const isMain = summary === main;
+    return {
+      id: MeasureId.parse(newId()),
+      name,
+      definition,
+      response: responseOf(picked),
+      unit,
+      summary,
+      better: isMain ? better : 'higher',
+      margin: isMain || margin?.kind === 'percent' ? margin : null,
+      isMain,
+      ...BLANK_MEASURE,
+    };
+  });
 }

@@ -124,11 +124,9 @@ function chartOptions(
   unitWord: string,
   printValue: (value: number) => string,
 ): ChartOptions<'scatter'> {
-  const xs = dots.rows.flatMap(row => [
-    ...row.points.map(point => point.x),
-    ...(row.interval ?? []),
-  ]);
   const font = { family: tokens.font, size: 14 };
+  const printTick = (value: string | number): string =>
+    dots.axis === 'percent' ? `${value}%` : printValue(Number(value));
   return {
     animation: false,
     responsive: true,
@@ -136,15 +134,10 @@ function chartOptions(
     layout: { padding: 0 },
     scales: {
       x: {
-        ...niceRange(Math.min(...xs, dots.control), Math.max(...xs, dots.control)),
+        ...rangeOf(dots),
         grid: { display: false },
         border: { color: tokens.rule },
-        ticks: {
-          color: tokens['ink-soft'],
-          font,
-          maxTicksLimit: 7,
-          callback: value => (dots.axis === 'percent' ? `${value}%` : printValue(Number(value))),
-        },
+        ticks: { color: tokens['ink-soft'], font, maxTicksLimit: 7, callback: printTick },
       },
       y: { min: -0.5, max: dots.rows.length - 0.5, reverse: true, display: false },
     },
@@ -157,40 +150,40 @@ function chartOptions(
         callbacks: {
           title: () => '',
           label: shown => {
-            const point = dots.rows.find(row => row.tag.name === shown.dataset.label)?.points[
-              shown.dataIndex
-            ];
+            const row = dots.rows.find(each => each.tag.name === shown.dataset.label);
+            const point = row?.points[shown.dataIndex];
             return point ? `${unitWord} ${point.code}: ${printValue(point.value)}` : '';
           },
         },
       },
-      annotation: {
-        animations: {},
-        annotations: {
-          ...(dots.band
-            ? {
-                band: {
-                  type: 'box' as const,
-                  xMin: dots.band[0],
-                  xMax: dots.band[1],
-                  backgroundColor: tokens.band,
-                  borderWidth: 0,
-                  drawTime: 'beforeDatasetsDraw' as const,
-                },
-              }
-            : {}),
-          control: {
-            type: 'line' as const,
-            xMin: dots.control,
-            xMax: dots.control,
-            borderColor: tokens['ink-soft'],
-            borderWidth: 2,
-            drawTime: 'beforeDatasetsDraw' as const,
-          },
-        },
-      },
+      annotation: { animations: {}, annotations: marksOf(dots, tokens) },
     },
   };
+}
+
+/** The control's line, and the band of what is not worth having. */
+function marksOf(dots: DotRows, tokens: Tokens) {
+  const drawTime = 'beforeDatasetsDraw' as const;
+  const control = {
+    type: 'line' as const,
+    xMin: dots.control,
+    xMax: dots.control,
+    borderColor: tokens['ink-soft'],
+    borderWidth: 2,
+    drawTime,
+  };
+  if (!dots.band) return { control };
+  const [xMin, xMax] = dots.band;
+  const backgroundColor = tokens.band;
+  return {
+    band: { type: 'box' as const, xMin, xMax, backgroundColor, borderWidth: 0, drawTime },
+    control,
+  };
+}
+
+function rangeOf({ rows, control }: DotRows) {
+  const xs = rows.flatMap(row => [...row.points.map(point => point.x), ...(row.interval ?? [])]);
+  return niceRange(Math.min(...xs, control), Math.max(...xs, control));
 }
 
 /** The range in whole steps of 1, 2 or 5, with room for the outermost dots. */

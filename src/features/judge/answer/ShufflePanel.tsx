@@ -58,22 +58,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
         </p>
       )}
       {state.progress && <ShuffleProgress progress={state.progress} onCancel={onCancel} />}
-      {state.status === 'stopped' && (
-        <p role="status">
-          Stopped.{' '}
-          <Button data-tone="quiet" onPress={onRunAgain}>
-            Run the shuffles
-          </Button>
-        </p>
-      )}
-      {state.status === 'failed' && (
-        <p role="alert">
-          The shuffles broke off.{' '}
-          <Button data-tone="quiet" onPress={onRunAgain}>
-            Try again
-          </Button>
-        </p>
-      )}
+      <BrokenOff status={state.status} onRunAgain={onRunAgain} />
       {watched && isRunning && (
         <Deal
           input={input}
@@ -89,11 +74,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
           value={speed}
           onChange={setSpeed}
           direction="row"
-          options={[
-            { value: 'slow', label: 'one by one' },
-            { value: 'rising', label: 'faster and faster' },
-            { value: 'fast', label: 'fast' },
-          ]}
+          options={SPEEDS}
         />
       )}
       {judgement.shuffle && !state.progress && (
@@ -109,6 +90,37 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
       )}
     </Panel>
   );
+}
+
+const SPEEDS = [
+  { value: 'slow', label: 'one by one' },
+  { value: 'rising', label: 'faster and faster' },
+  { value: 'fast', label: 'fast' },
+] as const;
+
+type BrokenOffProps = Pick<JudgingState, 'status'> & Pick<ShufflePanelProps, 'onRunAgain'>;
+
+/** The shuffles were stopped, or broke off: how to run them again. */
+function BrokenOff({ status, onRunAgain }: BrokenOffProps) {
+  if (status === 'stopped')
+    return (
+      <p role="status">
+        Stopped.{' '}
+        <Button data-tone="quiet" onPress={onRunAgain}>
+          Run the shuffles
+        </Button>
+      </p>
+    );
+  if (status === 'failed')
+    return (
+      <p role="alert">
+        The shuffles broke off.{' '}
+        <Button data-tone="quiet" onPress={onRunAgain}>
+          Try again
+        </Button>
+      </p>
+    );
+  return null;
 }
 
 interface ShuffleProgressProps {

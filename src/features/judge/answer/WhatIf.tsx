@@ -22,18 +22,9 @@ interface WhatIfProps {
 }
 
 /** Another margin, another measure, a pot left out: the verdict follows at once, and says what differs from the plan. */
-export function WhatIf({
-  planned,
-  spec,
-  measures,
-  unit,
-  unitWord,
-  printValue,
-  onAnalyse,
-}: WhatIfProps) {
-  const [margin, setMargin] = useState(
-    spec.margin?.kind === 'percent' ? String(spec.margin.percent) : '',
-  );
+export function WhatIf(props: WhatIfProps) {
+  const { planned, spec, measures, unitWord, printValue, onAnalyse } = props;
+  const [margin, setMargin] = useState(marginWritten(spec));
   const [trouble, setTrouble] = useState<string>();
   const differences = differencesOf(planned, spec, measures, printValue);
   const changeMargin = (written: string): void => {
@@ -44,15 +35,8 @@ export function WhatIf({
     );
     if (read !== undefined) onAnalyse({ ...spec, margin: read });
   };
-  const toggle = (code: string): void =>
-    onAnalyse({
-      ...spec,
-      leftOut: spec.leftOut.includes(code)
-        ? spec.leftOut.filter(each => each !== code)
-        : [...spec.leftOut, code],
-    });
   const reset = (): void => {
-    setMargin(planned.margin?.kind === 'percent' ? String(planned.margin.percent) : '');
+    setMargin(marginWritten(planned));
     setTrouble(undefined);
     onAnalyse(planned);
   };
@@ -75,17 +59,7 @@ export function WhatIf({
         />{' '}
         Allow for where each {unitWord} stands: a slope across and along the bench
       </Tick>
-      {unit ? (
-        <Acts>
-          <Button onPress={() => toggle(unit.code)}>
-            {spec.leftOut.includes(unit.code)
-              ? `Take ${unit.code} back in, for a look`
-              : `Leave ${unit.code} out, for a look`}
-          </Button>
-        </Acts>
-      ) : (
-        <Soft>Choose a {unitWord} on the bench to see the verdict without it.</Soft>
-      )}
+      <WithoutUnit {...props} />
       {differences.length > 0 && (
         <Differs role="status">
           <b>Not as planned:</b> {differences.join('; ')}.{' '}
@@ -95,6 +69,25 @@ export function WhatIf({
         </Differs>
       )}
     </section>
+  );
+}
+
+function marginWritten({ margin }: AnalysisSpec): string {
+  return margin?.kind === 'percent' ? String(margin.percent) : '';
+}
+
+/** The chosen unit left out, for a look, and back in. */
+function WithoutUnit({ spec, unit, unitWord, onAnalyse }: WhatIfProps) {
+  if (!unit) return <Soft>Choose a {unitWord} on the bench to see the verdict without it.</Soft>;
+  const { code } = unit;
+  const isOut = spec.leftOut.includes(code);
+  const leftOut = isOut ? spec.leftOut.filter(each => each !== code) : [...spec.leftOut, code];
+  return (
+    <Acts>
+      <Button onPress={() => onAnalyse({ ...spec, leftOut })}>
+        {isOut ? `Take ${code} back in, for a look` : `Leave ${code} out, for a look`}
+      </Button>
+    </Acts>
   );
 }
 

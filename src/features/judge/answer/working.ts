@@ -16,34 +16,56 @@ export function workingOf(
   judgement: Judgement,
   input: JudgeInput,
 ): readonly WorkingStep[] {
-  const treated = judgement.adjustedMeans[contrast.treatment] ?? null;
-  const control = judgement.adjustedMeans[contrast.control] ?? null;
-  const { se, df, t, criticalT } = { ...contrast, criticalT: judgement.criticalT };
-  const residual = judgement.anova.at(-1);
+  const { shuffle } = judgement;
+  return [
+    ...gapSteps(contrast, judgement, input),
+    ...spreadSteps(contrast, judgement),
+    ...(shuffle && contrast.shufflePAdjusted !== null && hasSpread(contrast, judgement)
+      ? [shuffleStep(contrast.shufflePAdjusted, shuffle.exact, shuffle.arrangements)]
+      : []),
+  ];
+}
+
+function gapSteps(
+  { treatment, control: name, difference, percent }: EstimableContrast,
+  { adjustedMeans }: Judgement,
+  { blockNames }: JudgeInput,
+): readonly WorkingStep[] {
+  const treated = adjustedMeans[treatment] ?? null;
+  const control = adjustedMeans[name] ?? null;
   const adjusted =
-    input.blockNames.length > 0
-      ? `means adjusted for ${input.blockNames.join(' and ')}`
-      : 'plain means';
+    blockNames.length > 0 ? `means adjusted for ${blockNames.join(' and ')}` : 'plain means';
   const steps: WorkingStep[] = [];
-  if (treated !== null && control !== null) {
+  if (treated !== null && control !== null)
     steps.push({
       figure: 'gap',
-      formula: `mean of ${contrast.treatment} − mean of ${contrast.control}`,
-      numbers: `${printFigure(treated)} − ${printFigure(control)} = ${printFigure(contrast.difference)}`,
+      formula: `mean of ${treatment} − mean of ${name}`,
+      numbers: `${printFigure(treated)} − ${printFigure(control)} = ${printFigure(difference)}`,
       source: `${adjusted}, least squares`,
     });
-  }
-  if (contrast.percent !== null && control !== null) {
+  if (percent !== null && control !== null)
     steps.push({
       figure: 'gap in %',
       formula: '100 × gap ÷ mean of the control',
-      numbers: `100 × ${printFigure(contrast.difference)} ÷ ${printFigure(control)} = ${printFigure(contrast.percent)}%`,
+      numbers: `100 × ${printFigure(difference)} ÷ ${printFigure(control)} = ${printFigure(percent)}%`,
       source: 'interval: Fieller 1954',
     });
-  }
-  if (se === null || t === null || !residual) return steps;
+  return steps;
+}
+
+function hasSpread({ se, t }: EstimableContrast, { anova }: Judgement): boolean {
+  return se !== null && t !== null && anova.length > 0;
+}
+
+/** From the spread of units treated alike to the interval; none where there is no spread to judge by. */
+function spreadSteps(
+  { se, df, t, p, pAdjusted, difference, ciAdjusted }: EstimableContrast,
+  { anova, criticalT }: Judgement,
+): readonly WorkingStep[] {
+  const residual = anova.at(-1);
+  if (se === null || t === null || !residual) return [];
   const residualMs = residual.ss / residual.df;
-  steps.push(
+  const steps: WorkingStep[] = [
     {
       figure: 'spread of units treated alike',
       formula: '√(residual sum of squares ÷ its degrees of freedom)',
@@ -59,21 +81,17 @@ export function workingOf(
     {
       figure: 't',
       formula: 'gap ÷ standard error',
-      numbers: `${printFigure(contrast.difference)} ÷ ${printFigure(se)} = ${printFigure(t)}, p ${printP(contrast.p)} on ${df} degrees of freedom`,
+      numbers: `${printFigure(difference)} ÷ ${printFigure(se)} = ${printFigure(t)}, p ${printP(p)} on ${df} degrees of freedom`,
       source: 'Student 1908',
     },
-  );
-  if (criticalT !== null && contrast.ciAdjusted) {
+  ];
+  if (criticalT !== null && ciAdjusted)
     steps.push({
       figure: '95% interval',
       formula: 'gap ± critical value × standard error',
-      numbers: `${printFigure(contrast.difference)} ± ${printFigure(criticalT)} × ${printFigure(se)} = ${printFigure(contrast.ciAdjusted[0])} to ${printFigure(contrast.ciAdjusted[1])}; adjusted p ${printP(contrast.pAdjusted)}`,
+      numbers: `${printFigure(difference)} ± ${printFigure(criticalT)} × ${printFigure(se)} = ${printFigure(ciAdjusted[0])} to ${printFigure(ciAdjusted[1])}; adjusted p ${printP(pAdjusted)}`,
       source: 'Dunnett 1955: it holds for all comparisons with the control together',
     });
-  }
-  const { shuffle } = judgement;
-  if (shuffle && contrast.shufflePAdjusted !== null)
-    steps.push(shuffleStep(contrast.shufflePAdjusted, shuffle.exact, shuffle.arrangements));
   return steps;
 }
 

@@ -9,7 +9,6 @@ import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
-import type { BoundField } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -33,26 +32,8 @@ interface LeftOutProps extends LeaveOutActions {
 }
 
 /** What is on record as left out, by whom, when and why, and the verdict with it back in. */
-export function LeftOut({
-  current,
-  unitWord,
-  allIn,
-  sound,
-  unit,
-  isClosed,
-  leaveOut,
-  putBackIn,
-}: LeftOutProps) {
-  const { trouble, fields, isPending, run } = useTrialAction();
-  const { form, change, field } = useForm({ why: '', by: '' }, fields);
-  const { why, by } = form;
-  const act = (work: () => Promise<Result<unknown, TrialTrouble>>): void =>
-    run(
-      () => work(),
-      () => {
-        change({ why: '' });
-      },
-    );
+export function LeftOut(props: LeftOutProps) {
+  const { current, unitWord, allIn, sound, unit, isClosed, leaveOut, putBackIn } = props;
   const canLeaveOut =
     !isClosed && unit !== undefined && !current.some(left => left.code === unit.code);
   return (
@@ -65,10 +46,7 @@ export function LeftOut({
             key={incident.id}
             incident={incident}
             code={code}
-            isClosed={isClosed}
-            isPending={isPending}
-            act={act}
-            putBackIn={putBackIn}
+            putBackIn={isClosed ? null : putBackIn}
           />
         ))}
       </Rows>
@@ -82,74 +60,51 @@ export function LeftOut({
           With only those that had no mishap: <b>{sound.headline}</b> {sound.detail}
         </p>
       )}
-      {canLeaveOut && (
-        <LeaveOutForm
-          unit={unit}
-          field={field}
-          trouble={trouble}
-          isPending={isPending}
-          act={act}
-          leaveOut={leaveOut}
-          why={why}
-          by={by}
-        />
-      )}
+      {canLeaveOut && <LeaveOutForm unit={unit} leaveOut={leaveOut} />}
     </section>
   );
 }
 
-interface LeftOutRowProps {
-  readonly incident: LeaveOut['incident'];
-  readonly code: string;
-  readonly isClosed: LeftOutProps['isClosed'];
-  readonly isPending: boolean;
-  readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
-  readonly putBackIn: LeftOutProps['putBackIn'];
+interface LeftOutRowProps extends LeaveOut {
+  /** null where nothing can be changed any more. */
+  readonly putBackIn: LeftOutProps['putBackIn'] | null;
 }
 
-function LeftOutRow({ incident, code, isClosed, isPending, act, putBackIn }: LeftOutRowProps) {
+function LeftOutRow({ incident, code, putBackIn }: LeftOutRowProps) {
+  const { trouble, isPending, run } = useTrialAction();
   return (
     <li>
       <b>{code}</b>, {fullDay(incident.happenedOn)}
       {incident.by ? `, by ${incident.by}` : ''}
       {incident.afterKeyOpened ? ', after the key was opened' : ', before anyone knew what it got'}:{' '}
       {incident.why}
-      {!isClosed && (
+      {putBackIn && (
         <Button
           data-tone="quiet"
           isPending={isPending}
-          onPress={() => act(() => putBackIn(incident.id))}
+          onPress={() => run(() => putBackIn(incident.id))}
         >
           Put back in
         </Button>
       )}
+      <ActionTrouble trouble={trouble} />
     </li>
   );
 }
 
 interface LeaveOutFormProps {
-  readonly unit: NonNullable<LeftOutProps['unit']>;
-  readonly field: <Key extends 'why' | 'by'>(
-    key: Key,
-  ) => BoundField<{ why: string; by: string }[Key]>;
-  readonly trouble: TrialTrouble | undefined;
-  readonly isPending: boolean;
-  readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
+  readonly unit: BenchUnit;
   readonly leaveOut: LeftOutProps['leaveOut'];
-  readonly why: string;
-  readonly by: string;
 }
 
-function LeaveOutForm({
-  unit,
-  field,
-  trouble,
-  isPending,
-  act,
-  leaveOut,
-  why,
-  by,
-}: LeaveOutFormProps) {
+function LeaveOutForm({ unit, leaveOut }: LeaveOutFormProps) {
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const { form, change, field } = useForm({ why: '', by: '' }, fields);
+  const send = (): void =>
+    run(
+      () => leaveOut({ unitId: unit.id, ...form }),
+      () => change({ why: '' }),
+    );
   return (
     <details>
       <summary>Put on record that {unit.code} is left out</summary>
@@ -162,10 +117,7 @@ function LeaveOutForm({
         <TextField label="Who says so" {...field('by')} />
         <ActionTrouble trouble={trouble} />
         <Acts>
-          <Button
-            isPending={isPending}
-            onPress={() => act(() => leaveOut({ unitId: unit.id, why, by }))}
-          >
+          <Button isPending={isPending} onPress={send}>
             Leave {unit.code} out
           </Button>
         </Acts>

@@ -8,66 +8,66 @@ import { useForm } from '@/ui/use-form';
 import { readAmount } from './read-amount';
 import { Sum } from './Sum';
 
+type Shape = 'round' | 'box';
+const SHAPES = [
+  { value: 'round', label: 'round' },
+  { value: 'box', label: 'a box or trough' },
+] as const;
+const WORDS: Readonly<Record<Shape, { readonly top: string; readonly bottom: string }>> = {
+  round: { top: 'Across at the top', bottom: 'at the bottom' },
+  box: { top: 'Long', bottom: 'wide' },
+};
+const USUAL = {
+  us: { top: '12 in', bottom: '9.5 in', depth: '11 in' },
+  uk: { top: '30 cm', bottom: '24 cm', depth: '28 cm' },
+} as const;
+
+interface PotSumValues {
+  readonly shape: Shape;
+  readonly top: string;
+  readonly bottom: string;
+  readonly depth: string;
+}
+
 /** What a pot, tub or box really holds. */
 export function PotSum({ system }: { readonly system: MeasureSystem }) {
-  const unit = system === 'us' ? 'in' : 'cm';
-  const { form, field } = useForm<{
-    readonly shape: 'round' | 'box';
-    readonly top: string;
-    readonly bottom: string;
-    readonly depth: string;
-  }>({
-    shape: 'round',
-    top: system === 'us' ? '12 in' : '30 cm',
-    bottom: system === 'us' ? '9.5 in' : '24 cm',
-    depth: system === 'us' ? '11 in' : '28 cm',
-  });
-  const { shape, top, bottom, depth } = form;
-  const [t, b, d] = [top, bottom, depth].map(each => readAmount(each, 'length', system, unit)) as [
-    ReturnType<typeof readAmount>,
-    ReturnType<typeof readAmount>,
-    ReturnType<typeof readAmount>,
-  ];
-  const ml =
-    t.base === undefined || b.base === undefined || d.base === undefined
-      ? undefined
-      : shape === 'round'
-        ? containerMl({ shape: 'frustum', topMm: t.base, bottomMm: b.base, depthMm: d.base })
-        : containerMl({ shape: 'box', lengthMm: t.base, widthMm: b.base, depthMm: d.base });
+  const { form, field } = useForm<PotSumValues>({ shape: 'round', ...USUAL[system] });
+  const { shape } = form;
+  const length = (written: string) =>
+    readAmount(written, 'length', system, system === 'us' ? 'in' : 'cm');
+  const [top, bottom, depth] = [length(form.top), length(form.bottom), length(form.depth)];
+  const ml = contentMl(shape, top.base, bottom.base, depth.base);
   return (
     <Sum
       title="A pot"
       lead="By its inner measures, up to the line it is filled to. The size on its rim is only a name."
     >
       <div data-fields>
-        <Select
-          label="It is"
-          {...field('shape')}
-          options={[
-            { value: 'round', label: 'round' },
-            { value: 'box', label: 'a box or trough' },
-          ]}
-        />
-        <TextField
-          label={shape === 'round' ? 'Across at the top' : 'Long'}
-          {...field('top')}
-          trouble={t.trouble}
-        />
-        <TextField
-          label={shape === 'round' ? 'at the bottom' : 'wide'}
-          {...field('bottom')}
-          trouble={b.trouble}
-        />
-        <TextField label="filled deep" {...field('depth')} trouble={d.trouble} />
+        <Select label="It is" {...field('shape')} options={SHAPES} />
+        <TextField label={WORDS[shape].top} {...field('top')} trouble={top.trouble} />
+        <TextField label={WORDS[shape].bottom} {...field('bottom')} trouble={bottom.trouble} />
+        <TextField label="filled deep" {...field('depth')} trouble={depth.trouble} />
       </div>
       {ml !== undefined && (
         <output>
           {amountWords(ml, 'volume')}
-          {shape === 'round' && t.base !== undefined
-            ? `, ${figures(circleM2(t.base))} m² open`
+          {shape === 'round' && top.base !== undefined
+            ? `, ${figures(circleM2(top.base))} m² open`
             : ''}
         </output>
       )}
     </Sum>
   );
+}
+
+function contentMl(
+  shape: Shape,
+  topMm: number | undefined,
+  bottomMm: number | undefined,
+  depthMm: number | undefined,
+): number | undefined {
+  if (topMm === undefined || bottomMm === undefined || depthMm === undefined) return undefined;
+  return shape === 'round'
+    ? containerMl({ shape: 'frustum', topMm, bottomMm, depthMm })
+    : containerMl({ shape: 'box', lengthMm: topMm, widthMm: bottomMm, depthMm });
 }

@@ -3,77 +3,81 @@ import { amountWords, figures } from '@/core/materials/amount-words';
 import { dilute, sprayEach, stockFor } from '@/core/materials/dose/dilution';
 import { ratioMeanings } from '@/core/materials/mix/ratio-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import type { FieldOf } from '@/ui/form-fields';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-import type { ReadAmount } from './read-amount';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
-interface SpraySumValues {
-  readonly stock: string;
-  readonly add: string;
-  readonly to: string;
-  readonly words: string;
-  readonly caught: string;
-  readonly seconds: string;
+interface SpraySumProps {
+  readonly system: MeasureSystem;
 }
 
 /** How strong a spray comes out, what “3 to 1” can mean, and what each plant gets from the nozzle. */
-export function SpraySum({ system }: { readonly system: MeasureSystem }) {
-  const { form, field } = useForm<SpraySumValues>({
-    stock: '3',
-    add: system === 'us' ? '6 tbsp' : '90 ml',
-    to: system === 'us' ? '1 gal' : '4 l',
-    words: '3 to 1',
-    caught: '240 ml',
-    seconds: '5',
-  });
-  const { stock, add, to, words, caught, seconds } = form;
-  const [s, a, t, c, e] = [
-    readNumber(stock, 0, 100),
-    readAmount(add, 'volume', system),
-    readAmount(to, 'volume', system),
-    readAmount(caught, 'volume', system),
-    readNumber(seconds, 0, 600),
-  ];
-  const made =
-    s.base !== undefined && a.base !== undefined && t.base !== undefined
-      ? dilute(s.base, a.base, t.base)
-      : undefined;
-  const meanings = ratioMeanings(words);
-  const tenth =
-    s.base !== undefined && s.base > 0.1 && t.base !== undefined
-      ? stockFor(t.base, 0.1, s.base)
-      : undefined;
+export function SpraySum({ system }: SpraySumProps) {
   return (
     <Sum
       title="A spray"
       lead="Added to so much water, or made up to it: the label means one of them."
     >
+      <Strength system={system} />
+      <Ratio />
+      <CatchTest system={system} />
+    </Sum>
+  );
+}
+
+function Strength({ system }: SpraySumProps) {
+  const { form, field } = useForm({
+    stock: '3',
+    add: system === 'us' ? '6 tbsp' : '90 ml',
+    to: system === 'us' ? '1 gal' : '4 l',
+  });
+  const stock = readNumber(form.stock, 0, 100);
+  const added = readAmount(form.add, 'volume', system);
+  const water = readAmount(form.to, 'volume', system);
+  const made =
+    stock.base !== undefined && added.base !== undefined && water.base !== undefined
+      ? dilute(stock.base, added.base, water.base)
+      : undefined;
+  const tenth =
+    stock.base !== undefined && stock.base > 0.1 && water.base !== undefined
+      ? stockFor(water.base, 0.1, stock.base)
+      : undefined;
+  return (
+    <>
       <div data-fields>
         <TextField
           label="In the bottle, %"
           {...field('stock')}
-          trouble={s.trouble}
+          trouble={stock.trouble}
           inputMode="decimal"
         />
-        <TextField label="Of that" {...field('add')} trouble={a.trouble} />
-        <TextField label="to water" {...field('to')} trouble={t.trouble} />
+        <TextField label="Of that" {...field('add')} trouble={added.trouble} />
+        <TextField label="to water" {...field('to')} trouble={water.trouble} />
       </div>
       {made && (
         <output>
           {made.percentAddedTo.toFixed(3)}% added, {made.percentMadeUpTo.toFixed(3)}% made up
         </output>
       )}
-      {made && t.base !== undefined && (
+      {made && water.base !== undefined && (
         <p>
           {figures(made.mlPerL)} ml a litre.
           {tenth === undefined
             ? ''
-            : ` ${amountWords(t.base, 'volume')} of 0.1% would take ${amountWords(tenth, 'volume')} of the bottle.`}
+            : ` ${amountWords(water.base, 'volume')} of 0.1% would take ${amountWords(tenth, 'volume')} of the bottle.`}
         </p>
       )}
+    </>
+  );
+}
+
+/** What “3 to 1” can mean. */
+function Ratio() {
+  const { form, field } = useForm({ words: '3 to 1' });
+  const meanings = ratioMeanings(form.words);
+  return (
+    <>
       <TextField label="What does it mean?" {...field('words')} />
       {meanings.length > 0 && (
         <ul>
@@ -82,33 +86,38 @@ export function SpraySum({ system }: { readonly system: MeasureSystem }) {
           ))}
         </ul>
       )}
-      <CatchTestFields field={field} c={c} e={e} />
-      {c.base !== undefined && e.base !== undefined && (
-        <p>
-          {amountWords(sprayEach(c.base, 30, e.base), 'volume')} a plant. Catch again at the end:
-          more than a tenth off, and the nozzle has changed.
-        </p>
-      )}
-    </Sum>
+    </>
   );
 }
 
-interface CatchTestFieldsProps {
-  readonly field: FieldOf<SpraySumValues>;
-  readonly c: ReadAmount;
-  readonly e: ReadAmount;
-}
+const CAUGHT_S = 30;
 
-function CatchTestFields({ field, c, e }: CatchTestFieldsProps) {
+/** What the nozzle gives, caught in a measuring jug. */
+function CatchTest({ system }: SpraySumProps) {
+  const { form, field } = useForm({ caught: '240 ml', seconds: '5' });
+  const caught = readAmount(form.caught, 'volume', system);
+  const seconds = readNumber(form.seconds, 0, 600);
   return (
-    <div data-fields>
-      <TextField label="Caught in 30 seconds" {...field('caught')} trouble={c.trouble} />
-      <TextField
-        label="Seconds a plant"
-        {...field('seconds')}
-        trouble={e.trouble}
-        inputMode="decimal"
-      />
-    </div>
+    <>
+      <div data-fields>
+        <TextField
+          label={`Caught in ${CAUGHT_S} seconds`}
+          {...field('caught')}
+          trouble={caught.trouble}
+        />
+        <TextField
+          label="Seconds a plant"
+          {...field('seconds')}
+          trouble={seconds.trouble}
+          inputMode="decimal"
+        />
+      </div>
+      {caught.base !== undefined && seconds.base !== undefined && (
+        <p>
+          {amountWords(sprayEach(caught.base, CAUGHT_S, seconds.base), 'volume')} a plant. Catch
+          again at the end: more than a tenth off, and the nozzle has changed.
+        </p>
+      )}
+    </>
   );
 }

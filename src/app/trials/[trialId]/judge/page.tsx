@@ -9,9 +9,11 @@ import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { analyseOutcome } from '@/core/judge/verdict/planned-verdict';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
+import type { Measure } from '@/core/trial/model/measure';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { KeyClosed } from '@/features/judge/closing/KeyClosed';
-import { JudgeView } from '@/features/judge/JudgeView';
+import { JudgeView, type VerdictOfTrial } from '@/features/judge/JudgeView';
 import { OutcomeVerdict } from '@/features/judge/outcomes/OutcomeVerdict';
 import { OutcomeView } from '@/features/judge/outcomes/OutcomeView';
 import { TrialFrame } from '@/features/trial/TrialFrame';
@@ -41,17 +43,8 @@ interface JudgePageProps extends TrialPageProps {
 }
 
 export default async function JudgePage(props: JudgePageProps) {
-  const request = await props.searchParams;
-  const asked = z.uuid().safeParse(request.measure);
-  const by = z.enum(['means', 'ranks']).safeParse(request.by).data;
-  const countedClass = z.coerce
-    .number()
-    .int()
-    .min(0)
-    .max(100)
-    .optional()
-    .safeParse(request.class).data;
-  const { data, frame, isOpen } = await loadTrial(props, id => findTrialFor(id, asked.data));
+  const request = judgeRequestOf(await props.searchParams);
+  const { data, frame, isOpen } = await loadTrial(props, id => findTrialFor(id, request.measureId));
   const { id, state, unitWord } = data.trial;
   const bench = benchViewOf(data, isOpen);
   return (
@@ -59,85 +52,99 @@ export default async function JudgePage(props: JudgePageProps) {
       {state === 'planned' || !bench ? (
         <NothingYet id={id} />
       ) : isOpen ? (
-        await verdict()
+        await verdictFor(data, request)
       ) : (
         <KeyClosed bench={bench} unitWord={unitWord} open={openKeyAction.bind(null, id)} />
       )}
     </TrialFrame>
   );
+}
 
-  async function verdict() {
-    const measure =
-      data.measures.find(each => asked.success && each.id === asked.data) ?? mainMeasure(data);
-    if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0))
-      await noteInterimLook(id);
-    const spec = await analysisSpecOf(data, measure.id);
-    const tags = tagsOf(data);
-    const ownWay = {
-      efficacy: trialEfficacy(data, measure) ?? null,
-      germination: trialGermination(data, measure) ?? null,
-    };
-    const isMainByKind = measure.isMain && by === undefined && outcomeOf(measure.scale) !== null;
-    const isBesideByKind =
-      !isMainByKind && asked.success && (by !== 'means' || measure.scale?.kind === 'class');
-    const kind = isBesideByKind
-      ? outcomeInputOf(
-          data,
-          measure,
-          { ...spec, margin: null },
-          { isByRanks: by === 'ranks', countedClass },
-        )
-      : undefined;
-    if (kind)
-      return (
-        <OutcomeView
-          trialId={id}
-          measureId={measure.id}
-          isChosen={by === 'ranks'}
-          name={measure.name}
-          definition={measure.definition}
-          input={kind}
-          judgement={judgeOutcome(kind)}
-          tags={tags}
-          {...ownWay}
-          classes={measure.scale?.kind === 'class' ? measure.scale.classes : []}
-        />
-      );
-    const [garden, frozen, log] = [
-      await currentGarden(),
-      await frozenVerdictOf(id),
-      await trialLog(id),
-    ];
-    const ofTrial = {
-      trial: data.trial,
-      measure,
-      amendments: data.amendments,
-      tags,
-      guesses: await openedPredictions(data),
-      frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
-      interimLooks: new Set(
-        log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10)),
-      ).size,
-      close: closeTrialAction.bind(null, id),
-      regret: regretAction.bind(null, id),
-      leaveOut: leaveOutAction.bind(null, id),
-      putBackIn: putBackInAction.bind(null, id),
-    };
-    const mainByKind = isMainByKind ? analyseOutcome(data, spec) : undefined;
-    if (mainByKind)
-      return <OutcomeVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
+/** Which measure is asked for, by which method; of classes, which is counted. */
+interface JudgeRequest {
+  readonly measureId: string | undefined;
+  readonly by: 'means' | 'ranks' | undefined;
+  readonly countedClass: number | undefined;
+}
+
+function judgeRequestOf(asked: Awaited<JudgePageProps['searchParams']>): JudgeRequest {
+  return {
+    measureId: z.uuid().safeParse(asked.measure).data,
+    by: z.enum(['means', 'ranks']).safeParse(asked.by).data,
+    countedClass: z.coerce.number().int().min(0).max(100).optional().safeParse(asked.class).data,
+  };
+}
+
+async function verdictFor(data: TrialData, { measureId, by, countedClass }: JudgeRequest) {
+  const { id, state } = data.trial;
+  const asked = data.measures.find(each => each.id === measureId);
+  const measure = asked ?? mainMeasure(data);
+  if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0))
+    await noteInterimLook(id);
+  const spec = await analysisSpecOf(data, measure.id);
+  const ownWay = {
+    efficacy: trialEfficacy(data, measure) ?? null,
+    germination: trialGermination(data, measure) ?? null,
+  };
+  const isByKind = outcomeOf(measure.scale) !== null;
+  const isMainByKind = measure.isMain && by === undefined && isByKind;
+  const isBeside =
+    !isMainByKind && measureId !== undefined && (by !== 'means' || measure.scale?.kind === 'class');
+  const request = { isByRanks: by === 'ranks', countedClass };
+  const beside = isBeside
+    ? outcomeInputOf(data, measure, { ...spec, margin: null }, request)
+    : undefined;
+  if (beside)
     return (
-      <JudgeView
-        key={measure.id}
-        {...ofTrial}
-        first={verdictUnder(data, spec)}
-        system={garden.system}
-        isByMeans={by === 'means' && asked.success && outcomeOf(measure.scale) !== null}
-        noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)}
-        byMeans={data.measures.filter(each => outcomeOf(each.scale) === null).map(each => each.id)}
+      <OutcomeView
+        trialId={id}
+        measureId={measure.id}
+        isChosen={by === 'ranks'}
+        name={measure.name}
+        definition={measure.definition}
+        input={beside}
+        judgement={judgeOutcome(beside)}
+        tags={tagsOf(data)}
+        {...ownWay}
+        classes={measure.scale?.kind === 'class' ? measure.scale.classes : []}
       />
     );
-  }
+  const ofTrial = await verdictOfTrial(data, measure);
+  const mainByKind = isMainByKind ? analyseOutcome(data, spec) : undefined;
+  if (mainByKind)
+    return <OutcomeVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
+  const { system } = await currentGarden();
+  return (
+    <JudgeView
+      key={measure.id}
+      {...ofTrial}
+      first={verdictUnder(data, spec)}
+      system={system}
+      isByMeans={by === 'means' && measureId !== undefined && isByKind}
+      noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)}
+      byMeans={data.measures.filter(each => outcomeOf(each.scale) === null).map(each => each.id)}
+    />
+  );
+}
+
+async function verdictOfTrial(data: TrialData, measure: Measure): Promise<VerdictOfTrial> {
+  const { trial, amendments } = data;
+  const frozen = await frozenVerdictOf(trial.id);
+  const log = await trialLog(trial.id);
+  const looks = log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10));
+  return {
+    trial,
+    measure,
+    amendments,
+    tags: tagsOf(data),
+    guesses: await openedPredictions(data),
+    frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
+    interimLooks: new Set(looks).size,
+    close: closeTrialAction.bind(null, trial.id),
+    regret: regretAction.bind(null, trial.id),
+    leaveOut: leaveOutAction.bind(null, trial.id),
+    putBackIn: putBackInAction.bind(null, trial.id),
+  };
 }
 
 function NothingYet({ id }: { readonly id: string }) {
