@@ -19,6 +19,7 @@ import {
   GERMINATION_HELP,
   germinationVerb,
 } from '@/cli/verbs/sums-verbs';
+import { withNegativeValues } from './negative-values';
 import { refuse } from './refuse';
 
 interface Verb {
@@ -66,7 +67,7 @@ async function main([name, ...args]: readonly string[]): Promise<void> {
   const verb = Object.hasOwn(VERBS, name) ? VERBS[name] : undefined;
   if (!verb) refuse(`“${name}” is not a verb known here. ${USAGE}`);
   if (args.includes('--help')) process.stdout.write(`${verb.help}\n`);
-  else await run(verb, args);
+  else await run(verb, withNegativeValues(args));
 }
 
 async function run(verb: Verb, args: readonly string[]): Promise<void> {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Summary } from '@/core/trial/model/measure';
 import type { Database } from '@/store/connection/database';
 
 /** A verdict as it stood when its trial was closed. `input` and `judgement` are the core's own objects. */
@@ -73,18 +74,20 @@ export async function frozenJudgements(
 }
 
 /** Every frozen judgement with its trial's question, as JSON. */
-export async function frozenTrials(db: Database): Promise<
-  readonly {
-    readonly trialId: string;
-    readonly closedAt: string;
-    readonly question: string;
-    readonly judgement: string;
-  }[]
-> {
+export async function frozenTrials(db: Database): Promise<readonly FrozenTrial[]> {
   const rows: readonly unknown[] = await db('verdicts')
     .join('trials', 'trials.id', 'verdicts.trialId')
+    .join('measures', 'measures.id', 'verdicts.measureId')
     .orderBy('verdicts.closedAt')
-    .select('verdicts.trialId', 'verdicts.closedAt', 'verdicts.judgement', 'trials.question');
+    .select(
+      'verdicts.trialId',
+      'verdicts.closedAt',
+      'verdicts.judgement',
+      'trials.question',
+      'measures.summary',
+      'measures.kindKey',
+      'measures.better',
+    );
   return rows.map(row => FrozenTrial.parse(row));
 }
 
@@ -94,5 +97,9 @@ const FrozenTrial = z
     closedAt: z.string(),
     question: z.string(),
     judgement: z.string(),
+    summary: Summary,
+    kindKey: z.string().nullable(),
+    better: z.enum(['higher', 'lower']),
   })
   .readonly();
+type FrozenTrial = z.infer<typeof FrozenTrial>;

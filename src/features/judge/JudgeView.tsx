@@ -229,10 +229,10 @@ function isAllowedFor({ input }: Analysis): boolean {
 }
 
 function Headline({ words, best }: { readonly words: string; readonly best: string | null }) {
-  if (best === null || !words.startsWith(best)) return words;
+  if (best === null || !words.toLowerCase().startsWith(best.toLowerCase())) return words;
   return (
     <>
-      <em>{best}</em>
+      <em>{words.slice(0, best.length)}</em>
       {words.slice(best.length)}
     </>
   );

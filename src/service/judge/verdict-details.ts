@@ -44,6 +44,7 @@ export async function verdictDetails(
             trialId: data.trial.id,
             question: data.trial.question,
             closedOn: data.trial.endsOn,
+            measure: data.measures.find(each => each.id === spec.measureId) ?? mainMeasure(data),
             contrasts: analysis.judgement.contrasts,
           },
           await otherSeasons(data.trial.id),
@@ -57,10 +58,18 @@ export async function verdictDetails(
 async function otherSeasons(trialId: string): Promise<readonly PooledTrial[]> {
   return (await frozenTrials(database()))
     .filter(trial => trial.trialId !== trialId)
-    .flatMap(({ trialId: id, question, closedAt, judgement }) => {
+    .flatMap(({ trialId: id, question, closedAt, judgement, ...measure }) => {
       const frozen: Partial<Pick<Judgement, 'contrasts' | 'verdict'>> = JSON.parse(judgement);
       return frozen.contrasts && frozen.verdict
-        ? [{ trialId: id, question, closedOn: closedAt.slice(0, 10), contrasts: frozen.contrasts }]
+        ? [
+            {
+              trialId: id,
+              question,
+              closedOn: closedAt.slice(0, 10),
+              measure,
+              contrasts: frozen.contrasts,
+            },
+          ]
         : [];
     });
 }

@@ -94,12 +94,12 @@ test('a trial goes from question to frozen verdict, and the log tells the way', 
     );
   expect(await closeTrial(trial.id)).toMatchObject({ ok: true, value: { state: 'closed' } });
   expect((await frozenVerdictOf(trial.id))?.verdict.headline).toMatch(
-    /^feed gave \d+% more beans than plain water\.$/,
+    /^Feed gave \d+% more beans than plain water\.$/,
   );
   expect((await listTrials())[0]).toMatchObject({
     units: 6,
     unitsRead: 6,
-    headline: expect.stringContaining('feed gave'),
+    headline: expect.stringContaining('Feed gave'),
   });
   expect((await trialLog(trial.id)).map(change => change.what)).toEqual([
     'closed',

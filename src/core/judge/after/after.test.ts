@@ -505,18 +505,22 @@ describe('what a measure’s own page adds', () => {
   });
 });
 
+const MEASURE = { summary: 'sound-weight', kindKey: null, better: 'higher' } as const;
+
 test('seasons are taken together with those that could not tell, and a treatment of one season is not', () => {
   const judged = (data: TrialData) => judgeWithoutShuffle(judgeInputOf(data, spec(data))).contrasts;
   const own = {
     trialId: 'a',
     question: 'This year?',
     closedOn: '2026-10-01',
+    measure: MEASURE,
     contrasts: judged(clear),
   };
   const before = {
     trialId: 'b',
     question: 'Last year?',
     closedOn: '2025-10-01',
+    measure: MEASURE,
     contrasts: judged(
       grown((unit, i) => 300 + 30 * Number(at(trial, unit) === 1) + 40 * (i % 4)),
     ).filter(contrast => contrast.treatment === 'feed 1'),

@@ -34,6 +34,7 @@ function season(
     trialId,
     question: `Season ${trialId}?`,
     closedOn: `202${trialId}-10-01`,
+    measure: { summary: 'sound-weight', kindKey: null, better: 'higher' },
     contrasts: [contrast],
   };
 }
@@ -74,4 +75,16 @@ test.each([
   ]);
   expect(found?.seasons.map(each => each.trialId)).toEqual(['1', '2', '3']);
   expect(Number.isFinite(found?.percent)).toBe(true);
+});
+
+test('seasons are taken together only of the same measure with the same good direction', () => {
+  const own = season('1', 10, [2, 19], 8);
+  const before = season('2', 12, [3, 22], 8);
+  const others: readonly PooledTrial[] = [
+    { ...before, measure: { ...before.measure, summary: 'sound-count' } },
+    { ...before, measure: { ...before.measure, better: 'lower' } },
+    { ...before, measure: { ...before.measure, kindKey: 'height' } },
+  ];
+  expect(seasonsTogether(own, [before])[0]?.seasons).toHaveLength(2);
+  expect(seasonsTogether(own, others)).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import type { Contrast } from '@/core/judge/outcomes/judgement';
 import { tQuantile } from '@/core/stats/distributions/distributions';
 import { type Combined, combineSites, type SiteEstimate } from '@/core/stats/meta/random-effects';
+import type { Measure } from '@/core/trial/model/measure';
 
 /** One season's answer to a question that was asked more than once. */
 export interface SeasonAnswer {
@@ -28,11 +29,19 @@ export interface PooledTrial {
   readonly trialId: string;
   readonly question: string;
   readonly closedOn: string;
+  readonly measure: PooledMeasure;
   readonly contrasts: readonly Contrast[];
 }
 
+/** What was measured, and which way is a gain: only of one and the same are seasons taken together. */
+export type PooledMeasure = Pick<Measure, 'summary' | 'kindKey' | 'better'>;
+
+function isSameMeasure(a: PooledMeasure, b: PooledMeasure): boolean {
+  return a.summary === b.summary && a.kindKey === b.kindKey && a.better === b.better;
+}
+
 /**
- * Every treatment of a trial with all seasons that compared it with the same control, those that could not tell among them:
+ * Every treatment of a trial with all seasons that compared it with the same control by the same measure, those that could not tell among them:
  * leaving those out is how a myth is made. Hartung & Knapp's interval over the logarithms of the ratios.
  */
 export function seasonsTogether(
@@ -40,7 +49,7 @@ export function seasonsTogether(
   others: readonly PooledTrial[],
 ): readonly SeasonsTogether[] {
   return own.contrasts.flatMap((contrast): SeasonsTogether[] => {
-    const seasons = [own, ...others]
+    const seasons = [own, ...others.filter(each => isSameMeasure(each.measure, own.measure))]
       .flatMap((trial): SeasonAnswer[] => {
         const found = trial.contrasts.find(
           each => each.treatment === contrast.treatment && each.control === contrast.control,

@@ -1,4 +1,5 @@
 import type { Call } from '@/core/judge/outcomes/judgement';
+import { isWorse } from '@/core/judge/verdict/call';
 import type { Prediction } from '@/core/trial/model/plan-record';
 
 /** What became of a guess. A verdict that can't tell makes nobody wrong. */
@@ -10,6 +11,7 @@ export function outcomeOf(
   call: Call,
 ): PredictionOutcome {
   if (best !== null) return expects === best ? 'came' : 'otherwise';
+  if (isWorse(call) && expects === null) return 'otherwise';
   if (call === 'no-difference-that-matters') return expects === null ? 'came' : 'otherwise';
   return 'open';
 }

@@ -1,4 +1,4 @@
-import type { TrialModel } from '@/core/design/linear/trial-model';
+import { isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { unitsNeeded } from '@/core/judge/planning/units-needed';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, marginAmount } from '@/core/judge/verdict/call';
@@ -26,9 +26,13 @@ export function compareWithControl(
 ): ControlComparisons {
   const tests = input.treatments.filter(name => name !== input.control);
   const combinations = tests.map(name => trial.differenceOf(model, name, input.control));
-  const judged = combinations.filter(
-    combination => combination !== undefined && spread?.judges(combination),
-  );
+  const isReplicated = replicatedIn(input, trial);
+  const isJudged = (combination: Combination | undefined, treatment: string): boolean =>
+    combination !== undefined &&
+    isReplicated(treatment) &&
+    isReplicated(input.control) &&
+    spread?.judges(combination) === true;
+  const judged = combinations.filter((combination, i) => isJudged(combination, tests[i]!));
   const families = spread && familiesOf(judged, spread, input.confidence);
   const control = trial.meanOf(model, input.control);
   const contrasts = tests.map((treatment, i): Contrast => {
@@ -37,7 +41,7 @@ export function compareWithControl(
       return { estimable: false, treatment, control: input.control, call: 'no-test' };
     const mean = trial.meanOf(model, treatment);
     const context = { input, model, trial, treatment, difference, mean, control };
-    return spread?.judges(difference) && families
+    return spread && families && isJudged(difference, treatment)
       ? testedContrast(context, spread, families(difference))
       : untestedContrast(context);
   });
@@ -45,6 +49,15 @@ export function compareWithControl(
     difference && families ? [families(difference).criticalT] : [],
   );
   return { contrasts, criticalT: criticals.length > 0 ? Math.max(...criticals) : null };
+}
+
+/**
+ * Whether a treatment stands in more than one unit. One alone has no spread of its own, and to lend it that of the others is
+ * to take for granted what the trial was to show. Of combinations with one unit each the levels stand in several.
+ */
+function replicatedIn(input: JudgeInput, trial: TrialModel): (treatment: string) => boolean {
+  if (isOneEachCell(input, trial.units)) return () => true;
+  return treatment => trial.units.filter(unit => unit.treatment === treatment).length > 1;
 }
 
 interface ContrastContext {
@@ -60,6 +73,8 @@ interface ContrastContext {
 interface Family {
   readonly largest: LargestT;
   readonly criticalT: number;
+  /** Of the interval at 1 − 2α, all comparisons together: two one-sided tests of each. */
+  readonly equivalenceT: number;
 }
 
 /**
@@ -84,7 +99,11 @@ function familiesOf(
     const standing = made.get(key);
     if (standing) return standing;
     const largest = isMixed ? equalShares(known.length, df) : largestT(correlations, df);
-    const family = { largest, criticalT: largest.quantile(confidence) };
+    const family = {
+      largest,
+      criticalT: largest.quantile(confidence),
+      equivalenceT: largest.quantile(2 * confidence - 1),
+    };
     made.set(key, family);
     return family;
   };
@@ -132,7 +151,7 @@ function untestedContrast({
 function testedContrast(
   context: ContrastContext,
   spread: EffectError,
-  { largest, criticalT }: Family,
+  { largest, criticalT, equivalenceT }: Family,
 ): EstimableContrast {
   const { input, difference, control, trial, treatment } = context;
   const estimate = difference.estimate;
@@ -141,7 +160,6 @@ function testedContrast(
   const t = estimate / se;
   const alpha = 1 - input.confidence;
   const plainT = tQuantile(1 - alpha / 2, df);
-  const equivalenceT = tQuantile(1 - alpha, df);
   const around = (critical: number): Interval => [
     estimate - critical * se,
     estimate + critical * se,
@@ -196,7 +214,8 @@ function testedContrast(
     shuffleP: null,
     shufflePAdjusted: null,
     call,
-    unitsNeeded: call === 'cant-tell' ? unitsNeeded(undecided) : null,
+    // Without a margin no number of units settles it: a difference of nothing can't be ruled out.
+    unitsNeeded: call === 'cant-tell' && smallest > 0 ? unitsNeeded(undecided) : null,
   };
 }
 
@@ -232,12 +251,13 @@ export function compareEveryPair(
   spread: EffectError | undefined,
 ): readonly Pair[] {
   const rangeOf = rangesOf(input);
+  const isReplicated = replicatedIn(input, trial);
   const levels = [input.control, ...input.treatments.filter(name => name !== input.control)];
   return levels.flatMap((b, j) =>
     levels.slice(j + 1).map((a): Pair => {
       const difference = trial.differenceOf(model, a, b);
       if (!difference) return { estimable: false, a, b };
-      if (!spread?.judges(difference))
+      if (!spread?.judges(difference) || !isReplicated(a) || !isReplicated(b))
         return {
           estimable: true,
           a,

@@ -58,7 +58,7 @@ export interface EstimableContrast {
   /** Dunnett. */
   readonly pAdjusted: number | null;
   readonly ciAdjusted: Interval | null;
-  /** Two one-sided tests: the plain interval at 1 − 2α. */
+  /** Two one-sided tests of each comparison: the interval at 1 − 2α, all together. */
   readonly ciEquivalence: Interval | null;
   /** Difference in % of the control's adjusted mean; null where that is not above zero. */
   readonly percent: number | null;

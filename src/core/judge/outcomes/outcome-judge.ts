@@ -1,5 +1,5 @@
 import { closedTestPValues } from '@/core/judge/outcomes/methods/closed-test';
-import type { OutcomeTest } from '@/core/judge/outcomes/methods/outcome-test';
+import { figureOf, type OutcomeTest } from '@/core/judge/outcomes/methods/outcome-test';
 import { testOutcome } from '@/core/judge/outcomes/methods/outcome-tests';
 import {
   type OutcomeInput,
@@ -7,7 +7,14 @@ import {
   readUnits,
   stratumOf,
 } from '@/core/judge/question/outcome-input';
-import { callOf, isBetter, isWorse, marginAmount, overallCall } from '@/core/judge/verdict/call';
+import {
+  type CallIntervals,
+  callOf,
+  isBetter,
+  isWorse,
+  marginAmount,
+  overallCall,
+} from '@/core/judge/verdict/call';
 import { wordOutcome } from '@/core/judge/verdict/outcome-words';
 import { wilsonInterval } from '@/core/stats/categorical/share-intervals';
 import { median } from '@/core/stats/median';
@@ -79,7 +86,7 @@ function groupOf(
   units: readonly ReadUnit[],
 ): OutcomeGroup {
   const n = units.length;
-  const values = units.map(unit => (unit.outOf === null ? unit.value : unit.value / unit.outOf));
+  const values = units.map(figureOf);
   const mean = n === 0 ? null : values.reduce((sum, value) => sum + value, 0) / n;
   const [k, of] = [
     units.reduce((sum, unit) => sum + unit.value, 0),
@@ -160,14 +167,26 @@ function contrastOf(
     pAdjusted,
     ci: test.intervalAt(input.confidence),
     ciAdjusted: test.intervalAt(1 - alpha / family),
-    ciEquivalence: test.intervalAt(1 - 2 * alpha),
+    ciEquivalence: test.intervalAt(1 - (2 * alpha) / family),
     effect: test.effectAt(input.confidence),
   } as const;
-  const isAlone = (own?.n ?? 0) < 2 && (control?.n ?? 0) < 2 && input.blockNames.length === 0;
-  return {
-    ...known,
-    call: isAlone ? 'no-test' : kindCall(input, known, controlLevel(input, control)),
-  };
+  // One unit has no spread of its own, and in blocks no second block holds it again.
+  const isAlone = (own?.n ?? 0) < 2 || (control?.n ?? 0) < 2;
+  const { margin } = input;
+  const intervals: CallIntervals | null =
+    margin?.kind === 'percent' && test.percentAt
+      ? {
+          adjusted: test.percentAt(1 - alpha / family),
+          equivalence: test.percentAt(1 - (2 * alpha) / family),
+          margin: margin.percent,
+        }
+      : known.ciAdjusted &&
+        known.ciEquivalence && {
+          adjusted: known.ciAdjusted,
+          equivalence: known.ciEquivalence,
+          margin: marginAmount(margin, controlLevel(input, control)),
+        };
+  return { ...known, call: isAlone ? 'no-test' : kindCall(input, known, intervals) };
 }
 
 /** What a margin in percent is a percentage of. */
@@ -178,15 +197,15 @@ function controlLevel(input: OutcomeInput, control: OutcomeGroup | undefined): n
 
 function kindCall(
   input: OutcomeInput,
-  { pAdjusted, ciAdjusted, ciEquivalence, difference, effect }: Omit<TestedOutcomeContrast, 'call'>,
-  level: number,
+  { pAdjusted, difference, effect }: Omit<TestedOutcomeContrast, 'call'>,
+  intervals: CallIntervals | null,
 ): Call {
-  const margin = marginAmount(input.margin, level);
   const isSure = pAdjusted < 1 - input.confidence;
   if (!isSure) {
-    if (margin > 0 && ciEquivalence && ciEquivalence[0] > -margin && ciEquivalence[1] < margin)
-      return 'no-difference-that-matters';
-    return 'cant-tell';
+    if (!intervals || !(intervals.margin > 0)) return 'cant-tell';
+    const [low, high] = intervals.equivalence;
+    const isInside = low > -intervals.margin && high < intervals.margin;
+    return isInside ? 'no-difference-that-matters' : 'cant-tell';
   }
   // Ranks can be sure of a side where the middle step is the same.
   const way =
@@ -197,11 +216,6 @@ function kindCall(
         : 0;
   if (way === 0) return 'cant-tell';
   const isGood = way > 0 === (input.better === 'higher');
-  const isBeyond =
-    margin > 0 &&
-    ciAdjusted !== null &&
-    callOf({ adjusted: ciAdjusted, equivalence: ciAdjusted, margin }, input.better).startsWith(
-      'clearly',
-    );
+  const isBeyond = intervals !== null && callOf(intervals, input.better).startsWith('clearly');
   return isBeyond ? (isGood ? 'clearly-better' : 'clearly-worse') : isGood ? 'better' : 'worse';
 }

@@ -57,7 +57,7 @@ export interface TestedOutcomeContrast {
   readonly ci: Interval | null;
   /** So wide that all comparisons together are covered (Bonferroni). */
   readonly ciAdjusted: Interval | null;
-  /** Two one-sided tests: the plain interval at 1 − 2α. */
+  /** Two one-sided tests of each comparison: the interval at 1 − 2α, all together (Bonferroni). */
   readonly ciEquivalence: Interval | null;
   readonly effect: Effect | null;
   /** The method's own. */

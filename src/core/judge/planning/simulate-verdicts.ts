@@ -9,7 +9,6 @@ import type { Call } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
 import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';
-import { tQuantile } from '@/core/stats/distributions/distributions';
 import { largestT } from '@/core/stats/distributions/multivariate-t';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
@@ -129,14 +128,14 @@ interface Tally {
   alarms: number;
 }
 
-function count([working, ...idle]: readonly Call[], tally: Tally): void {
+/** @param calls of the one that works first, then of those that do nothing */
+function count(calls: readonly Call[], tally: Tally): void {
+  const working = calls[0]!;
   tally.trials += 1;
-  if (working !== undefined) {
-    tally.seen += Number(isBetter(working));
-    tally.clearly += Number(working === 'clearly-better');
-    tally.missed += Number(isWorse(working) || working === 'no-difference-that-matters');
-  }
-  tally.alarms += Number(idle.some(call => isBetter(call) || isWorse(call)));
+  tally.seen += Number(isBetter(working));
+  tally.clearly += Number(working === 'clearly-better');
+  tally.missed += Number(isWorse(working) || working === 'no-difference-that-matters');
+  tally.alarms += Number(calls.some((call, i) => i > 0 && (isBetter(call) || isWorse(call))));
 }
 
 function sharesOf({ trials, seen, clearly, missed, alarms }: Tally, comparisons: number) {
@@ -295,12 +294,12 @@ function criticalsOf(
   return differences.map(difference => {
     const df = dfOf(difference);
     const key = df.toPrecision(9);
-    const found = made.get(key) ?? {
-      critical: (isMixed
-        ? equalShares(differences.length, df)
-        : largestT(correlations, df)
-      ).quantile(confidence),
-      equivalence: tQuantile(confidence, df),
+    const known = made.get(key);
+    if (known) return known;
+    const largest = isMixed ? equalShares(differences.length, df) : largestT(correlations, df);
+    const found = {
+      critical: largest.quantile(confidence),
+      equivalence: largest.quantile(2 * confidence - 1),
     };
     made.set(key, found);
     return found;

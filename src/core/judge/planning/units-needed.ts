@@ -46,7 +46,7 @@ function wouldSettle(trial: Undecided, unitsEach: number): boolean {
   const critical = tQuantile((1 + trial.confidence ** (1 / (trial.treatments - 1))) / 2, df);
   const size = Math.abs(trial.difference);
   if (powerOfT(size / se, critical, df) >= CHANCE) return true;
-  const inner = tQuantile(1 - alpha, df);
+  const inner = tQuantile((1 + (1 - 2 * alpha) ** (1 / (trial.treatments - 1))) / 2, df);
   return (
     normalCdf((trial.margin - size) / se - inner) +
       normalCdf((trial.margin + size) / se - inner) -

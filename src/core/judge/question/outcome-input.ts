@@ -14,6 +14,8 @@ export interface OutcomeUnit {
   readonly value: number | null;
   /** Of k of n: n, ≥ 1. */
   readonly outOf: number | null;
+  /** Of a count: the parts that were read, over those of a unit read whole. 1 where it is not said. */
+  readonly effort?: number | undefined;
   /** Of days: whether it came, or is still waited for. */
   readonly hasCome: boolean;
   /** Of classes: which of them it was; then `value` says whether it is the one that is counted. */
@@ -46,6 +48,10 @@ export interface OutcomeInput {
 
 /** A unit that gave something. */
 export type ReadUnit = OutcomeUnit & { readonly value: number };
+
+export function effortOf(unit: OutcomeUnit): number {
+  return unit.effort ?? 1;
+}
 
 export function readUnits(input: OutcomeInput): readonly ReadUnit[] {
   return input.units.flatMap(unit => (unit.value === null ? [] : [{ ...unit, value: unit.value }]));

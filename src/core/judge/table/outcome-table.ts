@@ -41,6 +41,7 @@ export function outcomeInputFromTable(
     treatmentName,
     isPaired = false,
   } = plain.value;
+  const mostParts = Math.max(1, ...[...parts.values()].map(each => readParts(each).length));
   return success({
     kind: roles.kind,
     response: roles.response,
@@ -56,7 +57,7 @@ export function outcomeInputFromTable(
         treatment: unit.treatment,
         blocks: unit.blocks,
         wholePlot: unit.wholePlot,
-        ...unitOf(roles.kind, parts.get(unit.id) ?? []),
+        ...unitOf(roles.kind, parts.get(unit.id) ?? [], mostParts),
       }),
     ),
     better: roles.better,
@@ -67,7 +68,7 @@ export function outcomeInputFromTable(
   });
 }
 
-type Part = Pick<OutcomeUnit, 'value' | 'outOf' | 'hasCome'>;
+type Part = Pick<OutcomeUnit, 'value' | 'outOf' | 'effort' | 'hasCome'>;
 
 function readPart(
   cells: Readonly<Record<string, string>>,
@@ -111,15 +112,19 @@ function cell(cells: Readonly<Record<string, string>>, column: string): string {
   return (cells[column] ?? '').trim();
 }
 
-/** What the parts of a unit come to together. */
-function unitOf(kind: OutcomeKind, parts: readonly Part[]): Part {
-  const read = parts.flatMap(part => (part.value === null ? [] : [{ ...part, value: part.value }]));
+function readParts(parts: readonly Part[]): readonly (Part & { readonly value: number })[] {
+  return parts.flatMap(part => (part.value === null ? [] : [{ ...part, value: part.value }]));
+}
+
+/** What the parts of a unit come to together. @param mostParts read of any unit: of fewer the rate counts, not the sum */
+function unitOf(kind: OutcomeKind, parts: readonly Part[], mostParts: number): Part {
+  const read = readParts(parts);
   if (read.length === 0) return { value: null, outOf: null, hasCome: false };
   const values = read.map(part => part.value);
   const sum = values.reduce((total, value) => total + value, 0);
   switch (kind) {
     case 'count':
-      return { value: sum, outOf: null, hasCome: false };
+      return { value: sum, outOf: null, effort: read.length / mostParts, hasCome: false };
     case 'proportion':
       return {
         value: sum,

@@ -32,20 +32,21 @@ function inGoodDirection([low, high]: Interval, better: BetterWay): Interval {
   return better === 'higher' ? [low, high] : [-high, -low];
 }
 
-const FROM_GOOD_TO_BAD: readonly Call[] = [
+/** What is said first: what was found, for good and then for ill; after that what is still open. */
+const IN_ORDER: readonly Call[] = [
   'clearly-better',
   'better',
+  'clearly-worse',
+  'worse',
   'cant-tell',
   'no-difference-that-matters',
-  'worse',
-  'clearly-worse',
 ];
 
-/** Did anything beat the control? The best call decides; one that is still open keeps the question open. */
+/** The call of a whole trial. “No difference” is said only where all comparisons say so: one that has no test leaves it open. */
 export function overallCall(contrasts: readonly { readonly call: Call }[]): Call {
-  return (
-    FROM_GOOD_TO_BAD.find(call => contrasts.some(contrast => contrast.call === call)) ?? 'no-test'
-  );
+  const calls = new Set(contrasts.map(contrast => contrast.call));
+  const found = IN_ORDER.find(call => calls.has(call)) ?? 'no-test';
+  return found === 'no-difference-that-matters' && calls.has('no-test') ? 'cant-tell' : found;
 }
 
 /** Whether a call says that the treatment beats the control. */

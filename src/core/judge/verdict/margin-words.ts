@@ -1,5 +1,6 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { shownInterval } from './shown-interval';
 
 /** A percentage only where its interval is known, too: a range in grams after a gap in percent says nothing. */
 export function shownPercent(contrast: EstimableContrast): number | null {
@@ -35,10 +36,10 @@ export function range(contrast: EstimableContrast, input: JudgeInput): string {
 }
 
 export function between(contrast: EstimableContrast, input: JudgeInput): string {
-  const interval = contrast.percentCiAdjusted;
-  const [low, high] = interval ?? contrast.ciAdjusted ?? [0, 0];
+  const { ci, percentCi } = shownInterval(contrast);
+  const [low, high] = percentCi ?? ci ?? [0, 0];
   const say = (value: number): string =>
-    interval ? percent(Math.abs(value)) : figure(Math.abs(value), input);
+    percentCi ? percent(Math.abs(value)) : figure(Math.abs(value), input);
   if (low >= 0) return `Between ${say(low)} and ${say(high)} more`;
   if (high <= 0) return `Between ${say(high)} and ${say(low)} less`;
   return `Anything from ${say(low)} less to ${say(high)} more`;

@@ -1,15 +1,14 @@
 import type { Contrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { normalCdf } from '@/core/stats/distributions/distributions';
+import { listed } from '@/core/words/listed';
 import { pluralOf } from '@/core/words/plural';
 import { joined, percent } from './margin-words';
 import type { VerdictContext, Words } from './verdict-context';
 
 export function noTestWords({ input, contrasts, groups }: VerdictContext): Words {
   const isSingle = groups.every(group => group.n === 1);
-  const headline = isSingle
-    ? `One ${input.unitWord} each: a story, not a result.`
-    : 'These readings can’t be judged.';
+  const alone = groups.filter(group => group.n === 1).map(group => group.treatment);
   const gaps = contrasts.flatMap(contrast =>
     contrast.estimable && contrast.percent !== null
       ? [
@@ -23,14 +22,45 @@ export function noTestWords({ input, contrasts, groups }: VerdictContext): Words
       ? 'as your own trials spread'
       : 'a starting guess, not your own figure';
   return {
-    headline,
+    headline: noTestHeadline(input.unitWord, alone, isSingle),
     detail: joined(
       gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '',
       isSingle
         ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).${turnWords(contrasts, input)} However large the gap, every deal of one each could have made it: no p below 1 can come of it.`
-        : '',
+        : alone.length > 0
+          ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).`
+          : '',
     ),
   };
+}
+
+/** @param alone treatments that stand in one unit only; `isSingle` where all do */
+export function noTestHeadline(
+  unitWord: string,
+  alone: readonly string[],
+  isSingle: boolean,
+): string {
+  if (isSingle) return `One ${unitWord} each: a story, not a result.`;
+  return alone.length > 0
+    ? `Only one ${unitWord} of ${listed(alone)}: a story, not a result.`
+    : 'These readings can’t be judged.';
+}
+
+/** Treatments of a judged trial that stand in one unit only: their gap, beside the gap that luck alone would give. */
+export function untestedWords({ input, contrasts, groups }: VerdictContext): string {
+  const alone = contrasts.flatMap(contrast =>
+    contrast.estimable && contrast.call === 'no-test' ? [contrast] : [],
+  );
+  if (alone.length === 0) return '';
+  const isOne = (name: string): boolean => groups.find(group => group.treatment === name)?.n === 1;
+  const why = isOne(input.control)
+    ? `${input.control} stands in one ${input.unitWord} only`
+    : `one ${input.unitWord} only`;
+  const gaps = alone.map(({ treatment, percent: gap }) =>
+    gap === null ? treatment : `${treatment} (${gap >= 0 ? '+' : '−'}${percent(Math.abs(gap))})`,
+  );
+  const luck = percent(100 * chanceGap(input.priorCv.cv));
+  return `${listed(gaps)}: ${why}, so no result. Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time.`;
 }
 
 /** How likely a second run would turn the order, by the spread from elsewhere. */

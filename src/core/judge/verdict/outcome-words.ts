@@ -9,7 +9,9 @@ import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { listed } from '@/core/words/listed';
 import { plural } from '@/core/words/plural';
 import { isBetter, isWorse } from './call';
+import { harmfulOf, harmHeadline, sentenceCase, withHarm } from './harm-words';
 import { percent } from './margin-words';
+import { noTestHeadline } from './no-test-words';
 import { quotedIfNone } from './verdict-words';
 
 type Judged = Omit<OutcomeJudgement, 'headline' | 'detail'>;
@@ -19,7 +21,7 @@ export function wordOutcome(
   input: OutcomeInput,
   judged: Judged,
 ): { readonly headline: string; readonly detail: string } {
-  const { contrasts, groups, call, best } = judged;
+  const { contrasts, groups, call } = judged;
   const found = contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []));
   if (groups.every(group => group.n === 0))
     return {
@@ -37,38 +39,40 @@ export function wordOutcome(
   ]
     .filter(each => each !== '')
     .join(' ');
-  if (call === 'no-test')
-    return {
-      headline: groups.every(group => group.n <= 1)
-        ? `One ${input.unitWord} each: a story, not a result.`
-        : 'These readings can’t be judged.',
-      detail,
-    };
+  if (call === 'no-test') {
+    const alone = groups.filter(group => group.n === 1).map(group => group.treatment);
+    const isSingle = groups.every(group => group.n <= 1);
+    return { headline: noTestHeadline(input.unitWord, alone, isSingle), detail };
+  }
   if (input.hasNoGoodDirection) return { headline: differenceHeadline(input, found), detail };
+  return { headline: sentenceCase(headlineOf(input, found, contrasts)), detail };
+}
+
+function headlineOf(
+  input: OutcomeInput,
+  found: readonly TestedOutcomeContrast[],
+  contrasts: readonly OutcomeContrast[],
+): string {
+  const control = quotedIfNone(input.control);
+  const harmful = harmfulOf(found);
   const winners = found
     .filter(contrast => isBetter(contrast.call))
     .map(contrast => contrast.treatment);
-  if (best === input.control)
-    return { headline: `Nothing beat ${quotedIfNone(input.control)}.`, detail };
-  if (winners.length > 0)
-    return {
-      headline: `${capital(listed(winners))} beat ${quotedIfNone(input.control)}${winners.length > 1 ? '; which is best can’t be told by this' : ''}.`,
-      detail,
-    };
-  if (call === 'no-difference-that-matters')
-    return { headline: `No difference that matters from ${input.control}.`, detail };
-  if (found.every(contrast => isWorse(contrast.call)))
-    return { headline: `Nothing beat ${quotedIfNone(input.control)}.`, detail };
-  const open = found
-    .filter(contrast => contrast.call === 'cant-tell')
+  if (winners.length > 0) {
+    const which = winners.length > 1 ? '; which is best can’t be told by this' : '';
+    return withHarm(`${listed(winners)} beat ${control}${which}.`, harmful);
+  }
+  const [worst] = found.filter(contrast => isWorse(contrast.call));
+  if (worst) {
+    const size = effectWords(input, input.control, worst.effect, worst.difference);
+    return harmHeadline(harmful, control, size);
+  }
+  const undecided = contrasts
+    .filter(contrast => contrast.call !== 'no-difference-that-matters')
     .map(contrast => contrast.treatment);
-  return {
-    headline:
-      open.length === 1
-        ? `Can’t tell yet whether ${open[0]} beats ${quotedIfNone(input.control)}.`
-        : `Can’t tell yet whether anything beats ${quotedIfNone(input.control)}.`,
-    detail,
-  };
+  if (undecided.length === 0) return `No difference that matters from ${input.control}.`;
+  const which = undecided.length === 1 ? undecided[0] : 'anything';
+  return `Can’t tell yet whether ${which} beats ${control}.`;
 }
 
 /** Of what is no gain either way: who has more of it, and who less. */
@@ -126,10 +130,11 @@ function sureWords(
   { treatment, control, call, effect, pAdjusted, difference }: TestedOutcomeContrast,
 ): string {
   const size = effectWords(input, control, effect, difference);
+  // The p of the call is the larger of a model's and of the deals': no count of deals.
   const luck =
     pAdjusted < 0.001
-      ? 'so large a gap turns up in less than one of 1000 deals'
-      : `so large a gap turns up in ${pAdjusted < 0.1 ? Number((100 * pAdjusted).toFixed(1)) : Math.round(100 * pAdjusted)} of 100 deals`;
+      ? 'chance alone does this well in fewer than one of 1000 such trials'
+      : `chance alone does this well in ${pAdjusted < 0.1 ? Number((100 * pAdjusted).toFixed(1)) : Math.round(100 * pAdjusted)} of 100 such trials`;
   return call === 'no-test'
     ? ''
     : `${capital(treatment)}: ${size}${size === '' ? '' : '; '}${luck}.`;

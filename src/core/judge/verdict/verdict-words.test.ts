@@ -44,7 +44,7 @@ test('a clear winner is named, with its range and what was worth having', () => 
   expect(verdict).toMatchObject({
     call: 'clearly-better',
     best: 'fed',
-    headline: 'fed gave 31% more beans than water.',
+    headline: 'Fed gave 31% more beans than water.',
   });
   expect(verdict.detail).toMatch(
     /^Between 29% and 33% more\. 15% was worth having: clearly better\.$/,
@@ -62,14 +62,14 @@ test('two winners that can’t be told apart are both named, and no best', () =>
   expect(verdict).toMatchObject({
     best: null,
     mayHoldTheBest: ['fed', 'tea'],
-    headline: 'fed and tea beat water; which is best can’t be told yet.',
+    headline: 'Fed and tea beat water; which is best can’t be told yet.',
   });
 });
 
 test('the better of two winners is named where the pots tell them apart', () => {
   expect(verdictOf({ water: 100, fed: 131, tea: 145 })).toMatchObject({
     best: 'tea',
-    headline: 'tea did best: 45% more beans than water.',
+    headline: 'Tea did best: 45% more beans than water.',
   });
 });
 
@@ -99,7 +99,7 @@ test('what does worse leaves the control best', () => {
   expect(verdictOf({ water: 100, salt: 60, brine: 50 })).toMatchObject({
     call: 'clearly-worse',
     best: 'water',
-    headline: 'Nothing beat water.',
+    headline: 'Salt and brine did worse than water.',
   });
 });
 
@@ -112,19 +112,19 @@ test('where less is better, less is what the winner gave', () => {
   ).toMatchObject({
     call: 'clearly-better',
     best: 'netted',
-    headline: 'netted gave 40% less holes than bare.',
+    headline: 'Netted gave 40% less holes than bare.',
   });
 });
 
 test('a control at zero has no percentage: the gap is in the measure’s own unit', () => {
   expect(
     verdictOf({ water: 0, fed: 30 }, { margin: { kind: 'absolute', amount: 5 } }).headline,
-  ).toBe('fed gave 30 g more beans than water.');
+  ).toBe('Fed gave 30 g more beans than water.');
 });
 
 test('a control so near zero that a percentage has no ends is compared in the measure’s own unit', () => {
   const verdict = verdictOf({ water: 0.5, fed: 30 }, { margin: null });
-  expect(verdict.headline).toBe('fed gave 29.5 g more beans than water.');
+  expect(verdict.headline).toBe('Fed gave 29.5 g more beans than water.');
   expect(verdict.detail).not.toContain('%');
 });
 

@@ -3,6 +3,7 @@ import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
 import { isBetter, isWorse, overallCall } from './call';
+import { harmfulOf, harmHeadline, sentenceCase, withHarm } from './harm-words';
 import {
   amount,
   between,
@@ -13,7 +14,7 @@ import {
   range,
   shownPercent,
 } from './margin-words';
-import { noTestWords } from './no-test-words';
+import { noTestWords, untestedWords } from './no-test-words';
 import type { VerdictContext, Words } from './verdict-context';
 
 /** The verdict of the whole trial in plain words. It names a best treatment only where the units carry it. */
@@ -28,8 +29,9 @@ export function wordVerdict(context: VerdictContext): Verdict {
       contrast.estimable && contrast.call === 'cant-tell' && contrast.unitsNeeded === null,
   );
   const unitsNeeded = needed.length > 0 && !hasHopeless ? Math.max(...needed) : null;
-  const words = wordsFor(call, best, context, unitsNeeded);
-  return { call, best, mayHoldTheBest: context.mayHoldTheBest, unitsNeeded, ...words };
+  const { headline, detail } = wordsFor(call, best, context, unitsNeeded);
+  const { mayHoldTheBest } = context;
+  return { call, best, mayHoldTheBest, unitsNeeded, headline: sentenceCase(headline), detail };
 }
 
 function bestOf({ input, contrasts, mayHoldTheBest }: VerdictContext): string | null {
@@ -48,26 +50,25 @@ function wordsFor(
   context: VerdictContext,
   unitsNeeded: number | null,
 ): Words {
-  const { input } = context;
-  const winners = context.contrasts.flatMap(contrast =>
-    contrast.estimable && isBetter(contrast.call) ? [contrast] : [],
-  );
-  const open = context.contrasts
+  const { input, contrasts } = context;
+  const found = contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []));
+  const winners = found.filter(contrast => isBetter(contrast.call));
+  const losers = found.filter(contrast => isWorse(contrast.call));
+  const open = found
     .filter(contrast => contrast.call === 'cant-tell')
     .map(contrast => contrast.treatment);
-  const still = stillOpen(open, unitsNeeded, input);
+  const rest = joined(stillOpen(open, unitsNeeded, input), untestedWords(context));
   if (call === 'no-test') return noTestWords(context);
-  if (best !== null && best === input.control) return controlIsBest(context);
   const leader = winners.find(contrast => contrast.treatment === best) ?? winners[0];
-  if (leader) return winnersWords(leader, winners, best, still, context);
-  const ranges = context.contrasts.map(contrast =>
-    contrast.estimable ? range(contrast, input) : '',
-  );
-  if (call === 'cant-tell') {
-    const which = open.length === 1 ? open[0] : 'anything';
+  if (leader) return winnersWords(leader, winners, best, rest, context);
+  const tested = found.filter(contrast => contrast.call !== 'no-test');
+  const ranges = tested.map(contrast => range(contrast, input));
+  const [worst] = losers;
+  if (worst) {
+    const size = amount(shownPercent(worst), worst.difference, input);
     return {
-      headline: `Can’t tell yet whether ${which} beats ${quotedIfNone(input.control)}.`,
-      detail: joined(...ranges, still),
+      headline: harmHeadline(harmfulOf(losers), quotedIfNone(input.control), size),
+      detail: joined(...ranges, rest),
     };
   }
   if (call === 'no-difference-that-matters')
@@ -75,42 +76,50 @@ function wordsFor(
       headline: `No difference that matters from ${input.control}.`,
       detail: joined(...ranges, marginWords(input)),
     };
-  return controlIsBest(context);
+  const undecided = contrasts
+    .filter(contrast => contrast.call !== 'no-difference-that-matters')
+    .map(contrast => contrast.treatment);
+  const which = undecided.length === 1 ? undecided[0] : 'anything';
+  return {
+    headline: `Can’t tell yet whether ${which} beats ${quotedIfNone(input.control)}.`,
+    detail: joined(...ranges, rest),
+  };
 }
 
-/** @param still what is not settled yet, as a sentence */
+/** @param rest what is not settled yet, in sentences */
 function winnersWords(
   leader: EstimableContrast,
   winners: readonly EstimableContrast[],
   best: string | null,
-  still: string,
+  rest: string,
   { input, contrasts }: VerdictContext,
 ): Words {
   const settled = noDifference(contrasts);
+  const harmful = harmfulOf(contrasts);
+  const harm = contrasts.map(each =>
+    each.estimable && isWorse(each.call) ? range(each, input) : '',
+  );
   if (winners.length === 1)
     return {
-      headline: gave(leader, input),
+      headline: withHarm(gave(leader, input), harmful),
       detail: joined(
         howSure(leader, input),
         best ? '' : 'Which treatment is best of all is not settled.',
+        ...harm,
         settled,
-        still,
+        rest,
       ),
     };
   const names = listed(winners.map(contrast => contrast.treatment));
   const control = quotedIfNone(input.control);
   const sure = winners.map(each => `${each.treatment}: ${lowerFirst(howSure(each, input))}`);
+  const headline = best
+    ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${control}.`
+    : `${names} beat ${control}; which is best can’t be told yet.`;
   return {
-    headline: best
-      ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${control}.`
-      : `${names} beat ${control}; which is best can’t be told yet.`,
-    detail: joined(...sure, settled, still),
+    headline: withHarm(headline, harmful),
+    detail: joined(...sure, ...harm, settled, rest),
   };
-}
-
-function controlIsBest({ input, contrasts }: VerdictContext): Words {
-  const ranges = contrasts.map(contrast => (contrast.estimable ? range(contrast, input) : ''));
-  return { headline: `Nothing beat ${quotedIfNone(input.control)}.`, detail: joined(...ranges) };
 }
 
 function gave(contrast: EstimableContrast, input: JudgeInput): string {
@@ -132,6 +141,7 @@ function noDifference(contrasts: readonly Contrast[]): string {
 function stillOpen(open: readonly string[], unitsNeeded: number | null, input: JudgeInput): string {
   if (open.length === 0) return '';
   const what = `${listed(open)}: can’t tell yet.`;
+  if (!input.margin) return what;
   return unitsNeeded === null
     ? `${what} More than 200 ${pluralOf(input.unitWord)} each would be needed to settle it.`
     : `${what} About ${unitsNeeded} ${plural(input.unitWord, unitsNeeded)} of each would settle it.`;

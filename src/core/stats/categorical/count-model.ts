@@ -6,6 +6,8 @@ export interface CountModel {
   readonly residualDf: number;
   /** Pearson's chi-square over its degrees of freedom: 1 where counts spread as Poisson's do, more where they crowd. */
   readonly dispersion: number;
+  /** Of a variance that grows faster than the mean, μ + φμ²; 0 where counts don't crowd. */
+  readonly overdispersion: number;
   /** Natural logarithm of a column's ratio, and its standard error, the spread of the units in it. */
   readonly logRatio: (column: number) => { readonly estimate: number; readonly se: number };
   /** The same error where the variance grows faster than the mean, as of counts that crowd; 0 where they don't. */
@@ -26,16 +28,18 @@ const SAME = 1e-14;
  *
  * @param counts whole, ≥ 0
  * @param columns full rank together with the intercept
+ * @param efforts how much of each unit was looked at, > 0: the model's offset is its logarithm
  * @returns undefined where no unit is left to spread, or a group counts nothing at all, which has no logarithm
  */
 export function fitCounts(
   counts: readonly number[],
   columns: readonly (readonly number[])[],
+  efforts: readonly number[] = counts.map(() => 1),
 ): CountModel | undefined {
   const residualDf = counts.length - columns.length - 1;
   if (residualDf < 1) return undefined;
   const x = new Matrix(counts.map((_, i) => [1, ...columns.map(column => column[i]!)]));
-  const fitted = reweightedLeastSquares(counts, x);
+  const fitted = reweightedLeastSquares(counts, x, efforts);
   if (!fitted) return undefined;
   const { mu, beta, covariance } = fitted;
   // A group without a single count runs off to minus infinity.
@@ -46,6 +50,7 @@ export function fitCounts(
   return {
     residualDf,
     dispersion,
+    overdispersion,
     seOfCrowding: column => {
       if (overdispersion === 0) return 0;
       const weights = mu.map(mean => mean / (1 + overdispersion * mean));
@@ -65,7 +70,11 @@ interface FittedCounts {
 }
 
 /** @returns undefined where the columns can't be told apart */
-function reweightedLeastSquares(counts: readonly number[], x: Matrix): FittedCounts | undefined {
+function reweightedLeastSquares(
+  counts: readonly number[],
+  x: Matrix,
+  efforts: readonly number[],
+): FittedCounts | undefined {
   let mu = counts.map(count => count + 0.1);
   let beta: readonly number[] = [];
   let covariance = Matrix.zeros(x.columns, x.columns);
@@ -77,14 +86,16 @@ function reweightedLeastSquares(counts: readonly number[], x: Matrix): FittedCou
     } catch {
       return undefined;
     }
-    const working = counts.map((count, i) => Math.log(mu[i]!) + (count - mu[i]!) / mu[i]!);
+    const working = counts.map(
+      (count, i) => Math.log(mu[i]! / efforts[i]!) + (count - mu[i]!) / mu[i]!,
+    );
     const score = rowsTimes(x, mu).transpose().mmul(Matrix.columnVector(working));
     const solved = covariance.mmul(score);
     beta = solved.to1DArray();
     mu = x
       .mmul(solved)
       .to1DArray()
-      .map(eta => Math.exp(Math.min(50, eta)));
+      .map((eta, i) => efforts[i]! * Math.exp(Math.min(50, eta)));
     // One round more than the deviance asks for, so that the errors belong to the last means.
     if (isSettled) break;
     const next = poissonDeviance(counts, mu);

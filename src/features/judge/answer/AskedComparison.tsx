@@ -1,6 +1,7 @@
 'use client';
 import { styled } from 'styled-components';
 import type { Pair } from '@/core/judge/outcomes/judgement';
+import type { BetterWay } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
@@ -47,7 +48,7 @@ export function AskedComparison({
         {a === b
           ? 'Choose two that differ.'
           : pair
-            ? pairWords(pair, a, isAgreed, printValue)
+            ? pairWords(pair, a, { isAgreed, better: input.better, printValue })
             : 'These two can’t be compared.'}
       </p>
       {input.factors && <p>{dependsWords(judgement.anova, input.factors.names)}</p>}
@@ -60,11 +61,16 @@ export function AskedComparison({
   );
 }
 
+interface PairContext {
+  readonly isAgreed: boolean;
+  readonly better: BetterWay;
+  readonly printValue: (value: number) => string;
+}
+
 function pairWords(
   pair: Pair,
   first: string,
-  isAgreed: boolean,
-  printValue: (value: number) => string,
+  { isAgreed, better, printValue }: PairContext,
 ): string {
   if (!pair.estimable) return `This layout can’t compare ${pair.a} and ${pair.b}.`;
   const [a, b, sign] = pair.a === first ? [pair.a, pair.b, 1] : [pair.b, pair.a, -1];
@@ -75,7 +81,7 @@ function pairWords(
   const ends = ci.map(end => sign * end).sort((x, y) => x - y);
   const [low = 0, high = 0] = ends;
   if (low > 0 || high < 0)
-    return `Yes: ${a} gave ${size} than ${b}, between ${printValue(Math.min(...ends.map(Math.abs)))} and ${printValue(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
+    return `${gap > 0 === (better === 'higher') ? 'Yes' : `No, ${b} did better`}: ${a} gave ${size} than ${b}, between ${printValue(Math.min(...ends.map(Math.abs)))} and ${printValue(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
   return `Not settled: ${a} gave ${size} than ${b}; anything from ${printValue(Math.abs(low))} less to ${printValue(high)} more would fit (p ${printP(p)}). That one lifted the other’s level is neither shown nor ruled out.`;
 }
 

@@ -1,9 +1,10 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { Call, Contrast } from '@/core/judge/outcomes/judgement';
+import type { Call, Contrast, EstimableContrast } from '@/core/judge/outcomes/judgement';
 import { testsOf } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
+import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS } from '@/features/judge/call-words';
@@ -123,7 +124,7 @@ function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }
         <td data-call={TONES[contrast.call]}>{CALL_WORDS[contrast.call]}</td>
         {counts}
         <td data-figure>{gap(contrast.percent, contrast.difference, printValue)}</td>
-        <td>{interval(contrast.percentCiAdjusted, contrast.ciAdjusted, printValue)}</td>
+        <td>{intervalWords(contrast, printValue)}</td>
         <td data-figure>{printP(contrast.pAdjusted)}</td>
         <td data-figure>{printP(contrast.shufflePAdjusted)}</td>
       </tr>
@@ -161,13 +162,11 @@ function gap(
     : `${sign}${Math.abs(percent).toFixed(1)}%`;
 }
 
-function interval(
-  percentCi: readonly [number, number] | null,
-  ci: readonly [number, number] | null,
-  printValue: (value: number) => string,
-): string {
-  if (percentCi) return `${signed(percentCi[0])} to ${signed(percentCi[1])}`;
-  return ci ? `${printValue(ci[0])} to ${printValue(ci[1])}` : '—';
+function intervalWords(contrast: EstimableContrast, printValue: (value: number) => string): string {
+  const { ci, percentCi, confidence } = shownInterval(contrast);
+  const which = confidence === 95 ? '' : ` (${confidence}%)`;
+  if (percentCi) return `${signed(percentCi[0])} to ${signed(percentCi[1])}${which}`;
+  return ci ? `${printValue(ci[0])} to ${printValue(ci[1])}${which}` : '—';
 }
 
 function signed(percent: number): string {

@@ -1,12 +1,13 @@
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { marginAmount } from '@/core/judge/verdict/call';
+import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import type { TagView } from '@/features/bench/bench-view';
 
 /** One treatment's row: its pots, and its interval against the control, all on the axis. */
 export interface DotRow {
   readonly tag: TagView;
   readonly points: readonly { readonly code: string; readonly x: number; readonly value: number }[];
-  /** Where the estimate lies, and the ends of its adjusted interval; null for the control and without a test. */
+  /** Where the estimate lies, and the ends of the interval that its call rests on; null for the control and without a test. */
   readonly estimate: number | null;
   readonly interval: readonly [number, number] | null;
 }
@@ -40,8 +41,9 @@ export function dotRowsOf({ input, judgement }: Analysis, tags: readonly TagView
       .map(tag => {
         const contrast = judgement.contrasts.find(candidate => candidate.treatment === tag.name);
         const isTested = contrast?.estimable === true;
-        const percentCi = isTested ? contrast.percentCiAdjusted : null;
-        const ci = isTested ? contrast.ciAdjusted : null;
+        const { ci, percentCi } = isTested
+          ? shownInterval(contrast)
+          : { ci: null, percentCi: null };
         return {
           tag,
           points: input.units.flatMap(unit =>

@@ -12,9 +12,8 @@ import { figureOf } from './outcome-test';
 
 /** At this p of its own a treatment may still be called: only then are all the sets it belongs to looked at. */
 const MAY_BE_CALLED = 0.05;
+/** Treatments, which make 63 sets. */
 const MOST_CLOSED = 6;
-
-// treatments: 63 sets
 
 /**
  * p for several treatments, so that no true “no difference” is called more often than in five of 100 trials, however strong the

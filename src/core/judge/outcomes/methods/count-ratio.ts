@@ -1,4 +1,5 @@
 import {
+  effortOf,
   isSplit,
   type OutcomeInput,
   type ReadUnit,
@@ -18,6 +19,8 @@ export interface CountRatio {
    * 0 where they don't.
    */
   readonly seOfCrowding: number;
+  /** The same two errors of the control's own mean, on its logarithm. */
+  readonly ofControl: { readonly se: number; readonly seOfCrowding: number };
   readonly df: number;
 }
 
@@ -58,14 +61,39 @@ function ratioWithinBlocks(
   const model = fitCounts(
     units.map(unit => unit.value),
     columns,
+    units.map(effortOf),
   );
   if (!model || at < 0) return undefined;
-  return { ...model.logRatio(at), seOfCrowding: model.seOfCrowding(at), df: model.residualDf };
+  const control = sumsOf(units.filter(unit => unit.treatment === input.control));
+  return {
+    ...model.logRatio(at),
+    seOfCrowding: model.seOfCrowding(at),
+    ofControl: errorsOfMean(control, model.dispersion, model.overdispersion),
+    df: model.residualDf,
+  };
 }
 
 interface GroupSums {
   readonly n: number;
   readonly sum: number;
+  /** Whole units that were looked at, the parts of the others added up. */
+  readonly effort: number;
+}
+
+function sumsOf(units: readonly ReadUnit[]): GroupSums {
+  return {
+    n: units.length,
+    sum: units.reduce((total, unit) => total + unit.value, 0),
+    effort: units.reduce((total, unit) => total + effortOf(unit), 0),
+  };
+}
+
+/** The errors of a mean's logarithm: by so many times Poisson's variance, and by one that grows faster than the mean. */
+function errorsOfMean({ n, sum }: GroupSums, dispersion: number, overdispersion: number) {
+  return {
+    se: Math.sqrt(dispersionSpread(dispersion) / sum),
+    seOfCrowding: overdispersion === 0 ? 0 : Math.sqrt(1 / sum + overdispersion / n),
+  };
 }
 
 /** Without blocks the model has its answer in the means, however many units and treatments there are. */
@@ -74,31 +102,33 @@ function ratioOfMeans(
   units: readonly ReadUnit[],
   treatment: string,
 ): CountRatio | undefined {
-  const groups = new Map<string, GroupSums>();
+  const byTreatment = new Map<string, ReadUnit[]>();
   for (const unit of units) {
-    const { n, sum } = groups.get(unit.treatment) ?? { n: 0, sum: 0 };
-    groups.set(unit.treatment, { n: n + 1, sum: sum + unit.value });
+    const others = byTreatment.get(unit.treatment);
+    if (others) others.push(unit);
+    else byTreatment.set(unit.treatment, [unit]);
   }
+  const groups = new Map([...byTreatment].map(([name, own]) => [name, sumsOf(own)]));
   const df = units.length - groups.size;
   const [a, b] = [groups.get(treatment), groups.get(input.control)];
   if (df < 1 || !a || !b || [...groups.values()].some(each => each.sum === 0)) return undefined;
   const means = units.map(unit => {
     const own = groups.get(unit.treatment);
-    return own ? own.sum / own.n : 0;
+    return own ? (effortOf(unit) * own.sum) / own.effort : 0;
   });
-  const dispersion =
-    units.reduce((sum, unit, i) => sum + (unit.value - (means[i] ?? 0)) ** 2 / (means[i] ?? 1), 0) /
-    df;
-  const crowding = overdispersionOf(
-    units.map(unit => unit.value),
-    means,
-    df,
+  const pearson = units.reduce(
+    (sum, unit, i) => sum + (unit.value - (means[i] ?? 0)) ** 2 / (means[i] ?? 1),
+    0,
   );
+  const counts = units.map(unit => unit.value);
+  const overdispersion = overdispersionOf(counts, means, df);
+  const [own, control] = [a, b].map(each => errorsOfMean(each, pearson / df, overdispersion));
+  if (!own || !control) return undefined;
   return {
-    estimate: Math.log(a.sum / a.n / (b.sum / b.n)),
+    estimate: Math.log(a.sum / a.effort / (b.sum / b.effort)),
     df,
-    se: Math.sqrt(dispersionSpread(dispersion) * (1 / a.sum + 1 / b.sum)),
-    seOfCrowding:
-      crowding === 0 ? 0 : Math.sqrt(1 / a.sum + crowding / a.n + 1 / b.sum + crowding / b.n),
+    se: Math.hypot(own.se, control.se),
+    seOfCrowding: Math.hypot(own.seOfCrowding, control.seOfCrowding),
+    ofControl: control,
   };
 }

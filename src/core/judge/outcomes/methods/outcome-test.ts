@@ -1,6 +1,6 @@
 import type { Interval } from '@/core/judge/outcomes/judgement';
 import type { Effect, OutcomeMethod } from '@/core/judge/outcomes/outcome-judgement';
-import type { BlockOfTwo, ReadUnit } from '@/core/judge/question/outcome-input';
+import { type BlockOfTwo, effortOf, type ReadUnit } from '@/core/judge/question/outcome-input';
 
 /** What one kind's test says of a treatment beside the control, before it is called. */
 export interface OutcomeTest {
@@ -12,12 +12,14 @@ export interface OutcomeTest {
   readonly unitP: number;
   readonly difference: number;
   readonly intervalAt: (confidence: number) => Interval | null;
+  /** The difference in percent of the control, where it has an interval of its own. */
+  readonly percentAt?: (confidence: number) => Interval;
   readonly effectAt: (confidence: number) => Effect | null;
 }
 
-/** A unit's own figure, as shuffles and pairs take it. */
+/** A unit's own figure, as shuffles and pairs take it: of fewer parts, their rate. */
 export function figureOf(unit: ReadUnit): number {
-  return unit.outOf === null ? unit.value : unit.value / unit.outOf;
+  return unit.value / (unit.outOf ?? effortOf(unit));
 }
 
 export const both = (

@@ -31,24 +31,45 @@ export function testCounts(
     const half = tQuantile(1 - (1 - confidence) / 2, df) * widerSe;
     return [Math.exp(estimate - half), Math.exp(estimate + half)];
   };
-  const level = meanFigure(control);
+  const ratio = Math.exp(estimate);
+  const controlSe = Math.max(model.ofControl.se, model.ofControl.seOfCrowding);
   return {
     method: 'quasi-poisson',
     p: pOf(se),
     shuffleP,
     unitP: Math.max(pOf(widerSe), isSplit(input) ? blockDifferencesP(blocks) : 0),
     difference,
-    // The control's own error is in the ratio: beside its mean as it came.
     intervalAt: confidence => {
-      const [low, high] = ratioAt(confidence);
-      return [level * (low - 1), level * (high - 1)];
+      const level = meanFigure(control);
+      const ownSe = Math.sqrt(Math.max(0, widerSe ** 2 - controlSe ** 2));
+      const t = tQuantile(1 - (1 - confidence) / 2, df);
+      return differenceOfRates([level * ratio, t * ownSe], [level, t * controlSe]);
     },
-    effectAt: confidence => ({
-      what: 'rate-ratio',
-      value: Math.exp(estimate),
-      ci: ratioAt(confidence),
-    }),
+    percentAt: confidence => {
+      const [low, high] = ratioAt(confidence);
+      return [100 * (low - 1), 100 * (high - 1)];
+    },
+    effectAt: confidence => ({ what: 'rate-ratio', value: ratio, ci: ratioAt(confidence) }),
   };
+}
+
+/**
+ * Interval of a difference from those of its two rates: Zou & Donner (2008), Statistics in Medicine 27, 1693-1702.
+ *
+ * @param own rate and half the interval of its logarithm
+ * @param control the same
+ */
+function differenceOfRates(
+  [own, ownHalf]: readonly [number, number],
+  [control, controlHalf]: readonly [number, number],
+): Interval {
+  const down = (rate: number, half: number): number => rate * (1 - Math.exp(-half));
+  const up = (rate: number, half: number): number => rate * (Math.exp(half) - 1);
+  const difference = own - control;
+  return [
+    difference - Math.hypot(down(own, ownHalf), up(control, controlHalf)),
+    difference + Math.hypot(up(own, ownHalf), down(control, controlHalf)),
+  ];
 }
 
 /** Student's t of the differences within the blocks: of a few beds the model's spread is too small by more than a t allows for. */

@@ -25,9 +25,7 @@ export function testDays(input: OutcomeInput, blocks: readonly BlockOfTwo[]): Ou
   };
   const test = logRank(isBlocked ? samples : [all]);
   const shuffleP = logRankByDeals(isBlocked ? samples : [all], input.seed).p;
-  const until = Math.min(
-    ...[all.treated, all.control].map(units => Math.max(...units.map(unit => unit.days))),
-  );
+  const until = lastKnownDay([all.treated, all.control]);
   const [a, b] = [restrictedMeanWait(all.treated, until), restrictedMeanWait(all.control, until)];
   const within = isBlocked ? waitsWithinBlocks(blocks, until) : undefined;
   const { difference, se, df } = within ?? {
@@ -52,6 +50,18 @@ export function testDays(input: OutcomeInput, blocks: readonly BlockOfTwo[]): Ou
         ? null
         : { what: 'hazard-ratio', value: test.hazardRatio, ci: null },
   };
+}
+
+/**
+ * The last day on which all curves are known. One on which all have come is known for good: nothing waits any more. One on
+ * which some still wait is known up to the last look.
+ */
+function lastKnownDay(samples: readonly (readonly Waited[])[]): number {
+  const last = (units: readonly Waited[]): number => Math.max(...units.map(unit => unit.days));
+  const open = samples.filter(units =>
+    units.some(unit => !unit.hasCome && unit.days >= last(units)),
+  );
+  return open.length > 0 ? Math.min(...open.map(last)) : Math.max(...samples.map(last));
 }
 
 /** How much longer the treated waited, block by block, up to a common day; undefined where one was looked at for a shorter time. */

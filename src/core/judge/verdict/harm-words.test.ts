@@ -1,0 +1,110 @@
+import { judge } from '@/core/judge/outcomes/judge';
+import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
+import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import type { OutcomeUnit } from '@/core/judge/question/outcome-input';
+import { sentenceCase } from './harm-words';
+
+const SPREAD = [1, 0, 2, -1, -2, 0];
+
+/** Six pots of each treatment about these means, all with the same spread. The first is the control. */
+function verdictOf(means: Readonly<Record<string, number>>, pots = SPREAD) {
+  const treatments = Object.keys(means);
+  return judge({
+    response: 'beans',
+    responseUnit: 'g',
+    unitWord: 'pot',
+    treatmentName: 'compost',
+    treatments,
+    control: treatments[0] ?? '',
+    blockNames: [],
+    units: treatments.flatMap(treatment =>
+      pots.map((extra, i) => ({
+        id: `${treatment}${i}`,
+        treatment,
+        blocks: [],
+        value: (means[treatment] ?? 0) + extra,
+      })),
+    ),
+    subsamples: pots.length * treatments.length,
+    better: 'higher',
+    margin: { kind: 'percent', percent: 20 },
+    confidence: 0.95,
+    shuffles: 0,
+    seed: 1,
+    isDeclared: true,
+    priorCv: STARTING_GUESS_CV,
+  }).verdict;
+}
+
+test('harm is said first, though another makes no difference', () => {
+  const verdict = verdictOf({ 'plain heap': 100, bark: 101, peat: 66 });
+  expect(verdict.headline).toBe('Peat did worse than plain heap: 34% less beans.');
+  expect(verdict.call).toBe('clearly-worse');
+  expect(verdict.detail).toContain('bark: 1% more beans than plain heap');
+});
+
+test('harm is said first, though another can’t be told yet', () => {
+  const noisy = [30, -30, 25, -25, 10, -10];
+  const verdict = verdictOf({ 'plain heap': 100, bark: 112, peat: 5 }, noisy);
+  expect(verdict.headline).toMatch(/^Peat did worse than plain heap: 95% less beans\.$/);
+  expect(verdict.detail).toContain('bark: can’t tell yet.');
+});
+
+test('harm stands in the headline of a winner, with its size in the detail', () => {
+  const verdict = verdictOf({ 'plain heap': 100, seaweed: 131, peat: 50 });
+  expect(verdict.headline).toBe('Seaweed gave 31% more beans than plain heap, but peat did worse.');
+  expect(verdict.detail).toContain('peat: 50% less beans than plain heap');
+});
+
+test('all of them harmful are all named', () => {
+  expect(verdictOf({ 'plain heap': 100, bark: 60, peat: 50 })).toMatchObject({
+    headline: 'Bark and peat did worse than plain heap.',
+    best: 'plain heap',
+  });
+});
+
+test('counts say harm first, too', () => {
+  const counts = {
+    nothing: [2, 3, 2, 3, 2, 3],
+    soap: [2, 2, 3, 3, 3, 2],
+    beer: [9, 12, 10, 14, 11, 12],
+  };
+  const units = Object.entries(counts).flatMap(([treatment, values]) =>
+    values.map(
+      (value, i): OutcomeUnit => ({
+        id: `${treatment}${i}`,
+        treatment,
+        blocks: [],
+        value,
+        outOf: null,
+        hasCome: false,
+      }),
+    ),
+  );
+  const { headline, call } = judgeOutcome({
+    kind: 'count',
+    response: 'slugs',
+    unitWord: 'pot',
+    treatmentName: 'remedy',
+    treatments: Object.keys(counts),
+    control: 'nothing',
+    blockNames: [],
+    isPaired: false,
+    units,
+    better: 'lower',
+    margin: null,
+    confidence: 0.95,
+    seed: 1,
+    isDeclared: true,
+  });
+  expect(headline).toMatch(/^Beer did worse than “nothing”: 4\.53 times as many/);
+  expect(call).toBe('worse');
+});
+
+test.each([
+  ['seaweed gave more', 'Seaweed gave more'],
+  ['pH 6 gave more', 'pH 6 gave more'],
+  ['2 cm gave more', '2 cm gave more'],
+])('a sentence begins with a capital: %s', (given, said) => {
+  expect(sentenceCase(given)).toBe(said);
+});

@@ -1,0 +1,28 @@
+import type { Call } from '@/core/judge/outcomes/judgement';
+import { listed } from '@/core/words/listed';
+import { isWorse } from './call';
+
+/** Treatments that did worse than the control. */
+export function harmfulOf(
+  contrasts: readonly { readonly treatment: string; readonly call: Call }[],
+): readonly string[] {
+  return contrasts.filter(({ call }) => isWorse(call)).map(({ treatment }) => treatment);
+}
+
+/** A headline about a winner with the harm in the same sentence: nobody reads on to the table for bad news. */
+export function withHarm(headline: string, harmful: readonly string[]): string {
+  return harmful.length === 0
+    ? headline
+    : `${headline.replace(/\.$/, '')}, but ${listed(harmful)} did worse.`;
+}
+
+/** @param size of the harm, where it is but one */
+export function harmHeadline(harmful: readonly string[], control: string, size: string): string {
+  const found = `${listed(harmful)} did worse than ${control}`;
+  return harmful.length === 1 && size !== '' ? `${found}: ${size}.` : `${found}.`;
+}
+
+/** A sentence begins with a capital, also where a treatment's name comes first; names like “pH 6” keep theirs. */
+export function sentenceCase(sentence: string): string {
+  return /^.[A-Z]/.test(sentence) ? sentence : sentence.charAt(0).toUpperCase() + sentence.slice(1);
+}
