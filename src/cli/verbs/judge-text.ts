@@ -1,7 +1,8 @@
 import type { DoseResponse } from '@/core/judge/after/dose-response';
-import type { Judgement } from '@/core/judge/outcomes/judgement';
+import type { EstimableContrast, FactorEffect, Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { TableTrouble } from '@/core/judge/table/table-roles';
+import { shownInterval } from '@/core/judge/verdict/shown-interval';
 
 export function doseText({ trend, fits, levelsOffAt }: DoseResponse): string {
   const best = fits[0];
@@ -52,9 +53,11 @@ export function plainText(judgement: Judgement, input: JudgeInput): string {
         `${group.treatment}: n ${group.n}, mean ${short(group.mean)}, SD ${group.sd === null ? 'none' : short(group.sd)}`,
     ),
     '',
+    ...judgement.effects.map(effect => effectLine(effect)),
+    ...(judgement.effects.length > 0 ? [''] : []),
     ...judgement.contrasts.map(contrast =>
       contrast.estimable
-        ? `${contrast.treatment} − ${contrast.control}: ${short(contrast.difference)}${contrast.ciAdjusted ? ` (${short(contrast.ciAdjusted[0])} to ${short(contrast.ciAdjusted[1])}, adjusted p ${short(contrast.pAdjusted ?? 1)})` : ''}${contrast.shufflePAdjusted === null ? '' : `, shuffle p ${short(contrast.shufflePAdjusted)}`}: ${contrast.call}`
+        ? contrastLine(contrast)
         : `${contrast.treatment} − ${contrast.control}: this layout can't compare them`,
     ),
     ...(shuffle
@@ -68,6 +71,26 @@ export function plainText(judgement: Judgement, input: JudgeInput): string {
       : []),
   ];
   return `${lines.join('\n')}\n`;
+}
+
+function contrastLine(contrast: EstimableContrast): string {
+  const { ci } = shownInterval(contrast);
+  const sure = ci
+    ? ` (${short(ci[0])} to ${short(ci[1])}, adjusted p ${short(contrast.pAdjusted ?? 1)})`
+    : '';
+  const shuffled =
+    contrast.shufflePAdjusted === null ? '' : `, shuffle p ${short(contrast.shufflePAdjusted)}`;
+  return `${contrast.treatment} − ${contrast.control}: ${short(contrast.difference)}${sure}${shuffled}: ${contrast.call}`;
+}
+
+function effectLine(effect: FactorEffect): string {
+  const where =
+    effect.within === null
+      ? 'averaged'
+      : Object.entries(effect.within)
+          .map(([factor, level]) => `${factor} ${level}`)
+          .join(', ');
+  return `${effect.factor}, ${where}: ${contrastLine(effect)}`;
 }
 
 function short(value: number): string {

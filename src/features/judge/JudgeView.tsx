@@ -17,6 +17,7 @@ import type { TagView } from '@/features/bench/bench-view';
 import { CallsTable } from '@/features/judge/answer/CallsTable';
 import { differencesOf } from '@/features/judge/answer/differences';
 import { dotRowsOf } from '@/features/judge/answer/dot-rows';
+import { FactorEffects } from '@/features/judge/answer/FactorEffects';
 import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
 import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
 import { OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
@@ -100,6 +101,7 @@ export function JudgeView(props: JudgeViewProps) {
       />
       <EveryUnit measure={measure} tags={tags} printValue={printValue} state={state} spec={spec} />
       <Guesses guesses={guesses} analysis={analysis} />
+      <FactorEffects analysis={analysis} printValue={printValue} />
       <CallsTable analysis={analysis} tags={tags} printValue={printValue} />
       {byMeans.includes(measure.id) && (
         <Soft>

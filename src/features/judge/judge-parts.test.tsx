@@ -312,7 +312,13 @@ describe('was the question answered', () => {
     expect(screen.getByRole('status')).toHaveTextContent(
       /^Yes: feed 1 gave 1\d\d g more than feed 2/,
     );
+    fireEvent.change(screen.getByLabelText('Hold'), { target: { value: 'feed 2' } });
+    fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 1' } });
+    expect(screen.getByRole('status')).toHaveTextContent(
+      /^No, feed 1 did better: feed 2 gave 1\d\d g less than feed 1/,
+    );
     fireEvent.change(screen.getByLabelText('Hold'), { target: { value: 'plain water' } });
+    fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 2' } });
     expect(screen.getByRole('status')).toHaveTextContent(
       /^Not settled: plain water gave \d+ g (more|less) than feed 2/,
     );

@@ -1,9 +1,10 @@
-import type { Judgement } from '@/core/judge/outcomes/judgement';
+import type { EstimableContrast, Judgement } from '@/core/judge/outcomes/judgement';
 import type { OutcomeContrast, OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
 import { effectWords, groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
 import type { PlannedVerdict } from '@/core/judge/verdict/planned-verdict';
+import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import { pluralOf } from '@/core/words/plural';
 import type { Report, ReportTable } from '@/print/report-html';
 
@@ -52,8 +53,6 @@ function ofMeans(
     const group = groupOf(name);
     return [String(group?.n ?? 0), group ? printValue(group.mean) : '—'];
   };
-  const percent = (value: number): string =>
-    `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(0)}%`;
   return {
     headline,
     detail,
@@ -86,11 +85,7 @@ function ofMeans(
                 contrast.percent === null
                   ? printValue(contrast.difference)
                   : percent(contrast.percent),
-                contrast.percentCiAdjusted
-                  ? contrast.percentCiAdjusted.map(percent).join(' to ')
-                  : contrast.ciAdjusted
-                    ? contrast.ciAdjusted.map(printValue).join(' to ')
-                    : '—',
+                intervalOf(contrast, printValue),
                 CALLS[contrast.call],
               ]
             : ['', '', 'can’t be compared']),
@@ -102,6 +97,18 @@ function ofMeans(
       unit.isLeftOut ? 'left out' : unit.value === null ? 'no reading' : printValue(unit.value),
     ),
   };
+}
+
+function percent(value: number): string {
+  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(0)}%`;
+}
+
+/** The interval that the call rests on; named where it is not the usual one. */
+function intervalOf(contrast: EstimableContrast, printValue: (value: number) => string): string {
+  const { ci, percentCi, confidence } = shownInterval(contrast);
+  const which = confidence === 95 ? '' : ` (${confidence}%)`;
+  if (percentCi) return `${percentCi.map(percent).join(' to ')}${which}`;
+  return ci ? `${ci.map(printValue).join(' to ')}${which}` : '—';
 }
 
 function ofKind(

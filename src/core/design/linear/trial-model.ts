@@ -35,6 +35,14 @@ export interface TrialModel {
   readonly wholeTerms: number;
   /** Each unit's whole plot, named within its block; undefined where there is one size of unit. */
   readonly wholePlot: readonly string[] | undefined;
+  /**
+   * Treatments' means by these weights, over equally weighted blocks; undefined where the layout can't give it. An average may
+   * be given whose parts are not.
+   */
+  readonly combinationOf: (
+    model: LinearModel,
+    weights: readonly (readonly [treatment: string, weight: number])[],
+  ) => Combination | undefined;
   /** A treatment's mean over equally weighted blocks, at the mean start size: the combination that estimates it. */
   readonly meanOf: (model: LinearModel, treatment: string) => Combination | undefined;
   /** Treatment a minus treatment b. */
@@ -71,6 +79,12 @@ export function buildTrialModel(input: DesignInput): TrialModel {
   ];
   const own = (treatment: string): readonly number[] =>
     treatmentTerms.flatMap(term => term.rowOf(treatment));
+  const combinationOf: TrialModel['combinationOf'] = (model, weights) => {
+    const total = weights.reduce((sum, [, weight]) => sum + weight, 0);
+    const rows = weights.map(([treatment, weight]) => own(treatment).map(value => weight * value));
+    const summed = (rows[0] ?? []).map((_, j) => rows.reduce((sum, row) => sum + row[j]!, 0));
+    return model.combine(total, [...average.map(value => total * value), ...summed]);
+  };
   return {
     units,
     blockTerms,
@@ -80,12 +94,13 @@ export function buildTrialModel(input: DesignInput): TrialModel {
     wholeTerms,
     wholePlot,
     fit: values => fitLinearModel(values, terms),
-    meanOf: (model, treatment) => model.combine(1, [...average, ...own(treatment)]),
-    differenceOf: (model, a, b) => {
-      const rowB = own(b);
-      const differences = own(a).map((value, j) => value - rowB[j]!);
-      return model.combine(0, [...average.map(() => 0), ...differences]);
-    },
+    combinationOf,
+    meanOf: (model, treatment) => combinationOf(model, [[treatment, 1]]),
+    differenceOf: (model, a, b) =>
+      combinationOf(model, [
+        [a, 1],
+        [b, -1],
+      ]),
   };
 }
 

@@ -40,7 +40,9 @@ export function compareWithControl(
     if (!difference)
       return { estimable: false, treatment, control: input.control, call: 'no-test' };
     const mean = trial.meanOf(model, treatment);
-    const context = { input, model, trial, treatment, difference, mean, control };
+    const unitCounts = [countOf(trial, treatment), countOf(trial, input.control)] as const;
+    const controlName = input.control;
+    const context = { input, model, treatment, controlName, difference, mean, control, unitCounts };
     return spread && families && isJudged(difference, treatment)
       ? testedContrast(context, spread, families(difference))
       : untestedContrast(context);
@@ -57,20 +59,24 @@ export function compareWithControl(
  */
 function replicatedIn(input: JudgeInput, trial: TrialModel): (treatment: string) => boolean {
   if (isOneEachCell(input, trial.units)) return () => true;
-  return treatment => trial.units.filter(unit => unit.treatment === treatment).length > 1;
+  return treatment => countOf(trial, treatment) > 1;
 }
 
-interface ContrastContext {
+/** A difference with all that its call rests on. */
+export interface ContrastContext {
   readonly input: JudgeInput;
   readonly model: LinearModel;
-  readonly trial: TrialModel;
   readonly treatment: string;
+  /** What the treatment is held against. */
+  readonly controlName: string;
   readonly difference: Combination;
   readonly mean: Combination | undefined;
   readonly control: Combination | undefined;
+  /** Units of the treatment and of the control. */
+  readonly unitCounts: readonly [number, number];
 }
 
-interface Family {
+export interface Family {
   readonly largest: LargestT;
   readonly criticalT: number;
   /** Of the interval at 1 − 2α, all comparisons together: two one-sided tests of each. */
@@ -81,7 +87,7 @@ interface Family {
  * The joint distribution of all comparisons: a multivariate t, where one spread judges them all. In a split plot some rest on
  * other degrees of freedom, and no one t covers them together: there each is held to its equal share (Bonferroni).
  */
-function familiesOf(
+export function familiesOf(
   combinations: readonly (Combination | undefined)[],
   spread: EffectError,
   confidence: number,
@@ -118,8 +124,8 @@ export function equalShares(count: number, df: number): LargestT {
 }
 
 function untestedContrast({
-  input,
   treatment,
+  controlName,
   difference,
   control,
   model,
@@ -127,7 +133,7 @@ function untestedContrast({
   return {
     estimable: true,
     treatment,
-    control: input.control,
+    control: controlName,
     difference: difference.estimate,
     se: null,
     df: model.residualDf,
@@ -148,12 +154,12 @@ function untestedContrast({
   };
 }
 
-function testedContrast(
+export function testedContrast(
   context: ContrastContext,
   spread: EffectError,
   { largest, criticalT, equivalenceT }: Family,
 ): EstimableContrast {
-  const { input, difference, control, trial, treatment } = context;
+  const { input, difference, control, controlName, treatment, unitCounts } = context;
   const estimate = difference.estimate;
   const se = Math.sqrt(spread.covariance(difference, difference));
   const df = spread.dfOf(difference);
@@ -191,13 +197,13 @@ function testedContrast(
     residualDf: df,
     margin: smallest,
     confidence: input.confidence,
-    unitsEach: unitsEach(trial, [treatment, input.control]),
+    unitsEach: unitsEach(unitCounts),
     treatments: input.treatments.length,
   };
   return {
     estimable: true,
     treatment,
-    control: input.control,
+    control: controlName,
     difference: estimate,
     se,
     df,
@@ -220,9 +226,12 @@ function testedContrast(
 }
 
 /** Harmonic mean of two treatments' counts: what the variance of their difference rests on. */
-function unitsEach(trial: TrialModel, treatments: readonly string[]): number {
-  const counts = treatments.map(name => trial.units.filter(unit => unit.treatment === name).length);
+function unitsEach(counts: readonly [number, number]): number {
   return counts.length / counts.reduce((sum, count) => sum + 1 / Math.max(1, count), 0);
+}
+
+function countOf(trial: TrialModel, treatment: string): number {
+  return trial.units.filter(unit => unit.treatment === treatment).length;
 }
 
 function percentOf(difference: Combination, control: Combination | undefined): number | null {

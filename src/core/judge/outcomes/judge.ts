@@ -18,7 +18,8 @@ import {
   runPermutationTest,
 } from '@/core/stats/permutation/permutation-test';
 import { compareEveryPair, compareWithControl } from './comparisons';
-import { errorAnalysisOf } from './error-strata';
+import { type EffectError, errorAnalysisOf } from './error-strata';
+import { factorEffectsOf, interactionsOf } from './factor-effects';
 import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
 import { latinSquareOf, ruleOfLayout } from './re-randomisation-of';
 
@@ -46,6 +47,8 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   const model = trial.fit(trial.units.map(unit => unit.value));
   const { anova, spread } = errorAnalysisOf(trial, model);
   const { contrasts, criticalT } = compareWithControl(input, trial, model, spread);
+  const effects = factorEffectsOf(input, trial, model, spread);
+  const interactions = interactionsOf(input, anova);
   const pairs = compareEveryPair(input, trial, model, spread);
   const means = adjustedMeans(input, trial, model);
   const bestFirst = orderedBestFirst(input, means, groups);
@@ -57,6 +60,8 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     adjustedMeans: means,
     anova,
     contrasts,
+    effects,
+    interactions,
     pairs,
     letters: lettersOf(bestFirst, pairs, input.confidence),
     shuffle: null,
@@ -74,11 +79,27 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     verdict: wordVerdict({
       input,
       contrasts,
+      agreed: agreedContrast(input, trial, model, spread),
+      effects,
+      interactions,
       groups,
       mayHoldTheBest: mayHoldTheBest(input, bestFirst, contrasts, pairs),
     }),
     warnings,
   };
+}
+
+/** The comparison that was agreed on, by itself: no other one was asked, so none is allowed for. */
+function agreedContrast(
+  { agreed, ...input }: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+  spread: EffectError | undefined,
+): Contrast | null {
+  if (!agreed) return null;
+  const { one, other } = agreed;
+  const asked = { ...input, treatments: [other, one], control: other };
+  return compareWithControl(asked, trial, model, spread).contrasts[0] ?? null;
 }
 
 /** Where the spreads are unlike, a look that lets each keep its own belongs to it; elsewhere it would only be weaker. */
@@ -274,6 +295,8 @@ function emptyJudgement(input: JudgeInput): Judgement {
       control: input.control,
       call: 'no-test',
     })),
+    effects: [],
+    interactions: [],
     pairs: [],
     letters: null,
     shuffle: null,

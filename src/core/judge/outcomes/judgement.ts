@@ -73,6 +73,21 @@ export interface EstimableContrast {
   readonly unitsNeeded: number | null;
 }
 
+/** What a level of a crossed factor does beside the factor's own control level. */
+export interface FactorEffect extends EstimableContrast {
+  readonly factor: string;
+  readonly level: string;
+  readonly against: string;
+  /** The other factors' levels that it is told within; null where it is averaged over them. */
+  readonly within: Readonly<Record<string, string>> | null;
+}
+
+/** Whether factors depend on each other: `crop:char`. */
+export interface Interaction {
+  readonly term: string;
+  readonly p: number | null;
+}
+
 /** Two treatments beside each other: a minus b. Tukey-Kramer. */
 export type Pair =
   | {
@@ -141,6 +156,9 @@ export interface Judgement {
   readonly adjustedMeans: Readonly<Record<string, number | null>>;
   readonly anova: readonly AnovaRow[];
   readonly contrasts: readonly Contrast[];
+  /** Of crossed factors: each averaged over the others first, then within their levels. Empty where nothing is crossed. */
+  readonly effects: readonly FactorEffect[];
+  readonly interactions: readonly Interaction[];
   readonly pairs: readonly Pair[];
   readonly letters: Readonly<Record<string, string>> | null;
   readonly shuffle: PermutationResult | null;

@@ -8,6 +8,12 @@ export type Margin =
   | { readonly kind: 'percent'; readonly percent: number }
   | { readonly kind: 'absolute'; readonly amount: number };
 
+/** The first is held against the second. */
+export interface AgreedPair {
+  readonly one: string;
+  readonly other: string;
+}
+
 /** Everything the judge needs: one value a unit, and what was planned. */
 export interface JudgeInput extends DesignInput {
   /** What was measured, as a noun that “more” can stand before: `beans`, `weight`. */
@@ -29,6 +35,8 @@ export interface JudgeInput extends DesignInput {
   readonly margin: Margin | null;
   /** In (0, 1), usually 0.95. */
   readonly confidence: number;
+  /** Two treatments that were agreed on before the lock as what the question is about; then the headline is theirs. */
+  readonly agreed?: AgreedPair | undefined;
   /** Random deals where there are too many to look at all; 0 leaves the shuffle test out. */
   readonly shuffles: number;
   readonly seed: number;

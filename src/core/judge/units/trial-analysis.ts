@@ -3,7 +3,7 @@ import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-in
 import { centresOf } from '@/core/design/site/site-bias';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type { JudgeInput, Margin, PriorCv } from '@/core/judge/question/judge-input';
+import type { AgreedPair, JudgeInput, Margin, PriorCv } from '@/core/judge/question/judge-input';
 import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-value/unit-values';
 import type { Incident } from '@/core/trial/model/incident';
 import type { Layout } from '@/core/trial/model/layout';
@@ -115,12 +115,20 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     ),
     better: measure.better,
     margin: spec.margin,
+    agreed: agreedPairOf(data),
     confidence: 0.95,
     shuffles: spec.shuffles,
     seed: spec.seed,
     isDeclared: measure.isMain,
     priorCv: spec.priorCv,
   };
+}
+
+/** The two treatments that the question is about, where that was agreed on and both are still there. */
+export function agreedPairOf({ trial, treatments }: TrialData): AgreedPair | undefined {
+  const { askedOne: one, askedOther: other } = trial.rules;
+  const isThere = (name: string): boolean => treatments.some(treatment => treatment.name === name);
+  return one !== other && isThere(one) && isThere(other) ? { one, other } : undefined;
 }
 
 /** What a layout's blocks are called: rows and columns of a square, shelves, pairs, gardens; none where it had none. */

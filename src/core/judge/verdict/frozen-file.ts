@@ -63,13 +63,17 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
   const planned = { ...plannedSpec(data, look.priorCv), shuffles: look.shuffles, seed: look.seed };
   const now = plannedVerdict(data, planned, judgeWithoutShuffle);
   const made = plain(now.input);
-  const inputDifferences = differencesOf(plain(input), made, 'input');
+  const inputDifferences = differencesOf(plain(input), knownThen(input, made), 'input');
   const again = plain(
     now.by === 'kind'
       ? judgeOutcome(input as unknown as OutcomeInput)
       : judge(input as unknown as JudgeInput),
   );
-  const judgedDifferences = differencesOf(plain(judgement), again, 'judgement');
+  const judgedDifferences = differencesOf(
+    plain(judgement),
+    knownThen(judgement, again),
+    'judgement',
+  );
   return success({
     code,
     closedAt,
@@ -87,6 +91,17 @@ function underTodaysNames(
 ): Readonly<Record<string, unknown>> {
   return Object.fromEntries(
     Object.entries(input).map(([key, value]) => [RENAMED[key] ?? key, value]),
+  );
+}
+
+/** What files of earlier versions did not hold yet. */
+const LATER: readonly string[] = ['agreed', 'effects', 'interactions'];
+
+/** What is there today, without what later versions added to it. */
+function knownThen(then: Readonly<Record<string, unknown>>, now: unknown): unknown {
+  if (typeof now !== 'object' || now === null) return now;
+  return Object.fromEntries(
+    Object.entries(now).filter(([key]) => key in then || !LATER.includes(key)),
   );
 }
 

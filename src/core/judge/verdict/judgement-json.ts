@@ -1,4 +1,9 @@
-import type { Contrast, EstimableContrast, Judgement } from '@/core/judge/outcomes/judgement';
+import type {
+  Contrast,
+  EstimableContrast,
+  FactorEffect,
+  Judgement,
+} from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 
 /**
@@ -32,6 +37,9 @@ export function judgementJson(
       unitsNeeded: verdict.unitsNeeded,
     },
     warnings: judgement.warnings,
+    outcome: 'continuous',
+    effects: judgement.effects.map(effectJson),
+    interactions: judgement.interactions,
     adjustedMeans: judgement.adjustedMeans,
     otherScales: judgement.otherScales,
     margin: input.margin,
@@ -58,6 +66,27 @@ const CONTRAST_KEYS = [
   'call',
   'unitsNeeded',
 ] as const satisfies readonly (keyof EstimableContrast)[];
+
+const EFFECT_KEYS = [
+  'factor',
+  'level',
+  'against',
+  'within',
+  'difference',
+  'se',
+  'df',
+  'p',
+  'ci',
+  'pAdjusted',
+  'ciAdjusted',
+  'percent',
+  'percentCiAdjusted',
+  'call',
+] as const satisfies readonly (keyof FactorEffect)[];
+
+function effectJson(effect: FactorEffect): Readonly<Record<string, unknown>> {
+  return Object.fromEntries(EFFECT_KEYS.map(key => [key, effect[key]]));
+}
 
 function contrastJson(contrast: Contrast): Readonly<Record<string, unknown>> {
   if (!contrast.estimable)

@@ -1,9 +1,19 @@
-import type { Contrast, TreatmentGroup } from '@/core/judge/outcomes/judgement';
+import type {
+  Contrast,
+  FactorEffect,
+  Interaction,
+  TreatmentGroup,
+} from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 
 export interface VerdictContext {
   readonly input: JudgeInput;
   readonly contrasts: readonly Contrast[];
+  /** The comparison that was agreed on before the lock; null where the question is about all and the control. */
+  readonly agreed: Contrast | null;
+  /** Of crossed factors what each does, and whether they depend on each other; empty where nothing is crossed. */
+  readonly effects: readonly FactorEffect[];
+  readonly interactions: readonly Interaction[];
   readonly groups: readonly TreatmentGroup[];
   readonly mayHoldTheBest: readonly string[];
 }

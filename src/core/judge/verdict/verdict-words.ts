@@ -3,6 +3,7 @@ import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
 import { isBetter, isWorse, overallCall } from './call';
+import { factorCall, factorWords } from './factor-words';
 import { harmfulOf, harmHeadline, sentenceCase, withHarm } from './harm-words';
 import {
   amount,
@@ -19,7 +20,6 @@ import type { VerdictContext, Words } from './verdict-context';
 
 /** The verdict of the whole trial in plain words. It names a best treatment only where the units carry it. */
 export function wordVerdict(context: VerdictContext): Verdict {
-  const call = overallCall(context.contrasts);
   const best = bestOf(context);
   const needed = context.contrasts.flatMap(contrast =>
     contrast.estimable && contrast.unitsNeeded ? [contrast.unitsNeeded] : [],
@@ -29,9 +29,55 @@ export function wordVerdict(context: VerdictContext): Verdict {
       contrast.estimable && contrast.call === 'cant-tell' && contrast.unitsNeeded === null,
   );
   const unitsNeeded = needed.length > 0 && !hasHopeless ? Math.max(...needed) : null;
-  const { headline, detail } = wordsFor(call, best, context, unitsNeeded);
   const { mayHoldTheBest } = context;
+  const { call, headline, detail } = answerOf(context, best, unitsNeeded);
   return { call, best, mayHoldTheBest, unitsNeeded, headline: sentenceCase(headline), detail };
+}
+
+/** What answers the question that was asked: the agreed comparison, the factors of a crossed trial, or all against the control. */
+function answerOf(
+  context: VerdictContext,
+  best: string | null,
+  unitsNeeded: number | null,
+): Words & { readonly call: Call } {
+  const { contrasts, effects, agreed } = context;
+  if (agreed && agreed.call !== 'no-test')
+    return { call: agreed.call, ...agreedWords(context, agreed) };
+  if (effects.some(effect => effect.within === null))
+    return { call: factorCall(effects), ...factorWords(context) };
+  const call = overallCall(contrasts);
+  return { call, ...wordsFor(call, best, context, unitsNeeded) };
+}
+
+/** The answer to the agreed comparison; what the others did beside the control comes after it, and harm in the same sentence. */
+function agreedWords(context: VerdictContext, agreed: Contrast): Words {
+  const input = {
+    ...context.input,
+    treatments: [agreed.control, agreed.treatment],
+    control: agreed.control,
+  };
+  const asked = { ...context, input, contrasts: [agreed] };
+  const needed = agreed.estimable ? agreed.unitsNeeded : null;
+  const answer = wordsFor(
+    agreed.call,
+    isBetter(agreed.call) ? agreed.treatment : null,
+    asked,
+    needed,
+  );
+  const others = context.contrasts.filter(
+    ({ treatment, control }) => treatment !== agreed.treatment || control !== agreed.control,
+  );
+  const found = others.flatMap(contrast =>
+    contrast.estimable && (isBetter(contrast.call) || isWorse(contrast.call))
+      ? [range(contrast, context.input)]
+      : [],
+  );
+  const harmful = harmfulOf(others);
+  const harm =
+    harmful.length === 0
+      ? ''
+      : sentenceCase(`${listed(harmful)} did worse than ${quotedIfNone(context.input.control)}.`);
+  return { headline: joined(answer.headline, harm), detail: joined(answer.detail, ...found) };
 }
 
 function bestOf({ input, contrasts, mayHoldTheBest }: VerdictContext): string | null {

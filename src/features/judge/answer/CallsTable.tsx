@@ -1,15 +1,15 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { Call, Contrast, EstimableContrast } from '@/core/judge/outcomes/judgement';
+import type { Contrast } from '@/core/judge/outcomes/judgement';
 import { testsOf } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
-import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS } from '@/features/judge/call-words';
 import { printP } from '@/features/judge/print-value';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { CALL_TONES, gapWords, intervalWords } from './contrast-words';
 import { workingOf } from './working';
 
 interface CallsTableProps {
@@ -17,16 +17,6 @@ interface CallsTableProps {
   readonly tags: readonly TagView[];
   readonly printValue: (value: number) => string;
 }
-
-const TONES: Readonly<Record<Call, string>> = {
-  'clearly-better': 'leaf',
-  better: 'leaf',
-  'no-difference-that-matters': 'ink',
-  worse: 'beet',
-  'clearly-worse': 'beet',
-  'cant-tell': 'straw',
-  'no-test': 'straw',
-};
 
 /** What is said of each treatment, with the figures it rests on; each row opens to its working. */
 export function CallsTable({ analysis, tags, printValue }: CallsTableProps) {
@@ -121,9 +111,9 @@ function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }
     <>
       <tr>
         {head}
-        <td data-call={TONES[contrast.call]}>{CALL_WORDS[contrast.call]}</td>
+        <td data-call={CALL_TONES[contrast.call]}>{CALL_WORDS[contrast.call]}</td>
         {counts}
-        <td data-figure>{gap(contrast.percent, contrast.difference, printValue)}</td>
+        <td data-figure>{gapWords(contrast, printValue)}</td>
         <td>{intervalWords(contrast, printValue)}</td>
         <td data-figure>{printP(contrast.pAdjusted)}</td>
         <td data-figure>{printP(contrast.shufflePAdjusted)}</td>
@@ -149,28 +139,6 @@ function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }
       </tr>
     </>
   );
-}
-
-function gap(
-  percent: number | null,
-  difference: number,
-  printValue: (value: number) => string,
-): string {
-  const sign = difference < 0 ? '−' : '+';
-  return percent === null
-    ? `${sign}${printValue(Math.abs(difference))}`
-    : `${sign}${Math.abs(percent).toFixed(1)}%`;
-}
-
-function intervalWords(contrast: EstimableContrast, printValue: (value: number) => string): string {
-  const { ci, percentCi, confidence } = shownInterval(contrast);
-  const which = confidence === 95 ? '' : ` (${confidence}%)`;
-  if (percentCi) return `${signed(percentCi[0])} to ${signed(percentCi[1])}${which}`;
-  return ci ? `${printValue(ci[0])} to ${printValue(ci[1])}${which}` : '—';
-}
-
-function signed(percent: number): string {
-  return `${percent < 0 ? '−' : '+'}${Math.abs(percent).toFixed(1)}%`;
 }
 
 const Scroll = styled.div`

@@ -11,7 +11,6 @@ import { readerErrorWords } from '@/core/measure/reading/reader-error';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
@@ -122,7 +121,7 @@ function ComparedParts({
         <AskedComparison
           key={`asked ${analysis.spec.measureId}`}
           question={data.trial.question}
-          agreed={agreedPair(data.trial.rules, input.treatments)}
+          agreed={input.agreed ? [input.agreed.one, input.agreed.other] : null}
           analysis={analysis}
           printValue={printValue}
         />
@@ -237,16 +236,6 @@ function WhereTheyStood({ bench, input, analysis, printValue }: WhereTheyStoodPr
       )}
     </div>
   );
-}
-
-/** The two the question is about; null where it is about the control, or one of them has another name now. */
-function agreedPair(
-  { askedOne, askedOther }: TrialData['trial']['rules'],
-  treatments: readonly string[],
-): readonly [string, string] | null {
-  return treatments.includes(askedOne) && treatments.includes(askedOther)
-    ? [askedOne, askedOther]
-    : null;
 }
 
 function lensOf({ input }: Analysis, printValue: (value: number) => string) {

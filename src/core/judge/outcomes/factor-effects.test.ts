@@ -1,0 +1,166 @@
+import { readFileSync } from 'node:fs';
+import { z } from 'zod';
+import { parseTable } from '@/cli/parse-table';
+import { judgeInputFromTable } from '@/core/judge/table/table-input';
+import { judge } from './judge';
+
+// Expected: R 4.2.2 with emmeans, reference/r/effects.R. warpbreaks, ToothGrowth (seven animals lost) and npk (six blocks,
+// three factors, of which NPK goes together with the blocks) are package datasets.
+const Row = z.object({
+  factor: z.string(),
+  contrast: z.string(),
+  within: z.string().nullable(),
+  difference: z.number(),
+  se: z.number(),
+  df: z.number(),
+  p: z.number(),
+  low: z.number(),
+  high: z.number(),
+});
+const Case = z.object({
+  name: z.string(),
+  file: z.string(),
+  averaged: z.array(Row),
+  together: z.array(
+    z.object({ contrast: z.string(), low: z.number(), high: z.number(), pAdjusted: z.number() }),
+  ),
+  within: z.array(Row.extend({ other: z.string() })),
+});
+const CASES = z
+  .array(Case)
+  .parse(JSON.parse(readFileSync('reference/results/effects.json', 'utf8')));
+const ROLES: Readonly<
+  Record<string, readonly [string, readonly string[], readonly string[], string]>
+> = {
+  'warpbreaks.csv': ['breaks', ['wool', 'tension'], [], 'A:L'],
+  'toothgrowth-lost.csv': ['len', ['supp', 'dose'], [], 'OJ:d0.5'],
+  'npk.csv': ['yield', ['N', 'P', 'K'], ['block'], '0:0:0'],
+};
+
+function judged(file: string) {
+  const [response, factors, blocks, control] = ROLES[file] ?? ['', [], [], ''];
+  const table = parseTable(readFileSync(`reference/data/${file}`, 'utf8'));
+  if (!table.ok) throw new RangeError(JSON.stringify(table.trouble));
+  const read = judgeInputFromTable(table.value, {
+    response,
+    factors: [...factors],
+    blocks: [...blocks],
+    control,
+    kind: 'continuous',
+    better: 'higher',
+    margin: null,
+    confidence: 0.95,
+    shuffles: 0,
+    seed: 1,
+  });
+  if (!read.ok) throw new RangeError(JSON.stringify(read.trouble));
+  return judge(read.value);
+}
+
+describe.each(CASES)('$name', ({ file, averaged, together, within }) => {
+  const { effects } = judged(file);
+  const found = (row: z.infer<typeof Row> & { readonly other?: string | null }) =>
+    effects.find(
+      effect =>
+        effect.factor === row.factor &&
+        row.contrast.replace(/^(\w+?)(\d) - \1(\d)$/, '$2 - $3') ===
+          `${effect.level} - ${effect.against}` &&
+        (effect.within?.[row.other ?? ''] ?? null) === row.within &&
+        (effect.within === null) === (row.within === null),
+    );
+
+  test.each([...averaged.map(row => ({ ...row, other: null })), ...within])(
+    '$factor: $contrast, within $other $within',
+    row => {
+      const effect = found(row);
+      expect(effect?.difference).toBeCloseTo(row.difference, 8);
+      expect(effect?.se).toBeCloseTo(row.se, 8);
+      expect(effect?.df).toBe(row.df);
+      expect(effect?.p).toBeCloseTo(row.p, 8);
+      expect(effect?.ci?.[0]).toBeCloseTo(row.low, 7);
+      expect(effect?.ci?.[1]).toBeCloseTo(row.high, 7);
+    },
+  );
+
+  // R integrates by Monte Carlo: its third figure moves from seed to seed.
+  test.each(averaged.map((row, i) => ({ ...row, ...together[i] })))(
+    '$contrast, all averages covered together',
+    row => {
+      const effect = found(row);
+      const width = (row.high ?? 0) - (row.low ?? 0);
+      expect(Math.abs((effect?.ciAdjusted?.[0] ?? 0) - (row.low ?? 0))).toBeLessThan(0.005 * width);
+      expect(Math.abs((effect?.pAdjusted ?? 0) - (row.pAdjusted ?? 0))).toBeLessThan(0.003);
+    },
+  );
+
+  test('is all there is', () => {
+    expect(effects).toHaveLength(averaged.length + within.length);
+  });
+});
+
+describe('the sentence of a crossed trial', () => {
+  const crossed = (cells: Readonly<Record<string, number>>) => {
+    const spread = [1, -1, 2, -2];
+    const rows = Object.entries(cells).flatMap(([cell, mean]) =>
+      spread.map(extra => {
+        const [crop = '', char = ''] = cell.split(':');
+        return { crop, char, weight: String(mean + extra) };
+      }),
+    );
+    const read = judgeInputFromTable(
+      { columns: ['crop', 'char', 'weight'], rows },
+      {
+        response: 'weight',
+        factors: ['crop', 'char'],
+        blocks: [],
+        control: 'kale:none',
+        kind: 'continuous',
+        better: 'higher',
+        margin: { kind: 'percent', percent: 10 },
+        confidence: 0.95,
+        shuffles: 0,
+        seed: 1,
+      },
+    );
+    if (!read.ok) throw new RangeError(JSON.stringify(read.trouble));
+    return judge(read.value);
+  };
+
+  test('answers for each factor, averaged over the other, and never holds a cell against the first', () => {
+    const { verdict } = crossed({
+      'kale:none': 100,
+      'kale:char': 130,
+      'collards:none': 101,
+      'collards:char': 131,
+    });
+    expect(verdict.headline).toBe(
+      'Char: char gave 30% more weight than none. Crop: no difference that matters from kale.',
+    );
+    expect(verdict.detail).toContain('averaged over crop');
+    expect(verdict.detail).toContain('That one depends on the other does not show.');
+    expect(verdict.headline).not.toContain(':none');
+  });
+
+  test('says where one depends on the other, and what it does within each level', () => {
+    const { verdict } = crossed({
+      'kale:none': 100,
+      'kale:char': 130,
+      'collards:none': 100,
+      'collards:char': 80,
+    });
+    expect(verdict.headline).toBe('What char does depends on crop.');
+    expect(verdict.detail).toMatch(/With kale: char gave 30% more weight than none/);
+    expect(verdict.detail).toMatch(/With collards: char gave 20% less weight than none/);
+  });
+
+  test('a factor that does harm is told so', () => {
+    const { verdict } = crossed({
+      'kale:none': 100,
+      'kale:char': 70,
+      'collards:none': 100,
+      'collards:char': 70,
+    });
+    expect(verdict.headline).toMatch(/^Char: char did worse than none: 30% less weight\./);
+    expect(verdict.call).toBe('clearly-worse');
+  });
+});

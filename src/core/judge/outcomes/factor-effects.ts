@@ -1,0 +1,156 @@
+import type { TrialModel } from '@/core/design/linear/trial-model';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
+import type { LinearModel } from '@/core/stats/linear/linear-model';
+import { type ContrastContext, familiesOf, testedContrast } from './comparisons';
+import type { EffectError } from './error-strata';
+import type { FactorEffect, Interaction, Judgement } from './judgement';
+
+/** Two cells of a crossed trial that differ in one factor only. */
+interface CellPair {
+  readonly treated: string;
+  readonly control: string;
+  /** The other factors' levels, which both share. */
+  readonly within: Readonly<Record<string, string>>;
+}
+
+/** A level of a factor beside that factor's own control level, with the pairs of cells that show it. */
+interface LevelComparison {
+  readonly factor: string;
+  readonly level: string;
+  readonly against: string;
+  readonly pairs: readonly CellPair[];
+}
+
+/**
+ * What each of the crossed factors does: every level against its factor's control level, averaged over the other factors with
+ * equal weight, and within each of their levels. Averages are covered together, and so are all that stand within a level
+ * (Hothorn, Bretz & Westfall 2008, Biometrical Journal 50, 346-363).
+ *
+ * @returns none where nothing is crossed; a comparison that the layout can't make is left out
+ */
+export function factorEffectsOf(
+  input: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+  spread: EffectError | undefined,
+): readonly FactorEffect[] {
+  if (!spread || (input.factors?.names.length ?? 0) < 2) return [];
+  const compared = levelComparisonsOf(input);
+  const averaged = compared.map(each => ({ ...each, levelOfOther: null, shown: each.pairs }));
+  const within = compared.flatMap(withinLevels);
+  return [averaged, within].flatMap(family => judgedTogether(family, input, trial, model, spread));
+}
+
+type ShownComparison = LevelComparison & {
+  /** The level of another factor that it is told within; null where it is averaged over all others. */
+  readonly levelOfOther: Readonly<Record<string, string>> | null;
+  readonly shown: readonly CellPair[];
+};
+
+/** Within each level of each other factor, averaged over what is left. */
+function withinLevels(compared: LevelComparison): readonly ShownComparison[] {
+  const others = Object.keys(compared.pairs[0]?.within ?? {});
+  return others.flatMap(other => {
+    const levels = [...new Set(compared.pairs.map(pair => pair.within[other] ?? ''))];
+    return levels.map(level => ({
+      ...compared,
+      levelOfOther: { [other]: level },
+      shown: compared.pairs.filter(pair => pair.within[other] === level),
+    }));
+  });
+}
+
+function judgedTogether(
+  family: readonly ShownComparison[],
+  input: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+  spread: EffectError,
+): readonly FactorEffect[] {
+  const contexts = family.flatMap(each => {
+    const context = contextOf(each, input, trial, model);
+    return context && spread.judges(context.difference) ? [{ each, context }] : [];
+  });
+  const familyOf = familiesOf(
+    contexts.map(({ context }) => context.difference),
+    spread,
+    input.confidence,
+  );
+  return contexts.map(({ each, context }) => ({
+    ...testedContrast(context, spread, familyOf(context.difference)),
+    factor: each.factor,
+    level: each.level,
+    against: each.against,
+    within: each.levelOfOther,
+  }));
+}
+
+/** @returns undefined where the layout can't tell it */
+function contextOf(
+  { level, against, shown }: ShownComparison,
+  input: JudgeInput,
+  trial: TrialModel,
+  model: LinearModel,
+): ContrastContext | undefined {
+  const share = 1 / shown.length;
+  const treated = shown.map(pair => [pair.treated, share] as const);
+  const control = shown.map(pair => [pair.control, share] as const);
+  const lessControl = control.map(([name, weight]) => [name, -weight] as const);
+  const difference = trial.combinationOf(model, [...treated, ...lessControl]);
+  if (!difference || shown.length === 0) return undefined;
+  const unitsOf = (cells: typeof treated): number =>
+    trial.units.filter(unit => cells.some(([name]) => name === unit.treatment)).length;
+  return {
+    input,
+    model,
+    treatment: level,
+    controlName: against,
+    difference,
+    mean: trial.combinationOf(model, treated),
+    control: trial.combinationOf(model, control),
+    unitCounts: [unitsOf(treated), unitsOf(control)],
+  };
+}
+
+function levelComparisonsOf({
+  factors,
+  treatments,
+  control,
+}: JudgeInput): readonly LevelComparison[] {
+  const { names, levelsOf } = factors ?? { names: [], levelsOf: {} };
+  const levels = (treatment: string): readonly string[] => levelsOf[treatment] ?? [];
+  return names.flatMap((factor, f) => {
+    const against = levels(control)[f] ?? '';
+    const others = [...new Set(treatments.map(name => levels(name)[f] ?? ''))];
+    return others
+      .filter(level => level !== against)
+      .map((level): LevelComparison => {
+        const pairs = treatments
+          .filter(name => levels(name)[f] === level)
+          .flatMap((treated): CellPair[] => {
+            const rest = levels(treated).map((own, i) => (i === f ? against : own));
+            const partner = treatments.find(name =>
+              levels(name).every((own, i) => own === rest[i]),
+            );
+            if (partner === undefined) return [];
+            const within = Object.fromEntries(
+              names.flatMap((name, i) => (i === f ? [] : [[name, rest[i] ?? '']])),
+            );
+            return [{ treated, control: partner, within }];
+          });
+        return { factor, level, against, pairs };
+      });
+  });
+}
+
+/** Whether what one factor does depends on others: the rows of the analysis of variance that hold several of them. */
+export function interactionsOf(
+  { factors }: JudgeInput,
+  anova: Judgement['anova'],
+): readonly Interaction[] {
+  const names = new Set(factors?.names ?? []);
+  return anova.flatMap(({ term, p }) => {
+    const parts = term.split(':');
+    return parts.length > 1 && parts.every(part => names.has(part)) ? [{ term, p }] : [];
+  });
+}

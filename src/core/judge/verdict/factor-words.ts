@@ -1,0 +1,105 @@
+import type { Call, FactorEffect } from '@/core/judge/outcomes/judgement';
+import { listed } from '@/core/words/listed';
+import { isBetter, isWorse, overallCall } from './call';
+import { sentenceCase } from './harm-words';
+import { amount, between, joined, lowerFirst, range, shownPercent } from './margin-words';
+import type { VerdictContext, Words } from './verdict-context';
+
+const DEPENDS = 0.05;
+
+/** The call of a crossed trial: that of its factors, each averaged over the others. */
+export function factorCall(effects: readonly FactorEffect[]): Call {
+  return overallCall(effects.filter(effect => effect.within === null));
+}
+
+/**
+ * The verdict of a crossed trial: what each factor does, averaged over the others; where factors depend on each other, what
+ * each does within the others' levels. A cell beside the first cell answers no question that was asked.
+ */
+export function factorWords(context: VerdictContext): Words {
+  const { input, effects, interactions } = context;
+  const depending = interactions.filter(({ p }) => p !== null && p < DEPENDS);
+  const averaged = effects.filter(effect => effect.within === null);
+  const factors = [...new Set(averaged.map(effect => effect.factor))];
+  if (depending.length > 0) {
+    const involved = new Set(depending.flatMap(({ term }) => term.split(':')));
+    const within = effects.filter(effect => effect.within !== null && involved.has(effect.factor));
+    return {
+      headline: `${depending.map(({ term }) => dependWords(term)).join(' ')}`,
+      detail: joined(...within.map(effect => withinWords(effect, context))),
+    };
+  }
+  const ofFactor = (factor: string): readonly FactorEffect[] =>
+    averaged.filter(effect => effect.factor === factor);
+  const ordered = [...factors].sort(
+    (a, b) => rankOf(factorCall(ofFactor(a))) - rankOf(factorCall(ofFactor(b))),
+  );
+  const others = (factor: string): string =>
+    `, averaged over ${listed(factors.filter(other => other !== factor))}`;
+  return {
+    headline: ordered
+      .map(factor => `${sentenceCase(factor)}: ${factorHeadline(ofFactor(factor), context)}`)
+      .join(' '),
+    detail: joined(
+      ...ordered.flatMap(factor =>
+        ofFactor(factor).map(
+          effect => `${range(effect, input).replace(/\.$/, '')}${others(factor)}.`,
+        ),
+      ),
+      independentWords(context),
+    ),
+  };
+}
+
+function rankOf(call: Call): number {
+  if (isBetter(call)) return 0;
+  return isWorse(call) ? 1 : 2;
+}
+
+/** What one factor does, as half a sentence after its name. */
+function factorHeadline(effects: readonly FactorEffect[], { input }: VerdictContext): string {
+  const against = effects[0]?.against ?? '';
+  const found = effects.filter(({ call }) => isBetter(call) || isWorse(call));
+  const [first] = found;
+  if (first && found.length === 1) {
+    const size = amount(shownPercent(first), first.difference, input);
+    return isBetter(first.call)
+      ? `${first.level} gave ${size} than ${against}.`
+      : `${first.level} did worse than ${against}: ${size}.`;
+  }
+  if (first) {
+    const better = found.filter(({ call }) => isBetter(call)).map(({ level }) => level);
+    const worse = found.filter(({ call }) => isWorse(call)).map(({ level }) => level);
+    const clauses = [
+      ...(better.length > 0 ? [`${listed(better)} beat ${against}`] : []),
+      ...(worse.length > 0 ? [`${listed(worse)} did worse than ${against}`] : []),
+    ];
+    return `${clauses.join('; ')}.`;
+  }
+  if (effects.every(({ call }) => call === 'no-difference-that-matters'))
+    return `no difference that matters from ${against}.`;
+  const open = effects.filter(({ call }) => call === 'cant-tell').map(({ level }) => level);
+  return `can’t tell yet whether ${open.length === 1 ? open[0] : 'anything'} beats ${against}.`;
+}
+
+function dependWords(term: string): string {
+  const [one = '', ...others] = term.split(':');
+  return `What ${listed(others)} does depends on ${one}.`;
+}
+
+function withinWords(effect: FactorEffect, { input }: VerdictContext): string {
+  const where = Object.values(effect.within ?? {}).join(', ');
+  const size = amount(shownPercent(effect), effect.difference, input);
+  const gave = `${effect.level} gave ${size} than ${effect.against}`;
+  return `With ${where}: ${gave}, ${lowerFirst(between(effect, input))}.`;
+}
+
+function independentWords({ interactions }: VerdictContext): string {
+  const known = interactions.filter(({ p }) => p !== null);
+  if (interactions.length === 0) return '';
+  if (known.length === 0)
+    return 'Whether they depend on each other can’t be told: one of each combination leaves nothing to judge it by.';
+  return known.length === interactions.length && known.length === 1
+    ? 'That one depends on the other does not show.'
+    : 'That they depend on each other does not show.';
+}
