@@ -136,7 +136,9 @@ describe('the sentence of a crossed trial', () => {
     expect(verdict.headline).toBe(
       'Char: char gave 30% more weight than none. Crop: no difference that matters from kale.',
     );
-    expect(verdict.detail).toContain('averaged over crop');
+    expect(verdict.detail).toMatch(
+      /^Char: 30% more weight than none, between .* averaged over crop\./,
+    );
     expect(verdict.detail).toContain('That one depends on the other does not show.');
     expect(verdict.headline).not.toContain(':none');
   });
@@ -148,9 +150,10 @@ describe('the sentence of a crossed trial', () => {
       'collards:none': 100,
       'collards:char': 80,
     });
-    expect(verdict.headline).toBe('What char does depends on crop.');
-    expect(verdict.detail).toMatch(/With kale: char gave 30% more weight than none/);
-    expect(verdict.detail).toMatch(/With collards: char gave 20% less weight than none/);
+    expect(verdict.headline).toBe(
+      'What char does depends on crop: with kale char gave 30% more weight than none; with collards char gave 20% less weight than none.',
+    );
+    expect(verdict.detail).toMatch(/With kale char gave 30% more weight than none, between/);
   });
 
   test('a factor that does harm is told so', () => {

@@ -59,7 +59,7 @@ describe('a treatment in one unit only', () => {
     expect(contrasts.map(contrast => contrast.call)).toEqual(['clearly-better', 'no-test']);
     expect(verdict.headline).toBe('Comfrey gave 31% more beans than water.');
     expect(verdict.detail).toMatch(
-      /seaweed \(\+60%\): one pot only, so no result\. Two pots treated alike differ by \d+% or more every second time\./,
+      /Seaweed \(\+60%\): one pot only, so no result\. Two pots treated alike differ by \d+% or more every second time\./,
     );
   });
 

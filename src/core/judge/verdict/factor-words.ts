@@ -1,7 +1,7 @@
 import type { Call, FactorEffect } from '@/core/judge/outcomes/judgement';
 import { listed } from '@/core/words/listed';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { isBetter, isWorse, overallCall } from './call';
-import { sentenceCase } from './harm-words';
 import { amount, between, joined, lowerFirst, range, shownPercent } from './margin-words';
 import type { VerdictContext, Words } from './verdict-context';
 
@@ -25,7 +25,7 @@ export function factorWords(context: VerdictContext): Words {
     const involved = new Set(depending.flatMap(({ term }) => term.split(':')));
     const within = effects.filter(effect => effect.within !== null && involved.has(effect.factor));
     return {
-      headline: `${depending.map(({ term }) => dependWords(term)).join(' ')}`,
+      headline: depending.map(({ term }) => dependWords(term, within, context)).join(' '),
       detail: joined(...within.map(effect => withinWords(effect, context))),
     };
   }
@@ -82,16 +82,40 @@ function factorHeadline(effects: readonly FactorEffect[], { input }: VerdictCont
   return `can’t tell yet whether ${open.length === 1 ? open[0] : 'anything'} beats ${against}.`;
 }
 
-function dependWords(term: string): string {
-  const [one = '', ...others] = term.split(':');
-  return `What ${listed(others)} does depends on ${one}.`;
+// More than this in one headline is a table.
+const MOST_CLAUSES = 3;
+
+/** That the last factor of a term depends on the others, and how, where that fits into a sentence. */
+function dependWords(
+  term: string,
+  within: readonly FactorEffect[],
+  { input }: VerdictContext,
+): string {
+  const names = term.split(':');
+  const [one = '', ...others] = names;
+  const found = `What ${listed(others)} does depends on ${one}`;
+  const shown = within.filter(
+    effect => effect.factor === names.at(-1) && effect.within?.[one] !== undefined,
+  );
+  if (names.length > 2 || shown.length === 0 || shown.length > MOST_CLAUSES) return `${found}.`;
+  const clauses = shown.map(effect => {
+    const where = `with ${effect.within?.[one]}`;
+    if (isBetter(effect.call) || isWorse(effect.call)) {
+      const size = amount(shownPercent(effect), effect.difference, input);
+      return `${where} ${effect.level} gave ${size} than ${effect.against}`;
+    }
+    return effect.call === 'no-difference-that-matters'
+      ? `${where} ${effect.level} made no difference that matters`
+      : `${where} it can’t be told yet`;
+  });
+  return `${found}: ${clauses.join('; ')}.`;
 }
 
 function withinWords(effect: FactorEffect, { input }: VerdictContext): string {
   const where = Object.values(effect.within ?? {}).join(', ');
   const size = amount(shownPercent(effect), effect.difference, input);
   const gave = `${effect.level} gave ${size} than ${effect.against}`;
-  return `With ${where}: ${gave}, ${lowerFirst(between(effect, input))}.`;
+  return `With ${where} ${gave}, ${lowerFirst(between(effect, input))}.`;
 }
 
 function independentWords({ interactions }: VerdictContext): string {

@@ -2,7 +2,7 @@ import { judge } from '@/core/judge/outcomes/judge';
 import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { OutcomeUnit } from '@/core/judge/question/outcome-input';
-import { sentenceCase } from './harm-words';
+import { sentenceCase } from '@/core/words/sentence-case';
 
 const SPREAD = [1, 0, 2, -1, -2, 0];
 
@@ -40,20 +40,20 @@ test('harm is said first, though another makes no difference', () => {
   const verdict = verdictOf({ 'plain heap': 100, bark: 101, peat: 66 });
   expect(verdict.headline).toBe('Peat did worse than plain heap: 34% less beans.');
   expect(verdict.call).toBe('clearly-worse');
-  expect(verdict.detail).toContain('bark: 1% more beans than plain heap');
+  expect(verdict.detail).toContain('Bark: 1% more beans than plain heap');
 });
 
 test('harm is said first, though another can’t be told yet', () => {
   const noisy = [30, -30, 25, -25, 10, -10];
   const verdict = verdictOf({ 'plain heap': 100, bark: 112, peat: 5 }, noisy);
   expect(verdict.headline).toMatch(/^Peat did worse than plain heap: 95% less beans\.$/);
-  expect(verdict.detail).toContain('bark: can’t tell yet.');
+  expect(verdict.detail).toContain('Bark: can’t tell yet.');
 });
 
 test('harm stands in the headline of a winner, with its size in the detail', () => {
   const verdict = verdictOf({ 'plain heap': 100, seaweed: 131, peat: 50 });
   expect(verdict.headline).toBe('Seaweed gave 31% more beans than plain heap, but peat did worse.');
-  expect(verdict.detail).toContain('peat: 50% less beans than plain heap');
+  expect(verdict.detail).toContain('Peat: 50% less beans than plain heap');
 });
 
 test('all of them harmful are all named', () => {

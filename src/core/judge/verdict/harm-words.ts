@@ -21,8 +21,3 @@ export function harmHeadline(harmful: readonly string[], control: string, size: 
   const found = `${listed(harmful)} did worse than ${control}`;
   return harmful.length === 1 && size !== '' ? `${found}: ${size}.` : `${found}.`;
 }
-
-/** A sentence begins with a capital, also where a treatment's name comes first; names like “pH 6” keep theirs. */
-export function sentenceCase(sentence: string): string {
-  return /^.[A-Z]/.test(sentence) ? sentence : sentence.charAt(0).toUpperCase() + sentence.slice(1);
-}

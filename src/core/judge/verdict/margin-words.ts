@@ -1,5 +1,6 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { shownInterval } from './shown-interval';
 
 /** A percentage only where its interval is known, too: a range in grams after a gap in percent says nothing. */
@@ -31,8 +32,11 @@ function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean
   return interval[0] > -size && interval[1] < size;
 }
 
+/** What a treatment gave beside what it is held against, with its range, as a sentence. */
 export function range(contrast: EstimableContrast, input: JudgeInput): string {
-  return `${contrast.treatment}: ${amount(shownPercent(contrast), contrast.difference, input)} than ${input.control}, ${lowerFirst(between(contrast, input))}.`;
+  const size = amount(shownPercent(contrast), contrast.difference, input);
+  const sure = lowerFirst(between(contrast, input));
+  return sentenceCase(`${contrast.treatment}: ${size} than ${contrast.control}, ${sure}.`);
 }
 
 export function between(contrast: EstimableContrast, input: JudgeInput): string {
@@ -67,7 +71,10 @@ function figure(value: number, input: JudgeInput): string {
 }
 
 export function joined(...sentences: readonly string[]): string {
-  return sentences.filter(sentence => sentence !== '').join(' ');
+  return sentences
+    .filter(sentence => sentence !== '')
+    .map(sentenceCase)
+    .join(' ');
 }
 
 export function lowerFirst(sentence: string): string {

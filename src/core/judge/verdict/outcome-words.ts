@@ -8,8 +8,9 @@ import type {
 import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { listed } from '@/core/words/listed';
 import { plural } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { isBetter, isWorse } from './call';
-import { harmfulOf, harmHeadline, sentenceCase, withHarm } from './harm-words';
+import { harmfulOf, harmHeadline, withHarm } from './harm-words';
 import { percent } from './margin-words';
 import { noTestHeadline } from './no-test-words';
 import { quotedIfNone } from './verdict-words';

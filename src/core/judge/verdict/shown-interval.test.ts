@@ -101,7 +101,7 @@ describe('two treatments that were agreed on', () => {
   test('have the headline, against each other', () => {
     const { verdict } = judgeWithoutShuffle(inputOf(groups, { agreed }));
     expect(verdict.headline).toMatch(/^Feed 1 gave 13% more beans than feed 2\.$/);
-    expect(verdict.detail).toContain('feed 2: 15% more beans than water');
+    expect(verdict.detail).toContain('Feed 2: 15% more beans than water');
   });
 
   test('the other way round it is harm', () => {

@@ -2,9 +2,10 @@ import type { Call, Contrast, EstimableContrast, Verdict } from '@/core/judge/ou
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { isBetter, isWorse, overallCall } from './call';
 import { factorCall, factorWords } from './factor-words';
-import { harmfulOf, harmHeadline, sentenceCase, withHarm } from './harm-words';
+import { harmfulOf, harmHeadline, withHarm } from './harm-words';
 import {
   amount,
   between,

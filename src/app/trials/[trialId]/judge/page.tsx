@@ -8,7 +8,7 @@ import { outcomeInputOf, outcomeOf } from '@/core/judge/question/trial-outcome';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { analyseOutcome } from '@/core/judge/verdict/planned-verdict';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
-import { INTERIM_LOOK } from '@/core/trial/interim-look';
+import { interimLookDays } from '@/core/trial/interim-look';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
@@ -131,7 +131,6 @@ async function verdictOfTrial(data: TrialData, measure: Measure): Promise<Verdic
   const { trial, amendments } = data;
   const frozen = await frozenVerdictOf(trial.id);
   const log = await trialLog(trial.id);
-  const looks = log.filter(each => each.what === INTERIM_LOOK).map(each => each.at.slice(0, 10));
   return {
     trial,
     measure,
@@ -139,7 +138,7 @@ async function verdictOfTrial(data: TrialData, measure: Measure): Promise<Verdic
     tags: tagsOf(data),
     guesses: await openedPredictions(data),
     frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
-    interimLooks: new Set(looks).size,
+    interimLooks: interimLookDays(log, trial.endsOn).length,
     close: closeTrialAction.bind(null, trial.id),
     regret: regretAction.bind(null, trial.id),
     leaveOut: leaveOutAction.bind(null, trial.id),
