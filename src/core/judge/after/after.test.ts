@@ -7,7 +7,7 @@ import { unitsInTurn, withoutUnit } from '@/core/judge/sensitivity/leave-each-ou
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
-import { chanceOfTurn } from '@/core/judge/verdict/no-test-words';
+import { chanceOfTurn, shareOfMean } from '@/core/judge/verdict/no-test-words';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import {
   leaveOutFixture,
@@ -356,6 +356,9 @@ test('a second run turns the order every second time where there is no gap, and 
   expect(chanceOfTurn(0, 0.3)).toBe(0.5);
   expect(chanceOfTurn(0.3, 0.3)).toBeCloseTo(0.3085, 3); // Φ(−1/2)
   expect(chanceOfTurn(3, 0.3)).toBeLessThan(0.001);
+  // 100 against 290 g: the gap of 190 is 0.974 of their mean of 195. With a spread of 0.28, Φ(−0.974 / 0.56) = 0.041.
+  expect(shareOfMean(190)).toBeCloseTo(190 / 195, 9);
+  expect(chanceOfTurn(shareOfMean(190), 0.28)).toBeCloseTo(0.041, 3);
 });
 
 describe('a frozen verdict', () => {

@@ -15,10 +15,14 @@ import {
   marginAmount,
   overallCall,
 } from '@/core/judge/verdict/call';
+import { harmfulOf } from '@/core/judge/verdict/harm-words';
+import { joined } from '@/core/judge/verdict/margin-words';
 import { wordOutcome } from '@/core/judge/verdict/outcome-words';
+import { quotedIfNone } from '@/core/judge/verdict/verdict-words';
 import { wilsonInterval } from '@/core/stats/categorical/share-intervals';
 import { median } from '@/core/stats/median';
 import { medianWait } from '@/core/stats/survival/survival';
+import { listed } from '@/core/words/listed';
 import type { Call } from './judgement';
 import type {
   OutcomeContrast,
@@ -77,7 +81,27 @@ export function judgeOutcome(input: OutcomeInput): OutcomeJudgement {
         : [best],
     warnings: warningsOf(input, groups),
   };
-  return { ...judged, ...wordOutcome(input, judged) };
+  return answering(input, { ...judged, ...wordOutcome(input, judged) });
+}
+
+/** What was agreed on before the lock has the headline: the two by themselves, with what did harm beside the control. */
+function answering(input: OutcomeInput, judged: OutcomeJudgement): OutcomeJudgement {
+  const { agreed, ...asked } = input;
+  if (!agreed) return judged;
+  const { one, other } = agreed;
+  const { call, headline, detail } = judgeOutcome({
+    ...asked,
+    treatments: [other, one],
+    control: other,
+    units: input.units.filter(({ treatment }) => treatment === one || treatment === other),
+  });
+  if (call === 'no-test') return judged;
+  const harmful = harmfulOf(judged.contrasts).filter(
+    name => name !== one || input.control !== other,
+  );
+  const harm =
+    harmful.length === 0 ? '' : `${listed(harmful)} did worse than ${quotedIfNone(input.control)}.`;
+  return { ...judged, call, headline: joined(headline, harm), detail };
 }
 
 function groupOf(

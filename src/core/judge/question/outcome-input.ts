@@ -1,4 +1,4 @@
-import type { BetterWay, Margin } from './judge-input';
+import type { AgreedPair, BetterWay, Margin } from './judge-input';
 
 /** Kinds of reading that no mean does justice to. */
 export type OutcomeKind = 'count' | 'proportion' | 'ordinal' | 'time';
@@ -41,6 +41,8 @@ export interface OutcomeInput {
   /** Of classes: the one that is counted. */
   readonly countedClass?: string | undefined;
   readonly margin: Margin | null;
+  /** Two treatments that were agreed on before the lock as what the question is about; then the headline is theirs. */
+  readonly agreed?: AgreedPair | undefined;
   readonly confidence: number;
   readonly seed: number;
   readonly isDeclared: boolean;

@@ -63,42 +63,53 @@ test('all of them harmful are all named', () => {
   });
 });
 
-test('counts say harm first, too', () => {
+describe('counts', () => {
   const counts = {
     nothing: [2, 3, 2, 3, 2, 3],
     soap: [2, 2, 3, 3, 3, 2],
     beer: [9, 12, 10, 14, 11, 12],
   };
-  const units = Object.entries(counts).flatMap(([treatment, values]) =>
-    values.map(
-      (value, i): OutcomeUnit => ({
-        id: `${treatment}${i}`,
-        treatment,
-        blocks: [],
-        value,
-        outOf: null,
-        hasCome: false,
-      }),
-    ),
-  );
-  const { headline, call } = judgeOutcome({
-    kind: 'count',
-    response: 'slugs',
-    unitWord: 'pot',
-    treatmentName: 'remedy',
-    treatments: Object.keys(counts),
-    control: 'nothing',
-    blockNames: [],
-    isPaired: false,
-    units,
-    better: 'lower',
-    margin: null,
-    confidence: 0.95,
-    seed: 1,
-    isDeclared: true,
+  const judged = (agreed?: { readonly one: string; readonly other: string }) =>
+    judgeOutcome({
+      kind: 'count',
+      response: 'slugs',
+      unitWord: 'pot',
+      treatmentName: 'remedy',
+      treatments: Object.keys(counts),
+      control: 'nothing',
+      blockNames: [],
+      isPaired: false,
+      units: Object.entries(counts).flatMap(([treatment, values]) =>
+        values.map(
+          (value, i): OutcomeUnit => ({
+            id: `${treatment}${i}`,
+            treatment,
+            blocks: [],
+            value,
+            outOf: null,
+            hasCome: false,
+          }),
+        ),
+      ),
+      better: 'lower',
+      margin: null,
+      agreed,
+      confidence: 0.95,
+      seed: 1,
+      isDeclared: true,
+    });
+
+  test('say harm first, too', () => {
+    const { headline, call } = judged();
+    expect(headline).toMatch(/^Beer did worse than “nothing”: 4\.53 times as many/);
+    expect(call).toBe('worse');
   });
-  expect(headline).toMatch(/^Beer did worse than “nothing”: 4\.53 times as many/);
-  expect(call).toBe('worse');
+
+  test('give the headline to what was agreed on, with the harm of another', () => {
+    const { headline, call } = judged({ one: 'soap', other: 'beer' });
+    expect(headline).toBe('Soap beat beer. Beer did worse than “nothing”.');
+    expect(call).toBe('better');
+  });
 });
 
 test.each([

@@ -68,13 +68,19 @@ function turnWords(contrasts: readonly Contrast[], { control, priorCv }: JudgeIn
   const chances = contrasts.flatMap(contrast =>
     contrast.estimable && contrast.percent !== null
       ? [
-          `${contrast.treatment} ${Math.round(100 * chanceOfTurn(contrast.percent / 100, priorCv.cv))}`,
+          `${contrast.treatment} ${Math.round(100 * chanceOfTurn(shareOfMean(contrast.percent), priorCv.cv))}`,
         ]
       : [],
   );
   return chances.length === 0
     ? ''
     : ` A second run would put it the other way round against ${control} in so many of 100: ${chances.join(', ')}.`;
+}
+
+/** A gap in percent of the control as a share of the mean of the two: the spread is a share of that. */
+export function shareOfMean(percentOfControl: number): number {
+  const gap = percentOfControl / 100;
+  return gap / (1 + gap / 2);
 }
 
 /**

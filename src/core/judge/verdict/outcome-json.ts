@@ -21,6 +21,7 @@ export function outcomeJson(
   const units = groups.reduce((sum, group) => sum + group.n, 0);
   return {
     kind: input.kind,
+    outcome: input.kind,
     design: {
       kind: input.isPaired ? 'pairs' : blocks > 0 ? 'blocks' : 'complete-randomisation',
       units,

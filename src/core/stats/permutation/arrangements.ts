@@ -23,7 +23,9 @@ export function countArrangements(problem: {
 export function byStratum(stratum: readonly number[]): readonly (readonly number[])[] {
   const groups = new Map<number, number[]>();
   stratum.forEach((group, unit) => {
-    groups.set(group, [...(groups.get(group) ?? []), unit]);
+    const units = groups.get(group);
+    if (units) units.push(unit);
+    else groups.set(group, [unit]);
   });
   return [...groups.values()];
 }

@@ -57,7 +57,9 @@ function setP(input: OutcomeInput, set: readonly string[]): number {
   for (const unit of readUnits(input)) {
     if (!levels.includes(unit.treatment)) continue;
     const key = nameOf(unit);
-    blocks.set(key, [...(blocks.get(key) ?? []), unit]);
+    const block = blocks.get(key);
+    if (block) block.push(unit);
+    else blocks.set(key, [unit]);
   }
   return Math.min(
     ...permutationSumTestOfSeveral(
