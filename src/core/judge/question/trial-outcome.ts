@@ -64,12 +64,7 @@ export function outcomeInputOf(
   const values = new Map(
     unitValues(counted, measure).map(({ unit, value }) => [unit.code as string, value]),
   );
-  const lastDay =
-    counted.readings
-      .filter(reading => reading.measureId === measure.id)
-      .map(reading => reading.takenOn)
-      .sort()
-      .at(-1) ?? data.trial.startsOn;
+  const lastDay = lastDayOf(measure, counted) ?? data.trial.startsOn;
   const counts = classCounter(measure, counted, countedClass);
   return {
     kind,
@@ -94,27 +89,30 @@ export function outcomeInputOf(
         reading =>
           reading.measureId === measure.id && reading.unitId === of?.id && !reading.isRepeat,
       );
+      const value = values.get(unit.id) ?? null;
       const readings = counts ? own.map(counts.asOneOf) : own;
-      const read = unit.isLeftOut
-        ? NOTHING
-        : isByRanks
-          ? { value: values.get(unit.id) ?? null, outOf: null, hasCome: false }
-          : unitOf(kind, readings, {
-              value: values.get(unit.id) ?? null,
-              waited: Math.max(0, daysBetween(data.trial.startsOn, lastDay)),
-            });
+      const waited = Math.max(0, daysBetween(data.trial.startsOn, lastDay));
+      const read = isByRanks
+        ? { value, outOf: null, hasCome: false }
+        : unitOf(kind, readings, { value, waited });
       return {
         id: unit.id,
         treatment: unit.treatment,
         blocks: unit.blocks,
         wholePlot: unit.wholePlot,
-        ...read,
-        ...(counts && {
-          className: unit.isLeftOut ? null : counts.nameOf(values.get(unit.id) ?? null),
-        }),
+        ...(unit.isLeftOut ? NOTHING : read),
+        ...(counts && { className: unit.isLeftOut ? null : counts.nameOf(value) }),
       };
     }),
   };
+}
+
+function lastDayOf({ id }: Measure, { readings }: TrialData): string | undefined {
+  return readings
+    .filter(reading => reading.measureId === id)
+    .map(reading => reading.takenOn)
+    .sort()
+    .at(-1);
 }
 
 interface ClassCounter {

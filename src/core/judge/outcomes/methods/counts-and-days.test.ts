@@ -137,3 +137,47 @@ test('a unit of which fewer parts were read is held to its rate, not to its sum'
   const [contrast] = contrasts;
   expect(contrast?.estimable && contrast.effect?.value).toBeCloseTo(1, 9);
 });
+
+describe('what so few can show at most', () => {
+  const codesOf = (pots: number, blocks: boolean): readonly string[] => {
+    const units = ['none', 'soap'].flatMap(treatment =>
+      Array.from(
+        { length: pots },
+        (_, i): OutcomeUnit => ({
+          id: `${treatment}${i}`,
+          treatment,
+          blocks: blocks ? [String(i)] : [],
+          value: treatment === 'none' ? 9 + i : i,
+          outOf: null,
+          hasCome: false,
+        }),
+      ),
+    );
+    return judgeOutcome({
+      kind: 'count',
+      response: 'slugs',
+      unitWord: 'pot',
+      treatmentName: 'remedy',
+      treatments: ['none', 'soap'],
+      control: 'none',
+      blockNames: blocks ? ['shelf'] : [],
+      isPaired: false,
+      units,
+      better: 'lower',
+      margin: null,
+      confidence: 0.95,
+      seed: 1,
+      isDeclared: true,
+    }).warnings.map(warning => warning.code);
+  };
+
+  // 2 + 2 pots: two of six deals. 4 + 4: two of 70. Five blocks of two: two of 32; six: two of 64.
+  test.each([
+    [2, false, true],
+    [4, false, false],
+    [5, true, true],
+    [6, true, false],
+  ])('%s pots of each (in blocks: %s)', (pots, blocks, isTiny) => {
+    expect(codesOf(pots, blocks).includes('tiny-sample')).toBe(isTiny);
+  });
+});
