@@ -37,7 +37,7 @@ export function testShares(input: OutcomeInput, blocks: readonly BlockOfTwo[]): 
     df > 0 &&
     [...treated, ...control].some(unit => (unit.outOf ?? 1) > 1);
   // How much they crowd is known from so few units only: as a t is wider than a normal.
-  const thinned = ({ k, n }: Share, confidence: number): Share => {
+  const atEffectiveSampleSize = ({ k, n }: Share, confidence: number): Share => {
     const by = isOfUnits
       ? worth *
         (tQuantile(1 - (1 - confidence) / 2, df) / normalQuantile(1 - (1 - confidence) / 2)) ** 2
@@ -53,7 +53,11 @@ export function testShares(input: OutcomeInput, blocks: readonly BlockOfTwo[]): 
     intervalAt: confidence =>
       isYesNo(input)
         ? singlesInterval(a, b, confidence)
-        : shareDifferenceInterval(thinned(a, confidence), thinned(b, confidence), confidence),
+        : shareDifferenceInterval(
+            atEffectiveSampleSize(a, confidence),
+            atEffectiveSampleSize(b, confidence),
+            confidence,
+          ),
     effectAt: () => {
       const odds = mantelHaenszel(hasBlocks ? tables : [tableOf(a, b)])?.oddsRatio;
       return odds == null ? null : { what: 'odds-ratio', value: odds, ci: null };
