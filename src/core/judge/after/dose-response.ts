@@ -1,6 +1,12 @@
 import type { Curve, CurvePoint } from '@/core/stats/curves/curve-shapes';
-import { bestCurves, type FittedCurve, fitCurve } from '@/core/stats/curves/fit-curve';
+import { bestCurves, type FittedCurve } from '@/core/stats/curves/fit-curve';
 import { tTwoSidedP } from '@/core/stats/distributions/distributions';
+import {
+  dot,
+  fitLinearModel,
+  indicatorColumns,
+  type ModelTerm,
+} from '@/core/stats/linear/linear-model';
 
 /** What a unit got and gave, blocks taken out. */
 export interface DosedUnit {
@@ -22,44 +28,59 @@ export interface DoseResponse {
 const CURVES: readonly Curve[] = ['linear', 'quadratic', 'plateau', 'mitscherlich'];
 
 /**
- * Trend, bend and plateau of a dose series on its units, not on its means. Blocks are taken out first, by their means'
- * differences from the whole.
+ * Trend, bend and plateau of a dose series on its units, not on its means. Blocks are allowed for: in the trend by the model,
+ * and before a curve is laid by their effects.
  */
 export function doseResponse(units: readonly DosedUnit[]): DoseResponse {
   const points = withoutBlocks(units);
-  const line = fitCurve(points, 'linear');
-  const [slope, se] = [line?.parameters.b ?? 0, line?.se.b ?? null];
   const doses = new Set(points.map(point => point.x)).size;
   const fits = bestCurves(
     points,
     CURVES.filter(curve => doses > (curve === 'linear' ? 1 : curve === 'quadratic' ? 2 : 3)),
   );
   return {
-    trend:
-      line && se !== null && se > 0
-        ? { slope, se, p: tTwoSidedP(slope / se, line.residualDf) }
-        : null,
+    trend: trendOf(units),
     fits,
     levelsOffAt: fits[0] ? levelsOffAt(fits[0], points) : null,
   };
 }
 
-function withoutBlocks(units: readonly DosedUnit[]): readonly CurvePoint[] {
-  const blocks = [...new Set(units.map(unit => unit.block))];
-  const all = mean(units.map(unit => unit.value));
-  const shiftOf = new Map(
-    blocks.map(block => [
-      block,
-      blocks.length < 2
-        ? 0
-        : mean(units.filter(unit => unit.block === block).map(unit => unit.value)) - all,
-    ]),
+/** The slope of a straight line within the blocks, with the error that is left after blocks and line. */
+function trendOf(units: readonly DosedUnit[]): DoseResponse['trend'] {
+  const blocks = blockTermOf(units);
+  const model = fitLinearModel(
+    units.map(unit => unit.value),
+    [blocks, { name: 'dose', columns: [units.map(unit => unit.dose)] }],
   );
-  return units.map(unit => ({ x: unit.dose, y: unit.value - (shiftOf.get(unit.block) ?? 0) }));
+  const slope = model.combine(0, [...blocks.columns.map(() => 0), 1]);
+  if (!slope || model.residualDf < 1) return null;
+  const ms = model.residualSs / model.residualDf;
+  const se = Math.sqrt(ms * dot(slope.direction, slope.direction));
+  if (!(se > 0)) return null;
+  return { slope: slope.estimate, se, p: tTwoSidedP(slope.estimate / se, model.residualDf) };
 }
 
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+function blockTermOf(units: readonly DosedUnit[]): ModelTerm {
+  const labels = units.map(unit => unit.block);
+  return { name: 'blocks', columns: indicatorColumns(labels, [...new Set(labels)]) };
+}
+
+/** The units with their blocks' effects taken out: as a model of blocks and doses has them, so that lost units bend nothing. */
+export function withoutBlocks(units: readonly DosedUnit[]): readonly CurvePoint[] {
+  const blocks = [...new Set(units.map(unit => unit.block))];
+  const doses = units.map(unit => String(unit.dose));
+  const doseTerm = { name: 'dose', columns: indicatorColumns(doses, [...new Set(doses)]) };
+  const model = fitLinearModel(
+    units.map(unit => unit.value),
+    [blockTermOf(units), doseTerm],
+  );
+  const effects = blocks.map((_, i) => {
+    const indicators = blocks.slice(1).map((__, j) => Number(j === i - 1));
+    return model.combine(0, [...indicators, ...doseTerm.columns.map(() => 0)])?.estimate ?? 0;
+  });
+  const average = effects.reduce((sum, effect) => sum + effect, 0) / Math.max(1, blocks.length);
+  const shiftOf = new Map(blocks.map((block, i) => [block, (effects[i] ?? 0) - average]));
+  return units.map(unit => ({ x: unit.dose, y: unit.value - (shiftOf.get(unit.block) ?? 0) }));
 }
 
 const ALMOST_ALL = 0.95;
