@@ -10,6 +10,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
 import { CODE_VERSION } from '@/core/version';
 import { counted, pluralOf } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
 import type { Report, ReportTable } from '@/print/report-html';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
@@ -43,13 +44,18 @@ export async function reportOf(data: TrialData): Promise<Report> {
   };
 }
 
+function gardensOf({ layout }: TrialData): string {
+  if (layout?.kind !== 'several-gardens') return 'One garden';
+  return sentenceCase(counted(layout.blockCount, 'garden'));
+}
+
 function limitsOf(data: TrialData): readonly string[] {
   const { trial, incidents, amendments } = data;
   const before = amendments.filter(
     amendment => trial.closedAt === null || amendment.at <= trial.closedAt,
   );
   return [
-    `One garden, one season: what held here need not hold elsewhere.`,
+    `${gardensOf(data)}, one season: what held here need not hold elsewhere.`,
     ...(trial.interest === '' ? [] : [`Interest declared: ${trial.interest}`]),
     ...(trial.isBlind && trial.keyOpenedAt !== null && trial.keyOpenedAt.slice(0, 10) < trial.endsOn
       ? [`The key was opened on ${trial.keyOpenedAt.slice(0, 10)}, before the end.`]

@@ -43,6 +43,6 @@ describe.each(CASES)('doses in blocks: $file', ({ file, slope, se, p, blocks, na
       const at = units.findIndex(unit => unit.block === name);
       return (units[at]?.value ?? 0) - (points[at]?.y ?? 0);
     });
-    shifts.forEach((shift, i) => expect(shift).toBeCloseTo(blocks[i] ?? 0, 8));
+    for (const [i, shift] of shifts.entries()) expect(shift).toBeCloseTo(blocks[i] ?? 0, 8);
   });
 });
