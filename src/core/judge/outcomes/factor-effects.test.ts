@@ -151,9 +151,11 @@ describe('the sentence of a crossed trial', () => {
       'collards:char': 80,
     });
     expect(verdict.headline).toBe(
-      'What char does depends on crop: with kale char gave 30% more weight than none; with collards char gave 20% less weight than none.',
+      'What char does depends on crop: with kale, char gave 30% more weight than none; with collards, char gave 20% less weight than none.',
     );
-    expect(verdict.detail).toMatch(/With kale char gave 30% more weight than none, between/);
+    expect(verdict.detail).toMatch(
+      /^With kale, char gave 30% more weight than none: between .* With collards, char gave 20% less weight than none: between \d+% and \d+% less\.$/,
+    );
   });
 
   test('a factor that does harm is told so', () => {

@@ -22,7 +22,8 @@ export function factorWords(context: VerdictContext): Words {
   const averaged = effects.filter(effect => effect.within === null);
   const factors = [...new Set(averaged.map(effect => effect.factor))];
   if (depending.length > 0) {
-    const involved = new Set(depending.flatMap(({ term }) => term.split(':')));
+    // The other way round is in the table.
+    const involved = new Set(depending.map(({ term }) => term.split(':').at(-1)));
     const within = effects.filter(effect => effect.within !== null && involved.has(effect.factor));
     return {
       headline: depending.map(({ term }) => dependWords(term, within, context)).join(' '),
@@ -99,7 +100,7 @@ function dependWords(
   );
   if (names.length > 2 || shown.length === 0 || shown.length > MOST_CLAUSES) return `${found}.`;
   const clauses = shown.map(effect => {
-    const where = `with ${effect.within?.[one]}`;
+    const where = `with ${effect.within?.[one]},`;
     if (isBetter(effect.call) || isWorse(effect.call)) {
       const size = amount(shownPercent(effect), effect.difference, input);
       return `${where} ${effect.level} gave ${size} than ${effect.against}`;
@@ -115,7 +116,7 @@ function withinWords(effect: FactorEffect, { input }: VerdictContext): string {
   const where = Object.values(effect.within ?? {}).join(', ');
   const size = amount(shownPercent(effect), effect.difference, input);
   const gave = `${effect.level} gave ${size} than ${effect.against}`;
-  return `With ${where} ${gave}, ${lowerFirst(between(effect, input))}.`;
+  return `With ${where}, ${gave}: ${lowerFirst(between(effect, input))}.`;
 }
 
 function independentWords({ interactions }: VerdictContext): string {
