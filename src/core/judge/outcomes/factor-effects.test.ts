@@ -168,4 +168,33 @@ describe('the sentence of a crossed trial', () => {
     expect(verdict.headline).toMatch(/^Char: char did worse than none: 30% less weight\./);
     expect(verdict.call).toBe('clearly-worse');
   });
+
+  test('an average over cells of which some have no partner is not made: of none, A, B, C and all three nothing is averaged', () => {
+    const means = { 'no:no:no': 100, 'A:no:no': 120, 'no:B:no': 101, 'no:no:C': 99, 'A:B:C': 125 };
+    const rows = Object.entries(means).flatMap(([cell, mean]) =>
+      [1, -1, 2, -2].map(extra => {
+        const [salt = '', crystals = '', lime = ''] = cell.split(':');
+        return { salt, crystals, lime, weight: String(mean + extra) };
+      }),
+    );
+    const read = judgeInputFromTable(
+      { columns: ['salt', 'crystals', 'lime', 'weight'], rows },
+      {
+        response: 'weight',
+        factors: ['salt', 'crystals', 'lime'],
+        blocks: [],
+        control: 'no:no:no',
+        kind: 'continuous',
+        better: 'higher',
+        margin: null,
+        confidence: 0.95,
+        shuffles: 0,
+        seed: 1,
+      },
+    );
+    if (!read.ok) throw new RangeError(JSON.stringify(read.trouble));
+    const { effects, verdict } = judge(read.value);
+    expect(effects.filter(effect => effect.within === null)).toEqual([]);
+    expect(verdict.headline).not.toContain('averaged');
+  });
 });

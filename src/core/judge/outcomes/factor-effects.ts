@@ -19,6 +19,15 @@ interface LevelComparison {
   readonly level: string;
   readonly against: string;
   readonly pairs: readonly CellPair[];
+  /** Cells of the level and of what it is held against; more than pairs where one has no partner. */
+  readonly cells: number;
+  /** The same at a level of another factor. */
+  readonly cellsWithin: (other: string, level: string) => number;
+}
+
+/** Whether every cell has its partner: an average over some of them would answer another question. */
+function isWhole({ pairs, cells }: Pick<LevelComparison, 'pairs' | 'cells'>): boolean {
+  return pairs.length > 0 && cells === 2 * pairs.length;
 }
 
 /**
@@ -36,7 +45,9 @@ export function factorEffectsOf(
 ): readonly FactorEffect[] {
   if (!spread || (input.factors?.names.length ?? 0) < 2) return [];
   const compared = levelComparisonsOf(input);
-  const averaged = compared.map(each => ({ ...each, levelOfOther: null, shown: each.pairs }));
+  const averaged = compared
+    .filter(isWhole)
+    .map(each => ({ ...each, levelOfOther: null, shown: each.pairs }));
   const within = compared.flatMap(withinLevels);
   return [averaged, within].flatMap(family => judgedTogether(family, input, trial, model, spread));
 }
@@ -52,11 +63,13 @@ function withinLevels(compared: LevelComparison): readonly ShownComparison[] {
   const others = Object.keys(compared.pairs[0]?.within ?? {});
   return others.flatMap(other => {
     const levels = [...new Set(compared.pairs.map(pair => pair.within[other] ?? ''))];
-    return levels.map(level => ({
-      ...compared,
-      levelOfOther: { [other]: level },
-      shown: compared.pairs.filter(pair => pair.within[other] === level),
-    }));
+    return levels.flatMap((level): ShownComparison[] => {
+      const shown = compared.pairs.filter(pair => pair.within[other] === level);
+      const cells = compared.cellsWithin(other, level);
+      return isWhole({ pairs: shown, cells })
+        ? [{ ...compared, levelOfOther: { [other]: level }, shown }]
+        : [];
+    });
   });
 }
 
@@ -138,7 +151,10 @@ function levelComparisonsOf({
             );
             return [{ treated, control: partner, within }];
           });
-        return { factor, level, against, pairs };
+        const own = treatments.filter(name => [level, against].includes(levels(name)[f] ?? ''));
+        const cellsWithin = (other: string, at: string): number =>
+          own.filter(name => levels(name)[names.indexOf(other)] === at).length;
+        return { factor, level, against, pairs, cells: own.length, cellsWithin };
       });
   });
 }

@@ -47,9 +47,18 @@ export function factorWords(context: VerdictContext): Words {
           effect => `${range(effect, input).replace(/\.$/, '')}${others(factor)}.`,
         ),
       ),
+      untoldWords(factors, context),
       independentWords(context),
     ),
   };
+}
+
+/** Factors of which some cells have no partner, or that go together with something else. */
+function untoldWords(told: readonly string[], { input }: VerdictContext): string {
+  const untold = (input.factors?.names ?? []).filter(name => !told.includes(name));
+  return untold.length === 0
+    ? ''
+    : `What ${listed(untold)} does by itself can’t be told in this layout.`;
 }
 
 function rankOf(call: Call): number {
