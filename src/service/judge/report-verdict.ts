@@ -174,8 +174,10 @@ function againstControl(
 ): readonly string[] {
   if (!contrast) return ['', '', '', 'the control'];
   if (!contrast.estimable) return ['', '', '', 'can’t be compared'];
+  const size = effectWords(input, input.control, contrast.effect, contrast.difference);
+  if (contrast.call === 'no-test') return [size, '—', '', CALLS[contrast.call]];
   return [
-    effectWords(input, input.control, contrast.effect, contrast.difference),
+    size,
     contrast.pAdjusted < 0.001 ? '< 0.001' : contrast.pAdjusted.toFixed(3),
     METHOD_WORDS[contrast.method],
     CALLS[contrast.call],

@@ -1,4 +1,7 @@
+import { z } from 'zod';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import type { OutcomeInput } from '@/core/judge/question/outcome-input';
+import { outcomeJson } from '@/core/judge/verdict/outcome-json';
 import { judge } from './judge';
 import { judgeOutcome } from './outcome-judge';
 
@@ -87,7 +90,7 @@ describe('a treatment in one unit only', () => {
       outOf: kind === 'proportion' ? 40 : null,
       hasCome: true,
     }));
-    const { call, contrasts } = judgeOutcome({
+    const input: OutcomeInput = {
       kind,
       response: 'slugs',
       unitWord: 'pot',
@@ -102,8 +105,14 @@ describe('a treatment in one unit only', () => {
       confidence: 0.95,
       seed: 1,
       isDeclared: true,
-    });
+    };
+    const judged = judgeOutcome(input);
+    const { call, contrasts } = judged;
     expect([call, contrasts[0]?.call]).toEqual(['no-test', 'no-test']);
+    const { contrasts: told } = z
+      .object({ contrasts: z.array(z.record(z.string(), z.unknown())) })
+      .parse(outcomeJson(judged, input));
+    expect(told[0]).toMatchObject({ p: null, pAdjusted: null, ci: null, effect: null });
   });
 });
 

@@ -56,6 +56,17 @@ export function outcomeJson(
   };
 }
 
+/** Where there is no test, nothing is put beside the gap that would make it look like a result. */
+const UNTESTED = {
+  method: null,
+  ci: null,
+  ciAdjusted: null,
+  p: null,
+  pAdjusted: null,
+  shuffleP: null,
+  effect: null,
+} as const;
+
 function contrastJson(contrast: OutcomeContrast): Readonly<Record<string, unknown>> {
   if (!contrast.estimable)
     return { treatment: contrast.treatment, control: contrast.control, estimable: false };
@@ -72,18 +83,13 @@ function contrastJson(contrast: OutcomeContrast): Readonly<Record<string, unknow
     pAdjusted,
     call,
   } = contrast;
+  const tested = { method, ci, ciAdjusted, p, pAdjusted, shuffleP, effect };
   return {
     treatment,
     control,
     estimable: true,
-    method,
     difference,
-    ci,
-    ciAdjusted,
-    p,
-    pAdjusted,
-    shuffleP,
-    effect,
+    ...(call === 'no-test' ? UNTESTED : tested),
     call,
     unitsNeeded: null,
   };

@@ -79,6 +79,8 @@ function Cells({
       </>
     );
   const { call, p, pAdjusted, method } = contrast;
+  // Without a test the gap is told, and nothing that would make it look like a result.
+  const isTested = call !== 'no-test';
   const size = sizeOf(kind, contrast);
   const tone = hasNoGoodDirection
     ? 'ink'
@@ -96,10 +98,10 @@ function Cells({
       </td>
       <td>{found}</td>
       <td>{size.words}</td>
-      <td>{size.ci}</td>
-      <td>{printP(p)}</td>
-      <td>{printP(pAdjusted)}</td>
-      <td data-long>{METHOD_WORDS[method]}</td>
+      <td>{isTested ? size.ci : '—'}</td>
+      <td>{printP(isTested ? p : null)}</td>
+      <td>{printP(isTested ? pAdjusted : null)}</td>
+      <td data-long>{isTested ? METHOD_WORDS[method] : ''}</td>
     </>
   );
 }
