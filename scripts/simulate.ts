@@ -9,10 +9,12 @@ import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
 
 // How often trials in which nothing works are called, and how often intervals hold the truth: `npm run simulate -- 5000`,
-// or only one of the two: `-- 5000 kinds`, `-- 5000 means`; or only some layouts: `-- 5000 kinds "split plot"`.
+// or only one of the two: `-- 5000 kinds`, `-- 5000 means`; or only some layouts: `-- 5000 kinds "split plot"`; or only one kind
+// of reading in them: `-- 5000 kinds "split plot" days`.
 const TRIALS = Number(process.argv[2] ?? 1000);
 const WHICH = process.argv[3] ?? 'all';
 const ONLY = process.argv[4] ?? '';
+const ONLY_OF = process.argv[5] ?? '';
 
 interface Layout {
   readonly name: string;
@@ -338,7 +340,7 @@ process.stdout.write(
 );
 if (WHICH !== 'kinds') for (const layout of LAYOUTS) continuous(layout);
 if (WHICH !== 'means')
-  for (const draw of DRAWS) {
+  for (const draw of DRAWS.filter(({ name }) => name.includes(ONLY_OF))) {
     for (const layout of LAYOUTS) kind(draw, layout);
     for (const layout of ALL_LAYOUTS.slice(0, 3))
       if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
