@@ -17,11 +17,13 @@ import {
   type PermutationResult,
   runPermutationTest,
 } from '@/core/stats/permutation/permutation-test';
-import { compareEveryPair, compareWithControl } from './comparisons';
+import { compareWithControl } from './comparisons';
+import { designOf } from './design-of';
 import { type EffectError, errorAnalysisOf } from './error-strata';
+import { compareEveryPair } from './every-pair';
 import { factorEffectsOf, interactionsOf } from './factor-effects';
-import type { Contrast, DesignKind, Judgement, Pair, TreatmentGroup } from './judgement';
-import { latinSquareOf, ruleOfLayout } from './re-randomisation-of';
+import type { Contrast, Judgement, Pair, TreatmentGroup } from './judgement';
+import { ruleOfLayout } from './re-randomisation-of';
 
 /** Judges a trial whole, shuffle test included. */
 export function judge(input: JudgeInput): Judgement {
@@ -249,32 +251,6 @@ function mayHoldTheBest(
     if (top === input.control && isWorse(callOfTest(name))) return false;
     return !differ(name, top, pairs, 1 - input.confidence);
   });
-}
-
-function designOf(input: JudgeInput, trial: TrialModel): Judgement['design'] {
-  const blocks = distinct(trial.units.map(unit => JSON.stringify(unit.blocks))).length;
-  return {
-    kind: designKind(input, trial),
-    units: trial.units.length,
-    subsamples: input.subsamples,
-    blocks: input.blockNames.length === 0 ? 0 : blocks,
-    treatments: input.treatments.length,
-  };
-}
-
-function designKind(input: JudgeInput, trial: TrialModel): DesignKind {
-  if (trial.wholePlot) return 'split-plot';
-  if (input.blockNames.length === 0) return 'complete-randomisation';
-  if (input.blockNames.length > 1)
-    return latinSquareOf(input) ? 'latin-square' : 'several-blockings';
-  if (input.isPaired) return 'pairs';
-  const blocks = distinct(trial.units.map(unit => unit.blocks[0] ?? ''));
-  const isComplete = blocks.every(block =>
-    input.treatments.every(treatment =>
-      trial.units.some(unit => unit.blocks[0] === block && unit.treatment === treatment),
-    ),
-  );
-  return isComplete ? 'complete-blocks' : 'incomplete-blocks';
 }
 
 function emptyJudgement(input: JudgeInput): Judgement {

@@ -17,7 +17,8 @@ import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import { dryRuns } from './dry-run';
 import { type PlannedTrial, plannedInput } from './planned-input';
-import { simulateVerdicts, WHOLE_PLOT_SHARE } from './simulate-verdicts';
+import { WHOLE_PLOT_SHARE } from './season-noise';
+import { simulateVerdicts } from './simulate-verdicts';
 import { sizeCurve, sizesFor, splitsOf } from './size-curve';
 
 const planOf = (
