@@ -9,7 +9,6 @@ import { chromium } from '@playwright/test';
 import Sqlite from 'better-sqlite3';
 import { v7 } from 'uuid';
 import { judge } from '@/core/judge/outcomes/judge';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { plannedInput } from '@/core/judge/planning/planned-input';
 import { simulateVerdicts } from '@/core/judge/planning/simulate-verdicts';
 import { sizeCurve, sizesFor } from '@/core/judge/planning/size-curve';
@@ -53,6 +52,7 @@ function judgeInput(lost: readonly number[], shuffles: number): JudgeInput {
     };
   });
   return {
+    outcome: 'continuous',
     response: 'beans',
     unitWord: 'pot',
     treatmentName: 'feed',
@@ -113,11 +113,12 @@ function benchKinds(): void {
         treatment: `t${i % 2}`,
         blocks: [],
         value: 20 + (i % 2) + ((13 * i) % 11),
-        outOf: kind === 'proportion' ? 50 : null,
+        ...(kind === 'proportion' ? { outOf: 50 } : {}),
         hasCome: true,
       }));
       const input = {
-        kind,
+        ...judgeInput([], 0),
+        outcome: kind,
         response: 'it',
         unitWord: 'pot',
         treatmentName: 'feed',
@@ -134,7 +135,7 @@ function benchKinds(): void {
       } as const;
       return `${pots} pots ${median(
         timesMs(3, () => {
-          judgeOutcome(input);
+          judge(input);
         }),
       ).toFixed(0)} ms`;
     });

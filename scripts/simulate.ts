@@ -1,10 +1,12 @@
 import { type DealPlan, deal } from '@/core/design/layouts/deal';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
-import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import type { Call } from '@/core/judge/outcomes/judgement';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
-import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeInput, OutcomeKind, OutcomeUnit } from '@/core/judge/question/outcome-input';
+import { callsOf, judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import type { Call, Contrast } from '@/core/judge/outcomes/judgement';
+import {
+  type JudgeInput,
+  type Outcome,
+  STARTING_GUESS_CV,
+} from '@/core/judge/question/judge-input';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
 
@@ -122,6 +124,7 @@ function continuousInput(
     }),
   );
   return {
+    outcome: 'continuous',
     response: 'yield',
     unitWord: 'pot',
     treatmentName: 'feed',
@@ -151,6 +154,76 @@ function continuousInput(
   };
 }
 
+/** Whether the intervals that the calls rest on hold the truth, all together. */
+function hold(tally: Tally, contrasts: readonly Contrast[], truth: number): void {
+  const intervals = contrasts.flatMap(contrast =>
+    contrast.estimable && contrast.ciAdjusted ? [contrast.ciAdjusted] : [],
+  );
+  if (intervals.length === 0) return;
+  tally.ends += 1;
+  if (intervals.every(([low, high]) => low <= truth && high >= truth)) tally.held += 1;
+}
+
+/** Treatments that spread unlike each other, some in fewer pots: nothing is at work. */
+interface Unlike {
+  readonly name: string;
+  readonly copies: readonly number[];
+  readonly sds: readonly number[];
+  /** Each stands once in so many blocks. */
+  readonly blocks?: number;
+}
+
+const UNLIKE: readonly Unlike[] = [
+  { name: '12 + 4 pots, SD 5 and 20', copies: [12, 4], sds: [5, 20] },
+  { name: '4 + 12 pots, SD 20 and 5', copies: [4, 12], sds: [20, 5] },
+  { name: '4 + 8 + 8 pots, SD 20, 5, 5', copies: [4, 8, 8], sds: [20, 5, 5] },
+  {
+    name: '5 × 5 pots, a noisy control (20, 5, 5, 5, 5)',
+    copies: [5, 5, 5, 5, 5],
+    sds: [20, 5, 5, 5, 5],
+  },
+  {
+    name: '5 × 5 pots, one noisy treatment (5, 20, 5, 5, 5)',
+    copies: [5, 5, 5, 5, 5],
+    sds: [5, 20, 5, 5, 5],
+  },
+  { name: '3 × 4 pots, a noisy control (20, 5, 5)', copies: [4, 4, 4], sds: [20, 5, 5] },
+  { name: '5 + 5 pots alike', copies: [5, 5], sds: [10, 10] },
+  {
+    name: '4 in 5 blocks, a noisy control (20, 5, 5, 5)',
+    copies: [1, 1, 1, 1],
+    sds: [20, 5, 5, 5],
+    blocks: 5,
+  },
+  {
+    name: '3 in 8 blocks, a noisy control (20, 5, 5)',
+    copies: [1, 1, 1],
+    sds: [20, 5, 5],
+    blocks: 8,
+  },
+  { name: '4 in 5 blocks alike', copies: [1, 1, 1, 1], sds: [10, 10, 10, 10], blocks: 5 },
+];
+
+function unlike({ name, copies, sds, blocks }: Unlike): void {
+  const tally: Tally = { called: 0, held: 0, ends: 0, p05: 0, p50: 0, tested: 0 };
+  const plan: DealPlan = blocks
+    ? { kind: 'complete-blocks', copies, blocks }
+    : { kind: 'complete-randomisation', copies };
+  const layout = { name, plan, treatments: copies.length, blockNames: blocks ? ['shelf'] : [] };
+  for (let seed = 1; seed <= TRIALS; seed++) {
+    const random = seededRandom(seed);
+    const input = continuousInput(layout, 0, seed, 0);
+    const units = input.units.map(unit => ({
+      ...unit,
+      value: 100 + (sds[Number(unit.treatment.slice(1))] ?? 1) * normalDraw(random),
+    }));
+    const { contrasts } = callsOf({ ...input, units });
+    if (contrasts.some(contrast => isCalled(contrast.call))) tally.called += 1;
+    hold(tally, contrasts, 0);
+  }
+  say(`unlike spreads, ${name}`, tally);
+}
+
 function continuous(layout: Layout): void {
   const tally: Tally = { called: 0, held: 0, ends: 0, p05: 0, p50: 0, tested: 0 };
   for (let seed = 1; seed <= TRIALS; seed++) {
@@ -175,12 +248,12 @@ function continuous(layout: Layout): void {
 
 interface Draw {
   readonly name: string;
-  readonly kind: OutcomeKind;
+  readonly kind: Outcome;
   /** `luck` of the block, and of a remedy that works, on the scale of the draw. */
   readonly of: (
     random: SeededRandom,
     luck: number,
-  ) => Pick<OutcomeUnit, 'value' | 'outOf' | 'hasCome'>;
+  ) => Pick<JudgedUnit, 'value' | 'outOf' | 'hasCome'>;
 }
 
 const poisson = (mean: number, random: SeededRandom): number => {
@@ -194,7 +267,7 @@ const poisson = (mean: number, random: SeededRandom): number => {
 };
 const binomial = (n: number, p: number, random: SeededRandom): number =>
   Array.from({ length: n }, () => random.share() < p).filter(Boolean).length;
-const plain = { outOf: null, hasCome: false } as const;
+const plain = {} as const;
 
 const DRAWS: readonly Draw[] = [
   {
@@ -250,7 +323,7 @@ const DRAWS: readonly Draw[] = [
     kind: 'time',
     of: (random, luck) => {
       const days = Math.round(20 * Math.exp(0.2 * luck) * -Math.log(1 - random.share()));
-      return { value: Math.min(40, days), outOf: null, hasCome: days <= 40 };
+      return { value: Math.min(40, days), hasCome: days <= 40 };
     },
   },
 ];
@@ -272,7 +345,7 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
     const lineLuck = (dealt: ReturnType<typeof deal>[number]): number =>
       lines[layout.plan.kind === 'split-plot' ? dealt.wholePlot : dealt.column] ?? 0;
     const units = deal(layout.plan, seed).map(
-      (dealt, i): OutcomeUnit => ({
+      (dealt, i): JudgedUnit => ({
         id: String(i),
         treatment: `t${dealt.treatment}`,
         blocks: layout.blockNames.map((_, b) => String(b === 0 ? dealt.block : dealt.column)),
@@ -283,8 +356,8 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
         ),
       }),
     );
-    const input: OutcomeInput = {
-      kind: kindName,
+    const input: JudgeInput = {
+      outcome: kindName,
       response: 'it',
       unitWord: 'pot',
       treatmentName: 'feed',
@@ -296,30 +369,19 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
       better: 'higher',
       margin: null,
       confidence: 0.95,
+      shuffles: 0,
       seed,
       isDeclared: true,
+      subsamples: units.length,
+      priorCv: STARTING_GUESS_CV,
     };
-    const found = judgeOutcome(input);
+    const found = callsOf(input);
     const idle =
       strong === 0
         ? found.contrasts
         : found.contrasts.filter(contrast => contrast.treatment !== 't1');
     if (idle.some(contrast => isCalled(contrast.call))) tally.called += 1;
-    const [first] = idle;
-    if (!first?.estimable) continue;
-    const ends =
-      first.effect?.what === 'rate-ratio'
-        ? first.effect.ci && ([first.effect.ci[0] - 1, first.effect.ci[1] - 1] as const)
-        : first.ci;
-    if (ends) {
-      tally.ends += 1;
-      if (ends[0] <= 0 && ends[1] >= 0) tally.held += 1;
-    }
-    if (first.shuffleP !== null) {
-      tally.tested += 1;
-      if (first.shuffleP <= 0.05) tally.p05 += 1;
-      if (first.shuffleP <= 0.5) tally.p50 += 1;
-    }
+    hold(tally, idle, 0);
   }
   say(`${name}, ${layout.name}${strong === 0 ? '' : ', one remedy strong'}`, tally);
 }
@@ -338,8 +400,10 @@ function say(what: string, { called, held, ends, p05, p50, tested }: Tally): voi
 process.stdout.write(
   `${TRIALS} trials each; the shuffles of means in a fifth of them. Twice the Monte Carlo error of 5% is ${(200 * Math.sqrt((0.05 * 0.95) / TRIALS)).toFixed(1)} points.\n`,
 );
-if (WHICH !== 'kinds') for (const layout of LAYOUTS) continuous(layout);
-if (WHICH !== 'means')
+if (WHICH === 'all' || WHICH === 'means') for (const layout of LAYOUTS) continuous(layout);
+if (WHICH === 'all' || WHICH === 'unlike')
+  for (const each of UNLIKE) if (each.name.includes(ONLY)) unlike(each);
+if (WHICH === 'all' || WHICH === 'kinds')
   for (const draw of DRAWS.filter(({ name }) => name.includes(ONLY_OF))) {
     for (const layout of LAYOUTS) kind(draw, layout);
     for (const layout of ALL_LAYOUTS.slice(0, 3))

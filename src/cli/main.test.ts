@@ -346,14 +346,20 @@ describe('judging by kind, and the sums beside it', () => {
         { k: 70, of: 80 },
         { k: 47, of: 80 },
       ],
-      contrasts: [{ method: 'fisher-exact', p: expect.closeTo(6.575e-5, 7) }],
+      contrasts: [
+        {
+          method: 'shares-of-units',
+          difference: expect.closeTo(-23 / 80, 9),
+          effect: { what: 'odds-ratio', value: expect.closeTo((47 / 33) * (10 / 70), 6) },
+        },
+      ],
     });
     expect(methodOf('--kind', 'ordinal', '--response', 'score')).toMatchObject({
-      contrasts: [{ method: 'wilcoxon-exact', p: expect.closeTo(2 / 70, 9), call: 'better' }],
+      contrasts: [{ method: 'aligned-ranks', shuffleP: expect.closeTo(2 / 70, 9), call: 'better' }],
     });
     expect(
       methodOf('--kind', 'time', '--response', 'days', '--event', 'came', '--better', 'lower'),
-    ).toMatchObject({ contrasts: [{ method: 'log-rank', call: 'worse' }] });
+    ).toMatchObject({ contrasts: [{ method: 'restricted-mean-wait', call: 'worse' }] });
   });
   test('an option that belongs to another kind ends with 2', () => {
     expect(

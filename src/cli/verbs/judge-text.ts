@@ -2,6 +2,7 @@ import type { DoseResponse } from '@/core/judge/after/dose-response';
 import type { EstimableContrast, FactorEffect, Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { TableTrouble } from '@/core/judge/table/table-roles';
+import { groupWords } from '@/core/judge/verdict/group-words';
 import { shownInterval } from '@/core/judge/verdict/shown-interval';
 
 export function doseText({ trend, fits, levelsOffAt }: DoseResponse): string {
@@ -48,9 +49,10 @@ export function plainText(judgement: Judgement, input: JudgeInput): string {
     verdict.headline,
     verdict.detail,
     '',
-    ...judgement.groups.map(
-      group =>
-        `${group.treatment}: n ${group.n}, mean ${short(group.mean)}, SD ${group.sd === null ? 'none' : short(group.sd)}`,
+    ...judgement.groups.map(group =>
+      input.outcome === 'continuous'
+        ? `${group.treatment}: n ${group.n}, mean ${short(group.mean)}, SD ${group.sd === null ? 'none' : short(group.sd)}`
+        : `${group.treatment}: n ${group.n}, ${groupWords(input, group)}`,
     ),
     '',
     ...judgement.effects.map(effect => effectLine(effect)),

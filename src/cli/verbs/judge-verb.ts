@@ -7,13 +7,10 @@ import { readTable } from '@/cli/read-table';
 import { refuse } from '@/cli/refuse';
 import { type DoseResponse, doseResponse } from '@/core/judge/after/dose-response';
 import { judge } from '@/core/judge/outcomes/judge';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
-import { type OutcomeRoles, outcomeInputFromTable } from '@/core/judge/table/outcome-table';
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
 import type { Table, TableRoles } from '@/core/judge/table/table-roles';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
-import { outcomeJson } from '@/core/judge/verdict/outcome-json';
 import { doseText, plainText, tableSentence } from './judge-text';
 
 export const JUDGE_HELP = `turnspit judge FILE.csv --response COL --treatment COL --control NAME [options]
@@ -36,15 +33,10 @@ Judges a spreadsheet that never saw the application: one row a unit, or a subsam
   --json            the whole judgement as one object
 An empty response cell (or NA) is a missing unit. Ends with 0 and a verdict, or with 2 and one line that says what is wrong.`;
 
-const BELONGS: readonly (readonly [
-  'out-of' | 'event' | 'dose' | 'whole' | 'covariate',
-  readonly string[],
-])[] = [
+const BELONGS: readonly (readonly ['out-of' | 'event' | 'dose', readonly string[]])[] = [
   ['out-of', ['proportion']],
   ['event', ['time']],
   ['dose', ['continuous']],
-  ['whole', ['continuous']],
-  ['covariate', ['continuous']],
 ];
 
 const OPTIONS = {
@@ -82,18 +74,8 @@ export function judgeVerb(args: readonly string[]): void {
       'Name one CSV file: turnspit judge FILE.csv --response COL --treatment COL --control NAME',
     );
   if (values.response === undefined) refuse('--response is missing: the column with the readings.');
-  const kind = kindOf(values);
   const roles = rolesOf(values, values.response);
   const table = readTable(file);
-  if (kind !== 'continuous') {
-    judgeByKind(
-      table,
-      file,
-      { ...roles, kind, outOf: values['out-of'], event: values.event },
-      values.json,
-    );
-    return;
-  }
   const input = judgeInputFromTable(table, roles);
   if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
   const judgement = judge(input.value);
@@ -133,7 +115,9 @@ function rolesOf(values: Values, response: string): TableRoles {
     whole: values.whole,
     factors: values.factor ?? [],
     covariate: values.covariate,
-    kind: 'continuous',
+    kind: kindOf(values),
+    outOf: values['out-of'],
+    event: values.event,
     better: option(
       z.enum(['higher', 'lower']),
       values.better ?? 'higher',
@@ -155,22 +139,6 @@ function rolesOf(values: Values, response: string): TableRoles {
       'a whole number from 0 to 4294967295',
     ),
   };
-}
-
-function judgeByKind(table: Table, file: string, roles: OutcomeRoles, isJson: boolean): void {
-  const input = outcomeInputFromTable(table, roles);
-  if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
-  const judgement = judgeOutcome(input.value);
-  const lines = [
-    judgement.headline,
-    judgement.detail,
-    ...(judgement.warnings.length > 0
-      ? ['', ...judgement.warnings.map(warning => `! ${warning.message}`)]
-      : []),
-  ];
-  process.stdout.write(
-    isJson ? `${JSON.stringify(outcomeJson(judgement, input.value))}\n` : `${lines.join('\n')}\n`,
-  );
 }
 
 /** Doses by unit; rows of one unit must agree, as its treatment does. */

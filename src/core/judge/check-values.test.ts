@@ -14,6 +14,7 @@ function inputOf(
 ): JudgeInput {
   const hasBlocks = units.some(unit => unit.block !== undefined);
   return {
+    outcome: 'continuous',
     response: 'weight',
     unitWord: 'pot',
     treatmentName: 'feed',

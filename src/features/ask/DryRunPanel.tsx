@@ -9,7 +9,7 @@ import { questionPattern } from '@/core/design/question/question-patterns';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { DryRun } from '@/core/judge/planning/dry-run';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
-import { outcomeOf } from '@/core/judge/question/trial-outcome';
+import { outcomeOf } from '@/core/judge/question/unit-outcome';
 import { failure, type Result, success } from '@/core/result';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
@@ -79,7 +79,7 @@ function plannedOf(form: QuestionForm): Result<PlannedTrial, string> {
   if (!question.ok) return failure('Fill in the question first: its lines are not all written.');
   const { facts, treatments, measures } = question.value;
   const main = measures.find(measure => measure.isMain);
-  if (main && outcomeOf(main.scale) !== null)
+  if (main && outcomeOf(main.scale) !== 'continuous')
     return failure(
       'Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.',
     );

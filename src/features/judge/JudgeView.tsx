@@ -1,11 +1,13 @@
 'use client';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { styled } from 'styled-components';
 import type { PredictionScore } from '@/core/judge/after/prediction-scores';
+import type { TrialEfficacy } from '@/core/judge/after/trial-efficacy';
+import type { trialGermination } from '@/core/judge/after/trial-germination';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { isBetter } from '@/core/judge/verdict/call';
+import { figurePrinter } from '@/core/judge/verdict/figure-printer';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -15,15 +17,21 @@ import type { Trial } from '@/core/trial/model/trial';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CallsTable } from '@/features/judge/answer/CallsTable';
+import { Classes, OVERALL_WORDS } from '@/features/judge/answer/Classes';
 import { differencesOf } from '@/features/judge/answer/differences';
 import { dotRowsOf } from '@/features/judge/answer/dot-rows';
+import { Efficacy } from '@/features/judge/answer/Efficacy';
 import { FactorEffects } from '@/features/judge/answer/FactorEffects';
+import { GerminationTable } from '@/features/judge/answer/Germination';
+import { MeasureNote } from '@/features/judge/answer/MeasureNote';
 import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
 import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
+import { WaitingCurves } from '@/features/judge/answer/WaitingCurves';
 import { OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
 import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
 import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
+import { printP } from '@/features/judge/print-value';
 import { Soft, TwoParts } from '@/ui/Page';
 import { useJudgement } from './use-judgement';
 
@@ -61,17 +69,13 @@ export interface VerdictOfTrial extends VerdictActions {
 interface JudgeViewProps extends VerdictOfTrial {
   readonly first: Analysis;
   readonly system: MeasureSystem;
-  /** Measures of which neither way is a gain by itself. */
-  readonly noGain: readonly string[];
-  /** Measures that are judged by means because that is their kind. */
-  readonly byMeans: readonly string[];
-  /** Its mean was wanted of what is no mean: counts, shares, steps, days. */
-  readonly isByMeans: boolean;
+  readonly efficacy: TrialEfficacy | null;
+  readonly germination: ReturnType<typeof trialGermination> | null;
 }
 
 /** The verdict: one sentence, how sure, every pot, the shuffles; what stands under it follows once these take input. */
 export function JudgeView(props: JudgeViewProps) {
-  const { trial, measure: shown, tags, first, system, guesses, byMeans } = props;
+  const { trial, measure: shown, tags, first, system, guesses, efficacy, germination } = props;
   const fetched = useVerdictDetails(trial.id, first.spec.measureId, first);
   const state = useJudgement(fetched.rest?.data ?? null, first);
   useEffect(() => void restView(), []); // its code comes while its data are on their way
@@ -83,9 +87,10 @@ export function JudgeView(props: JudgeViewProps) {
   const { analysis } = state;
   const measures = fetched.rest?.data.measures ?? [shown];
   const measure = measures.find(candidate => candidate.id === analysis.spec.measureId) ?? shown;
-  const printValue = useCallback(
-    (value: number) => valuePrinter(measure, MASS_STYLE_FOR[system])(value),
-    [measure, system],
+  const { outcome } = analysis.input;
+  const printValue = useMemo(
+    () => figurePrinter({ outcome }, valuePrinter(measure, MASS_STYLE_FOR[system])),
+    [outcome, measure, system],
   );
   const lookAgain = (next: AnalysisSpec): void => {
     setRequested({ of: first, spec: next });
@@ -99,18 +104,20 @@ export function JudgeView(props: JudgeViewProps) {
         analysis={analysis}
         differs={differencesOf(first.spec, analysis.spec, measures, printValue)}
       />
+      {measure.scale?.kind === 'class' && (
+        <Classes
+          classes={measure.scale.classes}
+          input={analysis.input}
+          linkOf={i => `/trials/${trial.id}/judge?measure=${measure.id}&class=${i}`}
+        />
+      )}
       <EveryUnit measure={measure} tags={tags} printValue={printValue} state={state} spec={spec} />
       <Guesses guesses={guesses} analysis={analysis} />
       <FactorEffects analysis={analysis} printValue={printValue} />
       <CallsTable analysis={analysis} tags={tags} printValue={printValue} />
-      {byMeans.includes(measure.id) && (
-        <Soft>
-          Judged by means: a weight or a length has one.{' '}
-          <Link href={`/trials/${trial.id}/judge?measure=${measure.id}&by=ranks`}>
-            Judge it by ranks instead
-          </Link>
-        </Soft>
-      )}
+      <OverallTest judgement={analysis.judgement} />
+      {efficacy && <Efficacy found={efficacy} />}
+      {germination && <GerminationTable germination={germination} />}
       <DetailsLoading state={fetched} />
       {fetched.rest && (
         <RestView
@@ -124,6 +131,15 @@ export function JudgeView(props: JudgeViewProps) {
       )}
     </>
   );
+}
+
+/** Of steps and classes: whether the treatments differ at all. */
+function OverallTest({ judgement: { overall } }: Pick<Analysis, 'judgement'>) {
+  return overall ? (
+    <Soft>
+      Whether they differ at all: {OVERALL_WORDS[overall.method]}, p {printP(overall.p)}.
+    </Soft>
+  ) : null;
 }
 
 interface GuessesProps extends Pick<JudgeViewProps, 'guesses'> {
@@ -161,16 +177,22 @@ function EveryUnit({ measure, tags, printValue, state, spec }: EveryUnitProps) {
         <h2>
           Every {input.unitWord}, against {input.control}
         </h2>
-        <Soft>
-          {measure.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95% interval,
-          all together · band: not worth having
-        </Soft>
-        <DotsChart
-          dots={dotRowsOf(analysis, tags)}
-          unitWord={input.unitWord}
-          printValue={printValue}
-          summary={dotsSummary(analysis)}
-        />
+        {input.outcome === 'time' ? (
+          <WaitingCurves input={input} />
+        ) : (
+          <>
+            <Soft>
+              {measure.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95%
+              interval, all together · band: not worth having
+            </Soft>
+            <DotsChart
+              dots={dotRowsOf(analysis, tags, printValue)}
+              unitWord={input.unitWord}
+              printValue={printValue}
+              summary={dotsSummary(analysis)}
+            />
+          </>
+        )}
       </section>
       <ShufflePanel
         state={state}
@@ -191,7 +213,7 @@ interface VerdictHeadProps extends JudgeViewProps {
 
 /** The sentence, how sure, and where it came from. */
 function VerdictHead({ analysis, differs, measure, ...props }: VerdictHeadProps) {
-  const { trial, amendments, frozen, interimLooks, first, isByMeans, noGain } = props;
+  const { trial, amendments, frozen, interimLooks, first } = props;
   const { judgement, input } = analysis;
   return (
     <Verdict>
@@ -199,15 +221,7 @@ function VerdictHead({ analysis, differs, measure, ...props }: VerdictHeadProps)
         <Headline words={judgement.verdict.headline} best={judgement.verdict.best} />
       </h2>
       <p>{judgement.verdict.detail}</p>
-      {isByMeans && (
-        <p data-differs>By its mean, because you chose so: the method of its kind is another.</p>
-      )}
-      {noGain.includes(measure.id) && (
-        <p data-soft>
-          Of {measure.response} neither way is a gain by itself: read “better” as “more”, “worse” as
-          “less”.
-        </p>
-      )}
+      <MeasureNote trialId={trial.id} measure={measure} input={input} spec={analysis.spec} />
       {input.covariateName && isAllowedFor(analysis) && (
         <p data-soft>
           Each {input.unitWord} is held against {input.covariateName}: that much of the difference

@@ -1,11 +1,16 @@
 import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
-import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
-import { type AnalysisSpec, analyse, plannedSpec } from '@/core/judge/units/trial-analysis';
+import { type Outcome, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
+import {
+  type Analysis,
+  type AnalysisSpec,
+  analyse,
+  plannedSpec,
+} from '@/core/judge/units/trial-analysis';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
 import {
@@ -18,6 +23,10 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { tagsOf } from '@/features/bench/bench-view';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
+import { CallsTable } from '@/features/judge/answer/CallsTable';
+import { dotRowsOf } from '@/features/judge/answer/dot-rows';
+import { MeasureNote } from '@/features/judge/answer/MeasureNote';
+import { WaitingCurves } from '@/features/judge/answer/WaitingCurves';
 import { WhatIf } from '@/features/judge/answer/WhatIf';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
 import { AlternativeExplanations } from '@/features/judge/details/AlternativeExplanations';
@@ -30,7 +39,7 @@ import { ScorecardPanel } from '@/features/judge/details/ScorecardPanel';
 import { SeasonsPanel } from '@/features/judge/details/SeasonsPanel';
 import { Sensitivity } from '@/features/judge/details/Sensitivity';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
-import { OutcomeView } from '@/features/judge/outcomes/OutcomeView';
+import { printFigure } from '@/features/judge/print-value';
 import type { MeasurePValues } from '@/workers/judge.worker';
 import { startPermutations } from '@/workers/judge-job';
 
@@ -475,98 +484,86 @@ describe('a series of doses', () => {
   });
 });
 
-describe('a measure of another kind', () => {
+describe('counts, shares, steps and days', () => {
   const unit = (
     id: number,
     treatment: string,
     value: number,
-    changes: Partial<OutcomeUnit> = {},
-  ): OutcomeUnit => ({
-    id: String(id),
-    treatment,
-    blocks: [],
-    value,
-    outOf: null,
-    hasCome: false,
-    ...changes,
-  });
-  const show = (kind: OutcomeInput['kind'], units: readonly OutcomeUnit[]) => {
-    const input: OutcomeInput = {
-      kind,
-      response: 'it',
-      unitWord: 'pot',
-      treatmentName: 'remedy',
-      treatments: ['plain', 'soap'],
-      control: 'plain',
-      blockNames: [],
-      isPaired: false,
-      units,
-      better: 'higher',
-      margin: null,
-      confidence: 0.95,
-      seed: 1,
-      isDeclared: false,
-    };
-    return render(
-      <OutcomeView
-        trialId="t"
-        measureId="m"
-        isChosen={false}
-        name="Aphids"
-        definition="On the three worst leaves."
-        input={input}
-        judgement={judgeOutcome(input)}
-        tags={[]}
-        efficacy={null}
-        germination={null}
-        classes={[]}
-      />,
-    );
+    changes: Partial<JudgedUnit> = {},
+  ): JudgedUnit => ({ id: String(id), treatment, blocks: [], value, ...changes });
+  const lookAt = (outcome: Outcome, units: readonly JudgedUnit[]): Analysis => {
+    const input = judgeInputFixture(units, { outcome, response: 'it', control: 'plain' });
+    const judged = judgeWithoutShuffle(input);
+    return { spec: analysis.spec, input, judgement: judged, allIn: null, sound: null };
   };
+  const showTable = (look: Analysis) =>
+    render(<CallsTable analysis={look} tags={[]} printValue={printFigure} />);
   test('days: who still waits is drawn, and the median that never came is said', () => {
-    show('time', [
-      ...[40, 40, 40, 40].map((days, i) => unit(i, 'soap', days)),
-      ...[9, 11, 8, 10].map((days, i) => unit(10 + i, 'plain', days, { hasCome: true })),
+    const look = lookAt('time', [
+      ...[40, 40, 40, 40].map((days, i) => unit(i, 'soap', days, { hasCome: false })),
+      ...[9, 11, 8, 11].map((days, i) => unit(10 + i, 'plain', days, { hasCome: true })),
     ]);
-    expect(screen.getByRole('heading', { level: 2, name: 'Soap beat plain.' })).toBeVisible();
+    expect(look.judgement.verdict.headline).toBe('Soap beat plain: 30 days later.');
+    render(<WaitingCurves input={look.input} />);
     expect(
-      screen.getByRole('img', { name: 'Share still waiting, day by day, of plain, soap' }),
+      screen.getByRole('img', { name: 'Share still waiting, day by day, of soap, plain' }),
     ).toBeVisible();
+    showTable(look);
     expect(screen.getByText('0 of 4 came, fewer than half')).toBeVisible();
+    expect(screen.getByText(/^\+\d+ days to \+\d+ days$/)).toBeVisible();
   });
-  test('steps: a mark a unit, and the chance of a better one', () => {
-    show('ordinal', [
+  test('steps: their middle, the shift in steps, and the chance of a better one in the sentence', () => {
+    const look = lookAt('ordinal', [
       ...[4, 5, 5, 4].map((step, i) => unit(i, 'soap', step)),
       ...[1, 2, 1, 2].map((step, i) => unit(10 + i, 'plain', step)),
     ]);
-    expect(
-      screen.getByRole('img', { name: /^8 pots by treatment: plain 1, 2, 1, 2; soap 4, 5, 5, 4$/ }),
-    ).toBeVisible();
-    expect(
-      screen.getByText(
-        /a random one of it is better than a random one of plain in 100 of 100 tries/,
-      ),
-    ).toBeVisible();
+    expect(look.judgement.verdict.headline).toBe('Soap beat plain: higher in 100 of 100 pairs.');
+    showTable(look);
+    expect(screen.getByText('middle 4.5')).toBeVisible();
+    expect(screen.getByText('+3 steps')).toBeVisible();
   });
   test('shares: k of n, in points', () => {
-    show('proportion', [
+    const look = lookAt('proportion', [
       ...[18, 19, 17, 20].map((k, i) => unit(i, 'soap', k, { outOf: 20 })),
       ...[9, 8, 10, 7].map((k, i) => unit(10 + i, 'plain', k, { outOf: 20 })),
     ]);
-    expect(screen.getAllByText(/74 of 80 \(93%\)/).length).toBeGreaterThan(0);
-    expect(screen.getByText(/50 points more/)).toBeVisible();
+    expect(look.judgement.verdict.headline).toBe('Soap beat plain: 50 points more.');
+    showTable(look);
+    expect(screen.getByText(/74 of 80 \(93%\)/)).toBeVisible();
+    expect(screen.getByText('+50 points')).toBeVisible();
   });
-  test('found along the way is said in its head and among what may have spoiled it', () => {
-    show(
+  test('their dots stand where they were read, not in percent of the control', () => {
+    const look = lookAt('proportion', [
+      ...[18, 19].map((k, i) => unit(i, 'soap', k, { outOf: 20 })),
+      ...[9, 8].map((k, i) => unit(10 + i, 'plain', k, { outOf: 20 })),
+    ]);
+    const tag = { name: 'soap', letter: 'S', index: 0 } as Parameters<typeof dotRowsOf>[1][number];
+    const { axis, rows } = dotRowsOf(look, [tag], String);
+    expect([axis, rows[0]?.points.map(point => point.x)]).toEqual(['value', [0.9, 0.95]]);
+  });
+  test('found along the way is said, with the way back and the other way to judge it', () => {
+    const look = lookAt(
       'count',
       [3, 4, 5, 4].map((value, i) => unit(i, i < 2 ? 'plain' : 'soap', value)),
     );
-    expect(screen.getByText(/^Aphids, found along the way/)).toBeVisible();
-    expect(
-      within(screen.getByRole('region', { name: 'What may have spoiled it' })).getByText(
-        /This was not the main measure/,
-      ),
-    ).toBeVisible();
+    const aphids = { ...made('slugs', '00000000-0000-7000-8000-0000000000d2'), isMain: false };
+    const { rerender } = render(
+      <MeasureNote trialId="t" measure={aphids} input={look.input} spec={look.spec} />,
+    );
+    expect(screen.getByText(/found along the way/)).toBeVisible();
+    expect(screen.getByRole('link', { name: 'Judge it by means instead' })).toHaveAttribute(
+      'href',
+      `/trials/t/judge?measure=${aphids.id}&by=means`,
+    );
+    rerender(
+      <MeasureNote
+        trialId="t"
+        measure={aphids}
+        input={look.input}
+        spec={{ ...look.spec, by: 'means' }}
+      />,
+    );
+    expect(screen.getByText(/By its mean, because you chose so/)).toBeVisible();
   });
 });
 

@@ -27,7 +27,7 @@ const lookedWith = (changes: Partial<AnalysisSpec> = {}): Analysis =>
 const analysis = lookedWith();
 
 describe('the dots', () => {
-  const dots = dotRowsOf(analysis, tagsOf(beans));
+  const dots = dotRowsOf(analysis, tagsOf(beans), String);
 
   test('are in percent of the control, the control last, every measured pot once', () => {
     expect(dots).toMatchObject({ axis: 'percent', control: 100, band: [85, 115] });
@@ -52,7 +52,7 @@ describe('the dots', () => {
   });
 
   test('have no band without a margin', () => {
-    expect(dotRowsOf(lookedWith({ margin: null }), tagsOf(beans)).band).toBeNull();
+    expect(dotRowsOf(lookedWith({ margin: null }), tagsOf(beans), String).band).toBeNull();
   });
 });
 

@@ -1,7 +1,7 @@
+import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
-import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
+import { type Outcome, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { verdictOfReport } from './report-verdict';
@@ -20,20 +20,18 @@ test('of means the report tells every gap with its interval, and each unit as it
     incidents: [leaveOutFixture(trial.units[0]!)],
   };
   const input = judgeInputOf(data, plannedSpec(data, STARTING_GUESS_CV));
-  const found = verdictOfReport(
-    { by: 'means', input, judgement: judgeWithoutShuffle(input) },
-    print,
-  );
+  const found = verdictOfReport({ input, judgement: judgeWithoutShuffle(input) }, print);
   expect(found.calls.heads).toEqual([
     'treatment',
     'pots',
     'mean',
     'gap',
     '95% interval, all together',
+    'p, all together',
     'so it is',
   ]);
   expect(found.calls.rows.map(row => row[0])).toEqual(['feed 1', 'plain water']);
-  expect(found.calls.rows[0]?.[3]).toMatch(/^\+\d+%$/);
+  expect(found.calls.rows[0]?.[3]).toMatch(/^\+\d+\.\d%$/);
   expect(found.calls.rows[1]?.at(-1)).toBe('the control');
   expect(found.dots.map(row => row.treatment)).toEqual(['plain water', 'feed 1']);
   expect(found.dots.reduce((sum, row) => sum + row.values.length, 0)).toBe(6);
@@ -47,38 +45,21 @@ const unit = (
   id: number,
   treatment: string,
   value: number | null,
-  changes: Partial<OutcomeUnit> = {},
-): OutcomeUnit => ({
-  id: String(id),
-  treatment,
-  blocks: [],
-  value,
-  outOf: null,
-  hasCome: false,
-  ...changes,
-});
-const ofKind = (kind: OutcomeInput['kind'], units: readonly OutcomeUnit[]) => {
-  const input: OutcomeInput = {
-    kind,
+  changes: Partial<JudgedUnit> = {},
+): JudgedUnit => ({ id: String(id), treatment, blocks: [], value, ...changes });
+const ofOutcome = (outcome: Outcome, units: readonly JudgedUnit[]) => {
+  const input = judgeInputFixture(units, {
+    outcome,
     response: 'leaves with holes',
-    unitWord: 'pot',
-    treatmentName: 'remedy',
     treatments: ['plain', 'soap', 'oil'],
     control: 'plain',
-    blockNames: [],
-    isPaired: false,
-    units,
     better: 'lower',
-    margin: null,
-    confidence: 0.95,
-    seed: 1,
-    isDeclared: true,
-  };
-  return verdictOfReport({ by: 'kind', input, judgement: judgeOutcome(input) }, print);
+  });
+  return verdictOfReport({ input, judgement: judgeWithoutShuffle(input) }, print);
 };
 
 test('of shares it tells k of n, in percent on the picture, and what can’t be compared', () => {
-  const found = ofKind(
+  const found = ofOutcome(
     'proportion',
     [15, 16, 14, 17].flatMap((k, i) => [
       unit(i, 'plain', k, { outOf: 20 }),
@@ -97,9 +78,9 @@ test('of shares it tells k of n, in percent on the picture, and what can’t be 
     'soap',
     '4',
     '14 of 80 (18%)',
-    '60 points fewer',
+    '−60 points',
+    expect.stringMatching(/^−\d+ points to −\d+ points$/),
     expect.stringMatching(/^(0\.0\d\d|< 0\.001)$/),
-    'Fisher’s exact test',
     'better',
   ]);
   expect(rowOf('oil').slice(-1)).toEqual(['can’t be compared']);
@@ -107,7 +88,7 @@ test('of shares it tells k of n, in percent on the picture, and what can’t be 
 });
 
 test('of days it tells who still waited, and who was not read', () => {
-  const found = ofKind('time', [
+  const found = ofOutcome('time', [
     ...[5, 7, 6, 8].map((days, i) => unit(i, 'plain', days, { hasCome: true })),
     ...[20, 20, 20].map((days, i) => unit(10 + i, 'soap', days)),
     unit(13, 'soap', null),
@@ -123,5 +104,5 @@ test('of days it tells who still waited, and who was not read', () => {
     'not yet after 20 days',
     'no reading',
   ]);
-  expect(found.warnings).toContain('1 pot gave no reading.');
+  expect(found.warnings).toContain('1 pot gave no reading and is not in the sums.');
 });

@@ -1,10 +1,12 @@
-import type { EstimableContrast, Judgement } from '@/core/judge/outcomes/judgement';
-import type { OutcomeContrast, OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { OutcomeInput, OutcomeUnit } from '@/core/judge/question/outcome-input';
-import { effectWords, groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
+import type { JudgedUnit } from '@/core/design/linear/design-input';
+import type { Contrast, EstimableContrast, Judgement } from '@/core/judge/outcomes/judgement';
+import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
+import { figurePrinter } from '@/core/judge/verdict/figure-printer';
+import { gapFigure, intervalFigures } from '@/core/judge/verdict/gap-figures';
+import { groupWords } from '@/core/judge/verdict/group-words';
 import type { PlannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { shownInterval } from '@/core/judge/verdict/shown-interval';
+import { unitWords } from '@/core/judge/verdict/unit-words';
 import { pluralOf } from '@/core/words/plural';
 import type { Report, ReportTable } from '@/print/report-html';
 
@@ -27,32 +29,22 @@ const CALLS = {
   'no-test': 'no test',
 } as const;
 
-/** What a report tells of a verdict, whatever it was judged by. */
+/**
+ * What a report tells of a verdict, whatever it was judged by.
+ *
+ * @param printMeasured a value of a measure that has a mean, in its own unit
+ */
 export function verdictOfReport(
-  verdict: PlannedVerdict,
-  printValue: (value: number) => string,
+  { input, judgement }: PlannedVerdict,
+  printMeasured: (value: number) => string,
 ): VerdictOfReport {
-  return verdict.by === 'kind'
-    ? ofKind(verdict.input, verdict.judgement)
-    : ofMeans(verdict.input, verdict.judgement, printValue);
-}
-
-function ofMeans(
-  input: JudgeInput,
-  judgement: Judgement,
-  printValue: (value: number) => string,
-): VerdictOfReport {
+  const printValue = figurePrinter(input, printMeasured);
   const {
     verdict: { headline, detail },
     groups,
-    contrasts,
     warnings,
   } = judgement;
-  const groupOf = (name: string) => groups.find(group => group.treatment === name);
-  const own = (name: string): readonly string[] => {
-    const group = groupOf(name);
-    return [String(group?.n ?? 0), group ? printValue(group.mean) : '—'];
-  };
+  const hasMean = input.outcome === 'continuous' || input.outcome === 'count';
   return {
     headline,
     detail,
@@ -61,143 +53,81 @@ function ofMeans(
     warnings: warnings.map(warning => warning.message),
     dots: input.treatments.map(treatment => ({
       treatment,
-      values: input.units.flatMap(unit =>
-        unit.treatment === treatment && unit.value !== null ? [unit.value] : [],
-      ),
-      mean: groupOf(treatment)?.mean ?? null,
+      values: input.units
+        .filter(isRead)
+        .filter(unit => unit.treatment === treatment)
+        .map(figureOf),
+      mean: hasMean ? (groups.find(group => group.treatment === treatment)?.mean ?? null) : null,
     })),
-    calls: {
-      title: `Every treatment against ${input.control}`,
-      heads: [
-        'treatment',
-        pluralOf(input.unitWord),
-        'mean',
-        'gap',
-        '95% interval, all together',
-        'so it is',
-      ],
-      rows: [
-        ...contrasts.map(contrast => [
-          contrast.treatment,
-          ...own(contrast.treatment),
-          ...(contrast.estimable
-            ? [
-                contrast.percent === null
-                  ? printValue(contrast.difference)
-                  : percent(contrast.percent),
-                intervalOf(contrast, printValue),
-                CALLS[contrast.call],
-              ]
-            : ['', '', 'can’t be compared']),
-        ]),
-        [input.control, ...own(input.control), '', '', 'the control'],
-      ],
-    },
-    judged: judgedTable(input, unit =>
-      unit.isLeftOut ? 'left out' : unit.value === null ? 'no reading' : printValue(unit.value),
-    ),
+    calls: callsTable(input, judgement, printValue),
+    judged: judgedTable(input, printValue),
   };
 }
 
-function percent(value: number): string {
-  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(0)}%`;
-}
-
-/** The interval that the call rests on; named where it is not the usual one. */
-function intervalOf(contrast: EstimableContrast, printValue: (value: number) => string): string {
-  const { ci, percentCi, confidence } = shownInterval(contrast);
-  const which = confidence === 95 ? '' : ` (${confidence}%)`;
-  if (percentCi) return `${percentCi.map(percent).join(' to ')}${which}`;
-  return ci ? `${ci.map(printValue).join(' to ')}${which}` : '—';
-}
-
-function ofKind(
-  input: OutcomeInput,
-  { headline, detail, groups, contrasts, warnings }: OutcomeJudgement,
-): VerdictOfReport {
-  const figureOf = ({ value, outOf }: OutcomeUnit): number | null =>
-    value === null ? null : outOf === null ? value : value / outOf;
-  const printFigure = (value: number): string =>
-    input.kind === 'proportion'
-      ? `${Math.round(100 * value)}%`
-      : String(Number(value.toPrecision(3)));
-  const wordsOf = (unit: OutcomeUnit): string =>
-    unit.value === null
-      ? 'no reading'
-      : unit.outOf !== null && unit.outOf > 1
-        ? `${unit.value} of ${unit.outOf}`
-        : input.kind === 'time' && !unit.hasCome
-          ? `not yet after ${unit.value} days`
-          : String(unit.value);
+function callsTable(
+  input: JudgeInput,
+  { groups, contrasts }: Judgement,
+  printValue: (value: number) => string,
+): ReportTable {
+  const own = (name: string): readonly string[] => {
+    const group = groups.find(each => each.treatment === name);
+    const found =
+      input.outcome === 'continuous' && group ? printValue(group.mean) : groupWords(input, group);
+    return [String(group?.n ?? 0), found];
+  };
   return {
-    headline,
-    detail,
-    unitWord: input.unitWord,
-    printValue: printFigure,
-    warnings: warnings.map(warning => warning.message),
-    dots: input.treatments.map(treatment => ({
-      treatment,
-      values: input.units.flatMap(unit => {
-        const figure = figureOf(unit);
-        return unit.treatment === treatment && figure !== null ? [figure] : [];
-      }),
-      mean: null,
-    })),
-    calls: {
-      title: `Every treatment against ${input.control}`,
-      heads: [
-        'treatment',
-        pluralOf(input.unitWord),
-        'found',
-        'how large',
-        'p, of all together',
-        'by',
-        'so it is',
-      ],
-      rows: groups.map(group => [
-        group.treatment,
-        String(group.n),
-        groupWords(input, group),
-        ...againstControl(
-          input,
-          contrasts.find(each => each.treatment === group.treatment),
-        ),
+    title: `Every treatment against ${input.control}`,
+    heads: [
+      'treatment',
+      pluralOf(input.unitWord),
+      input.outcome === 'continuous' ? 'mean' : 'found',
+      'gap',
+      '95% interval, all together',
+      'p, all together',
+      'so it is',
+    ],
+    rows: [
+      ...contrasts.map(contrast => [
+        contrast.treatment,
+        ...own(contrast.treatment),
+        ...againstControl(input, contrast, printValue),
       ]),
-    },
-    judged: judgedTable(input, wordsOf),
+      [input.control, ...own(input.control), '', '', '', 'the control'],
+    ],
   };
 }
 
 function againstControl(
-  input: OutcomeInput,
-  contrast: OutcomeContrast | undefined,
+  input: JudgeInput,
+  contrast: Contrast,
+  printValue: (value: number) => string,
 ): readonly string[] {
-  if (!contrast) return ['', '', '', 'the control'];
   if (!contrast.estimable) return ['', '', '', 'can’t be compared'];
-  const size = effectWords(input, input.control, contrast.effect, contrast.difference);
-  if (contrast.call === 'no-test') return [size, '—', '', CALLS[contrast.call]];
+  const gap = gapFigure(contrast, input, printValue);
+  if (contrast.call === 'no-test') return [gap, '—', '—', CALLS[contrast.call]];
+  const p = contrast.pAdjusted;
   return [
-    size,
-    contrast.pAdjusted < 0.001 ? '< 0.001' : contrast.pAdjusted.toFixed(3),
-    METHOD_WORDS[contrast.method],
+    gap,
+    intervalOf(contrast, input, printValue),
+    p === null ? '—' : p < 0.001 ? '< 0.001' : p.toFixed(3),
     CALLS[contrast.call],
   ];
 }
 
-function judgedTable<
-  Unit extends {
-    readonly id: string;
-    readonly treatment: string;
-    readonly blocks: readonly string[];
-  },
->(
-  input: {
-    readonly units: readonly Unit[];
-    readonly blockNames: readonly string[];
-    readonly response: string;
-  },
-  wordsOf: (unit: Unit) => string,
-): ReportTable {
+/** The interval that the call rests on; named where it is not the usual one. */
+function intervalOf(
+  contrast: EstimableContrast,
+  input: JudgeInput,
+  printValue: (value: number) => string,
+): string {
+  const { confidence } = shownInterval(contrast);
+  const ends = intervalFigures(contrast, input, printValue);
+  const which = confidence === 95 ? '' : ` (${confidence}%)`;
+  return ends ? `${ends.join(' to ')}${which}` : '—';
+}
+
+function judgedTable(input: JudgeInput, printValue: (value: number) => string): ReportTable {
+  const wordsOf = (unit: JudgedUnit): string => unitWords(unit, input, printValue);
   return {
     title: 'What was judged',
     heads: ['code', 'treatment', ...input.blockNames, input.response],

@@ -18,38 +18,35 @@ import { currentGarden } from '@/service/garden/garden';
 import { database } from '@/store/connection/database';
 import { frozenTrials } from '@/store/verdicts';
 
-/** @param looked null where the verdict is not one of means: of places, yields and seasons there is nothing to say then */
 export async function verdictDetails(
   data: TrialData,
   spec: AnalysisSpec,
-  analysis: Pick<Analysis, 'input' | 'judgement'> | null,
+  analysis: Pick<Analysis, 'input' | 'judgement'>,
   findings: readonly AuditFinding[],
 ): Promise<VerdictDetails> {
   const style = MASS_STYLE_FOR[(await currentGarden()).system];
   const costs = treatmentCosts(data, today());
-  const position = analysis ? (positionCheck(data, analysis.input) ?? null) : null;
+  const position = positionCheck(data, analysis.input) ?? null;
   return {
     card: scorecardOf(data, spec, measure => valuePrinter(measure, style)),
     costs,
     position,
-    bases: analysis ? basesOf(data, analysis.judgement.groups, costs) : [],
+    bases: basesOf(data, analysis.judgement.groups, costs),
     lessons: lessonsOf(data, {
-      spread: analysis && spreadWithin(analysis.judgement),
+      spread: spreadWithin(analysis),
       position,
       today: today(),
     }),
-    seasons: analysis
-      ? seasonsTogether(
-          {
-            trialId: data.trial.id,
-            question: data.trial.question,
-            closedOn: data.trial.endsOn,
-            measure: data.measures.find(each => each.id === spec.measureId) ?? mainMeasure(data),
-            contrasts: analysis.judgement.contrasts,
-          },
-          await otherSeasons(data.trial.id),
-        )
-      : [],
+    seasons: seasonsTogether(
+      {
+        trialId: data.trial.id,
+        question: data.trial.question,
+        closedOn: data.trial.endsOn,
+        measure: data.measures.find(each => each.id === spec.measureId) ?? mainMeasure(data),
+        contrasts: analysis.judgement.contrasts,
+      },
+      await otherSeasons(data.trial.id),
+    ),
     explanations: alternativeExplanationsOf(data, { findings, position, today: today() }),
   };
 }

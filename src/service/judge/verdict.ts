@@ -1,13 +1,11 @@
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { outcomeOf } from '@/core/judge/question/trial-outcome';
 import {
   type Analysis,
   type AnalysisSpec,
   analyse,
   mainMeasure,
-  measureOf,
   plannedSpec,
 } from '@/core/judge/units/trial-analysis';
 import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
@@ -23,9 +21,8 @@ import { verdictDetails } from './verdict-details';
 /** The look that was planned, with how own trials have spread so far; for another measure without a margin of its own. */
 export async function analysisSpecOf(data: TrialData, measureId?: string): Promise<AnalysisSpec> {
   const planned = plannedSpec(data, await priorCv(data));
-  return data.measures.some(measure => measure.id === measureId) && measureId
-    ? { ...planned, measureId }
-    : planned;
+  const measure = data.measures.find(each => each.id === measureId);
+  return measure ? { ...planned, measureId: measure.id, margin: measure.margin } : planned;
 }
 
 /** A trial judged as it was planned. */
@@ -56,12 +53,7 @@ export async function verdictPage(
   const findings = fairnessAudit(data, spec.priorCv.cv);
   return success({
     data: data.trial.state === 'closed' ? data : { ...data, predictions: [] },
-    details: await verdictDetails(
-      data,
-      spec,
-      outcomeOf(measureOf(data, spec.measureId).scale) === null ? verdictUnder(data, spec) : null,
-      findings,
-    ),
+    details: await verdictDetails(data, spec, verdictUnder(data, spec), findings),
     audit: { findings, checks: Object.keys(AUDIT_CHECKS).length },
     log: (await trialLog(trialId)).map(({ at, what }) => ({ at, what })),
   });

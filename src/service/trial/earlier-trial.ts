@@ -20,15 +20,10 @@ export async function earlierTrial(
   const verdict = plannedVerdict(data, plannedSpec(data, STARTING_GUESS_CV), judgeWithoutShuffle);
   return {
     data,
-    lessons: lessonsOf(
-      data,
-      verdict.by === 'kind'
-        ? { spread: null, position: null, today: today() }
-        : {
-            spread: spreadWithin(verdict.judgement),
-            position: positionCheck(data, verdict.input) ?? null,
-            today: today(),
-          },
-    ),
+    lessons: lessonsOf(data, {
+      spread: spreadWithin(verdict),
+      position: positionCheck(data, verdict.input) ?? null,
+      today: today(),
+    }),
   };
 }

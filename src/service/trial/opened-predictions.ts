@@ -1,7 +1,5 @@
 import { type PredictionScore, predictionScores } from '@/core/judge/after/prediction-scores';
-import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type { OutcomeJudgement } from '@/core/judge/outcomes/outcome-judgement';
-import { inShort } from '@/core/judge/verdict/planned-verdict';
+import { type FrozenJudgement, inShort } from '@/core/judge/verdict/in-short';
 import type { Prediction } from '@/core/trial/model/plan-record';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { database } from '@/store/connection/database';
@@ -24,7 +22,7 @@ export async function openedPredictions(data: TrialData): Promise<OpenedPredicti
     (guesses.get(data.trial.id) ?? []).map(guess => guess.by.trim().toLowerCase()),
   );
   const trials = (await frozenTrials(database())).flatMap(({ trialId, judgement }) => {
-    const frozen: Judgement | OutcomeJudgement = JSON.parse(judgement);
+    const frozen: FrozenJudgement = JSON.parse(judgement);
     const { best, call } = inShort(frozen);
     return [
       { predictions: guesses.get(trialId) ?? [], best, call, treatments: frozen.groups.length },

@@ -4,8 +4,18 @@ export interface JudgedUnit {
   readonly treatment: string;
   /** Its level in each of the input's block columns. */
   readonly blocks: readonly string[];
-  /** null where the unit gave none: it is missing, which is not zero. */
+  /** A mean or sum; a count; k of n; a step; days waited. null where the unit gave none: it is missing, which is not zero. */
   readonly value: number | null;
+  /** Of k of n: n, ≥ 1. */
+  readonly outOf?: number | undefined;
+  /** Of a count: the parts that were read, over those of a unit read whole. 1 where it is not said. */
+  readonly effort?: number | undefined;
+  /** Of days: whether it came, or is still waited for. */
+  readonly hasCome?: boolean | undefined;
+  /** Of classes: which of them it was; then `value` says whether it is the one that is counted. */
+  readonly className?: string | null | undefined;
+  /** The variance of its value is so many times smaller; 1 where it is not said. */
+  readonly weight?: number | undefined;
   readonly covariate?: number | undefined;
   /** Where it stands, across and along the bench in mm, where that is to be allowed for. */
   readonly place?: readonly [number, number] | undefined;

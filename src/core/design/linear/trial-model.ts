@@ -21,6 +21,7 @@ export interface MeasuredUnit {
   readonly covariate: number | undefined;
   readonly place?: readonly [number, number] | undefined;
   readonly wholePlot: string | undefined;
+  readonly weight?: number | undefined;
 }
 
 /** The units that gave a value, and the model's terms over them. */
@@ -47,6 +48,8 @@ export interface TrialModel {
   readonly meanOf: (model: LinearModel, treatment: string) => Combination | undefined;
   /** Treatment a minus treatment b. */
   readonly differenceOf: (model: LinearModel, a: string, b: string) => Combination | undefined;
+  /** One a unit, where they differ. */
+  readonly weights: readonly number[] | undefined;
   readonly fit: (values: readonly number[]) => LinearModel;
 }
 
@@ -77,6 +80,7 @@ export function buildTrialModel(input: DesignInput): TrialModel {
     ...(covariate ? [covariate.reduce((sum, value) => sum + value, 0) / covariate.length] : []),
     ...placeColumns.map(() => 0),
   ];
+  const weights = weightsOf(units);
   const own = (treatment: string): readonly number[] =>
     treatmentTerms.flatMap(term => term.rowOf(treatment));
   const combinationOf: TrialModel['combinationOf'] = (model, weights) => {
@@ -93,7 +97,8 @@ export function buildTrialModel(input: DesignInput): TrialModel {
     terms,
     wholeTerms,
     wholePlot,
-    fit: values => fitLinearModel(values, terms),
+    weights,
+    fit: values => fitLinearModel(values, terms, weights),
     combinationOf,
     meanOf: (model, treatment) => combinationOf(model, [[treatment, 1]]),
     differenceOf: (model, a, b) =>
@@ -102,6 +107,11 @@ export function buildTrialModel(input: DesignInput): TrialModel {
         [b, -1],
       ]),
   };
+}
+
+function weightsOf(units: readonly MeasuredUnit[]): readonly number[] | undefined {
+  const weights = units.map(unit => unit.weight ?? 1);
+  return weights.every(weight => weight === weights[0]) ? undefined : weights;
 }
 
 function measuredUnits({ units }: DesignInput): readonly MeasuredUnit[] {

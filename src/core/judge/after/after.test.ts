@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { outcomeInputOf, outcomeOf } from '@/core/judge/question/trial-outcome';
+import { outcomeOf } from '@/core/judge/question/unit-outcome';
 import { unitsInTurn, withoutUnit } from '@/core/judge/sensitivity/leave-each-out';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
@@ -73,7 +72,7 @@ describe('the scorecard', () => {
       expectedByChance: 0.05,
     });
   });
-  test('a measure of steps is judged by ranks, of days by the log-rank test, of classes by how often one of them came', () => {
+  test('a measure of steps is judged by ranks, of days by the mean wait, of classes by how often one of them came', () => {
     const [vigour, flower, want] = [
       made('vigour', '00000000-0000-7000-8000-0000000000a1'),
       made('first-flower', '00000000-0000-7000-8000-0000000000a2'),
@@ -91,18 +90,18 @@ describe('the scorecard', () => {
     expect(
       scorecardOf(data, spec(data), print)
         .rows.slice(4)
-        .map(row => [row.name, row.method.split(' ')[0]]),
+        .map(row => [row.name, row.method]),
     ).toEqual([
-      ['Vigour', 'ranks'],
-      ['First flower', 'the'],
-      ['Sign of want', 'Cochran-Mantel-Haenszel'],
+      ['Vigour', 'ranks, aligned by block'],
+      ['First flower', 'mean days waited'],
+      ['Sign of want', 'shares, unit by unit'],
     ]);
     expect([
       outcomeOf(want.scale),
       outcomeOf(vigour.scale),
       outcomeOf(flower.scale),
       outcomeOf(null),
-    ]).toEqual(['proportion', 'ordinal', 'time', null]);
+    ]).toEqual(['proportion', 'ordinal', 'time', 'continuous']);
     expect(scorecardOf(data, spec(data), print).rows.at(-1)).toMatchObject({
       better: 'neither',
       sameAs: null,
@@ -168,24 +167,23 @@ test('days: what has not come is still waited for, “not looked” says nothing
       readingFixture(c!, flower, null, { outcome: 'not-looked', takenOn: '2026-05-31' }),
     ],
   };
-  const input = outcomeInputOf(data, flower, spec(data));
+  const input = judgeInputOf(data, { ...spec(data), measureId: flower.id });
   expect(
     [a, b, c].map(unit => {
-      const found = input?.units.find(each => each.id === unit?.code);
+      const found = input.units.find(each => each.id === unit?.code);
       return [found?.value, found?.hasCome];
     }),
   ).toEqual([
     [21, true],
     [30, false],
-    [null, false],
+    [null, undefined],
   ]);
 });
 
 test('ranks of a weight are judged only when somebody wants them', () => {
-  const main = clear.measures[0];
-  expect(outcomeInputOf(clear, main!, spec(clear))).toBeUndefined();
-  const ranks = outcomeInputOf(clear, main!, spec(clear), { isByRanks: true });
-  expect([ranks?.kind, ranks?.units.map(unit => unit.value).sort()]).toEqual([
+  expect(judgeInputOf(clear, spec(clear)).outcome).toBe('continuous');
+  const ranks = judgeInputOf(clear, { ...spec(clear), by: 'ranks' });
+  expect([ranks.outcome, ranks.units.map(unit => unit.value).sort()]).toEqual([
     'ordinal',
     clear.picks.map(pick => pick.netG).sort(),
   ]);
@@ -200,9 +198,9 @@ test('classes: the chosen one is counted, all of them are told, and no order is 
     readings: [readingFixture(a!, smell, 1), readingFixture(b!, smell, 2)],
   };
   const of = (countedClass?: number) => {
-    const input = outcomeInputOf(data, smell, spec(data), { countedClass });
+    const input = judgeInputOf(data, { ...spec(data), measureId: smell.id, countedClass });
     return {
-      counted: input?.countedClass,
+      counted: input.countedClass,
       values: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.value),
       names: [a, b, c].map(unit => input?.units.find(each => each.id === unit?.code)?.className),
     };
@@ -223,11 +221,13 @@ test('of classes it is said who has more, not who is better', () => {
     measures: [...clear.measures, smell],
     readings: clear.units.map(unit => readingFixture(unit, smell, Number(at(clear, unit) === 1))),
   };
-  const judged = judgeOutcome(outcomeInputOf(data, smell, spec(data), { countedClass: 1 })!);
-  expect(judged.headline).toMatch(
+  const judged = judgeWithoutShuffle(
+    judgeInputOf(data, { ...spec(data), measureId: smell.id, countedClass: 1 }),
+  );
+  expect(judged.verdict.headline).toMatch(
     /^(“Earthy” came more often under feed 1 than under|Can’t tell yet whether anything differs from) plain water\.$/,
   );
-  expect(judged.headline).not.toMatch(/beat/);
+  expect(judged.verdict.headline).not.toMatch(/beat/);
   expect(judged.overall).toMatchObject({ method: 'chi-square-shuffled' });
   expect(judged.overall?.p).toBeLessThan(0.05);
 });
@@ -243,7 +243,9 @@ test('k of n counts on its last day only', () => {
     ),
   };
   expect(
-    outcomeInputOf(data, holed, spec(data))?.units.find(unit => unit.id === a?.code),
+    judgeInputOf(data, { ...spec(data), measureId: holed.id }).units.find(
+      unit => unit.id === a?.code,
+    ),
   ).toMatchObject({ value: 4, outOf: 10 });
 });
 
@@ -339,7 +341,7 @@ test('lessons name the spread, what happened, and what was not done', () => {
   };
   const input = judgeInputOf(data, spec(data));
   const lessons = lessonsOf(data, {
-    spread: spreadWithin(judgeWithoutShuffle(input)),
+    spread: spreadWithin({ input, judgement: judgeWithoutShuffle(input) }),
     position: null,
     today: '2026-08-01',
   });

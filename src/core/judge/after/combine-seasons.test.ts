@@ -25,6 +25,8 @@ function season(
     percentCi,
     percentCiAdjusted: percentCi,
     percentCiEquivalence: percentCi,
+    effect: null,
+    reach: null,
     shuffleP: null,
     shufflePAdjusted: null,
     call: 'cant-tell',

@@ -1,4 +1,5 @@
 import type { Judgement } from '@/core/judge/outcomes/judgement';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
 import { adherenceOf } from '@/core/schedule/adherence/adherence';
 import { careTasks } from '@/core/schedule/tasks/due-today';
@@ -7,11 +8,15 @@ import { MISHAP_WORDS } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
 
+/** A judgement with what it was made of. */
+interface Judged {
+  readonly input: Pick<JudgeInput, 'outcome'>;
+  readonly judgement: Pick<Judgement, 'anova' | 'groups'>;
+}
+
 /** How much units treated alike differed, as a share of the mean of all; null where nothing was left to tell. */
-export function spreadWithin({
-  anova,
-  groups,
-}: Pick<Judgement, 'anova' | 'groups'>): number | null {
+export function spreadWithin({ input, judgement: { anova, groups } }: Judged): number | null {
+  if (input.outcome !== 'continuous') return null;
   const residual = anova.find(row => row.term === 'residual');
   const mean = groups.reduce((sum, group) => sum + group.mean, 0) / Math.max(1, groups.length);
   return residual && residual.df > 0 && residual.ms > 0 && mean > 0

@@ -10,7 +10,6 @@ export interface NextStep {
   readonly says: string;
 }
 
-/** What is asked of a comparison: by a mean it says how many units would do, by a kind it does not. */
 type Judged = Pick<Judgement['contrasts'][number], 'treatment' | 'call'> & {
   readonly unitsNeeded?: number | null;
 };
@@ -18,7 +17,12 @@ type Judged = Pick<Judgement['contrasts'][number], 'treatment' | 'call'> & {
 /** Keep, drop, or test again, from the calls; never a step that the calls do not carry. */
 export function nextSteps(
   { contrasts }: { readonly contrasts: readonly Judged[] },
-  { control, unitWord, margin }: Pick<JudgeInput, 'control' | 'unitWord' | 'margin'>,
+  {
+    outcome,
+    control,
+    unitWord,
+    margin,
+  }: Pick<JudgeInput, 'outcome' | 'control' | 'unitWord' | 'margin'>,
 ): readonly NextStep[] {
   return contrasts.map((contrast): NextStep => {
     const { treatment, call } = contrast;
@@ -49,8 +53,9 @@ export function nextSteps(
         step: 'again',
         says: `Test it again with at least four of each: this was a story.`,
       };
-    const { unitsNeeded: needed } = contrast;
-    if (needed === undefined)
+    const needed = contrast.unitsNeeded ?? null;
+    // Without a margin nothing can be ruled out, and of ranks it is not known how many would do.
+    if (needed === null && (!margin || outcome === 'ordinal'))
       return {
         treatment,
         step: 'again',

@@ -1,13 +1,10 @@
 import { callsOf } from '@/core/judge/outcomes/judge';
-import type { Call } from '@/core/judge/outcomes/judgement';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
-import type { OutcomeContrast, OutcomeGroup } from '@/core/judge/outcomes/outcome-judgement';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { OutcomeInput } from '@/core/judge/question/outcome-input';
-import { outcomeInputOf } from '@/core/judge/question/trial-outcome';
+import type { Call, Contrast, TreatmentGroup } from '@/core/judge/outcomes/judgement';
+import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
 import { type AnalysisSpec, judgeInputOf } from '@/core/judge/units/trial-analysis';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
-import { groupWords, METHOD_WORDS } from '@/core/judge/verdict/outcome-words';
+import { groupWords } from '@/core/judge/verdict/group-words';
+import { METHOD_WORDS } from '@/core/judge/verdict/method-words';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import { correlation } from '@/core/stats/categorical/rank-tests';
@@ -104,66 +101,45 @@ function scoreRow(
   };
   const { id: measureId, name, isMain } = measure;
   const better = isGainOrLoss(measure) ? measure.better : 'neither';
-  const kindInput = outcomeInputOf(data, measure, own);
-  const judged = kindInput
-    ? cellsOfKind(kindInput, measure)
-    : cellsOfMeans(judgeInputOf(data, own), measure, print);
-  return { measureId, name, isMain, better, isByMean: kindInput === undefined, ...judged };
+  const input = judgeInputOf(data, own);
+  const judged = cellsOf(input, measure, print);
+  return { measureId, name, isMain, better, isByMean: input.outcome === 'continuous', ...judged };
 }
 
 type Judged = Pick<ScoreRow, 'method' | 'cells'>;
 
-function cellsOfKind(input: OutcomeInput, { better }: Measure): Judged {
-  const judged = judgeOutcome(input);
-  const units = input.units.map(({ treatment, value, outOf }) => ({
-    treatment,
-    value: value === null ? null : value / (outOf ?? 1),
-  }));
-  const values = judged.groups.map(group => valueOfGroup(input.kind, group));
-  const standings = standingsOf(values, units, better);
-  const method = judged.contrasts.find(contrast => contrast.estimable);
-  return {
-    method: method?.estimable ? METHOD_WORDS[method.method] : '',
-    cells: judged.groups.map((group, i) => ({
-      treatment: group.treatment,
-      words: group.n === 0 ? '' : groupWords(input, group),
-      standing: standings[i] ?? null,
-      call: callOfTreatment(group.treatment, input.control, judged.contrasts),
-      luck: permutationPOf(group.treatment, judged.contrasts),
-    })),
-  };
-}
-
-function valueOfGroup(kind: OutcomeInput['kind'], group: OutcomeGroup): number | null {
-  if (kind === 'proportion') return group.share ? group.share.k / group.share.of : null;
-  return kind === 'count' ? group.mean : group.median;
-}
-
-function cellsOfMeans(
-  input: JudgeInput,
-  { better }: Measure,
-  print: (value: number) => string,
-): Judged {
+function cellsOf(input: JudgeInput, { better }: Measure, print: (value: number) => string): Judged {
   const judged = callsOf(input);
-  const meanOf = (treatment: string): number | undefined =>
-    judged.groups.find(group => group.treatment === treatment)?.mean;
-  const means = input.treatments.map(
-    treatment => judged.adjustedMeans[treatment] ?? meanOf(treatment) ?? null,
+  const groupOf = (treatment: string): TreatmentGroup | undefined =>
+    judged.groups.find(group => group.treatment === treatment);
+  const levels = input.treatments.map(
+    treatment => judged.adjustedMeans[treatment] ?? groupOf(treatment)?.mean ?? null,
   );
-  const standings = standingsOf(means, input.units, better);
+  const units = input.units.map(unit => ({
+    treatment: unit.treatment,
+    value: isRead(unit) ? figureOf(unit) : null,
+  }));
+  const standings = standingsOf(levels, units, better);
   return {
-    method: 'means, Dunnett',
+    method: METHOD_WORDS[input.outcome],
     cells: input.treatments.map((treatment, i) => ({
       treatment,
-      words: printed(meanOf(treatment), print),
+      words:
+        input.outcome === 'continuous'
+          ? printed(groupOf(treatment)?.mean, print)
+          : wordsOf(input, groupOf(treatment)),
       standing: standings[i] ?? null,
       call: callOfTreatment(treatment, input.control, judged.contrasts),
-      luck: null,
+      luck: input.outcome === 'continuous' ? null : pOf(treatment, judged.contrasts),
     })),
   };
 }
 
-function permutationPOf(treatment: string, contrasts: readonly OutcomeContrast[]): number | null {
+function wordsOf(input: JudgeInput, group: TreatmentGroup | undefined): string {
+  return group ? groupWords(input, group) : '';
+}
+
+function pOf(treatment: string, contrasts: readonly Contrast[]): number | null {
   const contrast = contrasts.find(each => each.treatment === treatment);
   return contrast?.estimable ? contrast.pAdjusted : null;
 }

@@ -4,25 +4,31 @@ import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, marginAmount } from '@/core/judge/verdict/call';
 import { tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
 import { type LargestT, largestT } from '@/core/stats/distributions/multivariate-t';
-import { fiellerInterval } from '@/core/stats/linear/fieller';
-import type { Combination, LinearModel } from '@/core/stats/linear/linear-model';
+import type { Combination } from '@/core/stats/linear/linear-model';
+import { median } from '@/core/stats/median';
 import type { EffectError } from './error-strata';
-import type { Contrast, EstimableContrast, Interval } from './judgement';
+import { judgedSpreadOf } from './judged-spread';
+import type { Contrast, EstimableContrast } from './judgement';
+import { effectOf } from './working/effect-size';
+import type { Compared, NaturalScale, Reach } from './working/natural-scale';
+import type { WorkingTrial } from './working/working-trial';
 
 /** All comparisons with the control, and the critical value that covers them together. */
 export interface ControlComparisons {
   readonly contrasts: readonly Contrast[];
   /** Where comparisons have different degrees of freedom, the largest one. */
   readonly criticalT: number | null;
+  /** What they rest on; undefined where nothing is left to judge by. */
+  readonly spread: EffectError | undefined;
 }
 
-/** Every treatment against the control: plain, Dunnett-adjusted, as percent of the control, and its call. */
+/** Every treatment against the control: plain, all together, as percent of the control, and its call. */
 export function compareWithControl(
   input: JudgeInput,
-  trial: TrialModel,
-  model: LinearModel,
-  spread: EffectError | undefined,
+  working: WorkingTrial,
+  pooled: EffectError | undefined,
 ): ControlComparisons {
+  const { trial, model } = working;
   const tests = input.treatments.filter(name => name !== input.control);
   const combinations = tests.map(name => trial.differenceOf(model, name, input.control));
   const isReplicated = replicatedIn(input, trial);
@@ -30,26 +36,41 @@ export function compareWithControl(
     combination !== undefined &&
     isReplicated(treatment) &&
     isReplicated(input.control) &&
-    spread?.judges(combination) === true;
-  const judged = combinations.filter((combination, i) => isJudged(combination, tests[i]!));
+    pooled?.judges(combination) === true;
+  const judged = combinations.flatMap((combination, i) =>
+    combination && isJudged(combination, tests[i]!) ? [combination] : [],
+  );
+  const spread = pooled && judgedSpreadOf(working, pooled, judged, input.confidence);
   const families = spread && familiesOf(judged, spread, input.confidence);
   const control = trial.meanOf(model, input.control);
   const contrasts = tests.map((treatment, i): Contrast => {
     const difference = combinations[i];
     if (!difference)
       return { estimable: false, treatment, control: input.control, call: 'no-test' };
-    const mean = trial.meanOf(model, treatment);
-    const unitCounts = [countOf(trial, treatment), countOf(trial, input.control)] as const;
-    const controlName = input.control;
-    const context = { input, model, treatment, controlName, difference, mean, control, unitCounts };
-    return spread && families && isJudged(difference, treatment)
-      ? testedContrast(context, spread, families(difference))
+    const context: ContrastContext = {
+      input,
+      trial,
+      model,
+      scale: working.scale,
+      treatment,
+      controlName: input.control,
+      treated: [treatment],
+      controls: [input.control],
+      difference,
+      mean: trial.meanOf(model, treatment),
+      control,
+      unitCounts: [countOf(trial, treatment), countOf(trial, input.control)],
+    };
+    return pooled && spread && families && isJudged(difference, treatment)
+      ? testedContrast(context, { pooled, spread }, families(difference))
       : untestedContrast(context);
   });
-  const criticals = judged.flatMap(difference =>
-    difference && families ? [families(difference).criticalT] : [],
-  );
-  return { contrasts, criticalT: criticals.length > 0 ? Math.max(...criticals) : null };
+  const criticals = families ? judged.map(each => families(each).criticalT) : [];
+  return {
+    contrasts,
+    criticalT: criticals.length > 0 ? Math.max(...criticals) : null,
+    spread,
+  };
 }
 
 /**
@@ -62,17 +83,19 @@ export function replicatedIn(input: JudgeInput, trial: TrialModel): (treatment: 
 }
 
 /** A difference with all that its call rests on. */
-export interface ContrastContext {
-  readonly input: JudgeInput;
-  readonly model: LinearModel;
+export interface ContrastContext extends Compared {
+  readonly scale: NaturalScale;
   readonly treatment: string;
   /** What the treatment is held against. */
   readonly controlName: string;
-  readonly difference: Combination;
-  readonly mean: Combination | undefined;
-  readonly control: Combination | undefined;
   /** Units of the treatment and of the control. */
   readonly unitCounts: readonly [number, number];
+}
+
+/** The common spread, and the one that the call rests on; the same in most trials. */
+export interface Spreads {
+  readonly pooled: EffectError;
+  readonly spread: EffectError;
 }
 
 export interface Family {
@@ -84,7 +107,8 @@ export interface Family {
 
 /**
  * The joint distribution of all comparisons: a multivariate t, where one spread judges them all. In a split plot some rest on
- * other degrees of freedom, and no one t covers them together: there each is held to its equal share (Bonferroni).
+ * other degrees of freedom, and no one t covers them together: there each is held to its equal share (Bonferroni). Where each
+ * treatment has its own spread, the joint t of each comparison is on its own degrees of freedom (Hasler & Hothorn 2008).
  */
 export function familiesOf(
   combinations: readonly (Combination | undefined)[],
@@ -97,13 +121,19 @@ export function familiesOf(
     known.map((b, j) => (i === j ? 1 : spread.covariance(a, b) / (sizes[i]! * sizes[j]!))),
   );
   const isMixed = new Set(known.map(each => spread.dfOf(each).toPrecision(9))).size > 1;
+  const least = Math.min(...known.map(each => spread.dfOf(each)));
+  const ofLeast = isMixed && spread.isOwn ? largestT(correlations, least) : undefined;
+  const jointOf = (df: number): LargestT => {
+    if (ofLeast) return atOtherDf(ofLeast, least, df);
+    return isMixed ? equalShares(known.length, df) : largestT(correlations, df);
+  };
   const made = new Map<string, Family>();
   return combination => {
     const df = spread.dfOf(combination);
     const key = df.toPrecision(9);
     const standing = made.get(key);
     if (standing) return standing;
-    const largest = isMixed ? equalShares(known.length, df) : largestT(correlations, df);
+    const largest = jointOf(df);
     const family = {
       largest,
       criticalT: largest.quantile(confidence),
@@ -111,6 +141,16 @@ export function familiesOf(
     };
     made.set(key, family);
     return family;
+  };
+}
+
+/** The same joint distribution on other degrees of freedom: a t stands for the one that is as rare by itself. */
+function atOtherDf(largest: LargestT, from: number, to: number): LargestT {
+  const asRare = (t: number, own: number, other: number): number =>
+    tQuantile(1 - tTwoSidedP(t, own) / 2, other);
+  return {
+    upperTail: t => largest.upperTail(asRare(t, to, from)),
+    quantile: p => asRare(largest.quantile(p), from, to),
   };
 }
 
@@ -122,18 +162,14 @@ export function equalShares(count: number, df: number): LargestT {
   };
 }
 
-function untestedContrast({
-  treatment,
-  controlName,
-  difference,
-  control,
-  model,
-}: ContrastContext): EstimableContrast {
+/** A gap that nothing is there to judge by. */
+export function untestedContrast(context: ContrastContext): EstimableContrast {
+  const { treatment, controlName, model, scale } = context;
   return {
     estimable: true,
     treatment,
     control: controlName,
-    difference: difference.estimate,
+    difference: scale.difference(context),
     se: null,
     df: model.residualDf,
     t: null,
@@ -142,10 +178,12 @@ function untestedContrast({
     pAdjusted: null,
     ciAdjusted: null,
     ciEquivalence: null,
-    percent: percentOf(difference, control),
+    percent: scale.percent(context),
     percentCi: null,
     percentCiAdjusted: null,
     percentCiEquivalence: null,
+    effect: null,
+    reach: null,
     shuffleP: null,
     shufflePAdjusted: null,
     call: 'no-test',
@@ -155,73 +193,135 @@ function untestedContrast({
 
 export function testedContrast(
   context: ContrastContext,
-  spread: EffectError,
-  { largest, criticalT, equivalenceT }: Family,
+  spreads: Spreads,
+  family: Family,
 ): EstimableContrast {
-  const { input, difference, control, controlName, treatment, unitCounts } = context;
-  const estimate = difference.estimate;
-  const se = Math.sqrt(spread.covariance(difference, difference));
-  const df = spread.dfOf(difference);
-  const t = estimate / se;
-  const alpha = 1 - input.confidence;
-  const plainT = tQuantile(1 - alpha / 2, df);
-  const around = (critical: number): Interval => [
-    estimate - critical * se,
-    estimate + critical * se,
-  ];
-  const percentAround = (critical: number) => percentInterval(context, spread, critical);
-
-  const percentCiAdjusted = percentAround(criticalT);
-  const percentCiEquivalence = percentAround(equivalenceT);
-  const ciAdjusted = around(criticalT);
-  const ciEquivalence = around(equivalenceT);
-  const smallest = marginAmount(input.margin, control?.estimate ?? 0);
-  const call =
-    input.margin?.kind === 'percent' && percentCiAdjusted && percentCiEquivalence
-      ? callOf(
-          {
-            adjusted: percentCiAdjusted,
-            equivalence: percentCiEquivalence,
-            margin: input.margin.percent,
-          },
-          input.better,
-        )
-      : callOf(
-          { adjusted: ciAdjusted, equivalence: ciEquivalence, margin: smallest },
-          input.better,
-        );
-  const undecided = {
-    difference: estimate,
-    se,
-    residualDf: df,
-    margin: smallest,
-    confidence: input.confidence,
-    unitsEach: unitsEach(unitCounts),
-    treatments: input.treatments.length,
+  const { input, difference, control, scale } = context;
+  const { pooled, spread } = spreads;
+  const se = Math.sqrt(pooled.covariance(difference, difference));
+  const df = pooled.dfOf(difference);
+  const t = difference.estimate / se;
+  const plain: Reach = {
+    covariance: pooled.covariance,
+    critical: tQuantile(1 - (1 - input.confidence) / 2, df),
+    df,
   };
+  const judgedDf = spread.dfOf(difference);
+  const together: Reach = {
+    covariance: spread.covariance,
+    critical: family.criticalT,
+    df: judgedDf,
+  };
+  const equivalence: Reach = { ...together, critical: family.equivalenceT };
+  const intervals = {
+    ci: scale.interval(context, plain),
+    ciAdjusted: scale.interval(context, together),
+    // Of ranks it takes long to find, and without a margin it is not asked.
+    ciEquivalence:
+      input.margin || input.outcome !== 'ordinal' ? scale.interval(context, equivalence) : null,
+    percentCi: scale.percentInterval(context, plain),
+    percentCiAdjusted: scale.percentInterval(context, together),
+    percentCiEquivalence: scale.percentInterval(context, equivalence),
+  };
+  const level = control ? scale.level(control) : 0;
+  const smallest = marginAmount(input.margin, marginLevel(context, level));
+  const call = callBy(context, intervals, smallest);
   return {
-    estimable: true,
-    treatment,
-    control: controlName,
-    difference: estimate,
+    ...untestedContrast(context),
     se,
     df,
     t,
-    p: tTwoSidedP(t, df),
-    ci: around(plainT),
-    pAdjusted: Math.max(tTwoSidedP(t, df), largest.upperTail(t)),
-    ciAdjusted,
-    ciEquivalence,
-    percent: percentOf(difference, control),
-    percentCi: percentAround(plainT),
-    percentCiAdjusted,
-    percentCiEquivalence,
-    shuffleP: null,
-    shufflePAdjusted: null,
+    ...pValues(context, { t, df, judgedDf }, spreads, family),
+    ...intervals,
+    effect: effectOf(context, together),
+    reach: {
+      estimate: difference.estimate,
+      se: Math.sqrt(spread.covariance(difference, difference)),
+      df: judgedDf,
+      critical: family.criticalT,
+      isOwnSpread: spread.isOwn === true,
+    },
     call,
     // Without a margin no number of units settles it: a difference of nothing can't be ruled out.
-    unitsNeeded: call === 'cant-tell' && smallest > 0 ? unitsNeeded(undecided) : null,
+    unitsNeeded:
+      call === 'cant-tell' && smallest > 0
+        ? neededFor(context, spread, scale.workingMargin(smallest, level))
+        : null,
   };
+}
+
+/** What a margin in percent is a percentage of. */
+function marginLevel({ input, trial, controls }: ContrastContext, level: number): number {
+  if (input.outcome !== 'ordinal') return level;
+  const ids = new Set(
+    trial.units.filter(unit => controls.includes(unit.treatment)).map(unit => unit.id),
+  );
+  const steps = input.units.flatMap(unit =>
+    ids.has(unit.id) && unit.value !== null ? [unit.value] : [],
+  );
+  return steps.length === 0 ? 0 : median(steps);
+}
+
+function pValues(
+  context: ContrastContext,
+  { t, df, judgedDf }: { readonly t: number; readonly df: number; readonly judgedDf: number },
+  { spread }: Spreads,
+  { largest }: Family,
+): { readonly p: number; readonly pAdjusted: number } {
+  const { difference, scale } = context;
+  const exact = scale.exactP?.(context) ?? null;
+  const p = exact ?? tTwoSidedP(t, df);
+  // An exact p is adjusted as the t that would have it.
+  const judgedT =
+    exact === null
+      ? difference.estimate / Math.sqrt(spread.covariance(difference, difference))
+      : tQuantile(1 - exact / 2, judgedDf);
+  const own = exact ?? tTwoSidedP(judgedT, judgedDf);
+  return { p, pAdjusted: Math.min(1, Math.max(own, largest.upperTail(judgedT))) };
+}
+
+type Intervals = Pick<
+  EstimableContrast,
+  'ciAdjusted' | 'ciEquivalence' | 'percentCiAdjusted' | 'percentCiEquivalence'
+>;
+
+function callBy(
+  { input }: ContrastContext,
+  { ciAdjusted, ciEquivalence, percentCiAdjusted, percentCiEquivalence }: Intervals,
+  smallest: number,
+): EstimableContrast['call'] {
+  if (input.margin?.kind === 'percent' && percentCiAdjusted && percentCiEquivalence)
+    return callOf(
+      {
+        adjusted: percentCiAdjusted,
+        equivalence: percentCiEquivalence,
+        margin: input.margin.percent,
+      },
+      input.better,
+    );
+  return ciAdjusted
+    ? callOf(
+        { adjusted: ciAdjusted, equivalence: ciEquivalence ?? ciAdjusted, margin: smallest },
+        input.better,
+      )
+    : 'no-test';
+}
+
+function neededFor(
+  { input, difference, unitCounts }: ContrastContext,
+  spread: EffectError,
+  margin: number | null,
+): number | null {
+  if (margin === null) return null;
+  return unitsNeeded({
+    difference: difference.estimate,
+    se: Math.sqrt(spread.covariance(difference, difference)),
+    residualDf: spread.dfOf(difference),
+    margin,
+    confidence: input.confidence,
+    unitsEach: unitsEach(unitCounts),
+    treatments: input.treatments.length,
+  });
 }
 
 /** Harmonic mean of two treatments' counts: what the variance of their difference rests on. */
@@ -231,18 +331,4 @@ function unitsEach(counts: readonly [number, number]): number {
 
 function countOf(trial: TrialModel, treatment: string): number {
   return trial.units.filter(unit => unit.treatment === treatment).length;
-}
-
-function percentOf(difference: Combination, control: Combination | undefined): number | null {
-  return control && control.estimate > 0 ? (100 * difference.estimate) / control.estimate : null;
-}
-
-function percentInterval(
-  { mean, control }: ContrastContext,
-  spread: EffectError,
-  critical: number,
-): Interval | null {
-  if (!mean || !control || control.estimate <= 0) return null;
-  const ratio = fiellerInterval(mean, control, spread.covariance, critical);
-  return ratio && [100 * (ratio[0] - 1), 100 * (ratio[1] - 1)];
 }

@@ -16,6 +16,8 @@ export interface EffectError {
   readonly dfOf: (combination: Combination) => number;
   /** Whether a combination has a spread of its own kind to be judged by. */
   readonly judges: (combination: Combination) => boolean;
+  /** Each treatment's own: then every comparison has degrees of freedom of its own, and one joint t on those. */
+  readonly isOwn?: boolean;
 }
 
 /** The analysis of variance with the spread that goes with it; no spread where nothing is left to judge by. */
@@ -27,14 +29,18 @@ export interface ErrorAnalysis {
 // Readings whose residual spread is below this share of their size were copied or rounded to one step.
 const NO_SPREAD = 1e-10;
 
-/** The spread of a model: of its residuals, or in a split plot of whole plots and of the units within them. */
-export function errorAnalysisOf(trial: TrialModel, model: LinearModel): ErrorAnalysis {
+/**
+ * The spread of a model: of its residuals, or in a split plot of whole plots and of the units within them.
+ *
+ * @param least a mean square that the spread can't fall below
+ */
+export function errorAnalysisOf(trial: TrialModel, model: LinearModel, least = 0): ErrorAnalysis {
   const size = trial.units.reduce((sum, unit) => sum + unit.value * unit.value, 0);
   const isFlat = (ss: number): boolean => ss <= NO_SPREAD * NO_SPREAD * size;
   if (trial.wholePlot) return splitPlotSpread(trial, trial.wholePlot, model, isFlat);
-  if (model.residualDf < 1 || isFlat(model.residualSs))
+  if (model.residualDf < 1 || (least === 0 && isFlat(model.residualSs)))
     return { anova: model.anova, spread: undefined };
-  const ms = model.residualSs / model.residualDf;
+  const ms = Math.max(least, model.residualSs / model.residualDf);
   return {
     anova: model.anova,
     spread: {
@@ -78,6 +84,7 @@ export function errorStrataOf(
       { name: WHOLE_PLOTS, columns: wholes.slice(1) },
       ...trial.terms.slice(trial.wholeTerms),
     ],
+    trial.weights,
   );
   const wholeDf = model.residualDf - inner.residualDf;
   const factor = wholes.reduce((sum, column) => {

@@ -1,9 +1,9 @@
-import type { TrialModel } from '@/core/design/linear/trial-model';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { LinearModel } from '@/core/stats/linear/linear-model';
 import { type ContrastContext, familiesOf, testedContrast } from './comparisons';
 import type { EffectError } from './error-strata';
+import { judgedSpreadOf } from './judged-spread';
 import type { FactorEffect, Interaction, Judgement } from './judgement';
+import type { WorkingTrial } from './working/working-trial';
 
 /** Two cells of a crossed trial that differ in one factor only. */
 interface CellPair {
@@ -39,17 +39,16 @@ function isWhole({ pairs, cells }: Pick<LevelComparison, 'pairs' | 'cells'>): bo
  */
 export function factorEffectsOf(
   input: JudgeInput,
-  trial: TrialModel,
-  model: LinearModel,
-  spread: EffectError | undefined,
+  working: WorkingTrial,
+  pooled: EffectError | undefined,
 ): readonly FactorEffect[] {
-  if (!spread || (input.factors?.names.length ?? 0) < 2) return [];
+  if (!pooled || (input.factors?.names.length ?? 0) < 2) return [];
   const compared = levelComparisonsOf(input);
   const averaged = compared
     .filter(isWhole)
     .map(each => ({ ...each, levelOfOther: null, shown: each.pairs }));
   const within = compared.flatMap(withinLevels);
-  return [averaged, within].flatMap(family => judgedTogether(family, input, trial, model, spread));
+  return [averaged, within].flatMap(family => judgedTogether(family, input, working, pooled));
 }
 
 type ShownComparison = LevelComparison & {
@@ -76,21 +75,18 @@ function withinLevels(compared: LevelComparison): readonly ShownComparison[] {
 function judgedTogether(
   family: readonly ShownComparison[],
   input: JudgeInput,
-  trial: TrialModel,
-  model: LinearModel,
-  spread: EffectError,
+  working: WorkingTrial,
+  pooled: EffectError,
 ): readonly FactorEffect[] {
   const contexts = family.flatMap(each => {
-    const context = contextOf(each, input, trial, model);
-    return context && spread.judges(context.difference) ? [{ each, context }] : [];
+    const context = contextOf(each, input, working);
+    return context && pooled.judges(context.difference) ? [{ each, context }] : [];
   });
-  const familyOf = familiesOf(
-    contexts.map(({ context }) => context.difference),
-    spread,
-    input.confidence,
-  );
+  const differences = contexts.map(({ context }) => context.difference);
+  const spread = judgedSpreadOf(working, pooled, differences, input.confidence);
+  const familyOf = familiesOf(differences, spread, input.confidence);
   return contexts.map(({ each, context }) => ({
-    ...testedContrast(context, spread, familyOf(context.difference)),
+    ...testedContrast(context, { pooled, spread }, familyOf(context.difference)),
     factor: each.factor,
     level: each.level,
     against: each.against,
@@ -102,8 +98,7 @@ function judgedTogether(
 function contextOf(
   { level, against, shown }: ShownComparison,
   input: JudgeInput,
-  trial: TrialModel,
-  model: LinearModel,
+  { trial, model, scale }: WorkingTrial,
 ): ContrastContext | undefined {
   const share = 1 / shown.length;
   const treated = shown.map(pair => [pair.treated, share] as const);
@@ -115,9 +110,13 @@ function contextOf(
     trial.units.filter(unit => cells.some(([name]) => name === unit.treatment)).length;
   return {
     input,
+    trial,
     model,
+    scale,
     treatment: level,
     controlName: against,
+    treated: shown.map(pair => pair.treated),
+    controls: shown.map(pair => pair.control),
     difference,
     mean: trial.combinationOf(model, treated),
     control: trial.combinationOf(model, control),

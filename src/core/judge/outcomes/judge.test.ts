@@ -71,6 +71,7 @@ function inputOf(
 ): JudgeInput {
   const rows = rowsOf(name);
   return {
+    outcome: 'continuous',
     response,
     unitWord: 'plot',
     treatmentName: treatment,
@@ -120,8 +121,13 @@ describe.each(cases)('$name against R', expected => {
     expect(found.se).toAgree(row.se, 6);
     expect(found.p).toAgree(row.p, 6);
     expect(found.ci?.[0]).toAgree(row.low, 6);
-    expect(Math.abs((found.pAdjusted ?? 9) - row.pAdjusted)).toBeLessThan(1e-4);
-    expect(Math.abs((found.ciAdjusted?.[0] ?? 9e9) - row.lowAdjusted)).toBeLessThan(1e-3 * row.se);
+    // The sprays spread too unlike each other for one spread: those are held against Welch's in working-against-r.test.ts.
+    if (expected.name !== 'insect-sprays') {
+      expect(Math.abs((found.pAdjusted ?? 9) - row.pAdjusted)).toBeLessThan(1e-4);
+      expect(Math.abs((found.ciAdjusted?.[0] ?? 9e9) - row.lowAdjusted)).toBeLessThan(
+        1e-3 * row.se,
+      );
+    }
     expect(found.shufflePAdjusted ?? 0).toBeGreaterThanOrEqual(found.shuffleP ?? 9);
   });
 });

@@ -1,29 +1,26 @@
-import {
-  buildTrialModel,
-  distinct,
-  isOneEachCell,
-  type TrialModel,
-} from '@/core/design/linear/trial-model';
+import { distinct, isOneEachCell } from '@/core/design/linear/trial-model';
 import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
-import { lookByOwnSpread, lookOnOtherScales } from '@/core/judge/sensitivity/other-scales';
+import { lookOnOtherScales } from '@/core/judge/sensitivity/other-scales';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { wordVerdict } from '@/core/judge/verdict/verdict-words';
 import { warningsOf } from '@/core/judge/verdict/warnings';
 import { groupLetters } from '@/core/stats/linear/compact-letters';
-import type { LinearModel } from '@/core/stats/linear/linear-model';
-import { median } from '@/core/stats/median';
 import type { PermutationProblem } from '@/core/stats/permutation/permutation-problem';
 import {
   type PermutationResult,
   runPermutationTest,
 } from '@/core/stats/permutation/permutation-test';
-import { compareWithControl } from './comparisons';
+import { calledByDeals } from './called-by-deals';
+import { type ControlComparisons, compareWithControl } from './comparisons';
 import { designOf } from './design-of';
 import { type EffectError, errorAnalysisOf } from './error-strata';
 import { compareEveryPair } from './every-pair';
 import { factorEffectsOf, interactionsOf } from './factor-effects';
+import { groupsOf } from './groups';
 import type { Contrast, Judgement, Pair, TreatmentGroup } from './judgement';
+import { overallOf } from './overall';
 import { ruleOfLayout } from './re-randomisation-of';
+import { scoredTrialOf, type WorkingTrial, workingTrialOf } from './working/working-trial';
 
 /** Judges a trial whole, shuffle test included. */
 export function judge(input: JudgeInput): Judgement {
@@ -42,25 +39,25 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     throw new RangeError(`there must be at least two treatments, got ${input.treatments.length}`);
   if (!input.treatments.includes(input.control))
     throw new RangeError(`control must be one of the treatments, got ${input.control}`);
-  const trial = buildTrialModel(input);
-  const groups = groupsOf(input, trial);
-  if (trial.units.length === 0) return emptyJudgement(input);
-
-  const model = trial.fit(trial.units.map(unit => unit.value));
-  const { anova, spread } = errorAnalysisOf(trial, model);
-  const { contrasts, criticalT } = compareWithControl(input, trial, model, spread);
-  const effects = factorEffectsOf(input, trial, model, spread);
+  if (input.units.every(unit => unit.value === null)) return emptyJudgement(input);
+  const working = workingTrialOf(input);
+  const { trial, model } = working;
+  const groups = groupsOf(input);
+  const { anova, spread: pooled } = errorAnalysisOf(trial, model, working.leastSpread);
+  const compared = comparedWithControl(input, working, pooled);
+  const { contrasts, criticalT, spread } = compared;
+  const effects = factorEffectsOf(input, working, pooled);
   const interactions = interactionsOf(input, anova);
-  const pairs = compareEveryPair(input, trial, model, spread);
-  const means = adjustedMeans(input, trial, model);
-  const bestFirst = orderedBestFirst(input, means, groups);
+  const pairs = compareEveryPair(input, working, pooled);
+  const bestFirst = orderedBestFirst(input, working, groups);
   const design = designOf(input, trial);
   const warnings = warningsOf({ input, trial, model, spread, contrasts, design });
   return {
     design,
     groups,
-    adjustedMeans: means,
+    adjustedMeans: adjustedMeans(input, working, groups),
     anova,
+    overall: overallOf(input),
     contrasts,
     effects,
     interactions,
@@ -68,20 +65,14 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     letters: lettersOf(bestFirst, pairs, input.confidence),
     shuffle: null,
     otherScales:
-      criticalT === null
+      criticalT === null || input.outcome !== 'continuous'
         ? []
-        : otherLooks(
-            input,
-            trial,
-            contrasts,
-            criticalT,
-            warnings.some(warning => warning.code === 'unequal-variance'),
-          ),
+        : lookOnOtherScales(input, trial, contrasts, criticalT),
     criticalT,
     verdict: wordVerdict({
       input,
       contrasts,
-      agreed: agreedContrast(input, trial, model, spread),
+      agreed: agreedContrast(input, working, pooled),
       effects,
       interactions,
       groups,
@@ -94,40 +85,40 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
 /** The comparison that was agreed on, by itself: no other one was asked, so none is allowed for. */
 function agreedContrast(
   { agreed, ...input }: JudgeInput,
-  trial: TrialModel,
-  model: LinearModel,
-  spread: EffectError | undefined,
+  working: WorkingTrial,
+  pooled: EffectError | undefined,
 ): Contrast | null {
   if (!agreed) return null;
   const { one, other } = agreed;
   const asked = { ...input, treatments: [other, one], control: other };
-  return compareWithControl(asked, trial, model, spread).contrasts[0] ?? null;
+  return comparedWithControl(asked, working, pooled).contrasts[0] ?? null;
 }
 
-/** Where the spreads are unlike, a look that lets each keep its own belongs to it; elsewhere it would only be weaker. */
-function otherLooks(
+/** Where units treated alike gave all the same, what can be counted still has its deals. */
+function comparedWithControl(
   input: JudgeInput,
-  trial: TrialModel,
-  contrasts: readonly Contrast[],
-  criticalT: number,
-  isUnequal: boolean,
-): Judgement['otherScales'] {
-  const own = isUnequal ? lookByOwnSpread(input, trial, contrasts, criticalT) : undefined;
-  return [...lookOnOtherScales(input, trial, contrasts, criticalT), ...(own ? [own] : [])];
+  working: WorkingTrial,
+  pooled: EffectError | undefined,
+): ControlComparisons {
+  const compared = compareWithControl(input, working, pooled);
+  const isFlat = pooled === undefined && working.model.residualDf > 0;
+  return isFlat && input.outcome !== 'continuous'
+    ? { ...compared, contrasts: calledByDeals(input, compared.contrasts, shuffleProblemOf(input)) }
+    : compared;
 }
 
 /** Only what a treatment comes to and what is called of it: enough where many measures stand beside each other. */
 export function callsOf(
   input: JudgeInput,
 ): Pick<Judgement, 'groups' | 'adjustedMeans' | 'contrasts'> {
-  const trial = buildTrialModel(input);
-  if (trial.units.length === 0) return emptyJudgement(input);
-  const model = trial.fit(trial.units.map(unit => unit.value));
+  if (input.units.every(unit => unit.value === null)) return emptyJudgement(input);
+  const working = workingTrialOf(input);
+  const groups = groupsOf(input);
+  const { spread } = errorAnalysisOf(working.trial, working.model, working.leastSpread);
   return {
-    groups: groupsOf(input, trial),
-    adjustedMeans: adjustedMeans(input, trial, model),
-    contrasts: compareWithControl(input, trial, model, errorAnalysisOf(trial, model).spread)
-      .contrasts,
+    groups,
+    adjustedMeans: adjustedMeans(input, working, groups),
+    contrasts: comparedWithControl(input, working, spread).contrasts,
   };
 }
 
@@ -155,7 +146,7 @@ export function withShuffle(
 
 /** The trial as the shuffle test sees it; undefined without a measured unit. */
 export function shuffleProblemOf(input: JudgeInput): PermutationProblem | undefined {
-  const trial = buildTrialModel(input);
+  const trial = scoredTrialOf(input);
   // One of each combination: every deal makes another table of the same kind, and the cells have no spread of their own.
   if (trial.units.length === 0 || isOneEachCell(input, trial.units)) return undefined;
   const levels = [input.control, ...testsOf(input)];
@@ -172,44 +163,35 @@ export function shuffleProblemOf(input: JudgeInput): PermutationProblem | undefi
   };
 }
 
-function groupsOf(input: JudgeInput, trial: TrialModel): readonly TreatmentGroup[] {
-  return input.treatments.flatMap((treatment): TreatmentGroup[] => {
-    const values = trial.units.filter(unit => unit.treatment === treatment).map(unit => unit.value);
-    const n = values.length;
-    if (n === 0) return [];
-    const mean = values.reduce((sum, value) => sum + value, 0) / n;
-    const square = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
-    return [
-      {
-        treatment,
-        n,
-        mean,
-        sd: n > 1 ? Math.sqrt(square / (n - 1)) : null,
-        median: median(values),
-      },
-    ];
-  });
-}
-
+/** In what one reads; of steps, whose model is one of ranks, their plain mean. */
 function adjustedMeans(
   input: JudgeInput,
-  trial: TrialModel,
-  model: LinearModel,
+  { trial, model, scale }: WorkingTrial,
+  groups: readonly TreatmentGroup[],
 ): Readonly<Record<string, number | null>> {
-  return Object.fromEntries(
-    input.treatments.map(name => [name, trial.meanOf(model, name)?.estimate ?? null]),
-  );
+  const levelOf = (name: string): number | null => {
+    if (input.outcome === 'ordinal')
+      return groups.find(group => group.treatment === name)?.mean ?? null;
+    const mean = trial.meanOf(model, name);
+    return mean ? scale.level(mean) : null;
+  };
+  return Object.fromEntries(input.treatments.map(name => [name, levelOf(name)]));
 }
 
 function orderedBestFirst(
   input: JudgeInput,
-  means: Readonly<Record<string, number | null>>,
+  { trial, model }: WorkingTrial,
   groups: readonly TreatmentGroup[],
 ): readonly string[] {
   const sign = input.better === 'higher' ? -1 : 1;
-  const meanOf = (name: string): number =>
-    means[name] ?? groups.find(group => group.treatment === name)?.mean ?? 0;
-  return groups.map(group => group.treatment).sort((a, b) => sign * (meanOf(a) - meanOf(b)));
+  const levels = new Map(
+    groups.map(({ treatment, mean }) => [
+      treatment,
+      trial.meanOf(model, treatment)?.estimate ?? mean,
+    ]),
+  );
+  const levelOf = (name: string): number => levels.get(name) ?? 0;
+  return groups.map(group => group.treatment).sort((a, b) => sign * (levelOf(a) - levelOf(b)));
 }
 
 function lettersOf(
@@ -265,6 +247,7 @@ function emptyJudgement(input: JudgeInput): Judgement {
     groups: [],
     adjustedMeans: Object.fromEntries(input.treatments.map(name => [name, null])),
     anova: [],
+    overall: null,
     contrasts: testsOf(input).map(treatment => ({
       estimable: false,
       treatment,

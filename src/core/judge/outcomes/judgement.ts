@@ -24,14 +24,36 @@ export type DesignKind =
 /** A closed interval, low end first. */
 export type Interval = readonly [number, number];
 
-/** Plain figures of one treatment, from its units' values. */
+/** Plain figures of one treatment, from its units' own figures: what was read, a rate, a share, a step, days. */
 export interface TreatmentGroup {
   readonly treatment: string;
   readonly n: number;
+  /** Of days: up to a day at which all curves are known. */
   readonly mean: number;
   /** null for a single unit. */
   readonly sd: number | null;
-  readonly median: number;
+  /** Of days: by which half have come; null where so many never did. */
+  readonly median: number | null;
+  /** Of shares: all items together, with Wilson's interval. */
+  readonly share: { readonly k: number; readonly of: number; readonly ci: Interval } | null;
+  /** Of days: how many have come, of all. */
+  readonly came: number | null;
+}
+
+/** How large a difference is on the scale that its outcome's literature reads. */
+export interface Effect {
+  readonly what: 'rate-ratio' | 'odds-ratio' | 'chance-of-larger' | 'hazard-ratio';
+  readonly value: number;
+  /** So wide that all comparisons together are covered. */
+  readonly ci: Interval | null;
+}
+
+/** Whether the treatments differ at all, of steps and classes. */
+export interface Overall {
+  readonly method: 'kruskal-wallis' | 'friedman' | 'chi-square-shuffled';
+  readonly statistic: number;
+  readonly df: number;
+  readonly p: number;
 }
 
 /** A treatment against the control, as the layout can show it. */
@@ -44,7 +66,10 @@ export type Contrast =
       readonly call: 'no-test';
     };
 
-/** Differences are treatment minus control, adjusted for blocks; intervals and p are null where no spread is left. */
+/**
+ * Differences are treatment minus control, adjusted for blocks, in the measure's own unit; intervals and p are null where no
+ * spread is left. `se`, `df`, `t` and `p` are those of the working model: of a count on its logarithm, of steps on their ranks.
+ */
 export interface EstimableContrast {
   readonly estimable: true;
   readonly treatment: string;
@@ -66,11 +91,24 @@ export interface EstimableContrast {
   readonly percentCi: RatioInterval;
   readonly percentCiAdjusted: RatioInterval;
   readonly percentCiEquivalence: RatioInterval;
+  readonly effect: Effect | null;
+  /** What the intervals of all together rest on, on the working model's scale; null without a test. */
+  readonly reach: JudgedReach | null;
   readonly shuffleP: number | null;
   readonly shufflePAdjusted: number | null;
   readonly call: Call;
   /** Units of each treatment that would probably settle a “can't tell”; null where none is needed or too many. */
   readonly unitsNeeded: number | null;
+}
+
+/** A standard error, its degrees of freedom, and how many of it an interval of all together reaches to either side. */
+export interface JudgedReach {
+  readonly estimate: number;
+  readonly se: number;
+  readonly df: number;
+  readonly critical: number;
+  /** By the spread of the treatments' own units, not the common one. */
+  readonly isOwnSpread: boolean;
 }
 
 /** What a level of a crossed factor does beside the factor's own control level. */
@@ -114,6 +152,8 @@ export type WarningCode =
   | 'additive-only'
   | 'zero-spread'
   | 'not-comparable'
+  | 'overdispersed'
+  | 'all-alike'
   | 'missing-units';
 
 export interface JudgeWarning {
@@ -123,7 +163,7 @@ export interface JudgeWarning {
 
 /** A treatment's direction when the same readings are looked at on another scale. */
 export interface OtherScale {
-  readonly scale: 'log' | 'ranks' | 'own-spread';
+  readonly scale: 'log' | 'ranks';
   readonly directions: readonly {
     readonly treatment: string;
     readonly direction: 'up' | 'down' | 'cant-tell';
@@ -155,6 +195,7 @@ export interface Judgement {
   /** Means adjusted for blocks, by treatment; null where the layout can't give one. */
   readonly adjustedMeans: Readonly<Record<string, number | null>>;
   readonly anova: readonly AnovaRow[];
+  readonly overall: Overall | null;
   readonly contrasts: readonly Contrast[];
   /** Of crossed factors: each averaged over the others first, then within their levels. Empty where nothing is crossed. */
   readonly effects: readonly FactorEffect[];

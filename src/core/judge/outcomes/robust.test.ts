@@ -1,16 +1,19 @@
 import fc from 'fast-check';
-import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeInput, OutcomeKind, OutcomeUnit } from '@/core/judge/question/outcome-input';
+import {
+  type JudgeInput,
+  type Outcome,
+  STARTING_GUESS_CV,
+} from '@/core/judge/question/judge-input';
+import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
-import { outcomeJson } from '@/core/judge/verdict/outcome-json';
 import { judgeWithoutShuffle } from './judge';
 import type { Call } from './judgement';
-import { judgeOutcome } from './outcome-judge';
 
 const means = (
   values: readonly (readonly (number | null)[])[],
   changes: Partial<JudgeInput> = {},
 ): JudgeInput => ({
+  outcome: 'continuous',
   response: 'beans',
   unitWord: 'pot',
   treatmentName: 'feed',
@@ -97,9 +100,9 @@ describe('the rule of the call', () => {
   });
   test('better high and better low are each other’s mirror, for every kind', () => {
     fc.assert(
-      fc.property(two, fc.constantFrom<OutcomeKind>('count', 'ordinal', 'time'), (values, kind) => {
+      fc.property(two, fc.constantFrom<Outcome>('count', 'ordinal', 'time'), (values, kind) => {
         const [high, low] = (['higher', 'lower'] as const).map(
-          better => judgeOutcome(kinds(kind, values, { better })).contrasts[0]?.call,
+          better => judgeWithoutShuffle(kinds(kind, values, { better })).contrasts[0]?.call,
         );
         const mirrored = high?.includes('better')
           ? high.replace('better', 'worse')
@@ -112,37 +115,29 @@ describe('the rule of the call', () => {
 });
 
 const kinds = (
-  kind: OutcomeKind,
+  kind: Outcome,
   values: readonly (readonly (number | null)[])[],
-  changes: Partial<OutcomeInput> = {},
-): OutcomeInput => ({
-  kind,
-  response: 'spots',
-  unitWord: 'pot',
-  treatmentName: 'spray',
-  treatments: values.map((_, t) => `t${t}`),
-  control: 't0',
-  blockNames: [],
-  isPaired: false,
-  units: values.flatMap((own, t) =>
-    own.map(
-      (value, i): OutcomeUnit => ({
+  changes: Partial<JudgeInput> = {},
+): JudgeInput =>
+  judgeInputFixture(
+    values.flatMap((own, t) =>
+      own.map((value, i) => ({
         id: `${t}-${i}`,
         treatment: `t${t}`,
         blocks: [],
         value: kind === 'proportion' && value !== null ? Math.min(value, 150) : value,
-        outOf: kind === 'proportion' ? 150 : null,
+        ...(kind === 'proportion' ? { outOf: 150 } : {}),
         hasCome: true,
-      }),
+      })),
     ),
-  ),
-  better: 'higher',
-  margin: null,
-  confidence: 0.95,
-  seed: 1,
-  isDeclared: true,
-  ...changes,
-});
+    {
+      outcome: kind,
+      response: 'spots',
+      treatments: values.map((_, t) => `t${t}`),
+      control: 't0',
+      ...changes,
+    },
+  );
 /** Paths at which a plain value holds no number that JSON can hold. */
 const broken = (value: unknown, path = ''): readonly string[] => {
   if (typeof value === 'number') return Number.isFinite(value) ? [] : [path];
@@ -150,7 +145,7 @@ const broken = (value: unknown, path = ''): readonly string[] => {
     ? Object.entries(value).flatMap(([key, each]) => broken(each, `${path}.${key}`))
     : [];
 };
-const KINDS: readonly OutcomeKind[] = ['count', 'proportion', 'ordinal', 'time'];
+const KINDS: readonly Outcome[] = ['count', 'proportion', 'ordinal', 'time'];
 
 const DEGENERATE: readonly (readonly [string, readonly (readonly (number | null)[])[]])[] = [
   [
@@ -217,12 +212,12 @@ describe('what is barely data', () => {
         found.verdict.headline.length > 5,
       ]).toEqual([[], true]);
       for (const kind of KINDS) {
-        const judged = judgeOutcome(kinds(kind, values));
+        const judged = judgeWithoutShuffle(kinds(kind, values));
         expect([
           kind,
-          broken(outcomeJson(judged, kinds(kind, values))),
-          judged.headline.length > 5,
-          /NaN|Infinity|undefined|null/.test(judged.headline + judged.detail),
+          broken(judgementJson(judged, kinds(kind, values))),
+          judged.verdict.headline.length > 5,
+          /NaN|Infinity|undefined|null/.test(judged.verdict.headline + judged.verdict.detail),
         ]).toEqual([kind, [], true, false]);
       }
     },
@@ -237,11 +232,11 @@ describe('what is barely data', () => {
       expect(callsOf(means(scaled, { margin: { kind: 'percent', percent: 10 } }))).toEqual([
         'clearly-better',
       ]);
-      expect(judgeOutcome(kinds('ordinal', scaled)).contrasts[0]?.call).toBe('better');
-      expect(judgeOutcome(kinds('time', scaled)).contrasts[0]?.call).toBe('better');
+      expect(judgeWithoutShuffle(kinds('ordinal', scaled)).contrasts[0]?.call).toBe('better');
+      expect(judgeWithoutShuffle(kinds('time', scaled)).contrasts[0]?.call).toBe('better');
     }
     expect(
-      judgeOutcome(
+      judgeWithoutShuffle(
         kinds(
           'count',
           values.map(own => own.map(value => value * 1e9)),
@@ -254,14 +249,16 @@ describe('what is barely data', () => {
       Array.from({ length: 3 }, (__, i) => 20 + ((7 * t + 13 * i) % 11)),
     );
     for (const kind of KINDS)
-      expect(broken(outcomeJson(judgeOutcome(kinds(kind, many)), kinds(kind, many)))).toEqual([]);
+      expect(
+        broken(judgementJson(judgeWithoutShuffle(kinds(kind, many)), kinds(kind, many))),
+      ).toEqual([]);
   });
   test('a hundred and twenty pots of two treatments come to an end', () => {
     const many = [0, 1].map(t =>
       Array.from({ length: 60 }, (_, i) => 20 + 4 * t + ((13 * i) % 11)),
     );
     for (const kind of KINDS)
-      expect(judgeOutcome(kinds(kind, many)).contrasts[0]?.call).toBe('better');
+      expect(judgeWithoutShuffle(kinds(kind, many)).contrasts[0]?.call).toBe('better');
   });
 });
 
@@ -295,12 +292,12 @@ describe('the sentences', () => {
   test.each(CALLED.flatMap(([call, values]) => KINDS.map(kind => [kind, call, values] as const)))(
     '%s, %s: a first line without jargon, and a detail that says how sure',
     (kind, call, values) => {
-      const judged = judgeOutcome(kinds(kind, values));
+      const judged = judgeWithoutShuffle(kinds(kind, values));
       expect(judged.contrasts[0]?.call).toBe(call);
-      expect(judged.headline).not.toMatch(JARGON);
-      expect(judged.headline).toMatch(/^[A-Z].*\.$/);
-      if (call !== 'no-test') expect(judged.detail).toMatch(/of 100|less than one of 1000/);
-      expect(judged.detail).not.toMatch(/signific/i);
+      expect(judged.verdict.headline).not.toMatch(JARGON);
+      expect(judged.verdict.headline).toMatch(/^[A-Z].*\.$/);
+      if (call !== 'no-test') expect(judged.verdict.detail).toMatch(/of 100|between|anything/i);
+      expect(judged.verdict.detail).not.toMatch(/signific/i);
     },
   );
   test.each([

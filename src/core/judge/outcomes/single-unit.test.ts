@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeInput } from '@/core/judge/question/outcome-input';
-import { outcomeJson } from '@/core/judge/verdict/outcome-json';
+import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
+import { judgementJson } from '@/core/judge/verdict/judgement-json';
 import { judge } from './judge';
-import { judgeOutcome } from './outcome-judge';
 
 /** Values by treatment; each unit in a block of its own number where there are blocks. */
 function inputOf(
@@ -20,6 +19,7 @@ function inputOf(
     })),
   );
   return {
+    outcome: 'continuous',
     response: 'beans',
     responseUnit: 'g',
     unitWord: 'pot',
@@ -87,31 +87,16 @@ describe('a treatment in one unit only', () => {
     ].map(unit => ({
       ...unit,
       blocks: [],
-      outOf: kind === 'proportion' ? 40 : null,
+      ...(kind === 'proportion' ? { outOf: 40 } : {}),
       hasCome: true,
     }));
-    const input: OutcomeInput = {
-      kind,
-      response: 'slugs',
-      unitWord: 'pot',
-      treatmentName: 'feed',
-      treatments: ['water', 'seaweed'],
-      control: 'water',
-      blockNames: [],
-      isPaired: false,
-      units,
-      better: 'lower',
-      margin: null,
-      confidence: 0.95,
-      seed: 1,
-      isDeclared: true,
-    };
-    const judged = judgeOutcome(input);
-    const { call, contrasts } = judged;
-    expect([call, contrasts[0]?.call]).toEqual(['no-test', 'no-test']);
+    const input = judgeInputFixture(units, { outcome: kind, better: 'lower' });
+    const judged = judge(input);
+    const { verdict, contrasts } = judged;
+    expect([verdict.call, contrasts[0]?.call]).toEqual(['no-test', 'no-test']);
     const { contrasts: told } = z
       .object({ contrasts: z.array(z.record(z.string(), z.unknown())) })
-      .parse(outcomeJson(judged, input));
+      .parse(judgementJson(judged, input));
     expect(told[0]).toMatchObject({ p: null, pAdjusted: null, ci: null, effect: null });
   });
 });

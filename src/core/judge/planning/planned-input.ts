@@ -25,6 +25,7 @@ export function plannedInput(
   const dealt = deal(dealPlanOf(request, treatments), seed);
   const { hasBlocks, isPaired, hasWholePlots } = LAYOUTS[request.kind];
   return {
+    outcome: 'continuous',
     response,
     unitWord,
     treatmentName: factors.join(':'),

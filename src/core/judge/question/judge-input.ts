@@ -1,4 +1,4 @@
-import type { DesignInput } from '@/core/design/linear/design-input';
+import type { DesignInput, JudgedUnit } from '@/core/design/linear/design-input';
 
 /** Which way the measure is good. */
 export type BetterWay = 'higher' | 'lower';
@@ -14,8 +14,12 @@ export interface AgreedPair {
   readonly other: string;
 }
 
+/** What a reading is, and so what does it justice: a mean, a ratio, a difference of shares, ranks, days waited. */
+export type Outcome = 'continuous' | 'count' | 'proportion' | 'ordinal' | 'time';
+
 /** Everything the judge needs: one value a unit, and what was planned. */
 export interface JudgeInput extends DesignInput {
+  readonly outcome: Outcome;
   /** What was measured, as a noun that “more” can stand before: `beans`, `weight`. */
   readonly response: string;
   /** The unit its figures are in, where they have one: `g`. */
@@ -31,6 +35,10 @@ export interface JudgeInput extends DesignInput {
   /** How many rows or plants the units' values were made from. */
   readonly subsamples: number;
   readonly better: BetterWay;
+  /** Neither way is a gain: then what is found is more or less, not better or worse. */
+  readonly hasNoGoodDirection?: boolean | undefined;
+  /** Of classes: the one that is counted. */
+  readonly countedClass?: string | undefined;
   /** null where any difference matters. */
   readonly margin: Margin | null;
   /** In (0, 1), usually 0.95. */
@@ -58,4 +66,26 @@ export const STARTING_GUESS_CV: PriorCv = { cv: 0.3, source: 'starting-guess' };
 /** The treatments but the control, in their order: index i of a shuffle comparison is entry i − 1. */
 export function testsOf(input: JudgeInput): readonly string[] {
   return input.treatments.filter(name => name !== input.control);
+}
+
+/** A unit that gave something. */
+export type ReadUnit = JudgedUnit & { readonly value: number };
+
+export function isRead(unit: JudgedUnit): unit is ReadUnit {
+  return unit.value !== null;
+}
+
+/** A unit's own figure, as one looks at it: a share of n, a count of one whole unit, else what was read. */
+export function figureOf(unit: ReadUnit): number {
+  return unit.value / (unit.outOf ?? unit.effort ?? 1);
+}
+
+/** Whether each unit says yes or no once. */
+export function isYesNo({ outcome, units }: Pick<JudgeInput, 'outcome' | 'units'>): boolean {
+  return (
+    outcome === 'proportion' &&
+    units.every(
+      unit => unit.value === null || ((unit.outOf ?? 1) === 1 && Number.isInteger(unit.value)),
+    )
+  );
 }

@@ -3,7 +3,6 @@ import { errorAnalysisOf } from '@/core/judge/outcomes/error-strata';
 import type { Contrast, OtherScale } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { midRanks } from '@/core/stats/categorical/rank-tests';
-import { welchTest } from '@/core/stats/linear/welch';
 
 type Direction = OtherScale['directions'][number]['direction'];
 
@@ -18,7 +17,7 @@ export function lookOnOtherScales(
   criticalT: number,
 ): readonly OtherScale[] {
   const values = trial.units.map(unit => unit.value);
-  const plain = directionsOf(input, trial, values, criticalT);
+  const plain = new Map(contrasts.map(contrast => [contrast.treatment, directionOf(contrast)]));
   const look = (scale: OtherScale['scale'], changed: readonly number[]): OtherScale => {
     const directions = directionsOf(input, trial, changed, criticalT);
     const shown = contrasts
@@ -36,48 +35,11 @@ export function lookOnOtherScales(
   ];
 }
 
-/**
- * Whether a treatment still differs, and which way, where each keeps its own spread: Welch's t, shared out equally to the
- * comparisons. Only where nothing else is in the model that a spread could come from.
- *
- * @returns undefined where the layout has blocks, beds, a covariate or places
- */
-export function lookByOwnSpread(
-  input: JudgeInput,
-  trial: TrialModel,
-  contrasts: readonly Contrast[],
-  criticalT: number,
-): OtherScale | undefined {
-  if (
-    trial.blockTerms.length > 0 ||
-    trial.wholePlot ||
-    trial.covariate ||
-    trial.placeColumns.length > 0
-  )
-    return undefined;
-  const plain = directionsOf(
-    input,
-    trial,
-    trial.units.map(unit => unit.value),
-    criticalT,
-  );
-  const shown = contrasts.filter(contrast => contrast.estimable);
-  const valuesOf = (name: string): readonly number[] =>
-    trial.units.filter(unit => unit.treatment === name).map(unit => unit.value);
-  const directions = shown.map(({ treatment }) => {
-    const [low, high] = welchTest(valuesOf(treatment), valuesOf(input.control))?.intervalAt(
-      1 - (1 - input.confidence) / shown.length,
-    ) ?? [0, 0];
-    return {
-      treatment,
-      direction: low > 0 ? ('up' as const) : high < 0 ? ('down' as const) : ('cant-tell' as const),
-    };
-  });
-  return {
-    scale: 'own-spread',
-    directions,
-    changes: directions.some(({ treatment, direction }) => plain.get(treatment) !== direction),
-  };
+/** Which way the interval says that the call rests on. */
+function directionOf(contrast: Contrast): Direction {
+  const [low, high] = (contrast.estimable && contrast.ciAdjusted) || [0, 0];
+  if (low > 0) return 'up';
+  return high < 0 ? 'down' : 'cant-tell';
 }
 
 function directionsOf(

@@ -21,7 +21,8 @@ const NEAR = 1.5; // times the least distance: straight and, on a square grid, a
 /** Looks at the residuals on the bench: a slope that the blocks did not take out, and neighbours that are alike. Moran (1950), Biometrika 37, 17-23. */
 export function positionCheck(data: TrialData, input: JudgeInput): PositionCheck | undefined {
   const trial = buildTrialModel(input);
-  if (trial.units.length < 6) return undefined;
+  // What is left of counts, shares, steps and days lies on no bench’s slope.
+  if (input.outcome !== 'continuous' || trial.units.length < 6) return undefined;
   const model = trial.fit(trial.units.map(unit => unit.value));
   if (model.residualDf < 2 || !(model.residualSs > 0)) return undefined;
   const places = new Map(

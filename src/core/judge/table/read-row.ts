@@ -30,19 +30,6 @@ export function readRow(
     return failure({ kind: 'bad-cell', row, column: empty, read: '', expected: 'a name' });
   const value = readNumber(cell(cells, roles.response), row, roles.response);
   if (!value.ok) return value;
-  if (
-    roles.kind === 'count' &&
-    value.value !== null &&
-    !(Number.isInteger(value.value) && value.value >= 0)
-  ) {
-    return failure({
-      kind: 'bad-cell',
-      row,
-      column: roles.response,
-      read: cell(cells, roles.response),
-      expected: 'a whole number from 0 up',
-    });
-  }
   const covariate =
     roles.covariate === undefined
       ? success(null)

@@ -2,6 +2,7 @@ import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { distinct } from '@/core/design/linear/trial-model';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { failure, type Result, success } from '@/core/result';
+import { outcomeUnits } from './outcome-units';
 import { type ReadRow, readRow } from './read-row';
 import type { Table, TableRoles, TableTrouble } from './table-roles';
 import { cell, controlOf, type Naming, namingOf } from './treatment-naming';
@@ -38,7 +39,10 @@ export function judgeInputFromTable(
   const control = controlOf(treatments, roles, naming);
   if (control === undefined)
     return failure({ kind: 'no-control', control: roles.control, treatments });
+  const units = outcomeUnits(table, roles, gathered.value);
+  if (!units.ok) return units;
   return success({
+    outcome: roles.kind,
     response: roles.response,
     unitWord: roles.unit === undefined ? 'unit' : roles.unit.toLowerCase(),
     treatmentName: naming.name,
@@ -47,7 +51,7 @@ export function judgeInputFromTable(
     blockNames: blockColumns,
     factors: naming.structureOf(treatments),
     isPaired: roles.pair !== undefined,
-    units: gathered.value,
+    units: units.value,
     subsamples: rows.filter(row => row.value !== null).length,
     better: roles.better,
     margin: roles.margin,

@@ -1,4 +1,4 @@
-import type { BetterWay, Margin } from '@/core/judge/question/judge-input';
+import type { BetterWay, Margin, Outcome } from '@/core/judge/question/judge-input';
 
 /** A table as a spreadsheet gives it: cells by column name, every cell a text. */
 export interface Table {
@@ -23,7 +23,12 @@ export interface TableRoles {
   readonly unit?: string | undefined;
   readonly factors: readonly string[];
   readonly covariate?: string | undefined;
-  readonly kind: 'continuous' | 'count';
+  /** What the response is. */
+  readonly kind: Outcome;
+  /** Of k of n: n. Without it each row is one item, 1 or 0. */
+  readonly outOf?: string | undefined;
+  /** Of days: 1 where it came, 0 where it is still waited for. Without it all have come. */
+  readonly event?: string | undefined;
   readonly better: BetterWay;
   readonly margin: Margin | null;
   readonly confidence: number;

@@ -3,7 +3,15 @@ import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-in
 import { centresOf } from '@/core/design/site/site-bias';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type { AgreedPair, JudgeInput, Margin, PriorCv } from '@/core/judge/question/judge-input';
+import type {
+  AgreedPair,
+  JudgeInput,
+  Margin,
+  Outcome,
+  PriorCv,
+} from '@/core/judge/question/judge-input';
+import { type OutcomeReader, outcomeOf, outcomeReader } from '@/core/judge/question/unit-outcome';
+import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-value/unit-values';
 import type { Incident } from '@/core/trial/model/incident';
 import type { Layout } from '@/core/trial/model/layout';
@@ -22,6 +30,10 @@ export interface AnalysisSpec {
   readonly isUncut?: boolean;
   /** Where the units stand is allowed for, as a slope across and along the bench. */
   readonly isByPlace?: boolean;
+  /** Judged by another method than its kind's: the mean of what is no mean, or the ranks of what has one. */
+  readonly by?: 'means' | 'ranks' | undefined;
+  /** Of classes: the one that is counted, by its number; without it the one that came most often. */
+  readonly countedClass?: number | undefined;
   readonly shuffles: number;
   readonly seed: number;
   readonly priorCv: PriorCv;
@@ -65,17 +77,18 @@ export function currentLeaveOuts(data: TrialData): readonly LeaveOut[] {
 /** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
 export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
   const measure = measureOf(data, spec.measureId);
-  const values = unitValues(spec.isUncut ? data : withCuts(data), measure);
+  const counted = spec.isUncut ? data : withCuts(data);
+  const outcome = outcomeUnder(spec, measure);
+  const reader = outcomeReader(counted, measure, outcome, spec.countedClass);
+  const values = unitValues(counted, measure);
   const starts = startValues(data, measure);
   const hasStart =
     starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
-  const centres = spec.isByPlace ? centresOf(data) : [];
   const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
-  const nameOf = (id: string): string =>
-    treatments.find(treatment => treatment.id === id)?.name ?? '';
-  const blockOf = (id: string | null): string =>
-    data.blocks.find(block => block.id === id)?.name ?? '';
   return {
+    outcome,
+    countedClass: reader.countedClass,
+    hasNoGoodDirection: isGainOrLoss(measure) ? undefined : true,
     response: measure.response,
     responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
     unitWord: data.trial.unitWord,
@@ -91,24 +104,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
       : data.units.every(unit => unit.startSize !== null)
         ? 'its size at the start'
         : undefined,
-    units: values.map(({ unit, value }, i): JudgedUnit => {
-      const centre = centres[i];
-      const isLeftOut = spec.leftOut.includes(unit.code);
-      return {
-        id: unit.code,
-        treatment: nameOf(unit.treatmentId),
-        value: isLeftOut ? null : value,
-        isLeftOut,
-        blocks: [
-          ...(unit.blockId === null ? [] : [blockOf(unit.blockId)]),
-          ...(unit.column === null ? [] : [String(unit.column + 1)]),
-        ],
-        wholePlot: unit.wholePlot ?? undefined,
-        startSize: unit.startSize ?? undefined,
-        covariate: hasStart ? starts.get(unit.id) : (unit.startSize ?? undefined),
-        ...(centre && { place: [centre.x, centre.y] as const }),
-      };
-    }),
+    units: judgedUnits(data, spec, { values, starts: hasStart ? starts : null, reader }),
     subsamples: values.reduce(
       (sum, value) => sum + (spec.leftOut.includes(value.unit.code) ? 0 : value.subsamples),
       0,
@@ -122,6 +118,50 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     isDeclared: measure.isMain,
     priorCv: spec.priorCv,
   };
+}
+
+interface UnitSources {
+  readonly values: readonly UnitValue[];
+  /** What each read at the start, where that is held against it. */
+  readonly starts: ReadonlyMap<string, number> | null;
+  readonly reader: OutcomeReader;
+}
+
+function judgedUnits(
+  data: TrialData,
+  spec: AnalysisSpec,
+  { values, starts, reader }: UnitSources,
+): readonly JudgedUnit[] {
+  const centres = spec.isByPlace ? centresOf(data) : [];
+  const nameOf = (id: string): string =>
+    data.treatments.find(treatment => treatment.id === id)?.name ?? '';
+  const blockOf = (id: string | null): string =>
+    data.blocks.find(block => block.id === id)?.name ?? '';
+  return values.map(({ unit, value }, i): JudgedUnit => {
+    const centre = centres[i];
+    const isLeftOut = spec.leftOut.includes(unit.code);
+    return {
+      id: unit.code,
+      treatment: nameOf(unit.treatmentId),
+      ...(isLeftOut ? { value: null } : reader.of(unit.id, value)),
+      isLeftOut,
+      blocks: [
+        ...(unit.blockId === null ? [] : [blockOf(unit.blockId)]),
+        ...(unit.column === null ? [] : [String(unit.column + 1)]),
+      ],
+      wholePlot: unit.wholePlot ?? undefined,
+      startSize: unit.startSize ?? undefined,
+      covariate: starts ? starts.get(unit.id) : (unit.startSize ?? undefined),
+      ...(centre && { place: [centre.x, centre.y] as const }),
+    };
+  });
+}
+
+/** Classes have no mean, whatever was asked for. */
+function outcomeUnder({ by }: AnalysisSpec, { scale }: Measure): Outcome {
+  const own = outcomeOf(scale);
+  if (by === undefined || scale?.kind === 'class') return own;
+  return by === 'means' ? 'continuous' : 'ordinal';
 }
 
 /** The two treatments that the question is about, where that was agreed on and both are still there. */

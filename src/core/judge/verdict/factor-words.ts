@@ -2,7 +2,8 @@ import type { Call, FactorEffect } from '@/core/judge/outcomes/judgement';
 import { listed } from '@/core/words/listed';
 import { sentenceCase } from '@/core/words/sentence-case';
 import { isBetter, isWorse, overallCall } from './call';
-import { amount, between, joined, lowerFirst, range, shownPercent } from './margin-words';
+import { joined, lowerFirst } from './margin-words';
+import { between, range, sizeThan, sizeWords } from './size-words';
 import type { VerdictContext, Words } from './verdict-context';
 
 const DEPENDS = 0.05;
@@ -72,10 +73,9 @@ function factorHeadline(effects: readonly FactorEffect[], { input }: VerdictCont
   const found = effects.filter(({ call }) => isBetter(call) || isWorse(call));
   const [first] = found;
   if (first && found.length === 1) {
-    const size = amount(shownPercent(first), first.difference, input);
     return isBetter(first.call)
-      ? `${first.level} gave ${size} than ${against}.`
-      : `${first.level} did worse than ${against}: ${size}.`;
+      ? `${first.level} ${gave(input)}${sizeThan(first, input, against)}.`
+      : `${first.level} did worse than ${against}: ${sizeWords(first, input)}.`;
   }
   if (first) {
     const better = found.filter(({ call }) => isBetter(call)).map(({ level }) => level);
@@ -111,8 +111,7 @@ function dependWords(
   const clauses = shown.map(effect => {
     const where = `with ${effect.within?.[one]},`;
     if (isBetter(effect.call) || isWorse(effect.call)) {
-      const size = amount(shownPercent(effect), effect.difference, input);
-      return `${where} ${effect.level} gave ${size} than ${effect.against}`;
+      return `${where} ${effect.level} ${gave(input)}${sizeThan(effect, input, effect.against)}`;
     }
     return effect.call === 'no-difference-that-matters'
       ? `${where} ${effect.level} made no difference that matters`
@@ -123,9 +122,13 @@ function dependWords(
 
 function withinWords(effect: FactorEffect, { input }: VerdictContext): string {
   const where = Object.values(effect.within ?? {}).join(', ');
-  const size = amount(shownPercent(effect), effect.difference, input);
-  const gave = `${effect.level} gave ${size} than ${effect.against}`;
-  return `With ${where}, ${gave}: ${lowerFirst(between(effect, input))}.`;
+  const found = `${effect.level} ${gave(input)}${sizeThan(effect, input, effect.against)}`;
+  return `With ${where}, ${found}: ${lowerFirst(between(effect, input))}.`;
+}
+
+/** What is weighed or counted is given; of shares, steps and days there is only more of them, or less. */
+function gave({ outcome }: VerdictContext['input']): string {
+  return outcome === 'continuous' || outcome === 'count' ? 'gave ' : '';
 }
 
 function independentWords({ interactions }: VerdictContext): string {

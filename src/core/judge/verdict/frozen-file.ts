@@ -1,8 +1,6 @@
 import { z } from 'zod';
 import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import type { OutcomeInput } from '@/core/judge/question/outcome-input';
 import { type AnalysisSpec, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { failure, type Result, success } from '@/core/result';
 import { TrialData } from '@/core/trial/model/trial-data';
@@ -64,11 +62,7 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
   const now = plannedVerdict(data, planned, judgeWithoutShuffle);
   const made = plain(now.input);
   const inputDifferences = differencesOf(plain(input), knownThen(input, made), 'input');
-  const again = plain(
-    now.by === 'kind'
-      ? judgeOutcome(input as unknown as OutcomeInput)
-      : judge(input as unknown as JudgeInput),
-  );
+  const again = plain(judge(completed(input, look.priorCv) as JudgeInput));
   const judgedDifferences = differencesOf(
     plain(judgement),
     knownThen(judgement, again),
@@ -84,7 +78,10 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
 }
 
 /** Names that the judge's input had in files of earlier versions. */
-const RENAMED: Readonly<Record<string, string>> = { isEitherWay: 'hasNoGoodDirection' };
+const RENAMED: Readonly<Record<string, string>> = {
+  isEitherWay: 'hasNoGoodDirection',
+  kind: 'outcome',
+};
 
 function underTodaysNames(
   input: Readonly<Record<string, unknown>>,
@@ -95,14 +92,41 @@ function underTodaysNames(
 }
 
 /** What files of earlier versions did not hold yet. */
-const LATER: readonly string[] = ['agreed', 'effects', 'interactions'];
+const LATER: ReadonlySet<string> = new Set([
+  'agreed',
+  'effects',
+  'interactions',
+  'outcome',
+  'hasNoGoodDirection',
+  'countedClass',
+  'overall',
+  'effect',
+  'reach',
+  'share',
+  'came',
+]);
 
-/** What is there today, without what later versions added to it. */
-function knownThen(then: Readonly<Record<string, unknown>>, now: unknown): unknown {
+/** What is there today, without what later versions added to it, however deep. */
+function knownThen(then: unknown, now: unknown): unknown {
   if (typeof now !== 'object' || now === null) return now;
+  const before: Readonly<Record<string, unknown>> =
+    typeof then === 'object' && then !== null ? { ...then } : {};
+  if (Array.isArray(now)) return now.map((each, i) => knownThen(before[String(i)], each));
   return Object.fromEntries(
-    Object.entries(now).filter(([key]) => key in then || !LATER.includes(key)),
+    Object.entries(now)
+      .filter(([key]) => key in before || !LATER.has(key))
+      .map(([key, value]) => [key, knownThen(before[key], value)]),
   );
+}
+
+/** What the judge's input did not say in files of earlier versions, whose judge by kind took no shuffles. */
+function completed(
+  input: Readonly<Record<string, unknown>>,
+  priorCv: AnalysisSpec['priorCv'],
+): unknown {
+  const units: unknown = input.units;
+  const subsamples = Array.isArray(units) ? units.length : 0;
+  return { outcome: 'continuous', subsamples, shuffles: 0, priorCv, ...input };
 }
 
 /** As a file holds it: nothing undefined, no −0. */

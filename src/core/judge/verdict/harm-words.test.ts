@@ -1,7 +1,6 @@
 import { judge } from '@/core/judge/outcomes/judge';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { OutcomeUnit } from '@/core/judge/question/outcome-input';
+import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 import { sentenceCase } from '@/core/words/sentence-case';
 
 const SPREAD = [1, 0, 2, -1, -2, 0];
@@ -10,6 +9,7 @@ const SPREAD = [1, 0, 2, -1, -2, 0];
 function verdictOf(means: Readonly<Record<string, number>>, pots = SPREAD) {
   const treatments = Object.keys(means);
   return judge({
+    outcome: 'continuous',
     response: 'beans',
     responseUnit: 'g',
     unitWord: 'pot',
@@ -70,44 +70,24 @@ describe('counts', () => {
     beer: [9, 12, 10, 14, 11, 12],
   };
   const judged = (agreed?: { readonly one: string; readonly other: string }) =>
-    judgeOutcome({
-      kind: 'count',
-      response: 'slugs',
-      unitWord: 'pot',
-      treatmentName: 'remedy',
-      treatments: Object.keys(counts),
-      control: 'nothing',
-      blockNames: [],
-      isPaired: false,
-      units: Object.entries(counts).flatMap(([treatment, values]) =>
-        values.map(
-          (value, i): OutcomeUnit => ({
-            id: `${treatment}${i}`,
-            treatment,
-            blocks: [],
-            value,
-            outOf: null,
-            hasCome: false,
-          }),
+    judge(
+      judgeInputFixture(
+        Object.entries(counts).flatMap(([treatment, values]) =>
+          values.map((value, i) => ({ id: `${treatment}${i}`, treatment, blocks: [], value })),
         ),
+        { outcome: 'count', response: 'slugs', control: 'nothing', better: 'lower', agreed },
       ),
-      better: 'lower',
-      margin: null,
-      agreed,
-      confidence: 0.95,
-      seed: 1,
-      isDeclared: true,
-    });
+    ).verdict;
 
   test('say harm first, too', () => {
     const { headline, call } = judged();
-    expect(headline).toMatch(/^Beer did worse than “nothing”: 4\.53 times as many/);
+    expect(headline).toBe('Beer did worse than “nothing”: 4.5 times as many slugs.');
     expect(call).toBe('worse');
   });
 
   test('give the headline to what was agreed on, with the harm of another', () => {
     const { headline, call } = judged({ one: 'soap', other: 'beer' });
-    expect(headline).toBe('Soap beat beer. Beer did worse than “nothing”.');
+    expect(headline).toBe('Soap gave 78% fewer slugs than beer. Beer did worse than “nothing”.');
     expect(call).toBe('better');
   });
 });

@@ -3,8 +3,9 @@ import type {
   EstimableContrast,
   FactorEffect,
   Judgement,
+  TreatmentGroup,
 } from '@/core/judge/outcomes/judgement';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { isYesNo, type JudgeInput, type Outcome } from '@/core/judge/question/judge-input';
 
 /**
  * The judgement in the open shape that programs outside read (README, “Command line”). `null` stands for what is not
@@ -17,11 +18,11 @@ export function judgementJson(
   const { verdict, shuffle } = judgement;
   return {
     design: judgement.design,
-    groups: judgement.groups,
+    groups: judgement.groups.map(group => groupJson(group, input.outcome)),
     anova: judgement.anova.map(({ term, df, ss, ms, f, p }) =>
       term === 'residual' ? { term, df, ss, ms } : { term, df, ss, ms, f, p },
     ),
-    contrasts: judgement.contrasts.map(contrastJson),
+    contrasts: judgement.contrasts.map(contrast => contrastJson(contrast, methodOf(input))),
     pairs: judgement.pairs,
     letters: judgement.letters,
     shuffle: shuffle && {
@@ -37,12 +38,30 @@ export function judgementJson(
       unitsNeeded: verdict.unitsNeeded,
     },
     warnings: judgement.warnings,
-    outcome: 'continuous',
+    outcome: input.outcome,
+    overall: judgement.overall,
     effects: judgement.effects.map(effectJson),
     interactions: judgement.interactions,
     adjustedMeans: judgement.adjustedMeans,
     otherScales: judgement.otherScales,
     margin: input.margin,
+  };
+}
+
+/** Steps and days have no mean that does them justice. */
+function groupJson(
+  { treatment, n, mean, sd, median, share, came }: TreatmentGroup,
+  outcome: Outcome,
+): Readonly<Record<string, unknown>> {
+  const hasMean = outcome !== 'ordinal' && outcome !== 'time';
+  return {
+    treatment,
+    n,
+    mean: hasMean ? mean : null,
+    sd: hasMean ? sd : null,
+    median,
+    ...(share ? { k: share.k, of: share.of, shareCi: share.ci } : {}),
+    ...(came === null ? {} : { came }),
   };
 }
 
@@ -61,6 +80,7 @@ const CONTRAST_KEYS = [
   'percent',
   'percentCi',
   'percentCiAdjusted',
+  'effect',
   'shuffleP',
   'shufflePAdjusted',
   'call',
@@ -88,8 +108,28 @@ function effectJson(effect: FactorEffect): Readonly<Record<string, unknown>> {
   return Object.fromEntries(EFFECT_KEYS.map(key => [key, effect[key]]));
 }
 
-function contrastJson(contrast: Contrast): Readonly<Record<string, unknown>> {
+/** Which sum stands behind a p. */
+function methodOf(input: JudgeInput): string {
+  switch (input.outcome) {
+    case 'continuous':
+      return 'least-squares';
+    case 'count':
+      return 'quasi-poisson';
+    case 'proportion':
+      if (!isYesNo(input)) return 'shares-of-units';
+      return input.blockNames.length > 0 ? 'cochran-mantel-haenszel' : 'fisher-exact';
+    case 'ordinal':
+      return 'aligned-ranks';
+    case 'time':
+      return 'restricted-mean-wait';
+  }
+}
+
+function contrastJson(contrast: Contrast, method: string): Readonly<Record<string, unknown>> {
   if (!contrast.estimable)
     return { treatment: contrast.treatment, control: contrast.control, estimable: false };
-  return Object.fromEntries(CONTRAST_KEYS.map(key => [key, contrast[key]]));
+  return {
+    ...Object.fromEntries(CONTRAST_KEYS.map(key => [key, contrast[key]])),
+    method: contrast.p === null ? null : method,
+  };
 }

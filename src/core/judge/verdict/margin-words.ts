@@ -1,19 +1,6 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { sentenceCase } from '@/core/words/sentence-case';
-import { shownInterval } from './shown-interval';
-
-/** A percentage only where its interval is known, too: a range in grams after a gap in percent says nothing. */
-export function shownPercent(contrast: EstimableContrast): number | null {
-  return contrast.percentCiAdjusted ? contrast.percent : null;
-}
-
-export function amount(percentValue: number | null, difference: number, input: JudgeInput): string {
-  const way = difference >= 0 ? 'more' : 'less';
-  return percentValue === null
-    ? `${figure(Math.abs(difference), input)} ${way} ${input.response}`
-    : `${percent(Math.abs(percentValue))} ${way} ${input.response}`;
-}
 
 export function judgedByMargin(contrast: EstimableContrast, input: JudgeInput): string {
   const worth = marginText(input);
@@ -32,23 +19,6 @@ function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean
   return interval[0] > -size && interval[1] < size;
 }
 
-/** What a treatment gave beside what it is held against, with its range, as a sentence. */
-export function range(contrast: EstimableContrast, input: JudgeInput): string {
-  const size = amount(shownPercent(contrast), contrast.difference, input);
-  const sure = lowerFirst(between(contrast, input));
-  return sentenceCase(`${contrast.treatment}: ${size} than ${contrast.control}, ${sure}.`);
-}
-
-export function between(contrast: EstimableContrast, input: JudgeInput): string {
-  const { ci, percentCi } = shownInterval(contrast);
-  const [low, high] = percentCi ?? ci ?? [0, 0];
-  const say = (value: number): string =>
-    percentCi ? percent(Math.abs(value)) : figure(Math.abs(value), input);
-  if (low >= 0) return `Between ${say(low)} and ${say(high)} more`;
-  if (high <= 0) return `Between ${say(high)} and ${say(low)} less`;
-  return `Anything from ${say(low)} less to ${say(high)} more`;
-}
-
 export function marginWords(input: JudgeInput): string {
   return input.margin ? `${marginText(input)} was worth having, and as much is ruled out.` : '';
 }
@@ -57,7 +27,9 @@ function marginText(input: JudgeInput): string {
   if (!input.margin) return '';
   return input.margin.kind === 'percent'
     ? percent(input.margin.percent)
-    : figure(input.margin.amount, input);
+    : input.outcome === 'proportion'
+      ? `${Number((100 * input.margin.amount).toPrecision(3))} points`
+      : figure(input.margin.amount, input);
 }
 
 /** A percentage as one says it: whole above ten, one decimal below. */
@@ -65,7 +37,7 @@ export function percent(value: number): string {
   return `${Math.abs(value) >= 9.95 ? Math.round(value) : Number(value.toFixed(1))}%`;
 }
 
-function figure(value: number, input: JudgeInput): string {
+export function figure(value: number, input: JudgeInput): string {
   const shown = String(Number(value.toPrecision(3)));
   return input.responseUnit ? `${shown} ${input.responseUnit}` : shown;
 }

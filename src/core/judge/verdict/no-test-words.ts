@@ -25,11 +25,13 @@ export function noTestWords({ input, contrasts, groups }: VerdictContext): Words
     headline: noTestHeadline(input.unitWord, alone, isSingle),
     detail: joined(
       gaps.length > 0 ? `Against ${input.control}: ${gaps.join(', ')}.` : '',
-      isSingle
-        ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).${turnWords(contrasts, input)} However large the gap, every deal of one each could have made it: no p below 1 can come of it.`
-        : alone.length > 0
-          ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).`
-          : '',
+      input.outcome !== 'continuous'
+        ? ''
+        : isSingle
+          ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).${turnWords(contrasts, input)} However large the gap, every deal of one each could have made it: no p below 1 can come of it.`
+          : alone.length > 0
+            ? `Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time (${source}).`
+            : '',
     ),
   };
 }
@@ -59,8 +61,10 @@ export function untestedWords({ input, contrasts, groups }: VerdictContext): str
   const gaps = alone.map(({ treatment, percent: gap }) =>
     gap === null ? treatment : `${treatment} (${gap >= 0 ? '+' : '−'}${percent(Math.abs(gap))})`,
   );
+  const found = `${listed(gaps)}: ${why}, so no result.`;
+  if (input.outcome !== 'continuous') return found;
   const luck = percent(100 * chanceGap(input.priorCv.cv));
-  return `${listed(gaps)}: ${why}, so no result. Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time.`;
+  return `${found} Two ${pluralOf(input.unitWord)} treated alike differ by ${luck} or more every second time.`;
 }
 
 /** How likely a second run would turn the order, by the spread from elsewhere. */

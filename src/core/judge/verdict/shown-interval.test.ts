@@ -11,6 +11,7 @@ function inputOf(
 ): JudgeInput {
   const treatments = groups.map((_, i) => (i === 0 ? 'water' : `feed ${i}`));
   return {
+    outcome: 'continuous',
     response: 'beans',
     responseUnit: 'g',
     unitWord: 'pot',

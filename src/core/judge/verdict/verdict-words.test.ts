@@ -12,6 +12,7 @@ function verdictOf(
   const spread = [1, 0, 2, -1, -2, 0];
   const treatments = Object.keys(means);
   return judge({
+    outcome: 'continuous',
     response: 'beans',
     responseUnit: 'g',
     unitWord: 'pot',

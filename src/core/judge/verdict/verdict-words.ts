@@ -4,19 +4,13 @@ import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
 import { isBetter, isWorse, overallCall } from './call';
+import { differenceHeadline } from './difference-words';
 import { factorCall, factorWords } from './factor-words';
+import { groupsWords } from './group-words';
 import { harmfulOf, harmHeadline, withHarm } from './harm-words';
-import {
-  amount,
-  between,
-  joined,
-  judgedByMargin,
-  lowerFirst,
-  marginWords,
-  range,
-  shownPercent,
-} from './margin-words';
+import { joined, judgedByMargin, lowerFirst, marginWords } from './margin-words';
 import { noTestWords, untestedWords } from './no-test-words';
+import { between, gaveWords, quotedIfNone, range, sizeThan, sizeWords } from './size-words';
 import type { VerdictContext, Words } from './verdict-context';
 
 /** The verdict of the whole trial in plain words. It names a best treatment only where the units carry it. */
@@ -47,7 +41,15 @@ function answerOf(
   if (effects.some(effect => effect.within === null))
     return { call: factorCall(effects), ...factorWords(context) };
   const call = overallCall(contrasts);
-  return { call, ...wordsFor(call, best, context, unitsNeeded) };
+  const words = wordsFor(call, best, context, unitsNeeded);
+  return {
+    call,
+    headline:
+      context.input.hasNoGoodDirection && call !== 'no-test'
+        ? differenceHeadline(context.input, contrasts)
+        : words.headline,
+    detail: joined(groupsWords(context), words.detail),
+  };
 }
 
 /** The answer to the agreed comparison; what the others did beside the control comes after it, and harm in the same sentence. */
@@ -112,9 +114,12 @@ function wordsFor(
   const ranges = tested.map(contrast => range(contrast, input));
   const [worst] = losers;
   if (worst) {
-    const size = amount(shownPercent(worst), worst.difference, input);
     return {
-      headline: harmHeadline(harmfulOf(losers), quotedIfNone(input.control), size),
+      headline: harmHeadline(
+        harmfulOf(losers),
+        quotedIfNone(input.control),
+        sizeWords(worst, input),
+      ),
       detail: joined(...ranges, rest),
     };
   }
@@ -148,7 +153,7 @@ function winnersWords(
   );
   if (winners.length === 1)
     return {
-      headline: withHarm(gave(leader, input), harmful),
+      headline: withHarm(`${gaveWords(leader, input)}.`, harmful),
       detail: joined(
         howSure(leader, input),
         best ? '' : 'Which treatment is best of all is not settled.',
@@ -161,16 +166,12 @@ function winnersWords(
   const control = quotedIfNone(input.control);
   const sure = winners.map(each => `${each.treatment}: ${lowerFirst(howSure(each, input))}`);
   const headline = best
-    ? `${best} did best: ${amount(shownPercent(leader), leader.difference, input)} than ${control}.`
+    ? `${best} did best: ${sizeThan(leader, input, control)}.`
     : `${names} beat ${control}; which is best can’t be told yet.`;
   return {
     headline: withHarm(headline, harmful),
     detail: joined(...sure, ...harm, settled, rest),
   };
-}
-
-function gave(contrast: EstimableContrast, input: JudgeInput): string {
-  return `${contrast.treatment} gave ${amount(shownPercent(contrast), contrast.difference, input)} than ${input.control}.`;
 }
 
 function howSure(contrast: EstimableContrast, input: JudgeInput): string {
@@ -192,9 +193,4 @@ function stillOpen(open: readonly string[], unitsNeeded: number | null, input: J
   return unitsNeeded === null
     ? `${what} More than 200 ${pluralOf(input.unitWord)} each would be needed to settle it.`
     : `${what} About ${unitsNeeded} ${plural(input.unitWord, unitsNeeded)} of each would settle it.`;
-}
-
-/** Where the control is to do nothing, “beat nothing” would say that it lost. */
-export function quotedIfNone(control: string): string {
-  return /^(nothing|none|no treatment)$/i.test(control) ? `“${control}”` : control;
 }

@@ -16,6 +16,7 @@ function inputOf(
     ),
   );
   return {
+    outcome: 'continuous',
     response: 'beans',
     unitWord: 'pot',
     treatmentName: 'feed',

@@ -1,11 +1,13 @@
 import { distinct, isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { additivityP } from '@/core/judge/outcomes/additivity';
 import type { EffectError } from '@/core/judge/outcomes/error-strata';
+import { spreadTestOf } from '@/core/judge/outcomes/judged-spread';
 import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
 import { ruleOfLayout } from '@/core/judge/outcomes/re-randomisation-of';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { isRead, isYesNo, type JudgeInput } from '@/core/judge/question/judge-input';
+import { heterogeneity } from '@/core/stats/categorical/two-by-two';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
-import { brownForsythe, oddUnits } from '@/core/stats/linear/residual-checks';
+import { oddUnits } from '@/core/stats/linear/residual-checks';
 import { countReRandomisations } from '@/core/stats/permutation/re-randomisation';
 import { plural, pluralOf } from '@/core/words/plural';
 
@@ -27,6 +29,7 @@ export function warningsOf(context: WarningContext): readonly JudgeWarning[] {
     ...balance(context),
     ...comparability(context),
     ...spreads(context),
+    ...crowding(context),
     ...odd(context),
     ...additive(context),
     ...declared(context),
@@ -43,6 +46,19 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
       },
     ];
   }
+  if (
+    !spread &&
+    input.outcome !== 'continuous' &&
+    new Set(trial.units.map(unit => unit.value)).size === 1
+  )
+    return [{ code: 'all-alike', message: 'All gave the same: nothing is there to compare.' }];
+  if (!spread && input.outcome !== 'continuous')
+    return [
+      {
+        code: 'zero-spread',
+        message: `${pluralOf(unitWord)} treated alike gave exactly the same: how far it could be otherwise can’t be told, and the calls rest on the deals alone.`,
+      },
+    ];
   if (!spread) {
     return [
       {
@@ -51,12 +67,17 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
       },
     ];
   }
+  return tooFewDeals(input, trial);
+}
+
+/** Where there are so few deals that none, however large its gap, could be as rare as a call asks. */
+function tooFewDeals(input: JudgeInput, trial: TrialModel): readonly JudgeWarning[] {
   const smallest = smallestShuffleP(input, trial);
-  if (smallest <= 0.05) return [];
+  if (smallest <= 1 - input.confidence) return [];
   return [
     {
       code: 'tiny-sample',
-      message: `So few ${pluralOf(unitWord)} that even the largest gap turns up in ${Math.round(100 * smallest)} of 100 shuffles: the shuffle test can never be surer than that.`,
+      message: `So few ${pluralOf(input.unitWord)} that even the largest gap turns up in ${Math.round(100 * smallest)} of 100 shuffles: the deals alone could never settle it. What is called here leans on how ${pluralOf(input.unitWord)} treated alike spread.`,
     },
   ];
 }
@@ -128,16 +149,47 @@ function comparability({ contrasts }: WarningContext): readonly JudgeWarning[] {
 const NOTICEABLE = 0.05;
 
 function spreads({ input, trial, model, spread }: WarningContext): readonly JudgeWarning[] {
-  if (!spread) return [];
-  const groups = input.treatments.map(name =>
-    model.residuals.filter((_, i) => trial.units[i]?.treatment === name),
-  );
-  const test = brownForsythe(groups);
-  if (!test || test.p >= NOTICEABLE) return [];
+  if (!spread || isYesNo(input) || hasEmptyCounts(input)) return [];
+  const test = spreadTestOf(trial, model);
+  const isUnlike = test !== undefined && test.p < NOTICEABLE;
+  if (!isUnlike && !spread.isOwn) return [];
+  const found = isUnlike ? ` (p ${test.p < 0.001 ? 'below 0.001' : test.p.toFixed(3)})` : '';
   return [
     {
       code: 'unequal-variance',
-      message: `Some treatments spread more than others (p ${test.p < 0.001 ? 'below 0.001' : test.p.toFixed(3)}): the intervals may be too wide for some and too narrow for others.`,
+      message: spread.isOwn
+        ? `Some treatments spread more than others${found}: each is judged by the spread of its own ${pluralOf(input.unitWord)}.`
+        : `Some treatments spread more than others${found}: the intervals may be too wide for some and too narrow for others.`,
+    },
+  ];
+}
+
+/** A treatment that counts nothing spreads less than the others by that alone. */
+function hasEmptyCounts({ outcome, units, treatments }: JudgeInput): boolean {
+  const read = units.filter(isRead);
+  return (
+    outcome === 'count' &&
+    treatments.some(name => read.every(unit => unit.treatment !== name || unit.value === 0))
+  );
+}
+
+/** Items of one unit share its luck: where units differ more than items would, it is the units that count. */
+function crowding({ input }: WarningContext): readonly JudgeWarning[] {
+  if (input.outcome !== 'proportion' || isYesNo(input)) return [];
+  const units = input.units.filter(isRead);
+  const found = heterogeneity(
+    input.treatments.map(name =>
+      units
+        .filter(unit => unit.treatment === name)
+        .map(unit => ({ k: unit.value, n: unit.outOf ?? 1 })),
+    ),
+  );
+  if (!found || found.p >= NOTICEABLE) return [];
+  const { unitWord } = input;
+  return [
+    {
+      code: 'overdispersed',
+      message: `${pluralOf(unitWord)} of one treatment differ more than chance lets items differ: what counts is the ${unitWord}, not the item.`,
     },
   ];
 }

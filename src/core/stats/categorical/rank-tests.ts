@@ -1,9 +1,4 @@
-import { chiSquareUpperTail, normalQuantile } from '@/core/stats/distributions/distributions';
-import { median } from '@/core/stats/median';
-import {
-  type PermutationSumTest,
-  permutationSumTest,
-} from '@/core/stats/permutation/permutation-sum-test';
+import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
 
 /** Ranks from 1, equal values sharing the middle of theirs. */
 export function midRanks(values: readonly number[]): readonly number[] {
@@ -22,26 +17,6 @@ export function midRanks(values: readonly number[]): readonly number[] {
 export interface TwoSamples {
   readonly treated: readonly number[];
   readonly control: readonly number[];
-}
-
-/**
- * Wilcoxon's rank sum, exact with ties; over several blocks the ranks are taken within each and weighed by 1/(n + 1).
- * Wilcoxon (1945), Biometrics Bulletin 1, 80-83; van Elteren (1960), Bulletin of the International Statistical Institute 37, 351-361.
- */
-export function rankSumTest(blocks: readonly TwoSamples[], seed = 1): PermutationSumTest {
-  const isOne = blocks.length === 1;
-  return permutationSumTest(
-    blocks
-      .filter(block => block.treated.length > 0 && block.control.length > 0)
-      .map(({ treated, control }) => {
-        const ranks = midRanks([...treated, ...control]);
-        return {
-          scores: isOne ? ranks : ranks.map(rank => rank / (ranks.length + 1)),
-          isTreated: ranks.map((_, i) => i < treated.length),
-        };
-      }),
-    seed,
-  );
 }
 
 /** A test of several groups at once. */
@@ -102,38 +77,6 @@ export function chanceOfLarger(blocks: readonly TwoSamples[]): number {
     pairs += treated.length * control.length;
   }
   return pairs === 0 ? 0.5 : wins / pairs;
-}
-
-/**
- * The shift between two samples and an interval for it: the middle of all pairwise differences, and those that the rank sum
- * leaves standing. Hodges & Lehmann (1963), Annals of Mathematical Statistics 34, 598-611. Normal approximation to the rank sum.
- */
-export function shiftInterval(
-  samples: TwoSamples,
-  confidence: number,
-): { readonly shift: number; readonly ci: readonly [number, number] | null } {
-  const [treated, control] = [thinned(samples.treated), thinned(samples.control)];
-  const differences = treated.flatMap(a => control.map(b => a - b)).sort((a, b) => a - b);
-  const [m, n] = [samples.treated.length, samples.control.length];
-  const half = normalQuantile(1 - (1 - confidence) / 2) * Math.sqrt((m * n * (m + n + 1)) / 12);
-  const below = Math.floor((((m * n) / 2 - half - 0.5) * differences.length) / (m * n));
-  const [low, high] = [differences[below], differences[differences.length - 1 - below]];
-  return {
-    shift: median(differences),
-    ci: below < 0 || low === undefined || high === undefined ? null : [low, high],
-  };
-}
-
-const MOST_OF_EACH = 1000;
-
-/** Of thousands of values as many as tell the same, evenly over their order. */
-function thinned(values: readonly number[]): readonly number[] {
-  if (values.length <= MOST_OF_EACH) return values;
-  const sorted = [...values].sort((a, b) => a - b);
-  return Array.from(
-    { length: MOST_OF_EACH },
-    (_, i) => sorted[Math.floor(((i + 0.5) * sorted.length) / MOST_OF_EACH)]!,
-  );
 }
 
 /**

@@ -28,8 +28,11 @@ export interface LinearModel {
   readonly anova: readonly AnovaRow[];
   readonly residualDf: number;
   readonly residualSs: number;
+  /** Where units have weights, times the root of theirs. */
   readonly residuals: readonly number[];
   readonly fitted: readonly number[];
+  /** Orthonormal vectors that span what the model can fit; where units have weights, times the roots of theirs. */
+  readonly basis: readonly (readonly number[])[];
   /** Diagonal of the hat matrix, each in [0, 1]. */
   readonly leverages: readonly number[];
   /**
@@ -53,15 +56,24 @@ const RANK_TOLERANCE = 1e-7;
  *
  * @param y responses, one a unit, finite
  * @param terms in the order of the analysis; the intercept is added
+ * @param weights one a unit, > 0: the variance of a unit is σ² over its weight; all alike where none are given
  */
-export function fitLinearModel(y: readonly number[], terms: readonly ModelTerm[]): LinearModel {
+export function fitLinearModel(
+  y: readonly number[],
+  terms: readonly ModelTerm[],
+  weights?: readonly number[],
+): LinearModel {
+  const roots = weights?.map(Math.sqrt);
+  const scaled = (column: readonly number[]): readonly number[] =>
+    roots ? column.map((value, unit) => value * roots[unit]!) : column;
   const basis = orthonormalBasis(
     y.length,
-    terms.flatMap(term => term.columns),
+    terms.flatMap(term => term.columns.map(scaled)),
+    roots,
   );
-  const mean = y.reduce((sum, value) => sum + value, 0) / y.length;
+  const mean = weights ? dot(y, weights) / sumOf(weights) : sumOf(y) / y.length;
   // About the mean: a kitchen scale gives a large level with a small spread.
-  const centred = y.map(value => value - mean);
+  const centred = scaled(y.map(value => value - mean));
   const projections = basis.vectors.map(vector => dot(vector, centred));
 
   const fittedCentred = centred.map((_, unit) =>
@@ -76,7 +88,8 @@ export function fitLinearModel(y: readonly number[], terms: readonly ModelTerm[]
     residualDf,
     residualSs,
     residuals,
-    fitted: fittedCentred.map(value => value + mean),
+    fitted: fittedCentred.map((value, unit) => value / (roots?.[unit] ?? 1) + mean),
+    basis: basis.vectors,
     leverages: y.map((_, unit) =>
       basis.vectors.reduce((sum, vector) => sum + vector[unit]! ** 2, 0),
     ),
@@ -85,11 +98,17 @@ export function fitLinearModel(y: readonly number[], terms: readonly ModelTerm[]
       return direction && { estimate: dot(direction, projections) + intercept * mean, direction };
     },
     weightsOf: ({ direction }) =>
-      y.map((_, unit) =>
-        basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * direction[j]!, 0),
+      scaled(
+        y.map((_, unit) =>
+          basis.vectors.reduce((sum, vector, j) => sum + vector[unit]! * direction[j]!, 0),
+        ),
       ),
-    coordinatesOf: column => basis.vectors.map(vector => dot(vector, column)),
+    coordinatesOf: column => basis.vectors.map(vector => dot(vector, scaled(column))),
   };
+}
+
+function sumOf(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0);
 }
 
 /** Scalar product of two vectors of one length. */
@@ -106,13 +125,18 @@ export interface OrthonormalBasis {
   readonly columns: readonly { readonly coordinates: readonly number[]; readonly vector: number }[];
 }
 
-/** Takes the columns in order and keeps what is new in each. */
+/**
+ * Takes the columns in order and keeps what is new in each.
+ *
+ * @param intercept the column that stands for it, where units have weights
+ */
 export function orthonormalBasis(
   length: number,
   columns: readonly (readonly number[])[],
+  intercept: readonly number[] = new Array<number>(length).fill(1),
 ): OrthonormalBasis {
   const vectors: number[][] = [];
-  const placed = [new Array<number>(length).fill(1), ...columns].map(column => {
+  const placed = [intercept, ...columns].map(column => {
     const rest = [...column];
     const coordinates = new Array<number>(vectors.length).fill(0);
     for (let pass = 0; pass < 2; pass++) {

@@ -1,8 +1,4 @@
 import { chiSquareUpperTail } from '@/core/stats/distributions/distributions';
-import {
-  type PermutationSumTest,
-  permutationSumTest,
-} from '@/core/stats/permutation/permutation-sum-test';
 
 /** When it came, in days; or the last day on which it had not come yet. */
 export interface Waited {
@@ -112,19 +108,6 @@ export function logRank(blocks: readonly WaitedSamples[]): LogRank | undefined {
         ? seen / expected / (cameControl / expectedControl)
         : null,
   };
-}
-
-/** The same question asked of all deals within the blocks: the log-rank scores of the units, exactly. */
-export function logRankByDeals(blocks: readonly WaitedSamples[], seed = 1): PermutationSumTest {
-  return permutationSumTest(
-    blocks
-      .filter(block => block.treated.length > 0 && block.control.length > 0)
-      .map(({ treated, control }) => {
-        const units = [...treated, ...control];
-        return { scores: logRankScores(units), isTreated: units.map((_, i) => i < treated.length) };
-      }),
-    seed,
-  );
 }
 
 /** What each unit adds to the log-rank test: 1 where it came, less the hazard it went through. */

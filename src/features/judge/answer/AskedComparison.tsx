@@ -3,6 +3,7 @@ import { styled } from 'styled-components';
 import type { Pair } from '@/core/judge/outcomes/judgement';
 import type { BetterWay } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
+import { gapSize } from '@/core/judge/verdict/gap-figures';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -48,7 +49,11 @@ export function AskedComparison({
         {a === b
           ? 'Choose two that differ.'
           : pair
-            ? pairWords(pair, a, { isAgreed, better: input.better, printValue })
+            ? pairWords(pair, a, {
+                isAgreed,
+                better: input.better,
+                printSize: value => gapSize(value, input, printValue),
+              })
             : 'These two can’t be compared.'}
       </p>
       {input.factors && <p>{dependsWords(judgement.anova, input.factors.names)}</p>}
@@ -64,25 +69,25 @@ export function AskedComparison({
 interface PairContext {
   readonly isAgreed: boolean;
   readonly better: BetterWay;
-  readonly printValue: (value: number) => string;
+  readonly printSize: (value: number) => string;
 }
 
 function pairWords(
   pair: Pair,
   first: string,
-  { isAgreed, better, printValue }: PairContext,
+  { isAgreed, better, printSize }: PairContext,
 ): string {
   if (!pair.estimable) return `This layout can’t compare ${pair.a} and ${pair.b}.`;
   const [a, b, sign] = pair.a === first ? [pair.a, pair.b, 1] : [pair.b, pair.a, -1];
   const gap = sign * pair.difference;
-  const size = `${printValue(Math.abs(gap))} ${gap >= 0 ? 'more' : 'less'}`;
+  const size = `${printSize(gap)} ${gap >= 0 ? 'more' : 'less'}`;
   const [ci, p] = isAgreed ? [pair.ci, pair.p] : [pair.ciAdjusted, pair.pAdjusted];
   if (!ci || p === null) return `${a} gave ${size} than ${b}; how sure that is can’t be told.`;
   const ends = ci.map(end => sign * end).sort((x, y) => x - y);
   const [low = 0, high = 0] = ends;
   if (low > 0 || high < 0)
-    return `${gap > 0 === (better === 'higher') ? 'Yes' : `No, ${b} did better`}: ${a} gave ${size} than ${b}, between ${printValue(Math.min(...ends.map(Math.abs)))} and ${printValue(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
-  return `Not settled: ${a} gave ${size} than ${b}; anything from ${printValue(Math.abs(low))} less to ${printValue(high)} more would fit (p ${printP(p)}). That one lifted the other’s level is neither shown nor ruled out.`;
+    return `${gap > 0 === (better === 'higher') ? 'Yes' : `No, ${b} did better`}: ${a} gave ${size} than ${b}, between ${printSize(Math.min(...ends.map(Math.abs)))} and ${printSize(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
+  return `Not settled: ${a} gave ${size} than ${b}; anything from ${printSize(low)} less to ${printSize(high)} more would fit (p ${printP(p)}). That one lifted the other’s level is neither shown nor ruled out.`;
 }
 
 /** Does one factor’s effect depend on the other? From the interaction’s row. */

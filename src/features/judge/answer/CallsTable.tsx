@@ -1,15 +1,17 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { Contrast } from '@/core/judge/outcomes/judgement';
-import { testsOf } from '@/core/judge/question/judge-input';
+import type { Contrast, TreatmentGroup } from '@/core/judge/outcomes/judgement';
+import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
+import { gapFigure } from '@/core/judge/verdict/gap-figures';
+import { groupWords } from '@/core/judge/verdict/group-words';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
-import { CALL_WORDS } from '@/features/judge/call-words';
+import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { printP } from '@/features/judge/print-value';
 import { PlantLabel } from '@/ui/PlantLabel';
-import { CALL_TONES, gapWords, intervalWords } from './contrast-words';
+import { CALL_TONES, intervalWords } from './contrast-words';
 import { workingOf } from './working';
 
 interface CallsTableProps {
@@ -35,14 +37,14 @@ export function CallsTable({ analysis, tags, printValue }: CallsTableProps) {
               {pluralOf(input.unitWord)}
             </th>
             <th scope="col" data-figure>
-              mean
+              {input.outcome === 'continuous' ? 'mean' : 'found'}
             </th>
             <th scope="col" data-figure>
               gap
             </th>
             <th scope="col">95% interval, all together</th>
             <th scope="col" data-figure>
-              p, Dunnett
+              p, all together
             </th>
             <th scope="col" data-figure>
               p, shuffles
@@ -67,13 +69,23 @@ export function CallsTable({ analysis, tags, printValue }: CallsTableProps) {
             </th>
             <td>the control</td>
             <td data-figure>{control?.n ?? 0}</td>
-            <td data-figure>{control ? printValue(control.mean) : '—'}</td>
+            <td data-figure>{foundWords(input, control, printValue)}</td>
             <td colSpan={4} />
           </tr>
         </tbody>
       </table>
     </Scroll>
   );
+}
+
+/** A mean in the measure's own unit; of all else what was found, in words. */
+function foundWords(
+  input: JudgeInput,
+  group: TreatmentGroup | undefined,
+  printValue: (value: number) => string,
+): string {
+  if (!group) return '—';
+  return input.outcome === 'continuous' ? printValue(group.mean) : groupWords(input, group);
 }
 
 interface RowProps {
@@ -95,7 +107,7 @@ function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }
   const counts = (
     <>
       <td data-figure>{group?.n ?? 0}</td>
-      <td data-figure>{group ? printValue(group.mean) : '—'}</td>
+      <td data-figure>{foundWords(input, group, printValue)}</td>
     </>
   );
   if (!contrast?.estimable)
@@ -111,10 +123,12 @@ function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }
     <>
       <tr>
         {head}
-        <td data-call={CALL_TONES[contrast.call]}>{CALL_WORDS[contrast.call]}</td>
+        <td data-call={input.hasNoGoodDirection ? 'ink' : CALL_TONES[contrast.call]}>
+          {(input.hasNoGoodDirection ? DIFFERENCE_WORDS : CALL_WORDS)[contrast.call]}
+        </td>
         {counts}
-        <td data-figure>{gapWords(contrast, printValue)}</td>
-        <td>{intervalWords(contrast, printValue)}</td>
+        <td data-figure>{gapFigure(contrast, input, printValue)}</td>
+        <td>{intervalWords(contrast, input, printValue)}</td>
         <td data-figure>{printP(contrast.pAdjusted)}</td>
         <td data-figure>{printP(contrast.shufflePAdjusted)}</td>
       </tr>

@@ -15,7 +15,7 @@ import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
-import type { DotRow, DotRows } from './dot-rows';
+import type { DotRows } from './dot-rows';
 
 ChartJs.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, annotation);
 
@@ -40,7 +40,7 @@ export function DotsChart({ dots, unitWord, summary, printValue }: DotsChartProp
           <PlantLabel look={row.tag} width={20} />
           <span>
             <b>{row.tag.name}</b>
-            <small>{row.tag.index < 0 ? 'the control' : gapWords(row, dots)}</small>
+            <small>{row.tag.index < 0 ? 'the control' : (row.gap ?? 'can’t be compared')}</small>
           </span>
         </Label>
       ))}
@@ -62,12 +62,6 @@ export function DotsChart({ dots, unitWord, summary, printValue }: DotsChartProp
       </Canvas>
     </Figure>
   );
-}
-
-function gapWords(row: DotRow, dots: DotRows): string {
-  if (row.estimate === null) return 'can’t be compared';
-  const gap = row.estimate - dots.control;
-  return `${gap >= 0 ? '+' : '−'}${Math.abs(gap).toFixed(Math.abs(gap) < 9.95 ? 1 : 0)}${dots.axis === 'percent' ? '%' : ''}`;
 }
 
 function chartData(dots: DotRows, tokens: Tokens): ChartData<'scatter'> {

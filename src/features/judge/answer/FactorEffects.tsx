@@ -2,12 +2,14 @@
 
 import { styled } from 'styled-components';
 import type { FactorEffect } from '@/core/judge/outcomes/judgement';
+import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
+import { gapFigure } from '@/core/judge/verdict/gap-figures';
 import { CALL_WORDS } from '@/features/judge/call-words';
 import { printP } from '@/features/judge/print-value';
 import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
-import { CALL_TONES, gapWords, intervalWords } from './contrast-words';
+import { CALL_TONES, intervalWords } from './contrast-words';
 
 interface FactorEffectsProps {
   readonly analysis: Analysis;
@@ -15,7 +17,7 @@ interface FactorEffectsProps {
 }
 
 /** Of a crossed trial: what each of its factors does, averaged over the others, and within their levels. */
-export function FactorEffects({ analysis: { judgement }, printValue }: FactorEffectsProps) {
+export function FactorEffects({ analysis: { judgement, input }, printValue }: FactorEffectsProps) {
   const { effects } = judgement;
   if (effects.length === 0) return null;
   return (
@@ -25,7 +27,7 @@ export function FactorEffects({ analysis: { judgement }, printValue }: FactorEff
         <TableHead of={['what', 'averaged or within', 'result', 'gap', 'interval', 'p']} />
         <tbody>
           {effects.map(effect => (
-            <EffectRow key={keyOf(effect)} effect={effect} printValue={printValue} />
+            <EffectRow key={keyOf(effect)} effect={effect} input={input} printValue={printValue} />
           ))}
         </tbody>
       </WideTable>
@@ -34,11 +36,12 @@ export function FactorEffects({ analysis: { judgement }, printValue }: FactorEff
 }
 
 interface EffectRowProps {
+  readonly input: JudgeInput;
   readonly effect: FactorEffect;
   readonly printValue: (value: number) => string;
 }
 
-function EffectRow({ effect, printValue }: EffectRowProps) {
+function EffectRow({ effect, input, printValue }: EffectRowProps) {
   return (
     <tr>
       <th scope="row">
@@ -46,8 +49,8 @@ function EffectRow({ effect, printValue }: EffectRowProps) {
       </th>
       <td>{whereWords(effect)}</td>
       <td data-call={CALL_TONES[effect.call]}>{CALL_WORDS[effect.call]}</td>
-      <td>{gapWords(effect, printValue)}</td>
-      <td>{intervalWords(effect, printValue)}</td>
+      <td>{gapFigure(effect, input, printValue)}</td>
+      <td>{intervalWords(effect, input, printValue)}</td>
       <td>{printP(effect.pAdjusted)}</td>
     </tr>
   );

@@ -1,11 +1,15 @@
+import { figureOf, isRead } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { marginAmount } from '@/core/judge/verdict/call';
+import { gapFigure } from '@/core/judge/verdict/gap-figures';
 import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import type { TagView } from '@/features/bench/bench-view';
 
 /** One treatment's row: its pots, and its interval against the control, all on the axis. */
 export interface DotRow {
   readonly tag: TagView;
+  /** How far off the control it lies, in words; null of the control and without a test. */
+  readonly gap: string | null;
   readonly points: readonly { readonly code: string; readonly x: number; readonly value: number }[];
   /** Where the estimate lies, and the ends of the interval that its call rests on; null for the control and without a test. */
   readonly estimate: number | null;
@@ -21,12 +25,18 @@ export interface DotRows {
   readonly band: readonly [number, number] | null;
 }
 
-export function dotRowsOf({ input, judgement }: Analysis, tags: readonly TagView[]): DotRows {
+export function dotRowsOf(
+  { input, judgement }: Analysis,
+  tags: readonly TagView[],
+  printValue: (value: number) => string,
+): DotRows {
   const controlMean =
     judgement.adjustedMeans[input.control] ??
     judgement.groups.find(group => group.treatment === input.control)?.mean ??
     0;
-  const axis = controlMean > 0 ? 'percent' : 'value';
+  // A share or a step in percent of the control's would be taken for points.
+  const hasPercent = input.outcome === 'continuous' || input.outcome === 'count';
+  const axis = controlMean > 0 && hasPercent ? 'percent' : 'value';
   const onAxis = (value: number): number =>
     axis === 'percent' ? (100 * value) / controlMean : value;
   const margin = marginAmount(input.margin, controlMean);
@@ -46,9 +56,11 @@ export function dotRowsOf({ input, judgement }: Analysis, tags: readonly TagView
           : { ci: null, percentCi: null };
         return {
           tag,
+          gap:
+            isTested && contrast.call !== 'no-test' ? gapFigure(contrast, input, printValue) : null,
           points: input.units.flatMap(unit =>
-            unit.treatment === tag.name && unit.value !== null
-              ? [{ code: unit.id, value: unit.value, x: onAxis(unit.value) }]
+            isRead(unit) && unit.treatment === tag.name
+              ? [{ code: unit.id, value: figureOf(unit), x: onAxis(figureOf(unit)) }]
               : [],
           ),
           estimate: isTested ? onAxis(controlMean + contrast.difference) : null,

@@ -18,11 +18,101 @@ export function workingOf(
 ): readonly WorkingStep[] {
   const { shuffle } = judgement;
   return [
-    ...gapSteps(contrast, judgement, input),
-    ...spreadSteps(contrast, judgement),
-    ...(shuffle && contrast.shufflePAdjusted !== null && hasSpread(contrast, judgement)
+    ...(input.outcome === 'continuous'
+      ? [...gapSteps(contrast, judgement, input), ...spreadSteps(contrast, judgement)]
+      : modelSteps(contrast, input)),
+    ...intervalSteps(contrast, input),
+    ...(shuffle && contrast.shufflePAdjusted !== null && contrast.reach !== null
       ? [shuffleStep(contrast.shufflePAdjusted, shuffle.exact, shuffle.arrangements)]
       : []),
+  ];
+}
+
+/** What the working model of counts, shares, steps and days has found, on its own scale. */
+function modelSteps(
+  { reach, effect, difference }: EstimableContrast,
+  { outcome, blockNames }: JudgeInput,
+): readonly WorkingStep[] {
+  if (!reach) return [];
+  const within = blockNames.length > 0 ? `, ${blockNames.join(' and ')} allowed for` : '';
+  const found = printFigure(reach.estimate);
+  switch (outcome) {
+    case 'count':
+      return [
+        {
+          figure: 'how many times as many',
+          formula: 'e to the difference of the logarithms',
+          numbers: `exp(${found}) = ${printFigure(effect?.value ?? Math.exp(reach.estimate))}`,
+          source: `quasi-Poisson${within}; Wedderburn 1974`,
+        },
+      ];
+    case 'proportion':
+      return [
+        {
+          figure: 'gap',
+          formula: 'share of the one − share of the other',
+          numbers: `${printFigure(difference)}, or ${printFigure(100 * difference)} points`,
+          source: `shares unit by unit, weighed by their items${within}`,
+        },
+      ];
+    case 'ordinal':
+      return [
+        {
+          figure: 'shift',
+          formula: 'the middle of all differences of one unit and another',
+          numbers: printFigure(difference),
+          source: 'Hodges & Lehmann 1963',
+        },
+        {
+          figure: 'gap in ranks',
+          formula: 'mean rank of the one − mean rank of the other',
+          numbers: found,
+          source: `ranks, each first held against the mean of its block${within}`,
+        },
+      ];
+    case 'time':
+      return [
+        {
+          figure: 'gap in days',
+          formula: 'mean wait of the one − mean wait of the other',
+          numbers: found,
+          source: `up to a day on which all curves are known${within}; Andersen, Hansen & Klein 2004`,
+        },
+      ];
+    case 'continuous':
+      return [];
+  }
+}
+
+const TOGETHER = 'it holds for all comparisons with the control together';
+
+/** From the error that the call rests on to the interval. */
+function intervalSteps(
+  { reach, ciAdjusted, percentCiAdjusted, pAdjusted }: EstimableContrast,
+  { outcome }: JudgeInput,
+): readonly WorkingStep[] {
+  if (!reach || !ciAdjusted) return [];
+  const { estimate, se, df, critical, isOwnSpread } = reach;
+  const source = isOwnSpread
+    ? `each treatment’s own spread, on ${printFigure(df)} degrees of freedom (Welch 1947; Hasler & Hothorn 2008): ${TOGETHER}`
+    : `Dunnett 1955: ${TOGETHER}`;
+  const ends = outcome === 'count' && percentCiAdjusted ? percentCiAdjusted : ciAdjusted;
+  const after = outcome === 'count' ? ', in percent after e to it' : '';
+  const formula =
+    outcome === 'ordinal'
+      ? 'all shifts that, taken off again, the ranks let stand'
+      : 'gap ± critical value × standard error';
+  const sum =
+    outcome === 'ordinal'
+      ? `|t| below ${printFigure(critical)}`
+      : `${printFigure(estimate)} ± ${printFigure(critical)} × ${printFigure(se)}${after}`;
+  return [
+    {
+      figure: '95% interval',
+      formula,
+      numbers: `${sum} = ${printFigure(ends[0])} to ${printFigure(ends[1])}; adjusted p ${printP(pAdjusted)}`,
+      source,
+    },
   ];
 }
 
@@ -53,14 +143,10 @@ function gapSteps(
   return steps;
 }
 
-function hasSpread({ se, t }: EstimableContrast, { anova }: Judgement): boolean {
-  return se !== null && t !== null && anova.length > 0;
-}
-
-/** From the spread of units treated alike to the interval; none where there is no spread to judge by. */
+/** From the spread of units treated alike to Student's t; none where there is no spread to judge by. */
 function spreadSteps(
-  { se, df, t, p, pAdjusted, difference, ciAdjusted }: EstimableContrast,
-  { anova, criticalT }: Judgement,
+  { se, df, t, p, difference }: EstimableContrast,
+  { anova }: Judgement,
 ): readonly WorkingStep[] {
   const residual = anova.at(-1);
   if (se === null || t === null || !residual) return [];
@@ -85,13 +171,6 @@ function spreadSteps(
       source: 'Student 1908',
     },
   ];
-  if (criticalT !== null && ciAdjusted)
-    steps.push({
-      figure: '95% interval',
-      formula: 'gap ± critical value × standard error',
-      numbers: `${printFigure(difference)} ± ${printFigure(criticalT)} × ${printFigure(se)} = ${printFigure(ciAdjusted[0])} to ${printFigure(ciAdjusted[1])}; adjusted p ${printP(pAdjusted)}`,
-      source: 'Dunnett 1955: it holds for all comparisons with the control together',
-    });
   return steps;
 }
 

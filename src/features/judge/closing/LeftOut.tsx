@@ -1,7 +1,7 @@
 'use client';
 import { styled } from 'styled-components';
 import type { LeaveOut } from '@/core/judge/units/trial-analysis';
-import type { VerdictInShort } from '@/core/judge/verdict/planned-verdict';
+import type { VerdictInShort } from '@/core/judge/verdict/in-short';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';

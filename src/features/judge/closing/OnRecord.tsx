@@ -1,7 +1,7 @@
 'use client';
 
 import { currentLeaveOuts } from '@/core/judge/units/trial-analysis';
-import type { VerdictInShort } from '@/core/judge/verdict/planned-verdict';
+import type { VerdictInShort } from '@/core/judge/verdict/in-short';
 import { AuditList } from '@/features/audit/AuditList';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { AlternativeExplanations } from '@/features/judge/details/AlternativeExplanations';

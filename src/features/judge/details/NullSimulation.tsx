@@ -29,6 +29,8 @@ export function NullSimulation({
   const [seasons, setSeasons] = useState<readonly Season[]>([]);
   const residual = judgement.anova.find(row => row.term === 'residual');
   const level = judgement.groups.find(group => group.treatment === input.control)?.mean ?? 0;
+  // What luck makes of counts, shares, steps and days has no bell curve to be drawn from.
+  if (input.outcome !== 'continuous') return null;
   if (!residual || !(residual.ms > 0) || !(level > 0)) return null;
   const grow = (count: number): void => {
     const fresh = Array.from({ length: count }, (_, i): Season => {

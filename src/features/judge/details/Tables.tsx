@@ -4,6 +4,9 @@ import { styled } from 'styled-components';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
+import { signedGap } from '@/core/judge/verdict/gap-figures';
+import { METHOD_WORDS } from '@/core/judge/verdict/method-words';
+import { unitWords } from '@/core/judge/verdict/unit-words';
 import { pluralOf } from '@/core/words/plural';
 import { printFigure, printP } from '@/features/judge/print-value';
 import { TableHead } from '@/ui/TableHead';
@@ -26,11 +29,13 @@ export function Tables({ analysis: { judgement, input }, log, printValue }: Tabl
     <Stack>
       <UnitTable input={input} printValue={printValue} />
       <AnovaTable judgement={judgement} />
-      <PairTable judgement={judgement} printValue={printValue} />
+      <PairTable judgement={judgement} printGap={value => signedGap(value, input, printValue)} />
       <details>
         <summary>How it was judged</summary>
         <p>
-          A linear model,{' '}
+          {input.outcome === 'continuous'
+            ? 'A linear model, '
+            : `By ${METHOD_WORDS[input.outcome]}: a linear model on that scale, `}
           {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}
           {input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least
           squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”:
@@ -45,10 +50,10 @@ export function Tables({ analysis: { judgement, input }, log, printValue }: Tabl
 
 interface PairTableProps {
   readonly judgement: Judgement;
-  readonly printValue: TablesProps['printValue'];
+  readonly printGap: (value: number) => string;
 }
 
-function PairTable({ judgement, printValue }: PairTableProps) {
+function PairTable({ judgement, printGap }: PairTableProps) {
   return (
     <details>
       <summary>Every pair</summary>
@@ -62,10 +67,10 @@ function PairTable({ judgement, printValue }: PairTableProps) {
               </td>
               {pair.estimable ? (
                 <>
-                  <td>{printValue(pair.difference)}</td>
+                  <td>{printGap(pair.difference)}</td>
                   <td>
                     {pair.ciAdjusted
-                      ? `${printValue(pair.ciAdjusted[0])} to ${printValue(pair.ciAdjusted[1])}`
+                      ? `${printGap(pair.ciAdjusted[0])} to ${printGap(pair.ciAdjusted[1])}`
                       : '—'}
                   </td>
                   <td>{printP(pair.pAdjusted)}</td>
@@ -142,13 +147,7 @@ function UnitTable({ input, printValue }: UnitTableProps) {
                 <td key={input.blockNames[i]}>{block}</td>
               ))}
               <td>{unit.treatment}</td>
-              <td>
-                {unit.isLeftOut
-                  ? 'left out'
-                  : unit.value === null
-                    ? 'no reading'
-                    : printValue(unit.value)}
-              </td>
+              <td>{unitWords(unit, input, printValue)}</td>
             </tr>
           ))}
         </tbody>

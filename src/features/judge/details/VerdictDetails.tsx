@@ -2,10 +2,11 @@
 
 import { useCallback, useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { outcomeOf } from '@/core/judge/question/trial-outcome';
+import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { unitsToMention } from '@/core/judge/units/trial-analysis';
+import { figurePrinter } from '@/core/judge/verdict/figure-printer';
+import { unitWords } from '@/core/judge/verdict/unit-words';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { readerErrorWords } from '@/core/measure/reading/reader-error';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
@@ -52,8 +53,8 @@ export function VerdictDetails(props: VerdictDetailsProps) {
   const measure = data.measures.find(each => each.id === analysis.spec.measureId);
   const printValue = useCallback(
     (value: number) =>
-      measure ? valuePrinter(measure, MASS_STYLE_FOR[system])(value) : String(value),
-    [measure, system],
+      figurePrinter(input, measure ? valuePrinter(measure, MASS_STYLE_FOR[system]) : String)(value),
+    [input, measure, system],
   );
   const isPlanned = analysis.spec.measureId === planned.measureId;
   const shared: PartProps = { ...props, measure, printValue };
@@ -66,7 +67,7 @@ export function VerdictDetails(props: VerdictDetailsProps) {
           <SeasonsPanel seasons={details.seasons} />
         </Later>
       )}
-      {measure && (
+      {measure && input.outcome === 'continuous' && (
         <Later>
           <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />
         </Later>
@@ -154,7 +155,7 @@ function ComparedParts({
 /** Whether it pays, of a weight. */
 function MoneyParts({ rest: { data, details }, analysis, measure }: PartProps) {
   const { judgement, input, spec } = analysis;
-  if (measure?.unit !== 'g') return null;
+  if (measure?.unit !== 'g' || input.outcome !== 'continuous') return null;
   return (
     <Later>
       <NetBenefitPanel
@@ -184,8 +185,6 @@ function BenchAndRecord({
   const chosen = useChosenUnit();
   const bench = useMemo(() => benchViewOf(data, true), [data]);
   const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
-  const canChoose = (each: Measure): boolean =>
-    each.id === analysis.spec.measureId || outcomeOf(each.scale) === null;
   return (
     <TwoParts>
       <WhereTheyStood bench={bench} input={input} analysis={analysis} printValue={printValue} />
@@ -193,7 +192,7 @@ function BenchAndRecord({
         <WhatIf
           planned={planned}
           spec={spec}
-          measures={data.measures.filter(canChoose)}
+          measures={data.measures}
           unit={unit}
           unitWord={input.unitWord}
           printValue={printValue}
@@ -240,14 +239,15 @@ function WhereTheyStood({ bench, input, analysis, printValue }: WhereTheyStoodPr
 
 function lensOf({ input }: Analysis, printValue: (value: number) => string) {
   const values = new Map(input.units.map(unit => [unit.id, unit]));
-  const most = Math.max(1e-9, ...input.units.map(unit => Math.abs(unit.value ?? 0)));
+  const figures = input.units.map(unit => (isRead(unit) ? figureOf(unit) : 0));
+  const most = Math.max(1e-9, ...figures.map(Math.abs));
   return (unit: BenchUnit) => {
     const judged = values.get(unit.code);
-    const value = judged?.value;
+    const figure = judged && isRead(judged) ? figureOf(judged) : null;
     return {
-      state: value == null ? ('open' as const) : ('done' as const),
-      share: value == null ? null : Math.max(0, value / most),
-      words: judged?.isLeftOut ? 'left out' : value == null ? 'no reading' : printValue(value),
+      state: figure === null ? ('open' as const) : ('done' as const),
+      share: figure === null ? null : Math.max(0, figure / most),
+      words: judged ? unitWords(judged, input, printValue) : 'no reading',
     };
   };
 }

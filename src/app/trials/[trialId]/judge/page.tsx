@@ -3,19 +3,13 @@ import Link from 'next/link';
 import { z } from 'zod';
 import { trialEfficacy } from '@/core/judge/after/trial-efficacy';
 import { trialGermination } from '@/core/judge/after/trial-germination';
-import { judgeOutcome } from '@/core/judge/outcomes/outcome-judge';
-import { outcomeInputOf, outcomeOf } from '@/core/judge/question/trial-outcome';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
-import { analyseOutcome } from '@/core/judge/verdict/planned-verdict';
-import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { interimLookDays } from '@/core/trial/interim-look';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { KeyClosed } from '@/features/judge/closing/KeyClosed';
 import { JudgeView, type VerdictOfTrial } from '@/features/judge/JudgeView';
-import { OutcomeVerdict } from '@/features/judge/outcomes/OutcomeVerdict';
-import { OutcomeView } from '@/features/judge/outcomes/OutcomeView';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
 import { frozenVerdictOf, noteInterimLook } from '@/service/judge/close-trial';
@@ -77,52 +71,19 @@ function judgeRequestOf(asked: Awaited<JudgePageProps['searchParams']>): JudgeRe
 
 async function verdictFor(data: TrialData, { measureId, by, countedClass }: JudgeRequest) {
   const { id, state } = data.trial;
-  const asked = data.measures.find(each => each.id === measureId);
-  const measure = asked ?? mainMeasure(data);
+  const measure = data.measures.find(each => each.id === measureId) ?? mainMeasure(data);
   if (state === 'locked' && (data.picks.length > 0 || data.readings.length > 0))
     await noteInterimLook(id);
-  const spec = await analysisSpecOf(data, measure.id);
-  const ownWay = {
-    efficacy: trialEfficacy(data, measure) ?? null,
-    germination: trialGermination(data, measure) ?? null,
-  };
-  const isByKind = outcomeOf(measure.scale) !== null;
-  const isMainByKind = measure.isMain && by === undefined && isByKind;
-  const isBeside =
-    !isMainByKind && measureId !== undefined && (by !== 'means' || measure.scale?.kind === 'class');
-  const request = { isByRanks: by === 'ranks', countedClass };
-  const beside = isBeside
-    ? outcomeInputOf(data, measure, { ...spec, margin: null }, request)
-    : undefined;
-  if (beside)
-    return (
-      <OutcomeView
-        trialId={id}
-        measureId={measure.id}
-        isChosen={by === 'ranks'}
-        name={measure.name}
-        definition={measure.definition}
-        input={beside}
-        judgement={judgeOutcome(beside)}
-        tags={tagsOf(data)}
-        {...ownWay}
-        classes={measure.scale?.kind === 'class' ? measure.scale.classes : []}
-      />
-    );
-  const ofTrial = await verdictOfTrial(data, measure);
-  const mainByKind = isMainByKind ? analyseOutcome(data, spec) : undefined;
-  if (mainByKind)
-    return <OutcomeVerdict key={measure.id} {...ofTrial} first={mainByKind} {...ownWay} />;
+  const spec = { ...(await analysisSpecOf(data, measure.id)), by, countedClass };
   const { system } = await currentGarden();
   return (
     <JudgeView
-      key={measure.id}
-      {...ofTrial}
+      key={`${measure.id} ${by ?? ''} ${countedClass ?? ''}`}
+      {...(await verdictOfTrial(data, measure))}
       first={verdictUnder(data, spec)}
       system={system}
-      isByMeans={by === 'means' && measureId !== undefined && isByKind}
-      noGain={data.measures.filter(each => !isGainOrLoss(each)).map(each => each.id)}
-      byMeans={data.measures.filter(each => outcomeOf(each.scale) === null).map(each => each.id)}
+      efficacy={trialEfficacy(data, measure) ?? null}
+      germination={trialGermination(data, measure) ?? null}
     />
   );
 }

@@ -3,7 +3,7 @@ import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit'
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { canMove } from '@/core/design/site/moving-round';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { outcomeOf } from '@/core/judge/question/trial-outcome';
+import { outcomeOf } from '@/core/judge/question/unit-outcome';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { traitLines } from '@/core/trial/forms/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
@@ -45,7 +45,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         unitWord={data.trial.unitWord}
         tags={tagsOf(data)}
         treatments={data.treatments}
-        isByKind={outcomeOf(main.scale) !== null}
+        isByKind={outcomeOf(main.scale) !== 'continuous'}
         question={{ response: main.response, better: main.better, margin: main.margin }}
         system={garden.system}
         costEach={data.trial.money?.costEach ?? null}

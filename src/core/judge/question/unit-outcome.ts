@@ -1,0 +1,136 @@
+import type { JudgedUnit } from '@/core/design/linear/design-input';
+import { daysBetween } from '@/core/time/garden-day';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
+import type { Scale } from '@/core/trial/model/scale';
+import type { TrialData } from '@/core/trial/model/trial-data';
+import type { Outcome } from './judge-input';
+
+/** What a measure's readings are; a mean where nothing else is said. */
+export function outcomeOf(scale: Scale | null): Outcome {
+  if (scale === null) return 'continuous';
+  switch (scale.kind) {
+    case 'count':
+      return 'count';
+    case 'proportion':
+    case 'yes-no':
+    case 'class':
+      return 'proportion';
+    case 'ordinal':
+    case 'rank':
+      return 'ordinal';
+    case 'date':
+      return 'time';
+    case 'continuous':
+    case 'percent':
+      return 'continuous';
+  }
+}
+
+/** What was read of one unit, as its outcome is judged. */
+export type UnitOutcome = Pick<JudgedUnit, 'value' | 'outOf' | 'hasCome' | 'className'>;
+
+/** How a trial's readings of one measure become outcomes of its units. */
+export interface OutcomeReader {
+  /** @param value the unit's one value, which serves means, counts, steps and ranks */
+  readonly of: (unitId: string, value: number | null) => UnitOutcome;
+  /** Of classes: the one that is counted. */
+  readonly countedClass: string | undefined;
+}
+
+/**
+ * @param data cut where mishaps ended or began a unit's line
+ * @param requested of classes the one that is counted, by its number; without it the one that came most often
+ */
+export function outcomeReader(
+  data: TrialData,
+  measure: Measure,
+  outcome: Outcome,
+  requested?: number,
+): OutcomeReader {
+  if (outcome !== 'proportion' && outcome !== 'time')
+    return { countedClass: undefined, of: (_, value) => ({ value }) };
+  const own = data.readings.filter(
+    reading => reading.measureId === measure.id && !reading.isRepeat,
+  );
+  const readingsOf = (unitId: string): readonly Reading[] =>
+    own.filter(reading => reading.unitId === unitId);
+  if (outcome === 'time') {
+    const lastDay =
+      own
+        .map(reading => reading.takenOn)
+        .sort()
+        .at(-1) ?? data.trial.startsOn;
+    const waited = Math.max(0, daysBetween(data.trial.startsOn, lastDay));
+    return { countedClass: undefined, of: unitId => waitOf(readingsOf(unitId), waited) };
+  }
+  const counter = classCounter(measure, own, requested);
+  return {
+    countedClass: counter?.name,
+    of: (unitId, value) => {
+      const readings = readingsOf(unitId);
+      return counter
+        ? { ...lastShare(readings.map(counter.asOneOf)), className: counter.nameOf(value) }
+        : lastShare(readings);
+    },
+  };
+}
+
+interface ClassCounter {
+  readonly name: string;
+  /** A reading of a class as one item that is, or is not, of the counted one. */
+  readonly asOneOf: (reading: Reading) => Reading;
+  readonly nameOf: (value: number | null) => string | null;
+}
+
+/** Classes have no order: what is judged is how often one of them came. */
+function classCounter(
+  { scale }: Measure,
+  readings: readonly Reading[],
+  requested: number | undefined,
+): ClassCounter | undefined {
+  if (scale?.kind !== 'class') return undefined;
+  const seen = readings.flatMap(reading => (reading.value === null ? [] : [reading.value]));
+  const times = scale.classes.map((_, i) => seen.filter(value => value === i).length);
+  const number =
+    requested !== undefined && scale.classes[requested] !== undefined
+      ? requested
+      : times.indexOf(Math.max(...times));
+  return {
+    name: scale.classes[number] ?? '',
+    asOneOf: reading =>
+      reading.value === null
+        ? reading
+        : { ...reading, value: Number(reading.value === number), outOf: 1 },
+    nameOf: value => (value === null ? null : (scale.classes[value] ?? null)),
+  };
+}
+
+const NOTHING: UnitOutcome = { value: null };
+
+/** @param waited days that were looked at, for what has not come */
+function waitOf(readings: readonly Reading[], waited: number): UnitOutcome {
+  const days = readings.flatMap(reading =>
+    reading.outcome === 'picked' && reading.value !== null ? [reading.value] : [],
+  );
+  if (days.length > 0) return { value: Math.min(...days), hasCome: true };
+  // “Not yet” and “dead” were looked at; only “not looked” says nothing.
+  return readings.some(reading => reading.outcome !== 'not-looked')
+    ? { value: waited, hasCome: false }
+    : NOTHING;
+}
+
+/** k of n on the last day: the same leaves looked at on ten days are no ten times as many. */
+function lastShare(readings: readonly Reading[]): UnitOutcome {
+  const looked = readings.filter(reading => reading.outcome === 'picked' && reading.value !== null);
+  const day = looked
+    .map(reading => reading.takenOn)
+    .sort()
+    .at(-1);
+  const last = looked.filter(reading => reading.takenOn === day);
+  if (last.length === 0) return NOTHING;
+  return {
+    value: last.reduce((sum, reading) => sum + (reading.value ?? 0), 0),
+    outOf: last.reduce((sum, reading) => sum + (reading.outOf ?? 1), 0),
+  };
+}

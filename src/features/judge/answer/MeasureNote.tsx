@@ -1,0 +1,67 @@
+import Link from 'next/link';
+import type { JudgeInput, Outcome } from '@/core/judge/question/judge-input';
+import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
+import type { Measure } from '@/core/trial/model/measure';
+import { pluralOf } from '@/core/words/plural';
+
+/** Why a measure is judged as it is, where its mean would not do. */
+const WHY: Readonly<Record<Outcome, string>> = {
+  continuous: '',
+  count: 'Counts spread more the more there are of them: they are judged by ratios.',
+  proportion: 'So many of so many: judged as shares. What was dealt is the unit, not the item.',
+  ordinal: 'Steps can be put in order, not added up: they are judged by ranks.',
+  time: 'Days until it came, with those still waiting counted as long as they were looked at.',
+};
+
+interface MeasureNoteProps {
+  readonly trialId: string;
+  readonly measure: Measure;
+  readonly input: JudgeInput;
+  readonly spec: AnalysisSpec;
+}
+
+/** Which measure it is, how it is judged and why, and the other way to judge it. */
+export function MeasureNote({ trialId, measure, input, spec }: MeasureNoteProps) {
+  const page = `/trials/${trialId}/judge`;
+  const isClass = measure.scale?.kind === 'class';
+  return (
+    <>
+      {!measure.isMain && (
+        <p data-soft>
+          {measure.name}, found along the way · <Link href={page}>back to the main measure</Link>
+        </p>
+      )}
+      {spec.by !== undefined && !isClass && (
+        <p data-differs>
+          {spec.by === 'ranks'
+            ? 'By ranks, because you chose so; planned was the mean. Two ways to judge are two chances to be lucky.'
+            : 'By its mean, because you chose so: the method of its kind is another.'}
+        </p>
+      )}
+      <p data-soft>
+        {isClass
+          ? `Classes have no order: one of them is counted, and ${pluralOf(input.unitWord)} that show it are held against those that don’t. Each class that is tried is another chance to be lucky.`
+          : spec.by === undefined && `${WHY[input.outcome]} `}
+        {!isClass && (
+          <Link href={`${page}?measure=${measure.id}${otherWay(input, spec)}`}>
+            {otherWayWords(input, spec)}
+          </Link>
+        )}
+      </p>
+      {input.hasNoGoodDirection && (
+        <p data-soft>Of {measure.response} neither way is a gain by itself.</p>
+      )}
+    </>
+  );
+}
+
+function otherWay({ outcome }: JudgeInput, { by }: AnalysisSpec): string {
+  if (by !== undefined) return '';
+  return outcome === 'continuous' ? '&by=ranks' : '&by=means';
+}
+
+function otherWayWords({ outcome }: JudgeInput, { by }: AnalysisSpec): string {
+  if (by === 'ranks') return 'By its mean, as planned';
+  if (by === 'means') return 'Judge it by the method of its kind';
+  return outcome === 'continuous' ? 'Judge it by ranks instead' : 'Judge it by means instead';
+}
