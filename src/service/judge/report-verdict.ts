@@ -4,6 +4,7 @@ import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-i
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
 import { gapFigure, intervalFigures } from '@/core/judge/verdict/gap-figures';
 import { groupWords } from '@/core/judge/verdict/group-words';
+import { METHOD_WORDS } from '@/core/judge/verdict/method-words';
 import type { PlannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import { unitWords } from '@/core/judge/verdict/unit-words';
@@ -76,7 +77,10 @@ function callsTable(
     return [String(group?.n ?? 0), found];
   };
   return {
-    title: `Every treatment against ${input.control}`,
+    title:
+      input.outcome === 'continuous'
+        ? `Every treatment against ${input.control}`
+        : `Every treatment against ${input.control}, judged by ${METHOD_WORDS[input.outcome]}`,
     heads: [
       'treatment',
       pluralOf(input.unitWord),
