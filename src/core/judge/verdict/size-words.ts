@@ -146,8 +146,10 @@ export function between(contrast: EstimableContrast, input: JudgeInput): string 
   }
   const say = (value: number): string => sayEnd(Math.abs(value), percentCi !== null, input);
   const [up, down] = WAYS[input.outcome];
-  if (low >= 0) return `Between ${say(low)} and ${say(high)} ${up}`;
-  if (high <= 0) return `Between ${say(high)} and ${say(low)} ${down}`;
+  // “Between 5 and 40 points”: the word once is enough.
+  const bare = (value: number): string => say(value).replace(/ (points?|days?|steps?)$/, '');
+  if (low >= 0) return `Between ${bare(low)} and ${say(high)} ${up}`;
+  if (high <= 0) return `Between ${bare(high)} and ${say(low)} ${down}`;
   return `Anything from ${say(low)} ${down} to ${say(high)} ${up}`;
 }
 
