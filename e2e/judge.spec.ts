@@ -165,15 +165,12 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   await expect(page.getByText(/^Yes: Heronsgill feed gave .* than comfrey tea/)).toBeVisible();
 });
 
-test('a measure of days is judged by the log-rank test on its own page', async ({
-  page,
-  openTrial,
-}) => {
+test('a measure of days is judged by how long they waited', async ({ page, openTrial }) => {
   await openTrial(LETTUCES, 'judge');
   await page.getByRole('link', { name: 'Pest first seen' }).click();
   await expect(
     page.getByRole('heading', {
-      name: 'Copper band, crushed shells and beer trap beat plain pots; which is best can’t be told by this.',
+      name: 'Copper band did best: 31 days later than plain pots.',
     }),
   ).toBeVisible();
   await expect(page.getByRole('img', { name: /^Share still waiting, day by day/ })).toBeVisible();
@@ -185,17 +182,13 @@ test('a measure of days is judged by the log-rank test on its own page', async (
 });
 
 for (const [measure, headline, found] of [
-  [
-    'Slugs found',
-    'Copper band and beer trap beat plain pots; which is best can’t be told by this.',
-    /0\.175 times as many/,
-  ],
+  ['Slugs found', 'Copper band did best: 83% fewer slugs found than plain pots.', /−82\.5%/],
   [
     'Leaves with holes',
-    'Copper band and beer trap beat plain pots; which is best can’t be told by this.',
+    'Copper band did best: 58 points fewer than plain pots.',
     /9 of 96 \(9\.4%\)/,
   ],
-  ['Vigour', 'Copper band beat plain pots.', /larger in 100 of 100/],
+  ['Vigour', 'Copper band beat plain pots: higher in 100 of 100 pairs.', /\+2 steps/],
 ] as const) {
   test(`${measure}: counts, shares and steps are judged by a method of their own`, async ({
     page,
@@ -205,7 +198,8 @@ for (const [measure, headline, found] of [
     await page.getByRole('link', { name: measure, exact: true }).click();
     await expect(page.getByRole('heading', { level: 2, name: headline })).toBeVisible();
     await expect(page.getByRole('row', { name: /^copper band/ }).first()).toContainText(found);
-    await expect(page.getByRole('img', { name: /^24 pots by treatment/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /^Dots of 24 pots in 4 rows/ })).toBeVisible();
+    await expect(page.getByText(/^A gap as large as copper band’s turns up in/)).toBeVisible();
   });
 }
 

@@ -7,6 +7,7 @@ import { type LargestT, largestT } from '@/core/stats/distributions/multivariate
 import type { Combination } from '@/core/stats/linear/linear-model';
 import { median } from '@/core/stats/median';
 import type { EffectError } from './error-strata';
+import { blockInteractionOf, gardenErrorOf } from './garden-error';
 import { judgedSpreadOf } from './judged-spread';
 import type { Contrast, EstimableContrast } from './judgement';
 import { effectOf } from './working/effect-size';
@@ -40,7 +41,8 @@ export function compareWithControl(
   const judged = combinations.flatMap((combination, i) =>
     combination && isJudged(combination, tests[i]!) ? [combination] : [],
   );
-  const spread = pooled && judgedSpreadOf(working, pooled, judged, input.confidence);
+  const ofGardens = gardenErrorOf(blockInteractionOf(input, working));
+  const spread = pooled && (ofGardens ?? judgedSpreadOf(working, pooled, judged, input.confidence));
   const families = spread && familiesOf(judged, spread, input.confidence);
   const control = trial.meanOf(model, input.control);
   const contrasts = tests.map((treatment, i): Contrast => {

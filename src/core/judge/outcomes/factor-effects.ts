@@ -1,6 +1,7 @@
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { type ContrastContext, familiesOf, testedContrast } from './comparisons';
 import type { EffectError } from './error-strata';
+import { blockInteractionOf, gardenErrorOf } from './garden-error';
 import { judgedSpreadOf } from './judged-spread';
 import type { FactorEffect, Interaction, Judgement } from './judgement';
 import type { WorkingTrial } from './working/working-trial';
@@ -83,7 +84,8 @@ function judgedTogether(
     return context && pooled.judges(context.difference) ? [{ each, context }] : [];
   });
   const differences = contexts.map(({ context }) => context.difference);
-  const spread = judgedSpreadOf(working, pooled, differences, input.confidence);
+  const ofGardens = gardenErrorOf(blockInteractionOf(input, working));
+  const spread = ofGardens ?? judgedSpreadOf(working, pooled, differences, input.confidence);
   const familyOf = familiesOf(differences, spread, input.confidence);
   return contexts.map(({ each, context }) => ({
     ...testedContrast(context, { pooled, spread }, familyOf(context.difference)),

@@ -51,7 +51,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   const pairs = compareEveryPair(input, working, pooled);
   const bestFirst = orderedBestFirst(input, working, groups);
   const design = designOf(input, trial);
-  const warnings = warningsOf({ input, trial, model, spread, contrasts, design });
+  const warnings = warningsOf({ input, working, trial, model, spread, contrasts, design });
   return {
     design,
     groups,

@@ -154,6 +154,8 @@ export type WarningCode =
   | 'not-comparable'
   | 'overdispersed'
   | 'all-alike'
+  | 'differs-by-block'
+  | 'these-gardens'
   | 'missing-units';
 
 export interface JudgeWarning {

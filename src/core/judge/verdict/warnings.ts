@@ -1,9 +1,11 @@
 import { distinct, isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { additivityP } from '@/core/judge/outcomes/additivity';
 import type { EffectError } from '@/core/judge/outcomes/error-strata';
+import { blockInteractionOf, gardenErrorOf } from '@/core/judge/outcomes/garden-error';
 import { spreadTestOf } from '@/core/judge/outcomes/judged-spread';
 import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
 import { ruleOfLayout } from '@/core/judge/outcomes/re-randomisation-of';
+import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
 import { isRead, isYesNo, type JudgeInput } from '@/core/judge/question/judge-input';
 import { heterogeneity } from '@/core/stats/categorical/two-by-two';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
@@ -13,6 +15,7 @@ import { plural, pluralOf } from '@/core/words/plural';
 
 interface WarningContext {
   readonly input: JudgeInput;
+  readonly working: WorkingTrial;
   readonly trial: TrialModel;
   readonly model: LinearModel;
   readonly spread: EffectError | undefined;
@@ -30,6 +33,7 @@ export function warningsOf(context: WarningContext): readonly JudgeWarning[] {
     ...comparability(context),
     ...spreads(context),
     ...crowding(context),
+    ...byBlock(context),
     ...odd(context),
     ...additive(context),
     ...declared(context),
@@ -171,6 +175,38 @@ function hasEmptyCounts({ outcome, units, treatments }: JudgeInput): boolean {
     outcome === 'count' &&
     treatments.some(name => read.every(unit => unit.treatment !== name || unit.value === 0))
   );
+}
+
+/** Where a treatment stands twice in a block it shows whether it does the same in all of them. */
+function byBlock({ input, working, spread }: WarningContext): readonly JudgeWarning[] {
+  const found = spread && blockInteractionOf(input, working);
+  if (!found) return [];
+  const blocks = pluralOf(found.blockName);
+  const differs: readonly JudgeWarning[] =
+    found.p < NOTICEABLE
+      ? [
+          {
+            code: 'differs-by-block',
+            message: `What the treatments do differs from ${found.blockName} to ${found.blockName} (p ${found.p < 0.001 ? 'below 0.001' : found.p.toFixed(3)}): look at each by itself.`,
+          },
+        ]
+      : [];
+  const these: readonly JudgeWarning[] = !found.isGarden
+    ? []
+    : gardenErrorOf(found)
+      ? [
+          {
+            code: 'these-gardens',
+            message: `Judged by how what they do differs from ${found.blockName} to ${found.blockName}: it is told of ${blocks} like these.`,
+          },
+        ]
+      : [
+          {
+            code: 'these-gardens',
+            message: `So few ${blocks} that it is told of these only, not of others like them.`,
+          },
+        ];
+  return [...differs, ...these];
 }
 
 /** Items of one unit share its luck: where units differ more than items would, it is the units that count. */
