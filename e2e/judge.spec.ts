@@ -220,7 +220,7 @@ test('classes: all are told, one is counted, and it is said who has more of it, 
   await expect(
     page.getByRole('heading', {
       level: 2,
-      name: '“None” came less often under 2 cm and 8 cm than under 0 cm.',
+      name: '“None” came less often under 2 cm, 4 cm and 8 cm than under 0 cm.',
     }),
   ).toBeVisible();
   await expect(classes.getByText('none, counted below')).toBeVisible();

@@ -265,21 +265,17 @@ function marginLevel({ input, trial, controls }: ContrastContext, level: number)
 }
 
 function pValues(
-  context: ContrastContext,
+  { difference }: ContrastContext,
   { t, df, judgedDf }: { readonly t: number; readonly df: number; readonly judgedDf: number },
   { spread }: Spreads,
   { largest }: Family,
 ): { readonly p: number; readonly pAdjusted: number } {
-  const { difference, scale } = context;
-  const exact = scale.exactP?.(context) ?? null;
-  const p = exact ?? tTwoSidedP(t, df);
-  // An exact p is adjusted as the t that would have it.
-  const judgedT =
-    exact === null
-      ? difference.estimate / Math.sqrt(spread.covariance(difference, difference))
-      : tQuantile(1 - exact / 2, judgedDf);
-  const own = exact ?? tTwoSidedP(judgedT, judgedDf);
-  return { p, pAdjusted: Math.min(1, Math.max(own, largest.upperTail(judgedT))) };
+  const judgedT = difference.estimate / Math.sqrt(spread.covariance(difference, difference));
+  const own = tTwoSidedP(judgedT, judgedDf);
+  return {
+    p: tTwoSidedP(t, df),
+    pAdjusted: Math.min(1, Math.max(own, largest.upperTail(judgedT))),
+  };
 }
 
 type Intervals = Pick<

@@ -1,5 +1,5 @@
 import { distinct, isOneEachCell } from '@/core/design/linear/trial-model';
-import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
+import { isYesNo, type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import { lookOnOtherScales } from '@/core/judge/sensitivity/other-scales';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { wordVerdict } from '@/core/judge/verdict/verdict-words';
@@ -94,7 +94,7 @@ function agreedContrast(
   return comparedWithControl(asked, working, pooled).contrasts[0] ?? null;
 }
 
-/** Where units treated alike gave all the same, what can be counted still has its deals. */
+/** Where units treated alike gave all the same, what can be counted still has its deals; so has one yes or no a unit. */
 function comparedWithControl(
   input: JudgeInput,
   working: WorkingTrial,
@@ -102,9 +102,11 @@ function comparedWithControl(
 ): ControlComparisons {
   const compared = compareWithControl(input, working, pooled);
   const isFlat = pooled === undefined && working.model.residualDf > 0;
-  return isFlat && input.outcome !== 'continuous'
-    ? { ...compared, contrasts: calledByDeals(input, compared.contrasts, shuffleProblemOf(input)) }
-    : compared;
+  if (!isYesNo(input) && (!isFlat || input.outcome === 'continuous')) return compared;
+  const control = working.trial.meanOf(working.model, input.control);
+  const level = control ? working.scale.level(control) : 0;
+  const contrasts = calledByDeals(input, compared.contrasts, shuffleProblemOf(input), level);
+  return { ...compared, contrasts };
 }
 
 /** Only what a treatment comes to and what is called of it: enough where many measures stand beside each other. */

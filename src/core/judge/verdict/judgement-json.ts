@@ -116,8 +116,7 @@ function methodOf(input: JudgeInput): string {
     case 'count':
       return 'quasi-poisson';
     case 'proportion':
-      if (!isYesNo(input)) return 'shares-of-units';
-      return input.blockNames.length > 0 ? 'cochran-mantel-haenszel' : 'fisher-exact';
+      return isYesNo(input) ? 'deals-of-units' : 'shares-of-units';
     case 'ordinal':
       return 'aligned-ranks';
     case 'time':

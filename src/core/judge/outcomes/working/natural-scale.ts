@@ -35,6 +35,4 @@ export interface NaturalScale {
   readonly percentInterval: (compared: Compared, reach: Reach) => Interval | null;
   /** A margin on the working scale, for how many units would settle it; null where that can't be reckoned. */
   readonly workingMargin: (margin: number, level: number) => number | null;
-  /** The p of its own that replaces the model's t. */
-  readonly exactP?: (compared: Compared) => number | null;
 }

@@ -2,7 +2,7 @@ import type { ReadUnit } from '@/core/judge/question/judge-input';
 import { blocksOfTwo } from '@/core/judge/question/strata';
 import { exactShareDifferenceInterval } from '@/core/stats/categorical/exact-share-difference';
 import { type Share, shareDifferenceInterval } from '@/core/stats/categorical/share-intervals';
-import { fisherExactP, mantelHaenszel, type TwoByTwo } from '@/core/stats/categorical/two-by-two';
+import type { TwoByTwo } from '@/core/stats/categorical/two-by-two';
 import { tTwoSidedP } from '@/core/stats/distributions/distributions';
 import { IDENTITY_SCALE } from './identity-scale';
 import type { Compared, NaturalScale } from './natural-scale';
@@ -11,28 +11,18 @@ import { withoutPercent } from './without-percent';
 /** Of so many units in all the approximate interval is as good, and sooner there. */
 const MANY_UNITS = 400;
 
-/** One yes or no a unit: no spread of units is needed to know by how much chance lets such shares differ. */
+/**
+ * One yes or no a unit: no spread of units is needed to know by how much chance lets such shares differ. Whether they do at all
+ * is for the deals to say (`called-by-deals.ts`).
+ */
 export const YES_NO_SCALE: NaturalScale = {
   ...withoutPercent(IDENTITY_SCALE),
   interval: (compared, { critical, df }) => {
     const { treated, control } = sharesOf(compared);
     const confidence = 1 - tTwoSidedP(critical, df);
-    const found =
-      treated.n + control.n > MANY_UNITS
-        ? shareDifferenceInterval(treated, control, confidence)
-        : exactShareDifferenceInterval(treated, control, confidence);
-    // Two exact ways to ask may differ at the edge: where the deals leave it open, the interval does.
-    const isOpen = (YES_NO_SCALE.exactP?.(compared) ?? 0) >= 1 - confidence;
-    return isOpen ? [Math.min(0, found[0]), Math.max(0, found[1])] : found;
-  },
-  exactP: compared => {
-    const tables = blocksOfTwo(compared.input, compared.treated, compared.controls).map(
-      ({ treated, control }) => tableOf(shareOf(treated), shareOf(control)),
-    );
-    const { treated, control } = sharesOf(compared);
-    return compared.input.blockNames.length > 0 && tables.length > 1
-      ? (mantelHaenszel(tables)?.p ?? 1)
-      : fisherExactP(tableOf(treated, control));
+    return treated.n + control.n > MANY_UNITS
+      ? shareDifferenceInterval(treated, control, confidence)
+      : exactShareDifferenceInterval(treated, control, confidence);
   },
 };
 
