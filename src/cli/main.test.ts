@@ -486,3 +486,50 @@ describe('judging by kind, and the sums beside it', () => {
     expect([ran.status, ran.stderr.trim()]).toEqual([2, says]);
   });
 });
+
+describe('two treatments that were agreed on', () => {
+  const table = (): string => {
+    const path = join(mkdtempSync(join(tmpdir(), 'turnspit-')), 'slugs.csv');
+    const rows = { none: [9, 12, 10, 11], soap: [4, 5, 3, 4], beer: [8, 9, 10, 9] };
+    writeFileSync(
+      path,
+      ['remedy,slugs']
+        .concat(
+          Object.entries(rows).flatMap(([remedy, counts]) =>
+            counts.map(count => `${remedy},${count}`),
+          ),
+        )
+        .join('\n'),
+    );
+    return path;
+  };
+  const judged = (...args: readonly string[]) =>
+    turnspit(
+      'judge',
+      table(),
+      ...['--response', 'slugs', '--treatment', 'remedy', '--control', 'none'],
+      ...['--kind', 'count', '--better', 'lower', '--json'],
+      ...args,
+    );
+
+  test('have the headline, and stand among the comparisons', () => {
+    const found: unknown = JSON.parse(judged('--compare', 'soap', '--against', 'beer').stdout);
+    expect(found).toMatchObject({
+      outcome: 'count',
+      comparisons: [{ treatment: 'soap', control: 'beer', call: 'better' }],
+      unitSets: [{ set: 'all-read', units: 12 }],
+      verdict: { sentence: expect.stringMatching(/^Soap gave 56% fewer slugs than beer\./) },
+    });
+    expect(JSON.parse(judged().stdout)).toMatchObject({ comparisons: [] });
+  });
+
+  test.each([
+    [['--compare', 'soap'], '--compare and --against go together'],
+    [['--compare', 'soap', '--against', 'soap'], '--compare and --against go together'],
+    [['--compare', 'soap', '--against', 'milk'], 'no row has “milk”'],
+  ])('%j ends with 2 and one line', (args, words) => {
+    const ran = judged(...args);
+    expect([ran.status, ran.stderr.trim().split('\n').length]).toEqual([2, 1]);
+    expect(ran.stderr).toContain(words);
+  });
+});

@@ -33,7 +33,7 @@ export function tableSentence(trouble: TableTrouble): string {
     case 'bad-cell':
       return `, row ${trouble.row}, column ${trouble.column}: ${trouble.read === '' ? 'the cell is empty' : `“${trouble.read}” can't be used`}. Expected ${trouble.expected}.`;
     case 'no-control':
-      return `: ${trouble.control === undefined ? '--control is missing' : `no row has the control “${trouble.control}”`}. Expected one of ${trouble.treatments.join(', ')}.`;
+      return `: ${trouble.control === undefined ? '--control is missing' : `no row has “${trouble.control}”, which was named as a treatment`}. Expected one of ${trouble.treatments.join(', ')}.`;
     case 'one-treatment':
       return `: only one treatment found (${trouble.treatments.join(', ')}). Expected at least two to compare.`;
     case 'too-many':

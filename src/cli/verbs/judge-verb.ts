@@ -25,6 +25,7 @@ Judges a spreadsheet that never saw the application: one row a unit, or a subsam
   --out-of COL      of proportion: of how many; without it each row is one item, 1 or 0
   --event COL       of time: 1 where it came, 0 where it is still waited for; without it all have come
   --dose COL        of continuous: a number; its trend, the curves that fit, and where it levels off
+  --compare NAME    with --against NAME: two treatments that were agreed on beforehand; then the headline is theirs
   --better WAY      higher (the usual) or lower
   --margin M        the smallest difference that matters: 15% of the control, or 0.2 in the response's own unit
   --shuffles N      random deals where there are too many to look at all (20000); 0 leaves the shuffle test out
@@ -53,6 +54,8 @@ const OPTIONS = {
   whole: { type: 'string' },
   covariate: { type: 'string' },
   dose: { type: 'string' },
+  compare: { type: 'string' },
+  against: { type: 'string' },
   better: { type: 'string' },
   margin: { type: 'string' },
   shuffles: { type: 'string' },
@@ -104,6 +107,14 @@ function kindOf(values: Values) {
   return kind;
 }
 
+/** Both or neither, and not the same. */
+function agreedOf({ compare, against }: Values): TableRoles['agreed'] {
+  if (compare === undefined && against === undefined) return undefined;
+  if (compare === undefined || against === undefined || compare === against)
+    return refuse('--compare and --against go together, and name two treatments that differ.');
+  return { one: compare, other: against };
+}
+
 function rolesOf(values: Values, response: string): TableRoles {
   return {
     response,
@@ -115,6 +126,7 @@ function rolesOf(values: Values, response: string): TableRoles {
     whole: values.whole,
     factors: values.factor ?? [],
     covariate: values.covariate,
+    agreed: agreedOf(values),
     kind: kindOf(values),
     outOf: values['out-of'],
     event: values.event,

@@ -50,6 +50,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   const interactions = interactionsOf(input, anova);
   const pairs = compareEveryPair(input, working, pooled);
   const bestFirst = orderedBestFirst(input, working, groups);
+  const agreed = agreedContrast(input, working, pooled);
   const design = designOf(input, trial);
   const warnings = warningsOf({ input, working, trial, model, spread, contrasts, design });
   return {
@@ -59,6 +60,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     anova,
     overall: overallOf(input),
     contrasts,
+    agreed,
     effects,
     interactions,
     pairs,
@@ -72,7 +74,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     verdict: wordVerdict({
       input,
       contrasts,
-      agreed: agreedContrast(input, working, pooled),
+      agreed,
       effects,
       interactions,
       groups,
@@ -256,6 +258,7 @@ function emptyJudgement(input: JudgeInput): Judgement {
       control: input.control,
       call: 'no-test',
     })),
+    agreed: null,
     effects: [],
     interactions: [],
     pairs: [],

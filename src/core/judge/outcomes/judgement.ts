@@ -199,6 +199,8 @@ export interface Judgement {
   readonly anova: readonly AnovaRow[];
   readonly overall: Overall | null;
   readonly contrasts: readonly Contrast[];
+  /** The comparison that was agreed on before the lock, by itself; null where there was none. */
+  readonly agreed: Contrast | null;
   /** Of crossed factors: each averaged over the others first, then within their levels. Empty where nothing is crossed. */
   readonly effects: readonly FactorEffect[];
   readonly interactions: readonly Interaction[];

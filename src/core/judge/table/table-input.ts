@@ -39,6 +39,10 @@ export function judgeInputFromTable(
   const control = controlOf(treatments, roles, naming);
   if (control === undefined)
     return failure({ kind: 'no-control', control: roles.control, treatments });
+  const stranger = [roles.agreed?.one, roles.agreed?.other].find(
+    name => name !== undefined && !treatments.includes(name),
+  );
+  if (stranger !== undefined) return failure({ kind: 'no-control', control: stranger, treatments });
   const units = outcomeUnits(table, roles, gathered.value);
   if (!units.ok) return units;
   return success({
@@ -54,6 +58,7 @@ export function judgeInputFromTable(
     units: units.value,
     subsamples: rows.filter(row => row.value !== null).length,
     better: roles.better,
+    agreed: roles.agreed,
     margin: roles.margin,
     confidence: roles.confidence,
     shuffles: roles.shuffles,

@@ -42,6 +42,8 @@ export function judgementJson(
     overall: judgement.overall,
     effects: judgement.effects.map(effectJson),
     interactions: judgement.interactions,
+    comparisons: judgement.agreed ? [contrastJson(judgement.agreed, methodOf(input))] : [],
+    unitSets: [{ set: 'all-read', units: judgement.design.units }],
     adjustedMeans: judgement.adjustedMeans,
     otherScales: judgement.otherScales,
     margin: input.margin,

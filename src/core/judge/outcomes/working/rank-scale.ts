@@ -1,4 +1,4 @@
-import { isRead, type JudgeInput } from '@/core/judge/question/judge-input';
+import { isRead, type JudgeInput, type ReadUnit } from '@/core/judge/question/judge-input';
 import { blocksOfTwo } from '@/core/judge/question/strata';
 import { midRanks } from '@/core/stats/categorical/rank-tests';
 import { dot } from '@/core/stats/linear/linear-model';
@@ -31,10 +31,16 @@ export function withinBlockRanks(
     });
   }, values);
   // Aligning leaves rounding behind, and what was tied has to stay tied.
-  const ranks = midRanks(aligned.map(value => Number(value.toFixed(9))));
-  const rankOf = new Map(read.map((unit, i) => [unit.id, ranks[i] ?? null]));
-  return units.map(unit => rankOf.get(unit.id) ?? null);
+  const ranks = midRanks(aligned.map(value => Math.round(value * TIED) / TIED));
+  let at = -1;
+  return units.map(unit => {
+    if (!isRead(unit)) return null;
+    at += 1;
+    return ranks[at] ?? null;
+  });
 }
+
+const TIED = 1e9;
 
 function meanOf(values: readonly number[]): number {
   return values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
@@ -49,7 +55,7 @@ export const RANK_SCALE: NaturalScale = {
   difference: ({ input, treated, controls }) =>
     middleStep(
       blocksOfTwo(input, treated, controls).flatMap(block =>
-        block.treated.flatMap(a => block.control.map(b => a.value - b.value)),
+        thinned(block.treated).flatMap(a => thinned(block.control).map(b => a - b)),
       ),
     ) ?? 0,
   interval: (compared, reach) => [shiftOf(compared, reach, 1), shiftOf(compared, reach, -1)],
@@ -57,6 +63,19 @@ export const RANK_SCALE: NaturalScale = {
   percentInterval: () => null,
   workingMargin: () => null,
 };
+
+const MOST_OF_EACH = 200;
+
+/** Of thousands of values as many as tell the same, evenly over their order. */
+function thinned(units: readonly ReadUnit[]): readonly number[] {
+  const values = units.map(unit => unit.value);
+  if (values.length <= MOST_OF_EACH) return values;
+  const sorted = [...values].sort((a, b) => a - b);
+  return Array.from(
+    { length: MOST_OF_EACH },
+    (_, i) => sorted[Math.floor(((i + 0.5) * sorted.length) / MOST_OF_EACH)]!,
+  );
+}
 
 /** The end of the interval: the least (or largest) shift at which the ranks' t is within the critical value. */
 function shiftOf(compared: Compared, { critical, covariance }: Reach, side: 1 | -1): number {
@@ -69,8 +88,8 @@ function shiftOf(compared: Compared, { critical, covariance }: Reach, side: 1 | 
 }
 
 const BARELY = 1e-9;
-const HALVINGS = 12;
-const MOST_CELLS = 20_000;
+const HALVINGS = 10;
+const MOST_CELLS = 10_000;
 
 /** The shift at which side × t falls to the critical value, by halving; t never rises with the shift. */
 function shiftAt(compared: Compared, critical: number, side: 1 | -1): number {
