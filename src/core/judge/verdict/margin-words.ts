@@ -1,13 +1,14 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { counted } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
 
 export function judgedByMargin(contrast: EstimableContrast, input: JudgeInput): string {
-  const worth = marginText(input);
-  if (contrast.call === 'clearly-better') return `${worth} was worth having: clearly better.`;
+  const worth = wasWorth(input);
+  if (contrast.call === 'clearly-better') return `${worth}: clearly better.`;
   return isInsideMargin(contrast, input)
-    ? `Better, but by less than the ${worth} worth having.`
-    : `${worth} was worth having: better, though perhaps not by enough.`;
+    ? `Better, but by less than the ${marginText(input)} worth having.`
+    : `${worth}: better, though perhaps not by enough.`;
 }
 
 function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean {
@@ -20,16 +21,32 @@ function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean
 }
 
 export function marginWords(input: JudgeInput): string {
-  return input.margin ? `${marginText(input)} was worth having, and as much is ruled out.` : '';
+  return input.margin ? `${wasWorth(input)}, and as much is ruled out.` : '';
 }
 
-function marginText(input: JudgeInput): string {
-  if (!input.margin) return '';
-  return input.margin.kind === 'percent'
-    ? percent(input.margin.percent)
-    : input.outcome === 'proportion'
-      ? `${Number((100 * input.margin.amount).toPrecision(3))} points`
-      : figure(input.margin.amount, input);
+function marginText({ margin, ...input }: JudgeInput): string {
+  if (!margin) return '';
+  if (margin.kind === 'percent') return percent(margin.percent);
+  const size = Number(
+    (input.outcome === 'proportion' ? 100 * margin.amount : margin.amount).toPrecision(3),
+  );
+  switch (input.outcome) {
+    case 'proportion':
+      return counted(size, 'point');
+    case 'time':
+      return counted(size, 'day');
+    case 'ordinal':
+      return counted(size, 'step');
+    case 'count':
+    case 'continuous':
+      return figure(margin.amount, { margin, ...input });
+  }
+}
+
+/** “15% was worth having”, “10 points were”. */
+function wasWorth(input: JudgeInput): string {
+  const text = marginText(input);
+  return `${text} ${/(points|days|steps)$/.test(text) ? 'were' : 'was'} worth having`;
 }
 
 /** A percentage as one says it: whole above ten, one decimal below. */

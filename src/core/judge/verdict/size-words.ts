@@ -2,6 +2,7 @@ import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput, Outcome } from '@/core/judge/question/judge-input';
 import { plural } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
+import { isBetter, isWorse } from './call';
 import { figure, lowerFirst, percent } from './margin-words';
 import { shownInterval } from './shown-interval';
 
@@ -76,9 +77,15 @@ function ofMeans(contrast: EstimableContrast, input: JudgeInput): SizeParts {
       link: 'than',
       after: '',
     };
-  return share >= MANY_TIMES
+  return share >= MANY_TIMES || isInTimes(contrast)
     ? { before: `${times(share)} times ${asMuch(input)} ${input.response}`, link: 'as', after: '' }
     : { before: `${percent(Math.abs(share))} ${way} ${input.response}`, link: 'than', after: '' };
+}
+
+/** Whether its interval reaches so far up that it is told in times as much: then the gap is, too. */
+function isInTimes(contrast: EstimableContrast): boolean {
+  const { percentCi } = shownInterval(contrast);
+  return percentCi !== null && percentCi[1] >= MANY_TIMES;
 }
 
 function asMuch({ outcome }: JudgeInput): string {
@@ -146,6 +153,14 @@ export function between(contrast: EstimableContrast, input: JudgeInput): string 
   }
   const say = (value: number): string => sayEnd(Math.abs(value), percentCi !== null, input);
   const [up, down] = WAYS[input.outcome];
+  const isCalled = isBetter(contrast.call) || isWorse(contrast.call);
+  const isNothing = (value: number): boolean => Number.parseFloat(say(value)) === 0;
+  const [least, most, way] = low >= 0 ? [low, high, up] : [high, low, down];
+  // An end at nothing is one that the call stops just short of, or one that nothing decides.
+  if ((low >= 0 || high <= 0) && isNothing(least))
+    return isCalled
+      ? `Up to ${say(most)} ${way}`
+      : `Anything from no difference to ${say(most)} ${way}`;
   // “Between 5 and 40 points”: the word once is enough.
   const bare = (value: number): string => say(value).replace(/ (points?|days?|steps?)$/, '');
   if (low >= 0) return `Between ${bare(low)} and ${say(high)} ${up}`;

@@ -132,9 +132,11 @@ function wordsFor(
     .filter(contrast => contrast.call !== 'no-difference-that-matters')
     .map(contrast => contrast.treatment);
   const which = undecided.length === 1 ? undecided[0] : 'anything';
+  // That they can't be told stands in the headline already.
+  const isAllOpen = open.length === contrasts.length;
   return {
     headline: `Can’t tell yet whether ${which} beats ${quotedIfNone(input.control)}.`,
-    detail: joined(...ranges, rest),
+    detail: joined(...ranges, isAllOpen ? neededWords(unitsNeeded, input) : rest),
   };
 }
 
@@ -189,8 +191,13 @@ function noDifference(contrasts: readonly Contrast[]): string {
 function stillOpen(open: readonly string[], unitsNeeded: number | null, input: JudgeInput): string {
   if (open.length === 0) return '';
   const what = `${listed(open)}: can’t tell yet.`;
-  if (!input.margin) return what;
+  return joined(what, neededWords(unitsNeeded, input));
+}
+
+/** How many would do; without a margin nothing can be ruled out, and of ranks it is not known. */
+function neededWords(unitsNeeded: number | null, input: JudgeInput): string {
+  if (!input.margin || input.outcome === 'ordinal') return '';
   return unitsNeeded === null
-    ? `${what} More than 200 ${pluralOf(input.unitWord)} each would be needed to settle it.`
-    : `${what} About ${unitsNeeded} ${plural(input.unitWord, unitsNeeded)} of each would settle it.`;
+    ? `More than 200 ${pluralOf(input.unitWord)} each would be needed to settle it.`
+    : `About ${unitsNeeded} ${plural(input.unitWord, unitsNeeded)} of each would settle it.`;
 }
