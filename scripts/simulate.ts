@@ -386,6 +386,152 @@ function kind({ name, kind: kindName, of }: Draw, layout: Layout, strong = 0): v
   say(`${name}, ${layout.name}${strong === 0 ? '' : ', one remedy strong'}`, tally);
 }
 
+/** One of the designs that home trials mostly have, with something at work: the same as in reference/r/power.R. */
+interface PowerRow {
+  readonly name: string;
+  readonly outcome: Outcome;
+  readonly pots: number;
+  readonly isBlocked: boolean;
+  /** The control first; where nothing is at work all are as the control. */
+  readonly effects: readonly number[];
+  readonly of: (random: SeededRandom, effect: number, luck: number) => Partial<JudgedUnit>;
+}
+
+const logit = (share: number): number => Math.log(share / (1 - share));
+const share20 =
+  (block: number) =>
+  (random: SeededRandom, effect: number, luck: number): Partial<JudgedUnit> => ({
+    value: binomial(20, 1 / (1 + Math.exp(-effect - block * luck)), random),
+    outOf: 20,
+  });
+const slugs =
+  (crowding: number) =>
+  (random: SeededRandom, effect: number): Partial<JudgedUnit> => ({
+    value: poisson(effect * Math.exp(crowding * normalDraw(random) - crowding ** 2 / 2), random),
+  });
+const steps5 = (random: SeededRandom, effect: number, luck: number): Partial<JudgedUnit> => ({
+  value: Math.min(5, Math.max(1, Math.round(2.5 + effect + 0.5 * luck + 0.7 * normalDraw(random)))),
+});
+const daysIn = (random: SeededRandom, effect: number, luck: number): Partial<JudgedUnit> => ({
+  value: Math.round((15 + effect) * Math.exp(0.15 * luck + 0.25 * normalDraw(random))),
+  hasCome: true,
+});
+
+const POWER: readonly PowerRow[] = [
+  {
+    name: '4 pots × 20 seeds, 60 v 85%',
+    outcome: 'proportion',
+    pots: 4,
+    isBlocked: false,
+    effects: [logit(0.6), logit(0.85)],
+    of: share20(0),
+  },
+  {
+    name: '5 blocks × 20 seeds, 60 v 80%',
+    outcome: 'proportion',
+    pots: 5,
+    isBlocked: true,
+    effects: [logit(0.6), logit(0.8)],
+    of: share20(0.4),
+  },
+  {
+    name: '6 blocks × 20 seeds, 60 v 80%',
+    outcome: 'proportion',
+    pots: 6,
+    isBlocked: true,
+    effects: [logit(0.6), logit(0.8)],
+    of: share20(0.4),
+  },
+  {
+    name: 'slugs 8 v 3, 4 pots, crowding',
+    outcome: 'count',
+    pots: 4,
+    isBlocked: false,
+    effects: [8, 3],
+    of: slugs(0.5),
+  },
+  {
+    name: 'slugs 3 v 1, 8 pots',
+    outcome: 'count',
+    pots: 8,
+    isBlocked: false,
+    effects: [3, 1],
+    of: slugs(0),
+  },
+  {
+    name: 'steps 1 to 5, 8 blocks, one step up',
+    outcome: 'ordinal',
+    pots: 8,
+    isBlocked: true,
+    effects: [0, 1],
+    of: steps5,
+  },
+  {
+    name: 'steps 1 to 5, 5 blocks, one step up',
+    outcome: 'ordinal',
+    pots: 5,
+    isBlocked: true,
+    effects: [0, 1],
+    of: steps5,
+  },
+  {
+    name: 'steps 1 to 5, 5 blocks, four arms, one a step up',
+    outcome: 'ordinal',
+    pots: 5,
+    isBlocked: true,
+    effects: [0, 1, 0, 0],
+    of: steps5,
+  },
+  {
+    name: 'days, 5 blocks, 15 v 21',
+    outcome: 'time',
+    pots: 5,
+    isBlocked: true,
+    effects: [0, 6],
+    of: daysIn,
+  },
+];
+
+/** How often treatment 1 is called where it does something, and any where nothing does. */
+function power(row: PowerRow): void {
+  const calledIn = (isAtWork: boolean): number => {
+    let called = 0;
+    for (let seed = 1; seed <= TRIALS; seed++) {
+      const random = seededRandom(isAtWork ? seed : seed + 5_000_000);
+      const luck = Array.from({ length: row.pots }, () => normalDraw(random));
+      const units = row.effects.flatMap((effect, t) =>
+        Array.from(
+          { length: row.pots },
+          (_, i): JudgedUnit => ({
+            id: `${t} ${i}`,
+            treatment: `t${t}`,
+            blocks: row.isBlocked ? [String(i)] : [],
+            value: null,
+            ...row.of(random, isAtWork ? effect : (row.effects[0] ?? 0), luck[i] ?? 0),
+          }),
+        ),
+      );
+      const { contrasts } = callsOf({
+        ...continuousInput({ ...ALL_LAYOUTS[0]!, treatments: row.effects.length }, 0, 1, 0),
+        outcome: row.outcome,
+        treatments: names(row.effects.length),
+        blockNames: row.isBlocked ? ['shelf'] : [],
+        units,
+      });
+      if (
+        isAtWork
+          ? isCalled(contrasts[0]?.call ?? 'no-test')
+          : contrasts.some(each => isCalled(each.call))
+      )
+        called += 1;
+    }
+    return (100 * called) / TRIALS;
+  };
+  process.stdout.write(
+    `${row.name.padEnd(52)} called ${calledIn(true).toFixed(1)}%  with nothing at work ${calledIn(false).toFixed(1)}%\n`,
+  );
+}
+
 const began = { at: performance.now() };
 
 function say(what: string, { called, held, ends, p05, p50, tested }: Tally): void {
@@ -409,3 +555,4 @@ if (WHICH === 'all' || WHICH === 'kinds')
     for (const layout of ALL_LAYOUTS.slice(0, 3))
       if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
   }
+if (WHICH === 'power') for (const row of POWER) power(row);

@@ -148,8 +148,11 @@ export function familiesOf(
 
 /** The same joint distribution on other degrees of freedom: a t stands for the one that is as rare by itself. */
 function atOtherDf(largest: LargestT, from: number, to: number): LargestT {
-  const asRare = (t: number, own: number, other: number): number =>
-    tQuantile(1 - tTwoSidedP(t, own) / 2, other);
+  // By the lower tail: what is as rare as 1e-20 would be lost beside 1.
+  const asRare = (t: number, own: number, other: number): number => {
+    const tail = tTwoSidedP(t, own) / 2;
+    return tail > Number.MIN_VALUE ? -tQuantile(tail, other) : Math.abs(t);
+  };
   return {
     upperTail: t => largest.upperTail(asRare(t, to, from)),
     quantile: p => asRare(largest.quantile(p), from, to),
