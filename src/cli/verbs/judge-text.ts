@@ -2,8 +2,8 @@ import type { DoseResponse } from '@/core/judge/after/dose-response';
 import type { EstimableContrast, FactorEffect, Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { TableTrouble } from '@/core/judge/table/table-roles';
-import { groupWords } from '@/core/judge/verdict/group-words';
 import { shownInterval } from '@/core/judge/verdict/shown-interval';
+import { groupWords } from '@/core/judge/verdict/words/group-words';
 
 export function doseText({ trend, fits, levelsOffAt }: DoseResponse): string {
   const best = fits[0];

@@ -3,11 +3,11 @@ import type { Contrast, EstimableContrast, Judgement } from '@/core/judge/outcom
 import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
 import { gapFigure, intervalFigures } from '@/core/judge/verdict/gap-figures';
-import { groupWords } from '@/core/judge/verdict/group-words';
-import { METHOD_WORDS } from '@/core/judge/verdict/method-words';
 import type { PlannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { shownInterval } from '@/core/judge/verdict/shown-interval';
-import { unitWords } from '@/core/judge/verdict/unit-words';
+import { groupWords } from '@/core/judge/verdict/words/group-words';
+import { METHOD_WORDS } from '@/core/judge/verdict/words/method-words';
+import { unitWords } from '@/core/judge/verdict/words/unit-words';
 import { pluralOf } from '@/core/words/plural';
 import type { Report, ReportTable } from '@/print/report-html';
 

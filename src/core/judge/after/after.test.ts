@@ -6,7 +6,7 @@ import { unitsInTurn, withoutUnit } from '@/core/judge/sensitivity/leave-each-ou
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
-import { chanceOfTurn, shareOfMean } from '@/core/judge/verdict/no-test-words';
+import { chanceOfTurn, shareOfMean } from '@/core/judge/verdict/words/no-test-words';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import {
   leaveOutFixture,

@@ -3,8 +3,8 @@ import type { Call, Contrast, TreatmentGroup } from '@/core/judge/outcomes/judge
 import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
 import { type AnalysisSpec, judgeInputOf } from '@/core/judge/units/trial-analysis';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
-import { groupWords } from '@/core/judge/verdict/group-words';
-import { METHOD_WORDS } from '@/core/judge/verdict/method-words';
+import { groupWords } from '@/core/judge/verdict/words/group-words';
+import { METHOD_WORDS } from '@/core/judge/verdict/words/method-words';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import { correlation } from '@/core/stats/categorical/rank-tests';

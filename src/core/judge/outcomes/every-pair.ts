@@ -2,8 +2,8 @@ import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
 import { studentizedRange } from '@/core/stats/distributions/studentized-range';
 import { replicatedIn } from './comparisons';
-import type { EffectError } from './error-strata';
 import type { Interval, Pair } from './judgement';
+import type { EffectError } from './spread/error-strata';
 import type { Compared } from './working/natural-scale';
 import type { WorkingTrial } from './working/working-trial';
 

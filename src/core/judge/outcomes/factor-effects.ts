@@ -1,9 +1,10 @@
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { type ContrastContext, familiesOf, testedContrast } from './comparisons';
-import type { EffectError } from './error-strata';
-import { blockInteractionOf, gardenErrorOf } from './garden-error';
-import { judgedSpreadOf } from './judged-spread';
+import { type ContrastContext, testedContrast } from './comparisons';
 import type { FactorEffect, Interaction, Judgement } from './judgement';
+import type { EffectError } from './spread/error-strata';
+import { familiesOf } from './spread/families';
+import { blockInteractionOf, gardenErrorOf } from './spread/garden-error';
+import { judgedSpreadOf } from './spread/judged-spread';
 import type { WorkingTrial } from './working/working-trial';
 
 /** Two cells of a crossed trial that differ in one factor only. */

@@ -2,8 +2,8 @@ import { distinct, isOneEachCell } from '@/core/design/linear/trial-model';
 import { isYesNo, type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import { lookOnOtherScales } from '@/core/judge/sensitivity/other-scales';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
-import { wordVerdict } from '@/core/judge/verdict/verdict-words';
 import { warningsOf } from '@/core/judge/verdict/warnings';
+import { wordVerdict } from '@/core/judge/verdict/words/verdict-words';
 import { groupLetters } from '@/core/stats/linear/compact-letters';
 import type { PermutationProblem } from '@/core/stats/permutation/permutation-problem';
 import {
@@ -13,13 +13,13 @@ import {
 import { calledByDeals } from './called-by-deals';
 import { type ControlComparisons, compareWithControl } from './comparisons';
 import { designOf } from './design-of';
-import { type EffectError, errorAnalysisOf } from './error-strata';
 import { compareEveryPair } from './every-pair';
 import { factorEffectsOf, interactionsOf } from './factor-effects';
 import { groupsOf } from './groups';
 import type { Contrast, Judgement, Pair, TreatmentGroup } from './judgement';
 import { overallOf } from './overall';
 import { ruleOfLayout } from './re-randomisation-of';
+import { type EffectError, errorAnalysisOf } from './spread/error-strata';
 import { scoredTrialOf, type WorkingTrial, workingTrialOf } from './working/working-trial';
 
 /** Judges a trial whole, shuffle test included. */

@@ -1,4 +1,4 @@
-import { type ErrorStrata, satterthwaiteDf } from '@/core/judge/outcomes/error-strata';
+import { type ErrorStrata, satterthwaiteDf } from '@/core/judge/outcomes/spread/error-strata';
 import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import type { SeededRandom } from '@/core/stats/distributions/seeded-random';

@@ -1,7 +1,7 @@
 import { buildTrialModel } from '@/core/design/linear/trial-model';
-import { equalShares } from '@/core/judge/outcomes/comparisons';
-import { errorStrataOf } from '@/core/judge/outcomes/error-strata';
 import type { Call } from '@/core/judge/outcomes/judgement';
+import { errorStrataOf } from '@/core/judge/outcomes/spread/error-strata';
+import { equalShares } from '@/core/judge/outcomes/spread/families';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
 import { largestT } from '@/core/stats/distributions/multivariate-t';

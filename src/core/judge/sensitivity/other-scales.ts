@@ -1,6 +1,6 @@
 import type { TrialModel } from '@/core/design/linear/trial-model';
-import { errorAnalysisOf } from '@/core/judge/outcomes/error-strata';
 import type { Contrast, OtherScale } from '@/core/judge/outcomes/judgement';
+import { errorAnalysisOf } from '@/core/judge/outcomes/spread/error-strata';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { midRanks } from '@/core/stats/categorical/rank-tests';
 

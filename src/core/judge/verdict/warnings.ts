@@ -1,10 +1,10 @@
 import { distinct, isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { additivityP } from '@/core/judge/outcomes/additivity';
-import type { EffectError } from '@/core/judge/outcomes/error-strata';
-import { blockInteractionOf, gardenErrorOf } from '@/core/judge/outcomes/garden-error';
-import { spreadTestOf } from '@/core/judge/outcomes/judged-spread';
 import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
 import { ruleOfLayout } from '@/core/judge/outcomes/re-randomisation-of';
+import type { EffectError } from '@/core/judge/outcomes/spread/error-strata';
+import { blockInteractionOf, gardenErrorOf } from '@/core/judge/outcomes/spread/garden-error';
+import { spreadTestOf } from '@/core/judge/outcomes/spread/judged-spread';
 import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
 import { isRead, isYesNo, type JudgeInput } from '@/core/judge/question/judge-input';
 import { heterogeneity } from '@/core/stats/categorical/two-by-two';

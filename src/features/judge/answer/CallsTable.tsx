@@ -5,7 +5,7 @@ import type { Contrast, TreatmentGroup } from '@/core/judge/outcomes/judgement';
 import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { gapFigure } from '@/core/judge/verdict/gap-figures';
-import { groupWords } from '@/core/judge/verdict/group-words';
+import { groupWords } from '@/core/judge/verdict/words/group-words';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';

@@ -8,7 +8,7 @@ import { type Scorecard, type ScoreRow, winsOf } from '@/core/judge/after/scorec
 import type { WeightedPlace } from '@/core/judge/after/weighted-rank';
 import { weightedRank } from '@/core/judge/after/weighted-rank';
 import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
-import { quotedIfNone } from '@/core/judge/verdict/size-words';
+import { quotedIfNone } from '@/core/judge/verdict/words/size-words';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';

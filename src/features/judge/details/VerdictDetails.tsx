@@ -6,7 +6,7 @@ import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-i
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { unitsToMention } from '@/core/judge/units/trial-analysis';
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
-import { unitWords } from '@/core/judge/verdict/unit-words';
+import { unitWords } from '@/core/judge/verdict/words/unit-words';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { readerErrorWords } from '@/core/measure/reading/reader-error';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';

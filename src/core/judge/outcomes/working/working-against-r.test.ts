@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { parseTable } from '@/cli/parse-table';
 import { judge } from '@/core/judge/outcomes/judge';
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
-import { ownSpreadOf } from '@/core/judge/outcomes/own-spread';
+import { ownSpreadOf } from '@/core/judge/outcomes/spread/own-spread';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
 import type { TableRoles } from '@/core/judge/table/table-roles';

@@ -1,6 +1,6 @@
 import type { Call } from '@/core/judge/outcomes/judgement';
+import { isWorse } from '@/core/judge/verdict/call';
 import { listed } from '@/core/words/listed';
-import { isWorse } from './call';
 
 /** Treatments that did worse than the control. */
 export function harmfulOf(

@@ -1,10 +1,10 @@
 import type { Call, FactorEffect } from '@/core/judge/outcomes/judgement';
+import { isBetter, isWorse, overallCall } from '@/core/judge/verdict/call';
+import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
 import { listed } from '@/core/words/listed';
 import { sentenceCase } from '@/core/words/sentence-case';
-import { isBetter, isWorse, overallCall } from './call';
 import { joined, lowerFirst } from './margin-words';
 import { between, range, sizeThan, sizeWords } from './size-words';
-import type { VerdictContext, Words } from './verdict-context';
 
 const DEPENDS = 0.05;
 

@@ -1,9 +1,10 @@
 import type { Call, Contrast, EstimableContrast, Verdict } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { isBetter, isWorse, overallCall } from '@/core/judge/verdict/call';
+import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
 import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
-import { isBetter, isWorse, overallCall } from './call';
 import { differenceHeadline } from './difference-words';
 import { factorCall, factorWords } from './factor-words';
 import { groupsWords } from './group-words';
@@ -11,7 +12,6 @@ import { harmfulOf, harmHeadline, withHarm } from './harm-words';
 import { joined, judgedByMargin, lowerFirst, marginWords } from './margin-words';
 import { noTestWords, untestedWords } from './no-test-words';
 import { between, gaveWords, quotedIfNone, range, sizeThan, sizeWords } from './size-words';
-import type { VerdictContext, Words } from './verdict-context';
 
 /** The verdict of the whole trial in plain words. It names a best treatment only where the units carry it. */
 export function wordVerdict(context: VerdictContext): Verdict {

@@ -1,9 +1,9 @@
 import type { TrialModel } from '@/core/design/linear/trial-model';
+import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { fUpperTail } from '@/core/stats/distributions/distributions';
 import { dot, fitLinearModel, indicatorColumns } from '@/core/stats/linear/linear-model';
 import type { EffectError } from './error-strata';
-import type { WorkingTrial } from './working/working-trial';
 
 /** What treatments do otherwise from block to block, where they stand in one more than once. */
 export interface BlockInteraction {

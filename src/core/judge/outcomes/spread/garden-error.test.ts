@@ -1,8 +1,8 @@
 import type { JudgedUnit } from '@/core/design/linear/design-input';
+import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
-import { judgeWithoutShuffle } from './judge';
 
 /** Two treatments, each so often in every garden; what the feed does there is given garden by garden. */
 function inGardens(

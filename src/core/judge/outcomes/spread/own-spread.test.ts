@@ -1,6 +1,6 @@
 import fc from 'fast-check';
+import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
-import { judgeWithoutShuffle } from './judge';
 
 const inputOf = (values: Readonly<Record<string, readonly number[]>>) =>
   judgeInputFixture(

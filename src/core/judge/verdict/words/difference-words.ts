@@ -1,8 +1,8 @@
 import type { Contrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { listed } from '@/core/words/listed';
 import { sentenceCase } from '@/core/words/sentence-case';
-import { isBetter, isWorse } from './call';
 
 /** Of what is no gain either way: who has more of it, and who less. */
 export function differenceHeadline(

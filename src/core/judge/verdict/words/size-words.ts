@@ -1,10 +1,10 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput, Outcome } from '@/core/judge/question/judge-input';
+import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import { plural } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
-import { isBetter, isWorse } from './call';
 import { figure, lowerFirst, percent } from './margin-words';
-import { shownInterval } from './shown-interval';
 
 /** What is said of a gap upwards, and of one downwards. */
 const WAYS: Readonly<Record<Outcome, readonly [up: string, down: string]>> = {

@@ -1,11 +1,11 @@
 import type { TrialModel } from '@/core/design/linear/trial-model';
+import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
 import { tQuantile } from '@/core/stats/distributions/distributions';
 import { bartlettP, type GroupVariance } from '@/core/stats/linear/bartlett';
 import type { Combination, LinearModel } from '@/core/stats/linear/linear-model';
 import { brownForsythe, type SpreadTest } from '@/core/stats/linear/residual-checks';
 import type { EffectError } from './error-strata';
 import { ownSpreadOf } from './own-spread';
-import type { WorkingTrial } from './working/working-trial';
 
 /** When the common spread is given up: with so little likeness alone, or with less doubt where the interval would be so much wider. */
 const GIVEN_UP: readonly { readonly likeness: number; readonly widerThan: number }[] = [

@@ -1,8 +1,8 @@
 import type { TreatmentGroup } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import type { VerdictContext } from '@/core/judge/verdict/verdict-context';
 import { sentenceCase } from '@/core/words/sentence-case';
 import { percent } from './margin-words';
-import type { VerdictContext } from './verdict-context';
 
 // More than two of them are a table.
 const FEW = 2;

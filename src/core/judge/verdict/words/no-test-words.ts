@@ -1,10 +1,10 @@
 import type { Contrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
 import { normalCdf } from '@/core/stats/distributions/distributions';
 import { listed } from '@/core/words/listed';
 import { pluralOf } from '@/core/words/plural';
 import { joined, percent } from './margin-words';
-import type { VerdictContext, Words } from './verdict-context';
 
 export function noTestWords({ input, contrasts, groups }: VerdictContext): Words {
   const isSingle = groups.every(group => group.n === 1);
