@@ -1,7 +1,5 @@
 import { defineConfig } from '@playwright/test';
-
-// Debian's Chromium: nothing is downloaded. --no-sandbox, because a container's root may not make one.
-const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
+import { chromiumPath } from './scripts/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -19,7 +17,8 @@ export default defineConfig({
   ],
   use: {
     launchOptions: {
-      executablePath,
+      // Debian's, nothing is downloaded; --no-sandbox, because a container's root may not make one.
+      executablePath: chromiumPath(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -35,6 +35,7 @@ import { listDue } from '@/service/tend/today';
 import { keepSeason } from '@/service/trial/keep-trial';
 import { addMeasureToTrial } from '@/service/trial/measures';
 import { takeReadings } from '@/service/weigh/readings';
+import { chromiumPath } from './chromium.mjs';
 
 const TREATMENTS = ['water', 'a', 'b', 'c', 'd', 'e'];
 
@@ -198,7 +199,7 @@ async function benchVerdictPage(): Promise<void> {
   await keepSeason(season.garden, season.trials, season.shelf);
   await closeStore();
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: ['--no-sandbox', '--disable-gpu'],
   });
   await withServer(async origin => {

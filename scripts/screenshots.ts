@@ -4,6 +4,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, chromium, type Page } from '@playwright/test';
+import { chromiumPath } from './chromium.mjs';
 
 const ORIGIN = 'http://127.0.0.1:4397';
 const OUT = 'docs/screenshots';
@@ -107,7 +108,7 @@ spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-dem
   env: { ...process.env, TURNSPIT_DATA: demo },
 });
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-gpu'],
 });
 await whileServing(demo, async () => {

@@ -4,10 +4,10 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { chromiumPath, PACKAGE } from './chromium.mjs';
 import { missingFiles } from './docs-names.mjs';
 import { buildWhatChanged, installWhatIsMissing, run } from './steps.mjs';
 
-const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
 const reports = mkdtempSync(join(tmpdir(), 'turnspit-test-'));
 const node = (...args) => run(process.execPath, args);
 const totals = { passed: 0, failed: 0 };
@@ -25,7 +25,7 @@ check('files that the documents name', documentsAreTrue);
 add(unitTests());
 if (!haveChromium())
   fail(
-    `The browser tests need Chromium at ${CHROMIUM}. On Debian: apt-get install chromium, as root; or set CHROMIUM to where it is.`,
+    `The browser tests need Chromium at ${chromiumPath()}. On Debian: apt-get install ${PACKAGE}, as root; or set CHROMIUM to where it is.`,
   );
 if (!buildWhatChanged()) fail('the production build failed');
 add(browserTests());
@@ -68,13 +68,13 @@ function unitTests() {
 }
 
 function haveChromium() {
-  if (existsSync(CHROMIUM)) return true;
-  if (process.getuid?.() !== 0 || CHROMIUM !== '/usr/bin/chromium') return false;
+  if (existsSync(chromiumPath())) return true;
+  if (process.getuid?.() !== 0 || process.env.CHROMIUM !== undefined) return false;
   const install = () =>
-    run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
+    run('apt-get', ['install', '-y', '--no-install-recommends', PACKAGE], {
       DEBIAN_FRONTEND: 'noninteractive',
     });
-  return (install() || (run('apt-get', ['update']) && install())) && existsSync(CHROMIUM);
+  return (install() || (run('apt-get', ['update']) && install())) && existsSync(chromiumPath());
 }
 
 function browserTests() {
