@@ -10,6 +10,7 @@ import { judge } from '@/core/judge/outcomes/judge';
 import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
 import type { Table, TableRoles } from '@/core/judge/table/table-roles';
+import { tableWarnings } from '@/core/judge/table/table-warnings';
 import { judgementJson } from '@/core/judge/verdict/judgement-json';
 import { doseText, plainText, tableSentence } from './judge-text';
 
@@ -81,7 +82,8 @@ export function judgeVerb(args: readonly string[]): void {
   const table = readTable(file);
   const input = judgeInputFromTable(table, roles);
   if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
-  const judgement = judge(input.value);
+  const judged = judge(input.value);
+  const judgement = { ...judged, warnings: [...tableWarnings(table, roles), ...judged.warnings] };
   const dose =
     values.dose === undefined
       ? undefined

@@ -156,6 +156,8 @@ export type WarningCode =
   | 'all-alike'
   | 'differs-by-block'
   | 'these-gardens'
+  | 'repeated-units'
+  | 'doubled-rows'
   | 'missing-units';
 
 export interface JudgeWarning {

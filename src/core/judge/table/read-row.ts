@@ -1,4 +1,5 @@
 import { failure, type Result, success } from '@/core/result';
+import { isSummaryName } from './summary-row';
 import type { TableRoles, TableTrouble } from './table-roles';
 import { cell, type Naming } from './treatment-naming';
 
@@ -28,6 +29,15 @@ export function readRow(
   const empty = mustHold.find(column => cell(cells, column) === '');
   if (empty !== undefined)
     return failure({ kind: 'bad-cell', row, column: empty, read: '', expected: 'a name' });
+  const summary = mustHold.find(column => isSummaryName(cell(cells, column)));
+  if (summary !== undefined)
+    return failure({
+      kind: 'bad-cell',
+      row,
+      column: summary,
+      read: cell(cells, summary),
+      expected: 'a name, not a sum of other rows: take the row out, or name it otherwise',
+    });
   const value = readNumber(cell(cells, roles.response), row, roles.response);
   if (!value.ok) return value;
   const covariate =

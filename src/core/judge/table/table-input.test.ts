@@ -1,5 +1,6 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { tableFixture as table } from './table-fixture';
 import { judgeInputFromTable } from './table-input';
 import type { Table, TableRoles } from './table-roles';
 
@@ -16,16 +17,6 @@ const roles: TableRoles = {
   shuffles: 100,
   seed: 1,
 };
-
-function table(header: string, ...lines: readonly string[]): Table {
-  const columns = header.split(',');
-  return {
-    columns,
-    rows: lines.map(line =>
-      Object.fromEntries(line.split(',').map((cell, i) => [columns[i] ?? '', cell])),
-    ),
-  };
-}
 
 function inputOf(from: Table, changes: Partial<TableRoles> = {}): JudgeInput {
   const read = judgeInputFromTable(from, { ...roles, ...changes });
@@ -113,6 +104,16 @@ describe('trouble says where and what', () => {
       { kind: 'no-control', treatments: ['none', 'a'] },
     ],
     [table('pot,feed,weight', 'p1,none,1'), {}, { kind: 'one-treatment' }],
+    [
+      table('pot,feed,weight', ...good, 'p3,Total,3'),
+      {},
+      { kind: 'bad-cell', row: 4, column: 'feed', read: 'Total' },
+    ],
+    [
+      table('pot,feed,weight', ...good, 'Grand total,a,3'),
+      { unit: 'pot' },
+      { kind: 'bad-cell', row: 4, column: 'pot' },
+    ],
     [table('pot,feed,weight'), {}, { kind: 'no-rows' }],
     [
       table('pot,feed,weight', ...good),

@@ -43,3 +43,11 @@ test('forty treatments are no trouble', () => {
   expect(letters.t00).toBe('a');
   expect(letters.t39).toBe('I');
 });
+
+test('a treatment keeps its letter whatever it is called', () => {
+  const letters = groupLetters(['__proto__', 'constructor'], () => true);
+  expect(Object.entries(letters)).toEqual([
+    ['__proto__', 'a'],
+    ['constructor', 'b'],
+  ]);
+});

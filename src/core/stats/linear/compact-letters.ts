@@ -11,13 +11,9 @@ export function groupLetters(
   differ: (a: string, b: string) => boolean,
 ): Readonly<Record<string, string>> {
   const sets = largestAlikeSets(names, differ);
-  const letters: Record<string, string> = {};
-  for (const name of names) {
-    letters[name] = sets
-      .flatMap((set, index) => (set.includes(name) ? [letterOf(index)] : []))
-      .join('');
-  }
-  return letters;
+  const lettersOf = (name: string): string =>
+    sets.flatMap((set, index) => (set.includes(name) ? [letterOf(index)] : [])).join('');
+  return Object.fromEntries(names.map(name => [name, lettersOf(name)]));
 }
 
 function letterOf(index: number): string {
