@@ -41,6 +41,7 @@ export async function verdictDetails(
       {
         trialId: data.trial.id,
         question: data.trial.question,
+        crop: data.trial.crop,
         closedOn: data.trial.endsOn,
         measure: data.measures.find(each => each.id === spec.measureId) ?? mainMeasure(data),
         contrasts: analysis.judgement.contrasts,
@@ -55,13 +56,14 @@ export async function verdictDetails(
 async function otherSeasons(trialId: string): Promise<readonly PooledTrial[]> {
   return (await frozenTrials(database()))
     .filter(trial => trial.trialId !== trialId)
-    .flatMap(({ trialId: id, question, closedAt, judgement, ...measure }) => {
+    .flatMap(({ trialId: id, question, crop, closedAt, judgement, ...measure }) => {
       const frozen: Partial<Pick<Judgement, 'contrasts' | 'verdict'>> = JSON.parse(judgement);
       return frozen.contrasts && frozen.verdict
         ? [
             {
               trialId: id,
               question,
+              crop,
               closedOn: closedAt.slice(0, 10),
               measure,
               contrasts: frozen.contrasts,

@@ -120,6 +120,7 @@ export function untestedContrast(context: ContrastContext): EstimableContrast {
     percentCi: null,
     percentCiAdjusted: null,
     percentCiEquivalence: null,
+    logRatio: null,
     effect: null,
     reach: null,
     shuffleP: null,
@@ -171,6 +172,7 @@ export function testedContrast(
     t,
     ...pValues(context, { t, df, judgedDf }, spreads, family),
     ...intervals,
+    logRatio: scale.logRatio(context, spread.covariance),
     effect: effectOf(context, together),
     reach: {
       estimate: difference.estimate,

@@ -91,6 +91,8 @@ export interface EstimableContrast {
   readonly percentCi: RatioInterval;
   readonly percentCiAdjusted: RatioInterval;
   readonly percentCiEquivalence: RatioInterval;
+  /** What seasons are taken together on; null where there is no ratio, or nothing to judge it by. */
+  readonly logRatio: LogRatio | null;
   readonly effect: Effect | null;
   /** What the intervals of all together rest on, on the working model's scale; null without a test. */
   readonly reach: JudgedReach | null;
@@ -99,6 +101,12 @@ export interface EstimableContrast {
   readonly call: Call;
   /** Units of each treatment that would probably settle a “can't tell”; null where none is needed or too many. */
   readonly unitsNeeded: number | null;
+}
+
+/** The natural logarithm of treated over control, and its standard error. */
+export interface LogRatio {
+  readonly estimate: number;
+  readonly se: number;
 }
 
 /** A standard error, its degrees of freedom, and how many of it an interval of all together reaches to either side. */

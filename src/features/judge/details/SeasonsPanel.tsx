@@ -1,20 +1,40 @@
 'use client';
 
 import Link from 'next/link';
+import { useState } from 'react';
 import { styled } from 'styled-components';
-import type { SeasonsTogether } from '@/core/judge/after/combine-seasons';
+import {
+  poolSeasons,
+  type SeasonAnswer,
+  type SeasonsTogether,
+} from '@/core/judge/after/combine-seasons';
 import { fullDay } from '@/features/frame/days';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
 
-/** The same question in other seasons, each with its interval, and all together. */
-export function SeasonsPanel({ seasons }: { readonly seasons: readonly SeasonsTogether[] }) {
+interface SeasonsPanelProps {
+  /** Of the trial that is judged: its own season is always taken in. */
+  readonly trialId: string;
+  readonly seasons: readonly SeasonsTogether[];
+}
+
+/** The same question in other seasons, each with its interval, and those together that are ticked. */
+export function SeasonsPanel({ trialId, seasons }: SeasonsPanelProps) {
+  const [left, setLeft] = useState<ReadonlySet<string>>(() => otherCrops(trialId, seasons));
+  const tick = (id: string, isIn: boolean): void => {
+    const without = [...left].filter(each => each !== id);
+    setLeft(new Set(isIn ? without : [...without, id]));
+  };
   return (
     <Box aria-label="With other seasons">
       <h2>With other seasons</h2>
-      {seasons.map(({ treatment, control, seasons: own, combined, percent, percentCi }) => (
+      <Soft>
+        Your other closed trials of the same treatments by the same measure, also those that could
+        not tell. Tick those that belong together; those of another crop are not ticked.
+      </Soft>
+      {seasons.map(({ treatment, control, seasons: own }) => (
         <div key={treatment}>
           <h3>
             {treatment} against {control}
@@ -23,34 +43,89 @@ export function SeasonsPanel({ seasons }: { readonly seasons: readonly SeasonsTo
             <TableHead of={['season', 'gap', '95% interval']} />
             <tbody>
               {own.map(season => (
-                <tr key={season.trialId}>
-                  <th scope="row">
-                    <Link href={`/trials/${season.trialId}/judge`}>{fullDay(season.closedOn)}</Link>
-                  </th>
-                  <td>{signed(season.percent)}</td>
-                  <td>{season.percentCi.map(signed).join(' to ')}</td>
-                </tr>
+                <SeasonRow
+                  key={season.trialId}
+                  season={season}
+                  isOwn={season.trialId === trialId}
+                  isIn={!left.has(season.trialId)}
+                  tick={tick}
+                />
               ))}
-              {combined && percent !== undefined && percentCi && (
-                <tr>
-                  <th scope="row">all together</th>
-                  <td>{signed(percent)}</td>
-                  <td>
-                    {percentCi.map(signed).join(' to ')}, p {printP(combined.p)};{' '}
-                    {Math.round(combined.i2)}% of the differences lie between seasons
-                  </td>
-                </tr>
-              )}
+              <TogetherRow seasons={own.filter(season => !left.has(season.trialId))} />
             </tbody>
           </WideTable>
         </div>
       ))}
       <Soft>
-        All closed trials of yours with the same treatment and control, those that could not tell
-        among them. Seasons need not have the same true gap (Hartung and Knapp). With two seasons
-        the interval is as wide as it must be.
+        What a treatment does may differ from season to season, and the range of all together allows
+        for it (random effects by REML, interval of Hartung and Knapp). With two seasons it is very
+        wide.
       </Soft>
     </Box>
+  );
+}
+
+interface SeasonRowProps {
+  readonly season: SeasonAnswer;
+  readonly isOwn: boolean;
+  readonly isIn: boolean;
+  readonly tick: (trialId: string, isIn: boolean) => void;
+}
+
+function SeasonRow({ season, isOwn, isIn, tick }: SeasonRowProps) {
+  const { trialId, question, crop, closedOn, percent, percentCi, logRatio } = season;
+  const name = [question, crop].filter(word => word !== '').join(', ');
+  return (
+    <tr>
+      <th scope="row">
+        <label>
+          <input
+            type="checkbox"
+            checked={isIn && logRatio !== null}
+            disabled={isOwn || logRatio === null}
+            onChange={event => tick(trialId, event.target.checked)}
+            aria-label={`Take in ${fullDay(closedOn)}`}
+          />
+        </label>{' '}
+        <Link href={`/trials/${trialId}/judge`}>{fullDay(closedOn)}</Link>{' '}
+        <Soft as="span">{isOwn ? 'this trial' : name}</Soft>
+      </th>
+      <td>{percent === null ? 'no share' : signed(percent)}</td>
+      <td>{percentCi && logRatio ? percentCi.map(signed).join(' to ') : WITHOUT_RATIO}</td>
+    </tr>
+  );
+}
+
+const WITHOUT_RATIO = 'can’t be taken in: nothing left, or no spread of its own';
+
+function TogetherRow({ seasons }: { readonly seasons: readonly SeasonAnswer[] }) {
+  const pooled = poolSeasons(seasons);
+  return (
+    <tr>
+      <th scope="row">{pooled ? `these ${pooled.count} together` : 'together'}</th>
+      {pooled ? (
+        <>
+          <td>{signed(pooled.percent)}</td>
+          <td>
+            {pooled.percentCi.map(signed).join(' to ')}, p {printP(pooled.p)};{' '}
+            {Math.round(pooled.i2)}% of the differences lie between seasons
+          </td>
+        </>
+      ) : (
+        <td colSpan={2}>Two seasons at least.</td>
+      )}
+    </tr>
+  );
+}
+
+function otherCrops(trialId: string, together: readonly SeasonsTogether[]): ReadonlySet<string> {
+  const all = together.flatMap(each => each.seasons);
+  const own = all
+    .find(season => season.trialId === trialId)
+    ?.crop.trim()
+    .toLowerCase();
+  return new Set(
+    all.filter(season => season.crop.trim().toLowerCase() !== own).map(season => season.trialId),
   );
 }
 
@@ -61,4 +136,7 @@ function signed(percent: number): string {
 const Box = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
   & > div { display: grid; gap: 6px; grid-template-columns: minmax(0, 1fr); }
+  & input { width: 18px; height: 18px; accent-color: var(--clay); vertical-align: middle; }
+  & label { display: inline-grid; place-items: center; min-width: 28px; min-height: 28px; }
+  @media (pointer: coarse) { & label { min-width: 48px; min-height: 48px; } }
 `;

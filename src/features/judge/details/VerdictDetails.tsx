@@ -64,7 +64,7 @@ export function VerdictDetails(props: VerdictDetailsProps) {
       <MoneyParts {...shared} />
       {details.seasons.length > 0 && isPlanned && (
         <Later>
-          <SeasonsPanel seasons={details.seasons} />
+          <SeasonsPanel trialId={data.trial.id} seasons={details.seasons} />
         </Later>
       )}
       {measure && input.outcome === 'continuous' && (

@@ -16,5 +16,15 @@ export const IDENTITY_SCALE: NaturalScale = {
     const ratio = fiellerInterval(mean, control, covariance, critical);
     return ratio && [100 * (ratio[0] - 1), 100 * (ratio[1] - 1)];
   },
+  logRatio: ({ mean, control }, covariance) => {
+    if (!mean || !control || mean.estimate <= 0 || control.estimate <= 0) return null;
+    const [m, c] = [mean.estimate, control.estimate];
+    // By the delta method: Hedges, Gurevitch & Curtis (1999), Ecology 80, 1150-1156, eq. 1, with means that may be correlated.
+    const variance =
+      covariance(mean, mean) / m ** 2 +
+      covariance(control, control) / c ** 2 -
+      (2 * covariance(mean, control)) / (m * c);
+    return { estimate: Math.log(m / c), se: Math.sqrt(Math.max(0, variance)) };
+  },
   workingMargin: margin => margin,
 };

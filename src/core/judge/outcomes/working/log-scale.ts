@@ -29,6 +29,13 @@ export const LOG_SCALE: NaturalScale = {
       100 * (Math.exp(difference.estimate + half) - 1),
     ];
   },
+  logRatio: (compared, covariance) =>
+    ratioOf(compared) > 0
+      ? {
+          estimate: compared.difference.estimate,
+          se: Math.sqrt(covariance(compared.difference, compared.difference)),
+        }
+      : null,
   workingMargin: (margin, level) => (level > 0 ? Math.log1p(margin / level) : null),
 };
 

@@ -1,5 +1,5 @@
 import type { TrialModel } from '@/core/design/linear/trial-model';
-import type { Interval } from '@/core/judge/outcomes/judgement';
+import type { Interval, LogRatio } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { Covariance } from '@/core/stats/linear/fieller';
 import type { Combination, LinearModel } from '@/core/stats/linear/linear-model';
@@ -33,6 +33,8 @@ export interface NaturalScale {
   /** null where a percentage of the control says nothing, or that is not above zero. */
   readonly percent: (compared: Compared) => number | null;
   readonly percentInterval: (compared: Compared, reach: Reach) => Interval | null;
+  /** The logarithm of treated over control with its variance; null where either is not above zero, or a ratio says nothing. */
+  readonly logRatio: (compared: Compared, covariance: Covariance) => LogRatio | null;
   /** A margin on the working scale, for how many units would settle it; null where that can't be reckoned. */
   readonly workingMargin: (margin: number, level: number) => number | null;
 }

@@ -61,6 +61,7 @@ export const RANK_SCALE: NaturalScale = {
   interval: (compared, reach) => [shiftOf(compared, reach, 1), shiftOf(compared, reach, -1)],
   percent: () => null,
   percentInterval: () => null,
+  logRatio: () => null,
   workingMargin: () => null,
 };
 
