@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { aliasingOf } from '@/core/design/audit/aliasing';
+import { aliasingWords } from '@/core/design/audit/aliasing-words';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
@@ -177,25 +178,11 @@ function ToldApartWords({
   readonly factors: readonly { readonly name: string; readonly levels: readonly string[] }[];
   readonly cells: readonly Readonly<Record<string, string>>[];
 }) {
-  const told = aliasingOf(factors, cells);
-  const clear = told.mainEffects.filter(effect => effect.isClear).map(effect => effect.factor);
-  const blurred = told.mainEffects.filter(effect => !effect.isClear).map(effect => effect.factor);
+  const { lost, told } = aliasingWords(aliasingOf(factors, cells));
   return (
     <Soft>
-      {clear.length > 0 &&
-        `What ${clear.join(' and ')} ${clear.length === 1 ? 'does' : 'each do'} can be told. `}
-      {blurred.length > 0 && (
-        <b>
-          What {blurred.join(' and ')} {blurred.length === 1 ? 'does' : 'do'} can’t be told apart
-          from the rest.{' '}
-        </b>
-      )}
-      {told.interactions
-        .map(
-          ({ factors: [a, b], share }) =>
-            `Whether ${a} depends on ${b} ${share === 'whole' ? 'will show' : share === 'part' ? 'will show in part' : 'won’t show'}.`,
-        )
-        .join(' ')}
+      {lost !== '' && <b>{lost} </b>}
+      {told}
     </Soft>
   );
 }

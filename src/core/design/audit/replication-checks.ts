@@ -1,4 +1,5 @@
 import { aliasingOf } from './aliasing';
+import { aliasingWords } from './aliasing-words';
 import { type Check, note, spoils, weakens } from './audit-view';
 
 /** How many there are of each, and whether what is asked can be told apart. */
@@ -65,7 +66,9 @@ export const REPLICATION_CHECKS: Readonly<Record<string, Check>> = {
       data.factors,
       data.treatments.map(treatment => treatment.levels),
     );
-    const blurred = told.mainEffects.filter(effect => !effect.isClear).map(effect => effect.factor);
+    const blurred = told.mainEffects
+      .filter(effect => effect.share === 'none')
+      .map(effect => effect.factor);
     return (
       blurred.length > 0 &&
       spoils(
@@ -77,15 +80,18 @@ export const REPLICATION_CHECKS: Readonly<Record<string, Check>> = {
   },
   'crossed-unseen': ({ data }) => {
     if (data.factors.length < 2) return false;
-    const unseen = aliasingOf(
+    const told = aliasingOf(
       data.factors,
       data.treatments.map(treatment => treatment.levels),
-    ).interactions.filter(each => each.share !== 'whole');
+    );
+    const isShort = [...told.mainEffects, ...told.interactions].some(
+      each => each.share !== 'whole',
+    );
     return (
-      unseen.length > 0 &&
+      isShort &&
       note(
-        `Whether ${unseen[0]?.factors[0]} depends on ${unseen[0]?.factors[1]} won’t show${unseen[0]?.share === 'part' ? ' in full' : ''}.`,
         'Combinations are missing.',
+        aliasingWords(told).told,
         'Grow all of them, if you want to know.',
       )
     );

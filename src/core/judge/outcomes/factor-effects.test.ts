@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { parseTable } from '@/cli/parse-table';
+import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
 import { judge } from './judge';
 
@@ -95,6 +96,53 @@ describe.each(CASES)('$name', ({ file, averaged, together, within }) => {
 
   test('is all there is', () => {
     expect(effects).toHaveLength(averaged.length + within.length);
+  });
+});
+
+describe('combinations that are missing', () => {
+  const CELLS: Readonly<Record<string, readonly string[]>> = {
+    none: ['no', 'no', 'no'],
+    A: ['yes', 'no', 'no'],
+    B: ['no', 'yes', 'no'],
+    C: ['no', 'no', 'yes'],
+    ABC: ['yes', 'yes', 'yes'],
+  };
+  const grown = (names: readonly string[]) => {
+    const cells = Object.keys(CELLS).map((name): [string, readonly string[]] => [
+      name,
+      (CELLS[name] ?? []).slice(0, names.length),
+    ]);
+    const kept = cells.filter(
+      ([, levels], i) => cells.findIndex(each => each[1].join() === levels.join()) === i,
+    );
+    return judge(
+      judgeInputFixture(
+        kept.flatMap(([treatment], c) =>
+          [3, -1, 2, -4].map((off, i) => ({
+            id: `${treatment}${i}`,
+            treatment,
+            blocks: [],
+            value: 50 + 5 * c + off,
+          })),
+        ),
+        { factors: { names, levelsOf: Object.fromEntries(kept) } },
+      ),
+    );
+  };
+
+  test('each alone and all three: no pair of factors gets a number of its own, and it is said', () => {
+    const { interactions, effects, warnings, verdict } = grown(['salt', 'crystals', 'feed']);
+    expect(interactions.map(({ p }) => p)).toEqual([null, null, null, null]);
+    expect(effects).toEqual([]);
+    expect(warnings.find(({ code }) => code === 'aliased')?.message).toBe(
+      'Combinations are missing. What salt, crystals and feed each do shows only beside some of the others, not on average. Whether salt depends on crystals won’t show. Whether salt depends on feed won’t show. Whether crystals depends on feed won’t show.',
+    );
+    expect(verdict.headline).toMatch(/“none”/);
+  });
+  test('all four of two: nothing is missing', () => {
+    const { interactions, warnings } = grown(['salt', 'crystals']);
+    expect(warnings.map(({ code }) => code)).not.toContain('aliased');
+    expect(interactions.map(({ p }) => p)).toEqual([expect.any(Number)]);
   });
 });
 

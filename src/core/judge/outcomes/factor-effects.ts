@@ -1,4 +1,5 @@
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { type ModelTerm, orthonormalBasis } from '@/core/stats/linear/linear-model';
 import { type ContrastContext, testedContrast } from './comparisons';
 import type { FactorEffect, Interaction, Judgement } from './judgement';
 import type { EffectError } from './spread/error-strata';
@@ -161,14 +162,31 @@ function levelComparisonsOf({
   });
 }
 
-/** Whether what one factor does depends on others: the rows of the analysis of variance that hold several of them. */
+/**
+ * Whether what one factor does depends on others: the rows of the analysis of variance that hold several of them. One that goes
+ * together with another of as many factors gets no number: the row that comes first would take what both share.
+ */
 export function interactionsOf(
   { factors }: JudgeInput,
   anova: Judgement['anova'],
+  { trial }: WorkingTrial,
 ): readonly Interaction[] {
   const names = new Set(factors?.names ?? []);
-  return anova.flatMap(({ term, p }) => {
+  const orderOf = (term: string): number => {
     const parts = term.split(':');
-    return parts.length > 1 && parts.every(part => names.has(part)) ? [{ term, p }] : [];
+    return parts.every(part => names.has(part)) ? parts.length : 0;
+  };
+  const rank = (terms: readonly ModelTerm[]): number =>
+    orthonormalBasis(
+      trial.units.length,
+      terms.flatMap(({ columns }) => columns),
+    ).vectors.length;
+  return trial.terms.flatMap(({ name: term }) => {
+    const order = orderOf(term);
+    if (order < 2) return [];
+    const row = anova.find(each => each.term === term);
+    const upTo = trial.terms.filter(({ name }) => orderOf(name) <= order);
+    const ofItsOwn = rank(upTo) - rank(upTo.filter(({ name }) => name !== term));
+    return [{ term, p: row && row.df === ofItsOwn ? row.p : null }];
   });
 }

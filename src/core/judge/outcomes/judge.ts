@@ -47,7 +47,7 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   const compared = comparedWithControl(input, working, pooled);
   const { contrasts, criticalT, spread } = compared;
   const effects = factorEffectsOf(input, working, pooled);
-  const interactions = interactionsOf(input, anova);
+  const interactions = interactionsOf(input, anova, working);
   const pairs = compareEveryPair(input, working, pooled);
   const bestFirst = orderedBestFirst(input, working, groups);
   const agreed = agreedContrast(input, working, pooled);

@@ -164,6 +164,7 @@ export type WarningCode =
   | 'all-alike'
   | 'differs-by-block'
   | 'these-gardens'
+  | 'aliased'
   | 'repeated-units'
   | 'doubled-rows'
   | 'missing-units';

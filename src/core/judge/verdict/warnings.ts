@@ -1,3 +1,5 @@
+import { aliasingOf } from '@/core/design/audit/aliasing';
+import { aliasingWords } from '@/core/design/audit/aliasing-words';
 import { distinct, isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { additivityP } from '@/core/judge/outcomes/additivity';
 import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
@@ -36,6 +38,7 @@ export function warningsOf(context: WarningContext): readonly JudgeWarning[] {
     ...byBlock(context),
     ...odd(context),
     ...additive(context),
+    ...aliased(context),
     ...declared(context),
   ];
 }
@@ -249,6 +252,26 @@ function additive({ input, trial }: WarningContext): readonly JudgeWarning[] {
     {
       code: 'additive-only',
       message: `One ${input.unitWord} of each combination: ${names.join(' and ')} are judged as if what one does were the same at every level of the other.${p === null ? '' : p < NOTICEABLE ? ` That looks wrong (Tukey’s test of additivity, p ${p.toFixed(3)}): the calls lean on it.` : ` Nothing speaks against it (Tukey’s test of additivity, p ${p.toFixed(2)}), though so few could hardly show it.`}`,
+    },
+  ];
+}
+
+/** Combinations that were not grown, or gave nothing: what goes together with something else gets no number. */
+function aliased({ input, trial }: WarningContext): readonly JudgeWarning[] {
+  const { names, levelsOf } = input.factors ?? { names: [], levelsOf: {} };
+  if (names.length < 2) return [];
+  const grown = distinct(trial.units.map(unit => unit.treatment)).map(name => levelsOf[name] ?? []);
+  const told = aliasingOf(
+    names.map((name, f) => ({ name, levels: distinct(grown.map(levels => levels[f] ?? '')) })),
+    grown.map(levels => Object.fromEntries(names.map((name, f) => [name, levels[f] ?? '']))),
+  );
+  if ([...told.mainEffects, ...told.interactions].every(({ share }) => share === 'whole'))
+    return [];
+  const { lost, told: rest } = aliasingWords(told);
+  return [
+    {
+      code: 'aliased',
+      message: ['Combinations are missing.', lost, rest].filter(part => part !== '').join(' '),
     },
   ];
 }

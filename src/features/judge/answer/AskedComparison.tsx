@@ -56,7 +56,7 @@ export function AskedComparison({
               })
             : 'These two can’t be compared.'}
       </p>
-      {input.factors && <p>{dependsWords(judgement.anova, input.factors.names)}</p>}
+      {input.factors && <p>{dependsWords(judgement.interactions, input.factors.names)}</p>}
       <Soft>
         {isAgreed
           ? 'Agreed on before the start as what the question is about: held against each other by themselves.'
@@ -91,10 +91,12 @@ function pairWords(
 }
 
 /** Does one factor’s effect depend on the other? From the interaction’s row. */
-function dependsWords(anova: Analysis['judgement']['anova'], names: readonly string[]): string {
-  const row = anova.find(each => each.term === names.join(':'));
-  if (!row || row.p === null)
-    return `Whether ${names[1]} depends on ${names[0]} can’t be told: one of each combination leaves nothing to judge it by.`;
+function dependsWords(
+  interactions: Analysis['judgement']['interactions'],
+  names: readonly string[],
+): string {
+  const row = interactions.find(each => each.term === names.join(':'));
+  if (!row || row.p === null) return `Whether ${names[1]} depends on ${names[0]} can’t be told.`;
   return row.p < 0.05
     ? `What ${names[1]} does depends on ${names[0]} (p ${printP(row.p)}): speak of each combination by itself.`
     : `That ${names[1]} does otherwise by ${names[0]} does not show (p ${printP(row.p)}); it may still, a little.`;

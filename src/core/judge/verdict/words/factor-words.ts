@@ -134,8 +134,7 @@ function gave({ outcome }: VerdictContext['input']): string {
 function independentWords({ interactions }: VerdictContext): string {
   const known = interactions.filter(({ p }) => p !== null);
   if (interactions.length === 0) return '';
-  if (known.length === 0)
-    return 'Whether they depend on each other can’t be told: one of each combination leaves nothing to judge it by.';
+  if (known.length === 0) return 'Whether they depend on each other can’t be told.';
   return known.length === interactions.length && known.length === 1
     ? 'That one depends on the other does not show.'
     : 'That they depend on each other does not show.';
