@@ -3,16 +3,15 @@ import { aliasingWords } from '@/core/design/audit/aliasing-words';
 import { distinct, isOneEachCell, type TrialModel } from '@/core/design/linear/trial-model';
 import { additivityP } from '@/core/judge/outcomes/additivity';
 import type { Contrast, Judgement, JudgeWarning } from '@/core/judge/outcomes/judgement';
-import { ruleOfLayout } from '@/core/judge/outcomes/re-randomisation-of';
 import type { EffectError } from '@/core/judge/outcomes/spread/error-strata';
 import { blockInteractionOf, gardenErrorOf } from '@/core/judge/outcomes/spread/garden-error';
 import { spreadTestOf } from '@/core/judge/outcomes/spread/judged-spread';
 import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
+import { smallestDealP } from '@/core/judge/planning/smallest-deal-p';
 import { isRead, isYesNo, type JudgeInput } from '@/core/judge/question/judge-input';
 import { heterogeneity } from '@/core/stats/categorical/two-by-two';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
 import { oddUnits } from '@/core/stats/linear/residual-checks';
-import { countReRandomisations } from '@/core/stats/permutation/re-randomisation';
 import { plural, pluralOf } from '@/core/words/plural';
 
 interface WarningContext {
@@ -79,7 +78,7 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
 
 /** Where there are so few deals that none, however large its gap, could be as rare as a call asks. */
 function tooFewDeals(input: JudgeInput, trial: TrialModel): readonly JudgeWarning[] {
-  const smallest = smallestShuffleP(input, trial);
+  const smallest = smallestDealP(input, trial);
   if (smallest <= 1 - input.confidence) return [];
   return [
     {
@@ -87,12 +86,6 @@ function tooFewDeals(input: JudgeInput, trial: TrialModel): readonly JudgeWarnin
       message: `So few ${pluralOf(input.unitWord)} that even the largest gap turns up in ${Math.round(100 * smallest)} of 100 shuffles: the deals alone could never settle it. What is called here leans on how ${pluralOf(input.unitWord)} treated alike spread.`,
     },
   ];
-}
-
-/** The share of arrangements that the best-looking deal could ever have; two treatments are mirrored, so two of them tie. */
-function smallestShuffleP(input: JudgeInput, trial: TrialModel): number {
-  const arrangements = countReRandomisations(ruleOfLayout(input, trial));
-  return Math.min(1, (input.treatments.length === 2 ? 2 : 1) / arrangements);
 }
 
 function subsampling({ input, design }: WarningContext): readonly JudgeWarning[] {
