@@ -78,6 +78,7 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
 
 /** Where there are so few deals that none, however large its gap, could be as rare as a call asks. */
 function tooFewDeals(input: JudgeInput, trial: TrialModel): readonly JudgeWarning[] {
+  if (isOneEachCell(input, trial.units)) return []; // nothing is dealt again there
   const smallest = smallestDealP(input, trial);
   if (smallest <= 1 - input.confidence) return [];
   return [
