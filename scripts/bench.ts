@@ -253,15 +253,17 @@ function benchPlanner(): void {
     response: 'beans',
     better: 'higher',
     margin: { kind: 'percent', percent: 15 },
+    reading: { outcome: 'continuous' },
   } as const;
+  const truth = { cv: 0.3, level: 1, effect: 0.3 };
   const trials = timesMs(5, () =>
-    simulateVerdicts(plannedInput(plan, 1), { cv: 0.3, effect: 0.3 }, 3)?.run(10_000),
+    simulateVerdicts(plannedInput(plan, 1), plan.reading, truth, 3)?.run(10_000),
   );
   console.log(
     `planner, 8 treatments, 6 blocks, 10,000 simulated trials: median ${median(trials).toFixed(0)} ms of 5`,
   );
   const sizes = sizesFor(plan);
-  const question = { plan, cv: 0.3, effect: 0.15, sizes, own: 6, seed: 1 };
+  const question = { plan, truth, sizes, own: 6, seed: 1 };
   const first = timesMs(5, () => sizeCurve(question).advance(sizes.indexOf(6), 100));
   const all = timesMs(5, () => {
     const growing = sizeCurve(question);

@@ -5,6 +5,10 @@ import { type SizeCurve, type SizeQuestion, sizeCurve } from '@/core/judge/plann
 
 const FIRST_TRIALS = 100;
 const ROUNDS = [400, 2500];
+/** Judged unit by unit: a tenth of a second and more for so many. */
+const FIRST_SEASONS = 40;
+const SEASON_ROUNDS = [80, 120];
+const AT_ONCE = 20;
 
 // The question that is being answered: a newer one ends the older, so that the worker is ready at once.
 let latest = 0;
@@ -20,18 +24,22 @@ async function sharpen(
   const order = question.sizes
     .map((_, at) => at)
     .sort((a, b) => Number(b === ownAt) - Number(a === ownAt));
-  for (const [step, at] of order.entries()) {
-    growing.advance(at, FIRST_TRIALS);
-    if (step === 0 || step % 4 === 3 || step === order.length - 1) await report(growing.curve());
-    await breath();
-    if (own !== latest) return;
-  }
-  for (const trials of ROUNDS) {
-    for (const at of order) {
-      growing.advance(at, trials);
+  const isQuick = question.plan.reading.outcome === 'continuous';
+  const advance = async (at: number, trials: number): Promise<boolean> => {
+    const step = isQuick ? trials : AT_ONCE;
+    for (let made = 0; made < trials; made += step) {
+      growing.advance(at, Math.min(step, trials - made));
       await breath();
-      if (own !== latest) return;
+      if (own !== latest) return false;
     }
+    return true;
+  };
+  for (const [step, at] of order.entries()) {
+    if (!(await advance(at, isQuick ? FIRST_TRIALS : FIRST_SEASONS))) return;
+    if (step === 0 || step % 4 === 3 || step === order.length - 1) await report(growing.curve());
+  }
+  for (const trials of isQuick ? ROUNDS : SEASON_ROUNDS) {
+    for (const at of order) if (!(await advance(at, trials))) return;
     await report(growing.curve());
   }
 }

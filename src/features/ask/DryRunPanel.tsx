@@ -9,8 +9,9 @@ import { questionPattern } from '@/core/design/question/question-patterns';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { DryRun } from '@/core/judge/planning/dry-run';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
-import { outcomeOf } from '@/core/judge/question/unit-outcome';
+import { plannedReadingOf } from '@/core/judge/planning/planning-guess';
 import { failure, type Result, success } from '@/core/result';
+import { daysBetween } from '@/core/time/garden-day';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { type Planner, startPlanner } from '@/workers/planner-job';
@@ -79,17 +80,28 @@ function plannedOf(form: QuestionForm): Result<PlannedTrial, string> {
   if (!question.ok) return failure('Fill in the question first: its lines are not all written.');
   const { facts, treatments, measures } = question.value;
   const main = measures.find(measure => measure.isMain);
-  if (main && outcomeOf(main.scale) !== 'continuous')
-    return failure(
-      'Made-up readings are made for weights and lengths only: counts, shares, steps and days are judged by methods of their own.',
-    );
   const own = { ...USUAL_BENCH, ...questionPattern(facts.pattern)?.bench };
   const benches = [own, USUAL_BENCH].map(bench => readBench(bench, 'uk', treatments));
   const bench = benches.find(each => each.ok);
   if (!bench || !main) return failure('This can’t be laid out yet.');
   const { response, better, margin } = main;
-  const { unitWord } = facts;
-  return success({ request: bench.value, treatments, unitWord, response, better, margin });
+  const { unitWord, rules } = facts;
+  const { askedOne: one, askedOther: other } = rules;
+  return success({
+    request: bench.value,
+    treatments,
+    unitWord,
+    response,
+    better,
+    margin,
+    reading: plannedReadingOf(main.scale, daysBetween(facts.startsOn, facts.endsOn)),
+    agreed:
+      treatments.some(each => each.name === one) &&
+      treatments.some(each => each.name === other) &&
+      one !== other
+        ? { one, other }
+        : undefined,
+  });
 }
 
 const Dry = styled.section`

@@ -25,7 +25,7 @@ import { Bench } from '@/features/bench/Bench';
 import type { BenchView, TagView } from '@/features/bench/bench-view';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
-import { Acts, Mind, Soft, TwoParts } from '@/ui/Page';
+import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
 import { DealForm } from './DealForm';
@@ -35,7 +35,7 @@ import { LockedPlan } from './LockedPlan';
 import { MovePots } from './MovePots';
 import { type Planted, PlantList } from './PlantList';
 import { SitePanel } from './SitePanel';
-import { SizePlanner } from './SizePlanner';
+import { SizePlanner } from './size/SizePlanner';
 import { TagKey } from './TagKey';
 import { TraitPanel } from './TraitPanel';
 
@@ -46,9 +46,10 @@ export interface LayOutProps {
   readonly unitWord: string;
   readonly tags: readonly TagView[];
   /** Counts, shares, steps or days are asked for: the planner reckons with means. */
-  readonly isByKind: boolean;
   /** Of the question: what a plan of it would be judged by. */
   readonly question: Omit<PlannedTrial, 'request' | 'treatments' | 'unitWord'>;
+  /** What its readings are in, where they have a unit. */
+  readonly marginUnit: string;
   /** Names and roles only, in a blind trial too: not which unit got which. */
   readonly treatments: readonly Treatment[];
   readonly system: MeasureSystem;
@@ -106,6 +107,8 @@ export function LayOut(props: LayOutProps) {
         <SizePlanner
           plan={plan}
           ownCv={props.ownCv}
+          marginUnit={props.marginUnit}
+          question={question}
           costEach={props.costEach}
           unitAreaM2={
             request.ok ? (request.value.unitWidthMm * request.value.unitDepthMm) / 1e6 : null
@@ -265,13 +268,6 @@ function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: LayOutProp
           putDown={props.describeTrait}
           forget={props.forgetTrait}
         />
-      )}
-      {props.isByKind && (
-        <Mind>
-          How many are enough is reckoned here as for a weight. Counts, shares, steps and days are
-          judged by methods of their own, which see less in few {pluralOf(props.unitWord)}: take the
-          next size up.
-        </Mind>
       )}
     </>
   );

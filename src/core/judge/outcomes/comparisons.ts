@@ -28,6 +28,7 @@ export function compareWithControl(
   input: JudgeInput,
   working: WorkingTrial,
   pooled: EffectError | undefined,
+  jointly: typeof familiesOf = familiesOf,
 ): ControlComparisons {
   const { trial, model } = working;
   const tests = input.treatments.filter(name => name !== input.control);
@@ -43,7 +44,7 @@ export function compareWithControl(
   );
   const ofGardens = gardenErrorOf(blockInteractionOf(input, working));
   const spread = pooled && (ofGardens ?? judgedSpreadOf(working, pooled, judged, input.confidence));
-  const families = spread && familiesOf(judged, spread, input.confidence);
+  const families = spread && jointly(judged, spread, input.confidence);
   const control = trial.meanOf(model, input.control);
   const contrasts = tests.map((treatment, i): Contrast => {
     const difference = combinations[i];

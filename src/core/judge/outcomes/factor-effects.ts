@@ -1,4 +1,10 @@
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import {
+  type CellPair,
+  isWhole,
+  type LevelComparison,
+  levelComparisonsOf,
+} from '@/core/judge/question/level-comparisons';
 import { type ModelTerm, orthonormalBasis } from '@/core/stats/linear/linear-model';
 import { type ContrastContext, testedContrast } from './comparisons';
 import type { FactorEffect, Interaction, Judgement } from './judgement';
@@ -7,31 +13,6 @@ import { familiesOf } from './spread/families';
 import { blockInteractionOf, gardenErrorOf } from './spread/garden-error';
 import { judgedSpreadOf } from './spread/judged-spread';
 import type { WorkingTrial } from './working/working-trial';
-
-/** Two cells of a crossed trial that differ in one factor only. */
-interface CellPair {
-  readonly treated: string;
-  readonly control: string;
-  /** The other factors' levels, which both share. */
-  readonly within: Readonly<Record<string, string>>;
-}
-
-/** A level of a factor beside that factor's own control level, with the pairs of cells that show it. */
-interface LevelComparison {
-  readonly factor: string;
-  readonly level: string;
-  readonly against: string;
-  readonly pairs: readonly CellPair[];
-  /** Cells of the level and of what it is held against; more than pairs where one has no partner. */
-  readonly cells: number;
-  /** The same at a level of another factor. */
-  readonly cellsWithin: (other: string, level: string) => number;
-}
-
-/** Whether every cell has its partner: an average over some of them would answer another question. */
-function isWhole({ pairs, cells }: Pick<LevelComparison, 'pairs' | 'cells'>): boolean {
-  return pairs.length > 0 && cells === 2 * pairs.length;
-}
 
 /**
  * What each of the crossed factors does: every level against its factor's control level, averaged over the other factors with
@@ -44,6 +25,7 @@ export function factorEffectsOf(
   input: JudgeInput,
   working: WorkingTrial,
   pooled: EffectError | undefined,
+  jointly: typeof familiesOf = familiesOf,
 ): readonly FactorEffect[] {
   if (!pooled || (input.factors?.names.length ?? 0) < 2) return [];
   const compared = levelComparisonsOf(input);
@@ -51,7 +33,9 @@ export function factorEffectsOf(
     .filter(isWhole)
     .map(each => ({ ...each, levelOfOther: null, shown: each.pairs }));
   const within = compared.flatMap(withinLevels);
-  return [averaged, within].flatMap(family => judgedTogether(family, input, working, pooled));
+  return [averaged, within].flatMap(family =>
+    judgedTogether(family, input, working, pooled, jointly),
+  );
 }
 
 type ShownComparison = LevelComparison & {
@@ -80,6 +64,7 @@ function judgedTogether(
   input: JudgeInput,
   working: WorkingTrial,
   pooled: EffectError,
+  jointly: typeof familiesOf,
 ): readonly FactorEffect[] {
   const contexts = family.flatMap(each => {
     const context = contextOf(each, input, working);
@@ -88,7 +73,7 @@ function judgedTogether(
   const differences = contexts.map(({ context }) => context.difference);
   const ofGardens = gardenErrorOf(blockInteractionOf(input, working));
   const spread = ofGardens ?? judgedSpreadOf(working, pooled, differences, input.confidence);
-  const familyOf = familiesOf(differences, spread, input.confidence);
+  const familyOf = jointly(differences, spread, input.confidence);
   return contexts.map(({ each, context }) => ({
     ...testedContrast(context, { pooled, spread }, familyOf(context.difference)),
     factor: each.factor,
@@ -126,40 +111,6 @@ function contextOf(
     control: trial.combinationOf(model, control),
     unitCounts: [unitsOf(treated), unitsOf(control)],
   };
-}
-
-function levelComparisonsOf({
-  factors,
-  treatments,
-  control,
-}: JudgeInput): readonly LevelComparison[] {
-  const { names, levelsOf } = factors ?? { names: [], levelsOf: {} };
-  const levels = (treatment: string): readonly string[] => levelsOf[treatment] ?? [];
-  return names.flatMap((factor, f) => {
-    const against = levels(control)[f] ?? '';
-    const others = [...new Set(treatments.map(name => levels(name)[f] ?? ''))];
-    return others
-      .filter(level => level !== against)
-      .map((level): LevelComparison => {
-        const pairs = treatments
-          .filter(name => levels(name)[f] === level)
-          .flatMap((treated): CellPair[] => {
-            const rest = levels(treated).map((own, i) => (i === f ? against : own));
-            const partner = treatments.find(name =>
-              levels(name).every((own, i) => own === rest[i]),
-            );
-            if (partner === undefined) return [];
-            const within = Object.fromEntries(
-              names.flatMap((name, i) => (i === f ? [] : [[name, rest[i] ?? '']])),
-            );
-            return [{ treated, control: partner, within }];
-          });
-        const own = treatments.filter(name => [level, against].includes(levels(name)[f] ?? ''));
-        const cellsWithin = (other: string, at: string): number =>
-          own.filter(name => levels(name)[names.indexOf(other)] === at).length;
-        return { factor, level, against, pairs, cells: own.length, cellsWithin };
-      });
-  });
 }
 
 /**

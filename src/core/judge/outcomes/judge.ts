@@ -16,10 +16,11 @@ import { designOf } from './design-of';
 import { compareEveryPair } from './every-pair';
 import { factorEffectsOf, interactionsOf } from './factor-effects';
 import { groupsOf } from './groups';
-import type { Contrast, Judgement, Pair, TreatmentGroup } from './judgement';
+import type { Call, Contrast, Judgement, Pair, TreatmentGroup } from './judgement';
 import { overallOf } from './overall';
 import { ruleOfLayout } from './re-randomisation-of';
 import { type EffectError, errorAnalysisOf } from './spread/error-strata';
+import type { familiesOf } from './spread/families';
 import { scoredTrialOf, type WorkingTrial, workingTrialOf } from './working/working-trial';
 
 /** Judges a trial whole, shuffle test included. */
@@ -89,11 +90,12 @@ function agreedContrast(
   { agreed, ...input }: JudgeInput,
   working: WorkingTrial,
   pooled: EffectError | undefined,
+  jointly?: typeof familiesOf,
 ): Contrast | null {
   if (!agreed) return null;
   const { one, other } = agreed;
   const asked = { ...input, treatments: [other, one], control: other };
-  return comparedWithControl(asked, working, pooled).contrasts[0] ?? null;
+  return comparedWithControl(asked, working, pooled, jointly).contrasts[0] ?? null;
 }
 
 /** Where units treated alike gave all the same, what can be counted still has its deals; so has one yes or no a unit. */
@@ -101,8 +103,9 @@ function comparedWithControl(
   input: JudgeInput,
   working: WorkingTrial,
   pooled: EffectError | undefined,
+  jointly?: typeof familiesOf,
 ): ControlComparisons {
-  const compared = compareWithControl(input, working, pooled);
+  const compared = compareWithControl(input, working, pooled, jointly);
   const isFlat = pooled === undefined && working.model.residualDf > 0;
   if (!isYesNo(input) && (!isFlat || input.outcome === 'continuous')) return compared;
   const control = working.trial.meanOf(working.model, input.control);
@@ -124,6 +127,24 @@ export function callsOf(
     adjustedMeans: adjustedMeans(input, working, groups),
     contrasts: comparedWithControl(input, working, spread).contrasts,
   };
+}
+
+/**
+ * Only what is called of the question's own comparisons (`askedComparisonsOf`), in their order: enough for made-up seasons.
+ *
+ * @param jointly how the comparisons are covered together, where that is known beforehand
+ */
+export function askedCallsOf(input: JudgeInput, jointly?: typeof familiesOf): readonly Call[] {
+  const working = workingTrialOf(input);
+  const { spread } = errorAnalysisOf(working.trial, working.model, working.leastSpread);
+  const agreed = agreedContrast(input, working, spread, jointly);
+  if (agreed) return [agreed.call];
+  const averaged = factorEffectsOf(input, working, spread, jointly).filter(
+    effect => effect.within === null,
+  );
+  const asked =
+    averaged.length > 0 ? averaged : comparedWithControl(input, working, spread, jointly).contrasts;
+  return asked.map(each => each.call);
 }
 
 /** The judgement with what the shuffles found put beside each contrast. */

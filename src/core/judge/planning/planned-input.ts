@@ -3,8 +3,14 @@ import { dealPlanOf } from '@/core/design/layouts/deal-plan';
 import type { LayoutRequest } from '@/core/design/layouts/layout-definition';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
-import { type JudgeInput, type Margin, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import {
+  type AgreedPair,
+  type JudgeInput,
+  type Margin,
+  STARTING_GUESS_CV,
+} from '@/core/judge/question/judge-input';
 import type { Treatment } from '@/core/trial/model/treatment';
+import type { PlannedReading } from './planned-reading';
 
 /** A trial that is only planned: what would be judged, once its units have values. */
 export interface PlannedTrial {
@@ -14,18 +20,21 @@ export interface PlannedTrial {
   readonly response: string;
   readonly better: JudgeInput['better'];
   readonly margin: Margin | null;
+  readonly reading: PlannedReading;
+  readonly agreed?: AgreedPair | undefined;
 }
 
 /** What the judge would take, its units dealt with this seed and without values yet. */
 export function plannedInput(
-  { request, treatments, unitWord, response, better, margin }: PlannedTrial,
+  { request, treatments, unitWord, response, better, margin, reading, agreed }: PlannedTrial,
   seed: number,
 ): JudgeInput {
   const factors = Object.keys(treatments[0]?.levels ?? {});
   const dealt = deal(dealPlanOf(request, treatments), seed);
   const { hasBlocks, isPaired, hasWholePlots } = LAYOUTS[request.kind];
   return {
-    outcome: 'continuous',
+    outcome: reading.outcome,
+    agreed,
     response,
     unitWord,
     treatmentName: factors.join(':'),
@@ -64,7 +73,8 @@ export function plannedInput(
     better,
     margin,
     confidence: 0.95,
-    shuffles: 0,
+    // One yes or no a unit is called by the deals: so many tell 5 from 4 of 100.
+    shuffles: reading.outcome === 'proportion' && reading.outOf === 1 ? 99 : 0,
     seed,
     isDeclared: true,
     priorCv: STARTING_GUESS_CV,

@@ -7,19 +7,21 @@ import { missingControls } from '@/core/design/question/control-advice';
 import { readQuestion } from '@/core/design/question/question-form';
 import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 import { QuestionForm } from '@/core/design/question/question-shape';
-import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';
 import { tQuantile } from '@/core/stats/distributions/distributions';
-import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { powerOfT } from '@/core/stats/distributions/power-of-t';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import { dryRuns } from './dry-run';
 import { type PlannedTrial, plannedInput } from './planned-input';
+import { plannedReadingOf } from './planning-guess';
 import { WHOLE_PLOT_SHARE } from './season-noise';
+import { seasonsOf } from './simulate-seasons';
 import { simulateVerdicts } from './simulate-verdicts';
 import { sizeCurve, sizesFor, splitsOf } from './size-curve';
+
+const WEIGHED = { outcome: 'continuous' } as const;
 
 const planOf = (
   treatments: number,
@@ -39,6 +41,7 @@ const planOf = (
   response: 'beans',
   better: 'higher',
   margin,
+  reading: WEIGHED,
 });
 
 // Without a margin the rule is Dunnett’s test: the share of simulated trials that see it is its closed power.
@@ -49,7 +52,12 @@ test.each([
 ])(
   '%d treatments of %d, %d better: the rule sees it as often as the closed form says',
   (treatments, each, effect) => {
-    const run = simulateVerdicts(plannedInput(planOf(treatments, each), 1), { cv: 0.3, effect }, 3);
+    const run = simulateVerdicts(
+      plannedInput(planOf(treatments, each), 1),
+      WEIGHED,
+      { cv: 0.3, level: 1, effect },
+      3,
+    );
     run?.run(20_000);
     const closed = closedPower(
       { kind: 'dunnett', groups: treatments, delta: effect, sd: 0.3, alpha: 0.05 },
@@ -60,7 +68,12 @@ test.each([
 );
 
 test('when nothing works, five in a hundred trials see something', () => {
-  const run = simulateVerdicts(plannedInput(planOf(4, 6), 1), { cv: 0.3, effect: 0 }, 5);
+  const run = simulateVerdicts(
+    plannedInput(planOf(4, 6), 1),
+    WEIGHED,
+    { cv: 0.3, level: 1, effect: 0 },
+    5,
+  );
   run?.run(20_000);
   const shares = run?.shares();
   // The three tests together have 5%; the two that are left to alarm beside the first have somewhat less.
@@ -72,7 +85,8 @@ test('a margin in percent is judged by Fieller’s interval, and asks for more',
   const shares = [null, { kind: 'percent', percent: 15 } as const].map(margin => {
     const run = simulateVerdicts(
       plannedInput(planOf(3, 8, margin, 0), 1),
-      { cv: 0.2, effect: 0.4 },
+      WEIGHED,
+      { cv: 0.2, level: 1, effect: 0.4 },
       7,
     );
     run?.run(4000);
@@ -82,97 +96,91 @@ test('a margin in percent is judged by Fieller’s interval, and asks for more',
   expect(shares[1]?.clearlySeen).toBeLessThan(shares[0]?.seen ?? 0);
 });
 
-// Two covers on whole beds, two feeds within. The first comparison lies within beds: 2b − 2 degrees of freedom, a variance of
-// 2 σ²/b, and, as the judge has it where comparisons have several degrees of freedom, an equal share of the 5% for each of three.
-test('in a split plot what lies within beds is seen as often as the closed form says', () => {
-  const covers = ['bare', 'mulched'].flatMap(cover =>
+// Two covers on whole beds, two feeds within. What is asked is each averaged over the other; as the judge has it where
+// comparisons have several degrees of freedom, each has an equal share of the 5%. Of b strips: covers by b − 1 degrees of freedom,
+// variance (2/b)(σ²/2 + that of beds); feeds by 2b − 2, variance σ²/b.
+const STRIPS = 5;
+const crossedPlan = (order: readonly ['cover' | 'feed', 'cover' | 'feed']): PlannedTrial => {
+  const cells = ['bare', 'mulched'].flatMap(cover =>
     ['water', 'feed'].map(feed => ({ cover, feed })),
   );
   const treatments = trialFixture({ treatments: 4 }).treatments.map((treatment, i) => ({
     ...treatment,
-    levels: { ...covers[i] },
-    name: `${covers[i]?.cover} ${covers[i]?.feed}`,
+    levels: Object.fromEntries(order.map(name => [name, cells[i]?.[name] ?? ''])),
+    name: `${cells[i]?.cover} ${cells[i]?.feed}`,
   }));
-  const b = 5;
-  const plan: PlannedTrial = {
+  return {
     ...planOf(4, 1),
     treatments,
     request: {
       ...BLANK_LAYOUT,
       kind: 'split-plot',
       each: 1,
-      blockCount: b,
+      blockCount: STRIPS,
       blockWord: 'strip',
       wholeFactor: 'cover',
       wholeWord: 'bed',
     },
   };
-  const run = simulateVerdicts(plannedInput(plan, 1), { cv: 0.2, effect: 0.4 }, 3);
-  run?.run(20_000);
-  const critical = tQuantile(1 - 0.05 / 6, 2 * b - 2);
-  expect(
-    Math.abs(
-      (run?.shares().seen ?? 9) - powerOfT(0.4 / (0.2 * Math.sqrt(2 / b)), critical, 2 * b - 2),
-    ),
-  ).toBeLessThan(3 * Math.sqrt(0.25 / 20_000));
-  expect(run?.shares().falseAlarm).toBeLessThan(0.06);
-});
+};
+test.each([
+  [
+    'covers',
+    ['cover', 'feed'],
+    STRIPS - 1,
+    (2 / STRIPS) * (0.2 ** 2 / 2 + (WHOLE_PLOT_SHARE * 0.2) ** 2),
+  ],
+  ['feeds', ['feed', 'cover'], 2 * STRIPS - 2, 0.2 ** 2 / STRIPS],
+] as const)(
+  'in a split plot %s are seen as often as the closed form says',
+  (_, order, df, variance) => {
+    const run = simulateVerdicts(
+      plannedInput(crossedPlan(order), 1),
+      WEIGHED,
+      { cv: 0.2, level: 1, effect: 0.3 },
+      3,
+    );
+    run?.run(20_000);
+    const closed = powerOfT(0.3 / Math.sqrt(variance), tQuantile(1 - 0.05 / 4, df), df);
+    expect(Math.abs((run?.shares().seen ?? 9) - closed)).toBeLessThan(3 * Math.sqrt(0.25 / 20_000));
+  },
+);
 
-test('the planner calls a split plot as often as the judge does of seasons drawn plot by plot', () => {
-  const covers = ['bare', 'mulched'].flatMap(cover =>
-    ['water', 'feed'].map(feed => ({ cover, feed })),
-  );
-  const treatments = trialFixture({ treatments: 4 }).treatments.map((treatment, i) => ({
-    ...treatment,
-    levels: { ...covers[i] },
-    name: `${covers[i]?.cover} ${covers[i]?.feed}`,
-  }));
-  const plan: PlannedTrial = {
-    ...planOf(4, 1),
-    treatments,
-    request: {
-      ...BLANK_LAYOUT,
-      kind: 'split-plot',
-      each: 1,
-      blockCount: 5,
-      blockWord: 'strip',
-      wholeFactor: 'cover',
-      wholeWord: 'bed',
-    },
-  };
-  const input = plannedInput(plan, 1);
-  const planned = simulateVerdicts(input, { cv: 0.2, effect: 0.4 }, 3);
-  planned?.run(20_000);
-  const SEASONS = 200;
-  let seen = 0;
-  for (let seed = 1; seed <= SEASONS; seed++) {
-    const random = seededRandom(seed);
-    const bedError = new Map<string, number>();
-    const units = input.units.map(unit => {
-      const bed = `${unit.blocks.join()} ${unit.wholePlot}`;
-      const luck = bedError.get(bed) ?? WHOLE_PLOT_SHARE * 0.2 * normalDraw(random);
-      bedError.set(bed, luck);
-      return {
-        ...unit,
-        value:
-          1 + (unit.treatment === input.treatments[1] ? 0.4 : 0) + luck + 0.2 * normalDraw(random),
-      };
-    });
-    const call = judgeWithoutShuffle({ ...input, units }).contrasts.find(
-      contrast => contrast.treatment === input.treatments[1],
-    )?.call;
-    seen += Number(call === 'better' || call === 'clearly-better');
-  }
-  // The comparison lies within beds, so that their luck does not touch it.
-  const share = planned?.shares().seen ?? 9;
-  expect(Math.abs(seen / SEASONS - share)).toBeLessThan(
-    4 * Math.sqrt((share * (1 - share)) / SEASONS),
-  );
-});
+test.each([
+  ['over the whole bench', planOf(3, 6)],
+  ['blocks, a margin in percent', planOf(4, 1, { kind: 'percent', percent: 15 }, 5)],
+  ['blocks, a margin in its own unit', planOf(2, 1, { kind: 'absolute', amount: 30 }, 6)],
+  [
+    'a pair that was agreed on',
+    { ...planOf(3, 1, null, 6), agreed: { one: 'feed 2', other: 'feed 1' } },
+  ],
+  ['a split plot', crossedPlan(['feed', 'cover'])],
+] as const)(
+  'the planner calls as often as the judge does of seasons drawn unit by unit: %s',
+  (_, plan) => {
+    const input = plannedInput(plan, 1);
+    const truth = { cv: 0.2, level: 200, effect: 70 };
+    const planned = simulateVerdicts(input, WEIGHED, truth, 3);
+    planned?.run(20_000);
+    const season = seasonsOf(input, WEIGHED, truth, 4);
+    const SEASONS = 300;
+    const first = Array.from({ length: SEASONS }, () => season()[0]);
+    const shareOf = (...calls: readonly string[]): number =>
+      first.filter(call => call !== undefined && calls.includes(call)).length / SEASONS;
+    const shares = planned?.shares();
+    for (const [drawn, expected] of [
+      [shareOf('better', 'clearly-better'), shares?.seen ?? 9],
+      [shareOf('clearly-better'), shares?.clearlySeen ?? 9],
+    ] as const)
+      expect(Math.abs(drawn - expected)).toBeLessThan(
+        4 * Math.sqrt(Math.max(0.01, expected * (1 - expected)) / SEASONS),
+      );
+  },
+);
 
 test('one unit each leaves nothing to simulate', () => {
   expect(
-    simulateVerdicts(plannedInput(planOf(3, 1), 1), { cv: 0.3, effect: 0.5 }, 1),
+    simulateVerdicts(plannedInput(planOf(3, 1), 1), WEIGHED, { cv: 0.3, level: 1, effect: 0.5 }, 1),
   ).toBeUndefined();
 });
 
@@ -229,6 +237,7 @@ describe.each(QUESTION_PATTERNS.map(pattern => [pattern.asks, pattern] as const)
       response: 'beans',
       better: main?.better ?? 'higher',
       margin: main?.margin ?? null,
+      reading: plannedReadingOf(main?.scale ?? null, 60),
     };
 
     test('makes a trial that can be laid out and judged, and has the control it needs', () => {
@@ -295,7 +304,13 @@ test('a curve grows size by size, rises with the size, and adds up its trials', 
   const plan = planOf(3, 4, { kind: 'percent', percent: 15 });
   const sizes = sizesFor(plan);
   expect(sizes).toContain(4);
-  const growing = sizeCurve({ plan, cv: 0.2, effect: 0.4, sizes, own: 4, seed: 1 });
+  const growing = sizeCurve({
+    plan,
+    truth: { cv: 0.2, level: 1, effect: 0.4 },
+    sizes,
+    own: 4,
+    seed: 1,
+  });
   expect(growing.curve()).toEqual([]);
   growing.advance(sizes.indexOf(12), 300);
   growing.advance(sizes.indexOf(3), 100);

@@ -2,31 +2,26 @@ import { buildTrialModel } from '@/core/design/linear/trial-model';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import { errorStrataOf } from '@/core/judge/outcomes/spread/error-strata';
 import { equalShares } from '@/core/judge/outcomes/spread/families';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { callOf, isBetter, isWorse } from '@/core/judge/verdict/call';
+import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';
+import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
+import { callOf, isBetter, isWorse, marginAmount } from '@/core/judge/verdict/call';
 import { largestT } from '@/core/stats/distributions/multivariate-t';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { type Covariance, fiellerInterval } from '@/core/stats/linear/fieller';
 import type { Combination } from '@/core/stats/linear/linear-model';
+import type { PlannedReading, PlannedTruth } from './planned-reading';
 import { type Noise, noisy } from './season-noise';
-
-/** A truth that a planned trial is tried on. */
-export interface PlannedTruth {
-  /** SD of units treated alike over the control's mean. */
-  readonly cv: number;
-  /** True gain of the one treatment that works, as a share of the control's mean, in the good direction. */
-  readonly effect: number;
-}
+import { seasonsOf } from './simulate-seasons';
 
 /** How often simulated trials came to which verdict. */
 export interface VerdictShares {
   readonly trials: number;
-  /** The treatment that works was called better, or clearly better. */
+  /** The comparison that works was called better, or clearly better. */
   readonly seen: number;
   readonly clearlySeen: number;
   /** It was called worse, or shown not to matter. */
   readonly missed: number;
-  /** One of the treatments that do nothing was called better or worse; null where there is none. */
+  /** One of the comparisons that do nothing was called better or worse; null where there is none. */
   readonly falseAlarm: number | null;
 }
 
@@ -37,79 +32,118 @@ export interface VerdictSimulation {
 }
 
 /**
- * Tries the very verdict rule on made-up trials of a planned layout. In a linear model all that the rule looks at are the
- * adjusted means and the residual mean square; they are drawn from their exact distributions, which is the same as
- * drawing every unit and fitting, only sooner.
+ * Tries the very verdict rule on made-up trials of a planned layout, on the comparisons that its question asks. What is weighed
+ * is drawn in its sums (`byDistributions`); everything else unit by unit, and judged as the real readings will be.
+ *
+ * @param input a planned trial (`plannedInput`)
+ * @returns undefined where the layout leaves no spread to judge by, or can't make the question's first comparison
+ */
+export function simulateVerdicts(
+  input: JudgeInput,
+  reading: PlannedReading,
+  truth: PlannedTruth,
+  seed: number,
+): VerdictSimulation | undefined {
+  const comparisons = askedComparisonsOf(input).length;
+  const season =
+    reading.outcome === 'continuous'
+      ? byDistributions(input, truth, seed)
+      : canBeJudged(input)
+        ? seasonsOf(input, reading, truth, seed)
+        : undefined;
+  if (!season) return undefined;
+  const tally = { trials: 0, seen: 0, clearly: 0, missed: 0, alarms: 0 };
+  return {
+    run: trials => {
+      for (let i = 0; i < trials; i++) count(season(), tally);
+    },
+    shares: () => sharesOf(tally, comparisons),
+  };
+}
+
+function canBeJudged(input: JudgeInput): boolean {
+  const planned = plannedCombinations(input);
+  return planned !== undefined && planned.model.residualDf > 0;
+}
+
+/**
+ * In a linear model all that the rule looks at are the adjusted means and the residual mean square; they are drawn from their
+ * exact distributions, which is the same as drawing every unit and fitting, only sooner. That each treatment may be judged by
+ * its own spread is left out: where they spread alike, as here, the rule seldom does it.
  *
  * In a split plot the two mean squares are drawn each from its own, which is exact where it is balanced; its critical
  * values are those of the expected degrees of freedom, where the judge takes Satterthwaite's of the data.
  *
- * @param input a planned trial (`plannedInput`)
- * @returns undefined where the layout leaves no spread to judge by, or can't compare the treatment with the control
+ * @returns one season's calls, in the order of the comparisons: the first works, the others do nothing
  */
-export function simulateVerdicts(
+function byDistributions(
   input: JudgeInput,
-  truth: PlannedTruth,
+  { cv, level, effect }: PlannedTruth,
   seed: number,
-): VerdictSimulation | undefined {
+): (() => readonly Call[]) | undefined {
   const planned = plannedCombinations(input);
-  const noiseOf = planned && noisy(planned.model, planned.strata, truth.cv);
+  const noiseOf = planned && noisy(planned.model, planned.strata, cv);
   if (!planned || !noiseOf) return undefined;
-  const { control, comparisons } = planned;
+  const { comparisons } = planned;
   const criticals = criticalsOf(
     comparisons.map(({ difference }) => difference),
     noiseOf,
     input.confidence,
   );
   const random = seededRandom(seed);
-  const gain = input.better === 'higher' ? truth.effect : -truth.effect;
-  /** One made-up season's calls, in the order of the comparisons: the first works, the others do nothing. */
-  const season = (): readonly Call[] => {
+  const gain = (input.better === 'higher' ? effect : -effect) / level;
+  // In shares of an untreated unit.
+  const margin: Margin | null =
+    input.margin?.kind === 'absolute'
+      ? { kind: 'absolute', amount: input.margin.amount / level }
+      : input.margin;
+  return () => {
     const noise = noiseOf.draw(random);
     const drawn = (combination: Combination, expected: number): Combination => ({
       direction: combination.direction,
       estimate: expected + noise.along(combination),
     });
-    const base = drawn(control, 1);
-    return comparisons.map(({ mean, difference }, i) => {
-      const effect = i === 0 ? gain : 0;
-      const gap = drawn(difference, effect);
-      return callFor(input, base, drawn(mean, 1 + effect), gap, noise.covariance, criticals[i]!);
+    return comparisons.map(({ mean, control, difference }, i) => {
+      const expected = i === 0 ? gain : 0;
+      const season: Season = {
+        control: drawn(control, 1),
+        mean: drawn(mean, 1 + expected),
+        difference: drawn(difference, expected),
+        covariance: noise.covariance,
+      };
+      return callFor({ better: input.better, margin }, season, criticals[i]!);
     });
-  };
-  const tally = { trials: 0, seen: 0, clearly: 0, missed: 0, alarms: 0 };
-  return {
-    run: trials => {
-      for (let i = 0; i < trials; i++) count(season(), tally);
-    },
-    shares: () => sharesOf(tally, comparisons.length),
   };
 }
 
 interface PlannedComparison {
   readonly mean: Combination;
+  readonly control: Combination;
   readonly difference: Combination;
 }
 
-/** What the verdict would be made of: the control's mean, and each comparison with it that the layout can make. */
+/** What the verdict would be made of: each of the question's comparisons that the layout can make, the first one among them. */
 function plannedCombinations(input: JudgeInput) {
-  const trial = buildTrialModel({
-    ...input,
-    units: input.units.map((unit, i) => ({ ...unit, value: i % 2 })),
-  });
+  const trial = buildTrialModel(withoutReadings(input));
   const model = trial.fit(trial.units.map(unit => unit.value));
-  const tests = input.treatments.filter(name => name !== input.control);
-  const control = trial.meanOf(model, input.control);
-  const [first, ...others] = tests.map(name => ({
-    mean: trial.meanOf(model, name),
-    difference: trial.differenceOf(model, name, input.control),
+  const averageOf = (names: readonly string[], sign: number) =>
+    names.map(name => [name, sign / names.length] as const);
+  const asked = askedComparisonsOf(input).map(({ treated, controls }) => ({
+    mean: trial.combinationOf(model, averageOf(treated, 1)),
+    control: trial.combinationOf(model, averageOf(controls, 1)),
+    difference: trial.combinationOf(model, [...averageOf(treated, 1), ...averageOf(controls, -1)]),
   }));
-  if (!control || !first?.difference || !first.mean) return undefined;
-  const comparisons = [first, ...others].flatMap(({ mean, difference }): PlannedComparison[] =>
-    mean && difference ? [{ mean, difference }] : [],
+  const comparisons = asked.flatMap(({ mean, control, difference }): PlannedComparison[] =>
+    mean && control && difference ? [{ mean, control, difference }] : [],
   );
+  if (!asked[0]?.difference || comparisons.length === 0) return undefined;
   const strata = trial.wholePlot && errorStrataOf(trial, trial.wholePlot, model);
-  return { control, comparisons, model, strata };
+  return { comparisons, model, strata };
+}
+
+/** A planned trial as its model takes it: what its units read plays no part. */
+export function withoutReadings(input: JudgeInput): JudgeInput {
+  return { ...input, units: input.units.map((unit, i) => ({ ...unit, value: i % 2 })) };
 }
 
 interface Tally {
@@ -141,15 +175,16 @@ function sharesOf({ trials, seen, clearly, missed, alarms }: Tally, comparisons:
   };
 }
 
+/** What one season's readings come to, for one comparison. */
+interface Season extends PlannedComparison {
+  readonly covariance: Covariance;
+}
+
 function callFor(
-  input: JudgeInput,
-  control: Combination,
-  mean: Combination,
-  difference: Combination,
-  covariance: Covariance,
+  { better, margin }: Pick<JudgeInput, 'better' | 'margin'>,
+  { control, mean, difference, covariance }: Season,
   { critical, equivalence }: Critical,
-) {
-  const { margin } = input;
+): Call {
   if (margin?.kind === 'percent' && control.estimate > 0) {
     const adjusted = fiellerInterval(mean, control, covariance, critical);
     const inner = fiellerInterval(mean, control, covariance, equivalence);
@@ -158,16 +193,19 @@ function callFor(
     if (adjusted && inner)
       return callOf(
         { adjusted: inPercent(adjusted), equivalence: inPercent(inner), margin: margin.percent },
-        input.better,
+        better,
       );
   }
   const se = Math.sqrt(covariance(difference, difference));
-  const size = margin?.kind === 'percent' ? (Math.abs(control.estimate) * margin.percent) / 100 : 0;
   const around = (t: number) =>
     [difference.estimate - t * se, difference.estimate + t * se] as const;
   return callOf(
-    { adjusted: around(critical), equivalence: around(equivalence), margin: size },
-    input.better,
+    {
+      adjusted: around(critical),
+      equivalence: around(equivalence),
+      margin: marginAmount(margin, Math.abs(control.estimate)),
+    },
+    better,
   );
 }
 

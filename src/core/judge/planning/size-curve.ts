@@ -1,15 +1,21 @@
 import { LAYOUTS } from '@/core/design/layouts/layouts';
+import { buildTrialModel } from '@/core/design/linear/trial-model';
 import { closedPower, differenceSeen } from '@/core/design/power/closed-power';
 import type { PlannedTrial } from './planned-input';
 import { plannedInput } from './planned-input';
-import { simulateVerdicts, type VerdictShares, type VerdictSimulation } from './simulate-verdicts';
+import type { PlannedTruth } from './planned-reading';
+import {
+  simulateVerdicts,
+  type VerdictShares,
+  type VerdictSimulation,
+  withoutReadings,
+} from './simulate-verdicts';
+import { smallestDealP } from './smallest-deal-p';
 
 /** What is asked of a plan: how often it sees a gain, by its size. */
 export interface SizeQuestion {
   readonly plan: PlannedTrial;
-  readonly cv: number;
-  /** The true gain, as a share of the control's mean. */
-  readonly effect: number;
+  readonly truth: PlannedTruth;
   /** Sizes to look at, one of them the plan's own: units of each treatment, or blocks where each holds one. */
   readonly sizes: readonly number[];
   readonly own: number;
@@ -22,10 +28,12 @@ export interface SizePoint {
   readonly units: number;
   /** By simulation of the verdict rule; null before the first trials, and where nothing is left to judge by. */
   readonly shares: VerdictShares | null;
-  /** The chance that one gain is seen, in closed form; null for a single unit each. */
+  /** The chance that one gain is seen, in closed form; null for a single unit each, and where no closed form fits the question. */
   readonly closed: number | null;
-  /** The smallest gain seen four times in five, as a share of the mean; null for a single unit each. */
+  /** The smallest gain seen four times in five, as a share of the mean; null as before. */
   readonly smallestSeen: number | null;
+  /** How rare the largest gap can get among the deals. */
+  readonly smallestP: number;
 }
 
 export type SizeCurve = readonly SizePoint[];
@@ -55,8 +63,13 @@ export function sizeCurve(question: SizeQuestion): GrowingCurve {
     const input = plannedInput(plan, question.seed);
     const units = input.units.length;
     return {
-      point: { size, units, ...closedForm(plan, units, question) },
-      simulation: simulateVerdicts(input, question, question.seed + size),
+      point: {
+        size,
+        units,
+        smallestP: smallestDealP(input, buildTrialModel(withoutReadings(input))),
+        ...closedForm(plan, units, question.truth),
+      },
+      simulation: simulateVerdicts(input, plan.reading, question.truth, question.seed + size),
     };
   };
   return {
@@ -98,10 +111,12 @@ function sized(plan: PlannedTrial, size: number): PlannedTrial {
 
 /** Dunnett's power with the units that the plan has of each; blocks cost degrees of freedom that are few beside the rest. */
 function closedForm(
-  { treatments, request }: PlannedTrial,
+  plan: PlannedTrial,
   units: number,
-  { cv, effect }: SizeQuestion,
+  { cv, effect, level }: PlannedTruth,
 ): Pick<SizePoint, 'closed' | 'smallestSeen'> {
+  if (!isPlainQuestion(plan)) return { closed: null, smallestSeen: null };
+  const { treatments, request } = plan;
   const groups = treatments.length;
   const control =
     !LAYOUTS[request.kind].hasBlocks && request.controlEach !== null
@@ -109,11 +124,20 @@ function closedForm(
       : units / groups;
   const each = (units - control) / (groups - 1);
   if (each < 2 || control < 2) return { closed: null, smallestSeen: null };
-  const plan = { kind: 'dunnett', groups, sd: cv, alpha: 0.05 } as const;
+  const dunnett = { kind: 'dunnett', groups, sd: cv, alpha: 0.05 } as const;
   return {
-    closed: closedPower({ ...plan, delta: effect }, each, control),
-    smallestSeen: differenceSeen(plan, each, WANTED, control),
+    closed: closedPower({ ...dunnett, delta: effect / level }, each, control),
+    smallestSeen: differenceSeen(dunnett, each, WANTED, control),
   };
+}
+
+/** Whether each treatment is weighed against the control: of anything else the closed form knows nothing. */
+export function isPlainQuestion({ reading, agreed, treatments }: PlannedTrial): boolean {
+  return (
+    reading.outcome === 'continuous' &&
+    agreed === undefined &&
+    Object.keys(treatments[0]?.levels ?? {}).length < 2
+  );
 }
 
 /** A plan's own size on its curve: units of each, or blocks. */
@@ -123,6 +147,8 @@ export function sizeOf({ request }: PlannedTrial): number {
 
 const USUAL_SIZES = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20] as const;
 const MOST_UNITS = 240;
+/** Judged unit by unit each made-up season takes its time. */
+const MOST_UNITS_DRAWN = 120;
 
 /** Sizes worth looking at, the plan's own among them; a square has only one. */
 export function sizesFor(plan: PlannedTrial): readonly number[] {
@@ -131,9 +157,10 @@ export function sizesFor(plan: PlannedTrial): readonly number[] {
   if (growsBy === 'nothing') return [own];
   const perSize =
     plan.treatments.length * (growsBy === 'each' ? 1 : Math.max(1, plan.request.each));
+  const most = plan.reading.outcome === 'continuous' ? MOST_UNITS : MOST_UNITS_DRAWN;
   const sizes = USUAL_SIZES.filter(
     size =>
-      size * perSize <= MOST_UNITS &&
+      size * perSize <= most &&
       (plan.request.perBlock === null || size * plan.request.perBlock >= plan.treatments.length),
   );
   return [...new Set([...sizes, own])].sort((a, b) => a - b);

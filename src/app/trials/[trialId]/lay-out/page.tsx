@@ -2,9 +2,10 @@ import type { Metadata } from 'next';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { canMove } from '@/core/design/site/moving-round';
+import { plannedReadingOf } from '@/core/judge/planning/planning-guess';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { outcomeOf } from '@/core/judge/question/unit-outcome';
-import { mainMeasure } from '@/core/judge/units/trial-analysis';
+import { agreedPairOf, mainMeasure } from '@/core/judge/units/trial-analysis';
+import { daysBetween } from '@/core/time/garden-day';
 import { traitLines } from '@/core/trial/forms/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { savedBenchDraft } from '@/features/lay-out/bench-draft';
@@ -45,8 +46,17 @@ export default async function LayOutPage(props: TrialPageProps) {
         unitWord={data.trial.unitWord}
         tags={tagsOf(data)}
         treatments={data.treatments}
-        isByKind={outcomeOf(main.scale) !== 'continuous'}
-        question={{ response: main.response, better: main.better, margin: main.margin }}
+        question={{
+          response: main.response,
+          better: main.better,
+          margin: main.margin,
+          agreed: agreedPairOf(data),
+          reading: plannedReadingOf(
+            main.scale,
+            daysBetween(data.trial.startsOn, data.trial.endsOn),
+          ),
+        }}
+        marginUnit={main.unit}
         system={garden.system}
         costEach={data.trial.money?.costEach ?? null}
         keyRule={data.trial.rules.key}
