@@ -5,9 +5,9 @@ import { type SizeCurve, type SizeQuestion, sizeCurve } from '@/core/judge/plann
 
 const FIRST_TRIALS = 100;
 const ROUNDS = [400, 2500];
-/** Judged unit by unit: a tenth of a second and more for so many. */
+/** Judged unit by unit: some milliseconds each. */
 const FIRST_SEASONS = 40;
-const SEASON_ROUNDS = [80, 120];
+const SEASON_ROUNDS = [80, 280];
 const AT_ONCE = 20;
 
 // The question that is being answered: a newer one ends the older, so that the worker is ready at once.

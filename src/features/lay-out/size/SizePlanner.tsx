@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
-import type { PlannedTrial } from '@/core/judge/planning/planned-input';
+import { type PlannedTrial, plannedInput } from '@/core/judge/planning/planned-input';
 import type { PlannedTruth } from '@/core/judge/planning/planned-reading';
 import { gainWords } from '@/core/judge/planning/planning-guess';
 import {
@@ -14,6 +14,7 @@ import {
   sizeOf,
   sizesFor,
 } from '@/core/judge/planning/size-curve';
+import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';
 import { counted, pluralOf } from '@/core/words/plural';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -187,7 +188,8 @@ function Words({
   const enough = curve.find(point => (point.shares?.seen ?? 0) >= 0.8);
   return (
     <p>
-      With {counted(own.units, plan.unitWord)} a true gain of {gain} is seen{' '}
+      With {counted(own.units, plan.unitWord)} a true gain of {gain}
+      {isPlainQuestion(plan) ? '' : ` by ${askedWords(plan)}`} is seen{' '}
       <b>{Math.round(100 * own.shares.seen)} times of 100</b>.
       {own.smallestSeen !== null &&
         ` Seen four times in five: ${Math.round(100 * own.smallestSeen)}% or more.`}{' '}
@@ -201,6 +203,12 @@ function Words({
   );
 }
 
+/** What the gain is that of, where it is not one treatment against the control. */
+function askedWords(plan: PlannedTrial): string {
+  const [asked] = askedComparisonsOf(plannedInput(plan, SEED));
+  return `${asked?.name ?? ''}${(asked?.treated.length ?? 1) > 1 ? ' averaged over the rest' : ''}`;
+}
+
 const RARE_ENOUGH = 0.05;
 
 /** How rare even the largest gap can get among the deals of so many units. */
@@ -208,7 +216,7 @@ function dealWords(smallestP: number): string {
   const times = 100 * smallestP;
   return smallestP > RARE_ENOUGH
     ? `Even the largest gap turns up in ${Math.round(times)} of 100 deals of so few: the deals alone could never settle it.`
-    : `The largest gap can be as rare as ${times < 0.1 ? 'less than 1 in 1,000' : `${Number(times.toPrecision(2))} in 100`} of the deals.`;
+    : `Among the deals the largest gap can be ${times < 0.1 ? 'rarer than 1 in 1,000' : `as rare as ${Number(times.toPrecision(2))} in 100`}.`;
 }
 
 const Sizes = styled.section`
