@@ -7,13 +7,18 @@ import { studentised } from './refitted-max-t';
 // Below this share of the spread about the blocks, what is left after the treatments is rounding.
 const NOTHING_LEFT = 1e-12;
 
-/**
- * |t| of every treatment against the control as a function of the labels. The array it returns is used again at the next
- * call. A comparison that the layout can't make stays NaN.
- */
-export function maxT(
-  problem: PermutationProblem,
-): ((labels: Int32Array) => Float64Array) | undefined {
+/** |t| of every treatment against the control. The arrays are used again at the next call; what can't be compared stays NaN. */
+export interface GapStatistic {
+  readonly of: (labels: Int32Array) => Float64Array;
+  /** The same from the sums by treatment of some values, where nothing else of the labels counts. */
+  readonly bySums?: {
+    readonly values: Float64Array;
+    readonly of: (sums: Float64Array) => Float64Array;
+  };
+}
+
+/** The normal equations are solved once: for deals that leave the count of each treatment in each block as it is. */
+export function maxT(problem: PermutationProblem): GapStatistic | undefined {
   const units = problem.y.length;
   const blockColumns = problem.blocks.flatMap(term => term.columns);
   const basis = orthonormalBasis(units, blockColumns).vectors;
@@ -28,7 +33,7 @@ export function maxT(
   if (residualDf < 1 || total <= NOTHING_LEFT * squareSum(problem.y)) return undefined;
   const response = { y, total, residualDf, treatments: problem.treatments };
   return usesCovariate && z
-    ? adjustedGaps(response, inverse, z, zSquare)
+    ? { of: adjustedGaps(response, inverse, z, zSquare) }
     : plainGaps(response, inverse);
 }
 
@@ -46,17 +51,24 @@ interface Response {
 function plainGaps(
   { y, total, residualDf, treatments }: Response,
   { g, estimable }: Inverse,
-): (labels: Int32Array) => Float64Array {
+): GapStatistic {
   const comparisons = treatments - 1;
-  const sums = new Float64Array(treatments);
+  const own = new Float64Array(treatments);
   const effects = new Float64Array(comparisons);
   const gaps = new Float64Array(comparisons);
-  return labels => {
-    const left = total - solveEffects(y, labels, g, sums, effects);
+  const ofSums = (sums: Float64Array): Float64Array => {
+    const left = total - solveEffects(sums, g, effects);
     const ms = left > NOTHING_LEFT * total ? left / residualDf : 0;
     for (let i = 0; i < comparisons; i++)
       gaps[i] = estimable[i] ? studentised(effects[i]!, g[i * comparisons + i]! * ms) : Number.NaN;
     return gaps;
+  };
+  return {
+    of: labels => {
+      sumByTreatment(y, labels, own);
+      return ofSums(own);
+    },
+    bySums: { values: y, of: ofSums },
   };
 }
 
@@ -75,10 +87,12 @@ function adjustedGaps(
   let blockFreeCross = 0;
   for (let unit = 0; unit < y.length; unit++) blockFreeCross += y[unit]! * z[unit]!;
   return labels => {
-    const zLeft = zSquare - solveEffects(z, labels, g, sums, slopes);
-    const yLeft = total - solveEffects(y, labels, g, sums, effects);
+    sumByTreatment(z, labels, sums);
+    const zLeft = zSquare - solveEffects(sums, g, slopes);
+    sumByTreatment(y, labels, sums);
+    const yLeft = total - solveEffects(sums, g, effects);
     let cross = blockFreeCross;
-    for (let i = 0; i < comparisons; i++) cross -= slopes[i]! * sums[i + 1]!; // sums still hold y
+    for (let i = 0; i < comparisons; i++) cross -= slopes[i]! * sums[i + 1]!;
     const usable = zLeft > NOTHING_LEFT * zSquare;
     const slope = usable ? cross / zLeft : 0;
     const left = yLeft - slope * cross;
@@ -93,22 +107,19 @@ function adjustedGaps(
   };
 }
 
+function sumByTreatment(values: Float64Array, labels: Int32Array, into: Float64Array): void {
+  into.fill(0);
+  for (let unit = 0; unit < values.length; unit++) into[labels[unit]!]! += values[unit]!;
+}
+
 /**
  * Least squares of the treatments' effects against the control.
  *
- * @param sums room for the sums by treatment; holds them afterwards
+ * @param sums by treatment
  * @param into takes the effects
  * @returns the sum of squares they explain
  */
-function solveEffects(
-  values: Float64Array,
-  labels: Int32Array,
-  g: Inverse['g'],
-  sums: Float64Array,
-  into: Float64Array,
-): number {
-  sums.fill(0);
-  for (let unit = 0; unit < values.length; unit++) sums[labels[unit]!]! += values[unit]!;
+function solveEffects(sums: Float64Array, g: Inverse['g'], into: Float64Array): number {
   const comparisons = into.length;
   let explained = 0;
   for (let i = 0; i < comparisons; i++) {

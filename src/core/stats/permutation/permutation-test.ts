@@ -1,8 +1,9 @@
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
-import { maxT } from './max-t';
+import { type GapStatistic, maxT } from './max-t';
 import type { PermutationProblem } from './permutation-problem';
 import { isBalanced, reRandomisationOf } from './re-randomisation';
 import { refittedMaxT } from './refitted-max-t';
+import { type SummedDeals, summedDeals } from './summed-deals';
 
 /** What a shuffle test found, or has found so far. */
 export interface PermutationResult {
@@ -62,13 +63,21 @@ export function startPermutationTest(
   const exact = dealer.arrangements <= MOST_EXACT_ARRANGEMENTS;
   const total = exact ? dealer.arrangements : deals;
   const labels = Int32Array.from(problem.treatment);
-  const tally = startTally(statistic(labels)); // before the labels move: this is the deal that was really made
-  const nextDeal = exact ? dealer.every() : dealer.random(seededRandom(seed));
+  const tally = startTally(statistic.of(labels)); // before the labels move: this is the deal that was really made
+  const random = seededRandom(seed);
+  const nextDeal = exact ? dealer.every() : dealer.random(random);
+  const { bySums } = statistic;
+  const summed = exact || !bySums ? undefined : summedDeals(problem, bySums.values, random);
   let done = 0;
   let counted = 0;
 
+  const makeSummedDeals = (deals: SummedDeals, until: number): void => {
+    for (; done < until; done++) tally.add(bySums!.of(deals.next()));
+    counted = done;
+  };
   const makeDeals = (wanted: number): boolean => {
     const until = Math.min(total, done + wanted);
+    if (summed) makeSummedDeals(summed, until);
     for (; done < until; done++) {
       nextDeal();
       let isAllowed = isBalanced(problem.balance, dealer.dealt, problem.treatments);
@@ -79,7 +88,7 @@ export function startPermutationTest(
       if (!isAllowed) continue;
       for (let unit = 0; unit < labels.length; unit++)
         labels[unit] = dealer.dealt[problem.dealtUnits[unit]!]!;
-      tally.add(statistic(labels));
+      tally.add(statistic.of(labels));
       counted += 1;
     }
     return done < total;
@@ -89,7 +98,7 @@ export function startPermutationTest(
     exact,
     step: makeDeals,
     done: () => done,
-    latest: () => ({ treatment: [...labels], largestT: tally.latest() }),
+    latest: () => ({ treatment: [...(summed?.labels() ?? labels)], largestT: tally.latest() }),
     result: () => ({ exact, arrangements: counted, seed, ...tally.summary(exact, counted) }),
   };
 }
@@ -101,16 +110,16 @@ const MOST_TRIES = 2000;
  * The studentised gaps as a function of the labels. Where a deal leaves the count of each treatment in each block as it
  * is, the normal equations are solved once, and a deal costs one pass over the units; otherwise each deal is fitted anew.
  */
-function statisticOf(
-  problem: PermutationProblem,
-): ((labels: Int32Array) => Float64Array) | undefined {
+function statisticOf(problem: PermutationProblem): GapStatistic | undefined {
   const { rule } = problem;
   const keepsCounts =
     (problem.placeColumns ?? []).length === 0 &&
     problem.wholePlot === undefined &&
     rule.kind !== 'split-plot' &&
     (rule.kind === 'latin-square' ? rule.square : rule.stratum).length === problem.y.length;
-  return keepsCounts ? maxT(problem) : refittedMaxT(problem);
+  if (keepsCounts) return maxT(problem);
+  const of = refittedMaxT(problem);
+  return of && { of };
 }
 
 /** Runs a test to its end. */
@@ -135,18 +144,20 @@ function startTally(first: Float64Array) {
   const asLarge = new Int32Array(observed.length);
   const largestAsLarge = new Int32Array(observed.length);
   const counts = new Int32Array(BINS);
-  let latest = largestOf(observed);
+  // In an array: a number that outlives the call would be put on the heap anew at every deal.
+  const latest = new Float64Array([largestOf(observed)]);
 
   return {
     add: (gaps: Float64Array): void => {
-      latest = largestOf(gaps);
+      const largest = largestOf(gaps);
+      latest[0] = largest;
       for (let c = 0; c < gaps.length; c++) {
         if (gaps[c]! >= thresholds[c]!) asLarge[c]!++;
-        if (latest >= thresholds[c]!) largestAsLarge[c]!++;
+        if (largest >= thresholds[c]!) largestAsLarge[c]!++;
       }
-      counts[Math.min(BINS - 1, Math.floor(latest / BIN_WIDTH))]!++;
+      counts[Math.min(BINS - 1, Math.floor(largest / BIN_WIDTH))]!++;
     },
-    latest: () => latest,
+    latest: () => latest[0]!,
     summary: (
       exact: boolean,
       done: number,
