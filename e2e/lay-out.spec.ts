@@ -46,6 +46,11 @@ test('what so many pots can show follows the numbers, and one each is told to be
     page.getByText(/With 16 pots a true gain of 15% is seen 1\d times of 100/),
   ).toBeVisible();
   await expect(page.getByText(/Seen four times in five: 45% or more/)).toBeVisible();
+  await expect(page.getByText(/Among the deals the largest gap can be/)).toBeVisible();
+  await page.getByLabel('Of each treatment').fill('2');
+  await expect(
+    page.getByText(/Even the largest gap turns up in 33 of 100 deals of so few/),
+  ).toBeVisible();
   await page.getByLabel('Of each treatment').fill('1');
   await expect(page.getByText('One pot each can’t decide anything.')).toBeVisible();
 });

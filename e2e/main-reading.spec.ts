@@ -20,7 +20,8 @@ test('a question about slugs: counted, judged by counts, closed, and told on Tod
   await expect(page.getByText(/make “slugs found” at least 15% lower in lettuces/)).toBeVisible();
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await page.waitForURL(/lay-out$/);
-  await expect(page.getByText(/reckoned here as for a weight/)).toBeVisible();
+  await expect(page.getByLabel('Counted on an untreated pot, about')).toHaveValue('10');
+  await expect(page.getByText(/a true gain of 15% by grit is seen \d+ times of 100/)).toBeVisible();
   await dealAndLock(page, 4);
   const units = await benchUnits(page);
 

@@ -523,8 +523,20 @@ describe('two treatments that were agreed on', () => {
     expect(JSON.parse(judged().stdout)).toMatchObject({ comparisons: [] });
   });
 
+  test('may be several on a side, taken together', () => {
+    const args = ['--compare', 'soap', '--compare', 'beer', '--against', 'none'];
+    expect(JSON.parse(judged(...args).stdout)).toMatchObject({
+      comparisons: [{ treatment: 'soap and beer', control: 'none' }],
+      verdict: { sentence: expect.stringMatching(/^Soap and beer gave \d+% fewer slugs than /) },
+    });
+  });
+
   test.each([
     [['--compare', 'soap'], '--compare and --against go together'],
+    [
+      ['--compare', 'soap', '--compare', 'soap', '--against', 'none'],
+      '--compare and --against go together',
+    ],
     [['--compare', 'soap', '--against', 'soap'], '--compare and --against go together'],
     [['--compare', 'soap', '--against', 'milk'], 'no row has “milk”'],
   ])('%j ends with 2 and one line', (args, words) => {

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
-import { judgeWithoutShuffle, shuffleProblemOf, withShuffle } from '@/core/judge/outcomes/judge';
+import { judgeWithoutShuffle, withShuffle } from '@/core/judge/outcomes/judge';
+import { shuffleProblemOf } from '@/core/judge/outcomes/shuffle-problem';
 import { testsOf } from '@/core/judge/question/judge-input';
 import {
   type Analysis,

@@ -26,7 +26,8 @@ Judges a spreadsheet that never saw the application: one row a unit, or a subsam
   --out-of COL      of proportion: of how many; without it each row is one item, 1 or 0
   --event COL       of time: 1 where it came, 0 where it is still waited for; without it all have come
   --dose COL        of continuous: a number; its trend, the curves that fit, and where it levels off
-  --compare NAME    with --against NAME: two treatments that were agreed on beforehand; then the headline is theirs
+  --compare NAME    with --against NAME: what was agreed on beforehand; then the headline is theirs. Either may repeat:
+                    several are taken together
   --better WAY      higher (the usual) or lower
   --margin M        the smallest difference that matters: 15% of the control, or 0.2 in the response's own unit
   --shuffles N      random deals where there are too many to look at all (20000); 0 leaves the shuffle test out
@@ -55,8 +56,8 @@ const OPTIONS = {
   whole: { type: 'string' },
   covariate: { type: 'string' },
   dose: { type: 'string' },
-  compare: { type: 'string' },
-  against: { type: 'string' },
+  compare: { type: 'string', multiple: true },
+  against: { type: 'string', multiple: true },
   better: { type: 'string' },
   margin: { type: 'string' },
   shuffles: { type: 'string' },
@@ -109,11 +110,12 @@ function kindOf(values: Values) {
   return kind;
 }
 
-/** Both or neither, and not the same. */
+/** Both or neither, and none of them twice. */
 function agreedOf({ compare, against }: Values): TableRoles['agreed'] {
   if (compare === undefined && against === undefined) return undefined;
-  if (compare === undefined || against === undefined || compare === against)
-    return refuse('--compare and --against go together, and name two treatments that differ.');
+  const named = [...(compare ?? []), ...(against ?? [])];
+  if (compare === undefined || against === undefined || new Set(named).size < named.length)
+    return refuse('--compare and --against go together, and name treatments that differ.');
   return { one: compare, other: against };
 }
 

@@ -10,6 +10,7 @@ import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { DryRun } from '@/core/judge/planning/dry-run';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import { plannedReadingOf } from '@/core/judge/planning/planning-guess';
+import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween } from '@/core/time/garden-day';
 import { Button } from '@/ui/Button';
@@ -85,8 +86,7 @@ function plannedOf(form: QuestionForm): Result<PlannedTrial, string> {
   const bench = benches.find(each => each.ok);
   if (!bench || !main) return failure('This can’t be laid out yet.');
   const { response, better, margin } = main;
-  const { unitWord, rules } = facts;
-  const { askedOne: one, askedOther: other } = rules;
+  const { unitWord } = facts;
   return success({
     request: bench.value,
     treatments,
@@ -95,12 +95,7 @@ function plannedOf(form: QuestionForm): Result<PlannedTrial, string> {
     better,
     margin,
     reading: plannedReadingOf(main.scale, daysBetween(facts.startsOn, facts.endsOn)),
-    agreed:
-      treatments.some(each => each.name === one) &&
-      treatments.some(each => each.name === other) &&
-      one !== other
-        ? { one, other }
-        : undefined,
+    agreed: agreedComparisonOf(facts.rules, treatments),
   });
 }
 

@@ -5,10 +5,10 @@ import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialRules } from '@/core/trial/model/trial';
 import { Choice } from '@/ui/Choice';
-import { type BoundField, type FieldOf, fieldsOf } from '@/ui/form-fields';
+import { type FieldOf, fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { AskedFor } from './AskedFor';
 
 interface RulesProps {
   readonly form: QuestionForm;
@@ -46,7 +46,7 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
       )}
       <UnitRules field={field} isLocked={isLocked} />
       {treatments.length > 2 && (
-        <AskedPair rules={rules} treatments={treatments} field={field} change={set} />
+        <AskedFor rules={rules} treatments={treatments} field={field} change={set} />
       )}
       <TextField
         label="It runs over so many seasons"
@@ -108,42 +108,6 @@ const ENDS = [
   { value: 'date', label: 'on the day above, for all' },
   { value: 'stage', label: 'at a stage' },
 ] as const;
-
-interface AskedPairProps {
-  readonly rules: TrialRules;
-  readonly treatments: readonly string[];
-  readonly field: (key: 'askedOne' | 'askedOther') => BoundField<string>;
-  readonly change: (changes: Partial<TrialRules>) => void;
-}
-
-/** The two treatments the question is about, where it is not about the control. */
-function AskedPair({ rules, treatments, field, change }: AskedPairProps) {
-  const named = (names: readonly string[]) => names.map(name => ({ value: name, label: name }));
-  return (
-    <Two>
-      <Select
-        label="It asks about"
-        {...field('askedOne')}
-        onChange={askedOne => change({ askedOne, ...(askedOne === '' ? { askedOther: '' } : {}) })}
-        options={[{ value: '', label: 'all against the control' }, ...named(treatments)]}
-      />
-      {rules.askedOne !== '' && (
-        <Select
-          label="against"
-          {...field('askedOther')}
-          options={[
-            { value: '', label: '…' },
-            ...named(treatments.filter(name => name !== rules.askedOne)),
-          ]}
-        />
-      )}
-    </Two>
-  );
-}
-
-const Two = styled.div`
-  display: grid; grid-template-columns: repeat(auto-fit, minmax(160px, 1fr)); gap: 12px;
-`;
 
 const Agreed = styled.details`
   border-top: 1px solid var(--rule); border-bottom: 1px solid var(--rule); padding: 8px 0;

@@ -31,16 +31,16 @@ function Held({
   );
 }
 
-test('treatments are added up to eight, and taken out down to two', async () => {
+test('treatments are added up to twelve, and taken out down to two', async () => {
   const user = userEvent.setup();
   render(<Held names={['plain water', 'seaweed']} />);
   expect(screen.queryByRole('button', { name: /Take out/ })).toBeNull();
-  for (let more = 0; more < 6; more++)
+  for (let more = 0; more < 10; more++)
     await user.click(screen.getByRole('button', { name: 'Add a treatment' }));
   expect(screen.queryByRole('button', { name: 'Add a treatment' })).toBeNull();
-  expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(8);
+  expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(12);
   await user.click(screen.getByRole('button', { name: 'Take out treatment C' }));
-  expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(7);
+  expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(11);
 });
 
 test('the control stays the same treatment when one above it goes', async () => {

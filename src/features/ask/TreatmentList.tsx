@@ -24,10 +24,13 @@ interface TreatmentListProps {
   readonly onChange: (treatments: readonly Listed[], control: number) => void;
 }
 
-const MOST = 8;
+const MOST = 12;
 const KINDS = [
   { value: '', label: 'put to the test' },
-  ...ControlKind.options.map(kind => ({ value: kind, label: CONTROL_WORDS[kind] })),
+  // Several references together are said as what the question is about.
+  ...ControlKind.options
+    .filter(kind => kind !== 'pooled')
+    .map(kind => ({ value: kind, label: CONTROL_WORDS[kind] })),
 ] as const;
 
 /** What is compared, each with its label; one of them is what the others are held against. */

@@ -355,7 +355,7 @@ test('what was agreed on before the start is held by itself, what comes to mind 
   render(
     <AskedComparison
       question="Does feed 1 beat feed 2?"
-      agreed={['feed 2', 'plain water']}
+      agreed={{ one: ['feed 2'], other: ['plain water'] }}
       analysis={analysis}
       printValue={print}
     />,
@@ -366,7 +366,7 @@ test('what was agreed on before the start is held by itself, what comes to mind 
   ).toBeVisible();
   fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 1' } });
   expect(
-    screen.getByText(/Agreed on before the start were feed 2 and plain water\./),
+    screen.getByText(/Agreed on before the start was feed 2 against plain water\./),
   ).toBeVisible();
   const pair = analysis.judgement.pairs.find(
     each => [each.a, each.b].includes('feed 2') && [each.a, each.b].includes('plain water'),

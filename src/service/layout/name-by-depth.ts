@@ -53,7 +53,13 @@ export function nameByDepth(
     const { rules } = data.trial;
     const asked = (old: string): string => (old === treatment.name ? name : old);
     await changeTrial(db, trialId, {
-      rules: { ...rules, askedOne: asked(rules.askedOne), askedOther: asked(rules.askedOther) },
+      rules: {
+        ...rules,
+        askedOne: asked(rules.askedOne),
+        askedOther: asked(rules.askedOther),
+        askedOneWith: rules.askedOneWith.map(asked),
+        askedOtherWith: rules.askedOtherWith.map(asked),
+      },
     });
     if (data.trial.state === 'locked')
       await addAmendment(db, trialId, {

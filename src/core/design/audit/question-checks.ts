@@ -166,7 +166,7 @@ export const QUESTION_CHECKS: Readonly<Record<string, Check>> = {
 function comparisonsAsked({ trial, treatments, factors }: TrialData): number {
   const { askedOne, askedOther } = trial.rules;
   const isThere = (name: string): boolean => treatments.some(each => each.name === name);
-  if (isThere(askedOne) && isThere(askedOther) && askedOne !== askedOther) return 1;
+  if (isThere(askedOne) && isThere(askedOther)) return 1;
   return factors.length < 2
     ? treatments.length - 1
     : factors.reduce((sum, factor) => sum + factor.levels.length - 1, 0);

@@ -112,9 +112,9 @@ describe('a question', () => {
       'Give this treatment a name',
     ],
     [
-      { treatments: Array.from({ length: 9 }, (_, i) => ({ name: `feed ${i}` })) },
+      { treatments: Array.from({ length: 13 }, (_, i) => ({ name: `feed ${i}` })) },
       'treatments',
-      'At most eight',
+      'At most twelve',
     ],
     [{ control: 5 }, 'control', 'Mark one of the treatments'],
     [{ endsOn: '2026-04-01' }, 'endsOn', 'after the start'],
@@ -130,17 +130,29 @@ describe('a question', () => {
     [
       { rules: { ...USUAL_RULES, askedOne: 'plain water' } },
       'rules.askedOne',
-      'two treatments of this trial that differ',
+      'each on one side only',
     ],
     [
       { rules: { ...USUAL_RULES, askedOne: 'plain water', askedOther: 'plain water' } },
       'rules.askedOne',
-      'two treatments of this trial that differ',
+      'each on one side only',
+    ],
+    [
+      {
+        rules: {
+          ...USUAL_RULES,
+          askedOne: 'plain water',
+          askedOther: 'feed',
+          askedOtherWith: ['plain water'],
+        },
+      },
+      'rules.askedOne',
+      'each on one side only',
     ],
     [
       { rules: { ...USUAL_RULES, askedOne: 'plain water', askedOther: 'no such feed' } },
       'rules.askedOne',
-      'two treatments of this trial that differ',
+      'each on one side only',
     ],
   ])('trouble %j', (changes, field, sentence) => {
     expect(troublesOf(changes)[field]).toContain(sentence);

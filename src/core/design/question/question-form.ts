@@ -91,18 +91,20 @@ function measuresOf(
   return main ? [main, ...harvests] : harvests;
 }
 
-/** Two that are held against each other must be two of the trial’s, and not the same. */
+/** What is held against each other must be the trial’s, and each stand on one side only. */
 function askedTrouble(
-  { askedOne, askedOther }: QuestionForm['rules'],
+  { askedOne, askedOther, askedOneWith, askedOtherWith }: QuestionForm['rules'],
   treatments: readonly Treatment[],
 ): FieldTroubles {
   if (askedOne === '' && askedOther === '') return {};
-  const isOfTrial = [askedOne, askedOther].every(name =>
-    treatments.some(treatment => treatment.name === name),
-  );
-  return isOfTrial && askedOne !== askedOther
+  const named = [askedOne, ...askedOneWith, askedOther, ...askedOtherWith];
+  const isOfTrial = named.every(name => treatments.some(treatment => treatment.name === name));
+  return isOfTrial && new Set(named).size === named.length
     ? {}
-    : { 'rules.askedOne': 'Choose two treatments of this trial that differ, or leave both open.' };
+    : {
+        'rules.askedOne':
+          'Choose treatments of this trial, each on one side only, or leave both sides open.',
+      };
 }
 
 function misfits(form: QuestionForm): FieldTroubles {

@@ -33,6 +33,8 @@ export const USUAL_RULES = {
   replaceUntil: '',
   askedOne: '',
   askedOther: '',
+  askedOneWith: [],
+  askedOtherWith: [],
 } as const;
 
 /** What a treatment does to a plant or its place. */
@@ -96,6 +98,8 @@ export const QuestionForm = z.object({
       rescue: RuleText.default(''),
       askedOne: z.string().trim().max(120).default(''),
       askedOther: z.string().trim().max(120).default(''),
+      askedOneWith: z.array(z.string().trim().max(120)).max(12).readonly().default([]),
+      askedOtherWith: z.array(z.string().trim().max(120)).max(12).readonly().default([]),
       seasons: z.coerce
         .number('Seasons: a whole number.')
         .int('Seasons: a whole number.')

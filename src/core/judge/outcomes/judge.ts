@@ -1,27 +1,24 @@
-import { distinct, isOneEachCell } from '@/core/design/linear/trial-model';
-import { isYesNo, type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
+import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import { lookOnOtherScales } from '@/core/judge/sensitivity/other-scales';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { warningsOf } from '@/core/judge/verdict/warnings';
 import { wordVerdict } from '@/core/judge/verdict/words/verdict-words';
 import { groupLetters } from '@/core/stats/linear/compact-letters';
-import type { PermutationProblem } from '@/core/stats/permutation/permutation-problem';
 import {
   type PermutationResult,
   runPermutationTest,
 } from '@/core/stats/permutation/permutation-test';
-import { calledByDeals } from './called-by-deals';
-import { type ControlComparisons, compareWithControl } from './comparisons';
+import { agreedContrast } from './agreed-contrast';
+import { comparedWithControl } from './compared-with-control';
 import { designOf } from './design-of';
 import { compareEveryPair } from './every-pair';
 import { factorEffectsOf, interactionsOf } from './factor-effects';
 import { groupsOf } from './groups';
-import type { Call, Contrast, Judgement, Pair, TreatmentGroup } from './judgement';
+import type { Contrast, Judgement, Pair, TreatmentGroup } from './judgement';
 import { overallOf } from './overall';
-import { ruleOfLayout } from './re-randomisation-of';
-import { type EffectError, errorAnalysisOf } from './spread/error-strata';
-import type { familiesOf } from './spread/families';
-import { scoredTrialOf, type WorkingTrial, workingTrialOf } from './working/working-trial';
+import { shuffleProblemOf } from './shuffle-problem';
+import { errorAnalysisOf } from './spread/error-strata';
+import { type WorkingTrial, workingTrialOf } from './working/working-trial';
 
 /** Judges a trial whole, shuffle test included. */
 export function judge(input: JudgeInput): Judgement {
@@ -85,35 +82,6 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   };
 }
 
-/** The comparison that was agreed on, by itself: no other one was asked, so none is allowed for. */
-function agreedContrast(
-  { agreed, ...input }: JudgeInput,
-  working: WorkingTrial,
-  pooled: EffectError | undefined,
-  jointly?: typeof familiesOf,
-): Contrast | null {
-  if (!agreed) return null;
-  const { one, other } = agreed;
-  const asked = { ...input, treatments: [other, one], control: other };
-  return comparedWithControl(asked, working, pooled, jointly).contrasts[0] ?? null;
-}
-
-/** Where units treated alike gave all the same, what can be counted still has its deals; so has one yes or no a unit. */
-function comparedWithControl(
-  input: JudgeInput,
-  working: WorkingTrial,
-  pooled: EffectError | undefined,
-  jointly?: typeof familiesOf,
-): ControlComparisons {
-  const compared = compareWithControl(input, working, pooled, jointly);
-  const isFlat = pooled === undefined && working.model.residualDf > 0;
-  if (!isYesNo(input) && (!isFlat || input.outcome === 'continuous')) return compared;
-  const control = working.trial.meanOf(working.model, input.control);
-  const level = control ? working.scale.level(control) : 0;
-  const contrasts = calledByDeals(input, compared.contrasts, shuffleProblemOf(input), level);
-  return { ...compared, contrasts };
-}
-
 /** Only what a treatment comes to and what is called of it: enough where many measures stand beside each other. */
 export function callsOf(
   input: JudgeInput,
@@ -127,24 +95,6 @@ export function callsOf(
     adjustedMeans: adjustedMeans(input, working, groups),
     contrasts: comparedWithControl(input, working, spread).contrasts,
   };
-}
-
-/**
- * Only what is called of the question's own comparisons (`askedComparisonsOf`), in their order: enough for made-up seasons.
- *
- * @param jointly how the comparisons are covered together, where that is known beforehand
- */
-export function askedCallsOf(input: JudgeInput, jointly?: typeof familiesOf): readonly Call[] {
-  const working = workingTrialOf(input);
-  const { spread } = errorAnalysisOf(working.trial, working.model, working.leastSpread);
-  const agreed = agreedContrast(input, working, spread, jointly);
-  if (agreed) return [agreed.call];
-  const averaged = factorEffectsOf(input, working, spread, jointly).filter(
-    effect => effect.within === null,
-  );
-  const asked =
-    averaged.length > 0 ? averaged : comparedWithControl(input, working, spread, jointly).contrasts;
-  return asked.map(each => each.call);
 }
 
 /** The judgement with what the shuffles found put beside each contrast. */
@@ -166,25 +116,6 @@ export function withShuffle(
         ? { ...contrast, shuffleP: found.p, shufflePAdjusted: found.pAdjusted }
         : contrast;
     }),
-  };
-}
-
-/** The trial as the shuffle test sees it; undefined without a measured unit. */
-export function shuffleProblemOf(input: JudgeInput): PermutationProblem | undefined {
-  const trial = scoredTrialOf(input);
-  // One of each combination: every deal makes another table of the same kind, and the cells have no spread of their own.
-  if (trial.units.length === 0 || isOneEachCell(input, trial.units)) return undefined;
-  const levels = [input.control, ...testsOf(input)];
-  const wholes = trial.wholePlot && distinct(trial.wholePlot);
-  return {
-    y: trial.units.map(unit => unit.value),
-    treatment: trial.units.map(unit => levels.indexOf(unit.treatment)),
-    treatments: levels.length,
-    ...ruleOfLayout(input, trial),
-    blocks: trial.blockTerms,
-    covariate: trial.covariate,
-    placeColumns: trial.placeColumns,
-    wholePlot: wholes && trial.wholePlot?.map(name => wholes.indexOf(name)),
   };
 }
 

@@ -6,7 +6,8 @@ import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { countLatinSquares, everyLatinSquare } from '@/core/stats/permutation/latin-squares';
 import { runPermutationTest } from '@/core/stats/permutation/permutation-test';
 import { isBalanced, startImbalance } from '@/core/stats/permutation/re-randomisation';
-import { judgeWithoutShuffle, shuffleProblemOf } from './judge';
+import { judgeWithoutShuffle } from './judge';
+import { shuffleProblemOf } from './shuffle-problem';
 import { errorAnalysisOf } from './spread/error-strata';
 
 // The shuffle test of each layout against a count made the long way: every deal the layout allows is written out, and the

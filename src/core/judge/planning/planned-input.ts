@@ -4,7 +4,7 @@ import type { LayoutRequest } from '@/core/design/layouts/layout-definition';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
 import {
-  type AgreedPair,
+  type AgreedComparison,
   type JudgeInput,
   type Margin,
   STARTING_GUESS_CV,
@@ -21,7 +21,7 @@ export interface PlannedTrial {
   readonly better: JudgeInput['better'];
   readonly margin: Margin | null;
   readonly reading: PlannedReading;
-  readonly agreed?: AgreedPair | undefined;
+  readonly agreed?: AgreedComparison | undefined;
 }
 
 /** What the judge would take, its units dealt with this seed and without values yet. */

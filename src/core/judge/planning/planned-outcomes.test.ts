@@ -112,7 +112,7 @@ test('a dry run of counts speaks of counts, and of the comparison that was agree
   const plan = {
     ...planned(COUNT, 3, 8),
     margin: { kind: 'percent', percent: 60 },
-    agreed: { one: 'feed 2', other: 'feed 1' },
+    agreed: { one: ['feed 2'], other: ['feed 1'] },
   } as const;
   const [nothing, good, harm] = dryRuns(plan, 0.2, 1);
   expect(good?.story).toBe('If feed 2 gives twice what is worth having');

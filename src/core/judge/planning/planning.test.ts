@@ -151,8 +151,12 @@ test.each([
   ['blocks, a margin in percent', planOf(4, 1, { kind: 'percent', percent: 15 }, 5)],
   ['blocks, a margin in its own unit', planOf(2, 1, { kind: 'absolute', amount: 30 }, 6)],
   [
+    'two taken together, which was agreed on',
+    { ...planOf(4, 1, null, 6), agreed: { one: ['feed 1', 'feed 2'], other: ['plain water'] } },
+  ],
+  [
     'a pair that was agreed on',
-    { ...planOf(3, 1, null, 6), agreed: { one: 'feed 2', other: 'feed 1' } },
+    { ...planOf(3, 1, null, 6), agreed: { one: ['feed 2'], other: ['feed 1'] } },
   ],
   ['a split plot', crossedPlan(['feed', 'cover'])],
 ] as const)(

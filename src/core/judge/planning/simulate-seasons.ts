@@ -1,4 +1,4 @@
-import { askedCallsOf } from '@/core/judge/outcomes/judge';
+import { askedCallsOf } from '@/core/judge/outcomes/asked-calls';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import type { Family, familiesOf } from '@/core/judge/outcomes/spread/families';
 import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';

@@ -1,3 +1,4 @@
+import { listed } from '@/core/words/listed';
 import { type JudgeInput, testsOf } from './judge-input';
 import { isWhole, levelComparisonsOf } from './level-comparisons';
 
@@ -12,11 +13,14 @@ export interface AskedComparison {
 }
 
 /**
- * What the headline is about: the pair that was agreed on; of crossed factors each level against its factor's own control level,
+ * What the headline is about: the comparison that was agreed on; of crossed factors each level against its factor's own control level,
  * averaged over the other factors; otherwise every treatment against the control.
  */
 export function askedComparisonsOf(input: JudgeInput): readonly AskedComparison[] {
-  if (input.agreed) return [between(input.agreed.one, input.agreed.other)];
+  if (input.agreed) {
+    const { one, other } = input.agreed;
+    return [{ name: listed(one), treated: one, controls: other, raised: one }];
+  }
   const averaged = averagedComparisons(input);
   return averaged.length > 0
     ? averaged

@@ -8,10 +8,10 @@ export type Margin =
   | { readonly kind: 'percent'; readonly percent: number }
   | { readonly kind: 'absolute'; readonly amount: number };
 
-/** The first is held against the second. */
-export interface AgreedPair {
-  readonly one: string;
-  readonly other: string;
+/** One side is held against the other: a treatment, or several taken together with equal weight. */
+export interface AgreedComparison {
+  readonly one: readonly string[];
+  readonly other: readonly string[];
 }
 
 /** What a reading is, and so what does it justice: a mean, a ratio, a difference of shares, ranks, days waited. */
@@ -43,8 +43,8 @@ export interface JudgeInput extends DesignInput {
   readonly margin: Margin | null;
   /** In (0, 1), usually 0.95. */
   readonly confidence: number;
-  /** Two treatments that were agreed on before the lock as what the question is about; then the headline is theirs. */
-  readonly agreed?: AgreedPair | undefined;
+  /** What was agreed on before the lock as what the question is about; then the headline is its. */
+  readonly agreed?: AgreedComparison | undefined;
   /** Random deals where there are too many to look at all; 0 leaves the shuffle test out. */
   readonly shuffles: number;
   readonly seed: number;

@@ -39,8 +39,8 @@ export function judgeInputFromTable(
   const control = controlOf(treatments, roles, naming);
   if (control === undefined)
     return failure({ kind: 'no-control', control: roles.control, treatments });
-  const stranger = [roles.agreed?.one, roles.agreed?.other].find(
-    name => name !== undefined && !treatments.includes(name),
+  const stranger = [...(roles.agreed?.one ?? []), ...(roles.agreed?.other ?? [])].find(
+    name => !treatments.includes(name),
   );
   if (stranger !== undefined) return failure({ kind: 'no-control', control: stranger, treatments });
   const units = outcomeUnits(table, roles, gathered.value);

@@ -1,4 +1,9 @@
-import type { AgreedPair, BetterWay, Margin, Outcome } from '@/core/judge/question/judge-input';
+import type {
+  AgreedComparison,
+  BetterWay,
+  Margin,
+  Outcome,
+} from '@/core/judge/question/judge-input';
 
 /** A table as a spreadsheet gives it: cells by column name, every cell a text. */
 export interface Table {
@@ -29,8 +34,8 @@ export interface TableRoles {
   readonly outOf?: string | undefined;
   /** Of days: 1 where it came, 0 where it is still waited for. Without it all have come. */
   readonly event?: string | undefined;
-  /** Two treatments that were agreed on as what the question is about. */
-  readonly agreed?: AgreedPair | undefined;
+  /** What was agreed on as what the question is about. */
+  readonly agreed?: AgreedComparison | undefined;
   readonly better: BetterWay;
   readonly margin: Margin | null;
   readonly confidence: number;

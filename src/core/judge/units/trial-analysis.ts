@@ -3,13 +3,8 @@ import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-in
 import { centresOf } from '@/core/design/site/site-bias';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import type {
-  AgreedPair,
-  JudgeInput,
-  Margin,
-  Outcome,
-  PriorCv,
-} from '@/core/judge/question/judge-input';
+import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
+import type { JudgeInput, Margin, Outcome, PriorCv } from '@/core/judge/question/judge-input';
 import { type OutcomeReader, outcomeOf, outcomeReader } from '@/core/judge/question/unit-outcome';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-value/unit-values';
@@ -111,7 +106,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     ),
     better: measure.better,
     margin: spec.margin,
-    agreed: agreedPairOf(data),
+    agreed: agreedComparisonOf(data.trial.rules, data.treatments),
     confidence: 0.95,
     shuffles: spec.shuffles,
     seed: spec.seed,
@@ -162,13 +157,6 @@ function outcomeUnder({ by }: AnalysisSpec, { scale }: Measure): Outcome {
   const own = outcomeOf(scale);
   if (by === undefined || scale?.kind === 'class') return own;
   return by === 'means' ? 'continuous' : 'ordinal';
-}
-
-/** The two treatments that the question is about, where that was agreed on and both are still there. */
-export function agreedPairOf({ trial, treatments }: TrialData): AgreedPair | undefined {
-  const { askedOne: one, askedOther: other } = trial.rules;
-  const isThere = (name: string): boolean => treatments.some(treatment => treatment.name === name);
-  return one !== other && isThere(one) && isThere(other) ? { one, other } : undefined;
 }
 
 /** What a layout's blocks are called: rows and columns of a square, shelves, pairs, gardens; none where it had none. */

@@ -97,7 +97,7 @@ describe('two treatments that were agreed on', () => {
     [131, 129, 130, 132, 128],
     [115, 116, 114, 115, 117],
   ];
-  const agreed = { one: 'feed 1', other: 'feed 2' };
+  const agreed = { one: ['feed 1'], other: ['feed 2'] };
 
   test('have the headline, against each other', () => {
     const { verdict } = judgeWithoutShuffle(inputOf(groups, { agreed }));
@@ -107,7 +107,7 @@ describe('two treatments that were agreed on', () => {
 
   test('the other way round it is harm', () => {
     const { verdict } = judgeWithoutShuffle(
-      inputOf(groups, { agreed: { one: 'feed 2', other: 'feed 1' } }),
+      inputOf(groups, { agreed: { one: ['feed 2'], other: ['feed 1'] } }),
     );
     expect(verdict.headline).toBe('Feed 2 did worse than feed 1: 11% less beans.');
     expect(verdict.call).toBe('worse');

@@ -5,8 +5,7 @@ import { TreatmentId } from '@/core/trial/model/ids';
 import { ControlKind, type Factor, type Treatment } from '@/core/trial/model/treatment';
 import type { FieldTroubles } from './field-troubles';
 
-const MOST_TREATMENTS = 8;
-const CROSSED_MOST = 12;
+const MOST_TREATMENTS = 12;
 const Line = z.string().trim().max(60, 'At most 60 characters.');
 
 /** How treatments are made, as it is typed: listed by name, crossed from factors, or a series of doses. */
@@ -21,7 +20,7 @@ export const TreatmentsForm = z.object({
         controlKind: ControlKind.or(z.literal('')).default(''),
       }),
     )
-    .max(MOST_TREATMENTS, 'At most eight treatments: with more, each gets too few pots.'),
+    .max(MOST_TREATMENTS, 'At most twelve treatments: with more, each gets too few pots.'),
   /** Index of the control among the listed. */
   control: z.int().min(0),
   factors: z
@@ -182,8 +181,8 @@ function readCrossed(
   const cells = crossedCells(factors);
   const grown = cells.filter(cell => !form.emptyCells.includes(cell.name));
   if (Object.keys(troubles).length === 0) {
-    if (grown.length > CROSSED_MOST)
-      troubles.factors = `That makes ${grown.length} treatments; at most ${CROSSED_MOST}. Leave cells or levels out.`;
+    if (grown.length > MOST_TREATMENTS)
+      troubles.factors = `That makes ${grown.length} treatments; at most ${MOST_TREATMENTS}. Leave cells or levels out.`;
     else if (grown.length < 2) troubles.factors = 'Keep at least two of the combinations.';
     else if (grown[0] !== cells[0])
       troubles.factors = `Keep “${cells[0]?.name}”: the first level of each is the control.`;

@@ -29,6 +29,8 @@ export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'
     rescue: '',
     askedOne: '',
     askedOther: '',
+    askedOneWith: [],
+    askedOtherWith: [],
     seasons: 1,
   },
   money: null,

@@ -23,9 +23,12 @@ export const TrialRules = z
     key: z.string().max(400).default(''),
     /** When an untreated unit is saved, and that its measuring ends there. */
     rescue: z.string().max(400).default(''),
-    /** The two treatments the question is about, by name, where it is not about the control; both empty otherwise. */
+    /** What the question is about, by name, where it is not about the control; both empty otherwise. */
     askedOne: z.string().max(120).default(''),
     askedOther: z.string().max(120).default(''),
+    /** Treatments taken together with the first, and with the other. */
+    askedOneWith: z.array(z.string().max(120)).max(12).readonly().default([]),
+    askedOtherWith: z.array(z.string().max(120)).max(12).readonly().default([]),
     /** Over how many seasons it is meant to run. */
     seasons: z.int().min(1).max(20).default(1),
   })

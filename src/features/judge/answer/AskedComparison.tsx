@@ -1,9 +1,10 @@
 'use client';
 import { styled } from 'styled-components';
 import type { Pair } from '@/core/judge/outcomes/judgement';
-import type { BetterWay } from '@/core/judge/question/judge-input';
+import type { AgreedComparison, BetterWay } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { gapSize } from '@/core/judge/verdict/gap-figures';
+import { listed } from '@/core/words/listed';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -11,8 +12,8 @@ import { useForm } from '@/ui/use-form';
 
 interface AskedComparisonProps {
   readonly question: string;
-  /** The two that were agreed on before the start. */
-  readonly agreed: readonly [string, string] | null;
+  /** What was agreed on before the start. */
+  readonly agreed: AgreedComparison | null;
   readonly analysis: Analysis;
   readonly printValue: (value: number) => string;
 }
@@ -26,14 +27,18 @@ export function AskedComparison({
 }: AskedComparisonProps) {
   const { form, field } = useForm({
     a:
-      agreed?.[0] ??
+      agreed?.one[0] ??
       judgement.verdict.best ??
       input.treatments.find(name => name !== input.control) ??
       '',
-    b: agreed?.[1] ?? input.control,
+    b: agreed?.other[0] ?? input.control,
   });
   const { a, b } = form;
-  const isAgreed = agreed !== null && [a, b].every(name => agreed.includes(name));
+  const isAgreed =
+    agreed !== null &&
+    agreed.one.length === 1 &&
+    agreed.other.length === 1 &&
+    [a, b].every(name => [agreed.one[0], agreed.other[0]].includes(name));
   const pair = judgement.pairs.find(
     each => (each.a === a && each.b === b) || (each.a === b && each.b === a),
   );
@@ -60,7 +65,7 @@ export function AskedComparison({
       <Soft>
         {isAgreed
           ? 'Agreed on before the start as what the question is about: held against each other by themselves.'
-          : `Allowed for all pairs together (Tukey-Kramer). ${agreed ? `Agreed on before the start were ${agreed.join(' and ')}.` : 'A question about two of them only is best agreed on before the start.'}`}
+          : `Allowed for all pairs together (Tukey-Kramer). ${agreed ? `Agreed on before the start was ${listed(agreed.one)} against ${listed(agreed.other)}.` : 'A question about two of them only is best agreed on before the start.'}`}
       </Soft>
     </Box>
   );

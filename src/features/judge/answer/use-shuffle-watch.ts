@@ -66,7 +66,7 @@ export function useShuffleWatch(input: JudgeInput) {
 /** The judge is loaded when somebody wants to watch: the page is there before it. */
 async function runOf(input: JudgeInput): Promise<PermutationRun | undefined> {
   const [{ shuffleProblemOf }, { startPermutationTest }] = await Promise.all([
-    import('@/core/judge/outcomes/judge'),
+    import('@/core/judge/outcomes/shuffle-problem'),
     import('@/core/stats/permutation/permutation-test'),
   ]);
   const problem = shuffleProblemOf(input);

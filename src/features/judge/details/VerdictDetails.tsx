@@ -122,7 +122,7 @@ function ComparedParts({
         <AskedComparison
           key={`asked ${analysis.spec.measureId}`}
           question={data.trial.question}
-          agreed={input.agreed ? [input.agreed.one, input.agreed.other] : null}
+          agreed={input.agreed ?? null}
           analysis={analysis}
           printValue={printValue}
         />

@@ -3,8 +3,9 @@ import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit'
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { canMove } from '@/core/design/site/moving-round';
 import { plannedReadingOf } from '@/core/judge/planning/planning-guess';
+import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { agreedPairOf, mainMeasure } from '@/core/judge/units/trial-analysis';
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { daysBetween } from '@/core/time/garden-day';
 import { traitLines } from '@/core/trial/forms/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
@@ -50,7 +51,7 @@ export default async function LayOutPage(props: TrialPageProps) {
           response: main.response,
           better: main.better,
           margin: main.margin,
-          agreed: agreedPairOf(data),
+          agreed: agreedComparisonOf(data.trial.rules, data.treatments),
           reading: plannedReadingOf(
             main.scale,
             daysBetween(data.trial.startsOn, data.trial.endsOn),

@@ -1,4 +1,5 @@
 import { judge } from '@/core/judge/outcomes/judge';
+import type { AgreedComparison } from '@/core/judge/question/judge-input';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 import { sentenceCase } from '@/core/words/sentence-case';
@@ -69,7 +70,7 @@ describe('counts', () => {
     soap: [2, 2, 3, 3, 3, 2],
     beer: [9, 12, 10, 14, 11, 12],
   };
-  const judged = (agreed?: { readonly one: string; readonly other: string }) =>
+  const judged = (agreed?: AgreedComparison) =>
     judge(
       judgeInputFixture(
         Object.entries(counts).flatMap(([treatment, values]) =>
@@ -86,7 +87,7 @@ describe('counts', () => {
   });
 
   test('give the headline to what was agreed on, with the harm of another', () => {
-    const { headline, call } = judged({ one: 'soap', other: 'beer' });
+    const { headline, call } = judged({ one: ['soap'], other: ['beer'] });
     expect(headline).toBe('Soap gave 78% fewer slugs than beer. Beer did worse than “nothing”.');
     expect(call).toBe('better');
   });

@@ -75,12 +75,21 @@ function agreedWords(context: VerdictContext, agreed: Contrast): Words {
       ? [range(contrast, context.input)]
       : [],
   );
-  const harmful = harmfulOf(others);
+  const harmful = harmfulOf(others).filter(name => !isToldOf(name, context, agreed));
   const harm =
     harmful.length === 0
       ? ''
       : sentenceCase(`${listed(harmful)} did worse than ${quotedIfNone(context.input.control)}.`);
   return { headline: joined(answer.headline, harm), detail: joined(answer.detail, ...found) };
+}
+
+/** Whether the answer itself has said that a treatment did worse than the control. */
+function isToldOf(name: string, { input }: VerdictContext, agreed: Contrast): boolean {
+  return (
+    isWorse(agreed.call) &&
+    agreed.control === input.control &&
+    input.agreed?.one.includes(name) === true
+  );
 }
 
 function bestOf({ input, contrasts, mayHoldTheBest }: VerdictContext): string | null {
