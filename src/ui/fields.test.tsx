@@ -35,10 +35,11 @@ function HeldChoice() {
   );
 }
 
-const isWords = (stored: unknown): stored is string => typeof stored === 'string';
+const readWords = (stored: unknown): string | undefined =>
+  typeof stored === 'string' ? stored : undefined;
 
 function HeldDraft() {
-  const [words, keep, forget] = useDraft('test-draft', 'nothing yet', isWords);
+  const [words, keep, forget] = useDraft<string>('test-draft', 'nothing yet', readWords);
   return (
     <>
       <input aria-label="words" value={words} onChange={event => keep(event.target.value)} />

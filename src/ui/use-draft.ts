@@ -5,19 +5,19 @@ import { useEffect, useState } from 'react';
 /**
  * State that outlives a reload: what was typed and not saved yet. Kept in this browser alone, under its key.
  *
- * @param isDraft whether stored data still has the right shape; what has not is dropped
+ * @param read what stored data come to today: an older shape is filled up, what has no shape at all is dropped (undefined)
  */
 export function useDraft<Draft>(
   key: string,
   initial: Draft,
-  isDraft: (stored: unknown) => stored is Draft,
+  read: (stored: unknown) => Draft | undefined,
 ): readonly [Draft, (next: Draft) => void, () => void] {
   const [draft, setDraft] = useState(initial);
   useEffect(() => {
     // Read after the first paint: the server knows nothing of this browser's drafts.
-    const stored = readStored(key);
-    if (isDraft(stored)) setDraft(stored);
-  }, [key, isDraft]);
+    const stored = read(readStored(key));
+    if (stored !== undefined) setDraft(stored);
+  }, [key, read]);
   const keep = (next: Draft): void => {
     setDraft(next);
     writeStored(key, JSON.stringify(next));

@@ -24,7 +24,7 @@ import { resultOf } from '@/ui/use-action';
 import { useDraft } from '@/ui/use-draft';
 import { DryRunPanel } from './DryRunPanel';
 import { QuestionSheet } from './QuestionSheet';
-import { isQuestionDraft } from './question-draft';
+import { readQuestionDraft } from './question-draft';
 import { testableQuestion } from './testable-question';
 
 interface AskFormProps {
@@ -42,7 +42,7 @@ interface AskFormProps {
 
 /** What is asked, what is compared, what is measured, and what would be worth having. */
 export function AskForm({ draftKey, saved, isLocked, bench, save, children }: AskFormProps) {
-  const [form, keep, forget] = useDraft(draftKey, saved, isQuestionDraft);
+  const [form, keep, forget] = useDraft(draftKey, saved, readQuestionDraft);
   const { trouble, fields, isPending, run } = useTrialAction();
   const box = useRef<HTMLDivElement>(null);
   const shown = isLocked ? saved : form;

@@ -147,10 +147,11 @@ function comparedOf({
   return { ...none, made: 'listed' };
 }
 
-/** Whether something stored in the browser still is a question's draft, however unfinished. */
-export function isQuestionDraft(stored: unknown): stored is QuestionForm {
+/** What is stored in the browser as a question's draft, however unfinished; what earlier versions did not ask is left open. */
+export function readQuestionDraft(stored: unknown): QuestionForm | undefined {
   // Emptiness and wrong numbers are for saving to find; here only the shape is asked for.
-  return SHAPE.safeParse(stored).success;
+  const read = SHAPE.safeParse(stored);
+  return read.success ? read.data : undefined;
 }
 
 const loose = QuestionForm.shape;

@@ -3,7 +3,7 @@ import { readQuestion } from '@/core/design/question/question-form';
 import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
-import { emptyQuestion, isQuestionDraft, questionFormOf } from './question-draft';
+import { emptyQuestion, questionFormOf, readQuestionDraft } from './question-draft';
 import { testableQuestion } from './testable-question';
 
 const treatment = (name: string): QuestionForm['treatments'][number] => ({
@@ -108,9 +108,11 @@ test('a trial’s question goes back into its form', () => {
 });
 
 test('a stored draft of another shape is dropped', () => {
-  expect(isQuestionDraft(JSON.parse(JSON.stringify(form)))).toBe(true);
+  expect(readQuestionDraft(JSON.parse(JSON.stringify(form)))).toEqual(form);
   const { mainKey: _, ...older } = form;
-  expect(isQuestionDraft(older)).toBe(true); // of before a reading could be asked for
+  expect(readQuestionDraft(older)).toEqual(form); // of before a reading could be asked for
+  const { askedOneWith: _one, askedOtherWith: _other, ...olderRules } = form.rules;
+  expect(readQuestionDraft({ ...form, rules: olderRules })).toEqual(form);
   for (const stored of [
     null,
     'x',
@@ -120,7 +122,18 @@ test('a stored draft of another shape is dropped', () => {
     { ...form, summary: 'colour' },
     { ...form, control: '0' },
   ])
-    expect(isQuestionDraft(stored)).toBe(false);
+    expect(readQuestionDraft(stored)).toBeUndefined();
+});
+
+test('what was agreed on stands in the sentence, several on a side together', () => {
+  const rules = { ...form.rules, askedOne: 'seaweed', askedOther: 'tea' };
+  expect(testableQuestion({ ...form, rules })).toMatch(/^Does seaweed, instead of tea, give /);
+  expect(
+    testableQuestion({
+      ...form,
+      rules: { ...rules, askedOther: 'plain water', askedOneWith: ['tea'] },
+    }),
+  ).toMatch(/^Does seaweed and tea together, instead of plain water, give /);
 });
 
 test('crossed things and rising doses make a sentence, too', () => {
@@ -129,7 +142,7 @@ test('crossed things and rising doses make a sentence, too', () => {
     { name: 'feed', levels: ['none', 'fed'] },
   ];
   expect(testableQuestion({ ...form, made: 'crossed', factors, emptyCells: ['bark, none'] })).toBe(
-    'Does “loam, fed” or “bark, fed”, instead of “loam, none”, give at least 15% more beans from dwarf beans by 3 August 2026?',
+    'Does bark instead of loam, or fed instead of none, give at least 15% more beans from dwarf beans by 3 August 2026?',
   );
   expect(
     testableQuestion({

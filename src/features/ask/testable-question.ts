@@ -2,7 +2,8 @@ import { isOfShares } from '@/core/design/question/margin-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { harvestMeasure } from '@/core/measure/library/harvest-measures';
 import { readingKind } from '@/core/measure/library/reading-library';
-import { crossedCells, readDoses, readTreatments } from '@/core/trial/forms/treatment-form';
+import { readDoses, readTreatments } from '@/core/trial/forms/treatment-form';
+import { listed } from '@/core/words/listed';
 import { fullDay } from '@/features/frame/days';
 
 // Names alone are wanted: whose they will be is nobody’s yet.
@@ -16,7 +17,7 @@ export function treatmentNames(form: QuestionForm): readonly string[] {
 
 /** The wish as one sentence that a trial can answer; gaps where something is still missing. */
 export function testableQuestion(form: QuestionForm): string {
-  const { tests, control } = comparedWords(form);
+  const compared = agreedWords(form.rules) ?? comparedWords(form);
   const margin =
     form.marginKind === 'any'
       ? ''
@@ -28,8 +29,8 @@ export function testableQuestion(form: QuestionForm): string {
         ? fullDay(form.endsOn)
         : '…';
   if (form.summary === 'read')
-    return `Does ${tests}, instead of ${control}, ${readingWords(form, margin)} in ${named(form.crop)} by ${end}?`;
-  return `Does ${tests}, instead of ${control}, give ${margin}${form.better === 'higher' ? 'more' : 'less'} ${harvestMeasure(form.summary).responseOf(named(form.picked))} from ${named(form.crop)} by ${end}?`;
+    return `Does ${compared}, ${readingWords(form, margin)} in ${named(form.crop)} by ${end}?`;
+  return `Does ${compared}, give ${margin}${form.better === 'higher' ? 'more' : 'less'} ${harvestMeasure(form.summary).responseOf(named(form.picked))} from ${named(form.crop)} by ${end}?`;
 }
 
 /** Behind an amount of what is read, where its unit is not written already. */
@@ -53,40 +54,48 @@ function readingWords({ mainKey, better }: QuestionForm, margin: string): string
   return `make ${name} ${margin}${better === 'higher' ? 'higher' : 'lower'}`;
 }
 
-function comparedWords(form: QuestionForm): { readonly tests: string; readonly control: string } {
+/** What was agreed on as what the question is about; undefined where nothing was. */
+function agreedWords({
+  askedOne,
+  askedOneWith,
+  askedOther,
+  askedOtherWith,
+}: QuestionForm['rules']): string | undefined {
+  if (askedOne === '' || askedOther === '') return undefined;
+  const sideOf = (first: string, others: readonly string[]): string =>
+    others.length === 0 ? first : `${listed([first, ...others])} together`;
+  return `${sideOf(askedOne, askedOneWith)}, instead of ${sideOf(askedOther, askedOtherWith)}`;
+}
+
+function comparedWords(form: QuestionForm): string {
   switch (form.made) {
-    case 'listed':
-      return {
-        tests: either(
-          form.treatments.filter((_, i) => i !== form.control).map(({ name }) => named(name)),
-        ),
-        control: named(form.treatments[form.control]?.name),
-      };
+    case 'listed': {
+      const tests = form.treatments.filter((_, i) => i !== form.control);
+      const control = named(form.treatments[form.control]?.name);
+      return `${either(tests.map(({ name }) => named(name)))}, instead of ${control}`;
+    }
     case 'series': {
       const doses = readDoses(form.series.doses);
       const withUnit = (dose: number): string =>
         `${dose}${form.series.unit === '' ? '' : ` ${form.series.unit}`}`;
       return doses.ok
-        ? {
-            tests: `${named(form.series.name)} of ${either(doses.value.slice(1).map(withUnit))}`,
-            control: withUnit(doses.value[0] ?? 0),
-          }
-        : { tests: `${named(form.series.name)} of …`, control: '…' };
+        ? `${named(form.series.name)} of ${either(doses.value.slice(1).map(withUnit))}, instead of ${withUnit(doses.value[0] ?? 0)}`
+        : `${named(form.series.name)} of …, instead of …`;
     }
-    case 'crossed': {
-      const cells = crossedCells(
-        form.factors.map(factor => ({
-          name: factor.name,
-          levels: factor.levels.filter(level => level.trim() !== ''),
-        })),
-      );
-      const grown = cells.filter(cell => !form.emptyCells.includes(cell.name) && cell.name !== '');
-      return {
-        tests: grown.length > 1 ? either(grown.slice(1).map(cell => `“${cell.name}”`)) : '…',
-        control: grown[0] ? `“${grown[0].name}”` : '…',
-      };
-    }
+    case 'crossed':
+      return crossedWords(form);
   }
+}
+
+/** Each factor's levels against its first: what each cell does beside the first cell is not asked. */
+function crossedWords({ factors }: QuestionForm): string {
+  const asked = factors.flatMap(({ levels }) => {
+    const [first, ...others] = levels.filter(level => level.trim() !== '');
+    return first === undefined || others.length === 0
+      ? []
+      : [`${either(others)} instead of ${first}`];
+  });
+  return asked.length === 0 ? '…, instead of …' : asked.join(', or ');
 }
 
 function named(name: string | undefined): string {

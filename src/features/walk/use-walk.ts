@@ -5,7 +5,7 @@ import type { OutboxState } from '@/features/walk/outbox/use-outbox';
 import { useDraft } from '@/ui/use-draft';
 import { useTypedEntry } from './use-typed-entry';
 import { useWalkKeeping } from './use-walk-keeping';
-import { blankMemory, isMemory, memoryOn, type WalkMemory } from './walk-memory';
+import { blankMemory, memoryOn, readMemory, type WalkMemory } from './walk-memory';
 import { nextOpen, type WalkOrder } from './walk-order';
 import { walkSheetOf } from './walk-sheet';
 import type { WalkView } from './walk-view';
@@ -19,7 +19,7 @@ export function dayHere(now: Date = new Date()): string {
 export function useWalk(view: WalkView, outbox: OutboxState) {
   const [day, setDay] = useState('');
   useEffect(() => setDay(dayHere()), []);
-  const [stored, keep] = useDraft(`walk ${view.trialId}`, blankMemory(view), isMemory);
+  const [stored, keep] = useDraft(`walk ${view.trialId}`, blankMemory(view), readMemory);
   const memory = memoryOn(day, stored);
   const sheet = walkSheetOf(view, memory);
   const { measure, stops, isDone, pairs } = sheet;

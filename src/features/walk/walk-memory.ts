@@ -10,7 +10,11 @@ export interface WalkMemory {
   readonly mine: readonly CurrentValue[];
 }
 
-export function isMemory(stored: unknown): stored is WalkMemory {
+export function readMemory(stored: unknown): WalkMemory | undefined {
+  return isMemory(stored) ? stored : undefined;
+}
+
+function isMemory(stored: unknown): stored is WalkMemory {
   return (
     typeof stored === 'object' &&
     stored !== null &&

@@ -1,5 +1,5 @@
 import { oddWords, typedValue } from './typed-value';
-import { blankMemory, isMemory, memoryOn, withoutValue, withValue } from './walk-memory';
+import { blankMemory, memoryOn, readMemory, withoutValue, withValue } from './walk-memory';
 import { walkSheetOf } from './walk-sheet';
 import type { CurrentValue, WalkMeasure, WalkView } from './walk-view';
 
@@ -80,8 +80,8 @@ test('what was put down yesterday is not today’s, but the measure is remembere
   const memory = memoryOn(DAY, stored);
   expect(memory.mine).toEqual([]);
   expect(memory.order).toBe('random');
-  expect(isMemory(JSON.parse(JSON.stringify(memory)))).toBe(true);
-  expect(isMemory({ day: DAY, mine: 'none' })).toBe(false);
+  expect(readMemory(JSON.parse(JSON.stringify(memory)))).toEqual(memory);
+  expect(readMemory({ day: DAY, mine: 'none' })).toBeUndefined();
 });
 
 test('a value far from today’s others is asked about; one among them is not', () => {

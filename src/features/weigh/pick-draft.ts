@@ -39,7 +39,11 @@ export interface RoundDraft {
   readonly mode: 'whole' | 'piece' | 'strip';
 }
 
-export function isRoundDraft(stored: unknown): stored is RoundDraft {
+export function readRoundDraft(stored: unknown): RoundDraft | undefined {
+  return isRoundDraft(stored) ? stored : undefined;
+}
+
+function isRoundDraft(stored: unknown): stored is RoundDraft {
   if (typeof stored !== 'object' || stored === null) return false;
   const draft: Partial<RoundDraft> = stored;
   return (

@@ -13,10 +13,10 @@ import { useUndoKey } from '@/ui/use-undo-key';
 import {
   EMPTY_PICK,
   GREEN_PICK,
-  isRoundDraft,
   type PickDraft,
   pickWords,
   type RoundDraft,
+  readRoundDraft,
 } from './pick-draft';
 import { usePickForm } from './use-pick-form';
 import { isDone, nextUnit, useUnitInHand } from './use-unit-in-hand';
@@ -52,7 +52,7 @@ export function useRound(plan: RoundPlan) {
   const [round, keepRound] = useDraft<RoundDraft>(
     `turnspit-round-${trialId}`,
     { pickedOn: today, tare: '', mode: 'whole' },
-    isRoundDraft,
+    readRoundDraft,
   );
   const style = MASS_STYLE_FOR[system];
   const { begin, reopen, setTrouble, ...form } = usePickForm(style);
