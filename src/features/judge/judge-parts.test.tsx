@@ -630,7 +630,7 @@ test('other seasons stand one by one and together; rivals and next steps have th
     />,
   );
   const rows = () => screen.getAllByRole('row').map(row => row.textContent ?? '');
-  expect(rows()[1]).toContain('Feed?, beans+12%−3% to +29%');
+  expect(rows()[1]).toContain('Feed? · beans+12%−3% to +29%');
   expect(rows()[2]).toContain('this trial+30%+14% to +48%');
   expect(rows()[4]).toContain('can’t be taken in');
   expect(rows()[5]).toMatch(/^these 2 together\+21%/);

@@ -10,7 +10,7 @@ const WHY: Readonly<Record<Outcome, string>> = {
   count: 'Counts spread more the more there are of them: they are judged by ratios.',
   proportion: 'So many of so many: judged as shares. What was dealt is the unit, not the item.',
   ordinal: 'Steps can be put in order, not added up: they are judged by ranks.',
-  time: 'Days until it came, with those still waiting counted as long as they were looked at.',
+  time: 'Days until it came, with those still waiting counted as long as they were looked at. The range is of days on average; the shuffles ask who came first, which can be plain where the days are not.',
 };
 
 interface MeasureNoteProps {

@@ -74,21 +74,25 @@ interface SeasonRowProps {
 
 function SeasonRow({ season, isOwn, isIn, tick }: SeasonRowProps) {
   const { trialId, question, crop, closedOn, percent, percentCi, logRatio } = season;
-  const name = [question, crop].filter(word => word !== '').join(', ');
+  const name = [question, crop].filter(word => word !== '').join(' · ');
   return (
     <tr>
       <th scope="row">
-        <label>
-          <input
-            type="checkbox"
-            checked={isIn && logRatio !== null}
-            disabled={isOwn || logRatio === null}
-            onChange={event => tick(trialId, event.target.checked)}
-            aria-label={`Take in ${fullDay(closedOn)}`}
-          />
-        </label>{' '}
-        <Link href={`/trials/${trialId}/judge`}>{fullDay(closedOn)}</Link>{' '}
-        <Soft as="span">{isOwn ? 'this trial' : name}</Soft>
+        <Season>
+          <label>
+            <input
+              type="checkbox"
+              checked={isIn && logRatio !== null}
+              disabled={isOwn || logRatio === null}
+              onChange={event => tick(trialId, event.target.checked)}
+              aria-label={`Take in ${fullDay(closedOn)}`}
+            />
+          </label>
+          <span>
+            <Link href={`/trials/${trialId}/judge`}>{fullDay(closedOn)}</Link>
+            <small>{isOwn ? 'this trial' : name}</small>
+          </span>
+        </Season>
       </th>
       <td>{percent === null ? 'no share' : signed(percent)}</td>
       <td>{percentCi && logRatio ? percentCi.map(signed).join(' to ') : WITHOUT_RATIO}</td>
@@ -106,7 +110,7 @@ function TogetherRow({ seasons }: { readonly seasons: readonly SeasonAnswer[] })
       {pooled ? (
         <>
           <td>{signed(pooled.percent)}</td>
-          <td>
+          <td data-long>
             {pooled.percentCi.map(signed).join(' to ')}, p {printP(pooled.p)};{' '}
             {Math.round(pooled.i2)}% of the differences lie between seasons
           </td>
@@ -136,7 +140,12 @@ function signed(percent: number): string {
 const Box = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
   & > div { display: grid; gap: 6px; grid-template-columns: minmax(0, 1fr); }
-  & input { width: 18px; height: 18px; accent-color: var(--clay); vertical-align: middle; }
-  & label { display: inline-grid; place-items: center; min-width: 28px; min-height: 28px; }
-  @media (pointer: coarse) { & label { min-width: 48px; min-height: 48px; } }
+  & td { vertical-align: top; }
+`;
+
+const Season = styled.div`
+  display: flex; gap: 8px; align-items: flex-start; white-space: normal; min-width: 150px;
+  & input { width: 18px; height: 18px; margin: 3px 0 0; accent-color: var(--clay); }
+  & small { display: block; font-weight: 400; font-size: 0.875rem; color: var(--ink-soft); }
+  @media (pointer: coarse) { & label { min-width: 44px; min-height: 44px; } }
 `;
