@@ -9,6 +9,7 @@ import {
 } from '@/core/judge/question/judge-input';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
+import { simulateMargin } from './simulate-margin';
 
 // How often trials in which nothing works are called, and how often intervals hold the truth: `npm run simulate -- 5000`,
 // or only one of the two: `-- 5000 kinds`, `-- 5000 means`; or only some layouts: `-- 5000 kinds "split plot"`; or only one kind
@@ -555,4 +556,5 @@ if (WHICH === 'all' || WHICH === 'kinds')
     for (const layout of ALL_LAYOUTS.slice(0, 3))
       if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
   }
+if (WHICH === 'all' || WHICH === 'margin') simulateMargin(TRIALS);
 if (WHICH === 'power') for (const row of POWER) power(row);
