@@ -557,4 +557,4 @@ if (WHICH === 'all' || WHICH === 'kinds')
       if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
   }
 if (WHICH === 'all' || WHICH === 'margin') simulateMargin(TRIALS);
-if (WHICH === 'power') for (const row of POWER) power(row);
+if (WHICH === 'power') for (const row of POWER) if (row.name.includes(ONLY)) power(row);
