@@ -1,5 +1,6 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { listed } from '@/core/words/listed';
 import { counted } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
 
@@ -9,6 +10,32 @@ export function judgedByMargin(contrast: EstimableContrast, input: JudgeInput): 
   return isInsideMargin(contrast, input)
     ? `Better, but by less than the ${marginText(input)} worth having.`
     : `${worth}: better, though perhaps not by enough.`;
+}
+
+/** Several that are better, by what the margin says of them, in one sentence. */
+export function allJudgedByMargin(
+  winners: readonly EstimableContrast[],
+  input: JudgeInput,
+): string {
+  if (!input.margin) return '';
+  const namesOf = (are: (contrast: EstimableContrast) => boolean): readonly string[] =>
+    winners.filter(are).map(({ treatment }) => treatment);
+  const isSmall = (contrast: EstimableContrast): boolean => isInsideMargin(contrast, input);
+  const isClear = ({ call }: EstimableContrast): boolean => call === 'clearly-better';
+  const said = (names: readonly string[], words: string): readonly string[] =>
+    names.length === 0 ? [] : [`${listed(names)} ${names.length === 1 ? 'is' : 'are'} ${words}`];
+  const parts = [
+    ...said(namesOf(isClear), 'clearly better'),
+    ...said(
+      namesOf(each => !isClear(each) && !isSmall(each)),
+      'better, though perhaps not by enough',
+    ),
+    ...said(
+      namesOf(each => !isClear(each) && isSmall(each)),
+      'better, but by less than that',
+    ),
+  ];
+  return `${wasWorth(input)}: ${parts.join('; ')}.`;
 }
 
 function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean {

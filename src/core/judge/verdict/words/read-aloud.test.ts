@@ -3,7 +3,7 @@ import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 
-/** Ten of sixty verdicts that were read aloud, as they are said now. The first treatment is the control. */
+/** Of sixty verdicts, the most telling ones that were read aloud, as they are said now. The first treatment is the control. */
 type Said = Partial<JudgeInput> & {
   readonly values: Readonly<Record<string, readonly (number | readonly [number, boolean])[]>>;
   readonly outOf?: number;
@@ -38,6 +38,32 @@ const SAID: readonly Said[] = [
     headline: 'Can’t tell yet whether anything beats “nothing”.',
     detail:
       'Bark: 5% more beans than nothing, anything from 12% less to 25% more. Grit: 5.8% more beans than nothing, anything from 11% less to 26% more. About 18 pots of each would settle it.',
+  },
+  {
+    response: 'beans',
+    margin: percentOf(15),
+    values: {
+      none: [300, 310, 290, 305],
+      salt: [372, 380, 365, 378],
+      crystals: [430, 440, 425, 436],
+      feed: [482, 490, 475, 486],
+    },
+    headline: 'Feed did best: 60% more beans than “none”.',
+    detail:
+      'Salt: between 19% and 29% more; crystals: between 38% and 49% more; feed: between 55% and 67% more. 15% was worth having: salt, crystals and feed are clearly better.',
+  },
+  {
+    response: 'beans',
+    margin: percentOf(15),
+    values: {
+      nothing: [300, 330, 270, 310],
+      bark: [310, 350, 280, 330],
+      grit: [330, 290, 300, 360],
+      sand: [290, 340, 310, 280],
+    },
+    headline: 'Can’t tell yet whether anything beats “nothing”.',
+    detail:
+      'Bark: 5% more beans than nothing, anything from 12% less to 25% more; grit: 5.8% more beans than nothing, anything from 11% less to 26% more; sand: 0.8% more beans than nothing, anything from 16% less to 21% more. About 19 pots of each would settle it.',
   },
   {
     outcome: 'count',

@@ -9,7 +9,7 @@ import { differenceHeadline } from './difference-words';
 import { factorCall, factorWords } from './factor-words';
 import { groupsWords } from './group-words';
 import { harmfulOf, harmHeadline, withHarm } from './harm-words';
-import { joined, judgedByMargin, lowerFirst, marginWords } from './margin-words';
+import { allJudgedByMargin, joined, judgedByMargin, lowerFirst, marginWords } from './margin-words';
 import { noTestWords, untestedWords } from './no-test-words';
 import { between, gaveWords, quotedIfNone, range, sizeThan, sizeWords } from './size-words';
 
@@ -120,7 +120,7 @@ function wordsFor(
   const leader = winners.find(contrast => contrast.treatment === best) ?? winners[0];
   if (leader) return winnersWords(leader, winners, best, rest, context);
   const tested = found.filter(contrast => contrast.call !== 'no-test');
-  const ranges = tested.map(contrast => range(contrast, input));
+  const ranges = inOneBreath(tested, input);
   const [worst] = losers;
   if (worst) {
     return {
@@ -129,13 +129,13 @@ function wordsFor(
         quotedIfNone(input.control),
         sizeWords(worst, input),
       ),
-      detail: joined(...ranges, rest),
+      detail: joined(ranges, rest),
     };
   }
   if (call === 'no-difference-that-matters')
     return {
       headline: `No difference that matters from ${input.control}.`,
-      detail: joined(...ranges, marginWords(input)),
+      detail: joined(ranges, marginWords(input)),
     };
   const undecided = contrasts
     .filter(contrast => contrast.call !== 'no-difference-that-matters')
@@ -145,8 +145,21 @@ function wordsFor(
   const isAllOpen = open.length === contrasts.length;
   return {
     headline: `Can’t tell yet whether ${which} beats ${quotedIfNone(input.control)}.`,
-    detail: joined(...ranges, isAllOpen ? neededWords(unitsNeeded, input) : rest),
+    detail: joined(ranges, isAllOpen ? neededWords(unitsNeeded, input) : rest),
   };
+}
+
+const FEW = 2;
+
+/** The ranges of a few as sentences; of more as one: nobody reads seven before the picture, and the table has them all. */
+function inOneBreath(contrasts: readonly EstimableContrast[], input: JudgeInput): string {
+  const ranges = contrasts.map(contrast => range(contrast, input));
+  if (ranges.length <= FEW) return joined(...ranges);
+  // Within the sentence a name is written as it is.
+  const clauses = contrasts.map(
+    ({ treatment }, i) => `${treatment}${ranges[i]?.slice(treatment.length).replace(/\.$/, '')}`,
+  );
+  return `${clauses.join('; ')}.`;
 }
 
 /** @param rest what is not settled yet, in sentences */
@@ -159,29 +172,33 @@ function winnersWords(
 ): Words {
   const settled = noDifference(contrasts);
   const harmful = harmfulOf(contrasts);
-  const harm = contrasts.map(each =>
-    each.estimable && isWorse(each.call) ? range(each, input) : '',
-  );
+  const harmed = contrasts.flatMap(each => (each.estimable && isWorse(each.call) ? [each] : []));
   if (winners.length === 1)
     return {
       headline: withHarm(`${gaveWords(leader, input)}.`, harmful),
       detail: joined(
         howSure(leader, input),
         best ? '' : 'Which treatment is best of all is not settled.',
-        ...harm,
+        inOneBreath(harmed, input),
         settled,
         rest,
       ),
     };
   const names = listed(winners.map(contrast => contrast.treatment));
   const control = quotedIfNone(input.control);
-  const sure = winners.map(each => `${each.treatment}: ${lowerFirst(howSure(each, input))}`);
+  const ranges = winners.map(each => `${each.treatment}: ${lowerFirst(between(each, input))}`);
   const headline = best
     ? `${best} did best: ${sizeThan(leader, input, control)}.`
     : `${names} beat ${control}; which is best can’t be told yet.`;
   return {
     headline: withHarm(headline, harmful),
-    detail: joined(...sure, ...harm, settled, rest),
+    detail: joined(
+      `${ranges.join('; ')}.`,
+      allJudgedByMargin(winners, input),
+      inOneBreath(harmed, input),
+      settled,
+      rest,
+    ),
   };
 }
 
