@@ -150,7 +150,7 @@ describe('a series of doses', () => {
     ['0 5 5 10', 'twice'],
     ['0 five 10', '“five”'],
     ['0 -5 10', '“-5”'],
-    ['0 1 2 3 4 5 6 7 8', 'At most 8'],
+    ['0 1 2 3 4 5 6 7 8 9 10 11 12', 'At most 12'],
     ['', 'at least three'],
   ])('%j is no series', (written, sentence) => {
     const found = readDoses(written);
