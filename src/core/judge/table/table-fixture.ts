@@ -1,4 +1,4 @@
-import type { Table } from './table-roles';
+import type { Table, TableRoles } from './table-roles';
 
 /** A table from lines of cells with commas between. */
 export function tableFixture(header: string, ...lines: readonly string[]): Table {
@@ -10,3 +10,18 @@ export function tableFixture(header: string, ...lines: readonly string[]): Table
     ),
   };
 }
+
+/** Weights of two feeds and more against none, without blocks. */
+export const ROLES_FIXTURE: TableRoles = {
+  response: 'weight',
+  treatment: 'feed',
+  control: 'none',
+  blocks: [],
+  factors: [],
+  kind: 'continuous',
+  better: 'higher',
+  margin: null,
+  confidence: 0.95,
+  shuffles: 100,
+  seed: 1,
+};

@@ -1,22 +1,8 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { tableFixture as table } from './table-fixture';
+import { ROLES_FIXTURE as roles, tableFixture as table } from './table-fixture';
 import { judgeInputFromTable } from './table-input';
 import type { Table, TableRoles } from './table-roles';
-
-const roles: TableRoles = {
-  response: 'weight',
-  treatment: 'feed',
-  control: 'none',
-  blocks: [],
-  factors: [],
-  kind: 'continuous',
-  better: 'higher',
-  margin: null,
-  confidence: 0.95,
-  shuffles: 100,
-  seed: 1,
-};
 
 function inputOf(from: Table, changes: Partial<TableRoles> = {}): JudgeInput {
   const read = judgeInputFromTable(from, { ...roles, ...changes });

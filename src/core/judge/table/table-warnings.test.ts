@@ -1,20 +1,5 @@
-import { tableFixture as table } from './table-fixture';
-import type { TableRoles } from './table-roles';
+import { ROLES_FIXTURE as roles, tableFixture as table } from './table-fixture';
 import { tableWarnings } from './table-warnings';
-
-const roles: TableRoles = {
-  response: 'weight',
-  treatment: 'feed',
-  control: 'none',
-  blocks: [],
-  factors: [],
-  kind: 'continuous',
-  better: 'higher',
-  margin: null,
-  confidence: 0.95,
-  shuffles: 100,
-  seed: 1,
-};
 
 const codesOf = (...of: Parameters<typeof tableWarnings>) => tableWarnings(...of).map(w => w.code);
 
