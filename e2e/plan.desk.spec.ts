@@ -15,6 +15,12 @@ test('a prediction is sealed, stays shut, and opens with the verdict', async ({
   await page.getByRole('button', { name: 'Seal it' }).click();
   await expect(page.getByText(/Sealed until the verdict: Ines/)).toBeVisible();
   await expect(page.getByText('It helped the beans.')).toHaveCount(0);
+  await page.getByLabel('Who', { exact: true }).fill('Tomas');
+  await page.getByLabel('The guess is about').selectOption('Heronsgill feed against plain water');
+  await page.getByLabel('The first of the two gives').selectOption('less');
+  await page.getByLabel('Why', { exact: true }).fill('It burns them.');
+  await page.getByRole('button', { name: 'Seal it' }).click();
+  await expect(page.getByText(/Sealed until the verdict: Ines .*, Tomas/)).toBeVisible();
   await goToStep(page, 'Lay out');
   await dealAndLock(page, 2);
   await goToStep(page, 'Judge');
@@ -22,6 +28,7 @@ test('a prediction is sealed, stays shut, and opens with the verdict', async ({
   await page.getByRole('button', { name: 'Close the trial' }).click();
   await expect(page.getByRole('heading', { name: 'What was expected' })).toBeVisible();
   await expect(page.getByText('It helped the beans.')).toBeVisible();
+  await expect(page.getByText('Tomas, of Heronsgill feed against plain water: less')).toBeVisible();
 });
 
 test('a change after the lock is put on record, and stands on the verdict', async ({

@@ -225,6 +225,8 @@ function guesses({ trial }: TrialData, dice: SeasonDice): readonly Prediction[] 
     expects,
     why,
     about: '',
+    measureId: null,
+    foretold: null,
     sealedAt: `${addDays(trial.startsOn, -1)}T19:00:00.000Z`,
   });
   return [

@@ -1,4 +1,5 @@
 import { Amendment, Prediction, Regret } from '@/core/trial/model/plan-record';
+import { predictionRenamed } from '@/core/trial/prediction-renamed';
 import type { Database } from '@/store/connection/database';
 
 type Row = Readonly<Record<string, unknown>>;
@@ -8,7 +9,7 @@ export async function predictionsOf(db: Database, trialId: string): Promise<read
   const rows: readonly Row[] = await db('predictions')
     .where({ trialId })
     .orderBy(['sealedAt', 'id']);
-  return rows.map(row => Prediction.parse(row));
+  return rows.map(predictionFrom);
 }
 
 /** Adds a prediction. The same id sent twice changes nothing. */
@@ -18,9 +19,36 @@ export async function addPrediction(
   prediction: Prediction,
 ): Promise<void> {
   await db('predictions')
-    .insert({ ...prediction, trialId })
+    .insert({ ...prediction, foretold: foretoldText(prediction), trialId })
     .onConflict('id')
     .ignore();
+}
+
+function predictionFrom(row: Row): Prediction {
+  const { foretold } = row;
+  return Prediction.parse({
+    ...row,
+    foretold: typeof foretold === 'string' ? JSON.parse(foretold) : null,
+  });
+}
+
+function foretoldText({ foretold }: Pick<Prediction, 'foretold'>): string | null {
+  return foretold === null ? null : JSON.stringify(foretold);
+}
+
+/** Calls a treatment or a level by another name in all that was predicted of its trial. */
+export async function renameInPredictions(
+  db: Database,
+  trialId: string,
+  from: string,
+  to: string,
+): Promise<void> {
+  for (const prediction of await predictionsOf(db, trialId)) {
+    const renamed = predictionRenamed(prediction, from, to);
+    await db('predictions')
+      .where({ id: prediction.id })
+      .update({ expects: renamed.expects, foretold: foretoldText(renamed) });
+  }
 }
 
 /** How a trial's plan was changed after its lock, oldest first. */
@@ -58,7 +86,7 @@ export async function guessesByTrial(
   for (const row of rows)
     found.set(String(row.trialId), [
       ...(found.get(String(row.trialId)) ?? []),
-      Prediction.parse(row),
+      predictionFrom(row),
     ]);
   return found;
 }

@@ -2,6 +2,7 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { Factor, Treatment } from '@/core/trial/model/treatment';
 import type { Database } from '@/store/connection/database';
 import { measureRow } from './measures';
+import { renameInPredictions } from './plan-records';
 import { insertAll } from './rows';
 
 /** Puts a trial's question in place of what stood there: what is compared, and what is made from picks. */
@@ -77,5 +78,5 @@ export async function renameLevel(
       .update({
         levels: JSON.stringify(factor.levels.map(level => (level === from ? to.name : level))),
       });
-  await db('predictions').where({ trialId, expects: from }).update({ expects: to.name });
+  await renameInPredictions(db, trialId, from, to.name);
 }

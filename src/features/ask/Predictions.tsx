@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { SAME_WORDS } from '@/core/judge/after/guess-words';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { fullDay } from '@/features/frame/days';
@@ -17,26 +18,25 @@ interface PredictionsProps {
   /** Who sealed one, and when; what it says stays shut. */
   readonly sealed: readonly { readonly by: string; readonly sealedAt: string }[];
   readonly treatments: readonly string[];
+  /** What the question compares, each in words. */
+  readonly comparisons: readonly string[];
+  /** What is read beside the main measure. */
+  readonly otherMeasures: readonly { readonly id: string; readonly name: string }[];
   /** null once something was weighed: then it is no guess any more. */
   readonly predict: ((input: unknown) => Promise<Result<unknown, TrialTrouble>>) | null;
 }
 
+const NOTHING = { by: '', measureId: '', comparison: '', expects: '', why: '' };
+
 /** Who expects what, sealed until the verdict. */
-export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
-  const [form, setForm] = useState({ by: '', expects: '', why: '' });
+export function Predictions({ sealed, predict, ...choices }: PredictionsProps) {
+  const [form, setForm] = useState(NOTHING);
   const { trouble, fields, isPending, run } = useTrialAction();
   const submit = (): void =>
     run(
       () => predict?.(form),
-      () => {
-        setForm({ by: '', expects: '', why: '' });
-      },
+      () => setForm(NOTHING),
     );
-  const field = fieldsOf({
-    form,
-    change: changes => setForm({ ...form, ...changes }),
-    troubles: fields,
-  });
   return (
     <Guesses aria-label="Predictions">
       <h2>What do you expect?</h2>
@@ -53,16 +53,12 @@ export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
       )}
       {predict && (
         <div>
-          <TextField label="Who" {...field('by')} />
-          <Select
-            label="What will do best"
-            {...field('expects')}
-            options={[
-              { value: '', label: 'no difference that matters' },
-              ...treatments.map(name => ({ value: name, label: name })),
-            ]}
+          <GuessFields
+            {...choices}
+            form={form}
+            change={changes => setForm({ ...form, ...changes })}
+            troubles={fields}
           />
-          <TextField label="Why" {...field('why')} />
           <ActionTrouble trouble={trouble} />
           <Acts>
             <Button onPress={submit} isPending={isPending}>
@@ -72,6 +68,53 @@ export function Predictions({ sealed, treatments, predict }: PredictionsProps) {
         </div>
       )}
     </Guesses>
+  );
+}
+
+type GuessFieldsProps = Parameters<typeof fieldsOf<typeof NOTHING>>[0] &
+  Pick<PredictionsProps, 'treatments' | 'comparisons' | 'otherMeasures'>;
+
+function GuessFields({ treatments, comparisons, otherMeasures, ...state }: GuessFieldsProps) {
+  const { form, change } = state;
+  const field = fieldsOf(state);
+  const answers =
+    form.comparison === ''
+      ? treatments.map(name => ({ value: name, label: name }))
+      : [
+          { value: 'more', label: 'more' },
+          { value: 'less', label: 'less' },
+        ];
+  return (
+    <>
+      <TextField label="Who" {...field('by')} />
+      {otherMeasures.length > 0 && (
+        <Select
+          label="Of what is measured"
+          {...field('measureId')}
+          options={[
+            { value: '', label: 'the main measure' },
+            ...otherMeasures.map(({ id, name }) => ({ value: id, label: name.toLowerCase() })),
+          ]}
+        />
+      )}
+      {comparisons.length > 0 && (
+        <Select
+          label="The guess is about"
+          {...field('comparison')}
+          onChange={comparison => change({ comparison, expects: '' })}
+          options={[
+            { value: '', label: 'which does best' },
+            ...comparisons.map(words => ({ value: words, label: words })),
+          ]}
+        />
+      )}
+      <Select
+        label={form.comparison === '' ? 'What will do best' : 'The first of the two gives'}
+        {...field('expects')}
+        options={[{ value: '', label: SAME_WORDS }, ...answers]}
+      />
+      <TextField label="Why" {...field('why')} />
+    </>
   );
 }
 

@@ -166,6 +166,8 @@ describe('predictions', () => {
       <Predictions
         sealed={[{ by: 'Tomas', sealedAt: '2026-05-01T08:00:00.000Z' }]}
         treatments={['water', 'feed']}
+        comparisons={['feed against water']}
+        otherMeasures={[{ id: 'h', name: 'Height' }]}
         predict={predict}
       />,
     );
@@ -177,13 +179,57 @@ describe('predictions', () => {
     expect(screen.getByLabelText('Who')).toHaveValue('Ines');
     write(screen.getByLabelText('Why'), 'It helped.');
     await user.click(screen.getByRole('button', { name: 'Seal it' }));
-    expect(predict).toHaveBeenLastCalledWith({ by: 'Ines', expects: 'feed', why: 'It helped.' });
+    expect(predict).toHaveBeenLastCalledWith({
+      by: 'Ines',
+      measureId: '',
+      comparison: '',
+      expects: 'feed',
+      why: 'It helped.',
+    });
     expect(await screen.findByDisplayValue('no difference that matters')).toBeVisible();
     expect(screen.getByLabelText('Why')).toHaveValue('');
   });
 
+  test('one comparison of another measure is foretold by more or less, and forgets what was chosen of the whole', async () => {
+    const user = userEvent.setup();
+    const predict = jest.fn().mockResolvedValueOnce(success({}));
+    render(
+      <Predictions
+        sealed={[]}
+        treatments={['water', 'feed']}
+        comparisons={['feed against water']}
+        otherMeasures={[{ id: 'h', name: 'Height' }]}
+        predict={predict}
+      />,
+    );
+    write(screen.getByLabelText('Who'), 'Ines');
+    await user.selectOptions(screen.getByLabelText('What will do best'), 'feed');
+    await user.selectOptions(screen.getByLabelText('The guess is about'), 'feed against water');
+    await user.selectOptions(screen.getByLabelText('Of what is measured'), 'height');
+    const gives = screen.getByLabelText('The first of the two gives');
+    expect(gives).toHaveDisplayValue('no difference that matters');
+    await user.selectOptions(gives, 'less');
+    write(screen.getByLabelText('Why'), 'It runs to leaf.');
+    await user.click(screen.getByRole('button', { name: 'Seal it' }));
+    expect(predict).toHaveBeenLastCalledWith({
+      by: 'Ines',
+      measureId: 'h',
+      comparison: 'feed against water',
+      expects: 'less',
+      why: 'It runs to leaf.',
+    });
+  });
+
   test('once something was weighed nobody is asked any more', () => {
-    render(<Predictions sealed={[]} treatments={['water', 'feed']} predict={null} />);
+    render(
+      <Predictions
+        sealed={[]}
+        treatments={['water', 'feed']}
+        comparisons={['feed against water']}
+        otherMeasures={[{ id: 'h', name: 'Height' }]}
+        predict={null}
+      />,
+    );
     expect(screen.queryByRole('button', { name: 'Seal it' })).toBeNull();
   });
 });

@@ -2,7 +2,6 @@
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
 import { styled } from 'styled-components';
-import type { PredictionScore } from '@/core/judge/after/prediction-scores';
 import type { TrialEfficacy } from '@/core/judge/after/trial-efficacy';
 import type { trialGermination } from '@/core/judge/after/trial-germination';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
@@ -12,7 +11,7 @@ import { valuePrinter } from '@/core/measure/library/print-measure';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
-import type { Amendment, Prediction } from '@/core/trial/model/plan-record';
+import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
 import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
@@ -27,7 +26,7 @@ import { MeasureNote } from '@/features/judge/answer/MeasureNote';
 import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
 import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
 import { WaitingCurves } from '@/features/judge/answer/WaitingCurves';
-import { OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
+import { type GuessesProps, OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
 import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
 import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
@@ -60,10 +59,7 @@ export interface VerdictOfTrial extends VerdictActions {
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** On how many days somebody looked while it ran. */
   readonly interimLooks: number;
-  readonly guesses: {
-    readonly predictions: readonly Prediction[];
-    readonly records: readonly PredictionScore[];
-  };
+  readonly guesses: GuessesProps;
 }
 
 interface JudgeViewProps extends VerdictOfTrial {
@@ -112,7 +108,7 @@ export function JudgeView(props: JudgeViewProps) {
         />
       )}
       <EveryUnit measure={measure} tags={tags} printValue={printValue} state={state} spec={spec} />
-      <Guesses guesses={guesses} analysis={analysis} />
+      <OpenedPredictions {...guesses} />
       <FactorEffects analysis={analysis} printValue={printValue} />
       <CallsTable analysis={analysis} tags={tags} printValue={printValue} />
       <OverallTest judgement={analysis.judgement} />
@@ -140,24 +136,6 @@ function OverallTest({ judgement: { overall } }: Pick<Analysis, 'judgement'>) {
       Whether they differ at all: {OVERALL_WORDS[overall.method]}, p {printP(overall.p)}.
     </Soft>
   ) : null;
-}
-
-interface GuessesProps extends Pick<JudgeViewProps, 'guesses'> {
-  readonly analysis: Analysis;
-}
-
-/** What was sealed before, opened beside the verdict. */
-function Guesses({ guesses, analysis }: GuessesProps) {
-  if (guesses.predictions.length === 0) return null;
-  const { best, call } = analysis.judgement.verdict;
-  return (
-    <OpenedPredictions
-      predictions={guesses.predictions}
-      best={best}
-      call={call}
-      records={guesses.records}
-    />
-  );
 }
 
 interface EveryUnitProps extends Pick<JudgeViewProps, 'tags'> {

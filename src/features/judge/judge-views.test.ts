@@ -1,4 +1,3 @@
-import { outcomeOf, predictionScores } from '@/core/judge/after/prediction-scores';
 import { judge } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import {
@@ -167,43 +166,5 @@ test('figures are printed as one reads them', () => {
     '0.041',
     '—',
     '−12.35',
-  ]);
-});
-
-test('a guess is right, wrong, or not settled; a verdict that can’t tell makes nobody wrong', () => {
-  expect(outcomeOf('tea', 'tea', 'better')).toBe('came');
-  expect(outcomeOf(null, 'tea', 'better')).toBe('otherwise');
-  expect(outcomeOf(null, null, 'no-difference-that-matters')).toBe('came');
-  expect(outcomeOf('tea', null, 'no-difference-that-matters')).toBe('otherwise');
-  expect(outcomeOf('tea', null, 'cant-tell')).toBe('open');
-});
-
-test('guesses over several trials are counted by name, beside a die; what was foretold of the roots is no such guess', () => {
-  const guess = (by: string, expects: string | null, about = '') => ({
-    id: '00000000-0000-7000-8000-00000000000a',
-    by,
-    expects,
-    why: 'so',
-    about,
-    sealedAt: '2026-05-01T08:00:00.000Z',
-  });
-  const records = predictionScores([
-    {
-      predictions: [guess('Ines', 'tea'), guess('Tomas', null)],
-      best: 'tea',
-      call: 'better',
-      treatments: 3,
-    },
-    {
-      predictions: [guess(' ines ', 'tea'), guess('Ines', 'many', 'roots')],
-      best: null,
-      call: 'no-difference-that-matters',
-      treatments: 2,
-    },
-    { predictions: [guess('Ines', 'tea')], best: null, call: 'cant-tell', treatments: 2 },
-  ]);
-  expect(records).toEqual([
-    { by: 'Ines', settled: 2, came: 1, open: 1, byChance: 1 / 4 + 1 / 3 },
-    { by: 'Tomas', settled: 1, came: 0, open: 0, byChance: 1 / 4 },
   ]);
 });

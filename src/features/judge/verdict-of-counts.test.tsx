@@ -1,4 +1,5 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { settledGuess } from '@/core/judge/after/prediction-scores';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { judge } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
@@ -6,6 +7,7 @@ import { analyse, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { measureFromLibrary } from '@/core/measure/library/own-measure';
 import { readingKind } from '@/core/measure/library/reading-library';
 import { success } from '@/core/result';
+import { predictionFixture } from '@/core/trial/fixtures/prediction-fixture';
 import { leaveOutFixture, readingFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -59,7 +61,7 @@ describe('the verdict on a main measure that is no mean', () => {
         tags={tagsOf(data)}
         frozen={null}
         interimLooks={0}
-        guesses={{ predictions: [], records: [] }}
+        guesses={{ guesses: [], records: [], measures: [] }}
         first={first}
         system="uk"
         efficacy={null}
@@ -96,16 +98,13 @@ describe('the verdict on a main measure that is no mean', () => {
       trial: { ...data.trial, state: 'closed' },
       frozen: { closedAt: '2026-08-02T10:00:00.000Z', headline: 'Nothing beat plain water.' },
       guesses: {
-        predictions: [
-          {
-            id: 'p',
-            by: 'Ines',
-            expects: 'feed 1',
-            about: '',
-            why: 'They hate it.',
-            sealedAt: '2026-05-01T08:00:00.000Z',
-          },
+        guesses: [
+          settledGuess(
+            predictionFixture({ expects: 'feed 1', why: 'They hate it.' }),
+            first.judgement,
+          ),
         ],
+        measures: data.measures,
         records: [],
       },
     });

@@ -1,3 +1,4 @@
+import { expectedWords, guessSubject } from '@/core/judge/after/guess-words';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { mainMeasure, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
@@ -93,12 +94,11 @@ function tablesOf(data: TrialData, judged: ReportTable): readonly ReportTable[] 
     judged,
     {
       title: 'What was expected',
-      heads: ['who', 'what does best', 'why', 'sealed'],
+      heads: ['who', 'of what', 'expects', 'why', 'sealed'],
       rows: data.predictions.map(prediction => [
         prediction.by,
-        prediction.about === ''
-          ? (prediction.expects ?? 'no difference that matters')
-          : `${prediction.about}: ${prediction.expects ?? 'no difference'}`,
+        guessSubject(prediction, data.measures) || 'which does best',
+        expectedWords(prediction),
         prediction.why,
         prediction.sealedAt.slice(0, 10),
       ]),

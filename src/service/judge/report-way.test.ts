@@ -9,11 +9,11 @@ import { reportHtml } from '@/print/report-html';
 import { today } from '@/service/garden/clock';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { newId } from '@/service/garden/new-id';
+import { openedPredictions } from '@/service/judge/opened-predictions';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { amendPlan } from '@/service/trial/amend';
 import { askTrial } from '@/service/trial/ask';
 import { earlierTrial } from '@/service/trial/earlier-trial';
-import { openedPredictions } from '@/service/trial/opened-predictions';
 import { predict } from '@/service/trial/predict';
 import { recordRegret } from '@/service/trial/regret';
 import { findTrial, findTrialFor } from '@/service/trial/trials';
@@ -186,14 +186,14 @@ test('what stands under a verdict comes with the whole trial, guesses sealed unt
   if (!open.ok) throw new Error(open.trouble.kind);
   expect([open.value.data.predictions.length, open.value.data.picks.length]).toEqual([0, 8]);
   expect(open.value.log).toContainEqual({ at: expect.any(String), what: 'plan locked' });
-  expect(await openedPredictions(await dataOf(trial.id))).toEqual({ predictions: [], records: [] });
+  expect(await openedPredictions(await dataOf(trial.id))).toEqual({ guesses: [], records: [] });
   await closeTrial(trial.id);
   expect(await verdictPage(trial.id)).toMatchObject({
     ok: true,
     value: { data: { predictions: [{ by: 'Ines', expects: 'feed' }] } },
   });
   expect(await openedPredictions(await dataOf(trial.id))).toMatchObject({
-    predictions: [{ by: 'Ines' }],
+    guesses: [{ prediction: { by: 'Ines' }, outcome: 'came' }],
     records: [{ by: 'Ines' }],
   });
   expect(await verdictPage(newId())).toMatchObject({

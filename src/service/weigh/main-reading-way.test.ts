@@ -7,13 +7,13 @@ import { today } from '@/service/garden/clock';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { closeStore, startStore } from '@/service/garden/start';
 import { closeTrial, frozenVerdictOf } from '@/service/judge/close-trial';
+import { openedPredictions } from '@/service/judge/opened-predictions';
 import { reportFile } from '@/service/judge/report';
 import { verdictPage } from '@/service/judge/verdict';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { askTrial, changeQuestion } from '@/service/trial/ask';
 import { earlierTrial } from '@/service/trial/earlier-trial';
 import { addMeasureToTrial, removeMeasureFromTrial } from '@/service/trial/measures';
-import { openedPredictions } from '@/service/trial/opened-predictions';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { predict } from '@/service/trial/predict';
 import { findTrial, listTrials } from '@/service/trial/trials';
@@ -44,6 +44,27 @@ async function dataOf(id: string): Promise<TrialData> {
   return data;
 }
 
+/** Of the comparison itself; and of another measure, which nobody then reads. */
+async function guessOfTomas(id: string): Promise<void> {
+  await addMeasureToTrial(id, { from: 'library', key: 'holed-leaves' });
+  const holed = (await dataOf(id)).measures.find(measure => measure.kindKey === 'holed-leaves');
+  const comparison = 'grit against nothing';
+  const guess = { by: 'Tomas', comparison, expects: 'less', why: 'It dries them out.' };
+  expect(await predict(id, guess)).toMatchObject({ ok: true });
+  expect(await predict(id, { ...guess, measureId: holed?.id, expects: '' })).toMatchObject({
+    ok: true,
+  });
+  for (const gone of [
+    { comparison: 'ash against nothing' },
+    { measureId: v7() },
+    { expects: 'grit' },
+  ])
+    expect(await predict(id, { ...guess, ...gone })).toMatchObject({
+      ok: false,
+      trouble: { kind: 'changed-meanwhile' },
+    });
+}
+
 /** Slugs found: many under nothing, few under grit. */
 async function readThrough(): Promise<TrialData> {
   const trial = await askTrial(question);
@@ -58,6 +79,7 @@ async function readThrough(): Promise<TrialData> {
     isBlind: false,
   });
   await predict(id, { by: 'Ines', expects: 'grit', why: 'They will not crawl over it.' });
+  await guessOfTomas(id);
   await lockPlan(id);
   const data = await dataOf(id);
   const main = data.measures.find(measure => measure.isMain);
@@ -180,8 +202,15 @@ test('the guesses are scored, the next trial learns from it, and it lends no spr
   const { trial } = await readThrough();
   await closeTrial(trial.id);
   expect(await openedPredictions(await dataOf(trial.id))).toMatchObject({
-    predictions: [{ by: 'Ines' }],
-    records: [{ by: 'Ines' }],
+    guesses: [
+      { prediction: { by: 'Ines' }, outcome: 'came' },
+      { prediction: { by: 'Tomas' }, outcome: 'came' },
+      { prediction: { by: 'Tomas' }, outcome: 'open' },
+    ],
+    records: [
+      { by: 'Ines', settled: 1, came: 1, open: 0 },
+      { by: 'Tomas', settled: 1, came: 1, open: 1 },
+    ],
   });
   const earlier = await earlierTrial(trial.id);
   expect(earlier?.lessons.some(lesson => lesson.includes('treated alike differed'))).toBe(false);

@@ -7,6 +7,7 @@ import * as readings from './20261125e-readings';
 import * as mishaps from './20261125f-mishaps';
 import * as lookingClosely from './20261126-looking-closely';
 import * as regrets from './20261126b-regrets';
+import * as guesses from './20261129-guesses';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -23,6 +24,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261125f-mishaps': mishaps,
   '20261126-looking-closely': lookingClosely,
   '20261126b-regrets': regrets,
+  '20261129-guesses': guesses,
 };
 
 /** Every migration by name, oldest first. */

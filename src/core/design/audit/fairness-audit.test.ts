@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { v7 } from 'uuid';
 import { draftDeal, planFindings, undealtTrial } from '@/core/design/layouts/draft-trial';
 import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { predictionFixture } from '@/core/trial/fixtures/prediction-fixture';
 import { analysisFixture, productFixture } from '@/core/trial/fixtures/product-fixture';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_FEATURE, BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
@@ -387,16 +387,7 @@ describe('a plan that is still being typed', () => {
   test('gives away neither the deal nor what was sealed', () => {
     const sealed = {
       ...fair,
-      predictions: [
-        {
-          id: v7(),
-          by: 'Ines',
-          expects: 'feed 1',
-          why: 'a hunch',
-          about: '',
-          sealedAt: '2026-05-01T08:00:00.000Z',
-        },
-      ],
+      predictions: [predictionFixture({ why: 'a hunch' })],
     };
     const shown = JSON.stringify(undealtTrial(sealed));
     expect(

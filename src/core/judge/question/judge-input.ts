@@ -54,6 +54,9 @@ export interface JudgeInput extends DesignInput {
   readonly priorCv: PriorCv;
 }
 
+/** What is compared, whatever is read of it. */
+export type QuestionInput = Pick<JudgeInput, 'factors' | 'treatments' | 'control' | 'agreed'>;
+
 /** A spread from elsewhere, with where it comes from. */
 export interface PriorCv {
   readonly cv: number;
@@ -64,7 +67,7 @@ export interface PriorCv {
 export const STARTING_GUESS_CV: PriorCv = { cv: 0.3, source: 'starting-guess' };
 
 /** The treatments but the control, in their order: index i of a shuffle comparison is entry i − 1. */
-export function testsOf(input: JudgeInput): readonly string[] {
+export function testsOf(input: Pick<JudgeInput, 'treatments' | 'control'>): readonly string[] {
   return input.treatments.filter(name => name !== input.control);
 }
 

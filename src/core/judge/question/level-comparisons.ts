@@ -1,4 +1,4 @@
-import type { JudgeInput } from './judge-input';
+import type { QuestionInput } from './judge-input';
 
 /** Two cells of a crossed trial that differ in one factor only. */
 export interface CellPair {
@@ -30,7 +30,7 @@ export function levelComparisonsOf({
   factors,
   treatments,
   control,
-}: JudgeInput): readonly LevelComparison[] {
+}: QuestionInput): readonly LevelComparison[] {
   const { names, levelsOf } = factors ?? { names: [], levelsOf: {} };
   const levels = (treatment: string): readonly string[] => levelsOf[treatment] ?? [];
   return names.flatMap((factor, f) => {

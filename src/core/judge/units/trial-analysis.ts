@@ -4,7 +4,13 @@ import { centresOf } from '@/core/design/site/site-bias';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
-import type { JudgeInput, Margin, Outcome, PriorCv } from '@/core/judge/question/judge-input';
+import type {
+  JudgeInput,
+  Margin,
+  Outcome,
+  PriorCv,
+  QuestionInput,
+} from '@/core/judge/question/judge-input';
 import { type OutcomeReader, outcomeOf, outcomeReader } from '@/core/judge/question/unit-outcome';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-value/unit-values';
@@ -69,6 +75,17 @@ export function currentLeaveOuts(data: TrialData): readonly LeaveOut[] {
     });
 }
 
+/** What a trial compares, before anything was read. */
+export function questionOf(data: TrialData): QuestionInput {
+  const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
+  return {
+    factors: factorStructure(data),
+    treatments: treatments.map(treatment => treatment.name),
+    control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
+    agreed: agreedComparisonOf(data.trial.rules, data.treatments),
+  };
+}
+
 /** Everything the judge takes, from a trial's own readings. Left-out units are not in it. */
 export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
   const measure = measureOf(data, spec.measureId);
@@ -79,8 +96,8 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
   const starts = startValues(data, measure);
   const hasStart =
     starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
-  const treatments = [...data.treatments].sort((a, b) => a.position - b.position);
   return {
+    ...questionOf(data),
     outcome,
     countedClass: reader.countedClass,
     hasNoGoodDirection: isGainOrLoss(measure) ? undefined : true,
@@ -88,9 +105,6 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
     unitWord: data.trial.unitWord,
     treatmentName: data.factors.map(factor => factor.name).join(':'),
-    factors: factorStructure(data),
-    treatments: treatments.map(treatment => treatment.name),
-    control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
     blockNames: blockNamesOf(data.layout),
     isPaired: data.layout !== null && LAYOUTS[data.layout.kind].isPaired,
     mostImbalance: data.layout?.mostImbalance ?? undefined,
@@ -106,7 +120,6 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     ),
     better: measure.better,
     margin: spec.margin,
-    agreed: agreedComparisonOf(data.trial.rules, data.treatments),
     confidence: 0.95,
     shuffles: spec.shuffles,
     seed: spec.seed,

@@ -1,56 +1,61 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { outcomeOf, type PredictionScore } from '@/core/judge/after/prediction-scores';
-import type { Call } from '@/core/judge/outcomes/judgement';
-import type { Prediction } from '@/core/trial/model/plan-record';
+import { expectedWords, guessSubject } from '@/core/judge/after/guess-words';
+import type { PredictionScore, SettledGuess } from '@/core/judge/after/prediction-scores';
+import type { Measure } from '@/core/trial/model/measure';
 import { counted } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 import { Soft } from '@/ui/Page';
 
-interface GuessesProps {
-  readonly predictions: readonly Prediction[];
-  readonly best: string | null;
-  readonly call: Call;
+export interface GuessesProps {
+  /** Each beside what came of it by the frozen verdict. */
+  readonly guesses: readonly SettledGuess[];
   /** Of all who guessed here, over all closed trials. */
   readonly records: readonly PredictionScore[];
+  /** The trial's, by which a guess of another measure is named. */
+  readonly measures: readonly Pick<Measure, 'id' | 'name'>[];
 }
 
 /** What was expected, opened with the verdict, each beside what came. */
-export function OpenedPredictions({ predictions, best, call, records }: GuessesProps) {
+export function OpenedPredictions({ guesses, records, measures }: GuessesProps) {
+  if (guesses.length === 0) return null;
   return (
     <section aria-label="What was expected">
       <h2>What was expected</h2>
       <List>
-        {predictions.map(each =>
-          each.about !== '' ? (
-            <li key={each.id}>
-              <b>
-                {each.by}, of {each.about}: {each.expects ?? 'no difference that matters'}
-              </b>{' '}
-              {each.why}{' '}
-              <small>
-                foretold {fullDay(each.sealedAt.slice(0, 10))}, before anything was dug up
-              </small>
-            </li>
-          ) : (
-            <li key={each.id}>
-              <b>
-                {each.by}: {each.expects ?? 'no difference that matters'}
-              </b>{' '}
-              {each.why}{' '}
-              <small>
-                sealed {fullDay(each.sealedAt.slice(0, 10))} ·{' '}
-                {OUTCOME_WORDS[outcomeOf(each.expects, best, call)]}
-              </small>
-            </li>
-          ),
-        )}
+        {guesses.map(guess => (
+          <OpenedGuess key={guess.prediction.id} guess={guess} measures={measures} />
+        ))}
       </List>
       {records.length > 0 && (
         <Soft>Over all closed trials: {records.map(recordWords).join('; ')}.</Soft>
       )}
     </section>
+  );
+}
+
+interface OpenedGuessProps extends Pick<GuessesProps, 'measures'> {
+  readonly guess: SettledGuess;
+}
+
+function OpenedGuess({ guess: { prediction, outcome }, measures }: OpenedGuessProps) {
+  const { by, why, about, sealedAt } = prediction;
+  const subject = guessSubject(prediction, measures);
+  const day = fullDay(sealedAt.slice(0, 10));
+  return (
+    <li>
+      <b>
+        {by}
+        {subject === '' ? '' : `, of ${subject}`}: {expectedWords(prediction)}
+      </b>{' '}
+      {why}{' '}
+      <small>
+        {about === ''
+          ? `sealed ${day} · ${OUTCOME_WORDS[outcome]}`
+          : `foretold ${day}, before anything was dug up`}
+      </small>
+    </li>
   );
 }
 

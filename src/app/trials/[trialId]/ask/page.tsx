@@ -1,4 +1,9 @@
 import type { Metadata } from 'next';
+import {
+  comparisonsToGuess,
+  guessedComparisonWords,
+} from '@/core/judge/question/comparisons-to-guess';
+import { questionOf } from '@/core/judge/units/trial-analysis';
 import { AskForm } from '@/features/ask/AskForm';
 import { Predictions } from '@/features/ask/Predictions';
 import { questionFormOf } from '@/features/ask/question-draft';
@@ -28,6 +33,10 @@ export default async function AskPage(props: TrialPageProps) {
             .filter(each => each.about === '')
             .map(({ by, sealedAt }) => ({ by, sealedAt }))}
           treatments={data.treatments.map(treatment => treatment.name)}
+          comparisons={comparisonsToGuess(questionOf(data)).map(guessedComparisonWords)}
+          otherMeasures={data.measures
+            .filter(measure => !measure.isMain)
+            .map(({ id, name }) => ({ id, name }))}
           predict={canGuess ? predictAction.bind(null, data.trial.id) : null}
         />
       </AskForm>

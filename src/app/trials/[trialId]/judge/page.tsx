@@ -13,8 +13,8 @@ import { JudgeView, type VerdictOfTrial } from '@/features/judge/JudgeView';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
 import { frozenVerdictOf, noteInterimLook } from '@/service/judge/close-trial';
+import { openedPredictions } from '@/service/judge/opened-predictions';
 import { analysisSpecOf, verdictUnder } from '@/service/judge/verdict';
-import { openedPredictions } from '@/service/trial/opened-predictions';
 import { findTrialFor, trialLog } from '@/service/trial/trials';
 import {
   closeTrialAction,
@@ -97,7 +97,7 @@ async function verdictOfTrial(data: TrialData, measure: Measure): Promise<Verdic
     measure,
     amendments,
     tags: tagsOf(data),
-    guesses: await openedPredictions(data),
+    guesses: { ...(await openedPredictions(data)), measures: data.measures },
     frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
     interimLooks: interimLookDays(log, trial.endsOn).length,
     close: closeTrialAction.bind(null, trial.id),
