@@ -1,4 +1,4 @@
-import type { DoseResponse } from '@/core/judge/after/dose-response';
+import type { DoseResponse } from '@/core/judge/outcomes/dose/dose-response';
 import type { EstimableContrast, FactorEffect, Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { TableTrouble } from '@/core/judge/table/table-roles';

@@ -5,9 +5,14 @@ import { numberColumn } from '@/cli/number-column';
 import { option } from '@/cli/option';
 import { readTable } from '@/cli/read-table';
 import { refuse } from '@/cli/refuse';
-import { type DoseResponse, doseResponse } from '@/core/judge/after/dose-response';
+import {
+  type DosedUnit,
+  type DoseResponse,
+  doseResponse,
+} from '@/core/judge/outcomes/dose/dose-response';
 import { judge } from '@/core/judge/outcomes/judge';
-import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
+import { withDoses } from '@/core/judge/question/dose-line';
+import { figureOf, isRead, type JudgeInput, type Margin } from '@/core/judge/question/judge-input';
 import { judgeInputFromTable } from '@/core/judge/table/table-input';
 import type { Table, TableRoles } from '@/core/judge/table/table-roles';
 import { tableWarnings } from '@/core/judge/table/table-warnings';
@@ -25,7 +30,7 @@ Judges a spreadsheet that never saw the application: one row a unit, or a subsam
   --kind KIND       continuous (the usual), count, proportion, ordinal or time; each by its own method, which the answer names
   --out-of COL      of proportion: of how many; without it each row is one item, 1 or 0
   --event COL       of time: 1 where it came, 0 where it is still waited for; without it all have come
-  --dose COL        of continuous: a number; its trend, the curves that fit, and where it levels off
+  --dose COL        of continuous, count or proportion: a number; its trend, the curves that fit, and where it levels off
   --compare NAME    with --against NAME: what was agreed on beforehand; then the headline is theirs. Either may repeat:
                     several are taken together
   --better WAY      higher (the usual) or lower
@@ -39,7 +44,7 @@ An empty response cell (or NA) is a missing unit. Ends with 0 and a verdict, or 
 const BELONGS: readonly (readonly ['out-of' | 'event' | 'dose', readonly string[]])[] = [
   ['out-of', ['proportion']],
   ['event', ['time']],
-  ['dose', ['continuous']],
+  ['dose', ['continuous', 'count', 'proportion']],
 ];
 
 const OPTIONS = {
@@ -81,18 +86,20 @@ export function judgeVerb(args: readonly string[]): void {
   if (values.response === undefined) refuse('--response is missing: the column with the readings.');
   const roles = rolesOf(values, values.response);
   const table = readTable(file);
-  const input = judgeInputFromTable(table, roles);
-  if (!input.ok) refuse(`${file}${tableSentence(input.trouble)}`);
-  const judged = judge(input.value);
-  const judgement = { ...judged, warnings: [...tableWarnings(table, roles), ...judged.warnings] };
-  const dose =
+  const read = judgeInputFromTable(table, roles);
+  if (!read.ok) refuse(`${file}${tableSentence(read.trouble)}`);
+  const dosed =
     values.dose === undefined
       ? undefined
-      : doseOf(input.value, table, file, values.dose, values.unit);
+      : dosedUnits(read.value, table, file, values.dose, values.unit);
+  const input = dosed ? withDoses(read.value, dosesByTreatment(read.value, dosed)) : read.value;
+  const judged = judge(input);
+  const judgement = { ...judged, warnings: [...tableWarnings(table, roles), ...judged.warnings] };
+  const dose = dosed && doseResponse(dosed);
   process.stdout.write(
     values.json
-      ? `${JSON.stringify({ ...judgementJson(judgement, input.value), ...(dose ? { dose: doseJson(dose) } : {}) })}\n`
-      : `${plainText(judgement, input.value)}${dose ? `\n${doseText(dose)}\n` : ''}`,
+      ? `${JSON.stringify({ ...judgementJson(judgement, input), ...(dose ? { dose: doseJson(dose) } : {}) })}\n`
+      : `${plainText(judgement, input)}${dose ? `\n${doseText(dose)}\n` : ''}`,
   );
 }
 
@@ -157,14 +164,14 @@ function rolesOf(values: Values, response: string): TableRoles {
   };
 }
 
-/** Doses by unit; rows of one unit must agree, as its treatment does. */
-function doseOf(
+/** What each unit that was read got; rows of one unit must agree, as its treatment does. */
+function dosedUnits(
   input: JudgeInput,
   table: Table,
   file: string,
   column: string,
   unitColumn: string | undefined,
-): DoseResponse {
+): readonly (DosedUnit & { readonly treatment: string })[] {
   const doses = numberColumn(table, file, column, '--dose');
   const doseOfUnit = new Map(
     table.rows.map((cells, i) => [
@@ -174,12 +181,32 @@ function doseOf(
       doses[i],
     ]),
   );
-  return doseResponse(
-    input.units.flatMap(({ id, value, blocks }) => {
-      const dose = doseOfUnit.get(id);
-      return value === null || dose == null ? [] : [{ dose, value, block: JSON.stringify(blocks) }];
-    }),
-  );
+  return input.units.flatMap(unit => {
+    const dose = doseOfUnit.get(unit.id);
+    return !isRead(unit) || dose == null
+      ? []
+      : [
+          {
+            dose,
+            treatment: unit.treatment,
+            value: figureOf(unit),
+            block: JSON.stringify(unit.blocks),
+          },
+        ];
+  });
+}
+
+/** undefined where a treatment has several, or none. */
+function dosesByTreatment(
+  { treatments }: JudgeInput,
+  dosed: readonly { readonly treatment: string; readonly dose: number }[],
+): JudgeInput['doses'] {
+  const doses = treatments.flatMap(name => {
+    const own = new Set(dosed.filter(each => each.treatment === name).map(each => each.dose));
+    const [dose] = own;
+    return own.size === 1 && dose !== undefined ? [[name, dose] as const] : [];
+  });
+  return doses.length === treatments.length ? Object.fromEntries(doses) : undefined;
 }
 
 function doseJson({ trend, fits, levelsOffAt }: DoseResponse): Readonly<Record<string, unknown>> {

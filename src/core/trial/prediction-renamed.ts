@@ -33,6 +33,8 @@ function renamed(
             Object.entries(comparison.within).map(([factor, level]) => [factor, named(level)]),
           ),
       };
+    case 'trend':
+      return { ...comparison, most: named(comparison.most), least: named(comparison.least) };
     case 'agreed':
       return {
         ...comparison,

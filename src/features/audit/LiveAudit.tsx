@@ -2,6 +2,7 @@
 
 import { useDeferredValue, useMemo } from 'react';
 import { planFindings } from '@/core/design/layouts/draft-trial';
+import { chanceSeen } from '@/core/judge/planning/chance-seen';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { AuditList } from './AuditList';
 
@@ -15,6 +16,9 @@ interface LiveAuditProps {
 /** The audit of a plan while it is being typed: it follows each key. */
 export function LiveAudit({ draft, cv, checks }: LiveAuditProps) {
   const settled = useDeferredValue(draft);
-  const findings = useMemo(() => (settled ? planFindings(settled, cv) : null), [settled, cv]);
+  const findings = useMemo(
+    () => (settled ? planFindings(settled, chanceSeen(settled, cv)) : null),
+    [settled, cv],
+  );
   return findings && <AuditList findings={findings} checks={checks} isDraft />;
 }

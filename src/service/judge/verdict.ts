@@ -1,5 +1,6 @@
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
+import { chanceSeen } from '@/core/judge/planning/chance-seen';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import {
   type Analysis,
@@ -50,7 +51,7 @@ export async function verdictPage(
   if (data.trial.state === 'planned') return failure({ kind: 'not-locked' });
   if (!isKeyOpen(data.trial)) return failure({ kind: 'key-shut' });
   const spec = await analysisSpecOf(data, measureId);
-  const findings = fairnessAudit(data, spec.priorCv.cv);
+  const findings = fairnessAudit(data, chanceSeen(data, spec.priorCv.cv));
   return success({
     data: data.trial.state === 'closed' ? data : { ...data, predictions: [] },
     details: await verdictDetails(data, spec, verdictUnder(data, spec), findings),

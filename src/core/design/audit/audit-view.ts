@@ -29,7 +29,8 @@ export interface AuditView {
   readonly word: string;
   readonly words: string;
   readonly isPlanned: boolean;
-  readonly cv: number;
+  /** How often what is worth having would be seen, in [0, 1]; null where that is not known. */
+  readonly seen: number | null;
 }
 
 /** The answer is spoilt. */

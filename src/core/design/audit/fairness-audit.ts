@@ -25,12 +25,11 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
 };
 
 /**
-/**
  * Looks a plan over, or a trial that is running or done: the worst first.
  *
- * @param cv how much units treated alike spread (SD over mean)
+ * @param seen how often what is worth having would be seen, by made-up seasons; null where that is not asked
  */
-export function fairnessAudit(data: TrialData, cv: number): readonly AuditFinding[] {
+export function fairnessAudit(data: TrialData, seen: number | null): readonly AuditFinding[] {
   const counts = data.treatments.map(
     treatment => data.units.filter(unit => unit.treatmentId === treatment.id).length,
   );
@@ -42,7 +41,7 @@ export function fairnessAudit(data: TrialData, cv: number): readonly AuditFindin
     word: data.trial.unitWord,
     words: pluralOf(data.trial.unitWord),
     isPlanned: data.trial.state === 'planned',
-    cv,
+    seen,
   };
   const found = Object.entries(AUDIT_CHECKS).flatMap(([code, check]): AuditFinding[] => {
     const finding = check(view);

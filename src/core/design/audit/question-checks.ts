@@ -1,8 +1,8 @@
-import { closedPower } from '@/core/design/power/closed-power';
 import { missingControls } from '@/core/design/question/control-advice';
 import type { Act } from '@/core/design/question/question-shape';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import { type Check, note, weakens } from './audit-view';
+
+const HALF = 0.5;
 
 /** Days below which an act has hardly begun to show. Common practice, no source. */
 const SHORTEST_DAYS: Readonly<Record<Act, number>> = {
@@ -35,30 +35,14 @@ export const QUESTION_CHECKS: Readonly<Record<string, Check>> = {
       'With enough pots every difference is sure, however small.',
       'Say under Ask what gain would pay for the trouble.',
     ),
-  // What is weighed; of counts, shares, steps and days the planner beside the bench makes seasons up.
-  'margin-out-of-reach': ({ data, fewest, words, cv }) => {
-    const main = data.measures.find(measure => measure.isMain);
-    const margin = main?.margin;
-    const hasMean =
-      main?.scale == null || main.scale.kind === 'continuous' || main.scale.kind === 'percent';
-    if (margin?.kind !== 'percent' || fewest < 2 || !hasMean) return false;
-    const chance = closedPower(
-      {
-        kind: 'dunnett',
-        groups: 1 + comparisonsAsked(data),
-        delta: margin.percent / 100,
-        sd: cv,
-        alpha: 0.05,
-      },
-      unitsAsked(data, fewest),
-    );
-    return (
-      chance < 0.5 &&
-      weakens(
-        `The ${margin.percent}% worth having would be seen ${Math.round(100 * chance)} times of 100.`,
-        `At a spread of ${Math.round(100 * cv)}% so few ${words} can’t show it.`,
-        `More ${words} of each, or fewer treatments.`,
-      )
+  'margin-out-of-reach': ({ data, fewest, words, seen }) => {
+    const margin = data.measures.find(measure => measure.isMain)?.margin;
+    if (!margin || fewest < 2 || seen === null || seen >= HALF) return false;
+    const what = margin.kind === 'percent' ? `The ${margin.percent}%` : 'What is';
+    return weakens(
+      `${what} worth having would be seen ${Math.round(100 * seen)} times of 100.`,
+      `As ${words} treated alike usually differ, so few can’t show it.`,
+      `More ${words} of each, or fewer treatments.`,
     );
   },
   'missing-control': ({ data, act }) => {
@@ -161,20 +145,3 @@ export const QUESTION_CHECKS: Readonly<Record<string, Check>> = {
       data.trial.state === 'closed' ? '' : 'Seal a guess under Ask.',
     ),
 };
-
-/** How many comparisons the question asks for: an agreed pair is one; of crossed factors each level but the first of each. */
-function comparisonsAsked({ trial, treatments, factors }: TrialData): number {
-  const { askedOne, askedOther } = trial.rules;
-  const isThere = (name: string): boolean => treatments.some(each => each.name === name);
-  if (isThere(askedOne) && isThere(askedOther)) return 1;
-  return factors.length < 2
-    ? treatments.length - 1
-    : factors.reduce((sum, factor) => sum + factor.levels.length - 1, 0);
-}
-
-/** Units on either side of a comparison: of crossed factors all those of a level. */
-function unitsAsked({ units, factors }: TrialData, fewest: number): number {
-  return factors.length < 2
-    ? fewest
-    : Math.floor(units.length / Math.max(...factors.map(factor => factor.levels.length)));
-}

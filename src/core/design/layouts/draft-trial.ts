@@ -18,8 +18,8 @@ const OF_THE_DEAL: ReadonlySet<string> = new Set([
 ]);
 
 /** What an audit would find of a plan while it is still being typed, whichever deal comes of it. */
-export function planFindings(draft: TrialData, cv: number): readonly AuditFinding[] {
-  return fairnessAudit(draft, cv).filter(finding => !OF_THE_DEAL.has(finding.code));
+export function planFindings(draft: TrialData, seen: number | null): readonly AuditFinding[] {
+  return fairnessAudit(draft, seen).filter(finding => !OF_THE_DEAL.has(finding.code));
 }
 
 /** A trial without anything that says which unit got what, or what somebody sealed. */

@@ -114,6 +114,17 @@ describe('one comparison', () => {
     expect(outcomeOf({ expects: null, foretold }, judge(asked))).toBe('came');
     expect(outcomeOf({ expects: null, foretold }, judgement)).toBe('open');
   });
+  test('of a series of doses is the line through all of them, too', () => {
+    const doses = { 'kale:none': 0, 'kale:char': 3, 'collards:none': 1, 'collards:char': 2 };
+    const series = crossed({ factors: undefined, treatmentName: 'cell', doses });
+    const [line, ...others] = comparisonsToGuess(series);
+    expect(guessedComparisonWords(line!)).toBe('kale:char against kale:none, along all doses');
+    expect(others).toHaveLength(3);
+    const foretold: Foretold = { comparison: line!, way: 'more' };
+    // 100, 100, 70, 130: up by 18 from end to end.
+    expect(outcomeOf({ expects: null, foretold }, judge(series))).toBe('came');
+    expect(outcomeOf({ expects: null, foretold }, judgement)).toBe('open');
+  });
   test('of plain treatments is each against the control', () => {
     const plain = crossed({ factors: undefined, treatmentName: 'cell' });
     const foretold: Foretold = { comparison: comparisonsToGuess(plain)[0]!, way: 'more' };
@@ -201,6 +212,11 @@ test('a level that is called otherwise is so wherever it stands in a guess', () 
     level: '4 cm',
     against: '0 cm',
     within: { bed: '4 cm' },
+  });
+  expect(renamed({ kind: 'trend', most: '5 cm', least: '0 cm' }).foretold?.comparison).toEqual({
+    kind: 'trend',
+    most: '4 cm',
+    least: '0 cm',
   });
   expect(
     renamed({ kind: 'agreed', one: ['5 cm', '9 cm'], other: ['0 cm'] }).foretold?.comparison,

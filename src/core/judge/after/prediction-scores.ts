@@ -8,7 +8,7 @@ export type PredictionOutcome = 'came' | 'otherwise' | 'open';
 
 /** What a judgement says, as far as guesses go; of verdicts of earlier versions some parts are missing. */
 export interface GuessedJudgement
-  extends Partial<Pick<Judgement, 'contrasts' | 'effects' | 'agreed'>> {
+  extends Partial<Pick<Judgement, 'contrasts' | 'effects' | 'agreed' | 'trend'>> {
   readonly groups: readonly { readonly treatment: string }[];
   readonly verdict: Pick<Verdict, 'best' | 'call'>;
 }
@@ -50,7 +50,7 @@ function foretoldOutcome(
 
 function contrastOf(
   comparison: GuessedComparison,
-  { contrasts = [], effects = [], agreed = null }: GuessedJudgement,
+  { contrasts = [], effects = [], agreed = null, trend = null }: GuessedJudgement,
 ): Contrast | undefined {
   switch (comparison.kind) {
     case 'control':
@@ -65,6 +65,10 @@ function contrastOf(
           each.against === comparison.against &&
           isSamePlace(each.within, comparison.within),
       );
+    case 'trend':
+      return trend?.treatment === comparison.most && trend.control === comparison.least
+        ? trend
+        : undefined;
     case 'agreed':
       return agreed?.treatment === listed(comparison.one) &&
         agreed.control === listed(comparison.other)

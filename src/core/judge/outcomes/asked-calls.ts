@@ -1,6 +1,7 @@
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { agreedContrast } from './agreed-contrast';
 import { comparedWithControl } from './compared-with-control';
+import { doseTrendOf } from './dose/dose-trend';
 import { factorEffectsOf } from './factor-effects';
 import type { Call } from './judgement';
 import { errorAnalysisOf } from './spread/error-strata';
@@ -20,7 +21,8 @@ export function askedCallsOf(input: JudgeInput, jointly?: typeof familiesOf): re
   const averaged = factorEffectsOf(input, working, spread, jointly).filter(
     effect => effect.within === null,
   );
-  const asked =
-    averaged.length > 0 ? averaged : comparedWithControl(input, working, spread, jointly).contrasts;
+  if (averaged.length > 0) return averaged.map(each => each.call);
+  const trend = doseTrendOf(input, working, spread, jointly);
+  const asked = trend ? [trend] : comparedWithControl(input, working, spread, jointly).contrasts;
   return asked.map(each => each.call);
 }

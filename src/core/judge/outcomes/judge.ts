@@ -11,6 +11,8 @@ import {
 import { agreedContrast } from './agreed-contrast';
 import { comparedWithControl } from './compared-with-control';
 import { designOf } from './design-of';
+import { doseTrendOf } from './dose/dose-trend';
+import { levelsOffOf } from './dose/levels-off';
 import { compareEveryPair } from './every-pair';
 import { factorEffectsOf, interactionsOf } from './factor-effects';
 import { groupsOf } from './groups';
@@ -46,6 +48,8 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   const { contrasts, criticalT, spread } = compared;
   const effects = factorEffectsOf(input, working, pooled);
   const interactions = interactionsOf(input, anova, working);
+  const trend = doseTrendOf(input, working, pooled);
+  const levelsOff = trend && levelsOffOf(input);
   const pairs = compareEveryPair(input, working, pooled);
   const bestFirst = orderedBestFirst(input, working, groups);
   const agreed = agreedContrast(input, working, pooled);
@@ -61,6 +65,8 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
     agreed,
     effects,
     interactions,
+    trend,
+    levelsOff,
     pairs,
     letters: lettersOf(bestFirst, pairs, input.confidence),
     shuffle: null,
@@ -75,6 +81,8 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
       agreed,
       effects,
       interactions,
+      trend,
+      levelsOff,
       groups,
       mayHoldTheBest: mayHoldTheBest(input, bestFirst, contrasts, pairs),
     }),
@@ -213,6 +221,8 @@ function emptyJudgement(input: JudgeInput): Judgement {
     agreed: null,
     effects: [],
     interactions: [],
+    trend: null,
+    levelsOff: null,
     pairs: [],
     letters: null,
     shuffle: null,

@@ -128,6 +128,19 @@ export interface FactorEffect extends EstimableContrast {
   readonly within: Readonly<Record<string, string>> | null;
 }
 
+/** The largest dose of a series beside the smallest, along a straight line through all of them. */
+export interface DoseTrend extends EstimableContrast {
+  /** The smallest and the largest dose. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Between which doses more of it begins to bring next to nothing. */
+export interface LevelsOff {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** Whether factors depend on each other: `crop:char`. */
 export interface Interaction {
   readonly term: string;
@@ -215,6 +228,9 @@ export interface Judgement {
   /** Of crossed factors: each averaged over the others first, then within their levels. Empty where nothing is crossed. */
   readonly effects: readonly FactorEffect[];
   readonly interactions: readonly Interaction[];
+  /** Of a series of doses; null where it is none. */
+  readonly trend: DoseTrend | null;
+  readonly levelsOff: LevelsOff | null;
   readonly pairs: readonly Pair[];
   readonly letters: Readonly<Record<string, string>> | null;
   readonly shuffle: PermutationResult | null;

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
-import { bestDoseForMoney, doseResponse } from '@/core/judge/after/dose-response';
 import { beganUnlike, efficacy } from '@/core/judge/after/efficacy';
 import { germination } from '@/core/judge/after/germination';
+import { bestDoseForMoney, doseResponse } from '@/core/judge/outcomes/dose/dose-response';
 import {
   type JudgeInput,
   type Outcome,

@@ -34,7 +34,7 @@ export function dryRuns(plan: PlannedTrial, cv: number, seed: number): readonly 
     { story: `If ${asked?.name} gives twice what is worth having`, effect: gain },
     { story: `If ${asked?.name} does harm`, effect: -gain },
   ].map(({ story, effect }, i): DryRun => {
-    const truth = { cv: spread, level, effect, raised: new Set(asked?.raised) };
+    const truth = { cv: spread, level, effect, raised: asked?.raised ?? {} };
     const season = madeUpSeason(planned, reading, truth, seededRandom(seed + i));
     const { verdict } = judgeWithoutShuffle(season);
     return { story, headline: verdict.headline, detail: verdict.detail };

@@ -3,6 +3,7 @@ import { dealPlanOf } from '@/core/design/layouts/deal-plan';
 import type { LayoutRequest } from '@/core/design/layouts/layout-definition';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { JudgedUnit } from '@/core/design/linear/design-input';
+import { dosesOf } from '@/core/judge/question/dose-line';
 import {
   type AgreedComparison,
   type JudgeInput,
@@ -31,10 +32,12 @@ export function plannedInput(
 ): JudgeInput {
   const factors = Object.keys(treatments[0]?.levels ?? {});
   const dealt = deal(dealPlanOf(request, treatments), seed);
+  const isYesNo = reading.outcome === 'proportion' && reading.outOf === 1;
   const { hasBlocks, isPaired, hasWholePlots } = LAYOUTS[request.kind];
   return {
     outcome: reading.outcome,
     agreed,
+    doses: isYesNo ? undefined : dosesOf(treatments),
     response,
     unitWord,
     treatmentName: factors.join(':'),
@@ -74,7 +77,7 @@ export function plannedInput(
     margin,
     confidence: 0.95,
     // One yes or no a unit is called by the deals: so many tell 5 from 4 of 100.
-    shuffles: reading.outcome === 'proportion' && reading.outOf === 1 ? 99 : 0,
+    shuffles: isYesNo ? 99 : 0,
     seed,
     isDeclared: true,
     priorCv: STARTING_GUESS_CV,

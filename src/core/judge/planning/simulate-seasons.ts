@@ -1,7 +1,7 @@
 import { askedCallsOf } from '@/core/judge/outcomes/asked-calls';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import type { Family, familiesOf } from '@/core/judge/outcomes/spread/families';
-import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';
+import { askedComparisonsOf, type Raised } from '@/core/judge/question/asked-comparisons';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { tTwoSidedP } from '@/core/stats/distributions/distributions';
 import { largestT } from '@/core/stats/distributions/multivariate-t';
@@ -24,16 +24,16 @@ export function seasonsOf(
   seed: number,
 ): () => readonly Call[] {
   const random = seededRandom(seed);
-  const raised = new Set(askedComparisonsOf(planned)[0]?.raised);
+  const raised = askedComparisonsOf(planned)[0]?.raised ?? {};
   const families = sameInAllSeasons();
   return () => askedCallsOf(madeUpSeason(planned, reading, { ...truth, raised }, random), families);
 }
 
-/** The planned units with made-up readings. @param truth what is done to the treatments that are `raised` */
+/** The planned units with made-up readings. @param truth what is done to the treatments that are `raised`, each by its share */
 export function madeUpSeason(
   planned: JudgeInput,
   reading: PlannedReading,
-  { cv, level, effect, raised }: PlannedTruth & { readonly raised: ReadonlySet<string> },
+  { cv, level, effect, raised }: PlannedTruth & { readonly raised: Raised },
   random: SeededRandom,
 ): JudgeInput {
   const gain = planned.better === 'higher' ? effect : -effect;
@@ -51,7 +51,7 @@ export function madeUpSeason(
         ...(unit.wholePlot === undefined ? [] : [`whole ${unit.blocks} ${unit.wholePlot}`]),
       ];
       const luck = places.reduce((sum, place) => sum + sharedOf(place), normalDraw(random));
-      const own = { plain: level, gain: raised.has(unit.treatment) ? gain : 0 };
+      const own = { plain: level, gain: gain * (raised[unit.treatment] ?? 0) };
       return { ...unit, ...madeUpUnit(reading, own, cv, luck, random) };
     }),
   };

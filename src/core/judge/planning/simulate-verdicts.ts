@@ -3,6 +3,7 @@ import type { Call } from '@/core/judge/outcomes/judgement';
 import { errorStrataOf } from '@/core/judge/outcomes/spread/error-strata';
 import { equalShares } from '@/core/judge/outcomes/spread/families';
 import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';
+import type { Weighed } from '@/core/judge/question/dose-line';
 import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
 import { callOf, isBetter, isWorse, marginAmount } from '@/core/judge/verdict/call';
 import { largestT } from '@/core/stats/distributions/multivariate-t';
@@ -126,12 +127,11 @@ interface PlannedComparison {
 function plannedCombinations(input: JudgeInput) {
   const trial = buildTrialModel(withoutReadings(input));
   const model = trial.fit(trial.units.map(unit => unit.value));
-  const averageOf = (names: readonly string[], sign: number) =>
-    names.map(name => [name, sign / names.length] as const);
+  const lessOf = (controls: Weighed) => controls.map(([name, weight]) => [name, -weight] as const);
   const asked = askedComparisonsOf(input).map(({ treated, controls }) => ({
-    mean: trial.combinationOf(model, averageOf(treated, 1)),
-    control: trial.combinationOf(model, averageOf(controls, 1)),
-    difference: trial.combinationOf(model, [...averageOf(treated, 1), ...averageOf(controls, -1)]),
+    mean: trial.combinationOf(model, treated),
+    control: trial.combinationOf(model, controls),
+    difference: trial.combinationOf(model, [...treated, ...lessOf(controls)]),
   }));
   const comparisons = asked.flatMap(({ mean, control, difference }): PlannedComparison[] =>
     mean && control && difference ? [{ mean, control, difference }] : [],

@@ -1,6 +1,7 @@
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { buildTrialModel } from '@/core/design/linear/trial-model';
 import { closedPower, differenceSeen } from '@/core/design/power/closed-power';
+import { dosesOf } from '@/core/judge/question/dose-line';
 import type { PlannedTrial } from './planned-input';
 import { plannedInput } from './planned-input';
 import type { PlannedTruth } from './planned-reading';
@@ -136,6 +137,7 @@ export function isPlainQuestion({ reading, agreed, treatments }: PlannedTrial): 
   return (
     reading.outcome === 'continuous' &&
     agreed === undefined &&
+    dosesOf(treatments) === undefined &&
     Object.keys(treatments[0]?.levels ?? {}).length < 2
   );
 }

@@ -1,19 +1,22 @@
 import type { GuessedComparison } from '@/core/trial/model/plan-record';
 import { listed } from '@/core/words/listed';
+import { doseLine } from './dose-line';
 import { type QuestionInput, testsOf } from './judge-input';
 import { isWhole, levelComparisonsOf } from './level-comparisons';
 
 /**
  * All that a question compares, the headline's own first: what was agreed on; of crossed factors each level averaged over the
- * others and within each of their levels; otherwise every treatment against the control.
+ * others and within each of their levels; of a series of doses the line through all; otherwise every treatment against the control.
  */
 export function comparisonsToGuess(input: QuestionInput): readonly GuessedComparison[] {
-  const { agreed } = input;
+  const { agreed, doses } = input;
   const levels = input.factors ? guessedLevels(input) : [];
+  const line = doses && doseLine(new Map(Object.entries(doses)));
   return [
     ...(agreed
       ? [{ kind: 'agreed' as const, one: [...agreed.one], other: [...agreed.other] }]
       : []),
+    ...(line ? [{ kind: 'trend' as const, most: line.most, least: line.least }] : []),
     ...(levels.length > 0
       ? levels
       : testsOf(input).map(treatment => ({
@@ -42,6 +45,8 @@ export function guessedComparisonWords(comparison: GuessedComparison): string {
       return `${comparison.treatment} against ${comparison.control}`;
     case 'agreed':
       return `${listed(comparison.one)} against ${listed(comparison.other)}`;
+    case 'trend':
+      return `${comparison.most} against ${comparison.least}, along all doses`;
     case 'level': {
       const { level, against, within } = comparison;
       const where =

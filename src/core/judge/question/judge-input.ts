@@ -45,6 +45,8 @@ export interface JudgeInput extends DesignInput {
   readonly confidence: number;
   /** What was agreed on before the lock as what the question is about; then the headline is its. */
   readonly agreed?: AgreedComparison | undefined;
+  /** Of a series of doses: each treatment's, in the series' own unit. */
+  readonly doses?: Readonly<Record<string, number>> | undefined;
   /** Random deals where there are too many to look at all; 0 leaves the shuffle test out. */
   readonly shuffles: number;
   readonly seed: number;
@@ -55,7 +57,10 @@ export interface JudgeInput extends DesignInput {
 }
 
 /** What is compared, whatever is read of it. */
-export type QuestionInput = Pick<JudgeInput, 'factors' | 'treatments' | 'control' | 'agreed'>;
+export type QuestionInput = Pick<
+  JudgeInput,
+  'factors' | 'treatments' | 'control' | 'agreed' | 'doses'
+>;
 
 /** A spread from elsewhere, with where it comes from. */
 export interface PriorCv {

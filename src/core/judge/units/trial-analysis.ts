@@ -4,6 +4,7 @@ import { centresOf } from '@/core/design/site/site-bias';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
+import { dosesOf, withDoses } from '@/core/judge/question/dose-line';
 import type {
   JudgeInput,
   Margin,
@@ -83,6 +84,7 @@ export function questionOf(data: TrialData): QuestionInput {
     treatments: treatments.map(treatment => treatment.name),
     control: treatments.find(treatment => treatment.role === 'control')?.name ?? '',
     agreed: agreedComparisonOf(data.trial.rules, data.treatments),
+    doses: dosesOf(data.treatments),
   };
 }
 
@@ -96,8 +98,9 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
   const starts = startValues(data, measure);
   const hasStart =
     starts.size > 0 && values.every(({ unit, value }) => value === null || starts.has(unit.id));
-  return {
-    ...questionOf(data),
+  const { doses, ...question } = questionOf(data);
+  const input: JudgeInput = {
+    ...question,
     outcome,
     countedClass: reader.countedClass,
     hasNoGoodDirection: isGainOrLoss(measure) ? undefined : true,
@@ -126,6 +129,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     isDeclared: measure.isMain,
     priorCv: spec.priorCv,
   };
+  return withDoses(input, doses);
 }
 
 interface UnitSources {

@@ -104,6 +104,9 @@ const LATER: ReadonlySet<string> = new Set([
   'reach',
   'share',
   'came',
+  'doses',
+  'trend',
+  'levelsOff',
 ]);
 
 /** What is there today, without what later versions added to it, however deep. */

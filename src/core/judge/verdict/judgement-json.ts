@@ -43,6 +43,12 @@ export function judgementJson(
     effects: judgement.effects.map(effectJson),
     interactions: judgement.interactions,
     comparisons: judgement.agreed ? [contrastJson(judgement.agreed, methodOf(input))] : [],
+    trend: judgement.trend && {
+      ...contrastJson(judgement.trend, methodOf(input)),
+      from: judgement.trend.from,
+      to: judgement.trend.to,
+    },
+    levelsOff: judgement.levelsOff,
     unitSets: [{ set: 'all-read', units: judgement.design.units }],
     adjustedMeans: judgement.adjustedMeans,
     otherScales: judgement.otherScales,

@@ -1,7 +1,9 @@
 import type {
   Contrast,
+  DoseTrend,
   FactorEffect,
   Interaction,
+  LevelsOff,
   TreatmentGroup,
 } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
@@ -14,6 +16,9 @@ export interface VerdictContext {
   /** Of crossed factors what each does, and whether they depend on each other; empty where nothing is crossed. */
   readonly effects: readonly FactorEffect[];
   readonly interactions: readonly Interaction[];
+  /** Of a series of doses; null where it is none. */
+  readonly trend: DoseTrend | null;
+  readonly levelsOff: LevelsOff | null;
   readonly groups: readonly TreatmentGroup[];
   readonly mayHoldTheBest: readonly string[];
 }

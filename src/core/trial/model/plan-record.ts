@@ -13,6 +13,8 @@ export const GuessedComparison = z.discriminatedUnion('kind', [
     /** The other factors' levels it is told within; null where it is averaged over them. */
     within: z.record(Name, Name).nullable(),
   }),
+  /** The largest dose of a series against the smallest, along the line through all. */
+  z.object({ kind: z.literal('trend'), most: Name, least: Name }),
   z.object({ kind: z.literal('agreed'), one: z.array(Name), other: z.array(Name) }),
 ]);
 export type GuessedComparison = z.infer<typeof GuessedComparison>;

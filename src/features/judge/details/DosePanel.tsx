@@ -5,8 +5,11 @@ import {
   type DosedUnit,
   type DoseResponse,
   doseResponse,
-} from '@/core/judge/after/dose-response';
+} from '@/core/judge/outcomes/dose/dose-response';
+import { dosedUnitsOf } from '@/core/judge/outcomes/dose/levels-off';
+import type { DoseTrend, LevelsOff } from '@/core/judge/outcomes/judgement';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
+import { levelWords } from '@/core/judge/verdict/words/dose-words';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure, printP } from '@/features/judge/print-value';
@@ -21,31 +24,24 @@ import { WideTable } from '@/ui/WideTable';
 export interface DoseSeries {
   readonly units: readonly DosedUnit[];
   readonly response: DoseResponse;
+  /** As the verdict has them. */
+  readonly trend: DoseTrend;
+  readonly levelsOff: LevelsOff | null;
   /** What a dose is of: `leaf-mould, cm`. */
   readonly name: string;
 }
 
 /** null where the treatments are no series of doses. */
-export function dosesOf(data: TrialData, { input }: Analysis): DoseSeries | null {
-  if (data.treatments.length < 3 || data.treatments.some(treatment => treatment.dose === null))
-    return null;
-  const doseOf = new Map(data.treatments.map(treatment => [treatment.name, treatment.dose ?? 0]));
-  const units = input.units.flatMap((unit): DosedUnit[] =>
-    unit.value === null
-      ? []
-      : [
-          {
-            dose: doseOf.get(unit.treatment) ?? 0,
-            value: unit.value,
-            block: JSON.stringify(unit.blocks),
-          },
-        ],
-  );
+export function dosesOf(data: TrialData, { input, judgement }: Analysis): DoseSeries | null {
+  const units = dosedUnitsOf(input);
   const [first] = data.treatments;
-  return units.length < 4
+  const { trend, levelsOff } = judgement;
+  return trend === null || input.outcome === 'time'
     ? null
     : {
         units,
+        trend,
+        levelsOff,
         response: doseResponse(units),
         name: `${data.factors[0]?.name ?? 'dose'}, ${(first?.name ?? '').replace(/^[\d.,\s]+/, '')}`.replace(
           /, $/,
@@ -71,12 +67,8 @@ const CURVE_WORDS = {
 } as const;
 
 /** How much of it? Trend, bend, plateau, and the dose that leaves the most money. */
-export function DosePanel({
-  doses: { units, response, name },
-  printValue,
-  isWeight,
-  worthPerKg,
-}: DosePanelProps) {
+export function DosePanel({ doses, printValue, isWeight, worthPerKg }: DosePanelProps) {
+  const { units, response, name } = doses;
   const { form, field } = useForm({
     worth: worthPerKg === null ? '' : String(worthPerKg),
     cost: '',
@@ -96,7 +88,7 @@ export function DosePanel({
     <Box aria-label="How much of it?">
       <h2>How much of it?</h2>
       <DoseChart units={units} best={best} name={name} printValue={printValue} />
-      <p>{trendWords(response, name, printValue)}</p>
+      <p>{trendWords(doses, printValue)}</p>
       {response.fits.length > 0 && <FitTable response={response} />}
       {isWeight && best && <BestDose field={field} found={found} />}
       <Soft>
@@ -156,21 +148,18 @@ function FitTable({ response }: { readonly response: DoseResponse }) {
 }
 
 function trendWords(
-  { trend, fits, levelsOffAt }: DoseResponse,
-  name: string,
+  { trend, levelsOff, response, name }: DoseSeries,
   printValue: (value: number) => string,
 ): string {
-  const rise =
-    trend === null
-      ? 'Nothing is left to judge a trend by.'
-      : `Straight through all, one more of ${name} brings ${printValue(Math.abs(trend.slope))} ${trend.slope >= 0 ? 'more' : 'less'} (p ${printP(trend.p)}).`;
-  const [first, second] = fits;
+  const slope = trend.difference / (trend.to - trend.from);
+  const rise = `Straight through all, one more of ${name} brings ${printValue(Math.abs(slope))} ${slope >= 0 ? 'more' : 'less'} (p ${printP(trend.p)}).`;
+  const [first, second] = response.fits;
   const clear =
     first && second && (second.aicc ?? 0) - (first.aicc ?? 0) < 2
       ? ` ${CURVE_WORDS[second.curve].replace(/^./, letter => letter.toUpperCase())} fits nearly as well.`
       : '';
   const fit = first ? ` What the units speak for most is ${CURVE_WORDS[first.curve]}.${clear}` : '';
-  return `${rise}${fit}${levelsOffAt === null ? '' : ` From about ${Number(levelsOffAt.toPrecision(2))} on, more brings next to nothing.`}`;
+  return `${rise}${fit}${levelsOff === null ? '' : ` It levels off at ${levelWords(levelsOff, trend)}: from there on more brings next to nothing.`}`;
 }
 
 function money(written: string): number | null {

@@ -206,7 +206,7 @@ function Words({
 /** What the gain is that of, where it is not one treatment against the control. */
 function askedWords(plan: PlannedTrial): string {
   const [asked] = askedComparisonsOf(plannedInput(plan, SEED));
-  return `${asked?.name ?? ''}${(asked?.treated.length ?? 1) > 1 ? ' averaged over the rest' : ''}`;
+  return `${asked?.name ?? ''}${asked?.isAveraged ? ' averaged over the rest' : ''}`;
 }
 
 const RARE_ENOUGH = 0.05;

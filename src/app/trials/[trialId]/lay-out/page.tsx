@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { canMove } from '@/core/design/site/moving-round';
+import { chanceSeen } from '@/core/judge/planning/chance-seen';
 import { plannedReadingOf } from '@/core/judge/planning/planning-guess';
 import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
@@ -63,7 +64,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         keyRule={data.trial.rules.key}
         ownCv={ownCv}
         audit={{
-          findings: fairnessAudit(data, ownCv?.cv ?? STARTING_GUESS_CV.cv),
+          findings: fairnessAudit(data, chanceSeen(data, ownCv?.cv ?? STARTING_GUESS_CV.cv)),
           checks: Object.keys(AUDIT_CHECKS).length,
         }}
         amendments={data.amendments}

@@ -38,7 +38,8 @@ export function allJudgedByMargin(
   return `${wasWorth(input)}: ${parts.join('; ')}.`;
 }
 
-function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean {
+/** Whether what was found is smaller than what was worth having. */
+export function isInsideMargin(contrast: EstimableContrast, input: JudgeInput): boolean {
   const margin = input.margin;
   const interval =
     margin?.kind === 'percent' ? contrast.percentCiEquivalence : contrast.ciEquivalence;

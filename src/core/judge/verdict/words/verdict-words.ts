@@ -6,6 +6,7 @@ import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
 import { differenceHeadline } from './difference-words';
+import { doseWords } from './dose-words';
 import { factorCall, factorWords } from './factor-words';
 import { groupsWords } from './group-words';
 import { harmfulOf, harmHeadline, withHarm } from './harm-words';
@@ -42,6 +43,8 @@ function answerOf(
     return { call: factorCall(effects), ...factorWords(context) };
   const call = overallCall(contrasts);
   const words = wordsFor(call, best, context, unitsNeeded);
+  const ofDoses = doseWords(context, words);
+  if (ofDoses) return ofDoses;
   return {
     call,
     headline:

@@ -85,7 +85,8 @@ export function withoutBlocks(units: readonly DosedUnit[]): readonly CurvePoint[
 
 const ALMOST_ALL = 0.95;
 
-function levelsOffAt(
+/** Where a curve has brought almost all that it brings; null where it still rises at the largest dose. */
+export function levelsOffAt(
   { curve, parameters }: FittedCurve,
   points: readonly CurvePoint[],
 ): number | null {
