@@ -483,7 +483,7 @@ describe('a series of doses', () => {
     if (!doses) throw new Error('must be a series');
     render(<DosePanel doses={doses} printValue={print} isWeight worthPerKg={3} />);
     expect(
-      screen.getByText(/^Straight through all, one more of feed, cm brings \d+ g more/),
+      screen.getByText(/^Straight through all, one more cm of feed brings \d+ g more/),
     ).toBeVisible();
     fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), {
       target: { value: '5' },

@@ -152,14 +152,20 @@ function trendWords(
   printValue: (value: number) => string,
 ): string {
   const slope = trend.difference / (trend.to - trend.from);
-  const rise = `Straight through all, one more of ${name} brings ${printValue(Math.abs(slope))} ${slope >= 0 ? 'more' : 'less'} (p ${printP(trend.p)}).`;
+  const rise = `Straight through all, one more ${moreOf(name)} brings ${printValue(Math.abs(slope))} ${slope >= 0 ? 'more' : 'less'} (p ${printP(trend.p)}).`;
   const [first, second] = response.fits;
   const clear =
     first && second && (second.aicc ?? 0) - (first.aicc ?? 0) < 2
       ? ` ${CURVE_WORDS[second.curve].replace(/^./, letter => letter.toUpperCase())} fits nearly as well.`
       : '';
   const fit = first ? ` What the units speak for most is ${CURVE_WORDS[first.curve]}.${clear}` : '';
-  return `${rise}${fit}${levelsOff === null ? '' : ` It levels off at ${levelWords(levelsOff, trend)}: from there on more brings next to nothing.`}`;
+  return `${rise}${fit}${levelsOff === null ? '' : ` It levels off ${levelWords(levelsOff, trend)}: from there on more brings next to nothing.`}`;
+}
+
+/** “cm of leaf-mould” of `leaf-mould, cm`; “of feed”. */
+function moreOf(name: string): string {
+  const [what = '', unit] = name.split(', ');
+  return unit === undefined ? `of ${what}` : `${unit} of ${what}`;
 }
 
 function money(written: string): number | null {

@@ -80,28 +80,33 @@ function wantedWords({ outcome, response, better }: JudgeInput): string {
 }
 
 function untilWords({ levelsOff, trend }: VerdictContext): string {
-  return levelsOff && trend
-    ? `, up to ${levelWords(levelsOff, trend)}; from there on more of it changes next to nothing`
-    : '';
+  return levelsOff && trend ? `; it levels off ${levelWords(levelsOff, trend)}` : '';
 }
 
 const ABOUT = 1.15;
 
-/** “about 4 cm leaf-mould”, “somewhere between 2 and 4 cm leaf-mould”. */
-export function levelWords({ from, to }: LevelsOff, { treatment }: DoseTrend): string {
-  return to <= from * ABOUT
-    ? `about ${doseName((from + to) / 2, treatment)}`
-    : `somewhere between ${short(from)} and ${doseName(to, treatment)}`;
+/** “at about 4 cm leaf-mould”, “somewhere between 2 and 4 cm leaf-mould”. */
+export function levelWords(levels: LevelsOff, { treatment, from, to }: DoseTrend): string {
+  const rounded = (dose: number): string => roundedTo(dose, (to - from) / STEPS);
+  return levels.to <= levels.from * ABOUT
+    ? `at about ${doseName(rounded((levels.from + levels.to) / 2), treatment)}`
+    : `somewhere between ${rounded(levels.from)} and ${doseName(rounded(levels.to), treatment)}`;
 }
 
-/** A dose as the treatments are called: “3.4 cm” beside “8 cm”; bare where their names don't begin with it. */
-function doseName(dose: number, like: string): string {
-  const isNumbered = /^\d/.test(like);
-  return isNumbered ? like.replace(/^[\d.,]+/, short(dose)) : short(dose);
+/** A dose as the treatments are called: “3.5 cm” beside “8 cm”; bare where their names don't begin with it. */
+function doseName(dose: string, like: string): string {
+  return /^\d/.test(like) ? like.replace(/^[\d.,]+/, dose) : dose;
 }
 
-function short(dose: number): string {
-  return String(Number(dose.toPrecision(2)));
+/** Curves tell no dose closer than by so many steps from the smallest to the largest. */
+const STEPS = 15;
+const ROUND = [1, 2, 5];
+
+/** To a round step that is not below this one. */
+function roundedTo(dose: number, least: number): string {
+  const power = 10 ** Math.floor(Math.log10(least));
+  const step = power * (ROUND.find(each => each * power >= least) ?? 10);
+  return String(Number((Math.round(dose / step) * step).toPrecision(6)));
 }
 
 /** Which doses may all be the best: the smallest of them is the cheapest. */
