@@ -9,6 +9,7 @@ import {
 } from '@/core/judge/question/judge-input';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
+import { simulateDoses } from './simulate-doses';
 import { simulateMargin } from './simulate-margin';
 
 // How often trials in which nothing works are called, and how often intervals hold the truth: `npm run simulate -- 5000`,
@@ -557,4 +558,5 @@ if (WHICH === 'all' || WHICH === 'kinds')
       if (LAYOUTS.includes(layout)) kind(draw, layout, 4);
   }
 if (WHICH === 'all' || WHICH === 'margin') simulateMargin(TRIALS);
+if (WHICH === 'all' || WHICH === 'doses') simulateDoses(TRIALS);
 if (WHICH === 'power') for (const row of POWER) if (row.name.includes(ONLY)) power(row);

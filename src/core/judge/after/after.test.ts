@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { judgeInputFixture } from '@/core/judge/question/judge-input-fixture';
 import { outcomeOf } from '@/core/judge/question/unit-outcome';
 import { unitsInTurn, withoutUnit } from '@/core/judge/sensitivity/leave-each-out';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
@@ -299,6 +300,32 @@ describe('how firm it is', () => {
     expect(without.changes.find(change => change.treatment === 'feed 2')).toMatchObject({
       from: 'cant-tell',
     });
+  });
+  test('of crossed factors it is the factors’ own comparisons that are looked at without a unit', () => {
+    const cells = {
+      'kale:none': 100,
+      'kale:char': 105,
+      'collards:none': 100,
+      'collards:char': 105,
+    };
+    const units = Object.entries(cells).flatMap(([treatment, mean]) =>
+      [1, -1, 2, -2].map((extra, i) => ({
+        id: `${treatment}${i}`,
+        treatment,
+        value: treatment === 'kale:none' && i === 0 ? 140 : mean + extra,
+        blocks: [],
+      })),
+    );
+    const crossed = judgeInputFixture(units, {
+      control: 'kale:none',
+      factors: {
+        names: ['crop', 'char'],
+        levelsOf: Object.fromEntries(Object.keys(cells).map(cell => [cell, cell.split(':')])),
+      },
+    });
+    expect(withoutUnit(crossed, judgeWithoutShuffle(crossed), 'kale:none0').changes).toEqual([
+      { treatment: 'char', from: 'cant-tell', to: 'better' },
+    ]);
   });
   test('a slope along the bench that blocks did not take out is seen, and which way it rises; without one it is not', () => {
     const long = trialFixture({ treatments: 2, unitsEach: 12 });

@@ -1,5 +1,5 @@
 import type { Contrast, Judgement, Verdict } from '@/core/judge/outcomes/judgement';
-import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { isFound, isWorse } from '@/core/judge/verdict/call';
 import type { Foretold, GuessedComparison, Prediction } from '@/core/trial/model/plan-record';
 import { listed } from '@/core/words/listed';
 
@@ -42,7 +42,7 @@ function foretoldOutcome(
 ): PredictionOutcome {
   const found = contrastOf(comparison, judgement);
   if (!found?.estimable) return 'open';
-  if (isBetter(found.call) || isWorse(found.call))
+  if (isFound(found))
     return way === (found.difference > 0 ? 'more' : 'less') ? 'came' : 'otherwise';
   if (found.call === 'no-difference-that-matters') return way === 'same' ? 'came' : 'otherwise';
   return 'open';

@@ -1,6 +1,6 @@
 import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
 import { lookOnOtherScales } from '@/core/judge/sensitivity/other-scales';
-import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { isBetter, isFound, isWorse } from '@/core/judge/verdict/call';
 import { warningsOf } from '@/core/judge/verdict/warnings';
 import { wordVerdict } from '@/core/judge/verdict/words/verdict-words';
 import { groupLetters } from '@/core/stats/linear/compact-letters';
@@ -49,7 +49,8 @@ export function judgeWithoutShuffle(input: JudgeInput): Judgement {
   const effects = factorEffectsOf(input, working, pooled);
   const interactions = interactionsOf(input, anova, working);
   const trend = doseTrendOf(input, working, pooled);
-  const levelsOff = trend && levelsOffOf(input);
+  // Curves take longest, and where nothing rises nothing levels off.
+  const levelsOff = trend && isFound(trend) ? levelsOffOf(input) : null;
   const pairs = compareEveryPair(input, working, pooled);
   const bestFirst = orderedBestFirst(input, working, groups);
   const agreed = agreedContrast(input, working, pooled);

@@ -1,4 +1,4 @@
-import { askedCallsOf } from '@/core/judge/outcomes/asked-calls';
+import { askedContrastsOf } from '@/core/judge/outcomes/asked-contrasts';
 import type { Call } from '@/core/judge/outcomes/judgement';
 import type { Family, familiesOf } from '@/core/judge/outcomes/spread/families';
 import { askedComparisonsOf, type Raised } from '@/core/judge/question/asked-comparisons';
@@ -26,7 +26,10 @@ export function seasonsOf(
   const random = seededRandom(seed);
   const raised = askedComparisonsOf(planned)[0]?.raised ?? {};
   const families = sameInAllSeasons();
-  return () => askedCallsOf(madeUpSeason(planned, reading, { ...truth, raised }, random), families);
+  return () =>
+    askedContrastsOf(madeUpSeason(planned, reading, { ...truth, raised }, random), families).map(
+      each => each.call,
+    );
 }
 
 /** The planned units with made-up readings. @param truth what is done to the treatments that are `raised`, each by its share */

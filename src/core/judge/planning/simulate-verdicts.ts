@@ -5,7 +5,7 @@ import { equalShares } from '@/core/judge/outcomes/spread/families';
 import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';
 import type { Weighed } from '@/core/judge/question/dose-line';
 import type { JudgeInput, Margin } from '@/core/judge/question/judge-input';
-import { callOf, isBetter, isWorse, marginAmount } from '@/core/judge/verdict/call';
+import { callOf, isBetter, isFound, isWorse, marginAmount } from '@/core/judge/verdict/call';
 import { largestT } from '@/core/stats/distributions/multivariate-t';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { type Covariance, fiellerInterval } from '@/core/stats/linear/fieller';
@@ -87,7 +87,7 @@ function byDistributions(
   if (!planned || !noiseOf) return undefined;
   const { comparisons } = planned;
   const criticals = criticalsOf(
-    comparisons.map(({ difference }) => difference),
+    [...comparisons.map(({ difference }) => difference), ...planned.beside],
     noiseOf,
     input.confidence,
   );
@@ -128,7 +128,8 @@ function plannedCombinations(input: JudgeInput) {
   const trial = buildTrialModel(withoutReadings(input));
   const model = trial.fit(trial.units.map(unit => unit.value));
   const lessOf = (controls: Weighed) => controls.map(([name, weight]) => [name, -weight] as const);
-  const asked = askedComparisonsOf(input).map(({ treated, controls }) => ({
+  const question = askedComparisonsOf(input);
+  const asked = question.map(({ treated, controls }) => ({
     mean: trial.combinationOf(model, treated),
     control: trial.combinationOf(model, controls),
     difference: trial.combinationOf(model, [...treated, ...lessOf(controls)]),
@@ -138,7 +139,11 @@ function plannedCombinations(input: JudgeInput) {
   );
   if (!asked[0]?.difference || comparisons.length === 0) return undefined;
   const strata = trial.wholePlot && errorStrataOf(trial, trial.wholePlot, model);
-  return { comparisons, model, strata };
+  const beside = (question[0]?.beside ?? []).flatMap(name => {
+    const difference = trial.differenceOf(model, name, input.control);
+    return difference ? [difference] : [];
+  });
+  return { comparisons, beside, model, strata };
 }
 
 /** A planned trial as its model takes it: what its units read plays no part. */
@@ -161,7 +166,7 @@ function count(calls: readonly Call[], tally: Tally): void {
   tally.seen += Number(isBetter(working));
   tally.clearly += Number(working === 'clearly-better');
   tally.missed += Number(isWorse(working) || working === 'no-difference-that-matters');
-  tally.alarms += Number(calls.some((call, i) => i > 0 && (isBetter(call) || isWorse(call))));
+  tally.alarms += Number(calls.some((call, i) => i > 0 && isFound({ call })));
 }
 
 function sharesOf({ trials, seen, clearly, missed, alarms }: Tally, comparisons: number) {

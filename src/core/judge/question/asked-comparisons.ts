@@ -13,6 +13,8 @@ export interface AskedComparison {
   readonly controls: Weighed;
   /** The treatments that give more where what is compared does something, each with its share of it; more than `treated` where some have no partner. */
   readonly raised: Raised;
+  /** Treatments that are held against the control beside it, and covered together with it; of other questions none. */
+  readonly beside: readonly string[];
 }
 
 /** By treatment, in [0, 1]. */
@@ -63,11 +65,13 @@ function between(
     treated: alike(treated),
     controls: alike(controls),
     raised: Object.fromEntries(raised.map(each => [each, 1])),
+    beside: [],
   };
 }
 
 /** More of it brings more, all the way up. */
-function alongTheLine({ doses = {} }: JudgeInput, line: DoseLine): AskedComparison {
+function alongTheLine(input: JudgeInput, line: DoseLine): AskedComparison {
+  const { doses = {} } = input;
   const { from, to, atMost, atLeast, most } = line;
   return {
     name: `${most} (the doses between in step)`,
@@ -77,5 +81,6 @@ function alongTheLine({ doses = {} }: JudgeInput, line: DoseLine): AskedComparis
     raised: Object.fromEntries(
       Object.entries(doses).map(([name, dose]) => [name, (dose - from) / (to - from)]),
     ),
+    beside: testsOf(input),
   };
 }

@@ -1,4 +1,4 @@
-import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
+import { askedContrastsOf, askedOf } from '@/core/judge/outcomes/asked-contrasts';
 import type { Call, Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 
@@ -19,15 +19,14 @@ export function unitsInTurn(input: JudgeInput): readonly string[] {
   return input.units.filter(unit => unit.value !== null).map(unit => unit.id);
 }
 
-/** The verdict without one unit, beside the verdict with it; the shuffles are left aside. */
+/** What the question compares without one unit, beside the same with it. */
 export function withoutUnit(
   input: JudgeInput,
-  judgement: Pick<Judgement, 'contrasts'>,
+  judgement: Pick<Judgement, 'agreed' | 'effects' | 'trend' | 'contrasts'>,
   unitId: string,
 ): WithoutUnit {
-  const found = judgeWithoutShuffle({
+  const found = askedContrastsOf({
     ...input,
-    shuffles: 0,
     units: input.units.map(unit =>
       unit.id === unitId ? { ...unit, value: null, isLeftOut: true } : unit,
     ),
@@ -35,8 +34,8 @@ export function withoutUnit(
   return {
     unit: unitId,
     treatment: input.units.find(unit => unit.id === unitId)?.treatment ?? '',
-    changes: judgement.contrasts.flatMap(({ treatment, call }) => {
-      const to = found.contrasts.find(each => each.treatment === treatment)?.call ?? 'no-test';
+    changes: askedOf(judgement).flatMap(({ treatment, call }) => {
+      const to = found.find(each => each.treatment === treatment)?.call ?? 'no-test';
       return to === call ? [] : [{ treatment, from: call, to }];
     }),
   };

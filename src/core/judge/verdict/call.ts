@@ -59,6 +59,11 @@ export function isWorse(call: Call): boolean {
   return call === 'worse' || call === 'clearly-worse';
 }
 
+/** Whether one of the two is called better. */
+export function isFound({ call }: { readonly call: Call }): boolean {
+  return isBetter(call) || isWorse(call);
+}
+
 /** The margin in the measure's unit, with a percentage taken of the control's mean. No margin is 0. */
 export function marginAmount(margin: Margin | null, controlMean: number): number {
   if (!margin) return 0;

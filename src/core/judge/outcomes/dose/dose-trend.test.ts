@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { z } from 'zod';
 import { parseTable } from '@/cli/parse-table';
-import { askedCallsOf } from '@/core/judge/outcomes/asked-calls';
+import { askedContrastsOf } from '@/core/judge/outcomes/asked-contrasts';
 import { judge } from '@/core/judge/outcomes/judge';
 import { doseLine, dosesOf, withDoses } from '@/core/judge/question/dose-line';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
@@ -60,8 +60,10 @@ describe.each(CASES)('the line through the doses of $file', expected => {
     expect(ends?.[0]).toBeCloseTo(expected.low, 6);
     expect(ends?.[1]).toBeCloseTo(expected.high, 6);
   });
-  test('is one comparison, and not widened for others', () => {
-    expect(trend?.pAdjusted).toBeCloseTo(trend?.p ?? Number.NaN, 8);
+  test('is covered together with each dose against the control', () => {
+    const [low, high] = trend?.ciAdjusted ?? [0, 0];
+    const [from, to] = trend?.ci ?? [0, 0];
+    expect(high - low).toBeGreaterThan(to - from);
   });
 });
 
@@ -169,7 +171,7 @@ test('a dose of which nothing was read is left out of no line unseen: then there
 
 test('planned seasons are called by the line alone, as the verdict is', () => {
   const input = series(dose => 20 + 3 * dose);
-  expect(askedCallsOf(input)).toEqual([judge(input).trend?.call]);
+  expect(askedContrastsOf(input)).toEqual([{ ...judge(input).trend, shuffleP: null }]);
 });
 
 test('the line says at its ends what a straight line through all doses says there', () => {

@@ -6,11 +6,13 @@ import { blockInteractionOf, gardenErrorOf } from '@/core/judge/outcomes/spread/
 import { judgedSpreadOf } from '@/core/judge/outcomes/spread/judged-spread';
 import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
 import { doseLineOf, type Weighed } from '@/core/judge/question/dose-line';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { type JudgeInput, testsOf } from '@/core/judge/question/judge-input';
+import type { Combination } from '@/core/stats/linear/linear-model';
 
 /**
- * What the largest dose brings beside the smallest along a straight line through all: one comparison of all treatments, planned
- * beforehand and so by itself, judged by what units treated alike differ, not by how far the doses lie off the line.
+ * What the largest dose brings beside the smallest along a straight line through all. It is judged by what units treated alike
+ * differ, not by how far the doses lie off the line; and covered together with each dose against the control, which the headline
+ * falls back on where only a dose in the middle does something.
  *
  * @returns null where the treatments are no series of doses, or nothing is left to judge by
  */
@@ -43,11 +45,24 @@ export function doseTrendOf(
     unitCounts: [countOf(most), countOf(least)],
   };
   const ofGardens = gardenErrorOf(blockInteractionOf(input, working));
-  const spread = ofGardens ?? judgedSpreadOf(working, pooled, [difference], input.confidence);
-  const family = jointly([difference], spread, input.confidence)(difference);
+  const together = [difference, ...againstControl(input, working, pooled)];
+  const spread = ofGardens ?? judgedSpreadOf(working, pooled, together, input.confidence);
+  const family = jointly(together, spread, input.confidence)(difference);
   const tested = testedContrast(context, { pooled, spread }, family);
   // Odds and hazards would be those of the two ends only.
   return { ...tested, effect: null, from, to };
+}
+
+/** Each other treatment against the control, as far as the layout can tell it. */
+function againstControl(
+  input: JudgeInput,
+  { trial, model }: WorkingTrial,
+  pooled: EffectError,
+): readonly Combination[] {
+  return testsOf(input).flatMap(name => {
+    const combination = trial.differenceOf(model, name, input.control);
+    return combination && pooled.judges(combination) ? [combination] : [];
+  });
 }
 
 function lessOf(atMost: Weighed, atLeast: Weighed): Weighed {

@@ -1,6 +1,6 @@
 import type { Contrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { isFound } from '@/core/judge/verdict/call';
 import { listed } from '@/core/words/listed';
 import { sentenceCase } from '@/core/words/sentence-case';
 
@@ -10,7 +10,7 @@ export function differenceHeadline(
   contrasts: readonly Contrast[],
 ): string {
   const found = contrasts.flatMap(contrast =>
-    contrast.estimable && (isBetter(contrast.call) || isWorse(contrast.call)) ? [contrast] : [],
+    contrast.estimable && isFound(contrast) ? [contrast] : [],
   );
   const more = found.filter(({ difference }) => difference > 0).map(({ treatment }) => treatment);
   const less = found.filter(({ difference }) => difference < 0).map(({ treatment }) => treatment);

@@ -1,6 +1,6 @@
 import type { Call, DoseTrend, LevelsOff } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { isBetter, isFound } from '@/core/judge/verdict/call';
 import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
 import { listed } from '@/core/words/listed';
 import { harmfulOf, withHarm } from './harm-words';
@@ -20,9 +20,8 @@ export function doseWords(
   const { input, contrasts, trend } = context;
   if (!trend || trend.call === 'no-test' || input.hasNoGoodDirection) return null;
   const { call } = trend;
-  const isFound = isBetter(call) || isWorse(call);
-  const areFound = contrasts.some(each => isBetter(each.call) || isWorse(each.call));
-  if (isFound) {
+  const areFound = contrasts.some(isFound);
+  if (isFound(trend)) {
     const little = isInsideMargin(trend, input) ? ', though by less than was worth having' : '';
     const headline = `The more of it, ${moreWords(trend.difference > 0, input)}${little}${untilWords(context)}.`;
     return {

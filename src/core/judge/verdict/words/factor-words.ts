@@ -1,5 +1,5 @@
 import type { Call, FactorEffect } from '@/core/judge/outcomes/judgement';
-import { isBetter, isWorse, overallCall } from '@/core/judge/verdict/call';
+import { isBetter, isFound, isWorse, overallCall } from '@/core/judge/verdict/call';
 import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
 import { listed } from '@/core/words/listed';
 import { sentenceCase } from '@/core/words/sentence-case';
@@ -70,7 +70,7 @@ function rankOf(call: Call): number {
 /** What one factor does, as half a sentence after its name. */
 function factorHeadline(effects: readonly FactorEffect[], { input }: VerdictContext): string {
   const against = effects[0]?.against ?? '';
-  const found = effects.filter(({ call }) => isBetter(call) || isWorse(call));
+  const found = effects.filter(isFound);
   const [first] = found;
   if (first && found.length === 1) {
     return isBetter(first.call)
@@ -110,7 +110,7 @@ function dependWords(
   if (names.length > 2 || shown.length === 0 || shown.length > MOST_CLAUSES) return `${found}.`;
   const clauses = shown.map(effect => {
     const where = `with ${effect.within?.[one]},`;
-    if (isBetter(effect.call) || isWorse(effect.call)) {
+    if (isFound(effect)) {
       return `${where} ${effect.level} ${gave(input)}${sizeThan(effect, input, effect.against)}`;
     }
     return effect.call === 'no-difference-that-matters'

@@ -1,6 +1,6 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput, Outcome } from '@/core/judge/question/judge-input';
-import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { isFound } from '@/core/judge/verdict/call';
 import { shownInterval } from '@/core/judge/verdict/shown-interval';
 import { plural } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
@@ -153,7 +153,7 @@ export function between(contrast: EstimableContrast, input: JudgeInput): string 
   }
   const say = (value: number): string => sayEnd(Math.abs(value), percentCi !== null, input);
   const [up, down] = WAYS[input.outcome];
-  const isCalled = isBetter(contrast.call) || isWorse(contrast.call);
+  const isCalled = isFound(contrast);
   const isNothing = (value: number): boolean => Number.parseFloat(say(value)) === 0;
   const [least, most, way] = low >= 0 ? [low, high, up] : [high, low, down];
   // An end at nothing is one that the call stops just short of, or one that nothing decides.

@@ -1,6 +1,6 @@
 import type { Call, Contrast, EstimableContrast, Verdict } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { isBetter, isWorse, overallCall } from '@/core/judge/verdict/call';
+import { isBetter, isFound, isWorse, overallCall } from '@/core/judge/verdict/call';
 import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
 import { listed } from '@/core/words/listed';
 import { plural, pluralOf } from '@/core/words/plural';
@@ -74,9 +74,7 @@ function agreedWords(context: VerdictContext, agreed: Contrast): Words {
     ({ treatment, control }) => treatment !== agreed.treatment || control !== agreed.control,
   );
   const found = others.flatMap(contrast =>
-    contrast.estimable && (isBetter(contrast.call) || isWorse(contrast.call))
-      ? [range(contrast, context.input)]
-      : [],
+    contrast.estimable && isFound(contrast) ? [range(contrast, context.input)] : [],
   );
   const harmful = harmfulOf(others).filter(name => !isToldOf(name, context, agreed));
   const harm =
