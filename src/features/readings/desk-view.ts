@@ -1,4 +1,5 @@
 import { READING_KINDS } from '@/core/measure/library/reading-library';
+import { LOOK_MARKS } from '@/core/measure/reading/looks';
 import { valueWords } from '@/core/measure/reading/read-value';
 import { type CoursePoint, unitCourse } from '@/core/measure/unit-value/unit-values';
 import type { Measure } from '@/core/trial/model/measure';
@@ -134,7 +135,7 @@ function cellsOf(
 }
 
 function cellText(reading: Reading, measure: Measure): string {
-  if (reading.outcome !== 'picked') return OUTCOME_MARKS[reading.outcome];
+  if (reading.outcome !== 'picked') return LOOK_MARKS[reading.outcome];
   return reading.asWritten || valueWords(measure, reading);
 }
 
@@ -161,6 +162,3 @@ function coursesOf(measure: Measure, data: TrialData): MeasureCourses {
   const unit = measure.unit === 'count' ? '' : measure.unit;
   return { measureId: measure.id, name: measure.name, unit, pots };
 }
-
-/** What is written in a cell for what is no value, as on a clipboard sheet. */
-export const OUTCOME_MARKS = { 'nothing-there': '0', 'not-looked': '-', dead: 'dead' } as const;

@@ -132,7 +132,7 @@ describe('the grid', () => {
     ).toBeVisible();
     expect(cell(first)).toHaveAttribute('data-state', 'saved');
   });
-  test('an emptied cell takes its reading out; a dash is “not looked at”', async () => {
+  test('an emptied cell takes its reading out; a dash goes to the server as it is written, which knows what it means', async () => {
     postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>
       entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })),
     );
@@ -145,7 +145,7 @@ describe('the grid', () => {
     await waitFor(() => expect(postReadings).toHaveBeenCalledTimes(2));
     expect([postReadings.mock.calls[0][1], postReadings.mock.calls[1][1]]).toMatchObject([
       [{ removes: data.readings[0]?.id }],
-      [{ outcome: 'not-looked', subsample: '2', value: '' }],
+      [{ subsample: '2', value: '-' }],
     ]);
   });
   test('without a connection the cell says so, and keeps what was typed', async () => {

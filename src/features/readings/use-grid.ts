@@ -144,19 +144,13 @@ function entryOf(
 ): { readonly id: string } & Readonly<Record<string, unknown>> {
   const said = text.trim();
   if (said === '' && currentId !== null) return { id: v7(), removes: currentId };
-  const outcome = /^(-|–|—|na|n\/a)$/i.test(said)
-    ? 'not-looked'
-    : /^(dead|†)$/i.test(said)
-      ? 'dead'
-      : 'picked';
   return {
     id: v7(),
     unitId,
     measureId: column.measureId,
     subsample: column.part,
     takenOn: day,
-    value: outcome === 'picked' ? said : '',
-    outcome,
+    value: said,
     device: 'a desk',
     supersedes: currentId,
   };

@@ -164,7 +164,9 @@ function WhyNoValue({ walk, view, unit }: WhyNoValueProps) {
           />
           <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
           <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
+          <Button onPress={() => void walk.save('not-yet')}>Not yet</Button>
           <Button onPress={() => void walk.save('dead')}>It is dead</Button>
+          <Button onPress={() => void walk.save('gone')}>It is gone</Button>
           <Link href={`/trials/${view.trialId}/weigh?pot=${unit.code}`}>
             A mishap happened to {unit.code}
           </Link>

@@ -36,7 +36,7 @@ export function ValueEntry({ walk }: { readonly walk: Walking }) {
       return (
         <Choices>
           <Choose onPress={() => put(day)}>It came today</Choose>
-          <Choose onPress={() => void walk.save('not-looked')}>Not yet</Choose>
+          <Choose onPress={() => void walk.save('not-yet')}>Not yet</Choose>
         </Choices>
       );
     case 'ordinal':

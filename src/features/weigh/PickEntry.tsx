@@ -23,13 +23,16 @@ const OUTCOMES: readonly { readonly value: Outcome; readonly label: string }[] =
   { value: 'nothing-there', label: 'nothing to pick' },
   { value: 'not-looked', label: 'not looked at' },
   { value: 'dead', label: 'dead' },
+  { value: 'gone', label: 'gone' },
 ];
 
 const OUTCOME_HINTS = {
   picked: null,
   'nothing-there': 'Counts as zero: it was looked at, and gave nothing.',
+  'not-yet': 'Counts as zero so far.',
   'not-looked': 'Stays missing: it is neither zero nor dead.',
   dead: 'What it gave until now stands. The verdict will say that it died.',
+  gone: 'What it gave until now stands. Say under “A mishap” what became of it.',
 } as const satisfies Record<Outcome, string | null>;
 
 /** One pick: Enter saves it and goes on to the next pot. */

@@ -68,7 +68,9 @@ export function draftOf(pick: Pick, style: MassStyle): PickDraft {
 const OUTCOME_WORDS = {
   picked: '',
   'nothing-there': 'nothing to pick',
+  'not-yet': 'not yet',
   'not-looked': 'not looked at',
+  gone: 'gone',
   dead: 'dead',
 } as const satisfies Record<Outcome, string>;
 

@@ -36,12 +36,9 @@ function readPlainAmount(
   written: string,
   { scale, unit }: ReadingKind,
 ): Result<Measure['margin'], string> {
+  const said = written.trim();
   const amount = plainNumber(
-    unit === ''
-      ? written
-      : written
-          .trim()
-          .replace(new RegExp(`\\s*${unit.replace(/[^\p{L}\p{N}]/gu, '\\$&')}$`, 'u'), ''),
+    unit !== '' && said.endsWith(unit) ? said.slice(0, -unit.length).trim() : said,
   );
   if (amount === undefined || amount <= 0)
     return failure(`Write a number above zero${unit === '' ? '' : `, in ${unit}`}.`);

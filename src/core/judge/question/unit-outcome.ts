@@ -1,4 +1,5 @@
 import type { JudgedUnit } from '@/core/design/linear/design-input';
+import { lookValue } from '@/core/measure/reading/looks';
 import { daysBetween } from '@/core/time/garden-day';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
@@ -55,23 +56,19 @@ export function outcomeReader(
   );
   const readingsOf = (unitId: string): readonly Reading[] =>
     own.filter(reading => reading.unitId === unitId);
-  if (outcome === 'time') {
-    const lastDay =
-      own
-        .map(reading => reading.takenOn)
-        .sort()
-        .at(-1) ?? data.trial.startsOn;
-    const waited = Math.max(0, daysBetween(data.trial.startsOn, lastDay));
-    return { countedClass: undefined, of: unitId => waitOf(readingsOf(unitId), waited) };
-  }
+  if (outcome === 'time')
+    return {
+      countedClass: undefined,
+      of: unitId => waitOf(readingsOf(unitId), data.trial.startsOn),
+    };
   const counter = classCounter(measure, own, requested);
   return {
     countedClass: counter?.name,
     of: (unitId, value) => {
       const readings = readingsOf(unitId);
       return counter
-        ? { ...lastShare(readings.map(counter.asOneOf)), className: counter.nameOf(value) }
-        : lastShare(readings);
+        ? { ...lastShare(readings.map(counter.asOneOf), measure), className: counter.nameOf(value) }
+        : lastShare(readings, measure);
     },
   };
 }
@@ -108,29 +105,40 @@ function classCounter(
 
 const NOTHING: UnitOutcome = { value: null };
 
-/** @param waited days that were looked at, for what has not come */
-function waitOf(readings: readonly Reading[], waited: number): UnitOutcome {
+/** The day that it came; otherwise how long it was waited for: up to its own last look, and no longer than it lived. */
+function waitOf(readings: readonly Reading[], startsOn: string): UnitOutcome {
   const days = readings.flatMap(reading =>
     reading.outcome === 'picked' && reading.value !== null ? [reading.value] : [],
   );
   if (days.length > 0) return { value: Math.min(...days), hasCome: true };
-  // “Not yet” and “dead” were looked at; only “not looked” says nothing.
-  return readings.some(reading => reading.outcome !== 'not-looked')
-    ? { value: waited, hasCome: false }
-    : NOTHING;
+  const looks = readings.filter(reading => reading.outcome !== 'not-looked');
+  const ends = looks.filter(({ outcome }) => outcome === 'dead' || outcome === 'gone').map(onDay);
+  const until = ends.length > 0 ? ends.sort()[0] : looks.map(onDay).sort().at(-1);
+  return until === undefined
+    ? NOTHING
+    : { value: Math.max(0, daysBetween(startsOn, until)), hasCome: false };
 }
 
-/** k of n on the last day: the same leaves looked at on ten days are no ten times as many. */
-function lastShare(readings: readonly Reading[]): UnitOutcome {
-  const looked = readings.filter(reading => reading.outcome === 'picked' && reading.value !== null);
+function onDay({ takenOn }: Reading): string {
+  return takenOn;
+}
+
+/** k of n on the last day: the same leaves looked at on ten days are no ten times as many. Where nothing was found, none of n. */
+function lastShare(readings: readonly Reading[], { scale }: Measure): UnitOutcome {
+  const usual = scale?.kind === 'proportion' ? scale.outOf : 1;
+  const looked = readings.flatMap(reading => {
+    const k = lookValue(reading, scale);
+    const n = reading.outOf ?? usual;
+    return k === null || n === null ? [] : [{ k, n, on: reading.takenOn }];
+  });
   const day = looked
-    .map(reading => reading.takenOn)
+    .map(({ on }) => on)
     .sort()
     .at(-1);
-  const last = looked.filter(reading => reading.takenOn === day);
+  const last = looked.filter(({ on }) => on === day);
   if (last.length === 0) return NOTHING;
   return {
-    value: last.reduce((sum, reading) => sum + (reading.value ?? 0), 0),
-    outOf: last.reduce((sum, reading) => sum + (reading.outOf ?? 1), 0),
+    value: last.reduce((sum, { k }) => sum + k, 0),
+    outOf: last.reduce((sum, { n }) => sum + n, 0),
   };
 }

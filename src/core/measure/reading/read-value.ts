@@ -7,6 +7,7 @@ import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Scale } from '@/core/trial/model/scale';
+import { LOOK_WORDS } from './looks';
 
 // No Zod here: a phone in the garden loads this page over a thin line.
 
@@ -64,9 +65,13 @@ export function readValue(
       return one(at < 0 ? undefined : at, `“${said}” is none of: ${scale.classes.join(', ')}.`);
     }
     case 'date': {
-      const days = daysApart(startsOn, said);
-      if (days === undefined) return failure({ value: 'Write a day, as 2026-06-21.' });
-      return said > today ? failure({ value: `${said} is still to come.` }) : one(days, '');
+      const days = wholeIn(said, 0, 4000) ?? daysApart(startsOn, said);
+      if (days === undefined)
+        return failure({
+          value: 'Write a day, as 2026-06-21, how many days it took, or “not yet”.',
+        });
+      const past = daysApart(startsOn, today) ?? 0;
+      return days > past ? failure({ value: `${said} is still to come.` }) : one(days, '');
     }
   }
 }
@@ -136,9 +141,8 @@ export function valueWords(
   { scale, unit }: Pick<Measure, 'scale' | 'unit'>,
   { value, outOf, outcome }: Pick<Reading, 'value' | 'outOf' | 'outcome'>,
 ): string {
-  if (outcome === 'not-looked') return 'not looked';
-  if (outcome === 'dead') return 'dead';
-  if (outcome === 'nothing-there' || value === null) return 'nothing there';
+  if (outcome !== 'picked') return LOOK_WORDS[outcome];
+  if (value === null) return LOOK_WORDS['nothing-there'];
   const figure = String(Number(value.toPrecision(6)));
   switch (scale?.kind) {
     case 'proportion':

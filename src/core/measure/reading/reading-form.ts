@@ -7,6 +7,7 @@ import { MeasureId, ReadingId, UnitId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import { Outcome } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
+import { lookIn } from './looks';
 import { readValue } from './read-value';
 
 /** A reading as it is typed. The id is made where it is typed, so that it can be sent twice. */
@@ -64,9 +65,9 @@ export function readingOf(
     asWritten: written.trim(),
     isRemoval: false,
   };
-  if (form.outcome !== 'picked')
-    return success({ ...entry, asWritten: '', value: null, outOf: null });
   const { scale } = context.measure;
+  const outcome = form.outcome === 'picked' ? (lookIn(written, scale) ?? 'picked') : form.outcome;
+  if (outcome !== 'picked') return success({ ...entry, outcome, value: null, outOf: null });
   if (scale === null) return failure({ value: 'That measure is made from picks: weigh it.' });
   const read = readValue(written, outOf, scale, context);
   return read.ok ? success({ ...entry, ...read.value }) : failure(read.trouble);

@@ -5,6 +5,7 @@ import { ReadingId, type UnitId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
+import { lookIn } from './looks';
 import type { ColumnRole } from './match-columns';
 import { readValue } from './read-value';
 import { readingOf } from './reading-form';
@@ -159,11 +160,7 @@ class TableReader {
       return 'That is too long.';
     if (before !== undefined) return `Row ${before} has a value for the same pot, day and part.`;
     this.#seen.set(key, at);
-    const outcome = /^(-|–|—|na|n\/a)$/i.test(written)
-      ? 'not-looked'
-      : /^(dead|†)$/i.test(written)
-        ? 'dead'
-        : 'picked';
+    const outcome = lookIn(written, measure.scale) ?? 'picked';
     // Zod would look at each of a hundred thousand rows again: their shape is made here.
     const form = {
       ...place,

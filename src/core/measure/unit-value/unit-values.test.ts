@@ -255,3 +255,33 @@ test('the course of a harvest is what it has come to, and ends at the unit’s v
     { day: '2026-06-08', value: 300 },
   ]);
 });
+
+describe('what was picked and never counted, or never weighed', () => {
+  const data = {
+    ...trial,
+    picks: [
+      pickFixture(first, { netG: 100, pieces: null }),
+      pickFixture(first, { netG: 50, pieces: 5, pickedOn: '2026-07-08' }),
+      pickFixture(second, { netG: null, grossG: null, pieces: 7 }),
+      pickFixture(third, { netG: 80, pieces: 8 }),
+      emptyPickFixture(fourth, 'gone'),
+    ],
+  };
+  test('is missing from a sum, not zero in it', () => {
+    expect(
+      unitValues(data, measureOf('sound-count'))
+        .slice(0, 4)
+        .map(({ value, status }) => [value, status]),
+    ).toEqual([
+      [null, 'unmeasured'],
+      [7, 'measured'],
+      [8, 'measured'],
+      [null, 'gone'],
+    ]);
+    expect(
+      unitValues(data, measureOf('sound-weight'))
+        .slice(0, 3)
+        .map(({ value }) => value),
+    ).toEqual([150, null, 80]);
+  });
+});

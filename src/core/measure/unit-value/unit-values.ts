@@ -1,3 +1,4 @@
+import { lookValue } from '@/core/measure/reading/looks';
 import { median } from '@/core/stats/median';
 import { daysBetween } from '@/core/time/garden-day';
 import type { Measure } from '@/core/trial/model/measure';
@@ -12,8 +13,8 @@ export interface UnitValue {
   readonly unit: ExperimentalUnit;
   /** In the measure's unit; null where the unit is missing. Zero is a value. */
   readonly value: number | null;
-  /** `dead`: it died, and gave what it gave until then. */
-  readonly status: 'measured' | 'dead' | 'not-looked' | 'no-entry';
+  /** `dead`, `gone`: it gave what it gave until then. `unmeasured`: something was picked, and never counted or weighed. */
+  readonly status: 'measured' | 'dead' | 'gone' | 'unmeasured' | 'not-looked' | 'no-entry';
   /** Days on which it should have been looked at and was not: a total lacks what they would have brought. */
   readonly missedOn: readonly string[];
   /** Readings of parts of it that went into the value; 1 for a harvest. */
@@ -34,11 +35,16 @@ export function unitValues(data: TrialData, measure: Measure): readonly UnitValu
       ),
     );
   const own = withoutStart(data, measure);
+  const days = countedReadings(own, measure)
+    .map(reading => reading.takenOn)
+    .sort();
+  const window = { from: days[0] ?? '', to: days.at(-1) ?? '' };
   return data.units.map(unit =>
     fromReadings(
       unit,
       measure,
       own.filter(reading => reading.unitId === unit.id),
+      window,
     ),
   );
 }
@@ -61,7 +67,10 @@ export function startValues(
   { trial, readings }: TrialData,
   measure: Measure,
 ): ReadonlyMap<string, number> {
-  const own = countedReadings(readings.filter(reading => reading.measureId === measure.id));
+  const own = countedReadings(
+    readings.filter(reading => reading.measureId === measure.id),
+    measure,
+  );
   const hasMean =
     measure.scale !== null && isAveraged(measure.scale) && measure.scale.kind !== 'date';
   if (
@@ -100,19 +109,22 @@ export function unitsRead(data: TrialData, measure: Measure): number {
 }
 
 function fromPicks(unit: ExperimentalUnit, measure: Measure, picks: readonly Pick[]): UnitValue {
-  const looked = picks.filter(pick => pick.outcome !== 'not-looked');
+  // That it is gone says nothing of what it would have given.
+  const looked = picks.filter(({ outcome }) => outcome !== 'not-looked' && outcome !== 'gone');
+  const isUnmeasured = looked.some(pick => isUnmeasuredIn(measure, pick));
   return {
     unit,
     subsamples: looked.length > 0 ? 1 : 0,
     missedOn: missedDays(picks.map(pick => ({ on: pick.pickedOn, outcome: pick.outcome }))),
-    status: statusOf(picks),
-    value: looked.length === 0 ? null : harvestOf(measure, looked),
+    status: isUnmeasured ? 'unmeasured' : statusOf(picks),
+    value: looked.length === 0 || isUnmeasured ? null : harvestOf(measure, looked),
   };
 }
 
 function statusOf(entries: readonly { readonly outcome: Pick['outcome'] }[]): UnitValue['status'] {
   if (entries.length === 0) return 'no-entry';
   if (entries.some(entry => entry.outcome === 'dead')) return 'dead';
+  if (entries.some(entry => entry.outcome === 'gone')) return 'gone';
   return entries.every(entry => entry.outcome === 'not-looked') ? 'not-looked' : 'measured';
 }
 
@@ -120,6 +132,21 @@ function missedDays(
   entries: readonly { readonly on: string; readonly outcome: Pick['outcome'] }[],
 ): readonly string[] {
   return entries.filter(entry => entry.outcome === 'not-looked').map(entry => entry.on);
+}
+
+/** Whether a pick belongs into a sum and was never weighed, or counted, for it. What a piece weighs leaves such picks out. */
+function isUnmeasuredIn({ summary }: Measure, { outcome, grade, netG, pieces }: Pick): boolean {
+  if (outcome !== 'picked') return false;
+  switch (summary) {
+    case 'sound-weight':
+      return grade === 'sound' && netG === null;
+    case 'total-weight':
+      return netG === null;
+    case 'sound-count':
+      return grade === 'sound' && pieces === null;
+    default:
+      return false;
+  }
 }
 
 function harvestOf(measure: Measure, picks: readonly Pick[]): number | null {
@@ -176,6 +203,7 @@ export function unitCourse(
   }
   const counted = countedReadings(
     data.readings.filter(reading => reading.unitId === unitId && reading.measureId === measure.id),
+    measure,
   );
   return [...new Set(counted.map(reading => reading.takenOn))].sort().map(day => ({
     day,
@@ -192,21 +220,27 @@ export interface CoursePoint {
   readonly value: number;
 }
 
-function countedReadings(readings: readonly Reading[]): readonly Reading[] {
-  return readings.filter(
-    reading =>
-      !reading.isRepeat &&
-      (reading.outcome === 'nothing-there' ||
-        (reading.outcome === 'picked' && reading.value !== null)),
-  );
+/** Those that say something of the unit on their day: a value, or that there was nothing. */
+function countedReadings(
+  readings: readonly Reading[],
+  { scale }: globalThis.Pick<Measure, 'scale'>,
+): readonly Reading[] {
+  return readings.filter(reading => !reading.isRepeat && lookValue(reading, scale) !== null);
+}
+
+/** From the first to the last day on which any unit was looked at. */
+interface Window {
+  readonly from: string;
+  readonly to: string;
 }
 
 function fromReadings(
   unit: ExperimentalUnit,
   measure: Measure,
   readings: readonly Reading[],
+  window: Window,
 ): UnitValue {
-  const counted = countedReadings(readings);
+  const counted = countedReadings(readings, measure);
   const days = [...new Set(counted.map(reading => reading.takenOn))].sort();
   const byDay = days.map(day => ({
     day,
@@ -225,7 +259,7 @@ function fromReadings(
       0,
       ...days.map(day => counted.filter(reading => reading.takenOn === day).length),
     ),
-    value: byDay.length === 0 ? null : acrossDays(byDay, measure.summary),
+    value: byDay.length === 0 ? null : acrossDays(byDay, measure.summary, window),
   };
 }
 
@@ -234,17 +268,20 @@ function dayValue(
   readings: readonly Reading[],
   { scale }: globalThis.Pick<Measure, 'scale'>,
 ): number {
-  const amountOf = (reading: Reading): number =>
-    reading.outcome === 'nothing-there' ? 0 : (reading.value ?? 0);
+  const amountOf = (reading: Reading): number => lookValue(reading, scale) ?? 0;
   if (scale?.kind === 'proportion') {
-    const placed = sum(readings, reading => reading.outOf ?? 0);
+    const placed = sum(readings, reading => reading.outOf ?? scale.outOf ?? 0);
     return placed === 0 ? 0 : (100 * sum(readings, amountOf)) / placed;
   }
   const values = readings.map(amountOf);
   return scale && !isAveraged(scale) ? median(values) : meanOf(values);
 }
 
-function acrossDays(byDay: readonly CoursePoint[], rule: Measure['summary']): number | null {
+function acrossDays(
+  byDay: readonly CoursePoint[],
+  rule: Measure['summary'],
+  window: Window,
+): number | null {
   const values = byDay.map(each => each.value);
   switch (rule) {
     case 'reading-last':
@@ -254,7 +291,7 @@ function acrossDays(byDay: readonly CoursePoint[], rule: Measure['summary']): nu
     case 'reading-highest':
       return Math.max(...values);
     case 'reading-area':
-      return areaUnder(byDay);
+      return areaWithin(byDay, window);
     case 'reading-change':
       return byDay.length < 2 ? null : (values.at(-1) ?? 0) - (values[0] ?? 0);
     case 'reading-rate':
@@ -278,6 +315,18 @@ function slopeADay(course: readonly CoursePoint[]): number | null {
     ? null
     : course.reduce((total, each, i) => total + ((days[i] ?? 0) - day) * (each.value - value), 0) /
         spread;
+}
+
+/**
+ * The area over all days that any unit was looked at: before its first look and after its last a unit is taken to have been as it
+ * was there, so that a look that is missing shortens nothing. Of one day alone it is the value.
+ */
+function areaWithin(course: readonly CoursePoint[], { from, to }: Window): number {
+  const [first, last] = [course[0], course.at(-1)];
+  if (!first || !last) return 0;
+  return from === to
+    ? first.value
+    : areaUnder([{ day: from, value: first.value }, ...course, { day: to, value: last.value }]);
 }
 
 /** Area under the course of a value by trapezia, in units times days: Shaner & Finney (1977), Phytopathology 67, 1051-1056. */

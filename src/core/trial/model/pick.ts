@@ -4,8 +4,8 @@ import { PickId, UnitId } from './ids';
 import { Note } from './limits';
 
 // The whole trial as one plain object: what core takes, what the worker gets, and the open file format.
-/** What a look at one unit gave. Zero, not looked and dead are three different things. */
-export const Outcome = z.enum(['picked', 'nothing-there', 'not-looked', 'dead']);
+/** What a look at one unit gave. What each means on which scale stands in `LOOKS`. */
+export const Outcome = z.enum(['picked', 'nothing-there', 'not-yet', 'not-looked', 'dead', 'gone']);
 export type Outcome = z.infer<typeof Outcome>;
 
 export const CullReason = z.enum([

@@ -68,18 +68,25 @@ const SCALE_WORDS = {
 const DIRECTION_WORDS = { up: 'up', down: 'down', 'cant-tell': 'can’t tell' } as const;
 
 function mentionWords({ unit, status, missedOn }: UnitValue): readonly string[] {
-  return [
-    ...(status === 'dead'
-      ? [
-          `${unit.code} died. What it gave until then stands; death may be the treatment’s doing, so it is not left out by itself.`,
-        ]
-      : []),
-    ...(status !== 'dead' && missedOn.length > 0
-      ? [
-          `${unit.code} was not looked at on ${missedOn.map(shortDay).join(', ')}: its total may lack something.`,
-        ]
-      : []),
-  ];
+  const { code } = unit;
+  switch (status) {
+    case 'dead':
+      return [
+        `${code} died. What it gave until then stands; death may be the treatment’s doing, so it is not left out by itself.`,
+      ];
+    case 'gone':
+      return [`${code} is gone. What it gave until then stands.`];
+    case 'unmeasured':
+      return [`${code} is missing: something was picked from it that nobody counted or weighed.`];
+    case 'measured':
+    case 'not-looked':
+    case 'no-entry':
+      return missedOn.length === 0
+        ? []
+        : [
+            `${code} was not looked at on ${missedOn.map(shortDay).join(', ')}: its total may lack something.`,
+          ];
+  }
 }
 
 const Lines = styled.ul`
