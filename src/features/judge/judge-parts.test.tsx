@@ -401,6 +401,7 @@ describe('how firm it is', () => {
     const user = userEvent.setup();
     render(
       <Sensitivity
+        trial={data.trial}
         analysis={analysis}
         position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }}
         readerWords={null}
@@ -427,6 +428,7 @@ describe('how firm it is', () => {
     };
     render(
       <Sensitivity
+        trial={data.trial}
         analysis={analyse(
           less,
           { ...plannedSpec(less, STARTING_GUESS_CV), shuffles: 0 },

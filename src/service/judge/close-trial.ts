@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isDecidedLate } from '@/core/judge/units/analysis-sets';
 import { type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
@@ -70,7 +71,7 @@ export function leaveOut(trialId: string, input: unknown): Promise<Result<Incide
       decision: 'leave-out',
       cause: null,
       byTreatment: 'unknown',
-      afterKeyOpened: isKeyOpen(data.trial),
+      afterKeyOpened: isDecidedLate(data),
       supersedes: null,
       isRemoval: false,
     };

@@ -1,6 +1,14 @@
 import { expectedWords, guessSubject } from '@/core/judge/after/guess-words';
+import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { mainMeasure, plannedSpec } from '@/core/judge/units/trial-analysis';
+import { type AnalysisSet, setWords } from '@/core/judge/units/analysis-sets';
+import {
+  type AnalysisSpec,
+  judgementOfSound,
+  judgementWithAllIn,
+  mainMeasure,
+  plannedSpec,
+} from '@/core/judge/units/trial-analysis';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
 import { valuePrinter } from '@/core/measure/library/print-measure';
@@ -34,7 +42,7 @@ export async function reportOf(data: TrialData): Promise<Report> {
     stateWords: `${trial.crop}, ${trial.startsOn} to ${trial.state === 'closed' ? trial.endsOn : `${today()}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
     letters: Object.fromEntries(treatments.map(treatment => [treatment.name, treatment.letter])),
     map: mapOf(data),
-    limits: [...warnings, ...limitsOf(data)],
+    limits: [...warnings, ...otherSets(data, spec), ...limitsOf(data)],
     cautions: cautionsOf(data),
     corrections: data.amendments
       .filter(amendment => isLate(amendment.at))
@@ -43,6 +51,20 @@ export async function reportOf(data: TrialData): Promise<Report> {
     protocol: protocolOf(data),
     made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data go with this report as CSV and JSON.`,
   };
+}
+
+/** What it would say of other units, where others could be counted. */
+function otherSets(data: TrialData, spec: AnalysisSpec): readonly string[] {
+  const said = (set: AnalysisSet, judgement: Judgement | undefined): readonly string[] =>
+    judgement
+      ? [
+          `Counting ${setWords(set, data.trial)}: ${judgement.verdict.headline} ${judgement.verdict.detail}`,
+        ]
+      : [];
+  return [
+    ...said('all', judgementWithAllIn(data, spec)),
+    ...said('sound', judgementOfSound(data, spec)),
+  ];
 }
 
 function gardensOf({ layout }: TrialData): string {
@@ -63,7 +85,7 @@ function limitsOf(data: TrialData): readonly string[] {
       : []),
     ...incidents.map(
       incident =>
-        `${data.units.find(unit => unit.id === incident.unitId)?.code ?? ''}, ${incident.happenedOn}: ${incident.what}; ${incident.decision.replaceAll('-', ' ')}. ${incident.why}${incident.afterKeyOpened ? ' (Decided after the key was open.)' : ''}`,
+        `${data.units.find(unit => unit.id === incident.unitId)?.code ?? ''}, ${incident.happenedOn}: ${incident.what}; ${incident.decision.replaceAll('-', ' ')}. ${incident.why}${incident.afterKeyOpened ? ` (Decided after ${trial.isBlind ? 'the key was open' : 'the first reading'}: it counts in the verdict all the same.)` : ''}`,
     ),
     ...before.map(
       amendment =>

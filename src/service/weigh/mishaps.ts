@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isDecidedLate } from '@/core/judge/units/analysis-sets';
 import { type Result, success } from '@/core/result';
 import { CalendarDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
@@ -13,7 +14,6 @@ import {
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
-import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial, entryTrouble, invalid, refused } from '@/service/trial/change-trial';
 import { addIncident } from '@/store/entries';
 
@@ -60,7 +60,7 @@ export function recordMishap(
         unitId: unit.id,
         recordedAt: instantNow(),
         what: MISHAP_WORDS[form.cause],
-        afterKeyOpened: isKeyOpen(data.trial),
+        afterKeyOpened: isDecidedLate(data),
         supersedes: null,
         isRemoval: false,
       }),

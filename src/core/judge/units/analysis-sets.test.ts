@@ -1,10 +1,11 @@
 import fc from 'fast-check';
+import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { Incident } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { leftOutOf, withCuts } from './analysis-sets';
-import { judgementOfSound, judgementWithAllIn, plannedSpec } from './trial-analysis';
+import { isDecidedLate, leftOutOf, withCuts } from './analysis-sets';
+import { judgeInputOf, judgementOfSound, judgementWithAllIn, plannedSpec } from './trial-analysis';
 
 const trial = trialFixture({ treatments: 2, unitsEach: 4 });
 const [a, b, c] = trial.units;
@@ -39,7 +40,7 @@ test('all keeps everyone; planned what was decided before the key; sound none th
   ]);
 });
 
-test('what the treatment did, or may have done, stays in every set', () => {
+test('what the treatment did stays in every set; where nobody knows whether it did, the unit had a mishap', () => {
   const data = withMishaps(
     mishap(a, { byTreatment: 'yes' }),
     mishap(b, { byTreatment: 'unknown' }),
@@ -47,8 +48,42 @@ test('what the treatment did, or may have done, stays in every set', () => {
   expect((['all', 'planned', 'sound'] as const).map(set => leftOutOf(data, set))).toEqual([
     [],
     [],
-    [],
+    [b.code],
   ]);
+});
+
+test('what was cut too late is not cut in the verdict', () => {
+  const data = withMishaps(
+    mishap(a, { decision: 'leave-out-from', afterKeyOpened: true }),
+    mishap(b, { decision: 'start-anew', afterKeyOpened: true }),
+  );
+  expect(withCuts(data)).toBe(data);
+});
+
+test('a decision after the key, or in an open trial after the first reading, moves no headline; it stands beside it', () => {
+  const before = withMishaps();
+  const spec = (data: TrialData) => plannedSpec(data, STARTING_GUESS_CV);
+  const late = withMishaps(leaveOutFixture(a, { afterKeyOpened: true }));
+  const [planned, then] = [late, before].map(data =>
+    judgeWithoutShuffle(judgeInputOf(data, spec(data))),
+  );
+  expect(planned).toEqual(then);
+  expect(
+    judgementOfSound(late, spec(late))
+      ?.groups.map(group => group.n)
+      .sort(),
+  ).toEqual([3, 4]);
+  const open = { ...before, trial: { ...before.trial, isBlind: false, keyOpenedAt: null } };
+  expect([
+    isDecidedLate(open),
+    isDecidedLate({ ...open, picks: [] }),
+    isDecidedLate({ ...open, trial: { ...open.trial, isBlind: true } }),
+    isDecidedLate({
+      ...open,
+      picks: [],
+      trial: { ...open.trial, isBlind: true, keyOpenedAt: '2026-07-20T08:00:00.000Z' },
+    }),
+  ]).toEqual([true, false, false, true]);
 });
 
 test('no more from a day on, or only from a day on: that unit’s entries alone are cut', () => {
@@ -101,7 +136,7 @@ test('each set is a part of the one before, whatever happened', () => {
 
 test('the verdict comes with everything back in, and with the sound ones only, where those differ', () => {
   const spec = (data: TrialData) => plannedSpec(data, STARTING_GUESS_CV);
-  const cut = withMishaps(mishap(a, { decision: 'leave-out-from', byTreatment: 'unknown' }));
+  const cut = withMishaps(mishap(a, { decision: 'leave-out-from', byTreatment: 'yes' }));
   expect(judgementWithAllIn(cut, spec(cut))?.groups[0]?.n).toBe(4);
   expect(judgementOfSound(cut, spec(cut))).toBeUndefined();
   const frosted = withMishaps(mishap(a, {}));

@@ -41,13 +41,13 @@ export interface AnalysisSpec {
   readonly priorCv: PriorCv;
 }
 
-/** The look that was planned: the main measure, its margin, and what the current incidents left out. */
+/** The look that was planned: the main measure, its margin, and what was left out in time. */
 export function plannedSpec(data: TrialData, priorCv: PriorCv): AnalysisSpec {
   const main = mainMeasure(data);
   return {
     measureId: main.id,
     margin: main.margin,
-    leftOut: currentLeaveOuts(data).map(left => left.code),
+    leftOut: leftOutOf(data, 'planned'),
     shuffles: 20_000,
     seed: data.layout?.seed ?? 1,
     priorCv,

@@ -29,11 +29,12 @@ interface LeftOutProps extends LeaveOutActions {
   readonly sound: Sentences | null;
   readonly unit: BenchUnit | undefined;
   readonly isClosed: boolean;
+  readonly isBlind: boolean;
 }
 
 /** What is on record as left out, by whom, when and why, and the verdict with it back in. */
 export function LeftOut(props: LeftOutProps) {
-  const { current, unitWord, allIn, sound, unit, isClosed, leaveOut, putBackIn } = props;
+  const { current, unitWord, allIn, sound, unit, isClosed, isBlind, leaveOut, putBackIn } = props;
   const canLeaveOut =
     !isClosed && unit !== undefined && !current.some(left => left.code === unit.code);
   return (
@@ -46,6 +47,7 @@ export function LeftOut(props: LeftOutProps) {
             key={incident.id}
             incident={incident}
             code={code}
+            isBlind={isBlind}
             putBackIn={isClosed ? null : putBackIn}
           />
         ))}
@@ -65,18 +67,20 @@ export function LeftOut(props: LeftOutProps) {
   );
 }
 
-interface LeftOutRowProps extends LeaveOut {
+interface LeftOutRowProps extends LeaveOut, Pick<LeftOutProps, 'isBlind'> {
   /** null where nothing can be changed any more. */
   readonly putBackIn: LeftOutProps['putBackIn'] | null;
 }
 
-function LeftOutRow({ incident, code, putBackIn }: LeftOutRowProps) {
+function LeftOutRow({ incident, code, isBlind, putBackIn }: LeftOutRowProps) {
   const { trouble, isPending, run } = useTrialAction();
   return (
     <li>
       <b>{code}</b>, {fullDay(incident.happenedOn)}
       {incident.by ? `, by ${incident.by}` : ''}
-      {incident.afterKeyOpened ? ', after the key was opened' : ', before anyone knew what it got'}:{' '}
+      {incident.afterKeyOpened
+        ? `, after ${isBlind ? 'the key was opened' : 'the first reading'}: it counts all the same. `
+        : `, before ${isBlind ? 'anyone knew what it got' : 'anything was read'}: `}
       {incident.why}
       {putBackIn && (
         <Button

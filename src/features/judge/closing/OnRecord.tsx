@@ -30,6 +30,7 @@ export function OnRecord({ data, details, audit, allIn, sound, unit, actions }: 
         sound={sound}
         unit={unit}
         isClosed={isClosed}
+        isBlind={data.trial.isBlind}
         leaveOut={actions.leaveOut}
         putBackIn={actions.putBackIn}
       />

@@ -9,8 +9,9 @@ import {
   withoutUnit,
 } from '@/core/judge/sensitivity/leave-each-out';
 import type { PositionCheck } from '@/core/judge/sensitivity/position-check';
-import { SET_WORDS } from '@/core/judge/units/analysis-sets';
+import { setWords } from '@/core/judge/units/analysis-sets';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
+import type { Trial } from '@/core/trial/model/trial';
 import { counted, pluralOf } from '@/core/words/plural';
 import { CALL_WORDS } from '@/features/judge/call-words';
 import { printP } from '@/features/judge/print-value';
@@ -20,13 +21,14 @@ import { WideTable } from '@/ui/WideTable';
 
 interface SensitivityProps {
   readonly analysis: Analysis;
+  readonly trial: Pick<Trial, 'isBlind'>;
   readonly position: PositionCheck | null;
   /** The reader's own error, where something was read twice. */
   readonly readerWords: string | null;
 }
 
 /** How firm it is: with all in, as planned, without mishaps; each unit left out in turn; what is left in the places. */
-export function Sensitivity({ analysis, position, readerWords }: SensitivityProps) {
+export function Sensitivity({ analysis, trial, position, readerWords }: SensitivityProps) {
   const { judgement, input, allIn, sound } = analysis;
   const sets = [
     ['all', allIn ?? judgement],
@@ -58,7 +60,7 @@ export function Sensitivity({ analysis, position, readerWords }: SensitivityProp
             {sets.map(([set, found]) => (
               <tr key={set}>
                 <th scope="row">
-                  {SET_WORDS[set]}
+                  {setWords(set, trial)}
                   <small>{counted(found.design.units, input.unitWord)}</small>
                 </th>
                 {found.contrasts.map(contrast => (

@@ -74,6 +74,7 @@ export function VerdictDetails(props: VerdictDetailsProps) {
       )}
       <Later>
         <Sensitivity
+          trial={data.trial}
           analysis={analysis}
           position={isPlanned ? details.position : null}
           readerWords={readerErrorWords(data)}
