@@ -47,6 +47,8 @@ export interface JudgeInput extends DesignInput {
   readonly agreed?: AgreedComparison | undefined;
   /** Of a series of doses: each treatment's, in the series' own unit. */
   readonly doses?: Readonly<Record<string, number>> | undefined;
+  /** How much of what was planned for a treatment is on record, by treatment; of those that had something planned. */
+  readonly given?: Readonly<Record<string, GivenShare>> | undefined;
   /** Random deals where there are too many to look at all; 0 leaves the shuffle test out. */
   readonly shuffles: number;
   readonly seed: number;
@@ -54,6 +56,12 @@ export interface JudgeInput extends DesignInput {
   readonly isDeclared: boolean;
   /** How much units treated alike usually differ (SD over mean), for trials that can't tell by themselves. */
   readonly priorCv: PriorCv;
+}
+
+/** Steps up to the last entry; those that some units got count by their share. */
+export interface GivenShare {
+  readonly planned: number;
+  readonly done: number;
 }
 
 /** What is compared, whatever is read of it. */

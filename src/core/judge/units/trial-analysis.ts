@@ -20,6 +20,7 @@ import type { Layout } from '@/core/trial/model/layout';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { leftOutOf, withCuts } from './analysis-sets';
+import { givenShares } from './given-share';
 
 /** How a trial is to be looked at: as it was planned, or with something changed on the page. */
 export interface AnalysisSpec {
@@ -127,6 +128,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     shuffles: spec.shuffles,
     seed: spec.seed,
     isDeclared: measure.isMain,
+    given: givenShares(data),
     priorCv: spec.priorCv,
   };
   return withDoses(input, doses);

@@ -105,6 +105,7 @@ const LATER: ReadonlySet<string> = new Set([
   'share',
   'came',
   'doses',
+  'given',
   'trend',
   'levelsOff',
 ]);

@@ -8,6 +8,7 @@ import { sentenceCase } from '@/core/words/sentence-case';
 import { differenceHeadline } from './difference-words';
 import { doseWords } from './dose-words';
 import { factorCall, factorWords } from './factor-words';
+import { withGiven } from './given-words';
 import { groupsWords } from './group-words';
 import { harmfulOf, harmHeadline, withHarm } from './harm-words';
 import { allJudgedByMargin, joined, judgedByMargin, lowerFirst, marginWords } from './margin-words';
@@ -26,7 +27,7 @@ export function wordVerdict(context: VerdictContext): Verdict {
   );
   const unitsNeeded = needed.length > 0 && !hasHopeless ? Math.max(...needed) : null;
   const { mayHoldTheBest } = context;
-  const { call, headline, detail } = answerOf(context, best, unitsNeeded);
+  const { call, headline, detail } = withGiven(answerOf(context, best, unitsNeeded), context.input);
   return { call, best, mayHoldTheBest, unitsNeeded, headline: sentenceCase(headline), detail };
 }
 
