@@ -9,6 +9,7 @@ import { daysBetween } from '@/core/time/garden-day';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
+import { shortDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -27,10 +28,18 @@ interface DueStepsProps {
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   /** Over several trials each step says whose it is. */
   readonly namesTrial?: boolean;
+  /** Only written down late: then the day it was due is the day it was done, unless another is said. */
+  readonly isLate?: boolean;
 }
 
 /** What is due and what is late, each ticked off with one press, or left out with a reason. */
-export function DueSteps({ tasks, today, tick, namesTrial = false }: DueStepsProps) {
+export function DueSteps({
+  tasks,
+  today,
+  tick,
+  namesTrial = false,
+  isLate = false,
+}: DueStepsProps) {
   return (
     <FirstFew of={tasks} first={FIRST}>
       {shown => (
@@ -42,6 +51,7 @@ export function DueSteps({ tasks, today, tick, namesTrial = false }: DueStepsPro
               today={today}
               tick={tick}
               namesTrial={namesTrial}
+              isLate={isLate}
             />
           ))}
         </Steps>
@@ -68,9 +78,9 @@ interface StepValues {
 
 type StepProps = Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask };
 
-function Step({ due, today, tick, namesTrial }: StepProps) {
+function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
   const [isOpen, setOpen] = useState(false);
-  const step = useStep({ due, today, tick });
+  const step = useStep({ due, today, tick, isLate });
   const { trouble, fields, isPending, send } = step;
   const late = due.task.dueOn === null ? 0 : daysBetween(due.task.dueOn, today);
   return (
@@ -78,7 +88,8 @@ function Step({ due, today, tick, namesTrial }: StepProps) {
       <div>
         <strong>
           {due.rule.name}
-          {late > 0 && <em> {counted(late, 'day')} late</em>}
+          {late > 0 && !isLate && <em> {counted(late, 'day')} late</em>}
+          {isLate && due.task.dueOn !== null && <em> of {shortDay(due.task.dueOn)}</em>}
         </strong>
         <span>{dueWords(due)}</span>
         {namesTrial && <small>{due.trial.question}</small>}
@@ -102,7 +113,7 @@ function Step({ due, today, tick, namesTrial }: StepProps) {
         data-tone="main"
         onPress={() => send(false)}
         isPending={isPending}
-        aria-label={`${due.rule.name}: done`}
+        aria-label={`${due.rule.name}${isLate && due.task.dueOn !== null ? ` of ${shortDay(due.task.dueOn)}` : ''}: done`}
       >
         Done
       </Button>
@@ -111,9 +122,9 @@ function Step({ due, today, tick, namesTrial }: StepProps) {
 }
 
 /** A step as it is to be ticked off, and the tick. */
-function useStep({ due, today, tick }: StepProps) {
+function useStep({ due, today, tick, isLate }: StepProps) {
   const { form, field, change } = useForm<StepValues>({
-    on: today,
+    on: isLate ? (due.task.dueOn ?? today) : today,
     really: '',
     outcome: 'as-it-should-be',
     why: '',

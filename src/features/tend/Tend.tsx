@@ -19,6 +19,7 @@ import { DueBoard } from './DueBoard';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { LogAct } from './LogAct';
+import { Missed } from './Missed';
 import { Reminders } from './Reminders';
 import type { TendView } from './tend-scene';
 import { Weathered } from './Weathered';
@@ -29,6 +30,7 @@ interface TendProps {
   readonly view: TendView;
   readonly bench: BenchView | null;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly stateAll: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lookIntoBottles: () => Promise<DueToday>;
   readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly saveRule: (
@@ -57,7 +59,7 @@ export function Tend(props: TendProps) {
 }
 
 /** What is due and what comes, with the bench. */
-function TendNow({ view, bench, tick, lookIntoBottles }: TendProps) {
+function TendNow({ view, bench, tick, stateAll, lookIntoBottles }: TendProps) {
   const { due, care, trial } = view;
   const dueCodes = new Set(
     due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)),
@@ -70,6 +72,7 @@ function TendNow({ view, bench, tick, lookIntoBottles }: TendProps) {
           <DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} />
         </>
       )}
+      {view.trial.state !== 'closed' && <Missed view={view} tick={tick} stateAll={stateAll} />}
       <Weathered view={view} />
       {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
       {view.coming.length > 0 && <ComingTasks view={view} />}

@@ -2,7 +2,7 @@ import { fireEvent, render, screen, waitFor, within } from '@testing-library/rea
 import userEvent from '@testing-library/user-event';
 import { failure, success } from '@/core/result';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
-import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { careActFixture, caredFixture, careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import { analysisFixture, productFixture } from '@/core/trial/fixtures/product-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { WeatherDay } from '@/core/weather/weather-day';
@@ -11,6 +11,7 @@ import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
+import { Missed } from './Missed';
 import { MixingList } from './MixingList';
 import { Reminders } from './Reminders';
 import { tendViewOf } from './tend-view';
@@ -344,4 +345,66 @@ test('the view is plain data: it crosses from the server to the page as it is', 
   const tomatoes = view({ trial: { ...data.trial, question: 'Does char feed tomatoes?' } });
   expect(tomatoes.facts.map(each => each.id)).toEqual(['blossom-end-rot', 'char-share']);
   expect(JSON.parse(JSON.stringify(tomatoes))).toEqual(tomatoes);
+});
+
+describe('what nobody ticked in time', () => {
+  const late = view({}, '2026-05-30');
+
+  test('can be ticked with its own day, the latest first', async () => {
+    const tick = jest.fn().mockResolvedValue(success(true));
+    render(<Missed view={late} tick={tick} stateAll={jest.fn()} />);
+    await userEvent.click(screen.getByText(/^Not ticked in time: \d+ steps$/));
+    fireEvent.click(screen.getAllByRole('button', { name: 'feed 1 weekly of 15 May: done' })[0]!);
+    await waitFor(() => expect(tick).toHaveBeenCalled());
+    expect(tick.mock.calls[0][1]).toMatchObject({ nth: 2, doneOn: '2026-05-15' });
+  });
+  test('can be stated as given, all at once, by who says so', async () => {
+    const stateAll = jest
+      .fn()
+      .mockResolvedValueOnce(failure({ kind: 'invalid', fields: { by: 'Say who says so.' } }))
+      .mockResolvedValue(success(6));
+    render(<Missed view={late} tick={jest.fn()} stateAll={stateAll} />);
+    await userEvent.click(screen.getByText(/^Not ticked in time/));
+    const button = screen.getByRole('button', { name: /^All \d+ were given as planned$/ });
+    fireEvent.click(button);
+    expect(await screen.findByText('Say who says so.')).toBeVisible();
+    fireEvent.change(screen.getByLabelText('Who says that all was given'), {
+      target: { value: 'Ines' },
+    });
+    fireEvent.click(button);
+    await waitFor(() => expect(stateAll).toHaveBeenLastCalledWith({ by: 'Ines' }));
+  });
+  test('of a blind trial names no rule', () => {
+    const shut = tendViewOf(
+      { ...data, trial: { ...data.trial, isBlind: true, keyOpenedAt: null } },
+      { ...scene('2026-05-30'), aliasOf: ruleId => `alias ${ruleId.slice(-2)}` },
+    );
+    expect(shut.missed.length).toBeGreaterThan(0);
+    expect(new Set(shut.missed.map(({ rule }) => rule.name))).toEqual(
+      new Set(['Give what is in the bottle']),
+    );
+    expect(shut.missed.every(({ task }) => task.ruleId.startsWith('alias'))).toBe(true);
+  });
+});
+
+test('water that only some of a treatment’s pots got counts by their share; the others got none', () => {
+  const [rule, own] = [
+    careRuleFixture({ kind: 'water', treatmentIds: [] }),
+    data.units.filter(unit => unit.treatmentId === data.treatments[1]?.id),
+  ];
+  const acts = [careActFixture(rule, 0, '2026-05-01', { amount: 500, unitIds: [own[0]!.id] })];
+  expect(view({ care: { ...data.care, rules: [rule], acts } }).water.map(({ ml }) => ml)).toEqual([
+    0, 250, 0,
+  ]);
+});
+
+test('what two helpers did of one step, each for other pots, is one step that all got', () => {
+  const [rule] = data.care.rules;
+  const own = data.units.filter(unit => unit.treatmentId === data.treatments[1]?.id);
+  const acts = own.map(unit =>
+    careActFixture(rule!, 0, '2026-05-01', { unitIds: [unit.id], note: 'Shelf by shelf.' }),
+  );
+  const found = view({ care: { ...data.care, acts } }, '2026-05-05');
+  expect(found.adherence[1]).toMatchObject({ planned: 1, done: 1 });
+  expect(found.unevenActs).toEqual([]);
 });

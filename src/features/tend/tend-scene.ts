@@ -5,7 +5,7 @@ import type { Adherence } from '@/core/schedule/adherence/adherence';
 import type { UnevenAct } from '@/core/schedule/adherence/uneven-acts';
 import type { FrostDays } from '@/core/schedule/rules/season-limits';
 import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
-import type { DueToday } from '@/core/schedule/tasks/due-today';
+import type { DueTask, DueToday } from '@/core/schedule/tasks/due-today';
 import type { ReEntry } from '@/core/schedule/tasks/re-entry-interval';
 import type { Reminder } from '@/core/schedule/tasks/reminders';
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';
@@ -30,6 +30,8 @@ export interface TendView {
   readonly shelf: readonly Product[];
   readonly care: CarePlan;
   readonly due: DueToday;
+  /** Not ticked while it could be made up for, the latest first. */
+  readonly missed: readonly DueTask[];
   /** Of the next weeks; those that wait for a stage last. */
   readonly coming: readonly TrackedTask[];
   /** Sprays that rain has washed off: they are due again. */

@@ -9,6 +9,7 @@ import {
   careTasks,
   dueToday,
   hiddenDue,
+  missedTasks,
   unitMeasuresOf,
 } from '@/core/schedule/tasks/due-today';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
@@ -51,6 +52,12 @@ export function tendViewOf(data: TrialData, scene: TendScene): TendView {
     shelf,
     care: { ...care, bottles: {} },
     due: hiddenDue(dueToday([cared], products, today, weather), (_, ruleId) => aliasOf(ruleId)),
+    missed: isClosed
+      ? []
+      : hiddenDue(
+          { tasks: missedTasks(cared, products, tasks), mixing: [], forbidden: [] },
+          (_, ruleId) => aliasOf(ruleId),
+        ).tasks,
     coming: comingTasks(tasks, today),
     washedOff: washedOffOf(care, weather),
     leached: leachedBy(weather, care.settings.mixMl, areaM2),

@@ -8,7 +8,8 @@ import { AVAILABLE_WATER, cropFactorsOf, cropUse, litresFor } from '@/core/weath
 import { leachedMl, type WeatherDay } from '@/core/weather/weather-day';
 import type { TendView } from './tend-scene';
 
-export function waterOf({ care, treatments }: TrialData): TendView['water'] {
+/** Each unit's own over the season; what only some of a treatment's units got counts by their share. */
+export function waterOf({ care, treatments, units }: TrialData): TendView['water'] {
   const watering = new Map(
     care.rules
       .filter(rule => rule.kind === 'water' && rule.material === null)
@@ -18,6 +19,12 @@ export function waterOf({ care, treatments }: TrialData): TendView['water'] {
     act => !act.isSkipped && act.amount !== null && watering.has(act.ruleId),
   );
   if (given.length === 0) return [];
+  const shareOf = (unitIds: readonly string[] | null, treatmentId: string): number => {
+    const own = units.filter(unit => unit.treatmentId === treatmentId);
+    return unitIds === null || own.length === 0
+      ? 1
+      : own.filter(unit => unitIds.includes(unit.id)).length / own.length;
+  };
   return treatments.map(({ id, name }) => ({
     name,
     ml: given
@@ -25,7 +32,7 @@ export function waterOf({ care, treatments }: TrialData): TendView['water'] {
         const to = watering.get(act.ruleId)?.treatmentIds ?? [];
         return to.length === 0 || to.includes(id);
       })
-      .reduce((sum, act) => sum + (act.amount ?? 0), 0),
+      .reduce((sum, act) => sum + (act.amount ?? 0) * shareOf(act.unitIds, id), 0),
   }));
 }
 

@@ -4,7 +4,7 @@ import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays, CalendarDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import { ActOutcome, type CareAct, doneTasks } from '@/core/trial/model/care-plan';
+import { ActOutcome, type CareAct, doneTasks, isOtherPart } from '@/core/trial/model/care-plan';
 import { CareKind, type CareRule } from '@/core/trial/model/care-rule';
 import { TreatmentId } from '@/core/trial/model/ids';
 import { batchOn } from '@/core/trial/model/product';
@@ -68,8 +68,13 @@ export async function tickOff(
     if (form.doneOn > today()) return invalid(what, { doneOn: 'That day is still to come.' });
     const trouble = unitsTrouble(codes, form) ?? tooSoon(data, own, form);
     if (trouble) return invalid(what, trouble);
+    // Another part of the same step, done by somebody else, stands beside this one.
     const current = data.care.acts.findLast(
-      act => act.ruleId === form.ruleId && act.nth === form.nth && act.id !== form.id,
+      act =>
+        act.ruleId === form.ruleId &&
+        act.nth === form.nth &&
+        act.id !== form.id &&
+        !isOtherPart(act, form),
     );
     // What rain undid stays on record: the step is done a second time.
     const isAgain =

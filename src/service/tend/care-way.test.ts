@@ -21,6 +21,7 @@ import { askTrial } from '@/service/trial/ask';
 import { predict } from '@/service/trial/predict';
 import { findTrial, trialLog } from '@/service/trial/trials';
 import { takePick } from '@/service/weigh/picks';
+import { stateAllAsPlanned } from './as-planned';
 import { calendarOf } from './calendar';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from './care';
 import { logCare, tickOff, undoAct } from './care-acts';
@@ -115,6 +116,45 @@ test('a product goes on the shelf, is changed, and taken off; trials that use it
   expect(await listProducts()).toEqual([]);
   expect((await dataOf(data.trial.id)).products.map(each => each.id)).toEqual([id]);
   expect(await saveProduct(v7(), { ...BLANK_PRODUCT, name: 'x' })).toMatchObject({ ok: false });
+});
+
+test('two helpers who each did a part of one step both stand, whoever ticks last', async () => {
+  const data = await locked();
+  const ruleId = await weekly(data, await product());
+  const own = data.units.filter(unit => unit.treatmentId === data.treatments[1]?.id);
+  const [one = '', two = '', three = ''] = own.map(unit => unit.code);
+  const part = (codes: readonly string[]) =>
+    tickOff(data.trial.id, act(ruleId, 0, { codes, note: 'My shelf.' }));
+  expect(await part([one])).toMatchObject({ ok: true, value: { supersedes: null } });
+  expect(await part([two, three])).toMatchObject({ ok: true, value: { supersedes: null } });
+  expect((await dataOf(data.trial.id)).care.acts.flatMap(each => each.unitIds ?? [])).toHaveLength(
+    3,
+  );
+  // Said anew of a pot that stood in another’s part: that is a revision of that part, and the other stands.
+  expect(await part([three])).toMatchObject({
+    ok: true,
+    value: { supersedes: expect.any(String) },
+  });
+  expect((await dataOf(data.trial.id)).care.acts).toHaveLength(2);
+});
+
+test('one statement puts all that was missed on record, each on its own day, under who says so', async () => {
+  const data = await locked();
+  const ruleId = await weekly(data, await product());
+  expect(await stateAllAsPlanned(data.trial.id, { by: ' ' })).toMatchObject({
+    ok: false,
+    trouble: { kind: 'invalid', fields: { by: expect.any(String) } },
+  });
+  expect(await stateAllAsPlanned(data.trial.id, { by: 'Ines' })).toEqual({ ok: true, value: 2 });
+  const { acts } = (await dataOf(data.trial.id)).care;
+  expect(acts.map(each => [each.ruleId, each.nth, each.doneOn, each.by])).toEqual([
+    [ruleId, 0, STARTS, 'Ines'],
+    [ruleId, 1, addDays(STARTS, 7), 'Ines'],
+  ]);
+  expect(await stateAllAsPlanned(data.trial.id, { by: 'Ines' })).toEqual({ ok: true, value: 0 });
+  expect((await trialLog(data.trial.id)).map(each => each.what)).toContain(
+    'all given as planned, by one statement',
+  );
 });
 
 test('after the lock a change of care wants a reason, and stands as an amendment', async () => {

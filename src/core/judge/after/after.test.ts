@@ -9,6 +9,7 @@ import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
 import { chanceOfTurn, shareOfMean } from '@/core/judge/verdict/words/no-test-words';
 import { readMeasure } from '@/core/measure/library/own-measure';
+import { careActFixture, careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import {
   leaveOutFixture,
   pickFixture,
@@ -22,6 +23,7 @@ import { lessonsOf, spreadWithin } from './lessons';
 import { netBenefitOf } from './net-benefit';
 import { nextSteps } from './next-step';
 import { type ScoreRow, scorecardOf, winsOf } from './scorecard';
+import { treatmentCosts } from './treatment-cost';
 import { trialEfficacy } from './trial-efficacy';
 import { trialGermination } from './trial-germination';
 import { trialGrowth } from './trial-growth';
@@ -468,24 +470,15 @@ describe('what a measure’s own page adds', () => {
       method: 'abbott',
       treatments: [{ percent: 90 }, { percent: 0 }],
     });
-    const act = {
-      id: '00000000-0000-7000-8000-0000000000c1',
-      ruleId: '00000000-0000-7000-8000-0000000000c2',
-      nth: 0,
-      doneOn: '2026-05-21',
-      takenAt: '2026-05-21T09:00:00.000Z',
-      isSkipped: false,
-      amount: null,
-      water: null,
-      unitIds: null,
-      outcome: null,
-      note: '',
-      by: '',
-      batch: '',
-      supersedes: null,
-      isRemoval: false,
-    } as unknown as TrialData['care']['acts'][number];
-    const treated = trialEfficacy({ ...data, care: { ...data.care, acts: [act] } }, slugs);
+    const remedy = careRuleFixture({ treatmentIds: one.treatments.slice(1).map(({ id }) => id) });
+    const water = careRuleFixture({ kind: 'water' });
+    const acts = [
+      careActFixture(water, 0, '2026-05-10'),
+      careActFixture(remedy, 0, '2026-05-12', { isSkipped: true }),
+      careActFixture(remedy, 1, '2026-05-21'),
+    ];
+    const care = { ...data.care, rules: [remedy, water], acts };
+    const treated = trialEfficacy({ ...data, care }, slugs);
     // 100 (1 − 5·30/(29·50)); 100 (1 − 50·30/(12·50)): they began unlike.
     expect(treated?.treatments.map(each => Math.round((each.percent ?? 0) * 100) / 100)).toEqual([
       89.66, -150,
@@ -588,4 +581,16 @@ test('rivals are named from the audit, the map and the mishaps, each with a test
     'The bench did it: it rose towards the left.',
     'A mishap did it: frost.',
   ]);
+});
+
+test('what a treatment costs a unit, as it was put down with the question, stands in where the shelf knows no price', () => {
+  const money = { costEach: 3, worthPerKg: 2, presentKg: 1 };
+  const data = { ...trial, trial: { ...trial.trial, money } };
+  expect(treatmentCosts(data, data.trial.endsOn).map(({ materials }) => materials)).toEqual([
+    0,
+    ...data.treatments.slice(1).map(() => 3),
+  ]);
+  expect(treatmentCosts(trial, trial.trial.endsOn).map(({ materials }) => materials)).toEqual(
+    trial.treatments.map(() => 0),
+  );
 });

@@ -31,10 +31,19 @@ export function treatmentCosts(data: TrialData, by: CalendarDay): readonly Treat
   const { hourWorth } = care.settings;
   return accounts
     .filter(account => treatments.some(treatment => treatment.id === account.treatmentId))
-    .map(({ name, cost, minutes }) => ({
-      treatment: name,
-      materials: cost,
-      minutes,
-      total: cost === null ? null : unitCost([cost], minutes, hourWorth ?? 0).total,
-    }));
+    .map(({ treatmentId, name, cost, minutes }) => {
+      const materials = cost === null || cost === 0 ? (typedCost(data, treatmentId) ?? cost) : cost;
+      return {
+        treatment: name,
+        materials,
+        minutes,
+        total: materials === null ? null : unitCost([materials], minutes, hourWorth ?? 0).total,
+      };
+    });
+}
+
+/** What a treatment costs a unit, as it was put down with the question: it stands in where the shelf knows no price. */
+function typedCost({ trial, treatments }: TrialData, treatmentId: string): number | undefined {
+  const role = treatments.find(treatment => treatment.id === treatmentId)?.role;
+  return role === 'control' ? undefined : trial.money?.costEach;
 }

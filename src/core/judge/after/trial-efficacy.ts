@@ -65,9 +65,21 @@ export function trialEfficacy(data: TrialData, measure: Measure): TrialEfficacy 
   };
 }
 
-/** The last day of counting, and the last before anything was done. */
-function countedOn({ readings, care }: TrialData, measure: Measure) {
-  const firstAct = care.acts.map(act => act.doneOn).sort()[0];
+/** The last day of counting, and the last before any of the remedies was given. */
+function countedOn({ readings, care, treatments }: TrialData, measure: Measure) {
+  const control = treatments.find(treatment => treatment.role === 'control');
+  // What the control got as well is no remedy; what was left out was not given.
+  const remedies = new Set(
+    care.rules
+      .filter(
+        rule => rule.treatmentIds.length > 0 && !rule.treatmentIds.some(id => id === control?.id),
+      )
+      .map(rule => rule.id),
+  );
+  const firstAct = care.acts
+    .filter(act => !act.isSkipped && remedies.has(act.ruleId))
+    .map(act => act.doneOn)
+    .sort()[0];
   const own = readings.filter(reading => reading.measureId === measure.id && !reading.isRepeat);
   const days = [...new Set(own.map(reading => reading.takenOn))].sort();
   const afterOn = days.at(-1);

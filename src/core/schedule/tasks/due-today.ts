@@ -120,6 +120,21 @@ export function dueToday(
   };
 }
 
+/** What nobody ticked while it could be made up for, the latest first: it may have been done all the same. */
+export function missedTasks(
+  cared: CaredTrial,
+  products: readonly Product[],
+  tasks: readonly TrackedTask[],
+): readonly DueTask[] {
+  return tasks
+    .filter(task => task.state === 'missed')
+    .flatMap(task => {
+      const rule = cared.care.rules.find(each => each.id === task.ruleId);
+      return rule ? [dueTask(task, rule, cared, products).task] : [];
+    })
+    .sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? 1 : -1));
+}
+
 /** A task that is due, with what it takes out of the shed. */
 interface DueWithNeeds {
   readonly task: DueTask;

@@ -71,15 +71,36 @@ export const NO_CARE: CarePlan = {
   bottles: {},
 };
 
-/** Acts as the calendar counts them. */
+/** Acts as the calendar counts them: what several did of one step, each for other units, is one that is done for all of theirs. */
 export function doneTasks(acts: readonly CareAct[]): readonly TaskDone[] {
-  return acts.map(act => ({
-    ruleId: act.ruleId,
-    nth: act.nth,
-    on: act.doneOn,
-    isSkipped: act.isSkipped,
-    unitIds: act.unitIds,
-  }));
+  const done: TaskDone[] = [];
+  const at = new Map<string, number>();
+  for (const { ruleId, nth, doneOn, isSkipped, unitIds } of acts) {
+    const key = `${ruleId} ${nth}`;
+    const i = at.get(key);
+    const before = i === undefined ? undefined : done[i];
+    if (i !== undefined && before && isOtherPart(before, { isSkipped, unitIds })) {
+      const [, last = doneOn] = [before.on, doneOn].sort();
+      done[i] = { ...before, on: last, unitIds: [...(before.unitIds ?? []), ...(unitIds ?? [])] };
+    } else {
+      at.set(key, done.length);
+      done.push({ ruleId, nth, on: doneOn, isSkipped, unitIds });
+    }
+  }
+  return done;
+}
+
+type PartDone = Pick<TaskDone, 'isSkipped' | 'unitIds'>;
+
+/** Whether a step was done for some units now and for others then: both stand. */
+export function isOtherPart(before: PartDone, now: PartDone): boolean {
+  const { unitIds } = before;
+  return (
+    before.isSkipped === now.isSkipped &&
+    unitIds != null &&
+    now.unitIds != null &&
+    !now.unitIds.some(id => unitIds.includes(id))
+  );
 }
 
 /** A time of a rule that was done, or left out with a reason. */

@@ -1,6 +1,7 @@
 'use server';
 
 import { nameByDepth } from '@/service/layout/name-by-depth';
+import { stateAllAsPlanned } from '@/service/tend/as-planned';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from '@/service/tend/care';
 import { logCare, tickOff, undoAct } from '@/service/tend/care-acts';
 import { lookIntoBottles } from '@/service/tend/today';
@@ -39,6 +40,10 @@ export async function dateStageAction(trialId: unknown, input: unknown) {
 
 export async function tickAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => tickOff(id, input));
+}
+
+export async function stateAllAsPlannedAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => stateAllAsPlanned(id, input));
 }
 
 export async function lookIntoBottlesAction() {

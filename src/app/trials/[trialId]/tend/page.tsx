@@ -17,6 +17,7 @@ import {
   lookIntoBottlesAction,
   nameByDepthAction,
   saveCareRuleAction,
+  stateAllAsPlannedAction,
   tickAction,
   untickAction,
 } from './actions';
@@ -40,6 +41,7 @@ export default async function TendPage(props: TrialPageProps) {
         })}
         bench={benchViewOf(data, isOpen)}
         tick={tickAction}
+        stateAll={stateAllAsPlannedAction.bind(null, id)}
         lookIntoBottles={lookIntoBottlesAction}
         untick={untickAction.bind(null, id)}
         saveRule={saveCareRuleAction.bind(null, id)}
