@@ -1,5 +1,4 @@
 'use client';
-import type { Dispatch, SetStateAction } from 'react';
 import { type FormEvent, type KeyboardEvent, useState } from 'react';
 import { styled } from 'styled-components';
 import { CullReason, type Outcome } from '@/core/trial/model/pick';
@@ -127,6 +126,7 @@ function SaveActs({ round, unitWord }: SaveActsProps) {
       <Said role="status">{round.said}</Said>
       {round.sentence && <Trouble>{round.sentence}</Trouble>}
       {round.fields.form && <Trouble>{round.fields.form}</Trouble>}
+      {round.fields.again && <Trouble>{round.fields.again}</Trouble>}
     </>
   );
 }
@@ -156,7 +156,7 @@ function WhatWasFound({ round }: { readonly round: Round }) {
 
 interface CullChoiceProps {
   readonly draft: PickDraft;
-  readonly setDraft: Dispatch<SetStateAction<PickDraft>>;
+  readonly setDraft: (next: PickDraft) => void;
   readonly fields: Readonly<Record<string, string>>;
 }
 
@@ -178,7 +178,7 @@ function CullChoice({ draft, setDraft, fields }: CullChoiceProps) {
 
 interface GradeChoiceProps {
   readonly draft: PickDraft;
-  readonly setDraft: Dispatch<SetStateAction<PickDraft>>;
+  readonly setDraft: (next: PickDraft) => void;
 }
 
 function GradeChoice({ draft, setDraft }: GradeChoiceProps) {

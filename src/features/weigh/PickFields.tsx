@@ -1,6 +1,5 @@
 'use client';
 
-import type { Dispatch, SetStateAction } from 'react';
 import { Choice } from '@/ui/Choice';
 import { TextField } from '@/ui/TextField';
 import type { PickDraft, RoundDraft } from './pick-draft';
@@ -9,7 +8,7 @@ import type { PickEntryProps } from './pick-entry-props';
 interface NumberFieldsProps {
   readonly isPieceByPiece: boolean;
   readonly draft: PickDraft;
-  readonly setDraft: Dispatch<SetStateAction<PickDraft>>;
+  readonly setDraft: (next: PickDraft) => void;
   readonly fields: Readonly<Record<string, string>>;
   readonly grossRef: PickEntryProps['grossRef'];
   readonly held: RoundDraft;

@@ -1,4 +1,4 @@
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { failure, type Result, success } from '@/core/result';
@@ -205,4 +205,95 @@ test('a mishap is put down for the pot in hand and others, and what is missing i
   );
   expect(recordMishap.mock.calls[0][0].codes).toHaveLength(2);
   expect(await screen.findByText('Say what happened, and why it is decided so.')).toBeVisible();
+});
+
+describe('racing fingers', () => {
+  const potOnBench = (i: number): HTMLElement =>
+    screen.getAllByRole('button', { name: new RegExp(`^${codes[i]}`) })[0] as HTMLElement;
+  /** Answers when it is told to. */
+  function slow() {
+    const waiting: (() => void)[] = [];
+    const sent: { readonly unitId: string; readonly gross: string; readonly id: string }[] = [];
+    const answer = (input: unknown): Promise<Result<Pick, TrialTrouble>> => {
+      const form = input as (typeof sent)[number];
+      sent.push(form);
+      const unit = trial.units.find(each => each.id === form.unitId);
+      return new Promise(resolve =>
+        waiting.push(() =>
+          resolve(
+            success(pickFixture(unit!, { netG: Number(form.gross), pickedOn: '2026-07-15' })),
+          ),
+        ),
+      );
+    };
+    return { sent, answer, arrive: () => act(async () => waiting.shift()?.()) };
+  }
+
+  test('who has gone on to another pot before the answer came stays there, with what was typed', async () => {
+    const user = userEvent.setup();
+    const { sent, answer, arrive } = slow();
+    render(<HeldWeigh answer={answer} />);
+    await user.type(gross(), '100{Enter}');
+    await user.click(potOnBench(2));
+    await user.type(gross(), '222');
+    await arrive();
+    expect(inHand()).toHaveValue(codes[2]);
+    expect(gross()).toHaveValue('222');
+    await user.type(gross(), '{Enter}');
+    expect(sent.map(({ unitId, gross: written }) => [unitId, written])).toEqual([
+      [trial.units[0]?.id, '100'],
+      [trial.units[2]?.id, '222'],
+    ]);
+  });
+  test('a change begun on one pot stays with it when another is chosen on the bench', async () => {
+    const user = userEvent.setup();
+    const { sent, answer } = slow();
+    const [first] = trial.units;
+    const standing = pickFixture(first!, { netG: 100, pickedOn: '2026-07-15' });
+    render(<HeldWeigh data={{ ...trial, picks: [standing] }} answer={answer} />);
+    await user.click(potOnBench(0));
+    await user.click(screen.getByRole('button', { name: /^Change/ }));
+    await user.clear(gross());
+    await user.type(gross(), '120');
+    await user.click(potOnBench(1));
+    expect(gross()).toHaveValue('');
+    await user.type(gross(), '90{Enter}');
+    expect(sent[0]).toMatchObject({ unitId: trial.units[1]?.id, gross: '90', supersedes: null });
+    await user.click(potOnBench(0));
+    expect(gross()).toHaveValue('120');
+    expect(screen.getByText(/You are changing the entry of/)).toBeVisible();
+  });
+  test('a weight half typed waits at its own pot', async () => {
+    const user = userEvent.setup();
+    render(<HeldWeigh />);
+    await user.type(gross(), '31');
+    await user.click(potOnBench(1));
+    expect(gross()).toHaveValue('');
+    await user.click(potOnBench(0));
+    expect(gross()).toHaveValue('31');
+  });
+  test('the same once more is asked about, and kept when it is saved again; an edit asks anew', async () => {
+    const user = userEvent.setup();
+    const sent: unknown[] = [];
+    const again = 'The same is on record for that day already.';
+    render(
+      <HeldWeigh
+        answer={async input => {
+          sent.push(input);
+          return failure({ kind: 'invalid', fields: { again } });
+        }}
+      />,
+    );
+    await user.type(gross(), '100{Enter}');
+    expect(await screen.findByText(again)).toBeVisible();
+    await user.type(gross(), '{Enter}');
+    await user.type(gross(), '5{Enter}');
+    expect(sent).toMatchObject([
+      { gross: '100', isSecond: false },
+      { gross: '100', isSecond: true },
+      { gross: '1005', isSecond: false },
+    ]);
+    const ids = new Set(sent.map(each => (each as { readonly id: string }).id));
+    expect(ids.size).toBe(1);
+  });
 });

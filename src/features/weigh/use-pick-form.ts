@@ -1,35 +1,63 @@
 'use client';
 
 import { useState } from 'react';
+import { v7 } from 'uuid';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Pick } from '@/core/trial/model/pick';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { draftOf, EMPTY_PICK, type PickDraft } from './pick-draft';
 
-/** The form of one pick, new or changed, and what was wrong with it. */
-export function usePickForm(style: MassStyle) {
-  const [draft, setDraft] = useState<PickDraft>(EMPTY_PICK);
-  const [editing, setEditing] = useState<Pick | null>(null);
-  const [trouble, setTrouble] = useState<TrialTrouble>();
+/** What is typed for one unit. It stays its own: it neither goes along to the next unit nor is lost there. */
+interface UnitForm {
+  /** Of the entry that comes of it, so that the same press sent twice is one. */
+  readonly id: string;
+  readonly draft: PickDraft;
+  /** The old entry that is changed, where one is. */
+  readonly editing: Pick | null;
+  readonly trouble: TrialTrouble | undefined;
+}
+
+const blank = (draft: PickDraft = EMPTY_PICK): UnitForm => ({
+  id: v7(),
+  draft,
+  editing: null,
+  trouble: undefined,
+});
+
+/** The forms of all units, and the one of the unit in hand. */
+export function usePickForm(style: MassStyle, unitId: string) {
+  const [forms, setForms] = useState<Readonly<Record<string, UnitForm>>>({});
+  const [fresh] = useState(blank); // until something is typed
+  const form = forms[unitId] ?? fresh;
+  const { draft, editing, trouble } = form;
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
+  const put = (of: string, changed: (now: UnitForm) => UnitForm): void =>
+    setForms(all => ({ ...all, [of]: changed(all[of] ?? blank()) }));
   return {
+    id: form.id,
     draft,
-    setDraft,
     editing,
     fields,
     sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null,
-    setTrouble,
-    /** Begins a new pick. */
-    begin: (next: PickDraft): void => {
-      setEditing(null);
-      setDraft(next);
-    },
+    setDraft: (next: PickDraft): void =>
+      put(unitId, now => ({ ...now, id: form.id, draft: next, trouble: withoutQuestion(trouble) })),
+    setTrouble: (next: TrialTrouble | undefined, of: string = unitId): void =>
+      put(of, now => ({ ...now, ...(of === unitId && { id: form.id }), trouble: next })),
+    /** Begins a new pick of a unit; what was typed there since `sent` stays. */
+    begin: (of: string, next: PickDraft = EMPTY_PICK, sent?: PickDraft): void =>
+      put(of, now =>
+        sent !== undefined && now.draft !== sent && now.draft !== EMPTY_PICK
+          ? { ...blank(now.draft) }
+          : blank(next),
+      ),
     /** Takes an old pick back into the form. */
-    reopen: (pick: Pick): void => {
-      setEditing(pick);
-      setTrouble(undefined);
-      setDraft(draftOf(pick, style));
-    },
+    reopen: (pick: Pick): void =>
+      put(pick.unitId, () => ({ ...blank(draftOf(pick, style)), editing: pick })),
   };
+}
+
+/** What was asked about one weight is not asked of another. */
+function withoutQuestion(trouble: TrialTrouble | undefined): TrialTrouble | undefined {
+  return trouble?.kind === 'invalid' && trouble.fields.again !== undefined ? undefined : trouble;
 }

@@ -1,7 +1,6 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { v7 } from 'uuid';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
@@ -10,14 +9,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { useDraft } from '@/ui/use-draft';
 import { useUndoKey } from '@/ui/use-undo-key';
-import {
-  EMPTY_PICK,
-  GREEN_PICK,
-  type PickDraft,
-  pickWords,
-  type RoundDraft,
-  readRoundDraft,
-} from './pick-draft';
+import { EMPTY_PICK, GREEN_PICK, pickWords, type RoundDraft, readRoundDraft } from './pick-draft';
 import { usePickForm } from './use-pick-form';
 import { isDone, nextUnit, useUnitInHand } from './use-unit-in-hand';
 import { oddity, oddityWords } from './weigh-sums';
@@ -55,8 +47,10 @@ export function useRound(plan: RoundPlan) {
     readRoundDraft,
   );
   const style = MASS_STYLE_FOR[system];
-  const { begin, reopen, setTrouble, ...form } = usePickForm(style);
   const [unit, takeInHand] = useUnitInHand(plan, round.pickedOn);
+  const { begin, reopen, setTrouble, ...form } = usePickForm(style, unit?.id ?? '');
+  const inHand = useRef(unit?.id);
+  inHand.current = unit?.id;
   const [said, setSaid] = useState('');
   const [saves, setSaves] = useState(0);
   const saved = useRef(new Set<string>());
@@ -67,12 +61,17 @@ export function useRound(plan: RoundPlan) {
   });
   const codeOf = (id: string): string => units.find(candidate => candidate.id === id)?.code ?? '';
 
-  const { isPending, send } = useSending(plan.take, setTrouble);
+  const { isPending, send } = useSending(plan.take);
   const save = (goesOn: boolean): void => {
     if (!unit) return;
     const { draft, editing } = form;
     const { pickedOn } = round;
-    send(pickInput(draft, round, unit, editing), pick => {
+    send(pickInput(form, round, unit), answer => {
+      if (!answer.ok) {
+        setTrouble(answer.trouble, unit.id);
+        return;
+      }
+      const pick = answer.value;
       saved.current.add(`${unit.id} ${pickedOn}`);
       setSaves(count => count + 1);
       remember({ kind: editing ? 'revision' : 'new', pick });
@@ -80,7 +79,9 @@ export function useRound(plan: RoundPlan) {
       const sure = odd === null ? '' : ` ${oddityWords(odd)}`;
       setSaid(`${unit.code}: ${pickWords(pick, style)} saved.${sure}`);
       const isGreenNext = !editing && asksForGreen(round, pick);
-      begin(isGreenNext ? GREEN_PICK : EMPTY_PICK);
+      begin(unit.id, isGreenNext ? GREEN_PICK : EMPTY_PICK, draft);
+      // Who has gone on to another unit meanwhile stays there.
+      if (inHand.current !== unit.id) return;
       const hasEntry = (each: BenchUnit): boolean =>
         saved.current.has(`${each.id} ${pickedOn}`) || isDone(each, picks, pickedOn);
       const next = nextUnit(units, unit, hasEntry);
@@ -109,26 +110,30 @@ export function useRound(plan: RoundPlan) {
     },
     choose: (id: string): void => {
       takeInHand(id);
-      if (id === unit?.id) return;
-      setTrouble(undefined);
-      begin(EMPTY_PICK);
     },
     edit: (pick: Pick): void => {
       reopen(pick);
       const tare = pick.tareG === 0 ? round.tare : `${pick.tareG} g`;
       keepRound({ ...round, pickedOn: pick.pickedOn, tare });
     },
-    stopEditing: (): void => begin(EMPTY_PICK),
+    stopEditing: (): void => begin(unit?.id ?? ''),
   };
 }
 
+type FormInHand = globalThis.Pick<
+  ReturnType<typeof usePickForm>,
+  'id' | 'draft' | 'editing' | 'fields'
+>;
+
 /** A pick as it is sent; in a round piece by piece each is one. */
-function pickInput(draft: PickDraft, round: RoundDraft, unit: BenchUnit, editing: Pick | null) {
+function pickInput({ id, draft, editing, fields }: FormInHand, round: RoundDraft, unit: BenchUnit) {
   const isOnePiece = round.mode === 'piece' && draft.outcome === 'picked';
   return {
     ...draft,
     pieces: isOnePiece ? '1' : draft.pieces,
-    id: v7(),
+    id,
+    // Asked whether it is a second one, and pressed again.
+    isSecond: fields.again !== undefined || isOnePiece,
     unitId: unit.id,
     supersedes: editing?.id ?? null,
     pickedOn: round.pickedOn,
@@ -145,19 +150,18 @@ function asksForGreen(round: RoundDraft, pick: Pick): boolean {
  * Sends one pick after the other. Not a transition: that stays pending until the page has caught up, and a fast hand's next
  * Enter would be lost.
  */
-function useSending(take: RoundPlan['take'], setTrouble: SetTrouble) {
+function useSending(take: RoundPlan['take']) {
   const [isPending, setPending] = useState(false);
-  const send = async (input: unknown, then: (pick: Pick) => void): Promise<void> => {
+  const send = async (input: unknown, then: (answer: Awaited<Answer>) => void): Promise<void> => {
     if (isPending) return;
     setPending(true);
     const answer = await take(input);
     setPending(false);
-    setTrouble(answer.ok ? undefined : answer.trouble);
-    if (answer.ok) then(answer.value);
+    then(answer);
   };
   return {
     isPending,
-    send: (input: unknown, then: (pick: Pick) => void): void => void send(input, then),
+    send: (input: unknown, then: (answer: Awaited<Answer>) => void): void => void send(input, then),
   };
 }
 

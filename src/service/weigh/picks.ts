@@ -2,7 +2,7 @@ import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { type TooEarly, tooEarly } from '@/core/materials/safety/pre-harvest-interval';
 import { type Result, success } from '@/core/result';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
-import { readPick } from '@/core/trial/forms/pick-form';
+import { isSecondPick, readPick } from '@/core/trial/forms/pick-form';
 import { PickId } from '@/core/trial/model/ids';
 import type { Pick } from '@/core/trial/model/pick';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -49,8 +49,20 @@ export async function takePick(
       return invalid(what, {
         pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.`,
       });
-    if (pick.supersedes !== null && !(await findPick(db, trialId, pick.supersedes)))
+    const stored = await findPick(db, trialId, pick.id);
+    if (stored)
+      return isSamePick(stored, pick)
+        ? { what: 'pick sent again', subjectId: pick.id, result: success(stored) }
+        : invalid(what, {
+            form: 'It was stored as it was first sent, though the answer was lost. Change that entry instead.',
+          });
+    const before = pick.supersedes === null ? null : await findPick(db, trialId, pick.supersedes);
+    if (pick.supersedes !== null && before?.unitId !== pick.unitId)
       return refused(what, { kind: 'changed-meanwhile' });
+    if (!isSecondPick(input) && isTwin(pick, data.picks))
+      return invalid(what, {
+        again: `The same is on record for that day already. Save it again if it was picked twice.`,
+      });
     if (!(await addPick(db, trialId, pick))) return refused(what, { kind: 'changed-meanwhile' });
     return {
       what: pick.supersedes ? 'pick revised' : what,
@@ -58,6 +70,26 @@ export async function takePick(
       result: success(pick),
     };
   });
+}
+
+/** What was found, whatever was said of it. */
+function foundIn({ unitId, pickedOn, outcome, pieces, grossG, tareG, grade }: Pick) {
+  return { unitId, pickedOn, outcome, pieces, grossG, tareG, grade };
+}
+
+function isSamePick(stored: Pick, sent: Pick): boolean {
+  const all = (pick: Pick) => JSON.stringify([foundIn(pick), pick.cullReason, pick.note]);
+  return all(stored) === all(sent);
+}
+
+/** Whether a new pick is the same, to the gram, as one of that day: perhaps it was typed twice. */
+function isTwin(pick: Pick, picks: readonly Pick[]): boolean {
+  const own = JSON.stringify(foundIn(pick));
+  return (
+    pick.supersedes === null &&
+    pick.outcome === 'picked' &&
+    picks.some(each => JSON.stringify(foundIn(each)) === own)
+  );
 }
 
 /** Waiting times that still run for a pick's unit, the longest first. */

@@ -25,8 +25,15 @@ export const PickForm = z.object({
   grade: z.enum(['sound', 'cull']),
   cullReason: CullReason.nullable(),
   note: z.string().max(2000, 'A note has at most 2000 characters.'),
+  /** Whoever typed it says that it is a second pick, the same as one of that day. */
+  isSecond: z.boolean().default(false),
 });
 export type PickForm = z.infer<typeof PickForm>;
+
+/** Whether a form says so. */
+export function isSecondPick(input: unknown): boolean {
+  return PickForm.pick({ isSecond: true }).safeParse(input).data?.isSecond === true;
+}
 
 /** What the reader of a pick needs to know beforehand. */
 export interface PickContext {
