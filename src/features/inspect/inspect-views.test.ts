@@ -140,6 +140,11 @@ describe('soil before and after', () => {
       stands: null,
     });
   });
+  test('a note on a value does not put it below the limit', () => {
+    const noted = { ...data, readings: data.readings.map(each => ({ ...each, note: 'wet bag' })) };
+    const [ph] = soilViewOf(noted, unitsOf(false), samples).analytes;
+    expect(ph?.rows[0]?.values[0]?.isBelowLimit).toBe(false);
+  });
   test('a bag is answered when the report has it, and nothing tells a treatment', () => {
     expect(view.bags.map(bag => [bag.number, bag.isAnswered])).toEqual([
       ['S001', true],

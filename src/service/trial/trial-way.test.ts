@@ -267,3 +267,42 @@ test('the garden’s measures decide what a bare weight is', async () => {
     trouble: { name: expect.any(String), system: expect.any(String) },
   });
 });
+
+describe('the same pick twice', () => {
+  const AGAIN = { ok: false, trouble: { kind: 'invalid', fields: { again: expect.any(String) } } };
+
+  test('sent again under its id is one; with another weight it is not answered as if it were stored', async () => {
+    const { trial, units } = await locked();
+    const form = pickForm(units[0]?.id, { gross: '200' });
+    const first = await taken(trial.id, form);
+    expect(await takePick(trial.id, form)).toMatchObject({ ok: true, value: { id: first.id } });
+    expect(await takePick(trial.id, { ...form, gross: '230' })).toMatchObject({
+      ok: false,
+      trouble: {
+        kind: 'invalid',
+        fields: { form: expect.stringContaining('as it was first sent') },
+      },
+    });
+    expect((await dataOf(trial.id)).picks.map(pick => pick.netG)).toEqual([150]);
+  });
+  test('to the gram on one day is asked about, and taken when it is said to be a second one', async () => {
+    const { trial, units } = await locked();
+    await taken(trial.id, pickForm(units[0]?.id, { gross: '200' }));
+    const twin = pickForm(units[0]?.id, { gross: '200' });
+    expect(await takePick(trial.id, twin)).toMatchObject(AGAIN);
+    expect(await takePick(trial.id, { ...twin, isSecond: true })).toMatchObject({ ok: true });
+    await taken(trial.id, pickForm(units[1]?.id, { gross: '200' }));
+    await taken(trial.id, pickForm(units[0]?.id, { gross: '201' }));
+    expect((await dataOf(trial.id)).picks).toHaveLength(4);
+  });
+  test('a change of one unit’s pick is not taken for another unit’s', async () => {
+    const { trial, units } = await locked();
+    const first = await taken(trial.id, pickForm(units[0]?.id, { gross: '200' }));
+    expect(
+      await takePick(trial.id, pickForm(units[1]?.id, { gross: '90', supersedes: first.id })),
+    ).toMatchObject({ ok: false, trouble: { kind: 'changed-meanwhile' } });
+    expect((await dataOf(trial.id)).picks.map(pick => [pick.unitId, pick.netG])).toEqual([
+      [units[0]?.id, 150],
+    ]);
+  });
+});

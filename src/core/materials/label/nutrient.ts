@@ -21,6 +21,8 @@ export const ELEMENT_IN = {
   so3: ATOM.s / (ATOM.s + 3 * ATOM.o),
   /** N in NO3, as water and leaf-sap tests print it. */
   no3: ATOM.n / (ATOM.n + 3 * ATOM.o),
+  /** N in NH4, as some laboratories print it. */
+  nh4: ATOM.n / (ATOM.n + 4 * ATOM.h),
 } as const;
 
 const EPSOM_G = ATOM.mg + ATOM.s + 4 * ATOM.o + 7 * (2 * ATOM.h + ATOM.o);

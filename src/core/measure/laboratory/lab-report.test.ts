@@ -1,6 +1,7 @@
 import fc from 'fast-check';
+import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { UnitId } from '@/core/trial/model/ids';
-import { type LabValue, labReadings, readLabReport } from './lab-report';
+import { isBelowLimit, type LabValue, labReadings, readLabReport } from './lab-report';
 import { nextSampleNumbers, SoilSample } from './soil-sample';
 
 const HEADS = ['Sample', 'Analyte', 'Value', 'Unit', 'Extract', 'optimum low', 'optimum high'];
@@ -41,6 +42,34 @@ test('below the limit half of it stands, and the report’s own words are kept',
     isBelowLimit: true,
     asWritten: '< 0,4 mg/kg',
   });
+});
+
+test.each([
+  ['Ammonium-N;12;mg/kg', 'nh4-n', 12],
+  ['NH4-N;12;mg/kg', 'nh4-n', 12],
+  ['NH4;18.04;mg/kg', 'nh4-n', 14.01],
+  ['Iron;55;ppm', 'fe', 55],
+  ['Mn;8;mg/kg', 'mn', 8],
+  ['Zinc (Zn);2,5;mg/kg', 'zn', 2.5],
+  ['Cu;1.1;mg/kg', 'cu', 1.1],
+  ['N;0.2;%', 'n', 2000],
+  ['Na;9;mg/kg', 'na', 9],
+] as const)('%s is %s', (row, analyte, value) => {
+  const [found] = read(`S001;${row};;;`);
+  expect(found?.analyte).toBe(analyte);
+  expect(found?.value).toBeCloseTo(value, 2);
+});
+
+test('only its own words put a value below the limit, not a note; and neither way is it a gain', () => {
+  expect(['< 0,4 mg/kg', 'below 80', '40 mg/kg', ''].map(isBelowLimit)).toEqual([
+    true,
+    true,
+    false,
+    false,
+  ]);
+  expect(isGainOrLoss({ kindKey: 'lab-p', scale: { kind: 'continuous', least: 0, most: 1 } })).toBe(
+    false,
+  );
 });
 
 test('what can’t be read is told row by row, and nothing of it is taken', () => {

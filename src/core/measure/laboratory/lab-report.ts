@@ -61,6 +61,8 @@ const ANALYTES: readonly Analyte[] = [
   mass('s', 'Sulphur (S) in the soil', /so3/i, ELEMENT_IN.so3),
   mass('no3-n', 'Nitrate nitrogen in the soil', /nitrate[- ]?n\b|no3-n/i),
   mass('no3-n', 'Nitrate nitrogen in the soil', /no3|nitrate/i, ELEMENT_IN.no3),
+  mass('nh4-n', 'Ammonium nitrogen in the soil', /ammonium[- ]?n\b|ammoniacal|nh4-n/i),
+  mass('nh4-n', 'Ammonium nitrogen in the soil', /nh4|ammonium/i, ELEMENT_IN.nh4),
   mass('n', 'Nitrogen (N) in the soil', /^(n|nitrogen|total n)\b/i),
   mass('p', 'Phosphorus (P) in the soil', /^(p|phosphorus)\b/i),
   mass('k', 'Potassium (K) in the soil', /^(k|potassium)\b/i),
@@ -69,6 +71,13 @@ const ANALYTES: readonly Analyte[] = [
   mass('s', 'Sulphur (S) in the soil', /^(s|sulphur|sulfur)\b/i),
   mass('b', 'Boron (B) in the soil', /^(b|boron)\b/i),
   mass('na', 'Sodium (Na) in the soil', /^(na|sodium)\b/i),
+  mass('fe', 'Iron (Fe) in the soil', /^(fe|iron)\b/i),
+  mass('mn', 'Manganese (Mn) in the soil', /^(mn|manganese)\b/i),
+  mass('zn', 'Zinc (Zn) in the soil', /^(zn|zinc)\b/i),
+  mass('cu', 'Copper (Cu) in the soil', /^(cu|copper)\b/i),
+  mass('mo', 'Molybdenum (Mo) in the soil', /^(mo|molybdenum)\b/i),
+  mass('al', 'Aluminium (Al) in the soil', /^(al|alumini?um)\b/i),
+  mass('cl', 'Chloride (Cl) in the soil', /^(cl|chloride)\b/i),
 ];
 
 const IN_MG_PER_KG: Readonly<Record<string, number>> = {
@@ -163,7 +172,7 @@ function readRow(cells: Cells, row: number): Result<LabValue, RowTrouble> {
   if (!found) return trouble('value', `“${cells.value}” is no number.`);
   const inUnit = (written: string): number =>
     Number(written.replace(',', '.')) * analyte.factor * unit;
-  const isBelowLimit = found[1] !== undefined;
+  const isBelow = isBelowLimit(cells.value);
   const [low, high] = [cells.low, cells.high].map(bound =>
     /^\d+([.,]\d+)?$/.test(bound) ? inUnit(bound) : null,
   );
@@ -171,8 +180,8 @@ function readRow(cells: Cells, row: number): Result<LabValue, RowTrouble> {
     row,
     number: cells.number,
     analyte: analyte.key,
-    value: inUnit(found[2] ?? '') * (isBelowLimit ? 0.5 : 1),
-    isBelowLimit,
+    value: inUnit(found[2] ?? '') * (isBelow ? 0.5 : 1),
+    isBelowLimit: isBelow,
     asWritten:
       `${cells.value} ${cells.unit}${analyte.factor === 1 ? '' : ` ${cells.analyte}`}`.trim(),
     extract: cells.extract,
@@ -186,6 +195,11 @@ function factorOf({ unit }: Analyte, written: string): number | undefined {
   if (unit === 'pH') return /^(ph|)$/.test(said) ? 1 : undefined;
   if (unit === '%') return said === '%' || said === '' ? 1 : undefined;
   return unit === 'mS/cm' ? IN_MS_PER_CM[said || 'ms/cm'] : IN_MG_PER_KG[said || 'mg/kg'];
+}
+
+/** Whether a laboratory’s value was below what its method can show, by its own words: a note says other things, too. */
+export function isBelowLimit(asWritten: string): boolean {
+  return /^\s*(<|less than|below)/i.test(asWritten);
 }
 
 /** What a report brings to a trial: measures that were not read yet, and readings. */

@@ -18,7 +18,8 @@ export function isGainOrLoss({
   readonly kindKey: string | null;
   readonly scale: Scale | null;
 }): boolean {
-  if (scale?.kind === 'class') return false;
+  // Of what a laboratory finds there is enough and too much.
+  if (scale?.kind === 'class' || kindKey?.startsWith('lab-')) return false;
   return kindKey === null || readingKind(kindKey)?.better !== 'neither';
 }
 

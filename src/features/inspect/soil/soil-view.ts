@@ -1,3 +1,4 @@
+import { isBelowLimit } from '@/core/measure/laboratory/lab-report';
 import type { SoilSample } from '@/core/measure/laboratory/soil-sample';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
@@ -100,7 +101,7 @@ function analyteCell(
   const value = bags.reduce((sum, reading) => sum + (reading.value ?? 0), 0) / bags.length;
   return {
     value,
-    isBelowLimit: bags.every(reading => reading.note !== ''),
+    isBelowLimit: bags.every(reading => isBelowLimit(reading.asWritten)),
     stands: optimum === null ? null : standsAt(value, optimum),
   };
 }
