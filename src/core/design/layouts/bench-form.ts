@@ -78,7 +78,7 @@ export function readBench(
   system: MeasureSystem,
   treatments: readonly Treatment[],
 ): Result<BenchRequest, FieldTroubles> {
-  const parsed = BenchForm.safeParse(input);
+  const parsed = BenchForm.safeParse(withoutUnasked(input));
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const form = parsed.data;
   const request = requestOf(form, treatments.length);
@@ -115,6 +115,36 @@ export function readBench(
     plants: plants.value,
     raisedSizes: sizes.ok ? sizes.value : [],
   });
+}
+
+/** What stands in for what another kind of layout asks, where that can't be read: nobody could see the line to put it right. */
+const UNASKED = {
+  unitsEach: '1',
+  controlEach: '',
+  blockCount: '2',
+  blockWord: 'block',
+  columnWord: 'column',
+  wholeWord: 'bed',
+  wholeFactor: '',
+  perBlock: '3',
+  benches: '1',
+} as const satisfies Partial<Record<keyof Parsed, string>>;
+
+/** The form as it came, with lines that its kind of layout does not show put right. */
+function withoutUnasked(input: unknown): unknown {
+  const kind = z.looseObject({ kind: LayoutKind }).safeParse(input);
+  if (!kind.success) return input;
+  const { fields, goesOnBenches } = LAYOUTS[kind.data.kind];
+  const asked = new Set<string>(fields.map(field => field.key));
+  const form: Record<string, unknown> = { ...kind.data };
+  for (const [key, usual] of Object.entries(UNASKED)) {
+    const isAsked = asked.has(key) || (key === 'benches' && goesOnBenches);
+    const schema: z.ZodType | undefined = Object.entries(BenchForm.shape).find(
+      ([name]) => name === key,
+    )?.[1];
+    if (!isAsked && schema && !schema.safeParse(form[key]).success) form[key] = usual;
+  }
+  return form;
 }
 
 function requestOf(form: Parsed, treatments: number): LayoutRequest {

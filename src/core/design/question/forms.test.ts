@@ -88,6 +88,9 @@ describe('a question', () => {
     ['vigour', '1', 1],
     ['tuber-mass', '50 g', 50],
     ['tuber-mass', '50', undefined],
+    ['leaf-missing', '12%', 12],
+    ['leaf-missing', '12 %', 12],
+    ['leaf-missing', '12', 12],
   ])('of %s an amount of %s is worth having: %s', (mainKey, margin, amount) => {
     const read = readQuestion(
       { ...good, summary: 'read', mainKey, marginKind: 'amount', margin },
@@ -206,6 +209,20 @@ describe('a bench', () => {
     });
   });
 
+  test('a line that another kind of layout asked, and that does not show any more, keeps nothing back', () => {
+    const left = { blockCount: '1', blockWord: '', perBlock: '', wholeWord: '', columnWord: '' };
+    expect(read({ ...left, kind: 'complete-randomisation' })).toMatchObject({ ok: true });
+    expect(read({ ...left, kind: 'pairs' }, trialFixture().treatments)).toMatchObject({
+      ok: false,
+      trouble: { blockCount: expect.any(String), blockWord: expect.any(String) },
+    });
+    expect(
+      read(
+        { kind: 'pairs', blockCount: '4', unitsEach: '0', benches: '1' },
+        trialFixture().treatments,
+      ),
+    ).toMatchObject({ ok: true, value: { blockCount: 4 } });
+  });
   test.each([
     [{ unitsEach: '0' }, 'unitsEach'],
     [{ unitsEach: '61' }, 'unitsEach'],
