@@ -20,6 +20,7 @@ export const BLANK_MEASURE_FORM: OwnMeasureForm = {
   steps: '',
   better: 'higher',
   parts: 1,
+  partsAre: 'averaged',
   days: 'mean',
 };
 const SCALES: readonly { readonly value: OwnMeasureForm['scale']; readonly label: string }[] = [
@@ -45,6 +46,10 @@ const DAYS: readonly {
   { value: 'change', label: 'the last less the first' },
   { value: 'rate', label: 'growth a day' },
 ];
+const PARTS = [
+  { value: 'averaged', label: 'averaged' },
+  { value: 'added', label: 'added up' },
+] as const;
 const DIRECTIONS = [
   { value: 'higher', label: 'more' },
   { value: 'lower', label: 'less' },
@@ -68,6 +73,7 @@ export function OwnMeasure({ form, change, troubles, isPending, read, close }: O
     better: form.better ?? ('higher' as const),
     days: form.days ?? ('mean' as const),
     parts: String(form.parts ?? 1),
+    partsAre: form.partsAre ?? ('averaged' as const),
   };
   const field = fieldsOf({ form: filled, change, troubles, prefix: 'own' });
   return (
@@ -80,6 +86,9 @@ export function OwnMeasure({ form, change, troubles, isPending, read, close }: O
         <Select label="Better is" {...field('better')} options={DIRECTIONS} />
         <Select label="Several days are" {...field('days')} options={DAYS} />
         <TextField label="Parts read each time" {...field('parts')} inputMode="numeric" />
+        {Number(form.parts) > 1 && (
+          <Select label="The parts are" {...field('partsAre')} options={PARTS} />
+        )}
       </div>
       {(form.scale === 'ordinal' || form.scale === 'class') && (
         <TextField label="Steps, a line each, the lowest first" {...field('steps')} isLong />

@@ -8,6 +8,7 @@ import * as mishaps from './20261125f-mishaps';
 import * as lookingClosely from './20261126-looking-closely';
 import * as regrets from './20261126b-regrets';
 import * as guesses from './20261129-guesses';
+import * as partsAdded from './20261129b-parts-added';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -25,6 +26,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261126-looking-closely': lookingClosely,
   '20261126b-regrets': regrets,
   '20261129-guesses': guesses,
+  '20261129b-parts-added': partsAdded,
 };
 
 /** Every migration by name, oldest first. */

@@ -36,6 +36,7 @@ export const MeasureForm = z.discriminatedUnion('from', [
     steps: list,
     better: z.enum(['higher', 'lower']).default('higher'),
     parts: z.coerce.number().int().min(1).max(60).default(1),
+    partsAre: z.enum(['averaged', 'added']).default('averaged'),
     days: DayRule.default('mean'),
   }),
 ]);
@@ -83,11 +84,12 @@ interface Facts {
   readonly unit: string;
   readonly better: Measure['better'];
   readonly parts: number;
+  readonly partsAre?: Measure['partsAre'];
   readonly days: DayRule;
 }
 
 function measureFrom(
-  { key, name, definition, scale, unit, better, parts, days }: Facts,
+  { key, name, definition, scale, unit, better, parts, partsAre = 'averaged', days }: Facts,
   id: string,
 ): Measure {
   return {
@@ -103,6 +105,7 @@ function measureFrom(
     kindKey: key,
     scale,
     parts,
+    partsAre,
     optimum: null,
   };
 }

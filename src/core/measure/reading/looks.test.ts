@@ -32,6 +32,7 @@ function measureOf(scale: Scale, summary: Measure['summary'] = 'reading-last'): 
     kindKey: null,
     scale,
     parts: 1,
+    partsAre: 'averaged',
     optimum: null,
   };
 }

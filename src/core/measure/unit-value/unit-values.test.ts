@@ -285,3 +285,36 @@ describe('what was picked and never counted, or never weighed', () => {
     ).toEqual([150, null, 80]);
   });
 });
+
+describe('parts of one unit', () => {
+  const base = trial.measures[0];
+  if (!base) throw new Error('the fixture must have a measure');
+  const counted = {
+    ...base,
+    summary: 'reading-mean',
+    scale: { kind: 'count' },
+    parts: 5,
+    partsAre: 'added',
+  } as const;
+  const read = (unit: ExperimentalUnit, values: readonly number[]) =>
+    values.map((value, i) => readingFixture(unit, counted, value, { subsample: String(i + 1) }));
+  const data = {
+    ...trial,
+    measures: [counted],
+    readings: [...read(first, [1, 2, 3, 4, 5]), ...read(second, [3, 3, 3, 3])],
+  };
+  test('are added up where that was set; of fewer parts as many as their rate makes of all', () => {
+    expect(
+      unitValues(data, counted)
+        .slice(0, 2)
+        .map(({ value }) => value),
+    ).toEqual([15, 15]);
+  });
+  test('are averaged otherwise', () => {
+    expect(
+      unitValues(data, { ...counted, partsAre: 'averaged' })
+        .slice(0, 2)
+        .map(({ value }) => value),
+    ).toEqual([3, 3]);
+  });
+});

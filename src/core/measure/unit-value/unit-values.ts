@@ -263,10 +263,13 @@ function fromReadings(
   };
 }
 
-/** Parts of one day to one value: k of n pooled, in %; steps and classes by the middle one; the rest averaged. */
+/**
+ * Parts of one day to one value: k of n pooled, in %; steps and classes by the middle one; the rest averaged, or added as if all
+ * parts had been read.
+ */
 function dayValue(
   readings: readonly Reading[],
-  { scale }: globalThis.Pick<Measure, 'scale'>,
+  { scale, parts, partsAre }: globalThis.Pick<Measure, 'scale' | 'parts' | 'partsAre'>,
 ): number {
   const amountOf = (reading: Reading): number => lookValue(reading, scale) ?? 0;
   if (scale?.kind === 'proportion') {
@@ -274,7 +277,9 @@ function dayValue(
     return placed === 0 ? 0 : (100 * sum(readings, amountOf)) / placed;
   }
   const values = readings.map(amountOf);
-  return scale && !isAveraged(scale) ? median(values) : meanOf(values);
+  if (scale && !isAveraged(scale)) return median(values);
+  const isAdded = partsAre === 'added' && scale?.kind !== 'date';
+  return meanOf(values) * (isAdded ? Math.max(parts, values.length) : 1);
 }
 
 function acrossDays(

@@ -65,6 +65,7 @@ export const BLANK_MEASURE = {
   kindKey: null,
   scale: null,
   parts: 1,
+  partsAre: 'averaged',
   optimum: null,
 } as const satisfies Partial<Measure>;
 

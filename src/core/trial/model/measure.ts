@@ -45,6 +45,8 @@ export const Measure = z
     scale: Scale.nullable().default(null),
     /** Readings of parts of a unit, each time. */
     parts: z.int().min(1).max(60).default(1),
+    /** Added: a unit of which fewer parts were read is held to its rate for one part. */
+    partsAre: z.enum(['averaged', 'added']).default('averaged'),
     /** Of a laboratory's value: what it calls enough and not too much, in the measure's unit. */
     optimum: z.object({ low: z.number(), high: z.number() }).readonly().nullable().default(null),
   })
