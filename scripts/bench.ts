@@ -285,6 +285,7 @@ async function fillGarden(): Promise<readonly string[]> {
     altitudeM: 50,
     lastFrost: null,
     firstFrost: null,
+    timeZone: '',
   } as const;
   const days = Array.from({ length: 32 }, (_, i) => ({ day: 60 + i, share: 1 / 32 }));
   const trials = Array.from({ length: 20 }, (_, i) => {
@@ -445,6 +446,7 @@ async function benchTodayPage(trials: readonly TrialData[]): Promise<void> {
       altitudeM: 50,
       lastFrost: null,
       firstFrost: null,
+      timeZone: '',
     },
     trials,
   );
@@ -491,6 +493,7 @@ async function benchReadings(): Promise<void> {
       altitudeM: 50,
       lastFrost: null,
       firstFrost: null,
+      timeZone: '',
     },
     trials,
   );

@@ -22,6 +22,7 @@ export interface DemoSeason {
     readonly altitudeM: number;
     readonly lastFrost: string;
     readonly firstFrost: string;
+    readonly timeZone: string;
   };
   readonly shelf: readonly Product[];
   /** A closed one says so in its state; its verdict is for the keeper to compute. */
@@ -47,6 +48,7 @@ export function demoSeason(today: string): DemoSeason {
     altitudeM: 60,
     lastFrost: '05-12',
     firstFrost: '10-24',
+    timeZone: '',
   } as const;
   const [beans, berries] = [
     dwarfBeans(today, garden.id, dice),

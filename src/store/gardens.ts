@@ -15,6 +15,8 @@ export const Garden = z
     altitudeM: z.number().min(-500).max(9000).default(50),
     /** Usual frosts, month and day. */ lastFrost: MonthDay.nullable().default(null),
     firstFrost: MonthDay.nullable().default(null),
+    /** Of the IANA list; empty for the machine's own. */
+    timeZone: z.string().max(60).default(''),
   })
   .readonly();
 export type Garden = z.infer<typeof Garden>;
@@ -24,7 +26,10 @@ export async function firstGarden(db: Database): Promise<Garden | undefined> {
   return row === undefined ? undefined : Garden.parse(row);
 }
 
-export async function addGarden(db: Database, garden: Garden): Promise<void> {
+/** A garden as it begins: its days are the machine's until it says otherwise. */
+type NewGarden = Omit<Garden, 'timeZone'> & Partial<Pick<Garden, 'timeZone'>>;
+
+export async function addGarden(db: Database, garden: NewGarden): Promise<void> {
   await db('gardens').insert({ ...garden });
 }
 
@@ -36,5 +41,6 @@ export async function changeGarden(db: Database, garden: Garden): Promise<void> 
     altitudeM: garden.altitudeM,
     lastFrost: garden.lastFrost,
     firstFrost: garden.firstFrost,
+    timeZone: garden.timeZone,
   });
 }

@@ -7,7 +7,8 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Garden' };
 
 export default async function GardenPage() {
-  const { name, system, latitude, altitudeM, lastFrost, firstFrost } = await currentGarden();
+  const { name, system, latitude, altitudeM, lastFrost, firstFrost, timeZone } =
+    await currentGarden();
   return (
     <GardenForm
       name={name}
@@ -16,6 +17,8 @@ export default async function GardenPage() {
       altitudeM={altitudeM}
       lastFrost={lastFrost}
       firstFrost={firstFrost}
+      timeZone={timeZone}
+      timeZones={Intl.supportedValuesOf('timeZone')}
       save={saveGardenAction}
     />
   );

@@ -7,6 +7,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Page, Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { resultOf, useAction } from '@/ui/use-action';
 
@@ -17,6 +18,9 @@ interface GardenFormProps {
   readonly altitudeM: number;
   readonly lastFrost: string | null;
   readonly firstFrost: string | null;
+  readonly timeZone: string;
+  /** All there are. */
+  readonly timeZones: readonly string[];
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
 }
 
@@ -34,7 +38,7 @@ const SYSTEMS = [
 ] as const;
 
 /** The garden's name, and whose pints, spoons and spelling are meant. */
-export function GardenForm({ save, ...saved }: GardenFormProps) {
+export function GardenForm({ save, timeZones, ...saved }: GardenFormProps) {
   const [form, setForm] = useState({
     name: saved.name,
     system: saved.system,
@@ -42,6 +46,7 @@ export function GardenForm({ save, ...saved }: GardenFormProps) {
     altitudeM: String(saved.altitudeM),
     lastFrost: saved.lastFrost ?? '',
     firstFrost: saved.firstFrost ?? '',
+    timeZone: saved.timeZone,
   });
   const [isSaved, setSaved] = useState(false);
   const { trouble: troubles = {}, isPending, tryOut } = useAction<FieldTroubles>();
@@ -69,6 +74,14 @@ export function GardenForm({ save, ...saved }: GardenFormProps) {
         label="First frost in autumn, usually"
         {...field('firstFrost')}
         placeholder="10-20"
+      />
+      <Select
+        label="Whose clock"
+        {...field('timeZone')}
+        options={[
+          { value: '', label: 'this machine’s own' },
+          ...timeZones.map(zone => ({ value: zone, label: zone.replaceAll('_', ' ') })),
+        ]}
       />
       <Soft>Any unit can be written in either garden: 5 lb 12 oz, 840 g, 12", 30 cm.</Soft>
       <Acts>

@@ -1,13 +1,14 @@
 'use client';
 
 import { amountWords } from '@/core/materials/amount-words';
+import { clockIn } from '@/core/time/time-zone';
 import { shortDay } from '@/features/frame/days';
 import { Mind } from '@/ui/Page';
 import type { TendView } from './tend-scene';
 
 /** What a label or the rain asks to mind just now. */
 export function Weathered({
-  view: { reEntries, washedOff, leached, trial },
+  view: { reEntries, timeZone, washedOff, leached, trial },
 }: {
   readonly view: TendView;
 }) {
@@ -15,7 +16,8 @@ export function Weathered({
     <>
       {reEntries.map(off => (
         <p key={`${off.ruleId} ${off.until}`} role="alert">
-          <b>Stay off the bed until {clock(off.until)}.</b> The label of {off.product} asks for it.
+          <b>Stay off the bed until {clockIn(off.until, timeZone)}.</b> The label of {off.product}{' '}
+          asks for it.
         </p>
       ))}
       {washedOff.map(washed => (
@@ -34,13 +36,4 @@ export function Weathered({
       ))}
     </>
   );
-}
-
-/** An instant as the garden's clock shows it. */
-function clock(instant: string): string {
-  return new Date(instant).toLocaleString('en-GB', {
-    weekday: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
 }

@@ -24,6 +24,7 @@ const scene = (today: string, weather: readonly WeatherDay[] = []) => ({
   today,
   now: `${today}T12:00:00.000Z`,
   garden: { system: 'uk' as const, latitude: 51, altitudeM: 50, lastFrost: null, firstFrost: null },
+  timeZone: 'UTC',
   weather,
   aliasOf: (ruleId: string) => ruleId,
 });

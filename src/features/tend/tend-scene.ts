@@ -53,6 +53,8 @@ export interface TendView {
     readonly isCropKnown: boolean;
   } | null;
   readonly reEntries: readonly ReEntry[];
+  /** Whose clock they are told by. */
+  readonly timeZone: string;
   readonly unevenActs: readonly UnevenAct[];
   readonly limits: readonly string[];
   readonly reminders: readonly Reminder[];
@@ -101,6 +103,8 @@ export interface TendScene {
   /** An instant. */
   readonly now: string;
   readonly garden: StationPlace & FrostDays & { readonly system: MeasureSystem };
+  /** The garden's. */
+  readonly timeZone: string;
   /** Of the last ten days. */
   readonly weather: readonly WeatherDay[];
   /** What a blind trial's rule is called beside the pots that get it. */

@@ -28,7 +28,7 @@ const COMING_DAYS = 21;
 const RECENT = 8;
 
 export function tendViewOf(data: TrialData, scene: TendScene): TendView {
-  const { shelf, today, now, garden, weather, aliasOf } = scene;
+  const { shelf, today, now, garden, timeZone, weather, aliasOf } = scene;
   const { trial, care, treatments, products, units } = data;
   const cared = caredTrialOf(data);
   const { areaM2 } = cared.unit;
@@ -62,7 +62,8 @@ export function tendViewOf(data: TrialData, scene: TendScene): TendView {
     washedOff: washedOffOf(care, weather),
     leached: leachedBy(weather, care.settings.mixMl, areaM2),
     thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, areaM2),
-    reEntries: reEntryOf(care.rules, care.acts, products, now),
+    reEntries: reEntryOf(care.rules, care.acts, products, now, timeZone),
+    timeZone,
     unevenActs: unevenActs(data),
     limits: isClosed ? [] : limits.says,
     reminders: isClosed ? [] : remindersFor(data, limits, today),

@@ -263,6 +263,18 @@ describe('racing fingers', () => {
     expect(gross()).toHaveValue('120');
     expect(screen.getByText(/You are changing the entry of/)).toBeVisible();
   });
+  test('each pot’s entry has an id of its own, and each new one of a pot another', async () => {
+    const user = userEvent.setup();
+    const { sent, answer, arrive } = slow();
+    render(<HeldWeigh answer={answer} />);
+    for (const written of ['100', '101', '102']) {
+      await user.type(gross(), `${written}{Enter}`);
+      await arrive();
+    }
+    await user.click(potOnBench(0));
+    await user.type(gross(), '99{Enter}');
+    expect(new Set(sent.map(({ id }) => id)).size).toBe(4);
+  });
   test('a weight half typed waits at its own pot', async () => {
     const user = userEvent.setup();
     render(<HeldWeigh />);

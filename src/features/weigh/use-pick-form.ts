@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
@@ -28,12 +28,17 @@ const blank = (draft: PickDraft = EMPTY_PICK): UnitForm => ({
 /** The forms of all units, and the one of the unit in hand. */
 export function usePickForm(style: MassStyle, unitId: string) {
   const [forms, setForms] = useState<Readonly<Record<string, UnitForm>>>({});
-  const [fresh] = useState(blank); // until something is typed
-  const form = forms[unitId] ?? fresh;
+  const untouched = useRef(new Map<string, UnitForm>());
+  const formOf = (of: string): UnitForm => {
+    const form = forms[of] ?? untouched.current.get(of) ?? blank();
+    if (!forms[of]) untouched.current.set(of, form);
+    return form;
+  };
+  const form = formOf(unitId);
   const { draft, editing, trouble } = form;
   const fields: FieldTroubles = trouble?.kind === 'invalid' ? trouble.fields : {};
   const put = (of: string, changed: (now: UnitForm) => UnitForm): void =>
-    setForms(all => ({ ...all, [of]: changed(all[of] ?? blank()) }));
+    setForms(all => ({ ...all, [of]: changed(all[of] ?? formOf(of)) }));
   return {
     id: form.id,
     draft,
@@ -41,9 +46,9 @@ export function usePickForm(style: MassStyle, unitId: string) {
     fields,
     sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null,
     setDraft: (next: PickDraft): void =>
-      put(unitId, now => ({ ...now, id: form.id, draft: next, trouble: withoutQuestion(trouble) })),
+      put(unitId, now => ({ ...now, draft: next, trouble: withoutQuestion(trouble) })),
     setTrouble: (next: TrialTrouble | undefined, of: string = unitId): void =>
-      put(of, now => ({ ...now, ...(of === unitId && { id: form.id }), trouble: next })),
+      put(of, now => ({ ...now, trouble: next })),
     /** Begins a new pick of a unit; what was typed there since `sent` stays. */
     begin: (of: string, next: PickDraft = EMPTY_PICK, sent?: PickDraft): void =>
       put(of, now =>

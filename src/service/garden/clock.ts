@@ -1,11 +1,25 @@
+import { dayIn } from '@/core/time/time-zone';
+
 /** Now, as an instant in UTC. */
 export function instantNow(): string {
   return new Date().toISOString();
 }
 
-/** Today in the garden: this machine's own calendar. */
+// One for the whole process: pages, route handlers and scripts are bundled apart.
+const KEPT: unique symbol = Symbol.for('turnspit.time-zone');
+const kept: typeof globalThis & { [KEPT]?: string } = globalThis;
+
+/** Days and hours are those of this zone from now on; of the machine's own where it is empty. */
+export function keepTimeZone(zone: string): void {
+  kept[KEPT] = zone;
+}
+
+/** The time zone of the garden. */
+export function gardenTimeZone(): string {
+  return kept[KEPT] || new Intl.DateTimeFormat().resolvedOptions().timeZone;
+}
+
+/** Today in the garden. */
 export function today(): string {
-  const now = new Date();
-  const two = (part: number): string => String(part).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+  return dayIn(instantNow(), gardenTimeZone());
 }

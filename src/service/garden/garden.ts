@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
+import { isTimeZone } from '@/core/time/time-zone';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { database, inTransaction } from '@/store/connection/database';
 import { changeGarden, firstGarden, type Garden } from '@/store/gardens';
+import { keepTimeZone } from './clock';
 
 /** The garden that trials stand in. There is always one after the start. */
 export async function currentGarden(): Promise<Garden> {
@@ -33,6 +35,11 @@ const GardenForm = z.object({
   lastFrost: frost.optional(),
   firstFrost: frost.optional(),
   altitudeM: degrees.pipe(z.number().min(-500, ALTITUDE).max(9000, ALTITUDE)).optional(),
+  timeZone: z
+    .string()
+    .max(60)
+    .refine(zone => zone === '' || isTimeZone(zone), 'Choose one of the list.')
+    .optional(),
 });
 
 /** Changes the garden's name and whose measures it uses. */
@@ -47,10 +54,12 @@ export async function saveGarden(input: unknown): Promise<Result<Garden, FieldTr
       altitudeM = garden.altitudeM,
       lastFrost = garden.lastFrost,
       firstFrost = garden.firstFrost,
+      timeZone = garden.timeZone,
       ...facts
     } = parsed.data;
-    const changed = { ...garden, ...facts, latitude, altitudeM, lastFrost, firstFrost };
+    const changed = { ...garden, ...facts, latitude, altitudeM, lastFrost, firstFrost, timeZone };
     await changeGarden(db, changed);
+    keepTimeZone(timeZone);
     return success(changed);
   });
 }

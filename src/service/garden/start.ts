@@ -3,6 +3,7 @@ import { GardenId } from '@/core/trial/model/ids';
 import { closeDatabase, database, dataFile } from '@/store/connection/database';
 import { checkDataFile, type DataFileTrouble, migrate } from '@/store/connection/open-safely';
 import { addGarden, firstGarden } from '@/store/gardens';
+import { keepTimeZone } from './clock';
 import { newId } from './new-id';
 
 /** Checks the data file, brings it up to date, and sees that there is a garden. Nothing is written to a file that is not sound. */
@@ -19,8 +20,10 @@ export async function startStore(): Promise<Result<'migrated', DataFileTrouble>>
       altitudeM: 50,
       lastFrost: null,
       firstFrost: null,
+      timeZone: '',
     });
   }
+  if (migrated.ok) keepTimeZone((await firstGarden(database()))?.timeZone ?? '');
   return migrated;
 }
 

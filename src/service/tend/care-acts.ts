@@ -3,6 +3,7 @@ import { type Result, success } from '@/core/result';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays, CalendarDay } from '@/core/time/garden-day';
+import { clockIn } from '@/core/time/time-zone';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { ActOutcome, type CareAct, doneTasks, isOtherPart } from '@/core/trial/model/care-plan';
 import { CareKind, type CareRule } from '@/core/trial/model/care-rule';
@@ -10,7 +11,7 @@ import { TreatmentId } from '@/core/trial/model/ids';
 import { batchOn } from '@/core/trial/model/product';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { instantNow, today } from '@/service/garden/clock';
+import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
@@ -128,12 +129,12 @@ function tooSoon(
   { doneOn, isSkipped, note }: Pick<CareAct, 'doneOn' | 'isSkipped' | 'note'>,
 ): FieldTroubles | undefined {
   if (isSkipped || doneOn !== today() || note.length >= 3) return undefined;
-  const [off] = reEntryOf(care.rules, care.acts, products, instantNow()).filter(
+  const [off] = reEntryOf(care.rules, care.acts, products, instantNow(), gardenTimeZone()).filter(
     each => each.ruleId !== rule.id,
   );
   return (
     off && {
-      note: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or say how it was done all the same.`,
+      note: `Nobody is to go in before ${clockIn(off.until, gardenTimeZone())}, by a label. Wait, or say how it was done all the same.`,
     }
   );
 }

@@ -2,12 +2,13 @@ import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { type TooEarly, tooEarly } from '@/core/materials/safety/pre-harvest-interval';
 import { type Result, success } from '@/core/result';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
+import { clockIn } from '@/core/time/time-zone';
 import { isSecondPick, readPick } from '@/core/trial/forms/pick-form';
 import { PickId } from '@/core/trial/model/ids';
 import type { Pick } from '@/core/trial/model/pick';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { instantNow, today } from '@/service/garden/clock';
+import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
@@ -43,11 +44,17 @@ export async function takePick(
       });
     const off =
       pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3
-        ? reEntryOf(data.care.rules, data.care.acts, data.products, instantNow())[0]
+        ? reEntryOf(
+            data.care.rules,
+            data.care.acts,
+            data.products,
+            instantNow(),
+            gardenTimeZone(),
+          )[0]
         : undefined;
     if (off)
       return invalid(what, {
-        pickedOn: `Nobody is to go in before ${off.until.slice(0, 16).replace('T', ' ')} UTC, by a label. Wait, or write under Note how it was done all the same.`,
+        pickedOn: `Nobody is to go in before ${clockIn(off.until, gardenTimeZone())}, by a label. Wait, or write under Note how it was done all the same.`,
       });
     const stored = await findPick(db, trialId, pick.id);
     if (stored)

@@ -9,6 +9,7 @@ import * as lookingClosely from './20261126-looking-closely';
 import * as regrets from './20261126b-regrets';
 import * as guesses from './20261129-guesses';
 import * as partsAdded from './20261129b-parts-added';
+import * as timeZone from './20261129c-time-zone';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -27,6 +28,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261126b-regrets': regrets,
   '20261129-guesses': guesses,
   '20261129b-parts-added': partsAdded,
+  '20261129c-time-zone': timeZone,
 };
 
 /** Every migration by name, oldest first. */

@@ -3,7 +3,7 @@ import { benchViewOf } from '@/features/bench/bench-view';
 import { Tend } from '@/features/tend/Tend';
 import { tendViewOf } from '@/features/tend/tend-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { instantNow, today } from '@/service/garden/clock';
+import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { listProducts } from '@/service/garden/shelf';
 import { recentWeather } from '@/service/garden/weather';
@@ -36,6 +36,7 @@ export default async function TendPage(props: TrialPageProps) {
           today: today(),
           now: instantNow(),
           garden: await currentGarden(),
+          timeZone: gardenTimeZone(),
           weather: await recentWeather(10),
           aliasOf: ruleId => taskAlias(id, ruleId, data.care.bottles),
         })}
