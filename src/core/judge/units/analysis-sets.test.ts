@@ -4,7 +4,7 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { Incident } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { isDecidedLate, leftOutOf, withCuts } from './analysis-sets';
+import { cutWords, isDecidedLate, leftOutOf, withCuts } from './analysis-sets';
 import { judgeInputOf, judgementOfSound, judgementWithAllIn, plannedSpec } from './trial-analysis';
 
 const trial = trialFixture({ treatments: 2, unitsEach: 4 });
@@ -49,6 +49,18 @@ test('what the treatment did stays in every set; where nobody knows whether it d
     [],
     [],
     [b.code],
+  ]);
+});
+
+test('a unit that is judged on a shorter season is named', () => {
+  const data = withMishaps(
+    mishap(a, { decision: 'leave-out-from' }),
+    mishap(b, { decision: 'start-anew' }),
+    mishap(c, { decision: 'start-anew', afterKeyOpened: true }),
+  );
+  expect(cutWords(data)).toEqual([
+    `${a.code} counts only with what it gave before 2026-07-10: a shorter season than the others.`,
+    `${b.code} counts only from 2026-07-10 on: a shorter season than the others.`,
   ]);
 });
 

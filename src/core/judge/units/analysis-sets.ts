@@ -51,11 +51,7 @@ export function leftOutOf(
 
 /** A trial whose entries are cut where a mishap ended a unit's measuring, or began its line anew, as was decided in time. */
 export function withCuts(data: TrialData): TrialData {
-  const cuts = data.incidents.filter(
-    ({ decision, afterKeyOpened }) =>
-      !afterKeyOpened &&
-      (decision === 'leave-out-from' || decision === 'start-anew' || decision === 'replace'),
-  );
+  const cuts = cutsOf(data);
   if (cuts.length === 0) return data;
   const counts = (unitId: string, day: string): boolean =>
     cuts.every(
@@ -68,4 +64,28 @@ export function withCuts(data: TrialData): TrialData {
     picks: data.picks.filter(pick => counts(pick.unitId, pick.pickedOn)),
     readings: data.readings.filter(reading => counts(reading.unitId, reading.takenOn)),
   };
+}
+
+function cutsOf({ incidents }: Pick<TrialData, 'incidents'>): readonly Incident[] {
+  return incidents.filter(
+    ({ decision, afterKeyOpened }) =>
+      !afterKeyOpened &&
+      (decision === 'leave-out-from' || decision === 'start-anew' || decision === 'replace'),
+  );
+}
+
+/** Which units are judged on a shorter season than the others, and since when or until when, in sentences. */
+export function cutWords({
+  units,
+  incidents,
+}: Pick<TrialData, 'units' | 'incidents'>): readonly string[] {
+  return cutsOf({ incidents }).flatMap(({ unitId, decision, happenedOn }) => {
+    const code = units.find(unit => unit.id === unitId)?.code;
+    if (code === undefined) return [];
+    return decision === 'leave-out-from'
+      ? [
+          `${code} counts only with what it gave before ${happenedOn}: a shorter season than the others.`,
+        ]
+      : [`${code} counts only from ${happenedOn} on: a shorter season than the others.`];
+  });
 }

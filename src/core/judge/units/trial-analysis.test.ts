@@ -85,6 +85,11 @@ test('units that want a word are those that died, were missed or never read', ()
   expect(
     unitsToMention(data, plannedSpec(data, STARTING_GUESS_CV)).map(value => value.status),
   ).toEqual(['measured', 'dead', 'no-entry']);
+  // Nothing is said of one that is in no sum.
+  const without = { ...data, incidents: [leaveOutFixture(c)] };
+  expect(
+    unitsToMention(without, plannedSpec(without, STARTING_GUESS_CV)).map(value => value.status),
+  ).toEqual(['measured', 'no-entry']);
 });
 
 test('a trial without a main measure is a defect', () => {

@@ -223,10 +223,11 @@ export function judgementOfSound(data: TrialData, spec: AnalysisSpec): Judgement
       );
 }
 
-/** Units whose value wants a word beside the verdict: died, missed on a day, or never read. */
+/** Units in the sums whose value wants a word beside the verdict: died, missed on a day, or never read. */
 export function unitsToMention(data: TrialData, spec: AnalysisSpec): readonly UnitValue[] {
   return unitValues(data, measureOf(data, spec.measureId)).filter(
-    value => value.status !== 'measured' || value.missedOn.length > 0,
+    ({ unit, status, missedOn }) =>
+      !spec.leftOut.includes(unit.code) && (status !== 'measured' || missedOn.length > 0),
   );
 }
 

@@ -4,12 +4,14 @@ import { styled } from 'styled-components';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import type { UnitValue } from '@/core/measure/unit-value/unit-values';
 import { pluralOf } from '@/core/words/plural';
-import { shortDay } from '@/features/frame/days';
+import { shortDay, withShortDays } from '@/features/frame/days';
 import { Soft } from '@/ui/Page';
 
 interface SpoiledProps {
   readonly analysis: Analysis;
   readonly mentions: readonly UnitValue[];
+  /** Units that are judged on a shorter season, in sentences. */
+  readonly cuts: readonly string[];
   /** Days on which only a part of the units was picked. */
   readonly brokenRounds: readonly {
     readonly day: string;
@@ -19,11 +21,17 @@ interface SpoiledProps {
 }
 
 /** What may have spoiled it: as far as the readings and the layout can show. */
-export function Spoiled({ analysis: { judgement, input }, mentions, brokenRounds }: SpoiledProps) {
+export function Spoiled({
+  analysis: { judgement, input },
+  mentions,
+  cuts,
+  brokenRounds,
+}: SpoiledProps) {
   const scales = judgement.otherScales;
   const lines = [
     ...judgement.warnings.map(warning => warning.message),
     ...mentions.flatMap(mentionWords),
+    ...cuts.map(withShortDays),
     ...brokenRounds.map(
       round =>
         `On ${shortDay(round.day)} only ${round.done} of ${round.of} ${pluralOf(input.unitWord)} were picked: until the round is finished, the rest are behind by one pick.`,

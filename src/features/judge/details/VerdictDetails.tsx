@@ -3,6 +3,7 @@
 import { useCallback, useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
 import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
+import { cutWords } from '@/core/judge/units/analysis-sets';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { unitsToMention } from '@/core/judge/units/trial-analysis';
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
@@ -202,6 +203,7 @@ function BenchAndRecord({
         <Spoiled
           analysis={analysis}
           mentions={unitsToMention(data, analysis.spec)}
+          cuts={cutWords(data)}
           brokenRounds={brokenRounds(data)}
         />
         <OnRecord
