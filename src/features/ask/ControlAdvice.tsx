@@ -1,17 +1,34 @@
+import { ACT_WORDS } from '@/core/design/question/compared-act';
 import { CONTROL_NEEDS } from '@/core/design/question/control-advice';
-import type { QuestionForm } from '@/core/design/question/question-shape';
+import { Act, type QuestionForm } from '@/core/design/question/question-shape';
 import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
 
-/** Which control this kind of question needs, beside the list of what is compared. */
-export function ControlAdvice({ form }: { readonly form: QuestionForm }) {
+interface ControlAdviceProps {
+  readonly form: QuestionForm;
+  readonly change: (changes: Pick<QuestionForm, 'act'>) => void;
+}
+
+/** What kind of thing is compared, and which control that needs, beside the list of what is compared. */
+export function ControlAdvice({ form, change }: ControlAdviceProps) {
   const [need, ...others] = CONTROL_NEEDS[form.act];
-  if (!need) return null;
   return (
-    <Soft>
-      <b>The control here:</b> {need.words} Without it {need.without}.
-      {others.map(
-        other => ` Also useful: ${other.words.charAt(0).toLowerCase()}${other.words.slice(1)}`,
+    <>
+      <Select
+        label="What is compared is"
+        name="act"
+        value={form.act}
+        onChange={act => change({ act })}
+        options={Act.options.map(act => ({ value: act, label: ACT_WORDS[act] }))}
+      />
+      {need && (
+        <Soft>
+          <b>The control here:</b> {need.words} Without it {need.without}.
+          {others.map(
+            other => ` Also useful: ${other.words.charAt(0).toLowerCase()}${other.words.slice(1)}`,
+          )}
+        </Soft>
       )}
-    </Soft>
+    </>
   );
 }

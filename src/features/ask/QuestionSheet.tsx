@@ -45,7 +45,7 @@ export function QuestionSheet(props: QuestionSheetProps) {
     <Sheet>
       <WhatIsAsked {...props} />
       <Compared {...props} />
-      {!isLocked && <ControlAdvice form={form} />}
+      {!isLocked && <ControlAdvice form={form} change={onChange} />}
       <Measured {...props} />
       <WhereAndWhen {...props} />
       <Rules

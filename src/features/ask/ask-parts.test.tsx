@@ -139,11 +139,14 @@ describe('the margin from money', () => {
   });
 });
 
-test('each kind of question says which control it needs, and why', () => {
-  const { rerender } = render(<ControlAdvice form={form({}, 'which-remedy')} />);
+test('each kind of question says which control it needs, and why; what is compared can be chosen', async () => {
+  const change = jest.fn();
+  const { rerender } = render(<ControlAdvice form={form({}, 'which-remedy')} change={change} />);
   expect(screen.getByText(/A spray of plain water on the same days/)).toBeVisible();
-  rerender(<ControlAdvice form={form({}, 'slugs')} />);
+  rerender(<ControlAdvice form={form({}, 'slugs')} change={change} />);
   expect(screen.getByText(/Units that get nothing/)).toBeVisible();
+  await userEvent.selectOptions(screen.getByLabelText('What is compared is'), 'a mulch');
+  expect(change).toHaveBeenCalledWith({ act: 'mulch' });
 });
 
 test('a stage is asked for only where the trial ends by one', async () => {

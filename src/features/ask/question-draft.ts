@@ -1,5 +1,6 @@
+import { comparedAct } from '@/core/design/question/compared-act';
 import { isOfShares } from '@/core/design/question/margin-form';
-import { type QuestionPattern, questionPattern } from '@/core/design/question/question-patterns';
+import type { QuestionPattern } from '@/core/design/question/question-patterns';
 import { QuestionForm, USUAL_RULES } from '@/core/design/question/question-shape';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
@@ -55,7 +56,7 @@ export function questionFormOf(data: TrialData): QuestionForm {
     unitWord: trial.unitWord,
     startsOn: trial.startsOn,
     endsOn: trial.endsOn,
-    act: questionPattern(trial.pattern)?.form.act ?? 'feed',
+    act: comparedAct(trial),
     pattern: trial.pattern ?? '',
     control: Math.max(
       0,
@@ -81,7 +82,7 @@ export function questionFormOf(data: TrialData): QuestionForm {
         }
       : { costEach: '', worthPerKg: '', presentKg: '' },
     interest: trial.interest,
-    rules: trial.rules,
+    rules: { ...trial.rules, act: '' },
   };
 }
 

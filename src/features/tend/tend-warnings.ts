@@ -1,4 +1,4 @@
-import { questionPattern } from '@/core/design/question/question-patterns';
+import { comparedAct } from '@/core/design/question/compared-act';
 import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import type { SeasonLimits } from '@/core/schedule/rules/season-limits';
 import type { Product } from '@/core/trial/model/product';
@@ -97,7 +97,7 @@ export function thirstOf(
 
 /** Whether the question is which kind, not how much: then unequal amounts spoil it. */
 export function asksKind({ trial, treatments }: TrialData): boolean {
-  const act = questionPattern(trial.pattern)?.form.act ?? 'feed';
+  const act = comparedAct(trial);
   return (
     (act === 'feed' || act === 'amendment') &&
     treatments.every(treatment => treatment.dose === null)

@@ -1,4 +1,4 @@
-import { questionPattern } from '@/core/design/question/question-patterns';
+import { comparedAct } from '@/core/design/question/compared-act';
 import { daysBetween } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { pluralOf } from '@/core/words/plural';
@@ -35,7 +35,7 @@ export function fairnessAudit(data: TrialData, seen: number | null): readonly Au
   );
   const view: AuditView = {
     data,
-    act: questionPattern(data.trial.pattern)?.form.act ?? 'feed',
+    act: comparedAct(data.trial),
     fewest: counts.length > 0 ? Math.min(...counts) : 0,
     days: daysBetween(data.trial.startsOn, data.trial.endsOn),
     word: data.trial.unitWord,

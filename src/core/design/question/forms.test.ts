@@ -4,6 +4,7 @@ import { readBench } from '@/core/design/layouts/bench-form';
 import { addDays, daysBetween, GardenDay } from '@/core/time/garden-day';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { readPick } from '@/core/trial/forms/pick-form';
+import { comparedAct } from './compared-act';
 import { readQuestion } from './question-form';
 import { USUAL_RULES } from './question-shape';
 
@@ -53,6 +54,15 @@ describe('a question', () => {
         .map(measure => [measure.summary, measure.response, measure.margin]),
     ).toEqual([['sound-weight', 'beans', { kind: 'percent', percent: 15 }]]);
     expect(read.value.measures).toHaveLength(4);
+  });
+
+  test('what is compared is kept as it was chosen, whatever it began from; else it goes by the pattern', () => {
+    const read = readQuestion({ ...good, act: 'mulch', pattern: 'which-remedy' }, 'uk', v7);
+    if (!read.ok) throw new Error(JSON.stringify(read.trouble));
+    const { rules, pattern } = read.value.facts;
+    expect(comparedAct({ rules, pattern })).toBe('mulch');
+    expect(comparedAct({ rules: { ...rules, act: '' }, pattern: 'which-remedy' })).toBe('remedy');
+    expect(comparedAct({ rules: { ...rules, act: '' }, pattern: null })).toBe('feed');
   });
 
   test('may be about what is read off the plants: then the harvest stands beside it', () => {

@@ -71,7 +71,7 @@ export function readQuestion(
       endsOn: form.endsOn,
       pattern: form.pattern === '' ? null : form.pattern,
       interest: form.interest,
-      rules: form.rules,
+      rules: { ...form.rules, act: form.act },
       money: money.value,
     },
     ...compared.value,

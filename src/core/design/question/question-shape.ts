@@ -35,6 +35,7 @@ export const USUAL_RULES = {
   askedOther: '',
   askedOneWith: [],
   askedOtherWith: [],
+  act: '',
 } as const;
 
 /** What a treatment does to a plant or its place. */
@@ -100,6 +101,8 @@ export const QuestionForm = z.object({
       askedOther: z.string().trim().max(120).default(''),
       askedOneWith: z.array(z.string().trim().max(120)).max(12).readonly().default([]),
       askedOtherWith: z.array(z.string().trim().max(120)).max(12).readonly().default([]),
+      /** Filled from the form’s own line when it is kept. */
+      act: z.string().max(20).default(''),
       seasons: z.coerce
         .number('Seasons: a whole number.')
         .int('Seasons: a whole number.')

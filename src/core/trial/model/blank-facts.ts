@@ -31,6 +31,7 @@ export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'
     askedOther: '',
     askedOneWith: [],
     askedOtherWith: [],
+    act: '',
     seasons: 1,
   },
   money: null,

@@ -29,6 +29,8 @@ export const TrialRules = z
     /** Treatments taken together with the first, and with the other. */
     askedOneWith: z.array(z.string().max(120)).max(12).readonly().default([]),
     askedOtherWith: z.array(z.string().max(120)).max(12).readonly().default([]),
+    /** What kind of thing is compared, as was chosen; empty: by the pattern it began from. */
+    act: z.string().max(20).default(''),
     /** Over how many seasons it is meant to run. */
     seasons: z.int().min(1).max(20).default(1),
   })
