@@ -14,6 +14,7 @@ import { TrialData } from '@/core/trial/model/trial-data';
 import { addAllEntries, addPick, currentPicks } from '@/store/entries';
 import { addGarden } from '@/store/gardens';
 import { putLayout } from '@/store/layouts';
+import { up as decidedInTime } from '@/store/migrations/20261129d-decided-in-time';
 import { migrationSource } from '@/store/migrations/migration-source';
 import { putQuestion } from '@/store/questions';
 import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
@@ -170,6 +171,27 @@ test('every migration can be taken back and made again on a filled file', async 
   await db.migrate.rollback(undefined, true);
   await db.migrate.latest();
   expect(await db.migrate.currentVersion()).toBe((await migrationSource.getMigrations([])).at(-1));
+});
+
+test('what earlier versions put down as late in an open trial is in time where nothing had been read yet', async () => {
+  const decided = async (isBlind: boolean): Promise<readonly boolean[]> => {
+    const trial = trialFixture({ unitsEach: 2, isBlind });
+    const [a, b] = trial.units;
+    const late = { afterKeyOpened: true };
+    const data = await keep({
+      ...trial,
+      picks: [pickFixture(a ?? fail(), { takenAt: '2026-07-01T09:00:00.000Z' })],
+      incidents: [
+        leaveOutFixture(a ?? fail(), { ...late, recordedAt: '2026-06-20T09:00:00.000Z' }),
+        leaveOutFixture(b ?? fail(), { ...late, recordedAt: '2026-07-02T09:00:00.000Z' }),
+      ],
+    });
+    await decidedInTime(db);
+    const found = await findTrialData(db, data.trial.id);
+    return found?.incidents.map(incident => incident.afterKeyOpened) ?? [];
+  };
+  expect(await decided(false)).toEqual([false, true]);
+  expect(await decided(true)).toEqual([true, true]);
 });
 
 describe('before a file is opened', () => {

@@ -10,6 +10,7 @@ import * as regrets from './20261126b-regrets';
 import * as guesses from './20261129-guesses';
 import * as partsAdded from './20261129b-parts-added';
 import * as timeZone from './20261129c-time-zone';
+import * as decidedInTime from './20261129d-decided-in-time';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -29,6 +30,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129-guesses': guesses,
   '20261129b-parts-added': partsAdded,
   '20261129c-time-zone': timeZone,
+  '20261129d-decided-in-time': decidedInTime,
 };
 
 /** Every migration by name, oldest first. */
