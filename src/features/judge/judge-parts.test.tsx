@@ -351,6 +351,16 @@ describe('was the question answered', () => {
   });
 });
 
+test('of days one comes later or sooner, and gives nothing', () => {
+  const days: Analysis = {
+    ...analysis,
+    input: { ...analysis.input, outcome: 'time', better: 'higher' },
+  };
+  render(<AskedComparison question="Later?" agreed={null} analysis={days} printValue={print} />);
+  fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 2' } });
+  expect(screen.getByRole('status')).toHaveTextContent(/feed 1 came .* later than feed 2/);
+});
+
 test('what was agreed on before the start is held by itself, what comes to mind later with all pairs', () => {
   render(
     <AskedComparison

@@ -1,9 +1,10 @@
 'use client';
 import { styled } from 'styled-components';
 import type { Pair } from '@/core/judge/outcomes/judgement';
-import type { AgreedComparison, BetterWay } from '@/core/judge/question/judge-input';
+import type { AgreedComparison, BetterWay, Outcome } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { gapSize } from '@/core/judge/verdict/gap-figures';
+import { GAP_WAYS } from '@/core/judge/verdict/words/size-words';
 import { listed } from '@/core/words/listed';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
@@ -57,6 +58,7 @@ export function AskedComparison({
             ? pairWords(pair, a, {
                 isAgreed,
                 better: input.better,
+                outcome: input.outcome,
                 printSize: value => gapSize(value, input, printValue),
               })
             : 'These two can’t be compared.'}
@@ -71,28 +73,39 @@ export function AskedComparison({
   );
 }
 
+/** What a treatment did, by what is read of it. */
+const VERBS: Readonly<Record<Outcome, string>> = {
+  continuous: 'gave',
+  count: 'gave',
+  proportion: 'gave',
+  ordinal: 'stood',
+  time: 'came',
+};
+
 interface PairContext {
   readonly isAgreed: boolean;
   readonly better: BetterWay;
+  readonly outcome: Outcome;
   readonly printSize: (value: number) => string;
 }
 
 function pairWords(
   pair: Pair,
   first: string,
-  { isAgreed, better, printSize }: PairContext,
+  { isAgreed, better, outcome, printSize }: PairContext,
 ): string {
   if (!pair.estimable) return `This layout can’t compare ${pair.a} and ${pair.b}.`;
   const [a, b, sign] = pair.a === first ? [pair.a, pair.b, 1] : [pair.b, pair.a, -1];
   const gap = sign * pair.difference;
-  const size = `${printSize(gap)} ${gap >= 0 ? 'more' : 'less'}`;
+  const [up, down] = GAP_WAYS[outcome];
+  const size = `${VERBS[outcome]} ${printSize(gap)} ${gap >= 0 ? up : down}`;
   const [ci, p] = isAgreed ? [pair.ci, pair.p] : [pair.ciAdjusted, pair.pAdjusted];
-  if (!ci || p === null) return `${a} gave ${size} than ${b}; how sure that is can’t be told.`;
+  if (!ci || p === null) return `${a} ${size} than ${b}; how sure that is can’t be told.`;
   const ends = ci.map(end => sign * end).sort((x, y) => x - y);
   const [low = 0, high = 0] = ends;
   if (low > 0 || high < 0)
-    return `${gap > 0 === (better === 'higher') ? 'Yes' : `No, ${b} did better`}: ${a} gave ${size} than ${b}, between ${printSize(Math.min(...ends.map(Math.abs)))} and ${printSize(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
-  return `Not settled: ${a} gave ${size} than ${b}; anything from ${printSize(low)} less to ${printSize(high)} more would fit (p ${printP(p)}). That one lifted the other’s level is neither shown nor ruled out.`;
+    return `${gap > 0 === (better === 'higher') ? 'Yes' : `No, ${b} did better`}: ${a} ${size} than ${b}, between ${printSize(Math.min(...ends.map(Math.abs)))} and ${printSize(Math.max(...ends.map(Math.abs)))} (p ${printP(p)}).`;
+  return `Not settled: ${a} ${size} than ${b}; anything from ${printSize(low)} ${down} to ${printSize(high)} ${up} would fit (p ${printP(p)}). That one lifted the other’s level is neither shown nor ruled out.`;
 }
 
 /** Does one factor’s effect depend on the other? From the interaction’s row. */

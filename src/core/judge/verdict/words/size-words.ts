@@ -7,7 +7,7 @@ import { sentenceCase } from '@/core/words/sentence-case';
 import { figure, lowerFirst, percent } from './margin-words';
 
 /** What is said of a gap upwards, and of one downwards. */
-const WAYS: Readonly<Record<Outcome, readonly [up: string, down: string]>> = {
+export const GAP_WAYS: Readonly<Record<Outcome, readonly [up: string, down: string]>> = {
   continuous: ['more', 'less'],
   count: ['more', 'fewer'],
   proportion: ['more', 'fewer'],
@@ -24,7 +24,7 @@ function shownPercent(contrast: EstimableContrast): number | null {
 }
 
 function wayOf(value: number, { outcome }: JudgeInput): string {
-  return WAYS[outcome][value >= 0 ? 0 : 1];
+  return GAP_WAYS[outcome][value >= 0 ? 0 : 1];
 }
 
 /** How large a gap is: `34% more beans`, `25 points more`, `3 days sooner`, `higher in 80 of 100 pairs`. */
@@ -52,7 +52,7 @@ function sizeParts(contrast: EstimableContrast, input: JudgeInput): SizeParts {
     case 'ordinal': {
       const chance = effect?.what === 'chance-of-larger' ? effect.value : null;
       const up = chance === null ? difference >= 0 : chance >= 0.5;
-      const way = WAYS.ordinal[up ? 0 : 1];
+      const way = GAP_WAYS.ordinal[up ? 0 : 1];
       if (chance === null) return plain(`${step(difference)} ${way}`);
       const pairs = Math.round(100 * (up ? chance : 1 - chance));
       return { before: way, link: 'than', after: `in ${pairs} of 100 pairs` };
@@ -152,7 +152,7 @@ export function between(contrast: EstimableContrast, input: JudgeInput): string 
     return `${open} ${from} ${low <= 0 ? 'to' : 'and'} ${to} times ${asMuch(input)}`;
   }
   const say = (value: number): string => sayEnd(Math.abs(value), percentCi !== null, input);
-  const [up, down] = WAYS[input.outcome];
+  const [up, down] = GAP_WAYS[input.outcome];
   const isCalled = isFound(contrast);
   const isNothing = (value: number): boolean => Number.parseFloat(say(value)) === 0;
   const [least, most, way] = low >= 0 ? [low, high, up] : [high, low, down];
