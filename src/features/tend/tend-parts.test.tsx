@@ -351,10 +351,12 @@ test('the view is plain data: it crosses from the server to the page as it is', 
 describe('what nobody ticked in time', () => {
   const late = view({}, '2026-05-30');
 
-  test('can be ticked with its own day, the latest first', async () => {
+  test('can be ticked with its own day, the oldest first, as a paper log has them', async () => {
     const tick = jest.fn().mockResolvedValue(success(true));
     render(<Missed view={late} tick={tick} stateAll={jest.fn()} />);
     await userEvent.click(screen.getByText(/^Not ticked in time: \d+ steps$/));
+    const days = late.missed.map(({ task }) => task.dueOn ?? '');
+    expect(days).toEqual([...days].sort());
     fireEvent.click(screen.getAllByRole('button', { name: 'feed 1 weekly of 15 May: done' })[0]!);
     await waitFor(() => expect(tick).toHaveBeenCalled());
     expect(tick.mock.calls[0][1]).toMatchObject({ nth: 2, doneOn: '2026-05-15' });

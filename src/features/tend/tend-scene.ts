@@ -30,7 +30,7 @@ export interface TendView {
   readonly shelf: readonly Product[];
   readonly care: CarePlan;
   readonly due: DueToday;
-  /** Not ticked while it could be made up for, the latest first. */
+  /** Not ticked while it could be made up for, the oldest first, as a paper log has them. */
   readonly missed: readonly DueTask[];
   /** Of the next weeks; those that wait for a stage last. */
   readonly coming: readonly TrackedTask[];

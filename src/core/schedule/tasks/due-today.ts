@@ -120,7 +120,7 @@ export function dueToday(
   };
 }
 
-/** What nobody ticked while it could be made up for, the latest first: it may have been done all the same. */
+/** What nobody ticked while it could be made up for: it may have been done all the same. */
 export function missedTasks(
   cared: CaredTrial,
   products: readonly Product[],
@@ -131,8 +131,7 @@ export function missedTasks(
     .flatMap(task => {
       const rule = cared.care.rules.find(each => each.id === task.ruleId);
       return rule ? [dueTask(task, rule, cared, products).task] : [];
-    })
-    .sort((a, b) => ((a.task.dueOn ?? '') < (b.task.dueOn ?? '') ? 1 : -1));
+    });
 }
 
 /** A task that is due, with what it takes out of the shed. */
