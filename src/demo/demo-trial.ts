@@ -176,6 +176,7 @@ function demoPick(
     cullReason: null,
     note: '',
     asWritten: `${netG + BOWL_G} g`,
+    by: '',
     supersedes: null,
     isRemoval: false,
   };

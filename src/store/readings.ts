@@ -110,6 +110,7 @@ const COLUMNS = [
   'isRepeat',
   'asWritten',
   'device',
+  'by',
   'supersedes',
   'isRemoval',
 ] as const;

@@ -13,6 +13,7 @@ import {
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
+import { writerName } from '@/features/frame/writer-name';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -121,7 +122,11 @@ function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo'
   const send = ({ csv, roles }: Opened): void =>
     startTransition(async () => {
       setShare(0);
-      const found = await sendImport(view.trialId, { csv, roles, day: view.day }, setShare);
+      const found = await sendImport(
+        view.trialId,
+        { csv, roles, day: view.day, by: writerName() },
+        setShare,
+      );
       setShare(null);
       setAnswer(found);
       if (!('count' in found)) return;

@@ -39,8 +39,8 @@ export function ReadingHistory({ units, unitWord, measures, history }: ReadingHi
           const measure = measures.find(each => each.id === revision.measureId);
           return (
             <li key={revision.id}>
-              {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC, {deviceWords(revision.device)}:{' '}
-              {measure?.name ?? 'a measure'}
+              {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC, {deviceWords(revision.device)}
+              {revision.by === '' ? '' : `, ${revision.by}`}: {measure?.name ?? 'a measure'}
               {revision.subsample === '' ? '' : ` ${revision.subsample}`} of{' '}
               {shortDay(revision.takenOn)},{' '}
               {revision.isRemoval ? 'taken out' : measure ? valueWords(measure, revision) : ''}

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { styled } from 'styled-components';
+import { WriterName } from '@/features/frame/WriterName';
 import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -48,6 +49,7 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
             key={`${view.day} ${view.columns.map(column => column.measureId).join()} ${view.cells.length}`}
             view={view}
           />
+          {view.state === 'locked' && <WriterName />}
           {view.state === 'locked' && <ImportTable view={view} undo={undoImport} />}
           <ReadingHistory
             units={view.units}

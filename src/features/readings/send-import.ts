@@ -25,7 +25,12 @@ export type ImportAnswer =
 /** Sends a file and hears how far it is, line by line. */
 export async function sendImport(
   trialId: string,
-  form: { readonly csv: string; readonly roles: readonly ColumnRole[]; readonly day: string },
+  form: {
+    readonly csv: string;
+    readonly roles: readonly ColumnRole[];
+    readonly day: string;
+    readonly by: string;
+  },
   onProgress: (share: number) => void,
 ): Promise<ImportAnswer> {
   const answer = await fetch(`/api/import/${trialId}`, {

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import { oddnessWords, oddReading } from '@/core/measure/reading/odd-reading';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { writerName } from '@/features/frame/writer-name';
 import { postReadings } from '@/features/walk/outbox/send-outbox';
 import type { DeskColumn, DeskView } from './desk-view';
 
@@ -143,7 +144,7 @@ function entryOf(
   day: string,
 ): { readonly id: string } & Readonly<Record<string, unknown>> {
   const said = text.trim();
-  if (said === '' && currentId !== null) return { id: v7(), removes: currentId };
+  if (said === '' && currentId !== null) return { id: v7(), removes: currentId, by: writerName() };
   return {
     id: v7(),
     unitId,
@@ -153,6 +154,7 @@ function entryOf(
     value: said,
     device: 'a desk',
     supersedes: currentId,
+    by: writerName(),
   };
 }
 

@@ -6,6 +6,7 @@ import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
+import { writerName } from '@/features/frame/writer-name';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
@@ -15,14 +16,14 @@ import type { TendView } from './tend-scene';
 
 interface AdherenceProps {
   readonly view: TendView;
-  readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: (actId: string, by: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** How well the plan was kept, treatment by treatment, and the last steps with a way back. */
 export function Adherence({ view, untick }: AdherenceProps) {
   const { trouble, isPending, run } = useTrialAction();
   const kept = view.adherence.filter(each => each.planned > 0);
-  const back = (actId: string): void => run(() => untick(actId));
+  const back = (actId: string): void => run(() => untick(actId, writerName()));
   if (kept.length === 0 && view.recent.length === 0) return null;
   return (
     <Box aria-label="How it was kept">
@@ -73,6 +74,7 @@ function RecentActs({ view, back, isPending }: RecentActsProps) {
           <span>
             {shortDay(act.on)}: {act.name}
             {act.isSkipped ? ', left out' : ''}
+            {act.by ? `, by ${act.by}` : ''}
             {act.note ? `. ${act.note}` : ''}
           </span>
           {view.trial.state !== 'closed' && (

@@ -10,6 +10,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
+import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -146,6 +147,7 @@ function useStep({ due, today, tick, isLate }: StepProps) {
         codes: form.isSome && form.some.length > 0 ? form.some : null,
         outcome: isLook && !isSkipped ? form.outcome : null,
         note: form.why,
+        by: writerName(),
       }),
     );
   return { ...action, id: id.current, form, field, change, isLook, send };

@@ -5,6 +5,7 @@ import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
+import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -54,7 +55,12 @@ function Statement({ stateAll, count }: StatementProps) {
       <TextField label="Who says that all was given" {...field('by')} />
       <ActionTrouble trouble={trouble} />
       <Acts>
-        <Button isPending={isPending} onPress={() => run(() => stateAll(form))}>
+        <Button
+          isPending={isPending}
+          onPress={() =>
+            run(() => stateAll({ by: form.by.trim() === '' ? writerName() : form.by }))
+          }
+        >
           {count === 1 ? 'It was given as planned' : `All ${count} were given as planned`}
         </Button>
       </Acts>

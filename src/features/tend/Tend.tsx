@@ -8,6 +8,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { shortDay, withShortDays } from '@/features/frame/days';
+import { WriterName } from '@/features/frame/WriterName';
 import { Cautions } from '@/features/shelf/Cautions';
 import { CareSettingsForm } from '@/features/tend/plan/CareSettingsForm';
 import { RuleList } from '@/features/tend/plan/RuleList';
@@ -32,7 +33,7 @@ interface TendProps {
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly stateAll: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lookIntoBottles: () => Promise<DueToday>;
-  readonly untick: (actId: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: (actId: string, by: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly saveRule: (
     ruleId: string | null,
     input: unknown,
@@ -72,6 +73,7 @@ function TendNow({ view, bench, tick, stateAll, lookIntoBottles }: TendProps) {
           <DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} />
         </>
       )}
+      {view.trial.state !== 'closed' && care.rules.length > 0 && <WriterName />}
       {view.trial.state !== 'closed' && <Missed view={view} tick={tick} stateAll={stateAll} />}
       <Weathered view={view} />
       {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}

@@ -122,7 +122,7 @@ test('how it was kept, with a way back', async () => {
   await userEvent
     .setup()
     .click(screen.getByRole('button', { name: 'Take back feed 1 weekly of 1 May' }));
-  expect(untick).toHaveBeenCalledWith(acts[0]?.id);
+  expect(untick).toHaveBeenCalledWith(acts[0]?.id, '');
 });
 
 test('to mix: how much, how strong, and what must never meet', () => {

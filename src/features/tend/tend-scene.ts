@@ -64,6 +64,7 @@ export interface TendView {
   /** The ground of one unit, where it is known. */
   readonly areaM2: number | null;
   readonly recent: readonly {
+    readonly by: string;
     readonly actId: string;
     readonly name: string;
     readonly on: string;

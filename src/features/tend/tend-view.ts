@@ -164,6 +164,7 @@ function recentActs({ acts, rules }: CarePlan): TendView['recent'] {
       on: act.doneOn,
       isSkipped: act.isSkipped,
       note: act.note,
+      by: act.by,
     }));
 }
 

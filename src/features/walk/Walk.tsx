@@ -4,6 +4,7 @@ import { useEffect } from 'react';
 import { styled } from 'styled-components';
 import { readerError } from '@/core/measure/reading/reader-error';
 import { counted } from '@/core/words/plural';
+import { WriterName } from '@/features/frame/WriterName';
 import { Refused } from '@/features/walk/outbox/Refused';
 import { type OutboxState, useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
@@ -38,6 +39,7 @@ export function Walk({ view }: { readonly view: WalkView }) {
       ) : (
         <AtPot walk={walk} view={view} />
       )}
+      <WriterName />
       <HowToWalk walk={walk} view={view} />
     </Page>
   );

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { Outcome } from '@/core/trial/model/pick';
+import { writerName } from '@/features/frame/writer-name';
 import type { Entry } from '@/features/walk/outbox/outbox';
 import type { OutboxState } from '@/features/walk/outbox/use-outbox';
 import { oddWords, typedValue } from './typed-value';
@@ -63,7 +64,7 @@ export function useWalkKeeping({ view, outbox, memory, keep, sheet, here, entry,
   const undo = async (): Promise<void> => {
     const last = undoable.at(-1);
     if (!last) return;
-    await outbox.add({ id: v7(), removes: last.id });
+    await outbox.add({ id: v7(), removes: last.id, by: writerName() });
     keep(withoutValue(memory, last.id));
     setUndoable(undoable.slice(0, -1));
     const at = stops.findIndex(each => each.unitId === last.unitId && each.part === last.part);
@@ -97,6 +98,7 @@ function outboxEntry(
     isRepeat,
     device: device === '' ? deviceName() : device,
     supersedes,
+    by: writerName(),
   };
 }
 

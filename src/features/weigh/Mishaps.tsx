@@ -12,6 +12,7 @@ import {
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
+import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -105,7 +106,7 @@ function MishapForm({ codes, code, today, isKeyOpen, record }: MishapFormProps) 
   const { who, ...rest } = form;
   const submit = (): void =>
     run(
-      () => record({ ...rest, by: who, codes: chosen }),
+      () => record({ ...rest, by: who.trim() === '' ? writerName() : who, codes: chosen }),
       () => {
         change({ why: '' });
         setChosen([]);

@@ -182,7 +182,8 @@ function History({
       <ol>
         {revisions?.map(revision => (
           <li key={revision.id}>
-            {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC: {longDay(revision.pickedOn)},{' '}
+            {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC
+            {revision.by === '' ? '' : `, ${revision.by}`}: {longDay(revision.pickedOn)},{' '}
             {revision.isRemoval ? 'taken out' : pickWords(revision, style)}
             {revision.supersedes && !revision.isRemoval ? ' (in place of an earlier entry)' : ''}
           </li>

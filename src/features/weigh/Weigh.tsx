@@ -19,6 +19,7 @@ import { Bench } from '@/features/bench/Bench';
 import type { UnitLens } from '@/features/bench/bench-lens';
 import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
 import { shortDay } from '@/features/frame/days';
+import { WriterName } from '@/features/frame/WriterName';
 import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft, TwoParts } from '@/ui/Page';
 import { Checked } from './Checked';
@@ -225,6 +226,7 @@ function EntryPart({
           ripeRule={props.ripeRule}
         />
       )}
+      {state !== 'closed' && <WriterName />}
     </EntrySide>
   );
 }

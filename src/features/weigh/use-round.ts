@@ -7,6 +7,7 @@ import type { Result } from '@/core/result';
 import type { Pick } from '@/core/trial/model/pick';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
+import { writerName } from '@/features/frame/writer-name';
 import { useDraft } from '@/ui/use-draft';
 import { useUndoKey } from '@/ui/use-undo-key';
 import { EMPTY_PICK, GREEN_PICK, pickWords, type RoundDraft, readRoundDraft } from './pick-draft';
@@ -18,8 +19,8 @@ type Answer = Promise<Result<Pick, TrialTrouble>>;
 
 export interface RoundActions {
   readonly take: (input: unknown) => Answer;
-  readonly remove: (pickId: string) => Answer;
-  readonly undoRevision: (revisionId: string) => Answer;
+  readonly remove: (pickId: string, by: string) => Answer;
+  readonly undoRevision: (revisionId: string, by: string) => Answer;
 }
 
 type SetTrouble = (trouble: TrialTrouble | undefined) => void;
@@ -102,7 +103,7 @@ export function useRound(plan: RoundPlan) {
     undo,
     canUndo,
     takeOut: async (pick: Pick): Promise<void> => {
-      const answer = await plan.remove(pick.id);
+      const answer = await plan.remove(pick.id, writerName());
       setTrouble(answer.ok ? undefined : answer.trouble);
       if (!answer.ok) return;
       remember({ kind: 'revision', pick: answer.value });
@@ -138,6 +139,7 @@ function pickInput({ id, draft, editing, fields }: FormInHand, round: RoundDraft
     supersedes: editing?.id ?? null,
     pickedOn: round.pickedOn,
     tare: round.tare,
+    by: writerName(),
   };
 }
 
@@ -176,7 +178,9 @@ function useUndo(
     const last = undoable.at(-1);
     if (!last) return;
     setUndoable(undoable.slice(0, -1));
-    const answer = await (last.kind === 'new' ? remove(last.pick.id) : undoRevision(last.pick.id));
+    const answer = await (last.kind === 'new'
+      ? remove(last.pick.id, writerName())
+      : undoRevision(last.pick.id, writerName()));
     setTrouble(answer.ok ? undefined : answer.trouble);
     if (answer.ok) then(last.pick);
   };

@@ -71,6 +71,7 @@ export function entryRows(data: TrialData): readonly (readonly string[])[] {
       'pieces',
       'grade',
       'note',
+      'observer',
     ],
     ...data.picks.map(pick => [
       'pick',
@@ -85,6 +86,7 @@ export function entryRows(data: TrialData): readonly (readonly string[])[] {
       figure(pick.pieces),
       pick.grade,
       pick.note,
+      pick.by,
     ]),
     ...data.readings.map(reading => {
       const measure = measureOf.get(reading.measureId);
@@ -101,6 +103,7 @@ export function entryRows(data: TrialData): readonly (readonly string[])[] {
         '',
         '',
         reading.note,
+        reading.by,
       ];
     }),
   ];

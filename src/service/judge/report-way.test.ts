@@ -69,6 +69,7 @@ async function weighed(isBlind = false, isGuessed = false): Promise<TrialData> {
       grade: 'sound',
       cullReason: null,
       note: i === 0 ? '=HYPERLINK("x")' : '',
+      by: 'Jory',
     });
     if (!taken.ok) throw new Error(JSON.stringify(taken.trouble));
   }
@@ -132,6 +133,10 @@ test('names are left out unless they are asked for', async () => {
   });
   expect(await bodyOf(trial.id, 'json')).not.toContain('Ines Marrow');
   expect(await bodyOf(trial.id, 'json', true)).toContain('Ines Marrow');
+  for (const form of ['json', 'entries'] as const) {
+    expect(await bodyOf(trial.id, form)).not.toContain('Jory');
+    expect(await bodyOf(trial.id, form, true)).toContain('Jory');
+  }
 });
 
 test('a frozen verdict checks out; a correction afterwards stands first in the report and changes nothing else', async () => {

@@ -92,6 +92,8 @@ function frozenFileOf(data: TrialData, frozen: FrozenVerdict): FrozenFile {
 function withoutNames(data: TrialData): TrialData {
   return {
     ...data,
+    picks: data.picks.map(pick => ({ ...pick, by: '' })),
+    readings: data.readings.map(reading => ({ ...reading, by: '' })),
     incidents: data.incidents.map(incident => ({ ...incident, by: '' })),
     amendments: data.amendments.map(amendment => ({ ...amendment, by: '' })),
     predictions: data.predictions.map((prediction, i) => ({

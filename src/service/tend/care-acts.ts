@@ -140,7 +140,11 @@ function tooSoon(
 }
 
 /** Takes a tick back: the step is due again, and the log knows of both. */
-export function undoAct(trialId: string, actId: string): Promise<Result<true, TrialTrouble>> {
+export function undoAct(
+  trialId: string,
+  actId: string,
+  by: string,
+): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'tick taken back';
     const current = data.care.acts.find(act => act.id === actId);
@@ -153,6 +157,7 @@ export function undoAct(trialId: string, actId: string): Promise<Result<true, Tr
         takenAt: instantNow(),
         supersedes: current.id,
         isRemoval: true,
+        by,
       }))
     )
       return refused(what, { kind: 'changed-meanwhile' });

@@ -204,9 +204,9 @@ test('what is due is ticked off once however often it is sent, revised, and take
   ).toMatchObject({ ok: true });
   const [current] = (await dataOf(data.trial.id)).care.acts;
   expect(current).toMatchObject({ isSkipped: true, supersedes: done.id });
-  expect(await undoAct(data.trial.id, current?.id ?? '')).toMatchObject({ ok: true });
+  expect(await undoAct(data.trial.id, current?.id ?? '', 'Ida')).toMatchObject({ ok: true });
   expect((await dataOf(data.trial.id)).care.acts).toEqual([]);
-  expect(await undoAct(data.trial.id, current?.id ?? '')).toMatchObject({ ok: false });
+  expect(await undoAct(data.trial.id, current?.id ?? '', 'Ida')).toMatchObject({ ok: false });
   expect(
     await tickOff(data.trial.id, act(ruleId, 0, { doneOn: addDays(today(), 1) })),
   ).toMatchObject({ ok: false, trouble: { fields: { doneOn: expect.any(String) } } });

@@ -135,7 +135,7 @@ test('each step waits for the one before, and nothing changes after the lock or 
     ok: false,
     trouble: { kind: 'closed' },
   });
-  expect(await removePick(trial.id, pick.id)).toMatchObject({
+  expect(await removePick(trial.id, pick.id, 'Ida')).toMatchObject({
     ok: false,
     trouble: { kind: 'closed' },
   });
@@ -179,7 +179,10 @@ test('a revision supersedes, a second one of the same entry is told of it, and u
   expect(
     await takePick(trial.id, pickForm(units[0]?.id, { gross: '999', supersedes: first.id })),
   ).toMatchObject({ ok: false, trouble: { kind: 'changed-meanwhile' } });
-  expect(await undoRevision(trial.id, second.id)).toMatchObject({ ok: true, value: { netG: 100 } });
+  expect(await undoRevision(trial.id, second.id, 'Ida')).toMatchObject({
+    ok: true,
+    value: { netG: 100 },
+  });
   expect((await dataOf(trial.id)).picks.map(pick => pick.netG)).toEqual([100]);
   expect((await historyOf(units[0]?.id ?? '')).map(pick => pick.netG)).toEqual([100, 200, 100]);
 });
@@ -187,15 +190,25 @@ test('a revision supersedes, a second one of the same entry is told of it, and u
 test('a pick taken out leaves the sums, stays in the history, and can be brought back', async () => {
   const { trial, units } = await locked();
   const pick = await taken(trial.id, pickForm(units[0]?.id));
-  const removal = await removePick(trial.id, pick.id);
+  const removal = await removePick(trial.id, pick.id, 'Ida');
   expect((await dataOf(trial.id)).picks).toEqual([]);
-  expect(await removePick(trial.id, pick.id)).toMatchObject({
+  expect(await removePick(trial.id, pick.id, 'Ida')).toMatchObject({
     ok: false,
     trouble: { kind: 'changed-meanwhile' },
   });
   if (!removal.ok) throw new Error('the pick must go');
-  expect(await undoRevision(trial.id, removal.value.id)).toMatchObject({ ok: true });
+  expect(await undoRevision(trial.id, removal.value.id, 'Ida')).toMatchObject({ ok: true });
   expect((await dataOf(trial.id)).picks.map(standing => standing.netG)).toEqual([100]);
+});
+
+test('who weighed, changed and took out stands with each entry', async () => {
+  const { trial, units } = await locked();
+  const pick = await taken(trial.id, pickForm(units[0]?.id, { by: ' Ida ' }));
+  await taken(trial.id, pickForm(units[0]?.id, { gross: '250', supersedes: pick.id, by: 'Jory' }));
+  const [standing] = (await dataOf(trial.id)).picks;
+  await removePick(trial.id, standing?.id ?? '', 'Kit');
+  const history = await historyOf(units[0]?.id ?? '');
+  expect(history.map(each => each.by)).toEqual(['Kit', 'Jory', 'Ida']);
 });
 
 test('a pot of another trial, a trial that isn’t there, and nonsense are refused', async () => {

@@ -18,13 +18,16 @@ import { addReadings, placesTaken, readingsOfDevice } from '@/store/readings';
 import { findTrial, findWalkData } from '@/store/trials';
 
 const Role = z.union([
-  z.object({ kind: z.enum(['unit', 'day', 'part', 'note', 'measure-name', 'value', 'nothing']) }),
+  z.object({
+    kind: z.enum(['unit', 'day', 'part', 'note', 'by', 'measure-name', 'value', 'nothing']),
+  }),
   z.object({ kind: z.literal('measure'), measureId: z.uuid(), unit: z.string().max(12) }),
 ]);
 const ImportForm = z.object({
   csv: z.string().min(1, 'The file is empty.').max(40_000_000, 'At most 40 MB.'),
   roles: z.array(Role).min(1).max(200),
   day: GardenDay,
+  by: z.string().trim().max(80).default(''),
 });
 
 /** Why a file was not taken: nothing of it is, then. */
@@ -79,6 +82,7 @@ export async function importReadings(
       now: instantNow(),
       day: form.data.day,
       device: deviceOf(importId),
+      by: form.data.by,
       newId,
     });
     if (!read.ok) return failure({ kind: 'rows', rows: read.trouble });

@@ -123,7 +123,11 @@ function waitingOn(
 }
 
 /** Takes a pick out of the sums by a revision that says so: the entry itself stays in the history. */
-export function removePick(trialId: string, pickId: string): Promise<Result<Pick, TrialTrouble>> {
+export function removePick(
+  trialId: string,
+  pickId: string,
+  by: string,
+): Promise<Result<Pick, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'pick taken out';
     const trouble = entryTrouble(data.trial);
@@ -136,6 +140,7 @@ export function removePick(trialId: string, pickId: string): Promise<Result<Pick
       supersedes: current.id,
       isRemoval: true,
       takenAt: instantNow(),
+      by,
     };
     await addPick(db, trialId, removal);
     return { what, subjectId: current.id, result: success(removal) };
@@ -146,6 +151,7 @@ export function removePick(trialId: string, pickId: string): Promise<Result<Pick
 export function undoRevision(
   trialId: string,
   revisionId: string,
+  by: string,
 ): Promise<Result<Pick, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'undone';
@@ -161,6 +167,7 @@ export function undoRevision(
       id: PickId.parse(newId()),
       supersedes: revision.id,
       takenAt: instantNow(),
+      by,
     };
     if (!(await addPick(db, trialId, restored)))
       return refused(what, { kind: 'changed-meanwhile' });

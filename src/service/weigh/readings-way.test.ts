@@ -183,13 +183,15 @@ test('two devices at one pot: the second is told what stands there, and may take
   expect(
     (await readingHistoryOf(data.units[0]?.id ?? '')).map(reading => reading.value).sort(),
   ).toEqual([213, 230, 231]);
-  const removal = { id: v7(), removes: theirs.id };
+  const removal = { id: v7(), removes: theirs.id, by: 'Kit' };
   await takeReadings(data.trial.id, [removal]);
   expect(await takeReadings(data.trial.id, [removal])).toMatchObject({
     ok: true,
     value: [{ result: { ok: true } }],
   });
   expect((await dataOf(data.trial.id)).readings.map(reading => reading.value)).toEqual([230]);
+  const [last] = await readingHistoryOf(data.units[0]?.id ?? '');
+  expect(last).toMatchObject({ isRemoval: true, by: 'Kit' });
 });
 
 test('parts of one pot stand beside each other', async () => {

@@ -110,13 +110,17 @@ async function takeOne(
 }
 
 /** An entry that takes another out again. */
-const Removal = z.object({ id: ReadingId, removes: ReadingId });
+const Removal = z.object({
+  id: ReadingId,
+  removes: ReadingId,
+  by: z.string().trim().max(80).default(''),
+});
 
 /** Takes a reading out of the sums by a revision that says so: the entry itself stays in the history. */
 async function takeOut(
   db: Database,
   trialId: string,
-  { id, removes }: z.infer<typeof Removal>,
+  { id, removes, by }: z.infer<typeof Removal>,
 ): Promise<Result<Reading, TrialTrouble>> {
   const current = await findReading(db, trialId, removes);
   if (!current) return failure({ kind: 'changed-meanwhile' });
@@ -126,6 +130,7 @@ async function takeOut(
     supersedes: current.id,
     isRemoval: true,
     takenAt: instantNow(),
+    by,
   };
   return (await addReading(db, trialId, removal))
     ? success(removal)

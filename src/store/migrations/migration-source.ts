@@ -11,6 +11,7 @@ import * as guesses from './20261129-guesses';
 import * as partsAdded from './20261129b-parts-added';
 import * as timeZone from './20261129c-time-zone';
 import * as decidedInTime from './20261129d-decided-in-time';
+import * as whoWrote from './20261129e-who-wrote';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -31,6 +32,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129b-parts-added': partsAdded,
   '20261129c-time-zone': timeZone,
   '20261129d-decided-in-time': decidedInTime,
+  '20261129e-who-wrote': whoWrote,
 };
 
 /** Every migration by name, oldest first. */

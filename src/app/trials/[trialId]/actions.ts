@@ -14,7 +14,7 @@ import { predict } from '@/service/trial/predict';
 import { recordRegret } from '@/service/trial/regret';
 import { recordMishap } from '@/service/weigh/mishaps';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh/picks';
-import { changing, changingOne } from './changing';
+import { changing, changingOne, writerOf } from './changing';
 
 const Id = z.uuid();
 
@@ -43,12 +43,14 @@ export async function takePickAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => takePick(id, input));
 }
 
-export async function removePickAction(trialId: unknown, pickId: unknown) {
-  return changingOne(trialId, pickId, removePick);
+export async function removePickAction(trialId: unknown, pickId: unknown, by: unknown) {
+  return changingOne(trialId, pickId, (id, pick) => removePick(id, pick, writerOf(by)));
 }
 
-export async function undoRevisionAction(trialId: unknown, revisionId: unknown) {
-  return changingOne(trialId, revisionId, undoRevision);
+export async function undoRevisionAction(trialId: unknown, revisionId: unknown, by: unknown) {
+  return changingOne(trialId, revisionId, (id, revision) =>
+    undoRevision(id, revision, writerOf(by)),
+  );
 }
 
 export async function historyAction(unitId: unknown) {

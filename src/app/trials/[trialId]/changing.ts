@@ -4,6 +4,7 @@ import { failure, type Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 
 const Id = z.uuid();
+const Writer = z.string().trim().max(80).catch('');
 
 /** Makes a change to a trial through a public door: anyone who can reach the site can call it with anything, ids included. */
 export async function changing<Value>(
@@ -15,6 +16,11 @@ export async function changing<Value>(
   const changed = await change(id.data);
   if (changed.ok) revalidatePath('/', 'layout');
   return changed;
+}
+
+/** Who made a change, as a browser says it; empty where it says nothing fit to keep. */
+export function writerOf(said: unknown): string {
+  return Writer.parse(said);
 }
 
 /** The same for something of a trial. */

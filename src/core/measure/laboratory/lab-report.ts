@@ -263,6 +263,7 @@ export function labReadings(
       isRepeat: false,
       asWritten: value.asWritten.slice(0, 80),
       device,
+      by: '',
       supersedes: null,
       isRemoval: false,
     });

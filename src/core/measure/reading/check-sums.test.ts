@@ -18,6 +18,7 @@ const pick = (i: number, changes: Partial<Pick> = {}): Pick => ({
   cullReason: i % 5 === 0 ? 'rot' : null,
   note: '',
   asWritten: '',
+  by: '',
   supersedes: null,
   isRemoval: false,
   ...changes,

@@ -4,6 +4,7 @@ export type ColumnRole =
   | { readonly kind: 'day' }
   | { readonly kind: 'part' }
   | { readonly kind: 'note' }
+  | { readonly kind: 'by' }
   | { readonly kind: 'measure-name' }
   | { readonly kind: 'value' }
   | { readonly kind: 'nothing' }
@@ -15,6 +16,7 @@ const HEADS: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(date|day|datum|taken ?on)$/i, { kind: 'day' }],
   [/^(part|plant|sub-?sample|core|leaf|spot|rep)$/i, { kind: 'part' }],
   [/^(notes?|remarks?|comments?)$/i, { kind: 'note' }],
+  [/^(observer|by|who|read ?by|person)$/i, { kind: 'by' }],
   [/^(measure|variable|trait)$/i, { kind: 'measure-name' }],
   [/^(value|reading|result)$/i, { kind: 'value' }],
 ];
@@ -56,7 +58,7 @@ function plain(name: string): string {
 export function rolesTrouble(roles: readonly ColumnRole[]): string | undefined {
   const count = (kind: ColumnRole['kind']): number =>
     roles.filter(role => role.kind === kind).length;
-  for (const kind of ['unit', 'day', 'part', 'note', 'measure-name', 'value'] as const)
+  for (const kind of ['unit', 'day', 'part', 'note', 'by', 'measure-name', 'value'] as const)
     if (count(kind) > 1) return `Two columns are said to be the ${ROLE_WORDS[kind]}.`;
   if (count('unit') === 0) return 'Say which column holds the codes of the pots.';
   const isLong = count('measure-name') > 0 || count('value') > 0;
@@ -74,6 +76,7 @@ export const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole['kind'], 'measure'>,
   day: 'day',
   part: 'part',
   note: 'note',
+  by: 'who read it',
   'measure-name': 'name of the measure',
   value: 'value',
   nothing: 'nothing',

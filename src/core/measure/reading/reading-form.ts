@@ -27,6 +27,7 @@ export const ReadingForm = z.object({
   note: z.string().trim().max(2000, 'A note has at most 2000 characters.').default(''),
   isRepeat: z.boolean().default(false),
   device: z.string().max(60).default(''),
+  by: z.string().trim().max(80, 'A name has at most 80 characters.').default(''),
   supersedes: ReadingId.nullable().default(null),
 });
 export type ReadingForm = z.input<typeof ReadingForm>;

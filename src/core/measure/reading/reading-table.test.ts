@@ -21,6 +21,7 @@ const context: TableContext = {
   now: '2026-06-30T10:00:00.000Z',
   day: '2026-06-29',
   device: 'a file',
+  by: '',
   newId: () => v7(),
 };
 const [a, b] = data.units.map(unit => unit.code);

@@ -29,6 +29,8 @@ export interface TableContext {
   readonly day: string;
   /** Who brings it, as it stands with every reading. */
   readonly device: string;
+  /** Who read what has no name in its row. */
+  readonly by: string;
   readonly newId: () => string;
 }
 
@@ -38,6 +40,7 @@ interface Place {
   readonly takenOn: string;
   readonly subsample: string;
   readonly note: string;
+  readonly by: string;
 }
 
 const MOST_TROUBLES = 40;
@@ -101,6 +104,7 @@ class TableReader {
       takenOn: cell('day') === '' ? this.context.day : cell('day'),
       subsample: cell('part'),
       note: cell('note'),
+      by: cell('by') || this.context.by,
     };
     this.roles.forEach((role, column) => {
       const written = (row[column] ?? '').trim();
@@ -156,7 +160,12 @@ class TableReader {
     const key = `${place.unitId} ${measure.id} ${place.takenOn} ${place.subsample}`;
     const before = this.#seen.get(key);
     if (!this.#isDay(place.takenOn)) return `“${place.takenOn}” is no day. Write it as 2026-08-03.`;
-    if (place.subsample.length > 40 || place.note.length > 2000 || written.length > 80)
+    if (
+      place.subsample.length > 40 ||
+      place.note.length > 2000 ||
+      place.by.length > 80 ||
+      written.length > 80
+    )
       return 'That is too long.';
     if (before !== undefined) return `Row ${before} has a value for the same pot, day and part.`;
     this.#seen.set(key, at);

@@ -25,6 +25,7 @@ export const PickForm = z.object({
   grade: z.enum(['sound', 'cull']),
   cullReason: CullReason.nullable(),
   note: z.string().max(2000, 'A note has at most 2000 characters.'),
+  by: z.string().trim().max(80, 'A name has at most 80 characters.').default(''),
   /** Whoever typed it says that it is a second pick, the same as one of that day. */
   isSecond: z.boolean().default(false),
 });
@@ -74,6 +75,7 @@ export function readPick(input: unknown, context: PickContext): Result<Pick, Fie
     grade: isCull ? 'cull' : 'sound',
     cullReason: isCull ? form.cullReason : null,
     note: form.note.trim(),
+    by: form.by,
     supersedes: form.supersedes,
     isRemoval: false,
   });

@@ -76,6 +76,7 @@ export const BLANK_READING = {
   isRepeat: false,
   asWritten: '',
   device: '',
+  by: '',
 } as const satisfies Partial<Reading>;
 
 /** A trial in which nothing was done, foretold or changed yet. */

@@ -36,6 +36,8 @@ export const Pick = z
     cullReason: CullReason.nullable(),
     note: Note,
     asWritten: z.string().max(80),
+    /** Who weighed it; empty where it was not said. */
+    by: z.string().max(80).default(''),
     supersedes: PickId.nullable(),
     isRemoval: z.boolean(),
   })

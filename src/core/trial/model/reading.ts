@@ -24,6 +24,8 @@ export const Reading = z
     asWritten: z.string().max(80).default(''),
     /** What it was read with or typed on, as it calls itself. */
     device: z.string().max(60).default(''),
+    /** Who read it; empty where it was not said. */
+    by: z.string().max(80).default(''),
     supersedes: ReadingId.nullable(),
     isRemoval: z.boolean(),
   })

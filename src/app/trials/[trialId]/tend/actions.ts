@@ -5,7 +5,7 @@ import { stateAllAsPlanned } from '@/service/tend/as-planned';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from '@/service/tend/care';
 import { logCare, tickOff, undoAct } from '@/service/tend/care-acts';
 import { lookIntoBottles } from '@/service/tend/today';
-import { changing, changingOne } from '../changing';
+import { changing, changingOne, writerOf } from '../changing';
 
 export async function saveCareRuleAction(
   trialId: unknown,
@@ -50,6 +50,6 @@ export async function lookIntoBottlesAction() {
   return lookIntoBottles();
 }
 
-export async function untickAction(trialId: unknown, actId: unknown) {
-  return changingOne(trialId, actId, undoAct);
+export async function untickAction(trialId: unknown, actId: unknown, by: unknown) {
+  return changingOne(trialId, actId, (id, act) => undoAct(id, act, writerOf(by)));
 }
