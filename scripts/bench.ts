@@ -291,6 +291,7 @@ async function fillGarden(): Promise<readonly string[]> {
   const trials = Array.from({ length: 20 }, (_, i) => {
     const script: DemoScript = {
       question: `Question ${i + 1}?`,
+      act: 'feed',
       crop: 'beans',
       picked: 'beans',
       unitWord: 'pot',
@@ -369,6 +370,7 @@ function tendedTrials(): readonly TrialData[] {
   return Array.from({ length: 50 }, (_, i) => {
     const script: DemoScript = {
       question: `Tended ${i + 1}?`,
+      act: 'feed',
       crop: 'beans',
       picked: 'beans',
       unitWord: 'pot',

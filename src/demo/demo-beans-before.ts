@@ -12,6 +12,7 @@ export function beansBefore(today: string, gardenId: GardenId, dice: SeasonDice)
     demoTrial(
       {
         question: 'Does Heronsgill feed help dwarf beans?',
+        act: 'feed',
         crop: 'dwarf beans',
         picked: 'beans',
         unitWord: 'pot',

@@ -160,6 +160,7 @@ function endReads(height: OfUnit, roots: OfUnit): readonly ReadScript[] {
 const level = (feed: string, effect: number) => ({ name: feed, levels: { feed }, effect });
 const BEANS: Omit<DemoScript, 'startsOn'> = {
   question: 'Do three feeds help dwarf beans?',
+  act: 'feed',
   crop: 'dwarf beans',
   picked: 'beans',
   unitWord: 'pot',

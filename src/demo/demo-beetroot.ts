@@ -34,6 +34,7 @@ export function beetroot(today: string, gardenId: GardenId, dice: SeasonDice): T
   const data = demoTrial(
     {
       question: 'How deep must leaf-mould lie under beetroot?',
+      act: 'amendment',
       crop: 'beetroot',
       picked: 'beetroot',
       unitWord: 'box',

@@ -12,6 +12,7 @@ const SLUG_TRIAL_DAYS = 45;
 const remedy = (name: string, effect: number) => ({ name, levels: { remedy: name }, effect });
 const LETTUCES: Omit<DemoScript, 'startsOn'> = {
   question: 'What keeps slugs off lettuce?',
+  act: 'remedy',
   crop: 'lettuce',
   picked: 'lettuce',
   unitWord: 'pot',

@@ -121,6 +121,7 @@ export function strawberries(today: string, gardenId: GardenId, dice: SeasonDice
   });
   const script: DemoScript = {
     question: 'Bark or loam in the troughs, and does either want feeding?',
+    act: 'mix',
     crop: 'strawberries',
     picked: 'strawberries',
     unitWord: 'trough',

@@ -1,4 +1,4 @@
-import { USUAL_RULES } from '@/core/design/question/question-shape';
+import { type Act, USUAL_RULES } from '@/core/design/question/question-shape';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import type { BenchPlan } from '@/core/design/site/bench-request';
 import { harvestMeasures } from '@/core/measure/library/harvest-measures';
@@ -19,6 +19,8 @@ import type { SeasonDice } from './seeded-season';
 /** A made-up trial: what it asks, how it is laid out, and how its pots really behave. */
 export interface DemoScript {
   readonly question: string;
+  /** What kind of thing is compared. */
+  readonly act: Act;
   readonly crop: string;
   readonly picked: string;
   readonly unitWord: string;
@@ -82,7 +84,7 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       closedAt: null,
       keyOpenedAt: null,
       ...BLANK_TRIAL,
-      rules: USUAL_RULES,
+      rules: { ...USUAL_RULES, act: script.act },
     },
     factors: script.factors,
     treatments,

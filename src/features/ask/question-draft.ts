@@ -24,7 +24,7 @@ export function emptyQuestion(today: string, pattern?: QuestionPattern): Questio
     factors: [],
     emptyCells: [],
     series: { name: '', unit: '', doses: '' },
-    act: 'feed',
+    act: 'method',
     pattern: pattern?.id ?? '',
     summary: 'sound-weight',
     mainKey: '',

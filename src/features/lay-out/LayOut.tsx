@@ -95,7 +95,9 @@ export function LayOut(props: LayOutProps) {
     () => (request.ok ? { ...question, request: request.value, treatments, unitWord } : null),
     [request, question, treatments, unitWord],
   );
-  const isTyping = !isLocked && JSON.stringify(form) !== JSON.stringify(saved);
+  // What was dealt may be put down in other words than it was typed in.
+  const [dealt, setDealt] = useState(saved);
+  const isTyping = !isLocked && !isSame(form, dealt) && !isSame(form, saved);
   const draft = useMemo(
     () => (request.ok && isTyping ? draftDeal(undealt, request.value) : null),
     [request, isTyping, undealt],
@@ -131,7 +133,12 @@ export function LayOut(props: LayOutProps) {
             request={request}
             change={changes => setForm({ ...form, ...changes })}
             trouble={trouble}
-            act={work => run(work, () => setKeyBench(null))}
+            act={work =>
+              run(work, () => {
+                setKeyBench(null);
+                setDealt(form);
+              })
+            }
             isPending={isPending}
           />
         )}
@@ -140,6 +147,8 @@ export function LayOut(props: LayOutProps) {
     </TwoParts>
   );
 }
+
+const isSame = (a: BenchDraft, b: BenchDraft): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 interface PlanChecksProps extends LayOutProps {
   readonly isTyping: boolean;

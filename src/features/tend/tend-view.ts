@@ -1,3 +1,4 @@
+import { feedingAsked } from '@/core/design/question/compared-act';
 import { equaliseRates } from '@/core/materials/dose/equalise-rates';
 import { heldByMix, ledgerFlags, nutrientLedger } from '@/core/materials/ledger/nutrient-ledger';
 import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
@@ -22,7 +23,7 @@ import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TendScene, TendView } from './tend-scene';
-import { ahead, asksKind, leachedBy, thirstOf, tooOften, waterOf } from './tend-warnings';
+import { ahead, leachedBy, thirstOf, tooOften, waterOf } from './tend-warnings';
 
 const COMING_DAYS = 21;
 const RECENT = 8;
@@ -120,7 +121,7 @@ function ledgerOf(
     planned,
     done: nutrientLedger({ ...input, by: soFar }, 'done'),
     base,
-    flags: ledgerFlags(planned, base, asksKind(data)),
+    flags: ledgerFlags(planned, base, feedingAsked(data)),
   };
 }
 

@@ -94,12 +94,3 @@ export function thirstOf(
     isCropKnown: factors !== undefined,
   };
 }
-
-/** Whether the question is which kind, not how much: then unequal amounts spoil it. */
-export function asksKind({ trial, treatments }: TrialData): boolean {
-  const act = comparedAct(trial);
-  return (
-    (act === 'feed' || act === 'amendment') &&
-    treatments.every(treatment => treatment.dose === null)
-  );
-}

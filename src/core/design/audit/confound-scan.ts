@@ -1,35 +1,36 @@
-import { centresOf } from '@/core/design/site/site-bias';
-import { fitLinearModel, indicatorColumns, type ModelTerm } from '@/core/stats/linear/linear-model';
+import {
+  fitLinearModel,
+  indicatorColumns,
+  type ModelTerm,
+  orthonormalBasis,
+} from '@/core/stats/linear/linear-model';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import { BED, planColumns } from './plan-columns';
 
 /** Two columns of a plan that go together, so that one can stand for the other. */
 export interface Confound {
   readonly what: 'treatment' | string;
   readonly with: string;
-  /** `wholly`: one can be read off the other. `partly`: more than a fair deal usually gives. */
-  readonly how: 'wholly' | 'partly';
+  /**
+   * `wholly`: one can be read off the other. `arms`: some treatments can't be told from the control any more, once the column is
+   * allowed for. `partly`: more than a fair deal usually gives.
+   */
+  readonly how: 'wholly' | 'arms' | 'partly';
+  /** The treatments (or levels) of which that holds, and what they are compared with; empty where it holds of all, or of none. */
+  readonly arms: readonly string[];
+  readonly reference: string;
   /** Of the F test that the column differs between treatments, blocks allowed for; null where nothing is left to test by. */
   readonly p: number | null;
 }
 
-const BED = 'the bed'; // goes with the factor that was dealt to whole beds, by plan
-
-/** A column of the plan: a number or a name for every unit. */
-type Column =
-  | { readonly name: string; readonly kind: 'number'; readonly values: readonly (number | null)[] }
-  | { readonly name: string; readonly kind: 'name'; readonly values: readonly (string | null)[] };
-
 // Nine deals in ten pass each column by chance; what is said is “worth knowing”, not a verdict.
 const NOTICEABLE = 0.1;
 
-/**
- * Looks at every factor beside every other column of the plan and of what was done: place along and across, edge, order,
- * block, bed, start size, day and order of reading, and whatever else was said to differ: variety, container, batch, tool, person.
- */
+/** Looks at every factor beside every other column of the plan and of what was done. */
 export function confoundScan(data: TrialData): readonly Confound[] {
   if (data.units.length === 0) return [];
   const blocks = blockTerms(data);
-  const columns = columnsOf(data);
+  const columns = planColumns(data);
   return factorColumns(data).flatMap(factor =>
     columns
       .filter(column => column.name !== BED || factor.name !== data.layout?.wholeFactor)
@@ -37,24 +38,33 @@ export function confoundScan(data: TrialData): readonly Confound[] {
         const found =
           column.kind === 'number'
             ? numberBeside(factor.labels, column.values, blocks)
-            : nameBeside(factor.labels, column.values, blocks);
-        return found ? [{ what: factor.name, with: column.name, ...found }] : [];
+            : nameBeside(factor, column.values, blocks);
+        const { name: what, reference } = factor;
+        return found ? [{ what, with: column.name, reference, arms: [], ...found }] : [];
       }),
   );
 }
 
-function factorColumns(
-  data: TrialData,
-): readonly { readonly name: string; readonly labels: readonly string[] }[] {
+/** A factor's level at each unit, and the level that the others are held against. */
+interface FactorColumn {
+  readonly name: string;
+  readonly labels: readonly string[];
+  readonly reference: string;
+}
+
+function factorColumns(data: TrialData): readonly FactorColumn[] {
   const treatmentOf = new Map(data.treatments.map(treatment => [treatment.id, treatment]));
   const treatment = {
     name: 'treatment',
     labels: data.units.map(unit => treatmentOf.get(unit.treatmentId)?.name ?? ''),
+    reference:
+      (data.treatments.find(each => each.role === 'control') ?? data.treatments[0])?.name ?? '',
   };
   if (data.factors.length < 2) return [treatment];
   return data.factors.map(factor => ({
     name: factor.name,
     labels: data.units.map(unit => treatmentOf.get(unit.treatmentId)?.levels[factor.name] ?? ''),
+    reference: factor.levels[0] ?? '',
   }));
 }
 
@@ -73,72 +83,6 @@ function blockTerms(data: TrialData): readonly ModelTerm[] {
       data.units.map(unit => String(unit.column)),
     ),
   ];
-}
-
-function columnsOf(data: TrialData): readonly Column[] {
-  const at = centresOf(data);
-  const middle = (values: readonly number[]): number =>
-    (Math.min(...values) + Math.max(...values)) / 2;
-  const [xs, ys] = [at.map(place => place.x), at.map(place => place.y)];
-  const firstPicks = data.units.map(
-    unit =>
-      data.picks
-        .filter(pick => pick.unitId === unit.id)
-        .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1))[0],
-  );
-  const lastDay = data.picks
-    .map(pick => pick.pickedOn)
-    .sort()
-    .at(-1);
-  const order = data.picks
-    .filter(pick => pick.pickedOn === lastDay)
-    .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1))
-    .map(pick => pick.unitId);
-  return [
-    { name: 'the place along the bench', kind: 'number', values: xs },
-    { name: 'the place across the bench', kind: 'number', values: ys },
-    {
-      name: 'nearness to the edge',
-      kind: 'number',
-      values: at.map(place =>
-        Math.max(Math.abs(place.x - middle(xs)), Math.abs(place.y - middle(ys))),
-      ),
-    },
-    {
-      name: 'the order of the round',
-      kind: 'number',
-      values: data.units.map(unit => unit.position),
-    },
-    { name: 'the number of the plant', kind: 'number', values: data.units.map(unit => unit.plant) },
-    { name: 'start size', kind: 'number', values: data.units.map(unit => unit.startSize) },
-    {
-      name: 'the day of the first pick',
-      kind: 'number',
-      values: firstPicks.map(pick => (pick ? Date.parse(pick.pickedOn) / 86_400_000 : null)),
-    },
-    {
-      name: 'the order of the last round',
-      kind: 'number',
-      values: data.units.map(unit => {
-        const place = order.indexOf(unit.id);
-        return place < 0 ? null : place;
-      }),
-    },
-    { name: 'the block', kind: 'name', values: data.units.map(unit => unit.blockId) },
-    { name: BED, kind: 'name', values: data.units.map(unit => unit.wholePlot) },
-    ...traitNames(data).map(
-      (name): Column => ({
-        name,
-        kind: 'name',
-        values: data.units.map(unit => unit.traits[name] ?? ''),
-      }),
-    ),
-  ];
-}
-
-/** What else was said to differ between units. */
-export function traitNames({ units }: TrialData): readonly string[] {
-  return [...new Set(units.flatMap(unit => Object.keys(unit.traits)))];
 }
 
 function numberBeside(
@@ -196,10 +140,10 @@ function isReadOff(
 
 /** A name that goes with one level only can be mistaken for it: all mulched plots in one bed, all fed tubs from one batch. */
 function nameBeside(
-  labels: readonly string[],
+  { labels, reference }: FactorColumn,
   values: readonly (string | null)[],
   blocks: readonly ModelTerm[],
-): Pick<Confound, 'how' | 'p'> | undefined {
+): Pick<Confound, 'how' | 'p' | 'arms'> | undefined {
   const names = [...new Set(values)];
   if (
     names.length < 2 ||
@@ -209,7 +153,9 @@ function nameBeside(
   )
     return undefined;
   if (names.every(each => new Set(labels.filter((_, i) => values[i] === each)).size === 1))
-    return { how: 'wholly', p: null };
+    return { how: 'wholly', p: null, arms: [] };
+  const arms = armsLost(labels, reference, indicatorsOf(values), blocks);
+  if (arms.length > 0) return { how: 'arms', p: null, arms };
   const found = names.flatMap(
     each =>
       numberBeside(
@@ -219,5 +165,37 @@ function nameBeside(
       ) ?? [],
   );
   const least = Math.min(...found.map(each => (each.p ?? 0) * names.length)); // each name is a try of its own
-  return found.length > 0 && least < NOTICEABLE ? { how: 'partly', p: least } : undefined;
+  return found.length > 0 && least < NOTICEABLE ? { how: 'partly', p: least, arms: [] } : undefined;
+}
+
+function indicatorsOf(values: readonly (string | null)[]): readonly (readonly number[])[] {
+  const labels = values.map(value => value ?? '');
+  return indicatorColumns(labels, [...new Set(labels)]);
+}
+
+/** Levels whose difference from the reference can be estimated in this plan, but no more once the column is allowed for. */
+function armsLost(
+  labels: readonly string[],
+  reference: string,
+  column: readonly (readonly number[])[],
+  blocks: readonly ModelTerm[],
+): readonly string[] {
+  const inBlocks = blocks.flatMap(term => term.columns);
+  const beside = [...inBlocks, ...column];
+  const levels = [reference, ...new Set(labels.filter(label => label !== reference))];
+  const own = (level: string): readonly number[] => labels.map(label => Number(label === level));
+  return levels.slice(1).filter(level => {
+    const others = levels
+      .slice(1)
+      .filter(other => other !== level)
+      .map(own);
+    return (
+      isNew(own(level), [...inBlocks, ...others]) && !isNew(own(level), [...beside, ...others])
+    );
+  });
+}
+
+/** Whether a column adds something to an intercept and those beside it. */
+function isNew(column: readonly number[], beside: readonly (readonly number[])[]): boolean {
+  return orthonormalBasis(column.length, [...beside, column]).columns.at(-1)?.vector !== -1;
 }

@@ -338,6 +338,8 @@ test('in a square, treatments that share the edge unevenly lean on it, but do no
     with: 'nearness to the edge',
     how: 'partly',
     p: null,
+    arms: [],
+    reference: square.treatments[0]?.name,
   });
 });
 

@@ -2,6 +2,7 @@ import { comparedAct } from '@/core/design/question/compared-act';
 import { daysBetween } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { pluralOf } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
 import {
   type AuditFinding,
   type AuditGrade,
@@ -10,7 +11,8 @@ import {
   note,
   spoils,
 } from './audit-view';
-import { confoundScan } from './confound-scan';
+import { type Confound, confoundScan } from './confound-scan';
+import { confoundWords } from './confound-words';
 import { LAYOUT_CHECKS } from './layout-checks';
 import { QUESTION_CHECKS } from './question-checks';
 import { REPLICATION_CHECKS } from './replication-checks';
@@ -55,28 +57,23 @@ export function fairnessAudit(data: TrialData, seen: number | null): readonly Au
 const GRADES: readonly AuditGrade[] = ['spoils', 'weakens', 'note'];
 
 function confounded(data: TrialData): readonly AuditFinding[] {
-  return confoundScan(data).map(
-    (found): AuditFinding =>
-      found.how === 'wholly'
-        ? {
-            code: 'confounded',
-            ...spoils(
-              `${capital(found.what)} and ${found.with} go together wholly.`,
-              'A difference may be the one’s doing or the other’s: nothing here can tell.',
-              data.trial.state === 'planned' ? 'Deal again, within blocks.' : '',
-            ),
-          }
-        : {
-            code: 'leans',
-            ...note(
-              `${capital(found.what)} leans on ${found.with}${found.p === null ? '' : ` (p ${found.p < 0.001 ? '< 0.001' : found.p.toFixed(3)})`}.`,
-              'By chance one column in ten does. If that column matters, the sums are off by its share.',
-              data.trial.state === 'planned' ? 'Block by it, or take it as it came.' : '',
-            ),
-          },
-  );
+  return confoundScan(data).map((found): AuditFinding => {
+    if (found.how === 'partly') return { code: 'leans', ...leaning(found, data) };
+    return {
+      code: 'confounded',
+      ...spoils(
+        `${confoundWords(found, data)}.`,
+        'A difference may be the one’s doing or the other’s: nothing here can tell.',
+        data.trial.state === 'planned' ? 'Deal again, within blocks.' : '',
+      ),
+    };
+  });
 }
 
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
+function leaning({ what, with: column, p }: Confound, { trial }: TrialData) {
+  return note(
+    `${sentenceCase(what)} leans on ${column}${p === null ? '' : ` (p ${p < 0.001 ? '< 0.001' : p.toFixed(3)})`}.`,
+    'By chance one column in ten does. If that column matters, the sums are off by its share.',
+    trial.state === 'planned' ? 'Block by it, or take it as it came.' : '',
+  );
 }

@@ -1,5 +1,5 @@
 import { dealPlanOf } from '@/core/design/layouts/deal-plan';
-import type { Act } from '@/core/design/question/question-shape';
+import { feedingAsked } from '@/core/design/question/compared-act';
 import { judgedAfter, windowTrouble } from '@/core/materials/label/mode-of-action';
 import {
   heldByMix,
@@ -149,21 +149,21 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
       'A control that is fed or sprayed at last is no control from that day on.',
       data.trial.state === 'planned' ? 'Write it under Ask before the lock.' : '',
     ),
-  'unequal-amounts': ({ data, act }) => {
-    const flag = feedFlags(data, act).find(each => each.code === 'differs-in-amount');
+  'unequal-amounts': ({ data }) => {
+    const flag = feedFlags(data).find(each => each.code === 'differs-in-amount');
     return (
       flag !== undefined &&
       weakens(
         flag.says,
-        'Kind and amount can’t be told apart then.',
+        'What is asked about and how much was fed can’t be told apart then.',
         data.trial.state === 'planned'
           ? 'Make it fair under Tend, or ask which product as sold does better.'
           : 'Say “as sold”, not “this kind”.',
       )
     );
   },
-  'base-hides': ({ data, act }) => {
-    const flag = feedFlags(data, act).find(each => each.code === 'base-hides');
+  'base-hides': ({ data }) => {
+    const flag = feedFlags(data).find(each => each.code === 'base-hides');
     return (
       flag !== undefined &&
       weakens(
@@ -222,7 +222,7 @@ function lastKnownDay({ trial, care, picks }: TrialData): string {
   return trial.state === 'closed' ? trial.endsOn : (days.at(-1) ?? trial.startsOn);
 }
 
-function feedFlags(data: TrialData, act: Act): readonly LedgerFlag[] {
+function feedFlags(data: TrialData): readonly LedgerFlag[] {
   const { care, treatments, products, places, units } = data;
   const unit = unitMeasuresOf(
     places.find(place => place.id === units[0]?.placeId),
@@ -245,10 +245,5 @@ function feedFlags(data: TrialData, act: Act): readonly LedgerFlag[] {
     care.settings.mixMl !== null && care.settings.mixNMgPerL !== null
       ? heldByMix({ n: care.settings.mixNMgPerL }, care.settings.mixMl)
       : {};
-  return ledgerFlags(
-    accounts,
-    base,
-    (act === 'feed' || act === 'amendment') &&
-      treatments.every(treatment => treatment.dose === null),
-  );
+  return ledgerFlags(accounts, base, feedingAsked(data));
 }

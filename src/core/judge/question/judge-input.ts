@@ -49,6 +49,8 @@ export interface JudgeInput extends DesignInput {
   readonly doses?: Readonly<Record<string, number>> | undefined;
   /** How much of what was planned for a treatment is on record, by treatment; of those that had something planned. */
   readonly given?: Readonly<Record<string, GivenShare>> | undefined;
+  /** What this trial can't tell apart: a treatment and a batch, a water, a person; each in words, without a full stop. */
+  readonly confounded?: readonly string[] | undefined;
   /** Random deals where there are too many to look at all; 0 leaves the shuffle test out. */
   readonly shuffles: number;
   readonly seed: number;

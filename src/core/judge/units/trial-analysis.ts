@@ -1,3 +1,4 @@
+import { inseparable } from '@/core/design/audit/confound-words';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-input';
 import { centresOf } from '@/core/design/site/site-bias';
@@ -129,6 +130,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     seed: spec.seed,
     isDeclared: measure.isMain,
     given: givenShares(data),
+    confounded: inseparable(data),
     priorCv: spec.priorCv,
   };
   return withDoses(input, doses);

@@ -106,6 +106,7 @@ const LATER: ReadonlySet<string> = new Set([
   'came',
   'doses',
   'given',
+  'confounded',
   'trend',
   'levelsOff',
 ]);

@@ -14,7 +14,7 @@ import {
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
-import { heldByMix, ledgerFlags, nutrientLedger } from './nutrient-ledger';
+import { type FeedingAsked, heldByMix, ledgerFlags, nutrientLedger } from './nutrient-ledger';
 import { releasedShare } from './release';
 
 const { treatments, units } = trialFixture({ treatments: 3 });
@@ -128,11 +128,11 @@ test('as done counts what was really given', () => {
 test('feeds that differ in amount, a rich mix, and gaps are told; a question of how much is not', () => {
   const rules = [feeding(first.id, tide, 20, 20), feeding(second.id, bone, 30, 30)];
   const accounts = nutrientLedger(ledger(rules, [tide, bone]), 'planned');
-  const codes = (base: number, asksKind: boolean) =>
-    ledgerFlags(accounts, { n: base }, asksKind).map(flag => flag.code);
-  expect(codes(0, true)).toEqual(['differs-in-amount']);
-  expect(codes(0, false)).toEqual([]);
-  expect(codes(100, false)).toEqual(['base-hides']);
+  const codes = (base: number, asked: FeedingAsked) =>
+    ledgerFlags(accounts, { n: base }, asked).map(flag => flag.code);
+  expect(codes(0, 'which')).toEqual(['differs-in-amount']);
+  expect(codes(0, 'how-much')).toEqual([]);
+  expect(codes(100, 'comes-along')).toEqual(['base-hides']);
   expect(heldByMix({ n: 200 }, 10_000).n).toBeCloseTo(2, 12);
 });
 
@@ -277,7 +277,7 @@ describe('slow feeds', () => {
     const [, account] = nutrientLedger(ledger([once], [slow]), 'planned');
     expect(account?.nutrients.n).toBeCloseTo(30 * 0.05, 9);
     expect(account?.released.n).toBeCloseTo((30 * 0.05 * 123) / (5 * 30.4), 9);
-    expect(ledgerFlags([account!], {}, false).map(flag => flag.code)).toEqual(['still-held']);
+    expect(ledgerFlags([account!], {}, 'how-much').map(flag => flag.code)).toEqual(['still-held']);
   });
   test('never give more than they hold, nor less as days go by', () => {
     fc.assert(
@@ -382,4 +382,21 @@ test.each([
     minutes: 0,
   };
   expect(shoppingList([account], [heavy], () => 8)[0]?.packs).toBe(packs);
+});
+
+test('where feeding is not asked about, a feed that one arm gets beside the rest is told', () => {
+  const accounts = nutrientLedger(
+    ledger([feeding(first.id, tide, 20, 20), feeding(second.id, bone, 30, 30)], [tide, bone]),
+    'planned',
+  );
+  const [none, byTide, byBone] = accounts;
+  const sayings = (of: typeof accounts) => ledgerFlags(of, {}, 'not-asked').map(flag => flag.says);
+  const grams = (byBone?.nutrients.n ?? 0).toFixed(1);
+  expect(sayings(accounts)).toEqual([
+    `The question is not about feeding, but ${byBone?.name} is given ${grams} g of nitrogen, ${none?.name} none. What wins may be the feed.`,
+  ]);
+  expect(sayings([byTide!, byBone!])[0]).toMatch(
+    /^The question is not about feeding, but .* gives \d+\.\d times the nitrogen of /,
+  );
+  expect(sayings([byBone!, byBone!])).toEqual([]);
 });

@@ -205,23 +205,18 @@ export interface LedgerFlag {
 
 const ALIKE = 0.1; // treatments within a tenth of each other's nitrogen count as fed alike
 
-/** @param base what the mix itself gives a unit over the season; @param asksKind whether the question is which kind of feed, not how much */
+/** What feeding is to a question: which kind is asked, or how much; part of what is compared; or nothing that it asks for. */
+export type FeedingAsked = 'which' | 'how-much' | 'comes-along' | 'not-asked';
+
+/** @param base what the mix itself gives a unit over the season */
 export function ledgerFlags(
   accounts: readonly LedgerAccount[],
   base: NutrientAmounts,
-  asksKind: boolean,
+  asked: FeedingAsked,
 ): readonly LedgerFlag[] {
   const fed = accounts.filter(account => (account.nutrients.n ?? 0) > 0);
-  const amounts = fed.map(account => account.nutrients.n ?? 0);
-  const [least, most] = [Math.min(...amounts), Math.max(...amounts)];
-  const leastName = fed.find(account => account.nutrients.n === least)?.name;
-  const mostName = fed.find(account => account.nutrients.n === most)?.name;
-  const flags: LedgerFlag[] = [];
-  if (asksKind && fed.length > 1 && most > least * (1 + ALIKE))
-    flags.push({
-      code: 'differs-in-amount',
-      says: `The question is which kind of feed, but ${mostName} gives ${(most / least).toFixed(1)} times the nitrogen of ${leastName}. What wins may be the amount.`,
-    });
+  const most = Math.max(...fed.map(account => account.nutrients.n ?? 0));
+  const flags: LedgerFlag[] = [...amountFlag(asked === 'not-asked' ? accounts : fed, asked)];
   const slow = fed.filter(
     account => (account.released.n ?? 0) < (account.nutrients.n ?? 0) * (1 - ALIKE),
   );
@@ -244,6 +239,37 @@ export function ledgerFlags(
         .join(', ')}: a product’s analysis or density is missing, so this is the least it gives.`,
     });
   return flags;
+}
+
+/** Where which kind is asked, the fed ones are to get alike; where feeding is not asked about, all are. */
+function amountFlag(
+  compared: readonly LedgerAccount[],
+  asked: FeedingAsked,
+): readonly LedgerFlag[] {
+  const sorted = [...compared].sort((a, b) => (a.nutrients.n ?? 0) - (b.nutrients.n ?? 0));
+  const [least, most] = [sorted[0], sorted.at(-1)];
+  const [low, high] = [least?.nutrients.n ?? 0, most?.nutrients.n ?? 0];
+  if (!least || !most || high <= low * (1 + ALIKE)) return [];
+  const more = `${most.name} gives ${(high / low).toFixed(1)} times the nitrogen of ${least.name}`;
+  switch (asked) {
+    case 'which':
+      return [
+        {
+          code: 'differs-in-amount',
+          says: `The question is which kind of feed, but ${more}. What wins may be the amount.`,
+        },
+      ];
+    case 'not-asked':
+      return [
+        {
+          code: 'differs-in-amount',
+          says: `The question is not about feeding, but ${low > 0 ? more : `${most.name} is given ${high.toFixed(1)} g of nitrogen, ${least.name} none`}. What wins may be the feed.`,
+        },
+      ];
+    case 'how-much':
+    case 'comes-along':
+      return [];
+  }
 }
 
 /** What a bought mix gives by itself, and until when. Weeks: common practice, no source. */
