@@ -3,6 +3,7 @@ import {
   CareAct,
   CarePlan,
   CareSettings,
+  mergedParts,
   NO_CARE,
   type TaskDone,
 } from '@/core/trial/model/care-plan';
@@ -117,7 +118,7 @@ export async function doneTasksOf(
       isSkipped: Boolean(row.isSkipped),
       unitIds: row.unitIds === null ? null : UnitIds.parse(unitsOf(row.unitIds)),
     });
-  return done;
+  return new Map([...done].map(([trialId, parts]) => [trialId, mergedParts(parts)]));
 }
 
 /** Puts down what of the plan has changed. */
@@ -150,6 +151,15 @@ export async function putCareRule(
 
 export async function deleteCareRule(db: Database, trialId: string, id: string): Promise<void> {
   await db('careRules').where({ trialId, id }).delete();
+}
+
+export async function findCareAct(
+  db: Database,
+  trialId: string,
+  id: string,
+): Promise<CareAct | undefined> {
+  const row: unknown = await db('careActs').where({ id, trialId }).first();
+  return row === undefined ? undefined : actOf(row);
 }
 
 /** `false` where what it supersedes was revised meanwhile. */

@@ -11,7 +11,12 @@ import { trialsOf } from './trials';
 
 type Row = Readonly<Record<string, unknown>>;
 
-const Unit = ExperimentalUnit.unwrap().pick({ code: true, treatmentId: true, position: true });
+const Unit = ExperimentalUnit.unwrap().pick({
+  id: true,
+  code: true,
+  treatmentId: true,
+  position: true,
+});
 const Stand = z.object({
   shape: z.enum(['round', 'square']),
   widthMm: z.number(),

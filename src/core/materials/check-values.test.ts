@@ -572,6 +572,8 @@ const rule = (id: string, changes: Partial<CareRule>): CareRule => ({
   until: null,
   material: null,
   washedOffByMm: null,
+  runsByItself: false,
+  isUnplanned: false,
   minutesEach: null,
   ...changes,
 });

@@ -17,6 +17,8 @@ export type TrialTrouble =
   | { readonly kind: 'place-taken'; readonly by: string }
   /** Something stands there that this entry does not name: perhaps another device's. */
   | { readonly kind: 'already-read'; readonly standing: Reading }
+  /** A step of the care that somebody ticked, or left out, meanwhile. */
+  | { readonly kind: 'already-done'; readonly on: string; readonly by: string }
   | { readonly kind: 'changed-meanwhile' };
 
 /** One plain sentence: what stands in the way, and what to do. Field troubles stand beside their fields instead. */
@@ -48,6 +50,8 @@ export function trialSentence(trouble: TrialTrouble): string {
       return `There it would stand on ${trouble.by}.`;
     case 'already-read':
       return `Another value stands there already, put down at ${trouble.standing.takenAt.slice(11, 16)} UTC${trouble.standing.device === '' ? '' : ` on ${trouble.standing.device}`}: ${trouble.standing.asWritten || 'none'}. Choose one.`;
+    case 'already-done':
+      return `That step is on record already, for ${trouble.on}${trouble.by === '' ? '' : `, by ${trouble.by}`}. If that is wrong, take it back first, under “How it was kept”.`;
     case 'changed-meanwhile':
       return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
   }

@@ -91,10 +91,11 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
           {due.rule.name}
           {late > 0 && !isLate && <em> {counted(late, 'day')} late</em>}
           {isLate && due.task.dueOn !== null && <em> of {shortDay(due.task.dueOn)}</em>}
+          {due.task.doneUnitIds !== null && <em> for the rest</em>}
         </strong>
         <span>{dueWords(due)}</span>
         {namesTrial && <small>{due.trial.question}</small>}
-        {(due.isHidden || due.rule.treatmentIds.length > 0) && (
+        {(due.isHidden || due.rule.treatmentIds.length > 0 || due.task.doneUnitIds !== null) && (
           <Receivers>
             {due.receivers.map(receiver => (
               <li key={receiver.label}>
@@ -144,13 +145,18 @@ function useStep({ due, today, tick, isLate }: StepProps) {
         doneOn: form.on,
         isSkipped,
         amount: isSkipped ? null : writtenAmount(form.really),
-        codes: form.isSome && form.some.length > 0 ? form.some : null,
+        codes: form.isSome && form.some.length > 0 ? form.some : restCodes(due),
         outcome: isLook && !isSkipped ? form.outcome : null,
         note: form.why,
         by: writerName(),
       }),
     );
   return { ...action, id: id.current, form, field, change, isLook, send };
+}
+
+/** Where some had it before, it is done for the rest alone. */
+function restCodes({ task, receivers }: DueTask): readonly string[] | null {
+  return task.doneUnitIds === null ? null : receivers.flatMap(receiver => receiver.codes);
 }
 
 function writtenAmount(written: string): number | null {

@@ -7,6 +7,8 @@ import { CARE_WORDS, CareKind } from '@/core/trial/model/care-rule';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
+import { withShortDays } from '@/features/frame/days';
+import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -14,6 +16,7 @@ import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
 
 const SOME = 'some units';
@@ -23,6 +26,7 @@ interface LogActProps {
   readonly codes: readonly string[];
   readonly unitWord: string;
   readonly today: string;
+  readonly shelf: readonly { readonly id: string; readonly name: string }[];
   readonly log: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
@@ -31,32 +35,33 @@ interface LogActValues {
   readonly kind: CareKind;
   readonly to: string;
   readonly doneOn: string;
+  readonly productId: string;
+  readonly amount: string;
   readonly note: string;
 }
 
 /** Something that was done and not planned: to all, a treatment or single units; what not all got wants a reason. */
-export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps) {
+export function LogAct({ treatments, codes, unitWord, today, shelf, log }: LogActProps) {
   const [some, setSomeCodes] = useState<readonly string[]>([]);
   const { trouble, fields, isPending, run } = useTrialAction();
   const { form, change, field } = useForm<LogActValues>(
-    { name: '', kind: 'other', to: '', doneOn: today, note: '' },
+    { name: '', kind: 'other', to: '', doneOn: today, productId: '', amount: '', note: '' },
     fields,
   );
-  const { name, kind, to, doneOn, note } = form;
-  const submit = (): void =>
+  const { to, productId, ...said } = form;
+  const submit = (is: 'planned' | 'besides' | null): void =>
     run(
       () =>
         log({
-          name,
-          kind,
+          ...said,
+          productId: productId === '' ? null : productId,
           treatmentIds: to === '' || to === SOME ? [] : [to],
           codes: to === SOME ? some : null,
-          doneOn,
-          note,
+          is,
+          by: writerName(),
         }),
       () => {
-        change({ name: '' });
-        change({ note: '' });
+        change({ name: '', amount: '', note: '' });
         setSomeCodes([]);
       },
     );
@@ -64,17 +69,57 @@ export function LogAct({ treatments, codes, unitWord, today, log }: LogActProps)
     <Box>
       <summary>Something was done that was not planned</summary>
       <ActFields field={field} treatments={treatments} codes={codes} unitWord={unitWord} />
+      <MaterialFields field={field} shelf={shelf} hasProduct={productId !== ''} kind={form.kind} />
       {to === SOME && (
         <PickUnits codes={codes} chosen={some} choose={setSomeCodes} trouble={fields.codes} />
       )}
       <TextField label="Why" {...field('note')} />
       <ActionTrouble trouble={trouble} />
-      <Acts>
-        <Button onPress={submit} isPending={isPending}>
-          Put it in the log
-        </Button>
-      </Acts>
+      {fields.planned ? (
+        <>
+          <Trouble>{withShortDays(fields.planned)}</Trouble>
+          <Acts>
+            <Button onPress={() => submit('planned')} isPending={isPending}>
+              It was that step
+            </Button>
+            <Button onPress={() => submit('besides')} isPending={isPending}>
+              It was given besides
+            </Button>
+          </Acts>
+        </>
+      ) : (
+        <Acts>
+          <Button onPress={() => submit(null)} isPending={isPending}>
+            Put it in the log
+          </Button>
+        </Acts>
+      )}
     </Box>
+  );
+}
+
+interface MaterialFieldsProps extends Pick<LogActProps, 'shelf'> {
+  readonly field: FieldOf<LogActValues>;
+  readonly hasProduct: boolean;
+  readonly kind: CareKind;
+}
+
+/** With what, and how much each got. */
+function MaterialFields({ field, shelf, hasProduct, kind }: MaterialFieldsProps) {
+  return (
+    <div data-fields>
+      <Select
+        label="With"
+        {...field('productId')}
+        options={[
+          { value: '', label: 'nothing from the shelf' },
+          ...shelf.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+      />
+      {(hasProduct || kind === 'water') && (
+        <TextField label="Each got" {...field('amount')} placeholder="20 g, 15 ml, 0.5 l" />
+      )}
+    </div>
   );
 }
 

@@ -21,6 +21,7 @@ import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { LogAct } from './LogAct';
 import { Missed } from './Missed';
+import { PaperLog } from './PaperLog';
 import { Reminders } from './Reminders';
 import type { TendView } from './tend-scene';
 import { Weathered } from './Weathered';
@@ -41,6 +42,7 @@ interface TendProps {
   ) => Promise<Result<unknown, TrialTrouble>>;
   readonly dropRule: (ruleId: string, why: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly log: Acting;
+  readonly enterLog: (input: unknown) => Promise<Result<number, TrialTrouble>>;
   readonly changeSettings: Acting;
   readonly dateStage: Acting;
   readonly nameByDepth: Acting;
@@ -140,8 +142,9 @@ function TendDetails(props: TendProps) {
 }
 
 /** What was done without having been planned, and how deep a layer really is. */
-function PutDown({ view, log, nameByDepth }: TendProps) {
-  const { treatments, codes, trial, today, areaM2, system } = view;
+function PutDown({ view, log, enterLog, nameByDepth }: TendProps) {
+  const { treatments, codes, trial, today, areaM2, system, care } = view;
+  const planned = care.rules.filter(rule => !rule.isUnplanned);
   return (
     <>
       <LogAct
@@ -149,8 +152,10 @@ function PutDown({ view, log, nameByDepth }: TendProps) {
         codes={codes}
         unitWord={trial.unitWord}
         today={today}
+        shelf={view.shelf}
         log={log}
       />
+      {planned.length > 0 && <PaperLog steps={planned.map(rule => rule.name)} enter={enterLog} />}
       {areaM2 !== null && (
         <LaidDepth
           treatments={treatments}

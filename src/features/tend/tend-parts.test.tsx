@@ -11,8 +11,10 @@ import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
+import { LogAct } from './LogAct';
 import { Missed } from './Missed';
 import { MixingList } from './MixingList';
+import { PaperLog } from './PaperLog';
 import { Reminders } from './Reminders';
 import { tendViewOf } from './tend-view';
 
@@ -410,4 +412,72 @@ test('what two helpers did of one step, each for other pots, is one step that al
   const found = view({ care: { ...data.care, acts } }, '2026-05-05');
   expect(found.adherence[1]).toMatchObject({ planned: 1, done: 1 });
   expect(found.unevenActs).toEqual([]);
+});
+
+describe('what was done besides the plan', () => {
+  const props = {
+    treatments: data.treatments,
+    codes: data.units.map(unit => unit.code),
+    unitWord: 'pot',
+    today: '2026-05-08',
+    shelf: data.products,
+  };
+  const open = async (log: jest.Mock) => {
+    const user = userEvent.setup();
+    render(<LogAct {...props} log={log} />);
+    await user.click(screen.getByText('Something was done that was not planned'));
+    await user.type(screen.getByRole('textbox', { name: 'What' }), 'a can of feed');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'With' }), 'Osmund');
+    await user.type(screen.getByRole('textbox', { name: 'Each got' }), '12 ml');
+    await user.click(screen.getByRole('button', { name: 'Put it in the log' }));
+    return user;
+  };
+
+  test('takes a product and how much each got', async () => {
+    const log = jest.fn().mockResolvedValue(success(true));
+    await open(log);
+    expect(log).toHaveBeenCalledWith(
+      expect.objectContaining({ productId: strong.id, amount: '12 ml', is: null }),
+    );
+    expect(screen.getByRole('textbox', { name: 'What' })).toHaveValue('');
+  });
+
+  test('asks whether it was the planned step, and sends the answer with all that was typed', async () => {
+    const log = jest
+      .fn()
+      .mockResolvedValueOnce(
+        failure({
+          kind: 'invalid',
+          fields: { planned: '“weekly feed” of 2026-05-08 is planned.' },
+        }),
+      )
+      .mockResolvedValue(success(true));
+    const user = await open(log);
+    expect(await screen.findByText('“weekly feed” of 8 May is planned.')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'It was that step' }));
+    expect(log).toHaveBeenLastCalledWith(
+      expect.objectContaining({ name: 'a can of feed', amount: '12 ml', is: 'planned' }),
+    );
+  });
+});
+
+test('a paper log that can’t be taken stays as it was pasted, with a sentence for each line', async () => {
+  const user = userEvent.setup();
+  const enter = jest
+    .fn()
+    .mockResolvedValueOnce(
+      failure({ kind: 'invalid', fields: { table: 'Line 2, day: no day.\nLine 3, step: none.' } }),
+    )
+    .mockResolvedValue(success(2));
+  render(<PaperLog steps={['weekly feed']} enter={enter} />);
+  await user.click(screen.getByText('Put in a log kept on paper'));
+  const field = screen.getByRole('textbox', { name: 'The log' });
+  await user.click(field);
+  await user.paste('day,step\n3 June,x\n4 June,y');
+  await user.click(screen.getByRole('button', { name: 'Put the log on record' }));
+  expect(await screen.findByText('Line 3, step: none.')).toBeVisible();
+  expect(field).toHaveValue('day,step\n3 June,x\n4 June,y');
+  await user.click(screen.getByRole('button', { name: 'Put the log on record' }));
+  expect(await screen.findByText('2 steps put on record.')).toBeVisible();
+  expect(field).toHaveValue('');
 });

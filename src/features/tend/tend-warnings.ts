@@ -1,4 +1,3 @@
-import { comparedAct } from '@/core/design/question/compared-act';
 import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import type { SeasonLimits } from '@/core/schedule/rules/season-limits';
 import type { Product } from '@/core/trial/model/product';

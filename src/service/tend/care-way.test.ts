@@ -1,6 +1,10 @@
 import { v7 } from 'uuid';
+import { givenShares } from '@/core/judge/units/given-share';
 import { BLANK_PRODUCT } from '@/core/materials/label/product-form';
+import { nutrientLedger } from '@/core/materials/ledger/nutrient-ledger';
+import { adherenceOf } from '@/core/schedule/adherence/adherence';
 import { BLANK_CARE } from '@/core/schedule/rules/care-draft';
+import { careTasks } from '@/core/schedule/tasks/due-today';
 import { addDays } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
@@ -24,8 +28,10 @@ import { takePick } from '@/service/weigh/picks';
 import { stateAllAsPlanned } from './as-planned';
 import { calendarOf } from './calendar';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from './care';
-import { logCare, tickOff, undoAct } from './care-acts';
+import { tickOff, undoAct } from './care-acts';
+import { enterPaperLog } from './paper-log';
 import { listDue, lookIntoBottles } from './today';
+import { logCare } from './unplanned-acts';
 
 freshGardenForEachTest();
 
@@ -130,12 +136,42 @@ test('two helpers who each did a part of one step both stand, whoever ticks last
   expect((await dataOf(data.trial.id)).care.acts.flatMap(each => each.unitIds ?? [])).toHaveLength(
     3,
   );
-  // Said anew of a pot that stood in another’s part: that is a revision of that part, and the other stands.
-  expect(await part([three])).toMatchObject({
-    ok: true,
-    value: { supersedes: expect.any(String) },
-  });
+  // Said anew of a pot that stood in another’s part: nothing of theirs is written over.
+  expect(await part([three])).toMatchObject({ ok: false, trouble: { kind: 'already-done' } });
   expect((await dataOf(data.trial.id)).care.acts).toHaveLength(2);
+});
+
+test('what one helper did on one shelf is due for the rest, on every page, until somebody did it or left it out', async () => {
+  const data = await locked();
+  const ruleId = await weekly(data, await product());
+  const own = data.units
+    .filter(unit => unit.treatmentId === data.treatments[1]?.id)
+    .map(unit => unit.code);
+  const [one = '', ...rest] = own;
+  await tickOff(data.trial.id, act(ruleId, 2, { codes: [one], note: 'My shelf.', by: 'Ida' }));
+  const [due] = (await listDue()).tasks;
+  expect([due?.units, due?.receivers.flatMap(each => each.codes).sort()]).toEqual([
+    2,
+    [...rest].sort(),
+  ]);
+  // To all, from a page that was loaded before: Ida’s part is not written over.
+  expect(await tickOff(data.trial.id, act(ruleId, 2))).toMatchObject({
+    ok: false,
+    trouble: { kind: 'already-done', by: 'Ida' },
+  });
+  // What completes it needs no reason.
+  expect(await tickOff(data.trial.id, act(ruleId, 2, { codes: rest }))).toMatchObject({ ok: true });
+  expect((await listDue()).tasks).toEqual([]);
+  const acts = (await dataOf(data.trial.id)).care.acts;
+  await undoAct(data.trial.id, acts.at(-1)?.id ?? '', '');
+  expect(
+    await tickOff(
+      data.trial.id,
+      act(ruleId, 2, { codes: rest, isSkipped: true, note: 'The can ran dry.' }),
+    ),
+  ).toMatchObject({ ok: true });
+  expect((await listDue()).tasks).toEqual([]);
+  expect(givenShares(await dataOf(data.trial.id))?.feed?.done).toBeCloseTo(1 / 3, 12);
 });
 
 test('one statement puts all that was missed on record, each on its own day, under who says so', async () => {
@@ -182,7 +218,7 @@ test('after the lock a change of care wants a reason, and stands as an amendment
   ]);
 });
 
-test('what is due is ticked off once however often it is sent, revised, and taken back', async () => {
+test('what is due is ticked off once however often it is sent, is not written over, and can be taken back', async () => {
   const data = await locked();
   const ruleId = await weekly(data, await product());
   const due = await listDue();
@@ -199,11 +235,16 @@ test('what is due is ticked off once however often it is sent, revised, and take
     ok: false,
     trouble: { fields: { note: expect.stringContaining('why') } },
   });
-  expect(
-    await tickOff(data.trial.id, act(ruleId, 2, { isSkipped: true, note: 'Rain all day.' })),
-  ).toMatchObject({ ok: true });
+  const skip = act(ruleId, 2, { isSkipped: true, note: 'Rain all day.' });
+  expect(await tickOff(data.trial.id, skip)).toMatchObject({
+    ok: false,
+    trouble: { kind: 'already-done', on: today() },
+  });
+  expect(await tickOff(data.trial.id, { ...done, amount: 5 })).toMatchObject({ ok: false });
+  await undoAct(data.trial.id, done.id, 'Ida');
+  expect(await tickOff(data.trial.id, skip)).toMatchObject({ ok: true });
   const [current] = (await dataOf(data.trial.id)).care.acts;
-  expect(current).toMatchObject({ isSkipped: true, supersedes: done.id });
+  expect(current).toMatchObject({ isSkipped: true, id: skip.id });
   expect(await undoAct(data.trial.id, current?.id ?? '', 'Ida')).toMatchObject({ ok: true });
   expect((await dataOf(data.trial.id)).care.acts).toEqual([]);
   expect(await undoAct(data.trial.id, current?.id ?? '', 'Ida')).toMatchObject({ ok: false });
@@ -394,7 +435,7 @@ describe('care of single units', () => {
     expect((await dataOf(data.trial.id)).care.acts).toMatchObject([
       { unitIds: [unit?.id], note: 'The can ran dry.' },
     ]);
-    expect((await listDue()).tasks).toEqual([]);
+    expect((await listDue()).tasks.map(each => each.units)).toEqual([2]);
     expect(
       await logCare(data.trial.id, {
         name: 'tied in',
@@ -603,5 +644,144 @@ test('a level is called by the depth that was really laid: factor, dose and pred
   ]);
   expect(after.amendments.map(amendment => [amendment.from, amendment.to])).toEqual([
     ['5 cm leaf-mould', '4 cm leaf-mould'],
+  ]);
+});
+
+describe('what was done besides the plan', () => {
+  const logged = (data: TrialData, changes: Readonly<Record<string, unknown>>) =>
+    logCare(data.trial.id, {
+      name: 'a can of feed',
+      kind: 'feed',
+      treatmentIds: [data.treatments[1]?.id],
+      doneOn: today(),
+      note: 'They looked hungry.',
+      ...changes,
+    });
+  const fedShare = async (id: string) => givenShares(await dataOf(id))?.feed;
+
+  test('with product and amount it counts in the ledger of what was done, and plans nothing', async () => {
+    const data = await locked();
+    const productId = await product();
+    await weekly(data, productId);
+    expect(
+      await logged(data, { productId, amount: '12 ml', is: 'besides', by: 'Ida' }),
+    ).toMatchObject({ ok: true, value: { amount: 12, by: 'Ida' } });
+    const after = await dataOf(data.trial.id);
+    const rule = after.care.rules.at(-1);
+    expect(rule).toMatchObject({ isUnplanned: true, material: { productId } });
+    expect(await fedShare(data.trial.id)).toEqual({ planned: 2, done: 0 });
+    const amountOf = (which: 'planned' | 'done') =>
+      nutrientLedger(
+        {
+          treatments: after.treatments,
+          rules: after.care.rules,
+          tasks: careTasks(after, today()),
+          products: after.products,
+          given: after.care.acts,
+          units: after.units,
+          unit: { plants: 1 },
+          by: today(),
+        },
+        which,
+      )
+        .flatMap(account => account.lines)
+        .find(line => line.ruleId === rule?.id)?.amount;
+    expect([amountOf('planned'), amountOf('done')]).toEqual([0, 12]);
+  });
+
+  test('what may be a planned step is asked about: that step, or besides', async () => {
+    const data = await locked();
+    const productId = await product();
+    await weekly(data, productId);
+    const can = { productId, doneOn: addDays(today(), -6) };
+    expect(await logged(data, can)).toMatchObject({
+      ok: false,
+      trouble: { fields: { planned: expect.stringContaining('“weekly feed”') } },
+    });
+    expect(await logged(data, { ...can, is: 'planned' })).toMatchObject({
+      ok: true,
+      value: { nth: 1 },
+    });
+    expect((await dataOf(data.trial.id)).care.rules).toHaveLength(1);
+    expect((await fedShare(data.trial.id))?.done).toBe(1);
+    // The step is taken now: the same again is given besides.
+    expect(await logged(data, can)).toMatchObject({ ok: true });
+    expect((await dataOf(data.trial.id)).care.rules).toHaveLength(2);
+  });
+
+  test.each([
+    ['much', /./],
+    ['3 m', /How much each got/],
+    ['0 g', /More than none/],
+  ])('an amount of “%s” is asked for anew', async (amount, says) => {
+    const data = await locked();
+    const productId = await product();
+    expect(await logged(data, { productId, amount })).toMatchObject({
+      ok: false,
+      trouble: { fields: { amount: expect.stringMatching(says) } },
+    });
+  });
+
+  test('one act to three pots leaves every treatment with all of its planned steps', async () => {
+    const data = await locked();
+    const codes = data.units.slice(0, 3).map(unit => unit.code);
+    await logged(data, { treatmentIds: [], codes, name: 'tied in', kind: 'other' });
+    const after = await dataOf(data.trial.id);
+    const kept = adherenceOf(
+      after.care.rules,
+      careTasks(after, today()),
+      after.treatments.map(treatment => treatment.id),
+      after.units,
+    );
+    expect(kept.map(each => each.planned)).toEqual([0, 0]);
+  });
+});
+
+test('a drip on a timer is done by itself; a day on which it stood still is put in from the log', async () => {
+  const data = await locked();
+  const saved = await saveCareRule(
+    data.trial.id,
+    null,
+    { ...BLANK_CARE, name: 'drip', kind: 'water', everyDays: '1', runsByItself: true },
+    'It runs since the start.',
+  );
+  if (!saved.ok) throw new Error(JSON.stringify(saved.trouble));
+  const kept = async () => {
+    const after = await dataOf(data.trial.id);
+    const [first] = adherenceOf(
+      after.care.rules,
+      careTasks(after, today()),
+      after.treatments.map(treatment => treatment.id),
+      after.units,
+    );
+    return first;
+  };
+  expect((await listDue()).tasks).toEqual([]);
+  expect(await kept()).toMatchObject({ planned: 15, done: 15, missed: 0 });
+  const line = `${addDays(today(), -3)},drip,not given,The tap was shut.`;
+  expect(
+    await enterPaperLog(data.trial.id, { table: `day,step,amount,note\n${line}` }),
+  ).toMatchObject({ ok: true, value: 1 });
+  expect(await kept()).toMatchObject({ done: 14, skipped: 1 });
+});
+
+test('a paper log is entered with its true days, all of it or nothing', async () => {
+  const data = await locked();
+  await weekly(data, await product());
+  const log = (table: string) => enterPaperLog(data.trial.id, { table, by: 'Ida' });
+  const day = (ago: number) => addDays(today(), -ago);
+  expect(await log(`day,step\n${day(14)},weekly feed\n${day(6)},feed`)).toMatchObject({
+    ok: false,
+    trouble: { fields: { table: expect.stringMatching(/^Line 3, step: “feed” is no step/) } },
+  });
+  expect((await dataOf(data.trial.id)).care.acts).toEqual([]);
+  expect(
+    await log(`day,step,who\n${day(14)},weekly feed,\n${day(6)},weekly feed,Jory`),
+  ).toMatchObject({ ok: true, value: 2 });
+  expect(
+    (await dataOf(data.trial.id)).care.acts.map(({ nth, doneOn, by }) => [nth, doneOn, by]),
+  ).toEqual([
+    [0, day(14), 'Ida'],
+    [1, day(6), 'Jory'],
   ]);
 });

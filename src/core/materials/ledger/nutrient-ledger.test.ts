@@ -45,6 +45,8 @@ const feeding = (
   repeat: { kind: 'every', days: 7 },
   until: { kind: 'start', days: 63 },
   washedOffByMm: null,
+  runsByItself: false,
+  isUnplanned: false,
   minutesEach: 1,
   material: {
     productId: product.id,

@@ -54,6 +54,8 @@ export interface GivenAct {
 /** A planned time of a rule, as far as the ledger needs it. */
 export interface DatedTask {
   readonly ruleId: string;
+  readonly nth: number;
+  readonly state: string;
   readonly dueOn: CalendarDay | null;
   readonly doneOn: CalendarDay | null;
 }
@@ -109,6 +111,7 @@ interface Time {
 }
 
 function plannedTimes(rule: CareRule, { tasks }: LedgerInput): readonly Time[] {
+  if (rule.isUnplanned) return [];
   return tasks
     .filter(task => task.ruleId === rule.id)
     .map(task => ({ on: task.doneOn ?? task.dueOn, share: 1, amount: null }));
@@ -117,19 +120,28 @@ function plannedTimes(rule: CareRule, { tasks }: LedgerInput): readonly Time[] {
 function doneTimes(
   rule: CareRule,
   treatmentId: string,
-  { given, units }: LedgerInput,
+  { given, tasks, units }: LedgerInput,
 ): readonly Time[] {
   const own = units.filter(unit => unit.treatmentId === treatmentId);
-  return given
-    .filter(act => act.ruleId === rule.id)
-    .map(({ doneOn, amount, unitIds }) => ({
+  const ticked = given.filter(act => act.ruleId === rule.id);
+  const ran = tasks.filter(
+    task =>
+      rule.runsByItself &&
+      task.ruleId === rule.id &&
+      task.state === 'done' &&
+      !ticked.some(act => act.nth === task.nth),
+  );
+  return [
+    ...ran.map(task => ({ on: task.doneOn, amount: null, share: 1 })),
+    ...ticked.map(({ doneOn, amount, unitIds }) => ({
       on: doneOn,
       amount,
       share:
         unitIds === null || own.length === 0
           ? 1
           : own.filter(unit => unitIds.includes(unit.id)).length / own.length,
-    }));
+    })),
+  ];
 }
 
 function countOf(times: readonly Time[]): number {

@@ -27,8 +27,8 @@ const NOT_GIVEN: ReadonlySet<CareKind> = new Set([
 ]);
 
 /**
- * Planned against done for each treatment. Only what is given or done to plants counts, not looks and photos. A step that some
- * of a treatment's units got counts by their share.
+ * Planned against done for each treatment. Only what is given or done to plants counts, not looks and photos, and only what was
+ * planned. A step that some of a treatment's units got counts by their share.
  */
 export function adherenceOf(
   rules: readonly CareRule[],
@@ -37,7 +37,9 @@ export function adherenceOf(
   units: readonly Pick<ExperimentalUnit, 'id' | 'treatmentId'>[] = [],
 ): readonly Adherence[] {
   const acts = new Map(
-    rules.filter(rule => !NOT_GIVEN.has(rule.kind)).map(rule => [rule.id, rule]),
+    rules
+      .filter(rule => !NOT_GIVEN.has(rule.kind) && !rule.isUnplanned)
+      .map(rule => [rule.id, rule]),
   );
   return treatmentIds.map(treatmentId => {
     const own = tasks.filter(task => {

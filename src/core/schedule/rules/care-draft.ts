@@ -32,6 +32,7 @@ export const CareDraft = z.object({
   water: text,
   minutesEach: text,
   washedOffByMm: text,
+  runsByItself: z.boolean().default(false),
 });
 export type CareDraft = z.input<typeof CareDraft>;
 export type Draft = z.output<typeof CareDraft>;
@@ -59,6 +60,7 @@ export const BLANK_CARE: CareDraft = {
   water: '',
   minutesEach: '',
   washedOffByMm: '',
+  runsByItself: false,
 };
 
 /** A rule as its form would hold it. @param rates those of the product on the shelf now, by what is written */
@@ -90,5 +92,6 @@ export function careDraft(rule: CareRule, products: readonly Product[]): CareDra
     water: material?.waterMl ? `${material.waterMl} ml` : '',
     minutesEach: rule.minutesEach === null ? '' : String(rule.minutesEach),
     washedOffByMm: rule.washedOffByMm === null ? '' : String(rule.washedOffByMm),
+    runsByItself: rule.runsByItself,
   };
 }

@@ -66,6 +66,7 @@ export function readCare(
     material,
     washedOffByMm,
     minutesEach,
+    runsByItself: draft.runsByItself,
   });
   return rule.success ? success(rule.data) : failure(fieldTroublesOf(rule.error));
 }

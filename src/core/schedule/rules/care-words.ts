@@ -31,7 +31,8 @@ export function whenWords(
         : rule.until.kind === 'day'
           ? ` to ${dayWords(rule.until.day)}`
           : '';
-  return `${repeatWords(rule.repeat)} ${fromWords(rule.from, rules, dayWords)}${until}`;
+  const itself = rule.runsByItself ? ', by itself' : '';
+  return `${repeatWords(rule.repeat)} ${fromWords(rule.from, rules, dayWords)}${until}${itself}`;
 }
 
 function repeatWords(repeat: Repeat): string {

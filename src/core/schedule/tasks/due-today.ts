@@ -8,7 +8,7 @@ import {
   type ToMix,
 } from '@/core/schedule/supplies/mixing-list';
 import { addDays, type CalendarDay } from '@/core/time/garden-day';
-import { type CarePlan, doneTasks, type TaskDone } from '@/core/trial/model/care-plan';
+import { type CarePlan, doneTasks, settledIds, type TaskDone } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Place } from '@/core/trial/model/place';
 import type { Product } from '@/core/trial/model/product';
@@ -30,7 +30,7 @@ export interface CaredTrial {
   /** With what rain has washed off since. */
   readonly done: readonly TaskDone[];
   readonly treatments: readonly Pick<Treatment, 'id' | 'name'>[];
-  readonly units: readonly Pick<ExperimentalUnit, 'code' | 'treatmentId' | 'position'>[];
+  readonly units: readonly Pick<ExperimentalUnit, 'id' | 'code' | 'treatmentId' | 'position'>[];
   readonly unit: UnitMeasures;
 }
 
@@ -74,12 +74,28 @@ export function careTasks(
 ): readonly TrackedTask[] {
   const done = doneTasks(care.acts);
   const washedOff = washedOffSteps(care.rules, done, rain);
-  return trackedTasks(
+  const tasks = trackedTasks(
     dated(trial, care, holding(done, washedOff), washedOff),
     holding(done, washedOff),
     today,
     care.settings.missed,
   );
+  const itself = byThemselves(care);
+  return itself.size === 0
+    ? tasks
+    : tasks.map(task => (itself.has(task.ruleId) ? ran(task) : task));
+}
+
+/** Rules that a timer or a drip sees to. */
+function byThemselves({ rules }: Pick<CarePlan, 'rules'>): ReadonlySet<string> {
+  return new Set(rules.filter(rule => rule.runsByItself).map(rule => rule.id));
+}
+
+/** What a timer does is done on its day, whoever looked. */
+function ran(task: TrackedTask): TrackedTask {
+  return task.state === 'missed' || task.state === 'overdue' || task.state === 'due'
+    ? { ...task, state: 'done', doneOn: task.dueOn }
+    : task;
 }
 
 function dated(
@@ -153,8 +169,18 @@ function dueOfTrial(
   // Under “a missed step ends the rule” every step counts; otherwise nothing stays late for longer.
   const within = missed === 'stop' ? undefined : { from: addDays(today, -LATEST_DAYS), to: today };
   const tasks = dated(trial, care, done, washedOff, within);
-  return dueTasks(tasks, done, today, missed).flatMap((task): DueWithNeeds[] => {
-    const rule = care.rules.find(each => each.id === task.ruleId);
+  const isSettled = (part: TaskDone): boolean => {
+    const settled = settledIds(part);
+    const to = care.rules.find(rule => rule.id === part.ruleId)?.treatmentIds ?? [];
+    return (
+      settled === null ||
+      cared.units.every(
+        unit => settled.includes(unit.id) || (to.length > 0 && !to.includes(unit.treatmentId)),
+      )
+    );
+  };
+  return dueTasks(tasks, done, today, missed, isSettled).flatMap((task): DueWithNeeds[] => {
+    const rule = care.rules.find(each => each.id === task.ruleId && !each.runsByItself);
     return rule ? [dueTask(task, rule, cared, products)] : [];
   });
 }
@@ -167,7 +193,7 @@ function dueTask(
 ): DueWithNeeds {
   const { id, name, kind, treatmentIds, material } = rule;
   const { unit } = cared;
-  const receivers = receiversOf(rule, cared);
+  const receivers = receiversOf(rule, restOf(cared, task));
   const product = products.find(each => each.id === material?.productId);
   const dose = material && product ? doseOf(material, product, unit) : undefined;
   return {
@@ -192,6 +218,13 @@ function dueTask(
           }))
         : [],
   };
+}
+
+/** A trial without the units that got a step already. */
+function restOf(cared: CaredTrial, { state, doneUnitIds }: TrackedTask): CaredTrial {
+  return doneUnitIds === null || state === 'done'
+    ? cared
+    : { ...cared, units: cared.units.filter(unit => !doneUnitIds.includes(unit.id)) };
 }
 
 function shownTrial({
@@ -264,7 +297,8 @@ export function receiversOf(
         .filter(unit => unit.treatmentId === treatment.id)
         .sort((a, b) => a.position - b.position)
         .map(unit => unit.code),
-    }));
+    }))
+    .filter(receiver => receiver.codes.length > 0 || units.length === 0);
 }
 
 /** What rates count by, from a unit's place and the trial's settings. */

@@ -1,5 +1,5 @@
 import { type CalendarDay, daysBetween } from '@/core/time/garden-day';
-import type { TaskDone } from '@/core/trial/model/care-plan';
+import { settledIds, type TaskDone } from '@/core/trial/model/care-plan';
 import type { MissedPolicy } from '@/core/trial/model/care-rule';
 import type { Task } from './tasks';
 
@@ -44,23 +44,31 @@ export function trackedTasks(
   return withStates(tasks, tasks, done, today, policy);
 }
 
-/** Only what is due or late, out of many that are done or to come. */
+/**
+ * Only what is due or late, out of many that are done or to come. What some units got is due for the rest of them.
+ *
+ * @param isSettled whether a step that was done for some is settled for all that were meant
+ */
 export function dueTasks(
   tasks: readonly Task[],
   done: readonly TaskDone[],
   today: CalendarDay,
   policy: MissedPolicy,
+  isSettled: (done: TaskDone) => boolean = () => true,
 ): readonly TrackedTask[] {
   const doneOf = byRule(done);
-  const open = tasks.filter(
-    task =>
-      task.dueOn !== null &&
-      task.dueOn <= today &&
-      doneOf.get(task.ruleId)?.[task.nth] === undefined,
-  );
-  return withStates(open, tasks, done, today, policy).filter(
-    task => task.state === 'due' || task.state === 'overdue',
-  );
+  const partOf = ({ ruleId, nth }: Task): TaskDone | undefined => doneOf.get(ruleId)?.[nth];
+  const open = tasks.filter(task => {
+    const part = partOf(task);
+    return task.dueOn !== null && task.dueOn <= today && (part === undefined || !isSettled(part));
+  });
+  const whole = done.filter(isSettled);
+  return withStates(open, tasks, whole, today, policy)
+    .filter(task => task.state === 'due' || task.state === 'overdue')
+    .map(task => {
+      const part = partOf(task);
+      return part ? { ...task, doneUnitIds: settledIds(part) } : task;
+    });
 }
 
 /** @param of those that are asked about, of all `tasks` */

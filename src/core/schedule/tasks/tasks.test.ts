@@ -16,6 +16,8 @@ const rule = (n: number, changes: Partial<CareRule> = {}): CareRule => ({
   until: null,
   material: null,
   washedOffByMm: null,
+  runsByItself: false,
+  isUnplanned: false,
   minutesEach: null,
   ...changes,
 });

@@ -11,6 +11,8 @@ const spray = careRuleFixture({
   name: 'suds',
   repeat: { kind: 'times', times: 3, days: 2 },
   washedOffByMm: 5,
+  runsByItself: false,
+  isUnplanned: false,
 });
 const done = (nth: number, on: string): TaskDone => ({
   ruleId: spray.id,

@@ -1,4 +1,5 @@
 import { NO_CARE } from './care-plan';
+import type { CareRule } from './care-rule';
 import type { Layout, SiteFeature } from './layout';
 import type { Measure } from './measure';
 import type { Reading } from './reading';
@@ -69,6 +70,15 @@ export const BLANK_MEASURE = {
   partsAre: 'averaged',
   optimum: null,
 } as const satisfies Partial<Measure>;
+
+/** What most rules of care don't have. */
+export const BLANK_CARE_RULE = {
+  material: null,
+  washedOffByMm: null,
+  minutesEach: null,
+  runsByItself: false,
+  isUnplanned: false,
+} as const satisfies Partial<CareRule>;
 
 /** What most readings don't have. */
 export const BLANK_READING = {

@@ -71,36 +71,56 @@ export const NO_CARE: CarePlan = {
   bottles: {},
 };
 
-/** Acts as the calendar counts them: what several did of one step, each for other units, is one that is done for all of theirs. */
+/** Acts as the calendar counts them: what several did of one step, each for other units, is one step. */
 export function doneTasks(acts: readonly CareAct[]): readonly TaskDone[] {
+  return mergedParts(
+    acts.map(({ ruleId, nth, doneOn, isSkipped, unitIds }) => ({
+      ruleId,
+      nth,
+      on: doneOn,
+      isSkipped,
+      unitIds,
+    })),
+  );
+}
+
+/** Parts of one step as one: done for all that any of them got it, left out for the rest that it was left out for. */
+export function mergedParts(parts: readonly TaskDone[]): readonly TaskDone[] {
   const done: TaskDone[] = [];
   const at = new Map<string, number>();
-  for (const { ruleId, nth, doneOn, isSkipped, unitIds } of acts) {
-    const key = `${ruleId} ${nth}`;
+  for (const part of parts) {
+    const key = `${part.ruleId} ${part.nth}`;
     const i = at.get(key);
     const before = i === undefined ? undefined : done[i];
-    if (i !== undefined && before && isOtherPart(before, { isSkipped, unitIds })) {
-      const [, last = doneOn] = [before.on, doneOn].sort();
-      done[i] = { ...before, on: last, unitIds: [...(before.unitIds ?? []), ...(unitIds ?? [])] };
-    } else {
+    if (i !== undefined && before && isOtherPart(before, part)) done[i] = merged(before, part);
+    else {
       at.set(key, done.length);
-      done.push({ ruleId, nth, on: doneOn, isSkipped, unitIds });
+      done.push(part);
     }
   }
   return done;
 }
 
-type PartDone = Pick<TaskDone, 'isSkipped' | 'unitIds'>;
+function merged(before: TaskDone, part: TaskDone): TaskDone {
+  const [first, second] = before.isSkipped && !part.isSkipped ? [part, before] : [before, part];
+  const more = second.unitIds ?? [];
+  if (!first.isSkipped && second.isSkipped)
+    return { ...first, leftOutIds: [...(first.leftOutIds ?? []), ...more] };
+  const [, last = first.on] = [first.on, second.on].sort();
+  return { ...first, on: last, unitIds: [...(first.unitIds ?? []), ...more] };
+}
 
-/** Whether a step was done for some units now and for others then: both stand. */
-export function isOtherPart(before: PartDone, now: PartDone): boolean {
-  const { unitIds } = before;
-  return (
-    before.isSkipped === now.isSkipped &&
-    unitIds != null &&
-    now.unitIds != null &&
-    !now.unitIds.some(id => unitIds.includes(id))
-  );
+type PartDone = Pick<TaskDone, 'unitIds' | 'leftOutIds'>;
+
+/** Whether a step was done, or left out, for some units now and for others then: both stand. */
+export function isOtherPart(before: PartDone, now: Pick<TaskDone, 'unitIds'>): boolean {
+  const settled = settledIds(before);
+  return settled !== null && now.unitIds != null && !now.unitIds.some(id => settled.includes(id));
+}
+
+/** The units of which it is known whether they got a step; null: all that were meant. */
+export function settledIds({ unitIds, leftOutIds = [] }: PartDone): readonly string[] | null {
+  return unitIds == null ? null : [...unitIds, ...leftOutIds];
 }
 
 /** A time of a rule that was done, or left out with a reason. */
@@ -111,4 +131,6 @@ export interface TaskDone {
   readonly isSkipped: boolean;
   /** Only these units got it; null: all that were meant. */
   readonly unitIds?: readonly string[] | null;
+  /** For these it was left out on purpose. */
+  readonly leftOutIds?: readonly string[];
 }

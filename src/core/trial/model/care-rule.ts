@@ -85,6 +85,10 @@ export const CareRule = z
     /** Rain of so many mm on the day or the day after washes it off: it is due again. */
     washedOffByMm: z.number().positive().max(100).nullable(),
     minutesEach: z.number().min(0).max(600).nullable(),
+    /** A timer or a drip does it: it counts as done unless it is said that it was not. */
+    runsByItself: z.boolean().default(false),
+    /** It was never planned: it stands here for what was done once, besides the plan. */
+    isUnplanned: z.boolean().default(false),
   })
   .readonly();
 export type CareRule = z.infer<typeof CareRule>;

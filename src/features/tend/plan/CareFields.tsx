@@ -164,6 +164,12 @@ export function CareMaterialFields({
         )}
         <CareText draft={draft} of="minutesEach" label="Minutes each" inputMode="decimal" />
       </Fields>
+      <Ticks
+        legend="Who does it"
+        options={[{ value: 'itself', label: 'a timer or a drip: it counts as done by itself' }]}
+        chosen={form.runsByItself ? ['itself'] : []}
+        onChange={chosen => change({ runsByItself: chosen.length > 0 })}
+      />
       {product && product.rates.length === 0 && (
         <Soft>{product.name} has no rate yet: write its label’s rate on the shelf.</Soft>
       )}

@@ -30,18 +30,19 @@ interface RuleListProps {
 export function RuleList({ view, save, drop }: RuleListProps) {
   const [open, setOpen] = useState<string | null>(null);
   const { care, trial } = view;
+  const rules = care.rules.filter(rule => !rule.isUnplanned);
   const close = (): void => setOpen(null);
   return (
     <Rules aria-label="The plan of care">
       <h2>The plan of care</h2>
-      {care.rules.length === 0 && (
+      {rules.length === 0 && (
         <Soft>
           Nothing is planned yet. Put down what each treatment gets, and what all get alike: feeds,
           sprays, water, looks.
         </Soft>
       )}
       <ul>
-        {care.rules.map(rule => (
+        {rules.map(rule => (
           <RuleLine
             key={rule.id}
             rule={rule}

@@ -3,8 +3,10 @@
 import { nameByDepth } from '@/service/layout/name-by-depth';
 import { stateAllAsPlanned } from '@/service/tend/as-planned';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from '@/service/tend/care';
-import { logCare, tickOff, undoAct } from '@/service/tend/care-acts';
+import { tickOff, undoAct } from '@/service/tend/care-acts';
+import { enterPaperLog } from '@/service/tend/paper-log';
 import { lookIntoBottles } from '@/service/tend/today';
+import { logCare } from '@/service/tend/unplanned-acts';
 import { changing, changingOne, writerOf } from '../changing';
 
 export async function saveCareRuleAction(
@@ -24,6 +26,10 @@ export async function dropCareRuleAction(trialId: unknown, ruleId: unknown, why:
 
 export async function logCareAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => logCare(id, input));
+}
+
+export async function enterPaperLogAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => enterPaperLog(id, input));
 }
 
 export async function changeCareSettingsAction(trialId: unknown, input: unknown) {

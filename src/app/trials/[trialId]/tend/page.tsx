@@ -13,6 +13,7 @@ import {
   changeCareSettingsAction,
   dateStageAction,
   dropCareRuleAction,
+  enterPaperLogAction,
   logCareAction,
   lookIntoBottlesAction,
   nameByDepthAction,
@@ -48,6 +49,7 @@ export default async function TendPage(props: TrialPageProps) {
         saveRule={saveCareRuleAction.bind(null, id)}
         dropRule={dropCareRuleAction.bind(null, id)}
         log={logCareAction.bind(null, id)}
+        enterLog={enterPaperLogAction.bind(null, id)}
         changeSettings={changeCareSettingsAction.bind(null, id)}
         nameByDepth={nameByDepthAction.bind(null, id)}
         dateStage={dateStageAction.bind(null, id)}

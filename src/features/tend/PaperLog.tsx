@@ -1,0 +1,71 @@
+'use client';
+
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import type { Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { counted } from '@/core/words/plural';
+import { writerName } from '@/features/frame/writer-name';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { Trouble } from '@/ui/Trouble';
+
+interface PaperLogProps {
+  /** The plan's own names: the log goes by them. */
+  readonly steps: readonly string[];
+  readonly enter: (input: unknown) => Promise<Result<number, TrialTrouble>>;
+}
+
+/** A log kept on paper, pasted as a table: each line ticks the step that it means, with its true day. */
+export function PaperLog({ steps, enter }: PaperLogProps) {
+  const [table, setTable] = useState('');
+  const [said, setSaid] = useState('');
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const submit = (): void => {
+    setSaid('');
+    run(
+      () => enter({ table, by: writerName() }),
+      count => {
+        setTable('');
+        setSaid(`${counted(count, 'step')} put on record.`);
+      },
+    );
+  };
+  return (
+    <Box>
+      <summary>Put in a log kept on paper</summary>
+      <Soft>
+        One line a time, pasted from a spreadsheet or with commas between. The first line names the
+        columns: day, step, and, where there is more to say, to, amount, note, who. “Not given”
+        under amount leaves a step out. The steps are called: {steps.join(', ')}.
+      </Soft>
+      <TextField
+        label="The log"
+        name="paperLog"
+        value={table}
+        onChange={setTable}
+        isLong
+        placeholder={`day,step,amount\n2026-06-03,${steps[0] ?? 'weekly feed'},`}
+      />
+      {fields.table?.split('\n').map(says => (
+        <Trouble key={says}>{says}</Trouble>
+      ))}
+      <ActionTrouble trouble={trouble} />
+      <p role="status">{said}</p>
+      <Acts>
+        <Button onPress={submit} isPending={isPending}>
+          Put the log on record
+        </Button>
+      </Acts>
+    </Box>
+  );
+}
+
+const Box = styled.details`
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+  &[open] > * + * { margin-top: 10px; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;
