@@ -5,11 +5,10 @@ import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { AUDIT_CHECKS } from '@/core/design/audit/fairness-audit';
 import { draftTrial } from '@/core/design/layouts/draft-trial';
-import { readQuestion } from '@/core/design/question/question-form';
+import { askedReading, readQuestion } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { harvestMeasure } from '@/core/measure/library/harvest-measures';
-import { readingKind } from '@/core/measure/library/reading-library';
 import { factsFor } from '@/core/trial/horticultural-facts';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { LiveAudit } from '@/features/audit/LiveAudit';
@@ -95,7 +94,7 @@ function AsQuestion({ form }: { readonly form: QuestionForm }) {
       <Answerable>{testableQuestion(form)}</Answerable>
       <Soft>
         {form.summary === 'read'
-          ? readingKind(form.mainKey)?.definition
+          ? askedReading(form)?.definition
           : harvestMeasure(form.summary).definition}
       </Soft>
     </>

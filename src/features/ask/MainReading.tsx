@@ -1,19 +1,23 @@
 'use client';
 
+import { styled } from 'styled-components';
 import { mainReadings } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
+import { OWN_KEY } from '@/core/measure/library/own-fields';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { OwnMeasureFields } from '@/features/readings/OwnMeasureFields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 
 interface MainReadingProps {
   readonly form: QuestionForm;
-  readonly trouble: string | undefined;
+  readonly troubles: FieldTroubles;
   readonly isLocked: boolean;
   readonly onChange: (changes: Partial<QuestionForm>) => void;
 }
 
 /** What is read off the plants, where that answers the question. Which way is better comes with it. */
-export function MainReading({ form, trouble, isLocked, onChange }: MainReadingProps) {
+export function MainReading({ form, troubles, isLocked, onChange }: MainReadingProps) {
   const kinds = [...mainReadings()].sort((a, b) => a.name.localeCompare(b.name));
   const choose = (key: string): void => {
     const kind = kinds.find(each => each.key === key);
@@ -29,13 +33,25 @@ export function MainReading({ form, trouble, isLocked, onChange }: MainReadingPr
         name="mainKey"
         value={form.mainKey}
         onChange={choose}
-        trouble={trouble}
+        trouble={troubles.mainKey}
         isReadOnly={isLocked}
         options={[
           { value: '', label: 'choose …' },
           ...kinds.map(kind => ({ value: kind.key, label: kind.name })),
+          { value: OWN_KEY, label: 'a measure of your own …' },
         ]}
       />
+      {form.mainKey === OWN_KEY && (
+        <Own>
+          <OwnMeasureFields
+            form={form.own}
+            change={changes => onChange({ own: { ...form.own, ...changes } })}
+            troubles={troubles}
+            path="own."
+            isReadOnly={isLocked}
+          />
+        </Own>
+      )}
       {!isLocked && (
         <Soft>
           It is read on the walk round. The harvest can be weighed beside it: what that shows is
@@ -45,3 +61,7 @@ export function MainReading({ form, trouble, isLocked, onChange }: MainReadingPr
     </div>
   );
 }
+
+const Own = styled.div`
+  display: grid; gap: 12px; margin-block: 12px; padding: 16px; background: var(--slate-deep);
+`;

@@ -2,8 +2,8 @@
 
 import { styled } from 'styled-components';
 import { isOfShares, payingPercent, plainNumber } from '@/core/design/question/margin-form';
+import { askedReading } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
-import { readingKind } from '@/core/measure/library/reading-library';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
@@ -99,9 +99,10 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
 }
 
 /** In what an amount is written. */
-function amountHint({ summary, mainKey }: QuestionForm): string | undefined {
+function amountHint(form: QuestionForm): string | undefined {
+  const { summary } = form;
   if (summary === 'sound-count') return undefined;
-  const kind = summary === 'read' ? readingKind(mainKey) : undefined;
+  const kind = askedReading(form);
   if (summary !== 'read' || kind?.unit === 'g') return 'With its unit: 50 g, 2 oz.';
   if (!kind) return undefined;
   return isOfShares(kind.scale)

@@ -132,12 +132,7 @@ function Measured(props: QuestionSheetProps) {
     <>
       <Choice label="Main measure" {...field('summary')} options={MEASURES} />
       {form.summary === 'read' && (
-        <MainReading
-          form={form}
-          trouble={troubles.mainKey}
-          isLocked={isLocked}
-          onChange={onChange}
-        />
+        <MainReading form={form} troubles={troubles} isLocked={isLocked} onChange={onChange} />
       )}
       <div data-pair>
         <Choice

@@ -2,6 +2,7 @@ import { comparedAct } from '@/core/design/question/compared-act';
 import { isOfShares } from '@/core/design/question/margin-form';
 import type { QuestionPattern } from '@/core/design/question/question-patterns';
 import { QuestionForm, USUAL_RULES } from '@/core/design/question/question-shape';
+import { BLANK_OWN, OWN_KEY, ownFieldsOf } from '@/core/measure/library/own-fields';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -28,6 +29,7 @@ export function emptyQuestion(today: string, pattern?: QuestionPattern): Questio
     pattern: pattern?.id ?? '',
     summary: 'sound-weight',
     mainKey: '',
+    own: BLANK_OWN,
     better: 'higher',
     marginKind: 'percent',
     margin: '15',
@@ -63,7 +65,8 @@ export function questionFormOf(data: TrialData): QuestionForm {
       treatments.findIndex(treatment => treatment.role === 'control'),
     ),
     summary: summary.success ? summary.data : 'sound-weight',
-    mainKey: main?.kindKey ?? '',
+    mainKey: main?.scale == null ? '' : (main.kindKey ?? OWN_KEY),
+    own: main && main.scale !== null && main.kindKey === null ? ownFieldsOf(main) : BLANK_OWN,
     better: main?.better ?? 'higher',
     marginKind: margin === null ? 'any' : margin.kind === 'percent' ? 'percent' : 'amount',
     margin:
@@ -165,4 +168,5 @@ const SHAPE = QuestionForm.extend({
   endsOn: loose.interest,
 })
   .required()
-  .extend({ mainKey: QuestionForm.shape.mainKey }); // a draft of before it could be asked has none
+  // A draft of before these could be asked has none.
+  .extend({ mainKey: QuestionForm.shape.mainKey, own: QuestionForm.shape.own });

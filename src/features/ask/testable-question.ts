@@ -1,7 +1,7 @@
 import { isOfShares } from '@/core/design/question/margin-form';
+import { askedReading } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { harvestMeasure } from '@/core/measure/library/harvest-measures';
-import { readingKind } from '@/core/measure/library/reading-library';
 import { readDoses, readTreatments } from '@/core/trial/forms/treatment-form';
 import { listed } from '@/core/words/listed';
 import { fullDay } from '@/features/frame/days';
@@ -34,8 +34,9 @@ export function testableQuestion(form: QuestionForm): string {
 }
 
 /** Behind an amount of what is read, where its unit is not written already. */
-function unitBehind({ summary, mainKey, margin }: QuestionForm): string {
-  const kind = summary === 'read' ? readingKind(mainKey) : undefined;
+function unitBehind(form: QuestionForm): string {
+  const { margin } = form;
+  const kind = askedReading(form);
   if (!kind || !/\d$/.test(margin.trim())) return '';
   const one = Number(margin.replace(',', '.')) === 1;
   if (isOfShares(kind.scale)) return one ? ' point' : ' points';
@@ -45,8 +46,9 @@ function unitBehind({ summary, mainKey, margin }: QuestionForm): string {
 }
 
 /** What is read, and which way it is to go. */
-function readingWords({ mainKey, better }: QuestionForm, margin: string): string {
-  const kind = readingKind(mainKey);
+function readingWords(form: QuestionForm, margin: string): string {
+  const { better } = form;
+  const kind = askedReading(form);
   if (!kind) return 'make … better';
   const name = `“${kind.name.toLowerCase()}”`;
   if (kind.scale.kind === 'date')

@@ -1,7 +1,8 @@
 import { READING_KINDS } from '@/core/measure/library/reading-library';
 import { LOOK_MARKS } from '@/core/measure/reading/looks';
 import { valueWords } from '@/core/measure/reading/read-value';
-import { type CoursePoint, unitCourse } from '@/core/measure/unit-value/unit-values';
+import type { CoursePoint } from '@/core/measure/unit-value/across-days';
+import { unitCourse } from '@/core/measure/unit-value/unit-values';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import { scaleWords } from '@/core/trial/model/scale';
@@ -86,7 +87,7 @@ export function deskViewOf(
     units: [...(bench?.units ?? [])]
       .sort((a, b) => a.position - b.position)
       .map(({ id, code, where }) => ({ id, code, where })),
-    columns: measures.flatMap(columnsOf),
+    columns: measures.flatMap(measure => columnsOf(measure, data.readings)),
     cells: cellsOf(data, measures, day),
     measures: measures.map(measure => measureLine(measure, data)),
     courses: data.measures
@@ -106,13 +107,19 @@ export function deskViewOf(
   };
 }
 
-/** One for a measure read whole, else one for each of its parts. */
-function columnsOf({ id, name, unit, parts }: Measure): readonly DeskColumn[] {
-  if (parts === 1) return [{ measureId: id, part: '', head: name, unit }];
-  return Array.from({ length: parts }, (_, i) => ({
+/** One for a measure read whole, else one for each of its parts; and for those parts that came under other names, as from a file. */
+function columnsOf(
+  { id, name, unit, parts }: Measure,
+  readings: readonly Reading[],
+): readonly DeskColumn[] {
+  const planned = parts === 1 ? [''] : Array.from({ length: parts }, (_, i) => String(i + 1));
+  const read = readings.filter(reading => reading.measureId === id).map(each => each.subsample);
+  const others = [...new Set(read)].filter(part => !planned.includes(part));
+  others.sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
+  return [...planned, ...others].map(part => ({
     measureId: id,
-    part: String(i + 1),
-    head: `${name} ${i + 1}`,
+    part,
+    head: part === '' ? name : `${name} ${part}`,
     unit,
   }));
 }

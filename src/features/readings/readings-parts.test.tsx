@@ -46,6 +46,23 @@ const view = (changes: Partial<TrialData> = {}) =>
 
 beforeEach(() => postReadings.mockReset());
 
+test('parts that came from a file under names of their own have a column each, so that nobody types them again', () => {
+  const [unit] = trial.units;
+  if (!unit) throw new Error('the fixture must have units');
+  const grid = view({
+    readings: ['north', 'south'].map(subsample =>
+      readingFixture(unit, height, 40, { subsample, takenOn: '2026-06-02', asWritten: '40' }),
+    ),
+  });
+  expect(
+    grid.columns.filter(column => column.measureId === height.id).map(column => column.part),
+  ).toEqual(['', 'north', 'south']);
+  expect(grid.cells.map(cell => [cell.part, cell.text])).toEqual([
+    ['north', '40'],
+    ['south', '40'],
+  ]);
+});
+
 test('neither the desk nor a walk is sent anything that tells whose pot it is', () => {
   const sent = JSON.stringify([
     view(),

@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { ReadingForm, readReading } from '@/core/measure/reading/reading-form';
 import { failure, type Result, success } from '@/core/result';
+import { dayIn } from '@/core/time/time-zone';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { ReadingId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Trial } from '@/core/trial/model/trial';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { instantNow, today } from '@/service/garden/clock';
+import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { entryTrouble } from '@/service/trial/change-trial';
 import { logChange } from '@/store/changes';
@@ -97,6 +98,7 @@ async function takeOne(
     today: today(),
     startsOn: trial.startsOn,
     now: instantNow(),
+    dayAt: instant => dayIn(instant, gardenTimeZone()),
   });
   if (!read.ok) return failure({ kind: 'invalid', fields: read.trouble });
   const current = read.value.isRepeat ? undefined : await readingAt(db, read.value);

@@ -12,6 +12,7 @@ import * as partsAdded from './20261129b-parts-added';
 import * as timeZone from './20261129c-time-zone';
 import * as decidedInTime from './20261129d-decided-in-time';
 import * as whoWrote from './20261129e-who-wrote';
+import * as valueOnADay from './20261129f-value-on-a-day';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -33,6 +34,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129c-time-zone': timeZone,
   '20261129d-decided-in-time': decidedInTime,
   '20261129e-who-wrote': whoWrote,
+  '20261129f-value-on-a-day': valueOnADay,
 };
 
 /** Every migration by name, oldest first. */

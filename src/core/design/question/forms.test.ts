@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { readBench } from '@/core/design/layouts/bench-form';
+import { BLANK_OWN, OWN_KEY } from '@/core/measure/library/own-fields';
 import { addDays, daysBetween, GardenDay } from '@/core/time/garden-day';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { readPick } from '@/core/trial/forms/pick-form';
@@ -84,7 +85,39 @@ describe('a question', () => {
       read.value.measures.filter(measure => !measure.isMain).map(measure => measure.summary),
     ).toEqual(['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight']);
     expect(troublesOf({ summary: 'read' })).toEqual({ mainKey: 'Choose what is read.' });
-    expect(troublesOf({ summary: 'read', mainKey: 'ph' }).mainKey).toBeDefined(); // no gain either way
+    expect(troublesOf({ summary: 'read', mainKey: 'ph', marginKind: 'any' })).toEqual({});
+    expect(troublesOf({ summary: 'read', mainKey: 'want' }).mainKey).toBeDefined(); // kinds without order
+  });
+
+  test('may be about a measure of one’s own, with how its days and parts are put together', () => {
+    const own = {
+      ...BLANK_OWN,
+      name: 'Tendrils',
+      definition: 'Tendrils over 1 cm that hold on to something.',
+      scale: 'count',
+      parts: '5',
+      partsAre: 'added',
+      days: 'on-day',
+      onDay: '30',
+    };
+    const read = readQuestion({ ...good, summary: 'read', mainKey: OWN_KEY, own }, 'uk', v7);
+    if (!read.ok) throw new Error(JSON.stringify(read.trouble));
+    expect(read.value.measures[0]).toMatchObject({
+      name: 'Tendrils',
+      summary: 'reading-on-day',
+      onDay: 30,
+      parts: 5,
+      partsAre: 'added',
+      isMain: true,
+      kindKey: null,
+      margin: { kind: 'percent', percent: 15 },
+    });
+    const wrong = (changes: Readonly<Record<string, unknown>>) =>
+      troublesOf({ summary: 'read', mainKey: OWN_KEY, own: { ...own, ...changes } });
+    expect(wrong({ onDay: 'June' })).toEqual({ 'own.onDay': expect.stringContaining('0 to 1100') });
+    expect(wrong({ name: ' ' })).toEqual({ 'own.name': 'Give it a name.' });
+    expect(wrong({ scale: 'rank' })).toEqual({ 'own.scale': expect.any(String) });
+    expect(wrong({ scale: 'ordinal', steps: 'one' })).toEqual({ 'own.steps': expect.any(String) });
   });
 
   test.each([

@@ -1,5 +1,6 @@
 import { harvestMeasures } from '@/core/measure/library/harvest-measures';
-import { measureFromLibrary } from '@/core/measure/library/own-measure';
+import { OWN_KEY, ownKind } from '@/core/measure/library/own-fields';
+import { measureFromLibrary, readMeasure } from '@/core/measure/library/own-measure';
 import type { ReadingKind } from '@/core/measure/library/reading-kind';
 import { READING_KINDS } from '@/core/measure/library/reading-library';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -48,15 +49,14 @@ export function readQuestion(
   const parsed = QuestionForm.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const form = parsed.data;
-  const read =
-    form.summary === 'read' ? mainReadings().find(kind => kind.key === form.mainKey) : undefined;
+  const read = askedReading(form);
   const margin = readMargin(form, read, system);
   const compared = readTreatments(form, form.unitWord, newId);
   const money = readMoney(form);
   const troubles: FieldTroubles = {
     ...(compared.ok ? askedTrouble(form.rules, compared.value.treatments) : compared.trouble),
     ...misfits(form),
-    ...(form.summary === 'read' && !read ? { mainKey: 'Choose what is read.' } : {}),
+    ...(form.summary === 'read' && !read ? readingTroubles(form) : {}),
     ...(margin.ok ? {} : { margin: margin.trouble }),
     ...(money.ok ? {} : money.trouble),
   };
@@ -81,12 +81,16 @@ export function readQuestion(
 
 /** What is read, where that is the main measure, and all that the picks give. */
 function measuresOf(
-  { summary, better, picked }: QuestionForm,
+  { summary, better, picked, own }: QuestionForm,
   read: ReadingKind | undefined,
   margin: Measure['margin'],
   newId: () => string,
 ): readonly Measure[] {
-  const main = read && { ...measureFromLibrary(read, newId()), better, margin, isMain: true };
+  const taken =
+    read?.key === OWN_KEY
+      ? readMeasure({ ...own, from: 'own' }, [], newId())
+      : read && success(measureFromLibrary(read, newId()));
+  const main = taken?.ok ? { ...taken.value, better, margin, isMain: true } : undefined;
   const harvests = harvestMeasures({ picked, main: summary, better, margin }, newId);
   return main ? [main, ...harvests] : harvests;
 }
@@ -120,9 +124,35 @@ function misfits(form: QuestionForm): FieldTroubles {
   };
 }
 
-/** What of the library can answer a question: more or less of it must be a gain, and classes and ranks have no margin. */
+/** What of the library can answer a question: all but classes and ranks, which have no more and no less to be worth having. */
 export function mainReadings(): readonly ReadingKind[] {
-  return READING_KINDS.filter(
-    kind => kind.better !== 'neither' && kind.scale.kind !== 'class' && kind.scale.kind !== 'rank',
+  return READING_KINDS.filter(kind => isAnswer(kind.scale));
+}
+
+function isAnswer({ kind }: ReadingKind['scale']): boolean {
+  return kind !== 'class' && kind !== 'rank';
+}
+
+/** What a question's main measure reads, of the library or the gardener's own; undefined where nothing is read, or chosen yet. */
+export function askedReading({ summary, mainKey, own }: QuestionForm): ReadingKind | undefined {
+  if (summary !== 'read') return undefined;
+  if (mainKey !== OWN_KEY) return mainReadings().find(kind => kind.key === mainKey);
+  const kind = ownKind(own);
+  return kind && isAnswer(kind.scale) ? kind : undefined;
+}
+
+/** Why nothing can be read, by field. */
+function readingTroubles({ mainKey, own }: QuestionForm): FieldTroubles {
+  if (mainKey !== OWN_KEY) return { mainKey: 'Choose what is read.' };
+  const read = readMeasure({ ...own, from: 'own' }, [], ANY_ID);
+  if (read.ok)
+    return {
+      'own.scale': 'Kinds and ranks can’t be the main measure: no more of them is worth having.',
+    };
+  return Object.fromEntries(
+    Object.entries(read.trouble).map(([field, says]) => [`own.${field}`, says]),
   );
 }
+
+// Only what is wrong with it is wanted.
+const ANY_ID = '00000000-0000-7000-8000-000000000000';

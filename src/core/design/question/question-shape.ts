@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BLANK_OWN, OwnFields } from '@/core/measure/library/own-fields';
 import { CalendarDay, GardenDay } from '@/core/time/garden-day';
 import { TreatmentsForm } from '@/core/trial/forms/treatment-form';
 
@@ -73,6 +74,8 @@ export const QuestionForm = z.object({
   summary: z.enum(['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight', 'read']),
   /** Of what is read: its key in the library. */
   mainKey: z.string().max(40).default(''),
+  /** Of what is read and in no library: what it is. */
+  own: OwnFields.default(BLANK_OWN),
   better: z.enum(['higher', 'lower']),
   marginKind: z.enum(['percent', 'amount', 'any']),
   margin: z.string().max(60, 'That is too long.'),

@@ -66,6 +66,31 @@ describe('the scorecard', () => {
     ]);
     expect(winsOf(card).get('feed 1')).toEqual({ better: 1, worse: 0 });
   });
+  test('layers that are kept apart each have a row, and a difference in one of them is not lost in the mean', () => {
+    const depth = {
+      ...made('height', '00000000-0000-7000-8000-0000000000a4'),
+      parts: 2,
+      partsAre: 'apart' as const,
+    };
+    const data: TrialData = {
+      ...clear,
+      measures: [...clear.measures, depth],
+      readings: clear.units.flatMap((unit, i) => [
+        readingFixture(unit, depth, 100 + (i % 5), { subsample: 'top' }),
+        readingFixture(unit, depth, 100 + 60 * Number(at(clear, unit) === 1) + (i % 3), {
+          subsample: 'below',
+        }),
+      ]),
+    };
+    const rows = scorecardOf(data, spec(data), print).rows.slice(4);
+    expect(rows.map(row => [row.name, row.part, row.cells[1]?.words])).toEqual([
+      ['Plant height', null, expect.stringMatching(/^13\d$/)],
+      ['Plant height, below', 'below', expect.stringMatching(/^16\d$/)],
+      ['Plant height, top', 'top', expect.stringMatching(/^10\d$/)],
+    ]);
+    expect(rows[1]?.cells[1]?.call).toMatch(/better$/);
+    expect(rows[2]?.cells[1]?.call).toBe('cant-tell');
+  });
   test('C122: of fifteen looked at, 0.75 come by luck, at least one in 54 of 100', () => {
     expect([0.05 * 15, 1 - 0.95 ** 15].map(value => Number(value.toFixed(2)))).toEqual([
       0.75, 0.54,
@@ -127,6 +152,7 @@ describe('the scorecard', () => {
   test('weights: with one measure the order is its own; moved weights can’t change what all measures say alike', () => {
     const row = (measureId: string, ...standings: readonly number[]): ScoreRow => ({
       measureId,
+      part: null,
       name: measureId,
       isMain: false,
       better: 'higher',

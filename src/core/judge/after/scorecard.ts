@@ -6,6 +6,7 @@ import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { groupWords } from '@/core/judge/verdict/words/group-words';
 import { METHOD_WORDS } from '@/core/judge/verdict/words/method-words';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
+import { partsOf } from '@/core/measure/unit-value/parts-apart';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import { correlation } from '@/core/stats/categorical/rank-tests';
 import type { Measure } from '@/core/trial/model/measure';
@@ -27,6 +28,8 @@ export interface ScoreCell {
 /** One measure of a trial, judged by its own method. */
 export interface ScoreRow {
   readonly measureId: string;
+  /** Of a measure whose parts are kept apart, one of them; null of the whole. */
+  readonly part: string | null;
   readonly name: string;
   readonly isMain: boolean;
   readonly better: Measure['better'] | 'neither';
@@ -50,6 +53,9 @@ export interface Scorecard {
 
 interface Read {
   readonly measure: Measure;
+  /** The trial as far as this measure, or this part of it, was read. */
+  readonly data: TrialData;
+  readonly part: string | null;
   /** In the units' order. */
   readonly values: readonly (number | null)[];
 }
@@ -64,16 +70,23 @@ export function scorecardOf(
   printOf: (measure: Measure) => (value: number) => string,
 ): Scorecard {
   const read = data.measures
-    .map(measure => ({ measure, values: unitValues(data, measure).map(unit => unit.value) }))
+    .flatMap(measure => [{ measure, data, part: null }, ...partsOf(data, measure)])
+    .map(
+      (each): Read => ({
+        ...each,
+        values: unitValues(each.data, each.measure).map(unit => unit.value),
+      }),
+    )
     .filter(({ values }) => values.some(value => value !== null));
   const rows: (ScoreRow & Pick<Read, 'values'>)[] = [];
-  for (const { measure, values } of [...read].sort(
+  for (const { measure, part, values, data: own } of [...read].sort(
     (a, b) => Number(b.measure.isMain) - Number(a.measure.isMain),
   )) {
     const ordered = measure.scale?.kind === 'class' ? [] : values; // the numbers of classes are names
     const same = rows.find(row => saySame(ordered, row.values));
     rows.push({
-      ...scoreRow(data, measure, spec, printOf(measure)),
+      ...scoreRow(own, measure, spec, printOf(measure)),
+      part,
       sameAs: same?.name ?? null,
       values: ordered,
     });
@@ -92,7 +105,7 @@ function scoreRow(
   measure: Measure,
   spec: AnalysisSpec,
   print: (value: number) => string,
-): Omit<ScoreRow, 'sameAs'> {
+): Omit<ScoreRow, 'sameAs' | 'part'> {
   const own: AnalysisSpec = {
     ...spec,
     measureId: measure.id,

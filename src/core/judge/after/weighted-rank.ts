@@ -26,7 +26,10 @@ export function weightedRank(
   seed = 1,
 ): readonly WeightedPlace[] {
   const used = rows.filter(
-    row => (weights[row.measureId] ?? 0) > 0 && row.cells.every(cell => cell.standing !== null),
+    row =>
+      row.part === null &&
+      (weights[row.measureId] ?? 0) > 0 &&
+      row.cells.every(cell => cell.standing !== null),
   );
   const treatments = used[0]?.cells.map(cell => cell.treatment) ?? [];
   if (treatments.length === 0) return [];

@@ -291,6 +291,7 @@ function labMeasure({ analyte, extract, optimum }: LabValue, kindKey: string, id
     scale: { kind: 'continuous', least: 0, most: 1_000_000 },
     parts: 1,
     partsAre: 'averaged',
+    onDay: null,
     optimum,
   };
 }

@@ -2,12 +2,24 @@ import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { MeasureId } from '@/core/trial/model/ids';
-import type { Measure } from '@/core/trial/model/measure';
+import { type Measure, PartsAre } from '@/core/trial/model/measure';
 import { DayRule, type Scale } from '@/core/trial/model/scale';
 import type { ReadingKind } from './reading-kind';
 import { readingKind } from './reading-library';
 
 const list = z.string().trim().max(600, 'That is too long.').default('');
+
+export const OwnScale = z.enum([
+  'continuous',
+  'count',
+  'proportion',
+  'ordinal',
+  'yes-no',
+  'date',
+  'class',
+  'rank',
+  'percent',
+]);
 
 /** A measure of the library, or the gardener's own, as it is chosen. */
 export const MeasureForm = z.discriminatedUnion('from', [
@@ -20,24 +32,16 @@ export const MeasureForm = z.discriminatedUnion('from', [
       .trim()
       .min(10, 'From where to where, and what counts? Write it so that two people do the same.')
       .max(400, 'At most 400 characters.'),
-    scale: z.enum([
-      'continuous',
-      'count',
-      'proportion',
-      'ordinal',
-      'yes-no',
-      'date',
-      'class',
-      'rank',
-      'percent',
-    ]),
+    scale: OwnScale,
     unit: z.string().trim().max(12, 'At most 12 characters.').default(''),
     /** Of steps and classes: one a line, the lowest first. */
     steps: list,
     better: z.enum(['higher', 'lower']).default('higher'),
     parts: z.coerce.number().int().min(1).max(60).default(1),
-    partsAre: z.enum(['averaged', 'added']).default('averaged'),
+    partsAre: PartsAre.default('averaged'),
     days: DayRule.default('mean'),
+    /** Of the value on a day: which, counted from the trial's start. */
+    onDay: z.string().trim().max(5).default(''),
   }),
 ]);
 export type MeasureForm = z.input<typeof MeasureForm>;
@@ -58,6 +62,9 @@ export function readMeasure(
       ? failure({ key: `${kind.name} is read already.` })
       : success(measureFromLibrary(kind, id));
   }
+  const onDay = dayAsked(form.days, form.onDay);
+  if (onDay === undefined)
+    return failure({ onDay: 'Which day, counted from the start: 0 to 1100.' });
   if (existing.some(measure => measure.name.toLowerCase() === form.name.toLowerCase()))
     return failure({ name: 'A measure of this trial has that name.' });
   const scale = scaleOf(
@@ -68,7 +75,14 @@ export function readMeasure(
       .filter(step => step !== ''),
   );
   if (!scale) return failure({ steps: 'At least two, one a line, the lowest first.' });
-  return success(measureFrom({ ...form, key: null, scale }, id));
+  return success(measureFrom({ ...form, key: null, scale, onDay }, id));
+}
+
+/** null where no day is asked for; undefined where it is no day. */
+function dayAsked(days: DayRule, written: string): number | null | undefined {
+  if (days !== 'on-day') return null;
+  const day = /^\d{1,4}$/.test(written) ? Number(written) : Number.NaN;
+  return day <= 1100 ? day : undefined;
 }
 
 /** A measure of the library as a trial takes it: not its main one. */
@@ -86,10 +100,22 @@ interface Facts {
   readonly parts: number;
   readonly partsAre?: Measure['partsAre'];
   readonly days: DayRule;
+  readonly onDay?: number | null;
 }
 
 function measureFrom(
-  { key, name, definition, scale, unit, better, parts, partsAre = 'averaged', days }: Facts,
+  {
+    key,
+    name,
+    definition,
+    scale,
+    unit,
+    better,
+    parts,
+    partsAre = 'averaged',
+    days,
+    onDay = null,
+  }: Facts,
   id: string,
 ): Measure {
   return {
@@ -106,6 +132,7 @@ function measureFrom(
     scale,
     parts,
     partsAre,
+    onDay,
     optimum: null,
   };
 }

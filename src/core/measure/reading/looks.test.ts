@@ -33,6 +33,7 @@ function measureOf(scale: Scale, summary: Measure['summary'] = 'reading-last'): 
     scale,
     parts: 1,
     partsAre: 'averaged',
+    onDay: null,
     optimum: null,
   };
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { READING_KINDS, readingKind, stepPercent } from '@/core/measure/library/reading-library';
+import { dayIn } from '@/core/time/time-zone';
 import type { Scale } from '@/core/trial/model/scale';
 import { readValue, valueWords } from './read-value';
 import { readReading } from './reading-form';
@@ -118,6 +119,21 @@ describe('a whole reading', () => {
       '2026-06-29T08:00:00.000Z',
       '2026-06-30T10:00:00.000Z',
     ]);
+  });
+  test('from a phone whose own day is ahead of the garden’s it is of the garden’s day; a round past midnight keeps its own', () => {
+    const inGarden = (takenOn: string, takenAt: string) => {
+      const found = readReading(
+        { ...input, takenOn, takenAt },
+        { ...context(height, 'mm'), dayAt: instant => dayIn(instant, 'America/Los_Angeles') },
+      );
+      return found.ok ? found.value.takenOn : found.trouble.takenOn;
+    };
+    // 22:00 of the 29th in Los Angeles, on a phone in Auckland.
+    expect(inGarden('2026-06-30', '2026-06-30T05:00:00.000Z')).toBe('2026-06-29');
+    // Two in the morning of the 30th, in a round that began on the 29th.
+    expect(inGarden('2026-06-29', '2026-06-30T09:00:00.000Z')).toBe('2026-06-29');
+    // A clock that is wrong by days is not put right unseen.
+    expect(inGarden('2026-07-03', '2026-06-30T05:00:00.000Z')).toContain('still to come');
   });
   test('dead or not looked at needs no value; a day to come is refused', () => {
     expect(

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
-import { GardenDay } from '@/core/time/garden-day';
+import { daysBetween, GardenDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { MeasureId, ReadingId, UnitId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
@@ -40,6 +40,8 @@ export interface ReadingContext {
   readonly startsOn: string;
   /** The instant it reached the server, UTC; an entry made offline brings its own. */
   readonly now: string;
+  /** The garden's day at an instant: a phone of another zone may be a day ahead of it. */
+  readonly dayAt?: (instant: string) => string;
 }
 
 /** Reads a reading as it came from a form, a device or a file. */
@@ -57,12 +59,15 @@ export function readingOf(
   { value: written, outOf, takenAt, ...form }: z.output<typeof ReadingForm>,
   context: ReadingContext,
 ): Result<Reading, FieldTroubles> {
-  if (form.takenOn > context.today)
-    return failure({ takenOn: `${form.takenOn} is still to come. Today is ${context.today}.` });
   // A clock that runs ahead must not make an entry younger than what corrects it.
+  const at = takenAt !== undefined && takenAt < context.now ? takenAt : context.now;
+  const takenOn = dayHere(form.takenOn, takenAt === undefined ? undefined : at, context);
+  if (takenOn > context.today)
+    return failure({ takenOn: `${takenOn} is still to come. Today is ${context.today}.` });
   const entry = {
     ...form,
-    takenAt: takenAt !== undefined && takenAt < context.now ? takenAt : context.now,
+    takenOn,
+    takenAt: at,
     asWritten: written.trim(),
     isRemoval: false,
   };
@@ -72,4 +77,14 @@ export function readingOf(
   if (scale === null) return failure({ value: 'That measure is made from picks: weigh it.' });
   const read = readValue(written, outOf, scale, context);
   return read.ok ? success({ ...entry, ...read.value }) : failure(read.trouble);
+}
+
+/**
+ * The garden's day of what a device put down: where the device was a day ahead, by a zone of its own, the garden's counts. A day
+ * behind is a round that began before midnight, and stays.
+ */
+function dayHere(takenOn: string, takenAt: string | undefined, { dayAt }: ReadingContext): string {
+  if (takenAt === undefined || dayAt === undefined) return takenOn;
+  const here = dayAt(takenAt);
+  return daysBetween(here, takenOn) === 1 ? here : takenOn;
 }

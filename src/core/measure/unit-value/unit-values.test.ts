@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { valuePrinter } from '@/core/measure/library/print-measure';
+import { addDays } from '@/core/time/garden-day';
 import {
   emptyPickFixture,
   pickFixture,
@@ -9,6 +10,7 @@ import {
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
+import { partsOf } from './parts-apart';
 import { startValues, unitCourse, unitsRead, unitValues } from './unit-values';
 
 const trial = trialFixture();
@@ -121,6 +123,50 @@ describe('readings', () => {
       valueBy('reading-last'),
       valueBy('reading-mean'),
     ]).toEqual([90, 50, 455, 50, 22.5]);
+  });
+
+  test('the value on a day is that day’s, or the last look before it; who was not looked at by then is missing', () => {
+    const looks = (unit: ExperimentalUnit, ...days: readonly number[]) =>
+      days.map(day =>
+        readingFixture(unit, height, 100 + day, {
+          takenOn: addDays(trial.trial.startsOn, day),
+        }),
+      );
+    const onDay: Measure = { ...height, summary: 'reading-on-day', onDay: 14 };
+    const readings = [
+      ...looks(first, 7, 14, 21),
+      ...looks(second, 7, 13, 20),
+      ...looks(third, 15, 22),
+    ];
+    const all: TrialData = { ...trial, readings };
+    expect([first, second, third].map(unit => unitValueOf(all, onDay, unit).value)).toEqual([
+      114,
+      113,
+      null,
+    ]);
+  });
+
+  test('parts that are kept apart are each a measure of its own, beside their mean', () => {
+    const apart: Measure = { ...height, parts: 2, partsAre: 'apart' };
+    const whole: TrialData = {
+      ...trial,
+      measures: [...trial.measures, apart],
+      readings: ['2', '10', 'top'].map((subsample, i) =>
+        readingFixture(first, apart, 100 * (i + 1), { subsample }),
+      ),
+    };
+    expect(unitValueOf(whole, apart, first).value).toBe(200);
+    expect(
+      partsOf(whole, apart).map(({ measure, data: own }) => [
+        measure.name,
+        unitValueOf(own, measure, first).value,
+      ]),
+    ).toEqual([
+      ['Height, 2', 100],
+      ['Height, 10', 200],
+      ['Height, top', 300],
+    ]);
+    expect(partsOf(whole, { ...apart, partsAre: 'averaged' })).toEqual([]);
   });
 
   test('the change from the first day to the last, and the growth a day; one day alone says neither', () => {

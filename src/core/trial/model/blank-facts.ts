@@ -68,6 +68,7 @@ export const BLANK_MEASURE = {
   scale: null,
   parts: 1,
   partsAre: 'averaged',
+  onDay: null,
   optimum: null,
 } as const satisfies Partial<Measure>;
 

@@ -23,8 +23,13 @@ export const Summary = z.enum([
   'reading-area',
   'reading-change',
   'reading-rate',
+  'reading-on-day',
 ]);
 export type Summary = z.infer<typeof Summary>;
+
+/** What parts of a unit are put together to; apart: averaged, and each part judged by itself as well. */
+export const PartsAre = z.enum(['averaged', 'added', 'apart']);
+export type PartsAre = z.infer<typeof PartsAre>;
 
 /** What is read, how, in what, and which way is better. */
 export const Measure = z
@@ -46,7 +51,9 @@ export const Measure = z
     /** Readings of parts of a unit, each time. */
     parts: z.int().min(1).max(60).default(1),
     /** Added: a unit of which fewer parts were read is held to its rate for one part. */
-    partsAre: z.enum(['averaged', 'added']).default('averaged'),
+    partsAre: PartsAre.default('averaged'),
+    /** Of the value on a day: which, counted from the trial's start. */
+    onDay: z.int().min(0).max(1100).nullable().default(null),
     /** Of a laboratory's value: what it calls enough and not too much, in the measure's unit. */
     optimum: z.object({ low: z.number(), high: z.number() }).readonly().nullable().default(null),
   })

@@ -23,7 +23,16 @@ export const Scale = z.discriminatedUnion('kind', [
 export type Scale = z.infer<typeof Scale>;
 
 /** How readings of parts and of days become one value a unit. */
-export const DayRule = z.enum(['mean', 'last', 'total', 'highest', 'area', 'change', 'rate']);
+export const DayRule = z.enum([
+  'mean',
+  'last',
+  'total',
+  'highest',
+  'area',
+  'change',
+  'rate',
+  'on-day',
+]);
 export type DayRule = z.infer<typeof DayRule>;
 
 const SCALE_WORDS: Readonly<

@@ -54,7 +54,7 @@ export function ScorecardPanel({
   const permutations = usePermutationPValues(
     whole,
     spec,
-    card.rows.filter(row => row.isByMean).map(row => row.measureId),
+    card.rows.filter(row => row.isByMean && row.part === null).map(row => row.measureId),
   );
   const ranked = weightedRank(card.rows, weights);
   const wins = winsOf(card);
@@ -123,7 +123,7 @@ function ScoreTable({
       <tbody>
         {card.rows.map(row => (
           <MeasureRow
-            key={row.measureId}
+            key={`${row.measureId} ${row.part ?? ''}`}
             row={row}
             trialId={trialId}
             permutations={permutations}
@@ -179,7 +179,11 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
   return (
     <tr>
       <th scope="row">
-        <Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link>
+        {row.part === null ? (
+          <Link href={`/trials/${trialId}/judge?measure=${row.measureId}`}>{row.name}</Link>
+        ) : (
+          row.name
+        )}
         <small>
           {row.isMain
             ? 'the main one'
@@ -203,7 +207,7 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
       ))}
       <td data-method>{row.method}</td>
       <td>
-        {row.better !== 'neither' && (
+        {row.better !== 'neither' && row.part === null && (
           <select
             aria-label={`Weight of ${row.name}`}
             value={weights[row.measureId] ?? 0}

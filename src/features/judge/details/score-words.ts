@@ -18,11 +18,12 @@ export function chanceOfCell(
   row: ScoreRow,
   pValues: PermutationPValuesState['pValues'],
 ): string {
-  const p = row.isByMean
-    ? pValues
-        .find(each => each.measureId === row.measureId)
-        ?.treatments.find(each => each.treatment === cell.treatment)?.pAdjusted
-    : cell.luck;
+  const p =
+    row.isByMean && row.part === null
+      ? pValues
+          .find(each => each.measureId === row.measureId)
+          ?.treatments.find(each => each.treatment === cell.treatment)?.pAdjusted
+      : cell.luck;
   return p == null ? '' : `luck ${howOften(p)}`;
 }
 
