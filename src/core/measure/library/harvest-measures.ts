@@ -42,7 +42,7 @@ export const HARVEST_MEASURES: readonly MeasureKind[] = [
     definition:
       'Sound pieces and culls together, weighed without their container, added up over the season.',
     unit: 'g',
-    responseOf: picked => `${picked}, culls included`,
+    responseOf: picked => `${picked} with culls`,
   },
 ];
 

@@ -1,0 +1,151 @@
+import { expect, type Page } from '@playwright/test';
+import { benchUnits, goToStep } from './trial-steps';
+
+/** A unit as the bench shows it: its code, the number of its block, and what it gets. */
+export interface Standing {
+  readonly code: string;
+  readonly block: number;
+  readonly treatment: string;
+  /** The how manieth of its treatment it is in walking order, from 0. */
+  readonly nth: number;
+}
+
+/** A day so many days ago, as the server has it. */
+export function daysAgo(days: number): string {
+  const day = new Date();
+  day.setUTCDate(day.getUTCDate() - days);
+  return day.toISOString().slice(0, 10);
+}
+
+interface Asked {
+  /** The pattern, as a gardener asks. */
+  readonly asks: string;
+  readonly crop: string;
+  readonly picked: string;
+  /** What else is changed on the sheet. */
+  readonly also?: (page: Page) => Promise<void>;
+}
+
+/** From the page of questions to a bench that is dealt, open, begun ten weeks ago; not locked yet. */
+export async function dealtSeason(page: Page, { asks, crop, picked, also }: Asked): Promise<void> {
+  await page.goto('/trials/new');
+  await page.waitForSelector('html[data-ready]');
+  await page.getByRole('link', { name: asks }).click();
+  await page.waitForURL(/from=/);
+  await page.getByLabel('What grows').fill(crop);
+  await page.getByLabel('What is picked').fill(picked);
+  await page.getByLabel('From', { exact: true }).fill(daysAgo(70));
+  await page.getByLabel('To', { exact: true }).fill(daysAgo(-20));
+  await also?.(page);
+  await page.getByRole('button', { name: 'Save and lay it out' }).click();
+  await page.waitForURL(/lay-out$/);
+  await page.getByText('everyone', { exact: true }).click();
+  await page.getByRole('button', { name: 'Deal', exact: true }).click();
+  await expect(page.getByText(/Dealt once, seed/)).toBeVisible();
+}
+
+export async function lock(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeVisible();
+}
+
+/** All units of the bench in walking order. @param treatments as the trial names them */
+export async function standings(
+  page: Page,
+  treatments: readonly string[],
+): Promise<readonly Standing[]> {
+  const labels = await page
+    .locator('svg g[role=button]')
+    .evaluateAll(nodes => nodes.map(node => node.getAttribute('aria-label') ?? ''));
+  const codes = (await benchUnits(page)).map(unit => unit.code);
+  const longestFirst = [...treatments].sort((a, b) => b.length - a.length);
+  const seen = new Map<string, number>();
+  return labels.map((label, i) => {
+    const treatment = longestFirst.find(name => label.includes(`, ${name}`)) ?? '';
+    const nth = seen.get(treatment) ?? 0;
+    seen.set(treatment, nth + 1);
+    return {
+      code: codes[i] ?? '',
+      block: Number(/ (\d+),/.exec(label)?.[1] ?? 0),
+      treatment,
+      nth,
+    };
+  });
+}
+
+/** What is found at a unit on the scale: a weight in g, or one of the looks. */
+export type Found = number | 'dead' | 'nothing to pick' | 'not looked at';
+
+/** Weighs round, pot after pot. */
+export async function weighRound(
+  page: Page,
+  units: readonly Standing[],
+  foundAt: (unit: Standing) => Found,
+  piecesAt?: (unit: Standing) => number,
+): Promise<void> {
+  await goToStep(page, 'Weigh');
+  for (const unit of units) {
+    const inHand = page.getByLabel('Code in hand');
+    if ((await inHand.inputValue()) !== unit.code) await inHand.fill(unit.code);
+    await expect(inHand).toHaveValue(unit.code);
+    const found = foundAt(unit);
+    if (typeof found === 'number') {
+      await page.getByLabel('On the scale').fill(`${found} g`);
+      if (piecesAt) await page.getByLabel('Pieces').fill(String(piecesAt(unit)));
+    } else await page.getByRole('radio', { name: found, exact: true }).check({ force: true });
+    await page.getByRole('button', { name: /^Save/ }).click();
+    await expect(page.getByRole('status')).toContainText(`${unit.code}: `);
+  }
+}
+
+/** Puts down a day's readings at the desk, cell by cell. */
+export async function readRound(
+  page: Page,
+  units: readonly Standing[],
+  readAt: (unit: Standing) => string,
+): Promise<void> {
+  await page.goto(page.url().replace(/\/[a-z-]+$/, '/readings'));
+  await page.waitForSelector('html[data-ready]');
+  for (const unit of units) {
+    const cell = page.getByRole('textbox', { name: new RegExp(`^${unit.code}, `) });
+    await cell.fill(readAt(unit));
+    await cell.press('Enter');
+  }
+  await page.waitForLoadState('networkidle');
+}
+
+/** The verdict's headline, and of the table each row as it reads. */
+export async function verdict(
+  page: Page,
+): Promise<{ readonly headline: string; readonly rows: readonly string[] }> {
+  await goToStep(page, 'Judge');
+  await expect(
+    page.getByText('The trial is still open: this is how it stands today.'),
+  ).toBeVisible();
+  const headline = (await page.locator('h2').first().textContent()) ?? '';
+  const rows = await page
+    .getByRole('region', { name: 'Every treatment against the control' })
+    .getByRole('row')
+    .evaluateAll(found =>
+      found.map(row =>
+        [...row.querySelectorAll('th, td')].map(cell => cell.textContent?.trim()).join(' | '),
+      ),
+    );
+  return { headline, rows };
+}
+
+/** Puts a mishap of one unit on record, as it stands in hand under Weigh. */
+export async function mishap(
+  page: Page,
+  code: string,
+  { was, decided, why }: { readonly was: string; readonly decided: string; readonly why: string },
+): Promise<void> {
+  await goToStep(page, 'Weigh');
+  await page.getByLabel('Code in hand').fill(code);
+  await page.getByText('Something happened', { exact: true }).click();
+  await page.getByLabel('It was', { exact: true }).selectOption({ label: was });
+  await page.getByLabel('Decided', { exact: true }).selectOption({ label: decided });
+  await page.getByLabel('What happened, and why so').fill(why);
+  await page.getByRole('button', { name: 'Put it on record' }).click();
+  await expect(page.getByText(why)).toBeVisible();
+}
