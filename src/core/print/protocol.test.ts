@@ -1,6 +1,7 @@
-import { caredFixture, careRuleFixture } from '@/core/trial/fixtures/care-fixture';
+import { careActFixture, caredFixture, careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import { productFixture } from '@/core/trial/fixtures/product-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
+import { givenPart } from './given-part';
 import { protocolOf } from './protocol';
 
 const bare = trialFixture({ treatments: 3, unitsEach: 2 });
@@ -30,6 +31,41 @@ test('a helper reads what is given, to whom, and what to mind', () => {
     expect.stringContaining('Never together with bleach'),
     'The product’s label, local rules and licensed advice decide.',
   ]);
+});
+
+test('what is on record stands apart from the plan: by treatment, with what was done besides', () => {
+  const [first, second] = cared.care.rules;
+  if (!first || !second) throw new Error('the fixture must have two rules');
+  const extra = careRuleFixture({
+    name: 'a can of feed',
+    isUnplanned: true,
+    treatmentIds: first.treatmentIds,
+    material: first.material,
+    from: { kind: 'day', day: '2026-05-03' },
+    repeat: { kind: 'once' },
+  });
+  const data = {
+    ...cared,
+    care: {
+      ...cared.care,
+      rules: [first, second, extra],
+      acts: [
+        careActFixture(first, 0, '2026-05-01'),
+        careActFixture(first, 1, '2026-05-08', { isSkipped: true, note: 'Rain.' }),
+        careActFixture(extra, 0, '2026-05-03', { amount: 12, note: 'They looked hungry.' }),
+      ],
+    },
+  };
+  expect(givenPart(data, '2026-05-16')).toEqual({
+    title: 'What is on record',
+    steps: [
+      'feed 1: 1 of 3 planned steps on record, 1 left out.',
+      'feed 2: 0 of 3 planned steps on record, 2 missed.',
+      '2026-05-03, not planned: a can of feed, to feed 1, 12 ml each. They looked hungry.',
+    ],
+  });
+  expect(partsOf(data).get('What is given and done')?.join(' ')).not.toContain('a can of feed');
+  expect(givenPart(bare, '2026-05-16')).toBeUndefined();
 });
 
 test('without a plan of care there is nothing to say of it', () => {

@@ -70,9 +70,13 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
   ];
 }
 
+/** Of the part that holds the plan of care. */
+export const CARE_TITLE = 'What is given and done';
+
 /** What is planned to be given and done, by treatment, and what to mind with it. */
 function careParts({ care, products, treatments }: TrialData): readonly ProtocolPart[] {
-  if (care.rules.length === 0) return [];
+  const planned = care.rules.filter(rule => !rule.isUnplanned);
+  if (planned.length === 0) return [];
   const letters = (rule: CareRule): string =>
     rule.treatmentIds.length === 0
       ? 'all'
@@ -80,7 +84,7 @@ function careParts({ care, products, treatments }: TrialData): readonly Protocol
           .filter(treatment => rule.treatmentIds.includes(treatment.id))
           .map(treatment => treatment.letter)
           .join(', ');
-  const steps = care.rules.map(rule => {
+  const steps = planned.map(rule => {
     const product = products.find(each => each.id === rule.material?.productId);
     return `${rule.name}, to ${letters(rule)}: ${whenWords(rule, care.rules)}${product ? `. ${materialWords(rule, product.name)}` : ''}.`;
   });
@@ -96,7 +100,7 @@ function careParts({ care, products, treatments }: TrialData): readonly Protocol
     ...cautionsFor(products.flatMap(product => product.hazards)).map(caution => caution.says),
   ];
   return [
-    { title: 'What is given and done', steps: [...steps, MISSED_WORDS[care.settings.missed]] },
+    { title: CARE_TITLE, steps: [...steps, MISSED_WORDS[care.settings.missed]] },
     ...(cautions.length === 0 ? [] : [{ title: 'Take care', steps: [...cautions, LABEL_DECIDES] }]),
   ];
 }

@@ -23,19 +23,19 @@ const DAYS: readonly {
   readonly value: OwnFields['days'];
   readonly label: string;
 }[] = [
-  { value: 'mean', label: 'averaged' },
-  { value: 'last', label: 'the last counts' },
-  { value: 'total', label: 'added up' },
-  { value: 'highest', label: 'the highest counts' },
+  { value: 'mean', label: 'the mean' },
+  { value: 'last', label: 'the last' },
+  { value: 'total', label: 'the sum' },
+  { value: 'highest', label: 'the highest' },
   { value: 'area', label: 'area under the course' },
   { value: 'change', label: 'the last less the first' },
   { value: 'rate', label: 'growth a day' },
   { value: 'on-day', label: 'the value on a day' },
 ];
 const PARTS = [
-  { value: 'averaged', label: 'averaged' },
-  { value: 'added', label: 'added up' },
-  { value: 'apart', label: 'each judged by itself, too' },
+  { value: 'averaged', label: 'the mean' },
+  { value: 'added', label: 'the sum' },
+  { value: 'apart', label: 'the mean, and each by itself' },
 ] as const;
 
 interface OwnMeasureFieldsProps {
@@ -67,13 +67,13 @@ export function OwnMeasureFields({
         <Select label="It is" {...field('scale')} options={SCALES} />
         <TextField label="Unit" {...field('unit')} placeholder="mm, g, none" />
         {children}
-        <Select label="Several days are" {...field('days')} options={DAYS} />
+        <Select label="Of several days" {...field('days')} options={DAYS} />
         {form.days === 'on-day' && (
           <TextField label="Days after the start" {...field('onDay')} inputMode="numeric" />
         )}
         <TextField label="Parts read each time" {...field('parts')} inputMode="numeric" />
         {Number(form.parts) > 1 && (
-          <Select label="The parts are" {...field('partsAre')} options={PARTS} />
+          <Select label="Of several parts" {...field('partsAre')} options={PARTS} />
         )}
       </Short>
       {(form.scale === 'ordinal' || form.scale === 'class') && (
@@ -84,5 +84,5 @@ export function OwnMeasureFields({
 }
 
 const Short = styled.div`
-  display: grid; grid-template-columns: repeat(auto-fit, minmax(130px, 1fr)); gap: 12px; align-items: start;
+  display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start;
 `;

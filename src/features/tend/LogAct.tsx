@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { v7 } from 'uuid';
 import type { Result } from '@/core/result';
 import { CARE_WORDS, CareKind } from '@/core/trial/model/care-rule';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -49,11 +50,13 @@ export function LogAct({ treatments, codes, unitWord, today, shelf, log }: LogAc
     fields,
   );
   const { to, productId, ...said } = form;
+  const [id, setId] = useState(() => v7()); // the same press sent twice is one act
   const submit = (is: 'planned' | 'besides' | null): void =>
     run(
       () =>
         log({
           ...said,
+          id,
           productId: productId === '' ? null : productId,
           treatmentIds: to === '' || to === SOME ? [] : [to],
           codes: to === SOME ? some : null,
@@ -63,6 +66,7 @@ export function LogAct({ treatments, codes, unitWord, today, shelf, log }: LogAc
       () => {
         change({ name: '', amount: '', note: '' });
         setSomeCodes([]);
+        setId(v7());
       },
     );
   return (

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { v7 } from 'uuid';
 import type { Result } from '@/core/result';
 import {
   type ByTreatment,
@@ -104,12 +105,14 @@ function MishapForm({ codes, code, today, isKeyOpen, record }: MishapFormProps) 
     fields,
   );
   const { who, ...rest } = form;
+  const [id, setId] = useState(() => v7()); // the same press sent twice is one mishap
   const submit = (): void =>
     run(
-      () => record({ ...rest, by: who.trim() === '' ? writerName() : who, codes: chosen }),
+      () => record({ ...rest, id, by: who.trim() === '' ? writerName() : who, codes: chosen }),
       () => {
         change({ why: '' });
         setChosen([]);
+        setId(v7());
       },
     );
   return (

@@ -2,6 +2,7 @@
 import { existsSync, readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import sharp from 'sharp';
+import { v7 } from 'uuid';
 import { addDays } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
@@ -282,6 +283,7 @@ test('no spare stands in after the day that was agreed', async () => {
   const data = await locked({ replaceUntil: addDays(today(), -10) });
   const spare = (happenedOn: string) =>
     recordMishap(data.trial.id, {
+      id: v7(),
       codes: [data.units[0]?.code],
       cause: 'death',
       byTreatment: 'no',

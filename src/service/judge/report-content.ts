@@ -12,7 +12,8 @@ import {
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
 import { valuePrinter } from '@/core/measure/library/print-measure';
-import { protocolOf } from '@/core/print/protocol';
+import { givenPart } from '@/core/print/given-part';
+import { CARE_TITLE, type ProtocolPart, protocolOf } from '@/core/print/protocol';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import { benchPlaces } from '@/core/trial/bench-places';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -48,9 +49,20 @@ export async function reportOf(data: TrialData): Promise<Report> {
       .filter(amendment => isLate(amendment.at))
       .map(amendment => `${amendment.at.slice(0, 10)}: ${amendment.to} ${amendment.why}`),
     tables: tablesOf(data, judged),
-    protocol: protocolOf(data),
+    protocol: plannedAndGiven(data),
     made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data go with this report as CSV and JSON.`,
   };
+}
+
+/** The protocol, with the plan of care and what is on record of it apart. */
+function plannedAndGiven(data: TrialData): readonly ProtocolPart[] {
+  const until = data.trial.state === 'closed' ? data.trial.endsOn : today();
+  const given = givenPart(data, until);
+  return protocolOf(data).flatMap(part =>
+    part.title === CARE_TITLE
+      ? [{ ...part, title: 'What was planned' }, ...(given ? [given] : [])]
+      : [part],
+  );
 }
 
 /** What it would say of other units, where others could be counted. */

@@ -384,22 +384,28 @@ test('a new spray is stepped up only look by look', async () => {
 
 test('what was not planned is logged: for all at once, for some only with a reason that stands on the verdict', async () => {
   const data = await locked();
-  const entry = { name: 'hail cover on', kind: 'other', treatmentIds: [], doneOn: today() };
-  expect(await logCare(data.trial.id, entry)).toMatchObject({ ok: true });
+  const entry = () => ({
+    id: v7(),
+    name: 'hail cover on',
+    kind: 'other',
+    treatmentIds: [],
+    doneOn: today(),
+  });
+  expect(await logCare(data.trial.id, entry())).toMatchObject({ ok: true });
   expect(
-    await logCare(data.trial.id, { ...entry, treatmentIds: [data.treatments[1]?.id] }),
+    await logCare(data.trial.id, { ...entry(), treatmentIds: [data.treatments[1]?.id] }),
   ).toMatchObject({
     ok: false,
     trouble: { fields: { note: expect.stringContaining('Not all got it') } },
   });
   expect(
     await logCare(data.trial.id, {
-      ...entry,
+      ...entry(),
       treatmentIds: [data.treatments[1]?.id],
       note: 'Only one cover.',
     }),
   ).toMatchObject({ ok: true });
-  expect(await logCare(data.trial.id, { ...entry, doneOn: addDays(today(), 1) })).toMatchObject({
+  expect(await logCare(data.trial.id, { ...entry(), doneOn: addDays(today(), 1) })).toMatchObject({
     ok: false,
   });
   const after = await dataOf(data.trial.id);
@@ -438,6 +444,7 @@ describe('care of single units', () => {
     expect((await listDue()).tasks.map(each => each.units)).toEqual([2]);
     expect(
       await logCare(data.trial.id, {
+        id: v7(),
         name: 'tied in',
         kind: 'other',
         treatmentIds: [],
@@ -650,6 +657,7 @@ test('a level is called by the depth that was really laid: factor, dose and pred
 describe('what was done besides the plan', () => {
   const logged = (data: TrialData, changes: Readonly<Record<string, unknown>>) =>
     logCare(data.trial.id, {
+      id: v7(),
       name: 'a can of feed',
       kind: 'feed',
       treatmentIds: [data.treatments[1]?.id],
@@ -719,6 +727,21 @@ describe('what was done besides the plan', () => {
     expect(await logged(data, { productId, amount })).toMatchObject({
       ok: false,
       trouble: { fields: { amount: expect.stringMatching(says) } },
+    });
+  });
+
+  test('sent twice it is one act; changed under the same press it is not taken unseen', async () => {
+    const data = await locked();
+    const id = v7();
+    expect(await logged(data, { id })).toMatchObject({ ok: true });
+    expect(await logged(data, { id })).toMatchObject({ ok: true });
+    const after = await dataOf(data.trial.id);
+    expect([after.care.acts.length, after.care.rules.length, after.amendments.length]).toEqual([
+      1, 1, 1,
+    ]);
+    expect(await logged(data, { id, note: 'Quite another thing.' })).toMatchObject({
+      ok: false,
+      trouble: { kind: 'already-done' },
     });
   });
 

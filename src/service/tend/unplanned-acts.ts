@@ -20,12 +20,14 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
-import { addCareAct, putCareRule } from '@/store/care';
+import { addCareAct, findCareAct, putCareRule } from '@/store/care';
 import { productsOf } from '@/store/products';
 import { Codes, unitIdsOf, unitsTrouble } from './act-receivers';
 import { amend } from './care';
 
 const LogForm = z.object({
+  /** Of the press: the same sent twice is one act. */
+  id: z.uuidv7(),
   name: z.string().trim().min(1, 'Say what was done.').max(80, 'At most 80 characters.'),
   kind: CareKind,
   treatmentIds: z.array(TreatmentId).max(40),
@@ -56,6 +58,11 @@ export async function logCare(
     const parsed = LogForm.safeParse(input);
     if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const form = parsed.data;
+    const sent = await findCareAct(db, trialId, form.id);
+    if (sent)
+      return sent.doneOn === form.doneOn && sent.note === form.note
+        ? { what: 'care sent again', subjectId: sent.id, result: success(sent) }
+        : refused(what, { kind: 'already-done', on: sent.doneOn, by: sent.by });
     const { note, doneOn, codes } = form;
     const unitIds = unitIdsOf(data, codes);
     if (doneOn > today()) return invalid(what, { doneOn: 'That day is still to come.' });
@@ -76,7 +83,7 @@ export async function logCare(
     const rule = isStep ? undefined : ruleOf(form, product, amount.value);
     if (rule) await putCareRule(db, trialId, rule, data.care.rules.length);
     const act: CareAct = {
-      id: newId(),
+      id: form.id,
       ruleId: rule?.id ?? step?.ruleId ?? '',
       nth: rule ? 0 : (step?.nth ?? 0),
       doneOn,

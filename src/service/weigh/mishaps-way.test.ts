@@ -1,3 +1,4 @@
+import { v7 } from 'uuid';
 import { addDays } from '@/core/time/garden-day';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -49,6 +50,7 @@ const mishap = (
   codes: readonly (string | undefined)[],
   changes: Readonly<Record<string, unknown>> = {},
 ) => ({
+  id: v7(),
   codes,
   cause: 'frost',
   byTreatment: 'no',
@@ -80,6 +82,19 @@ test('a mishap stands for each pot it happened to, with what was decided, and ca
   );
   await undoLeaveOut(data.trial.id, incidents[0]?.id ?? '');
   expect((await dataOf(data.trial.id)).incidents.map(each => each.unitId)).toEqual([second?.id]);
+});
+
+test('sent twice, since its answer was lost, a mishap is one; with another decision it is not taken unseen', async () => {
+  const data = await locked();
+  const codes = data.units.slice(0, 3).map(unit => unit.code);
+  const sent = mishap(codes);
+  await recordMishap(data.trial.id, sent);
+  expect(await recordMishap(data.trial.id, sent)).toMatchObject({ ok: true });
+  expect((await dataOf(data.trial.id)).incidents).toHaveLength(3);
+  expect(await recordMishap(data.trial.id, { ...sent, decision: 'keep' })).toMatchObject({
+    ok: false,
+    trouble: { fields: { why: expect.stringContaining('as it was first sent') } },
+  });
 });
 
 test('what is decided once the key is open is marked so', async () => {

@@ -13,11 +13,13 @@ import {
 } from '@/core/trial/model/incident';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
-import { newId } from '@/service/garden/new-id';
+import { nthId } from '@/service/garden/new-id';
 import { changeOneTrial, entryTrouble, invalid, refused } from '@/service/trial/change-trial';
 import { addIncident } from '@/store/entries';
 
 const MishapForm = z.object({
+  /** Of the press: the same sent twice is one mishap. */
+  id: IncidentId,
   codes: z.array(z.string().max(8)).min(1, 'Tick those it happened to.').max(500),
   cause: MishapCause,
   byTreatment: ByTreatment,
@@ -42,7 +44,7 @@ export function recordMishap(
     if (trouble) return refused(what, trouble);
     const parsed = MishapForm.safeParse(input);
     if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
-    const { codes, ...form } = parsed.data;
+    const { codes, id, ...form } = parsed.data;
     const units = data.units.filter(unit => codes.includes(unit.code));
     if (units.length !== new Set(codes).size)
       return invalid(what, { codes: 'Choose among the units of this trial.' });
@@ -54,9 +56,9 @@ export function recordMishap(
         decision: `It was agreed that no spare stands in after ${replaceUntil}. Let it count to that day, or leave it out.`,
       });
     const incidents = units.map(
-      (unit): Incident => ({
+      (unit, i): Incident => ({
         ...form,
-        id: IncidentId.parse(newId()),
+        id: IncidentId.parse(nthId(id, i)),
         unitId: unit.id,
         recordedAt: instantNow(),
         what: MISHAP_WORDS[form.cause],
@@ -65,6 +67,13 @@ export function recordMishap(
         isRemoval: false,
       }),
     );
+    const stored = data.incidents.filter(({ id: known }) =>
+      incidents.some(each => each.id === known),
+    );
+    if (stored.length > 0)
+      return stored.every(known => isSameMishap(known, incidents))
+        ? { what: 'mishap sent again', subjectId: id, result: success(stored) }
+        : invalid(what, { why: 'It is on record as it was first sent. Take that back first.' });
     for (const incident of incidents) await addIncident(db, trialId, incident);
     return {
       what,
@@ -73,4 +82,10 @@ export function recordMishap(
       result: success(incidents),
     };
   });
+}
+
+function isSameMishap(known: Incident, sent: readonly Incident[]): boolean {
+  const told = ({ unitId, happenedOn, cause, byTreatment, decision, why, by }: Incident): string =>
+    JSON.stringify([unitId, happenedOn, cause, byTreatment, decision, why, by]);
+  return sent.some(each => told(each) === told(known));
 }
