@@ -10,7 +10,7 @@ import {
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
-import { addEntry, currentRows } from './revisions';
+import { addEntry, currentRows, trialHistoryRows } from './revisions';
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -160,6 +160,11 @@ export async function findCareAct(
 ): Promise<CareAct | undefined> {
   const row: unknown = await db('careActs').where({ id, trialId }).first();
   return row === undefined ? undefined : actOf(row);
+}
+
+/** Every revision of a trial's acts, those taken back too, newest first. */
+export async function careActHistory(db: Database, trialId: string): Promise<readonly CareAct[]> {
+  return (await trialHistoryRows(db, 'careActs', trialId)).map(actOf);
 }
 
 /** `false` where what it supersedes was revised meanwhile. */

@@ -2,7 +2,7 @@ import { type Incident, Incident as IncidentSchema } from '@/core/trial/model/in
 import { type Pick, Pick as PickSchema } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Database } from '@/store/connection/database';
-import { addEntry, currentRows, historyRows } from './revisions';
+import { addEntry, currentRows, historyRows, trialHistoryRows } from './revisions';
 
 // SQLite gives booleans back as 0 and 1.
 const withBooleans = (row: unknown, ...names: readonly string[]): unknown =>
@@ -28,6 +28,11 @@ export async function currentIncidents(
 /** Every revision of one unit's picks, newest first. */
 export async function pickHistory(db: Database, unitId: string): Promise<readonly Pick[]> {
   return (await historyRows(db, 'picks', unitId)).map(pickOf);
+}
+
+/** Every revision of a trial's mishaps, those taken back too, newest first. */
+export async function incidentHistory(db: Database, trialId: string): Promise<readonly Incident[]> {
+  return (await trialHistoryRows(db, 'incidents', trialId)).map(incidentOf);
 }
 
 export async function findPick(

@@ -31,6 +31,17 @@ export function historyRows(
   return Promise.resolve(db(table).where({ unitId }).orderBy('id', 'desc'));
 }
 
+const MOST_LINES = 500; // more than anybody reads at once
+
+/** The revisions of a whole trial's entries, removed and superseded ones too, newest first. */
+export function trialHistoryRows(
+  db: Database,
+  table: EntryTable,
+  trialId: string,
+): Promise<readonly unknown[]> {
+  return Promise.resolve(db(table).where({ trialId }).orderBy('id', 'desc').limit(MOST_LINES));
+}
+
 /** Adds an entry or a revision. The same id sent twice changes nothing. `false`: what it supersedes was revised meanwhile. */
 export async function addEntry(
   db: Database,

@@ -3,10 +3,12 @@
 import { styled } from 'styled-components';
 import { amountWords, figures } from '@/core/materials/amount-words';
 import type { Result } from '@/core/result';
+import type { HistoryLine } from '@/core/trial/history-line';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
 import { writerName } from '@/features/frame/writer-name';
+import { EntryHistory } from '@/features/trial/EntryHistory';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
@@ -17,10 +19,11 @@ import type { TendView } from './tend-scene';
 interface AdherenceProps {
   readonly view: TendView;
   readonly untick: (actId: string, by: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly history: () => Promise<readonly HistoryLine[]>;
 }
 
 /** How well the plan was kept, treatment by treatment, and the last steps with a way back. */
-export function Adherence({ view, untick }: AdherenceProps) {
+export function Adherence({ view, untick, history }: AdherenceProps) {
   const { trouble, isPending, run } = useTrialAction();
   const kept = view.adherence.filter(each => each.planned > 0);
   const back = (actId: string): void => run(() => untick(actId, writerName()));
@@ -56,6 +59,7 @@ export function Adherence({ view, untick }: AdherenceProps) {
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <RecentActs view={view} back={back} isPending={isPending} />
       {view.recent.length === 0 && <Soft>Nothing is ticked off yet.</Soft>}
+      <EntryHistory of="every step" load={history} />
     </Box>
   );
 }

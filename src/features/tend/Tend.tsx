@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { DueToday } from '@/core/schedule/tasks/due-today';
+import type { HistoryLine } from '@/core/trial/history-line';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
@@ -35,6 +36,7 @@ interface TendProps {
   readonly stateAll: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lookIntoBottles: () => Promise<DueToday>;
   readonly untick: (actId: string, by: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly history: () => Promise<readonly HistoryLine[]>;
   readonly saveRule: (
     ruleId: string | null,
     input: unknown,
@@ -126,7 +128,7 @@ function TendDetails(props: TendProps) {
           thirst={view.thirst}
         />
       )}
-      <Adherence view={view} untick={untick} />
+      <Adherence view={view} untick={untick} history={props.history} />
       {view.tooOften.map(each => (
         <p key={each.product} role="alert">
           <b>

@@ -118,7 +118,25 @@ test('how it was kept, with a way back', async () => {
     careActFixture(rule, 0, '2026-05-01'),
     careActFixture(rule, 1, '2026-05-08', { isSkipped: true, note: 'Rain.' }),
   ];
-  render(<Adherence view={view({ care: { ...data.care, acts } }, '2026-05-20')} untick={untick} />);
+  const history = async () => [
+    {
+      id: 'b',
+      at: '2026-05-08T18:00:00.000Z',
+      by: 'Ida',
+      says: 'feed 1 weekly of 2026-05-08, left out. Rain.',
+    },
+  ];
+  render(
+    <Adherence
+      view={view({ care: { ...data.care, acts } }, '2026-05-20')}
+      untick={untick}
+      history={history}
+    />,
+  );
+  fireEvent.click(screen.getByText('History of every step'));
+  expect(
+    await screen.findByText('2026-05-08 18:00 UTC, Ida: feed 1 weekly of 8 May, left out. Rain.'),
+  ).toBeVisible();
   expect(screen.getByText(/Some treatments missed more than others/)).toBeVisible();
   expect(screen.getByText('8 May: feed 1 weekly, left out. Rain.')).toBeVisible();
   await userEvent

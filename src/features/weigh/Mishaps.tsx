@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import type { Result } from '@/core/result';
+import type { HistoryLine } from '@/core/trial/history-line';
 import {
   type ByTreatment,
   type Decision,
@@ -15,6 +16,7 @@ import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
 import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { EntryHistory } from '@/features/trial/EntryHistory';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
@@ -32,6 +34,7 @@ interface MishapsProps {
   readonly today: string;
   readonly isClosed: boolean;
   readonly isKeyOpen: boolean;
+  readonly history: () => Promise<readonly HistoryLine[]>;
   readonly record: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly takeBack: (incidentId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
@@ -57,7 +60,7 @@ const DECISIONS: readonly Decision[] = [
 const DECIDED = DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }));
 
 /** What went wrong, with which pots, whether the treatment did it, what is decided, and why. */
-export function Mishaps({ mishaps, isClosed, takeBack, ...form }: MishapsProps) {
+export function Mishaps({ mishaps, isClosed, takeBack, history, ...form }: MishapsProps) {
   const { trouble, isPending, run } = useTrialAction();
   return (
     <Box aria-label="Mishaps">
@@ -81,6 +84,7 @@ export function Mishaps({ mishaps, isClosed, takeBack, ...form }: MishapsProps) 
       </ul>
       <ActionTrouble trouble={trouble} />
       {!isClosed && <MishapForm {...form} />}
+      <EntryHistory of="the mishaps" load={history} />
     </Box>
   );
 }

@@ -71,6 +71,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
         yieldMeasures={{ areaM2: 0.05, mixMl: 10_000, minutes: 0 }}
         mishaps={mishapsOf(data)}
         isKeyOpen={false}
+        mishapHistory={async () => []}
         recordMishap={recordMishap}
         takeBackMishap={async () => failure({ kind: 'changed-meanwhile' })}
       />

@@ -10,6 +10,7 @@ import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
+import type { HistoryLine } from '@/core/trial/history-line';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Pick } from '@/core/trial/model/pick';
 import type { TrialState } from '@/core/trial/model/trial';
@@ -53,6 +54,7 @@ interface WeighProps extends RoundActions {
   readonly ripeRule: string;
   readonly mishaps: readonly MishapView[];
   readonly isKeyOpen: boolean;
+  readonly mishapHistory: () => Promise<readonly HistoryLine[]>;
   readonly recordMishap: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly takeBackMishap: (incidentId: string) => Promise<Result<unknown, TrialTrouble>>;
 }
@@ -163,6 +165,7 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
         today={props.today}
         isClosed={isClosed}
         isKeyOpen={props.isKeyOpen}
+        history={props.mishapHistory}
         record={props.recordMishap}
         takeBack={props.takeBackMishap}
       />

@@ -22,6 +22,7 @@ import { openKey } from '@/service/judge/close-trial';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { nameByDepth } from '@/service/layout/name-by-depth';
 import { askTrial } from '@/service/trial/ask';
+import { actHistoryOf } from '@/service/trial/entry-history';
 import { predict } from '@/service/trial/predict';
 import { findTrial, trialLog } from '@/service/trial/trials';
 import { takePick } from '@/service/weigh/picks';
@@ -806,5 +807,22 @@ test('a paper log is entered with its true days, all of it or nothing', async ()
   ).toEqual([
     [0, day(14), 'Ida'],
     [1, day(6), 'Jory'],
+  ]);
+});
+
+test('the history of the care tells who ticked, left out and took back, newest first', async () => {
+  const data = await locked();
+  const ruleId = await weekly(data, await product());
+  const done = act(ruleId, 0, { doneOn: STARTS, by: 'Ida' });
+  await tickOff(data.trial.id, done);
+  await undoAct(data.trial.id, done.id, 'Jory');
+  await tickOff(
+    data.trial.id,
+    act(ruleId, 1, { doneOn: addDays(STARTS, 7), isSkipped: true, note: 'Rain.', by: 'Kit' }),
+  );
+  expect((await actHistoryOf(data.trial.id)).map(({ by, says }) => `${by}: ${says}`)).toEqual([
+    `Kit: weekly feed of ${addDays(STARTS, 7)}, left out. Rain.`,
+    `Jory: weekly feed of ${STARTS}, taken back`,
+    `Ida: weekly feed of ${STARTS}, done`,
   ]);
 });

@@ -7,6 +7,7 @@ import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { noteInterimLook, openKey, undoLeaveOut } from '@/service/judge/close-trial';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { askTrial } from '@/service/trial/ask';
+import { mishapHistoryOf } from '@/service/trial/entry-history';
 import { findTrial, trialLog } from '@/service/trial/trials';
 import { recordMishap } from './mishaps';
 
@@ -82,6 +83,11 @@ test('a mishap stands for each pot it happened to, with what was decided, and ca
   );
   await undoLeaveOut(data.trial.id, incidents[0]?.id ?? '');
   expect((await dataOf(data.trial.id)).incidents.map(each => each.unitId)).toEqual([second?.id]);
+  expect((await mishapHistoryOf(data.trial.id)).map(({ says }) => says)).toEqual([
+    `${first?.code}, ${today()}: frost, taken back`,
+    `${second?.code}, ${today()}: frost. The lid blew off.`,
+    `${first?.code}, ${today()}: frost. The lid blew off.`,
+  ]);
 });
 
 test('sent twice, since its answer was lost, a mishap is one; with another decision it is not taken unseen', async () => {

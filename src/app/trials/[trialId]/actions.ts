@@ -10,6 +10,7 @@ import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { movePots } from '@/service/layout/move-pots';
 import { amendPlan } from '@/service/trial/amend';
 import { changeQuestion } from '@/service/trial/ask';
+import { mishapHistoryOf } from '@/service/trial/entry-history';
 import { predict } from '@/service/trial/predict';
 import { recordRegret } from '@/service/trial/regret';
 import { recordMishap } from '@/service/weigh/mishaps';
@@ -56,6 +57,11 @@ export async function undoRevisionAction(trialId: unknown, revisionId: unknown, 
 export async function historyAction(unitId: unknown) {
   const id = Id.safeParse(unitId);
   return id.success ? historyOf(id.data) : [];
+}
+
+export async function mishapHistoryAction(trialId: unknown) {
+  const id = Id.safeParse(trialId);
+  return id.success ? mishapHistoryOf(id.data) : [];
 }
 
 export async function regretAction(trialId: unknown, input: unknown) {

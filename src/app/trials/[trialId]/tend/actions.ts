@@ -1,5 +1,6 @@
 'use server';
 
+import { TrialId } from '@/core/trial/model/ids';
 import { nameByDepth } from '@/service/layout/name-by-depth';
 import { stateAllAsPlanned } from '@/service/tend/as-planned';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from '@/service/tend/care';
@@ -7,6 +8,7 @@ import { tickOff, undoAct } from '@/service/tend/care-acts';
 import { enterPaperLog } from '@/service/tend/paper-log';
 import { lookIntoBottles } from '@/service/tend/today';
 import { logCare } from '@/service/tend/unplanned-acts';
+import { actHistoryOf } from '@/service/trial/entry-history';
 import { changing, changingOne, writerOf } from '../changing';
 
 export async function saveCareRuleAction(
@@ -58,4 +60,9 @@ export async function lookIntoBottlesAction() {
 
 export async function untickAction(trialId: unknown, actId: unknown, by: unknown) {
   return changingOne(trialId, actId, (id, act) => undoAct(id, act, writerOf(by)));
+}
+
+export async function actHistoryAction(trialId: unknown) {
+  const id = TrialId.safeParse(trialId);
+  return id.success ? actHistoryOf(id.data) : [];
 }

@@ -10,6 +10,7 @@ import { recentWeather } from '@/service/garden/weather';
 import { taskAlias } from '@/service/tend/task-alias';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
+  actHistoryAction,
   changeCareSettingsAction,
   dateStageAction,
   dropCareRuleAction,
@@ -46,6 +47,7 @@ export default async function TendPage(props: TrialPageProps) {
         stateAll={stateAllAsPlannedAction.bind(null, id)}
         lookIntoBottles={lookIntoBottlesAction}
         untick={untickAction.bind(null, id)}
+        history={actHistoryAction.bind(null, id)}
         saveRule={saveCareRuleAction.bind(null, id)}
         dropRule={dropCareRuleAction.bind(null, id)}
         log={logCareAction.bind(null, id)}

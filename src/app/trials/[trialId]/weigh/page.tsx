@@ -11,6 +11,7 @@ import { currentGarden } from '@/service/garden/garden';
 import { Mind } from '@/ui/Page';
 import {
   historyAction,
+  mishapHistoryAction,
   putBackInAction,
   recordMishapAction,
   removePickAction,
@@ -61,6 +62,7 @@ export default async function WeighPage(props: WeighPageProps) {
         ripeRule={data.trial.rules.ripe}
         mishaps={mishapsOf(data)}
         isKeyOpen={isOpen && data.trial.isBlind}
+        mishapHistory={mishapHistoryAction.bind(null, id)}
         recordMishap={recordMishapAction.bind(null, id)}
         takeBackMishap={putBackInAction.bind(null, id)}
       />
