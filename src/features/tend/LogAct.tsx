@@ -113,7 +113,7 @@ function MaterialFields({ field, shelf, hasProduct, kind }: MaterialFieldsProps)
   return (
     <div data-fields>
       <Select
-        label="With"
+        label="With what"
         {...field('productId')}
         options={[
           { value: '', label: 'nothing from the shelf' },

@@ -445,7 +445,7 @@ describe('what was done besides the plan', () => {
     render(<LogAct {...props} log={log} />);
     await user.click(screen.getByText('Something was done that was not planned'));
     await user.type(screen.getByRole('textbox', { name: 'What' }), 'a can of feed');
-    await user.selectOptions(screen.getByRole('combobox', { name: 'With' }), 'Osmund');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'With what' }), 'Osmund');
     await user.type(screen.getByRole('textbox', { name: 'Each got' }), '12 ml');
     await user.click(screen.getByRole('button', { name: 'Put it in the log' }));
     return user;

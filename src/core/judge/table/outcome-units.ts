@@ -2,6 +2,7 @@ import type { JudgedUnit } from '@/core/design/linear/design-input';
 import type { Outcome } from '@/core/judge/question/judge-input';
 import { failure, type Result, success } from '@/core/result';
 import { median } from '@/core/stats/median';
+import { lookCell } from './look-cell';
 import type { Table, TableRoles, TableTrouble } from './table-roles';
 
 /**
@@ -45,8 +46,10 @@ function readPart(
   const bad = (column: string, expected: string) =>
     failure({ kind: 'bad-cell' as const, row, column, read: cell(cells, column), expected });
   const written = cell(cells, response);
-  if (written === '' || written === 'NA') return success({ value: null });
-  const value = Number(written);
+  const look = lookCell(written, kind);
+  if (look === 'waiting') return bad(response, 'the last day it was looked at');
+  if (look === null) return success({ value: null });
+  const value = look ?? Number(written);
   if (kind !== 'ordinal' && !(value >= 0)) return bad(response, 'a number from 0 up');
   if ((kind === 'count' || kind === 'proportion') && !Number.isInteger(value))
     return bad(response, 'a whole number from 0 up');

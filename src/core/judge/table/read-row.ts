@@ -1,4 +1,6 @@
+import type { Outcome } from '@/core/judge/question/judge-input';
 import { failure, type Result, success } from '@/core/result';
+import { lookCell } from './look-cell';
 import { isSummaryName } from './summary-row';
 import type { TableRoles, TableTrouble } from './table-roles';
 import { cell, type Naming } from './treatment-naming';
@@ -38,12 +40,12 @@ export function readRow(
       read: cell(cells, summary),
       expected: 'a name, not a sum of other rows: take the row out, or name it otherwise',
     });
-  const value = readNumber(cell(cells, roles.response), row, roles.response);
+  const value = readNumber(cell(cells, roles.response), row, roles.response, roles.kind);
   if (!value.ok) return value;
   const covariate =
     roles.covariate === undefined
       ? success(null)
-      : readNumber(cell(cells, roles.covariate), row, roles.covariate);
+      : readNumber(cell(cells, roles.covariate), row, roles.covariate, 'continuous');
   if (!covariate.ok) return covariate;
   if (roles.covariate !== undefined && covariate.value === null) {
     return failure({
@@ -65,14 +67,20 @@ export function readRow(
   });
 }
 
+/** Of a day that is waited for. */
+const WAITING = 'the last day it was looked at, with 0 in the column of --event';
 const NUMBER = /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i;
 
 function readNumber(
   written: string,
   row: number,
   column: string,
+  kind: Outcome,
 ): Result<number | null, TableTrouble> {
-  if (written === '' || written === 'NA') return success(null);
+  const look = lookCell(written, kind);
+  if (look === 'waiting')
+    return failure({ kind: 'bad-cell', row, column, read: written, expected: WAITING });
+  if (look !== undefined) return success(look);
   const value = Number(written);
   if (NUMBER.test(written) && Number.isFinite(value)) return success(value);
   const hint = /^[-+]?\d+,\d+$/.test(written)
