@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { findTrial } from '@/service/trial/trials';
 import { benchUnits, goToStep } from './trial-steps';
 
 /** A unit as the bench shows it: its code, the number of its block, and what it gets. */
@@ -22,12 +23,16 @@ interface Asked {
   readonly asks: string;
   readonly crop: string;
   readonly picked: string;
+  readonly isBlind?: boolean;
   /** What else is changed on the sheet. */
   readonly also?: (page: Page) => Promise<void>;
 }
 
 /** From the page of questions to a bench that is dealt, open, begun ten weeks ago; not locked yet. */
-export async function dealtSeason(page: Page, { asks, crop, picked, also }: Asked): Promise<void> {
+export async function dealtSeason(
+  page: Page,
+  { asks, crop, picked, isBlind = false, also }: Asked,
+): Promise<void> {
   await page.goto('/trials/new');
   await page.waitForSelector('html[data-ready]');
   await page.getByRole('link', { name: asks }).click();
@@ -39,7 +44,9 @@ export async function dealtSeason(page: Page, { asks, crop, picked, also }: Aske
   await also?.(page);
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await page.waitForURL(/lay-out$/);
-  await page.getByText('everyone', { exact: true }).click();
+  await page
+    .getByText(isBlind ? 'nobody, until the key is opened' : 'everyone', { exact: true })
+    .click();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once, seed/)).toBeVisible();
 }
@@ -71,6 +78,22 @@ export async function standings(
       nth,
     };
   });
+}
+
+/** The same of a blind trial, whose page does not say it: as it stands in the garden's file. */
+export async function hiddenStandings(page: Page): Promise<readonly Standing[]> {
+  const id = /trials\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
+  const data = await findTrial(id);
+  if (!data) throw new Error('the trial must be in the garden');
+  const seen = new Map<string, number>();
+  return [...data.units]
+    .sort((a, b) => a.position - b.position)
+    .map(unit => {
+      const treatment = data.treatments.find(each => each.id === unit.treatmentId)?.name ?? '';
+      const nth = seen.get(treatment) ?? 0;
+      seen.set(treatment, nth + 1);
+      return { code: unit.code, block: 0, treatment, nth };
+    });
 }
 
 /** What is found at a unit on the scale: a weight in g, or one of the looks. */

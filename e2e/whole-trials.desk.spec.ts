@@ -3,6 +3,7 @@ import {
   daysAgo,
   dealtSeason,
   type Found,
+  hiddenStandings,
   lock,
   mishap,
   readRound,
@@ -321,21 +322,33 @@ test('small shelves: kinds that never stood together are compared by way of othe
   expect(headline).toMatch(/^Feed 3 gave (?:59|60|61)% more radishes than plain water/);
 });
 
-test('several gardens: what is left out after the first reading counts all the same, and stands beside', async ({
+test('several gardens, blind: what is left out after the key counts all the same, and stands beside', async ({
   page,
 }) => {
   await dealtSeason(page, {
     asks: 'Does it hold in other gardens?',
     crop: 'leeks',
     picked: 'leeks',
+    isBlind: true,
   });
   await lock(page);
   const levels = { 'as usual': 500, 'the new feed': 650 };
-  const units = await standings(page, Object.keys(levels));
+  const units = await hiddenStandings(page);
   expect(units).toHaveLength(20);
   await weighRound(page, units, level(levels, [-9, -7, -5, -3, -1, 1, 3, 5, 7, 9]));
+  // Before the key: a pot that is left out is out of the verdict. It weighed 650 + 5 g.
+  const early = units.find(unit => unit.treatment === 'the new feed' && unit.nth === 5);
+  await mishap(page, early?.code ?? '', {
+    was: 'stood in water',
+    decided: 'Left out altogether',
+    why: 'Its hole was stopped all season.',
+  });
+  await goToStep(page, 'Judge');
+  await page.getByRole('button', { name: 'Open the key and judge' }).click();
   const first = await verdict(page);
+  // (10·650 − 655) / 9 = 649.4 g; against 500 g still 30% more.
   expect(first.headline).toMatch(/^The new feed gave 30% more leeks than as usual/);
+  expect(rowOf(first.rows, 'the new feed')).toMatch(/\| 9 \| 649 g \|/);
   const late = units.find(unit => unit.treatment === 'as usual');
   await mishap(page, late?.code ?? '', {
     was: 'a cat, a bird, a vole',

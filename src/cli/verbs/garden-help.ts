@@ -1,7 +1,8 @@
-export const EXPORT_HELP = `turnspit export [TRIAL] [--out FILE.json] [--json]
+export const EXPORT_HELP = `turnspit export [TRIAL] [--out FILE.json] [--no-names] [--json]
 Writes one trial whole: plan, layout, every standing entry, care, guesses. Without TRIAL it lists the garden's trials.
 TRIAL is its id, or words that only its question holds. Pictures are not in it; names of people are.
-  --json  of the list: [{"id":...,"question":...,"state":...}]`;
+  --no-names  people are numbers: person 1, person 2
+  --json      of the list: [{"id":...,"question":...,"state":...}]`;
 
 export const IMPORT_HELP = `turnspit import FILE.json [--json]
 Takes a trial in that “turnspit export” or the report's “The whole trial” wrote: whole, or not at all. A closed one is judged anew.

@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { refuse } from '@/cli/refuse';
+import { withoutNames } from '@/core/trial/without-names';
 import { backUp, backupSentence, restore } from '@/service/files/backup';
 import { takeInSentence, takeTrialIn, trialNames, wholeTrial } from '@/service/files/whole-trials';
 import { closeStore, dataFileSentence, startStore } from '@/service/garden/start';
@@ -12,7 +13,11 @@ export async function exportVerb(args: readonly string[]): Promise<void> {
   const { values, positionals } = parseArgs({
     args: [...args],
     allowPositionals: true,
-    options: { out: { type: 'string' }, json: { type: 'boolean', default: false } },
+    options: {
+      out: { type: 'string' },
+      'no-names': { type: 'boolean', default: false },
+      json: { type: 'boolean', default: false },
+    },
   });
   await withGarden(async () => {
     const trials = await trialNames();
@@ -37,7 +42,8 @@ export async function exportVerb(args: readonly string[]): Promise<void> {
           ? `“${wanted}” stands in ${found.length} questions: say more of it.`
           : `No trial is “${wanted}”. turnspit export lists them.`,
       );
-    const file = `${JSON.stringify(await wholeTrial(only.id))}\n`;
+    const whole = await wholeTrial(only.id);
+    const file = `${JSON.stringify(whole && values['no-names'] ? withoutNames(whole) : whole)}\n`;
     if (values.out === undefined) process.stdout.write(file);
     else writeFileSync(values.out, file);
   });

@@ -136,6 +136,8 @@ test('names are left out unless they are asked for', async () => {
   for (const form of ['json', 'entries'] as const) {
     expect(await bodyOf(trial.id, form)).not.toContain('Jory');
     expect(await bodyOf(trial.id, form, true)).toContain('Jory');
+    // Who read what is part of the trial: as a number it goes along.
+    expect(await bodyOf(trial.id, form)).toContain('person 1');
   }
 });
 
@@ -249,7 +251,7 @@ test('a regret goes with the next trial, and without a name into what is shared'
   });
   expect((await earlierTrial(trial.id))?.lessons).toContain('“Start two weeks earlier.” (Ines)');
   expect(TrialData.parse(JSON.parse(await bodyOf(trial.id, 'json'))).regrets).toMatchObject([
-    { text: 'Start two weeks earlier.', by: '' },
+    { text: 'Start two weeks earlier.', by: 'person 2' },
   ]);
 });
 

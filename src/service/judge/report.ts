@@ -4,6 +4,7 @@ import type { FrozenFile } from '@/core/judge/verdict/frozen-file';
 import { failure, type Result, success } from '@/core/result';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { withoutNames } from '@/core/trial/without-names';
 import { CODE_VERSION } from '@/core/version';
 import { reportHtml } from '@/print/report-html';
 import { database } from '@/store/connection/database';
@@ -86,21 +87,5 @@ function frozenFileOf(data: TrialData, frozen: FrozenVerdict): FrozenFile {
     look: spec,
     input,
     judgement: JSON.parse(frozen.judgement),
-  };
-}
-
-function withoutNames(data: TrialData): TrialData {
-  return {
-    ...data,
-    picks: data.picks.map(pick => ({ ...pick, by: '' })),
-    readings: data.readings.map(reading => ({ ...reading, by: '' })),
-    incidents: data.incidents.map(incident => ({ ...incident, by: '' })),
-    amendments: data.amendments.map(amendment => ({ ...amendment, by: '' })),
-    predictions: data.predictions.map((prediction, i) => ({
-      ...prediction,
-      by: `person ${i + 1}`,
-    })),
-    regrets: data.regrets.map(regret => ({ ...regret, by: '' })),
-    care: { ...data.care, acts: data.care.acts.map(act => ({ ...act, by: '' })) },
   };
 }

@@ -12,6 +12,7 @@ import { tickOff } from '@/service/tend/care-acts';
 import { askTrial } from '@/service/trial/ask';
 import { addMeasureToTrial } from '@/service/trial/measures';
 import { findTrial } from '@/service/trial/trials';
+import { recordMishap } from './mishaps';
 import { takePick } from './picks';
 import { takeReadings } from './readings';
 
@@ -73,7 +74,7 @@ interface Sent {
   readonly send: () => Promise<boolean>;
 }
 
-/** What one of two helpers sends of one half of the pots: readings and one of them changed, picks and one changed, a step in part. */
+/** What one of two helpers sends of one half of the pots: readings and one of them changed, picks and one changed, a step in part, a mishap. */
 function sentBy(data: TrialData, helper: 0 | 1): readonly Sent[] {
   const { trial, units, measures, care } = data;
   const height = measures.find(measure => measure.kindKey === 'height');
@@ -110,7 +111,7 @@ function sentBy(data: TrialData, helper: 0 | 1): readonly Sent[] {
   const [first] = own;
   const readings = own.map(unit => reading(v7(), unit.id, '21 cm', null));
   const picks = own.map(unit => pick(v7(), unit.id, `${200 + helper} g`, null));
-  const tick = v7();
+  const [tick, mishap] = [v7(), v7()];
   return [
     ...readings,
     reading(v7(), first?.id ?? '', '23 cm', readings[0]?.id ?? null),
@@ -132,15 +133,32 @@ function sentBy(data: TrialData, helper: 0 | 1): readonly Sent[] {
           })
         ).ok,
     },
+    {
+      id: mishap,
+      send: async () =>
+        (
+          await recordMishap(trial.id, {
+            id: mishap,
+            codes: own.map(unit => unit.code),
+            cause: 'frost',
+            byTreatment: 'no',
+            decision: 'keep',
+            happenedOn: today(),
+            why: 'The lid blew off.',
+            by,
+          })
+        ).ok,
+    },
   ];
 }
 
 /** What stands, without the ids and instants of this run. */
-function standing({ readings, picks, care, units }: TrialData): readonly string[] {
+function standing({ readings, picks, incidents, care, units }: TrialData): readonly string[] {
   const codeOf = (id: string) => units.find(unit => unit.id === id)?.code;
   return [
     ...readings.map(each => `read ${codeOf(each.unitId)} ${each.value} ${each.by}`),
     ...picks.map(each => `pick ${codeOf(each.unitId)} ${each.netG} ${each.by}`),
+    ...incidents.map(each => `mishap ${codeOf(each.unitId)} ${each.by}`),
     ...care.acts.map(
       each => `act ${each.nth} ${each.unitIds?.map(codeOf).sort().join()} ${each.by}`,
     ),
@@ -175,6 +193,7 @@ test('two devices, in whatever order they come through, and however often each s
             ...rest.map(code => `read ${code} 210 ${by}`),
             `pick ${changed} 300 ${by}`,
             ...rest.map(code => `pick ${code} ${200 + helper} ${by}`),
+            ...half(helper).map(code => `mishap ${code} ${by}`),
             `act 0 ${[...half(helper)].sort().join()} ${by}`,
           ];
         });
@@ -209,12 +228,20 @@ test('of two devices that read the same pot the second is told what stands, and 
   expect((await dataOf(data.trial.id)).readings.map(each => each.value)).toEqual([250]);
 });
 
-test('the day of an instant in the garden is the same on servers in three time zones', () => {
+test('the day of an instant in the garden, and of a reading that was put down then, is the same on servers in three time zones', () => {
   const script = `
+    import { readReading } from '@/core/measure/reading/reading-form';
     import { dayIn, endOfDay } from '@/core/time/time-zone';
     const instants = ['2026-03-29T00:30:00.000Z', '2026-06-02T05:30:00.000Z', '2026-12-31T23:59:59.000Z'];
     const zones = ['America/Los_Angeles', 'Europe/London', 'Pacific/Auckland'];
-    console.log(JSON.stringify(zones.flatMap(zone => instants.map(at => [dayIn(at, zone), endOfDay(dayIn(at, zone), zone)]))));
+    const read = (takenOn, takenAt) => readReading(
+      { id: '019a0000-0000-7000-8000-000000000001', unitId: '019a0000-0000-7000-8000-000000000002', measureId: '019a0000-0000-7000-8000-000000000003', takenOn, takenAt, value: '213' },
+      { measure: { id: '', scale: { kind: 'count' }, unit: '' }, system: 'uk', startsOn: '2026-05-01', today: dayIn('2026-06-02T05:30:00.000Z', zones[0]), now: '2026-06-02T05:30:00.000Z', dayAt: at => dayIn(at, zones[0]) },
+    );
+    console.log(JSON.stringify([
+      zones.flatMap(zone => instants.map(at => [dayIn(at, zone), endOfDay(dayIn(at, zone), zone)])),
+      ['2026-06-01', '2026-06-02', '2026-06-03'].map(day => read(day, '2026-06-02T05:30:00.000Z')),
+    ]));
   `;
   const answers = ['America/Los_Angeles', 'UTC', 'Pacific/Kiritimati'].map(TZ =>
     execFileSync(resolve('node_modules/.bin/tsx'), ['-e', script], {
@@ -223,5 +250,12 @@ test('the day of an instant in the garden is the same on servers in three time z
     }),
   );
   expect(new Set(answers).size).toBe(1);
-  expect(JSON.parse(answers[0] ?? '')).toContainEqual(['2026-06-01', '2026-06-02T07:00:00.000Z']);
+  const [days, readings] = JSON.parse(answers[0] ?? '');
+  expect(days).toContainEqual(['2026-06-01', '2026-06-02T07:00:00.000Z']);
+  // Half past ten in the evening of the 1st in Los Angeles; a phone that is a day ahead says the 2nd, one that is wrong the 3rd.
+  expect(readings).toMatchObject([
+    { ok: true, value: { takenOn: '2026-06-01', value: 213 } },
+    { ok: true, value: { takenOn: '2026-06-01', value: 213 } },
+    { ok: false },
+  ]);
 });
