@@ -5,12 +5,14 @@ import {
   orthonormalBasis,
 } from '@/core/stats/linear/linear-model';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { BED, planColumns } from './plan-columns';
+import { BED, type PlanColumn, planColumns } from './plan-columns';
 
 /** Two columns of a plan that go together, so that one can stand for the other. */
 export interface Confound {
   readonly what: 'treatment' | string;
   readonly with: string;
+  /** A place or an order is dealt by lot, and may fall alike by chance; what has a name was brought along. */
+  readonly kind: PlanColumn['kind'];
   /**
    * `wholly`: one can be read off the other. `arms`: some treatments can't be told from the control any more, once the column is
    * allowed for. `partly`: more than a fair deal usually gives.
@@ -40,7 +42,8 @@ export function confoundScan(data: TrialData): readonly Confound[] {
             ? numberBeside(factor.labels, column.values, blocks)
             : nameBeside(factor, column.values, blocks);
         const { name: what, reference } = factor;
-        return found ? [{ what, with: column.name, reference, arms: [], ...found }] : [];
+        const { kind } = column;
+        return found ? [{ what, with: column.name, kind, reference, arms: [], ...found }] : [];
       }),
   );
 }

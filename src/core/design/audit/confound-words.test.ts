@@ -129,3 +129,17 @@ test('the verdict’s headline says what it can’t tell apart', () => {
     new RegExp(`, though what ${fed.name} does beside ${plain.name} can’t be told from batch\\.$`),
   );
 });
+
+test('that the lot let the places of four pots fall alike stands in the audit, not in the headline', () => {
+  const four = trialFixture({ treatments: 2, unitsEach: 2 });
+  const byPlace = [...four.units].sort((a, b) => a.position - b.position);
+  const data: TrialData = {
+    ...four,
+    units: byPlace.map((unit, i) => ({
+      ...unit,
+      treatmentId: four.treatments[i === 1 || i === 2 ? 1 : 0]?.id ?? unit.treatmentId,
+    })),
+  };
+  expect(sayings(data)).toContain('go together wholly');
+  expect(inseparable(data)).toBeUndefined();
+});

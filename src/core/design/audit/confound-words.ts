@@ -14,8 +14,11 @@ export function confoundWords(found: Confound, { trial }: TrialData): string {
     : `What ${listed(arms)} ${does} beside ${reference} can’t be told from ${column}`;
 }
 
-/** All that a trial can't tell apart, each in words; undefined where there is nothing of the kind. */
+/**
+ * What was brought along and can't be told from a treatment, each in words; undefined where there is nothing of the kind. Where
+ * the lot let places fall alike, the audit says so: the deal was fair all the same.
+ */
 export function inseparable(data: TrialData): readonly string[] | undefined {
-  const lost = confoundScan(data).filter(({ how }) => how !== 'partly');
+  const lost = confoundScan(data).filter(({ how, kind }) => how !== 'partly' && kind === 'name');
   return lost.length === 0 ? undefined : lost.map(found => confoundWords(found, data));
 }

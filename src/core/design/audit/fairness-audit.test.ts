@@ -336,6 +336,7 @@ test('in a square, treatments that share the edge unevenly lean on it, but do no
   expect(found).toEqual({
     what: 'treatment',
     with: 'nearness to the edge',
+    kind: 'number',
     how: 'partly',
     p: null,
     arms: [],
