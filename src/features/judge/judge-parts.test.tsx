@@ -314,6 +314,16 @@ describe('is it worth it', () => {
     fireEvent.change(screen.getByLabelText('A kilogram is worth'), { target: { value: '6' } });
     expect(row).toHaveTextContent(/9\d of 100|100 of 100/);
   });
+  test('what has no known cost does not cost nothing: it is asked for, and nothing is said of what it leaves', () => {
+    show();
+    fireEvent.change(screen.getByLabelText('A kilogram is worth'), { target: { value: '6' } });
+    const row = screen.getByRole('row', { name: /^feed 2/ });
+    expect(within(row).getByRole('textbox')).toHaveValue('');
+    expect(row).toHaveTextContent(/what it costs more is not known: write it$/);
+    expect(row).not.toHaveTextContent('of 100');
+    fireEvent.change(screen.getByLabelText('feed 2 costs more'), { target: { value: '0' } });
+    expect(row).toHaveTextContent(/of 100/);
+  });
   test('what costs more than it brings leaves less than nothing', () => {
     show();
     fireEvent.change(screen.getByLabelText('A kilogram is worth'), { target: { value: '1,5' } });

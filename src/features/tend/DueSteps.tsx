@@ -47,7 +47,8 @@ export function DueSteps({
         <Steps>
           {shown.map(due => (
             <Step
-              key={`${due.rule.id} ${due.task.nth}`}
+              // What is left of a step is a step of its own: another tick, with nothing of the first in its fields.
+              key={`${due.rule.id} ${due.task.nth} ${due.task.doneUnitIds?.length ?? ''}`}
               due={due}
               today={today}
               tick={tick}

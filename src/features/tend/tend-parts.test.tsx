@@ -54,6 +54,37 @@ describe('what is due', () => {
     expect(screen.getByText('2 pots: 4.44 ml Tidewrack in 1 l each')).toBeVisible();
   });
 
+  test('what is left of a step that was done in part is ticked by an id of its own, for the rest alone', async () => {
+    const tick = jest.fn().mockResolvedValue(success(true));
+    const user = userEvent.setup();
+    const [whole] = view().due.tasks;
+    if (!whole) throw new Error('a feed must be due');
+    const { rerender } = render(<DueSteps tasks={[whole]} today="2026-05-08" tick={tick} />);
+    await user.click(screen.getByText('Otherwise'));
+    await user.click(screen.getByText('only some'));
+    const [first] = screen.getAllByRole('checkbox');
+    if (!first) throw new Error('there must be pots to tick');
+    await user.click(first);
+    await user.type(screen.getByLabelText('A note, or why it is left out'), 'My shelf.');
+    await user.click(screen.getByRole('button', { name: 'feed 1 weekly: done' }));
+    const [done = '', ...rest] = [...(whole.receivers[0]?.codes ?? [])].sort();
+    const left = {
+      ...whole,
+      receivers: [{ label: 'feed 1', codes: rest }],
+      task: {
+        ...whole.task,
+        doneUnitIds: data.units.filter(unit => unit.code === done).map(unit => unit.id),
+      },
+    };
+    rerender(<DueSteps tasks={[left]} today="2026-05-08" tick={tick} />);
+    expect(screen.getByText('for the rest')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'feed 1 weekly: done' }));
+    const [[, part], [, other]] = tick.mock.calls;
+    expect([part.codes, part.note]).toEqual([[done], 'My shelf.']);
+    expect([other.codes, other.note]).toEqual([rest, '']);
+    expect(other.id).not.toBe(part.id);
+  });
+
   test('late steps say how late', () => {
     render(
       <DueSteps tasks={view({}, '2026-05-10').due.tasks} today="2026-05-10" tick={jest.fn()} />,

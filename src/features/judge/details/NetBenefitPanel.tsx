@@ -33,8 +33,8 @@ export function NetBenefitPanel({
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(
       contrasts.map(({ treatment }) => {
-        const extra = (costOf(treatment)?.total ?? 0) - (costOf(control)?.total ?? 0);
-        return [treatment, extra === 0 ? '' : extra.toFixed(2)];
+        const own = costOf(treatment)?.total ?? null;
+        return [treatment, own === null ? '' : (own - (costOf(control)?.total ?? 0)).toFixed(2)];
       }),
     ),
   );
@@ -101,8 +101,8 @@ function BenefitTable({
       />
       <tbody>
         {contrasts.map(contrast => {
-          const cost = readMoney(typed[contrast.treatment] ?? '') ?? 0;
-          const found = netBenefitOf(contrast, { extraCost: cost, worthPerKg: worth ?? 0 });
+          const cost = readMoney(typed[contrast.treatment] ?? '');
+          const found = netBenefitOf(contrast, { extraCost: cost ?? 0, worthPerKg: worth ?? 0 });
           return (
             <BenefitRow
               key={contrast.treatment}
@@ -112,7 +112,8 @@ function BenefitTable({
               costOf={costOf}
               control={control}
               found={found}
-              worth={worth}
+              worth={cost === null ? null : worth}
+              isCostKnown={cost !== null}
             />
           );
         })}
@@ -128,10 +129,21 @@ interface BenefitRowProps {
   readonly costOf: (name: string) => TreatmentCost | undefined;
   readonly control: NetBenefitPanelProps['control'];
   readonly found: NetBenefit;
+  /** null where it, or the cost, is not known: then nothing is said of what is left. */
   readonly worth: number | null;
+  readonly isCostKnown: boolean;
 }
 
-function BenefitRow({ contrast, typed, setTyped, costOf, control, found, worth }: BenefitRowProps) {
+function BenefitRow({
+  contrast,
+  typed,
+  setTyped,
+  costOf,
+  control,
+  found,
+  worth,
+  isCostKnown,
+}: BenefitRowProps) {
   return (
     <tr>
       <th scope="row">{contrast.treatment}</th>
@@ -167,7 +179,9 @@ function BenefitRow({ contrast, typed, setTyped, costOf, control, found, worth }
         {worth === null || found.chanceItPays === null
           ? '—'
           : `${Math.round(100 * found.chanceItPays)} of 100`}
-        <small>{breakEvenWords(found)}</small>
+        <small>
+          {isCostKnown ? breakEvenWords(found) : 'what it costs more is not known: write it'}
+        </small>
       </td>
     </tr>
   );
