@@ -3,8 +3,8 @@ import { leftOutOf } from '@/core/judge/units/analysis-sets';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
-// What a spreadsheet runs: all but a figure below zero.
-const FORMULA = /^(?:[=+@\t\r]|-(?!\d))/;
+// What a spreadsheet runs: all but what is a figure below zero to its end.
+const FORMULA = /^(?:[=+@\t\r]|-(?!\d+(?:\.\d+)?(?:e[-+]?\d+)?$))/i;
 
 /** Rows as a CSV file in which no cell is a formula. */
 export function csvTable(rows: readonly (readonly string[])[]): string {

@@ -9,6 +9,7 @@ export type Database = Knex;
 
 interface Connection {
   pragma(statement: string): unknown;
+  prepare(sql: string): unknown;
 }
 
 // FULL, so that an answered write survives a power cut and not only a killed process.
@@ -16,7 +17,8 @@ const PRAGMAS = [
   'journal_mode = WAL',
   'synchronous = FULL',
   'foreign_keys = ON',
-  'busy_timeout = 5000',
+  // The driver waits on the one thread that answers all pages: the long wait is `patiently`'s.
+  'busy_timeout = 100',
 ];
 
 /** Opens a data file, making its folder where there is none. Columns are snake_case in the file, camelCase here. */
@@ -34,6 +36,7 @@ export function openDatabase(filename: string): Database {
         done: (error: Error | null, connection: Connection) => void,
       ) {
         for (const pragma of PRAGMAS) connection.pragma(pragma);
+        beginImmediately(connection);
         done(null, connection);
       },
     },
@@ -42,6 +45,15 @@ export function openDatabase(filename: string): Database {
     postProcessResponse: (response: unknown) =>
       Array.isArray(response) ? response.map(camelKeys) : camelKeys(response),
   });
+}
+
+/**
+ * Makes every transaction take the right to write as it begins. One that reads first and writes later is thrown out at once where
+ * another program has written meanwhile, however long it would wait (SQLite, “Transaction”, section 2.2).
+ */
+function beginImmediately(connection: Connection): void {
+  const prepare = connection.prepare.bind(connection);
+  connection.prepare = sql => prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql);
 }
 
 declare global {
@@ -67,7 +79,23 @@ export function dataFile(): string {
 
 /** Does all of a change or none of it. Inside, only the given connection may be used: the pool holds one. */
 export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): Promise<Answer> {
-  return database().transaction(work);
+  return patiently(() => database().transaction(work));
+}
+
+const PATIENCE_MS = 15_000; // a backup or another program is through long before
+const PAUSE_MS = 25;
+
+/** Tries again while another program writes to the file. What could not begin has done nothing, so it may begin anew. */
+export async function patiently<Answer>(attempt: () => Promise<Answer>): Promise<Answer> {
+  const until = Date.now() + PATIENCE_MS;
+  for (;;) {
+    try {
+      return await attempt();
+    } catch (error) {
+      if (driverCode(error) !== 'SQLITE_BUSY' || Date.now() > until) throw error;
+      await new Promise(resolve => setTimeout(resolve, PAUSE_MS));
+    }
+  }
 }
 
 /** Whether a row could not be written because of what stands there already, or is missing. */

@@ -1,7 +1,7 @@
 import { existsSync, statSync } from 'node:fs';
 import BetterSqlite from 'better-sqlite3';
 import { failure, type Result, success } from '@/core/result';
-import type { Database } from './database';
+import { type Database, patiently } from './database';
 import { driverCode } from './driver-code';
 
 /** Why a data file was not opened. It is left exactly as it was found. */
@@ -35,8 +35,8 @@ export async function migrate(
   file: string,
 ): Promise<Result<'migrated', DataFileTrouble>> {
   try {
-    await copyBefore(db, file);
-    await latest(db);
+    await patiently(() => copyBefore(db, file));
+    await patiently(() => latest(db));
     return success('migrated');
   } catch (error) {
     if (error instanceof Error && error.message.includes('migration directory is corrupt'))
