@@ -1,14 +1,27 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import BetterSqlite from 'better-sqlite3';
 import { logChange } from '@/store/changes';
-import { dataFile, inTransaction, patiently } from '@/store/connection/database';
-import { instantNow } from './clock';
-import { currentGarden } from './garden';
-import { freshGardenForEachTest } from './garden-fixture';
+import { closeDatabase, database, dataFile, inTransaction, patiently } from './database';
+import { migrate } from './open-safely';
 
-freshGardenForEachTest();
+let folder = '';
 
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'turnspit-'));
+  process.env.TURNSPIT_DATA = join(folder, 'garden.sqlite');
+  await migrate(database(), dataFile());
+});
+
+afterEach(async () => {
+  await closeDatabase();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const now = () => new Date().toISOString();
 const change = (what: string) => ({
-  at: instantNow(),
+  at: now(),
   trialId: null,
   what,
   subjectId: null,
@@ -21,7 +34,7 @@ function writer(forMs: number): { readonly done: Promise<void> } {
   other.exec('BEGIN IMMEDIATE');
   other
     .prepare('INSERT INTO changes (at, what, detail) VALUES (?, ?, ?)')
-    .run(instantNow(), 'theirs', '{}');
+    .run(now(), 'theirs', '{}');
   return {
     done: new Promise(resolve =>
       setTimeout(() => {
@@ -43,7 +56,7 @@ const changes = (): readonly string[] => {
 test('a change waits for another program that writes, and then is made; meanwhile pages are read', async () => {
   const other = writer(700);
   const ours = inTransaction(db => logChange(db, change('ours')));
-  expect((await currentGarden()).name).not.toBe('');
+  expect(await database()('gardens').select('id')).toEqual([]);
   await other.done;
   await ours;
   expect(changes()).toEqual(['theirs', 'ours']);
