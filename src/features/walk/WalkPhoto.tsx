@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
+import { oneTabAtATime } from '@/features/walk/outbox/one-tab';
 import {
   addPhotoToOutbox,
   type PhotosSent,
@@ -20,15 +21,12 @@ interface WalkPhotoProps {
 export function WalkPhoto({ trialId, unitId, code, day }: WalkPhotoProps) {
   const [stands, setStands] = useState<PhotosSent | null>(null);
   const [said, setSaid] = useState('');
-  const send = useCallback(
-    async () =>
-      setStands(
-        await navigator.locks.request(`turnspit photos ${trialId}`, () =>
-          sendWaitingPhotos(trialId),
-        ),
-      ),
-    [trialId],
-  );
+  const send = useCallback(async () => {
+    const sent = await oneTabAtATime(`turnspit photos ${trialId}`, () =>
+      sendWaitingPhotos(trialId),
+    );
+    if (sent !== undefined) setStands(sent);
+  }, [trialId]);
   useEffect(() => {
     void send();
     const again = (): void => {

@@ -15,15 +15,24 @@ export interface WaitingEntry {
 
 interface Outbox extends DBSchema {
   entries: { key: number; value: Omit<WaitingEntry, 'seq'> };
+  leases: { key: string; value: Lease };
+}
+
+/** Who may do something just now, and until when. */
+interface Lease {
+  readonly owner: string;
+  /** Milliseconds of this browser's clock. */
+  readonly until: number;
 }
 
 let opened: Promise<IDBPDatabase<Outbox>> | undefined;
 
 function outbox(): Promise<IDBPDatabase<Outbox>> {
   // Numbered by the database, not by an id made elsewhere: the order must hold.
-  opened ??= openDB<Outbox>('turnspit-outbox', 1, {
-    upgrade(db) {
-      db.createObjectStore('entries', { autoIncrement: true });
+  opened ??= openDB<Outbox>('turnspit-outbox', 2, {
+    upgrade(db, before) {
+      if (before < 1) db.createObjectStore('entries', { autoIncrement: true });
+      if (before < 2) db.createObjectStore('leases');
     },
   });
   return opened;
@@ -57,4 +66,26 @@ export async function deleteEntry(seq: number): Promise<void> {
 /** Keeps an entry with what the server said to it. Nothing is dropped unseen. */
 export async function markRefused({ seq, ...kept }: WaitingEntry, refusal: unknown): Promise<void> {
   await (await outbox()).put('entries', { ...kept, refusal }, seq);
+}
+
+/** Takes a lease unless another holds one that has not run out. @returns whether it was taken */
+export async function takeLease(
+  name: string,
+  owner: string,
+  now: number,
+  forMs: number,
+): Promise<boolean> {
+  const change = (await outbox()).transaction('leases', 'readwrite');
+  const held = await change.store.get(name);
+  const isFree = held === undefined || held.owner === owner || held.until <= now;
+  if (isFree) await change.store.put({ owner, until: now + forMs }, name);
+  await change.done;
+  return isFree;
+}
+
+/** Gives a lease back, if it is still one's own. */
+export async function giveBackLease(name: string, owner: string): Promise<void> {
+  const change = (await outbox()).transaction('leases', 'readwrite');
+  if ((await change.store.get(name))?.owner === owner) await change.store.delete(name);
+  await change.done;
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { oneTabAtATime } from './one-tab';
 import { addToOutbox, deleteEntry, type Entry, type WaitingEntry, waitingEntries } from './outbox';
 import { postReadings, sendOutbox } from './send-outbox';
 
@@ -27,10 +28,10 @@ export function useOutbox(trialId: string): OutboxState {
   const look = useCallback(async () => setKept(await waitingEntries(trialId)), [trialId]);
   const send = useCallback(async () => {
     // Two tabs must not send the same batch side by side; the server would not mind, the order would.
-    const sent = await navigator.locks.request(`turnspit outbox ${trialId}`, () =>
+    const sent = await oneTabAtATime(`turnspit outbox ${trialId}`, () =>
       sendOutbox(trialId, postReadings),
     );
-    setConnected(sent === 'answered');
+    if (sent !== undefined) setConnected(sent === 'answered');
     await look();
   }, [trialId, look]);
   useEffect(() => {
