@@ -45,6 +45,7 @@ test('a walk over plain http sends what is put down, and finds it again after a 
     await expect(page.getByText('7 of 24 read')).toBeVisible();
     await page.getByRole('button', { name: 'Tap for one' }).click();
     await page.getByRole('button', { name: 'Next trough' }).click();
+    await page.getByRole('button', { name: 'Yes, it is' }).click();
     await expect(page.getByText('8 of 24 read')).toBeVisible();
     await expect(page.getByText('all sent')).toBeVisible();
     await page.reload();
