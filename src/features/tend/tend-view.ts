@@ -9,10 +9,10 @@ import {
   type CaredTrial,
   careTasks,
   dueToday,
-  hiddenDue,
   missedTasks,
   unitMeasuresOf,
 } from '@/core/schedule/tasks/due-today';
+import { hiddenDue } from '@/core/schedule/tasks/hidden-due';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { remindersFor } from '@/core/schedule/tasks/reminders';
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';

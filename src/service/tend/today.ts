@@ -3,9 +3,9 @@ import {
   type CaredTrial,
   type DueToday,
   dueToday,
-  hiddenDue,
   unitMeasuresOf,
 } from '@/core/schedule/tasks/due-today';
+import { hiddenDue } from '@/core/schedule/tasks/hidden-due';
 import type { CarePlan } from '@/core/trial/model/care-plan';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';

@@ -1,6 +1,7 @@
 import { ELEMENT_IN } from '@/core/materials/label/nutrient';
 import type { RowTrouble } from '@/core/measure/reading/reading-table';
 import { failure, type Result, success } from '@/core/result';
+import { BLANK_MEASURE, BLANK_READING } from '@/core/trial/model/blank-facts';
 import { MeasureId, ReadingId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
@@ -254,16 +255,14 @@ export function labReadings(
       subsample: sample.number,
       takenOn: sample.takenOn,
       takenAt: now,
+      ...BLANK_READING,
       value: value.value,
-      outOf: null,
       outcome: 'picked',
       note: value.isBelowLimit
         ? 'below what the method can show: half of that limit stands for it'
         : '',
-      isRepeat: false,
       asWritten: value.asWritten.slice(0, 80),
       device,
-      by: '',
       supersedes: null,
       isRemoval: false,
     });
@@ -287,11 +286,9 @@ function labMeasure({ analyte, extract, optimum }: LabValue, kindKey: string, id
     better: 'higher',
     margin: null,
     isMain: false,
+    ...BLANK_MEASURE,
     kindKey,
     scale: { kind: 'continuous', least: 0, most: 1_000_000 },
-    parts: 1,
-    partsAre: 'averaged',
-    onDay: null,
     optimum,
   };
 }
