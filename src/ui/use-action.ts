@@ -21,25 +21,55 @@ export interface Action<Trouble> {
   readonly clear: () => void;
 }
 
-/** A change that a screen asks the server for: whether it is on its way, and what stood in its way. */
-export function useAction<Trouble>(): Action<Trouble> {
+/**
+ * A change that a screen asks the server for: whether it is on its way, and what stood in its way.
+ *
+ * @param lost what stands in the way where no answer comes; without it that breaks the page
+ */
+export function useAction<Trouble>(lost?: Trouble): Action<Trouble> {
   const [trouble, setTrouble] = useState<Trouble>();
   const [isPending, startTransition] = useTransition();
+  const make = async <Value>(change: Change<Value, Trouble>) => {
+    const done = await answerOf(change, lost);
+    setTrouble(done && !done.ok ? done.trouble : undefined);
+    return done;
+  };
   const run: Action<Trouble>['run'] = (change, then) =>
     startTransition(async () => {
-      const done = await change();
-      setTrouble(done && !done.ok ? done.trouble : undefined);
+      const done = await make(change);
       if (done?.ok) then?.(done.value);
     });
   const tryOut: Action<Trouble>['tryOut'] = change =>
     new Promise(answer =>
       startTransition(async () => {
-        const done = await change();
-        setTrouble(done && !done.ok ? done.trouble : undefined);
+        const done = await make(change);
         answer(done?.ok ?? false);
       }),
     );
   return { trouble, isPending, run, tryOut, clear: () => setTrouble(undefined) };
+}
+
+/** Makes a change; where no answer comes, what is said then. A way to another page is no lost answer. */
+export async function answerOf<Value, Trouble>(
+  change: Change<Value, Trouble>,
+  lost: Trouble | undefined,
+): Promise<ActionResult<Value, Trouble> | undefined> {
+  try {
+    return await change();
+  } catch (error) {
+    if (lost === undefined || isWayOn(error)) throw error;
+    return { ok: false, trouble: lost };
+  }
+}
+
+/** Next throws its redirects. */
+function isWayOn(error: unknown): boolean {
+  return (
+    typeof error === 'object' &&
+    error !== null &&
+    'digest' in error &&
+    String(error.digest).startsWith('NEXT_')
+  );
 }
 
 /** A result of a change that answers only what stood in its way. */

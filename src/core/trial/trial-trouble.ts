@@ -19,6 +19,8 @@ export type TrialTrouble =
   | { readonly kind: 'already-read'; readonly standing: Reading }
   /** A step of the care that somebody ticked, or left out, meanwhile. */
   | { readonly kind: 'already-done'; readonly on: string; readonly by: string }
+  /** The server did not answer, or not in time: what was sent may have got there all the same. */
+  | { readonly kind: 'no-answer' }
   | { readonly kind: 'changed-meanwhile' };
 
 /** One plain sentence: what stands in the way, and what to do. Field troubles stand beside their fields instead. */
@@ -52,6 +54,8 @@ export function trialSentence(trouble: TrialTrouble): string {
       return `Another value stands there already, put down at ${trouble.standing.takenAt.slice(11, 16)} UTC${trouble.standing.device === '' ? '' : ` on ${trouble.standing.device}`}: ${trouble.standing.asWritten || 'none'}. Choose one.`;
     case 'already-done':
       return `That step is on record already, for ${trouble.on}${trouble.by === '' ? '' : `, by ${trouble.by}`}. If that is wrong, take it back first, under “How it was kept”.`;
+    case 'no-answer':
+      return 'No answer came: the garden may not be running, or the connection is gone. What you typed is still here; press again.';
     case 'changed-meanwhile':
       return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
   }

@@ -115,6 +115,22 @@ test('an answer that the trial was closed meanwhile is said, and the number stay
   expect(gross()).toHaveValue('140');
 });
 
+test('where no answer comes it is said, the number stays, the button lives, and the same press is sent under its id', async () => {
+  const user = userEvent.setup();
+  const answer = jest
+    .fn()
+    .mockRejectedValueOnce(new TypeError('Failed to fetch'))
+    .mockResolvedValue(failure({ kind: 'closed' }));
+  render(<HeldWeigh answer={answer} />);
+  await user.type(gross(), '140{Enter}');
+  expect(await screen.findByRole('alert')).toHaveTextContent(/^No answer came: .* press again\.$/);
+  expect(gross()).toHaveValue('140');
+  await user.click(screen.getByRole('button', { name: /^Save/ }));
+  await waitFor(() => expect(answer).toHaveBeenCalledTimes(2));
+  const [[first], [second]] = answer.mock.calls;
+  expect(second.id).toBe(first.id);
+});
+
 test('a weight four times the others’ is asked about, not refused', async () => {
   const user = userEvent.setup();
   const wide = trialFixture({ unitsEach: 3 });

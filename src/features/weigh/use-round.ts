@@ -3,11 +3,12 @@
 import { useRef, useState } from 'react';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import type { Result } from '@/core/result';
+import { failure, type Result } from '@/core/result';
 import type { Pick } from '@/core/trial/model/pick';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { writerName } from '@/features/frame/writer-name';
+import { answerOf } from '@/ui/use-action';
 import { useDraft } from '@/ui/use-draft';
 import { useUndoKey } from '@/ui/use-undo-key';
 import { EMPTY_PICK, GREEN_PICK, pickWords, type RoundDraft, readRoundDraft } from './pick-draft';
@@ -21,6 +22,11 @@ export interface RoundActions {
   readonly take: (input: unknown) => Answer;
   readonly remove: (pickId: string, by: string) => Answer;
   readonly undoRevision: (revisionId: string, by: string) => Answer;
+}
+
+/** What the server says to a pick; where no answer comes, that it did not. */
+async function answered(ask: () => Answer): Answer {
+  return (await answerOf(ask, { kind: 'no-answer' as const })) ?? failure({ kind: 'no-answer' });
 }
 
 type SetTrouble = (trouble: TrialTrouble | undefined) => void;
@@ -103,7 +109,7 @@ export function useRound(plan: RoundPlan) {
     undo,
     canUndo,
     takeOut: async (pick: Pick): Promise<void> => {
-      const answer = await plan.remove(pick.id, writerName());
+      const answer = await answered(() => plan.remove(pick.id, writerName()));
       setTrouble(answer.ok ? undefined : answer.trouble);
       if (!answer.ok) return;
       remember({ kind: 'revision', pick: answer.value });
@@ -157,7 +163,7 @@ function useSending(take: RoundPlan['take']) {
   const send = async (input: unknown, then: (answer: Awaited<Answer>) => void): Promise<void> => {
     if (isPending) return;
     setPending(true);
-    const answer = await take(input);
+    const answer = await answered(() => take(input));
     setPending(false);
     then(answer);
   };
@@ -178,9 +184,13 @@ function useUndo(
     const last = undoable.at(-1);
     if (!last) return;
     setUndoable(undoable.slice(0, -1));
-    const answer = await (last.kind === 'new'
-      ? remove(last.pick.id, writerName())
-      : undoRevision(last.pick.id, writerName()));
+    const answer = await answered(() =>
+      last.kind === 'new'
+        ? remove(last.pick.id, writerName())
+        : undoRevision(last.pick.id, writerName()),
+    );
+    // What got no answer can be taken back once more.
+    if (!answer.ok && answer.trouble.kind === 'no-answer') setUndoable(undoable);
     setTrouble(answer.ok ? undefined : answer.trouble);
     if (answer.ok) then(last.pick);
   };
