@@ -122,6 +122,25 @@ describe('the scorecard', () => {
       screen.getByText(/^Beside the main one \d measures? (was|were) looked at: by luck alone/),
     ).toBeVisible();
   });
+  test('a part of the main measure takes none of its weight, and is not weighed by itself', () => {
+    const [main] = card.rows;
+    if (!main) throw new Error('the card must have a row');
+    const part = { ...main, part: 'top', name: `${main.name}, top`, isMain: false };
+    render(
+      <ScorecardPanel
+        trialId="t"
+        whole={data}
+        spec={analysis.spec}
+        card={{ ...card, rows: [...card.rows, part] }}
+        tags={tagsOf(data)}
+        control="plain water"
+        bases={[]}
+      />,
+    );
+    expect(screen.getByLabelText(`Weight of ${main.name}`)).toHaveValue('3');
+    expect(screen.queryByLabelText(`Weight of ${part.name}`)).toBeNull();
+    expect(screen.queryByRole('link', { name: part.name })).toBeNull();
+  });
   test('shuffles every measure that has a mean beside the page, says how far it is, and what luck does', async () => {
     show();
     const [, , ids, report] = jest.mocked(startPermutations).mock.lastCall ?? [];

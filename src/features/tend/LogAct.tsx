@@ -87,7 +87,7 @@ export function LogAct({ treatments, codes, unitWord, today, shelf, log }: LogAc
               It was that step
             </Button>
             <Button onPress={() => submit('besides')} isPending={isPending}>
-              It was given besides
+              It was done besides
             </Button>
           </Acts>
         </>

@@ -530,3 +530,11 @@ test('a paper log that can’t be taken stays as it was pasted, with a sentence 
   expect(await screen.findByText('2 steps put on record.')).toBeVisible();
   expect(field).toHaveValue('');
 });
+
+test('what a timer does stands in no list of what is to come', () => {
+  const drip = careRuleFixture({ name: 'drip', kind: 'water', runsByItself: true });
+  const weeding = careRuleFixture({ name: 'weeding', kind: 'other' });
+  const { coming, due } = view({ care: { ...data.care, rules: [drip, weeding] } });
+  expect(new Set(coming.map(task => task.ruleId))).toEqual(new Set([weeding.id]));
+  expect(due.tasks.map(task => task.rule.name)).toEqual(['weeding']);
+});

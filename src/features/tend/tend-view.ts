@@ -59,7 +59,10 @@ export function tendViewOf(data: TrialData, scene: TendScene): TendView {
           { tasks: missedTasks(cared, products, tasks), mixing: [], forbidden: [] },
           (_, ruleId) => aliasOf(ruleId),
         ).tasks,
-    coming: comingTasks(tasks, today),
+    coming: comingTasks(
+      tasks.filter(task => !isByItself(care.rules, task)),
+      today,
+    ),
     washedOff: washedOffOf(care, weather),
     leached: leachedBy(weather, care.settings.mixMl, areaM2),
     thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, areaM2),
@@ -136,6 +139,11 @@ function equalisedBy(
     money: equaliseRates(planned, rules, 'money'),
     'dry-mass': equaliseRates(planned, rules, 'dry-mass'),
   };
+}
+
+/** What a timer does asks nobody to come. */
+function isByItself(rules: readonly CareRule[], { ruleId }: TrackedTask): boolean {
+  return rules.find(rule => rule.id === ruleId)?.runsByItself ?? false;
 }
 
 function comingTasks(tasks: readonly TrackedTask[], today: string): TendView['coming'] {

@@ -137,7 +137,7 @@ function plannedStep(data: TrialData, form: LogForm): TrackedTask | undefined {
 function plannedWords({ ruleId, dueOn }: TrackedTask, { care, trial }: TrialData): string {
   const rule = care.rules.find(each => each.id === ruleId);
   const isHidden = !isKeyOpen(trial) && (rule?.treatmentIds.length ?? 0) > 0;
-  return `${isHidden ? 'A step' : `“${rule?.name}”`} of ${dueOn} is planned for the same, and not ticked. Was it that step, or was this given besides?`;
+  return `${isHidden ? 'A step' : `“${rule?.name}”`} of ${dueOn} is planned for the same, and not ticked. Was it that step, or was this done besides?`;
 }
 
 /** What stands for it in the plan: done once, on its day. */

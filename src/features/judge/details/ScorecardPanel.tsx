@@ -48,17 +48,18 @@ export function ScorecardPanel({
   bases,
 }: ScorecardPanelProps) {
   const treatments = card.rows[0]?.cells.map(cell => cell.treatment) ?? [];
+  const wholeRows = card.rows.filter(row => row.part === null);
   const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() =>
-    Object.fromEntries(card.rows.map(row => [row.measureId, row.isMain ? 3 : 0])),
+    Object.fromEntries(wholeRows.map(row => [row.measureId, row.isMain ? 3 : 0])),
   );
   const permutations = usePermutationPValues(
     whole,
     spec,
-    card.rows.filter(row => row.isByMean && row.part === null).map(row => row.measureId),
+    wholeRows.filter(row => row.isByMean).map(row => row.measureId),
   );
   const ranked = weightedRank(card.rows, weights);
   const wins = winsOf(card);
-  const isWeighed = card.rows.some(row => !row.isMain && (weights[row.measureId] ?? 0) > 0);
+  const isWeighed = wholeRows.some(row => !row.isMain && (weights[row.measureId] ?? 0) > 0);
   return (
     <Card aria-label="Scorecard">
       <h2>All that was measured</h2>
