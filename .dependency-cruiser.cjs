@@ -29,9 +29,10 @@ const CORE_MAY_IMPORT = {
   materials: [...GROUND, 'trial'],
   measure: SEASON,
   schedule: SEASON,
-  design: [...SEASON, 'measure', 'schedule'],
-  judge: [...SEASON, 'measure', 'schedule', 'design'],
-  print: [...SEASON, 'measure', 'schedule', 'design'],
+  blinding: [...SEASON, 'schedule'],
+  design: [...SEASON, 'measure', 'schedule', 'blinding'],
+  judge: [...SEASON, 'measure', 'schedule', 'blinding', 'design'],
+  print: [...SEASON, 'measure', 'schedule', 'design', 'blinding'],
 };
 
 const IS_NO_TEST = '(\\.test|-fixture)\\.tsx?$';

@@ -1,8 +1,10 @@
 import ICAL from 'ical.js';
+import { datedSteps } from '@/core/blinding/dated-steps';
 import { trackedTasks } from '@/core/schedule/tasks/task-state';
 import { tasksOf } from '@/core/schedule/tasks/tasks';
 import { careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
+import { NO_CARE } from '@/core/trial/model/care-plan';
 import { careCalendar } from './calendar';
 
 // Read back by an independent reader of RFC 5545.
@@ -20,7 +22,14 @@ const season = (flower: string) => ({
 const events = (flower: string, changes: number) => {
   const tasks = trackedTasks(tasksOf([rule], season(flower)), [], '2026-05-01', 'do-late');
   const calendar = new ICAL.Component(
-    ICAL.parse(careCalendar(trial, [rule], tasks, changes, new Date('2026-05-01T08:00:00Z'))),
+    ICAL.parse(
+      careCalendar(
+        trial,
+        datedSteps(tasks, { trial, care: { ...NO_CARE, rules: [rule] } }),
+        changes,
+        new Date('2026-05-01T08:00:00Z'),
+      ),
+    ),
   );
   return calendar
     .getAllSubcomponents('vevent')

@@ -1,7 +1,6 @@
 import ical, { ICalEventTransparency } from 'ical-generator';
-import type { TrackedTask } from '@/core/schedule/tasks/task-state';
+import type { DatedStep } from '@/core/blinding/dated-steps';
 import { addDays } from '@/core/time/garden-day';
-import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Trial } from '@/core/trial/model/trial';
 
 /**
@@ -13,8 +12,7 @@ import type { Trial } from '@/core/trial/model/trial';
  */
 export function careCalendar(
   trial: Pick<Trial, 'id' | 'question'>,
-  rules: readonly CareRule[],
-  tasks: readonly TrackedTask[],
+  steps: readonly DatedStep[],
   changes: number,
   stamp: Date,
 ): string {
@@ -22,21 +20,18 @@ export function careCalendar(
     name: trial.question,
     prodId: { company: 'Turnspit', product: 'care calendar', language: 'EN' },
   });
-  for (const task of tasks) {
-    const rule = rules.find(each => each.id === task.ruleId);
-    if (!rule || task.dueOn === null || task.state === 'missed') continue;
+  for (const { key, says, on } of steps)
     calendar.createEvent({
-      id: `${trial.id}-${task.ruleId}-${task.nth}@turnspit`,
+      id: `${trial.id}-${key}@turnspit`,
       sequence: changes,
       stamp,
       allDay: true,
-      start: localDay(task.dueOn),
-      end: localDay(addDays(task.dueOn, 1)),
-      summary: `${rule.name}${task.state === 'done' ? ' (done)' : task.state === 'skipped' ? ' (left out)' : ''}`,
+      start: localDay(on),
+      end: localDay(addDays(on, 1)),
+      summary: says,
       description: trial.question,
       transparency: ICalEventTransparency.TRANSPARENT,
     });
-  }
   return calendar.toString();
 }
 

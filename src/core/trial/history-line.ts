@@ -1,5 +1,4 @@
 import type { CareAct } from './model/care-plan';
-import type { CareRule } from './model/care-rule';
 import { type Incident, MISHAP_WORDS } from './model/incident';
 import type { ExperimentalUnit } from './model/unit';
 
@@ -12,9 +11,8 @@ export interface HistoryLine {
   readonly says: string;
 }
 
-/** An act of care as the history tells it: done, left out, or taken back. Never which units: in a blind trial that would tell. */
-export function actLine(act: CareAct, rules: readonly CareRule[]): HistoryLine {
-  const name = rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned';
+/** An act of care as the history tells it: done, left out, or taken back. Never which units. @param name as it may be seen */
+export function actLine(act: CareAct, name: string): HistoryLine {
   const came = act.isRemoval
     ? 'taken back'
     : `${act.isSkipped ? 'left out' : 'done'}${act.unitIds === null ? '' : ' for some'}`;

@@ -1,8 +1,8 @@
 'use client';
 
+import type { SeenLayout } from '@/core/blinding/seen-layout';
 import { type BenchDraft, type BenchRequest, unitCount } from '@/core/design/layouts/bench-form';
 import type { Result } from '@/core/result';
-import type { Layout } from '@/core/trial/model/layout';
 import type { Treatment } from '@/core/trial/model/treatment';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import type { TagView } from '@/features/bench/bench-view';
@@ -21,7 +21,7 @@ interface DealFormProps {
   readonly request: Result<BenchRequest, Readonly<Record<string, string>>>;
   readonly change: (changes: Partial<BenchDraft>) => void;
   readonly trouble: TrialTrouble | undefined;
-  readonly layout: Layout | null;
+  readonly layout: SeenLayout | null;
   readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly isPending: boolean;

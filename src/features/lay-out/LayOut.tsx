@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
+import type { SeenLayout } from '@/core/blinding/seen-layout';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { type BenchDraft, readBench } from '@/core/design/layouts/bench-form';
 import { draftDeal } from '@/core/design/layouts/draft-trial';
@@ -13,7 +14,6 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { traitLines } from '@/core/trial/forms/trait-form';
-import type { Layout } from '@/core/trial/model/layout';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Treatment } from '@/core/trial/model/treatment';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -41,7 +41,7 @@ import { TraitPanel } from './TraitPanel';
 
 export interface LayOutProps {
   readonly saved: BenchDraft;
-  readonly layout: Layout | null;
+  readonly layout: SeenLayout | null;
   readonly isLocked: boolean;
   readonly unitWord: string;
   readonly tags: readonly TagView[];
@@ -202,8 +202,11 @@ function BenchColumn({ keyBench, setKeyBench, ...props }: BenchColumnProps) {
       {layout && (
         <>
           <Soft>
-            Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`}, seed {layout.seed},{' '}
-            {LAYOUTS[layout.kind].dealtWords(layout)}. The same plan and seed give this bench again.
+            Dealt {layout.deals === 1 ? 'once' : `${layout.deals} times`},{' '}
+            {LAYOUTS[layout.kind].dealtWords(layout)}.{' '}
+            {layout.seed === null
+              ? 'The seed of the deal is shown when the key is open: with it anybody could deal again.'
+              : `Seed ${layout.seed}: the same plan and seed give this bench again.`}
           </Soft>
           <Acts>
             {!isLocked && ground && (

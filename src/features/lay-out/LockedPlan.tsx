@@ -1,8 +1,8 @@
 'use client';
 
 import Link from 'next/link';
+import type { SeenLayout } from '@/core/blinding/seen-layout';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
-import type { Layout } from '@/core/trial/model/layout';
 import { counted } from '@/core/words/plural';
 import { Acts } from '@/ui/Page';
 
@@ -12,7 +12,7 @@ export function LockedPlan({
   unitWord,
   weighHref,
 }: {
-  readonly layout: Layout | null;
+  readonly layout: SeenLayout | null;
   readonly isBlind: boolean;
   readonly unitWord: string;
   readonly weighHref: string;

@@ -31,6 +31,7 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
   return (
     <Box aria-label="How it was kept">
       <h2>How it was kept</h2>
+      {view.isKeyShut && <Soft>How each treatment was kept is shown when the key is open.</Soft>}
       {kept.length > 0 && <AdherenceTable kept={kept} />}
       {view.water.length > 0 && (
         <p>

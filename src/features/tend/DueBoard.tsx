@@ -1,8 +1,9 @@
 'use client';
 
 import { useState, useTransition } from 'react';
+import { type BottleStep, isBottle, type SeenDue } from '@/core/blinding/bottle-steps';
 import type { Result } from '@/core/result';
-import type { DueTask, DueToday } from '@/core/schedule/tasks/due-today';
+import type { DueToday } from '@/core/schedule/tasks/due-today';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
@@ -10,7 +11,7 @@ import { DueSteps } from './DueSteps';
 import { MixingList } from './MixingList';
 
 interface DueBoardProps {
-  readonly due: DueToday;
+  readonly due: SeenDue;
   readonly today: string;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lookIntoBottles: () => Promise<DueToday>;
@@ -21,18 +22,16 @@ interface DueBoardProps {
 export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false }: DueBoardProps) {
   const [open, setOpen] = useState<DueToday | null>(null);
   const [isPending, startTransition] = useTransition();
-  const isHidden = due.tasks.some(task => task.isHidden);
-  // Another trial's bottles are none of this board's.
-  const ours = new Set(due.tasks.map(stepOf));
-  const bottled = open?.tasks.filter(task => ours.has(stepOf(task))) ?? [];
-  const labels = new Set(bottled.flatMap(task => task.receivers.map(receiver => receiver.label)));
+  const hidden = due.steps.filter(isBottle);
+  const bottled = contentsOf(hidden, open);
+  const labels = new Set(bottled.map(({ bottle }) => bottle));
   const mixing = open
-    ? open.mixing.filter(mix => mix.each.some(part => labels.has(part.forWhom)))
+    ? [...due.mixing, ...open.mixing.filter(mix => mix.each.some(part => labels.has(part.forWhom)))]
     : due.mixing;
   return (
     <>
-      <DueSteps tasks={due.tasks} today={today} tick={tick} namesTrial={namesTrial} />
-      {isHidden && !open && (
+      <DueSteps tasks={due.steps} today={today} tick={tick} namesTrial={namesTrial} />
+      {hidden.length > 0 && !open && (
         <Acts>
           <Button
             onPress={() => startTransition(async () => setOpen(await lookIntoBottles()))}
@@ -48,22 +47,26 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
       <MixingList mixing={mixing} forbidden={open ? open.forbidden : due.forbidden} />
       {open && (
         <ul aria-label="In the bottles">
-          {bottled
-            .filter(task => task.rule.treatmentIds.length > 0)
-            .flatMap(task =>
-              task.receivers.map(receiver => (
-                <li key={task.rule.id + receiver.label}>
-                  <b>{receiver.label}</b>: {task.rule.name}
-                </li>
-              )),
-            )}
+          {bottled.map(({ bottle, name, trialId }) => (
+            <li key={`${trialId} ${bottle} ${name}`}>
+              <b>{bottle}</b>: {name}
+            </li>
+          ))}
         </ul>
       )}
     </>
   );
 }
 
-/** A step by its trial, its day and who gets it: of a blind trial's steps the board knows no more. */
-function stepOf({ trial, task, receivers }: DueTask): string {
-  return [trial.id, task.dueOn, ...receivers.map(receiver => receiver.label).sort()].join(' ');
+/** What is in each bottle that is due here; another trial's bottles are none of this board's. */
+function contentsOf(
+  due: readonly BottleStep[],
+  open: DueToday | null,
+): readonly { readonly trialId: string; readonly bottle: string; readonly name: string }[] {
+  const ours = new Set(due.map(({ trial, bottle, dueOn }) => `${trial.id} ${bottle} ${dueOn}`));
+  return (open?.tasks ?? []).flatMap(({ trial, rule, task, receivers }) =>
+    receivers
+      .filter(({ label }) => ours.has(`${trial.id} ${label} ${task.dueOn}`))
+      .map(({ label }) => ({ trialId: trial.id, bottle: label, name: rule.name })),
+  );
 }

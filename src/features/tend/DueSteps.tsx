@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
+import { dueCodesOf, dueDay, isBottle, type SeenStep } from '@/core/blinding/bottle-steps';
 import type { Result } from '@/core/result';
 import type { DueTask } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
@@ -16,6 +17,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
+import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -24,7 +26,7 @@ import { useForm } from '@/ui/use-form';
 import { dueWords } from './due-words';
 
 interface DueStepsProps {
-  readonly tasks: readonly DueTask[];
+  readonly tasks: readonly SeenStep[];
   readonly today: string;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   /** Over several trials each step says whose it is. */
@@ -48,7 +50,7 @@ export function DueSteps({
           {shown.map(due => (
             <Step
               // What is left of a step is a step of its own: another tick, with nothing of the first in its fields.
-              key={`${due.rule.id} ${due.task.nth} ${due.task.doneUnitIds?.length ?? ''}`}
+              key={`${due.trial.id} ${stepKey(due)}`}
               due={due}
               today={today}
               tick={tick}
@@ -78,33 +80,42 @@ interface StepValues {
   readonly some: readonly string[];
 }
 
-type StepProps = Omit<DueStepsProps, 'tasks'> & { readonly due: DueTask };
+type StepProps = Omit<DueStepsProps, 'tasks'> & { readonly due: SeenStep };
+
+function stepKey(due: SeenStep): string {
+  return isBottle(due)
+    ? `${due.bottle} ${due.dueOn} ${due.codes.length}`
+    : `${due.rule.id} ${due.task.nth} ${due.task.doneUnitIds?.length ?? ''}`;
+}
+
+/** What a step is called: a bottle by its code alone. */
+function stepName(due: SeenStep): string {
+  return isBottle(due) ? `Give ${due.bottle}` : due.rule.name;
+}
+
+/** Whether some had it before. */
+function isRest(due: SeenStep): boolean {
+  return isBottle(due) ? due.isRest : due.task.doneUnitIds !== null;
+}
 
 function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
   const [isOpen, setOpen] = useState(false);
   const step = useStep({ due, today, tick, isLate });
   const { trouble, fields, isPending, send } = step;
-  const late = due.task.dueOn === null ? 0 : daysBetween(due.task.dueOn, today);
+  const dueOn = dueDay(due);
+  const late = dueOn === null ? 0 : daysBetween(dueOn, today);
   return (
     <li>
       <div>
         <strong>
-          {due.rule.name}
+          {stepName(due)}
           {late > 0 && !isLate && <em> {counted(late, 'day')} late</em>}
-          {isLate && due.task.dueOn !== null && <em> of {shortDay(due.task.dueOn)}</em>}
-          {due.task.doneUnitIds !== null && <em> for the rest</em>}
+          {isLate && dueOn !== null && <em> of {shortDay(dueOn)}</em>}
+          {isRest(due) && <em> for the rest</em>}
         </strong>
-        <span>{dueWords(due)}</span>
+        <span>{isBottle(due) ? counted(due.codes.length, due.trial.unitWord) : dueWords(due)}</span>
         {namesTrial && <small>{due.trial.question}</small>}
-        {(due.isHidden || due.rule.treatmentIds.length > 0 || due.task.doneUnitIds !== null) && (
-          <Receivers>
-            {due.receivers.map(receiver => (
-              <li key={receiver.label}>
-                <b>{receiver.label}</b> {receiver.codes.join(' ')}
-              </li>
-            ))}
-          </Receivers>
-        )}
+        <ReceiverList due={due} />
         <details onToggle={event => setOpen(event.currentTarget.open)}>
           <summary>Otherwise</summary>
           {isOpen && <OtherwiseFields due={due} step={step} />}
@@ -116,7 +127,7 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
         data-tone="main"
         onPress={() => send(false)}
         isPending={isPending}
-        aria-label={`${due.rule.name}${isLate && due.task.dueOn !== null ? ` of ${shortDay(due.task.dueOn)}` : ''}: done`}
+        aria-label={`${stepName(due)}${isLate && dueOn !== null ? ` of ${shortDay(dueOn)}` : ''}: done`}
       >
         Done
       </Button>
@@ -124,10 +135,24 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
   );
 }
 
+function ReceiverList({ due }: { readonly due: SeenStep }) {
+  if (isBottle(due)) return <Codes>{due.codes.join(' ')}</Codes>;
+  if (due.rule.treatmentIds.length === 0 && due.task.doneUnitIds === null) return null;
+  return (
+    <Receivers>
+      {due.receivers.map(receiver => (
+        <li key={receiver.label}>
+          <b>{receiver.label}</b> {receiver.codes.join(' ')}
+        </li>
+      ))}
+    </Receivers>
+  );
+}
+
 /** A step as it is to be ticked off, and the tick. */
 function useStep({ due, today, tick, isLate }: StepProps) {
   const { form, field, change } = useForm<StepValues>({
-    on: isLate ? (due.task.dueOn ?? today) : today,
+    on: isLate ? (dueDay(due) ?? today) : today,
     really: '',
     outcome: 'as-it-should-be',
     why: '',
@@ -136,18 +161,22 @@ function useStep({ due, today, tick, isLate }: StepProps) {
   });
   const action = useTrialAction();
   const id = useRef(v7()); // the same press sent twice is one act
-  const isLook = due.rule.kind === 'barrier' || due.rule.kind === 'check';
+  const isLook = !isBottle(due) && (due.rule.kind === 'barrier' || due.rule.kind === 'check');
   const send = (isSkipped: boolean): void =>
     action.run(() =>
       tick(due.trial.id, {
         id: id.current,
-        ruleId: due.rule.id,
-        nth: due.task.nth,
+        ...(isBottle(due)
+          ? { bottle: due.bottle, dueOn: due.dueOn }
+          : {
+              ruleId: due.rule.id,
+              nth: due.task.nth,
+              amount: isSkipped ? null : writtenAmount(form.really),
+              outcome: isLook && !isSkipped ? form.outcome : null,
+            }),
         doneOn: form.on,
         isSkipped,
-        amount: isSkipped ? null : writtenAmount(form.really),
         codes: form.isSome && form.some.length > 0 ? form.some : restCodes(due),
-        outcome: isLook && !isSkipped ? form.outcome : null,
         note: form.why,
         by: writerName(),
       }),
@@ -156,8 +185,8 @@ function useStep({ due, today, tick, isLate }: StepProps) {
 }
 
 /** Where some had it before, it is done for the rest alone. */
-function restCodes({ task, receivers }: DueTask): readonly string[] | null {
-  return task.doneUnitIds === null ? null : receivers.flatMap(receiver => receiver.codes);
+function restCodes(due: SeenStep): readonly string[] | null {
+  return isRest(due) ? dueCodesOf(due) : null;
 }
 
 function writtenAmount(written: string): number | null {
@@ -166,25 +195,36 @@ function writtenAmount(written: string): number | null {
 }
 
 interface OtherwiseFieldsProps {
-  readonly due: DueTask;
+  readonly due: SeenStep;
   readonly step: ReturnType<typeof useStep>;
+}
+
+interface AmountFieldProps {
+  readonly due: DueTask;
+  readonly field: FieldOf<StepValues>;
+}
+
+/** Of a bottle there is none: what it is measured in would tell what is in it. */
+function AmountField({ due, field }: AmountFieldProps) {
+  if (!due.each && due.rule.kind !== 'water' && due.rule.kind !== 'fill') return null;
+  return (
+    <TextField
+      label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
+      {...field('really')}
+      inputMode="decimal"
+      placeholder={due.each ? 'as planned' : ''}
+    />
+  );
 }
 
 /** What was done otherwise, to which units, or why not at all. */
 function OtherwiseFields({ due, step }: OtherwiseFieldsProps) {
   const { field, fields, form, change, id, isLook, isPending, send } = step;
-  const codes = due.receivers.flatMap(receiver => receiver.codes).sort();
+  const codes = [...dueCodesOf(due)].sort();
   return (
     <>
       <TextField label="Done on" {...field('on')} type="date" trouble={fields.doneOn} />
-      {(due.each || due.rule.kind === 'water' || due.rule.kind === 'fill') && (
-        <TextField
-          label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
-          {...field('really')}
-          inputMode="decimal"
-          placeholder={due.each ? 'as planned' : ''}
-        />
-      )}
+      {!isBottle(due) && <AmountField due={due} field={field} />}
       {isLook && <Select label="Found" {...field('outcome')} options={FOUND} />}
       {codes.length > 0 && (
         <Choice
@@ -228,6 +268,10 @@ const Steps = styled.ul`
   & details[open] { display: grid; gap: 8px; max-width: 420px; }
   & details[open] > * + * { margin-top: 8px; }
   @media (pointer: coarse) { & summary { padding: 10px 0; } }
+`;
+
+const Codes = styled.small`
+  font-variant-numeric: tabular-nums; overflow-wrap: anywhere;
 `;
 
 const Receivers = styled.ul`

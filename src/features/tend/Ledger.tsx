@@ -34,21 +34,25 @@ export function Ledger({ view }: { readonly view: TendView }) {
   });
   const { which, by } = form;
   const { ledger, equalised, shopping, trial } = view;
-  const accounts = which === 'planned' ? ledger.planned : ledger.done;
+  const accounts = which === 'done' && ledger.done ? ledger.done : ledger.planned;
   if (ledger.planned.every(account => account.lines.length === 0)) return null;
   const found = equalised[by];
   return (
     <Book aria-label="What each is given">
       <h2>What each {trial.unitWord} is given</h2>
-      <Choice
-        label="Over the season"
-        {...field('which')}
-        direction="row"
-        options={[
-          { value: 'planned', label: 'as planned' },
-          { value: 'done', label: 'as done so far' },
-        ]}
-      />
+      {ledger.done === null ? (
+        <Soft>As planned. What was given so far is shown when the key is open.</Soft>
+      ) : (
+        <Choice
+          label="Over the season"
+          {...field('which')}
+          direction="row"
+          options={[
+            { value: 'planned', label: 'as planned' },
+            { value: 'done', label: 'as done so far' },
+          ]}
+        />
+      )}
       <AccountTable accounts={accounts} view={view} which={which} />
       {(ledger.base.n ?? 0) > 0 && (
         <Soft>

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import { dueCodesOf } from '@/core/blinding/bottle-steps';
 import type { Result } from '@/core/result';
 import type { DueToday } from '@/core/schedule/tasks/due-today';
 import type { HistoryLine } from '@/core/trial/history-line';
@@ -66,12 +67,10 @@ export function Tend(props: TendProps) {
 /** What is due and what comes, with the bench. */
 function TendNow({ view, bench, tick, stateAll, lookIntoBottles }: TendProps) {
   const { due, care, trial } = view;
-  const dueCodes = new Set(
-    due.tasks.flatMap(task => task.receivers.flatMap(receiver => receiver.codes)),
-  );
+  const dueCodes = new Set(due.steps.flatMap(dueCodesOf));
   return (
     <div>
-      {due.tasks.length > 0 && (
+      {due.steps.length > 0 && (
         <>
           <h2>Due</h2>
           <DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} />
@@ -80,7 +79,13 @@ function TendNow({ view, bench, tick, stateAll, lookIntoBottles }: TendProps) {
       {view.trial.state !== 'closed' && care.rules.length > 0 && <WriterName />}
       {view.trial.state !== 'closed' && <Missed view={view} tick={tick} stateAll={stateAll} />}
       <Weathered view={view} />
-      {due.tasks.length === 0 && care.rules.length > 0 && <Soft>Nothing is due today.</Soft>}
+      {due.steps.length === 0 && care.rules.length > 0 && (
+        <Soft>
+          {view.isKeyShut && trial.state === 'planned'
+            ? 'The bottles get their codes when the plan is locked: nothing is given before.'
+            : 'Nothing is due today.'}
+        </Soft>
+      )}
       {view.coming.length > 0 && <ComingTasks view={view} />}
       {bench ? (
         <Bench
@@ -150,14 +155,14 @@ function PutDown({ view, log, enterLog, nameByDepth }: TendProps) {
   return (
     <>
       <LogAct
-        treatments={treatments}
+        treatments={view.isKeyShut ? [] : treatments}
         codes={codes}
         unitWord={trial.unitWord}
         today={today}
         shelf={view.shelf}
         log={log}
       />
-      {planned.length > 0 && <PaperLog steps={planned.map(rule => rule.name)} enter={enterLog} />}
+      {planned.length > 0 && <PaperLog steps={view.logNames} enter={enterLog} />}
       {areaM2 !== null && (
         <LaidDepth
           treatments={treatments}
@@ -176,10 +181,10 @@ function ComingTasks({ view }: { readonly view: TendView }) {
     <section aria-label="Coming">
       <h2>Coming</h2>
       <Coming>
-        {view.coming.map(task => (
-          <li key={`${task.ruleId} ${task.nth}`}>
-            <b>{task.dueOn === null ? `at ${task.waitsFor}` : shortDay(task.dueOn)}</b>{' '}
-            {view.care.rules.find(rule => rule.id === task.ruleId)?.name}
+        {view.coming.map((step, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: two steps of one name may fall on one day, and nothing here is typed into.
+          <li key={`${step.name} ${step.dueOn} ${i}`}>
+            <b>{step.dueOn === null ? `at ${step.waitsFor}` : shortDay(step.dueOn)}</b> {step.name}
           </li>
         ))}
       </Coming>

@@ -15,9 +15,11 @@ export function Weathered({
   return (
     <>
       {reEntries.map(off => (
-        <p key={`${off.ruleId} ${off.until}`} role="alert">
-          <b>Stay off the bed until {clockIn(off.until, timeZone)}.</b> The label of {off.product}{' '}
-          asks for it.
+        <p key={`${off.product} ${off.until}`} role="alert">
+          <b>Stay off the bed until {clockIn(off.until, timeZone)}.</b>{' '}
+          {off.product === null
+            ? 'The label of something in the bottles asks for it.'
+            : `The label of ${off.product} asks for it.`}
         </p>
       ))}
       {washedOff.map(washed => (

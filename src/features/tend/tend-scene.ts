@@ -1,3 +1,5 @@
+import type { SeenDue, SeenStep } from '@/core/blinding/bottle-steps';
+import type { ComingStep } from '@/core/blinding/coming-steps';
 import type { EqualiseBy, equaliseRates } from '@/core/materials/dose/equalise-rates';
 import type { LedgerAccount, LedgerFlag } from '@/core/materials/ledger/nutrient-ledger';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -5,10 +7,8 @@ import type { Adherence } from '@/core/schedule/adherence/adherence';
 import type { UnevenAct } from '@/core/schedule/adherence/uneven-acts';
 import type { FrostDays } from '@/core/schedule/rules/season-limits';
 import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
-import type { DueTask, DueToday } from '@/core/schedule/tasks/due-today';
 import type { ReEntry } from '@/core/schedule/tasks/re-entry-interval';
 import type { Reminder } from '@/core/schedule/tasks/reminders';
-import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import type { HorticulturalFact } from '@/core/trial/horticultural-facts';
 import type { CarePlan } from '@/core/trial/model/care-plan';
 import type { NutrientAmounts } from '@/core/trial/model/nutrient';
@@ -28,12 +28,15 @@ export interface TendView {
     readonly letter: string;
   }[];
   readonly shelf: readonly Product[];
-  readonly care: CarePlan;
-  readonly due: DueToday;
+  /** What is planned, without what was done: that tells which units are whose. */
+  readonly care: Pick<CarePlan, 'settings' | 'rules'>;
+  readonly due: SeenDue;
+  /** Blind, and its key is shut: what was done is told by bottles. */
+  readonly isKeyShut: boolean;
   /** Not ticked while it could be made up for, the oldest first, as a paper log has them. */
-  readonly missed: readonly DueTask[];
+  readonly missed: readonly SeenStep[];
   /** Of the next weeks; those that wait for a stage last. */
-  readonly coming: readonly TrackedTask[];
+  readonly coming: readonly ComingStep[];
   /** Sprays that rain has washed off: they are due again. */
   readonly washedOff: readonly {
     readonly name: string;
@@ -52,13 +55,16 @@ export interface TendView {
     readonly weeklyMl: number;
     readonly isCropKnown: boolean;
   } | null;
-  readonly reEntries: readonly ReEntry[];
+  /** The product is null where it would tell what was in a bottle. */
+  readonly reEntries: readonly (Pick<ReEntry, 'until'> & { readonly product: string | null })[];
   /** Whose clock they are told by. */
   readonly timeZone: string;
   readonly unevenActs: readonly UnevenAct[];
   readonly limits: readonly string[];
   readonly reminders: readonly Reminder[];
   readonly facts: readonly HorticulturalFact[];
+  /** What a paper log calls the steps: in a blind trial what goes to some only by its bottles. */
+  readonly logNames: readonly string[];
   /** Of all units, in walking order. */
   readonly codes: readonly string[];
   /** The ground of one unit, where it is known. */
@@ -75,7 +81,8 @@ export interface TendView {
   readonly stages: readonly { readonly name: string; readonly day: string }[];
   readonly ledger: {
     readonly planned: readonly LedgerAccount[];
-    readonly done: readonly LedgerAccount[];
+    /** null while the key is shut: it grows with each bottle that is given. */
+    readonly done: readonly LedgerAccount[] | null;
     readonly base: NutrientAmounts;
     readonly flags: readonly LedgerFlag[];
   };
@@ -108,6 +115,4 @@ export interface TendScene {
   readonly timeZone: string;
   /** Of the last ten days. */
   readonly weather: readonly WeatherDay[];
-  /** What a blind trial's rule is called beside the pots that get it. */
-  readonly aliasOf: (ruleId: string) => string;
 }

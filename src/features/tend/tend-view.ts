@@ -1,3 +1,8 @@
+import { seenDue } from '@/core/blinding/bottle-steps';
+import { comingSteps } from '@/core/blinding/coming-steps';
+import { loggedRules } from '@/core/blinding/logged-rules';
+import { isKept, seenActs } from '@/core/blinding/seen-acts';
+import { asStrictest } from '@/core/blinding/strictest-bottle';
 import { feedingAsked } from '@/core/design/question/compared-act';
 import { equaliseRates } from '@/core/materials/dose/equalise-rates';
 import { heldByMix, ledgerFlags, nutrientLedger } from '@/core/materials/ledger/nutrient-ledger';
@@ -5,21 +10,16 @@ import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
 import { unevenActs } from '@/core/schedule/adherence/uneven-acts';
 import { seasonLimits } from '@/core/schedule/rules/season-limits';
 import { shoppingList } from '@/core/schedule/supplies/shopping-list';
-import {
-  type CaredTrial,
-  careTasks,
-  dueToday,
-  missedTasks,
-  unitMeasuresOf,
-} from '@/core/schedule/tasks/due-today';
-import { hiddenDue } from '@/core/schedule/tasks/hidden-due';
+import { type CaredTrial, careTasks, dueToday } from '@/core/schedule/tasks/due-today';
+import { caredTrialOf, missedTasks } from '@/core/schedule/tasks/open-steps';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { remindersFor } from '@/core/schedule/tasks/reminders';
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays } from '@/core/time/garden-day';
 import { factsFor } from '@/core/trial/horticultural-facts';
-import { type CarePlan, doneTasks } from '@/core/trial/model/care-plan';
+import { isKeyOpen } from '@/core/trial/key';
+import { doneTasks } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TendScene, TendView } from './tend-scene';
@@ -29,7 +29,7 @@ const COMING_DAYS = 21;
 const RECENT = 8;
 
 export function tendViewOf(data: TrialData, scene: TendScene): TendView {
-  const { shelf, today, now, garden, timeZone, weather, aliasOf } = scene;
+  const { shelf, today, now, garden, timeZone, weather } = scene;
   const { trial, care, treatments, products, units } = data;
   const cared = caredTrialOf(data);
   const { areaM2 } = cared.unit;
@@ -37,13 +37,7 @@ export function tendViewOf(data: TrialData, scene: TendScene): TendView {
   const limits = ahead(seasonLimits(trial, garden), today);
   const isClosed = trial.state === 'closed';
   const ledger = ledgerOf(data, cared, tasks, today);
-  const adherence = adherenceOf(
-    care.rules,
-    tasks,
-    treatments.map(treatment => treatment.id),
-    units,
-  );
-  const nameOf = new Map(treatments.map(treatment => [treatment.id as string, treatment.name]));
+  const due = dueToday([cared], products, today, weather);
   const countOf = (id: string): number => units.filter(unit => unit.treatmentId === id).length;
   return {
     trial,
@@ -51,52 +45,90 @@ export function tendViewOf(data: TrialData, scene: TendScene): TendView {
     system: garden.system,
     treatments,
     shelf,
-    care: { ...care, bottles: {} },
-    due: hiddenDue(dueToday([cared], products, today, weather), (_, ruleId) => aliasOf(ruleId)),
+    care: { settings: care.settings, rules: care.rules },
+    due: seenDue(due),
+    isKeyShut: !isKeyOpen(trial),
     missed: isClosed
       ? []
-      : hiddenDue(
-          { tasks: missedTasks(cared, products, tasks), mixing: [], forbidden: [] },
-          (_, ruleId) => aliasOf(ruleId),
-        ).tasks,
-    coming: comingTasks(
-      tasks.filter(task => !isByItself(care.rules, task)),
-      today,
+      : seenDue({
+          tasks: missedTasks(cared, products, tasks, due.tasks),
+          mixing: [],
+          forbidden: [],
+        }).steps,
+    coming: comingSteps(
+      comingTasks(
+        tasks.filter(task => !isByItself(care.rules, task)),
+        today,
+      ),
+      data,
     ),
-    washedOff: washedOffOf(care, weather),
+    washedOff: washedOffOf(data, weather),
     leached: leachedBy(weather, care.settings.mixMl, areaM2),
     thirst: thirstOf(trial.crop, care.settings.etShare, weather, garden, areaM2),
-    reEntries: reEntryOf(care.rules, care.acts, products, now, timeZone),
+    reEntries: reEntriesOf(data, now, timeZone),
     timeZone,
-    unevenActs: unevenActs(data),
+    ...keptWell(data, tasks),
     limits: isClosed ? [] : limits.says,
     reminders: isClosed ? [] : remindersFor(data, limits, today),
     facts: factsOf(data),
+    logNames: loggedRules(data, []).rules.map(rule => rule.name),
     codes: [...units].sort((a, b) => a.position - b.position).map(unit => unit.code),
     areaM2: areaM2 ?? null,
-    recent: recentActs(care),
+    recent: recentActs(data),
     stages: stageNames(care).map(name => ({ name, day: care.stages[name] ?? '' })),
     ledger,
     equalised: equalisedBy(ledger.planned, care.rules),
-    adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })),
-    isUneven: isUneven(adherence),
-    water: waterOf(data),
     shopping: shoppingList(ledger.planned, products, id => Math.max(1, countOf(id))),
     hazards: [...new Set(products.flatMap(product => product.hazards))],
     tooOften: tooOften(ledger.planned, products),
   };
 }
 
-function caredTrialOf({ trial, care, treatments, units, places }: TrialData): CaredTrial {
-  const place = places.find(each => each.id === units[0]?.placeId);
-  return {
-    trial,
-    care,
-    done: doneTasks(care.acts),
-    treatments,
+/**
+ * How the plan was kept, treatment by treatment. While the key is shut nothing of it: it grows with each bottle that is given, and
+ * so would tell what was in it.
+ */
+function keptWell(
+  data: TrialData,
+  tasks: readonly TrackedTask[],
+): Pick<TendView, 'adherence' | 'isUneven' | 'water' | 'unevenActs'> {
+  const { trial, care, treatments, units } = data;
+  const uneven = unevenActs(data);
+  if (!isKeyOpen(trial)) {
+    const hidden = new Set(care.rules.filter(rule => isKept(rule, data)).map(rule => rule.name));
+    const unevenOfAll = uneven.filter(act => !hidden.has(act.name));
+    return { adherence: [], isUneven: false, water: [], unevenActs: unevenOfAll };
+  }
+  const adherence = adherenceOf(
+    care.rules,
+    tasks,
+    treatments.map(treatment => treatment.id),
     units,
-    unit: unitMeasuresOf(place, care.settings.mixMl),
+  );
+  const nameOf = new Map(treatments.map(treatment => [treatment.id as string, treatment.name]));
+  return {
+    adherence: adherence.map(each => ({ ...each, name: nameOf.get(each.treatmentId) ?? '' })),
+    isUneven: isUneven(adherence),
+    water: waterOf(data),
+    unevenActs: uneven,
   };
+}
+
+/** Until when labels keep one off; by which product only where that tells nothing of a bottle. */
+function reEntriesOf(data: TrialData, now: string, timeZone: string): TendView['reEntries'] {
+  const { care, products } = asStrictest(data);
+  const off = reEntryOf(care.rules, care.acts, products, now, timeZone).map(
+    ({ ruleId, until, product }) => {
+      const rule = care.rules.find(each => each.id === ruleId);
+      return { until, product: rule && isKept(rule, data) ? null : product };
+    },
+  );
+  return [...new Map(off.map(each => [`${each.product} ${each.until}`, each])).values()];
+}
+
+/** As nothing was given yet: what was tells, by how the plan moves, what it was. */
+function unbegunTasks(data: TrialData): readonly TrackedTask[] {
+  return careTasks({ ...data, care: { ...data.care, acts: [] } }, data.trial.startsOn);
 }
 
 function ledgerOf(
@@ -118,11 +150,15 @@ function ledgerOf(
   };
   const { mixMl, mixNMgPerL } = care.settings;
   const base = mixMl !== null && mixNMgPerL !== null ? heldByMix({ n: mixNMgPerL }, mixMl) : {};
-  const planned = nutrientLedger(input, 'planned');
+  const isShut = !isKeyOpen(trial);
+  const planned = nutrientLedger(
+    isShut ? { ...input, tasks: unbegunTasks(data), given: [] } : input,
+    'planned',
+  );
   const soFar = today < trial.endsOn ? today : trial.endsOn;
   return {
     planned,
-    done: nutrientLedger({ ...input, by: soFar }, 'done'),
+    done: isShut ? null : nutrientLedger({ ...input, by: soFar }, 'done'),
     base,
     flags: ledgerFlags(planned, base, feedingAsked(data)),
   };
@@ -146,30 +182,30 @@ function isByItself(rules: readonly CareRule[], { ruleId }: TrackedTask): boolea
   return rules.find(rule => rule.id === ruleId)?.runsByItself ?? false;
 }
 
-function comingTasks(tasks: readonly TrackedTask[], today: string): TendView['coming'] {
+function comingTasks(tasks: readonly TrackedTask[], today: string): readonly TrackedTask[] {
   const until = addDays(today, COMING_DAYS);
   return tasks.filter(
     task => task.state === 'waits' || (task.state === 'coming' && (task.dueOn ?? '') <= until),
   );
 }
 
-function washedOffOf(care: CarePlan, weather: TendScene['weather']): TendView['washedOff'] {
-  return washedOffSteps(care.rules, doneTasks(care.acts), weather).map(each => ({
-    name: care.rules.find(rule => rule.id === each.ruleId)?.name ?? '',
-    on: each.doneOn,
-    rainMm: each.rainMm,
-  }));
+function washedOffOf(data: TrialData, weather: TendScene['weather']): TendView['washedOff'] {
+  const { care } = data;
+  return washedOffSteps(care.rules, doneTasks(care.acts), weather).flatMap(each => {
+    const rule = care.rules.find(own => own.id === each.ruleId);
+    // That a bottle can be washed off says that it is a spray.
+    return rule && !isKept(rule, data)
+      ? [{ name: rule.name, on: each.doneOn, rainMm: each.rainMm }]
+      : [];
+  });
 }
 
-function recentActs({ acts, rules }: CarePlan): TendView['recent'] {
-  return [...acts]
-    .sort((a, b) =>
-      a.doneOn < b.doneOn || (a.doneOn === b.doneOn && a.takenAt < b.takenAt) ? 1 : -1,
-    )
+function recentActs(data: TrialData): TendView['recent'] {
+  return seenActs(data.care.acts, data)
     .slice(0, RECENT)
-    .map(act => ({
+    .map(({ act, name }) => ({
       actId: act.id,
-      name: rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step no longer planned',
+      name,
       on: act.doneOn,
       isSkipped: act.isSkipped,
       note: act.note,
@@ -185,7 +221,7 @@ function factsOf({ trial, treatments, care, products }: TrialData): TendView['fa
   );
 }
 
-function stageNames({ rules, stages }: CarePlan): readonly string[] {
+function stageNames({ rules, stages }: TrialData['care']): readonly string[] {
   const waited = (rule: CareRule): readonly string[] =>
     [rule.from, rule.until].flatMap(moment => (moment?.kind === 'stage' ? [moment.stage] : []));
   return [...new Set([...rules.flatMap(waited), ...Object.keys(stages)])];

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import type { SeenDue } from '@/core/blinding/bottle-steps';
 import type { Result } from '@/core/result';
 import type { DueToday } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
@@ -19,7 +20,7 @@ import { WeatherWords } from './WeatherWords';
 interface TodayProps {
   readonly summaries: readonly TrialSummary[];
   readonly today: string;
-  readonly due: DueToday;
+  readonly due: SeenDue;
   readonly weather: WeatherDay | undefined;
   readonly lookIntoBottles: () => Promise<DueToday>;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
@@ -47,7 +48,7 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
       ) : (
         <>
           <Errands errands={errands} />
-          {due.tasks.length > 0 && (
+          {due.steps.length > 0 && (
             <section>
               <h2>To tend</h2>
               <DueBoard
@@ -59,7 +60,7 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
               />
             </section>
           )}
-          {errands.length === 0 && due.tasks.length === 0 && (
+          {errands.length === 0 && due.steps.length === 0 && (
             <Soft>
               Nothing wants doing. <Link href="/trials/new">Ask a new question</Link>, or let things
               grow.

@@ -1,6 +1,9 @@
+import { seenDue } from '@/core/blinding/bottle-steps';
+import { seenActName } from '@/core/blinding/seen-acts';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { unitsRead } from '@/core/measure/unit-value/unit-values';
-import { careTasks } from '@/core/schedule/tasks/due-today';
+import { dueToday } from '@/core/schedule/tasks/due-today';
+import { caredTrialOf } from '@/core/schedule/tasks/open-steps';
 import { daysBetween } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { alertOf, type WeatherAlert, type WeatherDay } from '@/core/weather/weather-day';
@@ -74,9 +77,7 @@ export function trialFrameOf(
 
 function tendWords(data: TrialData, today: string): string {
   if (data.care.rules.length === 0) return 'nothing planned';
-  const due = careTasks(data, today).filter(
-    task => task.state === 'due' || task.state === 'overdue',
-  ).length;
+  const due = seenDue(dueToday([caredTrialOf(data)], [], today)).steps.length;
   return data.trial.state === 'closed'
     ? `${counted(data.care.acts.length, 'step')} kept`
     : due === 0
@@ -98,11 +99,8 @@ function stateWordsOf({ trial }: TrialData, today: string): string {
   return `locked · ${trial.isBlind && !trial.keyOpenedAt ? 'blind · ' : ''}${count}`;
 }
 
-function seasonOf(
-  { trial, picks, incidents, units, care }: TrialData,
-  today: string,
-  weather: readonly WeatherDay[],
-): SeasonView {
+function seasonOf(data: TrialData, today: string, weather: readonly WeatherDay[]): SeasonView {
+  const { trial, picks, incidents, units, care } = data;
   const acts = care.acts.filter(act => !act.isSkipped);
   const days = [...new Set(picks.map(pick => pick.pickedOn))].sort();
   return {
@@ -119,11 +117,7 @@ function seasonOf(
       on,
       at: daysBetween(trial.startsOn, on),
       words: [
-        ...new Set(
-          acts
-            .filter(act => act.doneOn === on)
-            .map(act => care.rules.find(rule => rule.id === act.ruleId)?.name ?? 'a step'),
-        ),
+        ...new Set(acts.filter(act => act.doneOn === on).map(act => seenActName(act, data))),
       ].join(', '),
     })),
     weather: weather

@@ -2,10 +2,10 @@ import { type LabelFormat, type LabelWords, labelSheets } from '@/core/print/lab
 import type { Paper } from '@/core/print/page';
 import { benchSheet, clipboardSheets, protocolSheets } from '@/core/print/plan-sheets';
 import { failure, type Result, success } from '@/core/result';
+import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { qrModules, writePdf } from '@/print/pdf';
-import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial } from '@/service/trial/change-trial';
 import { findTrial } from '@/service/trial/trials';
 

@@ -29,11 +29,6 @@ export function openKey(trialId: string): Promise<Result<Trial, TrialTrouble>> {
   });
 }
 
-/** Whether the treatments may be shown. */
-export function isKeyOpen(trial: Trial): boolean {
-  return !trial.isBlind || trial.keyOpenedAt !== null || trial.state === 'closed';
-}
-
 const LeaveOutForm = z.object({
   unitId: z.uuid(),
   why: z

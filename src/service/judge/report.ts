@@ -2,6 +2,7 @@ import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-
 import { plannedSpec } from '@/core/judge/units/trial-analysis';
 import type { FrozenFile } from '@/core/judge/verdict/frozen-file';
 import { failure, type Result, success } from '@/core/result';
+import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { withoutNames } from '@/core/trial/without-names';
@@ -10,7 +11,6 @@ import { reportHtml } from '@/print/report-html';
 import { database } from '@/store/connection/database';
 import { findTrialData } from '@/store/trials';
 import { type FrozenVerdict, findFrozenVerdict } from '@/store/verdicts';
-import { isKeyOpen } from './close-trial';
 import { reportOf } from './report-content';
 import { csvTable, entryRows, unitRows } from './report-rows';
 

@@ -11,11 +11,11 @@ import {
 } from '@/core/judge/units/trial-analysis';
 import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
 import { failure, type Result, success } from '@/core/result';
+import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { findTrial, trialLog } from '@/service/trial/trials';
-import { isKeyOpen } from './close-trial';
 import { rememberedJudge } from './remembered-judge';
 import { verdictDetails } from './verdict-details';
 

@@ -5,7 +5,6 @@ import { layOutBench } from '@/core/design/site/bench-plan';
 import { plantGuards } from '@/core/design/site/guard-plants';
 import { type Result, success } from '@/core/result';
 import { bottleCodes } from '@/core/schedule/rules/bottle-codes';
-import type { Layout } from '@/core/trial/model/layout';
 import type { Trial } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -21,7 +20,7 @@ import { changeTrial } from '@/store/trials';
 export async function dealTrial(
   trialId: string,
   input: unknown,
-): Promise<Result<Layout, TrialTrouble>> {
+): Promise<Result<true, TrialTrouble>> {
   const { system } = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'dealt';
@@ -68,7 +67,7 @@ export async function dealTrial(
       })),
     );
     await changeTrial(db, trialId, { isBlind: request.value.isBlind });
-    return { what, result: success(bench.layout), detail: bench.layout };
+    return { what, result: success(true), detail: bench.layout };
   });
 }
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Result, success } from '@/core/result';
-import { careTasks } from '@/core/schedule/tasks/due-today';
-import type { TrackedTask } from '@/core/schedule/tasks/task-state';
+import type { DueTask } from '@/core/schedule/tasks/due-today';
+import { openSteps } from '@/core/schedule/tasks/open-steps';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { CareAct } from '@/core/trial/model/care-plan';
 import { batchOn } from '@/core/trial/model/product';
@@ -32,18 +32,19 @@ export function stateAllAsPlanned(
     const parsed = StatementForm.safeParse(input);
     if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { by } = parsed.data;
-    const acts = careTasks(data, today()).flatMap(task => statedAct(task, data, by));
+    const acts = openSteps(data, today()).flatMap(step => statedAct(step, data, by));
     for (const act of acts) await addCareAct(db, trialId, act);
     return { what, detail: { by, steps: acts.length }, result: success(acts.length) };
   });
 }
 
 function statedAct(
-  { ruleId, nth, dueOn, state }: TrackedTask,
-  { care, products }: TrialData,
+  { task: { ruleId, nth, dueOn, state, doneUnitIds }, receivers }: DueTask,
+  { care, products, units }: TrialData,
   by: string,
 ): readonly CareAct[] {
   if ((state !== 'missed' && state !== 'overdue') || dueOn === null) return [];
+  const left = receivers.flatMap(receiver => receiver.codes);
   const rule = care.rules.find(each => each.id === ruleId);
   const product = products.find(each => each.id === rule?.material?.productId);
   return [
@@ -56,7 +57,11 @@ function statedAct(
       isSkipped: false,
       amount: null,
       batchId: product ? (batchOn(product, dueOn)?.id ?? null) : null,
-      unitIds: null,
+      // What some had before is said of the rest.
+      unitIds:
+        doneUnitIds === null
+          ? null
+          : units.filter(unit => left.includes(unit.code)).map(unit => unit.id),
       outcome: null,
       note: 'Given as planned, as was stated later.',
       by,

@@ -1,3 +1,4 @@
+import { datedSteps } from '@/core/blinding/dated-steps';
 import { careTasks } from '@/core/schedule/tasks/due-today';
 import { careCalendar } from '@/print/calendar';
 import { today } from '@/service/garden/clock';
@@ -10,8 +11,7 @@ export async function calendarOf(trialId: string): Promise<string | undefined> {
     data &&
     careCalendar(
       data.trial,
-      data.care.rules,
-      careTasks(data, today()),
+      datedSteps(careTasks(data, today()), data),
       (await trialLog(trialId)).length,
       new Date(),
     )

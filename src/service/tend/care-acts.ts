@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { isKept, seenActs } from '@/core/blinding/seen-acts';
+import { asStrictest } from '@/core/blinding/strictest-bottle';
 import { type Result, success } from '@/core/result';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
@@ -6,7 +8,6 @@ import { addDays, CalendarDay } from '@/core/time/garden-day';
 import { clockIn } from '@/core/time/time-zone';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { ActOutcome, type CareAct, doneTasks, isOtherPart } from '@/core/trial/model/care-plan';
-import type { CareRule } from '@/core/trial/model/care-rule';
 import { batchOn } from '@/core/trial/model/product';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -17,7 +18,6 @@ import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { addCareAct, findCareAct } from '@/store/care';
 import { weatherBetween } from '@/store/weather';
 import { Codes, isRest, unitIdsOf, unitsTrouble } from './act-receivers';
-import { taskAlias } from './task-alias';
 
 const ActForm = z.object({
   id: z.uuidv7(),
@@ -39,36 +39,33 @@ const ActForm = z.object({
 export async function tickOff(
   trialId: string,
   input: unknown,
-): Promise<Result<CareAct, TrialTrouble>> {
+): Promise<Result<true, TrialTrouble>> {
   const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care done';
     if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = ActForm.safeParse(input);
     if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
-    // A blind trial's pages know its rules by another name.
-    const own = data.care.rules.find(
-      rule =>
-        rule.id === parsed.data.ruleId ||
-        taskAlias(trialId, rule.id, data.care.bottles) === parsed.data.ruleId,
-    );
+    const own = data.care.rules.find(rule => rule.id === parsed.data.ruleId);
     const { codes, ...given } = parsed.data;
     const form = {
       ...given,
       unitIds: unitIdsOf(data, codes),
       ruleId: own?.id ?? parsed.data.ruleId,
     };
-    if (!own) return refused(what, { kind: 'changed-meanwhile' });
+    // In a blind trial only bottles are given: by its name a step could be tried on pot after pot.
+    if (!own || isKept(own, data)) return refused(what, { kind: 'changed-meanwhile' });
     const sent = await findCareAct(db, trialId, form.id);
     if (sent)
       return isSameAct(sent, form)
-        ? { what: 'care sent again', subjectId: sent.id, result: success(sent) }
+        ? { what: 'care sent again', subjectId: sent.id, result: success(true) }
         : refused(what, { kind: 'already-done', on: sent.doneOn, by: sent.by });
     if (form.isSkipped && form.note.length < 3)
       return invalid(what, { note: 'Say why it was left out: it is part of the trial.' });
     if (form.doneOn > today()) return invalid(what, { doneOn: 'That day is still to come.' });
     const trouble =
-      (isRest(data, own, form) ? undefined : unitsTrouble(codes, form)) ?? tooSoon(data, own, form);
+      (isRest(data, own, form) ? undefined : unitsTrouble(codes, form)) ??
+      tooSoon(data, new Set([own.id]), form);
     if (trouble) return invalid(what, trouble);
     // Another part of the same step, done by somebody else, stands beside this one.
     const current = data.care.acts.findLast(
@@ -98,28 +95,30 @@ export async function tickOff(
       what: form.isSkipped ? 'care skipped' : what,
       subjectId: act.id,
       detail: { ruleId: act.ruleId, nth: act.nth },
-      result: success(act),
+      result: success(true),
     };
   });
 }
 
+/** What a tick says. */
 type Told = Pick<CareAct, 'doneOn' | 'isSkipped' | 'amount' | 'unitIds' | 'note'>;
 
-function isSameAct(stored: Told, sent: Told): boolean {
+export function isSameAct(stored: Told, sent: Told): boolean {
   const told = ({ doneOn, isSkipped, amount, unitIds, note }: Told): string =>
     JSON.stringify([doneOn, isSkipped, amount, [...(unitIds ?? [])].sort(), note]);
   return told(stored) === told(sent);
 }
 
-/** Work on a bed that a label keeps one off. What stopped it may be written down and gone by. */
-function tooSoon(
-  { care, products }: TrialData,
-  rule: CareRule,
+/** Work on a bed that a label keeps one off. What stopped it may be written down and gone by. @param rules what is done now */
+export function tooSoon(
+  data: TrialData,
+  rules: ReadonlySet<string>,
   { doneOn, isSkipped, note }: Pick<CareAct, 'doneOn' | 'isSkipped' | 'note'>,
 ): FieldTroubles | undefined {
   if (isSkipped || doneOn !== today() || note.length >= 3) return undefined;
+  const { care, products } = asStrictest(data);
   const [off] = reEntryOf(care.rules, care.acts, products, instantNow(), gardenTimeZone()).filter(
-    each => each.ruleId !== rule.id,
+    each => !rules.has(each.ruleId),
   );
   return (
     off && {
@@ -128,7 +127,7 @@ function tooSoon(
   );
 }
 
-/** Takes a tick back: the step is due again, and the log knows of both. */
+/** Takes a tick back: the step is due again, and the log knows of both. Of a bottle, all that one press put down. */
 export function undoAct(
   trialId: string,
   actId: string,
@@ -136,20 +135,22 @@ export function undoAct(
 ): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'tick taken back';
-    const current = data.care.acts.find(act => act.id === actId);
     if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
-    if (
-      !current ||
-      !(await addCareAct(db, trialId, {
-        ...current,
+    const seen = seenActs(data.care.acts, data).find(({ all }) =>
+      all.some(act => act.id === actId),
+    );
+    const takenAt = instantNow();
+    for (const act of seen?.all ?? [])
+      await addCareAct(db, trialId, {
+        ...act,
         id: newId(),
-        takenAt: instantNow(),
-        supersedes: current.id,
+        takenAt,
+        supersedes: act.id,
         isRemoval: true,
         by,
-      }))
-    )
-      return refused(what, { kind: 'changed-meanwhile' });
-    return { what, subjectId: actId, result: success(true) };
+      });
+    return seen
+      ? { what, subjectId: actId, result: success(true) }
+      : refused(what, { kind: 'changed-meanwhile' });
   });
 }

@@ -1,10 +1,12 @@
 import { v7 } from 'uuid';
+import { isBottle, type SeenDue } from '@/core/blinding/bottle-steps';
 import { givenShares } from '@/core/judge/units/given-share';
 import { BLANK_PRODUCT } from '@/core/materials/label/product-form';
 import { nutrientLedger } from '@/core/materials/ledger/nutrient-ledger';
+import { success } from '@/core/result';
 import { adherenceOf } from '@/core/schedule/adherence/adherence';
 import { BLANK_CARE } from '@/core/schedule/rules/care-draft';
-import { careTasks } from '@/core/schedule/tasks/due-today';
+import { careTasks, type DueTask } from '@/core/schedule/tasks/due-today';
 import { addDays } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
@@ -27,6 +29,7 @@ import { predict } from '@/service/trial/predict';
 import { findTrial, trialLog } from '@/service/trial/trials';
 import { takePick } from '@/service/weigh/picks';
 import { stateAllAsPlanned } from './as-planned';
+import { tickBottle } from './bottle-tick';
 import { calendarOf } from './calendar';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from './care';
 import { tickOff, undoAct } from './care-acts';
@@ -37,6 +40,9 @@ import { logCare } from './unplanned-acts';
 freshGardenForEachTest();
 
 const STARTS = addDays(today(), -14);
+
+const named = ({ steps }: SeenDue): readonly DueTask[] =>
+  steps.filter((step): step is DueTask => !isBottle(step));
 
 async function locked(isBlind = false): Promise<TrialData> {
   const trial = await askTrial({
@@ -132,8 +138,8 @@ test('two helpers who each did a part of one step both stand, whoever ticks last
   const [one = '', two = '', three = ''] = own.map(unit => unit.code);
   const part = (codes: readonly string[]) =>
     tickOff(data.trial.id, act(ruleId, 0, { codes, note: 'My shelf.' }));
-  expect(await part([one])).toMatchObject({ ok: true, value: { supersedes: null } });
-  expect(await part([two, three])).toMatchObject({ ok: true, value: { supersedes: null } });
+  expect(await part([one])).toMatchObject({ ok: true });
+  expect(await part([two, three])).toMatchObject({ ok: true });
   expect((await dataOf(data.trial.id)).care.acts.flatMap(each => each.unitIds ?? [])).toHaveLength(
     3,
   );
@@ -150,7 +156,7 @@ test('what one helper did on one shelf is due for the rest, on every page, until
     .map(unit => unit.code);
   const [one = '', ...rest] = own;
   await tickOff(data.trial.id, act(ruleId, 2, { codes: [one], note: 'My shelf.', by: 'Ida' }));
-  const [due] = (await listDue()).tasks;
+  const [due] = named(await listDue());
   expect([due?.units, due?.receivers.flatMap(each => each.codes).sort()]).toEqual([
     2,
     [...rest].sort(),
@@ -162,7 +168,7 @@ test('what one helper did on one shelf is due for the rest, on every page, until
   });
   // What completes it needs no reason.
   expect(await tickOff(data.trial.id, act(ruleId, 2, { codes: rest }))).toMatchObject({ ok: true });
-  expect((await listDue()).tasks).toEqual([]);
+  expect((await listDue()).steps).toEqual([]);
   const acts = (await dataOf(data.trial.id)).care.acts;
   await undoAct(data.trial.id, acts.at(-1)?.id ?? '', '');
   expect(
@@ -171,7 +177,7 @@ test('what one helper did on one shelf is due for the rest, on every page, until
       act(ruleId, 2, { codes: rest, isSkipped: true, note: 'The can ran dry.' }),
     ),
   ).toMatchObject({ ok: true });
-  expect((await listDue()).tasks).toEqual([]);
+  expect((await listDue()).steps).toEqual([]);
   expect(givenShares(await dataOf(data.trial.id))?.feed?.done).toBeCloseTo(1 / 3, 12);
 });
 
@@ -223,7 +229,7 @@ test('what is due is ticked off once however often it is sent, is not written ov
   const data = await locked();
   const ruleId = await weekly(data, await product());
   const due = await listDue();
-  expect(due.tasks.map(task => [task.rule.name, task.units, task.task.nth])).toEqual([
+  expect(named(due).map(task => [task.rule.name, task.units, task.task.nth])).toEqual([
     ['weekly feed', 3, 2],
   ]);
   expect(due.mixing[0]).toMatchObject({ waterMl: expect.closeTo(3300, 6), units: 3 });
@@ -231,7 +237,7 @@ test('what is due is ticked off once however often it is sent, is not written ov
   await tickOff(data.trial.id, done);
   expect(await tickOff(data.trial.id, done)).toMatchObject({ ok: true });
   expect((await dataOf(data.trial.id)).care.acts).toHaveLength(1);
-  expect((await listDue()).tasks).toEqual([]);
+  expect((await listDue()).steps).toEqual([]);
   expect(await tickOff(data.trial.id, act(ruleId, 2, { isSkipped: true }))).toMatchObject({
     ok: false,
     trouble: { fields: { note: expect.stringContaining('why') } },
@@ -264,15 +270,25 @@ test('in a blind trial only bottles are due, and a look into them is in the log'
       JSON.stringify(due).includes(secret),
     ),
   ).toEqual([]);
-  expect(due.tasks[0]?.receivers[0]?.label).toMatch(/^bottle [A-Z]$/);
+  const [bottle] = due.steps.filter(isBottle);
+  if (!bottle) throw new Error('a bottle must be due');
+  expect(bottle.bottle).toMatch(/^bottle [A-Z]$/);
   expect((await lookIntoBottles()).mixing[0]?.product.name).toBe('Tidewrack feed');
   expect(
     (await trialLog(data.trial.id)).filter(({ what }) => what === 'bottles looked into'),
   ).toHaveLength(1);
-  // The step is ticked off by the name that the page knows it by.
-  expect(await tickOff(data.trial.id, act(due.tasks[0]?.rule.id ?? '', 2))).toMatchObject({
-    ok: true,
-    value: { ruleId },
+  // By the plan's own name it could be tried on pot after pot.
+  expect(await tickOff(data.trial.id, act(ruleId, 2))).toMatchObject({ ok: false });
+  const { codes, dueOn } = bottle;
+  const press = { id: v7(), bottle: bottle.bottle, dueOn, doneOn: today(), isSkipped: false };
+  expect(await tickBottle(data.trial.id, press)).toEqual(success(true));
+  expect(await tickBottle(data.trial.id, press)).toEqual(success(true));
+  const [given, ...others] = (await dataOf(data.trial.id)).care.acts;
+  expect(others).toEqual([]);
+  expect([given?.ruleId, given?.unitIds?.length]).toEqual([ruleId, codes.length]);
+  expect(await tickBottle(data.trial.id, { ...press, id: v7() })).toMatchObject({
+    ok: false,
+    trouble: { kind: 'already-done' },
   });
 });
 
@@ -284,11 +300,11 @@ test('a stage moves what waits for it, settings hold for all, and the calendar g
     { ...BLANK_CARE, name: 'full strength', from: 'stage', fromStage: 'first flower' },
     'As agreed in spring.',
   );
-  expect((await listDue()).tasks).toEqual([]);
+  expect((await listDue()).steps).toEqual([]);
   await dateStage(data.trial.id, { stage: 'first flower', day: today() });
-  expect((await listDue()).tasks).toHaveLength(1);
+  expect((await listDue()).steps).toHaveLength(1);
   await dateStage(data.trial.id, { stage: 'first flower', day: '' });
-  expect((await listDue()).tasks).toEqual([]);
+  expect((await listDue()).steps).toEqual([]);
   expect(await dateStage(data.trial.id, { stage: '', day: 'soon' })).toMatchObject({ ok: false });
   expect(await changeCareSettings(data.trial.id, { missed: 'skip', mixMl: 9000 })).toMatchObject({
     ok: true,
@@ -360,9 +376,9 @@ test('an act keeps the batch it came from, and a batch is not opened tomorrow', 
     ok: false,
     trouble: { name: expect.any(String), openedOn: expect.any(String) },
   });
-  expect(await tickOff(data.trial.id, act(ruleId, 2))).toMatchObject({
-    ok: true,
-    value: { batchId: (await listProducts())[0]?.batches[0]?.id },
+  expect(await tickOff(data.trial.id, act(ruleId, 2))).toMatchObject({ ok: true });
+  expect((await dataOf(data.trial.id)).care.acts.at(-1)).toMatchObject({
+    batchId: (await listProducts())[0]?.batches[0]?.id,
   });
   // Saving the pack’s print again loses neither batches nor the ladder.
   await saveProduct(id, { ...BLANK_PRODUCT, name: 'Tidewrack feed', rates: '20 ml in 4.5 l' });
@@ -414,7 +430,7 @@ test('what was not planned is logged: for all at once, for some only with a reas
     2,
     ['Only one cover.'],
   ]);
-  expect((await listDue()).tasks).toEqual([]);
+  expect((await listDue()).steps).toEqual([]);
 });
 
 describe('care of single units', () => {
@@ -442,7 +458,7 @@ describe('care of single units', () => {
     expect((await dataOf(data.trial.id)).care.acts).toMatchObject([
       { unitIds: [unit?.id], note: 'The can ran dry.' },
     ]);
-    expect((await listDue()).tasks.map(each => each.units)).toEqual([2]);
+    expect(named(await listDue()).map(each => each.units)).toEqual([2]);
     expect(
       await logCare(data.trial.id, {
         id: v7(),
@@ -509,13 +525,13 @@ describe('sprays', () => {
     const ruleId = saved.ok ? saved.value.id : '';
     const sprayedOn = addDays(today(), -3);
     await tickOff(data.trial.id, act(ruleId, 0, { doneOn: sprayedOn }));
-    expect((await listDue()).tasks).toEqual([]);
+    expect((await listDue()).steps).toEqual([]);
     await importWeather(`date,tmax,tmin,rain\n${addDays(sprayedOn, 1)},18,9,14\n`);
-    expect((await listDue()).tasks.map(task => [task.rule.name, task.task.dueOn])).toEqual([
+    expect(named(await listDue()).map(task => [task.rule.name, task.task.dueOn])).toEqual([
       ['suds', addDays(sprayedOn, 2)],
     ]);
     await tickOff(data.trial.id, act(ruleId, 0));
-    expect((await listDue()).tasks).toEqual([]);
+    expect((await listDue()).steps).toEqual([]);
     expect((await dataOf(data.trial.id)).care.acts.map(each => each.doneOn)).toEqual([
       sprayedOn,
       today(),
@@ -674,8 +690,9 @@ describe('what was done besides the plan', () => {
     await weekly(data, productId);
     expect(
       await logged(data, { productId, amount: '12 ml', is: 'besides', by: 'Ida' }),
-    ).toMatchObject({ ok: true, value: { amount: 12, by: 'Ida' } });
+    ).toMatchObject({ ok: true });
     const after = await dataOf(data.trial.id);
+    expect(after.care.acts).toMatchObject([{ amount: 12, by: 'Ida' }]);
     const rule = after.care.rules.at(-1);
     expect(rule).toMatchObject({ isUnplanned: true, material: { productId } });
     expect(await fedShare(data.trial.id)).toEqual({ planned: 2, done: 0 });
@@ -709,8 +726,8 @@ describe('what was done besides the plan', () => {
     });
     expect(await logged(data, { ...can, is: 'planned' })).toMatchObject({
       ok: true,
-      value: { nth: 1 },
     });
+    expect((await dataOf(data.trial.id)).care.acts).toMatchObject([{ nth: 1 }]);
     expect((await dataOf(data.trial.id)).care.rules).toHaveLength(1);
     expect((await fedShare(data.trial.id))?.done).toBe(1);
     // The step is taken now: the same again is given besides.
@@ -780,7 +797,7 @@ test('a drip on a timer is done by itself; a day on which it stood still is put 
     );
     return first;
   };
-  expect((await listDue()).tasks).toEqual([]);
+  expect((await listDue()).steps).toEqual([]);
   expect(await kept()).toMatchObject({ planned: 15, done: 15, missed: 0 });
   const line = `${addDays(today(), -3)},drip,not given,The tap was shut.`;
   expect(

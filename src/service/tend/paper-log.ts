@@ -1,8 +1,15 @@
 import papaparse from 'papaparse';
 import { z } from 'zod';
+import { bottleParts } from '@/core/blinding/bottle-steps';
+import { loggedRules } from '@/core/blinding/logged-rules';
 import { failure, type Result, success } from '@/core/result';
-import { type LogTrouble, readPaperLog } from '@/core/schedule/adherence/paper-log';
-import { careTasks } from '@/core/schedule/tasks/due-today';
+import {
+  type LoggedStep,
+  type LogTrouble,
+  readPaperLog,
+} from '@/core/schedule/adherence/paper-log';
+import { careTasks, type DueTask } from '@/core/schedule/tasks/due-today';
+import { openSteps } from '@/core/schedule/tasks/open-steps';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { CarePlan } from '@/core/trial/model/care-plan';
 import { batchOn } from '@/core/trial/model/product';
@@ -39,13 +46,15 @@ export async function enterPaperLog(
     const parsed = PaperLogForm.safeParse(input);
     if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { table, by } = parsed.data;
-    const read = readRows(table, data, system);
+    const open = openSteps(data, today());
+    const read = readRows(table, data, system, open);
     if (!read.ok) return invalid(what, { table: read.trouble.map(troubleWords).join('\n') });
-    for (const step of read.value)
+    const takenAt = instantNow();
+    for (const step of read.value.flatMap(line => plannedSteps(line, data, open)))
       await addCareAct(db, trialId, {
         ...step,
         id: newId(),
-        takenAt: instantNow(),
+        takenAt,
         batchId: batchFor(data, step.ruleId, step.doneOn),
         outcome: null,
         by: step.by === '' ? by : step.by,
@@ -64,18 +73,39 @@ function readRows(
   table: string,
   data: TrialData,
   system: Parameters<typeof readPaperLog>[1]['system'],
+  open: readonly DueTask[],
 ): ReturnType<typeof readPaperLog> {
   const rows = papaparse.parse<string[]>(table, { skipEmptyLines: 'greedy' }).data;
   if (rows.length < 2)
     return failure([{ row: 1, column: '', says: 'There is no line under the heads.' }]);
+  const { rules, bottles } = loggedRules(data, open);
   return readPaperLog(rows, {
-    rules: data.care.rules,
-    tasks: careTasks({ ...data, care: byHand(data.care) }, today()),
+    rules,
+    tasks: [...careTasks({ ...data, care: byHand(data.care) }, today()), ...bottles],
     units: data.units,
     system,
     startsOn: data.trial.startsOn,
     today: today(),
   });
+}
+
+/** A line as steps of the plan: of a bottle every one that giving it is, for its own pots. */
+function plannedSteps(
+  line: LoggedStep,
+  data: TrialData,
+  open: readonly DueTask[],
+): readonly LoggedStep[] {
+  const { bottles } = loggedRules(data, open);
+  const task = bottles.find(each => each.ruleId === line.ruleId && each.nth === line.nth);
+  if (!task || task.dueOn === null) return [line];
+  const codes =
+    line.unitIds &&
+    data.units.filter(unit => line.unitIds?.includes(unit.id)).map(unit => unit.code);
+  return bottleParts(data, open, { bottle: task.ruleId, dueOn: task.dueOn }, codes).map(part => ({
+    ...line,
+    ...part,
+    amount: null,
+  }));
 }
 
 /** What a timer did stays open to be put down: for the day on which it stood still. */

@@ -1,3 +1,4 @@
+import { type SeenDue, seenDue } from '@/core/blinding/bottle-steps';
 import { success } from '@/core/result';
 import {
   type CaredTrial,
@@ -5,8 +6,7 @@ import {
   dueToday,
   unitMeasuresOf,
 } from '@/core/schedule/tasks/due-today';
-import { hiddenDue } from '@/core/schedule/tasks/hidden-due';
-import type { CarePlan } from '@/core/trial/model/care-plan';
+import { isKeyOpen } from '@/core/trial/key';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { recentWeather } from '@/service/garden/weather';
@@ -14,26 +14,17 @@ import { changeOneTrial } from '@/service/trial/change-trial';
 import { caredTrials } from '@/store/cared-trials';
 import { database } from '@/store/connection/database';
 import { productsOf } from '@/store/products';
-import { taskAlias } from './task-alias';
 
 /** What is due over all running trials of the garden, and what to mix for it. What is in a blind trial's bottles is kept back. */
-export async function listDue(): Promise<DueToday> {
-  const { due, trials } = await allDue();
-  const bottlesOf = new Map<string, CarePlan['bottles']>(
-    trials.map(({ trial, care }) => [trial.id, care.bottles]),
-  );
-  return hiddenDue(due, (trialId, ruleId) =>
-    taskAlias(trialId, ruleId, bottlesOf.get(trialId) ?? {}),
-  );
+export async function listDue(): Promise<SeenDue> {
+  return seenDue(await allDue());
 }
 
 /** The same with what is in the bottles, for who mixes; each blind trial's log says that someone looked. */
 export async function lookIntoBottles(): Promise<DueToday> {
-  const { due } = await allDue();
+  const due = await allDue();
   const blind = new Set(
-    due.tasks
-      .filter(({ trial }) => trial.isBlind && trial.keyOpenedAt === null)
-      .map(({ trial }) => trial.id),
+    due.tasks.filter(({ trial }) => !isKeyOpen(trial)).map(({ trial }) => trial.id),
   );
   for (const trialId of blind)
     await changeOneTrial(trialId, async () => ({
@@ -46,10 +37,7 @@ export async function lookIntoBottles(): Promise<DueToday> {
 // What was sprayed before has been made up for or missed by now.
 const RAIN_DAYS = 10;
 
-async function allDue(): Promise<{
-  readonly due: DueToday;
-  readonly trials: readonly CaredTrial[];
-}> {
+async function allDue(): Promise<DueToday> {
   const garden = await currentGarden();
   const db = database();
   const trials = (await caredTrials(db, garden.id, today())).map(
@@ -58,13 +46,10 @@ async function allDue(): Promise<{
       unit: unitMeasuresOf(place, cared.care.settings.mixMl),
     }),
   );
-  return {
-    due: dueToday(
-      trials,
-      await productsOf(db, garden.id, true),
-      today(),
-      await recentWeather(RAIN_DAYS),
-    ),
+  return dueToday(
     trials,
-  };
+    await productsOf(db, garden.id, true),
+    today(),
+    await recentWeather(RAIN_DAYS),
+  );
 }

@@ -8,6 +8,7 @@ import { type DoneAct, matchingStep } from '@/core/schedule/tasks/matching-step'
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { CalendarDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import { isKeyOpen } from '@/core/trial/key';
 import { BLANK_CARE_RULE } from '@/core/trial/model/blank-facts';
 import type { CareAct } from '@/core/trial/model/care-plan';
 import { CareKind, type CareMaterial, type CareRule } from '@/core/trial/model/care-rule';
@@ -15,10 +16,10 @@ import { TreatmentId } from '@/core/trial/model/ids';
 import { batchOn, type Product } from '@/core/trial/model/product';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { pluralOf } from '@/core/words/plural';
 import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
-import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { addCareAct, findCareAct, putCareRule } from '@/store/care';
 import { productsOf } from '@/store/products';
@@ -50,7 +51,7 @@ type LogForm = z.infer<typeof LogForm>;
 export async function logCare(
   trialId: string,
   input: unknown,
-): Promise<Result<CareAct, TrialTrouble>> {
+): Promise<Result<true, TrialTrouble>> {
   const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'care logged';
@@ -61,8 +62,12 @@ export async function logCare(
     const sent = await findCareAct(db, trialId, form.id);
     if (sent)
       return sent.doneOn === form.doneOn && sent.note === form.note
-        ? { what: 'care sent again', subjectId: sent.id, result: success(sent) }
+        ? { what: 'care sent again', subjectId: sent.id, result: success(true) }
         : refused(what, { kind: 'already-done', on: sent.doneOn, by: sent.by });
+    if (!isKeyOpen(data.trial) && form.treatmentIds.length > 0)
+      return invalid(what, {
+        to: `The key is shut: nobody is to know which ${pluralOf(data.trial.unitWord)} those are. Say which got it.`,
+      });
     const { note, doneOn, codes } = form;
     const unitIds = unitIdsOf(data, codes);
     if (doneOn > today()) return invalid(what, { doneOn: 'That day is still to come.' });
@@ -101,7 +106,7 @@ export async function logCare(
     await addCareAct(db, trialId, act);
     if (rule && (form.treatmentIds.length > 0 || unitIds !== null))
       await amend(db, data, 'done to some only', form.name, note);
-    return { what, subjectId: act.id, detail: form, result: success(act) };
+    return { what, subjectId: act.id, detail: form, result: success(true) };
   });
 }
 
@@ -134,10 +139,9 @@ function plannedStep(data: TrialData, form: LogForm): TrackedTask | undefined {
   return matchingStep(act, data.care.rules, careTasks(data, today()));
 }
 
-function plannedWords({ ruleId, dueOn }: TrackedTask, { care, trial }: TrialData): string {
+function plannedWords({ ruleId, dueOn }: TrackedTask, { care }: TrialData): string {
   const rule = care.rules.find(each => each.id === ruleId);
-  const isHidden = !isKeyOpen(trial) && (rule?.treatmentIds.length ?? 0) > 0;
-  return `${isHidden ? 'A step' : `“${rule?.name}”`} of ${dueOn} is planned for the same, and not ticked. Was it that step, or was this done besides?`;
+  return `“${rule?.name}” of ${dueOn} is planned for the same, and not ticked. Was it that step, or was this done besides?`;
 }
 
 /** What stands for it in the plan: done once, on its day. */

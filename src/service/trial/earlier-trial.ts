@@ -5,9 +5,9 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
 import { plannedSpec } from '@/core/judge/units/trial-analysis';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
+import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
-import { isKeyOpen } from '@/service/judge/close-trial';
 import { findTrial } from './trials';
 
 /** A trial that another begins from, and what it taught; undefined where there is none, or its key is still shut. */

@@ -1,3 +1,4 @@
+import { seenActs } from '@/core/blinding/seen-acts';
 import { actLine, type HistoryLine, mishapLine } from '@/core/trial/history-line';
 import { careActHistory } from '@/store/care';
 import { database } from '@/store/connection/database';
@@ -9,7 +10,9 @@ export async function actHistoryOf(trialId: string): Promise<readonly HistoryLin
   const data = await findTrialData(database(), trialId);
   if (!data) return [];
   const acts = await careActHistory(database(), trialId);
-  return acts.map(act => actLine(act, data.care.rules));
+  return seenActs(acts, data)
+    .map(({ act, name }) => actLine(act, name))
+    .sort((a, b) => (a.at < b.at ? 1 : -1));
 }
 
 /** Every mishap of a trial, those taken back too, newest first. */

@@ -1,9 +1,11 @@
+import { asStrictest } from '@/core/blinding/strictest-bottle';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { type TooEarly, tooEarly } from '@/core/materials/safety/pre-harvest-interval';
 import { type Result, success } from '@/core/result';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { clockIn } from '@/core/time/time-zone';
 import { isSecondPick, readPick } from '@/core/trial/forms/pick-form';
+import { isKeyOpen } from '@/core/trial/key';
 import { PickId } from '@/core/trial/model/ids';
 import type { Pick } from '@/core/trial/model/pick';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -11,7 +13,6 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
-import { isKeyOpen } from '@/service/judge/close-trial';
 import { changeOneTrial, entryTrouble, invalid, refused } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
 import { addPick, findPick, pickHistory } from '@/store/entries';
@@ -37,7 +38,8 @@ export async function takePick(
     const pick = read.value;
     if (!data.units.some(unit => unit.id === pick.unitId))
       return refused(what, { kind: 'no-such-unit' });
-    const early = pick.outcome === 'picked' ? waitingOn(data, pick)[0] : undefined;
+    const safe = asStrictest(data);
+    const early = pick.outcome === 'picked' ? waitingOn(safe, pick)[0] : undefined;
     if (early && pick.note.length < 3)
       return invalid(what, {
         pickedOn: `${isKeyOpen(data.trial) ? `${early.product} was given on ${early.appliedOn}: nothing` : 'A waiting time runs: nothing'} is to be eaten before ${early.allowedFrom}. Another day, or write under Note why it is picked all the same.`,
@@ -45,9 +47,9 @@ export async function takePick(
     const off =
       pick.outcome === 'picked' && pick.pickedOn === today() && pick.note.length < 3
         ? reEntryOf(
-            data.care.rules,
-            data.care.acts,
-            data.products,
+            safe.care.rules,
+            safe.care.acts,
+            safe.products,
             instantNow(),
             gardenTimeZone(),
           )[0]

@@ -1,11 +1,12 @@
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
+import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { callCounts } from '@/features/judge/call-words';
 import { type TrialFrameView, trialFrameOf } from '@/features/trial/trial-view';
 import { today } from '@/service/garden/clock';
 import { weatherOf } from '@/service/garden/weather';
-import { frozenVerdictOf, isKeyOpen } from '@/service/judge/close-trial';
+import { frozenVerdictOf } from '@/service/judge/close-trial';
 import { findTrial } from '@/service/trial/trials';
 
 /** What a step's page gets from Next. */

@@ -148,6 +148,7 @@ const BROKEN: Readonly<Record<string, TrialData>> = {
       },
     ],
   },
+  'bottles-differ': { ...fed, trial: { ...fed.trial, isBlind: true, keyOpenedAt: null } },
   'kept-unevenly': {
     ...fed,
     care: {

@@ -1,3 +1,4 @@
+import { withoutBottles } from '@/core/blinding/seen-acts';
 import { comparedAct } from '@/core/design/question/compared-act';
 import { daysBetween } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -27,11 +28,12 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
 };
 
 /**
- * Looks a plan over, or a trial that is running or done: the worst first.
+ * Looks a plan over, or a trial that is running or done: the worst first. While the key is shut nothing of what was given by bottles.
  *
  * @param seen how often what is worth having would be seen, by made-up seasons; null where that is not asked
  */
-export function fairnessAudit(data: TrialData, seen: number | null): readonly AuditFinding[] {
+export function fairnessAudit(whole: TrialData, seen: number | null): readonly AuditFinding[] {
+  const data = withoutBottles(whole);
   const counts = data.treatments.map(
     treatment => data.units.filter(unit => unit.treatmentId === treatment.id).length,
   );

@@ -1,3 +1,4 @@
+import { bottlesDiffer } from '@/core/blinding/bottle-days';
 import { blockEfficiency } from '@/core/design/layouts/incomplete-block-sets';
 import { splitTable } from '@/core/design/layouts/split-plot';
 import { SITE_WORDS, siteBiases } from '@/core/design/site/site-bias';
@@ -6,6 +7,14 @@ import { type Check, note, spoils, weakens } from './audit-view';
 
 /** How it was dealt, where it stands, and who knows. */
 export const LAYOUT_CHECKS: Readonly<Record<string, Check>> = {
+  'bottles-differ': ({ data, words }) =>
+    data.trial.state !== 'closed' &&
+    bottlesDiffer(data) &&
+    weakens(
+      'The bottles can be told apart by their days.',
+      `Who gives and weighs sees which ${words} get something oftener, or never.`,
+      'Plan the same days for all, with plain water where there is nothing else to give.',
+    ),
   'not-dealt': ({ data }) =>
     data.layout === null &&
     spoils(

@@ -11,6 +11,7 @@ import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
 import { unevenActs } from '@/core/schedule/adherence/uneven-acts';
 import { careTasks, unitMeasuresOf } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
+import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 import { type Check, note, weakens } from './audit-view';
@@ -85,7 +86,8 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
       data.treatments.map(treatment => treatment.id),
       data.units,
     );
-    if (!isUneven(kept)) return false;
+    // By whom the bottles were forgotten would tell which they are.
+    if (!isKeyOpen(data.trial) || !isUneven(kept)) return false;
     const worst = [...kept].filter(each => each.planned > 0).sort((a, b) => a.share - b.share)[0];
     const name = data.treatments.find(treatment => treatment.id === worst?.treatmentId)?.name ?? '';
     return weakens(

@@ -75,7 +75,7 @@ export interface LayoutDefinition {
   /** What a larger trial of it has more of; `nothing` where the treatments set its size. */
   readonly growsBy: 'each' | 'blocks' | 'nothing';
   /** At which level of the places what was dealt, for the locked plan. */
-  readonly dealtWords: (layout: Layout) => string;
+  readonly dealtWords: (layout: Omit<Layout, 'seed'>) => string;
   /** What whoever sets it up must keep to; empty where there is nothing. */
   readonly standWords: (layout: Layout) => string;
 }

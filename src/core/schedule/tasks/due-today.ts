@@ -8,6 +8,7 @@ import {
   type ToMix,
 } from '@/core/schedule/supplies/mixing-list';
 import { addDays, type CalendarDay } from '@/core/time/garden-day';
+import { isKeyOpen } from '@/core/trial/key';
 import { type CarePlan, doneTasks, settledIds, type TaskDone } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Place } from '@/core/trial/model/place';
@@ -38,6 +39,8 @@ export interface CaredTrial {
 export interface Receiver {
   readonly label: string;
   readonly codes: readonly string[];
+  /** How many units it has in all: more than the codes where some had the step before. */
+  readonly of: number;
 }
 
 /** A step that is due or late: no more of its trial and rule than its line shows, since a morning may hold hundreds. */
@@ -52,8 +55,6 @@ export interface DueTask {
   /** What each unit gets; null for what takes no product, or where the unit lacks a measure that the rate counts by. */
   readonly each: Measured | null;
   readonly product: Pick<Product, 'id' | 'name'> | null;
-  /** Its name and content are kept back: who gives it reads the bottles only. */
-  readonly isHidden: boolean;
 }
 
 /** All that is due over all trials, and what to mix for it. */
@@ -136,20 +137,6 @@ export function dueToday(
   };
 }
 
-/** What nobody ticked while it could be made up for: it may have been done all the same. */
-export function missedTasks(
-  cared: CaredTrial,
-  products: readonly Product[],
-  tasks: readonly TrackedTask[],
-): readonly DueTask[] {
-  return tasks
-    .filter(task => task.state === 'missed')
-    .flatMap(task => {
-      const rule = cared.care.rules.find(each => each.id === task.ruleId);
-      return rule ? [dueTask(task, rule, cared, products).task] : [];
-    });
-}
-
 /** A task that is due, with what it takes out of the shed. */
 interface DueWithNeeds {
   readonly task: DueTask;
@@ -169,23 +156,28 @@ function dueOfTrial(
   // Under “a missed step ends the rule” every step counts; otherwise nothing stays late for longer.
   const within = missed === 'stop' ? undefined : { from: addDays(today, -LATEST_DAYS), to: today };
   const tasks = dated(trial, care, done, washedOff, within);
-  const isSettled = (part: TaskDone): boolean => {
-    const settled = settledIds(part);
-    const to = care.rules.find(rule => rule.id === part.ruleId)?.treatmentIds ?? [];
-    return (
-      settled === null ||
-      cared.units.every(
-        unit => settled.includes(unit.id) || (to.length > 0 && !to.includes(unit.treatmentId)),
-      )
-    );
-  };
-  return dueTasks(tasks, done, today, missed, isSettled).flatMap((task): DueWithNeeds[] => {
-    const rule = care.rules.find(each => each.id === task.ruleId && !each.runsByItself);
-    return rule ? [dueTask(task, rule, cared, products)] : [];
-  });
+  return dueTasks(tasks, done, today, missed, part => isSettled(part, cared)).flatMap(
+    (task): DueWithNeeds[] => {
+      const rule = care.rules.find(each => each.id === task.ruleId && !each.runsByItself);
+      return rule ? [dueTask(task, rule, cared, products)] : [];
+    },
+  );
 }
 
-function dueTask(
+/** Whether it is known of all that were meant if they got a step. */
+export function isSettled(part: TaskDone, { care, units }: CaredTrial): boolean {
+  const settled = settledIds(part);
+  const to = care.rules.find(rule => rule.id === part.ruleId)?.treatmentIds ?? [];
+  return (
+    settled === null ||
+    units.every(
+      unit => settled.includes(unit.id) || (to.length > 0 && !to.includes(unit.treatmentId)),
+    )
+  );
+}
+
+/** A step as it is shown. Who had it before is no receiver of it any more. */
+export function dueTask(
   task: TrackedTask,
   rule: CareRule,
   cared: CaredTrial,
@@ -193,12 +185,11 @@ function dueTask(
 ): DueWithNeeds {
   const { id, name, kind, treatmentIds, material } = rule;
   const { unit } = cared;
-  const receivers = receiversOf(rule, restOf(cared, task));
+  const receivers = receiversOf(rule, cared, gotIt(task));
   const product = products.find(each => each.id === material?.productId);
   const dose = material && product ? doseOf(material, product, unit) : undefined;
   return {
     task: {
-      isHidden: false,
       trial: shownTrial(cared.trial),
       rule: { id, name, kind, treatmentIds },
       waterMl: material?.waterMl ?? null,
@@ -220,11 +211,9 @@ function dueTask(
   };
 }
 
-/** A trial without the units that got a step already. */
-function restOf(cared: CaredTrial, { state, doneUnitIds }: TrackedTask): CaredTrial {
-  return doneUnitIds === null || state === 'done'
-    ? cared
-    : { ...cared, units: cared.units.filter(unit => !doneUnitIds.includes(unit.id)) };
+/** The units that got a step already, or that it was left out for. */
+function gotIt({ state, doneUnitIds }: TrackedTask): ReadonlySet<string> {
+  return new Set(state === 'done' ? [] : (doneUnitIds ?? []));
 }
 
 function shownTrial({
@@ -237,22 +226,51 @@ function shownTrial({
   return { id, question, unitWord, isBlind, keyOpenedAt };
 }
 
-/** Who gets what a rule gives. In a blind trial whose key is shut, bottles by code. */
+/** Who gets what a rule gives. In a blind trial whose key is shut, bottles by code. @param without units that had it before */
 export function receiversOf(
   rule: CareRule,
   { trial, care, treatments, units }: CaredTrial,
+  without: ReadonlySet<string> = new Set(),
 ): readonly Receiver[] {
-  const isShut = trial.isBlind && trial.keyOpenedAt === null;
-  return treatments
-    .filter(treatment => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id))
-    .map(treatment => ({
-      label: isShut ? `bottle ${care.bottles[treatment.id] ?? '?'}` : treatment.name,
-      codes: units
-        .filter(unit => unit.treatmentId === treatment.id)
+  const isOpen = isKeyOpen(trial);
+  // What all get alike has no bottle: which pots stand together is nobody's business there.
+  const groups =
+    isOpen || rule.treatmentIds.length > 0
+      ? groupsOf(rule, treatments, units).map(({ treatment, own }) => ({
+          own,
+          label: isOpen ? treatment.name : bottleLabel(care.bottles[treatment.id] ?? '?'),
+        }))
+      : [{ own: units, label: 'all alike' }];
+  return groups
+    .map(({ own, label }) => ({
+      label,
+      of: own.length,
+      codes: own
+        .filter(unit => !without.has(unit.id))
         .sort((a, b) => a.position - b.position)
         .map(unit => unit.code),
     }))
     .filter(receiver => receiver.codes.length > 0 || units.length === 0);
+}
+
+function groupsOf(
+  rule: CareRule,
+  treatments: CaredTrial['treatments'],
+  units: CaredTrial['units'],
+): readonly {
+  readonly treatment: CaredTrial['treatments'][number];
+  readonly own: CaredTrial['units'];
+}[] {
+  return treatments
+    .filter(treatment => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id))
+    .map(treatment => ({
+      treatment,
+      own: units.filter(unit => unit.treatmentId === treatment.id),
+    }));
+}
+/** What a bottle of a blind trial is called. */
+export function bottleLabel(code: string): string {
+  return `bottle ${code}`;
 }
 
 /** What rates count by, from a unit's place and the trial's settings. */

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { seenLayout } from '@/core/blinding/seen-layout';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { canMove } from '@/core/design/site/moving-round';
@@ -43,7 +44,7 @@ export default async function LayOutPage(props: TrialPageProps) {
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
         saved={savedBenchDraft(data, garden.system)}
-        layout={data.layout}
+        layout={seenLayout(data)}
         isLocked={data.trial.state !== 'planned'}
         unitWord={data.trial.unitWord}
         tags={tagsOf(data)}

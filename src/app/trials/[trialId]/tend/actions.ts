@@ -3,6 +3,7 @@
 import { TrialId } from '@/core/trial/model/ids';
 import { nameByDepth } from '@/service/layout/name-by-depth';
 import { stateAllAsPlanned } from '@/service/tend/as-planned';
+import { isBottleForm, tickBottle } from '@/service/tend/bottle-tick';
 import { changeCareSettings, dateStage, removeCareRule, saveCareRule } from '@/service/tend/care';
 import { tickOff, undoAct } from '@/service/tend/care-acts';
 import { enterPaperLog } from '@/service/tend/paper-log';
@@ -47,7 +48,9 @@ export async function dateStageAction(trialId: unknown, input: unknown) {
 }
 
 export async function tickAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id => tickOff(id, input));
+  return changing(trialId, id =>
+    isBottleForm(input) ? tickBottle(id, input) : tickOff(id, input),
+  );
 }
 
 export async function stateAllAsPlannedAction(trialId: unknown, input: unknown) {

@@ -7,7 +7,6 @@ import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { listProducts } from '@/service/garden/shelf';
 import { recentWeather } from '@/service/garden/weather';
-import { taskAlias } from '@/service/tend/task-alias';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   actHistoryAction,
@@ -40,7 +39,6 @@ export default async function TendPage(props: TrialPageProps) {
           garden: await currentGarden(),
           timeZone: gardenTimeZone(),
           weather: await recentWeather(10),
-          aliasOf: ruleId => taskAlias(id, ruleId, data.care.bottles),
         })}
         bench={benchViewOf(data, isOpen)}
         tick={tickAction}
