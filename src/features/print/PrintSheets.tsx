@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { styled } from 'styled-components';
 import { pluralOf } from '@/core/words/plural';
+import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
@@ -23,6 +24,9 @@ interface PrintSheetsValues {
   readonly format: '3x8' | '2x7' | 'strips';
   readonly key: 'blind' | 'open';
 }
+
+/** Sheets on which it can stand what each got. */
+const KEY_SHEETS: ReadonlySet<string> = new Set(['labels', 'plan']);
 
 /** Labels, bench plan, clipboard sheets and protocol, each as a PDF. */
 export function PrintSheets({
@@ -45,7 +49,7 @@ export function PrintSheets({
       </div>
     );
   const href = (sheet: string): string =>
-    `${base}/${sheet}?paper=${paper}&format=${format}&key=${key}`;
+    `${base}/${sheet}?paper=${paper}&format=${format}&key=${KEY_SHEETS.has(sheet) ? key : 'blind'}`;
   const sheets = [
     {
       sheet: 'labels',
@@ -66,9 +70,16 @@ export function PrintSheets({
       <ul>
         {sheets.map(({ sheet, name, says }) => (
           <li key={sheet}>
-            <a href={href(sheet)} target="_blank" rel="noreferrer">
-              {name} (PDF)
-            </a>
+            {key === 'open' && isKeyShut && KEY_SHEETS.has(sheet) ? (
+              // A look at the key goes into the log: that is a deed, no mere address.
+              <form action={href(sheet)} method="post" target="_blank" rel="noopener">
+                <Button type="submit">{name} (PDF)</Button>
+              </form>
+            ) : (
+              <a href={href(sheet)} target="_blank" rel="noreferrer">
+                {name} (PDF)
+              </a>
+            )}
             <Soft>{says}</Soft>
           </li>
         ))}

@@ -16,6 +16,8 @@ export interface PrintRequest {
   readonly format: LabelFormat;
   /** Whether treatments stand on it. Of a blind trial that is a look at the key, and logged. */
   readonly isOpen: boolean;
+  /** Whether the key may be looked at for it. */
+  readonly mayLook: boolean;
   /** Where the application is reached: the square codes lead there. */
   readonly origin: string;
 }
@@ -29,6 +31,7 @@ export async function printSheet(
   if (!data) return failure({ kind: 'no-such-trial' });
   if (!data.layout) return failure({ kind: 'not-dealt' });
   if (request.isOpen && !isKeyOpen(data.trial)) {
+    if (!request.mayLook) return failure({ kind: 'key-shut' });
     const looked = await changeOneTrial(trialId, async () => ({
       what: 'key printed',
       result: success(true),

@@ -321,12 +321,19 @@ test('a blind trial prints open only with a line in the log', async () => {
     paper: 'a4',
     format: '3x8',
     isOpen: false,
+    mayLook: false,
     origin: 'http://127.0.0.1:4321',
   } as const;
   const printed = await printSheet(data.trial.id, request);
   expect(printed.ok && new TextDecoder().decode(printed.value.slice(0, 5))).toBe('%PDF-');
   expect((await trialLog(data.trial.id)).some(({ what }) => what === 'key printed')).toBe(false);
-  await printSheet(data.trial.id, { ...request, isOpen: true });
+  // By an address alone, which any page could point to, nobody looks at the key.
+  expect(await printSheet(data.trial.id, { ...request, isOpen: true })).toMatchObject({
+    ok: false,
+    trouble: { kind: 'key-shut' },
+  });
+  expect((await trialLog(data.trial.id)).some(({ what }) => what === 'key printed')).toBe(false);
+  await printSheet(data.trial.id, { ...request, isOpen: true, mayLook: true });
   expect((await trialLog(data.trial.id)).some(({ what }) => what === 'key printed')).toBe(true);
   for (const sheet of ['plan', 'clipboard', 'protocol'] as const)
     expect((await printSheet(data.trial.id, { ...request, sheet })).ok).toBe(true);

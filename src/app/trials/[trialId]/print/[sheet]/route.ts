@@ -13,10 +13,24 @@ const Params = z.object({
   key: z.enum(['blind', 'open']).default('blind'),
 });
 
-/** A public door: a trial's sheet as a PDF. */
-export async function GET(
+interface SheetDoor {
+  readonly params: Promise<{ readonly trialId: string; readonly sheet: string }>;
+}
+
+/** A public door: a trial's sheet as a PDF. Never with a shut key: what is only asked for changes nothing, and a look is logged. */
+export function GET(request: Request, door: SheetDoor): Promise<Response> {
+  return sheetResponse(request, door, false);
+}
+
+/** The same, for which the key may be looked at. */
+export function POST(request: Request, door: SheetDoor): Promise<Response> {
+  return sheetResponse(request, door, true);
+}
+
+async function sheetResponse(
   request: Request,
-  { params }: { readonly params: Promise<{ readonly trialId: string; readonly sheet: string }> },
+  { params }: SheetDoor,
+  mayLook: boolean,
 ): Promise<Response> {
   const url = new URL(request.url);
   const asked = await askedOf(Params, request, params);
@@ -29,6 +43,7 @@ export async function GET(
     paper,
     format,
     isOpen: key === 'open',
+    mayLook,
     origin,
   });
   if (!printed.ok)
