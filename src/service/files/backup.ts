@@ -33,6 +33,8 @@ export function backupSentence(trouble: BackupTrouble): string {
       return `${trouble.folder} holds no backup: turnspit.sqlite is missing in it.`;
     case 'stands-already':
       return `${trouble.file} stands there already. Stop Turnspit and say --replace: what stands there is moved aside, not lost.`;
+    case 'not-written':
+      return `${trouble.folder} could not be written (${trouble.finding}). Nothing was changed. Is there room on the disk?`;
     default:
       return dataFileSentence(trouble);
   }

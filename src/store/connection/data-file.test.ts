@@ -19,8 +19,9 @@ import { migrationSource } from '@/store/migrations/migration-source';
 import { putQuestion } from '@/store/questions';
 import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
 import { addTrial, findTrialData } from '@/store/trials';
+import { checkDataFile } from './check-data-file';
 import { type Database, openDatabase } from './database';
-import { checkDataFile, migrate } from './open-safely';
+import { migrate } from './open-safely';
 
 let folder = '';
 let file = '';

@@ -1,33 +1,8 @@
-import { existsSync, statSync } from 'node:fs';
-import BetterSqlite from 'better-sqlite3';
+import { existsSync } from 'node:fs';
+import { rename, rm } from 'node:fs/promises';
 import { failure, type Result, success } from '@/core/result';
+import { APPLICATION_ID, checkDataFile, type DataFileTrouble } from './check-data-file';
 import { type Database, patiently } from './database';
-import { driverCode } from './driver-code';
-
-/** Why a data file was not opened. It is left exactly as it was found. */
-export type DataFileTrouble =
-  | { readonly kind: 'damaged'; readonly file: string; readonly finding: string }
-  | { readonly kind: 'newer'; readonly file: string }
-  | { readonly kind: 'unreadable'; readonly file: string; readonly finding: string };
-
-/** Looks through a data file, read-only, before anything may write to it. A file that is not there yet is sound. */
-export function checkDataFile(file: string): Result<'new' | 'sound', DataFileTrouble> {
-  if (!existsSync(file)) return success('new');
-  if (!statSync(file).isFile())
-    return failure({ kind: 'unreadable', file, finding: 'it is not a file' });
-  try {
-    const connection = new BetterSqlite(file, { readonly: true, fileMustExist: true });
-    const finding = String(connection.pragma('integrity_check(1)', { simple: true }));
-    connection.close();
-    return finding === 'ok' ? success('sound') : failure({ kind: 'damaged', file, finding });
-  } catch (error) {
-    return failure({
-      kind: driverCode(error) === 'SQLITE_CANTOPEN' ? 'unreadable' : 'damaged',
-      file,
-      finding: error instanceof Error ? error.message : String(error),
-    });
-  }
-}
 
 /** Brings a sound file up to date. A file with steps this version does not know was made by a newer one. */
 export async function migrate(
@@ -37,6 +12,7 @@ export async function migrate(
   try {
     await patiently(() => copyBefore(db, file));
     await patiently(() => latest(db));
+    await patiently(() => mark(db));
     return success('migrated');
   } catch (error) {
     if (error instanceof Error && error.message.includes('migration directory is corrupt'))
@@ -45,13 +21,41 @@ export async function migrate(
   }
 }
 
-/** A file that holds something is copied beside itself before its first step forward, whole and by SQLite itself. */
+/** So that a garden's file is known as one, and another program's is not taken for it. */
+async function mark(db: Database): Promise<void> {
+  const [found]: readonly { readonly applicationId?: number }[] =
+    await db.raw('PRAGMA application_id');
+  if (found?.applicationId !== APPLICATION_ID)
+    await db.raw(`PRAGMA application_id = ${APPLICATION_ID}`);
+}
+
+/** A file that holds something is copied beside itself before its first step forward. A copy that a kill broke is made again. */
 async function copyBefore(db: Database, file: string): Promise<void> {
   const [done, waiting]: readonly [readonly unknown[], readonly unknown[]] =
     await db.migrate.list();
-  const copy = `${file}.before-${String(waiting.length > 0 ? nameOf(waiting[0]) : '')}`;
-  if (done.length === 0 || waiting.length === 0 || existsSync(copy)) return;
-  await db.raw('VACUUM INTO ?', [copy]);
+  if (done.length === 0 || waiting.length === 0) return;
+  const copy = `${file}.before-${nameOf(waiting[0])}`;
+  if (!existsSync(copy) || !checkDataFile(copy).ok) await copyWhole(db, copy);
+}
+
+/**
+ * Writes a copy of the whole file by SQLite itself, so that it may go on being written to meanwhile: beside its place first, looked
+ * through, and only then under its name. A disk that runs full leaves nothing that looks like a copy.
+ *
+ * @throws what the disk says
+ */
+export async function copyWhole(db: Database, copy: string): Promise<void> {
+  const coming = `${copy}.coming`;
+  await rm(coming, { force: true });
+  try {
+    await db.raw('VACUUM INTO ?', [coming]);
+    const checked = checkDataFile(coming);
+    if (!checked.ok) throw new Error(`a copy must be sound, found ${checked.trouble.kind}`);
+    await rename(coming, copy);
+  } catch (error) {
+    await rm(coming, { force: true });
+    throw error;
+  }
 }
 
 function nameOf(migration: unknown): string {
