@@ -2,7 +2,7 @@ import { Today } from '@/features/today/Today';
 import { today } from '@/service/garden/clock';
 import { recentWeather } from '@/service/garden/weather';
 import { listDue } from '@/service/tend/today';
-import { listTrials } from '@/service/trial/trials';
+import { listBroken, listTrials } from '@/service/trial/trials';
 import { lookIntoBottlesAction, tickAction } from './trials/[trialId]/tend/actions';
 
 export const dynamic = 'force-dynamic';
@@ -10,7 +10,8 @@ export const dynamic = 'force-dynamic';
 export default async function TodayPage() {
   return (
     <Today
-      summaries={await listTrials()}
+      summaries={(await listTrials()).filter(summary => !summary.isPutAway)}
+      broken={await listBroken()}
       today={today()}
       due={await listDue()}
       weather={(await recentWeather(2)).at(-1)}

@@ -4,13 +4,13 @@ import {
   CarePlan,
   CareSettings,
   mergedParts,
-  NO_CARE,
   type TaskDone,
 } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
 import { addEntry, currentRows, trialHistoryRows } from './revisions';
+import { readable } from './rows';
 
 type Row = Readonly<Record<string, unknown>>;
 
@@ -32,12 +32,11 @@ const unitsOf = (written: unknown): unknown =>
 /** A trial's care: settings, rules, stages, and the standing acts. */
 export async function carePlanOf(db: Database, trialId: string): Promise<CarePlan> {
   const plan = (await carePlansOf(db, [trialId])).get(trialId);
-  return plan
-    ? { ...plan, acts: (await currentRows(db, 'careActs', trialId)).map(actOf) }
-    : NO_CARE;
+  if (!plan) throw new SyntaxError(`the care of trial ${trialId} must be readable`);
+  return { ...plan, acts: (await currentRows(db, 'careActs', trialId)).map(actOf) };
 }
 
-/** The care of many trials, by their ids, without what was done. */
+/** The care of many trials, by their ids, without what was done; none of a trial whose care can't be read. */
 export async function carePlansOf(
   db: Database,
   trialIds: readonly string[],
@@ -56,7 +55,7 @@ export async function carePlansOf(
     await rowsOf('careRules', ['position', 'id']),
   ];
   return new Map(
-    trialIds.map(trialId => {
+    readable(trialIds, trialId => {
       const row = plans.get(trialId)?.[0];
       const plan =
         row === undefined ? { settings: '{}', stages: '{}', bottles: '{}' } : PlanRow.parse(row);
@@ -68,7 +67,7 @@ export async function carePlansOf(
           bottles: JSON.parse(plan.bottles),
           rules: (rules.get(trialId) ?? []).map(rule => JSON.parse(String(rule.facts))),
         }),
-      ];
+      ] as const;
     }),
   );
 }

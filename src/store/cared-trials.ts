@@ -7,6 +7,8 @@ import { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
 import { carePlansOf, doneTasksOf } from './care';
+import { putAwayIds } from './put-away';
+import { readable } from './rows';
 import { trialsOf } from './trials';
 
 type Row = Readonly<Record<string, unknown>>;
@@ -34,7 +36,10 @@ export async function caredTrials(
     readonly place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined;
   })[]
 > {
-  const running = (await trialsOf(db, gardenId)).filter(trial => trial.state === 'locked');
+  const away = await putAwayIds(db);
+  const running = (await trialsOf(db, gardenId)).filter(
+    trial => trial.state === 'locked' && !away.has(trial.id),
+  );
   const ids = running.map(trial => trial.id);
   if (ids.length === 0) return [];
   const plans = await carePlansOf(db, ids);
@@ -63,7 +68,7 @@ export async function caredTrials(
     rows[0] ? [String(rows[0].placeId)] : [],
   );
   const places: readonly Row[] = await db('places').whereIn('id', firstPlaces);
-  return cared.map(trial => {
+  return readable(cared, trial => {
     const own = units.get(trial.id) ?? [];
     const place = places.find(each => each.id === own[0]?.placeId);
     return {

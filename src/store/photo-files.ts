@@ -37,6 +37,11 @@ export async function readPhotoFile(
   }
 }
 
+/** All pictures of a trial. */
+export async function removePhotosOf(trialId: string): Promise<void> {
+  await rm(join(dirname(dataFile()), 'photos', trialId), { recursive: true, force: true });
+}
+
 export async function removePhotoFiles(trialId: string, photoId: string): Promise<void> {
   for (const size of ['large', 'small'] as const)
     await rm(pathOf(trialId, photoId, size), { force: true });

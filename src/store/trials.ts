@@ -6,14 +6,14 @@ import { Trial } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { Block, ExperimentalUnit } from '@/core/trial/model/unit';
 import type { Database } from '@/store/connection/database';
-import { carePlanOf } from './care';
+import { carePlanOf, carePlansOf } from './care';
 import { currentIncidents, currentPicks } from './entries';
 import { layoutOf } from './layouts';
 import { measureFrom } from './measures';
 import { amendmentsOf, predictionsOf, regretsOf } from './plan-records';
 import { productsOf } from './products';
 import { currentReadings, lastReadings } from './readings';
-import { jsonOf, type Row } from './rows';
+import { jsonOf, type Row, readable } from './rows';
 
 const trialOf = (row: Row): Trial =>
   Trial.parse({
@@ -33,7 +33,7 @@ export async function findTrial(db: Database, id: string): Promise<Trial | undef
   return row && trialOf(row);
 }
 
-/** All trials of a garden, the latest begun first. */
+/** All trials of a garden that can be read, the latest begun first. */
 export async function trialsOf(db: Database, gardenId: string): Promise<readonly Trial[]> {
   const rows: readonly Row[] = await db('trials')
     .where({ gardenId })
@@ -41,7 +41,21 @@ export async function trialsOf(db: Database, gardenId: string): Promise<readonly
       { column: 'startsOn', order: 'desc' },
       { column: 'id', order: 'desc' },
     ]);
-  return rows.map(trialOf);
+  return readable(rows, trialOf);
+}
+
+/** Trials of which something can't be read that every list needs: by id, with the question as it stands there. */
+export async function brokenTrials(
+  db: Database,
+  gardenId: string,
+): Promise<readonly Pick<Trial, 'id' | 'question'>[]> {
+  const rows: readonly Row[] = await db('trials').where({ gardenId });
+  const ids = rows.map(row => String(row.id));
+  const plans = await carePlansOf(db, ids);
+  const sound = new Set(readable(rows, trialOf).map(trial => trial.id as string));
+  return rows
+    .filter(row => !sound.has(String(row.id)) || !plans.has(String(row.id)))
+    .map(row => ({ id: String(row.id) as Trial['id'], question: String(row.question) }));
 }
 
 /**

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Summary } from '@/core/trial/model/measure';
 import type { Database } from '@/store/connection/database';
+import { readable } from './rows';
 
 /** A verdict as it stood when its trial was closed. `input` and `judgement` are the core's own objects. */
 export const FrozenVerdict = z
@@ -47,9 +48,10 @@ export async function frozenWords(db: Database, trialId: string): Promise<Frozen
 export async function frozenHeadlines(db: Database): Promise<ReadonlyMap<string, string>> {
   const rows: readonly unknown[] = await db('verdicts');
   return new Map(
-    rows
-      .map(row => FrozenVerdict.parse(row))
-      .map(row => [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline]),
+    readable(rows, each => {
+      const row = FrozenVerdict.parse(each);
+      return [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline] as const;
+    }),
   );
 }
 

@@ -1,6 +1,9 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
+import { failure, type Result } from '@/core/result';
+import { backupSentence } from '@/service/files/backup';
+import { backUpNow } from '@/service/files/daily-backups';
 import { saveGarden } from '@/service/garden/garden';
 
 /** A public door. @returns the troubles by field; undefined when it was saved */
@@ -9,4 +12,12 @@ export async function saveGardenAction(input: unknown) {
   if (!saved.ok) return saved.trouble;
   revalidatePath('/', 'layout');
   return undefined;
+}
+
+/** A public door. @returns the backup's name, or what stood in its way */
+export async function makeBackupAction(): Promise<Result<string, string>> {
+  const made = await backUpNow('by-hand');
+  if (!made.ok) return failure(backupSentence(made.trouble));
+  revalidatePath('/garden');
+  return made;
 }

@@ -1,7 +1,9 @@
 import type { Metadata } from 'next';
+import { Backups } from '@/features/garden/Backups';
 import { GardenForm } from '@/features/garden/GardenForm';
+import { listBackups } from '@/service/files/daily-backups';
 import { currentGarden } from '@/service/garden/garden';
-import { saveGardenAction } from './actions';
+import { makeBackupAction, saveGardenAction } from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Garden' };
@@ -20,6 +22,8 @@ export default async function GardenPage() {
       timeZone={timeZone}
       timeZones={Intl.supportedValuesOf('timeZone')}
       save={saveGardenAction}
-    />
+    >
+      <Backups backups={await listBackups()} make={makeBackupAction} />
+    </GardenForm>
   );
 }

@@ -20,4 +20,6 @@ export interface TrialSummary {
   readonly lastDay: { readonly day: string; readonly units: number } | null;
   /** Of a closed trial: its frozen sentence. */
   readonly headline: string | null;
+  /** Nothing of it is due or listed among the others. */
+  readonly isPutAway: boolean;
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
@@ -22,6 +22,8 @@ interface GardenFormProps {
   /** All there are. */
   readonly timeZones: readonly string[];
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
+  /** What stands under it. */
+  readonly children?: ReactNode;
 }
 
 const SYSTEMS = [
@@ -38,7 +40,7 @@ const SYSTEMS = [
 ] as const;
 
 /** The garden's name, and whose pints, spoons and spelling are meant. */
-export function GardenForm({ save, timeZones, ...saved }: GardenFormProps) {
+export function GardenForm({ save, timeZones, children, ...saved }: GardenFormProps) {
   const [form, setForm] = useState({
     name: saved.name,
     system: saved.system,
@@ -90,6 +92,7 @@ export function GardenForm({ save, timeZones, ...saved }: GardenFormProps) {
         </Button>
         <span role="status">{isSaved ? 'Saved.' : ''}</span>
       </Acts>
+      {children}
     </Page>
   );
 }

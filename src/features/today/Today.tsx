@@ -12,6 +12,7 @@ import type { WeatherDay } from '@/core/weather/weather-day';
 import { counted } from '@/core/words/plural';
 import { longDay, shortDay } from '@/features/frame/days';
 import { DueBoard } from '@/features/tend/DueBoard';
+import { Unreadable } from '@/features/trial/Unreadable';
 import { FirstFew } from '@/ui/FirstFew';
 import { Page, Soft } from '@/ui/Page';
 import { EmptyBench } from './EmptyBench';
@@ -19,6 +20,8 @@ import { WeatherWords } from './WeatherWords';
 
 interface TodayProps {
   readonly summaries: readonly TrialSummary[];
+  /** Trials that can't be read. */
+  readonly broken: readonly { readonly id: string; readonly question: string }[];
   readonly today: string;
   readonly due: SeenDue;
   readonly weather: WeatherDay | undefined;
@@ -35,7 +38,15 @@ interface Errand {
 }
 
 /** What wants doing today, trial by trial, and what the last closed ones found. */
-export function Today({ summaries, today, due, weather, tick, lookIntoBottles }: TodayProps) {
+export function Today({
+  summaries,
+  broken,
+  today,
+  due,
+  weather,
+  tick,
+  lookIntoBottles,
+}: TodayProps) {
   const errands = summaries.flatMap(summary => errandOf(summary, today));
   const running = summaries.filter(summary => summary.trial.state === 'locked');
   const found = summaries.filter(summary => summary.headline !== null);
@@ -43,6 +54,7 @@ export function Today({ summaries, today, due, weather, tick, lookIntoBottles }:
     <Page>
       <h1>{longDay(today)}</h1>
       <WeatherWords day={weather} />
+      <Unreadable trials={broken} />
       {summaries.length === 0 ? (
         <EmptyBench />
       ) : (

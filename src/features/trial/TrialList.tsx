@@ -6,22 +6,36 @@ import type { TrialSummary } from '@/core/trial/trial-summary';
 import { pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 import { EmptyBench } from '@/features/today/EmptyBench';
+import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
+import { ActionTrouble } from './ActionTrouble';
+import { PutAwayList, type WholeTrialDoors } from './PutAway';
 import { TakeIn } from './TakeIn';
+import { Unreadable } from './Unreadable';
+import { useTrialAction } from './use-trial-action';
+
+interface TrialListProps extends WholeTrialDoors {
+  readonly summaries: readonly TrialSummary[];
+  readonly broken: readonly { readonly id: string; readonly question: string }[];
+}
 
 /** Every trial of the garden with where it stands. */
-export function TrialList({ summaries }: { readonly summaries: readonly TrialSummary[] }) {
+export function TrialList({ summaries, broken, ...doors }: TrialListProps) {
+  const { trouble, isPending, run } = useTrialAction();
+  const listed = summaries.filter(summary => !summary.isPutAway);
   return (
     <Page>
       <Head>
         <h1>Trials</h1>
-        {summaries.length > 0 && <Link href="/trials/new">Ask a new question</Link>}
+        {listed.length > 0 && <Link href="/trials/new">Ask a new question</Link>}
       </Head>
+      <Unreadable trials={broken} />
+      <ActionTrouble trouble={trouble} />
       {summaries.length === 0 ? (
         <EmptyBench />
       ) : (
         <Rows>
-          {summaries.map(summary => (
+          {listed.map(summary => (
             <li key={summary.trial.id}>
               <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>
                 {summary.trial.question}
@@ -32,12 +46,21 @@ export function TrialList({ summaries }: { readonly summaries: readonly TrialSum
                 {summary.units > 0
                   ? `${summary.units} ${pluralOf(summary.trial.unitWord)}`
                   : 'not laid out'}{' '}
-                · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}
+                · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}{' '}
+                <Button
+                  data-tone="quiet"
+                  isPending={isPending}
+                  aria-label={`Put away: ${summary.trial.question}`}
+                  onPress={() => run(() => doors.putAway(summary.trial.id))}
+                >
+                  Put away
+                </Button>
               </small>
             </li>
           ))}
         </Rows>
       )}
+      <PutAwayList summaries={summaries.filter(summary => summary.isPutAway)} {...doors} />
       <TakeIn />
     </Page>
   );

@@ -49,7 +49,7 @@ export async function backUpNow(
   why: 'by-hand' | 'before-delete',
 ): Promise<Result<string, BackupTrouble>> {
   const [day = '', time = ''] = instantNow().split('T');
-  const name = `${why}-${day}-${time.replaceAll(':', '').slice(0, 6)}`;
+  const name = `${why}-${day}-${time.replace(/\D/g, '').slice(0, 9)}`;
   const made = await keepBackup(database(), name);
   return made.ok ? success(name) : failure(made.trouble);
 }

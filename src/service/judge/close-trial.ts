@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isDecidedLate } from '@/core/judge/units/analysis-sets';
-import { type Result, success } from '@/core/result';
+import { failure, type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { INTERIM_LOOK } from '@/core/trial/interim-look';
 import { IncidentId } from '@/core/trial/model/ids';
@@ -13,9 +13,9 @@ import { changeOneTrial, entryTrouble, invalid, refused } from '@/service/trial/
 import { changesOf, logChange } from '@/store/changes';
 import { database, inTransaction } from '@/store/connection/database';
 import { addIncident } from '@/store/entries';
-import { changeTrial } from '@/store/trials';
-import { type FrozenWords, frozenWords } from '@/store/verdicts';
-import { freezePlanned } from './freeze';
+import { changeTrial, findTrialData } from '@/store/trials';
+import { type FrozenWords, freezeVerdict, frozenWords } from '@/store/verdicts';
+import { askedOf, plannedFreeze } from './freeze';
 
 /** Opens the key of a blind trial: from now on everyone sees which unit got what. It can't be shut again. */
 export function openKey(trialId: string): Promise<Result<Trial, TrialTrouble>> {
@@ -103,21 +103,37 @@ export function undoLeaveOut(
   });
 }
 
-/** Closes a trial and freezes its verdict on the planned measure and margin. */
-export function closeTrial(trialId: string): Promise<Result<Trial, TrialTrouble>> {
-  return changeOneTrial(trialId, async (db, data) => {
+const MOST_TRIES = 4; // entries that come one after another while it judges
+
+/**
+ * Closes a trial and freezes its verdict on the planned measure and margin. The shuffles are made before the change begins, so that
+ * nobody else waits for them; where an entry came meanwhile, they are made anew.
+ */
+export async function closeTrial(
+  trialId: string,
+  tries = MOST_TRIES,
+): Promise<Result<Trial, TrialTrouble>> {
+  const found = await findTrialData(database(), trialId);
+  if (!found) return failure({ kind: 'no-such-trial' });
+  const open = entryTrouble(found.trial);
+  const judged = open ? undefined : plannedFreeze(found);
+  const closed = await changeOneTrial(trialId, async (db, data) => {
     const what = 'closed';
     const trouble = entryTrouble(data.trial);
     if (trouble) return refused(what, trouble);
+    if (!judged || judged.asked !== askedOf(data))
+      return refused(what, { kind: 'changed-meanwhile' });
     const closed = {
       state: 'closed',
       closedAt: instantNow(),
       keyOpenedAt: data.trial.keyOpenedAt ?? instantNow(),
     } as const;
     await changeTrial(db, trialId, closed);
-    await freezePlanned(db, data, closed.closedAt);
+    await freezeVerdict(db, { ...judged.verdict, closedAt: closed.closedAt });
     return { what, result: success({ ...data.trial, ...closed }) };
   });
+  const isLate = !closed.ok && closed.trouble.kind === 'changed-meanwhile';
+  return isLate && tries > 1 ? closeTrial(trialId, tries - 1) : closed;
 }
 
 /** Puts a look at the verdict of a running trial on record, once a day: whoever judges later is to know of it. */

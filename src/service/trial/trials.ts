@@ -3,11 +3,12 @@ import type { TrialSummary } from '@/core/trial/trial-summary';
 import { currentGarden } from '@/service/garden/garden';
 import { type Change, changesOf } from '@/store/changes';
 import { database } from '@/store/connection/database';
+import { putAwayIds } from '@/store/put-away';
 import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
-import { findTrialData, trialsOf } from '@/store/trials';
+import { brokenTrials, findTrialData, trialsOf } from '@/store/trials';
 import { frozenHeadlines } from '@/store/verdicts';
 
-/** Every trial of the garden, the latest begun first. */
+/** Every trial of the garden, the latest begun first; those put away are marked. */
 export async function listTrials(): Promise<readonly TrialSummary[]> {
   const garden = await currentGarden();
   const db = database();
@@ -18,6 +19,7 @@ export async function listTrials(): Promise<readonly TrialSummary[]> {
     await lastDays(db),
     await frozenHeadlines(db),
   ];
+  const away = await putAwayIds(db);
   return trials.map(
     ({ id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }) => ({
       trial: { id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt },
@@ -25,8 +27,16 @@ export async function listTrials(): Promise<readonly TrialSummary[]> {
       unitsRead: read.get(id) ?? 0,
       lastDay: days.get(id) ?? null,
       headline: headlines.get(id) ?? null,
+      isPutAway: away.has(id),
     }),
   );
+}
+
+/** Trials that can't be read: they were left as they are, and the rest of the garden goes on. */
+export async function listBroken(): Promise<
+  readonly Pick<TrialData['trial'], 'id' | 'question'>[]
+> {
+  return brokenTrials(database(), (await currentGarden()).id);
 }
 
 export function findTrial(trialId: string): Promise<TrialData | undefined> {

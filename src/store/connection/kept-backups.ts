@@ -1,6 +1,6 @@
-import { existsSync } from 'node:fs';
+import { createReadStream, existsSync } from 'node:fs';
 import { readdir, rm, stat } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { dirname, join, relative } from 'node:path';
 import type { Result } from '@/core/result';
 import { type BackupTrouble, backUpInto } from './backup';
 import { type Database, dataFile } from './database';
@@ -13,7 +13,7 @@ export interface KeptBackup {
   readonly bytes: number;
 }
 
-const NAME = /^[a-z-]+-\d{4}-\d{2}-\d{2}(?:-\d{6})?$/;
+const NAME = /^[a-z-]+-\d{4}-\d{2}-\d{2}(?:-\d{9})?$/;
 
 /** Where the garden's own backups lie. */
 export function backupsFolder(): string {
@@ -44,4 +44,21 @@ export function keepBackup(db: Database, name: string): Promise<Result<'written'
 
 export async function dropBackup(name: string): Promise<void> {
   if (isBackupName(name)) await rm(join(backupsFolder(), name), { recursive: true, force: true });
+}
+
+/** The files of a backup, by their way within it; none where there is no such backup. */
+export async function backupFiles(name: string): Promise<readonly string[]> {
+  const folder = join(backupsFolder(), name);
+  if (!isBackupName(name) || !existsSync(join(folder, 'turnspit.sqlite'))) return [];
+  const entries = await readdir(folder, { recursive: true, withFileTypes: true });
+  return entries
+    .filter(entry => entry.isFile())
+    .map(entry => relative(folder, join(entry.parentPath, entry.name)))
+    .sort();
+}
+
+/** One of `backupFiles`, piece by piece. */
+export async function* readBackupFile(name: string, file: string): AsyncIterable<Uint8Array> {
+  for await (const piece of createReadStream(join(backupsFolder(), name, file)))
+    yield new Uint8Array(piece);
 }

@@ -13,6 +13,7 @@ import * as timeZone from './20261129c-time-zone';
 import * as decidedInTime from './20261129d-decided-in-time';
 import * as whoWrote from './20261129e-who-wrote';
 import * as valueOnADay from './20261129f-value-on-a-day';
+import * as putAway from './20261129g-put-away';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -35,6 +36,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129d-decided-in-time': decidedInTime,
   '20261129e-who-wrote': whoWrote,
   '20261129f-value-on-a-day': valueOnADay,
+  '20261129g-put-away': putAway,
 };
 
 /** Every migration by name, oldest first. */
