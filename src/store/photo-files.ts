@@ -1,6 +1,7 @@
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { dataFile } from '@/store/connection/database';
+import { driverCode } from '@/store/connection/driver-code';
 
 /** The two sizes in which a picture is kept. */
 export type PhotoSize = 'large' | 'small';
@@ -32,7 +33,7 @@ export async function readPhotoFile(
   try {
     return new Uint8Array(await readFile(pathOf(trialId, photoId, size)));
   } catch (error) {
-    if (error instanceof Error && 'code' in error && error.code === 'ENOENT') return undefined;
+    if (driverCode(error) === 'ENOENT') return undefined;
     throw error;
   }
 }

@@ -33,8 +33,7 @@ test('a change that gets no answer is said, and the button can be pressed again'
   expect(screen.getByRole('status')).toBeEmptyDOMElement();
 });
 
-test('the way to another page is no lost answer, and where nothing is to be said a defect stays one', async () => {
+test('the way to another page is no lost answer', async () => {
   const redirect = Object.assign(new Error('on'), { digest: 'NEXT_REDIRECT;/trials' });
   await expect(answerOf(() => Promise.reject(redirect), 'lost')).rejects.toBe(redirect);
-  await expect(answerOf(() => Promise.reject(new Error('x')), undefined)).rejects.toThrow('x');
 });

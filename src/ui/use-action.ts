@@ -24,9 +24,9 @@ export interface Action<Trouble> {
 /**
  * A change that a screen asks the server for: whether it is on its way, and what stood in its way.
  *
- * @param lost what stands in the way where no answer comes; without it that breaks the page
+ * @param lost what stands in the way where no answer comes
  */
-export function useAction<Trouble>(lost?: Trouble): Action<Trouble> {
+export function useAction<Trouble>(lost: Trouble): Action<Trouble> {
   const [trouble, setTrouble] = useState<Trouble>();
   const [isPending, startTransition] = useTransition();
   const make = async <Value>(change: Change<Value, Trouble>) => {
@@ -52,12 +52,12 @@ export function useAction<Trouble>(lost?: Trouble): Action<Trouble> {
 /** Makes a change; where no answer comes, what is said then. A way to another page is no lost answer. */
 export async function answerOf<Value, Trouble>(
   change: Change<Value, Trouble>,
-  lost: Trouble | undefined,
+  lost: Trouble,
 ): Promise<ActionResult<Value, Trouble> | undefined> {
   try {
     return await change();
   } catch (error) {
-    if (lost === undefined || isWayOn(error)) throw error;
+    if (isWayOn(error)) throw error;
     return { ok: false, trouble: lost };
   }
 }

@@ -72,7 +72,7 @@ export async function stepUpAction(
       : stepped.trouble;
 }
 
-export async function takeOffAction(productId: unknown): Promise<void> {
+export async function takeOffAction(productId: unknown): Promise<FieldTroubles | undefined> {
   const id = Id.safeParse(productId);
   if (id.success) await removeProduct(id.data);
   revalidatePath('/', 'layout');

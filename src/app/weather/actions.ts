@@ -3,20 +3,22 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { addDays } from '@/core/time/garden-day';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { weatherSentence } from '@/core/weather/weather-table';
 import { today } from '@/service/garden/clock';
 import { fetchStandIn, importWeather } from '@/service/garden/weather';
 
-export async function importWeatherAction(csv: unknown): Promise<string | null> {
+export async function importWeatherAction(csv: unknown): Promise<FieldTroubles | undefined> {
   const text = z.string().max(2_000_000).safeParse(csv);
-  if (!text.success) return 'That is no table, or one too large.';
+  if (!text.success) return { file: 'That is no table, or one too large.' };
   const taken = await importWeather(text.data);
-  if (!taken.ok) return weatherSentence(taken.trouble);
+  if (!taken.ok) return { file: weatherSentence(taken.trouble) };
   revalidatePath('/', 'layout');
-  return null;
+  return undefined;
 }
 
-export async function fetchStandInAction(): Promise<void> {
+export async function fetchStandInAction(): Promise<FieldTroubles | undefined> {
   await fetchStandIn(addDays(today(), -29), today());
   revalidatePath('/', 'layout');
+  return undefined;
 }

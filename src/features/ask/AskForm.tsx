@@ -21,6 +21,7 @@ import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { resultOf } from '@/ui/use-action';
 import { useDraft } from '@/ui/use-draft';
+import { usePressId } from '@/ui/use-press-id';
 import { DryRunPanel } from './DryRunPanel';
 import { QuestionSheet } from './QuestionSheet';
 import { readQuestionDraft } from './question-draft';
@@ -48,7 +49,9 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
   useEffect(() => {
     if (trouble) box.current?.querySelector<HTMLElement>(FIRST_INVALID)?.focus();
   }, [trouble]);
-  const submit = (): void => run(async () => resultOf(await save(form)), forget);
+  const press = usePressId();
+  const submit = (): void =>
+    run(async () => resultOf(await save({ ...form, id: press.current() })), forget);
   return (
     <TwoParts ref={box}>
       <QuestionSheet

@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
+import { NO_ANSWER } from '@/ui/no-answer';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { useAction } from '@/ui/use-action';
@@ -18,8 +19,6 @@ interface BackupsProps {
   readonly make: () => Promise<Result<string, string>>;
 }
 
-const NO_ANSWER =
-  'No answer came: the garden may not be running, or the connection is gone. Press again.';
 const WHY: readonly (readonly [RegExp, string])[] = [
   [/^daily-/, 'made by itself'],
   [/^by-hand-/, 'made by hand'],

@@ -9,7 +9,8 @@ import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Page, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { resultOf, useAction } from '@/ui/use-action';
+import { Trouble } from '@/ui/Trouble';
+import { useFieldAction } from '@/ui/use-field-action';
 
 interface GardenFormProps {
   readonly name: string;
@@ -51,8 +52,8 @@ export function GardenForm({ save, timeZones, children, ...saved }: GardenFormPr
     timeZone: saved.timeZone,
   });
   const [isSaved, setSaved] = useState(false);
-  const { trouble: troubles = {}, isPending, tryOut } = useAction<FieldTroubles>();
-  const submit = (): void => void tryOut(async () => resultOf(await save(form))).then(setSaved);
+  const { fields: troubles, isPending, send } = useFieldAction();
+  const submit = (): void => void send(() => save(form)).then(setSaved);
   const field = fieldsOf({ form, change: changes => setForm({ ...form, ...changes }), troubles });
   return (
     <Page style={{ maxWidth: 720 }}>
@@ -92,6 +93,7 @@ export function GardenForm({ save, timeZones, children, ...saved }: GardenFormPr
         </Button>
         <span role="status">{isSaved ? 'Saved.' : ''}</span>
       </Acts>
+      {troubles.form && <Trouble>{troubles.form}</Trouble>}
       {children}
     </Page>
   );

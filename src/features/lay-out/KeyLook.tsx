@@ -1,7 +1,9 @@
 'use client';
 
-import { useTransition } from 'react';
+import { success } from '@/core/result';
 import type { BenchView } from '@/features/bench/bench-view';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 
@@ -14,14 +16,14 @@ interface KeyLookProps {
 
 /** The way to the key of a blind trial, for whoever feeds. */
 export function KeyLook({ keyBench, setKeyBench, showKey, keyRule }: KeyLookProps) {
-  const [isLooking, startLooking] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   return (
     <Acts>
       <Button
-        isPending={isLooking}
+        isPending={isPending}
         onPress={() => {
           if (keyBench) setKeyBench(null);
-          else startLooking(async () => setKeyBench(await showKey()));
+          else run(async () => success(await showKey()), setKeyBench);
         }}
       >
         {keyBench ? 'Hide the key' : 'Show the key'}
@@ -30,6 +32,7 @@ export function KeyLook({ keyBench, setKeyBench, showKey, keyRule }: KeyLookProp
         {keyRule || 'For whoever feeds. Who weighs had better not look.'} Each look is put in the
         log.
       </Soft>
+      <ActionTrouble trouble={trouble} />
     </Acts>
   );
 }

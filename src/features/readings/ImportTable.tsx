@@ -18,6 +18,8 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { Trouble } from '@/ui/Trouble';
+import { answerOf } from '@/ui/use-action';
+import { usePressId } from '@/ui/use-press-id';
 import { WideTable } from '@/ui/WideTable';
 import type { DeskView } from './desk-view';
 import { type ImportAnswer, sendImport } from './send-import';
@@ -111,6 +113,7 @@ function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo'
   const [answer, setAnswer] = useState<ImportAnswer | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isPending, startTransition] = useTransition();
+  const press = usePressId();
   const router = useRouter();
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
@@ -124,18 +127,21 @@ function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo'
       setShare(0);
       const found = await sendImport(
         view.trialId,
-        { csv, roles, day: view.day, by: writerName() },
+        { id: press.current(), csv, roles, day: view.day, by: writerName() },
         setShare,
       );
       setShare(null);
       setAnswer(found);
       if (!('count' in found)) return;
+      press.renew();
       setOpened(null);
       router.refresh();
     });
   const takeBack = (importId: string): void =>
     startTransition(async () => {
-      const done = await undo(importId);
+      const lost = { kind: 'no-answer' as const };
+      const done = await answerOf(() => undo(importId), lost);
+      if (!done) return;
       setTrouble(done.ok ? null : trialSentence(done.trouble));
       if (done.ok) setAnswer(null);
     });

@@ -22,15 +22,31 @@ export type ImportAnswer =
   | { readonly importId: string; readonly count: number }
   | { readonly says: readonly string[] };
 
+const BROKEN_OFF =
+  'The connection broke off, so it is not known whether the file was taken. Press again: it is taken once, however often it is sent.';
+
 /** Sends a file and hears how far it is, line by line. */
 export async function sendImport(
   trialId: string,
   form: {
+    readonly id: string;
     readonly csv: string;
     readonly roles: readonly ColumnRole[];
     readonly day: string;
     readonly by: string;
   },
+  onProgress: (share: number) => void,
+): Promise<ImportAnswer> {
+  try {
+    return await sent(trialId, form, onProgress);
+  } catch {
+    return { says: [BROKEN_OFF] };
+  }
+}
+
+async function sent(
+  trialId: string,
+  form: unknown,
   onProgress: (share: number) => void,
 ): Promise<ImportAnswer> {
   const answer = await fetch(`/api/import/${trialId}`, {
@@ -42,7 +58,7 @@ export async function sendImport(
     return {
       says: [
         answer.status === 413
-          ? 'That file is too large: at most 40 MB.'
+          ? 'That file is too large: at most 20 MB.'
           : 'The file did not arrive. Try again.',
       ],
     };
@@ -50,7 +66,7 @@ export async function sendImport(
   let rest = '';
   for (;;) {
     const { value, done } = await reader.read();
-    if (done) return { says: ['The connection broke off. Nothing was taken; try again.'] };
+    if (done) return { says: [BROKEN_OFF] };
     const lines = (rest + value).split('\n');
     rest = lines.pop() ?? '';
     for (const line of lines) {

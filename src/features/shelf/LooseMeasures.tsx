@@ -8,7 +8,8 @@ import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { resultOf, useAction } from '@/ui/use-action';
+import { Trouble } from '@/ui/Trouble';
+import { useFieldAction } from '@/ui/use-field-action';
 import { useForm } from '@/ui/use-form';
 
 interface LooseMeasuresProps {
@@ -25,7 +26,7 @@ interface LooseMeasuresValues {
 
 /** Caps, handfuls and squirts of a product: weighed some times, its rates may count by them. */
 export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps) {
-  const { trouble: fields = {}, isPending, run } = useAction<FieldTroubles>();
+  const { fields, isPending, send } = useFieldAction();
   const { form, change, field } = useForm<LooseMeasuresValues>(
     { name: '', of: isLiquid ? 'volume' : 'mass', written: '' },
     fields,
@@ -41,13 +42,9 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
     return weigh({ name, of, tries });
   };
   const submit = (): void =>
-    run(
-      async () => resultOf(await put()),
-      () => {
-        change({ name: '' });
-        change({ written: '' });
-      },
-    );
+    void send(put).then(isKept => {
+      if (isKept) change({ name: '', written: '' });
+    });
   return (
     <Box aria-label="Caps and handfuls">
       <h2>Caps and handfuls of it</h2>
@@ -66,6 +63,7 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
         ))}
       </ul>
       <LooseFields field={field} fields={fields} submit={submit} isPending={isPending} />
+      {fields.form && <Trouble>{fields.form}</Trouble>}
     </Box>
   );
 }

@@ -6,8 +6,10 @@ import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { resultOf, useAction } from '@/ui/use-action';
+import { Trouble } from '@/ui/Trouble';
+import { useFieldAction } from '@/ui/use-field-action';
 import { useForm } from '@/ui/use-form';
+import { usePressId } from '@/ui/use-press-id';
 
 interface OpenedProps {
   readonly product: Product;
@@ -17,14 +19,16 @@ interface OpenedProps {
 
 /** Bottles, bags and brews as they were opened. What is given comes from the last one, so that a bad one can be told. */
 export function Opened({ product, today, open }: OpenedProps) {
-  const { trouble: fields = {}, isPending, run } = useAction<FieldTroubles>();
+  const { fields, isPending, send } = useFieldAction();
+  const press = usePressId();
   const { form, change, field } = useForm({ name: '', openedOn: today }, fields);
   const { name, openedOn } = form;
   const put = (): void =>
-    run(
-      async () => resultOf(await open({ name, openedOn })),
-      () => change({ name: '' }),
-    );
+    void send(() => open({ id: press.current(), name, openedOn })).then(isOpen => {
+      if (!isOpen) return;
+      press.renew();
+      change({ name: '' });
+    });
   return (
     <Box aria-label="What is open">
       <h2>What is open</h2>
@@ -54,6 +58,7 @@ export function Opened({ product, today, open }: OpenedProps) {
           Open it
         </Button>
       </div>
+      {fields.form && <Trouble>{fields.form}</Trouble>}
     </Box>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { type ReactNode, startTransition, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { styled } from 'styled-components';
 import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/label/product-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -9,7 +9,8 @@ import type { LooseMeasure } from '@/core/trial/model/product';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import { resultOf, useAction } from '@/ui/use-action';
+import { useFieldAction } from '@/ui/use-field-action';
+import { usePressId } from '@/ui/use-press-id';
 import { Cautions } from './Cautions';
 import { DoseSheet } from './DoseSheet';
 import { LabelLines } from './LabelLines';
@@ -22,7 +23,7 @@ interface ProductFormProps {
   readonly save: (input: unknown) => Promise<FieldTroubles | undefined>;
   /** Caps and handfuls of it that were weighed; its rates may count by them. */
   readonly looseMeasures?: readonly LooseMeasure[];
-  readonly takeOff: (() => Promise<void>) | null;
+  readonly takeOff: (() => Promise<FieldTroubles | undefined>) | null;
   /** What stands under it once it is on the shelf. */
   readonly children?: ReactNode;
 }
@@ -38,12 +39,13 @@ export function ProductForm({
 }: ProductFormProps) {
   const [form, setForm] = useState<ProductDraft>(saved ?? BLANK_PRODUCT);
   const [isSaved, setSaved] = useState(false);
-  const { trouble: fields = {}, isPending, tryOut } = useAction<FieldTroubles>();
+  const { fields, isPending, send } = useFieldAction();
+  const press = usePressId();
   const change = (changes: Partial<ProductDraft>): void => {
     setForm({ ...form, ...changes });
     setSaved(false);
   };
-  const submit = (): void => void tryOut(async () => resultOf(await save(form))).then(setSaved);
+  const submit = (): void => void send(() => save({ ...form, id: press.current() })).then(setSaved);
   const read = readProduct({ ...form, name: form.name || 'x' }, system, UNSAVED_ID, {
     batches: [],
     stepUp: null,
@@ -57,14 +59,16 @@ export function ProductForm({
         <Sheet>
           <LabelLines form={form} change={change} troubles={fields} />
           {Object.keys(fields).length > 0 && (
-            <Trouble>Not saved: look at the marked lines.</Trouble>
+            <Trouble>{fields.form ?? 'Not saved: look at the marked lines.'}</Trouble>
           )}
           <Acts>
             <Button data-tone="main" onPress={submit} isPending={isPending}>
               Save
             </Button>
             {takeOff && (
-              <Button onPress={() => startTransition(takeOff)}>Take it off the shelf</Button>
+              <Button onPress={() => void send(takeOff)} isPending={isPending}>
+                Take it off the shelf
+              </Button>
             )}
             <span role="status">{isSaved ? 'Saved.' : ''}</span>
           </Acts>

@@ -1,6 +1,5 @@
 'use client';
 
-import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { strengthWords } from '@/core/materials/amount-words';
 import type { Rung } from '@/core/materials/dose/strength-ladder';
@@ -15,6 +14,7 @@ import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import { useFieldAction } from '@/ui/use-field-action';
 
 interface StepUpProps {
   readonly product: Product;
@@ -26,10 +26,9 @@ interface StepUpProps {
 
 /** A spray that is new here: a few leaves, a wait, a look for harm, then the next strength. */
 export function StepUp({ product, today, look }: StepUpProps) {
-  const [trouble, setTrouble] = useState<string>();
-  const [isPending, startTransition] = useTransition();
-  const act = (what: 'start' | 'no-harm' | 'harm' | 'known'): void =>
-    startTransition(async () => setTrouble(Object.values((await look(what)) ?? {})[0]));
+  const { fields, isPending, send } = useFieldAction();
+  const [trouble] = Object.values(fields);
+  const act = (what: 'start' | 'no-harm' | 'harm' | 'known'): void => void send(() => look(what));
   const rungs = product.stepUp ? stepUpLadder(product.stepUp.startedOn, product.stepUp.looks) : [];
   const safe = rungs.length > 0 ? safeStrength(rungs) : null;
   const next = rungs.find(rung => rung.harm === null);

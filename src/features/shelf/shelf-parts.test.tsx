@@ -124,7 +124,7 @@ describe('a product', () => {
     ).toBeVisible();
     fireEvent.click(screen.getByRole('button', { name: 'Open it' }));
     expect(await screen.findByText('Give it a name.')).toBeVisible();
-    expect(open).toHaveBeenCalledWith({ name: '', openedOn: TODAY });
+    expect(open).toHaveBeenCalledWith({ id: expect.any(String), name: '', openedOn: TODAY });
   });
 
   test('a spray is stepped up: no look before its day, and harm ends it', () => {

@@ -1,10 +1,12 @@
 'use client';
 
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { type BottleStep, isBottle, type SeenDue } from '@/core/blinding/bottle-steps';
-import type { Result } from '@/core/result';
+import { type Result, success } from '@/core/result';
 import type { DueToday } from '@/core/schedule/tasks/due-today';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { DueSteps } from './DueSteps';
@@ -21,7 +23,7 @@ interface DueBoardProps {
 /** What is due and what to mix for it. Of a blind trial only bottles, until whoever mixes asks what is in them. */
 export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false }: DueBoardProps) {
   const [open, setOpen] = useState<DueToday | null>(null);
-  const [isPending, startTransition] = useTransition();
+  const { trouble, isPending, run } = useTrialAction();
   const hidden = due.steps.filter(isBottle);
   const bottled = contentsOf(hidden, open);
   const labels = new Set(bottled.map(({ bottle }) => bottle));
@@ -34,7 +36,7 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
       {hidden.length > 0 && !open && (
         <Acts>
           <Button
-            onPress={() => startTransition(async () => setOpen(await lookIntoBottles()))}
+            onPress={() => run(async () => success(await lookIntoBottles()), setOpen)}
             isPending={isPending}
           >
             Show what is in the bottles
@@ -42,6 +44,7 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
           <Soft>
             For whoever mixes; who weighs had better not look. Each look is put in the log.
           </Soft>
+          <ActionTrouble trouble={trouble} />
         </Acts>
       )}
       <MixingList mixing={mixing} forbidden={open ? open.forbidden : due.forbidden} />

@@ -48,7 +48,7 @@ test('made-up days are called so', () => {
 test('a bad table says why, and the stand-in is asked by a press', async () => {
   const { importCsv, fetchStandIn } = shown(
     [],
-    jest.fn().mockResolvedValue('The table has no rows.'),
+    jest.fn().mockResolvedValue({ file: 'The table has no rows.' }),
   );
   expect(screen.getByText(/^No day is known yet/)).toBeVisible();
   await userEvent.setup().upload(

@@ -1,9 +1,8 @@
 'use client';
 
-import type { TransitionStartFunction } from 'react';
-import { useState, useTransition } from 'react';
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
+import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { degreeDays } from '@/core/weather/degree-days';
 import { etoOfDay } from '@/core/weather/reference-et';
 import {
@@ -23,6 +22,7 @@ import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { useFieldAction } from '@/ui/use-field-action';
 import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 
@@ -30,9 +30,9 @@ interface WeatherProps {
   readonly days: readonly WeatherDay[];
   readonly latitude: number;
   readonly altitudeM: number;
-  /** @returns what was wrong, or null */
-  readonly importCsv: (csv: string) => Promise<string | null>;
-  readonly fetchStandIn: () => Promise<void>;
+  /** @returns what was wrong, by field */
+  readonly importCsv: (csv: string) => Promise<FieldTroubles | undefined>;
+  readonly fetchStandIn: () => Promise<FieldTroubles | undefined>;
 }
 
 interface WeatherRow {
@@ -46,8 +46,8 @@ const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' }
 
 /** The garden's weather: what it took in water, how warm it was, and what it asks to mind. */
 export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: WeatherProps) {
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [isPending, startTransition] = useTransition();
+  const { fields, isPending, send } = useFieldAction();
+  const [trouble] = Object.values(fields);
   const rows: readonly WeatherRow[] = days
     .map(day => ({
       day,
@@ -58,7 +58,7 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
   const sum = (of: (row: WeatherRow) => number): number =>
     rows.reduce((total, row) => total + of(row), 0);
   const take = (file: File | undefined): void => {
-    if (file) startTransition(async () => setTrouble(await importCsv(await file.text())));
+    if (file) void send(async () => importCsv(await file.text()));
   };
   return (
     <Page>
@@ -90,8 +90,7 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
             take={take}
             isPending={isPending}
             trouble={trouble}
-            startTransition={startTransition}
-            fetchStandIn={fetchStandIn}
+            ask={() => void send(fetchStandIn)}
           />
         </div>
       </TwoParts>
@@ -102,18 +101,11 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
 interface StationTableProps {
   readonly take: (file: File | undefined) => void;
   readonly isPending: boolean;
-  readonly trouble: string | null;
-  readonly startTransition: TransitionStartFunction;
-  readonly fetchStandIn: WeatherProps['fetchStandIn'];
+  readonly trouble: string | undefined;
+  readonly ask: () => void;
 }
 
-function StationTable({
-  take,
-  isPending,
-  trouble,
-  startTransition,
-  fetchStandIn,
-}: StationTableProps) {
+function StationTable({ take, isPending, trouble, ask }: StationTableProps) {
   return (
     <Box>
       <h2>A station’s table</h2>
@@ -132,7 +124,7 @@ function StationTable({
       </label>
       {trouble && <Trouble>{trouble}</Trouble>}
       <Acts>
-        <Button onPress={() => startTransition(fetchStandIn)} isPending={isPending}>
+        <Button onPress={ask} isPending={isPending}>
           Ask the stand-in station
         </Button>
       </Acts>

@@ -10,24 +10,25 @@ import { database, inTransaction } from '@/store/connection/database';
 import { deleteProduct, findProduct, productsOf, putProduct } from '@/store/products';
 import { today } from './clock';
 import { currentGarden } from './garden';
-import { newId } from './new-id';
+import { pressId } from './press-id';
 
 /** What stands on the shelf, by name. */
 export async function listProducts(): Promise<readonly Product[]> {
   return productsOf(database(), (await currentGarden()).id);
 }
 
-/** Puts a product on the shelf, or changes it. Trials keep the rates they were planned with. */
+/** Puts a product on the shelf (once, however often the press is sent), or changes it. Trials keep the rates they were planned with. */
 export async function saveProduct(
   id: string | null,
   input: unknown,
 ): Promise<Result<Product, FieldTroubles>> {
   const garden = await currentGarden();
   return inTransaction(async db => {
-    const current = id === null ? undefined : await findProduct(db, garden.id, id);
+    const own = id ?? pressId(input);
+    const current = await findProduct(db, garden.id, own);
     if (id !== null && !current)
       return failure({ name: 'It is not on the shelf any more. Load the page again.' });
-    const read = readProduct(input, garden.system, current?.id ?? newId(), current);
+    const read = readProduct(input, garden.system, own, current);
     if (!read.ok) return read;
     await putProduct(db, garden.id, read.value);
     return success(read.value);
@@ -51,12 +52,14 @@ const BatchForm = z.object({
 
 /** Puts a freshly opened bottle, bag or brew of a product on record. What is given from then on comes from it. */
 export function openBatch(id: string, input: unknown): Promise<Result<Product, FieldTroubles>> {
+  const batchId = pressId(input);
   return changeProduct(id, product => {
     const parsed = BatchForm.safeParse(input);
+    if (product.batches.some(batch => batch.id === batchId)) return success(product);
     return parsed.success
       ? success({
           ...product,
-          batches: [...product.batches, { id: newId(), madeOn: null, ...parsed.data }],
+          batches: [...product.batches, { id: batchId, madeOn: null, ...parsed.data }],
         })
       : failure(fieldTroublesOf(parsed.error));
   });

@@ -14,7 +14,9 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { standInLaboratory } from '@/devices/laboratory-stand-in';
 import type { SoilLaboratory } from '@/devices/soil-laboratory';
 import { instantNow, today } from '@/service/garden/clock';
+import { derivedId } from '@/service/garden/derived-id';
 import { newId } from '@/service/garden/new-id';
+import { pressId } from '@/service/garden/press-id';
 import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
 import { addSamples, samplesOf } from '@/store/inspect';
@@ -47,17 +49,21 @@ export function fillBags(
     const form = BagsForm.safeParse(input);
     if (!form.success) return invalid(what, fieldTroublesOf(form.error));
     const { codes, ...facts } = form.data;
+    const press = pressId(input);
+    const before = await samplesOf(db, trialId);
+    const sent = before.filter(sample => sample.id === press);
+    if (sent.length > 0) return { what: 'soil sampled again', result: success(sent) };
     const units = data.units.filter(unit => codes.includes(unit.code));
     if (units.length !== new Set(codes).size)
       return invalid(what, { codes: 'Choose among the units of this trial.' });
     const numbers = nextSampleNumbers(
-      (await samplesOf(db, trialId)).map(sample => sample.number),
+      before.map(sample => sample.number),
       units.length,
     );
     const samples = units.map(
       (unit, i): SoilSample => ({
         ...facts,
-        id: newId(),
+        id: i === 0 ? press : derivedId(press, i),
         unitId: unit.id,
         number: numbers[i] ?? '',
       }),

@@ -11,6 +11,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
+import { pressId } from '@/service/garden/press-id';
 import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
 import { changeCarePlan, deleteCareRule, putCareRule } from '@/store/care';
 import type { Database } from '@/store/connection/database';
@@ -29,7 +30,8 @@ export async function saveCareRule(
   const garden = await currentGarden();
   return changeOneTrial(trialId, async (db, data) => {
     const what = ruleId === null ? 'care planned' : 'care changed';
-    const current = data.care.rules.find(rule => rule.id === ruleId);
+    const made = ruleId ?? pressId(input);
+    const current = data.care.rules.find(rule => rule.id === made);
     const trouble =
       planTrouble(data, why) ??
       (ruleId !== null && !current ? { kind: 'changed-meanwhile' as const } : undefined);
@@ -42,9 +44,11 @@ export async function saveCareRule(
         treatments: data.treatments,
         rules: data.care.rules,
       },
-      current?.id ?? newId(),
+      made,
     );
     if (!read.ok) return invalid(what, read.trouble);
+    if (current && JSON.stringify(current) === JSON.stringify(read.value))
+      return { what: 'care sent again', subjectId: made, result: success(current) };
     await putCareRule(db, trialId, read.value, data.care.rules.length);
     await amend(db, data, current?.name ?? '', read.value.name, why);
     return { what, subjectId: read.value.id, detail: read.value, result: success(read.value) };

@@ -7,20 +7,21 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
+import { pressId } from '@/service/garden/press-id';
 import { logChange } from '@/store/changes';
-import { inTransaction } from '@/store/connection/database';
+import { database, inTransaction } from '@/store/connection/database';
 import { clearLayout } from '@/store/layouts';
 import { putQuestion } from '@/store/questions';
-import { addTrial, changeTrial } from '@/store/trials';
+import { addTrial, changeTrial, findTrial } from '@/store/trials';
 import { changeOneTrial } from './change-trial';
 
-/** Begins a trial from its question. */
+/** Begins a trial from its question. The same press sent again begins no second one. */
 export async function askTrial(input: unknown): Promise<Result<Trial, TrialTrouble>> {
   const garden = await currentGarden();
   const question = readQuestion(input, garden.system, newId);
   if (!question.ok) return failure({ kind: 'invalid', fields: question.trouble });
   const trial: Trial = {
-    id: TrialId.parse(newId()),
+    id: TrialId.parse(pressId(input)),
     gardenId: garden.id,
     ...BLANK_TRIAL,
     ...question.value.facts,
@@ -30,6 +31,8 @@ export async function askTrial(input: unknown): Promise<Result<Trial, TrialTroub
     closedAt: null,
     keyOpenedAt: null,
   };
+  // Sent again, perhaps with more typed into it since.
+  if (await findTrial(database(), trial.id)) return changeQuestion(trial.id, input);
   return inTransaction(async db => {
     await addTrial(db, trial);
     await putQuestion(db, trial.id, question.value);

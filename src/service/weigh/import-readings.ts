@@ -13,7 +13,7 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { entryTrouble } from '@/service/trial/change-trial';
 import { logChange } from '@/store/changes';
-import { inTransaction } from '@/store/connection/database';
+import { database, inTransaction } from '@/store/connection/database';
 import { addReadings, placesTaken, readingsOfDevice } from '@/store/readings';
 import { findTrial, findWalkData } from '@/store/trials';
 
@@ -23,8 +23,13 @@ const Role = z.union([
   }),
   z.object({ kind: z.literal('measure'), measureId: z.uuid(), unit: z.string().max(12) }),
 ]);
+const MOST_CHARACTERS = 20_000_000;
+const MOST_ROWS = 100_000;
+
 const ImportForm = z.object({
-  csv: z.string().min(1, 'The file is empty.').max(40_000_000, 'At most 40 MB.'),
+  /** Of the press: the same file sent twice is taken once. */
+  id: z.uuidv7(),
+  csv: z.string().min(1, 'The file is empty.').max(MOST_CHARACTERS, 'At most 20 MB.'),
   roles: z.array(Role).min(1).max(200),
   day: GardenDay,
   by: z.string().trim().max(80).default(''),
@@ -64,28 +69,44 @@ export async function importReadings(
   const [heads = [], ...rows] = papaparse.parse<string[]>(form.data.csv, {
     skipEmptyLines: 'greedy',
   }).data;
+  if (rows.length > MOST_ROWS)
+    return failure({
+      kind: 'roles',
+      says: `The table has ${rows.length} rows; at most ${MOST_ROWS} are taken at once. Cut it up.`,
+    });
   const { system } = await currentGarden();
-  const importId = newId();
-  return inTransaction(async db => {
-    const data = await findWalkData(db, trialId, today());
-    const trouble: TrialTrouble | undefined = data
-      ? entryTrouble(data.trial)
-      : { kind: 'no-such-trial' };
-    if (!data || trouble)
-      return failure({ kind: 'trial', trouble: trouble ?? { kind: 'no-such-trial' } });
-    const read = readReadingTable(heads, rows, roles, {
-      units: data.units,
-      measures: data.measures,
+  const importId = form.data.id;
+  const known = await findWalkData(database(), trialId, today());
+  const trouble = known ? entryTrouble(known.trial) : ({ kind: 'no-such-trial' } as const);
+  if (!known || trouble)
+    return failure({ kind: 'trial', trouble: trouble ?? { kind: 'no-such-trial' } });
+  // Read before anything is locked, and with pauses: other pages are answered meanwhile.
+  const read = await readReadingTable(
+    heads,
+    rows,
+    roles,
+    {
+      units: known.units,
+      measures: known.measures,
       system,
-      startsOn: data.trial.startsOn,
+      startsOn: known.trial.startsOn,
       today: today(),
       now: instantNow(),
       day: form.data.day,
       device: deviceOf(importId),
       by: form.data.by,
       newId,
-    });
-    if (!read.ok) return failure({ kind: 'rows', rows: read.trouble });
+    },
+    pause,
+  );
+  if (!read.ok) return failure({ kind: 'rows', rows: read.trouble });
+  return inTransaction(async db => {
+    const data = await findWalkData(db, trialId, today());
+    const late = data ? entryTrouble(data.trial) : ({ kind: 'no-such-trial' } as const);
+    if (!data || late)
+      return failure({ kind: 'trial', trouble: late ?? { kind: 'no-such-trial' } });
+    const before = await readingsOfDevice(db, trialId, deviceOf(importId));
+    if (before.length > 0) return success({ importId, count: before.length });
     const taken = await placesTaken(db, trialId);
     const clash = read.value.find(reading => taken.has(placeOf(reading)));
     if (clash) {
@@ -94,6 +115,7 @@ export async function importReadings(
     }
     for (let from = 0; from < read.value.length; from += CHUNK) {
       await addReadings(db, trialId, read.value.slice(from, from + CHUNK));
+      await pause();
       onProgress(Math.min(read.value.length, from + CHUNK), read.value.length);
     }
     await logChange(db, {
@@ -107,7 +129,12 @@ export async function importReadings(
   });
 }
 
-const CHUNK = 3000;
+const CHUNK = 1000;
+
+/** Lets all that waits have its turn. */
+function pause(): Promise<void> {
+  return new Promise(resolve => setImmediate(resolve));
+}
 
 function clashWords(clash: Reading, { units, measures }: TrialData): string {
   const code = units.find(unit => unit.id === clash.unitId)?.code ?? '';

@@ -251,7 +251,7 @@ describe('a table from a file', () => {
     const steps: number[] = [];
     const taken = await importReadings(
       data.trial.id,
-      { csv: csv(data, ['21', '22.5', '-']), roles: roles(height), day: today() },
+      { id: v7(), csv: csv(data, ['21', '22.5', '-']), roles: roles(height), day: today() },
       done => steps.push(done),
     );
     expect(taken).toMatchObject({ ok: true, value: { count: 3 } });
@@ -267,6 +267,17 @@ describe('a table from a file', () => {
     expect(await undoImport(data.trial.id, importId)).toMatchObject({ ok: false });
   });
 
+  test('is taken once, however often a lost answer has it sent', async () => {
+    const { data, height } = await walked();
+    const form = { id: v7(), csv: csv(data, ['21', '22']), roles: roles(height), day: today() };
+    const [first, again] = [
+      await importReadings(data.trial.id, form),
+      await importReadings(data.trial.id, form),
+    ];
+    expect(again).toEqual(first);
+    expect((await dataOf(data.trial.id)).readings).toHaveLength(2);
+  });
+
   test.each([
     ['a value that can’t be read', ['21', 'tall']],
     ['a day to come', ['21', '22', `5\nx,${addDays(today(), 3)},4`]],
@@ -274,6 +285,7 @@ describe('a table from a file', () => {
     const { data, height } = await walked();
     expect(
       await importReadings(data.trial.id, {
+        id: v7(),
         csv: csv(data, values),
         roles: roles(height),
         day: today(),
@@ -293,6 +305,7 @@ describe('a table from a file', () => {
     await takeReadings(data.trial.id, [entry(data, height, 1, '213')]);
     expect(
       await importReadings(data.trial.id, {
+        id: v7(),
         csv: csv(data, ['21', '22']),
         roles: roles(height),
         day: today(),
@@ -306,8 +319,8 @@ describe('a table from a file', () => {
 
   test.each([
     [null],
-    [{ csv: '', roles: [], day: 'x' }],
-    [{ csv: 'a,b', roles: [{ kind: 'nothing' }], day: '2026-06-01' }],
+    [{ id: v7(), csv: '', roles: [], day: 'x' }],
+    [{ id: v7(), csv: 'a,b', roles: [{ kind: 'nothing' }], day: '2026-06-01' }],
   ])('nonsense is refused: %j', async input => {
     const { data } = await walked();
     expect(await importReadings(data.trial.id, input)).toMatchObject({

@@ -30,7 +30,8 @@ export function openDatabase(filename: string): Database {
     useNullAsDefault: true,
     pool: {
       min: 1,
-      max: 1,
+      // One that writes at a time (`inTransaction`); pages are read beside it.
+      max: 4,
       afterCreate(
         connection: Connection,
         done: (error: Error | null, connection: Connection) => void,
@@ -60,7 +61,7 @@ declare global {
   var turnspitDatabase: Database | undefined;
 }
 
-/** The application's one connection. Held globally: pages, handlers and the start are bundled apart, yet must share it. */
+/** The application's connections. Held globally: pages, handlers and the start are bundled apart, yet must share it. */
 export function database(): Database {
   globalThis.turnspitDatabase ??= openDatabase(dataFile());
   return globalThis.turnspitDatabase;
@@ -77,9 +78,20 @@ export function dataFile(): string {
   return process.env.TURNSPIT_DATA ?? 'data/turnspit.sqlite';
 }
 
-/** Does all of a change or none of it. Inside, only the given connection may be used: the pool holds one. */
+declare global {
+  var turnspitWriting: Promise<unknown> | undefined;
+}
+
+/**
+ * Does all of a change or none of it, one change after another: two that wanted to write at once would only keep each other waiting.
+ * Inside, only the given connection may be used.
+ */
 export function inTransaction<Answer>(work: (db: Database) => Promise<Answer>): Promise<Answer> {
-  return patiently(() => database().transaction(work));
+  const turn = (globalThis.turnspitWriting ?? Promise.resolve()).then(() =>
+    patiently(() => database().transaction(work)),
+  );
+  globalThis.turnspitWriting = turn.catch(() => undefined);
+  return turn;
 }
 
 const PATIENCE_MS = 15_000; // a backup or another program is through long before

@@ -85,8 +85,8 @@ const wide: readonly ColumnRole[] = [
 ];
 const heads = ['pot', 'date', 'height (cm)', 'spot %'];
 
-test('a wide table: units from heads, dashes and the dead, a day for rows without one', () => {
-  const read = readReadingTable(
+test('a wide table: units from heads, dashes and the dead, a day for rows without one', async () => {
+  const read = await readReadingTable(
     heads,
     [
       [a ?? '', '2026-06-01', '21,3', '5'],
@@ -106,8 +106,8 @@ test('a wide table: units from heads, dashes and the dead, a day for rows withou
   ]);
 });
 
-test('a long table: names and values', () => {
-  const read = readReadingTable(
+test('a long table: names and values', async () => {
+  const read = await readReadingTable(
     ['code', 'measure', 'value'],
     [
       [a ?? '', 'plant height', '213'],
@@ -119,8 +119,8 @@ test('a long table: names and values', () => {
   expect(read.ok && read.value.map(reading => reading.value)).toEqual([213, 10]);
 });
 
-test('one bad row refuses all, and every trouble says its row and column', () => {
-  const read = readReadingTable(
+test('one bad row refuses all, and every trouble says its row and column', async () => {
+  const read = await readReadingTable(
     heads,
     [
       [a ?? '', '2026-06-01', '21', '5'],
@@ -142,13 +142,13 @@ test('one bad row refuses all, and every trouble says its row and column', () =>
   });
 });
 
-test('whatever a table holds, each written cell becomes one reading or the whole is refused', () => {
+test('whatever a table holds, each written cell becomes one reading or the whole is refused', async () => {
   const cell = fc.oneof(
     fc.integer({ min: 0, max: 300 }).map(String),
     fc.constantFrom('', '-', 'dead', 'x', '12,5', '=1+1'),
   );
-  fc.assert(
-    fc.property(
+  await fc.assert(
+    fc.asyncProperty(
       fc.array(
         fc.tuple(
           fc.constantFrom(...data.units.map(unit => unit.code)),
@@ -158,8 +158,8 @@ test('whatever a table holds, each written cell becomes one reading or the whole
         ),
         { maxLength: 15 },
       ),
-      rows => {
-        const read = readReadingTable(heads, rows, wide, context);
+      async rows => {
+        const read = await readReadingTable(heads, rows, wide, context);
         const written = rows.reduce(
           (sum, row) => sum + row.slice(2).filter(each => each !== '').length,
           0,

@@ -44,23 +44,28 @@ interface Place {
 }
 
 const MOST_TROUBLES = 40;
+const ROWS_AT_ONCE = 500;
 
 /**
  * Reads a table of readings, wide (a column for each measure) or long (a column of names, one of values). All of it or nothing:
  * a single row that can't be read refuses the whole, with the first troubles row by row.
  *
  * @param roles of each column, in the order of `heads`
+ * @param pause waited for now and then, so that a long table does not hold up all else
  */
-export function readReadingTable(
+export async function readReadingTable(
   heads: readonly string[],
   rows: readonly (readonly string[])[],
   roles: readonly ColumnRole[],
   context: TableContext,
-): Result<readonly Reading[], readonly RowTrouble[]> {
+  pause: () => Promise<void> = () => Promise.resolve(),
+): Promise<Result<readonly Reading[], readonly RowTrouble[]>> {
   const reader = new TableReader(heads, roles, context);
-  rows.forEach((row, i) => {
+  for (const [i, row] of rows.entries()) {
+    if (i % ROWS_AT_ONCE === 0) await pause();
     reader.read(row, i + 2);
-  });
+    if (reader.troubles.length >= MOST_TROUBLES) break;
+  }
   return reader.troubles.length > 0
     ? failure(reader.troubles.slice(0, MOST_TROUBLES))
     : success(reader.readings);

@@ -1,9 +1,10 @@
 'use client';
 
-import { type PointerEvent, useState, useTransition } from 'react';
+import { type PointerEvent, useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -27,8 +28,8 @@ interface Mark {
 export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePhotoProps) {
   const [marks, setMarks] = useState<readonly Mark[]>([]);
   const [written, setWritten] = useState('');
-  const [says, setSays] = useState<string | null>(null);
-  const [isPending, startTransition] = useTransition();
+  const { trouble, fields, isPending, run } = useTrialAction();
+  const says = Object.values(fields)[0] ?? (trouble && trialSentence(trouble));
   const [from, to] = marks;
   const share = from && to ? Math.hypot(to.x - from.x, to.y - from.y) : 1;
   const mark = (event: PointerEvent<SVGSVGElement>): void => {
@@ -39,17 +40,7 @@ export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePho
     };
     setMarks(marks.length === 1 ? [...marks, at] : [at]);
   };
-  const submit = (): void =>
-    startTransition(async () => {
-      const done = await save(share, Number(written.replace(',', '.')));
-      setSays(
-        done.ok
-          ? null
-          : done.trouble.kind === 'invalid'
-            ? (Object.values(done.trouble.fields)[0] ?? null)
-            : 'It was taken away meanwhile.',
-      );
-    });
+  const submit = (): void => run(() => save(share, Number(written.replace(',', '.'))));
   return (
     <Large>
       <svg viewBox={`0 0 1 ${1 / ratio}`} role="img" aria-label={words} onPointerDown={mark}>
@@ -74,7 +65,7 @@ export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePho
           value={written}
           onChange={setWritten}
           inputMode="decimal"
-          trouble={says ?? undefined}
+          trouble={says}
         />
         <Button onPress={submit} isPending={isPending} isDisabled={written === ''}>
           That is its scale

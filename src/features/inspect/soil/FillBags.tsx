@@ -11,6 +11,7 @@ import { Button } from '@/ui/Button';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { usePressId } from '@/ui/use-press-id';
 
 export function FillBags({
   codes,
@@ -24,7 +25,9 @@ export function FillBags({
   const [chosen, setChosen] = useState<readonly string[]>(codes);
   const [form, setForm] = useState({ takenOn: today, depthMm: '150', cores: '5', note: '' });
   const { trouble, fields, isPending, run } = useTrialAction();
-  const submit = (): void => run(() => fill({ ...form, codes: chosen }));
+  const press = usePressId();
+  const submit = (): void =>
+    run(() => fill({ ...form, id: press.current(), codes: chosen }), press.renew);
   const field = fieldsOf({
     form,
     change: changes => setForm({ ...form, ...changes }),

@@ -49,7 +49,10 @@ export function Soil({
 }: SoilProps) {
   const router = useRouter();
   const [said, setSaid] = useState('');
-  const { trouble, isPending, run } = useAction<ReportTrouble>();
+  const { trouble, isPending, run } = useAction<ReportTrouble>({
+    kind: 'trial',
+    trouble: { kind: 'no-answer' },
+  });
   const take = (doing: () => Taken): void => {
     setSaid('');
     run(doing, count => {

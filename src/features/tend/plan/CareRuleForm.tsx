@@ -15,6 +15,7 @@ import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Ticks } from '@/ui/Ticks';
+import { usePressId } from '@/ui/use-press-id';
 import { CareBegins, CareMaterialFields, CareRepeats } from './CareFields';
 import { CareText } from './CareText';
 import type { CareDraftState } from './care-draft-state';
@@ -48,7 +49,8 @@ export function CareRuleForm({
     troubles: fields,
   };
   const field = fieldsOf(draft);
-  const submit = (): void => run(() => save(form, why), close);
+  const press = usePressId();
+  const submit = (): void => run(() => save({ ...form, id: press.current() }, why), close);
   return (
     <Box aria-label={saved ? 'Change a rule' : 'A new rule'}>
       <div data-fields>
