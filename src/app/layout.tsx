@@ -6,6 +6,7 @@ import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { Providers } from '@/ui/Providers';
 import { StyleRegistry } from '@/ui/StyleRegistry';
+import { currentRole } from './role';
 import './globals.css';
 
 export const dynamic = 'force-dynamic';
@@ -47,6 +48,7 @@ const FONTS = [text, textExtended, heading, headingExtended].map(font => font.va
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const garden = await currentGarden();
+  const isIn = (await currentRole()) !== undefined;
   return (
     <html
       lang={garden.system === 'us' ? 'en-US' : 'en-GB'}
@@ -56,7 +58,8 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <body>
         <StyleRegistry>
           <Providers locale={garden.system === 'us' ? 'en-US' : 'en-GB'}>
-            <Navigation garden={garden.name} today={today()} />
+            {/* Who is still at the door is not told whose garden it is. */}
+            {isIn && <Navigation garden={garden.name} today={today()} />}
             {children}
           </Providers>
         </StyleRegistry>

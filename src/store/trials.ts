@@ -115,6 +115,15 @@ export async function findWalkData(
   );
 }
 
+/** A trial as it was planned, without a single entry. */
+export async function findPlan(
+  db: Database,
+  id: string,
+): Promise<Awaited<ReturnType<typeof planOf>> | undefined> {
+  const trial = await findTrial(db, id);
+  return trial && planOf(db, trial);
+}
+
 async function planOf(
   db: Database,
   trial: Trial,

@@ -18,7 +18,7 @@ interface TextFieldProps {
   readonly onChange: (value: string) => void;
   readonly trouble?: string | undefined;
   readonly hint?: ReactNode;
-  readonly type?: 'text' | 'date';
+  readonly type?: 'text' | 'date' | 'password';
   readonly inputMode?: HTMLAttributes<HTMLInputElement>['inputMode'];
   readonly isLong?: boolean;
   readonly isBig?: boolean;

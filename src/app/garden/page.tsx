@@ -1,8 +1,13 @@
 import type { Metadata } from 'next';
+import { leaveAction, leaveEverywhereAction } from '@/app/enter/actions';
+import { isKeeper } from '@/app/role';
 import { Backups } from '@/features/garden/Backups';
 import { GardenForm } from '@/features/garden/GardenForm';
+import { SharedWith } from '@/features/sharing/SharedWith';
 import { listBackups } from '@/service/files/daily-backups';
 import { currentGarden } from '@/service/garden/garden';
+import { hasAuthority } from '@/service/sharing/authority';
+import { isShared } from '@/service/sharing/shared';
 import { makeBackupAction, saveGardenAction } from './actions';
 
 export const dynamic = 'force-dynamic';
@@ -23,6 +28,14 @@ export default async function GardenPage() {
       timeZones={Intl.supportedValuesOf('timeZone')}
       save={saveGardenAction}
     >
+      {isShared() && (
+        <SharedWith
+          isKeeper={await isKeeper()}
+          hasAuthority={hasAuthority()}
+          leave={leaveAction}
+          leaveEverywhere={leaveEverywhereAction}
+        />
+      )}
       <Backups backups={await listBackups()} make={makeBackupAction} />
     </GardenForm>
   );

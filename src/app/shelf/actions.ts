@@ -3,6 +3,7 @@
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
+import { isKeeper, KEEPER_ONLY } from '@/app/role';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { openBatch, removeProduct, saveProduct, stepUp, weighLoose } from '@/service/garden/shelf';
 
@@ -10,6 +11,7 @@ import { openBatch, removeProduct, saveProduct, stepUp, weighLoose } from '@/ser
 const Id = z.uuid();
 
 export async function addProductAction(input: unknown): Promise<FieldTroubles | undefined> {
+  if (!(await isKeeper())) return { form: KEEPER_ONLY };
   const saved = await saveProduct(null, input);
   if (!saved.ok) return saved.trouble;
   revalidatePath('/', 'layout');
@@ -20,6 +22,7 @@ export async function changeProductAction(
   productId: unknown,
   input: unknown,
 ): Promise<FieldTroubles | undefined> {
+  if (!(await isKeeper())) return { form: KEEPER_ONLY };
   const id = Id.safeParse(productId);
   if (!id.success) return { name: 'It is not on the shelf any more.' };
   const saved = await saveProduct(id.data, input);
@@ -32,6 +35,7 @@ export async function openBatchAction(
   productId: unknown,
   input: unknown,
 ): Promise<FieldTroubles | undefined> {
+  if (!(await isKeeper())) return { form: KEEPER_ONLY };
   const id = Id.safeParse(productId);
   const opened = id.success ? await openBatch(id.data, input) : undefined;
   if (opened?.ok) revalidatePath('/', 'layout');
@@ -46,6 +50,7 @@ export async function weighLooseAction(
   productId: unknown,
   input: unknown,
 ): Promise<FieldTroubles | undefined> {
+  if (!(await isKeeper())) return { form: KEEPER_ONLY };
   const id = Id.safeParse(productId);
   const weighed = id.success ? await weighLoose(id.data, input) : undefined;
   if (weighed?.ok) revalidatePath('/', 'layout');
@@ -62,6 +67,7 @@ export async function stepUpAction(
   productId: unknown,
   look: unknown,
 ): Promise<FieldTroubles | undefined> {
+  if (!(await isKeeper())) return { form: KEEPER_ONLY };
   const [id, what] = [Id.safeParse(productId), Look.safeParse(look)];
   const stepped = id.success && what.success ? await stepUp(id.data, what.data) : undefined;
   if (stepped?.ok) revalidatePath('/', 'layout');
@@ -73,6 +79,7 @@ export async function stepUpAction(
 }
 
 export async function takeOffAction(productId: unknown): Promise<FieldTroubles | undefined> {
+  if (!(await isKeeper())) return { form: KEEPER_ONLY };
   const id = Id.safeParse(productId);
   if (id.success) await removeProduct(id.data);
   revalidatePath('/', 'layout');

@@ -6,6 +6,8 @@ export type TrialTrouble =
   | { readonly kind: 'invalid'; readonly fields: FieldTroubles }
   | { readonly kind: 'no-such-trial' }
   | { readonly kind: 'no-such-unit' }
+  /** A helper may walk, weigh and tick. */
+  | { readonly kind: 'keeper-only' }
   | { readonly kind: 'already-locked' }
   | { readonly kind: 'not-dealt' }
   | { readonly kind: 'not-locked' }
@@ -34,6 +36,8 @@ export function trialSentence(trouble: TrialTrouble): string {
       return 'There is no such trial any more.';
     case 'no-such-unit':
       return 'That pot is not in this trial.';
+    case 'keeper-only':
+      return 'Only a keeper of this garden can do that.';
     case 'already-locked':
       return 'The plan is locked: it can’t be changed any more.';
     case 'not-dealt':

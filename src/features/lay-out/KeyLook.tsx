@@ -1,6 +1,7 @@
 'use client';
 
-import { success } from '@/core/result';
+import type { Result } from '@/core/result';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchView } from '@/features/bench/bench-view';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
@@ -10,7 +11,7 @@ import { Acts, Soft } from '@/ui/Page';
 interface KeyLookProps {
   readonly keyBench: BenchView | null;
   readonly setKeyBench: (bench: BenchView | null) => void;
-  readonly showKey: () => Promise<BenchView | null>;
+  readonly showKey: () => Promise<Result<BenchView | null, TrialTrouble>>;
   readonly keyRule: string;
 }
 
@@ -23,7 +24,7 @@ export function KeyLook({ keyBench, setKeyBench, showKey, keyRule }: KeyLookProp
         isPending={isPending}
         onPress={() => {
           if (keyBench) setKeyBench(null);
-          else run(async () => success(await showKey()), setKeyBench);
+          else run(showKey, setKeyBench);
         }}
       >
         {keyBench ? 'Hide the key' : 'Show the key'}

@@ -72,7 +72,7 @@ export interface LayOutProps {
   readonly weighHref: string;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;
-  readonly showKey: () => Promise<BenchView | null>;
+  readonly showKey: () => Promise<Result<BenchView | null, TrialTrouble>>;
   /** What can be stood elsewhere, and what lies about it; null before the deal. */
   readonly ground: Ground | null;
   readonly arrange: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { type BottleStep, isBottle, type SeenDue } from '@/core/blinding/bottle-steps';
-import { type Result, success } from '@/core/result';
+import type { Result } from '@/core/result';
 import type { DueToday } from '@/core/schedule/tasks/due-today';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
@@ -16,7 +16,7 @@ interface DueBoardProps {
   readonly due: SeenDue;
   readonly today: string;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-  readonly lookIntoBottles: () => Promise<DueToday>;
+  readonly lookIntoBottles: () => Promise<Result<DueToday, TrialTrouble>>;
   readonly namesTrial?: boolean;
 }
 
@@ -35,10 +35,7 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
       <DueSteps tasks={due.steps} today={today} tick={tick} namesTrial={namesTrial} />
       {hidden.length > 0 && !open && (
         <Acts>
-          <Button
-            onPress={() => run(async () => success(await lookIntoBottles()), setOpen)}
-            isPending={isPending}
-          >
+          <Button onPress={() => run(lookIntoBottles, setOpen)} isPending={isPending}>
             Show what is in the bottles
           </Button>
           <Soft>

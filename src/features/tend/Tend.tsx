@@ -35,7 +35,7 @@ interface TendProps {
   readonly bench: BenchView | null;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly stateAll: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-  readonly lookIntoBottles: () => Promise<DueToday>;
+  readonly lookIntoBottles: () => Promise<Result<DueToday, TrialTrouble>>;
   readonly untick: (actId: string, by: string) => Promise<Result<unknown, TrialTrouble>>;
   readonly history: () => Promise<readonly HistoryLine[]>;
   readonly saveRule: (

@@ -120,7 +120,7 @@ describe('what is due', () => {
         due={tendViewOf(blind, scene('2026-05-08')).due}
         today="2026-05-08"
         tick={jest.fn()}
-        lookIntoBottles={async () => looked}
+        lookIntoBottles={async () => success(looked)}
       />,
     );
     expect(screen.getAllByText(/^Give bottle [RT]$/)).toHaveLength(2);

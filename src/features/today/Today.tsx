@@ -25,7 +25,7 @@ interface TodayProps {
   readonly today: string;
   readonly due: SeenDue;
   readonly weather: WeatherDay | undefined;
-  readonly lookIntoBottles: () => Promise<DueToday>;
+  readonly lookIntoBottles: () => Promise<Result<DueToday, TrialTrouble>>;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 

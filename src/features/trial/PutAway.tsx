@@ -109,13 +109,13 @@ function DeleteDialog({ summary, isPending, confirm, close }: DeleteDialogProps)
     </ConfirmDialog>
   ) : (
     <ConfirmDialog
-      title={`Delete “${trial.question}”?`}
+      title="Delete this trial?"
       does="Go on"
       confirm={() => setSure(true)}
       close={close}
     >
       <p>
-        Its plan
+        “{trial.question}”: its plan
         {units > 0 ? `, its ${counted(units, trial.unitWord)}` : ''}, all that was weighed, read and
         given, its pictures and its verdict go with it.
       </p>

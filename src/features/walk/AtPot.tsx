@@ -7,31 +7,25 @@ import { styled } from 'styled-components';
 import { valueWords } from '@/core/measure/reading/read-value';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
+import { PanelBoundary } from '@/ui/PanelBoundary';
 import { TextField } from '@/ui/TextField';
 import { MeasureDrawing } from './MeasureDrawing';
+import {
+  loadCoverPanel,
+  loadKeyInstrument,
+  loadScalePanel,
+  loadWalkPhoto,
+} from './offline/lazy-panels';
 import type { Walking } from './use-walk';
 import { ValueEntry } from './ValueEntry';
 import type { Stop } from './walk-order';
 import type { WalkMeasure, WalkView } from './walk-view';
 
-// Only who weighs, or looks from above, loads these.
-const ScalePanel = dynamic(
-  () => import('@/features/walk/instruments/ScalePanel').then(file => file.ScalePanel),
-  {
-    ssr: false,
-  },
-);
-const KeyInstrument = dynamic(
-  () => import('@/features/walk/instruments/KeyInstrument').then(file => file.KeyInstrument),
-  {
-    ssr: false,
-  },
-);
-const WalkPhoto = dynamic(() => import('./WalkPhoto').then(file => file.WalkPhoto), { ssr: false });
-const CoverPanel = dynamic(
-  () => import('@/features/inspect/cover/CoverPanel').then(file => file.CoverPanel),
-  { ssr: false },
-);
+// Only who weighs, or looks from above, shows these.
+const ScalePanel = dynamic(loadScalePanel, { ssr: false });
+const KeyInstrument = dynamic(loadKeyInstrument, { ssr: false });
+const WalkPhoto = dynamic(loadWalkPhoto, { ssr: false });
+const CoverPanel = dynamic(loadCoverPanel, { ssr: false });
 
 export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView }) {
   const { measure, unit, stop, entry } = walk;
@@ -58,7 +52,9 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
       <LastTime>{standingWords(walk, measure)}</LastTime>
       {entry.trouble && <p role="alert">{entry.trouble}</p>}
       <ValueEntry walk={walk} />
-      <Instruments walk={walk} measure={measure} unitWord={view.unitWord} />
+      <PanelBoundary what="The instrument">
+        <Instruments walk={walk} measure={measure} unitWord={view.unitWord} />
+      </PanelBoundary>
       {!isOwnButton && (
         <Button
           data-tone="main"
@@ -170,7 +166,9 @@ function WhyNoValue({ walk, view, unit }: WhyNoValueProps) {
           <Link href={`/trials/${view.trialId}/weigh?pot=${unit.code}`}>
             A mishap happened to {unit.code}
           </Link>
-          <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
+          <PanelBoundary what="The picture">
+            <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
+          </PanelBoundary>
         </Why>
       )}
     </details>

@@ -1,10 +1,11 @@
 'use client';
 import Link from 'next/link';
-import { useEffect } from 'react';
 import { styled } from 'styled-components';
 import { readerError } from '@/core/measure/reading/reader-error';
 import { counted } from '@/core/words/plural';
 import { WriterName } from '@/features/frame/WriterName';
+import { OfflineWords } from '@/features/walk/offline/OfflineWords';
+import { useKeptWalk } from '@/features/walk/offline/use-kept-walk';
 import { Refused } from '@/features/walk/outbox/Refused';
 import { type OutboxState, useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
@@ -14,24 +15,18 @@ import { AtPot, Others, Why } from './AtPot';
 import { useWalk, type Walking } from './use-walk';
 import type { WalkView } from './walk-view';
 
-// Only who weighs, or looks from above, loads these.
-
 /** Walking round: one pot, one question, large keys. Every value is safe in this browser before the next pot comes. */
 export function Walk({ view }: { readonly view: WalkView }) {
   const outbox = useOutbox(view.trialId);
   const walk = useWalk(view, outbox);
-  useEffect(() => {
-    // Only in production: in development the pages change under the store's hands.
-    if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator)
-      void navigator.serviceWorker.register('/sw.js');
-  }, []);
+  const kept = useKeptWalk();
   if (view.state !== 'locked' || view.measures.length === 0 || !walk.measure)
     return <Nothing view={view} />;
   return (
     <Page style={{ maxWidth: 640 }} data-walk>
       <Head>
         <Link href={`/trials/${view.trialId}/weigh`}>Leave the walk</Link>
-        <ConnectionStatus outbox={outbox} />
+        <ConnectionStatus outbox={outbox} trialId={view.trialId} />
       </Head>
       <Refused view={view} outbox={outbox} />
       {walk.isAllDone && walk.now ? (
@@ -39,6 +34,7 @@ export function Walk({ view }: { readonly view: WalkView }) {
       ) : (
         <AtPot walk={walk} view={view} />
       )}
+      <OfflineWords kept={kept} />
       <WriterName />
       <HowToWalk walk={walk} view={view} />
     </Page>
@@ -64,11 +60,17 @@ function Nothing({ view }: { readonly view: WalkView }) {
 }
 
 function ConnectionStatus({
-  outbox: { waiting, isConnected, isKnown },
+  outbox: { waiting, isConnected, isSignedOut, isKnown },
+  trialId,
 }: {
   readonly outbox: OutboxState;
+  readonly trialId: string;
 }) {
   if (!isKnown) return <span role="status">…</span>;
+  if (isSignedOut)
+    return (
+      <a href={`/enter?to=/trials/${trialId}/walk`}>Come in again: {waiting.length} kept here</a>
+    );
   return (
     <span role="status" data-waits={waiting.length > 0 || undefined}>
       {waiting.length === 0

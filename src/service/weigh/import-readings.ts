@@ -11,11 +11,12 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
+import { pausing } from '@/service/garden/pausing';
 import { entryTrouble } from '@/service/trial/change-trial';
 import { logChange } from '@/store/changes';
 import { database, inTransaction } from '@/store/connection/database';
 import { addReadings, placesTaken, readingsOfDevice } from '@/store/readings';
-import { findTrial, findWalkData } from '@/store/trials';
+import { findPlan, findTrial } from '@/store/trials';
 
 const Role = z.union([
   z.object({
@@ -76,7 +77,7 @@ export async function importReadings(
     });
   const { system } = await currentGarden();
   const importId = form.data.id;
-  const known = await findWalkData(database(), trialId, today());
+  const known = await findPlan(database(), trialId);
   const trouble = known ? entryTrouble(known.trial) : ({ kind: 'no-such-trial' } as const);
   if (!known || trouble)
     return failure({ kind: 'trial', trouble: trouble ?? { kind: 'no-such-trial' } });
@@ -97,46 +98,67 @@ export async function importReadings(
       by: form.data.by,
       newId,
     },
-    pause,
+    pausing(),
   );
   if (!read.ok) return failure({ kind: 'rows', rows: read.trouble });
+  return keepAll(trialId, importId, read.value, onProgress);
+}
+
+/** Writes all of it in one change, or nothing where something of it stands already. */
+function keepAll(
+  trialId: string,
+  importId: string,
+  all: readonly Reading[],
+  onProgress: (done: number, of: number) => void,
+): Promise<Result<Imported, ImportTrouble>> {
   return inTransaction(async db => {
-    const data = await findWalkData(db, trialId, today());
+    const data = await findPlan(db, trialId);
     const late = data ? entryTrouble(data.trial) : ({ kind: 'no-such-trial' } as const);
     if (!data || late)
       return failure({ kind: 'trial', trouble: late ?? { kind: 'no-such-trial' } });
     const before = await readingsOfDevice(db, trialId, deviceOf(importId));
     if (before.length > 0) return success({ importId, count: before.length });
-    const taken = await placesTaken(db, trialId);
-    const clash = read.value.find(reading => taken.has(placeOf(reading)));
-    if (clash) {
+    const pause = pausing();
+    for (const [unitId, readings] of byUnit(all)) {
+      const taken = await placesTaken(db, trialId, unitId);
+      await pause();
+      const clash = readings.find(reading => taken.has(placeOf(reading)));
+      if (!clash) continue;
       const says = clashWords(clash, data);
       return failure({ kind: 'rows', rows: [{ row: 0, column: '', says }] });
     }
-    for (let from = 0; from < read.value.length; from += CHUNK) {
-      await addReadings(db, trialId, read.value.slice(from, from + CHUNK));
+    for (let from = 0; from < all.length; from += CHUNK) {
+      await addReadings(db, trialId, all.slice(from, from + CHUNK));
       await pause();
-      onProgress(Math.min(read.value.length, from + CHUNK), read.value.length);
+      onProgress(Math.min(all.length, from + CHUNK), all.length);
     }
     await logChange(db, {
       at: instantNow(),
       trialId,
       what: 'readings imported',
       subjectId: importId,
-      detail: JSON.stringify({ count: read.value.length }),
+      detail: JSON.stringify({ count: all.length }),
     });
-    return success({ importId, count: read.value.length });
+    return success({ importId, count: all.length });
   });
 }
 
-const CHUNK = 1000;
+const CHUNK = 200;
 
-/** Lets all that waits have its turn. */
-function pause(): Promise<void> {
-  return new Promise(resolve => setImmediate(resolve));
+function byUnit(readings: readonly Reading[]): ReadonlyMap<string, readonly Reading[]> {
+  const units = new Map<string, Reading[]>();
+  for (const reading of readings) {
+    const own = units.get(reading.unitId);
+    if (own) own.push(reading);
+    else units.set(reading.unitId, [reading]);
+  }
+  return units;
 }
 
-function clashWords(clash: Reading, { units, measures }: TrialData): string {
+function clashWords(
+  clash: Reading,
+  { units, measures }: Pick<TrialData, 'units' | 'measures'>,
+): string {
   const code = units.find(unit => unit.id === clash.unitId)?.code ?? '';
   const measure = measures.find(each => each.id === clash.measureId)?.name ?? '';
   return `${code} has a value of ${clash.takenOn} already, for ${measure}. Take it out of the file, or change it in the grid.`;

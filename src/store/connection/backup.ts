@@ -99,9 +99,8 @@ export async function restoreFrom(
 /** Everything that stands there, pictures without a data file too. */
 async function moveAside(home: string, file: string, stamp: string): Promise<string | null> {
   const name = basename(file);
-  const standing = [name, `${name}-wal`, `${name}-shm`, PICTURES].filter(each =>
-    existsSync(join(home, each)),
-  );
+  const ours = new Set([name, `${name}-wal`, `${name}-shm`, PICTURES]);
+  const standing = (await readdir(home)).filter(each => ours.has(each));
   if (standing.length === 0) return null;
   const aside = join(home, `before-restore-${stamp}`);
   await mkdir(aside, { recursive: true });

@@ -1,10 +1,12 @@
 import { revalidatePath } from 'next/cache';
+import { isKeeper, KEEPER_ONLY } from '@/app/role';
 import { takeInSentence, takeTrialIn } from '@/service/files/whole-trials';
 
 const LARGEST = 45_000_000;
 
 /** Takes a whole trial in from its file: `{"id"}`, or `{"trouble"}` as a sentence. */
 export async function POST(request: Request): Promise<Response> {
+  if (!(await isKeeper())) return new Response(KEEPER_ONLY, { status: 403 });
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     return new Response(null, { status: 400 });
   const body = await request.text();

@@ -20,7 +20,7 @@ import { changing, changingOne, writerOf } from './changing';
 const Id = z.uuid();
 
 export async function recordMishapAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id => recordMishap(id, input));
+  return changing(trialId, id => recordMishap(id, input), 'all');
 }
 
 export async function changeQuestionAction(
@@ -41,16 +41,19 @@ export async function lockAction(trialId: unknown) {
 }
 
 export async function takePickAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id => takePick(id, input));
+  return changing(trialId, id => takePick(id, input), 'all');
 }
 
 export async function removePickAction(trialId: unknown, pickId: unknown, by: unknown) {
-  return changingOne(trialId, pickId, (id, pick) => removePick(id, pick, writerOf(by)));
+  return changingOne(trialId, pickId, (id, pick) => removePick(id, pick, writerOf(by)), 'all');
 }
 
 export async function undoRevisionAction(trialId: unknown, revisionId: unknown, by: unknown) {
-  return changingOne(trialId, revisionId, (id, revision) =>
-    undoRevision(id, revision, writerOf(by)),
+  return changingOne(
+    trialId,
+    revisionId,
+    (id, revision) => undoRevision(id, revision, writerOf(by)),
+    'all',
   );
 }
 

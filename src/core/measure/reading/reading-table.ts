@@ -44,7 +44,7 @@ interface Place {
 }
 
 const MOST_TROUBLES = 40;
-const ROWS_AT_ONCE = 500;
+const ROWS_AT_ONCE = 50;
 
 /**
  * Reads a table of readings, wide (a column for each measure) or long (a column of names, one of values). All of it or nothing:

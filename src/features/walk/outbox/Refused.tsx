@@ -6,6 +6,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import type { WalkView } from '@/features/walk/walk-view';
 import { Button } from '@/ui/Button';
+import { MendEntry } from './MendEntry';
 import type { WaitingEntry } from './outbox';
 import type { OutboxState } from './use-outbox';
 
@@ -58,6 +59,13 @@ function One({
           <Button onPress={() => void again({ isRepeat: true })}>
             Keep both, mine as a second reading
           </Button>
+        )}
+        {trouble.kind === 'invalid' && (
+          <MendEntry
+            entry={kept.entry}
+            troubles={trouble.fields}
+            send={changes => void again(changes)}
+          />
         )}
         <Button onPress={() => void outbox.drop(kept.seq)}>
           {trouble.kind === 'already-read' ? 'Keep what stands' : 'Give mine up'}

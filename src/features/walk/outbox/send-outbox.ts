@@ -1,7 +1,7 @@
 import { deleteEntry, markRefused, waitingEntries } from './outbox';
 
-/** What became of sending: all answered, or no connection. */
-export type Sent = 'answered' | 'no-connection';
+/** What became of sending: all answered, no connection, or the garden asks for its passphrase again. */
+export type Sent = 'answered' | 'no-connection' | 'signed-out';
 
 export interface Answer {
   readonly id: string;
@@ -28,8 +28,8 @@ export async function sendOutbox(trialId: string, post: Post): Promise<Sent> {
         trialId,
         waiting.map(kept => kept.entry),
       );
-    } catch {
-      return 'no-connection';
+    } catch (error) {
+      return error instanceof SignedOut ? 'signed-out' : 'no-connection';
     }
     for (const kept of waiting) {
       const answer = answers.find(each => each.id === kept.entry.id);
@@ -43,6 +43,28 @@ export async function sendOutbox(trialId: string, post: Post): Promise<Sent> {
   }
 }
 
+/** The garden asks for its passphrase. */
+class SignedOut extends Error {}
+
+/** By hand: a reader of shapes would weigh as much as the whole walk. @throws where it is no answer of our own door */
+function answersOf(said: unknown): readonly Answer[] {
+  if (Array.isArray(said) && said.every(isAnswer)) return said;
+  throw new TypeError('the answer must be a list of entries with what became of each');
+}
+
+function isAnswer(said: unknown): said is Answer {
+  if (typeof said !== 'object' || said === null || !('id' in said) || !('result' in said))
+    return false;
+  const { id, result } = said;
+  return (
+    typeof id === 'string' &&
+    typeof result === 'object' &&
+    result !== null &&
+    'ok' in result &&
+    typeof result.ok === 'boolean'
+  );
+}
+
 /** Posts to the application's own door. */
 export async function postReadings(
   trialId: string,
@@ -54,6 +76,7 @@ export async function postReadings(
     body: JSON.stringify(entries),
     keepalive: entries.length < 20,
   });
+  if (answer.status === 401) throw new SignedOut();
   if (!answer.ok) throw new Error(`the server answered ${answer.status}`);
-  return answer.json();
+  return answersOf(await answer.json());
 }

@@ -3,13 +3,15 @@
 import { useCallback, useEffect, useState } from 'react';
 import { oneTabAtATime } from './one-tab';
 import { addToOutbox, deleteEntry, type Entry, type WaitingEntry, waitingEntries } from './outbox';
-import { postReadings, sendOutbox } from './send-outbox';
+import { postReadings, type Sent, sendOutbox } from './send-outbox';
 
 /** What this browser still holds of a trial, and the ways to deal with it. */
 export interface OutboxState {
   readonly waiting: readonly WaitingEntry[];
   readonly refused: readonly WaitingEntry[];
   readonly isConnected: boolean;
+  /** The garden asks for its passphrase again before it takes anything. */
+  readonly isSignedOut: boolean;
   /** False until the browser's store was looked into once, and while an entry is on its way into it. */
   readonly isKnown: boolean;
   /** Resolves when the entry is kept in this browser; sending goes on by itself. */
@@ -24,14 +26,14 @@ const AGAIN_MS = 15_000;
 export function useOutbox(trialId: string): OutboxState {
   const [kept, setKept] = useState<readonly WaitingEntry[] | null>(null);
   const [keeping, setKeeping] = useState(0);
-  const [isConnected, setConnected] = useState(true);
+  const [sent, setSent] = useState<Sent>('answered');
   const look = useCallback(async () => setKept(await waitingEntries(trialId)), [trialId]);
   const send = useCallback(async () => {
     // Two tabs must not send the same batch side by side; the server would not mind, the order would.
-    const sent = await oneTabAtATime(`turnspit outbox ${trialId}`, () =>
+    const done = await oneTabAtATime(`turnspit outbox ${trialId}`, () =>
       sendOutbox(trialId, postReadings),
     );
-    if (sent !== undefined) setConnected(sent === 'answered');
+    if (done !== undefined) setSent(done);
     await look();
   }, [trialId, look]);
   useEffect(() => {
@@ -49,7 +51,8 @@ export function useOutbox(trialId: string): OutboxState {
   return {
     waiting: (kept ?? []).filter(each => each.refusal === null),
     refused: (kept ?? []).filter(each => each.refusal !== null),
-    isConnected,
+    isConnected: sent === 'answered',
+    isSignedOut: sent === 'signed-out',
     isKnown: kept !== null && keeping === 0,
     add: async entry => {
       setKeeping(count => count + 1);

@@ -1,3 +1,4 @@
+import { isKeeper, KEEPER_ONLY } from '@/app/role';
 import { backupZip } from '@/service/files/backup-zip';
 
 export const dynamic = 'force-dynamic';
@@ -7,6 +8,7 @@ export async function GET(
   _: Request,
   { params }: { readonly params: Promise<{ readonly name: string }> },
 ): Promise<Response> {
+  if (!(await isKeeper())) return new Response(KEEPER_ONLY, { status: 403 });
   const { name } = await params;
   const zip = await backupZip(name);
   if (!zip) return new Response('There is no such backup.', { status: 404 });

@@ -1,5 +1,6 @@
 import { revalidatePath } from 'next/cache';
 import { readJsonBody } from '@/app/api/json-body';
+import { isKeeper, KEEPER_ONLY } from '@/app/role';
 import { importReadings } from '@/service/weigh/import-readings';
 
 const LARGEST = 45_000_000;
@@ -9,6 +10,7 @@ export async function POST(
   request: Request,
   { params }: { readonly params: Promise<{ readonly trialId: string }> },
 ): Promise<Response> {
+  if (!(await isKeeper())) return new Response(KEEPER_ONLY, { status: 403 });
   const asked = await readJsonBody(request, params, LARGEST);
   if (asked.refusal) return asked.refusal;
   const lines = new TextEncoder();

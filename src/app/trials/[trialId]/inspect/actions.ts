@@ -2,6 +2,7 @@
 
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
+import { isKeeper } from '@/app/role';
 import { changing, changingOne } from '@/app/trials/[trialId]/changing';
 import { failure } from '@/core/result';
 import { removePhoto, scalePhoto } from '@/service/inspect/photos';
@@ -34,6 +35,7 @@ async function reporting(
   trialId: unknown,
   take: (id: string) => ReturnType<typeof takeReport>,
 ): ReturnType<typeof takeReport> {
+  if (!(await isKeeper())) return failure({ kind: 'trial', trouble: { kind: 'keeper-only' } });
   const id = Id.safeParse(trialId);
   if (!id.success) return failure({ kind: 'trial', trouble: { kind: 'no-such-trial' } });
   const taken = await take(id.data);

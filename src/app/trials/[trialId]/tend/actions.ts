@@ -1,6 +1,10 @@
 'use server';
 
+import { isKeeper } from '@/app/role';
+import { failure, type Result, success } from '@/core/result';
+import type { DueToday } from '@/core/schedule/tasks/due-today';
 import { TrialId } from '@/core/trial/model/ids';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { nameByDepth } from '@/service/layout/name-by-depth';
 import { stateAllAsPlanned } from '@/service/tend/as-planned';
 import { isBottleForm, tickBottle } from '@/service/tend/bottle-tick';
@@ -28,11 +32,11 @@ export async function dropCareRuleAction(trialId: unknown, ruleId: unknown, why:
 }
 
 export async function logCareAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id => logCare(id, input));
+  return changing(trialId, id => logCare(id, input), 'all');
 }
 
 export async function enterPaperLogAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id => enterPaperLog(id, input));
+  return changing(trialId, id => enterPaperLog(id, input), 'all');
 }
 
 export async function changeCareSettingsAction(trialId: unknown, input: unknown) {
@@ -48,8 +52,10 @@ export async function dateStageAction(trialId: unknown, input: unknown) {
 }
 
 export async function tickAction(trialId: unknown, input: unknown) {
-  return changing(trialId, id =>
-    isBottleForm(input) ? tickBottle(id, input) : tickOff(id, input),
+  return changing(
+    trialId,
+    id => (isBottleForm(input) ? tickBottle(id, input) : tickOff(id, input)),
+    'all',
   );
 }
 
@@ -57,12 +63,12 @@ export async function stateAllAsPlannedAction(trialId: unknown, input: unknown) 
   return changing(trialId, id => stateAllAsPlanned(id, input));
 }
 
-export async function lookIntoBottlesAction() {
-  return lookIntoBottles();
+export async function lookIntoBottlesAction(): Promise<Result<DueToday, TrialTrouble>> {
+  return (await isKeeper()) ? success(await lookIntoBottles()) : failure({ kind: 'keeper-only' });
 }
 
 export async function untickAction(trialId: unknown, actId: unknown, by: unknown) {
-  return changingOne(trialId, actId, (id, act) => undoAct(id, act, writerOf(by)));
+  return changingOne(trialId, actId, (id, act) => undoAct(id, act, writerOf(by)), 'all');
 }
 
 export async function actHistoryAction(trialId: unknown) {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { askedOf } from '@/app/api/asked-of';
+import { isKeeper, KEEPER_ONLY } from '@/app/role';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { printSheet } from '@/service/files/print';
 
@@ -23,8 +24,10 @@ export function GET(request: Request, door: SheetDoor): Promise<Response> {
 }
 
 /** The same, for which the key may be looked at. */
-export function POST(request: Request, door: SheetDoor): Promise<Response> {
-  return sheetResponse(request, door, true);
+export async function POST(request: Request, door: SheetDoor): Promise<Response> {
+  return (await isKeeper())
+    ? sheetResponse(request, door, true)
+    : new Response(KEEPER_ONLY, { status: 403 });
 }
 
 async function sheetResponse(
@@ -36,8 +39,9 @@ async function sheetResponse(
   const asked = await askedOf(Params, request, params);
   if (!asked) return new Response('There is no such sheet.', { status: 404 });
   const { trialId, sheet, paper, format, key } = asked;
-  // The host as the browser wrote it: behind a name of the house, the server itself does not know it.
-  const origin = `${url.protocol}//${request.headers.get('host') ?? url.host}`;
+  // Where phones reach the garden; otherwise the host as the browser wrote it: behind a name of the house, the server itself does not know it.
+  const origin =
+    process.env.TURNSPIT_ADDRESS ?? `${url.protocol}//${request.headers.get('host') ?? url.host}`;
   const printed = await printSheet(trialId, {
     sheet,
     paper,

@@ -1,0 +1,64 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { styled } from 'styled-components';
+import { Button } from '@/ui/Button';
+import { NO_ANSWER } from '@/ui/no-answer';
+import { Acts, Page, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { resultOf, useAction } from '@/ui/use-action';
+import { TrustSteps } from './TrustSteps';
+
+interface EnterProps {
+  /** Where one wanted to go. */
+  readonly to: string;
+  readonly isIn: boolean;
+  readonly hasAuthority: boolean;
+  /** Goes on by itself where it worked. @returns what stood in the way */
+  readonly enter: (passphrase: string, to: string) => Promise<string | undefined>;
+}
+
+/** Where one comes in to a garden that is shared in the house. */
+export function Enter({ to, isIn, hasAuthority, enter }: EnterProps) {
+  const [passphrase, setPassphrase] = useState('');
+  const { trouble, isPending, run } = useAction<string>(NO_ANSWER);
+  return (
+    <Page style={{ maxWidth: 640 }}>
+      <h1>{isIn ? 'You are in' : 'Come in'}</h1>
+      {isIn ? (
+        <p>
+          <Link href={to}>Go on to the garden</Link>
+        </p>
+      ) : (
+        <Form
+          onSubmit={event => {
+            event.preventDefault();
+            run(async () => resultOf(await enter(passphrase, to)));
+          }}
+        >
+          <TextField
+            label="The garden’s passphrase"
+            name="passphrase"
+            type="password"
+            value={passphrase}
+            onChange={setPassphrase}
+            trouble={trouble}
+            hint="Whoever started Turnspit chose it. Helpers have one of their own."
+          />
+          <Acts>
+            <Button type="submit" data-tone="main" isPending={isPending}>
+              Come in
+            </Button>
+          </Acts>
+          <Soft>This browser is remembered for 90 days.</Soft>
+        </Form>
+      )}
+      {hasAuthority && <TrustSteps />}
+    </Page>
+  );
+}
+
+const Form = styled.form`
+  display: grid; gap: 16px;
+`;
