@@ -141,10 +141,10 @@ export function freePort(): Promise<number> {
 }
 
 /** Starts the built application on a data file. */
-export function startServer(dataFile: string, port: number): ChildProcess {
+export function startServer(dataFile: string, port: number, host = '127.0.0.1'): ChildProcess {
   return spawn(
     process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)],
     { stdio: 'pipe', env: { ...process.env, TURNSPIT_DATA: dataFile } },
   );
 }

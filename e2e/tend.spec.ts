@@ -102,7 +102,7 @@ test('bottles stand for treatments in a blind trial until whoever mixes looks', 
   openPage,
 }) => {
   await openPage('/');
-  await expect(page.getByText('Give what is in the bottle').first()).toBeVisible();
+  await expect(page.getByText(/^Give bottle [A-Z]$/).first()).toBeVisible();
   await expect(page.getByText(/^Heronsgill feed, full strength/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Show what is in the bottles' }).click();
   await expect(page.getByText(/^Heronsgill feed, full strength/)).toBeVisible();

@@ -75,9 +75,10 @@ test('sixty entries without a connection, the page killed and reopened: sent onc
 }) => {
   test.slow();
   const trial = await walkable(page, lockedTrial, 'In flight?', 10, 3);
-  await openWalk(page, trial);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await openWalk(page, trial); // once more, so that the worker has seen the page and all it is made of
+  // Once, and by a link: no navigation that the worker could have seen.
+  await page.getByRole('link', { name: 'Walk round' }).first().click();
+  await expect(page.getByRole('group', { name: 'Keypad' })).toBeVisible();
+  await expect(page.getByText('This walk opens without a connection, too.')).toBeVisible();
   await context.setOffline(true);
   for (let i = 0; i < 31; i++) await put(page, String(100 + i));
   await expect(page.getByText('no connection: 31 kept here')).toBeVisible();
@@ -98,6 +99,38 @@ async function reopened(page: Page, context: BrowserContext, trial: string): Pro
   await openWalk(again, trial);
   return again;
 }
+
+test('a browser that can keep no page shows the walk all the same, and says so', async ({
+  page,
+  lockedTrial,
+}) => {
+  await page.addInitScript(() => {
+    Cache.prototype.put = () => Promise.reject(new DOMException('full', 'QuotaExceededError'));
+  });
+  const trial = await walkable(page, lockedTrial, 'A full store?', 2, 1);
+  await page.goto(`${trial}/walk`);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await openWalk(page, trial);
+  await put(page, '101');
+  await expect(page.getByText('all sent')).toBeVisible();
+});
+
+test('a value of a wrong day is refused by name, and put right instead of given up', async ({
+  page,
+  lockedTrial,
+}) => {
+  const trial = await walkable(page, lockedTrial, 'A wrong clock?', 2, 1);
+  const today = new Date();
+  await page.clock.setFixedTime(new Date(today.getTime() + 5 * 86_400_000));
+  await openWalk(page, trial);
+  await put(page, '101');
+  const refused = page.getByRole('alert', { name: 'Not taken' });
+  await expect(refused).toContainText('is still to come');
+  await refused.getByLabel('The day it was read').fill(today.toISOString().slice(0, 10));
+  await refused.getByRole('button', { name: 'Send it so' }).click();
+  await expect(refused).toHaveCount(0);
+  await expect(page.getByText('all sent')).toBeVisible();
+});
 
 test('two devices at one pot: the second sees what stands there, and chooses', async ({
   page,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { readJson } from './read-body';
 
 interface Asked {
   readonly id: string;
@@ -9,7 +10,7 @@ interface Asked {
 /**
  * What was sent to a door of a trial. JSON only, which no other site's form can send.
  *
- * @param largest characters that are read at most
+ * @param largest bytes that are read at most
  * @returns the trial's id and what was sent, undefined where it is no JSON; or what to answer instead
  */
 export async function readJsonBody(
@@ -20,15 +21,7 @@ export async function readJsonBody(
   const id = z.uuid().safeParse((await params).trialId);
   if (!id.success || !request.headers.get('content-type')?.startsWith('application/json'))
     return { refusal: new Response(null, { status: 400 }) };
-  const text = await request.text();
-  if (text.length > largest) return { refusal: new Response(null, { status: 413 }) };
-  return { id: id.data, body: parsed(text) };
-}
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
-  }
+  const body = await readJson(request, largest);
+  if (!body) return { refusal: new Response(null, { status: 413 }) };
+  return { id: id.data, body: body.value };
 }

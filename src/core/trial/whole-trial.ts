@@ -1,13 +1,18 @@
 import { failure, type Result, success } from '@/core/result';
+import { daysBetween } from '@/core/time/garden-day';
 import { TrialData } from '@/core/trial/model/trial-data';
+import { beyondLimits } from '@/core/trial/plain-limits';
 
 /** Why a file holds no trial that could be taken in. */
 export type WholeTrialTrouble =
   | { readonly kind: 'no-trial'; readonly where: string; readonly finding: string }
+  | { readonly kind: 'too-large'; readonly finding: string }
   | { readonly kind: 'does-not-hang-together'; readonly finding: string };
 
-/** Reads a whole trial from a file: its shape by the schema, then whether everything it points at is in it. */
+/** Reads a whole trial from a file: its size, its shape by the schema, then whether everything it points at is in it. */
 export function readWholeTrial(input: unknown): Result<TrialData, WholeTrialTrouble> {
+  const large = tooMany(input) ?? beyondLimits(input);
+  if (large !== undefined) return failure({ kind: 'too-large', finding: large });
   const parsed = TrialData.safeParse(input);
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
@@ -23,8 +28,44 @@ export function readWholeTrial(input: unknown): Result<TrialData, WholeTrialTrou
     : failure({ kind: 'does-not-hang-together', finding });
 }
 
+/** The most of each list. A season of a hundred pots read daily by parts stays well below. */
+const MOST: Readonly<Record<string, number>> = {
+  factors: 8,
+  treatments: 100,
+  measures: 200,
+  places: 5000,
+  blocks: 1000,
+  units: 2000,
+  picks: 100_000,
+  readings: 200_000,
+  incidents: 10_000,
+  products: 500,
+  predictions: 1000,
+  amendments: 5000,
+  regrets: 1000,
+};
+const MOST_ACTS = 50_000;
+const DEEPEST_PLACE = 10;
+const LONGEST_DAYS = 1100;
+
+function tooMany(input: unknown): string | undefined {
+  if (typeof input !== 'object' || input === null) return undefined;
+  const lists: Readonly<Record<string, unknown>> = { ...input };
+  const many = Object.entries(MOST).find(([name, most]) => lengthOf(lists[name]) > most);
+  if (many) return `it has ${lengthOf(lists[many[0]])} ${many[0]}, at most ${many[1]} are taken`;
+  const acts = lengthOf(Object(lists.care).acts);
+  return acts > MOST_ACTS
+    ? `it has ${acts} steps of care, at most ${MOST_ACTS} are taken`
+    : undefined;
+}
+
+function lengthOf(list: unknown): number {
+  return Array.isArray(list) ? list.length : 0;
+}
+
 /** A sentence for whoever brought the file. */
 export function wholeTrialSentence(trouble: WholeTrialTrouble): string {
+  if (trouble.kind === 'too-large') return `The file is not taken: ${trouble.finding}.`;
   if (trouble.kind === 'does-not-hang-together')
     return `The file does not hang together: ${trouble.finding}.`;
   return trouble.where === ''
@@ -124,6 +165,24 @@ const LOOSE_ENDS: readonly LooseEnd[] = [
         before.add(id);
         return isLoose;
       });
+    },
+  },
+  {
+    finding: `a place stands on more than ${DEEPEST_PLACE} others`,
+    isSo: ({ places }) => {
+      const depths = new Map<string, number>();
+      return places.some(({ id, parentId }) => {
+        const depth = 1 + (parentId === null ? 0 : (depths.get(parentId) ?? 0));
+        depths.set(id, depth);
+        return depth > DEEPEST_PLACE;
+      });
+    },
+  },
+  {
+    finding: 'it ends before it begins, or lasts more than three years',
+    isSo: ({ trial }) => {
+      const days = daysBetween(trial.startsOn, trial.endsOn);
+      return days < 0 || days > LONGEST_DAYS;
     },
   },
   {

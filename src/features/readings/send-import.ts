@@ -70,11 +70,25 @@ async function sent(
     const lines = (rest + value).split('\n');
     rest = lines.pop() ?? '';
     for (const line of lines) {
-      const said: Line = JSON.parse(line);
+      const said = lineOf(line);
       if ('done' in said) onProgress(said.done / said.of);
       else return said.result.ok ? said.result.value : { says: sentencesOf(said.result.trouble) };
     }
   }
+}
+
+/** @throws where it is no line of our own door; then the answer counts as lost */
+function lineOf(line: string): Line {
+  const said: unknown = JSON.parse(line);
+  if (isLine(said)) return said;
+  throw new TypeError('a line must say how far it is, or what became of the file');
+}
+
+function isLine(said: unknown): said is Line {
+  if (typeof said !== 'object' || said === null) return false;
+  if ('done' in said) return 'of' in said && Number.isFinite(said.done) && Number.isFinite(said.of);
+  if (!('result' in said) || typeof said.result !== 'object' || said.result === null) return false;
+  return 'ok' in said.result && ('value' in said.result || 'trouble' in said.result);
 }
 
 function sentencesOf(trouble: Trouble): readonly string[] {

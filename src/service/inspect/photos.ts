@@ -20,6 +20,8 @@ import {
 
 export const LARGEST_PHOTO = 30_000_000;
 const MOST_PIXELS = 60_000_000;
+// A picture that is nothing but long costs memory by its rows.
+const LONGEST_SIDE = 12_000;
 const SIDES: Readonly<Record<PhotoSize, number>> = { large: 1600, small: 480 };
 
 const PhotoForm = z.object({
@@ -78,6 +80,10 @@ async function smallerPictures(bytes: Uint8Array): Promise<Result<Jpegs, string>
   const open = () => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
   try {
     const { width, height } = await open().metadata();
+    if (Math.max(width, height) > LONGEST_SIDE)
+      return failure(
+        `That picture is ${width} × ${height} pixels. A side may have at most ${LONGEST_SIDE}.`,
+      );
     if (width * height > MOST_PIXELS)
       return failure('That picture has more than 60 megapixels. Take it smaller.');
     const sized = async (size: PhotoSize) =>

@@ -141,6 +141,23 @@ test('names are left out unless they are asked for', async () => {
   }
 });
 
+test('a frozen file whose input is another shape, or asks for shuffles without end, is not let near the judge', async () => {
+  const { trial } = await weighed();
+  await closeTrial(trial.id);
+  const frozen = JSON.parse(await bodyOf(trial.id, 'frozen'));
+  for (const harm of [
+    { units: 'all of them' },
+    { units: [] },
+    { units: frozen.input.units.map(() => ({})) },
+    { shuffles: 1e9 },
+    { margin: 7 },
+  ])
+    expect(checkFrozen({ ...frozen, input: { ...frozen.input, ...harm } })).toMatchObject({
+      ok: true,
+      value: { isSameJudgement: false },
+    });
+});
+
 test('a frozen verdict checks out; a correction afterwards stands first in the report and changes nothing else', async () => {
   const { trial } = await weighed();
   expect(await reportFile(trial.id, 'frozen', false)).toMatchObject({

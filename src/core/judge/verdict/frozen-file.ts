@@ -19,6 +19,8 @@ export interface FrozenFile {
   readonly judgement: unknown;
 }
 
+const MOST_SHUFFLES = 1_000_000;
+
 const Frozen = z.object({
   format: z.literal('turnspit-frozen'),
   version: z.literal(1),
@@ -27,7 +29,7 @@ const Frozen = z.object({
   data: TrialData,
   look: z.object({
     measureId: z.string(),
-    shuffles: z.number().int().min(0).max(10_000_000),
+    shuffles: z.number().int().min(0).max(MOST_SHUFFLES),
     seed: z.number().int().min(0),
     priorCv: z.object({
       cv: z.number().positive(),
@@ -62,12 +64,11 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
   const now = plannedVerdict(data, planned, judgeWithoutShuffle);
   const made = plain(now.input);
   const inputDifferences = differencesOf(plain(input), knownThen(input, made), 'input');
-  const again = plain(judge(completed(input, look.priorCv) as JudgeInput));
-  const judgedDifferences = differencesOf(
-    plain(judgement),
-    knownThen(judgement, again),
-    'judgement',
-  );
+  const given = completed(input, look.priorCv);
+  const judgedDifferences =
+    isShapedLike(given, made) && given.shuffles <= MOST_SHUFFLES
+      ? judgedAgain(given, judgement)
+      : ['input: it is not shaped as what a judge is given, so it was not judged'];
   return success({
     code,
     closedAt,
@@ -75,6 +76,33 @@ export function checkFrozen(read: unknown): Result<FrozenCheck, string> {
     isSameJudgement: judgedDifferences.length === 0,
     differences: [...inputDifferences, ...judgedDifferences].slice(0, 20),
   });
+}
+
+/** What the judge says of it today, beside what was said then. */
+function judgedAgain(given: JudgeInput, judgement: unknown): readonly string[] {
+  const again = plain(judge(given));
+  return differencesOf(plain(judgement), knownThen(judgement, again), 'judgement');
+}
+
+/**
+ * Whether what a file says the judge was given has the shape of what the judge is given of the same data today: key by key, list by
+ * list. Anything else in a file is not let near the sums.
+ */
+function isShapedLike(given: unknown, made: unknown): given is JudgeInput {
+  if (made === null || given === null) return true;
+  if (typeof made === 'number') return typeof given === 'number' && Number.isFinite(given);
+  if (typeof made !== 'object') return typeof given === typeof made;
+  if (typeof given !== 'object') return false;
+  if (Array.isArray(made))
+    return (
+      Array.isArray(given) &&
+      given.length === made.length &&
+      made.every((each, i) => isShapedLike(given[i], each))
+    );
+  const found = new Map(Object.entries(given));
+  return Object.entries(made).every(
+    ([key, value]) => LATER.has(key) || (found.has(key) && isShapedLike(found.get(key), value)),
+  );
 }
 
 /** Names that the judge's input had in files of earlier versions. */

@@ -33,15 +33,23 @@ export async function sendPhoto(
     if (answer.status === 413)
       return { kind: 'refused', says: 'That file is over 30 MB. Take the picture smaller.' };
     if (answer.status !== 422) return { kind: 'no-connection' };
-    const trouble: TrialTrouble = await answer.json();
-    return {
-      kind: 'refused',
-      says:
-        trouble.kind === 'invalid'
-          ? (Object.values(trouble.fields)[0] ?? 'It can’t be kept.')
-          : trialSentence(trouble),
-    };
+    return { kind: 'refused', says: saysOf(await answer.json()) };
   } catch {
     return { kind: 'no-connection' };
   }
+}
+
+/** Why a picture was refused. What is no trouble of our own door has no sentence of its own. */
+function saysOf(trouble: unknown): string {
+  const unknown = 'It can’t be kept.';
+  if (!isTrouble(trouble)) return unknown;
+  return trouble.kind === 'invalid'
+    ? (Object.values(trouble.fields)[0] ?? unknown)
+    : trialSentence(trouble);
+}
+
+function isTrouble(trouble: unknown): trouble is TrialTrouble {
+  if (typeof trouble !== 'object' || trouble === null || !('kind' in trouble)) return false;
+  if (trouble.kind !== 'invalid') return typeof trouble.kind === 'string';
+  return 'fields' in trouble && typeof trouble.fields === 'object' && trouble.fields !== null;
 }

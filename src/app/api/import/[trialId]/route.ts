@@ -3,7 +3,7 @@ import { readJsonBody } from '@/app/api/json-body';
 import { isKeeper, KEEPER_ONLY } from '@/app/role';
 import { importReadings } from '@/service/weigh/import-readings';
 
-const LARGEST = 45_000_000;
+const LARGEST = 25_000_000;
 
 /** Takes a table of readings; answers line by line in JSON: how far it is, and at last what became of it. */
 export async function POST(

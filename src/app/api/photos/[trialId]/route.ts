@@ -1,5 +1,6 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
+import { readBody } from '@/app/api/read-body';
 import { keepPhoto, LARGEST_PHOTO } from '@/service/inspect/photos';
 
 const Id = z.uuid();
@@ -12,12 +13,12 @@ export async function POST(
   const id = Id.safeParse((await params).trialId);
   if (!id.success || request.headers.get('content-type') !== 'application/octet-stream')
     return new Response(null, { status: 400 });
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_PHOTO)
-    return new Response(null, { status: 413 });
+  const bytes = await readBody(request, LARGEST_PHOTO);
+  if (!bytes) return new Response(null, { status: 413 });
   const kept = await keepPhoto(
     id.data,
     Object.fromEntries(new URL(request.url).searchParams),
-    new Uint8Array(await request.arrayBuffer()),
+    bytes,
   );
   if (!kept.ok) return Response.json(kept.trouble, { status: 422 });
   revalidatePath('/', 'layout');
