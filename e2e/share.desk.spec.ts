@@ -109,7 +109,7 @@ async function comeIn(page: Page, passphrase: string): Promise<void> {
 
 test('without the passphrase no byte of the garden leaves, by any door, and a wrong one is told so', async () => {
   const doors = ['/', '/trials', '/garden', '/shelf', '/weather', '/api/trials', '/api/verdict/x'];
-  const disguises = [
+  const disguises: readonly Readonly<Record<string, string>>[] = [
     {},
     { accept: 'text/html' },
     { host: 'localhost' },
@@ -120,7 +120,7 @@ test('without the passphrase no byte of the garden leaves, by any door, and a wr
   ];
   for (const door of doors)
     for (const headers of disguises) {
-      const { status, body } = await fetched(door, { ...headers });
+      const { status, body } = await fetched(door, headers);
       expect([door, status === 307 || status === 401 || status === 403]).toEqual([door, true]);
       expect(body).not.toMatch(/Cinder|strawberr|Heronsgill/i);
     }

@@ -104,13 +104,14 @@ test('a browser that can keep no page shows the walk all the same, and says so',
   page,
   lockedTrial,
 }) => {
-  await page.addInitScript(() => {
-    Cache.prototype.put = () => Promise.reject(new DOMException('full', 'QuotaExceededError'));
-  });
   const trial = await walkable(page, lockedTrial, 'A full store?', 2, 1);
-  await page.goto(`${trial}/walk`);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  const browser = await page.context().newCDPSession(page);
+  const { origin } = new URL(page.url());
+  await browser.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 200_000 });
   await openWalk(page, trial);
+  await expect(page.getByText(/^This browser could not keep the walk/)).toBeVisible();
+  await page.reload();
+  await page.waitForSelector('html[data-ready]');
   await put(page, '101');
   await expect(page.getByText('all sent')).toBeVisible();
 });
