@@ -12,6 +12,8 @@ interface Sent {
   readonly answered: string[];
   readonly statuses: Map<number, number>;
   slowest: number;
+  /** Connections that broke and were tried again. */
+  broken: number;
 }
 
 async function writeUntil(
@@ -35,11 +37,7 @@ async function writeUntil(
       supersedes: null,
     };
     const began = Date.now();
-    const answer = await fetch(`${url}/api/readings/${garden.trialId}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify([entry]),
-    });
+    const answer = await post(`${url}/api/readings/${garden.trialId}`, [entry], sent);
     sent.slowest = Math.max(sent.slowest, Date.now() - began);
     sent.statuses.set(answer.status, (sent.statuses.get(answer.status) ?? 0) + 1);
     const [said] = answer.ok ? await answer.json() : [undefined];
@@ -47,8 +45,23 @@ async function writeUntil(
   }
 }
 
+/** Sends until there is an answer, as a walk does: a connection may break, and the same id sent twice is one entry. */
+async function post(url: string, entries: readonly unknown[], sent: Sent): Promise<Response> {
+  for (;;) {
+    try {
+      return await fetch(url, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(entries),
+      });
+    } catch {
+      sent.broken += 1;
+    }
+  }
+}
+
 async function allWrite(url: string, garden: TortureGarden, forMs: number): Promise<Sent> {
-  const sent: Sent = { answered: [], statuses: new Map(), slowest: 0 };
+  const sent: Sent = { answered: [], statuses: new Map(), slowest: 0, broken: 0 };
   const until = Date.now() + forMs;
   await Promise.all(Array.from({ length: WRITERS }, () => writeUntil(url, garden, until, sent)));
   return sent;
@@ -63,6 +76,7 @@ function lostOf({ answered }: Sent, { file }: TortureGarden): number {
 
 function tellOf(what: string, sent: Sent, garden: TortureGarden): void {
   tell(`${what}: answered`, sent.answered.length);
+  tell('connections that broke, sent again', sent.broken);
   tell('by status', [...sent.statuses].map(([status, times]) => `${status}: ${times}`).join(', '));
   tell('lost; slowest answer', `${lostOf(sent, garden)}; ${(sent.slowest / 1000).toFixed(1)} s`);
 }

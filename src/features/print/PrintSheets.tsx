@@ -6,7 +6,7 @@ import { pluralOf } from '@/core/words/plural';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import type { FieldOf } from '@/ui/form-fields';
-import { Soft } from '@/ui/Page';
+import { Mind, Soft } from '@/ui/Page';
 import { useForm } from '@/ui/use-form';
 
 interface PrintSheetsProps {
@@ -17,6 +17,8 @@ interface PrintSheetsProps {
   readonly paper: 'a4' | 'letter';
   readonly unitWord: string;
   readonly layOutHref: string;
+  /** Where phones reach the garden; null: nowhere but on this computer. */
+  readonly sharedAt: string | null;
 }
 
 interface PrintSheetsValues {
@@ -36,6 +38,7 @@ export function PrintSheets({
   paper: usual,
   unitWord,
   layOutHref,
+  sharedAt,
 }: PrintSheetsProps) {
   const { form, field } = useForm<PrintSheetsValues>({ paper: usual, format: '3x8', key: 'blind' });
   const { paper, format, key } = form;
@@ -67,24 +70,39 @@ export function PrintSheets({
   return (
     <Sheets>
       <PaperFields field={field} isKeyShut={isKeyShut} />
-      <ul>
-        {sheets.map(({ sheet, name, says }) => (
-          <li key={sheet}>
-            {key === 'open' && isKeyShut && KEY_SHEETS.has(sheet) ? (
-              // A look at the key goes into the log: that is a deed, no mere address.
-              <form action={href(sheet)} method="post" target="_blank" rel="noopener">
-                <Button type="submit">{name} (PDF)</Button>
-              </form>
-            ) : (
-              <a href={href(sheet)} target="_blank" rel="noreferrer">
-                {name} (PDF)
-              </a>
-            )}
-            <Soft>{says}</Soft>
-          </li>
-        ))}
-      </ul>
+      <div>
+        <CodesLead sharedAt={sharedAt} />
+        <ul>
+          {sheets.map(({ sheet, name, says }) => (
+            <li key={sheet}>
+              {key === 'open' && isKeyShut && KEY_SHEETS.has(sheet) ? (
+                // A look at the key goes into the log: that is a deed, no mere address.
+                <form action={href(sheet)} method="post" target="_blank" rel="noopener">
+                  <Button type="submit">{name} (PDF)</Button>
+                </form>
+              ) : (
+                <a href={href(sheet)} target="_blank" rel="noreferrer">
+                  {name} (PDF)
+                </a>
+              )}
+              <Soft>{says}</Soft>
+            </li>
+          ))}
+        </ul>
+      </div>
     </Sheets>
+  );
+}
+
+/** Where the square codes lead: a label is printed once, and read all season. */
+function CodesLead({ sharedAt }: Pick<PrintSheetsProps, 'sharedAt'>) {
+  return sharedAt === null ? (
+    <Mind>
+      The square codes lead to this computer alone. Start Turnspit by “npm run share” before you
+      print, and every phone in the house can open them.
+    </Mind>
+  ) : (
+    <Soft>The square codes lead to {sharedAt}.</Soft>
   );
 }
 

@@ -19,6 +19,7 @@ export default async function PrintPage(props: TrialPageProps) {
         paper={garden.system === 'us' ? 'letter' : 'a4'}
         unitWord={data.trial.unitWord}
         layOutHref={`/trials/${data.trial.id}/lay-out`}
+        sharedAt={process.env.TURNSPIT_ADDRESS ?? null}
       />
     </TrialFrame>
   );
