@@ -48,6 +48,24 @@ test('a page of another site can’t change anything', async ({ garden }) => {
   expect(answer.body).toContain('own pages only');
 });
 
+test('a form that no page here sends is refused, not broken over', async ({ garden }) => {
+  for (const path of ['/', '/garden', '/nowhere']) {
+    const answer = await ask(`${garden.url}${path}`, 'POST', {
+      'content-type': 'multipart/form-data; boundary=x',
+    });
+    expect(answer.status).toBe(415);
+  }
+});
+
+test('what another site fetches in secret is not answered; where it leads one, is', async ({
+  garden,
+}) => {
+  const from = (mode: string) =>
+    ask(`${garden.url}/trials`, 'GET', { 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': mode });
+  expect((await from('no-cors')).status).toBe(403);
+  expect((await from('navigate')).status).toBe(200);
+});
+
 test('every answer keeps out of foreign frames, keeps its type, and tells no other site where one came from', async ({
   garden,
 }) => {

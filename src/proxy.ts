@@ -28,6 +28,12 @@ export function proxy(request: NextRequest): NextResponse {
     request.headers.get('sec-fetch-mode') !== 'navigate'
   )
     return refusal('Other sites may lead here, and fetch nothing from here.');
+  // A form that was sent without a script: no page here sends one, and a broken one is an error of the framework's.
+  if (
+    request.headers.get('content-type')?.startsWith('multipart/') &&
+    !request.headers.has('next-action')
+  )
+    return refusal('No form of this garden is sent so.', 415);
   if (isShared() && !OPEN_TO_ALL.test(request.nextUrl.pathname) && !isIn(request))
     return toTheDoor(request);
   return page(request);
