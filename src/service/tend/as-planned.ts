@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bottleParts, isBottle, type SeenStep, seenDue } from '@/core/blinding/bottle-steps';
 import { type Result, success } from '@/core/result';
 import type { DueTask } from '@/core/schedule/tasks/due-today';
 import { openSteps } from '@/core/schedule/tasks/open-steps';
@@ -32,41 +33,54 @@ export function stateAllAsPlanned(
     const parsed = StatementForm.safeParse(input);
     if (!parsed.success) return invalid(what, fieldTroublesOf(parsed.error));
     const { by } = parsed.data;
-    const acts = openSteps(data, today()).flatMap(step => statedAct(step, data, by));
-    for (const act of acts) await addCareAct(db, trialId, act);
-    return { what, detail: { by, steps: acts.length }, result: success(acts.length) };
+    const open = openSteps(data, today()).filter(
+      ({ task }) => task.state === 'missed' || task.state === 'overdue',
+    );
+    // Bottle by bottle where the trial is blind: how many steps of the plan they are is not to be seen.
+    const lines = seenDue({ tasks: open, mixing: [], forbidden: [] }).steps;
+    const at = instantNow();
+    for (const line of lines)
+      for (const part of partsOf(line, data, open))
+        await addCareAct(db, trialId, { ...statedAct(part, data), takenAt: at, by });
+    return { what, detail: { by, steps: lines.length }, result: success(lines.length) };
   });
 }
 
+interface StatedPart {
+  readonly ruleId: string;
+  readonly nth: number;
+  readonly doneOn: string;
+  readonly unitIds: CareAct['unitIds'];
+}
+
+function partsOf(line: SeenStep, data: TrialData, open: readonly DueTask[]): readonly StatedPart[] {
+  if (isBottle(line))
+    return bottleParts(data, open, line, null).map(part => ({ ...part, doneOn: line.dueOn }));
+  const { ruleId, nth, dueOn, doneUnitIds } = line.task;
+  const left = line.receivers.flatMap(receiver => receiver.codes);
+  // What some had before is said of the rest.
+  const unitIds =
+    doneUnitIds === null
+      ? null
+      : data.units.filter(unit => left.includes(unit.code)).map(unit => unit.id);
+  return dueOn === null ? [] : [{ ruleId, nth, doneOn: dueOn, unitIds }];
+}
+
 function statedAct(
-  { task: { ruleId, nth, dueOn, state, doneUnitIds }, receivers }: DueTask,
-  { care, products, units }: TrialData,
-  by: string,
-): readonly CareAct[] {
-  if ((state !== 'missed' && state !== 'overdue') || dueOn === null) return [];
-  const left = receivers.flatMap(receiver => receiver.codes);
-  const rule = care.rules.find(each => each.id === ruleId);
+  part: StatedPart,
+  { care, products }: TrialData,
+): Omit<CareAct, 'takenAt' | 'by'> {
+  const rule = care.rules.find(each => each.id === part.ruleId);
   const product = products.find(each => each.id === rule?.material?.productId);
-  return [
-    {
-      id: newId(),
-      ruleId,
-      nth,
-      doneOn: dueOn,
-      takenAt: instantNow(),
-      isSkipped: false,
-      amount: null,
-      batchId: product ? (batchOn(product, dueOn)?.id ?? null) : null,
-      // What some had before is said of the rest.
-      unitIds:
-        doneUnitIds === null
-          ? null
-          : units.filter(unit => left.includes(unit.code)).map(unit => unit.id),
-      outcome: null,
-      note: 'Given as planned, as was stated later.',
-      by,
-      supersedes: null,
-      isRemoval: false,
-    },
-  ];
+  return {
+    ...part,
+    id: newId(),
+    isSkipped: false,
+    amount: null,
+    batchId: product ? (batchOn(product, part.doneOn)?.id ?? null) : null,
+    outcome: null,
+    note: 'Given as planned, as was stated later.',
+    supersedes: null,
+    isRemoval: false,
+  };
 }
