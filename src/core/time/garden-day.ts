@@ -5,10 +5,13 @@ export const CalendarDay = z.iso.date();
 export type CalendarDay = z.infer<typeof CalendarDay>;
 
 const FIRST_YEAR = 1990;
+const LAST_YEAR = 2100;
 
-/** A day a gardener may mean: not before 1990, which is always a slip of the hand. */
+/** A day a gardener may mean: of these years, others are always a slip of the hand. */
 export const GardenDay = CalendarDay.refine(day => Number(day.slice(0, 4)) >= FIRST_YEAR, {
   error: issue => `${String(issue.input)} is long past. Write a date from ${FIRST_YEAR} on.`,
+}).refine(day => Number(day.slice(0, 4)) <= LAST_YEAR, {
+  error: issue => `${String(issue.input)} is far ahead. Write a date up to ${LAST_YEAR}.`,
 });
 
 const DAY_MS = 86_400_000;

@@ -1,5 +1,6 @@
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween } from '@/core/time/garden-day';
+import { LONGEST_DAYS } from '@/core/trial/model/limits';
 import { TrialData } from '@/core/trial/model/trial-data';
 import { beyondLimits } from '@/core/trial/plain-limits';
 
@@ -46,7 +47,6 @@ const MOST: Readonly<Record<string, number>> = {
 };
 const MOST_ACTS = 50_000;
 const DEEPEST_PLACE = 10;
-const LONGEST_DAYS = 1100;
 
 function tooMany(input: unknown): string | undefined {
   if (typeof input !== 'object' || input === null) return undefined;

@@ -133,7 +133,7 @@ function AmendmentList({ amendments }: { readonly amendments: AmendPlanProps['am
           <small>
             {fullDay(each.at.slice(0, 10))}
             {each.by ? `, ${each.by}` : ''}
-            {each.afterKeyOpened ? ', after the key was open' : ''}
+            {each.afterKeyOpened ? ', with values already in sight' : ''}
           </small>
         </li>
       ))}

@@ -1,9 +1,9 @@
 import { z } from 'zod';
+import { isDecidedLate } from '@/core/judge/units/analysis-sets';
 import { depthOfBags } from '@/core/materials/mix/depth';
 import { type Result, success } from '@/core/result';
 import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import { isKeyOpen } from '@/core/trial/key';
 import { TreatmentId } from '@/core/trial/model/ids';
 import type { Treatment } from '@/core/trial/model/treatment';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -70,7 +70,7 @@ export function nameByDepth(
         to: name,
         why: `${bags} bags of ${bagMl / 1000} l on each: ${(depthMm / 10).toFixed(1)} cm were really laid.`,
         by: '',
-        afterKeyOpened: isKeyOpen(data.trial),
+        afterKeyOpened: isDecidedLate(data),
       });
     return {
       what,

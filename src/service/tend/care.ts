@@ -1,9 +1,9 @@
 import { z } from 'zod';
+import { isDecidedLate } from '@/core/judge/units/analysis-sets';
 import { type Result, success } from '@/core/result';
 import { readCare } from '@/core/schedule/rules/care-form';
-import { CalendarDay } from '@/core/time/garden-day';
+import { GardenDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import { isKeyOpen } from '@/core/trial/key';
 import { type CarePlan, CareSettings } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -86,13 +86,13 @@ function planTrouble({ trial }: TrialData, why: unknown): TrialTrouble | undefin
 
 export async function amend(
   db: Database,
-  { trial }: TrialData,
+  data: TrialData,
   from: string,
   to: string,
   why: unknown,
 ): Promise<void> {
-  if (trial.state !== 'locked') return;
-  await addAmendment(db, trial.id, {
+  if (data.trial.state !== 'locked') return;
+  await addAmendment(db, data.trial.id, {
     id: newId(),
     at: instantNow(),
     what: 'other',
@@ -100,7 +100,7 @@ export async function amend(
     to,
     why: Why.parse(why),
     by: '',
-    afterKeyOpened: isKeyOpen(trial),
+    afterKeyOpened: isDecidedLate(data),
   });
 }
 
@@ -124,7 +124,7 @@ export function changeCareSettings(
 
 const StageForm = z.object({
   stage: z.string().trim().min(1, 'Name the stage.').max(40, 'At most 40 characters.'),
-  day: z.union([CalendarDay, z.literal('')]),
+  day: z.union([GardenDay, z.literal('')]),
 });
 
 /** Says on which day a stage came, or that it has not after all. Everything that waits for it moves. */

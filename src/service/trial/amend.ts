@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { plainNumber } from '@/core/design/question/margin-form';
+import { isDecidedLate } from '@/core/judge/units/analysis-sets';
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween, GardenDay } from '@/core/time/garden-day';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
-import { isKeyOpen } from '@/core/trial/key';
+import { LONGEST_DAYS } from '@/core/trial/model/limits';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -50,7 +51,7 @@ export function amendPlan(
       at: instantNow(),
       from: change.value.from,
       to: change.value.to,
-      afterKeyOpened: isKeyOpen(data.trial),
+      afterKeyOpened: isDecidedLate(data),
     };
     await change.value.make(db);
     await addAmendment(db, trialId, amendment);
@@ -73,6 +74,8 @@ function changeOf(
     const day = GardenDay.safeParse(to);
     if (!day.success || daysBetween(trial.startsOn, day.data) < 1)
       return failure('Write a day after the start, as 2027-05-03.');
+    if (daysBetween(trial.startsOn, day.data) > LONGEST_DAYS)
+      return failure('That is more than three years after the start.');
     return success({
       from: trial.endsOn,
       to: day.data,

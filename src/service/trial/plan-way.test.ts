@@ -139,6 +139,8 @@ test('after the lock the plan changes only on record', async () => {
   for (const [field, wrong] of [
     ['to', { to: 'lots' }],
     ['to', { what: 'end', to: '2026-04-01' }],
+    ['to', { what: 'end', to: '9999-12-31' }],
+    ['to', { what: 'end', to: '2099-12-31' }],
     ['why', { why: '' }],
   ] as const) {
     expect(await amendPlan(data.trial.id, { ...change, ...wrong })).toMatchObject({

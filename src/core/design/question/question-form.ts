@@ -8,6 +8,7 @@ import { failure, type Result, success } from '@/core/result';
 import { daysBetween } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { readTreatments } from '@/core/trial/forms/treatment-form';
+import { LONGEST_DAYS } from '@/core/trial/model/limits';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Factor, Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';
@@ -32,8 +33,6 @@ export interface Question {
   readonly treatments: readonly Treatment[];
   readonly measures: readonly Measure[];
 }
-
-const LONGEST_DAYS = 1100;
 
 /**
  * Reads a question as it came from the form. The main measure is the chosen one; what else the same picks give comes

@@ -4,7 +4,7 @@ import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
-import { CalendarDay } from '@/core/time/garden-day';
+import { GardenDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import {
   type CareMaterial,
@@ -97,7 +97,7 @@ class Reader {
   }
 
   day(field: string, written: string): string {
-    if (!CalendarDay.safeParse(written).success) this.trouble(field, 'Choose a day.');
+    if (!GardenDay.safeParse(written).success) this.trouble(field, 'Choose a day.');
     return written;
   }
 

@@ -26,7 +26,7 @@ export function VerdictNotes({
     <>
       {amendments.map(amendment => (
         <p key={amendment.id} data-differs>
-          Changed after the lock{amendment.afterKeyOpened ? ', and after the key was open' : ''}:{' '}
+          Changed after the lock{amendment.afterKeyOpened ? ', with values already in sight' : ''}:{' '}
           {amendment.from ? `${amendment.from} → ` : ''}
           {amendment.to}. {amendment.why}
         </p>
