@@ -46,9 +46,7 @@ test('a change after the lock is put on record, and stands on the verdict', asyn
   await expect(page.getByText('Worth having: 15% → 25%')).toBeVisible();
   await goToStep(page, 'Judge');
   await expect(
-    page.getByText(
-      'Changed after the lock, and after the key was open: 15% → 25%. The feed got dearer.',
-    ),
+    page.getByText('Changed after the lock: 15% → 25%. The feed got dearer.'),
   ).toBeVisible();
 });
 

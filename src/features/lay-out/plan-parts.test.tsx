@@ -354,7 +354,7 @@ test('a closed trial shows its amendments and takes none', () => {
     />,
   );
   expect(screen.getByText(/15% → 20%/)).toBeVisible();
-  expect(screen.getByText(/after the key was open/)).toBeVisible();
+  expect(screen.getByText(/with values already in sight/)).toBeVisible();
   expect(screen.queryByText('Change something, with a reason')).toBeNull();
 });
 
