@@ -33,7 +33,8 @@ async function write(): Promise<void> {
     .toBuffer();
   const taken = new Set(data.care.acts.map(act => act.nth));
   let nth = 0;
-  for (let i = 0; ; i++) {
+  // Begun somewhere else each time, so that a kill may come in the middle of any of them.
+  for (let i = Math.floor(Math.random() * 60); ; i++) {
     const [unitId = ''] = units.slice(i % units.length);
     const id = v7();
     switch (i % 6) {
@@ -66,7 +67,7 @@ async function write(): Promise<void> {
           gross: '120',
           tare: '',
           grade: 'sound',
-          cullReason: '',
+          cullReason: null,
           note: id,
           supersedes: null,
           isSecond: true,

@@ -39,18 +39,22 @@ function killed(
     });
     let said = '';
     child.stdout.on('data', piece => {
-      const isFirst = said === '';
+      const isBefore = lines(said).length < 2;
       said += String(piece);
-      // Counted from when it has begun, so that a slow start is no kill before the first write.
-      if (isFirst) setTimeout(() => child.kill('SIGKILL'), afterMs);
+      // Counted from the first answer, so that a slow start is no kill before the first write.
+      if (isBefore && lines(said).length >= 2) setTimeout(() => child.kill('SIGKILL'), afterMs);
     });
     const timer =
       args[0] === 'write' ? undefined : setTimeout(() => child.kill('SIGKILL'), afterMs);
     child.on('exit', () => {
       clearTimeout(timer);
-      done(said.split('\n').slice(0, -1));
+      done(lines(said));
     });
   });
+}
+
+function lines(said: string): readonly string[] {
+  return said.split('\n').slice(0, -1);
 }
 
 interface Count {
@@ -58,6 +62,7 @@ interface Count {
   lost: number;
   doubled: number;
   unsound: number;
+  readonly kinds: Map<string, number>;
 }
 
 const TABLES: Readonly<Record<string, string>> = {
@@ -74,6 +79,7 @@ function look(garden: TortureGarden, said: readonly string[], count: Count): voi
     const [kind = '', id = ''] = line.split(' ');
     if (kind === 'started') continue;
     count.answered += 1;
+    count.kinds.set(kind, (count.kinds.get(kind) ?? 0) + 1);
     const found = foundIn(db, garden, kind, id);
     const expected = kind === 'import' ? 20 : 1;
     if (found < expected) count.lost += 1;
@@ -109,10 +115,10 @@ function unsoundBackups(garden: TortureGarden): number {
 export async function kills(times: number): Promise<void> {
   const victim = builtVictim();
   const garden = await tortureGarden();
-  const count: Count = { answered: 0, lost: 0, doubled: 0, unsound: 0 };
+  const count: Count = { answered: 0, lost: 0, doubled: 0, unsound: 0, kinds: new Map() };
   const args = ['write', garden.trialId, garden.measureId, garden.ruleId];
   for (let i = 0; i < times; i++) {
-    const said = await killed(victim, args, garden.file, 50 + Math.random() * 450);
+    const said = await killed(victim, args, garden.file, 5 + Math.random() * 300);
     look(garden, said, count);
     // Old backups are let go, so that the disk holds them.
     const home = join(garden.folder, 'backups');
@@ -122,6 +128,7 @@ export async function kills(times: number): Promise<void> {
     }
   }
   tell(`kills in mid-write: ${times}, answered`, count.answered);
+  tell('of each kind', [...count.kinds].map(([kind, n]) => `${kind} ${n}`).join(', '));
   tell('of these lost / doubled', `${count.lost} / ${count.doubled}`);
   tell('unsound files or backups', count.unsound);
   rmSync(garden.folder, { recursive: true, force: true });

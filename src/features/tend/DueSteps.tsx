@@ -114,8 +114,8 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
           {isRest(due) && <em> for the rest</em>}
         </strong>
         <span>{isBottle(due) ? counted(due.codes.length, due.trial.unitWord) : dueWords(due)}</span>
-        {namesTrial && <small>{due.trial.question}</small>}
         <ReceiverList due={due} />
+        {namesTrial && <small>{due.trial.question}</small>}
         <details onToggle={event => setOpen(event.currentTarget.open)}>
           <summary>Otherwise</summary>
           {isOpen && <OtherwiseFields due={due} step={step} />}
@@ -270,7 +270,7 @@ const Steps = styled.ul`
   @media (pointer: coarse) { & summary { padding: 10px 0; } }
 `;
 
-const Codes = styled.small`
+const Codes = styled.span`
   font-variant-numeric: tabular-nums; overflow-wrap: anywhere;
 `;
 

@@ -135,7 +135,7 @@ async function answersIn(data: TrialData): Promise<readonly unknown[]> {
         gross: '120',
         tare: '',
         grade: 'sound',
-        cullReason: '',
+        cullReason: null,
         note: '',
         supersedes: null,
         by: '',
