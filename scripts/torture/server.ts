@@ -11,19 +11,14 @@ export interface Served {
 }
 
 export async function served(file: string, port: number): Promise<Served> {
+  const url = `http://127.0.0.1:${port}`;
+  if (await isAnswered(url)) throw new Error(`nothing may listen on port ${port} yet`);
   const server = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
     { stdio: 'ignore', env: { ...process.env, NODE_ENV: 'production', TURNSPIT_DATA: file } },
   );
-  const url = `http://127.0.0.1:${port}`;
-  while (
-    !(await fetch(url).then(
-      answer => answer.ok,
-      () => false,
-    ))
-  )
-    await new Promise(resolve => setTimeout(resolve, 100));
+  while (!(await isAnswered(url))) await pauseFor(100);
   return {
     url,
     server,
@@ -36,6 +31,13 @@ export async function served(file: string, port: number): Promise<Served> {
         server.kill('SIGTERM');
       }),
   };
+}
+
+function isAnswered(url: string): Promise<boolean> {
+  return fetch(url).then(
+    answer => answer.ok,
+    () => false,
+  );
 }
 
 /** Waits until the server has nothing left to do. */
