@@ -3,11 +3,11 @@
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { shortDay } from '@/features/frame/days';
+import { NO_ANSWER } from '@/ui/actions/no-answer';
+import { useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
-import { NO_ANSWER } from '@/ui/no-answer';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import { useAction } from '@/ui/use-action';
 
 interface BackupsProps {
   /** The newest first. */

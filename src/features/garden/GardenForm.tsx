@@ -3,6 +3,7 @@
 import { type ReactNode, useState } from 'react';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { fieldsOf } from '@/ui/form-fields';
@@ -10,7 +11,6 @@ import { Acts, Page, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useFieldAction } from '@/ui/use-field-action';
 
 interface GardenFormProps {
   readonly name: string;

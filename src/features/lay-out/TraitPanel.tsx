@@ -7,10 +7,10 @@ import type { traitLines } from '@/core/trial/forms/trait-form';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
+import type { Action } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import type { Action } from '@/ui/use-action';
 import { useForm } from '@/ui/use-form';
 
 interface TraitPanelProps {

@@ -3,11 +3,11 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { NO_ANSWER } from '@/ui/actions/no-answer';
+import { resultOf, useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
-import { NO_ANSWER } from '@/ui/no-answer';
 import { Acts, Page, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { resultOf, useAction } from '@/ui/use-action';
 import { TrustSteps } from './TrustSteps';
 
 interface EnterProps {

@@ -1,11 +1,11 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { NO_ANSWER } from '@/ui/actions/no-answer';
+import { useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
-import { NO_ANSWER } from '@/ui/no-answer';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import { useAction } from '@/ui/use-action';
 import { TrustSteps } from './TrustSteps';
 
 interface SharedWithProps {

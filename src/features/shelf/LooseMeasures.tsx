@@ -3,13 +3,13 @@ import { styled } from 'styled-components';
 import { amountWords } from '@/core/materials/amount-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { LooseMeasure } from '@/core/trial/model/product';
+import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useFieldAction } from '@/ui/use-field-action';
 import { useForm } from '@/ui/use-form';
 
 interface LooseMeasuresProps {

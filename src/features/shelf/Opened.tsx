@@ -3,13 +3,13 @@ import { styled } from 'styled-components';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { isPastKeeping, type Product } from '@/core/trial/model/product';
 import { shortDay } from '@/features/frame/days';
+import { useFieldAction } from '@/ui/actions/use-field-action';
+import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useFieldAction } from '@/ui/use-field-action';
 import { useForm } from '@/ui/use-form';
-import { usePressId } from '@/ui/use-press-id';
 
 interface OpenedProps {
   readonly product: Product;

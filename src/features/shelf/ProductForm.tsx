@@ -6,11 +6,11 @@ import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { LooseMeasure } from '@/core/trial/model/product';
+import { useFieldAction } from '@/ui/actions/use-field-action';
+import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import { useFieldAction } from '@/ui/use-field-action';
-import { usePressId } from '@/ui/use-press-id';
 import { Cautions } from './Cautions';
 import { DoseSheet } from './DoseSheet';
 import { LabelLines } from './LabelLines';

@@ -11,10 +11,10 @@ import {
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Product } from '@/core/trial/model/product';
 import { shortDay } from '@/features/frame/days';
+import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
-import { useFieldAction } from '@/ui/use-field-action';
 
 interface StepUpProps {
   readonly product: Product;

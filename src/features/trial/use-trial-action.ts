@@ -2,7 +2,7 @@
 
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { type Action, useAction } from '@/ui/use-action';
+import { type Action, useAction } from '@/ui/actions/use-action';
 
 const NO_TROUBLES: FieldTroubles = {};
 const LOST: TrialTrouble = { kind: 'no-answer' };

@@ -16,13 +16,13 @@ import {
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { shortDay } from '@/features/frame/days';
 import { readNumber } from '@/features/shelf/sums/read-amount';
+import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useFieldAction } from '@/ui/use-field-action';
 import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 

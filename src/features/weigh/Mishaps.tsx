@@ -18,11 +18,11 @@ import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { EntryHistory } from '@/features/trial/EntryHistory';
 import { useTrialAction } from '@/features/trial/use-trial-action';
+import type { Action } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import type { Action } from '@/ui/use-action';
 import { useForm } from '@/ui/use-form';
 import { DECISION_WORDS, type MishapView } from './mishap-view';
 

@@ -8,7 +8,7 @@ import type { Pick } from '@/core/trial/model/pick';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { writerName } from '@/features/frame/writer-name';
-import { answerOf } from '@/ui/use-action';
+import { answerOf } from '@/ui/actions/use-action';
 import { useDraft } from '@/ui/use-draft';
 import { useUndoKey } from '@/ui/use-undo-key';
 import { EMPTY_PICK, GREEN_PICK, pickWords, type RoundDraft, readRoundDraft } from './pick-draft';

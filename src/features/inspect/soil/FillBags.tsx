@@ -7,11 +7,11 @@ import { counted } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
+import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { usePressId } from '@/ui/use-press-id';
 
 export function FillBags({
   codes,
