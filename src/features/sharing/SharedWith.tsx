@@ -44,7 +44,12 @@ export function SharedWith({ isKeeper, hasAuthority, leave, leaveEverywhere }: S
       <Soft>
         To set other passphrases: stop Turnspit and run “npm run share -- --new-passphrase”.
       </Soft>
-      {hasAuthority && <TrustSteps />}
+      {hasAuthority && (
+        <details>
+          <summary>How a phone walks without a connection</summary>
+          <TrustSteps />
+        </details>
+      )}
     </Box>
   );
 }
@@ -52,4 +57,5 @@ export function SharedWith({ isKeeper, hasAuthority, leave, leaveEverywhere }: S
 const Box = styled.section`
   display: grid; gap: 12px; border-top: 1px solid var(--rule); padding-top: 20px; margin-top: 12px;
   & h2, & p { margin: 0; }
+  & summary { cursor: pointer; width: fit-content; padding: 10px 0; font-weight: 600; }
 `;
