@@ -112,6 +112,15 @@ function unsoundBackups(garden: TortureGarden): number {
     .filter(name => !checkDataFile(join(home, name, 'turnspit.sqlite')).ok).length;
 }
 
+const TOLD_EVERY = 50;
+
+function tellCount(times: number, count: Count): void {
+  tell(`kills in mid-write: ${times}, answered`, count.answered);
+  tell('of each kind', [...count.kinds].map(([kind, n]) => `${kind} ${n}`).join(', '));
+  tell('of these lost / doubled', `${count.lost} / ${count.doubled}`);
+  tell('unsound files or backups', count.unsound);
+}
+
 export async function kills(times: number): Promise<void> {
   const victim = builtVictim();
   const garden = await tortureGarden();
@@ -120,6 +129,7 @@ export async function kills(times: number): Promise<void> {
   for (let i = 0; i < times; i++) {
     const said = await killed(victim, args, garden.file, 5 + Math.random() * 300);
     look(garden, said, count);
+    if ((i + 1) % TOLD_EVERY === 0 && i + 1 < times) tellCount(i + 1, count);
     // Old backups are let go, so that the disk holds them.
     const home = join(garden.folder, 'backups');
     if (existsSync(home)) {
@@ -127,10 +137,7 @@ export async function kills(times: number): Promise<void> {
       rmSync(home, { recursive: true });
     }
   }
-  tell(`kills in mid-write: ${times}, answered`, count.answered);
-  tell('of each kind', [...count.kinds].map(([kind, n]) => `${kind} ${n}`).join(', '));
-  tell('of these lost / doubled', `${count.lost} / ${count.doubled}`);
-  tell('unsound files or backups', count.unsound);
+  tellCount(times, count);
   rmSync(garden.folder, { recursive: true, force: true });
 }
 
