@@ -1,6 +1,6 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { createHash, X509Certificate } from 'node:crypto';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { get } from 'node:https';
 import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -84,16 +84,41 @@ function fetched(path: string, headers: Readonly<Record<string, string>> = {}): 
   });
 }
 
+/**
+ * A browser's own store with the garden's authority in it, put there by certutil as a phone's settings would.
+ *
+ * @returns the home that the browser finds it in; undefined where this machine has no certutil (Debian's libnss3-tools)
+ */
+function trustingHome(authority: string): string | undefined {
+  const home = mkdtempSync(join(tmpdir(), 'turnspit-home-'));
+  const store = join(home, '.pki', 'nssdb');
+  mkdirSync(store, { recursive: true });
+  writeFileSync(join(home, 'garden.crt'), authority);
+  const certutil = (...args: readonly string[]): boolean =>
+    spawnSync('certutil', ['-d', `sql:${store}`, ...args]).status === 0;
+  const isKept =
+    certutil('-N', '--empty-password') &&
+    certutil('-A', '-t', 'C,,', '-n', 'garden', '-i', join(home, 'garden.crt'));
+  return isKept ? home : undefined;
+}
+
 /** A phone that was told to trust the garden's authority, as its settings do it. */
 async function phone(): Promise<Page> {
-  const authority = new X509Certificate((await fetched('/authority')).body);
+  const { body } = await fetched('/authority');
+  const home = trustingHome(body);
+  const authority = new X509Certificate(body);
   const key = authority.publicKey.export({ type: 'spki', format: 'der' });
   const trusted = createHash('sha256').update(key).digest('base64');
   const context = await chromium.launchPersistentContext(
     mkdtempSync(join(tmpdir(), 'turnspit-phone-')),
     {
       executablePath: chromiumPath(),
-      args: ['--no-sandbox', '--disable-gpu', `--ignore-certificate-errors-spki-list=${trusted}`],
+      ...(home === undefined ? {} : { env: { ...process.env, HOME: home } }),
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        ...(home === undefined ? [`--ignore-certificate-errors-spki-list=${trusted}`] : []),
+      ],
       viewport: { width: 390, height: 844 },
       reducedMotion: 'reduce',
     },
