@@ -17,15 +17,15 @@ test('blocks are dealt, dealt again with another seed, and locked; the form says
   await page.getByLabel('A pot is across').fill('12"');
   await page.getByText('everyone', { exact: true }).click();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
-  await expect(page.getByText(/Dealt once, seed \d+/)).toBeVisible();
-  const seed = await page.getByText(/seed \d+/).textContent();
+  await expect(page.getByText(/Dealt once, /)).toBeVisible();
+  const seed = await page.getByText(/Seed \d+/).textContent();
   const units = await benchUnits(page);
   expect(units).toHaveLength(8);
   for (let block = 0; block < 4; block++)
     expect(new Set(units.slice(2 * block, 2 * block + 2).map(unit => unit.treatment)).size).toBe(2);
   await page.getByRole('button', { name: 'Deal again' }).click();
   await expect(page.getByText(/Dealt 2 times/)).toBeVisible();
-  expect(await page.getByText(/seed \d+/).textContent()).not.toBe(seed);
+  expect(await page.getByText(/Seed \d+/).textContent()).not.toBe(seed);
   await page.getByRole('button', { name: 'Lock the plan' }).click();
   await expect(
     page.getByText('4 pots of each treatment, dealt within 4 shelves, open to see.'),

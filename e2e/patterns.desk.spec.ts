@@ -17,7 +17,7 @@ for (const pattern of QUESTION_PATTERNS) {
     await page.waitForURL(/lay-out$/);
     await page.getByText('everyone', { exact: true }).click();
     await page.getByRole('button', { name: 'Deal', exact: true }).click();
-    await expect(page.getByText(/Dealt once, seed \d+/)).toBeVisible();
+    await expect(page.getByText(/Dealt once, /)).toBeVisible();
     const units = await benchUnits(page);
     expect(units.length).toBeGreaterThanOrEqual(9);
     expect(new Set(units.map(unit => unit.code)).size).toBe(units.length);
