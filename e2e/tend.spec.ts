@@ -16,7 +16,7 @@ test('from a new product to a ticked-off feed and the ledger', async ({
   await expect(page.getByText('60-30-20 makes 110%')).toBeVisible();
   await expect(page.getByText(/“3 to 1” can mean/)).toBeVisible();
   await page.getByLabel('The three numbers').fill('12-4-8');
-  await page.getByLabel('g in a millilitre').fill('1.1');
+  await page.getByLabel('Density, g per ml').fill('1.1');
   await page.getByLabel('Rates on its label').fill('20 ml in 4.5 l');
   await expect(page.getByText('× 0.4364 =')).toBeVisible();
   await page.getByLabel('Water to each').fill('0.5 l');

@@ -202,6 +202,26 @@ describe('the shed’s arithmetic', () => {
       { productG: expect.closeTo(4.949, 3) },
     ],
     [
+      ['dose', '--label', '1 lb N per 1000 sq ft', '--grade', '10-5-5', '--area', '50 sq ft'],
+      { productG: expect.closeTo(226.796, 3) },
+    ],
+    [
+      ['dose', '--label', '20 ml in 4 l for 3 plants', '--plants', '3'],
+      { productMl: expect.closeTo(20, 9) },
+    ],
+    [
+      ['dose', '--label', '3 tbsp per 12 in pot', '--pot', '12 in'],
+      { productMl: expect.closeTo(44.36, 2), system: 'us' },
+    ],
+    [
+      ['dose', '--label', '4.5 handfuls (30 g) per 20 plants', '--plants', '4'],
+      { productG: expect.closeTo(27, 9) },
+    ],
+    [
+      ['dose', '--label', '1 tbsp per gallon, weekly', '--volume', '2 l'],
+      { productMl: expect.closeTo(7.8125, 9), everyDays: 7, system: 'us' },
+    ],
+    [
       [
         'nutrients',
         '--grade',

@@ -4,16 +4,9 @@ import { measured, systemOf } from '@/cli/amount';
 import { maybeNumber } from '@/cli/number-option';
 import { option } from '@/cli/option';
 import { refuse } from '@/cli/refuse';
-import {
-  equalAmount,
-  gradeSentence,
-  gramsOf,
-  millilitresOf,
-  nutrientsIn,
-  parseGrade,
-} from '@/core/materials/label/analysis';
+import { equalAmount, gramsOf, millilitresOf, nutrientsIn } from '@/core/materials/label/analysis';
 import { ELEMENT_IN } from '@/core/materials/label/nutrient';
-import { type Analysis, AnalysisBasis } from '@/core/trial/model/analysis';
+import { analysisOf } from './grade-options';
 
 export const NUTRIENTS_HELP = `turnspit nutrients --grade 12-4-8 --amount "44 ml" [--basis oxide|element] [--density 1.0] [--per w/w|w/v] [--json]
 Grams of nitrogen, phosphorus and potassium in an amount of a product.
@@ -114,30 +107,6 @@ export function equalVerb(args: readonly string[]): void {
       ? `${JSON.stringify(amounts)}\n`
       : `${[amounts.amountMl === null ? [] : `${short(amounts.amountMl)} ml`, amounts.amountG === null ? [] : `${short(amounts.amountG)} g`].flat().join(', ')}\n`,
   );
-}
-
-function analysisOf(
-  grade: string | undefined,
-  name: string,
-  basis: string | undefined,
-  per: string | undefined,
-): Analysis {
-  const read = parseGrade(grade ?? '');
-  if (!read.ok) refuse(`${name}: ${gradeSentence(read.trouble)}`);
-  const [n, p, k] = read.value;
-  return {
-    n,
-    p,
-    k,
-    others: {},
-    basis: option(
-      AnalysisBasis,
-      basis ?? 'oxide',
-      name.replace('grade', 'basis'),
-      'oxide or element',
-    ),
-    per: option(z.enum(['w/w', 'w/v']), per ?? 'w/w', name.replace('grade', 'per'), 'w/w or w/v'),
-  };
 }
 
 function densityOf(written: string | undefined, name: string): number | null {

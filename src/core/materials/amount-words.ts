@@ -1,7 +1,13 @@
-/** An amount as one measures it out: `3.3 ml`, `120 g`, `1.5 l`, `2.4 kg`. To three figures. */
-export function amountWords(amount: number, of: 'mass' | 'volume'): string {
-  const [small, large] = of === 'mass' ? ['g', 'kg'] : ['ml', 'l'];
-  return amount >= 1000 ? `${figures(amount / 1000)} ${large}` : `${figures(amount)} ${small}`;
+import { printDoseMass, printVolume } from '@/core/quantity/print-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+
+/** An amount as one measures it out: `3.3 ml`, `120 g`, `1.5 l`; in an American garden `0.67 tsp`, `4.23 oz`, `1.5 qt`. To three figures. */
+export function amountWords(
+  amount: number,
+  of: 'mass' | 'volume',
+  system: MeasureSystem = 'uk',
+): string {
+  return of === 'mass' ? printDoseMass(amount, system) : printVolume(amount, system);
 }
 
 /** Three figures, without a tail of noughts. */

@@ -12,7 +12,7 @@ import {
 import { doseFor, shareOfLabel } from '@/core/materials/label/label-rate';
 import { judgedAfter } from '@/core/materials/label/mode-of-action';
 import { ELEMENT_IN, EPSOM_SALT } from '@/core/materials/label/nutrient';
-import { parseLabelRate } from '@/core/materials/label/parse-label-rate';
+import { parseLabelRate } from '@/core/materials/label/rate/parse-label-rate';
 import { toSow } from '@/core/materials/ledger/money';
 import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
 import { releasedShare } from '@/core/materials/ledger/release';
@@ -68,7 +68,7 @@ const base = (written: string): number => {
   return read.value.base;
 };
 const dose = (label: string, strength: number, target: Parameters<typeof doseFor>[3]): number => {
-  const rate = parseLabelRate(label, 'us');
+  const rate = parseLabelRate(label, { system: 'us' });
   if (!rate.ok) throw new Error(`${label} must be read, got ${rate.trouble.kind}`);
   return doseFor(rate.value, 'high', strength, target) ?? Number.NaN;
 };
@@ -388,7 +388,7 @@ const FEEDS: readonly Check[] = [
   ),
   ['C045 from', 'cp', MIX_FEEDS_WEEKS.from, 4, 9],
   ['C045 to', 'cp', MIX_FEEDS_WEEKS.to, 6, 9],
-  ['C046', 'cp', dose('1 part to 10', 1, { waterMl: 1000 }), 100, 9],
+  ['C046', 'cp', dose('1 part to 10', 1, { waterMl: 1100 }), 100, 9],
   ['C027 share of label', 'calc', 100 * shareOfLabel(0.5, 500, 1330), 18.8, 1],
 ];
 

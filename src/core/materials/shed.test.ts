@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { nozzleHasChanged, sprayEach, stockFor } from '@/core/materials/dose/dilution';
 import {
   calibrate,
+  fittingTool,
   MEASURING_TOOLS,
   measureOut,
   stockSolution,
@@ -53,7 +54,7 @@ describe('the three numbers', () => {
 });
 
 describe('measuring out', () => {
-  test('a tool gives whole steps, never none, and a stock solution makes any dose measurable to 5%', () => {
+  test('a tool gives whole steps, never none, and a stock makes a small dose measurable to 5%', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.005, max: 200, noNaN: true }),
@@ -64,12 +65,26 @@ describe('measuring out', () => {
           expect(out.given).toBeCloseTo(out.steps * tool.step, 9);
           expect(out.steps).toBeGreaterThanOrEqual(1);
           const stock = stockSolution(dose, units, tool);
-          expect(stock.units).toBeGreaterThanOrEqual(units);
+          if (stock === undefined) return;
+          expect(stock.leftMl).toBeGreaterThanOrEqual(-1e-6);
+          expect(stock.eachMl).toBeGreaterThanOrEqual(5);
+          expect(stock.madeUpToMl).toBeLessThanOrEqual(5000);
           expect((stock.product * stock.eachMl) / stock.madeUpToMl).toBeCloseTo(dose, 6);
           expect(measureOut(stock.product, tool).stepPercent).toBeLessThanOrEqual(5 * 1.06);
         },
       ),
     );
+  });
+  test('0.248 ml for ten pots: a 1 ml syringe does it, and a stock is made up to what a jug holds', () => {
+    const syringe = MEASURING_TOOLS.find(tool => tool.key === 'syringe-10')!;
+    expect(fittingTool(0.248, MEASURING_TOOLS)?.key).toBe('syringe-1');
+    expect(stockSolution(0.0248, 10, syringe)).toEqual({
+      product: 5,
+      madeUpToMl: 2000,
+      eachMl: expect.closeTo(9.92, 9),
+      leftMl: expect.closeTo(1900.8, 9),
+    });
+    expect(stockSolution(0.0002, 10, syringe)).toBeUndefined();
   });
   test('five weighings of a handful give its mean and its spread', () => {
     const found = calibrate([28, 35, 40, 31, 36]);

@@ -40,3 +40,43 @@ function printPounds(massG: number): string {
 function trimmed(decimal: string): string {
   return decimal.replace(/\.0$/, '');
 }
+
+/** A volume as the garden measures it out: `3.3 ml`, `1.5 l`; `0.67 tsp`, `2 tbsp`, `6 fl oz`, `1.5 gal`. To three figures. @param ml any finite volume */
+export function printVolume(ml: number, system: MeasureSystem): string {
+  const size = Math.abs(ml);
+  if (system === 'uk') return size >= 1000 ? printIn(ml, 'l') : printIn(ml, 'ml');
+  if (size < unitOfMeasure('us-tbsp').perBase) return printIn(ml, 'us-tsp');
+  if (size < unitOfMeasure('us-floz').perBase * 2) return printIn(ml, 'us-tbsp');
+  return size < unitOfMeasure('us-qt').perBase ? printIn(ml, 'us-floz') : printIn(ml, 'us-gal');
+}
+
+/** A mass to measure out, to three figures: `4.9 g`, `2.4 kg`; `0.17 oz`, `2.5 lb`. @param massG any finite mass */
+export function printDoseMass(massG: number, system: MeasureSystem): string {
+  const size = Math.abs(massG);
+  if (system === 'uk') return size >= 1000 ? printIn(massG, 'kg') : printIn(massG, 'g');
+  return size >= unitOfMeasure('lb').perBase ? printIn(massG, 'lb') : printIn(massG, 'oz');
+}
+
+/** A length: `12 mm`, `30 cm`, `2.4 m`; `12 in`, `8 ft`. To three figures. @param mm any finite length */
+export function printLength(mm: number, system: MeasureSystem): string {
+  const size = Math.abs(mm);
+  if (system === 'us') return size >= 12 * 8 * 25.4 ? printIn(mm, 'ft') : printIn(mm, 'in');
+  if (size >= 1000) return printIn(mm, 'm');
+  return size >= 100 ? printIn(mm, 'cm') : printIn(mm, 'mm');
+}
+
+/** An area: `0.07 m²`, `4 sq ft`. To three figures. @param m2 any finite area */
+export function printArea(m2: number, system: MeasureSystem): string {
+  return system === 'us'
+    ? `${threeFigures(m2 / unitOfMeasure('ft2').perBase)} sq ft`
+    : printIn(m2, 'm2');
+}
+
+function printIn(base: number, key: string): string {
+  const { perBase, names } = unitOfMeasure(key);
+  return `${threeFigures(base / perBase)} ${names[0]}`;
+}
+
+function threeFigures(value: number): string {
+  return String(Number(value.toPrecision(3)));
+}

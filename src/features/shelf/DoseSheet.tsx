@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
 import {
+  fittingTool,
   MEASURING_TOOLS,
   type MeasuringTool,
   measureOut,
@@ -115,7 +116,8 @@ function DoseWords({
   readonly tool: MeasuringTool;
 }) {
   const out = measureOut(dose, tool);
-  const stock = out.isTooCoarse ? stockSolution(dose, Math.max(1, count), tool) : null;
+  const finer = out.isTooCoarse ? fittingTool(dose, ofItsKind(tool)) : undefined;
+  const stock = out.isTooCoarse ? stockSolution(dose, Math.max(1, count), tool) : undefined;
   const held = product.analysis
     ? nutrientsIn(
         rate.of === 'mass' ? { kind: 'mass', g: dose } : { kind: 'volume', ml: dose },
@@ -134,12 +136,21 @@ function DoseWords({
           ? `A ${tool.name} is too coarse for that: its nearest is ${amountWords(out.given, rate.of)}, ${signed(out.errorPercent)}, and half a step is ${figures(out.stepPercent)}% of it.`
           : `With a ${tool.name}: ${amountWords(out.given, rate.of)}, ${Math.abs(out.errorPercent) < 0.5 ? 'just right' : signed(out.errorPercent)}, to within ${figures(out.stepPercent)}%.`}
       </p>
+      {finer && (
+        <p>
+          <b>Use a finer tool:</b> a {finer.name} measures it.
+        </p>
+      )}
       {stock && (
         <p>
-          <b>Make a stock instead:</b> {amountWords(stock.product, rate.of)} made up with water to{' '}
+          <b>{finer ? 'Or make a stock:' : 'Make a stock instead:'}</b>{' '}
+          {amountWords(stock.product, rate.of)} made up with water to{' '}
           {amountWords(stock.madeUpToMl, 'volume')}, and {amountWords(stock.eachMl, 'volume')} of
-          that to each.
+          that to each; {amountWords(stock.leftMl, 'volume')} is left over.
         </p>
+      )}
+      {out.isTooCoarse && !finer && !stock && (
+        <p>Too little to measure: make a weaker stock of it first, and take the dose from that.</p>
       )}
       {held?.ok && (
         <Soft>
@@ -150,6 +161,10 @@ function DoseWords({
       )}
     </>
   );
+}
+
+function ofItsKind({ of }: MeasuringTool): readonly MeasuringTool[] {
+  return MEASURING_TOOLS.filter(each => each.of === of);
 }
 
 /** The reverse question: so much is made up already, with so much in it. */

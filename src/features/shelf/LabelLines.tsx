@@ -2,18 +2,22 @@
 
 import { styled } from 'styled-components';
 import type { ProductDraft } from '@/core/materials/label/product-form';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ACTS_WORDS, ModeOfAction } from '@/core/trial/model/mode-of-action';
-import { FORM_WORDS, Hazard, ProductForm } from '@/core/trial/model/product';
+import { FORM_WORDS, Hazard, type LooseMeasure, ProductForm } from '@/core/trial/model/product';
 import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Ticks } from '@/ui/Ticks';
+import { RateLines } from './RateLines';
 
 interface LabelLinesProps {
   readonly form: ProductDraft;
   readonly change: (changes: Partial<ProductDraft>) => void;
   readonly troubles: FieldTroubles;
+  readonly system: MeasureSystem;
+  readonly looseMeasures: readonly LooseMeasure[];
 }
 
 const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
@@ -53,7 +57,7 @@ export function LabelLines(props: LabelLinesProps) {
       <Limits {...props} />
       <div data-pair>
         <Select
-          label="It acts"
+          label="How it works"
           name="acts"
           value={form.acts ?? ''}
           onChange={acts => change({ acts })}
@@ -69,7 +73,7 @@ export function LabelLines(props: LabelLinesProps) {
         </label>
       </div>
       <Ticks
-        legend="It is, or holds"
+        legend="Tick what it is or contains"
         options={HAZARDS}
         chosen={form.hazards ?? []}
         onChange={hazards => change({ hazards: [...hazards] })}
@@ -146,15 +150,20 @@ function PackAndRates(props: LabelLinesProps) {
       <div data-three>
         <Line {...props} of="packSize" label="A pack holds" placeholder="1 l" />
         <Line {...props} of="packPrice" label="and costs" isNumber />
-        <Line {...props} of="density" label="g in a millilitre" isNumber hint="Weigh 100 ml." />
+        <Line {...props} of="density" label="Density, g per ml" isNumber hint="Weigh 100 ml." />
       </div>
       <Line
         {...props}
         of="rates"
         label="Rates on its label, a line each"
         isLong
-        placeholder={'20 ml in 4.5 l\n70 g per square metre'}
+        placeholder={
+          props.system === 'us'
+            ? '1 tbsp per gallon, weekly\n2 lb per 100 sq ft'
+            : '20 ml in 4.5 l, weekly\n70 g per square metre'
+        }
       />
+      <RateLines {...props} />
     </>
   );
 }
@@ -163,19 +172,19 @@ function Limits(props: LabelLinesProps) {
   return (
     <>
       <div data-three>
-        <Line {...props} of="waitingDays" label="Days before harvest" isNumber />
-        <Line {...props} of="reentryHours" label="Hours off the bed" isNumber />
-        <Line {...props} of="mostApplications" label="At most so often" isNumber />
+        <Line {...props} of="waitingDays" label="Days to wait before harvest" isNumber />
+        <Line {...props} of="reentryHours" label="Keep out for, hours" isNumber />
+        <Line {...props} of="mostApplications" label="Most applications in a season" isNumber />
       </div>
       <div data-three>
         <Line {...props} of="activePercent" label="Active part, %" isNumber />
-        <Line {...props} of="releaseMonths" label="Feeds for, months" isNumber />
+        <Line {...props} of="releaseMonths" label="Releases over (months)" isNumber />
         <Line {...props} of="moisture" label="Water in it, %" isNumber />
       </div>
       <div data-three>
-        <Line {...props} of="keepsMonths" label="Keeps, months" isNumber />
-        <Line {...props} of="keepBelow" label="below, °C" isNumber />
-        <Line {...props} of="mixedHours" label="Once mixed, hours" isNumber />
+        <Line {...props} of="keepsMonths" label="Shelf life (months)" isNumber />
+        <Line {...props} of="keepBelow" label="Store below (°C)" isNumber />
+        <Line {...props} of="mixedHours" label="Use within (hours of mixing)" isNumber />
       </div>
     </>
   );

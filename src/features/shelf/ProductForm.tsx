@@ -57,7 +57,13 @@ export function ProductForm({
       <h1>{saved?.name ?? 'A product, as its pack prints it'}</h1>
       <TwoParts>
         <Sheet>
-          <LabelLines form={form} change={change} troubles={fields} />
+          <LabelLines
+            form={form}
+            change={change}
+            troubles={fields}
+            system={system}
+            looseMeasures={looseMeasures}
+          />
           {Object.keys(fields).length > 0 && (
             <Trouble>{fields.form ?? 'Not saved: look at the marked lines.'}</Trouble>
           )}

@@ -54,9 +54,9 @@ describe('a product', () => {
     expect(screen.getByText('1.11 ml each, 8.89 ml for 8')).toBeVisible();
     await user.selectOptions(screen.getByLabelText('Measured with'), '15 ml cap');
     expect(screen.getByText(/A 15 ml cap is too coarse for that/)).toBeVisible();
-    expect(screen.getByText('Make a stock instead:')).toBeVisible();
+    expect(screen.getByText('Use a finer tool:')).toBeVisible();
     await user.selectOptions(screen.getByLabelText('Measured with'), '1 ml syringe');
-    expect(screen.queryByText('Make a stock instead:')).toBeNull();
+    expect(screen.queryByText('Use a finer tool:')).toBeNull();
     write('Strength', 'strong');
     expect(screen.getByText('1, 1/2 or 50%')).toBeVisible();
   });

@@ -50,6 +50,18 @@ export function measureOut(amount: number, tool: MeasuringTool): MeasuredOut {
   };
 }
 
+/** The handiest of some tools that can measure an amount; undefined where none can. @param tools from fine to coarse */
+export function fittingTool(
+  amount: number,
+  tools: readonly MeasuringTool[],
+): MeasuringTool | undefined {
+  return tools.find(
+    tool => tool.largest * MOST_FILLS >= amount && !measureOut(amount, tool).isTooCoarse,
+  );
+}
+
+const MOST_FILLS = 5; // a small syringe is not filled more often than that for one dose
+
 /** A way to give a dose that is too small for its tool: dissolve more of it, and give a share of that. */
 export interface StockSolution {
   /** Of product, measured with the tool. */
@@ -58,27 +70,33 @@ export interface StockSolution {
   readonly madeUpToMl: number;
   /** Of the stock to each unit. */
   readonly eachMl: number;
-  readonly units: number;
+  /** What is left over of the stock. */
+  readonly leftMl: number;
 }
 
-const STOCK_EACH_ML = 50; // easily measured in a jug or a large syringe
+const MADE_UP_ML = [100, 200, 250, 500, 1000, 2000, 5000]; // what bottles and jugs hold
+const LEAST_EACH_ML = 5; // a share that a 10 ml syringe gives to 5%
+const LEAST_STEPS = 10; // half a step of ten is 5%
 
 /**
- * The smallest stock for at least so many units whose product a tool can measure to 5%.
+ * A stock for so many units: as little product as its tool measures to 5%, made up to the smallest usual volume of which a
+ * share can be measured to 5%. Undefined where even 5 l is too strong: then a finer tool is needed, or a stock of the stock.
  *
  * @param dose of product to one unit, in the tool's g or ml
  */
-export function stockSolution(dose: number, units: number, tool: MeasuringTool): StockSolution {
-  for (let count = Math.max(1, units); ; count++) {
-    const { given, errorPercent, stepPercent } = measureOut(dose * count, tool);
-    if (Math.abs(errorPercent) <= 5 && stepPercent <= 5)
-      return {
-        product: given,
-        madeUpToMl: count * STOCK_EACH_ML,
-        eachMl: STOCK_EACH_ML * ((dose * count) / given),
-        units: count,
-      };
+export function stockSolution(
+  dose: number,
+  units: number,
+  tool: MeasuringTool,
+): StockSolution | undefined {
+  const steps = Math.max(LEAST_STEPS, Math.ceil((dose * units) / tool.step - 1e-9));
+  const product = steps * tool.step;
+  for (const madeUpToMl of MADE_UP_ML) {
+    const eachMl = (madeUpToMl * dose) / product;
+    if (eachMl >= LEAST_EACH_ML && (tool.of === 'mass' || madeUpToMl >= 2 * product))
+      return { product, madeUpToMl, eachMl, leftMl: madeUpToMl - eachMl * units };
   }
+  return undefined;
 }
 
 /** A cap, handful or squirt, weighed a few times. */

@@ -17,6 +17,8 @@ export interface DoseTarget {
   readonly areaM2?: number | undefined;
   readonly mixMl?: number | undefined;
   readonly rowMm?: number | undefined;
+  /** Whole rows, where a label gives an amount for a row of any length. */
+  readonly rows?: number | undefined;
 }
 
 /**
@@ -37,20 +39,22 @@ export function doseFor(
 
 function timesPer(
   per: RatePer,
-  { waterMl, plants, areaM2, mixMl, rowMm }: DoseTarget,
+  { waterMl, plants, areaM2, mixMl, rowMm, rows }: DoseTarget,
 ): number | undefined {
   switch (per.kind) {
     case 'water':
-      return waterMl === undefined ? undefined : waterMl / per.ml;
+      if (waterMl !== undefined) return waterMl / per.ml;
+      return per.plants === undefined ? undefined : (plants ?? 1) / per.plants;
     case 'plant':
       return plants ?? 1;
     case 'container':
-      return 1;
+      return per.m2 === undefined ? 1 : areaM2 === undefined ? undefined : areaM2 / per.m2;
     case 'area':
       return areaM2 === undefined ? undefined : areaM2 / per.m2;
     case 'mix':
       return mixMl === undefined ? undefined : mixMl / per.ml;
     case 'row':
+      if (per.mm === null) return rows ?? 1;
       return rowMm === undefined ? undefined : rowMm / per.mm;
   }
 }

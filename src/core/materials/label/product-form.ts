@@ -10,8 +10,10 @@ import { ModeOfAction } from '@/core/trial/model/mode-of-action';
 import { NUTRIENT_WORDS, Nutrient, type NutrientAmounts } from '@/core/trial/model/nutrient';
 import { Hazard, type LooseMeasure, Product, ProductForm } from '@/core/trial/model/product';
 import { gradeSentence, parseGrade } from './analysis';
-import { parseLabelRate, rateSentence } from './parse-label-rate';
 import { numberIn, readNumbers } from './product-numbers';
+import type { RateContext } from './rate/parse-label-rate';
+import { type RateLine, readLines } from './rate/rate-lines';
+import { rateSentence } from './rate/rate-trouble';
 
 const text = (most: number) => z.string().max(most, 'That is too long.').default('');
 
@@ -92,8 +94,8 @@ export function readProduct(
   const draft = parsed.data;
   const analysis = readAnalysis(draft);
   const pack = readPack(draft, system);
-  const rates = readRates(draft.rates, system, carried.looseMeasures);
   const numbers = readNumbers(draft);
+  const rates = readRates(draft.rates, contextOf(draft, system, carried.looseMeasures));
   const troubles: FieldTroubles = {
     ...(analysis.ok ? {} : analysis.trouble),
     ...(pack.ok ? {} : pack.trouble),
@@ -175,17 +177,36 @@ function readPack(
   return success({ of, amount: base, price: price.value });
 }
 
-function readRates(
-  written: string,
+/** What the rates of a product are read against: its numbers, what a handful of it weighs, whether it pours. */
+function contextOf(
+  draft: z.output<typeof ProductDraft>,
   system: MeasureSystem,
   loose: readonly LooseMeasure[],
-): Result<readonly LabelRate[], string> {
+): RateContext {
+  const analysis = readAnalysis(draft);
+  const { densityGPerMl = null } = readNumbers(draft).values;
+  return {
+    system,
+    loose,
+    isLiquid: draft.form === 'liquid' || draft.form === 'spray-concentrate',
+    product:
+      analysis.ok && analysis.value ? { analysis: analysis.value, densityGPerMl } : undefined,
+  };
+}
+
+/** Each line of the rates as it is read while one types. */
+export function rateLines(
+  input: ProductDraft,
+  system: MeasureSystem,
+  loose: readonly LooseMeasure[],
+): readonly RateLine[] {
+  const parsed = ProductDraft.safeParse({ ...input, name: input.name || 'x' });
+  return parsed.success ? readLines(parsed.data.rates, contextOf(parsed.data, system, loose)) : [];
+}
+
+function readRates(written: string, context: RateContext): Result<readonly LabelRate[], string> {
   const rates: LabelRate[] = [];
-  for (const line of written
-    .split('\n')
-    .map(each => each.trim())
-    .filter(each => each !== '')) {
-    const read = parseLabelRate(line, system, loose);
+  for (const { read } of readLines(written, context)) {
     if (!read.ok) return failure(rateSentence(read.trouble));
     rates.push(read.value);
   }

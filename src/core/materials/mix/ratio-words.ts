@@ -23,17 +23,28 @@ export function ratioMeanings(phrase: string): readonly RatioMeaning[] {
   return partsWords(words) ?? moreWords(words) ?? halvesWords(words) ?? [];
 }
 
+const OF_PRODUCT = String.raw`(?: (?:of )?(?:product|feed|concentrate|stock))?`;
+const ADDED = '(?:added )?(?:to|into|and)';
+
 function partsWords(words: string): readonly RatioMeaning[] | undefined {
-  const said = new RegExp(
-    `^${NUMBER} parts?(?: (?:of )?(?:product|feed|concentrate))? (?:to|in|into) ${NUMBER}(?: parts?)?(?: (?:of )?water)?$`,
-  ).exec(words);
   const turned = new RegExp(
-    `^${NUMBER}(?: parts?)?(?: of)? water to ${NUMBER}(?: parts?)?(?: (?:of )?(?:product|feed|concentrate))?$`,
+    `^${NUMBER}(?: parts?)?(?: of)? water ${ADDED} ${NUMBER}(?: parts?)?${OF_PRODUCT}$`,
   ).exec(words);
   if (turned) return [parts(number(turned[2]), number(turned[1]))];
+  const named = new RegExp(
+    `^${NUMBER}(?: parts?)?${OF_PRODUCT} ${ADDED} ${NUMBER}(?: parts?)?(?: of)? water$`,
+  ).exec(words);
+  if (named) return [parts(number(named[1]), number(named[2]))];
+  const said = new RegExp(
+    `^${NUMBER} parts?${OF_PRODUCT} (?:added to|to|in|into) ${NUMBER}(?: parts?)?$`,
+  ).exec(words);
   if (said && number(said[1]) < number(said[2]) && !/ in /.test(words))
     return [parts(number(said[1]), number(said[2]))];
-  const bare = said ?? new RegExp(`^${NUMBER}\\s*(?::|to|in)\\s*${NUMBER}$`).exec(words);
+  const bare =
+    said ??
+    new RegExp(
+      `^${NUMBER}\\s*(?::|to|in)\\s*${NUMBER}(?: (?:dilution|solution|mix|parts?(?: of water)?|water))?$`,
+    ).exec(words);
   if (!bare) return undefined;
   const [a, b] = [number(bare[1]), number(bare[2])];
   if (a === 0 || b === 0) return undefined;

@@ -192,8 +192,11 @@ function materialOf(
   const share = (strength ?? 1) * (chosenAmount(rate, draft.choice) / rate.high);
   const untried = draft.kind === 'spray' ? untriedTrouble(product, share) : undefined;
   if (untried !== undefined) reader.trouble('productId', untried);
-  let waterMl: number | null = null;
-  if (draft.water.trim() !== '' || rate.per.kind === 'water') {
+  let waterMl: number | null =
+    rate.per.kind === 'water' && rate.per.plants !== undefined
+      ? rate.per.ml / rate.per.plants
+      : null;
+  if (draft.water.trim() !== '' || (rate.per.kind === 'water' && waterMl === null)) {
     const read = parseQuantity(draft.water, { system, dimension: 'volume' });
     if (!read.ok)
       reader.trouble(

@@ -1,7 +1,10 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { amountWords } from '@/core/materials/amount-words';
+import type { CareDraft } from '@/core/schedule/rules/care-draft';
 import type { CareRule } from '@/core/trial/model/care-rule';
+import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { Product } from '@/core/trial/model/product';
 import { fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
@@ -146,7 +149,13 @@ export function CareMaterialFields({
           label="With"
           name="productId"
           value={form.productId ?? ''}
-          onChange={productId => change({ productId })}
+          onChange={productId =>
+            change({
+              productId,
+              rate: '0',
+              ...oftenOf(shelf.find(each => each.id === productId)?.rates[0]),
+            })
+          }
           trouble={troubles.productId}
           options={[
             { value: '', label: 'nothing from the shelf' },
@@ -183,6 +192,13 @@ const CHOICES = [
   { value: 'high', label: 'the most' },
 ] as const;
 
+/** “Weekly” on a label goes into the plan. */
+function oftenOf(rate: LabelRate | undefined): Partial<CareDraft> {
+  return rate?.everyDays === undefined
+    ? {}
+    : { repeat: 'every', everyDays: String(Math.round(rate.everyDays)) };
+}
+
 function CareRate({ draft, product }: CareFieldsProps & { readonly product: Product }) {
   const { form, change, troubles } = draft;
   const rate = product.rates[Number(form.rate ?? '0')];
@@ -193,7 +209,7 @@ function CareRate({ draft, product }: CareFieldsProps & { readonly product: Prod
           label="By the rate"
           name="careRate"
           value={form.rate ?? '0'}
-          onChange={chosen => change({ rate: chosen })}
+          onChange={chosen => change({ rate: chosen, ...oftenOf(product.rates[Number(chosen)]) })}
           trouble={troubles.rate}
           options={product.rates.map((each, i) => ({ value: String(i), label: each.asWritten }))}
         />
@@ -208,7 +224,16 @@ function CareRate({ draft, product }: CareFieldsProps & { readonly product: Prod
         />
       )}
       <CareText draft={draft} of="strength" label="Strength" placeholder="1, 1/2, 50%" />
-      <CareText draft={draft} of="water" label="Water to each" placeholder="1.5 l" />
+      <CareText
+        draft={draft}
+        of="water"
+        label="Water to each"
+        placeholder={
+          rate?.per.kind === 'water' && rate.per.plants !== undefined
+            ? `${amountWords(rate.per.ml / rate.per.plants, 'volume')}, as on the label`
+            : '1.5 l'
+        }
+      />
     </>
   );
 }

