@@ -17,6 +17,7 @@ const SCALES: readonly { readonly value: OwnFields['scale']; readonly label: str
   { value: 'class', label: 'kinds without order' },
   { value: 'yes-no', label: 'yes or no' },
   { value: 'date', label: 'the day it came' },
+  { value: 'days', label: 'how many days it took' },
   { value: 'rank', label: 'a rank' },
 ];
 const DAYS: readonly {

@@ -39,6 +39,17 @@ export function ValueEntry({ walk }: { readonly walk: Walking }) {
           <Choose onPress={() => void walk.save('not-yet')}>Not yet</Choose>
         </Choices>
       );
+    case 'days':
+      return (
+        <>
+          <Keypad value={typed} onType={type} extra={null} />
+          <Choices>
+            <Choose onPress={() => void walk.save('not-yet', typed)}>
+              {typed === '' ? 'Not yet: type for how many days' : `Not yet, after ${typed} days`}
+            </Choose>
+          </Choices>
+        </>
+      );
     case 'ordinal':
       return <Steps scale={scale} typed={typed} type={type} put={put} />;
     case 'count':

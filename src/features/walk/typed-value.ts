@@ -1,5 +1,5 @@
 import { oddnessWords, oddReading } from '@/core/measure/reading/odd-reading';
-import { readValue } from '@/core/measure/reading/read-value';
+import { readLook, readValue } from '@/core/measure/reading/read-value';
 import type { Result } from '@/core/result';
 import type { Outcome } from '@/core/trial/model/pick';
 import type { Stop } from './walk-order';
@@ -8,20 +8,22 @@ import type { CurrentValue, WalkMeasure, WalkView } from './walk-view';
 
 type Value = Pick<CurrentValue, 'value' | 'outOf'>;
 
-/** What was typed at a stop, as its scale reads it; only what was picked has a value. */
+/** What was typed at a stop, as its scale reads it; what was waited for keeps how long. */
 export function typedValue(
   outcome: Outcome,
   written: string,
   measure: WalkMeasure,
   { view, day }: { readonly view: WalkView; readonly day: string },
 ): Result<Value, string> {
-  if (outcome !== 'picked') return { ok: true, value: { value: null, outOf: null } };
-  const read = readValue(written, '', measure.scale, {
-    measure,
-    system: view.system,
-    startsOn: view.startsOn,
-    today: day,
-  });
+  const read =
+    outcome === 'picked'
+      ? readValue(written, '', measure.scale, {
+          measure,
+          system: view.system,
+          startsOn: view.startsOn,
+          today: day,
+        })
+      : readLook(outcome, written, '', measure.scale);
   if (read.ok) return read;
   return { ok: false, trouble: Object.values(read.trouble)[0] ?? 'That can’t be read.' };
 }

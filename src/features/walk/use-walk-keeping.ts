@@ -92,7 +92,7 @@ function outboxEntry(
     subsample: part,
     takenOn: on,
     takenAt: new Date().toISOString(),
-    value: outcome === 'picked' ? written : '',
+    value: outcome === 'picked' || outcome === 'not-yet' ? written : '',
     outcome,
     note,
     isRepeat,

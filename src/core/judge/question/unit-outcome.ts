@@ -21,6 +21,7 @@ export function outcomeOf(scale: Scale | null): Outcome {
     case 'rank':
       return 'ordinal';
     case 'date':
+    case 'days':
       return 'time';
     case 'continuous':
     case 'percent':
@@ -59,7 +60,10 @@ export function outcomeReader(
   if (outcome === 'time')
     return {
       countedClass: undefined,
-      of: unitId => waitOf(readingsOf(unitId), data.trial.startsOn),
+      of: unitId =>
+        measure.scale?.kind === 'days'
+          ? lastWait(readingsOf(unitId))
+          : waitOf(readingsOf(unitId), data.trial.startsOn),
     };
   const counter = classCounter(measure, own, requested);
   return {
@@ -117,6 +121,16 @@ function waitOf(readings: readonly Reading[], startsOn: string): UnitOutcome {
   return until === undefined
     ? NOTHING
     : { value: Math.max(0, daysBetween(startsOn, until)), hasCome: false };
+}
+
+/** Days that were counted from a beginning of their own: the last time it was tried. */
+function lastWait(readings: readonly Reading[]): UnitOutcome {
+  const last = [...readings]
+    .sort((a, b) => (`${a.takenOn} ${a.takenAt}` < `${b.takenOn} ${b.takenAt}` ? -1 : 1))
+    .findLast(
+      ({ outcome, value }) => value !== null && (outcome === 'picked' || outcome === 'not-yet'),
+    );
+  return last ? { value: last.value, hasCome: last.outcome === 'picked' } : NOTHING;
 }
 
 function onDay({ takenOn }: Reading): string {

@@ -16,6 +16,7 @@ export const OwnScale = z.enum([
   'ordinal',
   'yes-no',
   'date',
+  'days',
   'class',
   'rank',
   'percent',
@@ -145,6 +146,8 @@ function scaleOf(kind: Scale['kind'], steps: readonly string[]): Scale | undefin
       return { kind, outOf: null };
     case 'percent':
       return { kind, step: 1 };
+    case 'days':
+      return { kind, most: 1100 };
     case 'ordinal':
       return steps.length < 2 ? undefined : { kind, from: 1, steps, hasBeyond: false };
     case 'class':

@@ -673,9 +673,10 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'moisture-letter',
     name: 'Soil moisture by the probe',
-    definition: 'At the marked depth, five spots; beyond the last step is a class of its own.',
+    definition:
+      'At the marked depth, five spots: A to D, + and − between; beyond the last step is a class of its own.',
     drawing: 'probe',
-    scale: steps(1, ['dry', 'moist', 'wet', 'soaked'], true),
+    scale: steps(1, ['A dry', 'B moist', 'C wet', 'D soaked'], true),
     unit: '',
     better: 'neither',
     when: 'before watering',
@@ -712,7 +713,7 @@ export const READING_LINES: readonly Line[] = [
     name: 'Days to dry',
     definition: 'Days from soaking until the probe shows dry.',
     drawing: 'probe',
-    scale: number(0, 120),
+    scale: { kind: 'days', most: 120 },
     unit: 'd',
     better: 'higher',
     when: 'after soaking',

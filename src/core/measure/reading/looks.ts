@@ -43,6 +43,8 @@ export const LOOKS: Readonly<
     dead: 'waiting',
     gone: 'waiting',
   },
+  // Counted from a beginning of its own: how long it was waited for must be said.
+  days: { ...NO_VALUE, 'not-yet': 'waiting' },
 };
 
 /** What a reading comes to by itself: its value, zero where nothing was found, or null. */
@@ -87,9 +89,19 @@ const WRITTEN: readonly (readonly [ValuelessLook, RegExp])[] = [
 /** Of a day that something is waited for: no, none so far, and beyond so many days. */
 const NOT_COME = /^(no|none|never|0|[>≥]\s*\d{1,4}(\s*d(ays?)?)?)$/i;
 
+/** Of days that were counted: `>28`, `more than 28`, `28+`, `not yet after 28 days`. Undefined where it says no such thing. */
+export function waitedDays(written: string): number | undefined {
+  const found =
+    /^(?:[>≥]|over|more than|beyond|not yet(?: after)?)\s*(\d{1,4})(?:\s*d(?:ays?)?)?$|^(\d{1,4})\s*(?:d(?:ays?)?)?\s*\+$/i.exec(
+      written.trim(),
+    );
+  return found ? Number(found[1] ?? found[2]) : undefined;
+}
+
 /** What was written in place of a value; undefined where it is to be read as one. */
 export function lookIn(written: string, scale: Scale | null): ValuelessLook | undefined {
   const said = written.trim();
   if (scale?.kind === 'date' && NOT_COME.test(said)) return 'not-yet';
+  if (scale?.kind === 'days' && waitedDays(said) !== undefined) return 'not-yet';
   return WRITTEN.find(([, pattern]) => pattern.test(said))?.[0];
 }

@@ -7,7 +7,9 @@ import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import type { Scale } from '@/core/trial/model/scale';
-import { LOOK_WORDS } from './looks';
+import { LOOK_WORDS, type ValuelessLook, waitedDays } from './looks';
+import { readStep } from './read-step';
+import { daysIn, minutesIn, numberIn, spokenNumber, wholeIn } from './spoken-number';
 
 // No Zod here: a phone in the garden loads this page over a thin line.
 
@@ -46,17 +48,26 @@ export function readValue(
         numberIn(said.replace(/\s*%$/, ''), 0, 100),
         `“${said}” is not a percentage from 0 to 100.`,
       );
+    case 'days':
+      return one(
+        daysWithin(said, scale.most),
+        `“${said}” is not a number of days up to ${scale.most}. Still waiting after 28 days? Write >28.`,
+      );
     case 'yes-no':
       return one(
-        /^(y|yes|1|true|alive)$/i.test(said) ? 1 : /^(n|no|0|false)$/i.test(said) ? 0 : undefined,
+        /^(y|yes|1|true|alive)$/i.test(said)
+          ? 1
+          : /^(n|no|none|0|false)$/i.test(said)
+            ? 0
+            : undefined,
         'Yes or no.',
       );
     case 'proportion':
       return shareIn(said, outOf, scale.outOf);
     case 'ordinal':
       return one(
-        stepIn(said, scale),
-        `“${said}” is no step of this scale: ${scale.from} to ${scale.from + scale.steps.length - 1}, halves too${scale.hasBeyond ? ', + or − for beyond it' : ''}.`,
+        readStep(said, scale),
+        `“${said}” is no step of this scale: ${stepsWords(scale)}.`,
       );
     case 'class': {
       const at = scale.classes.findIndex(
@@ -82,27 +93,50 @@ function amountIn(
   unit: string,
   system: MeasureSystem,
 ): Result<Value, FieldTroubles> {
+  const plain = unit === 'min' ? minutesRead(said) : spokenNumber(said);
   const dimension = DIMENSION_OF[unit];
-  let value = numberIn(said, Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY);
+  let value = plain.ok ? plain.value : undefined;
+  if (!plain.ok && plain.trouble.kind === 'ambiguous-comma')
+    return failure({ value: quantitySentence(plain.trouble) });
   if (value === undefined && dimension !== undefined) {
     const read = parseQuantity(said, { system, dimension });
     if (!read.ok) return failure({ value: quantitySentence(read.trouble) });
     value = unit === 'l' ? read.value.base / 1000 : read.value.base;
   }
-  if (value === undefined) return failure({ value: `“${said}” is not a number.` });
+  if (value === undefined)
+    return failure({
+      value: `“${said}” is not a number${unit === 'min' ? ' of minutes: write 25 min or 1 h 10 min' : ''}.`,
+    });
   return value < least || value > most
     ? failure({ value: `From ${least} to ${most} ${unit}.` })
     : success({ value, outOf: null });
 }
 
+function minutesRead(said: string): ReturnType<typeof spokenNumber> {
+  const minutes = minutesIn(said);
+  return minutes === undefined ? spokenNumber(said) : success(minutes);
+}
+
+function daysWithin(said: string, most: number): number | undefined {
+  const days = daysIn(said);
+  return days !== undefined && days <= most ? days : undefined;
+}
+
+function stepsWords({ from, steps, hasBeyond }: Extract<Scale, { kind: 'ordinal' }>): string {
+  const last = from + steps.length - 1;
+  return `${from} to ${last}, its words, or halves such as ${from}½${hasBeyond ? `; ${last}+ for beyond the last` : ''}`;
+}
+
 function shareIn(said: string, outOf: string, usual: number | null): Result<Value, FieldTroubles> {
-  const both = /^(\d{1,6})\s*(?:\/|of|out of)\s*(\d{1,6})$/i.exec(said);
-  const k = wholeIn(both?.[1] ?? said, 0, 1_000_000);
+  const both = /^(\w{1,6})\s*(?:\/|of|out of|in)\s*(\w{1,6})$/i.exec(said);
   const n = both
     ? wholeIn(both[2] ?? '', 1, 1_000_000)
     : outOf.trim() === ''
       ? (usual ?? undefined)
       : wholeIn(outOf, 1, 1_000_000);
+  const isAll = /^all$/i.test(both?.[1] ?? said);
+  const k = isAll ? n : wholeIn(both?.[1] ?? said, 0, 1_000_000);
+  if (isAll && n === undefined) return failure({ outOf: 'All of how many? Write 6/6.' });
   if (k === undefined) return failure({ value: `“${said}” is not so many of so many: write 5/6.` });
   if (n === undefined) return failure({ outOf: 'Of how many? Write 5/6.' });
   return k > n
@@ -110,30 +144,24 @@ function shareIn(said: string, outOf: string, usual: number | null): Result<Valu
     : success({ value: k, outOf: n });
 }
 
-function stepIn(
-  said: string,
-  { from, steps, hasBeyond }: Extract<Scale, { kind: 'ordinal' }>,
-): number | undefined {
-  const last = from + steps.length - 1;
-  const named = steps.findIndex(step => step.toLowerCase() === said.toLowerCase());
-  if (named >= 0) return from + named;
-  if (hasBeyond && /^(\+|>)/.test(said)) return last + 1;
-  if (hasBeyond && /^(<|[-−]$)/.test(said)) return from - 1;
-  const value = numberIn(said.replace('½', '.5'), from, last);
-  return value !== undefined && Number.isInteger(2 * value) ? value : undefined;
-}
-
-function wholeIn(said: string, least: number, most: number): number | undefined {
-  return /^\d{1,7}$/.test(said.trim()) && Number(said) >= least && Number(said) <= most
-    ? Number(said)
-    : undefined;
-}
-
-function numberIn(said: string, least: number, most: number): number | undefined {
-  const plain = said.trim().replace('−', '-').replace(',', '.');
-  if (!/^-?(\d+(\.\d*)?|\.\d+)$/.test(plain)) return undefined;
-  const value = Number(plain);
-  return value >= least && value <= most ? value : undefined;
+/** A look without a value: of days that were counted it keeps how many, of k of n how many were looked through. */
+export function readLook(
+  outcome: ValuelessLook,
+  written: string,
+  outOf: string,
+  scale: Scale | null,
+): Result<Value, FieldTroubles> {
+  if (scale?.kind === 'days' && outcome === 'not-yet') {
+    const value = waitedDays(written) ?? daysIn(written);
+    return value === undefined || value > scale.most
+      ? failure({ value: `Not yet after how many days? Write >28, at most ${scale.most}.` })
+      : success({ value, outOf: null });
+  }
+  const isOfSome = scale?.kind === 'proportion' && outcome === 'nothing-there';
+  const n = isOfSome ? wholeIn(outOf, 1, 1_000_000) : undefined;
+  return isOfSome && outOf.trim() !== '' && n === undefined
+    ? failure({ outOf: `“${outOf}” is not a whole count.` })
+    : success({ value: null, outOf: n ?? null });
 }
 
 /** A value as it is shown: `213 mm`, `5 of 6`, `3 firm`, `yes`. */
@@ -141,6 +169,9 @@ export function valueWords(
   { scale, unit }: Pick<Measure, 'scale' | 'unit'>,
   { value, outOf, outcome }: Pick<Reading, 'value' | 'outOf' | 'outcome'>,
 ): string {
+  if (outcome === 'not-yet' && scale?.kind === 'days' && value !== null)
+    return `not yet after ${Number(value.toPrecision(6))} days`;
+  if (outcome === 'nothing-there' && outOf !== null) return `0 of ${outOf}`;
   if (outcome !== 'picked') return LOOK_WORDS[outcome];
   if (value === null) return LOOK_WORDS['nothing-there'];
   const figure = String(Number(value.toPrecision(6)));
@@ -153,6 +184,8 @@ export function valueWords(
       return scale.classes[value] ?? figure;
     case 'date':
       return `day ${figure}`;
+    case 'days':
+      return `${figure} ${value === 1 ? 'day' : 'days'}`;
     case 'ordinal': {
       const at = value - scale.from;
       if (at < 0 || at >= scale.steps.length)

@@ -28,6 +28,10 @@ const probe: Scale = {
   steps: ['dry', 'moist', 'wet', 'soaked'],
   hasBeyond: true,
 };
+const lettered: Scale = { ...probe, steps: ['A dry', 'B moist', 'C wet', 'D soaked'] };
+const minutes: Scale = { kind: 'continuous', least: 0, most: 1440 };
+const days: Scale = { kind: 'days', most: 120 };
+const count: Scale = { kind: 'count' };
 const share: Scale = { kind: 'proportion', outOf: null };
 
 test.each([
@@ -48,6 +52,52 @@ test.each([
   ['<1', probe, '', 0],
   ['earthy', { kind: 'class', classes: ['none', 'earthy'] } as Scale, '', 1],
   ['2026-05-21', { kind: 'date' } as Scale, 'd', 20],
+  // As people say them. Common practice, no source.
+  ['A', lettered, '', 1],
+  ['c', lettered, '', 3],
+  ['C', probe, '', 3],
+  ['B+', lettered, '', 2.5],
+  ['C-', lettered, '', 2.5],
+  ['C−', lettered, '', 2.5],
+  ['B½', lettered, '', 2.5],
+  ['2 and a half', lettered, '', 2.5],
+  ['B/C', lettered, '', 2.5],
+  ['B to C', lettered, '', 2.5],
+  ['between moist and wet', lettered, '', 2.5],
+  ['moist', lettered, '', 2],
+  ['wet', probe, '', 3],
+  ['D+', lettered, '', 5],
+  ['4+', probe, '', 5],
+  ['beyond', probe, '', 5],
+  ['beyond the end', lettered, '', 5],
+  ['off the scale', lettered, '', 5],
+  ['>4', probe, '', 5],
+  ['below', probe, '', 0],
+  ['A-', lettered, '', 0],
+  ['2-3', probe, '', 2.5],
+  ['25', minutes, 'min', 25],
+  ['25 min', minutes, 'min', 25],
+  ['25 minutes', minutes, 'min', 25],
+  ['1 h 10 min', minutes, 'min', 70],
+  ['1h10m', minutes, 'min', 70],
+  ['1:10', minutes, 'min', 70],
+  ['1.5 hours', minutes, 'min', 90],
+  ['1½ h', minutes, 'min', 90],
+  ['half an hour', minutes, 'min', 30],
+  ['an hour and a half', minutes, 'min', 90],
+  ['12', days, 'd', 12],
+  ['12 days', days, 'd', 12],
+  ['2 weeks', days, 'd', 14],
+  ['a week', days, 'd', 7],
+  ['none', count, '', 0],
+  ['seven', count, '', 7],
+  ['a dozen', count, '', 12],
+  ['2½', { kind: 'continuous', least: 0, most: 14 } as Scale, '', 2.5],
+  ['3 1/2', { kind: 'percent', step: 1 } as Scale, '%', 3.5],
+  ['5 ft 6 in', height, 'mm', 1676.4],
+  [`5' 6"`, height, 'mm', 1676.4],
+  ["2'", height, 'mm', 609.6],
+  ['none', height, 'mm', 0],
 ])('“%s” is read', (written, scale, unit, value) => {
   expect(read(written, scale, unit)).toEqual({
     ok: true,
@@ -56,6 +106,11 @@ test.each([
 });
 
 test('so many of so many, in one or in two fields', () => {
+  expect([read('none of 6', share), read('all of 6', share), read('all', share, '', '6')]).toEqual([
+    { ok: true, value: { value: 0, outOf: 6 } },
+    { ok: true, value: { value: 6, outOf: 6 } },
+    { ok: true, value: { value: 6, outOf: 6 } },
+  ]);
   expect([
     read('5/6', share),
     read('5 of 6', share),
@@ -80,6 +135,23 @@ test.each([
   ['5', share, 'Of how many'],
   ['2027-01-01', { kind: 'date' } as Scale, 'still to come'],
   ['0', { kind: 'rank' } as Scale, 'not a rank'],
+  ['1,250', { kind: 'continuous', least: 0, most: 5000 } as Scale, '1.250 or 1250'],
+  [
+    'd',
+    {
+      kind: 'ordinal',
+      from: 1,
+      steps: ['dust', 'crumbles', 'holds', 'sticky'],
+      hasBeyond: false,
+    } as Scale,
+    'no step',
+  ],
+  ['3+', firmness, 'no step'],
+  ['A/D', lettered, 'no step'],
+  ['121', days, 'Write >28'],
+  ['1.5', count, 'not a whole'],
+  ['soon', minutes, 'not a number'],
+  ['all', share, 'All of how many'],
 ])('“%s” is refused with a sentence', (written, scale, says) => {
   const found = read(written, scale, scale === height ? 'mm' : '');
   expect(found.ok ? 'taken' : Object.values(found.trouble).join()).toContain(says);
@@ -106,6 +178,36 @@ test('what is shown can be typed again', () => {
       },
     ),
   );
+});
+
+describe('looks that gave no value', () => {
+  const input = { id: v7(), unitId: v7(), measureId: v7(), takenOn: '2026-06-29' };
+  test.each([
+    ['>28', days, 'not-yet', 28, null],
+    ['28+', days, 'not-yet', 28, null],
+    ['not yet after 28 days', days, 'not-yet', 28, null],
+    ['more than 28', days, 'not-yet', 28, null],
+    ['dead', days, 'dead', null, null],
+  ])('“%s” waits so long', (value, scale, outcome, waited, outOf) => {
+    expect(readReading({ ...input, value }, context(scale, 'd'))).toMatchObject({
+      ok: true,
+      value: { outcome, value: waited, outOf },
+    });
+  });
+  test('“not yet” of days that nobody counted is asked back', () => {
+    expect(readReading({ ...input, value: 'not yet' }, context(days, 'd'))).toMatchObject({
+      ok: false,
+      trouble: { value: expect.stringContaining('after how many days') },
+    });
+  });
+  test('nothing found keeps among how many it was looked for', () => {
+    const found = readReading(
+      { ...input, value: '', outcome: 'nothing-there', outOf: '6' },
+      context(share),
+    );
+    expect(found).toMatchObject({ ok: true, value: { outcome: 'nothing-there', outOf: 6 } });
+    if (found.ok) expect(valueWords({ scale: share, unit: '' }, found.value)).toBe('0 of 6');
+  });
 });
 
 describe('a whole reading', () => {

@@ -8,7 +8,7 @@ import type { Measure } from '@/core/trial/model/measure';
 import { Outcome } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
 import { lookIn } from './looks';
-import { readValue } from './read-value';
+import { readLook, readValue } from './read-value';
 
 /** A reading as it is typed. The id is made where it is typed, so that it can be sent twice. */
 export const ReadingForm = z.object({
@@ -73,7 +73,10 @@ export function readingOf(
   };
   const { scale } = context.measure;
   const outcome = form.outcome === 'picked' ? (lookIn(written, scale) ?? 'picked') : form.outcome;
-  if (outcome !== 'picked') return success({ ...entry, outcome, value: null, outOf: null });
+  if (outcome !== 'picked') {
+    const look = readLook(outcome, written, outOf, scale);
+    return look.ok ? success({ ...entry, outcome, ...look.value }) : failure(look.trouble);
+  }
   if (scale === null) return failure({ value: 'That measure is made from picks: weigh it.' });
   const read = readValue(written, outOf, scale, context);
   return read.ok ? success({ ...entry, ...read.value }) : failure(read.trouble);

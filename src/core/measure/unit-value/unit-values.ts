@@ -76,7 +76,10 @@ export function startValues(
     measure,
   );
   const hasMean =
-    measure.scale !== null && isAveraged(measure.scale) && measure.scale.kind !== 'date';
+    measure.scale !== null &&
+    isAveraged(measure.scale) &&
+    measure.scale.kind !== 'date' &&
+    measure.scale.kind !== 'days';
   if (
     !hasMean ||
     USE_THE_START.includes(measure.summary) ||

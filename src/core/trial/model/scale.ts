@@ -16,6 +16,8 @@ export const Scale = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('yes-no') }),
   /** A day, kept as days after the trial's start; what has not come yet is put down as such. */
   z.object({ kind: z.literal('date') }),
+  /** How many days it took from a beginning of its own, a soaking or a cut; what has not come is put down with how long it was waited for. */
+  z.object({ kind: z.literal('days'), most: z.number().positive() }),
   z.object({ kind: z.literal('class'), classes: z.array(z.string().min(1)).min(2).readonly() }),
   z.object({ kind: z.literal('rank') }),
   z.object({ kind: z.literal('percent'), step: z.number().positive() }),
@@ -42,6 +44,7 @@ const SCALE_WORDS: Readonly<
   count: 'a whole count',
   'yes-no': 'yes or no',
   date: 'the day it came',
+  days: 'how many days it took',
   rank: 'a rank, 1 the best',
   percent: 'a percentage',
 };
@@ -64,6 +67,7 @@ export function scaleWords(scale: Scale): string {
     case 'count':
     case 'yes-no':
     case 'date':
+    case 'days':
     case 'rank':
     case 'percent':
       return SCALE_WORDS[scale.kind];
