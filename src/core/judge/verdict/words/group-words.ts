@@ -1,6 +1,7 @@
 import type { TreatmentGroup } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { VerdictContext } from '@/core/judge/verdict/verdict-context';
+import { upperBoundOfNone } from '@/core/stats/categorical/share-intervals';
 import { sentenceCase } from '@/core/words/sentence-case';
 import { percent } from './margin-words';
 
@@ -23,7 +24,7 @@ export function groupWords(
   switch (outcome) {
     case 'proportion':
       return group.share
-        ? `${group.share.k} of ${group.share.of} (${percent((100 * group.share.k) / group.share.of)})`
+        ? `${group.share.k} of ${group.share.of} (${shareWords(group.share)})`
         : '';
     case 'count':
       return `${short(group.mean)} a ${unitWord}`;
@@ -36,6 +37,15 @@ export function groupWords(
     case 'continuous':
       return short(group.mean);
   }
+}
+
+/** None of n, or all of them, is no proof of never or always: the exact one-sided 95% bound is said with it. */
+function shareWords({ k, of }: { readonly k: number; readonly of: number }): string {
+  const bound = 100 * upperBoundOfNone(of);
+  if (k === 0) return `none found; up to ${percent(bound)} is still possible`;
+  return k === of
+    ? `all; as little as ${percent(100 - bound)} is still possible`
+    : percent((100 * k) / of);
 }
 
 function short(value: number): string {
