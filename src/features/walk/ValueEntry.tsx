@@ -56,6 +56,8 @@ export function ValueEntry({ walk }: { readonly walk: Walking }) {
       return <TapCounter key={`${walk.here} ${measure.id}`} value={typed} onCount={type} />;
     case 'proportion':
       return <Keypad value={typed} onType={type} extra="/" />;
+    case 'derived':
+      return null; // worked out, never taken
     case 'rank':
       return <Keypad value={typed} onType={type} extra={null} />;
     case 'continuous':

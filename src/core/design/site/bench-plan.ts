@@ -167,6 +167,7 @@ function stoodUnit(
       startSize: plant?.size ?? null,
       plant: plant?.number ?? null,
       traits: {},
+      built: null,
     },
   };
 }

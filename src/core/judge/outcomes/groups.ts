@@ -24,8 +24,13 @@ export function groupsOf(input: JudgeInput): readonly TreatmentGroup[] {
     const units = own.map(({ unit }) => unit);
     const figures = own.map(({ figure }) => figure);
     const n = units.length;
-    const mean = figures.reduce((sum, figure) => sum + figure, 0) / n;
-    const square = figures.reduce((sum, figure) => sum + (figure - mean) ** 2, 0);
+    // Of quotients it is the quotient of the sums; elsewhere all weigh the same.
+    const weights = units.map(unit => (input.outcome === 'continuous' ? (unit.effort ?? 1) : 1));
+    const weight = weights.reduce((sum, each) => sum + each, 0) / n;
+    const sumOf = (of: (figure: number) => number): number =>
+      figures.reduce((sum, figure, i) => sum + (of(figure) * (weights[i] ?? 1)) / weight, 0);
+    const mean = sumOf(figure => figure) / n;
+    const square = sumOf(figure => (figure - mean) ** 2);
     return [
       {
         treatment,

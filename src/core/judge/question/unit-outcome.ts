@@ -1,5 +1,7 @@
 import type { JudgedUnit } from '@/core/design/linear/design-input';
 import { lookValue } from '@/core/measure/reading/looks';
+import { derivedParts } from '@/core/measure/unit-value/derived-values';
+import { valuesById } from '@/core/measure/unit-value/unit-values';
 import { daysBetween } from '@/core/time/garden-day';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
@@ -23,6 +25,8 @@ export function outcomeOf(scale: Scale | null): Outcome {
     case 'date':
     case 'days':
       return 'time';
+    case 'derived':
+      return scale.how === 'share' ? 'proportion' : 'continuous';
     case 'continuous':
     case 'percent':
       return 'continuous';
@@ -30,7 +34,7 @@ export function outcomeOf(scale: Scale | null): Outcome {
 }
 
 /** What was read of one unit, as its outcome is judged. */
-export type UnitOutcome = Pick<JudgedUnit, 'value' | 'outOf' | 'hasCome' | 'className'>;
+export type UnitOutcome = Pick<JudgedUnit, 'value' | 'outOf' | 'effort' | 'hasCome' | 'className'>;
 
 /** How a trial's readings of one measure become outcomes of its units. */
 export interface OutcomeReader {
@@ -50,6 +54,8 @@ export function outcomeReader(
   outcome: Outcome,
   requested?: number,
 ): OutcomeReader {
+  if (measure.scale?.kind === 'derived' && outcome !== 'ordinal')
+    return { countedClass: undefined, of: derivedOutcome(data, measure.scale) };
   if (outcome !== 'proportion' && outcome !== 'time')
     return { countedClass: undefined, of: (_, value) => ({ value }) };
   const own = data.readings.filter(
@@ -74,6 +80,22 @@ export function outcomeReader(
         ? { ...lastShare(readings.map(counter.asOneOf), measure), className: counter.nameOf(value) }
         : lastShare(readings, measure);
     },
+  };
+}
+
+/** A quotient keeps both its figures: a treatment's is that of the sums, so that a unit with next to nothing below the line weighs next to nothing. */
+function derivedOutcome(
+  data: TrialData,
+  scale: Extract<Scale, { kind: 'derived' }>,
+): OutcomeReader['of'] {
+  const parts = derivedParts(data, scale, measure => valuesById(data, measure));
+  return unitId => {
+    const own = parts.get(unitId);
+    if (!own) return NOTHING;
+    if (scale.how === 'less') return { value: own.of - own.by };
+    return scale.how === 'share'
+      ? { value: own.of, outOf: own.by }
+      : { value: own.of, effort: own.by };
   };
 }
 

@@ -64,7 +64,7 @@ export function ownFieldsOf(measure: Measure): OwnFields {
   return {
     name: measure.name,
     definition: measure.definition,
-    scale: scale?.kind ?? 'continuous',
+    scale: OwnScale.safeParse(scale?.kind).data ?? 'continuous',
     unit: measure.unit,
     steps: (scale?.kind === 'ordinal'
       ? scale.steps

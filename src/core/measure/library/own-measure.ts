@@ -9,6 +9,7 @@ import { readingKind } from './reading-library';
 
 const list = z.string().trim().max(600, 'That is too long.').default('');
 
+/** Scales that a gardener's own measure may have. */
 export const OwnScale = z.enum([
   'continuous',
   'count',
@@ -21,6 +22,7 @@ export const OwnScale = z.enum([
   'rank',
   'percent',
 ]);
+export type OwnScale = z.infer<typeof OwnScale>;
 
 /** A measure of the library, or the gardener's own, as it is chosen. */
 export const MeasureForm = z.discriminatedUnion('from', [
@@ -138,7 +140,7 @@ function measureFrom(
   };
 }
 
-function scaleOf(kind: Scale['kind'], steps: readonly string[]): Scale | undefined {
+function scaleOf(kind: OwnScale, steps: readonly string[]): Scale | undefined {
   switch (kind) {
     case 'continuous':
       return { kind, least: -1_000_000, most: 1_000_000 };

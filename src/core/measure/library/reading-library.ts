@@ -1,14 +1,18 @@
 import type { Scale } from '@/core/trial/model/scale';
+import { DERIVED_KINDS } from './derived-lines';
 import type { ReadingKind } from './reading-kind';
 import { READING_LINES } from './reading-lines';
 
 /** Every measure that is read rather than picked, in the order of a season. */
-export const READING_KINDS: readonly ReadingKind[] = READING_LINES.map(line => ({
+const TAKEN_KINDS: readonly ReadingKind[] = READING_LINES.map(line => ({
   parts: 1,
   days: 'mean',
   fromPicture: null,
   ...line,
 }));
+
+/** Those that are taken, and what is worked out of them. */
+export const READING_KINDS: readonly ReadingKind[] = [...TAKEN_KINDS, ...DERIVED_KINDS];
 
 /** Whether more of it is a gain or a loss at all: of pH, of the depth of a mulch, of a class among others it is only a difference. */
 export function isGainOrLoss({

@@ -36,6 +36,7 @@ export const LOOKS: Readonly<
   ordinal: NO_VALUE,
   class: NO_VALUE,
   rank: NO_VALUE,
+  derived: NO_VALUE,
   date: {
     'nothing-there': 'waiting',
     'not-yet': 'waiting',

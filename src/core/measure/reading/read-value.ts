@@ -48,6 +48,8 @@ export function readValue(
         numberIn(said.replace(/\s*%$/, ''), 0, 100),
         `“${said}” is not a percentage from 0 to 100.`,
       );
+    case 'derived':
+      return failure({ value: 'This is worked out of two others: read those.' });
     case 'days':
       return one(
         daysWithin(said, scale.most),
@@ -197,6 +199,7 @@ export function valueWords(
     case 'count':
     case 'rank':
     case 'percent':
+    case 'derived':
     case undefined:
       return `${figure}${unit === '' ? '' : unit === '%' ? '%' : ` ${unit}`}`;
   }

@@ -3,10 +3,11 @@ import { addDays } from '@/core/time/garden-day';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Pick } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
-import { isAveraged } from '@/core/trial/model/scale';
+import { isAveraged, type Scale } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import { acrossDays, type CoursePoint, dayValue, type Window } from './across-days';
+import { derivedParts, derivedValue } from './derived-values';
 
 /** What one experimental unit comes to in one measure, with why. */
 export interface UnitValue {
@@ -26,6 +27,7 @@ export interface UnitValue {
  * no entry is missing; one that had nothing to pick gave zero; one that died keeps what it gave.
  */
 export function unitValues(data: TrialData, measure: Measure): readonly UnitValue[] {
+  if (measure.scale?.kind === 'derived') return fromOthers(data, measure.scale);
   if (isHarvest(measure))
     return data.units.map(unit =>
       fromPicks(
@@ -51,6 +53,29 @@ export function unitValues(data: TrialData, measure: Measure): readonly UnitValu
       window,
     ),
   );
+}
+
+/** Worked out of two others: a unit of which either is not known is missing. */
+function fromOthers(
+  data: TrialData,
+  scale: Extract<Scale, { kind: 'derived' }>,
+): readonly UnitValue[] {
+  const parts = derivedParts(data, scale, measure => valuesById(data, measure));
+  return data.units.map(unit => {
+    const value = derivedValue(scale, parts.get(unit.id) ?? null);
+    return {
+      unit,
+      value,
+      status: value === null ? 'no-entry' : 'measured',
+      missedOn: [],
+      subsamples: value === null ? 0 : 1,
+    };
+  });
+}
+
+/** One value a unit of a measure that is read or picked, by the unit's id. */
+export function valuesById(data: TrialData, measure: Measure): ReadonlyMap<string, number | null> {
+  return new Map(unitValues(data, measure).map(({ unit, value }) => [unit.id, value]));
 }
 
 const USE_THE_START: readonly Measure['summary'][] = [

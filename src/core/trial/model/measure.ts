@@ -39,7 +39,7 @@ export const Measure = z
     definition: z.string().max(400),
     response: Name,
     /** Of a harvest: `g` or `count`. Of readings: what is written behind the number. */
-    unit: z.string().max(12),
+    unit: z.string().max(24),
     summary: Summary,
     better: z.enum(['higher', 'lower']),
     margin: MarginSchema.nullable(),

@@ -1,4 +1,25 @@
 import { z } from 'zod';
+import { Name } from './limits';
+
+/** What a derived measure is made of. A harvest's sums; a reading of the library or by its name; what the unit was built as; work. */
+export const DerivedTerm = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('harvest'),
+    what: z.enum([
+      'sound-weight',
+      'total-weight',
+      'sound-count',
+      'total-count',
+      'clearing-ripe',
+      'clearing-all',
+    ]),
+  }),
+  z.object({ kind: z.literal('reading'), key: z.string().min(1).max(40) }),
+  z.object({ kind: z.literal('named'), name: Name }),
+  z.object({ kind: z.literal('built'), what: z.enum(['area', 'litres', 'plants', 'seed']) }),
+  z.object({ kind: z.literal('hours') }),
+]);
+export type DerivedTerm = z.infer<typeof DerivedTerm>;
 
 /** How a measure is read. The kind decides what may be typed, and which comparisons mean anything. */
 export const Scale = z.discriminatedUnion('kind', [
@@ -21,6 +42,18 @@ export const Scale = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('class'), classes: z.array(z.string().min(1)).min(2).readonly() }),
   z.object({ kind: z.literal('rank') }),
   z.object({ kind: z.literal('percent'), step: z.number().positive() }),
+  /**
+   * Never read, always worked out of two others, unit by unit: one over the other (both summed over the units of a treatment), one
+   * less the other, the one as a share of both together, or so many pieces of so many.
+   */
+  z.object({
+    kind: z.literal('derived'),
+    how: z.enum(['over', 'less', 'part', 'share']),
+    of: DerivedTerm,
+    by: DerivedTerm,
+    /** Of a quotient: times so much, for grams into kilograms or shares into percent. */
+    times: z.number().positive().default(1),
+  }),
 ]);
 export type Scale = z.infer<typeof Scale>;
 
@@ -47,6 +80,7 @@ const SCALE_WORDS: Readonly<
   days: 'how many days it took',
   rank: 'a rank, 1 the best',
   percent: 'a percentage',
+  derived: 'worked out of two others',
 };
 
 /** What is to be put down, in words. */
@@ -70,6 +104,7 @@ export function scaleWords(scale: Scale): string {
     case 'days':
     case 'rank':
     case 'percent':
+    case 'derived':
       return SCALE_WORDS[scale.kind];
   }
 }
@@ -77,4 +112,9 @@ export function scaleWords(scale: Scale): string {
 /** Whether the values of a scale may be averaged; otherwise the middle one is taken. */
 export function isAveraged(scale: Scale): boolean {
   return scale.kind !== 'ordinal' && scale.kind !== 'class' && scale.kind !== 'rank';
+}
+
+/** Whether values of it are taken on a walk; what is worked out of others is not. */
+export function isTaken(scale: Scale | null): scale is Exclude<Scale, { kind: 'derived' }> {
+  return scale !== null && scale.kind !== 'derived';
 }

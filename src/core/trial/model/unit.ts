@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { AsBuilt } from './as-built';
 import { BlockId, PlaceId, TreatmentId, UnitId } from './ids';
 import { Name } from './limits';
 
@@ -28,6 +29,8 @@ export const ExperimentalUnit = z
     plant: z.int().min(1).nullable().default(null),
     /** What else is known to differ between units, by its name: variety, container, batch of the mix, who planted it. */
     traits: z.record(z.string().min(1).max(40), z.string().min(1).max(60)).default({}),
+    /** What it really is, where somebody said so. */
+    built: AsBuilt.nullable().default(null),
   })
   .readonly();
 export type ExperimentalUnit = z.infer<typeof ExperimentalUnit>;

@@ -39,13 +39,15 @@ function groupVariancesOf(trial: TrialModel, model: LinearModel): readonly Group
  * need it; how often nothing is called something with this rule is measured by `npm run simulate`.
  */
 export function judgedSpreadOf(
-  { trial, model, leastSpread }: WorkingTrial,
+  { trial, model, leastSpread, isOfQuotients }: WorkingTrial,
   pooled: EffectError,
   combinations: readonly Combination[],
   confidence: number,
 ): EffectError {
   const own = leastSpread > 0 ? undefined : ownSpreadOf(trial, model);
   if (!own || combinations.length === 0 || !combinations.every(own.judges)) return pooled;
+  // By the delta method: how a quotient spreads with what stands below the line is not taken for known.
+  if (isOfQuotients) return own;
   const share = 1 - (1 - confidence ** (1 / combinations.length)) / 2;
   const reach = (spread: EffectError, combination: Combination): number =>
     tQuantile(share, spread.dfOf(combination)) *

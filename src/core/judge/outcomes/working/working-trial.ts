@@ -2,7 +2,7 @@ import { buildTrialModel, type TrialModel } from '@/core/design/linear/trial-mod
 import { isYesNo, type JudgeInput } from '@/core/judge/question/judge-input';
 import type { LinearModel } from '@/core/stats/linear/linear-model';
 import { fitRates } from './count-rates';
-import { figures } from './figures';
+import { effortsOf, figures, scoresOfRatios } from './figures';
 import { IDENTITY_SCALE } from './identity-scale';
 import { LOG_SCALE } from './log-scale';
 import type { NaturalScale } from './natural-scale';
@@ -18,6 +18,8 @@ export interface WorkingTrial {
   readonly scale: NaturalScale;
   /** A spread that these readings can't fall below, as a mean square of the model; 0 where there is none. */
   readonly leastSpread: number;
+  /** Whether its units' figures are quotients of their own upper and lower figures. */
+  readonly isOfQuotients?: boolean;
 }
 
 /** One value a unit: the input's units, some of them without any. */
@@ -32,8 +34,14 @@ interface OutcomeModel {
 
 const MODELS: Readonly<Record<JudgeInput['outcome'], OutcomeModel>> = {
   continuous: {
-    working: input => linear(input, figures(input), IDENTITY_SCALE),
-    scores: figures,
+    working: input => {
+      const efforts = effortsOf(input);
+      return {
+        ...linear(input, figures(input), IDENTITY_SCALE, efforts),
+        isOfQuotients: efforts !== undefined,
+      };
+    },
+    scores: scoresOfRatios,
   },
   count: {
     working: input => ({ ...fitRates(input), scale: LOG_SCALE }),

@@ -3,7 +3,15 @@ import { groupWords } from './group-words';
 const share = (k: number, of: number) =>
   groupWords(
     { outcome: 'proportion', unitWord: 'pot' },
-    { treatment: 'bait', n: 3, mean: 0, sd: 0, median: 0, came: null, share: { k, of, ci: [0, 1] } },
+    {
+      treatment: 'bait',
+      n: 3,
+      mean: 0,
+      sd: 0,
+      median: 0,
+      came: null,
+      share: { k, of, ci: [0, 1] },
+    },
   );
 
 // 1 − 0.05^(1/n): Louis (1981), The American Statistician 35, 154; C121: 0 of 10 leaves 26%.
