@@ -1,3 +1,4 @@
+import { unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 // npm run bench: how long the judge takes, whether its memory grows, and how soon the first page is there. Prints figures;
 // asserts nothing, because a shared machine has slow minutes. `npm run bench -- verdict today` runs these two only.
 
@@ -13,7 +14,7 @@ import { plannedInput } from '@/core/judge/planning/planned-input';
 import { simulateVerdicts } from '@/core/judge/planning/simulate-verdicts';
 import { sizeCurve, sizesFor } from '@/core/judge/planning/size-curve';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import { careTasks, dueToday, unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import { careTasks, dueToday } from '@/core/schedule/tasks/due-today';
 import { CURVES } from '@/core/stats/curves/curve-shapes';
 import { fitCurve } from '@/core/stats/curves/fit-curve';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';

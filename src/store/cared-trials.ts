@@ -8,7 +8,7 @@ import type { Database } from '@/store/connection/database';
 import { byTrial } from './by-trial';
 import { carePlansOf, doneTasksOf } from './care';
 import { putAwayIds } from './put-away';
-import { readable } from './rows';
+import { jsonOf, readable } from './rows';
 import { trialsOf } from './trials';
 
 type Row = Readonly<Record<string, unknown>>;
@@ -18,6 +18,7 @@ const Unit = ExperimentalUnit.unwrap().pick({
   code: true,
   treatmentId: true,
   position: true,
+  built: true,
 });
 const Stand = z.object({
   shape: z.enum(['round', 'square']),
@@ -76,7 +77,7 @@ export async function caredTrials(
       care: plans.get(trial.id)!,
       done: done.get(trial.id) ?? [],
       treatments: (treatments.get(trial.id) ?? []).map(row => Named.parse(row)),
-      units: own.map(row => Unit.parse(row)),
+      units: own.map(row => Unit.parse({ ...row, built: jsonOf(row.built) })),
       place: place && Stand.parse(place),
     };
   });

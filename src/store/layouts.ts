@@ -52,7 +52,12 @@ export async function putLayout(db: Database, trial: Trial, dealt: DealtLayout):
   await insertAll(
     db,
     'units',
-    dealt.units.map(unit => ({ ...unit, traits: JSON.stringify(unit.traits), trialId: trial.id })),
+    dealt.units.map(unit => ({
+      ...unit,
+      traits: JSON.stringify(unit.traits),
+      built: unit.built && JSON.stringify(unit.built),
+      trialId: trial.id,
+    })),
   );
 }
 
@@ -96,6 +101,18 @@ export async function putTraits(
     await db('units')
       .where({ id, trialId })
       .update({ traits: JSON.stringify(traits) });
+}
+
+/** Says what units really are. */
+export async function putBuilt(
+  db: Database,
+  trialId: string,
+  units: readonly Pick<ExperimentalUnit, 'id' | 'built'>[],
+): Promise<void> {
+  for (const { id, built } of units)
+    await db('units')
+      .where({ id, trialId })
+      .update({ built: built && JSON.stringify(built) });
 }
 
 /** These places and no others; those that units stand on must be among them. */

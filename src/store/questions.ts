@@ -43,10 +43,14 @@ export async function putQuestion(
       levels: JSON.stringify(treatment.levels),
     })),
   );
+  // What a derived measure is worked out of may be read already.
+  const kept = new Set<unknown>(await db('measures').where({ trialId }).pluck('kindKey'));
   await insertAll(
     db,
     'measures',
-    question.measures.map(measure => measureRow(trialId, measure)),
+    question.measures
+      .filter(measure => measure.isMain || measure.kindKey === null || !kept.has(measure.kindKey))
+      .map(measure => measureRow(trialId, measure)),
   );
 }
 

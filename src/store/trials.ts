@@ -159,7 +159,11 @@ async function planOf(
     places: (await rowsOf('places', 'id')).map(row => Place.parse(row)),
     blocks: (await rowsOf('blocks', 'position')).map(row => Block.parse(row)),
     units: (await rowsOf('units', 'position')).map(row =>
-      ExperimentalUnit.parse({ ...row, traits: jsonOf(row.traits) }),
+      ExperimentalUnit.parse({
+        ...row,
+        traits: jsonOf(row.traits),
+        built: row.built === null ? null : jsonOf(row.built),
+      }),
     ),
   };
 }

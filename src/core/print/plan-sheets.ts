@@ -1,5 +1,6 @@
 import { benchPlaces } from '@/core/trial/bench-places';
 import type { Measure } from '@/core/trial/model/measure';
+import { isTaken } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
 import { pluralOf } from '@/core/words/plural';
@@ -146,7 +147,7 @@ const BLANKS = 4;
 
 /** Of a question about what is read off the plants the sheet has that alone. */
 function columnWords(main: Measure | undefined): string {
-  return main && main.scale !== null
+  return main && isTaken(main.scale)
     ? main.unit === ''
       ? 'read'
       : `read, ${main.unit}`
@@ -173,7 +174,7 @@ export function clipboardSheets(
       marks: [
         ...heading(
           data.trial.question,
-          `${main?.name ?? ''}. ${main && main.scale !== null ? 'Read' : 'Weighed'} by: ______________________   sheet ${page + 1}`,
+          `${main?.name ?? ''}. ${main && isTaken(main.scale) ? 'Read' : 'Weighed'} by: ______________________   sheet ${page + 1}`,
           paper,
           widthOf,
         ),

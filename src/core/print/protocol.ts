@@ -3,6 +3,7 @@ import { CONTROL_WORDS } from '@/core/design/question/control-advice';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
 import type { CareRule } from '@/core/trial/model/care-rule';
+import { isTaken } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
 
@@ -51,7 +52,7 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
     },
     ...careParts(data),
     {
-      title: main && main.scale !== null ? 'Reading' : 'Weighing',
+      title: main && isTaken(main.scale) ? 'Reading' : 'Weighing',
       steps: [
         `${main?.name ?? 'The main measure'}: ${main?.definition ?? ''}`,
         `Go round all ${words} on one day, one container each, and write down every one: 0 where there was nothing, a dash where nobody looked.`,

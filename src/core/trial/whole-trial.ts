@@ -1,6 +1,7 @@
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween } from '@/core/time/garden-day';
 import { LONGEST_DAYS } from '@/core/trial/model/limits';
+import { isTaken } from '@/core/trial/model/scale';
 import { TrialData } from '@/core/trial/model/trial-data';
 import { beyondLimits } from '@/core/trial/plain-limits';
 
@@ -209,7 +210,7 @@ const LOOSE_ENDS: readonly LooseEnd[] = [
   {
     finding: 'a reading is of a measure that is made from picks',
     isSo: ({ readings, measures }) => {
-      const picked = idsOf(measures.filter(measure => measure.scale === null));
+      const picked = idsOf(measures.filter(measure => !isTaken(measure.scale)));
       return readings.some(reading => picked.has(reading.measureId));
     },
   },

@@ -19,6 +19,7 @@ interface MainReadingProps {
 /** What is read off the plants, where that answers the question. Which way is better comes with it. */
 export function MainReading({ form, troubles, isLocked, onChange }: MainReadingProps) {
   const kinds = [...mainReadings()].sort((a, b) => a.name.localeCompare(b.name));
+  const chosen = kinds.find(each => each.key === form.mainKey);
   const choose = (key: string): void => {
     const kind = kinds.find(each => each.key === key);
     onChange({
@@ -54,8 +55,9 @@ export function MainReading({ form, troubles, isLocked, onChange }: MainReadingP
       )}
       {!isLocked && (
         <Soft>
-          It is read on the walk round. The harvest can be weighed beside it: what that shows is
-          found along the way.
+          {chosen?.scale.kind === 'derived'
+            ? `${chosen.definition} Areas, litres, plants and seed are put down under Lay out, “As built”.`
+            : 'It is read on the walk round. The harvest can be weighed beside it: what that shows is found along the way.'}
         </Soft>
       )}
     </div>

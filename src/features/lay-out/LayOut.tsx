@@ -28,6 +28,8 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
+import { AsBuiltPanel } from './AsBuiltPanel';
+import type { BuiltView } from './built-view';
 import { DealForm } from './DealForm';
 import type { Ground } from './ground';
 import { KeyLook } from './KeyLook';
@@ -62,6 +64,8 @@ export interface LayOutProps {
   readonly undealt: TrialData;
   readonly traits: ReturnType<typeof traitLines>;
   readonly describeTrait: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly built: BuiltView;
+  readonly putAsBuilt: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly forgetTrait: (name: string) => Promise<Result<unknown, TrialTrouble>>;
   /** Which raised plant goes where; empty where none were measured. */
   readonly planted: readonly Planted[];
@@ -279,6 +283,15 @@ function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: LayOutProp
           example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`}
           putDown={props.describeTrait}
           forget={props.forgetTrait}
+        />
+      )}
+      {layout && (
+        <AsBuiltPanel
+          built={props.built}
+          unitWord={props.unitWord}
+          system={props.system}
+          isClosed={props.isClosed}
+          put={props.putAsBuilt}
         />
       )}
     </>

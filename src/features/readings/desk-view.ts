@@ -5,7 +5,7 @@ import type { CoursePoint } from '@/core/measure/unit-value/across-days';
 import { unitCourse } from '@/core/measure/unit-value/unit-values';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
-import { scaleWords } from '@/core/trial/model/scale';
+import { isTaken, scaleWords } from '@/core/trial/model/scale';
 import type { TrialState } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
@@ -77,7 +77,8 @@ export function deskViewOf(
   today: string,
 ): DeskView {
   const { trial } = data;
-  const measures = data.measures.filter(measure => measure.scale !== null);
+  const measures = data.measures.filter(measure => isTaken(measure.scale));
+  const beside = data.measures.filter(measure => measure.scale !== null);
   return {
     trialId: trial.id,
     state: trial.state,
@@ -89,14 +90,14 @@ export function deskViewOf(
       .map(({ id, code, where }) => ({ id, code, where })),
     columns: measures.flatMap(measure => columnsOf(measure, data.readings)),
     cells: cellsOf(data, measures, day),
-    measures: measures.map(measure => measureLine(measure, data)),
+    measures: beside.map(measure => measureLine(measure, data)),
     courses: data.measures
-      .filter(measure => measure.scale !== null || measure.isMain)
+      .filter(measure => isTaken(measure.scale) || measure.isMain)
       .map(measure => coursesOf(measure, data))
       .filter(course => course.pots.length > 0),
     notes: notesOf(data, isOpen),
     offered: READING_KINDS.filter(
-      kind => !measures.some(measure => measure.kindKey === kind.key),
+      kind => !beside.some(measure => measure.kindKey === kind.key),
     ).map(({ key, name, definition, when, instrument }) => ({
       key,
       name,

@@ -15,6 +15,7 @@ import { caredTrialOf, missedTasks } from '@/core/schedule/tasks/open-steps';
 import { reEntryOf } from '@/core/schedule/tasks/re-entry-interval';
 import { remindersFor } from '@/core/schedule/tasks/reminders';
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';
+import { ownMeasures } from '@/core/schedule/tasks/unit-measures';
 import { washedOffSteps } from '@/core/schedule/tasks/washed-off';
 import { addDays } from '@/core/time/garden-day';
 import { factsFor } from '@/core/trial/horticultural-facts';
@@ -146,6 +147,7 @@ function ledgerOf(
     units,
     given: care.acts.filter(act => !act.isSkipped),
     unit: cared.unit,
+    unitOf: ownMeasures(cared.unit, units),
     by: trial.endsOn,
   };
   const { mixMl, mixNMgPerL } = care.settings;

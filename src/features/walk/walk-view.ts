@@ -4,7 +4,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Outcome } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
-import { type Scale, scaleWords } from '@/core/trial/model/scale';
+import { isTaken, type Scale, scaleWords } from '@/core/trial/model/scale';
 import type { TrialState } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
@@ -86,7 +86,7 @@ function currentValues(readings: readonly Reading[], today: string): readonly Cu
 /** None for the harvest, which is picked and not read. */
 function walkMeasures(measure: Measure): readonly WalkMeasure[] {
   const { id, name, definition, unit, scale, parts, kindKey } = measure;
-  if (scale === null) return [];
+  if (!isTaken(scale)) return [];
   return [
     {
       id,

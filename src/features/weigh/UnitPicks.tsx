@@ -18,7 +18,7 @@ interface UnitPicksProps {
   readonly unit: BenchUnit;
   readonly picks: readonly Pick[];
   readonly style: MassStyle;
-  readonly measures: YieldMeasures;
+  readonly measures: YieldMeasures | undefined;
   /** What its tops weighed at the end, in g. */
   readonly topsG?: number | undefined;
   readonly isClosed: boolean;
@@ -40,7 +40,7 @@ export function UnitPicks({
   onTakeOut,
 }: UnitPicksProps) {
   const sums = soundSums(picks);
-  const bases = yieldBases(sums.netG, measures);
+  const bases = measures ? yieldBases(sums.netG, measures, style) : [];
   return (
     <section>
       <h2>

@@ -68,7 +68,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
         history={async () => picks}
         topsG={{}}
         ripeRule=""
-        yieldMeasures={{ areaM2: 0.05, mixMl: 10_000, minutes: 0 }}
+        yieldMeasures={{}}
         mishaps={mishapsOf(data)}
         isKeyOpen={false}
         mishapHistory={async () => []}

@@ -48,7 +48,7 @@ interface WeighProps extends RoundActions {
   readonly picks: readonly Pick[];
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
   /** What one unit's harvest may be counted by. */
-  readonly yieldMeasures: YieldMeasures;
+  readonly yieldMeasures: Readonly<Record<string, YieldMeasures>>;
   /** Tops at the end, in g, of the units whose tops were weighed. */
   readonly topsG: Readonly<Record<string, number>>;
   readonly ripeRule: string;
@@ -151,7 +151,7 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
         unit={unit}
         picks={picks.filter(pick => pick.unitId === unit.id)}
         style={style}
-        measures={props.yieldMeasures}
+        measures={props.yieldMeasures[unit.id]}
         topsG={props.topsG[unit.id]}
         isClosed={isClosed}
         history={props.history}

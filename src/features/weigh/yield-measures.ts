@@ -1,26 +1,35 @@
-import { unitCourse } from '@/core/measure/unit-value/unit-values';
+import { unitCourse, valuesById } from '@/core/measure/unit-value/unit-values';
 import type { YieldMeasures } from '@/core/measure/unit-value/yield-bases';
-import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
-/** What one unit's harvest may be counted by: its ground, its mix, and the work that all units get alike. What differs between treatments would tell whose it is. */
-export function yieldMeasuresOf({ places, units, care }: TrialData): YieldMeasures {
-  const { areaM2 } = unitMeasuresOf(
-    places.find(place => place.id === units[0]?.placeId),
-    null,
-  );
+/**
+ * What each unit's harvest may be counted by: what was put down of it as built, the mix that all get, and its work: what was timed
+ * at it and what all units get alike. What the plan gives to some treatments only would tell whose it is.
+ */
+export function yieldMeasuresOf(data: TrialData): Readonly<Record<string, YieldMeasures>> {
+  const { units, care, measures } = data;
   const toAll = new Map(
     care.rules
       .filter(rule => rule.treatmentIds.length === 0)
       .map(rule => [rule.id, rule.minutesEach ?? 0]),
   );
-  return {
-    areaM2,
-    mixMl: care.settings.mixMl ?? undefined,
-    minutes: care.acts
-      .filter(act => !act.isSkipped)
-      .reduce((sum, act) => sum + (toAll.get(act.ruleId) ?? 0), 0),
-  };
+  const shared = care.acts
+    .filter(act => !act.isSkipped)
+    .reduce((sum, act) => sum + (toAll.get(act.ruleId) ?? 0), 0);
+  const labour = measures.find(measure => measure.kindKey === 'labour');
+  const timed = labour ? valuesById(data, labour) : new Map<string, number | null>();
+  return Object.fromEntries(
+    units.map(({ id, built }) => [
+      id,
+      {
+        areaM2: built?.areaM2 ?? undefined,
+        mixMl: built?.mixMl ?? care.settings.mixMl ?? undefined,
+        plants: built?.plants ?? undefined,
+        seedG: built?.seedG ?? undefined,
+        minutes: shared + (timed.get(id) ?? 0),
+      },
+    ]),
+  );
 }
 
 /** Green mass at the end, of the units whose tops were weighed: the last figure of each. */

@@ -10,8 +10,8 @@ import { type Analysis, type AnalysisSpec, mainMeasure } from '@/core/judge/unit
 import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { yieldBases } from '@/core/measure/unit-value/yield-bases';
-import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
-import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import { MASS_STYLE_FOR, type MassStyle } from '@/core/quantity/print-quantity';
+import { builtMeans } from '@/core/schedule/tasks/unit-measures';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
@@ -31,7 +31,7 @@ export async function verdictDetails(
     card: scorecardOf(data, spec, measure => valuePrinter(measure, style)),
     costs,
     position,
-    bases: basesOf(data, analysis.judgement.groups, costs),
+    bases: basesOf(data, analysis.judgement.groups, costs, style),
     lessons: lessonsOf(data, {
       spread: spreadWithin(analysis),
       position,
@@ -73,48 +73,37 @@ async function otherSeasons(trialId: string): Promise<readonly PooledTrial[]> {
     });
 }
 
-const BASE_WORDS = {
-  m2: 'a square metre',
-  litre: 'a litre of mix',
-  hour: 'an hour of work',
-} as const;
-
-/** The main harvest by ground, mix, hours and money: what wins by the pot need not win by the hour. */
+/** The main harvest by ground, mix, plants, hours and money: what wins by the pot need not win by the hour. */
 function basesOf(
   data: TrialData,
   groups: Analysis['judgement']['groups'],
   costs: readonly TreatmentCost[],
+  style: MassStyle,
 ): VerdictDetails['bases'] {
   if (mainMeasure(data).unit !== 'g') return [];
-  const { areaM2 } = unitMeasuresOf(
-    data.places.find(place => place.id === data.units[0]?.placeId),
-    null,
-  );
   const found = groups.map(({ treatment, mean }) => {
     const cost = costs.find(each => each.treatment === treatment);
+    const id = data.treatments.find(each => each.name === treatment)?.id;
+    const built = builtMeans(data.units.filter(unit => unit.treatmentId === id));
     return {
       treatment,
       cost: cost?.total ?? null,
-      mean,
-      bases: yieldBases(mean, {
-        areaM2,
-        mixMl: data.care.settings.mixMl ?? undefined,
-        minutes: cost?.minutes ?? 0,
-      }),
+      bases: yieldBases(
+        mean,
+        {
+          ...built,
+          mixMl: built.mixMl ?? data.care.settings.mixMl ?? undefined,
+          minutes: cost?.minutes ?? 0,
+        },
+        style,
+      ),
     };
   });
-  const rows = (['m2', 'litre', 'hour'] as const).map(base => ({
-    name: `Main harvest, ${BASE_WORDS[base]}`,
+  const rows = [...new Set(found.flatMap(({ bases }) => bases.map(({ by }) => by)))].map(by => ({
+    name: `Main harvest, ${by}`,
     cells: found.flatMap(({ treatment, bases }) => {
-      const own = bases.find(each => each.base === base);
-      return own
-        ? [
-            {
-              treatment,
-              words: own.words.replace(/ an? (square metre|litre of mix|hour of work)$/, ''),
-            },
-          ]
-        : [];
+      const own = bases.find(each => each.by === by);
+      return own ? [{ treatment, words: own.figure }] : [];
     }),
   }));
   const money = {

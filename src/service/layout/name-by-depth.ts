@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { isDecidedLate } from '@/core/judge/units/analysis-sets';
 import { depthOfBags } from '@/core/materials/mix/depth';
 import { type Result, success } from '@/core/result';
-import { unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import { unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { TreatmentId } from '@/core/trial/model/ids';
 import type { Treatment } from '@/core/trial/model/treatment';
@@ -39,6 +39,7 @@ export function nameByDepth(
     const { areaM2 } = unitMeasuresOf(
       data.places.find(place => place.id === data.units[0]?.placeId),
       null,
+      data.units.filter(unit => unit.treatmentId === treatmentId),
     );
     if (data.factors.length > 1)
       return invalid(what, {

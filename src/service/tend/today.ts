@@ -1,11 +1,7 @@
 import { type SeenDue, seenDue } from '@/core/blinding/bottle-steps';
 import { success } from '@/core/result';
-import {
-  type CaredTrial,
-  type DueToday,
-  dueToday,
-  unitMeasuresOf,
-} from '@/core/schedule/tasks/due-today';
+import { type CaredTrial, type DueToday, dueToday } from '@/core/schedule/tasks/due-today';
+import { unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 import { isKeyOpen } from '@/core/trial/key';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
@@ -43,7 +39,7 @@ async function allDue(): Promise<DueToday> {
   const trials = (await caredTrials(db, garden.id, today())).map(
     ({ place, ...cared }): CaredTrial => ({
       ...cared,
-      unit: unitMeasuresOf(place, cared.care.settings.mixMl),
+      unit: unitMeasuresOf(place, cared.care.settings.mixMl, cared.units),
     }),
   );
   return dueToday(

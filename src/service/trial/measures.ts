@@ -1,4 +1,4 @@
-import { readMeasure } from '@/core/measure/library/own-measure';
+import { componentsOf, readMeasure } from '@/core/measure/library/own-measure';
 import { type Result, success } from '@/core/result';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -16,7 +16,8 @@ export function addMeasureToTrial(
     if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const read = readMeasure(input, data.measures, newId());
     if (!read.ok) return invalid(what, read.trouble);
-    await addMeasure(db, trialId, read.value);
+    for (const measure of [read.value, ...componentsOf(read.value.scale, data.measures, newId)])
+      await addMeasure(db, trialId, measure);
     return {
       what,
       subjectId: read.value.id,

@@ -14,6 +14,7 @@ import * as decidedInTime from './20261129d-decided-in-time';
 import * as whoWrote from './20261129e-who-wrote';
 import * as valueOnADay from './20261129f-value-on-a-day';
 import * as putAway from './20261129g-put-away';
+import * as asBuilt from './20261129h-as-built';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -37,6 +38,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129e-who-wrote': whoWrote,
   '20261129f-value-on-a-day': valueOnADay,
   '20261129g-put-away': putAway,
+  '20261129h-as-built': asBuilt,
 };
 
 /** Every migration by name, oldest first. */

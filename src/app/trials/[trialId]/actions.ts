@@ -8,6 +8,7 @@ import { arrangePlace, describeSite } from '@/service/layout/arrange';
 import { describeTrait, removeTrait } from '@/service/layout/describe-traits';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { movePots } from '@/service/layout/move-pots';
+import { putAsBuilt } from '@/service/layout/put-as-built';
 import { amendPlan } from '@/service/trial/amend';
 import { changeQuestion } from '@/service/trial/ask';
 import { mishapHistoryOf } from '@/service/trial/entry-history';
@@ -105,6 +106,10 @@ export async function describeSiteAction(trialId: unknown, input: unknown) {
 
 export async function describeTraitAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => describeTrait(id, input));
+}
+
+export async function putAsBuiltAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => putAsBuilt(id, input));
 }
 
 export async function forgetTraitAction(trialId: unknown, name: unknown) {

@@ -1,5 +1,6 @@
 import { centresOf } from '@/core/design/site/site-bias';
 import type { CareAct } from '@/core/trial/model/care-plan';
+import { needsPicks } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
 
@@ -93,7 +94,7 @@ function noted(
 function readBy(data: TrialData): readonly (string | null)[] {
   const main = data.measures.find(measure => measure.isMain);
   const entries: readonly { readonly unitId: string; readonly by: string }[] =
-    main?.scale === null
+    main && needsPicks(main.scale)
       ? data.picks
       : data.readings.filter(reading => reading.measureId === main?.id && !reading.isRepeat);
   return noted(data, unit =>

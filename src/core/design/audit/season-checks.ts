@@ -9,7 +9,8 @@ import {
 } from '@/core/materials/ledger/nutrient-ledger';
 import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
 import { unevenActs } from '@/core/schedule/adherence/uneven-acts';
-import { careTasks, unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import { careTasks } from '@/core/schedule/tasks/due-today';
+import { ownMeasures, unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 import { daysBetween } from '@/core/time/garden-day';
 import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -229,6 +230,7 @@ function feedFlags(data: TrialData): readonly LedgerFlag[] {
   const unit = unitMeasuresOf(
     places.find(place => place.id === units[0]?.placeId),
     care.settings.mixMl,
+    units,
   );
   const accounts = nutrientLedger(
     {
@@ -238,6 +240,7 @@ function feedFlags(data: TrialData): readonly LedgerFlag[] {
       given: [],
       units,
       unit,
+      unitOf: ownMeasures(unit, units),
       by: data.trial.endsOn,
       tasks: careTasks(data, lastKnownDay(data)),
     },

@@ -1,6 +1,6 @@
 import { harvestMeasures } from '@/core/measure/library/harvest-measures';
 import { OWN_KEY, ownKind } from '@/core/measure/library/own-fields';
-import { measureFromLibrary, readMeasure } from '@/core/measure/library/own-measure';
+import { componentsOf, measureFromLibrary, readMeasure } from '@/core/measure/library/own-measure';
 import type { ReadingKind } from '@/core/measure/library/reading-kind';
 import { READING_KINDS } from '@/core/measure/library/reading-library';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -91,7 +91,7 @@ function measuresOf(
       : read && success(measureFromLibrary(read, newId()));
   const main = taken?.ok ? { ...taken.value, better, margin, isMain: true } : undefined;
   const harvests = harvestMeasures({ picked, main: summary, better, margin }, newId);
-  return main ? [main, ...harvests] : harvests;
+  return main ? [main, ...componentsOf(main.scale, [], newId), ...harvests] : harvests;
 }
 
 /** What is held against each other must be the trial’s, and each stand on one side only. */

@@ -1,6 +1,8 @@
 import { unitCost } from '@/core/materials/ledger/money';
 import { nutrientLedger } from '@/core/materials/ledger/nutrient-ledger';
-import { careTasks, unitMeasuresOf } from '@/core/schedule/tasks/due-today';
+import { unitValues } from '@/core/measure/unit-value/unit-values';
+import { careTasks } from '@/core/schedule/tasks/due-today';
+import { ownMeasures, unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 import type { CalendarDay } from '@/core/time/garden-day';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
@@ -23,15 +25,28 @@ export function treatmentCosts(data: TrialData, by: CalendarDay): readonly Treat
   const unit = unitMeasuresOf(
     places.find(place => place.id === units[0]?.placeId),
     care.settings.mixMl,
+    units,
   );
   const accounts = nutrientLedger(
-    { treatments, rules: care.rules, products, given, units, unit, by, tasks: careTasks(data, by) },
+    {
+      treatments,
+      rules: care.rules,
+      products,
+      given,
+      units,
+      unit,
+      unitOf: ownMeasures(unit, units),
+      by,
+      tasks: careTasks(data, by),
+    },
     given.length > 0 ? 'done' : 'planned',
   );
+  const timed = timedMinutes(data);
   const { hourWorth } = care.settings;
   return accounts
     .filter(account => treatments.some(treatment => treatment.id === account.treatmentId))
-    .map(({ treatmentId, name, cost, minutes }) => {
+    .map(({ treatmentId, name, cost, minutes: planned }) => {
+      const minutes = planned + (timed.get(treatmentId) ?? 0);
       const materials = cost === null || cost === 0 ? (typedCost(data, treatmentId) ?? cost) : cost;
       return {
         treatment: name,
@@ -40,6 +55,21 @@ export function treatmentCosts(data: TrialData, by: CalendarDay): readonly Treat
         total: materials === null ? null : unitCost([materials], minutes, hourWorth ?? 0).total,
       };
     });
+}
+
+/** Minutes that were timed at a unit of each treatment, on average over those where somebody did. */
+function timedMinutes(data: TrialData): ReadonlyMap<string, number> {
+  const labour = data.measures.find(measure => measure.kindKey === 'labour');
+  if (!labour) return new Map();
+  const values = unitValues(data, labour);
+  return new Map(
+    data.treatments.map(({ id }) => {
+      const own = values.flatMap(({ unit, value }) =>
+        unit.treatmentId === id && value !== null ? [value] : [],
+      );
+      return [id, own.length === 0 ? 0 : own.reduce((sum, each) => sum + each, 0) / own.length];
+    }),
+  );
 }
 
 /** What a treatment costs a unit, as it was put down with the question: it stands in where the shelf knows no price. */

@@ -69,6 +69,8 @@ interface LedgerInput {
   readonly given: readonly GivenAct[];
   readonly units: readonly Pick<ExperimentalUnit, 'id' | 'treatmentId'>[];
   readonly unit: UnitMeasures;
+  /** Of a treatment whose units are of a size of their own. */
+  readonly unitOf?: ((treatmentId: string) => UnitMeasures) | undefined;
   /** Up to when what comes free is counted: the trial's end, or today. */
   readonly by: CalendarDay;
 }
@@ -85,7 +87,13 @@ export function nutrientLedger(
     const times = rules.map(rule =>
       which === 'planned' ? plannedTimes(rule, input) : doneTimes(rule, treatment.id, input),
     );
-    const lines = rules.flatMap((rule, i) => lineOf(rule, times[i] ?? [], input) ?? []);
+    const lines = rules.flatMap(
+      (rule, i) =>
+        lineOf(rule, times[i] ?? [], {
+          ...input,
+          unit: input.unitOf?.(treatment.id) ?? input.unit,
+        }) ?? [],
+    );
     return {
       treatmentId: treatment.id,
       name: treatment.name,

@@ -88,6 +88,22 @@ function dayAsked(days: DayRule, written: string): number | null | undefined {
   return day <= 1100 ? day : undefined;
 }
 
+/** What a derived measure is worked out of and the trial does not read yet. */
+export function componentsOf(
+  scale: Scale | null,
+  existing: readonly Measure[],
+  newId: () => string,
+): readonly Measure[] {
+  if (scale?.kind !== 'derived') return [];
+  const keys = [scale.of, scale.by].flatMap(term =>
+    term.kind === 'reading' ? [term.key] : term.kind === 'hours' ? ['labour'] : [],
+  );
+  return [...new Set(keys)].flatMap(key => {
+    const kind = existing.some(measure => measure.kindKey === key) ? undefined : readingKind(key);
+    return kind ? [measureFromLibrary(kind, newId())] : [];
+  });
+}
+
 /** A measure of the library as a trial takes it: not its main one. */
 export function measureFromLibrary(kind: ReadingKind, id: string): Measure {
   return measureFrom({ ...kind, better: kind.better === 'lower' ? 'lower' : 'higher' }, id);

@@ -4,9 +4,10 @@ import { addDays } from '@/core/time/garden-day';
 import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { doneTasks } from '@/core/trial/model/care-plan';
-import { dueToday, receiversOf, unitMeasuresOf } from './due-today';
+import { dueToday, receiversOf } from './due-today';
 import { dueTasks } from './task-state';
 import { tasksOf } from './tasks';
+import { unitMeasuresOf } from './unit-measures';
 import { holding, washedOffSteps } from './washed-off';
 
 const data = caredFixture(

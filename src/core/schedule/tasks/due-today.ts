@@ -1,6 +1,5 @@
 import { doseOf, type UnitMeasures } from '@/core/materials/dose/given-dose';
 import type { Measured } from '@/core/materials/label/analysis';
-import { circleM2 } from '@/core/materials/mix/container-volume';
 import {
   forbiddenPairs,
   mixingList,
@@ -31,7 +30,10 @@ export interface CaredTrial {
   /** With what rain has washed off since. */
   readonly done: readonly TaskDone[];
   readonly treatments: readonly Pick<Treatment, 'id' | 'name'>[];
-  readonly units: readonly Pick<ExperimentalUnit, 'id' | 'code' | 'treatmentId' | 'position'>[];
+  readonly units: readonly Pick<
+    ExperimentalUnit,
+    'id' | 'code' | 'treatmentId' | 'position' | 'built'
+  >[];
   readonly unit: UnitMeasures;
 }
 
@@ -271,18 +273,4 @@ function groupsOf(
 /** What a bottle of a blind trial is called. */
 export function bottleLabel(code: string): string {
   return `bottle ${code}`;
-}
-
-/** What rates count by, from a unit's place and the trial's settings. */
-export function unitMeasuresOf(
-  place: Pick<Place, 'shape' | 'widthMm' | 'depthMm'> | undefined,
-  mixMl: number | null,
-): UnitMeasures {
-  const areaM2 =
-    place === undefined
-      ? undefined
-      : place.shape === 'round'
-        ? circleM2(place.widthMm)
-        : (place.widthMm * place.depthMm) / 1e6;
-  return { plants: 1, areaM2, mixMl: mixMl ?? undefined, rowMm: place?.widthMm };
 }

@@ -1,3 +1,4 @@
+import { unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 import type { CalendarDay } from '@/core/time/garden-day';
 import { doneTasks, settledIds, type TaskDone } from '@/core/trial/model/care-plan';
 import type { Product } from '@/core/trial/model/product';
@@ -10,7 +11,6 @@ import {
   dueTask,
   dueToday,
   isSettled,
-  unitMeasuresOf,
 } from './due-today';
 import type { TrackedTask } from './task-state';
 
@@ -23,7 +23,7 @@ export function caredTrialOf({ trial, care, treatments, units, places }: TrialDa
     done: doneTasks(care.acts),
     treatments,
     units,
-    unit: unitMeasuresOf(place, care.settings.mixMl),
+    unit: unitMeasuresOf(place, care.settings.mixMl, units),
   };
 }
 

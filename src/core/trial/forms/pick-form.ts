@@ -7,6 +7,7 @@ import { GardenDay } from '@/core/time/garden-day';
 import { PickId, UnitId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import { CullReason, Outcome, type Pick } from '@/core/trial/model/pick';
+import { needsPicks } from '@/core/trial/model/scale';
 import { type FieldTroubles, fieldTroublesOf } from './field-troubles';
 
 /** A pick as it is typed. The id is made where it is typed, so that it can be sent twice. */
@@ -167,17 +168,25 @@ function readLoad(written: string, system: MeasureSystem): Result<Quantity, stri
     : read;
 }
 
+/** Which sums of the harvest the main measure is, or is worked out of. */
+function harvestsIn({ scale, summary }: Measure): readonly string[] {
+  return scale?.kind === 'derived'
+    ? [scale.of, scale.by].flatMap(term => (term.kind === 'harvest' ? [term.what] : []))
+    : [summary];
+}
+
 function missingFor(
   main: Measure,
   pieces: number | null,
   gross: Quantity | null,
 ): FieldTroubles | undefined {
-  if (main.scale !== null)
+  if (!needsPicks(main.scale))
     return gross === null && pieces === null
       ? { gross: 'What does the scale show, or how many pieces?' }
       : undefined; // the harvest is beside the question here
-  const needsWeight = main.summary !== 'sound-count';
-  const needsPieces = main.summary === 'sound-count' || main.summary === 'mean-piece-weight';
+  const needed = harvestsIn(main);
+  const needsWeight = needed.some(what => what.endsWith('weight'));
+  const needsPieces = needed.some(what => !what.endsWith('weight') || what === 'mean-piece-weight');
   if (needsWeight && gross === null)
     return { gross: 'What does the scale show? The main measure of this trial is a weight.' };
   if (needsPieces && pieces === null)

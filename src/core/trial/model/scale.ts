@@ -114,6 +114,12 @@ export function isAveraged(scale: Scale): boolean {
   return scale.kind !== 'ordinal' && scale.kind !== 'class' && scale.kind !== 'rank';
 }
 
+/** Whether it rests on what is picked and weighed: the harvest itself, and what is worked out of it. */
+export function needsPicks(scale: Scale | null): boolean {
+  if (scale === null) return true;
+  return scale.kind === 'derived' && [scale.of, scale.by].some(({ kind }) => kind === 'harvest');
+}
+
 /** Whether values of it are taken on a walk; what is worked out of others is not. */
 export function isTaken(scale: Scale | null): scale is Exclude<Scale, { kind: 'derived' }> {
   return scale !== null && scale.kind !== 'derived';

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { predictAction } from '@/app/trials/[trialId]/actions';
 import { loadTrial, type TrialPageProps } from '@/app/trials/[trialId]/load-trial';
 import { readAlsoAction } from '@/app/trials/[trialId]/readings/actions';
+import { isTaken } from '@/core/trial/model/scale';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { Inspect } from '@/features/inspect/Inspect';
 import { inspectViewOf } from '@/features/inspect/inspect-view';
@@ -43,7 +44,7 @@ export default async function CloselyPage(props: TrialPageProps) {
       <WeighWays
         trialId={id}
         here="inspect"
-        canWalk={state === 'locked' && data.measures.some(measure => measure.scale !== null)}
+        canWalk={state === 'locked' && data.measures.some(measure => isTaken(measure.scale))}
       />
       <Photos
         trialId={id}

@@ -12,6 +12,7 @@ import { daysBetween } from '@/core/time/garden-day';
 import { traitLines } from '@/core/trial/forms/trait-form';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { savedBenchDraft } from '@/features/lay-out/bench-draft';
+import { builtViewOf } from '@/features/lay-out/built-view';
 import { groundOf } from '@/features/lay-out/ground';
 import { LayOut } from '@/features/lay-out/LayOut';
 import { TrialFrame } from '@/features/trial/TrialFrame';
@@ -27,6 +28,7 @@ import {
   forgetTraitAction,
   lockAction,
   movePotsAction,
+  putAsBuiltAction,
 } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import { showKeyAction } from './show-key';
@@ -94,6 +96,8 @@ export default async function LayOutPage(props: TrialPageProps) {
         traits={traitLines(data)}
         describeTrait={describeTraitAction.bind(null, id)}
         forgetTrait={forgetTraitAction.bind(null, id)}
+        built={builtViewOf(data, isOpen, garden.system)}
+        putAsBuilt={putAsBuiltAction.bind(null, id)}
         ground={groundOf(data, isOpen)}
         arrange={arrangeAction.bind(null, id)}
         describeSite={describeSiteAction.bind(null, id)}

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
+import { isTaken } from '@/core/trial/model/scale';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { mishapsOf } from '@/features/weigh/mishap-view';
@@ -36,7 +37,12 @@ export default async function WeighPage(props: WeighPageProps) {
   const harvest = data.measures.find(measure => measure.scale === null) ?? main;
   return (
     <TrialFrame frame={frame} step="weigh">
-      {main.scale !== null && (
+      {main.scale?.kind === 'derived' && (
+        <Mind>
+          The question is about {main.response}: it is worked out. {main.definition}
+        </Mind>
+      )}
+      {isTaken(main.scale) && (
         <Mind>
           The question is about {main.response}: it is read on the{' '}
           <Link href={`/trials/${id}/walk`}>walk round</Link>. What is weighed here stands beside
