@@ -1,6 +1,7 @@
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { CONTROL_WORDS } from '@/core/design/question/control-advice';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import { isTaken } from '@/core/trial/model/scale';
@@ -14,7 +15,7 @@ export interface ProtocolPart {
 }
 
 /** The plan as steps that a helper can follow. Says which treatments there are, never which unit gets which. */
-export function protocolOf(data: TrialData): readonly ProtocolPart[] {
+export function protocolOf(data: TrialData, system: MeasureSystem = 'uk'): readonly ProtocolPart[] {
   const { trial, treatments, measures, layout, units } = data;
   const main = measures.find(measure => measure.isMain);
   const words = pluralOf(trial.unitWord);
@@ -50,7 +51,7 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
           : []),
       ],
     },
-    ...careParts(data),
+    ...careParts(data, system),
     {
       title: main && isTaken(main.scale) ? 'Reading' : 'Weighing',
       steps: [
@@ -75,7 +76,10 @@ export function protocolOf(data: TrialData): readonly ProtocolPart[] {
 export const CARE_TITLE = 'What is given and done';
 
 /** What is planned to be given and done, by treatment, and what to mind with it. */
-function careParts({ care, products, treatments }: TrialData): readonly ProtocolPart[] {
+function careParts(
+  { care, products, treatments }: TrialData,
+  system: MeasureSystem,
+): readonly ProtocolPart[] {
   const planned = care.rules.filter(rule => !rule.isUnplanned);
   if (planned.length === 0) return [];
   const letters = (rule: CareRule): string =>
@@ -87,7 +91,7 @@ function careParts({ care, products, treatments }: TrialData): readonly Protocol
           .join(', ');
   const steps = planned.map(rule => {
     const product = products.find(each => each.id === rule.material?.productId);
-    return `${rule.name}, to ${letters(rule)}: ${whenWords(rule, care.rules)}${product ? `. ${materialWords(rule, product.name)}` : ''}.`;
+    return `${rule.name}, to ${letters(rule)}: ${whenWords(rule, care.rules)}${product ? `. ${materialWords(rule, product.name, system)}` : ''}.`;
   });
   const waits = products.flatMap(product =>
     product.waitingDays

@@ -4,7 +4,10 @@ import { styled } from 'styled-components';
 import { isOfShares, payingPercent, plainNumber } from '@/core/design/question/margin-form';
 import { askedReading } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
+import { soldBy } from '@/core/quantity/sold-by';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { fieldsOf } from '@/ui/form-fields';
@@ -20,6 +23,7 @@ interface MarginFieldsProps {
 
 /** The smallest difference that matters, said outright or worked out from money. */
 export function MarginFields({ form, troubles, isLocked, onChange }: MarginFieldsProps) {
+  const system = useSystem();
   const isPercent = form.marginKind === 'percent';
   const field = fieldsOf({ form, change: onChange, troubles, isReadOnly: isLocked });
   return (
@@ -39,7 +43,7 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
           label={isPercent ? 'At least, %' : 'At least'}
           {...field('margin')}
           inputMode={isPercent ? 'decimal' : 'text'}
-          hint={isPercent ? undefined : amountHint(form)}
+          hint={isPercent ? undefined : amountHint(form, system)}
         />
       )}
       {form.summary !== 'read' && (
@@ -58,6 +62,7 @@ interface MarginFromMoneyProps {
 
 /** What it must bring to pay, from what it costs. */
 function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoneyProps) {
+  const sold = soldBy(useSystem());
   return (
     <details open={Object.values(form.money).some(text => text !== '')}>
       <summary>Work it out from money</summary>
@@ -73,7 +78,7 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
           placeholder="0.60"
         />
         <TextField
-          label="The crop is worth, a kg"
+          label={`The crop is worth, a ${sold.name}`}
           name="worthPerKg"
           value={form.money.worthPerKg}
           onChange={worthPerKg => onChange({ money: { ...form.money, worthPerKg } })}
@@ -83,7 +88,7 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
           placeholder="5"
         />
         <TextField
-          label={`A ${form.unitWord || 'unit'} gives now, kg`}
+          label={`A ${form.unitWord || 'unit'} gives now, ${sold.short}`}
           name="presentKg"
           value={form.money.presentKg}
           onChange={presentKg => onChange({ money: { ...form.money, presentKg } })}
@@ -99,11 +104,12 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
 }
 
 /** In what an amount is written. */
-function amountHint(form: QuestionForm): string | undefined {
+function amountHint(form: QuestionForm, system: MeasureSystem): string | undefined {
   const { summary } = form;
   if (summary === 'sound-count') return undefined;
   const kind = askedReading(form);
-  if (summary !== 'read' || kind?.unit === 'g') return 'With its unit: 50 g, 2 oz.';
+  if (summary !== 'read' || kind?.unit === 'g')
+    return system === 'us' ? 'With its unit: 2 oz, 1 lb.' : 'With its unit: 50 g, 1.5 kg.';
   if (!kind) return undefined;
   return isOfShares(kind.scale)
     ? 'In points of a hundred: 10 means from 40% to 50%.'
@@ -121,6 +127,8 @@ function Worth({
   isLocked,
   onChange,
 }: Pick<MarginFieldsProps, 'form' | 'isLocked' | 'onChange'>) {
+  const sold = soldBy(useSystem());
+  const inUnits = useAmountWords();
   const [costEach = 0, worthPerKg = 0, presentKg = 0] = [
     form.money.costEach,
     form.money.worthPerKg,
@@ -139,7 +147,7 @@ function Worth({
     <>
       <p>
         It pays from <b>{shown}%</b> more: {costEach} ÷ ({worthPerKg} × {presentKg}) = {shown}%,{' '}
-        {Math.round((1000 * costEach) / worthPerKg)} g more a {form.unitWord}.
+        {inUnits((1000 * costEach * sold.kg) / worthPerKg, 'mass')} more a {form.unitWord}.
       </p>
       {!isLocked && shown <= 1000 && (
         <Button

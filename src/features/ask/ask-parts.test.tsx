@@ -122,7 +122,7 @@ describe('the margin from money', () => {
   test('cost over worth, rounded up so that it really pays', async () => {
     render(<Margin money={{ costEach: '0.50', worthPerKg: '6', presentKg: '0.7' }} />);
     expect(screen.getByText(/It pays from/)).toHaveTextContent(
-      'It pays from 11.9% more: 0.5 ÷ (6 × 0.7) = 11.9%, 83 g more a pot.',
+      'It pays from 11.9% more: 0.5 ÷ (6 × 0.7) = 11.9%, 83.3 g more a pot.',
     );
     await userEvent.setup().click(screen.getByRole('button', { name: 'Take 12% as worth having' }));
     expect(screen.getByLabelText('At least, %')).toHaveValue('12');

@@ -3,6 +3,9 @@ import { isOfShares } from '@/core/design/question/margin-form';
 import type { QuestionPattern } from '@/core/design/question/question-patterns';
 import { QuestionForm, USUAL_RULES } from '@/core/design/question/question-shape';
 import { BLANK_OWN, OWN_KEY, ownFieldsOf } from '@/core/measure/library/own-fields';
+import { printDoseMass } from '@/core/quantity/print-quantity';
+import { soldBy } from '@/core/quantity/sold-by';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -41,7 +44,8 @@ export function emptyQuestion(today: string, pattern?: QuestionPattern): Questio
 }
 
 /** A trial's question as its form would hold it. */
-export function questionFormOf(data: TrialData): QuestionForm {
+export function questionFormOf(data: TrialData, system: MeasureSystem = 'uk'): QuestionForm {
+  const { kg } = soldBy(system);
   const main = data.measures.find(measure => measure.isMain);
   const picked = data.measures.find(measure => measure.summary === 'sound-weight')?.response ?? '';
   const margin = main?.margin ?? null;
@@ -75,13 +79,13 @@ export function questionFormOf(data: TrialData): QuestionForm {
         : margin.kind === 'percent'
           ? String(margin.percent)
           : main?.unit === 'g'
-            ? `${margin.amount} g`
+            ? printDoseMass(margin.amount, system)
             : String(isOfShares(main?.scale ?? null) ? 100 * margin.amount : margin.amount),
     money: trial.money
       ? {
           costEach: String(trial.money.costEach),
-          worthPerKg: String(trial.money.worthPerKg),
-          presentKg: String(trial.money.presentKg),
+          worthPerKg: String(Number((trial.money.worthPerKg * kg).toPrecision(4))),
+          presentKg: String(Number((trial.money.presentKg / kg).toPrecision(4))),
         }
       : { costEach: '', worthPerKg: '', presentKg: '' },
     interest: trial.interest,
@@ -90,11 +94,15 @@ export function questionFormOf(data: TrialData): QuestionForm {
 }
 
 /** The next trial's question from one that was: the same definitions, margin and rules, from today on for as many days. */
-export function nextQuestionOf(data: TrialData, today: string): QuestionForm {
+export function nextQuestionOf(
+  data: TrialData,
+  today: string,
+  system: MeasureSystem = 'uk',
+): QuestionForm {
   const days = Math.max(1, daysBetween(data.trial.startsOn, data.trial.endsOn));
   const { rules } = data.trial;
   return {
-    ...questionFormOf(data),
+    ...questionFormOf(data, system),
     startsOn: today,
     endsOn: addDays(today, days),
     rules: {

@@ -10,8 +10,10 @@ import {
 } from 'chart.js';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { daysApart } from '@/core/time/days-apart';
 import { shortDay } from '@/features/frame/days';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import type { MeasureCourses } from './desk-view';
 
@@ -26,6 +28,7 @@ interface CourseChartProps {
 /** A line for each pot over the days, the one in hand drawn out. */
 export function CourseChart({ courses, code }: CourseChartProps) {
   const tokens = useTokens();
+  const { name, base } = shownUnit(courses.unit, useSystem());
   const days = courses.pots.flatMap(pot => pot.course.map(point => point.day)).sort();
   const from = days[0] ?? '';
   return (
@@ -33,14 +36,24 @@ export function CourseChart({ courses, code }: CourseChartProps) {
       {tokens && (
         <Chart
           type="line"
-          data={linesOf(courses, code, from, tokens)}
-          options={optionsOf(from, courses.unit, tokens)}
+          data={linesOf(inUnit(courses, base), code, from, tokens)}
+          options={optionsOf(from, name, tokens)}
           aria-label={`${courses.name}, ${code} among ${courses.pots.length}`}
           role="img"
         />
       )}
     </Box>
   );
+}
+
+function inUnit(courses: MeasureCourses, base: number): MeasureCourses {
+  return {
+    ...courses,
+    pots: courses.pots.map(pot => ({
+      ...pot,
+      course: pot.course.map(point => ({ ...point, value: point.value / base })),
+    })),
+  };
 }
 
 function linesOf({ pots }: MeasureCourses, code: string, from: string, tokens: Tokens) {

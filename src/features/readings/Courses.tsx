@@ -3,7 +3,9 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { shortDay } from '@/features/frame/days';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import type { MeasureCourses } from './desk-view';
@@ -22,12 +24,14 @@ const CourseChart = dynamic(() => import('./CourseChart').then(file => file.Cour
 export function Courses({ courses, unitWord }: CoursesProps) {
   const [measureId, setMeasure] = useState(courses[0]?.measureId ?? '');
   const [code, setCode] = useState('');
+  const system = useSystem();
   const shown = courses.find(each => each.measureId === measureId) ?? courses[0];
   if (!shown) return null;
   const pot = shown.pots.find(each => each.code === code) ?? shown.pots[0];
   const [first, last] = [pot?.course[0], pot?.course.at(-1)];
+  const { name, base } = shownUnit(shown.unit, system);
   const figure = (value: number): string =>
-    `${Number(value.toPrecision(4))}${shown.unit === '' ? '' : ` ${shown.unit}`}`;
+    `${Number((value / base).toPrecision(4))}${name === '' ? '' : ` ${name}`}`;
   return (
     <Box aria-label="How it goes along">
       <h2>How it goes along</h2>

@@ -2,7 +2,9 @@
 
 import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from 'react';
 import { styled } from 'styled-components';
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { counted } from '@/core/words/plural';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 import type { DeskColumn, DeskView } from './desk-view';
@@ -128,6 +130,7 @@ interface GridTableProps {
 }
 
 function GridTable({ view, grid, onKey, onPaste, send }: GridTableProps) {
+  const system = useSystem();
   return (
     <WideTable label={`Readings of ${view.day}`}>
       <thead>
@@ -136,7 +139,7 @@ function GridTable({ view, grid, onKey, onPaste, send }: GridTableProps) {
           {view.columns.map(column => (
             <th key={column.measureId + column.part} scope="col">
               {column.head}
-              {column.unit === '' ? '' : `, ${column.unit}`}
+              {column.unit === '' ? '' : `, ${shownUnit(column.unit, system).name}`}
             </th>
           ))}
         </tr>

@@ -6,6 +6,7 @@ import { valueWords } from '@/core/measure/reading/read-value';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import { shortDay } from '@/features/frame/days';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { useHistory } from '@/features/trial/use-history';
 import { Select } from '@/ui/Select';
 import type { DeskView } from './desk-view';
@@ -20,6 +21,7 @@ interface ReadingHistoryProps {
 /** Every entry of a pot with what was changed, when, and on what: nothing is written over. */
 export function ReadingHistory({ units, unitWord, measures, history }: ReadingHistoryProps) {
   const [isOpen, setOpen] = useState(false);
+  const system = useSystem();
   const [unitId, setUnit] = useState(units[0]?.id ?? '');
   const load = useCallback(() => history(unitId), [history, unitId]);
   const revisions = useHistory(isOpen, load);
@@ -43,7 +45,11 @@ export function ReadingHistory({ units, unitWord, measures, history }: ReadingHi
               {revision.by === '' ? '' : `, ${revision.by}`}: {measure?.name ?? 'a measure'}
               {revision.subsample === '' ? '' : ` ${revision.subsample}`} of{' '}
               {shortDay(revision.takenOn)},{' '}
-              {revision.isRemoval ? 'taken out' : measure ? valueWords(measure, revision) : ''}
+              {revision.isRemoval
+                ? 'taken out'
+                : measure
+                  ? valueWords(measure, revision, system)
+                  : ''}
               {revision.supersedes && !revision.isRemoval ? ' in place of an earlier entry' : ''}
               {revision.isRepeat ? ', a second reading' : ''}
               {revision.note === '' ? '' : `. ${revision.note}`}

@@ -1,8 +1,10 @@
 import { READING_KINDS } from '@/core/measure/library/reading-library';
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { LOOK_MARKS } from '@/core/measure/reading/looks';
 import { valueWords } from '@/core/measure/reading/read-value';
 import type { CoursePoint } from '@/core/measure/unit-value/across-days';
 import { unitCourse } from '@/core/measure/unit-value/unit-values';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import { isTaken, scaleWords } from '@/core/trial/model/scale';
@@ -72,7 +74,15 @@ export interface DeskView {
 
 export function deskViewOf(
   data: TrialData,
-  { bench, isOpen }: { readonly bench: BenchView | null; readonly isOpen: boolean },
+  {
+    bench,
+    isOpen,
+    system = 'uk',
+  }: {
+    readonly bench: BenchView | null;
+    readonly isOpen: boolean;
+    readonly system?: MeasureSystem;
+  },
   day: string,
   today: string,
 ): DeskView {
@@ -89,7 +99,7 @@ export function deskViewOf(
       .sort((a, b) => a.position - b.position)
       .map(({ id, code, where }) => ({ id, code, where })),
     columns: measures.flatMap(measure => columnsOf(measure, data.readings)),
-    cells: cellsOf(data, measures, day),
+    cells: cellsOf(data, measures, day, system),
     measures: beside.map(measure => measureLine(measure, data)),
     courses: data.measures
       .filter(measure => isTaken(measure.scale) || measure.isMain)
@@ -130,6 +140,7 @@ function cellsOf(
   { readings }: TrialData,
   measures: readonly Measure[],
   day: string,
+  system: MeasureSystem,
 ): readonly DeskCell[] {
   const byId = new Map(measures.map(measure => [measure.id as string, measure]));
   return readings
@@ -138,13 +149,19 @@ function cellsOf(
       const measure = byId.get(reading.measureId);
       if (!measure) return [];
       const { id, unitId, measureId, subsample: part } = reading;
-      return [{ id, unitId, measureId, part, text: cellText(reading, measure) }];
+      return [{ id, unitId, measureId, part, text: cellText(reading, measure, system) }];
     });
 }
 
-function cellText(reading: Reading, measure: Measure): string {
-  if (reading.outcome !== 'picked') return LOOK_MARKS[reading.outcome];
-  return reading.asWritten || valueWords(measure, reading);
+/** As it was written; a bare number in the unit that the garden sees now, which may have been another then. */
+function cellText(reading: Reading, measure: Measure, system: MeasureSystem): string {
+  const { outcome, asWritten, value } = reading;
+  if (outcome !== 'picked')
+    return outcome === 'not-yet' && asWritten !== '' ? asWritten : LOOK_MARKS[outcome];
+  const { base } = shownUnit(measure.unit, system);
+  if (base !== 1 && value !== null && /^[\d.,]*$/.test(asWritten))
+    return String(Number((value / base).toPrecision(6)));
+  return asWritten || valueWords(measure, reading, system);
 }
 
 function measureLine(

@@ -1,10 +1,10 @@
 'use client';
 
 import type { Dispatch, SetStateAction } from 'react';
-import { amountWords } from '@/core/materials/amount-words';
 import type { MeasuringTool } from '@/core/materials/dose/measuring-tool';
 import type { DoseTarget } from '@/core/materials/label/label-rate';
 import type { LabelRate } from '@/core/trial/model/label-rate';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import type { FieldOf } from '@/ui/form-fields';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -31,6 +31,7 @@ export function DoseFields({
   setTool,
   tools,
 }: DoseFieldsProps) {
+  const inUnits = useAmountWords();
   return (
     <div data-fields>
       {rate.low < rate.high && (
@@ -38,9 +39,9 @@ export function DoseFields({
           label="Of the range"
           {...field('choice')}
           options={[
-            { value: 'low', label: `the least, ${amountWords(rate.low, rate.of)}` },
+            { value: 'low', label: `the least, ${inUnits(rate.low, rate.of)}` },
             { value: 'middle', label: 'the middle' },
-            { value: 'high', label: `the most, ${amountWords(rate.high, rate.of)}` },
+            { value: 'high', label: `the most, ${inUnits(rate.high, rate.of)}` },
           ]}
         />
       )}

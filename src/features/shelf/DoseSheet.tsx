@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
+import { figures, strengthWords } from '@/core/materials/amount-words';
 import {
   fittingTool,
   MEASURING_TOOLS,
@@ -18,6 +18,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { strengthOf } from '@/core/schedule/rules/care-form';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { LooseMeasure, Product } from '@/core/trial/model/product';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -115,6 +116,7 @@ function DoseWords({
   readonly count: number;
   readonly tool: MeasuringTool;
 }) {
+  const inUnits = useAmountWords();
   const out = measureOut(dose, tool);
   const finer = out.isTooCoarse ? fittingTool(dose, ofItsKind(tool)) : undefined;
   const stock = out.isTooCoarse ? stockSolution(dose, Math.max(1, count), tool) : undefined;
@@ -128,13 +130,13 @@ function DoseWords({
   return (
     <>
       <output>
-        {amountWords(dose, rate.of)} each
-        {count > 1 ? `, ${amountWords(dose * count, rate.of)} for ${count}` : ''}
+        {inUnits(dose, rate.of)} each
+        {count > 1 ? `, ${inUnits(dose * count, rate.of)} for ${count}` : ''}
       </output>
       <p>
         {out.isTooCoarse
-          ? `A ${tool.name} is too coarse for that: its nearest is ${amountWords(out.given, rate.of)}, ${signed(out.errorPercent)}, and half a step is ${figures(out.stepPercent)}% of it.`
-          : `With a ${tool.name}: ${amountWords(out.given, rate.of)}, ${Math.abs(out.errorPercent) < 0.5 ? 'just right' : signed(out.errorPercent)}, to within ${figures(out.stepPercent)}%.`}
+          ? `A ${tool.name} is too coarse for that: its nearest is ${inUnits(out.given, rate.of)}, ${signed(out.errorPercent)}, and half a step is ${figures(out.stepPercent)}% of it.`
+          : `With a ${tool.name}: ${inUnits(out.given, rate.of)}, ${Math.abs(out.errorPercent) < 0.5 ? 'just right' : signed(out.errorPercent)}, to within ${figures(out.stepPercent)}%.`}
       </p>
       {finer && (
         <p>
@@ -144,9 +146,9 @@ function DoseWords({
       {stock && (
         <p>
           <b>{finer ? 'Or make a stock:' : 'Make a stock instead:'}</b>{' '}
-          {amountWords(stock.product, rate.of)} made up with water to{' '}
-          {amountWords(stock.madeUpToMl, 'volume')}, and {amountWords(stock.eachMl, 'volume')} of
-          that to each; {amountWords(stock.leftMl, 'volume')} is left over.
+          {inUnits(stock.product, rate.of)} made up with water to{' '}
+          {inUnits(stock.madeUpToMl, 'volume')}, and {inUnits(stock.eachMl, 'volume')} of that to
+          each; {inUnits(stock.leftMl, 'volume')} is left over.
         </p>
       )}
       {out.isTooCoarse && !finer && !stock && (
@@ -177,6 +179,7 @@ function MadeUp({
   readonly eachMl: number;
   readonly system: MeasureSystem;
 }) {
+  const inUnits = useAmountWords();
   const { form, field } = useForm({ made: '', holds: '' });
   const { made, holds } = form;
   const [m, h] = [readAmount(made, 'volume', system), readAmount(holds, rate.of, system)];
@@ -198,7 +201,7 @@ function MadeUp({
       </div>
       {found && (
         <p>
-          Enough for {found.units}, {amountWords(found.leftMl, 'volume')} left;{' '}
+          Enough for {found.units}, {inUnits(found.leftMl, 'volume')} left;{' '}
           {found.strength === undefined ? '' : strengthWords(found.strength)}.
         </p>
       )}

@@ -1,8 +1,8 @@
 'use client';
 import { styled } from 'styled-components';
-import { amountWords } from '@/core/materials/amount-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { LooseMeasure } from '@/core/trial/model/product';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import type { FieldOf } from '@/ui/form-fields';
@@ -26,6 +26,7 @@ interface LooseMeasuresValues {
 
 /** Caps, handfuls and squirts of a product: weighed some times, its rates may count by them. */
 export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps) {
+  const inUnits = useAmountWords();
   const { fields, isPending, send } = useFieldAction();
   const { form, change, field } = useForm<LooseMeasuresValues>(
     { name: '', of: isLiquid ? 'volume' : 'mass', written: '' },
@@ -57,7 +58,7 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
       <ul>
         {measures.map(({ name: called, of: kind, mean, sd, tries }) => (
           <li key={called}>
-            a {called}: {amountWords(mean, kind)}, give or take {amountWords(sd, kind)} over {tries}
+            a {called}: {inUnits(mean, kind)}, give or take {inUnits(sd, kind)} over {tries}
             {sd > mean / 10 && <b> too uneven to dose by</b>}
           </li>
         ))}

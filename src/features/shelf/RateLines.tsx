@@ -24,8 +24,8 @@ export function RateLines({ form, change, system, looseMeasures }: RateLinesProp
     change({ rates: (form.rates ?? '').replace(line, choice) });
   return (
     <Lines aria-label="Rates as they were read">
-      {lines.map((each, i) => (
-        <li key={`${i} ${each.line}`}>
+      {[...new Map(lines.map(each => [each.line, each])).values()].map(each => (
+        <li key={each.line}>
           <Reading line={each} system={system} choose={choice => choose(each.line, choice)} />
         </li>
       ))}

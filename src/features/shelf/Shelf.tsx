@@ -2,9 +2,9 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
-import { amountWords } from '@/core/materials/amount-words';
 import { FORM_WORDS, isPastKeeping, type Product, storeTrouble } from '@/core/trial/model/product';
 import { counted } from '@/core/words/plural';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Page, Soft } from '@/ui/Page';
 
 interface ShelfProps {
@@ -16,6 +16,7 @@ interface ShelfProps {
 
 /** What the garden has in its shed, as the packs print it. */
 export function Shelf({ products, today, warmestC }: ShelfProps) {
+  const inUnits = useAmountWords();
   return (
     <Page>
       <h1>The shelf</h1>
@@ -42,9 +43,7 @@ export function Shelf({ products, today, warmestC }: ShelfProps) {
               <span>
                 {FORM_WORDS[product.form]}
                 {product.analysis?.basis === 'element' ? ', counted as elements' : ''}
-                {product.pack
-                  ? `, pack of ${amountWords(product.pack.amount, product.pack.of)}`
-                  : ''}
+                {product.pack ? `, pack of ${inUnits(product.pack.amount, product.pack.of)}` : ''}
               </span>
               <small>
                 {product.rates.length === 0

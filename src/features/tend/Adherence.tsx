@@ -1,12 +1,13 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import type { Result } from '@/core/result';
 import type { HistoryLine } from '@/core/trial/history-line';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
 import { EntryHistory } from '@/features/trial/EntryHistory';
 import { useTrialAction } from '@/features/trial/use-trial-action';
@@ -24,6 +25,7 @@ interface AdherenceProps {
 
 /** How well the plan was kept, treatment by treatment, and the last steps with a way back. */
 export function Adherence({ view, untick, history }: AdherenceProps) {
+  const inUnits = useAmountWords();
   const { trouble, isPending, run } = useTrialAction();
   const kept = view.adherence.filter(each => each.planned > 0);
   const back = (actId: string): void => run(() => untick(actId, writerName()));
@@ -36,7 +38,7 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
       {view.water.length > 0 && (
         <p>
           Plain water put down, each:{' '}
-          {view.water.map(each => `${each.name} ${amountWords(each.ml, 'volume')}`).join(' · ')}.
+          {view.water.map(each => `${each.name} ${inUnits(each.ml, 'volume')}`).join(' · ')}.
         </p>
       )}
       {view.unevenActs.length > 0 && (

@@ -4,6 +4,8 @@ import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { dueCodesOf, dueDay, isBottle, type SeenStep } from '@/core/blinding/bottle-steps';
+import type { Measured } from '@/core/materials/label/analysis';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { DueTask } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
@@ -11,7 +13,9 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
+import { type ReadAmount, readAmount } from '@/features/shelf/sums/read-amount';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -100,6 +104,7 @@ function isRest(due: SeenStep): boolean {
 
 function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
   const [isOpen, setOpen] = useState(false);
+  const system = useSystem();
   const step = useStep({ due, today, tick, isLate });
   const { trouble, fields, isPending, send } = step;
   const dueOn = dueDay(due);
@@ -113,7 +118,9 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
           {isLate && dueOn !== null && <em> of {shortDay(dueOn)}</em>}
           {isRest(due) && <em> for the rest</em>}
         </strong>
-        <span>{isBottle(due) ? counted(due.codes.length, due.trial.unitWord) : dueWords(due)}</span>
+        <span>
+          {isBottle(due) ? counted(due.codes.length, due.trial.unitWord) : dueWords(due, system)}
+        </span>
         <ReceiverList due={due} />
         {namesTrial && <small>{due.trial.question}</small>}
         <details onToggle={event => setOpen(event.currentTarget.open)}>
@@ -162,7 +169,10 @@ function useStep({ due, today, tick, isLate }: StepProps) {
   const action = useTrialAction();
   const id = useRef(v7()); // the same press sent twice is one act
   const isLook = !isBottle(due) && (due.rule.kind === 'barrier' || due.rule.kind === 'check');
-  const send = (isSkipped: boolean): void =>
+  const system = useSystem();
+  const really = isBottle(due) ? NOTHING_WRITTEN : readReally(form.really, due, system);
+  const send = (isSkipped: boolean): void => {
+    if (!isSkipped && really.trouble !== undefined) return;
     action.run(() =>
       tick(due.trial.id, {
         id: id.current,
@@ -171,7 +181,7 @@ function useStep({ due, today, tick, isLate }: StepProps) {
           : {
               ruleId: due.rule.id,
               nth: due.task.nth,
-              amount: isSkipped ? null : writtenAmount(form.really),
+              amount: isSkipped ? null : (really.base ?? null),
               outcome: isLook && !isSkipped ? form.outcome : null,
             }),
         doneOn: form.on,
@@ -181,7 +191,17 @@ function useStep({ due, today, tick, isLate }: StepProps) {
         by: writerName(),
       }),
     );
-  return { ...action, id: id.current, form, field, change, isLook, send };
+  };
+  return {
+    ...action,
+    reallyTrouble: really.trouble,
+    id: id.current,
+    form,
+    field,
+    change,
+    isLook,
+    send,
+  };
 }
 
 /** Where some had it before, it is done for the rest alone. */
@@ -189,9 +209,13 @@ function restCodes(due: SeenStep): readonly string[] | null {
   return isRest(due) ? dueCodesOf(due) : null;
 }
 
-function writtenAmount(written: string): number | null {
-  const said = written.trim();
-  return /^\d+([.,]\d+)?$/.test(said) ? Number(said.replace(',', '.')) : null;
+const NOTHING_WRITTEN: ReadAmount = { base: undefined, trouble: undefined };
+
+/** In the garden's own small unit where none is written; what can't be read is said, never left out. */
+function readReally(written: string, { each }: DueTask, system: MeasureSystem): ReadAmount {
+  const isMass = each?.kind === 'mass';
+  const bare = system === 'us' ? (isMass ? 'oz' : 'us-floz') : isMass ? 'g' : 'ml';
+  return readAmount(written, isMass ? 'mass' : 'volume', system, bare);
 }
 
 interface OtherwiseFieldsProps {
@@ -202,17 +226,23 @@ interface OtherwiseFieldsProps {
 interface AmountFieldProps {
   readonly due: DueTask;
   readonly field: FieldOf<StepValues>;
+  readonly trouble: string | undefined;
+}
+
+function eachWords(each: Measured, inUnits: ReturnType<typeof useAmountWords>): string {
+  return each.kind === 'mass' ? inUnits(each.g, 'mass') : inUnits(each.ml, 'volume');
 }
 
 /** Of a bottle there is none: what it is measured in would tell what is in it. */
-function AmountField({ due, field }: AmountFieldProps) {
+function AmountField({ due, field, trouble }: AmountFieldProps) {
+  const inUnits = useAmountWords();
   if (!due.each && due.rule.kind !== 'water' && due.rule.kind !== 'fill') return null;
   return (
     <TextField
-      label={`Really given to each, ${due.each?.kind === 'mass' ? 'g' : 'ml'}`}
+      label="Really given to each"
       {...field('really')}
-      inputMode="decimal"
-      placeholder={due.each ? 'as planned' : ''}
+      trouble={trouble}
+      placeholder={due.each ? `as planned, ${eachWords(due.each, inUnits)}` : ''}
     />
   );
 }
@@ -224,7 +254,7 @@ function OtherwiseFields({ due, step }: OtherwiseFieldsProps) {
   return (
     <>
       <TextField label="Done on" {...field('on')} type="date" trouble={fields.doneOn} />
-      {!isBottle(due) && <AmountField due={due} field={field} />}
+      {!isBottle(due) && <AmountField due={due} field={field} trouble={step.reallyTrouble} />}
       {isLook && <Select label="Found" {...field('outcome')} options={FOUND} />}
       {codes.length > 0 && (
         <Choice

@@ -1,6 +1,6 @@
 'use client';
 import { styled } from 'styled-components';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import type { EqualisedRates, EqualiseTrouble } from '@/core/materials/dose/equalise-rates';
 import { EQUALISE_SCHOOLS } from '@/core/materials/dose/equalise-rates';
 import { unitCost } from '@/core/materials/ledger/money';
@@ -8,6 +8,7 @@ import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
 import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
 import { counted } from '@/core/words/plural';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -128,13 +129,14 @@ function EqualisedList({ amount, found }: EqualisedListProps) {
 }
 
 function ShoppingList({ shopping }: { readonly shopping: readonly ToBuy[] }) {
+  const inUnits = useAmountWords();
   return (
     <details>
       <summary>What to have in the shed</summary>
       <ul>
         {shopping.map(item => (
           <li key={item.product + item.of}>
-            <b>{item.product}</b>: {amountWords(item.need, item.of)}
+            <b>{item.product}</b>: {inUnits(item.need, item.of)}
             {item.packs === null
               ? ', pack not known'
               : `, ${counted(item.packs, 'pack')} with a tenth to spare`}
@@ -184,6 +186,7 @@ function AccountRow({
   readonly hourWorth: number | null;
   readonly isDone: boolean;
 }) {
+  const inUnits = useAmountWords();
   const { n, p, k, ...others } = account.nutrients;
   const grams = (value: number | undefined): string =>
     value === undefined || value === 0 ? '—' : `${account.isLeast ? '≥ ' : ''}${figures(value)} g`;
@@ -194,7 +197,7 @@ function AccountRow({
         {account.lines.length === 0
           ? 'nothing'
           : account.lines
-              .map(line => `${line.times} × ${line.product}, ${amountWords(line.amount, line.of)}`)
+              .map(line => `${line.times} × ${line.product}, ${inUnits(line.amount, line.of)}`)
               .join('; ')}
         {isSlow(account) && (
           <small>

@@ -1,9 +1,10 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { amountWords, strengthWords } from '@/core/materials/amount-words';
+import { strengthWords } from '@/core/materials/amount-words';
 import { ORDER_OF_MIXING } from '@/core/materials/safety/cautions';
 import type { ToMix } from '@/core/schedule/supplies/mixing-list';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Cautions } from '@/features/shelf/Cautions';
 
 interface MixingListProps {
@@ -13,6 +14,7 @@ interface MixingListProps {
 
 /** What to make today, each once for all that need it, and what must not meet in a can. */
 export function MixingList({ mixing, forbidden }: MixingListProps) {
+  const inUnits = useAmountWords();
   if (mixing.length === 0) return null;
   return (
     <Mixing aria-label="To mix today">
@@ -22,19 +24,17 @@ export function MixingList({ mixing, forbidden }: MixingListProps) {
           // biome-ignore lint/suspicious/noArrayIndexKey: a product may be mixed at two strengths
           <li key={`${mix.product.id} ${i}`}>
             <b>
-              {mix.waterMl === null
-                ? amountWords(mix.amount, mix.of)
-                : amountWords(mix.waterMl, 'volume')}
+              {mix.waterMl === null ? inUnits(mix.amount, mix.of) : inUnits(mix.waterMl, 'volume')}
             </b>
             <span>
               {mix.waterMl === null
                 ? `${mix.product.name}, weighed out dry`
-                : `${mix.product.name}, ${strengthWords(mix.strength)}: ${amountWords(mix.amount, mix.of)} in it, a tenth to spare`}
+                : `${mix.product.name}, ${strengthWords(mix.strength)}: ${inUnits(mix.amount, mix.of)} in it, a tenth to spare`}
               <small>
                 {mix.each
                   .map(
                     part =>
-                      `${part.forWhom}: ${part.units} × ${part.waterMl === null ? amountWords(part.amount / part.units, mix.of) : amountWords(part.waterMl / part.units, 'volume')}`,
+                      `${part.forWhom}: ${part.units} × ${part.waterMl === null ? inUnits(part.amount / part.units, mix.of) : inUnits(part.waterMl / part.units, 'volume')}`,
                   )
                   .join(' · ')}
               </small>

@@ -1,8 +1,8 @@
 'use client';
 
-import { amountWords } from '@/core/materials/amount-words';
 import { clockIn } from '@/core/time/time-zone';
 import { shortDay } from '@/features/frame/days';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Mind } from '@/ui/Page';
 import type { TendView } from './tend-scene';
 
@@ -12,6 +12,7 @@ export function Weathered({
 }: {
   readonly view: TendView;
 }) {
+  const inUnits = useAmountWords();
   return (
     <>
       {reEntries.map(off => (
@@ -33,7 +34,7 @@ export function Weathered({
       {leached.map(({ on, rainMm, ml }) => (
         <Mind key={on}>
           {rainMm.toFixed(0)} mm of rain on {shortDay(on)} ran through: about{' '}
-          {amountWords(ml, 'volume')} out of each {trial.unitWord}, and feed with it.
+          {inUnits(ml, 'volume')} out of each {trial.unitWord}, and feed with it.
         </Mind>
       ))}
     </>

@@ -4,7 +4,9 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { valueWords } from '@/core/measure/reading/read-value';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { PanelBoundary } from '@/ui/PanelBoundary';
@@ -46,10 +48,10 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
       {!isOwnButton && (
         <Figure aria-live="polite" data-empty={entry.typed === '' || undefined}>
           {entry.typed === '' ? '—' : entry.typed}
-          <small>{measure.unit}</small>
+          <small>{shownUnit(measure.unit, view.system).name}</small>
         </Figure>
       )}
-      <LastTime>{standingWords(walk, measure)}</LastTime>
+      <LastTime>{standingWords(walk, measure, view.system)}</LastTime>
       {entry.trouble && <p role="alert">{entry.trouble}</p>}
       <ValueEntry walk={walk} />
       <PanelBoundary what="The instrument">
@@ -94,12 +96,17 @@ function Instruments({ walk, measure, unitWord }: InstrumentsProps) {
       <ScalePanel
         unitWord={unitWord}
         lastG={last?.value ?? null}
-        take={(massG, device) => take(massG.toFixed(1), device)}
+        take={(massG, device) => take(`${massG.toFixed(1)} g`, device)}
       />
     );
   if (scale.kind === 'continuous' && unit === 'mm')
     return (
-      <KeyInstrument key={measure.id} kind="caliper" lastMm={last?.value ?? null} take={take} />
+      <KeyInstrument
+        key={measure.id}
+        kind="caliper"
+        lastMm={last?.value ?? null}
+        take={(mm, device) => take(`${mm} mm`, device)}
+      />
     );
   if (scale.kind === 'ordinal' && scale.hasBeyond)
     return <KeyInstrument key={measure.id} kind="probe" lastMm={null} take={take} />;
@@ -111,9 +118,15 @@ function Instruments({ walk, measure, unitWord }: InstrumentsProps) {
 }
 
 /** What stands at the stop already, and what stood there before. */
-function standingWords({ now, last }: Walking, measure: WalkMeasure): string {
-  const current = now ? `Now ${valueWords(measure, now)}; a new value takes its place. ` : '';
-  if (last) return `${current}Last, on ${shortDay(last.on)}: ${valueWords(measure, last)}`;
+function standingWords(
+  { now, last }: Walking,
+  measure: WalkMeasure,
+  system: MeasureSystem,
+): string {
+  const current = now
+    ? `Now ${valueWords(measure, now, system)}; a new value takes its place. `
+    : '';
+  if (last) return `${current}Last, on ${shortDay(last.on)}: ${valueWords(measure, last, system)}`;
   return now ? current : 'The first look at it.';
 }
 

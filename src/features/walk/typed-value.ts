@@ -1,5 +1,6 @@
 import { oddnessWords, oddReading } from '@/core/measure/reading/odd-reading';
 import { readLook, readValue } from '@/core/measure/reading/read-value';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { Outcome } from '@/core/trial/model/pick';
 import type { Stop } from './walk-order';
@@ -33,6 +34,7 @@ export function oddWords(
   { measure, today, before }: WalkSheet,
   stop: Stop,
   { value }: Value,
+  system: MeasureSystem,
 ): string | null {
   if (value === null || !measure) return null;
   const last = before(stop)?.value;
@@ -42,5 +44,5 @@ export function oddWords(
     )
     .flatMap(other => (other.value === null ? [] : [other.value]));
   const odd = oddReading(value, measure.scale, last == null ? [] : [last], around);
-  return odd === null ? null : `${oddnessWords(odd, measure.unit)} Press again to keep it.`;
+  return odd === null ? null : `${oddnessWords(odd, measure.unit, system)} Press again to keep it.`;
 }

@@ -38,7 +38,7 @@ export function useWalkKeeping({ view, outbox, memory, keep, sheet, here, entry,
       entry.refuse(read.trouble);
       return;
     }
-    const odd = entry.asked === written ? null : oddWords(sheet, stop, read.value);
+    const odd = entry.asked === written ? null : oddWords(sheet, stop, read.value, view.system);
     if (odd !== null) {
       entry.ask(written, odd);
       return;

@@ -87,9 +87,11 @@ test('what was put down yesterday is not today’s, but the measure is remembere
 test('a value far from today’s others is asked about; one among them is not', () => {
   const view = viewWith(...['a', 'b', 'c', 'd', 'f', 'g', 'h'].map((id, i) => read(id, 100 + i)));
   const sheet = walkSheetOf(view, memoryOn(DAY, blankMemory(view)));
-  expect(oddWords(sheet, stop('e'), { value: 1020, outOf: null })).toMatch(/Press again to keep/);
-  expect(oddWords(sheet, stop('e'), { value: 102, outOf: null })).toBeNull();
-  expect(oddWords(sheet, stop('e'), { value: null, outOf: null })).toBeNull();
+  expect(oddWords(sheet, stop('e'), { value: 1020, outOf: null }, 'uk')).toMatch(
+    /Press again to keep/,
+  );
+  expect(oddWords(sheet, stop('e'), { value: 102, outOf: null }, 'uk')).toBeNull();
+  expect(oddWords(sheet, stop('e'), { value: null, outOf: null }, 'uk')).toBeNull();
 });
 
 test('only what was picked has a value; what can’t be read says why', () => {

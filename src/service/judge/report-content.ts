@@ -15,6 +15,7 @@ import { valuePrinter } from '@/core/measure/library/print-measure';
 import { givenPart } from '@/core/print/given-part';
 import { CARE_TITLE, type ProtocolPart, protocolOf } from '@/core/print/protocol';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { benchPlaces } from '@/core/trial/bench-places';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
@@ -30,10 +31,11 @@ import { verdictOfReport } from './report-verdict';
 export async function reportOf(data: TrialData): Promise<Report> {
   const { trial, treatments, layout } = data;
   const main = mainMeasure(data);
-  const spec = plannedSpec(data, STARTING_GUESS_CV);
+  const { system } = await currentGarden();
+  const spec = { ...plannedSpec(data, STARTING_GUESS_CV), system };
   const { warnings, judged, ...verdict } = verdictOfReport(
     plannedVerdict(data, spec),
-    valuePrinter(main, MASS_STYLE_FOR[(await currentGarden()).system]),
+    valuePrinter(main, MASS_STYLE_FOR[system]),
   );
   const isLate = (at: string): boolean => trial.closedAt !== null && at > trial.closedAt;
   return {
@@ -49,16 +51,16 @@ export async function reportOf(data: TrialData): Promise<Report> {
       .filter(amendment => isLate(amendment.at))
       .map(amendment => `${amendment.at.slice(0, 10)}: ${amendment.to} ${amendment.why}`),
     tables: tablesOf(data, judged),
-    protocol: plannedAndGiven(data),
+    protocol: plannedAndGiven(data, system),
     made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data go with this report as CSV and JSON.`,
   };
 }
 
 /** The protocol, with the plan of care and what is on record of it apart. */
-function plannedAndGiven(data: TrialData): readonly ProtocolPart[] {
+function plannedAndGiven(data: TrialData, system: MeasureSystem): readonly ProtocolPart[] {
   const until = data.trial.state === 'closed' ? data.trial.endsOn : today();
-  const given = givenPart(data, until);
-  return protocolOf(data).flatMap(part =>
+  const given = givenPart(data, until, system);
+  return protocolOf(data, system).flatMap(part =>
     part.title === CARE_TITLE
       ? [{ ...part, title: 'What was planned' }, ...(given ? [given] : [])]
       : [part],

@@ -14,6 +14,7 @@ import { failure, type Result, success } from '@/core/result';
 import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { currentGarden } from '@/service/garden/garden';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { findTrial, trialLog } from '@/service/trial/trials';
 import { rememberedJudge } from './remembered-judge';
@@ -21,7 +22,8 @@ import { verdictDetails } from './verdict-details';
 
 /** The look that was planned, with how own trials have spread so far; for another measure without a margin of its own. */
 export async function analysisSpecOf(data: TrialData, measureId?: string): Promise<AnalysisSpec> {
-  const planned = plannedSpec(data, await priorCv(data));
+  const { system } = await currentGarden();
+  const planned = { ...plannedSpec(data, await priorCv(data)), system };
   const measure = data.measures.find(each => each.id === measureId);
   return measure ? { ...planned, measureId: measure.id, margin: measure.margin } : planned;
 }

@@ -4,6 +4,7 @@ import { AskForm } from '@/features/ask/AskForm';
 import { PatternList } from '@/features/ask/PatternList';
 import { emptyQuestion, nextQuestionOf } from '@/features/ask/question-draft';
 import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
 import { earlierTrial } from '@/service/trial/earlier-trial';
 import { Page, Soft } from '@/ui/Page';
 import { askAction } from './actions';
@@ -41,7 +42,8 @@ export default async function NewTrialPage({ searchParams }: NewTrialPageProps) 
 
 type EarlierTrial = NonNullable<Awaited<ReturnType<typeof earlierTrial>>>;
 
-function NextTrial({ data, lessons }: EarlierTrial) {
+async function NextTrial({ data, lessons }: EarlierTrial) {
+  const { system } = await currentGarden();
   return (
     <Page>
       <h1>The next one, from what was learnt</h1>
@@ -58,7 +60,7 @@ function NextTrial({ data, lessons }: EarlierTrial) {
       )}
       <AskForm
         draftKey={`turnspit-next-${data.trial.id}`}
-        saved={nextQuestionOf(data, today())}
+        saved={nextQuestionOf(data, today(), system)}
         isLocked={false}
         bench={null}
         save={askAction}

@@ -1,6 +1,7 @@
 import type { ReadingKind } from '@/core/measure/library/reading-kind';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import { soldBy } from '@/core/quantity/sold-by';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
@@ -49,7 +50,10 @@ export function isOfShares(scale: ReadingKind['scale'] | null): boolean {
   return scale?.kind === 'proportion' || scale?.kind === 'yes-no';
 }
 
-export function readMoney(form: QuestionForm): Result<MarginMoney | null, FieldTroubles> {
+export function readMoney(
+  form: QuestionForm,
+  system: MeasureSystem = 'uk',
+): Result<MarginMoney | null, FieldTroubles> {
   const written = Object.entries(form.money);
   if (written.every(([, text]) => text === '')) return success(null);
   const troubles = Object.fromEntries(
@@ -60,10 +64,11 @@ export function readMoney(form: QuestionForm): Result<MarginMoney | null, FieldT
     ),
   );
   if (Object.keys(troubles).length > 0) return failure(troubles);
+  const { kg } = soldBy(system);
   return success({
     costEach: plainNumber(form.money.costEach) ?? 0,
-    worthPerKg: plainNumber(form.money.worthPerKg) ?? 0,
-    presentKg: plainNumber(form.money.presentKg) ?? 0,
+    worthPerKg: (plainNumber(form.money.worthPerKg) ?? 0) / kg,
+    presentKg: (plainNumber(form.money.presentKg) ?? 0) * kg,
   });
 }
 

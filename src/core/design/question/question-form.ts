@@ -51,7 +51,7 @@ export function readQuestion(
   const read = askedReading(form);
   const margin = readMargin(form, read, system);
   const compared = readTreatments(form, form.unitWord, newId);
-  const money = readMoney(form);
+  const money = readMoney(form, system);
   const troubles: FieldTroubles = {
     ...(compared.ok ? askedTrouble(form.rules, compared.value.treatments) : compared.trouble),
     ...misfits(form),

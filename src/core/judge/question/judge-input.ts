@@ -24,6 +24,8 @@ export interface JudgeInput extends DesignInput {
   readonly response: string;
   /** The unit its figures are in, where they have one: `g`. */
   readonly responseUnit?: string | undefined;
+  /** How much of the figures' own unit one of that is: ounces are shown of grams. 1 where it is not said. */
+  readonly responseBase?: number | undefined;
   /** What a unit is called: `pot`. */
   readonly unitWord: string;
   /** Whether the blocks are pairs, dealt by the toss of a coin. */

@@ -15,7 +15,9 @@ import type {
 } from '@/core/judge/question/judge-input';
 import { type OutcomeReader, outcomeOf, outcomeReader } from '@/core/judge/question/unit-outcome';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { startValues, type UnitValue, unitValues } from '@/core/measure/unit-value/unit-values';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Incident } from '@/core/trial/model/incident';
 import type { Layout } from '@/core/trial/model/layout';
 import type { Measure } from '@/core/trial/model/measure';
@@ -41,6 +43,8 @@ export interface AnalysisSpec {
   readonly shuffles: number;
   readonly seed: number;
   readonly priorCv: PriorCv;
+  /** Whose units its sentences are in; metric where it is not said, as in files for programs. */
+  readonly system?: MeasureSystem | undefined;
 }
 
 /** The look that was planned: the main measure, its margin, and what was left out in time. */
@@ -107,7 +111,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     countedClass: reader.countedClass,
     hasNoGoodDirection: isGainOrLoss(measure) ? undefined : true,
     response: measure.response,
-    responseUnit: measure.unit === 'g' || measure.unit === 'mm' ? measure.unit : undefined,
+    ...responseIn(measure, spec.system),
     unitWord: data.trial.unitWord,
     treatmentName: data.factors.map(factor => factor.name).join(':'),
     blockNames: blockNamesOf(data.layout),
@@ -134,6 +138,17 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     priorCv: spec.priorCv,
   };
   return withDoses(input, doses);
+}
+
+/** What the figures of a measure are told in. */
+function responseIn(
+  { unit, scale }: Measure,
+  system: MeasureSystem = 'uk',
+): Pick<JudgeInput, 'responseUnit' | 'responseBase'> {
+  const isDerived = scale?.kind === 'derived' && unit !== '%';
+  if (unit !== 'g' && unit !== 'mm' && !isDerived) return { responseUnit: undefined };
+  const { name, base } = shownUnit(unit, system);
+  return { responseUnit: name, ...(base === 1 ? {} : { responseBase: base }) };
 }
 
 interface UnitSources {

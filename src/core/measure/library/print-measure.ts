@@ -1,5 +1,6 @@
 import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
 import type { Measure } from '@/core/trial/model/measure';
+import { shownUnit } from './shown-unit';
 
 /** A value of a measure as the garden prints it; differences keep their sign. */
 export function valuePrinter(
@@ -9,9 +10,10 @@ export function valuePrinter(
   const over = summary === 'reading-rate' ? ' a day' : '';
   if (unit === 'g' && summary !== 'reading-area')
     return value => `${printMass(value, style)}${over}`;
-  const behind = suffixOf(unit, summary);
+  const { name, base } = shownUnit(unit, style === 'metric' ? 'uk' : 'us');
+  const behind = suffixOf(name, summary);
   return value =>
-    `${value < 0 ? '−' : ''}${Number(Math.abs(value).toPrecision(3))}${behind}${over}`;
+    `${value < 0 ? '−' : ''}${Number((Math.abs(value) / base).toPrecision(3))}${behind}${over}`;
 }
 
 const BARE = ['', 'count', 'pH'];

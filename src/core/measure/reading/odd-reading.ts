@@ -1,3 +1,5 @@
+import { shownUnit } from '@/core/measure/library/shown-unit';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { median } from '@/core/stats/median';
 import type { Scale } from '@/core/trial/model/scale';
 
@@ -38,9 +40,10 @@ export function oddReading(
 }
 
 /** What is asked: “sure?” with the reason. */
-export function oddnessWords(odd: Oddness, unit: string): string {
+export function oddnessWords(odd: Oddness, unit: string, system: MeasureSystem = 'uk'): string {
+  const { name, base } = shownUnit(unit, system);
   const figure = (value: number): string =>
-    `${Number(value.toPrecision(3))}${unit === '' ? '' : ` ${unit}`}`;
+    `${Number((value / base).toPrecision(3))}${name === '' ? '' : ` ${name}`}`;
   return odd.kind === 'jump'
     ? `Sure? Last time it was ${figure(odd.before)}.`
     : `Sure? Others give about ${figure(odd.middle)} today.`;

@@ -1,3 +1,4 @@
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { Dimension, MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -21,6 +22,8 @@ export interface ValueContext {
   readonly system: MeasureSystem;
   readonly startsOn: string;
   readonly today: string;
+  /** A bare number is in the unit that people see, unless it comes from a file, which keeps to the stored one. */
+  readonly isFromFile?: boolean | undefined;
 }
 
 const DIMENSION_OF: Readonly<Record<string, Dimension>> = { g: 'mass', mm: 'length', l: 'volume' };
@@ -30,7 +33,7 @@ export function readValue(
   written: string,
   outOf: string,
   scale: Scale,
-  { measure, system, startsOn, today }: ValueContext,
+  { measure, system, startsOn, today, isFromFile = false }: ValueContext,
 ): Result<Value, FieldTroubles> {
   const said = written.trim();
   if (said === '') return failure({ value: 'Write a value, or say why there is none.' });
@@ -38,7 +41,7 @@ export function readValue(
     value === undefined ? failure({ value: sentence }) : success({ value, outOf: null });
   switch (scale.kind) {
     case 'continuous':
-      return amountIn(said, scale, measure.unit, system);
+      return amountIn(said, scale, measure.unit, { system, isFromFile });
     case 'count':
       return one(wholeIn(said, 0, 1_000_000), `“${said}” is not a whole count.`);
     case 'rank':
@@ -93,11 +96,13 @@ function amountIn(
   said: string,
   { least, most }: Extract<Scale, { kind: 'continuous' }>,
   unit: string,
-  system: MeasureSystem,
+  { system, isFromFile }: { readonly system: MeasureSystem; readonly isFromFile: boolean },
 ): Result<Value, FieldTroubles> {
-  const plain = unit === 'min' ? minutesRead(said) : spokenNumber(said);
+  const shown = shownUnit(unit, isFromFile ? 'uk' : system);
+  const bare = withoutUnit(said, unit);
+  const plain = unit === 'min' ? minutesRead(said) : spokenNumber(bare);
   const dimension = DIMENSION_OF[unit];
-  let value = plain.ok ? plain.value : undefined;
+  let value = plain.ok ? plain.value * shown.base : undefined;
   if (!plain.ok && plain.trouble.kind === 'ambiguous-comma')
     return failure({ value: quantitySentence(plain.trouble) });
   if (value === undefined && dimension !== undefined) {
@@ -110,8 +115,18 @@ function amountIn(
       value: `“${said}” is not a number${unit === 'min' ? ' of minutes: write 25 min or 1 h 10 min' : ''}.`,
     });
   return value < least || value > most
-    ? failure({ value: `From ${least} to ${most} ${unit}.` })
+    ? failure({
+        value: `From ${figureOf(least / shown.base)} to ${figureOf(most / shown.base)} ${shown.name}.`,
+      })
     : success({ value, outOf: null });
+}
+
+/** `6.5 pH`, `12%`: its own unit behind it says nothing new, where that is no unit of measure. */
+function withoutUnit(said: string, unit: string): string {
+  const isPlain = unit !== '' && DIMENSION_OF[unit] === undefined;
+  return isPlain && said.toLowerCase().endsWith(unit.toLowerCase())
+    ? said.slice(0, -unit.length).trim()
+    : said;
 }
 
 function minutesRead(said: string): ReturnType<typeof spokenNumber> {
@@ -170,13 +185,14 @@ export function readLook(
 export function valueWords(
   { scale, unit }: Pick<Measure, 'scale' | 'unit'>,
   { value, outOf, outcome }: Pick<Reading, 'value' | 'outOf' | 'outcome'>,
+  system: MeasureSystem = 'uk',
 ): string {
   if (outcome === 'not-yet' && scale?.kind === 'days' && value !== null)
     return `not yet after ${Number(value.toPrecision(6))} days`;
   if (outcome === 'nothing-there' && outOf !== null) return `0 of ${outOf}`;
   if (outcome !== 'picked') return LOOK_WORDS[outcome];
   if (value === null) return LOOK_WORDS['nothing-there'];
-  const figure = String(Number(value.toPrecision(6)));
+  const figure = figureOf(value);
   switch (scale?.kind) {
     case 'proportion':
       return `${figure} of ${outOf ?? '?'}`;
@@ -201,6 +217,15 @@ export function valueWords(
     case 'percent':
     case 'derived':
     case undefined:
-      return `${figure}${unit === '' ? '' : unit === '%' ? '%' : ` ${unit}`}`;
+      return measuredWords(value, unit, system);
   }
+}
+
+function measuredWords(value: number, unit: string, system: MeasureSystem): string {
+  const { name, base } = shownUnit(unit, system);
+  return `${figureOf(value / base)}${name === '' ? '' : name === '%' ? '%' : ` ${name}`}`;
+}
+
+function figureOf(value: number): string {
+  return String(Number(value.toPrecision(6)));
 }

@@ -42,6 +42,8 @@ export interface ReadingContext {
   readonly now: string;
   /** The garden's day at an instant: a phone of another zone may be a day ahead of it. */
   readonly dayAt?: (instant: string) => string;
+  /** Bare numbers of a file are in the stored unit, those of people in the one they see. */
+  readonly isFromFile?: boolean;
 }
 
 /** Reads a reading as it came from a form, a device or a file. */

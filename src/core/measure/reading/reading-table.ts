@@ -180,7 +180,12 @@ class TableReader {
       ...place,
       id: ReadingId.parse(this.context.newId()),
       measureId: measure.id,
-      value: outcome === 'picked' ? this.#inUnit(written, unit, measure) : '',
+      value:
+        outcome === 'picked'
+          ? this.#inUnit(written, unit, measure)
+          : outcome === 'not-yet'
+            ? written
+            : '',
       outOf: '',
       outcome,
       isRepeat: false,
@@ -188,6 +193,7 @@ class TableReader {
       supersedes: null,
     } as const;
     const read = readingOf(form, {
+      isFromFile: true,
       measure,
       system: this.context.system,
       today: this.context.today,

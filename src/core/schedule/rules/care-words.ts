@@ -1,5 +1,6 @@
 import { amountWords, strengthWords } from '@/core/materials/amount-words';
 import { chosenAmount } from '@/core/materials/label/label-rate';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { CalendarDay } from '@/core/time/garden-day';
 import type { CareRule, Moment, Repeat } from '@/core/trial/model/care-rule';
 import { counted } from '@/core/words/plural';
@@ -72,11 +73,15 @@ function fromWords(from: Moment, rules: readonly CareRule[], dayWords: DayWords)
 }
 
 /** `20 ml in 4.5 l, half strength, 0.5 l each`. */
-export function materialWords({ material }: CareRule, productName: string): string {
+export function materialWords(
+  { material }: CareRule,
+  productName: string,
+  system: MeasureSystem = 'uk',
+): string {
   if (!material) return '';
   const rate =
     material.rate.low === material.rate.high
       ? material.rate.asWritten
-      : `${amountWords(chosenAmount(material.rate, material.choice), material.rate.of)} of ${material.rate.asWritten}`;
-  return `${productName}, ${rate}, ${strengthWords(material.strength)}${material.waterMl === null ? '' : `, ${amountWords(material.waterMl, 'volume')} each`}`;
+      : `${amountWords(chosenAmount(material.rate, material.choice), material.rate.of, system)} of ${material.rate.asWritten}`;
+  return `${productName}, ${rate}, ${strengthWords(material.strength)}${material.waterMl === null ? '' : `, ${amountWords(material.waterMl, 'volume', system)} each`}`;
 }

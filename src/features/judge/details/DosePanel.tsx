@@ -10,8 +10,10 @@ import { dosedUnitsOf } from '@/core/judge/outcomes/dose/levels-off';
 import type { DoseTrend, LevelsOff } from '@/core/judge/outcomes/judgement';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { levelWords } from '@/core/judge/verdict/words/dose-words';
+import { soldBy } from '@/core/quantity/sold-by';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { printFigure, printP } from '@/features/judge/print-value';
 import type { BoundField } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
@@ -69,8 +71,9 @@ const CURVE_WORDS = {
 /** How much of it? Trend, bend, plateau, and the dose that leaves the most money. */
 export function DosePanel({ doses, printValue, isWeight, worthPerKg }: DosePanelProps) {
   const { units, response, name } = doses;
+  const sold = soldBy(useSystem());
   const { form, field } = useForm({
-    worth: worthPerKg === null ? '' : String(worthPerKg),
+    worth: worthPerKg === null ? '' : String(Number((worthPerKg * sold.kg).toFixed(2))),
     cost: '',
   });
   const { worth, cost } = form;
@@ -81,7 +84,7 @@ export function DosePanel({ doses, printValue, isWeight, worthPerKg }: DosePanel
       ? bestDoseForMoney(
           best,
           units.map(unit => unit.dose),
-          { costPerDose: perDose, worthPerValue: price / 1000 },
+          { costPerDose: perDose, worthPerValue: price / sold.kg / 1000 },
         )
       : null;
   return (
@@ -90,7 +93,7 @@ export function DosePanel({ doses, printValue, isWeight, worthPerKg }: DosePanel
       <DoseChart units={units} best={best} name={name} printValue={printValue} />
       <p>{trendWords(doses, printValue)}</p>
       {response.fits.length > 0 && <FitTable response={response} />}
-      {isWeight && best && <BestDose field={field} found={found} />}
+      {isWeight && best && <BestDose field={field} found={found} sold={sold.name} />}
       <Soft>
         Each unit counts, blocks taken out. Between two doses that were tried the curve guesses;
         beyond the largest it knows nothing.
@@ -104,13 +107,14 @@ interface BestDoseProps {
     key: Key,
   ) => BoundField<{ worth: string; cost: string }[Key]>;
   readonly found: { readonly dose: number; readonly net: number } | null;
+  readonly sold: string;
 }
 
-function BestDose({ field, found }: BestDoseProps) {
+function BestDose({ field, found, sold }: BestDoseProps) {
   return (
     <>
       <div data-fields>
-        <TextField label="A kilogram is worth" {...field('worth')} inputMode="decimal" />
+        <TextField label={`A ${sold} is worth`} {...field('worth')} inputMode="decimal" />
         <TextField label="One more of it costs, a unit" {...field('cost')} inputMode="decimal" />
       </div>
       {found && (

@@ -6,6 +6,8 @@ import { styled } from 'styled-components';
 import { type NetBenefit, netBenefitOf } from '@/core/judge/after/net-benefit';
 import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
+import { type SoldBy, soldBy } from '@/core/quantity/sold-by';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
@@ -27,7 +29,10 @@ export function NetBenefitPanel({
   costs,
   worthPerKg,
 }: NetBenefitPanelProps) {
-  const [price, setPrice] = useState(worthPerKg === null ? '' : String(worthPerKg));
+  const sold = soldBy(useSystem());
+  const [price, setPrice] = useState(
+    worthPerKg === null ? '' : String(Number((worthPerKg * sold.kg).toFixed(2))),
+  );
   const costOf = (name: string): TreatmentCost | undefined =>
     costs.find(cost => cost.treatment === name);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>(() =>
@@ -38,13 +43,14 @@ export function NetBenefitPanel({
       }),
     ),
   );
-  const worth = readMoney(price);
+  const typedWorth = readMoney(price);
+  const worth = typedWorth === null ? null : typedWorth / sold.kg;
   return (
     <Box aria-label="Is it worth it?">
       <h2>Is it worth it?</h2>
       <div data-fields>
         <TextField
-          label="A kilogram is worth"
+          label={`A ${sold.name} is worth`}
           name="worthPerKg"
           value={price}
           onChange={setPrice}
@@ -87,6 +93,7 @@ function BenefitTable({
   costOf,
   control,
 }: BenefitTableProps) {
+  const sold = soldBy(useSystem());
   return (
     <WideTable label="Costs and gains of every treatment">
       <TableHead
@@ -94,7 +101,7 @@ function BenefitTable({
           'Treatment',
           `costs more, a ${unitWord}`,
           'minutes more',
-          'gives more, kg',
+          `gives more, ${sold.short}`,
           'leaves',
           'pays in',
         ]}
@@ -144,6 +151,7 @@ function BenefitRow({
   worth,
   isCostKnown,
 }: BenefitRowProps) {
+  const sold = soldBy(useSystem());
   return (
     <tr>
       <th scope="row">{contrast.treatment}</th>
@@ -160,10 +168,10 @@ function BenefitRow({
         {Math.round((costOf(contrast.treatment)?.minutes ?? 0) - (costOf(control)?.minutes ?? 0))}
       </td>
       <td>
-        {signed(found.gainKg, 3)}
+        {signed(found.gainKg / sold.kg, 3)}
         {found.gainKgCi && (
           <small>
-            {signed(found.gainKgCi[0], 3)} to {signed(found.gainKgCi[1], 3)}
+            {signed(found.gainKgCi[0] / sold.kg, 3)} to {signed(found.gainKgCi[1] / sold.kg, 3)}
           </small>
         )}
       </td>
@@ -180,18 +188,18 @@ function BenefitRow({
           ? '—'
           : `${Math.round(100 * found.chanceItPays)} of 100`}
         <small>
-          {isCostKnown ? breakEvenWords(found) : 'what it costs more is not known: write it'}
+          {isCostKnown ? breakEvenWords(found, sold) : 'what it costs more is not known: write it'}
         </small>
       </td>
     </tr>
   );
 }
 
-function breakEvenWords({ costPerExtraKg }: NetBenefit): string {
-  if (costPerExtraKg === null) return 'no extra kilogram to pay for';
+function breakEvenWords({ costPerExtraKg }: NetBenefit, { name, kg }: SoldBy): string {
+  if (costPerExtraKg === null) return `no extra ${name} to pay for`;
   return costPerExtraKg === 0
     ? 'costs nothing more'
-    : `an extra kilogram costs ${costPerExtraKg.toFixed(2)}; it pays from that worth on`;
+    : `an extra ${name} costs ${(costPerExtraKg * kg).toFixed(2)}; it pays from that worth on`;
 }
 
 function readMoney(written: string): number | null {

@@ -1,6 +1,7 @@
 'use client';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { catchTest, emittersWeekly } from '@/core/materials/soil-and-water/watering';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import type { FieldOf } from '@/ui/form-fields';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -10,6 +11,7 @@ import { Sum } from './Sum';
 
 /** Litres from a drip line: by cups under it, since minutes are not litres. */
 export function DripSum() {
+  const inUnits = useAmountWords();
   const { form, field } = useForm({
     cups: '98 104 87 101',
     minutes: '10',
@@ -40,7 +42,7 @@ export function DripSum() {
       lead="Set a cup under several emitters for some minutes: the timer’s minutes are not litres."
     >
       <DripFields field={field} isRead={isRead} m={m} e={e} r={r} t={t} />
-      {weekly !== undefined && <output>{amountWords(weekly, 'volume')} a plant and week</output>}
+      {weekly !== undefined && <output>{inUnits(weekly, 'volume')} a plant and week</output>}
       {test && (
         <p>
           {test.isEven

@@ -1,7 +1,8 @@
 'use client';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { depthOfBags, layerOf } from '@/core/materials/mix/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import type { FieldOf } from '@/ui/form-fields';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
@@ -87,6 +88,7 @@ interface LevelTableProps {
 }
 
 function LevelTable({ levels, areaM2, b, shown, p }: LevelTableProps) {
+  const inUnits = useAmountWords();
   return (
     <table>
       <TableHead of={['depth', 'takes', 'bags', 'whole bags give', 'cost']} />
@@ -98,7 +100,7 @@ function LevelTable({ levels, areaM2, b, shown, p }: LevelTableProps) {
             // biome-ignore lint/suspicious/noArrayIndexKey: the same depth may be written twice
             <tr key={i}>
               <th scope="row">{shown(level.base)}</th>
-              <td>{amountWords(layer.volumeMl, 'volume')}</td>
+              <td>{inUnits(layer.volumeMl, 'volume')}</td>
               <td>
                 {layer.bags === null ? '' : `${layer.bags} (${figures(layer.bagsExact ?? 0)})`}
               </td>

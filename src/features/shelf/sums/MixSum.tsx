@@ -1,9 +1,10 @@
 'use client';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import type { MixedBatch } from '@/core/materials/mix/mix';
 import { mixFor, mixSentence, type ShareMeaning } from '@/core/materials/mix/mix';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { counted } from '@/core/words/plural';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import type { FieldOf } from '@/ui/form-fields';
 import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
@@ -25,6 +26,7 @@ interface MixSumValues {
 
 /** Parts or percent to litres, bags and money for so many pots. */
 export function MixSum({ system }: { readonly system: MeasureSystem }) {
+  const inUnits = useAmountWords();
   const { form, field } = useForm<MixSumValues>({
     recipe: EXAMPLE,
     meaning: 'parts',
@@ -65,7 +67,7 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
       {mix?.ok && (
         <>
           <output>
-            {amountWords(mix.value.mixedL * 1000, 'volume')} loose
+            {inUnits(mix.value.mixedL * 1000, 'volume')} loose
             {mix.value.costEach === null ? '' : `, ${mix.value.costEach.toFixed(2)} a pot`}
           </output>
           <PartTable mix={mix.value} />
@@ -76,6 +78,7 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
 }
 
 function PartTable({ mix }: { readonly mix: MixedBatch }) {
+  const inUnits = useAmountWords();
   return (
     <table>
       <TableHead of={['part', 'loose', 'of the whole', 'bags']} />
@@ -83,12 +86,12 @@ function PartTable({ mix }: { readonly mix: MixedBatch }) {
         {mix.parts.map(part => (
           <tr key={part.name}>
             <th scope="row">{part.name}</th>
-            <td>{amountWords(part.litres * 1000, 'volume')}</td>
+            <td>{inUnits(part.litres * 1000, 'volume')}</td>
             <td>{figures(part.percentOfTotal)}%</td>
             <td>
               {part.bags === null
                 ? ''
-                : `${counted(part.bags, 'bag')}, ${amountWords((part.leftL ?? 0) * 1000, 'volume')} left`}
+                : `${counted(part.bags, 'bag')}, ${inUnits((part.leftL ?? 0) * 1000, 'volume')} left`}
             </td>
           </tr>
         ))}

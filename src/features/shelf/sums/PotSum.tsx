@@ -1,7 +1,8 @@
 'use client';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { circleM2, containerMl } from '@/core/materials/mix/container-volume';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -31,6 +32,7 @@ interface PotSumValues {
 
 /** What a pot, tub or box really holds. */
 export function PotSum({ system }: { readonly system: MeasureSystem }) {
+  const inUnits = useAmountWords();
   const { form, field } = useForm<PotSumValues>({ shape: 'round', ...USUAL[system] });
   const { shape } = form;
   const length = (written: string) =>
@@ -50,7 +52,7 @@ export function PotSum({ system }: { readonly system: MeasureSystem }) {
       </div>
       {ml !== undefined && (
         <output>
-          {amountWords(ml, 'volume')}
+          {inUnits(ml, 'volume')}
           {shape === 'round' && top.base !== undefined
             ? `, ${figures(circleM2(top.base))} m² open`
             : ''}

@@ -1,10 +1,11 @@
 'use client';
-import { amountWords } from '@/core/materials/amount-words';
+
 import { circleM2 } from '@/core/materials/mix/container-volume';
 import { waterOn } from '@/core/materials/mix/depth';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { AVAILABLE_WATER } from '@/core/weather/soil-store';
 import { leachedMl } from '@/core/weather/weather-day';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { readAmount } from './read-amount';
@@ -12,6 +13,7 @@ import { Sum } from './Sum';
 
 /** Rain to litres on a pot or a bed, and what runs out below. */
 export function RainSum({ system }: { readonly system: MeasureSystem }) {
+  const inUnits = useAmountWords();
   const unit = system === 'us' ? 'in' : 'cm';
   const { form, field } = useForm({
     rain: system === 'us' ? '0.8 in' : '20 mm',
@@ -40,11 +42,11 @@ export function RainSum({ system }: { readonly system: MeasureSystem }) {
         <TextField label="The pot is across" {...field('across')} trouble={a.trouble} />
         <TextField label="and holds of mix" {...field('mix')} trouble={m.trouble} />
       </div>
-      {fallen !== undefined && <output>{amountWords(fallen, 'volume')} a pot</output>}
+      {fallen !== undefined && <output>{inUnits(fallen, 'volume')} a pot</output>}
       {out !== undefined && (
         <p>
           {out > 0
-            ? `Even if it was quite dry, ${amountWords(out, 'volume')} ran out below, and feed with it.`
+            ? `Even if it was quite dry, ${inUnits(out, 'volume')} ran out below, and feed with it.`
             : 'A dry pot holds that; a wet one lets it run, and feed with it.'}
         </p>
       )}

@@ -1,8 +1,9 @@
 'use client';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { dryMass, wetMassFor } from '@/core/materials/soil-and-water/moisture';
 import { isSaltHarmful, saltLoad } from '@/core/materials/soil-and-water/salt-load';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { readAmount, readNumber } from './read-amount';
@@ -57,6 +58,7 @@ export function SaltSum({ system }: { readonly system: MeasureSystem }) {
 
 /** Equal dry mass in spite of water. */
 export function DrySum({ system }: { readonly system: MeasureSystem }) {
+  const inUnits = useAmountWords();
   const { form, field } = useForm({ wet: '500 g', waterA: '60', waterB: '35' });
   const { wet, waterA, waterB } = form;
   const [m, a, b] = [
@@ -87,8 +89,7 @@ export function DrySum({ system }: { readonly system: MeasureSystem }) {
       </div>
       {dry !== undefined && b.base !== undefined && (
         <output>
-          {amountWords(dry, 'mass')} dry, as {amountWords(wetMassFor(dry, b.base), 'mass')} of the
-          second
+          {inUnits(dry, 'mass')} dry, as {inUnits(wetMassFor(dry, b.base), 'mass')} of the second
         </output>
       )}
     </Sum>

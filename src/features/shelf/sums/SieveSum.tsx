@@ -1,16 +1,18 @@
 'use client';
 
 import { useState } from 'react';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { equalShares, gradeFractions } from '@/core/materials/mix/sieve';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { Sum } from './Sum';
 
 /** What stayed on each sieve, in percent; and the most that can be put together again with all sizes alike. */
 export function SieveSum({ system }: { readonly system: MeasureSystem }) {
+  const inUnits = useAmountWords();
   const [lines, setLines] = useState(
     system === 'us'
       ? '1/2 in 120\n1/4 in 340\n1/8 in 260\npan 180'
@@ -45,8 +47,8 @@ export function SieveSum({ system }: { readonly system: MeasureSystem }) {
       />
       {alike && (
         <output>
-          {amountWords(alike.totalG, 'mass')} with all sizes alike,{' '}
-          {amountWords(alike.eachG, 'mass')} of each
+          {inUnits(alike.totalG, 'mass')} with all sizes alike, {inUnits(alike.eachG, 'mass')} of
+          each
         </output>
       )}
       {isRead && <FractionTable read={read} />}
@@ -55,6 +57,7 @@ export function SieveSum({ system }: { readonly system: MeasureSystem }) {
 }
 
 function FractionTable({ read }: { readonly read: { openingMm: number; massG: number }[] }) {
+  const inUnits = useAmountWords();
   return (
     <table>
       <TableHead of={['stayed on', 'mass', 'of all', 'fell through']} />
@@ -62,7 +65,7 @@ function FractionTable({ read }: { readonly read: { openingMm: number; massG: nu
         {gradeFractions(read).map(each => (
           <tr key={each.openingMm}>
             <th scope="row">{each.openingMm === 0 ? 'pan' : `${figures(each.openingMm)} mm`}</th>
-            <td>{amountWords(each.massG, 'mass')}</td>
+            <td>{inUnits(each.massG, 'mass')}</td>
             <td>{figures(each.percent)}%</td>
             <td>{figures(each.passingPercent)}%</td>
           </tr>

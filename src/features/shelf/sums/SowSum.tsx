@@ -1,7 +1,8 @@
 'use client';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { plantsFrom, SUBSAMPLES_ONLY, seedMassFor } from '@/core/materials/dose/seed-rate';
 import { toSow } from '@/core/materials/ledger/money';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { readNumber } from './read-amount';
@@ -9,6 +10,7 @@ import { Sum } from './Sum';
 
 /** How many to sow or strike for a number of plants; by count, and by mass. */
 export function SowSum() {
+  const inUnits = useAmountWords();
   const { form, field } = useForm({ wanted: '24', up: '80', perG: '', each: '' });
   const { wanted, up, perG, each } = form;
   const [w, u, g, e] = [
@@ -55,7 +57,7 @@ export function SowSum() {
           sow {toSow(w.base, share)}
           {g.base === undefined
             ? ''
-            : `, ${amountWords(seedMassFor(w.base * 1.1, g.base, share), 'mass')}`}
+            : `, ${inUnits(seedMassFor(w.base * 1.1, g.base, share), 'mass')}`}
         </output>
       )}
       {e.base !== undefined && g.base !== undefined && share !== undefined && (

@@ -1,8 +1,9 @@
 'use client';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { dilute, sprayEach, stockFor } from '@/core/materials/dose/dilution';
 import { ratioMeanings } from '@/core/materials/mix/ratio-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { readAmount, readNumber } from './read-amount';
@@ -27,6 +28,7 @@ export function SpraySum({ system }: SpraySumProps) {
 }
 
 function Strength({ system }: SpraySumProps) {
+  const inUnits = useAmountWords();
   const { form, field } = useForm({
     stock: '3',
     add: system === 'us' ? '6 tbsp' : '90 ml',
@@ -65,7 +67,7 @@ function Strength({ system }: SpraySumProps) {
           {figures(made.mlPerL)} ml a litre.
           {tenth === undefined
             ? ''
-            : ` ${amountWords(water.base, 'volume')} of 0.1% would take ${amountWords(tenth, 'volume')} of the bottle.`}
+            : ` ${inUnits(water.base, 'volume')} of 0.1% would take ${inUnits(tenth, 'volume')} of the bottle.`}
         </p>
       )}
     </>
@@ -94,6 +96,7 @@ const CAUGHT_S = 30;
 
 /** What the nozzle gives, caught in a measuring jug. */
 function CatchTest({ system }: SpraySumProps) {
+  const inUnits = useAmountWords();
   const { form, field } = useForm({ caught: '240 ml', seconds: '5' });
   const caught = readAmount(form.caught, 'volume', system);
   const seconds = readNumber(form.seconds, 0, 600);
@@ -114,8 +117,8 @@ function CatchTest({ system }: SpraySumProps) {
       </div>
       {caught.base !== undefined && seconds.base !== undefined && (
         <p>
-          {amountWords(sprayEach(caught.base, CAUGHT_S, seconds.base), 'volume')} a plant. Catch
-          again at the end: more than a tenth off, and the nozzle has changed.
+          {inUnits(sprayEach(caught.base, CAUGHT_S, seconds.base), 'volume')} a plant. Catch again
+          at the end: more than a tenth off, and the nozzle has changed.
         </p>
       )}
     </>

@@ -1,11 +1,11 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { amountWords } from '@/core/materials/amount-words';
 import type { CareDraft } from '@/core/schedule/rules/care-draft';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { Product } from '@/core/trial/model/product';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import { fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -200,6 +200,7 @@ function oftenOf(rate: LabelRate | undefined): Partial<CareDraft> {
 }
 
 function CareRate({ draft, product }: CareFieldsProps & { readonly product: Product }) {
+  const inUnits = useAmountWords();
   const { form, change, troubles } = draft;
   const rate = product.rates[Number(form.rate ?? '0')];
   return (
@@ -230,7 +231,7 @@ function CareRate({ draft, product }: CareFieldsProps & { readonly product: Prod
         label="Water to each"
         placeholder={
           rate?.per.kind === 'water' && rate.per.plants !== undefined
-            ? `${amountWords(rate.per.ml / rate.per.plants, 'volume')}, as on the label`
+            ? `${inUnits(rate.per.ml / rate.per.plants, 'volume')}, as on the label`
             : '1.5 l'
         }
       />

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { amountWords, figures } from '@/core/materials/amount-words';
+import { figures } from '@/core/materials/amount-words';
 import { SAME_WATER, WATER_STEPS } from '@/core/materials/soil-and-water/water-quality';
 import { WATER_WAYS } from '@/core/materials/soil-and-water/watering';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -10,6 +10,7 @@ import type { Result } from '@/core/result';
 import type { CareSettings } from '@/core/trial/model/care-plan';
 import { WATER_SOURCES, type WaterSource } from '@/core/trial/model/water-source';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { useAmountWords } from '@/features/frame/use-garden-units';
 import type { ReadAmount } from '@/features/shelf/sums/read-amount';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import type { TendView } from '@/features/tend/tend-scene';
@@ -121,6 +122,7 @@ interface WaterFieldsProps extends Pick<CareSettingsFormProps, 'unitWord' | 'thi
 
 /** How all are watered, by what, and what the weather takes. */
 function WaterFields({ form: { water, source }, field, unitWord, thirst, et }: WaterFieldsProps) {
+  const inUnits = useAmountWords();
   return (
     <>
       <Select label="Water" {...field('water')} options={WAYS} />
@@ -128,7 +130,7 @@ function WaterFields({ form: { water, source }, field, unitWord, thirst, et }: W
       {thirst && (
         <p>
           By the weather of the last days, {figures(thirst.etoMm)} mm a day, the ground of a{' '}
-          {unitWord} gives off about {amountWords(thirst.weeklyMl, 'volume')} a week
+          {unitWord} gives off about {inUnits(thirst.weeklyMl, 'volume')} a week
           {thirst.isCropKnown ? '' : ', the crop taken for short grass'}. Pots in wind and sun take
           more.
         </p>

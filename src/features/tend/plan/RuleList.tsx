@@ -2,12 +2,14 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import { type CareDraft, careDraft } from '@/core/schedule/rules/care-draft';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { shortDay } from '@/features/frame/days';
+import { useSystem } from '@/features/frame/use-garden-units';
 import type { TendView } from '@/features/tend/tend-scene';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -94,11 +96,12 @@ interface RuleLineProps extends RuleListProps {
 
 function RuleLine({ rule, isOpen, toggle, ...list }: RuleLineProps) {
   const { view } = list;
+  const system = useSystem();
   return (
     <li>
       <div>
         <strong>{rule.name}</strong> <span>{whenWords(rule, view.care.rules, shortDay)}</span>
-        <small>{whatWords(rule, view)}</small>
+        <small>{whatWords(rule, view, system)}</small>
       </div>
       {view.trial.state !== 'closed' && (
         <Button data-tone="quiet" aria-label={`Change ${rule.name}`} onPress={toggle}>
@@ -141,14 +144,14 @@ function OpenRule({ rule, view, save, drop, close }: OpenRuleProps) {
 }
 
 /** Who gets it, and what. */
-function whatWords(rule: CareRule, { treatments, shelf }: TendView): string {
+function whatWords(rule: CareRule, { treatments, shelf }: TendView, system: MeasureSystem): string {
   const given = treatments.filter(treatment => rule.treatmentIds.some(id => id === treatment.id));
   const to =
     given.length === 0 ? 'to all alike' : `to ${namesOf(given.map(treatment => treatment.name))}`;
   if (!rule.material) return to;
   const { productId } = rule.material;
   const product = shelf.find(each => each.id === productId)?.name;
-  return `${to}: ${materialWords(rule, product ?? 'a product that is off the shelf')}`;
+  return `${to}: ${materialWords(rule, product ?? 'a product that is off the shelf', system)}`;
 }
 
 /** Crossed treatments have a comma in their names. */

@@ -9,6 +9,7 @@ import { Predictions } from '@/features/ask/Predictions';
 import { questionFormOf } from '@/features/ask/question-draft';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
+import { currentGarden } from '@/service/garden/garden';
 import { changeQuestionAction, predictAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
@@ -23,7 +24,7 @@ export default async function AskPage(props: TrialPageProps) {
     <TrialFrame frame={frame} step="ask">
       <AskForm
         draftKey={`turnspit-question-${data.trial.id}`}
-        saved={questionFormOf(data)}
+        saved={questionFormOf(data, (await currentGarden()).system)}
         isLocked={data.trial.state !== 'planned'}
         bench={benchViewOf(data, isOpen)}
         save={changeQuestionAction.bind(null, data.trial.id)}

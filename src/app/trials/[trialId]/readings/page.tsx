@@ -5,6 +5,7 @@ import { deskViewOf } from '@/features/readings/desk-view';
 import { Readings } from '@/features/readings/Readings';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   readAlsoAction,
@@ -24,12 +25,13 @@ export default async function ReadingsPage(props: ReadingsPageProps) {
   const asked = GardenDay.safeParse((await props.searchParams).day);
   const { data, frame, isOpen } = await loadTrial(props);
   const { id } = data.trial;
+  const { system } = await currentGarden();
   return (
     <TrialFrame frame={frame} step="weigh">
       <Readings
         view={deskViewOf(
           data,
-          { bench: benchViewOf(data, isOpen), isOpen },
+          { bench: benchViewOf(data, isOpen), isOpen, system },
           asked.success && asked.data <= today() ? asked.data : today(),
           today(),
         )}

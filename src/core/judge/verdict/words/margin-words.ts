@@ -83,7 +83,7 @@ export function percent(value: number): string {
 }
 
 export function figure(value: number, input: JudgeInput): string {
-  const shown = String(Number(value.toPrecision(3)));
+  const shown = String(Number((value / (input.responseBase ?? 1)).toPrecision(3)));
   return input.responseUnit ? `${shown} ${input.responseUnit}` : shown;
 }
 
