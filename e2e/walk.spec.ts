@@ -199,7 +199,7 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
     Buffer.from(
       `pot,tendrils (cm),weather\n${codes.map((code, i) => `${code},${i === 3 ? last : 10 + i},dull`).join('\n')}\n`,
     );
-  await page.getByText('From a file', { exact: true }).click();
+  await page.getByText('From a file, or pasted', { exact: true }).click();
   await page
     .getByLabel('File')
     .setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: csv('tall') });
@@ -212,9 +212,9 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
     .getByLabel('File')
     .setInputFiles({ name: 'good.csv', mimeType: 'text/csv', buffer: csv('13') });
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText('4 readings taken in.')).toBeVisible();
+  await expect(page.getByText('4 entries taken in.')).toBeVisible();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('10 cm');
-  await page.getByText('From a file', { exact: true }).scrollIntoViewIfNeeded();
+  await page.getByText('From a file, or pasted', { exact: true }).scrollIntoViewIfNeeded();
   await page.getByRole('button', { name: 'Take it all back' }).click();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('');
   await page.goto(`${trial}/weigh`);

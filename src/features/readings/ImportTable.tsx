@@ -11,6 +11,7 @@ import {
   rolesTrouble,
 } from '@/core/measure/reading/match-columns';
 import type { Result } from '@/core/result';
+import { isTaken } from '@/core/trial/model/scale';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { writerName } from '@/features/frame/writer-name';
@@ -19,13 +20,14 @@ import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { WideTable } from '@/ui/WideTable';
 import type { DeskView } from './desk-view';
 import { type ImportAnswer, sendImport } from './send-import';
 
 interface ImportTableProps {
-  readonly view: Pick<DeskView, 'trialId' | 'day' | 'measures'>;
+  readonly view: Pick<DeskView, 'trialId' | 'day' | 'measures' | 'unitWord'>;
   readonly undo: (importId: string) => Promise<Result<number, TrialTrouble>>;
 }
 
@@ -40,29 +42,38 @@ interface Opened {
 const PREVIEWED = 5;
 const NO_TABLE =
   'That is no table: its first row wants names of columns, with commas or tabs between them.';
-const PLAIN: readonly Exclude<ColumnRole['kind'], 'measure'>[] = [
+const PLAIN = [
   'nothing',
   'unit',
   'day',
   'part',
   'note',
+  'by',
   'measure-name',
   'value',
-];
+  'unit-of-measure',
+  'out-of',
+  'weight',
+  'tare',
+  'pieces',
+  'grade',
+  'outcome',
+  'kind',
+] as const satisfies readonly Exclude<ColumnRole['kind'], 'measure'>[];
 
 /** A table from a file: what each column is, a look at it, then all of it or nothing. */
 export function ImportTable({ view, undo }: ImportTableProps) {
-  const { opened, setOpened, share, answer, trouble, isPending, open, send, takeBack } = useImport(
-    view,
-    undo,
-  );
+  const { opened, setOpened, share, answer, trouble, isPending, open, take, send, takeBack } =
+    useImport(view, undo);
+  const [pasted, setPasted] = useState('');
   return (
     <Box>
-      <summary>From a file</summary>
+      <summary>From a file, or pasted</summary>
       <Soft>
-        CSV: a row for each pot and day, a column for each measure; or one column with the measure’s
-        name and one with the value. Units stand in the head: height (cm). All of it is taken, or
-        nothing.
+        A row for each {view.unitWord} and day, its first row the names of the columns. Readings: a
+        column for each measure, or one with the measure’s name and one with the value. A harvest:
+        columns for weight, pieces and, where there were culls, why. Units stand in the head: height
+        (cm). What this garden writes, it reads. All of it is taken, or nothing.
       </Soft>
       <label>
         <span>File</span>{' '}
@@ -73,6 +84,26 @@ export function ImportTable({ view, undo }: ImportTableProps) {
           disabled={isPending}
         />
       </label>
+      {!opened && (
+        <>
+          <TextField
+            label="Or paste a block from a spreadsheet"
+            name="pastedTable"
+            value={pasted}
+            onChange={setPasted}
+            isLong
+            placeholder={`${view.unitWord}\tdate\tweight (g)\tpieces`}
+          />
+          <Acts>
+            <Button
+              onPress={() => take(pasted, 'the pasted block')}
+              isDisabled={pasted.trim() === ''}
+            >
+              Look at it
+            </Button>
+          </Acts>
+        </>
+      )}
       {opened && (
         <OpenedFile
           opened={opened}
@@ -95,7 +126,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
       )}
       {answer && 'count' in answer && (
         <p role="status">
-          {counted(answer.count, 'reading')} taken in.{' '}
+          {counted(answer.count, 'entry')} taken in.{' '}
           <Button data-tone="quiet" onPress={() => takeBack(answer.importId)} isPending={isPending}>
             Take it all back
           </Button>
@@ -117,7 +148,10 @@ function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo'
   const router = useRouter();
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    const found = await openedFile(file, view.measures);
+    take(await file.text(), file.name);
+  };
+  const take = (csv: string, name: string): void => {
+    const found = openedTable(csv, name, view);
     setAnswer(null);
     setTrouble(found === null ? NO_TABLE : null);
     setOpened(found);
@@ -145,18 +179,22 @@ function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo'
       setTrouble(done.ok ? null : trialSentence(done.trouble));
       if (done.ok) setAnswer(null);
     });
-  return { opened, setOpened, share, answer, trouble, isPending, open, send, takeBack };
+  return { opened, setOpened, share, answer, trouble, isPending, open, take, send, takeBack };
 }
 
 /** The first rows of a file with a guess at each column; null where it is no table. */
-async function openedFile(file: File, measures: DeskView['measures']): Promise<Opened | null> {
-  const csv = await file.text();
+function openedTable(
+  csv: string,
+  name: string,
+  { measures, unitWord }: ImportTableProps['view'],
+): Opened | null {
   const [heads = [], ...first] = papaparse.parse<string[]>(csv, {
     preview: PREVIEWED + 1,
     skipEmptyLines: 'greedy',
   }).data;
   if (heads.length < 2) return null;
-  return { name: file.name, csv, heads, first, roles: matchColumns(heads, measures) };
+  const taken = measures.filter(measure => isTaken(measure.scale));
+  return { name, csv, heads, first, roles: matchColumns(heads, taken, unitWord) };
 }
 
 interface OpenedFileProps {
@@ -213,10 +251,12 @@ function ColumnRoles({ opened, change, view }: ColumnRolesProps) {
                 }
                 options={[
                   ...PLAIN.map(kind => ({ value: kind, label: ROLE_WORDS[kind] })),
-                  ...view.measures.map(measure => ({
-                    value: measure.id,
-                    label: measure.name,
-                  })),
+                  ...view.measures
+                    .filter(measure => isTaken(measure.scale))
+                    .map(measure => ({
+                      value: measure.id,
+                      label: measure.name,
+                    })),
                 ]}
               />
             </th>
@@ -243,10 +283,10 @@ function valueOfRole(role: ColumnRole | undefined): string {
 }
 
 function roleOfValue(value: string, before: ColumnRole): ColumnRole {
+  const unit = 'unit' in before ? before.unit : '';
   const kind = PLAIN.find(each => each === value);
-  return kind
-    ? { kind }
-    : { kind: 'measure', measureId: value, unit: before.kind === 'measure' ? before.unit : '' };
+  if (kind === 'weight') return { kind, unit };
+  return kind ? { kind } : { kind: 'measure', measureId: value, unit };
 }
 
 const Box = styled.details`

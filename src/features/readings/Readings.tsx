@@ -50,7 +50,6 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
             view={view}
           />
           {view.state === 'locked' && <WriterName />}
-          {view.state === 'locked' && <ImportTable view={view} undo={undoImport} />}
           <ReadingHistory
             units={view.units}
             unitWord={view.unitWord}
@@ -64,6 +63,9 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
             ? 'Choose now what is read; the grid opens when the plan is locked.'
             : 'Choose what is read, and the grid opens.'}
         </Soft>
+      )}
+      {view.state === 'locked' && view.units.length > 0 && (
+        <ImportTable view={view} undo={undoImport} />
       )}
       {view.courses.length > 0 && <Courses courses={view.courses} unitWord={view.unitWord} />}
       {view.state !== 'planned' && <Notes notes={view.notes} />}

@@ -1,6 +1,8 @@
 import papaparse from 'papaparse';
 import { leftOutOf } from '@/core/judge/units/analysis-sets';
 import { unitValues } from '@/core/measure/unit-value/unit-values';
+import type { Measure } from '@/core/trial/model/measure';
+import type { Reading } from '@/core/trial/model/reading';
 import type { TrialData } from '@/core/trial/model/trial-data';
 
 // What a spreadsheet runs: all but what is a figure below zero to its end.
@@ -52,6 +54,19 @@ export function unitRows(data: TrialData): readonly (readonly string[])[] {
   ];
 }
 
+/** A value as it can be read again: a class by its name, beyond a scale as such, all else as its number. */
+function valueOf({ value }: Reading, measure: Measure | undefined): string {
+  if (value === null) return '';
+  const scale = measure?.scale;
+  if (scale?.kind === 'class') return scale.classes[value] ?? String(value);
+  if (scale?.kind === 'ordinal') {
+    const last = scale.from + scale.steps.length - 1;
+    if (value > last) return `>${last}`;
+    if (value < scale.from) return `<${scale.from}`;
+  }
+  return String(value);
+}
+
 /** Every current pick and reading as it was entered. */
 export function entryRows(data: TrialData): readonly (readonly string[])[] {
   const codeOf = new Map(data.units.map(unit => [unit.id, unit.code]));
@@ -84,20 +99,20 @@ export function entryRows(data: TrialData): readonly (readonly string[])[] {
       '',
       'g',
       figure(pick.pieces),
-      pick.grade,
+      pick.cullReason === null ? pick.grade : `${pick.grade} ${pick.cullReason}`,
       pick.note,
       pick.by,
     ]),
     ...data.readings.map(reading => {
       const measure = measureOf.get(reading.measureId);
       return [
-        'reading',
+        reading.isRepeat ? 'second reading' : 'reading',
         reading.takenOn,
         codeOf.get(reading.unitId) ?? '',
         measure?.name ?? '',
         reading.subsample,
         reading.outcome,
-        figure(reading.value),
+        valueOf(reading, measure),
         figure(reading.outOf),
         measure?.unit ?? '',
         '',

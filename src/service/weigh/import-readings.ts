@@ -1,28 +1,54 @@
 import papaparse from 'papaparse';
 import { z } from 'zod';
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { type ColumnRole, rolesTrouble } from '@/core/measure/reading/match-columns';
-import { type RowTrouble, readReadingTable } from '@/core/measure/reading/reading-table';
+import {
+  type ReadTable,
+  type RowTrouble,
+  readReadingTable,
+} from '@/core/measure/reading/reading-table';
 import { failure, type Result, success } from '@/core/result';
 import { GardenDay } from '@/core/time/garden-day';
-import { ReadingId } from '@/core/trial/model/ids';
+import { PickId, ReadingId } from '@/core/trial/model/ids';
+import type { Pick as HarvestPick } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow, today } from '@/service/garden/clock';
+import { derivedId } from '@/service/garden/derived-id';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { pausing } from '@/service/garden/pausing';
 import { entryTrouble } from '@/service/trial/change-trial';
 import { logChange } from '@/store/changes';
-import { database, inTransaction } from '@/store/connection/database';
+import { type Database, database, inTransaction } from '@/store/connection/database';
+import { addPick, currentPicks, findPick } from '@/store/entries';
 import { addReadings, placesTaken, readingsOfDevice } from '@/store/readings';
 import { findPlan, findTrial } from '@/store/trials';
+import { isTwin } from './picks';
 
 const Role = z.union([
   z.object({
-    kind: z.enum(['unit', 'day', 'part', 'note', 'by', 'measure-name', 'value', 'nothing']),
+    kind: z.enum([
+      'unit',
+      'day',
+      'part',
+      'note',
+      'by',
+      'measure-name',
+      'value',
+      'tare',
+      'pieces',
+      'grade',
+      'kind',
+      'outcome',
+      'out-of',
+      'unit-of-measure',
+      'nothing',
+    ]),
   }),
   z.object({ kind: z.literal('measure'), measureId: z.uuid(), unit: z.string().max(12) }),
+  z.object({ kind: z.literal('weight'), unit: z.string().max(12) }),
 ]);
 const MOST_CHARACTERS = 20_000_000;
 const MOST_ROWS = 100_000;
@@ -97,6 +123,8 @@ export async function importReadings(
       device: deviceOf(importId),
       by: form.data.by,
       newId,
+      mainMeasure: mainMeasure(known),
+      pickId: nth => derivedId(importId, nth),
     },
     pausing(),
   );
@@ -108,7 +136,7 @@ export async function importReadings(
 function keepAll(
   trialId: string,
   importId: string,
-  all: readonly Reading[],
+  { readings: all, picks }: ReadTable,
   onProgress: (done: number, of: number) => void,
 ): Promise<Result<Imported, ImportTrouble>> {
   return inTransaction(async db => {
@@ -117,7 +145,13 @@ function keepAll(
     if (!data || late)
       return failure({ kind: 'trial', trouble: late ?? { kind: 'no-such-trial' } });
     const before = await readingsOfDevice(db, trialId, deviceOf(importId));
-    if (before.length > 0) return success({ importId, count: before.length });
+    const firstPick = picks[0] && (await findPick(db, trialId, picks[0].id));
+    if (before.length > 0 || firstPick)
+      return success({ importId, count: before.length + (firstPick ? picks.length : 0) });
+    const standing = await currentPicks(db, trialId);
+    const twin = picks.find(pick => isTwin(pick, standing));
+    if (twin)
+      return failure({ kind: 'rows', rows: [{ row: 0, column: '', says: twinWords(twin, data) }] });
     const pause = pausing();
     for (const [unitId, readings] of byUnit(all)) {
       const taken = await placesTaken(db, trialId, unitId);
@@ -132,15 +166,24 @@ function keepAll(
       await pause();
       onProgress(Math.min(all.length, from + CHUNK), all.length);
     }
+    for (const pick of picks) {
+      await addPick(db, trialId, pick);
+      await pause();
+    }
     await logChange(db, {
       at: instantNow(),
       trialId,
       what: 'readings imported',
       subjectId: importId,
-      detail: JSON.stringify({ count: all.length }),
+      detail: JSON.stringify({ count: all.length, picks: picks.length }),
     });
-    return success({ importId, count: all.length });
+    return success({ importId, count: all.length + picks.length });
   });
+}
+
+function twinWords({ unitId, pickedOn }: HarvestPick, { units }: Pick<TrialData, 'units'>): string {
+  const code = units.find(unit => unit.id === unitId)?.code ?? '';
+  return `${code} has the same pick of ${pickedOn} already. Take it out of the file, or weigh it in by hand if it was picked twice.`;
 }
 
 const CHUNK = 200;
@@ -183,8 +226,17 @@ export function undoImport(
     const trouble = trial ? entryTrouble(trial) : { kind: 'no-such-trial' as const };
     if (trouble) return failure(trouble);
     const current = await readingsOfDevice(db, trialId, deviceOf(importId));
-    if (current.length === 0) return failure({ kind: 'changed-meanwhile' });
+    const picks = await picksOfImport(db, trialId, importId);
+    if (current.length + picks.length === 0) return failure({ kind: 'changed-meanwhile' });
     const at = instantNow();
+    for (const pick of picks)
+      await addPick(db, trialId, {
+        ...pick,
+        id: PickId.parse(newId()),
+        supersedes: pick.id,
+        isRemoval: true,
+        takenAt: at,
+      });
     await addReadings(
       db,
       trialId,
@@ -201,8 +253,24 @@ export function undoImport(
       trialId,
       what: 'import taken back',
       subjectId: importId,
-      detail: JSON.stringify({ count: current.length }),
+      detail: JSON.stringify({ count: current.length, picks: picks.length }),
     });
-    return success(current.length);
+    return success(current.length + picks.length);
   });
+}
+
+/** What stands of the picks that a file brought: their ids follow from its own. */
+async function picksOfImport(
+  db: Database,
+  trialId: string,
+  importId: string,
+): Promise<readonly HarvestPick[]> {
+  const current = new Map((await currentPicks(db, trialId)).map(pick => [pick.id as string, pick]));
+  const found: HarvestPick[] = [];
+  for (let nth = 1; ; nth++) {
+    const id = derivedId(importId, nth);
+    if (!(await findPick(db, trialId, id))) return found;
+    const pick = current.get(id);
+    if (pick) found.push(pick);
+  }
 }

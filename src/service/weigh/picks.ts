@@ -92,7 +92,7 @@ function isSamePick(stored: Pick, sent: Pick): boolean {
 }
 
 /** Whether a new pick is the same, to the gram, as one of that day: perhaps it was typed twice. */
-function isTwin(pick: Pick, picks: readonly Pick[]): boolean {
+export function isTwin(pick: Pick, picks: readonly Pick[]): boolean {
   const own = JSON.stringify(foundIn(pick));
   return (
     pick.supersedes === null &&

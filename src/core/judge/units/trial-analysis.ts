@@ -61,7 +61,7 @@ export function plannedSpec(data: TrialData, priorCv: PriorCv): AnalysisSpec {
 }
 
 /** @throws {RangeError} a trial without a main measure, which its schema lets nobody make */
-export function mainMeasure(data: TrialData): Measure {
+export function mainMeasure(data: Pick<TrialData, 'measures' | 'trial'>): Measure {
   const main = data.measures.find(measure => measure.isMain);
   if (!main) throw new RangeError(`trial ${data.trial.id} must have a main measure`);
   return main;

@@ -7,6 +7,16 @@ export type ColumnRole =
   | { readonly kind: 'by' }
   | { readonly kind: 'measure-name' }
   | { readonly kind: 'value' }
+  /** Of a harvest: what the scale showed, in the unit of its head; the empty container; pieces; sound or why not. */
+  | { readonly kind: 'weight'; readonly unit: string }
+  | { readonly kind: 'tare' }
+  | { readonly kind: 'pieces' }
+  | { readonly kind: 'grade' }
+  /** Whether a row is a pick or a reading, as this garden's own files say. */
+  | { readonly kind: 'kind' }
+  | { readonly kind: 'outcome' }
+  | { readonly kind: 'out-of' }
+  | { readonly kind: 'unit-of-measure' }
   | { readonly kind: 'nothing' }
   /** A measure of its own; `unit` as the head gives it, behind every bare number of the column. */
   | { readonly kind: 'measure'; readonly measureId: string; readonly unit: string };
@@ -19,24 +29,47 @@ const HEADS: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(observer|by|who|read ?by|person)$/i, { kind: 'by' }],
   [/^(measure|variable|trait)$/i, { kind: 'measure-name' }],
   [/^(value|reading|result)$/i, { kind: 'value' }],
+  [/^tare$/i, { kind: 'tare' }],
+  [/^(pieces|count|number|no\.?|how many)$/i, { kind: 'pieces' }],
+  [/^(grade|cull|cull reason|quality)$/i, { kind: 'grade' }],
+  [/^kind$/i, { kind: 'kind' }],
+  [/^(outcome|look)$/i, { kind: 'outcome' }],
+  [/^(out[ _-]?of)$/i, { kind: 'out-of' }],
 ];
 
 /** What each column is likely to be, by its head: `height (cm)`, `Leaf spot %`, `pot`. A proposal that can be changed. */
 export function matchColumns(
   heads: readonly string[],
   measures: readonly { readonly id: string; readonly name: string }[],
+  unitWord = 'pot',
 ): readonly ColumnRole[] {
+  const hasCodes = heads.some(head => /^codes?$/i.test(head.trim()));
   return heads.map(head => {
     const said = head.trim();
-    const known = HEADS.find(([pattern]) => pattern.test(said));
-    if (known) return known[1];
     const { name, unit } = headParts(said);
+    const exact = measures.find(each => plain(each.name) === plain(name));
+    // A file of this garden's own has codes, and under “unit” what the value is in.
+    if (hasCodes && /^units?$/i.test(said)) return { kind: 'unit-of-measure' };
+    if (!hasCodes && isWord(said, unitWord)) return { kind: 'unit' };
+    const known = exact ? undefined : HEADS.find(([pattern]) => pattern.test(said));
+    if (known) return known[1];
+    if (!exact && WEIGHED.test(name)) return { kind: 'weight', unit };
     const measure =
       measures.find(each => plain(each.name) === plain(name)) ??
       measures.find(each => plain(each.name) === plain(said)) ??
       measures.find(each => plain(name) !== '' && plain(each.name).startsWith(plain(name)));
     return measure ? { kind: 'measure', measureId: measure.id, unit } : { kind: 'nothing' };
   });
+}
+
+const WEIGHED = /^(weight|gross|net|mass|harvest|yield|picked)$/i;
+
+/** The trial's own word for what gets a treatment, one or several of it. */
+function isWord(said: string, unitWord: string): boolean {
+  const wanted = plain(unitWord);
+  return [wanted, `${wanted}s`, `${wanted}code`, `${wanted}no`, `${wanted}id`].includes(
+    plain(said),
+  );
 }
 
 /** `height (cm)`, `height, cm`, `height [in]`, `spot %`: the name, and the unit behind it. */
@@ -58,7 +91,7 @@ function plain(name: string): string {
 export function rolesTrouble(roles: readonly ColumnRole[]): string | undefined {
   const count = (kind: ColumnRole['kind']): number =>
     roles.filter(role => role.kind === kind).length;
-  for (const kind of ['unit', 'day', 'part', 'note', 'by', 'measure-name', 'value'] as const)
+  for (const kind of ONCE)
     if (count(kind) > 1) return `Two columns are said to be the ${ROLE_WORDS[kind]}.`;
   if (count('unit') === 0) return 'Say which column holds the codes of the pots.';
   const isLong = count('measure-name') > 0 || count('value') > 0;
@@ -68,8 +101,29 @@ export function rolesTrouble(roles: readonly ColumnRole[]): string | undefined {
         ? 'Either a column for each measure, or one with their names and one with the values.'
         : undefined
       : 'A column of names wants a column of values.';
-  return count('measure') === 0 ? 'Say which column holds a measure.' : undefined;
+  const isHarvest = count('weight') > 0 || count('pieces') > 0;
+  return count('measure') === 0 && !isHarvest
+    ? 'Say which column holds a measure, or the weight or pieces of a harvest.'
+    : undefined;
 }
+
+const ONCE = [
+  'unit',
+  'day',
+  'part',
+  'note',
+  'by',
+  'measure-name',
+  'value',
+  'weight',
+  'tare',
+  'pieces',
+  'grade',
+  'kind',
+  'outcome',
+  'out-of',
+  'unit-of-measure',
+] as const;
 
 export const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole['kind'], 'measure'>, string>> = {
   unit: 'code',
@@ -79,5 +133,13 @@ export const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole['kind'], 'measure'>,
   by: 'who read it',
   'measure-name': 'name of the measure',
   value: 'value',
+  weight: 'weight of a harvest',
+  tare: 'empty container',
+  pieces: 'pieces of a harvest',
+  grade: 'sound, or why not',
+  kind: 'pick or reading',
+  outcome: 'what was found',
+  'out-of': 'of how many',
+  'unit-of-measure': 'unit of the value',
   nothing: 'nothing',
 };

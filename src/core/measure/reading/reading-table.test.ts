@@ -23,6 +23,8 @@ const context: TableContext = {
   device: 'a file',
   by: '',
   newId: () => v7(),
+  mainMeasure: data.measures.find(measure => measure.isMain)!,
+  pickId: nth => `019ed9be-7c4e-735c-aa18-${String(nth).padStart(12, '0')}`,
 };
 const [a, b] = data.units.map(unit => unit.code);
 
@@ -97,7 +99,8 @@ test('a wide table: units from heads, dashes and the dead, a day for rows withou
     context,
   );
   expect(
-    read.ok && read.value.map(reading => [reading.takenOn, reading.value, reading.outcome]),
+    read.ok &&
+      read.value.readings.map(reading => [reading.takenOn, reading.value, reading.outcome]),
   ).toEqual([
     ['2026-06-01', 213, 'picked'],
     ['2026-06-01', 5, 'picked'],
@@ -116,7 +119,7 @@ test('a long table: names and values', async () => {
     [{ kind: 'unit' }, { kind: 'measure-name' }, { kind: 'value' }],
     context,
   );
-  expect(read.ok && read.value.map(reading => reading.value)).toEqual([213, 10]);
+  expect(read.ok && read.value.readings.map(reading => reading.value)).toEqual([213, 10]);
 });
 
 test('one bad row refuses all, and every trouble says its row and column', async () => {
@@ -164,7 +167,7 @@ test('whatever a table holds, each written cell becomes one reading or the whole
           (sum, row) => sum + row.slice(2).filter(each => each !== '').length,
           0,
         );
-        if (read.ok) expect(read.value).toHaveLength(written);
+        if (read.ok) expect(read.value.readings).toHaveLength(written);
         else
           expect(
             read.trouble.every(

@@ -3,12 +3,15 @@ import { failure, type Result, success } from '@/core/result';
 import { daysApart } from '@/core/time/days-apart';
 import { ReadingId, type UnitId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
+import { type Pick as HarvestPick, Outcome } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
+import { isTaken } from '@/core/trial/model/scale';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import { lookIn } from './looks';
 import type { ColumnRole } from './match-columns';
-import { readValue } from './read-value';
+import { readPickRow } from './pick-row';
 import { readingOf } from './reading-form';
+import { UnitFactors } from './unit-factors';
 
 /** One thing that is wrong with a row. Rows are counted as a spreadsheet shows them, the heads being row 1. */
 export interface RowTrouble {
@@ -21,6 +24,7 @@ export interface RowTrouble {
 export interface TableContext {
   readonly units: readonly Pick<ExperimentalUnit, 'id' | 'code'>[];
   readonly measures: readonly Measure[];
+  readonly mainMeasure: Measure;
   readonly system: MeasureSystem;
   readonly startsOn: string;
   readonly today: string;
@@ -32,6 +36,14 @@ export interface TableContext {
   /** Who read what has no name in its row. */
   readonly by: string;
   readonly newId: () => string;
+  /** Picks carry ids of their own making, so that a file sent twice makes the same ones. @param nth from 1 */
+  readonly pickId: (nth: number) => string;
+}
+
+/** What a table holds. */
+export interface ReadTable {
+  readonly readings: readonly Reading[];
+  readonly picks: readonly HarvestPick[];
 }
 
 /** Where a value belongs. */
@@ -41,6 +53,16 @@ interface Place {
   readonly subsample: string;
   readonly note: string;
   readonly by: string;
+  /** Read a second time, to know the reader's own error. */
+  readonly isRepeat: boolean;
+}
+
+/** A value as it is written, with what its row says of the look. */
+interface WrittenLook {
+  readonly written: string;
+  readonly unit: string;
+  readonly outcome: string;
+  readonly outOf: string;
 }
 
 const MOST_TROUBLES = 40;
@@ -59,7 +81,7 @@ export async function readReadingTable(
   roles: readonly ColumnRole[],
   context: TableContext,
   pause: () => Promise<void> = () => Promise.resolve(),
-): Promise<Result<readonly Reading[], readonly RowTrouble[]>> {
+): Promise<Result<ReadTable, readonly RowTrouble[]>> {
   const reader = new TableReader(heads, roles, context);
   for (const [i, row] of rows.entries()) {
     if (i % ROWS_AT_ONCE === 0) await pause();
@@ -68,17 +90,18 @@ export async function readReadingTable(
   }
   return reader.troubles.length > 0
     ? failure(reader.troubles.slice(0, MOST_TROUBLES))
-    : success(reader.readings);
+    : success({ readings: reader.readings, picks: reader.picks });
 }
 
 /** Reads rows one after another, and remembers where a pot, day and part was before. */
 class TableReader {
   readonly readings: Reading[] = [];
+  readonly picks: HarvestPick[] = [];
   readonly troubles: RowTrouble[] = [];
   readonly #units: ReadonlyMap<string, UnitId>;
   readonly #measures: ReadonlyMap<string, Measure>;
   readonly #byName: ReadonlyMap<string, Measure>;
-  readonly #factors = new Map<string, number>();
+  readonly #factors: UnitFactors;
   readonly #days = new Map<string, boolean>();
   readonly #columns: ReadonlyMap<ColumnRole['kind'], number>;
   readonly #seen = new Map<string, number>();
@@ -88,9 +111,10 @@ class TableReader {
     readonly roles: readonly ColumnRole[],
     readonly context: TableContext,
   ) {
+    this.#factors = new UnitFactors(context);
     this.#units = new Map(context.units.map(unit => [unit.code.toUpperCase(), unit.id]));
     this.#columns = new Map(roles.map((role, column) => [role.kind, column]));
-    const read = context.measures.filter(measure => measure.scale !== null);
+    const read = context.measures.filter(measure => isTaken(measure.scale));
     this.#measures = new Map(read.map(measure => [measure.id as string, measure]));
     this.#byName = new Map(read.map(measure => [measure.name.toLowerCase(), measure]));
   }
@@ -110,7 +134,11 @@ class TableReader {
       subsample: cell('part'),
       note: cell('note'),
       by: cell('by') || this.context.by,
+      isRepeat: /second|again|repeat/i.test(cell('kind')),
     };
+    if (this.#isPick(cell)) this.#takePick(shared, cell, at);
+    if (cell('kind').toLowerCase() === 'pick') return;
+    const look = { outcome: cell('outcome'), outOf: cell('out-of') };
     this.roles.forEach((role, column) => {
       const written = (row[column] ?? '').trim();
       if (role.kind === 'measure')
@@ -119,6 +147,8 @@ class TableReader {
           measure: this.#measures.get(role.measureId),
           written,
           unit: role.unit,
+          outcome: '',
+          outOf: '',
           at,
           head: this.heads[column] ?? '',
         });
@@ -127,17 +157,54 @@ class TableReader {
           ...shared,
           measure: this.#byName.get(cell('measure-name').toLowerCase()),
           written,
-          unit: '',
+          unit: cell('unit-of-measure'),
+          ...look,
           at,
           head: cell('measure-name'),
         });
     });
   }
 
+  /** Where something was weighed or counted, or looked for in a table of harvests alone. */
+  #isPick(cell: (kind: ColumnRole['kind']) => string): boolean {
+    const kind = cell('kind').toLowerCase();
+    if (kind !== '') return kind === 'pick';
+    if (!this.#columns.has('weight') && !this.#columns.has('pieces')) return false;
+    return ['weight', 'pieces', 'outcome'].some(each => cell(each as ColumnRole['kind']) !== '');
+  }
+
+  #takePick(
+    { unitId, takenOn, note, by }: Place,
+    cell: (kind: ColumnRole['kind']) => string,
+    at: number,
+  ): void {
+    const weight = this.roles.find(role => role.kind === 'weight');
+    const read = readPickRow(
+      {
+        id: this.context.pickId(this.picks.length + 1),
+        unitId,
+        day: takenOn,
+        weight: weight ? cell('weight') : cell('value'),
+        unit: weight?.unit || cell('unit-of-measure'),
+        tare: cell('tare'),
+        pieces: cell('pieces'),
+        grade: cell('grade'),
+        outcome: cell('outcome'),
+        note,
+        by,
+      },
+      this.context,
+    );
+    if (read.ok) this.picks.push(read.value);
+    else this.#trouble(at, 'harvest', read.trouble);
+  }
+
   #take({
     measure,
     written,
     unit,
+    outcome,
+    outOf,
     at,
     head,
     ...place
@@ -145,12 +212,14 @@ class TableReader {
     readonly measure: Measure | undefined;
     readonly written: string;
     readonly unit: string;
+    readonly outcome: string;
+    readonly outOf: string;
     readonly at: number;
     readonly head: string;
   }): void {
-    if (written === '') return;
+    if (written === '' && (outcome === '' || outcome === 'picked')) return;
     const says = measure
-      ? this.#takeOne(measure, { written, unit }, at, place)
+      ? this.#takeOne(measure, { written, unit, outcome, outOf }, at, place)
       : `“${head}” is not read in this trial.`;
     if (says !== undefined) this.#trouble(at, head, says);
   }
@@ -158,11 +227,11 @@ class TableReader {
   /** @returns what is wrong with it */
   #takeOne(
     measure: Measure,
-    { written, unit }: { readonly written: string; readonly unit: string },
+    { written, unit, outcome: said, outOf }: WrittenLook,
     at: number,
-    place: Place,
+    { isRepeat, ...place }: Place,
   ): string | undefined {
-    const key = `${place.unitId} ${measure.id} ${place.takenOn} ${place.subsample}`;
+    const key = [place.unitId, measure.id, place.takenOn, place.subsample, isRepeat].join(' ');
     const before = this.#seen.get(key);
     if (!this.#isDay(place.takenOn)) return `“${place.takenOn}” is no day. Write it as 2026-08-03.`;
     if (
@@ -174,7 +243,8 @@ class TableReader {
       return 'That is too long.';
     if (before !== undefined) return `Row ${before} has a value for the same pot, day and part.`;
     this.#seen.set(key, at);
-    const outcome = lookIn(written, measure.scale) ?? 'picked';
+    const outcome = this.#outcomeOf(said) ?? lookIn(written, measure.scale) ?? 'picked';
+    if (outcome === null) return `“${said}” is not what can be found.`;
     // Zod would look at each of a hundred thousand rows again: their shape is made here.
     const form = {
       ...place,
@@ -182,13 +252,13 @@ class TableReader {
       measureId: measure.id,
       value:
         outcome === 'picked'
-          ? this.#inUnit(written, unit, measure)
+          ? this.#factors.inUnit(written, unit, measure)
           : outcome === 'not-yet'
             ? written
             : '',
-      outOf: '',
+      outOf,
       outcome,
-      isRepeat: false,
+      isRepeat,
       device: this.context.device,
       supersedes: null,
     } as const;
@@ -202,11 +272,17 @@ class TableReader {
     });
     if (!read.ok) return Object.values(read.trouble)[0] ?? 'It can’t be read.';
     this.readings.push(
-      unit === '' || outcome !== 'picked'
+      unit === '' || unit === measure.unit || outcome !== 'picked'
         ? read.value
         : { ...read.value, asWritten: `${written} ${unit}`.slice(0, 80) },
     );
     return undefined;
+  }
+
+  /** What its own column says was found: a value, or why there is none. Undefined where it says nothing, null for no such word. */
+  #outcomeOf(said: string): Outcome | undefined | null {
+    if (said === '') return undefined;
+    return Outcome.safeParse(said.toLowerCase()).data ?? lookIn(said, null) ?? null;
   }
 
   #isDay(written: string): boolean {
@@ -215,23 +291,6 @@ class TableReader {
     const isDay = daysApart(this.context.startsOn, written) !== undefined;
     this.#days.set(written, isDay);
     return isDay;
-  }
-
-  /** A bare number in the unit of its column's head, whose factor is looked up once for the whole column. */
-  #inUnit(written: string, unit: string, measure: Measure): string {
-    const bare = /^[-−]?[\d.,]+$/.test(written)
-      ? Number(written.replace('−', '-').replace(',', '.'))
-      : Number.NaN;
-    if (unit === '' || unit === measure.unit || Number.isNaN(bare)) return written;
-    const key = `${unit} ${measure.id}`;
-    const known = this.#factors.get(key);
-    const one =
-      known === undefined && measure.scale
-        ? readValue(`1 ${unit}`, '', measure.scale, { ...this.context, measure })
-        : undefined;
-    const factor = known ?? (one?.ok ? (one.value.value ?? Number.NaN) : Number.NaN);
-    this.#factors.set(key, factor);
-    return Number.isNaN(factor) ? `${written} ${unit}` : String(bare * factor);
   }
 
   #trouble(row: number, column: string, says: string): void {
