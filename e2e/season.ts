@@ -166,6 +166,8 @@ export async function mishap(
   await goToStep(page, 'Weigh');
   await page.getByLabel('Code in hand').fill(code);
   await page.getByText('Something happened', { exact: true }).click();
+  await page.getByRole('button', { name: `${code}, in hand` }).click();
+  await page.getByRole('button', { name: 'Today', exact: true }).click();
   await page.getByLabel('It was', { exact: true }).selectOption({ label: was });
   await page.getByLabel('Decided', { exact: true }).selectOption({ label: decided });
   await page.getByLabel('What happened, and why so').fill(why);

@@ -220,6 +220,8 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
   await page.goto(`${trial}/weigh`);
   await page.waitForSelector('html[data-ready]');
   await page.getByText('Something happened').click();
+  await page.getByRole('button', { name: /, in hand$/ }).click();
+  await page.getByRole('button', { name: 'Today', exact: true }).click();
   await page.getByLabel('It was', { exact: true }).selectOption('frost');
   await page.getByLabel('Decided').selectOption('Left out from that day on');
   await page.getByLabel('What happened, and why so').fill('The lid blew off in the night.');

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import type { Result } from '@/core/result';
+import { addDays, GardenDay } from '@/core/time/garden-day';
 import type { HistoryLine } from '@/core/trial/history-line';
 import {
   type ByTreatment,
@@ -24,13 +25,14 @@ import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-import { DECISION_WORDS, type MishapView } from './mishap-view';
+import { DECISION_WORDS, type MishapView, type UnitGroup } from './mishap-view';
 
 interface MishapsProps {
   readonly mishaps: readonly MishapView[];
   readonly codes: readonly string[];
-  /** The pot in hand. */
+  /** The pot in hand: offered, never ticked by itself. */
   readonly code: string;
+  readonly groups: readonly UnitGroup[];
   readonly today: string;
   readonly isClosed: boolean;
   readonly isKeyOpen: boolean;
@@ -98,14 +100,21 @@ interface MishapValues {
   readonly who: string;
 }
 
-type MishapFormProps = Pick<MishapsProps, 'codes' | 'code' | 'today' | 'isKeyOpen' | 'record'>;
+function dayBefore(day: string): string {
+  return addDays(GardenDay.parse(day), -1);
+}
+
+type MishapFormProps = Pick<
+  MishapsProps,
+  'codes' | 'code' | 'groups' | 'today' | 'isKeyOpen' | 'record'
+>;
 
 /** One mishap, of the pot in hand or of several. */
-function MishapForm({ codes, code, today, isKeyOpen, record }: MishapFormProps) {
+function MishapForm({ codes, code, groups, today, isKeyOpen, record }: MishapFormProps) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const { trouble, fields, isPending, run } = useTrialAction();
   const { form, change, field } = useForm<MishapValues>(
-    { cause: 'other', happenedOn: today, byTreatment: 'no', decision: 'keep', why: '', who: '' },
+    { cause: 'other', happenedOn: '', byTreatment: 'no', decision: 'keep', why: '', who: '' },
     fields,
   );
   const { who, ...rest } = form;
@@ -120,16 +129,26 @@ function MishapForm({ codes, code, today, isKeyOpen, record }: MishapFormProps) 
       },
     );
   return (
-    <details
-      onToggle={event => {
-        if (event.currentTarget.open && chosen.length === 0) setChosen([code]);
-      }}
-    >
+    <details>
       <summary>Something happened</summary>
-      <PickUnits codes={codes} chosen={chosen} choose={setChosen} trouble={fields.codes} />
+      <PickUnits
+        codes={codes}
+        chosen={chosen}
+        choose={setChosen}
+        trouble={fields.codes}
+        groups={[{ label: `${code}, in hand`, codes: [code] }, ...groups]}
+      />
       <div data-fields>
         <Select label="It was" {...field('cause')} options={CAUSES} />
-        <TextField label="On" {...field('happenedOn')} type="date" />
+        <div>
+          <TextField label="When it happened" {...field('happenedOn')} type="date" />
+          <Button data-tone="quiet" onPress={() => change({ happenedOn: today })}>
+            Today
+          </Button>
+          <Button data-tone="quiet" onPress={() => change({ happenedOn: dayBefore(today) })}>
+            Yesterday
+          </Button>
+        </div>
         <Select label="Did the treatment do it?" {...field('byTreatment')} options={DONE_BY} />
         <Select label="Decided" {...field('decision')} options={DECIDED} />
       </div>

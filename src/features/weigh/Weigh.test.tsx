@@ -68,6 +68,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
         history={async () => picks}
         topsG={{}}
         ripeRule=""
+        groups={[{ label: 'All pots', codes }]}
         yieldMeasures={{}}
         mishaps={mishapsOf(data)}
         isKeyOpen={false}
@@ -206,7 +207,11 @@ test('a mishap is put down for the pot in hand and others, and what is missing i
   const user = userEvent.setup();
   await user.click(screen.getByText('Something happened'));
   const boxes = screen.getAllByRole('checkbox');
-  expect(boxes.filter(box => box instanceof HTMLInputElement && box.checked)).toHaveLength(1);
+  expect(boxes.filter(box => box instanceof HTMLInputElement && box.checked)).toHaveLength(0);
+  expect(screen.getByLabelText('When it happened')).toHaveValue('');
+  await user.click(screen.getByRole('button', { name: 'All pots' }));
+  expect(boxes.every(box => box instanceof HTMLInputElement && box.checked)).toBe(true);
+  await user.click(screen.getByRole('button', { name: /, in hand$/ }));
   const other = boxes.find(box => box instanceof HTMLInputElement && !box.checked);
   if (!other) throw new Error('there must be another pot');
   await user.click(other);

@@ -25,7 +25,7 @@ import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft, TwoParts } from '@/ui/Page';
 import { Checked } from './Checked';
 import { Mishaps } from './Mishaps';
-import type { MishapView } from './mishap-view';
+import type { MishapView, UnitGroup } from './mishap-view';
 import { PickEntry } from './PickEntry';
 import { PotStrip } from './PotStrip';
 import { UnitPicks } from './UnitPicks';
@@ -48,6 +48,7 @@ interface WeighProps extends RoundActions {
   readonly picks: readonly Pick[];
   readonly history: (unitId: string) => Promise<readonly Pick[]>;
   /** What one unit's harvest may be counted by. */
+  readonly groups: readonly UnitGroup[];
   readonly yieldMeasures: Readonly<Record<string, YieldMeasures>>;
   /** Tops at the end, in g, of the units whose tops were weighed. */
   readonly topsG: Readonly<Record<string, number>>;
@@ -162,6 +163,7 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
         mishaps={props.mishaps}
         codes={bench.units.map(each => each.code)}
         code={unit.code}
+        groups={props.groups}
         today={props.today}
         isClosed={isClosed}
         isKeyOpen={props.isKeyOpen}

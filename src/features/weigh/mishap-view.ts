@@ -1,5 +1,6 @@
 import type { Decision } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import { counted } from '@/core/words/plural';
 
 /** A mishap as the page shows it: by code, never by treatment. */
 export interface MishapView {
@@ -21,6 +22,22 @@ export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
   replace: 'A spare stands in from that day',
   'start-anew': 'All cut back; what was before does not count',
 };
+
+/** Units that something may happen to at once: all of them, or those of a block. */
+export interface UnitGroup {
+  readonly label: string;
+  readonly codes: readonly string[];
+}
+
+export function unitGroupsOf({ units, blocks, trial }: TrialData): readonly UnitGroup[] {
+  return [
+    { label: `All ${counted(units.length, trial.unitWord)}`, codes: units.map(unit => unit.code) },
+    ...(blocks.length < 2 ? [] : blocks).map(({ id, name }) => ({
+      label: `All of ${name}`,
+      codes: units.filter(unit => unit.blockId === id).map(unit => unit.code),
+    })),
+  ];
+}
 
 export function mishapsOf({ incidents, units }: TrialData): readonly MishapView[] {
   return incidents

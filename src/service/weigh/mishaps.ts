@@ -24,7 +24,12 @@ const MishapForm = z.object({
   cause: MishapCause,
   byTreatment: ByTreatment,
   decision: Decision,
-  happenedOn: CalendarDay.refine(day => day <= today(), 'That day is still to come.'),
+  happenedOn: z
+    .string()
+    .min(1, 'Say on which day it happened.')
+    .pipe(z.iso.date('That is not a date. Write it as 2026-08-03.'))
+    .pipe(CalendarDay)
+    .refine(day => day <= today(), 'That day is still to come.'),
   why: z
     .string()
     .trim()

@@ -167,6 +167,8 @@ const BROKEN: Readonly<Record<string, TrialData>> = {
     productFixture(),
     productFixture({ analysis: analysisFixture(12, 4, 8) }),
   ]),
+  // Doses of 1 and 4, and both get the same.
+  'dose-off-level': { ...fed, treatments: doses(0, 1, 4).treatments },
   'base-hides': {
     ...fed,
     care: { ...fed.care, settings: { ...fed.care.settings, mixMl: 20_000, mixNMgPerL: 900 } },

@@ -16,6 +16,7 @@ import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 import { type Check, note, weakens } from './audit-view';
+import { dosesOffLevel } from './dose-levels';
 
 /** What happened since, and what it does to the answer. */
 export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
@@ -112,9 +113,9 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
   'window-too-short': ({ data }) => {
     const late = tooLateToShow(data);
     return (
-      late !== undefined &&
+      late.length > 0 &&
       weakens(
-        `${late.product}: ${late.trouble}`,
+        late.map(each => `${each.product}: ${each.trouble}`).join(' '),
         'What has had no time to work is judged as if it did nothing.',
         data.trial.state === 'planned'
           ? 'End later, or give it sooner.'
@@ -183,6 +184,19 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
       data.amendments.map(amendment => amendment.why).join(' · '),
       '',
     ),
+  'dose-off-level': ({ data }) => {
+    const off = dosesOffLevel(data);
+    return (
+      off !== undefined &&
+      weakens(
+        off,
+        'The curve is drawn over the names of the levels: where another amount was laid, it tells of another dose.',
+        data.trial.state === 'closed'
+          ? ''
+          : 'Change the rule under Tend, or name the level by what is really given.',
+      )
+    );
+  },
   'units-changed': ({ data, words, isPlanned }) => {
     if (isPlanned || !data.layout) return false;
     const dealt = dealPlanOf({ ...data.layout, each: 1 }, data.treatments);
@@ -194,10 +208,11 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
   },
 };
 
-/** What is given too near the end for its way of acting. */
+/** What is given too near the end for its way of acting, every product of it. */
 function tooLateToShow(
   data: TrialData,
-): { readonly product: string; readonly trouble: string } | undefined {
+): readonly { readonly product: string; readonly trouble: string }[] {
+  const late: { readonly product: string; readonly trouble: string }[] = [];
   const tasks = careTasks(data, data.trial.startsOn);
   for (const product of data.products) {
     const rules = new Set(
@@ -210,9 +225,9 @@ function tooLateToShow(
     const trouble = counted
       ? windowTrouble(product.acts, daysBetween(counted, data.trial.endsOn))
       : undefined;
-    if (trouble !== undefined) return { product: product.name, trouble };
+    if (trouble !== undefined) late.push({ product: product.name, trouble });
   }
-  return undefined;
+  return late;
 }
 
 /** The day up to which a trial's care can be looked at: its end, or its last entry. */

@@ -1,7 +1,7 @@
 import { chosenAmount } from '@/core/materials/label/label-rate';
 import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import { failure, type Result, success } from '@/core/result';
-import type { CareRule } from '@/core/trial/model/care-rule';
+import type { CareMaterial, CareRule } from '@/core/trial/model/care-rule';
 import type { Nutrient } from '@/core/trial/model/nutrient';
 
 /** What treatments are to get equally. */
@@ -92,9 +92,15 @@ function factorRange(
     line => rules.find(rule => rule.id === line.ruleId)?.material ?? [],
   );
   return {
-    least: Math.max(...rates.map(({ rate, choice }) => rate.low / chosenAmount(rate, choice))),
-    most: Math.min(...rates.map(({ rate, choice }) => rate.high / chosenAmount(rate, choice))),
+    // Of a dose that is weaker than the label already, nothing says that it may not stay so.
+    least: Math.max(...rates.map(each => Math.min(1, each.rate.low / doseNow(each)))),
+    most: Math.min(...rates.map(each => each.rate.high / doseNow(each))),
   };
+}
+
+/** What is planned now, in the label's own g or ml: a share of it, where one chose a strength of one's own. */
+function doseNow({ rate, choice, strength }: CareMaterial): number {
+  return chosenAmount(rate, choice) * strength;
 }
 
 /** What each of two schools can tell. */

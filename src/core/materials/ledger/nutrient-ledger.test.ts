@@ -171,6 +171,16 @@ describe('make it fair', () => {
       ),
     );
   });
+  test('a strength that one chose oneself is not the most that the label allows', () => {
+    const own = feeding(first.id, tide, 20, 20);
+    const weak = { ...own, material: own.material && { ...own.material, strength: 0.8 } };
+    const rules = [weak, feeding(second.id, tide, 20, 20)];
+    const found = equaliseRates(nutrientLedger(ledger(rules, [tide]), 'planned'), rules, 'n');
+    expect(found.ok && found.value.changes.map(({ least, most }) => [least, most])).toEqual([
+      [1, expect.closeTo(1.25, 9)],
+      [1, 1],
+    ]);
+  });
   test('needs two that are fed, and numbers for both', () => {
     const one = [feeding(first.id, tide, 20, 20)];
     expect(equaliseRates(nutrientLedger(ledger(one, [tide]), 'planned'), one, 'n')).toMatchObject({

@@ -4,7 +4,7 @@ import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { isTaken } from '@/core/trial/model/scale';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
-import { mishapsOf } from '@/features/weigh/mishap-view';
+import { mishapsOf, unitGroupsOf } from '@/features/weigh/mishap-view';
 import { Weigh } from '@/features/weigh/Weigh';
 import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
 import { today } from '@/service/garden/clock';
@@ -63,6 +63,7 @@ export default async function WeighPage(props: WeighPageProps) {
         remove={removePickAction.bind(null, id)}
         undoRevision={undoRevisionAction.bind(null, id)}
         history={historyAction}
+        groups={unitGroupsOf(data)}
         yieldMeasures={yieldMeasuresOf(data)}
         topsG={topsOf(data)}
         ripeRule={data.trial.rules.ripe}
