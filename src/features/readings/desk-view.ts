@@ -120,12 +120,14 @@ export function deskViewOf(
 
 /** One for a measure read whole, else one for each of its parts; and for those parts that came under other names, as from a file. */
 function columnsOf(
-  { id, name, unit, parts }: Measure,
+  { id, name, unit, parts, kindKey }: Measure,
   readings: readonly Reading[],
 ): readonly DeskColumn[] {
   const planned = parts === 1 ? [''] : Array.from({ length: parts }, (_, i) => String(i + 1));
   const read = readings.filter(reading => reading.measureId === id).map(each => each.subsample);
-  const others = [...new Set(read)].filter(part => !planned.includes(part));
+  // Pieces of work have no column of their own: they are added up, and stand in the history.
+  const others =
+    kindKey === 'labour' ? [] : [...new Set(read)].filter(part => !planned.includes(part));
   others.sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
   return [...planned, ...others].map(part => ({
     measureId: id,

@@ -135,7 +135,10 @@ function RunningTrials({ running, today }: RunningTrialsProps) {
             {shown.map(summary => (
               <li key={summary.trial.id}>
                 <Link href={`/trials/${summary.trial.id}/weigh`}>{summary.trial.question}</Link>
-                <span>{dayWords(summary, today)}</span>
+                <span>
+                  {dayWords(summary, today)} ·{' '}
+                  <Link href={`/trials/${summary.trial.id}/tend#work`}>Time the work</Link>
+                </span>
                 <progress
                   aria-label={`Season of ${summary.trial.crop}`}
                   value={seasonShare(summary, today)}

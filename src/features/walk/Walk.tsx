@@ -1,6 +1,8 @@
 'use client';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
+import { shownUnit } from '@/core/measure/library/shown-unit';
 import { readerError } from '@/core/measure/reading/reader-error';
 import { counted } from '@/core/words/plural';
 import { WriterName } from '@/features/frame/WriterName';
@@ -16,7 +18,13 @@ import { useWalk, type Walking } from './use-walk';
 import type { WalkView } from './walk-view';
 
 /** Walking round: one pot, one question, large keys. Every value is safe in this browser before the next pot comes. */
-export function Walk({ view }: { readonly view: WalkView }) {
+export function Walk({
+  view,
+  children,
+}: {
+  readonly view: WalkView;
+  readonly children?: ReactNode;
+}) {
   const outbox = useOutbox(view.trialId);
   const walk = useWalk(view, outbox);
   const kept = useKeptWalk();
@@ -36,6 +44,7 @@ export function Walk({ view }: { readonly view: WalkView }) {
       )}
       <OfflineWords kept={kept} />
       <WriterName />
+      {children}
       <HowToWalk walk={walk} view={view} />
     </Page>
   );
@@ -85,6 +94,7 @@ function ConnectionStatus({
 /** All are read: what comes next, and how sure the reader is. */
 function Done({ walk, view }: { readonly walk: Walking; readonly view: WalkView }) {
   const error = readerError(walk.pairs);
+  const shown = shownUnit(walk.measure?.unit ?? '', view.system);
   return (
     <>
       <h1>
@@ -92,9 +102,9 @@ function Done({ walk, view }: { readonly walk: Walking; readonly view: WalkView 
       </h1>
       {error && (
         <p>
-          Read twice, {counted(error.pairs, 'value')} differ by ±{Number(error.sd.toPrecision(2))}{' '}
-          {walk.measure?.unit}: so far you are from yourself. A smaller gap between treatments may
-          be your eye.
+          Read twice, {counted(error.pairs, 'value')} differ by ±
+          {Number((error.sd / shown.base).toPrecision(2))} {shown.name}: so far you are from
+          yourself. A smaller gap between treatments may be your eye.
         </p>
       )}
       <Others>

@@ -14,6 +14,7 @@ import { changeQuestion } from '@/service/trial/ask';
 import { mishapHistoryOf } from '@/service/trial/entry-history';
 import { predict } from '@/service/trial/predict';
 import { recordRegret } from '@/service/trial/regret';
+import { logWork, undoWork } from '@/service/weigh/log-work';
 import { recordMishap } from '@/service/weigh/mishaps';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh/picks';
 import { changing, changingOne, writerOf } from './changing';
@@ -22,6 +23,14 @@ const Id = z.uuid();
 
 export async function recordMishapAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => recordMishap(id, input), 'all');
+}
+
+export async function logWorkAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => logWork(id, input), 'all');
+}
+
+export async function undoWorkAction(trialId: unknown, workId: unknown) {
+  return changingOne(trialId, workId, undoWork, 'all');
 }
 
 export async function changeQuestionAction(

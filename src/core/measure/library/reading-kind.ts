@@ -32,6 +32,8 @@ export interface ReadingKind {
   readonly step: number | null;
   /** Readings of parts within a unit, each time. */
   readonly parts: number;
+  /** Several entries of one day are added up; averaged where it is not said. */
+  readonly partsAre?: 'added';
   readonly days: DayRule;
   /** What a picture of it can be counted for: green cover, or brown on green; null where the eye must do it. */
   readonly fromPicture: 'green' | 'brown' | null;

@@ -186,6 +186,7 @@ export const READING_LINES: readonly Line[] = [
     drawing: 'day',
     scale: number(0, 1440),
     unit: 'min',
+    partsAre: 'added',
     better: 'lower',
     when: 'each time',
     instrument: 'watch',
@@ -731,6 +732,7 @@ export const READING_LINES: readonly Line[] = [
     when: 'each time',
     instrument: 'can',
     step: 0.1,
+    partsAre: 'added',
     days: 'total',
   },
   {

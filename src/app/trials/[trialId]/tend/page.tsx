@@ -3,10 +3,13 @@ import { benchViewOf } from '@/features/bench/bench-view';
 import { Tend } from '@/features/tend/Tend';
 import { tendViewOf } from '@/features/tend/tend-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
+import { unitGroupsOf } from '@/features/weigh/mishap-view';
+import { WorkTimer } from '@/features/work/WorkTimer';
 import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { listProducts } from '@/service/garden/shelf';
 import { recentWeather } from '@/service/garden/weather';
+import { logWorkAction, undoWorkAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   actHistoryAction,
@@ -54,6 +57,16 @@ export default async function TendPage(props: TrialPageProps) {
         nameByDepth={nameByDepthAction.bind(null, id)}
         dateStage={dateStageAction.bind(null, id)}
       />
+      {data.trial.state === 'locked' && (
+        <WorkTimer
+          trialId={id}
+          unitWord={data.trial.unitWord}
+          groups={unitGroupsOf(data)}
+          today={today()}
+          log={logWorkAction.bind(null, id)}
+          undo={undoWorkAction.bind(null, id)}
+        />
+      )}
     </TrialFrame>
   );
 }

@@ -4,9 +4,12 @@ import { z } from 'zod';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { Walk } from '@/features/walk/Walk';
 import { walkViewOf } from '@/features/walk/walk-view';
+import { unitGroupsOf } from '@/features/weigh/mishap-view';
+import { WorkTimer } from '@/features/work/WorkTimer';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { findWalk } from '@/service/weigh/walk';
+import { logWorkAction, undoWorkAction } from '../actions';
 import type { TrialPageProps } from '../load-trial';
 
 export const dynamic = 'force-dynamic';
@@ -21,6 +24,17 @@ export default async function WalkPage({ params }: TrialPageProps) {
   return (
     <Walk
       view={walkViewOf(data, benchViewOf(data, false), today(), (await currentGarden()).system)}
-    />
+    >
+      {data.trial.state === 'locked' && (
+        <WorkTimer
+          trialId={data.trial.id}
+          unitWord={data.trial.unitWord}
+          groups={unitGroupsOf(data)}
+          today={today()}
+          log={logWorkAction.bind(null, data.trial.id)}
+          undo={undoWorkAction.bind(null, data.trial.id)}
+        />
+      )}
+    </Walk>
   );
 }

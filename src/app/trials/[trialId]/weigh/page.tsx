@@ -7,17 +7,20 @@ import { TrialFrame } from '@/features/trial/TrialFrame';
 import { mishapsOf, unitGroupsOf } from '@/features/weigh/mishap-view';
 import { Weigh } from '@/features/weigh/Weigh';
 import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
+import { WorkTimer } from '@/features/work/WorkTimer';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { Mind } from '@/ui/Page';
 import {
   historyAction,
+  logWorkAction,
   mishapHistoryAction,
   putBackInAction,
   recordMishapAction,
   removePickAction,
   takePickAction,
   undoRevisionAction,
+  undoWorkAction,
 } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 
@@ -73,6 +76,16 @@ export default async function WeighPage(props: WeighPageProps) {
         recordMishap={recordMishapAction.bind(null, id)}
         takeBackMishap={putBackInAction.bind(null, id)}
       />
+      {state === 'locked' && (
+        <WorkTimer
+          trialId={id}
+          unitWord={unitWord}
+          groups={unitGroupsOf(data)}
+          today={today()}
+          log={logWorkAction.bind(null, id)}
+          undo={undoWorkAction.bind(null, id)}
+        />
+      )}
     </TrialFrame>
   );
 }
