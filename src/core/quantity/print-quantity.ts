@@ -65,6 +65,12 @@ export function printLength(mm: number, system: MeasureSystem): string {
   return size >= 100 ? printIn(mm, 'cm') : printIn(mm, 'mm');
 }
 
+/** Rain, or water that plants use, as a gauge shows it: `4.2 mm`, `12 mm`; `0.17 in`. @param mm ≥ 0 */
+export function printRain(mm: number, system: MeasureSystem): string {
+  if (system === 'us') return `${(mm / 25.4).toFixed(2)} in`;
+  return `${mm < 10 ? Number(mm.toFixed(1)) : Math.round(mm)} mm`;
+}
+
 /** An area: `0.07 m²`, `4 sq ft`. To three figures. @param m2 any finite area */
 export function printArea(m2: number, system: MeasureSystem): string {
   return system === 'us'

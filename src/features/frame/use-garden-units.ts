@@ -2,6 +2,7 @@
 
 import { useLocale } from 'react-aria-components';
 import { amountWords } from '@/core/materials/amount-words';
+import { printRain } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 
 /** Whose measures the garden reads: by the language of the page, which follows the garden's setting. */
@@ -13,4 +14,10 @@ export function useSystem(): MeasureSystem {
 export function useAmountWords(): (amount: number, of: 'mass' | 'volume') => string {
   const system = useSystem();
   return (amount, of) => amountWords(amount, of, system);
+}
+
+/** Prints rain as the garden's gauge shows it. */
+export function useRainWords(): (mm: number) => string {
+  const system = useSystem();
+  return mm => printRain(mm, system);
 }

@@ -3,6 +3,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { AsBuilt } from '@/core/trial/model/as-built';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
+import { blockCalled } from '@/features/weigh/mishap-view';
 
 /** What units were put down as, alike ones together, and of which it can be said at once. */
 export interface BuiltView {
@@ -14,7 +15,7 @@ const MANY = 8;
 
 /** @param isOpen of a blind trial nothing is said by treatment */
 export function builtViewOf(
-  { units, blocks, treatments, trial }: TrialData,
+  { units, blocks, treatments, trial, layout }: TrialData,
   isOpen: boolean,
   system: MeasureSystem,
 ): BuiltView {
@@ -39,7 +40,10 @@ export function builtViewOf(
             label: `all with ${name}`,
           }))
         : []),
-      ...blocks.map(({ id, name }) => ({ value: `block:${id}`, label: name })),
+      ...blocks.map(({ id, name }) => ({
+        value: `block:${id}`,
+        label: `all of ${blockCalled(name, layout)}`,
+      })),
       ...units.map(({ id, code }) => ({ value: `unit:${id}`, label: `${code} alone` })),
     ],
   };

@@ -44,9 +44,9 @@ function Reading({
 }) {
   if (read.ok)
     return (
-      <>
+      <span>
         <q>{line}</q> is read as <b>{rateWords(read.value, system)}</b>.
-      </>
+      </span>
     );
   const choices = rateChoices(read.trouble);
   return (

@@ -29,6 +29,7 @@ const BY_WORDS: Readonly<Record<By, string>> = {
 
 /** What a unit of each treatment is given, planned and done, all beside each other; and how to make it fair. */
 export function Ledger({ view }: { readonly view: TendView }) {
+  const inUnits = useAmountWords();
   const { form, field } = useForm<{ readonly which: 'planned' | 'done'; readonly by: By }>({
     which: 'planned',
     by: 'n',
@@ -57,7 +58,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
       <AccountTable accounts={accounts} view={view} which={which} />
       {(ledger.base.n ?? 0) > 0 && (
         <Soft>
-          The mix itself holds about {figures(ledger.base.n ?? 0)} g of nitrogen a{' '}
+          The mix itself holds about {inUnits(ledger.base.n ?? 0, 'mass')} of nitrogen a{' '}
           {`${trial.unitWord};`} a bought mix feeds for some {MIX_FEEDS_WEEKS.from} to{' '}
           {MIX_FEEDS_WEEKS.to} weeks.
         </Soft>
@@ -74,9 +75,9 @@ export function Ledger({ view }: { readonly view: TendView }) {
         options={BYS.map(value => ({ value, label: BY_WORDS[value] }))}
       />
       {found.ok ? (
-        <EqualisedList amount={value => givenWords(value, by)} found={found.value} />
+        <EqualisedList amount={value => givenWords(value, by, inUnits)} found={found.value} />
       ) : (
-        <p>{unequalWords(found.trouble, by)}</p>
+        <p>{unequalWords(found.trouble, by, inUnits)}</p>
       )}
       <Soft>
         {EQUALISE_SCHOOLS.label} {EQUALISE_SCHOOLS.equal}
@@ -86,19 +87,21 @@ export function Ledger({ view }: { readonly view: TendView }) {
   );
 }
 
-function givenWords(value: number, by: By): string {
-  return by === 'money' ? value.toFixed(2) : `${figures(value)} g of ${BY_WORDS[by]}`;
+type InUnits = ReturnType<typeof useAmountWords>;
+
+function givenWords(value: number, by: By, inUnits: InUnits): string {
+  return by === 'money' ? value.toFixed(2) : `${inUnits(value, 'mass')} of ${BY_WORDS[by]}`;
 }
 
 /** Why they can't be given alike. */
-function unequalWords(trouble: EqualiseTrouble, by: By): string {
+function unequalWords(trouble: EqualiseTrouble, by: By, inUnits: InUnits): string {
   switch (trouble.kind) {
     case 'too-few':
       return `Fewer than two treatments give any ${BY_WORDS[by]}.`;
     case 'not-known':
       return `Not known: what ${trouble.names.join(' and ')} gives. Complete its product on the shelf.`;
     case 'out-of-range':
-      return `Can’t be done within the labels: ${trouble.weak} gives ${givenWords(trouble.mostOfWeak, by)} at most, ${trouble.strong} ${givenWords(trouble.leastOfStrong, by)} at least.`;
+      return `Can’t be done within the labels: ${trouble.weak} gives ${givenWords(trouble.mostOfWeak, by, inUnits)} at most, ${trouble.strong} ${givenWords(trouble.leastOfStrong, by, inUnits)} at least.`;
   }
 }
 
@@ -189,7 +192,9 @@ function AccountRow({
   const inUnits = useAmountWords();
   const { n, p, k, ...others } = account.nutrients;
   const grams = (value: number | undefined): string =>
-    value === undefined || value === 0 ? '—' : `${account.isLeast ? '≥ ' : ''}${figures(value)} g`;
+    value === undefined || value === 0
+      ? '—'
+      : `${account.isLeast ? '≥ ' : ''}${inUnits(value, 'mass')}`;
   return (
     <tr>
       <th scope="row">{account.name}</th>
@@ -202,7 +207,8 @@ function AccountRow({
         {isSlow(account) && (
           <small>
             {' '}
-            of its nitrogen {figures(account.released.n ?? 0)} g {isDone ? 'so far' : 'by the end'}
+            of its nitrogen {inUnits(account.released.n ?? 0, 'mass')}{' '}
+            {isDone ? 'so far' : 'by the end'}
           </small>
         )}
       </td>
@@ -214,7 +220,7 @@ function AccountRow({
           .filter(([, value]) => value > 0)
           .map(
             ([nutrient, value]) =>
-              `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${figures(value)} g`,
+              `${nutrient.charAt(0).toUpperCase()}${nutrient.slice(1)} ${inUnits(value, 'mass')}`,
           )
           .join(', ') || '—'}
       </td>

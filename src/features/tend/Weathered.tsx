@@ -2,7 +2,7 @@
 
 import { clockIn } from '@/core/time/time-zone';
 import { shortDay } from '@/features/frame/days';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { useAmountWords, useRainWords } from '@/features/frame/use-garden-units';
 import { Mind } from '@/ui/Page';
 import type { TendView } from './tend-scene';
 
@@ -13,6 +13,7 @@ export function Weathered({
   readonly view: TendView;
 }) {
   const inUnits = useAmountWords();
+  const inRain = useRainWords();
   return (
     <>
       {reEntries.map(off => (
@@ -26,15 +27,15 @@ export function Weathered({
       {washedOff.map(washed => (
         <p key={`${washed.name} ${washed.on}`} role="alert">
           <b>
-            {washed.name} of {shortDay(washed.on)} was rained on, {washed.rainMm.toFixed(0)} mm.
+            {washed.name} of {shortDay(washed.on)} was rained on, {inRain(washed.rainMm)}.
           </b>{' '}
           What only lies on the leaf is gone: it is due again, for all alike.
         </p>
       ))}
       {leached.map(({ on, rainMm, ml }) => (
         <Mind key={on}>
-          {rainMm.toFixed(0)} mm of rain on {shortDay(on)} ran through: about{' '}
-          {inUnits(ml, 'volume')} out of each {trial.unitWord}, and feed with it.
+          {inRain(rainMm)} of rain on {shortDay(on)} ran through: about {inUnits(ml, 'volume')} out
+          of each {trial.unitWord}, and feed with it.
         </Mind>
       ))}
     </>

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
+import { useRainWords } from '@/features/frame/use-garden-units';
 import { Soft } from '@/ui/Page';
 
 const ALERTS = {
@@ -12,6 +13,7 @@ const ALERTS = {
 
 /** The last known day's weather in a line. */
 export function WeatherWords({ day }: { readonly day: WeatherDay | undefined }) {
+  const inRain = useRainWords();
   if (!day)
     return (
       <Soft>
@@ -23,7 +25,7 @@ export function WeatherWords({ day }: { readonly day: WeatherDay | undefined }) 
     <Soft>
       <Link href="/weather">
         {day.tminC.toFixed(0)} to {day.tmaxC.toFixed(0)} °C,{' '}
-        {day.rainMm < 0.1 ? 'dry' : `${day.rainMm.toFixed(1)} mm of rain`}
+        {day.rainMm < 0.1 ? 'dry' : `${inRain(day.rainMm)} of rain`}
       </Link>
       {day.source === 'stand-in' ? ' (stand-in station, not measured).' : '.'}
       {alert && <b>{ALERTS[alert]}</b>}

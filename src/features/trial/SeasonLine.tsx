@@ -3,10 +3,12 @@
 import { styled } from 'styled-components';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
+import { useRainWords } from '@/features/frame/use-garden-units';
 import type { SeasonView } from './trial-view';
 
 /** The weeks from sowing to the end, with picks, mishaps and today on them. */
 export function SeasonLine({ season }: { readonly season: SeasonView }) {
+  const inRain = useRainWords();
   const at = (day: number): string =>
     `${Math.min(100, Math.max(0, (100 * day) / season.lengthDays))}%`;
   const weeks = Array.from(
@@ -26,7 +28,7 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
             key={day.on}
             data-rain={day.rainMm >= 1 || undefined}
             data-alert={day.alert ?? undefined}
-            title={`${shortDay(day.on)}: ${day.rainMm >= 1 ? `${day.rainMm.toFixed(0)} mm of rain` : ''}${day.alert ? ` ${ALERT_WORDS[day.alert]}` : ''}`}
+            title={`${shortDay(day.on)}: ${day.rainMm >= 1 ? `${inRain(day.rainMm)} of rain` : ''}${day.alert ? ` ${ALERT_WORDS[day.alert]}` : ''}`}
             style={{ left: at(day.at), height: `${Math.min(30, 3 + day.rainMm)}px` }}
           />
         ))}
@@ -60,7 +62,7 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
       </div>
       <p>
         <span>from {shortDay(season.startsOn)}</span>
-        <span data-middle>{summary(season, firstPick)}</span>
+        <span data-middle>{summary(season, firstPick, inRain)}</span>
         <span>to {shortDay(season.endsOn)}</span>
       </p>
     </Strip>
@@ -69,7 +71,11 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
 
 const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' } as const;
 
-function summary(season: SeasonView, firstPick: SeasonView['picks'][number] | undefined): string {
+function summary(
+  season: SeasonView,
+  firstPick: SeasonView['picks'][number] | undefined,
+  inRain: (mm: number) => string,
+): string {
   const last = season.picks.at(-1);
   const picks =
     !firstPick || !last
@@ -84,7 +90,7 @@ function summary(season: SeasonView, firstPick: SeasonView['picks'][number] | un
   const sky =
     rain < 1 && frosts === 0
       ? ''
-      : ` · ${rain.toFixed(0)} mm of rain${frosts > 0 ? `, ${counted(frosts, 'frost')}` : ''}`;
+      : ` · ${inRain(rain)} of rain${frosts > 0 ? `, ${counted(frosts, 'frost')}` : ''}`;
   const mishaps =
     season.mishaps.length === 0
       ? ''

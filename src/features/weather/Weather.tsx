@@ -15,6 +15,7 @@ import {
 } from '@/core/weather/soil-store';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { shortDay } from '@/features/frame/days';
+import { useRainWords } from '@/features/frame/use-garden-units';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
@@ -46,6 +47,7 @@ const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' }
 
 /** The garden's weather: what it took in water, how warm it was, and what it asks to mind. */
 export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: WeatherProps) {
+  const inRain = useRainWords();
   const { fields, isPending, send } = useFieldAction();
   const [trouble] = Object.values(fields);
   const rows: readonly WeatherRow[] = days
@@ -73,8 +75,8 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
           ) : (
             <>
               <p>
-                <b>{rows.length} days:</b> {figures(sum(row => row.day.rainMm))} mm of rain,{' '}
-                {figures(sum(row => row.etoMm))} mm taken by short grass,{' '}
+                <b>{rows.length} days:</b> {inRain(sum(row => row.day.rainMm))} of rain,{' '}
+                {inRain(sum(row => row.etoMm))} taken by short grass,{' '}
                 {figures(sum(row => row.warmth))} degree days above 10 °C.
               </p>
               <DayTable rows={rows} />
@@ -133,6 +135,7 @@ function StationTable({ take, isPending, trouble, ask }: StationTableProps) {
 }
 
 function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
+  const inRain = useRainWords();
   return (
     <WideTable label="Day by day">
       <TableHead of={['day', 'lowest', 'highest', 'rain', 'grass takes', 'warmth', 'mind']} />
@@ -144,8 +147,8 @@ function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
               <th scope="row">{shortDay(day.day)}</th>
               <td>{day.tminC.toFixed(1)}°</td>
               <td>{day.tmaxC.toFixed(1)}°</td>
-              <td>{day.rainMm === 0 ? '—' : `${day.rainMm.toFixed(1)} mm`}</td>
-              <td>{etoMm.toFixed(1)} mm</td>
+              <td>{day.rainMm === 0 ? '—' : inRain(day.rainMm)}</td>
+              <td>{inRain(etoMm)}</td>
               <td>{warmth.toFixed(1)}</td>
               <td>{alert ? ALERT_WORDS[alert] : ''}</td>
             </tr>

@@ -1,4 +1,5 @@
 import type { Decision } from '@/core/trial/model/incident';
+import type { Layout } from '@/core/trial/model/layout';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 
@@ -23,17 +24,22 @@ export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
   'start-anew': 'All cut back; what was before does not count',
 };
 
+/** A block by its name; one that has only a number by what such blocks are called, too: shelf 2. */
+export function blockCalled(name: string, layout: Pick<Layout, 'blockWord'> | null): string {
+  return /^\d+$/.test(name) ? `${layout?.blockWord || 'block'} ${name}` : name;
+}
+
 /** Units that something may happen to at once: all of them, or those of a block. */
 export interface UnitGroup {
   readonly label: string;
   readonly codes: readonly string[];
 }
 
-export function unitGroupsOf({ units, blocks, trial }: TrialData): readonly UnitGroup[] {
+export function unitGroupsOf({ units, blocks, trial, layout }: TrialData): readonly UnitGroup[] {
   return [
     { label: `All ${counted(units.length, trial.unitWord)}`, codes: units.map(unit => unit.code) },
     ...(blocks.length < 2 ? [] : blocks).map(({ id, name }) => ({
-      label: `All of ${name}`,
+      label: `All of ${blockCalled(name, layout)}`,
       codes: units.filter(unit => unit.blockId === id).map(unit => unit.code),
     })),
   ];

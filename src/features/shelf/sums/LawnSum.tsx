@@ -1,20 +1,50 @@
 'use client';
 import { figures } from '@/core/materials/amount-words';
+import { parseLabelRate } from '@/core/materials/label/rate/parse-label-rate';
+import { rateSentence } from '@/core/materials/label/rate/rate-trouble';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { daysToCut, feedWithClippings, lowestCut } from '@/core/schedule/rules/lawn';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-import { readNumber } from './read-amount';
+import { type ReadAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
+
+/** Grams of nitrogen a square metre: a bare number, or a rate as feeds for lawns say it. */
+function readYearlyFeed(written: string, system: MeasureSystem): ReadAmount {
+  const said = written.trim().replace(/\s+(?:of\s+)?(?:N|nitrogen)\b/i, '');
+  if (said === '' || /^[\d.,]+$/.test(said)) return readNumber(said, 0.1, 100);
+  const rate = parseLabelRate(said, { system });
+  if (!rate.ok) return { base: undefined, trouble: rateSentence(rate.trouble) };
+  const { of, high, per } = rate.value;
+  return of === 'mass' && per.kind === 'area'
+    ? { base: high / per.m2, trouble: undefined }
+    : { base: undefined, trouble: 'A weight for an area: 10 g per m², 4 lb per 1000 sq ft.' };
+}
+
+const LAWN_FT2_M2 = 92.90304; // 1000 square feet, by which lawns are fed across the water
+
+function feedWords(
+  gPerM2: number,
+  system: MeasureSystem,
+  inUnits: (amount: number, of: 'mass') => string,
+): string {
+  return system === 'us'
+    ? `${inUnits(gPerM2 * LAWN_FT2_M2, 'mass')} per 1000 sq ft`
+    : `${inUnits(gPerM2, 'mass')} per square metre`;
+}
 
 /** When a lawn wants cutting, how low, and what it needs where its clippings stay. */
 export function LawnSum() {
   const { form, field } = useForm({ cutTo: '35', grows: '3', stands: '', feed: '' });
   const { cutTo, grows, stands, feed } = form;
+  const system = useSystem();
+  const inUnits = useAmountWords();
   const [c, g, s, f] = [
     readNumber(cutTo, 5, 200),
     readNumber(grows, 0.1, 50),
     readNumber(stands, 5, 1000),
-    readNumber(feed, 0.1, 100),
+    readYearlyFeed(feed, system),
   ];
   return (
     <Sum
@@ -36,10 +66,10 @@ export function LawnSum() {
           inputMode="numeric"
         />
         <TextField
-          label="Nitrogen a year, g a m²"
+          label="Nitrogen in a year"
           {...field('feed')}
           trouble={f.trouble}
-          inputMode="decimal"
+          placeholder={system === 'us' ? '4 lb per 1000 sq ft' : '10 g per m²'}
         />
       </div>
       {c.base !== undefined && g.base !== undefined && (
@@ -53,8 +83,8 @@ export function LawnSum() {
       )}
       {f.base !== undefined && (
         <p>
-          Where the clippings stay, {figures(feedWithClippings(f.base))} g or less will do. One half
-          bagged and one half mulched differ by that, too.
+          Where the clippings stay, {feedWords(feedWithClippings(f.base), system, inUnits)} or less
+          will do. One half bagged and one half mulched differ by that, too.
         </p>
       )}
     </Sum>

@@ -58,7 +58,13 @@ export function productAmount(
   if (!product) return failure({ kind: 'needs-analysis', read });
   if (amount.of !== 'mass') return failure({ kind: 'needs-density', read });
   const [low, high] = [amount.low, amount.high].map(g =>
-    amountHolding(g * elementShare, product, nutrient, 'mass'),
+    // As the label counts: of a bottle in millilitres.
+    amountHolding(
+      g * elementShare,
+      product,
+      nutrient,
+      product.analysis.per === 'w/v' ? 'volume' : 'mass',
+    ),
   );
   if (!low?.ok || !high?.ok) return failure({ kind: 'holds-none', read });
   return low.value.kind === 'mass' && high.value.kind === 'mass'

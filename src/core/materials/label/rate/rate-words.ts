@@ -32,7 +32,9 @@ function perWords(per: LabelRate['per'], system: MeasureSystem): string {
         ? 'per pot'
         : `per ${printLength(1000 * Math.sqrt((4 * per.m2) / Math.PI), system)} pot`;
     case 'area':
-      return `per ${printArea(per.m2, system)}`;
+      return per.m2 === 1 && system === 'uk'
+        ? 'per square metre'
+        : `per ${printArea(per.m2, system)}`;
     case 'mix':
       return `in ${printVolume(per.ml, system)} of mix`;
     case 'row':

@@ -124,6 +124,12 @@ const READ: readonly Row[] = [
   ['10 g of potash per square metre', { ...UK, ...grade(0, 0, 50) }, { areaM2: 1 }, 20],
   ['5 g elemental P per m2', { ...UK, ...grade(0, 20, 0) }, { areaM2: 1 }, 5 / 0.4364 / 0.2],
   ['5-10 g N per m2', { ...UK, ...grade(10, 0, 0) }, { areaM2: 1 }, [50, 100]],
+  [
+    '10 g N per square metre',
+    { ...UK, product: { analysis: analysisFixture(4, 3, 8, { per: 'w/v' }), densityGPerMl: 1.18 } },
+    { areaM2: 1 },
+    250,
+  ],
   // By plant, pot, row and mix.
   ['30 g per plant', UK, { plants: 2 }, 60],
   ['a pound per tree', US, { plants: 1 }, POUND],
