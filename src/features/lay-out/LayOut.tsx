@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
-import type { SeenLayout } from '@/core/blinding/seen-layout';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { type BenchDraft, readBench } from '@/core/design/layouts/bench-form';
 import { draftDeal } from '@/core/design/layouts/draft-trial';
@@ -11,9 +10,7 @@ import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { MovingRound } from '@/core/design/site/moving-round';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
-import type { traitLines } from '@/core/trial/forms/trait-form';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Treatment } from '@/core/trial/model/treatment';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -28,24 +25,17 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { AmendPlan } from './AmendPlan';
 import { ArrangeBench } from './ArrangeBench';
-import { AsBuiltPanel } from './AsBuiltPanel';
-import type { BuiltView } from './built-view';
 import { DealForm } from './DealForm';
-import type { Ground } from './ground';
 import { KeyLook } from './KeyLook';
 import { LockedPlan } from './LockedPlan';
 import { MovePots } from './MovePots';
 import { type Planted, PlantList } from './PlantList';
-import { SitePanel } from './SitePanel';
+import { SiteAndTraits, type SiteAndTraitsProps } from './SiteAndTraits';
 import { SizePlanner } from './size/SizePlanner';
 import { TagKey } from './TagKey';
-import { TraitPanel } from './TraitPanel';
 
-export interface LayOutProps {
+export interface LayOutProps extends SiteAndTraitsProps {
   readonly saved: BenchDraft;
-  readonly layout: SeenLayout | null;
-  readonly isLocked: boolean;
-  readonly unitWord: string;
   readonly tags: readonly TagView[];
   /** Counts, shares, steps or days are asked for: the planner reckons with means. */
   /** Of the question: what a plan of it would be judged by. */
@@ -54,7 +44,6 @@ export interface LayOutProps {
   readonly marginUnit: string;
   /** Names and roles only, in a blind trial too: not which unit got which. */
   readonly treatments: readonly Treatment[];
-  readonly system: MeasureSystem;
   readonly costEach: number | null;
   /** Who may see the key, as it was agreed. */
   readonly keyRule: string;
@@ -62,25 +51,14 @@ export interface LayOutProps {
   readonly audit: { readonly findings: readonly AuditFinding[]; readonly checks: number };
   /** The trial without its deal: what an audit of a plan being typed begins from. */
   readonly undealt: TrialData;
-  readonly traits: ReturnType<typeof traitLines>;
-  readonly describeTrait: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-  readonly built: BuiltView;
-  readonly putAsBuilt: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-  readonly forgetTrait: (name: string) => Promise<Result<unknown, TrialTrouble>>;
   /** Which raised plant goes where; empty where none were measured. */
   readonly planted: readonly Planted[];
   readonly amendments: readonly Amendment[];
-  readonly isClosed: boolean;
-  /** Without treatments where the trial is blind. */
-  readonly bench: BenchView | null;
   readonly weighHref: string;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;
   readonly showKey: () => Promise<Result<BenchView | null, TrialTrouble>>;
-  /** What can be stood elsewhere, and what lies about it; null before the deal. */
-  readonly ground: Ground | null;
   readonly arrange: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-  readonly describeSite: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly amend: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly printHref: string;
   readonly movedOn: readonly string[];
@@ -258,43 +236,6 @@ function BenchShown({
         favourite.
       </p>
     </Blank>
-  );
-}
-
-/** What lies about the bench, what differs between its units, and a warning where the planner can't reckon. */
-function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: LayOutProps) {
-  return (
-    <>
-      {ground && (
-        <SitePanel
-          site={ground.site}
-          hasGuards={layout?.hasGuards ?? false}
-          biases={ground.biases}
-          blockWord={layout?.blockWord ?? 'block'}
-          isTurned={layout?.isTurned ?? false}
-          hasBlocks={(layout?.blockCount ?? 0) > 1}
-          isLocked={isLocked}
-          draw={props.describeSite}
-        />
-      )}
-      {layout && (
-        <TraitPanel
-          traits={props.traits}
-          example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`}
-          putDown={props.describeTrait}
-          forget={props.forgetTrait}
-        />
-      )}
-      {layout && (
-        <AsBuiltPanel
-          built={props.built}
-          unitWord={props.unitWord}
-          system={props.system}
-          isClosed={props.isClosed}
-          put={props.putAsBuilt}
-        />
-      )}
-    </>
   );
 }
 

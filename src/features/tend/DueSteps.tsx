@@ -4,30 +4,27 @@ import { useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { dueCodesOf, dueDay, isBottle, type SeenStep } from '@/core/blinding/bottle-steps';
-import type { Measured } from '@/core/materials/label/analysis';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
-import type { DueTask } from '@/core/schedule/tasks/due-today';
 import { daysBetween } from '@/core/time/garden-day';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { shortDay } from '@/features/frame/days';
-import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
-import { type ReadAmount, readAmount } from '@/features/shelf/sums/read-amount';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
-import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
+import { AmountField } from './AmountField';
 import { dueWords } from './due-words';
+import { NOTHING_WRITTEN, readReally } from './really-given';
 
 interface DueStepsProps {
   readonly tasks: readonly SeenStep[];
@@ -209,42 +206,9 @@ function restCodes(due: SeenStep): readonly string[] | null {
   return isRest(due) ? dueCodesOf(due) : null;
 }
 
-const NOTHING_WRITTEN: ReadAmount = { base: undefined, trouble: undefined };
-
-/** In the garden's own small unit where none is written; what can't be read is said, never left out. */
-function readReally(written: string, { each }: DueTask, system: MeasureSystem): ReadAmount {
-  const isMass = each?.kind === 'mass';
-  const bare = system === 'us' ? (isMass ? 'oz' : 'us-floz') : isMass ? 'g' : 'ml';
-  return readAmount(written, isMass ? 'mass' : 'volume', system, bare);
-}
-
 interface OtherwiseFieldsProps {
   readonly due: SeenStep;
   readonly step: ReturnType<typeof useStep>;
-}
-
-interface AmountFieldProps {
-  readonly due: DueTask;
-  readonly field: FieldOf<StepValues>;
-  readonly trouble: string | undefined;
-}
-
-function eachWords(each: Measured, inUnits: ReturnType<typeof useAmountWords>): string {
-  return each.kind === 'mass' ? inUnits(each.g, 'mass') : inUnits(each.ml, 'volume');
-}
-
-/** Of a bottle there is none: what it is measured in would tell what is in it. */
-function AmountField({ due, field, trouble }: AmountFieldProps) {
-  const inUnits = useAmountWords();
-  if (!due.each && due.rule.kind !== 'water' && due.rule.kind !== 'fill') return null;
-  return (
-    <TextField
-      label="Really given to each"
-      {...field('really')}
-      trouble={trouble}
-      placeholder={due.each ? `as planned, ${eachWords(due.each, inUnits)}` : ''}
-    />
-  );
 }
 
 /** What was done otherwise, to which units, or why not at all. */
@@ -254,7 +218,9 @@ function OtherwiseFields({ due, step }: OtherwiseFieldsProps) {
   return (
     <>
       <TextField label="Done on" {...field('on')} type="date" trouble={fields.doneOn} />
-      {!isBottle(due) && <AmountField due={due} field={field} trouble={step.reallyTrouble} />}
+      {!isBottle(due) && (
+        <AmountField due={due} field={field('really')} trouble={step.reallyTrouble} />
+      )}
       {isLook && <Select label="Found" {...field('outcome')} options={FOUND} />}
       {codes.length > 0 && (
         <Choice

@@ -55,7 +55,7 @@ export function unitRows(data: TrialData): readonly (readonly string[])[] {
 }
 
 /** A value as it can be read again: a class by its name, beyond a scale as such, all else as its number. */
-function valueOf({ value }: Reading, measure: Measure | undefined): string {
+function readableValue({ value }: Reading, measure: Measure | undefined): string {
   if (value === null) return '';
   const scale = measure?.scale;
   if (scale?.kind === 'class') return scale.classes[value] ?? String(value);
@@ -112,7 +112,7 @@ export function entryRows(data: TrialData): readonly (readonly string[])[] {
         measure?.name ?? '',
         reading.subsample,
         reading.outcome,
-        valueOf(reading, measure),
+        readableValue(reading, measure),
         figure(reading.outOf),
         measure?.unit ?? '',
         '',

@@ -23,7 +23,7 @@ export function ratioMeanings(phrase: string): readonly RatioMeaning[] {
   return partsWords(words) ?? moreWords(words) ?? halvesWords(words) ?? [];
 }
 
-const OF_PRODUCT = String.raw`(?: (?:of )?(?:product|feed|concentrate|stock))?`;
+const OF_PRODUCT = '(?: (?:of )?(?:product|feed|concentrate|stock))?';
 const ADDED = '(?:added )?(?:to|into|and)';
 
 function partsWords(words: string): readonly RatioMeaning[] | undefined {

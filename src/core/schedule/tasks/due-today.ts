@@ -10,7 +10,6 @@ import { addDays, type CalendarDay } from '@/core/time/garden-day';
 import { isKeyOpen } from '@/core/trial/key';
 import { type CarePlan, doneTasks, settledIds, type TaskDone } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
-import type { Place } from '@/core/trial/model/place';
 import type { Product } from '@/core/trial/model/product';
 import type { Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';

@@ -10,11 +10,12 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { daysBetween } from '@/core/time/garden-day';
 import { traitLines } from '@/core/trial/forms/trait-form';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { savedBenchDraft } from '@/features/lay-out/bench-draft';
 import { builtViewOf } from '@/features/lay-out/built-view';
 import { groundOf } from '@/features/lay-out/ground';
-import { LayOut } from '@/features/lay-out/LayOut';
+import { LayOut, type LayOutProps } from '@/features/lay-out/LayOut';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
 import { pooledCv } from '@/service/trial/pooled-cv';
@@ -51,16 +52,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         unitWord={data.trial.unitWord}
         tags={tagsOf(data)}
         treatments={data.treatments}
-        question={{
-          response: main.response,
-          better: main.better,
-          margin: main.margin,
-          agreed: agreedComparisonOf(data.trial.rules, data.treatments),
-          reading: plannedReadingOf(
-            main.scale,
-            daysBetween(data.trial.startsOn, data.trial.endsOn),
-          ),
-        }}
+        question={questionToPlan(data)}
         marginUnit={main.unit}
         system={garden.system}
         costEach={data.trial.money?.costEach ?? null}
@@ -104,4 +96,17 @@ export default async function LayOutPage(props: TrialPageProps) {
       />
     </TrialFrame>
   );
+}
+
+/** What the planner takes of the question. */
+function questionToPlan(data: TrialData): LayOutProps['question'] {
+  const { response, better, margin, scale } = mainMeasure(data);
+  const { startsOn, endsOn, rules } = data.trial;
+  return {
+    response,
+    better,
+    margin,
+    agreed: agreedComparisonOf(rules, data.treatments),
+    reading: plannedReadingOf(scale, daysBetween(startsOn, endsOn)),
+  };
 }

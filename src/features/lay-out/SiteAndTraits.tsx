@@ -1,0 +1,70 @@
+'use client';
+
+import type { SeenLayout } from '@/core/blinding/seen-layout';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import type { Result } from '@/core/result';
+import type { traitLines } from '@/core/trial/forms/trait-form';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import type { BenchView } from '@/features/bench/bench-view';
+import { AsBuiltPanel } from './AsBuiltPanel';
+import type { BuiltView } from './built-view';
+import type { Ground } from './ground';
+import { SitePanel } from './SitePanel';
+import { TraitPanel } from './TraitPanel';
+
+type Change<Input = unknown> = (input: Input) => Promise<Result<unknown, TrialTrouble>>;
+
+export interface SiteAndTraitsProps {
+  /** What can be stood elsewhere, and what lies about it; null before the deal. */
+  readonly ground: Ground | null;
+  readonly layout: SeenLayout | null;
+  /** Without treatments where the trial is blind. */
+  readonly bench: BenchView | null;
+  readonly isLocked: boolean;
+  readonly isClosed: boolean;
+  readonly unitWord: string;
+  readonly system: MeasureSystem;
+  readonly traits: ReturnType<typeof traitLines>;
+  readonly built: BuiltView;
+  readonly describeSite: Change;
+  readonly describeTrait: Change;
+  readonly forgetTrait: Change<string>;
+  readonly putAsBuilt: Change;
+}
+
+/** What lies about the bench, what differs between its units, and what each of them really is. */
+export function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: SiteAndTraitsProps) {
+  return (
+    <>
+      {ground && (
+        <SitePanel
+          site={ground.site}
+          hasGuards={layout?.hasGuards ?? false}
+          biases={ground.biases}
+          blockWord={layout?.blockWord ?? 'block'}
+          isTurned={layout?.isTurned ?? false}
+          hasBlocks={(layout?.blockCount ?? 0) > 1}
+          isLocked={isLocked}
+          draw={props.describeSite}
+        />
+      )}
+      {layout && (
+        <TraitPanel
+          traits={props.traits}
+          example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`}
+          putDown={props.describeTrait}
+          forget={props.forgetTrait}
+        />
+      )}
+      {layout && (
+        <AsBuiltPanel
+          built={props.built}
+          unitWord={props.unitWord}
+          system={props.system}
+          isClosed={props.isClosed}
+          put={props.putAsBuilt}
+        />
+      )}
+    </>
+  );
+}
