@@ -21,7 +21,7 @@ test('from a new product to a ticked-off feed and the ledger', async ({
   await expect(page.getByText('× 0.4364 =')).toBeVisible();
   await page.getByLabel('Water to each').fill('0.5 l');
   await expect(page.getByText('2.22 ml each, 17.8 ml for 8')).toBeVisible();
-  await expect(page.getByText('Make a stock instead:')).toBeVisible();
+  await expect(page.getByText('Or make a stock:')).toBeVisible();
   await page.getByRole('checkbox', { name: 'a concentrate' }).check();
   await expect(
     page.getByText('The product’s label, local rules and licensed advice decide.'),

@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import type { ProductDraft } from '@/core/materials/label/product-form';
+import { type ProductDraft, rateLines } from '@/core/materials/label/product-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ACTS_WORDS, ModeOfAction } from '@/core/trial/model/mode-of-action';
@@ -145,6 +145,10 @@ function Analysis(props: LabelLinesProps) {
 }
 
 function PackAndRates(props: LabelLinesProps) {
+  const { form, system, looseMeasures, troubles } = props;
+  const isUnclear = rateLines(form, system, looseMeasures).some(({ read }) => !read.ok);
+  // What is unclear stands under its own line, with what it could mean.
+  const rates = isUnclear && troubles.rates ? 'Not every rate can be read yet.' : troubles.rates;
   return (
     <>
       <div data-three>
@@ -154,6 +158,7 @@ function PackAndRates(props: LabelLinesProps) {
       </div>
       <Line
         {...props}
+        troubles={rates === undefined ? {} : { rates }}
         of="rates"
         label="Rates on its label, a line each"
         isLong
