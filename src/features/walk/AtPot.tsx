@@ -55,7 +55,7 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
       {entry.trouble && <p role="alert">{entry.trouble}</p>}
       <ValueEntry walk={walk} />
       <PanelBoundary what="The instrument">
-        <Instruments walk={walk} measure={measure} unitWord={view.unitWord} />
+        <Instruments walk={walk} measure={measure} unitWord={view.unitWord} system={view.system} />
       </PanelBoundary>
       {!isOwnButton && (
         <Button
@@ -84,19 +84,23 @@ interface InstrumentsProps {
   readonly walk: Walking;
   readonly measure: WalkMeasure;
   readonly unitWord: string;
+  readonly system: MeasureSystem;
 }
 
 /** What gives the value without a key: scale, caliper, probe, picture. */
-function Instruments({ walk, measure, unitWord }: InstrumentsProps) {
+function Instruments({ walk, measure, unitWord, system }: InstrumentsProps) {
   const { last, entry, save } = walk;
   const { scale, unit } = measure;
   const take = (written: string, device: string): void => void save('picked', written, device);
+  // Instruments speak metric: where a bare number would be an inch or an ounce, their unit is said.
+  const measured = (figure: string, unitName: string): string =>
+    system === 'us' ? `${figure} ${unitName}` : figure;
   if (scale.kind === 'continuous' && unit === 'g')
     return (
       <ScalePanel
         unitWord={unitWord}
         lastG={last?.value ?? null}
-        take={(massG, device) => take(`${massG.toFixed(1)} g`, device)}
+        take={(massG, device) => take(measured(massG.toFixed(1), 'g'), device)}
       />
     );
   if (scale.kind === 'continuous' && unit === 'mm')
@@ -105,7 +109,7 @@ function Instruments({ walk, measure, unitWord }: InstrumentsProps) {
         key={measure.id}
         kind="caliper"
         lastMm={last?.value ?? null}
-        take={(mm, device) => take(`${mm} mm`, device)}
+        take={(mm, device) => take(measured(mm, 'mm'), device)}
       />
     );
   if (scale.kind === 'ordinal' && scale.hasBeyond)

@@ -31,6 +31,7 @@ const EMPTY = { minutes: '', people: '1', what: '' };
 export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkTimerProps) {
   const [running, setRunning] = useState<RunningWork | null>(null);
   const [codes, setCodes] = useState<readonly string[]>(groups[0]?.codes ?? []);
+  const [isOpen, setOpen] = useState(false);
   const [put, setPut] = useState<{ readonly id: string; readonly words: string } | null>(null);
   const { trouble, fields, isPending, run } = useTrialAction();
   const { form, change, field } = useForm(EMPTY, fields);
@@ -47,6 +48,7 @@ export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkT
     setPut(null);
   };
   const stop = (): void => {
+    setOpen(true);
     if (running) change({ minutes: `${minutesSince(running.startedAt, Date.now())} min` });
     keep(null);
   };
@@ -71,7 +73,11 @@ export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkT
       },
     );
   return (
-    <Work id="work" open={running !== null || undefined}>
+    <Work
+      id="work"
+      open={isOpen || running !== null}
+      onToggle={event => setOpen(event.currentTarget.open)}
+    >
       <summary>{running ? 'Work is being timed' : 'Time the work'}</summary>
       <PickUnits
         codes={groups[0]?.codes ?? []}
