@@ -1,8 +1,10 @@
 import { type Act, USUAL_RULES } from '@/core/design/question/question-shape';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import type { BenchPlan } from '@/core/design/site/bench-request';
+import { circleM2 } from '@/core/materials/mix/container-volume';
 import { harvestMeasures } from '@/core/measure/library/harvest-measures';
 import { addDays } from '@/core/time/garden-day';
+import { NOT_SAID } from '@/core/trial/model/as-built';
 import {
   BLANK_LAYOUT,
   BLANK_TREATMENT,
@@ -98,6 +100,10 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       dice.newId,
     ),
     ...bench,
+    units: bench.units.map(unit => ({
+      ...unit,
+      built: { ...NOT_SAID, areaM2: circleM2(script.bench.unitWidthMm) },
+    })),
     ...NOTHING_ENTERED,
     picks: picksOf(script, treatments, bench.units, dice),
   };
