@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { CaredTrial } from '@/core/schedule/tasks/due-today';
+import type { CaredTrial } from '@/core/schedule/tasks/cared-trial';
 import { addDays, type CalendarDay } from '@/core/time/garden-day';
 import type { Place } from '@/core/trial/model/place';
 import { Treatment } from '@/core/trial/model/treatment';

@@ -1,5 +1,6 @@
 import { forbiddenPairs } from '@/core/schedule/supplies/mixing-list';
-import { bottleLabel, type DueTask, type DueToday } from '@/core/schedule/tasks/due-today';
+import type { DueTask, DueToday } from '@/core/schedule/tasks/due-today';
+import { bottleLabel } from '@/core/schedule/tasks/receivers';
 import type { CalendarDay } from '@/core/time/garden-day';
 import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';

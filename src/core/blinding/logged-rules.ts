@@ -1,4 +1,5 @@
-import { bottleLabel, type DueTask } from '@/core/schedule/tasks/due-today';
+import type { DueTask } from '@/core/schedule/tasks/due-today';
+import { bottleLabel } from '@/core/schedule/tasks/receivers';
 import type { TrackedTask } from '@/core/schedule/tasks/task-state';
 import { BLANK_CARE_RULE } from '@/core/trial/model/blank-facts';
 import type { CareRule } from '@/core/trial/model/care-rule';

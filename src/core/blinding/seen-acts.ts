@@ -1,4 +1,4 @@
-import { bottleLabel } from '@/core/schedule/tasks/due-today';
+import { bottleLabel } from '@/core/schedule/tasks/receivers';
 import { isKeyOpen } from '@/core/trial/key';
 import type { CareAct } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';

@@ -23,7 +23,7 @@ import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
 import { AmountField } from './AmountField';
-import { dueWords } from './due-words';
+import { dueWords, eachWords } from './due-words';
 import { NOTHING_WRITTEN, readReally } from './really-given';
 
 interface DueStepsProps {
@@ -140,13 +140,16 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
 }
 
 function ReceiverList({ due }: { readonly due: SeenStep }) {
+  const system = useSystem();
   if (isBottle(due)) return <Codes>{due.codes.join(' ')}</Codes>;
-  if (due.rule.treatmentIds.length === 0 && due.task.doneUnitIds === null) return null;
+  const isBySize = due.receivers.some(receiver => receiver.each);
+  if (due.rule.treatmentIds.length === 0 && due.task.doneUnitIds === null && !isBySize) return null;
   return (
     <Receivers>
       {due.receivers.map(receiver => (
-        <li key={receiver.label}>
+        <li key={receiver.codes.join()}>
           <b>{receiver.label}</b> {receiver.codes.join(' ')}
+          {receiver.each && <span>: {eachWords(receiver.each, system)} each</span>}
         </li>
       ))}
     </Receivers>

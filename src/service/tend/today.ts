@@ -1,6 +1,7 @@
 import { type SeenDue, seenDue } from '@/core/blinding/bottle-steps';
 import { success } from '@/core/result';
-import { type CaredTrial, type DueToday, dueToday } from '@/core/schedule/tasks/due-today';
+import type { CaredTrial } from '@/core/schedule/tasks/cared-trial';
+import { type DueToday, dueToday } from '@/core/schedule/tasks/due-today';
 import { unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 import { isKeyOpen } from '@/core/trial/key';
 import { today } from '@/service/garden/clock';

@@ -4,7 +4,8 @@ import { addDays } from '@/core/time/garden-day';
 import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { doneTasks } from '@/core/trial/model/care-plan';
-import { dueToday, receiversOf } from './due-today';
+import { dueToday } from './due-today';
+import { receiversOf } from './receivers';
 import { dueTasks } from './task-state';
 import { tasksOf } from './tasks';
 import { unitMeasuresOf } from './unit-measures';
@@ -138,4 +139,61 @@ test('dating only the last days finds what dating the whole season finds', () =>
       },
     ),
   );
+});
+
+describe('units of different size', () => {
+  const open = caredFixture(trialFixture({ treatments: 2, unitsEach: 2 }));
+  const built = (areaM2: number) => ({
+    areaM2,
+    mixMl: null,
+    plants: null,
+    seedG: null,
+    plantedMm: null,
+    plantedOn: null,
+    lot: '',
+    container: '',
+    medium: '',
+  });
+  const dressed = (areas: readonly number[]) => {
+    const units = open.units.map((each, i) => ({ ...each, built: built(areas[i] ?? 1) }));
+    const [rule] = open.care.rules;
+    const material = rule?.material;
+    const rules = [
+      {
+        ...rule!,
+        treatmentIds: [],
+        material: {
+          ...material!,
+          waterMl: null,
+          rate: { ...material!.rate, low: 100, high: 100, per: { kind: 'area' as const, m2: 1 } },
+        },
+      },
+    ];
+    const cared = {
+      ...open,
+      units,
+      care: { ...open.care, rules },
+      done: [],
+      unit: unitMeasuresOf(undefined, null, units),
+    };
+    return dueToday([cared], open.products, open.trial.startsOn, []);
+  };
+
+  test('each gets by its own size, and what is mixed is the sum of it', () => {
+    const { tasks, mixing } = dressed([0.1, 0.1, 0.1, 0.4]);
+    const [task] = tasks;
+    expect(task?.each).toBeNull();
+    expect(task?.receivers.map(({ codes, each }) => [codes.length, each]).sort()).toEqual([
+      [1, { kind: 'volume', ml: expect.closeTo(10, 9) }],
+      [1, { kind: 'volume', ml: expect.closeTo(40, 9) }],
+      [2, { kind: 'volume', ml: expect.closeTo(10, 9) }],
+    ]);
+    expect(mixing[0]?.amount).toBeCloseTo(70, 9);
+  });
+
+  test('where all are alike there is one amount', () => {
+    const { tasks } = dressed([0.2, 0.2, 0.2, 0.2]);
+    expect(tasks[0]?.each).toEqual({ kind: 'volume', ml: expect.closeTo(20, 9) });
+    expect(tasks[0]?.receivers.every(receiver => !('each' in receiver))).toBe(true);
+  });
 });

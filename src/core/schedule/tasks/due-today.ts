@@ -1,4 +1,4 @@
-import { doseOf, type UnitMeasures } from '@/core/materials/dose/given-dose';
+import { doseOf } from '@/core/materials/dose/given-dose';
 import type { Measured } from '@/core/materials/label/analysis';
 import {
   forbiddenPairs,
@@ -7,42 +7,16 @@ import {
   type ToMix,
 } from '@/core/schedule/supplies/mixing-list';
 import { addDays, type CalendarDay } from '@/core/time/garden-day';
-import { isKeyOpen } from '@/core/trial/key';
 import { type CarePlan, doneTasks, settledIds, type TaskDone } from '@/core/trial/model/care-plan';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
-import type { Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';
-import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import type { WeatherDay } from '@/core/weather/weather-day';
+import type { CaredTrial } from './cared-trial';
+import { type Receiver, receiversBySize } from './receivers';
 import { dueTasks, LATEST_DAYS, type TrackedTask, trackedTasks } from './task-state';
 import { type Season, type Task, tasksOf, type WashedOff } from './tasks';
 import { holding, washedOffSteps } from './washed-off';
-
-/** A running trial as far as its care goes. */
-export interface CaredTrial {
-  readonly trial: Pick<
-    Trial,
-    'id' | 'question' | 'unitWord' | 'startsOn' | 'endsOn' | 'isBlind' | 'keyOpenedAt'
-  >;
-  readonly care: Omit<CarePlan, 'acts'>;
-  /** With what rain has washed off since. */
-  readonly done: readonly TaskDone[];
-  readonly treatments: readonly Pick<Treatment, 'id' | 'name'>[];
-  readonly units: readonly Pick<
-    ExperimentalUnit,
-    'id' | 'code' | 'treatmentId' | 'position' | 'built'
-  >[];
-  readonly unit: UnitMeasures;
-}
-
-/** Who gets it: a treatment, or a bottle's code where the trial is blind. Codes in walking order. */
-export interface Receiver {
-  readonly label: string;
-  readonly codes: readonly string[];
-  /** How many units it has in all: more than the codes where some had the step before. */
-  readonly of: number;
-}
 
 /** A step that is due or late: no more of its trial and rule than its line shows, since a morning may hold hundreds. */
 export interface DueTask {
@@ -185,10 +159,19 @@ export function dueTask(
   products: readonly Product[],
 ): DueWithNeeds {
   const { id, name, kind, treatmentIds, material } = rule;
-  const { unit } = cared;
-  const receivers = receiversOf(rule, cared, gotIt(task));
   const product = products.find(each => each.id === material?.productId);
-  const dose = material && product ? doseOf(material, product, unit) : undefined;
+  const sized = receiversBySize(rule, cared, gotIt(task)).map(receiver => ({
+    ...receiver,
+    each: material && product ? (doseOf(material, product, receiver.unit)?.amount ?? null) : null,
+  }));
+  const [first] = sized;
+  const isAlike = sized.every(({ each }) => JSON.stringify(each) === JSON.stringify(first?.each));
+  const receivers = sized.map(({ label, codes, of, each }) => ({
+    label,
+    codes,
+    of,
+    ...(isAlike ? {} : { each }),
+  }));
   return {
     task: {
       trial: shownTrial(cared.trial),
@@ -198,11 +181,11 @@ export function dueTask(
       receivers,
       units: receivers.reduce((sum, receiver) => sum + receiver.codes.length, 0),
       product: product ? { id: product.id, name: product.name } : null,
-      each: dose?.amount ?? null,
+      each: isAlike ? (first?.each ?? null) : null,
     },
     needs:
       material && product
-        ? receivers.map(({ codes, label }) => ({
+        ? sized.map(({ codes, label, unit }) => ({
             material,
             units: codes.length,
             unit,
@@ -225,51 +208,4 @@ function shownTrial({
   keyOpenedAt,
 }: CaredTrial['trial']): DueTask['trial'] {
   return { id, question, unitWord, isBlind, keyOpenedAt };
-}
-
-/** Who gets what a rule gives. In a blind trial whose key is shut, bottles by code. @param without units that had it before */
-export function receiversOf(
-  rule: CareRule,
-  { trial, care, treatments, units }: CaredTrial,
-  without: ReadonlySet<string> = new Set(),
-): readonly Receiver[] {
-  const isOpen = isKeyOpen(trial);
-  // What all get alike has no bottle: which pots stand together is nobody's business there.
-  const groups =
-    isOpen || rule.treatmentIds.length > 0
-      ? groupsOf(rule, treatments, units).map(({ treatment, own }) => ({
-          own,
-          label: isOpen ? treatment.name : bottleLabel(care.bottles[treatment.id] ?? '?'),
-        }))
-      : [{ own: units, label: 'all alike' }];
-  return groups
-    .map(({ own, label }) => ({
-      label,
-      of: own.length,
-      codes: own
-        .filter(unit => !without.has(unit.id))
-        .sort((a, b) => a.position - b.position)
-        .map(unit => unit.code),
-    }))
-    .filter(receiver => receiver.codes.length > 0 || units.length === 0);
-}
-
-function groupsOf(
-  rule: CareRule,
-  treatments: CaredTrial['treatments'],
-  units: CaredTrial['units'],
-): readonly {
-  readonly treatment: CaredTrial['treatments'][number];
-  readonly own: CaredTrial['units'];
-}[] {
-  return treatments
-    .filter(treatment => rule.treatmentIds.length === 0 || rule.treatmentIds.includes(treatment.id))
-    .map(treatment => ({
-      treatment,
-      own: units.filter(unit => unit.treatmentId === treatment.id),
-    }));
-}
-/** What a bottle of a blind trial is called. */
-export function bottleLabel(code: string): string {
-  return `bottle ${code}`;
 }

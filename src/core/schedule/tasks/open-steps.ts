@@ -4,14 +4,8 @@ import { doneTasks, settledIds, type TaskDone } from '@/core/trial/model/care-pl
 import type { Product } from '@/core/trial/model/product';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { WeatherDay } from '@/core/weather/weather-day';
-import {
-  type CaredTrial,
-  careTasks,
-  type DueTask,
-  dueTask,
-  dueToday,
-  isSettled,
-} from './due-today';
+import type { CaredTrial } from './cared-trial';
+import { careTasks, type DueTask, dueTask, dueToday, isSettled } from './due-today';
 import type { TrackedTask } from './task-state';
 
 /** A trial as far as its care goes. */

@@ -31,14 +31,21 @@ export function ownMeasures(
   whole: UnitMeasures,
   units: readonly Pick<ExperimentalUnit, 'built' | 'treatmentId'>[],
 ): (treatmentId: string) => UnitMeasures {
-  return treatmentId => {
-    const own = builtMeans(units.filter(unit => unit.treatmentId === treatmentId));
-    return {
-      ...whole,
-      plants: own.plants ?? whole.plants,
-      areaM2: own.areaM2 ?? whole.areaM2,
-      mixMl: own.mixMl ?? whole.mixMl,
-    };
+  return treatmentId =>
+    measuresOfGroup(
+      whole,
+      units.filter(unit => unit.treatmentId === treatmentId),
+    );
+}
+
+/** Of some units: what was put down of all of them, else as of the whole trial. */
+export function measuresOfGroup(whole: UnitMeasures, units: readonly Built[]): UnitMeasures {
+  const own = builtMeans(units);
+  return {
+    ...whole,
+    plants: own.plants ?? whole.plants,
+    areaM2: own.areaM2 ?? whole.areaM2,
+    mixMl: own.mixMl ?? whole.mixMl,
   };
 }
 
