@@ -57,6 +57,15 @@ test('what each pot is, a pasted harvest and timed work come together in the yie
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByText('4 entries taken in.')).toBeVisible();
 
+  await page.getByText('Worked out of two others', { exact: true }).click();
+  await page.getByLabel('What it is called').fill('Pods per plant');
+  await page.getByLabel('The first', { exact: true }).selectOption({ label: 'Sound pieces' });
+  await page.getByLabel('The second', { exact: true }).selectOption({ label: 'Plants, as built' });
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(
+    page.getByText('Sound pieces over Plants, as built, worked out for each.'),
+  ).toBeVisible();
+
   await page.goto(`${url}/weigh`);
   await page.waitForSelector('html[data-ready]');
   await page.getByLabel('Code in hand').fill(units[0]?.code ?? '');

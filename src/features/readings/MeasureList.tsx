@@ -11,6 +11,7 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { DerivedMeasure } from './DerivedMeasure';
 import type { DeskView } from './desk-view';
 import { BLANK_MEASURE_FORM, OwnMeasure, type OwnMeasureForm } from './OwnMeasure';
 
@@ -59,6 +60,7 @@ export function MeasureList({ view, add, drop }: MeasureListProps) {
           <Button onPress={() => setOwn(BLANK_MEASURE_FORM)}>One of your own</Button>
         </Acts>
       )}
+      {!isClosed && <DerivedMeasure measures={view.measures} add={add} />}
       {!isClosed && own !== null && (
         <OwnMeasure
           form={own}

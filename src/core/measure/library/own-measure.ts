@@ -4,6 +4,7 @@ import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-tr
 import { MeasureId } from '@/core/trial/model/ids';
 import { type Measure, PartsAre } from '@/core/trial/model/measure';
 import { DayRule, type Scale } from '@/core/trial/model/scale';
+import { DerivedForm, readDerived } from './derived-form';
 import type { ReadingKind } from './reading-kind';
 import { readingKind } from './reading-library';
 
@@ -26,6 +27,7 @@ export type OwnScale = z.infer<typeof OwnScale>;
 
 /** A measure of the library, or the gardener's own, as it is chosen. */
 export const MeasureForm = z.discriminatedUnion('from', [
+  DerivedForm,
   z.object({ from: z.literal('library'), key: z.string().max(40) }),
   z.object({
     from: z.literal('own'),
@@ -65,6 +67,7 @@ export function readMeasure(
       ? failure({ key: `${kind.name} is read already.` })
       : success(measureFromLibrary(kind, id));
   }
+  if (form.from === 'derived') return derivedMeasure(form, existing, id);
   const onDay = dayAsked(form.days, form.onDay);
   if (onDay === undefined)
     return failure({ onDay: 'Which day, counted from the start: 0 to 1100.' });
@@ -79,6 +82,17 @@ export function readMeasure(
   );
   if (!scale) return failure({ steps: 'At least two, one a line, the lowest first.' });
   return success(measureFrom({ ...form, key: null, scale, onDay }, id));
+}
+
+function derivedMeasure(
+  form: unknown,
+  existing: readonly Measure[],
+  id: string,
+): Result<Measure, FieldTroubles> {
+  const facts = readDerived(form, existing);
+  return facts.ok
+    ? success(measureFrom({ ...facts.value, key: null, parts: 1, days: 'mean' }, id))
+    : facts;
 }
 
 /** null where no day is asked for; undefined where it is no day. */
