@@ -1,5 +1,6 @@
 'use client';
 
+import { styled } from 'styled-components';
 import { derivedTerms } from '@/core/measure/library/derived-form';
 import type { MeasureForm } from '@/core/measure/library/own-measure';
 import type { Result } from '@/core/result';
@@ -52,18 +53,20 @@ export function DerivedMeasure({ measures, add }: DerivedMeasureProps) {
         Harvest per plant, weight of a piece, leaves per stem: what is not known of a pot leaves it
         out, and never counts as nothing.
       </Soft>
-      <TextField label="What it is called" {...field('name')} placeholder="Leaves per stem" />
-      <Select label="The first" {...field('of')} options={terms} />
-      <Select label="What is done" {...field('how')} options={HOWS} />
-      <Select label="The second" {...field('by')} options={terms} />
-      <Select
-        label="A gain is"
-        {...field('better')}
-        options={[
-          { value: 'higher', label: 'more of it' },
-          { value: 'lower', label: 'less of it' },
-        ]}
-      />
+      <Fields>
+        <TextField label="What it is called" {...field('name')} placeholder="Leaves per stem" />
+        <Select label="The first" {...field('of')} options={terms} />
+        <Select label="What is done" {...field('how')} options={HOWS} />
+        <Select label="The second" {...field('by')} options={terms} />
+        <Select
+          label="A gain is"
+          {...field('better')}
+          options={[
+            { value: 'higher', label: 'more of it' },
+            { value: 'lower', label: 'less of it' },
+          ]}
+        />
+      </Fields>
       <ActionTrouble trouble={trouble} />
       <Acts>
         <Button onPress={put} isPending={isPending}>
@@ -73,3 +76,7 @@ export function DerivedMeasure({ measures, add }: DerivedMeasureProps) {
     </details>
   );
 }
+
+const Fields = styled.div`
+  display: grid; grid-template-columns: repeat(auto-fill, minmax(220px, 1fr)); gap: 12px; align-items: start; max-width: 900px;
+`;
