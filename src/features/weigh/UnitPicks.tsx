@@ -2,6 +2,7 @@
 
 import { useCallback, useState } from 'react';
 import { styled } from 'styled-components';
+import { clearingShare } from '@/core/measure/unit-value/derived-values';
 import { type YieldMeasures, yieldBases } from '@/core/measure/unit-value/yield-bases';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import { printMass } from '@/core/quantity/print-quantity';
@@ -40,6 +41,7 @@ export function UnitPicks({
   onTakeOut,
 }: UnitPicksProps) {
   const sums = soundSums(picks);
+  const cleared = clearingShare(picks);
   const bases = measures ? yieldBases(sums.netG, measures, style) : [];
   return (
     <section>
@@ -49,6 +51,12 @@ export function UnitPicks({
       </h2>
       {sums.netG > 0 && bases.length > 0 && (
         <Soft>That is {bases.map(base => base.words).join(', ')}.</Soft>
+      )}
+      {cleared && (
+        <Soft>
+          {cleared.ripe} of {cleared.all} pieces of the final clearing pick were ripe,{' '}
+          {Math.round((100 * cleared.ripe) / cleared.all)}%.
+        </Soft>
       )}
       {sums.netG > 0 && topsG !== undefined && topsG > 0 && (
         <Soft>

@@ -1,5 +1,5 @@
 import { DERIVED_KINDS } from '@/core/measure/library/derived-lines';
-import { derivedParts, derivedValue } from './derived-values';
+import { clearingShare, derivedParts, derivedValue } from './derived-values';
 
 const measure = (kindKey: string) => ({ id: kindKey, kindKey, name: kindKey, scale: null });
 const built = { areaM2: 0.5, mixMl: 20_000, plants: 4, seedG: 200 };
@@ -64,6 +64,11 @@ test.each([
   ['water-per-kg', 30],
 ])('%s is %d', (key, right) => {
   expect(value(key)).toBeCloseTo(right, 9);
+});
+
+test('the ripe share of the final clearing pick is said of a pot, too', () => {
+  expect(clearingShare(PICKS as never)).toEqual({ ripe: 6, all: 8 });
+  expect(clearingShare([pick({})] as never)).toBeNull();
 });
 
 test('every ready-made one is tried here', () => {

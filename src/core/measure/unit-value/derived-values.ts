@@ -1,4 +1,5 @@
 import type { Measure } from '@/core/trial/model/measure';
+import type { Pick } from '@/core/trial/model/pick';
 import type { DerivedTerm, Scale } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
@@ -101,6 +102,20 @@ function workHours(data: TrialData, unit: ExperimentalUnit, valuesOf: ValuesOf):
   const work = data.measures.find(measure => measure.kindKey === 'labour');
   const minutes = work ? (valuesOf(work).get(unit.id) ?? null) : null;
   return minutes === null ? null : minutes / MINUTES_AN_HOUR;
+}
+
+/** Of the pieces that came off on the day everything came off, how many were ripe; null where none were counted there. */
+export function clearingShare(
+  picks: readonly Pick[],
+): { readonly ripe: number; readonly all: number } | null {
+  const counted = picks.filter(
+    ({ note, outcome, pieces }) =>
+      note === CLEARING_NOTE && outcome === 'picked' && pieces !== null,
+  );
+  const sum = (of: readonly Pick[]): number =>
+    of.reduce((total, { pieces }) => total + (pieces ?? 0), 0);
+  const all = sum(counted);
+  return all === 0 ? null : { ripe: sum(counted.filter(pick => pick.cullReason !== 'green')), all };
 }
 
 /** What the note of a pick says where everything came off. */
