@@ -103,6 +103,16 @@ export async function putTraits(
       .update({ traits: JSON.stringify(traits) });
 }
 
+/** Calls a block, and the place it lies in, by another name. */
+export async function nameBlock(
+  db: Database,
+  trialId: string,
+  { id, name, placeId }: Pick<Block, 'id' | 'name' | 'placeId'>,
+): Promise<void> {
+  await db('blocks').where({ id, trialId }).update({ name });
+  if (placeId !== null) await db('places').where({ id: placeId, trialId }).update({ name });
+}
+
 /** Says what units really are. */
 export async function putBuilt(
   db: Database,

@@ -7,6 +7,7 @@ import type { traitLines } from '@/core/trial/forms/trait-form';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchView } from '@/features/bench/bench-view';
 import { AsBuiltPanel } from './AsBuiltPanel';
+import { BlockNames } from './BlockNames';
 import type { BuiltView } from './built-view';
 import type { Ground } from './ground';
 import { SitePanel } from './SitePanel';
@@ -30,6 +31,8 @@ export interface SiteAndTraitsProps {
   readonly describeTrait: Change;
   readonly forgetTrait: Change<string>;
   readonly putAsBuilt: Change;
+  readonly blocks: readonly { readonly id: string; readonly name: string }[];
+  readonly nameBlocks: Change;
 }
 
 /** What lies about the bench, what differs between its units, and what each of them really is. */
@@ -54,6 +57,14 @@ export function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: Sit
           example={`terracotta: ${bench?.units[0]?.code ?? 'KA3'} ${bench?.units[1]?.code ?? 'KB7'}\nplastic: the rest`}
           putDown={props.describeTrait}
           forget={props.forgetTrait}
+        />
+      )}
+      {layout && props.blocks.length > 1 && !props.isClosed && (
+        <BlockNames
+          key={props.blocks.map(block => block.id).join()}
+          blocks={props.blocks}
+          blockWord={layout.blockWord}
+          put={props.nameBlocks}
         />
       )}
       {layout && (

@@ -8,6 +8,7 @@ import { arrangePlace, describeSite } from '@/service/layout/arrange';
 import { describeTrait, removeTrait } from '@/service/layout/describe-traits';
 import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { movePots } from '@/service/layout/move-pots';
+import { nameBlocks } from '@/service/layout/name-blocks';
 import { putAsBuilt } from '@/service/layout/put-as-built';
 import { amendPlan } from '@/service/trial/amend';
 import { changeQuestion } from '@/service/trial/ask';
@@ -115,6 +116,10 @@ export async function describeSiteAction(trialId: unknown, input: unknown) {
 
 export async function describeTraitAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => describeTrait(id, input));
+}
+
+export async function nameBlocksAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => nameBlocks(id, input));
 }
 
 export async function putAsBuiltAction(trialId: unknown, input: unknown) {

@@ -688,7 +688,8 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'moisture-mass',
     name: 'Soil moisture by mass',
-    definition: 'Wet less dry, over dry less the tin, after a day at 105 °C.',
+    definition:
+      'Wet less dry, over dry less the tin, after a day at 105 °C. Write the three weights: tin 20, wet 145, dry 120.',
     drawing: 'scale',
     scale: number(0, 500),
     unit: '%',

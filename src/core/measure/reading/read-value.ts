@@ -1,3 +1,4 @@
+import { moistureOfDry } from '@/core/materials/soil-and-water/moisture';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
@@ -100,7 +101,12 @@ function amountIn(
 ): Result<Value, FieldTroubles> {
   const shown = shownUnit(unit, isFromFile ? 'uk' : system);
   const bare = withoutUnit(said, unit);
-  const plain = unit === 'min' ? minutesRead(said) : spokenNumber(bare);
+  const plain =
+    unit === 'min'
+      ? minutesRead(said)
+      : unit === '%'
+        ? moistureRead(said, bare)
+        : spokenNumber(bare);
   const dimension = DIMENSION_OF[unit];
   let value = plain.ok ? plain.value * shown.base : undefined;
   if (!plain.ok && plain.trouble.kind === 'ambiguous-comma')
@@ -127,6 +133,17 @@ function withoutUnit(said: string, unit: string): string {
   return isPlain && said.toLowerCase().endsWith(unit.toLowerCase())
     ? said.slice(0, -unit.length).trim()
     : said;
+}
+
+/** Of soil that was weighed wet and dry: `tin 20, wet 145, dry 120` is 25% of the dry soil. */
+function moistureRead(said: string, bare: string): ReturnType<typeof spokenNumber> {
+  const grams = (what: string): number | undefined => {
+    const found = new RegExp(`\\b(?:${what})\\s*:?\\s*(\\d+(?:[.,]\\d+)?)\\s*g?`, 'i').exec(said)?.[1];
+    return found === undefined ? undefined : numberIn(found, 0, 1e6);
+  };
+  const [tin = 0, wet, dry] = [grams('tin|tare|pan'), grams('wet'), grams('dry')];
+  if (wet === undefined || dry === undefined) return spokenNumber(bare);
+  return dry > tin && wet >= dry ? success(moistureOfDry(tin, wet, dry)) : spokenNumber(said);
 }
 
 function minutesRead(said: string): ReturnType<typeof spokenNumber> {

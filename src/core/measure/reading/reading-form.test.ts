@@ -98,6 +98,9 @@ test.each([
   [`5' 6"`, height, 'mm', 1676.4],
   ["2'", height, 'mm', 609.6],
   ['none', height, 'mm', 0],
+  // C069: gravimetric, of the dry soil (calc).
+  ['tare 20, wet 145, dry 120', { kind: 'continuous', least: 0, most: 500 } as Scale, '%', 25],
+  ['wet 145 g dry 120 g tin 20 g', { kind: 'continuous', least: 0, most: 500 } as Scale, '%', 25],
 ])('“%s” is read', (written, scale, unit, value) => {
   expect(read(written, scale, unit)).toEqual({
     ok: true,

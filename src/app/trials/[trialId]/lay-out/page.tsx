@@ -17,6 +17,7 @@ import { builtViewOf } from '@/features/lay-out/built-view';
 import { groundOf } from '@/features/lay-out/ground';
 import { LayOut, type LayOutProps } from '@/features/lay-out/LayOut';
 import { TrialFrame } from '@/features/trial/TrialFrame';
+import { blockCalled } from '@/features/weigh/mishap-view';
 import { currentGarden } from '@/service/garden/garden';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { trialLog } from '@/service/trial/trials';
@@ -29,6 +30,7 @@ import {
   forgetTraitAction,
   lockAction,
   movePotsAction,
+  nameBlocksAction,
   putAsBuiltAction,
 } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
@@ -89,6 +91,11 @@ export default async function LayOutPage(props: TrialPageProps) {
         describeTrait={describeTraitAction.bind(null, id)}
         forgetTrait={forgetTraitAction.bind(null, id)}
         built={builtViewOf(data, isOpen, garden.system)}
+        blocks={data.blocks.map(({ id: blockId, name }) => ({
+          id: blockId,
+          name: blockCalled(name, data.layout),
+        }))}
+        nameBlocks={nameBlocksAction.bind(null, id)}
         putAsBuilt={putAsBuiltAction.bind(null, id)}
         ground={groundOf(data, isOpen)}
         arrange={arrangeAction.bind(null, id)}
