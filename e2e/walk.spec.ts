@@ -257,8 +257,9 @@ test('hold, settle, take, next pot: a scale gives its values without a key', asy
   expect(values.filter(value => /^2\d\d\.\d$/.test(value))).toHaveLength(2);
 });
 
-test('cover from a picture: counted in the frame, a text that calls itself a picture and a broken one are refused', async ({
+test('cover from a picture, without a connection: counted in the frame, a text that calls itself a picture and a broken one are refused', async ({
   page,
+  context,
   lockedTrial,
 }) => {
   test.slow();
@@ -268,6 +269,9 @@ test('cover from a picture: counted in the frame, a text that calls itself a pic
   await page.getByRole('button', { name: 'Read Weed cover' }).click();
   await expect(page.getByRole('region', { name: /^Readings of/ })).toBeVisible();
   await openWalk(page, trial);
+  await expect(page.getByText('This walk opens without a connection, too.')).toBeVisible();
+  await context.setOffline(true);
+  await page.reload();
   await page.getByText('From a picture').click();
   const file = page.getByLabel('Picture', { exact: true });
   await file.setInputFiles({
@@ -307,6 +311,9 @@ test('cover from a picture: counted in the frame, a text that calls itself a pic
     .or(page.getByRole('button', { name: 'Next pot' }))
     .click();
   await expect(page.getByText('1 of 2 read')).toBeVisible();
+  await expect(page.getByText('no connection: 1 kept here')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('all sent')).toBeVisible();
 });
 
 test('a caliper’s key is a value: part after part, pot after pot', async ({

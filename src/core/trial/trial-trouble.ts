@@ -23,6 +23,8 @@ export type TrialTrouble =
   | { readonly kind: 'already-done'; readonly on: string; readonly by: string }
   /** The server did not answer, or not in time: what was sent may have got there all the same. */
   | { readonly kind: 'no-answer' }
+  /** The disk is full: nothing of it was written. */
+  | { readonly kind: 'disk-full' }
   /** A backup was to be made first, and could not be. */
   | { readonly kind: 'no-backup' }
   | { readonly kind: 'changed-meanwhile' };
@@ -62,6 +64,8 @@ export function trialSentence(trouble: TrialTrouble): string {
       return `That step is on record already, for ${trouble.on}${trouble.by === '' ? '' : `, by ${trouble.by}`}. If that is wrong, take it back first, under “How it was kept”.`;
     case 'no-answer':
       return 'No answer came: the garden may not be running, or the connection is gone. What you typed is still here; press again.';
+    case 'disk-full':
+      return 'The disk is full, so nothing was saved. Make room and press again: what you typed is still here.';
     case 'no-backup':
       return 'No backup could be made before it, so nothing was deleted. Is there room on the disk?';
     case 'changed-meanwhile':

@@ -9,11 +9,11 @@ import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { pressId } from '@/service/garden/press-id';
 import { logChange } from '@/store/changes';
-import { database, inTransaction } from '@/store/connection/database';
+import { database } from '@/store/connection/database';
 import { clearLayout } from '@/store/layouts';
 import { putQuestion } from '@/store/questions';
 import { addTrial, changeTrial, findTrial } from '@/store/trials';
-import { changeOneTrial } from './change-trial';
+import { changeOneTrial, whileThereIsRoom } from './change-trial';
 
 /** Begins a trial from its question. The same press sent again begins no second one. */
 export async function askTrial(input: unknown): Promise<Result<Trial, TrialTrouble>> {
@@ -33,7 +33,7 @@ export async function askTrial(input: unknown): Promise<Result<Trial, TrialTroub
   };
   // Sent again, perhaps with more typed into it since.
   if (await findTrial(database(), trial.id)) return changeQuestion(trial.id, input);
-  return inTransaction(async db => {
+  return whileThereIsRoom(async db => {
     await addTrial(db, trial);
     await putQuestion(db, trial.id, question.value);
     await logChange(db, {

@@ -5,7 +5,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { logChange } from '@/store/changes';
-import { type Database, inTransaction } from '@/store/connection/database';
+import { type Database, inTransaction, isDiskFull } from '@/store/connection/database';
 import { findTrialData } from '@/store/trials';
 
 /** What a change did, for the log. */
@@ -31,7 +31,7 @@ export function changeOneTrial<Value>(
   trialId: string,
   change: (db: Database, data: TrialData) => Promise<Done<Value>>,
 ): Promise<Result<Value, TrialTrouble>> {
-  return inTransaction(async db => {
+  return whileThereIsRoom(async db => {
     const data = await findTrialData(db, trialId);
     if (!data) return failure({ kind: 'no-such-trial' });
     const { result, what, subjectId, detail } = await change(db, data);
@@ -45,6 +45,26 @@ export function changeOneTrial<Value>(
       });
     return result;
   });
+}
+
+/** A change whole or not at all; a disk without room is said, not thrown. */
+export function whileThereIsRoom<Value>(
+  work: (db: Database) => Promise<Result<Value, TrialTrouble>>,
+): Promise<Result<Value, TrialTrouble>> {
+  return orNoRoom({ kind: 'disk-full' }, () => inTransaction(work));
+}
+
+/** What the work answers, or `noRoom` where the disk was full: then nothing of it was written. */
+export async function orNoRoom<Value, Trouble>(
+  noRoom: Trouble,
+  work: () => Promise<Result<Value, Trouble>>,
+): Promise<Result<Value, Trouble>> {
+  try {
+    return await work();
+  } catch (error) {
+    if (isDiskFull(error)) return failure(noRoom);
+    throw error;
+  }
 }
 
 /** What keeps a trial in this state from being weighed or judged further; undefined where nothing does. */

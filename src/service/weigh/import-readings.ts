@@ -19,7 +19,7 @@ import { derivedId } from '@/service/garden/derived-id';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { pausing } from '@/service/garden/pausing';
-import { entryTrouble } from '@/service/trial/change-trial';
+import { entryTrouble, orNoRoom, whileThereIsRoom } from '@/service/trial/change-trial';
 import { logChange } from '@/store/changes';
 import { type Database, database, inTransaction } from '@/store/connection/database';
 import { addPick, currentPicks, findPick } from '@/store/entries';
@@ -129,7 +129,9 @@ export async function importReadings(
     pausing(),
   );
   if (!read.ok) return failure({ kind: 'rows', rows: read.trouble });
-  return keepAll(trialId, importId, read.value, onProgress);
+  return orNoRoom<Imported, ImportTrouble>({ kind: 'trial', trouble: { kind: 'disk-full' } }, () =>
+    keepAll(trialId, importId, read.value, onProgress),
+  );
 }
 
 /** Writes all of it in one change, or nothing where something of it stands already. */
@@ -221,7 +223,7 @@ export function undoImport(
   trialId: string,
   importId: string,
 ): Promise<Result<number, TrialTrouble>> {
-  return inTransaction(async db => {
+  return whileThereIsRoom(async db => {
     const trial = await findTrial(db, trialId);
     const trouble = trial ? entryTrouble(trial) : { kind: 'no-such-trial' as const };
     if (trouble) return failure(trouble);

@@ -10,9 +10,9 @@ import type { Trial } from '@/core/trial/model/trial';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
-import { entryTrouble } from '@/service/trial/change-trial';
+import { entryTrouble, whileThereIsRoom } from '@/service/trial/change-trial';
 import { logChange } from '@/store/changes';
-import { type Database, database, inTransaction } from '@/store/connection/database';
+import { type Database, database } from '@/store/connection/database';
 import { measureOf } from '@/store/measures';
 import { addReading, findReading, readingAt, readingHistory, unitIdsOf } from '@/store/readings';
 import { findTrial } from '@/store/trials';
@@ -40,7 +40,7 @@ export async function takeReadings(
   const entries = Entries.safeParse(input);
   if (!entries.success) return failure({ kind: 'invalid', fields: fieldTroublesOf(entries.error) });
   const { system } = await currentGarden();
-  return inTransaction(async db => {
+  return whileThereIsRoom(async db => {
     const trial = await findTrial(db, trialId);
     if (!trial) return failure({ kind: 'no-such-trial' });
     const [measures, units] = [

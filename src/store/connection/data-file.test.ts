@@ -157,6 +157,20 @@ test('a change that fails half way leaves nothing behind', async () => {
   expect(await currentPicks(db, data.trial.id)).toHaveLength(3);
 });
 
+test('a change that can’t be committed leaves nothing, and the next one can begin', async () => {
+  const data = await keep(fullTrial());
+  const orphan = db.transaction(async change => {
+    await change.raw('pragma defer_foreign_keys = on');
+    await change('picks').update({ trialId: 'of-nobody' });
+  });
+  await expect(orphan).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
+  await db.transaction(change =>
+    change('trials').where('id', data.trial.id).update({ crop: 'rue' }),
+  );
+  expect((await findTrialData(db, data.trial.id))?.trial.crop).toBe('rue');
+  expect(await currentPicks(db, data.trial.id)).toHaveLength(3);
+});
+
 test('written data is safe from a crash: write-ahead log, full sync, foreign keys', async () => {
   const pragma = async (name: string): Promise<unknown> =>
     Object.values((await db.raw(`pragma ${name}`))[0] ?? {})[0];

@@ -8,6 +8,8 @@ import { driverCode } from './driver-code';
 export type Database = Knex;
 
 interface Connection {
+  readonly inTransaction: boolean;
+  exec(sql: string): unknown;
   pragma(statement: string): unknown;
   prepare(sql: string): unknown;
 }
@@ -37,7 +39,7 @@ export function openDatabase(filename: string): Database {
         done: (error: Error | null, connection: Connection) => void,
       ) {
         for (const pragma of PRAGMAS) connection.pragma(pragma);
-        beginImmediately(connection);
+        mindTransactions(connection);
         done(null, connection);
       },
     },
@@ -51,10 +53,18 @@ export function openDatabase(filename: string): Database {
 /**
  * Makes every transaction take the right to write as it begins. One that reads first and writes later is thrown out at once where
  * another program has written meanwhile, however long it would wait (SQLite, “Transaction”, section 2.2).
+ *
+ * A full disk ends a transaction by itself (section 3), so that taking it back would fail and hide why; one that could not be
+ * committed stays open, and the next could not begin.
  */
-function beginImmediately(connection: Connection): void {
+function mindTransactions(connection: Connection): void {
   const prepare = connection.prepare.bind(connection);
-  connection.prepare = sql => prepare(sql === 'BEGIN;' ? 'BEGIN IMMEDIATE;' : sql);
+  connection.prepare = sql => {
+    if (sql === 'ROLLBACK' && !connection.inTransaction) return prepare('SELECT 1');
+    if (sql !== 'BEGIN;') return prepare(sql);
+    if (connection.inTransaction) connection.exec('ROLLBACK');
+    return prepare('BEGIN IMMEDIATE;');
+  };
 }
 
 declare global {
@@ -113,6 +123,12 @@ export async function patiently<Answer>(attempt: () => Promise<Answer>): Promise
 /** Whether a row could not be written because of what stands there already, or is missing. */
 export function isClash(error: unknown): boolean {
   return driverCode(error).startsWith('SQLITE_CONSTRAINT');
+}
+
+/** Whether there was no room left on the disk: then nothing of a change was written. */
+export function isDiskFull(error: unknown): boolean {
+  const code = driverCode(error);
+  return code === 'SQLITE_FULL' || code.startsWith('SQLITE_IOERR_WRITE');
 }
 
 function snakeCase(name: string): string {

@@ -138,7 +138,9 @@ function withoutUnit(said: string, unit: string): string {
 /** Of soil that was weighed wet and dry: `tin 20, wet 145, dry 120` is 25% of the dry soil. */
 function moistureRead(said: string, bare: string): ReturnType<typeof spokenNumber> {
   const grams = (what: string): number | undefined => {
-    const found = new RegExp(`\\b(?:${what})\\s*:?\\s*(\\d+(?:[.,]\\d+)?)\\s*g?`, 'i').exec(said)?.[1];
+    const found = new RegExp(`\\b(?:${what})\\s*:?\\s*(\\d+(?:[.,]\\d+)?)\\s*g?`, 'i').exec(
+      said,
+    )?.[1];
     return found === undefined ? undefined : numberIn(found, 0, 1e6);
   };
   const [tin = 0, wet, dry] = [grams('tin|tare|pan'), grams('wet'), grams('dry')];

@@ -8,7 +8,24 @@ export const loadWalkPhoto = () => import('@/features/walk/WalkPhoto').then(file
 export const loadCoverPanel = () =>
   import('@/features/inspect/cover/CoverPanel').then(file => file.CoverPanel);
 
+/** The counter of cover is a worker, whose script comes when it starts: started once under the eyes of the store, it is kept. */
+async function loadCoverWorker(): Promise<void> {
+  const { startCover } = await import('@/workers/cover-job');
+  const job = startCover();
+  try {
+    await job.hold({ width: 1, height: 1, rgba: new Uint8ClampedArray(4) });
+  } finally {
+    job.end();
+  }
+}
+
 /** Loads all of them. */
 export async function loadAllPanels(): Promise<void> {
-  await Promise.all([loadScalePanel(), loadKeyInstrument(), loadWalkPhoto(), loadCoverPanel()]);
+  await Promise.all([
+    loadScalePanel(),
+    loadKeyInstrument(),
+    loadWalkPhoto(),
+    loadCoverPanel(),
+    loadCoverWorker(),
+  ]);
 }

@@ -32,6 +32,7 @@ export function useKeptWalk(): KeptWalk {
 async function keepThisWalk(): Promise<boolean> {
   await navigator.serviceWorker.register('/sw.js');
   const { active } = await navigator.serviceWorker.ready;
+  await inCharge();
   await loadAllPanels();
   const parts = performance
     .getEntriesByType('resource')
@@ -39,6 +40,25 @@ async function keepThisWalk(): Promise<boolean> {
     .filter(name => name.startsWith(`${location.origin}/_next/static/`));
   return active ? askToKeep(active, { keep: location.pathname, parts }) : false;
 }
+
+/** Until the service worker sees what this page asks for: at the first visit it takes over a moment after it started. */
+function inCharge(): Promise<void> {
+  const { serviceWorker } = navigator;
+  if (serviceWorker.controller) return Promise.resolve();
+  return new Promise(resolve => {
+    const timer = setTimeout(resolve, TAKES_OVER_MS);
+    serviceWorker.addEventListener(
+      'controllerchange',
+      () => {
+        clearTimeout(timer);
+        resolve();
+      },
+      { once: true },
+    );
+  });
+}
+
+const TAKES_OVER_MS = 5000;
 
 function askToKeep(worker: ServiceWorker, asked: unknown): Promise<boolean> {
   return new Promise(resolve => {
