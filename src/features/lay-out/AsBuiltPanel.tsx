@@ -36,8 +36,11 @@ const EMPTY = {
 /** What each unit really is. Yields by area, litre, plant and seed are counted by what stands here, and by nothing else. */
 export function AsBuiltPanel({ built, unitWord, system, isClosed, put }: AsBuiltPanelProps) {
   return (
-    <Built open={built.lines.length > 0}>
+    <Built open={built.lines.length + built.standing.length > 0}>
       <summary>As built: size, mix, plants, seed</summary>
+      {built.standing.map(line => (
+        <p key={line}>{line}</p>
+      ))}
       <Soft>
         Measure each {unitWord}, or say it for all of a kind. Harvest per square metre, per litre,
         per plant or per weight of seed is worked out from this alone.

@@ -1,3 +1,4 @@
+import { standingLines } from '@/core/judge/planning/standing';
 import { printArea, printDoseMass, printLength, printVolume } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { AsBuilt } from '@/core/trial/model/as-built';
@@ -7,21 +8,29 @@ import { blockCalled } from '@/features/weigh/mishap-view';
 
 /** What units were put down as, alike ones together, and of which it can be said at once. */
 export interface BuiltView {
+  /** What is left of the plan, in sentences, where units were left out. */
+  readonly standing: readonly string[];
   readonly lines: readonly { readonly codes: string; readonly words: string }[];
   readonly choices: readonly { readonly value: string; readonly label: string }[];
 }
 
 const MANY = 8;
 
-/** @param isOpen of a blind trial nothing is said by treatment */
+/**
+ * @param isOpen of a blind trial nothing is said by treatment
+ * @param cv spread of what is weighed (SD over mean)
+ */
 export function builtViewOf(
-  { units, blocks, treatments, trial, layout }: TrialData,
+  data: TrialData,
   isOpen: boolean,
   system: MeasureSystem,
+  cv: number,
 ): BuiltView {
+  const { units, blocks, treatments, trial, layout } = data;
   const words = units.map(({ built }) => (built ? builtWords(built, system) : ''));
   const different = [...new Set(words)].filter(each => each !== '');
   return {
+    standing: standingLines(data, isOpen, cv),
     lines: different.map(each => {
       const codes = units.filter((_, i) => words[i] === each).map(unit => unit.code);
       return {

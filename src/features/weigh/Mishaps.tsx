@@ -29,6 +29,8 @@ import { DECISION_WORDS, type MishapView, type UnitGroup } from './mishap-view';
 
 interface MishapsProps {
   readonly mishaps: readonly MishapView[];
+  /** What is left of the plan, in sentences. */
+  readonly standing: readonly string[];
   readonly codes: readonly string[];
   /** The pot in hand: offered, never ticked by itself. */
   readonly code: string;
@@ -62,7 +64,7 @@ const DECISIONS: readonly Decision[] = [
 const DECIDED = DECISIONS.map(value => ({ value, label: DECISION_WORDS[value] }));
 
 /** What went wrong, with which pots, whether the treatment did it, what is decided, and why. */
-export function Mishaps({ mishaps, isClosed, takeBack, history, ...form }: MishapsProps) {
+export function Mishaps({ mishaps, standing, isClosed, takeBack, history, ...form }: MishapsProps) {
   const { trouble, isPending, run } = useTrialAction();
   return (
     <Box aria-label="Mishaps">
@@ -84,6 +86,9 @@ export function Mishaps({ mishaps, isClosed, takeBack, history, ...form }: Misha
           />
         ))}
       </ul>
+      {standing.map(line => (
+        <p key={line}>{line}</p>
+      ))}
       <ActionTrouble trouble={trouble} />
       {!isClosed && <MishapForm {...form} />}
       <EntryHistory of="the mishaps" load={history} />

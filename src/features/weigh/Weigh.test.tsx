@@ -1,6 +1,7 @@
 import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { standingLines } from '@/core/judge/planning/standing';
 import { failure, type Result, success } from '@/core/result';
 import { pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { readPick } from '@/core/trial/forms/pick-form';
@@ -71,6 +72,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
         groups={[{ label: 'All pots', codes }]}
         yieldMeasures={{}}
         mishaps={mishapsOf(data)}
+        standing={standingLines(data, false)}
         isKeyOpen={false}
         mishapHistory={async () => []}
         recordMishap={recordMishap}

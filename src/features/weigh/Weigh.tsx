@@ -54,6 +54,8 @@ interface WeighProps extends RoundActions {
   readonly topsG: Readonly<Record<string, number>>;
   readonly ripeRule: string;
   readonly mishaps: readonly MishapView[];
+  /** What is left of the plan, in sentences. */
+  readonly standing: readonly string[];
   readonly isKeyOpen: boolean;
   readonly mishapHistory: () => Promise<readonly HistoryLine[]>;
   readonly recordMishap: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
@@ -161,6 +163,7 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
       />
       <Mishaps
         mishaps={props.mishaps}
+        standing={props.standing}
         codes={bench.units.map(each => each.code)}
         code={unit.code}
         groups={props.groups}

@@ -5,6 +5,7 @@ import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/after/treatment-cost';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
+import { standingLines } from '@/core/judge/planning/standing';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
 import { type Analysis, type AnalysisSpec, mainMeasure } from '@/core/judge/units/trial-analysis';
 import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
@@ -31,6 +32,7 @@ export async function verdictDetails(
     card: scorecardOf(data, spec, measure => valuePrinter(measure, style)),
     costs,
     position,
+    standing: standingLines(data, true, spec.priorCv.cv),
     bases: basesOf(data, analysis.judgement.groups, costs, style),
     lessons: lessonsOf(data, {
       spread: spreadWithin(analysis),

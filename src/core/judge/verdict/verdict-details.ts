@@ -13,6 +13,8 @@ export interface VerdictDetails {
   }[];
   readonly costs: readonly TreatmentCost[];
   readonly position: PositionCheck | null;
+  /** What is left of the plan, where units were left out. */
+  readonly standing: readonly string[];
   readonly lessons: readonly string[];
   /** The same question in other seasons. */
   readonly seasons: readonly SeasonsTogether[];

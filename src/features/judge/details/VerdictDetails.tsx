@@ -204,6 +204,7 @@ function BenchAndRecord({
           analysis={analysis}
           mentions={unitsToMention(data, analysis.spec)}
           cuts={cutWords(data)}
+          standing={rest.details.standing}
           brokenRounds={brokenRounds(data)}
         />
         <OnRecord

@@ -45,6 +45,7 @@ export default async function LayOutPage(props: TrialPageProps) {
   const main = mainMeasure(data);
   const garden = await currentGarden();
   const ownCv = await pooledCv(main);
+  const cv = ownCv?.cv ?? STARTING_GUESS_CV.cv;
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
@@ -61,7 +62,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         keyRule={data.trial.rules.key}
         ownCv={ownCv}
         audit={{
-          findings: fairnessAudit(data, chanceSeen(data, ownCv?.cv ?? STARTING_GUESS_CV.cv)),
+          findings: fairnessAudit(data, chanceSeen(data, cv)),
           checks: Object.keys(AUDIT_CHECKS).length,
         }}
         amendments={data.amendments}
@@ -90,7 +91,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         traits={traitLines(data)}
         describeTrait={describeTraitAction.bind(null, id)}
         forgetTrait={forgetTraitAction.bind(null, id)}
-        built={builtViewOf(data, isOpen, garden.system)}
+        built={builtViewOf(data, isOpen, garden.system, cv)}
         blocks={data.blocks.map(({ id: blockId, name }) => ({
           id: blockId,
           name: blockCalled(name, data.layout),

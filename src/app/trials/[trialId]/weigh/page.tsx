@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
+import { standingLines } from '@/core/judge/planning/standing';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { isTaken } from '@/core/trial/model/scale';
 import { benchViewOf } from '@/features/bench/bench-view';
@@ -71,6 +72,7 @@ export default async function WeighPage(props: WeighPageProps) {
         topsG={topsOf(data)}
         ripeRule={data.trial.rules.ripe}
         mishaps={mishapsOf(data)}
+        standing={standingLines(data, isOpen)}
         isKeyOpen={isOpen && data.trial.isBlind}
         mishapHistory={mishapHistoryAction.bind(null, id)}
         recordMishap={recordMishapAction.bind(null, id)}
