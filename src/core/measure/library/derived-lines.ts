@@ -148,6 +148,22 @@ const LINES: readonly Line[] = [
     unit: 'l per kg',
     better: 'lower',
   },
+  {
+    key: 'dry-share',
+    name: 'Dry matter',
+    definition: 'The marked sample dry, in % of what it weighed fresh.',
+    scale: derived(reading('trimmed-dry'), 'over', reading('trimmed-fresh'), 100),
+    unit: '%',
+    better: 'higher',
+  },
+  {
+    key: 'kept-share',
+    name: 'Kept in store',
+    definition: 'The sound part of the marked sample, in % of what was stored.',
+    scale: derived(reading('stored-after'), 'over', reading('stored-before'), 100),
+    unit: '%',
+    better: 'higher',
+  },
 ];
 
 /** The ready-made ones in the shape of the library. */
