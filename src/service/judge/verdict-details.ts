@@ -5,7 +5,7 @@ import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/after/treatment-cost';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
-import { standingLines } from '@/core/judge/planning/standing';
+import { lostChance } from '@/core/judge/planning/standing';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
 import { type Analysis, type AnalysisSpec, mainMeasure } from '@/core/judge/units/trial-analysis';
 import type { VerdictDetails } from '@/core/judge/verdict/verdict-details';
@@ -32,7 +32,8 @@ export async function verdictDetails(
     card: scorecardOf(data, spec, measure => valuePrinter(measure, style)),
     costs,
     position,
-    standing: standingLines(data, true, spec.priorCv.cv),
+    // Of another measure the plan said nothing.
+    lostChance: spec.measureId === mainMeasure(data).id ? lostChance(data, spec.priorCv.cv) : [],
     bases: basesOf(data, analysis.judgement.groups, costs, style),
     lessons: lessonsOf(data, {
       spread: spreadWithin(analysis),

@@ -1,6 +1,7 @@
 import { leftOutOf } from '@/core/judge/units/analysis-sets';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import { counted } from '@/core/words/plural';
+import { counted, pluralOf } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { chanceSeen } from './chance-seen';
 
 /** What became of a plan: units that were laid out and units that still count. */
@@ -55,50 +56,46 @@ function stillCounting(data: TrialData): TrialData['units'] {
 /**
  * What is left of a plan, in sentences; none where every unit still counts.
  *
- * @param isOpen of a blind trial nothing is said by treatment
+ * @param isOpen of a blind trial nothing is said by treatment, nor by the chance, which would tell the key
  * @param cv spread of what is weighed (SD over mean); without it the chance is not worked out
  */
 export function standingLines(data: TrialData, isOpen: boolean, cv?: number): readonly string[] {
   const standing = standingOf(data);
   if (!standing) return [];
-  const chance = cv === undefined || !isOpen ? null : standingChance(data, cv);
-  return standingWords(standing, data.trial.unitWord, isOpen, chance);
-}
-
-/**
- * In sentences. Which treatment lost what would tell the key, and so would the chance: before it is opened only the sum is said.
- */
-function standingWords(
-  { planned, left, byTreatment }: Standing,
-  unitWord: string,
-  isOpen: boolean,
-  chance: StandingChance | null,
-): readonly string[] {
-  const sum = `${left} of ${counted(planned, unitWord)} still count.`;
+  const { planned, left, byTreatment } = standing;
+  const { unitWord } = data.trial;
+  const sum = `${left} of ${counted(planned, unitWord)} still count`;
   if (!isOpen)
     return [
-      sum,
+      `${sum}.`,
       'How they fall to the treatments, and what they can still show, waits for the key.',
     ];
   const shares = byTreatment.map(
     each => `${each.name} ${each.left}${each.left < each.planned ? ` (of ${each.planned})` : ''}`,
   );
   return [
-    `${sum} ${shares.join(', ')}.`,
-    ...byTreatment
-      .filter(each => each.left === 0)
-      .map(each => `${each.name} has none left: nothing can be said of it.`),
-    ...byTreatment
-      .filter(each => each.left === 1)
-      .map(
-        each =>
-          `${each.name} has one left: how much such ${unitWord}s differ can’t be told from it.`,
-      ),
-    ...(chance ? [chanceWords(chance)] : []),
+    `${sum}: ${shares.join(', ')}.`,
+    ...byTreatment.flatMap(({ name, left: each }) => fewWords(name, each, unitWord)),
+    ...(cv === undefined ? [] : lostChance(data, cv)),
   ];
 }
 
-function chanceWords({ planned, left }: StandingChance): string {
-  const percent = (share: number): string => `${Math.round(share * 100)}%`;
-  return `The chance to see what is worth having: ${percent(planned)} as planned, ${percent(left)} as it stands.`;
+function fewWords(name: string, left: number, unitWord: string): readonly string[] {
+  if (left > 1) return [];
+  return [
+    left === 0
+      ? `${sentenceCase(name)} has none left: nothing can be said of it.`
+      : `${sentenceCase(name)} has one left: how much such ${pluralOf(unitWord)} differ can’t be told from it.`,
+  ];
+}
+
+/** How often what is worth having is seen with the units that are left, against the plan; nothing where none is lost. */
+export function lostChance(data: TrialData, cv: number): readonly string[] {
+  const standing = standingOf(data);
+  const chance = standing && standingChance(data, cv);
+  if (!chance) return [];
+  const of100 = (share: number): number => Math.round(share * 100);
+  return [
+    `With ${standing.left} of ${counted(standing.planned, data.trial.unitWord)} what is worth having is seen about ${of100(chance.left)} times of 100; as planned, ${of100(chance.planned)}.`,
+  ];
 }

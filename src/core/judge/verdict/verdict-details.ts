@@ -13,8 +13,8 @@ export interface VerdictDetails {
   }[];
   readonly costs: readonly TreatmentCost[];
   readonly position: PositionCheck | null;
-  /** What is left of the plan, where units were left out. */
-  readonly standing: readonly string[];
+  /** What is seen with the units that are left, where some were left out. */
+  readonly lostChance: readonly string[];
   readonly lessons: readonly string[];
   /** The same question in other seasons. */
   readonly seasons: readonly SeasonsTogether[];

@@ -12,8 +12,8 @@ interface SpoiledProps {
   readonly mentions: readonly UnitValue[];
   /** Units that are judged on a shorter season, in sentences. */
   readonly cuts: readonly string[];
-  /** What is left of the plan, where units were left out. */
-  readonly standing: readonly string[];
+  /** What is seen with the units that are left, where some were left out. */
+  readonly lostChance: readonly string[];
   /** Days on which only a part of the units was picked. */
   readonly brokenRounds: readonly {
     readonly day: string;
@@ -27,13 +27,13 @@ export function Spoiled({
   analysis: { judgement, input },
   mentions,
   cuts,
-  standing,
+  lostChance,
   brokenRounds,
 }: SpoiledProps) {
   const scales = judgement.otherScales;
   const lines = [
     ...judgement.warnings.map(warning => warning.message),
-    ...standing,
+    ...lostChance,
     ...mentions.flatMap(mentionWords),
     ...cuts.map(withShortDays),
     ...brokenRounds.map(

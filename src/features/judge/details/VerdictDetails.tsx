@@ -204,7 +204,7 @@ function BenchAndRecord({
           analysis={analysis}
           mentions={unitsToMention(data, analysis.spec)}
           cuts={cutWords(data)}
-          standing={rest.details.standing}
+          lostChance={spec.measureId === planned.measureId ? rest.details.lostChance : []}
           brokenRounds={brokenRounds(data)}
         />
         <OnRecord
