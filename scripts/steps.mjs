@@ -1,6 +1,6 @@
 // The steps that several commands share: install what is missing, build what changed, serve.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { connect } from 'node:net';
 import { join } from 'node:path';
 
@@ -31,7 +31,10 @@ export function buildWhatChanged() {
   const newest = Math.max(
     ...['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'].map(newestIn),
   );
-  return newest < built || run(process.execPath, [NEXT, 'build'], { NEXT_TELEMETRY_DISABLED: '1' });
+  if (newest < built) return true;
+  // Built over the remains of an earlier version, the error page once came out of two of them and the build failed.
+  rmSync('.next', { recursive: true, force: true });
+  return run(process.execPath, [NEXT, 'build'], { NEXT_TELEMETRY_DISABLED: '1' });
 }
 
 function newestIn(path) {
