@@ -1,4 +1,3 @@
-import { standingLines } from '@/core/judge/planning/standing';
 import { printArea, printDoseMass, printLength, printVolume } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { AsBuilt } from '@/core/trial/model/as-built';
@@ -18,19 +17,19 @@ const MANY = 8;
 
 /**
  * @param isOpen of a blind trial nothing is said by treatment
- * @param cv spread of what is weighed (SD over mean)
+ * @param standing what is left of the plan, in sentences
  */
 export function builtViewOf(
   data: TrialData,
   isOpen: boolean,
   system: MeasureSystem,
-  cv: number,
+  standing: readonly string[],
 ): BuiltView {
   const { units, blocks, treatments, trial, layout } = data;
   const words = units.map(({ built }) => (built ? builtWords(built, system) : ''));
   const different = [...new Set(words)].filter(each => each !== '');
   return {
-    standing: standingLines(data, isOpen, cv),
+    standing,
     lines: different.map(each => {
       const codes = units.filter((_, i) => words[i] === each).map(unit => unit.code);
       return {

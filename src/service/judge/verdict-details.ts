@@ -18,6 +18,7 @@ import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { database } from '@/store/connection/database';
 import { frozenTrials } from '@/store/verdicts';
+import { rememberedChance } from './remembered-chance';
 
 export async function verdictDetails(
   data: TrialData,
@@ -33,7 +34,10 @@ export async function verdictDetails(
     costs,
     position,
     // Of another measure the plan said nothing.
-    lostChance: spec.measureId === mainMeasure(data).id ? lostChance(data, spec.priorCv.cv) : [],
+    lostChance:
+      spec.measureId === mainMeasure(data).id
+        ? lostChance(data, spec.priorCv.cv, rememberedChance)
+        : [],
     bases: basesOf(data, analysis.judgement.groups, costs, style),
     lessons: lessonsOf(data, {
       spread: spreadWithin(analysis),

@@ -1,6 +1,5 @@
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
-import { chanceSeen } from '@/core/judge/planning/chance-seen';
 import { type PriorCv, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import {
   type Analysis,
@@ -17,6 +16,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { currentGarden } from '@/service/garden/garden';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { findTrial, trialLog } from '@/service/trial/trials';
+import { rememberedChance } from './remembered-chance';
 import { rememberedJudge } from './remembered-judge';
 import { verdictDetails } from './verdict-details';
 
@@ -53,7 +53,7 @@ export async function verdictPage(
   if (data.trial.state === 'planned') return failure({ kind: 'not-locked' });
   if (!isKeyOpen(data.trial)) return failure({ kind: 'key-shut' });
   const spec = await analysisSpecOf(data, measureId);
-  const findings = fairnessAudit(data, chanceSeen(data, spec.priorCv.cv));
+  const findings = fairnessAudit(data, rememberedChance(data, spec.priorCv.cv));
   return success({
     data: data.trial.state === 'closed' ? data : { ...data, predictions: [] },
     details: await verdictDetails(data, spec, verdictUnder(data, spec), findings),

@@ -1,7 +1,7 @@
 import { leaveOutFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { chanceSeen } from './chance-seen';
-import { standingChance, standingLines, standingOf } from './standing';
+import { lostChance, standingChance, standingLines, standingOf } from './standing';
 
 const CV = 0.2;
 
@@ -62,4 +62,25 @@ test('a trial down to one of a kind, or none, says so; a blind one tells nothing
   expect(words(4, false)).toBe(
     '20 of 24 pots still count. How they fall to the treatments, and what they can still show, waits for the key.',
   );
+});
+
+test('of a large trial that is read, not weighed, no chance is made up: it would keep the page waiting', () => {
+  const counted = (blocks: number): TrialData => {
+    const data = trialFixture({ treatments: 2, unitsEach: blocks, blockCount: blocks });
+    return {
+      ...data,
+      measures: data.measures.map(measure =>
+        measure.isMain
+          ? { ...measure, scale: { kind: 'count' }, margin: { kind: 'percent', percent: 60 } }
+          : measure,
+      ),
+      incidents: data.units
+        .slice(0, 1)
+        .map(unit => leaveOutFixture(unit, { afterKeyOpened: false })),
+    };
+  };
+  expect(lostChance(counted(24), CV, () => 0.5)).toEqual([
+    'With 47 of 48 pots what is worth having is seen about 50 times of 100; as planned, 50.',
+  ]);
+  expect(lostChance(counted(25), CV, () => 0.5)).toEqual([]);
 });

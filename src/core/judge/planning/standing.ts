@@ -1,4 +1,5 @@
 import { leftOutOf } from '@/core/judge/units/analysis-sets';
+import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
@@ -21,6 +22,12 @@ export interface StandingChance {
   readonly left: number;
 }
 
+/** How often a plan sees what is worth having, made up anew or remembered. */
+export type ChanceOf = typeof chanceSeen;
+
+/** What is read and not weighed is made up unit by unit, which takes many seconds of larger trials than this. */
+const MOST_DRAWN = 48;
+
 /** @returns null where every unit still counts: none was left out in time */
 export function standingOf(data: TrialData): Standing | null {
   const units = stillCounting(data);
@@ -42,9 +49,13 @@ export function standingOf(data: TrialData): Standing | null {
  * @param cv spread of what is weighed (SD over mean)
  * @returns null where nothing was called worth having
  */
-export function standingChance(data: TrialData, cv: number): StandingChance | null {
-  const planned = chanceSeen(data, cv);
-  const left = chanceSeen({ ...data, units: stillCounting(data) }, cv);
+export function standingChance(
+  data: TrialData,
+  cv: number,
+  chanceOf: ChanceOf = chanceSeen,
+): StandingChance | null {
+  const planned = chanceOf(data, cv);
+  const left = chanceOf({ ...data, units: stillCounting(data) }, cv);
   return planned === null || left === null ? null : { planned, left };
 }
 
@@ -59,7 +70,12 @@ function stillCounting(data: TrialData): TrialData['units'] {
  * @param isOpen of a blind trial nothing is said by treatment, nor by the chance, which would tell the key
  * @param cv spread of what is weighed (SD over mean); without it the chance is not worked out
  */
-export function standingLines(data: TrialData, isOpen: boolean, cv?: number): readonly string[] {
+export function standingLines(
+  data: TrialData,
+  isOpen: boolean,
+  cv?: number,
+  chanceOf: ChanceOf = chanceSeen,
+): readonly string[] {
   const standing = standingOf(data);
   if (!standing) return [];
   const { planned, left, byTreatment } = standing;
@@ -76,7 +92,7 @@ export function standingLines(data: TrialData, isOpen: boolean, cv?: number): re
   return [
     `${sum}: ${shares.join(', ')}.`,
     ...byTreatment.flatMap(({ name, left: each }) => fewWords(name, each, unitWord)),
-    ...(cv === undefined ? [] : lostChance(data, cv)),
+    ...(cv === undefined ? [] : lostChance(data, cv, chanceOf)),
   ];
 }
 
@@ -90,9 +106,14 @@ function fewWords(name: string, left: number, unitWord: string): readonly string
 }
 
 /** How often what is worth having is seen with the units that are left, against the plan; nothing where none is lost. */
-export function lostChance(data: TrialData, cv: number): readonly string[] {
+export function lostChance(
+  data: TrialData,
+  cv: number,
+  chanceOf: ChanceOf = chanceSeen,
+): readonly string[] {
   const standing = standingOf(data);
-  const chance = standing && standingChance(data, cv);
+  if (mainMeasure(data).scale !== null && data.units.length > MOST_DRAWN) return [];
+  const chance = standing && standingChance(data, cv, chanceOf);
   if (!chance) return [];
   const of100 = (share: number): number => Math.round(share * 100);
   return [

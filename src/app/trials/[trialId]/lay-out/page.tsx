@@ -3,8 +3,8 @@ import { seenLayout } from '@/core/blinding/seen-layout';
 import { AUDIT_CHECKS, fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { canMove } from '@/core/design/site/moving-round';
-import { chanceSeen } from '@/core/judge/planning/chance-seen';
 import { plannedReadingOf } from '@/core/judge/planning/planning-guess';
+import { standingLines } from '@/core/judge/planning/standing';
 import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
@@ -19,6 +19,7 @@ import { LayOut, type LayOutProps } from '@/features/lay-out/LayOut';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { blockCalled } from '@/features/weigh/mishap-view';
 import { currentGarden } from '@/service/garden/garden';
+import { rememberedChance } from '@/service/judge/remembered-chance';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { trialLog } from '@/service/trial/trials';
 import {
@@ -46,6 +47,7 @@ export default async function LayOutPage(props: TrialPageProps) {
   const garden = await currentGarden();
   const ownCv = await pooledCv(main);
   const cv = ownCv?.cv ?? STARTING_GUESS_CV.cv;
+  const standing = standingLines(data, isOpen, cv, rememberedChance);
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
@@ -61,10 +63,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         costEach={data.trial.money?.costEach ?? null}
         keyRule={data.trial.rules.key}
         ownCv={ownCv}
-        audit={{
-          findings: fairnessAudit(data, chanceSeen(data, cv)),
-          checks: Object.keys(AUDIT_CHECKS).length,
-        }}
+        audit={auditOf(data, cv)}
         amendments={data.amendments}
         planted={data.units.flatMap(unit =>
           unit.plant !== null && unit.startSize !== null
@@ -91,7 +90,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         traits={traitLines(data)}
         describeTrait={describeTraitAction.bind(null, id)}
         forgetTrait={forgetTraitAction.bind(null, id)}
-        built={builtViewOf(data, isOpen, garden.system, cv)}
+        built={builtViewOf(data, isOpen, garden.system, standing)}
         blocks={data.blocks.map(({ id: blockId, name }) => ({
           id: blockId,
           name: blockCalled(name, data.layout),
@@ -104,6 +103,13 @@ export default async function LayOutPage(props: TrialPageProps) {
       />
     </TrialFrame>
   );
+}
+
+function auditOf(data: TrialData, cv: number): LayOutProps['audit'] {
+  return {
+    findings: fairnessAudit(data, rememberedChance(data, cv)),
+    checks: Object.keys(AUDIT_CHECKS).length,
+  };
 }
 
 /** What the planner takes of the question. */
