@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { benchViewOf } from '@/features/bench/bench-view';
+import { WorkTimer } from '@/features/labour/WorkTimer';
 import { Tend } from '@/features/tend/Tend';
 import { tendViewOf } from '@/features/tend/tend-view';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { unitGroupsOf } from '@/features/weigh/mishap-view';
-import { WorkTimer } from '@/features/work/WorkTimer';
 import { gardenTimeZone, instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { listProducts } from '@/service/garden/shelf';
