@@ -1,7 +1,7 @@
 import papaparse from 'papaparse';
 import { z } from 'zod';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
-import { type ColumnRole, rolesTrouble } from '@/core/measure/reading/match-columns';
+import { type ColumnRole, PLAIN_ROLES, rolesTrouble } from '@/core/measure/reading/match-columns';
 import {
   type ReadTable,
   type RowTrouble,
@@ -28,25 +28,7 @@ import { findPlan, findTrial } from '@/store/trials';
 import { isTwin } from './picks';
 
 const Role = z.union([
-  z.object({
-    kind: z.enum([
-      'unit',
-      'day',
-      'part',
-      'note',
-      'by',
-      'measure-name',
-      'value',
-      'tare',
-      'pieces',
-      'grade',
-      'kind',
-      'outcome',
-      'out-of',
-      'unit-of-measure',
-      'nothing',
-    ]),
-  }),
+  z.object({ kind: z.enum(PLAIN_ROLES) }),
   z.object({ kind: z.literal('measure'), measureId: z.uuid(), unit: z.string().max(12) }),
   z.object({ kind: z.literal('weight'), unit: z.string().max(12) }),
 ]);

@@ -1,25 +1,29 @@
 /** What a column of a table holds. */
 export type ColumnRole =
-  | { readonly kind: 'unit' }
-  | { readonly kind: 'day' }
-  | { readonly kind: 'part' }
-  | { readonly kind: 'note' }
-  | { readonly kind: 'by' }
-  | { readonly kind: 'measure-name' }
-  | { readonly kind: 'value' }
-  /** Of a harvest: what the scale showed, in the unit of its head; the empty container; pieces; sound or why not. */
+  | { readonly kind: (typeof PLAIN_ROLES)[number] }
+  /** Of a harvest: what the scale showed, in the unit of its head. */
   | { readonly kind: 'weight'; readonly unit: string }
-  | { readonly kind: 'tare' }
-  | { readonly kind: 'pieces' }
-  | { readonly kind: 'grade' }
-  /** Whether a row is a pick or a reading, as this garden's own files say. */
-  | { readonly kind: 'kind' }
-  | { readonly kind: 'outcome' }
-  | { readonly kind: 'out-of' }
-  | { readonly kind: 'unit-of-measure' }
-  | { readonly kind: 'nothing' }
   /** A measure of its own; `unit` as the head gives it, behind every bare number of the column. */
   | { readonly kind: 'measure'; readonly measureId: string; readonly unit: string };
+
+/** The columns that are known by their kind alone. `kind`: whether a row is a pick or a reading, as this garden’s own files say. */
+export const PLAIN_ROLES = [
+  'unit',
+  'day',
+  'part',
+  'note',
+  'by',
+  'measure-name',
+  'value',
+  'tare',
+  'pieces',
+  'grade',
+  'kind',
+  'outcome',
+  'out-of',
+  'unit-of-measure',
+  'nothing',
+] as const;
 
 const HEADS: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(code|pot|unit|plot|bed|trough|label|id)$/i, { kind: 'unit' }],
@@ -107,23 +111,7 @@ export function rolesTrouble(roles: readonly ColumnRole[]): string | undefined {
     : undefined;
 }
 
-const ONCE = [
-  'unit',
-  'day',
-  'part',
-  'note',
-  'by',
-  'measure-name',
-  'value',
-  'weight',
-  'tare',
-  'pieces',
-  'grade',
-  'kind',
-  'outcome',
-  'out-of',
-  'unit-of-measure',
-] as const;
+const ONCE = [...PLAIN_ROLES.filter(kind => kind !== 'nothing'), 'weight'] as const;
 
 export const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole['kind'], 'measure'>, string>> = {
   unit: 'code',
