@@ -43,10 +43,10 @@ test('the margin is worked out from money', async ({ page, openPage }) => {
   await openPage('/trials/new?from=which-feed');
   await page.getByText('Work it out from money').click();
   await page.getByLabel('It costs, a pot').fill('0.60');
-  await page.getByLabel('The crop is worth, a kg').fill('5');
+  await page.getByLabel('The crop is worth, a kilogram').fill('5');
   await page.getByLabel('A pot gives now, kg').fill('0,8');
   await expect(page.getByText(/It pays from 15% more/)).toBeVisible();
-  await page.getByLabel('The crop is worth, a kg').fill('4');
+  await page.getByLabel('The crop is worth, a kilogram').fill('4');
   await page.getByRole('button', { name: 'Take 19% as worth having' }).click();
   await expect(page.getByLabel('At least, %')).toHaveValue('19');
 });
