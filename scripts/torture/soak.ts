@@ -1,4 +1,5 @@
-// Mixed use for a while: does memory stay level?
+// Mixed use for a while: does memory stay level? The garden grows to a season's entries first and stays so: the same entries are
+// sent again after that, so that what grows is the server and not the garden.
 import { v7 } from 'uuid';
 import { today } from '@/service/garden/clock';
 import { tell, tortureGarden } from './garden';
@@ -20,11 +21,14 @@ const STEPS = [
   'print/labels',
 ];
 
+const SEASON_OF_ENTRIES = 600;
+
 export async function soak(minutes: number): Promise<void> {
   const garden = await tortureGarden();
   const { url, memory, end } = await served(garden.file, 4394);
   const until = Date.now() + minutes * 60_000;
   const marks: number[] = [];
+  const ids: string[] = [];
   let [asked, failed, next] = [0, 0, Date.now() + 60_000];
   while (Date.now() < until) {
     const path =
@@ -33,14 +37,16 @@ export async function soak(minutes: number): Promise<void> {
         : `trials/${garden.trialId}/${STEPS[asked % STEPS.length]}`;
     const page = await fetch(`${url}/${path}`);
     await page.arrayBuffer();
-    const id = v7();
+    const nth = asked % SEASON_OF_ENTRIES;
+    const id = ids[nth] ?? v7();
+    ids[nth] = id;
     const entry = {
       id,
-      unitId: garden.unitIds[asked % garden.unitIds.length],
+      unitId: garden.unitIds[nth % garden.unitIds.length],
       measureId: garden.measureId,
       takenOn: today(),
-      subsample: `s${asked % 50}`,
-      value: String(asked % 90),
+      subsample: `s${nth % 50}`,
+      value: String(nth % 90),
       outcome: 'picked',
       note: '',
       isRepeat: true,

@@ -1,3 +1,4 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import { benchPlaces } from '@/core/trial/bench-places';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import type { Place } from '@/core/trial/model/place';
@@ -67,7 +68,7 @@ export function tagsOf(data: TrialData): readonly (TagView & { readonly treatmen
 }
 
 /** The bench of a trial that was dealt; treatments only where they may be seen. */
-export function benchViewOf(data: TrialData, showsTreatments: boolean): BenchView | null {
+export function benchViewOf(data: SeenTrial, showsTreatments: boolean): BenchView | null {
   const { ground, benches, shelves, beds, guards } = benchPlaces(data.places);
   if (!ground) return null;
   const byId = new Map(data.places.map(place => [place.id, place]));

@@ -1,3 +1,4 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import { INSPECTION_KINDS, isInspected } from '@/core/measure/library/end-inspection';
 import { readingKind } from '@/core/measure/library/reading-library';
 import {
@@ -9,7 +10,6 @@ import {
 } from '@/core/stats/categorical/triangle-test';
 import { scaleWords } from '@/core/trial/model/scale';
 import type { Tasting } from '@/core/trial/model/tasting';
-import type { TrialData } from '@/core/trial/model/trial-data';
 
 /** One thing that is looked for when all is dug up. */
 export interface FindingView {
@@ -46,7 +46,7 @@ export interface InspectView {
   readonly tastings: readonly TastingView[];
 }
 
-export function inspectViewOf(data: TrialData, tastings: readonly Tasting[]): InspectView {
+export function inspectViewOf(data: SeenTrial, tastings: readonly Tasting[]): InspectView {
   const codeOf = new Map(data.units.map(unit => [unit.id as string, unit.code as string]));
   return {
     findings: INSPECTION_KINDS.flatMap((key): FindingView[] => {

@@ -1,3 +1,4 @@
+import { openTrial, seenTrial } from '@/core/blinding/seen-trial';
 import type { Photo } from '@/core/image/photo';
 import { labReadings, readLabReport } from '@/core/measure/laboratory/lab-report';
 import { SoilSample } from '@/core/measure/laboratory/soil-sample';
@@ -11,7 +12,7 @@ import { soilViewOf } from '@/features/inspect/soil/soil-view';
 import { inspectViewOf } from './inspect-view';
 
 const trial = trialFixture({ treatments: 2, unitsEach: 3, isBlind: true });
-const unitsOf = (isOpen: boolean) => benchViewOf(trial, isOpen)?.units ?? [];
+const unitsOf = (isOpen: boolean) => benchViewOf(openTrial(trial), isOpen)?.units ?? [];
 const id = (n: number): string => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const photo = (n: number, unit: number, takenOn: string, changes: Partial<Photo> = {}): Photo => ({
   id: id(n),
@@ -119,7 +120,7 @@ describe('soil before and after', () => {
     measures: [...trial.measures, ...brought.value.measures],
     readings: brought.value.readings,
   };
-  const view = soilViewOf(data, unitsOf(false), samples);
+  const view = soilViewOf(seenTrial(data), unitsOf(false), samples);
   test('each analyte by unit and day, with what the laboratory calls right, and the change', () => {
     const [ph, boron] = view.analytes;
     expect(ph?.days).toEqual(['2026-05-01', '2026-08-01']);
@@ -142,7 +143,7 @@ describe('soil before and after', () => {
   });
   test('a note on a value does not put it below the limit', () => {
     const noted = { ...data, readings: data.readings.map(each => ({ ...each, note: 'wet bag' })) };
-    const [ph] = soilViewOf(noted, unitsOf(false), samples).analytes;
+    const [ph] = soilViewOf(seenTrial(noted), unitsOf(false), samples).analytes;
     expect(ph?.rows[0]?.values[0]?.isBelowLimit).toBe(false);
   });
   test('a bag is answered when the report has it, and nothing tells a treatment', () => {
@@ -176,11 +177,11 @@ describe('digging up and tasting', () => {
   };
   test('what is looked for stands in the order in which it spoils, with how many were read', () => {
     const view = inspectViewOf(
-      {
+      seenTrial({
         ...trial,
         measures: [...trial.measures, read.value],
         readings: [readingFixture(a!, read.value, 3), readingFixture(b!, read.value, 1)],
-      },
+      }),
       [],
     );
     expect(view.findings.slice(0, 3).map(finding => [finding.name, finding.read])).toEqual([
@@ -189,10 +190,13 @@ describe('digging up and tasting', () => {
       ['Pill bugs', null],
     ]);
     expect(view.isInspected).toBe(true);
-    expect(inspectViewOf(trial, []).isInspected).toBe(false);
+    expect(inspectViewOf(seenTrial(trial), []).isInspected).toBe(false);
   });
   test('an open tasting shows its cups by code; a counted one shows what it says, and the cups no more', () => {
-    const [open, counted] = inspectViewOf(trial, [tasting, { ...tasting, correct: 6 }]).tastings;
+    const [open, counted] = inspectViewOf(seenTrial(trial), [
+      tasting,
+      { ...tasting, correct: 6 },
+    ]).tastings;
     expect([open?.cups.length, open?.needed, open?.p]).toEqual([8, 6, null]);
     expect([counted?.cups.length, counted?.share]).toEqual([0, 0.625]);
     expect(counted?.p).toBeCloseTo(0.0197, 4); // P(X ≥ 6), n = 8, p = 1/3

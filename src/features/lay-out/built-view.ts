@@ -1,7 +1,7 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import { printArea, printDoseMass, printLength, printVolume } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { AsBuilt } from '@/core/trial/model/as-built';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 import { blockCalled } from '@/features/weigh/mishap-view';
 
@@ -20,7 +20,7 @@ const MANY = 8;
  * @param standing what is left of the plan, in sentences
  */
 export function builtViewOf(
-  data: TrialData,
+  data: SeenTrial,
   isOpen: boolean,
   system: MeasureSystem,
   standing: readonly string[],

@@ -1,5 +1,6 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { seenTrial } from '@/core/blinding/seen-trial';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { failure, success } from '@/core/result';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
@@ -41,7 +42,7 @@ describe('the ground', () => {
   });
 
   test('stands units on the bench where the bench shows them', () => {
-    const view = benchViewOf(data, true);
+    const view = benchViewOf(seenTrial(data), true);
     const units = groundOf(data, true)?.places.filter(place => place.kind === 'unit') ?? [];
     expect(units.map(unit => [unit.name, unit.xMm, unit.yMm]).sort()).toEqual(
       view?.units.map(unit => [unit.code, unit.xMm, unit.yMm]).sort(),

@@ -1,3 +1,4 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import { READING_KINDS } from '@/core/measure/library/reading-library';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { LOOK_MARKS } from '@/core/measure/reading/looks';
@@ -73,7 +74,7 @@ export interface DeskView {
 }
 
 export function deskViewOf(
-  data: TrialData,
+  data: SeenTrial,
   {
     bench,
     isOpen,

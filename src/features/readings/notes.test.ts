@@ -1,3 +1,4 @@
+import { seenTrial } from '@/core/blinding/seen-trial';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { pickFixture, readingFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { findNotes, notesOf } from './notes';
@@ -23,14 +24,16 @@ const data = {
 };
 
 test('notes of picks and readings stand in one list, newest first, those without words left out', () => {
-  expect(notesOf(data, false).map(line => [line.day, line.code, line.about, line.says])).toEqual([
+  expect(
+    notesOf(seenTrial(data), false).map(line => [line.day, line.code, line.about, line.says]),
+  ).toEqual([
     ['2026-07-05', second.code, 'Plant height', 'Leaning to the wall'],
     ['2026-07-03', first.code, 'a pick', 'Slug trails on the rim'],
   ]);
 });
 
 test('all words that are looked for must be there, in the words, the code or the day', () => {
-  const lines = notesOf(data, false);
+  const lines = notesOf(seenTrial(data), false);
   expect(findNotes(lines, 'slug RIM').map(line => line.code)).toEqual([first.code]);
   expect(findNotes(lines, `${second.code} wall`)).toHaveLength(1);
   expect(findNotes(lines, '2026-07')).toHaveLength(2);

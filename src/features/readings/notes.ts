@@ -1,4 +1,4 @@
-import type { TrialData } from '@/core/trial/model/trial-data';
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 
 /** Something that was written down in words, whatever it hangs on. */
 export interface NoteLine {
@@ -12,7 +12,7 @@ export interface NoteLine {
 
 /** All notes of a trial, newest first: of picks, readings, mishaps and, with an open key, what was done: that may say who got what. */
 export function notesOf(
-  { units, picks, readings, incidents, measures, care }: TrialData,
+  { units, picks, readings, incidents, measures, care }: SeenTrial,
   isOpen: boolean,
 ): readonly NoteLine[] {
   const codeOf = new Map(units.map(unit => [unit.id as string, unit.code as string]));

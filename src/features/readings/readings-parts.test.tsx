@@ -1,6 +1,7 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { v7 } from 'uuid';
+import { seenTrial } from '@/core/blinding/seen-trial';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
 import { pickFixture, readingFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
@@ -38,8 +39,8 @@ const data: TrialData = {
 };
 const view = (changes: Partial<TrialData> = {}) =>
   deskViewOf(
-    { ...data, ...changes },
-    { bench: benchViewOf(data, false), isOpen: false },
+    seenTrial({ ...data, ...changes }),
+    { bench: benchViewOf(seenTrial(data), false), isOpen: false },
     '2026-06-02',
     '2026-06-30',
   );
@@ -66,7 +67,7 @@ test('parts that came from a file under names of their own have a column each, s
 test('neither the desk nor a walk is sent anything that tells whose pot it is', () => {
   const sent = JSON.stringify([
     view(),
-    walkViewOf(data, benchViewOf(data, false), '2026-06-02', 'uk'),
+    walkViewOf(seenTrial(data), benchViewOf(seenTrial(data), false), '2026-06-02', 'uk'),
   ]);
   expect(
     trial.treatments

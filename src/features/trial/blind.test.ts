@@ -5,6 +5,7 @@ import { datedSteps } from '@/core/blinding/dated-steps';
 import { loggedRules } from '@/core/blinding/logged-rules';
 import { seenActs } from '@/core/blinding/seen-acts';
 import { seenLayout } from '@/core/blinding/seen-layout';
+import { seenTrial } from '@/core/blinding/seen-trial';
 import { fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { undealtTrial } from '@/core/design/layouts/draft-trial';
 import { benchSheet, clipboardSheets, protocolSheets } from '@/core/print/plan-sheets';
@@ -165,7 +166,8 @@ function withActs(data: TrialData, acts: TrialData['care']['acts']): TrialData {
 
 /** Everything that leaves the server of a trial, page by page. */
 function payloads(data: TrialData, today: string): Readonly<Record<string, unknown>> {
-  const bench = benchViewOf(data, false);
+  const seen = seenTrial(data);
+  const bench = benchViewOf(seen, false);
   const scene = {
     shelf,
     today,
@@ -184,19 +186,20 @@ function payloads(data: TrialData, today: string): Readonly<Record<string, unkno
   return {
     frame: trialFrameOf(data, today, 'the key is shut'),
     bench,
+    seen,
     tend: tendViewOf(data, scene),
     coming: comingSteps(careTasks(data, today), data),
     calendar: datedSteps(careTasks(data, today), data),
     history: seenActs(data.care.acts, data).map(({ act, name }) => actLine(act, name)),
     logNames: loggedRules(data, openSteps(data, today)).rules.map(rule => rule.name),
     logSteps: loggedRules(data, openSteps(data, today)).bottles,
-    walk: walkViewOf(data, bench, today, 'uk'),
-    desk: deskViewOf(data, { bench, isOpen: false }, today, today),
-    inspect: inspectViewOf(data, []),
-    soil: soilViewOf(data, bench?.units ?? [], []),
-    mishaps: mishapsOf(data),
-    tops: topsOf(data),
-    yields: yieldMeasuresOf(data),
+    walk: walkViewOf(seen, bench, today, 'uk'),
+    desk: deskViewOf(seen, { bench, isOpen: false }, today, today),
+    inspect: inspectViewOf(seen, []),
+    soil: soilViewOf(seen, bench?.units ?? [], []),
+    mishaps: mishapsOf(seen),
+    tops: topsOf(seen),
+    yields: yieldMeasuresOf(seen),
     layout: seenLayout(data),
     undealt: undealtTrial(data),
     draft: savedBenchDraft(data, 'uk'),
@@ -273,6 +276,6 @@ test('nothing that a page gets lists pots in an order that goes by treatment', (
     order.filter((id, i) => i === 0 || treatmentOf.get(id) !== treatmentOf.get(order[i - 1] ?? ''))
       .length;
   const ids = [...dealt.units].map(unit => unit.id as string).sort();
-  const codes = (benchViewOf(dealt, false)?.units ?? []).map(unit => unit.code);
+  const codes = (benchViewOf(seenTrial(dealt), false)?.units ?? []).map(unit => unit.code);
   for (const order of [ids, codes]) expect(runsOf(order)).toBeGreaterThan(dealt.treatments.length);
 });

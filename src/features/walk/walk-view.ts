@@ -1,3 +1,4 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import type { Drawing } from '@/core/measure/library/reading-kind';
 import { readingKind } from '@/core/measure/library/reading-library';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -6,7 +7,6 @@ import type { Outcome } from '@/core/trial/model/pick';
 import type { Reading } from '@/core/trial/model/reading';
 import { isTaken, type Scale, scaleWords } from '@/core/trial/model/scale';
 import type { TrialState } from '@/core/trial/model/trial';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
 
 /** A value that stands already, as a walk needs it. */
@@ -51,7 +51,7 @@ export interface WalkView {
 }
 
 export function walkViewOf(
-  data: TrialData,
+  data: SeenTrial,
   bench: BenchView | null,
   today: string,
   system: MeasureSystem,

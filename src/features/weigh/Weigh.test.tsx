@@ -1,6 +1,7 @@
 import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { seenTrial } from '@/core/blinding/seen-trial';
 import { standingLines } from '@/core/judge/planning/standing';
 import { failure, type Result, success } from '@/core/result';
 import { pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
@@ -61,7 +62,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
         measure={measure}
         system="uk"
         today="2026-07-15"
-        bench={benchViewOf(data, false)}
+        bench={benchViewOf(seenTrial(data), false)}
         picks={picks}
         take={take}
         remove={remove}
@@ -71,7 +72,7 @@ function HeldWeigh({ data = trial, answer }: HeldProps) {
         ripeRule=""
         groups={[{ label: 'All pots', codes }]}
         yieldMeasures={{}}
-        mishaps={mishapsOf(data)}
+        mishaps={mishapsOf(seenTrial(data))}
         standing={standingLines(data, false)}
         isKeyOpen={false}
         mishapHistory={async () => []}

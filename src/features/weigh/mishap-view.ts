@@ -1,6 +1,6 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import type { Decision } from '@/core/trial/model/incident';
 import type { Layout } from '@/core/trial/model/layout';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 
 /** A mishap as the page shows it: by code, never by treatment. */
@@ -35,7 +35,7 @@ export interface UnitGroup {
   readonly codes: readonly string[];
 }
 
-export function unitGroupsOf({ units, blocks, trial, layout }: TrialData): readonly UnitGroup[] {
+export function unitGroupsOf({ units, blocks, trial, layout }: SeenTrial): readonly UnitGroup[] {
   return [
     { label: `All ${counted(units.length, trial.unitWord)}`, codes: units.map(unit => unit.code) },
     ...(blocks.length < 2 ? [] : blocks).map(({ id, name }) => ({
@@ -45,7 +45,7 @@ export function unitGroupsOf({ units, blocks, trial, layout }: TrialData): reado
   ];
 }
 
-export function mishapsOf({ incidents, units }: TrialData): readonly MishapView[] {
+export function mishapsOf({ incidents, units }: SeenTrial): readonly MishapView[] {
   return incidents
     .map(({ id, unitId, happenedOn, what, why, by, decision, byTreatment, afterKeyOpened }) => ({
       id,

@@ -1,12 +1,12 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import { unitCourse, valuesById } from '@/core/measure/unit-value/unit-values';
 import type { YieldMeasures } from '@/core/measure/unit-value/yield-bases';
-import type { TrialData } from '@/core/trial/model/trial-data';
 
 /**
  * What each unit's harvest may be counted by: what was put down of it as built, the mix that all get, and its work: what was timed
  * at it and what all units get alike. What the plan gives to some treatments only would tell whose it is.
  */
-export function yieldMeasuresOf(data: TrialData): Readonly<Record<string, YieldMeasures>> {
+export function yieldMeasuresOf(data: SeenTrial): Readonly<Record<string, YieldMeasures>> {
   const { units, care, measures } = data;
   const toAll = new Map(
     care.rules
@@ -33,7 +33,7 @@ export function yieldMeasuresOf(data: TrialData): Readonly<Record<string, YieldM
 }
 
 /** Green mass at the end, of the units whose tops were weighed: the last figure of each. */
-export function topsOf(data: TrialData): Readonly<Record<string, number>> {
+export function topsOf(data: SeenTrial): Readonly<Record<string, number>> {
   const measure = data.measures.find(each => each.kindKey === 'top-mass');
   if (!measure) return {};
   return Object.fromEntries(

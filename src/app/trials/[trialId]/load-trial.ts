@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
+import { type SeenTrial, seenTrial } from '@/core/blinding/seen-trial';
 import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { callCounts } from '@/features/judge/call-words';
@@ -14,11 +15,21 @@ export interface TrialPageProps {
   readonly params: Promise<{ readonly trialId: string }>;
 }
 
-/** A trial's data and its frame, or the page that says there is no such trial. */
+/** What a page is made of. */
+interface LoadedTrial {
+  /** As it may be seen. */
+  readonly data: SeenTrial;
+  /** With the key in it: for what `core/blinding` takes it out of again. */
+  readonly whole: TrialData;
+  readonly frame: TrialFrameView;
+  readonly isOpen: boolean;
+}
+
+/** A trial and its frame, or the page that says there is no such trial. */
 export async function loadTrial(
   { params }: TrialPageProps,
   find = findTrial,
-): Promise<{ readonly data: TrialData; readonly frame: TrialFrameView; readonly isOpen: boolean }> {
+): Promise<LoadedTrial> {
   const { trialId } = await params;
   const data = z.uuid().safeParse(trialId).success ? await find(trialId) : undefined;
   if (!data) notFound();
@@ -32,7 +43,8 @@ export async function loadTrial(
         ? null
         : 'the key is shut';
   return {
-    data,
+    data: seenTrial(data),
+    whole: data,
     isOpen,
     frame: trialFrameOf(
       data,

@@ -1,8 +1,8 @@
+import type { SeenTrial } from '@/core/blinding/seen-trial';
 import { isBelowLimit } from '@/core/measure/laboratory/lab-report';
 import type { SoilSample } from '@/core/measure/laboratory/soil-sample';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
-import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchUnit } from '@/features/bench/bench-view';
 
 /** A bag as it is listed: whose, and whether the laboratory answered for it. */
@@ -44,7 +44,7 @@ export interface SoilView {
 
 /** What the laboratory said, before and after and day by day. Bags of one unit and day are averaged: they are parts of it. */
 export function soilViewOf(
-  data: TrialData,
+  data: SeenTrial,
   units: readonly BenchUnit[],
   samples: readonly SoilSample[],
 ): SoilView {

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
+import { seenTrial } from '@/core/blinding/seen-trial';
 import { nextSteps } from '@/core/judge/after/next-step';
 import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
 import { cutWords } from '@/core/judge/units/analysis-sets';
@@ -185,7 +186,7 @@ function BenchAndRecord({
   const { data } = rest;
   const { input } = analysis;
   const chosen = useChosenUnit();
-  const bench = useMemo(() => benchViewOf(data, true), [data]);
+  const bench = useMemo(() => benchViewOf(seenTrial(data), true), [data]);
   const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
   return (
     <TwoParts>

@@ -41,18 +41,18 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Lay out' };
 
 export default async function LayOutPage(props: TrialPageProps) {
-  const { data, frame, isOpen } = await loadTrial(props);
+  const { data, whole, frame, isOpen } = await loadTrial(props);
   const { id } = data.trial;
   const main = mainMeasure(data);
   const garden = await currentGarden();
   const ownCv = await pooledCv(main);
   const cv = ownCv?.cv ?? STARTING_GUESS_CV.cv;
-  const standing = standingLines(data, isOpen, cv, rememberedChance);
+  const standing = standingLines(whole, isOpen, cv, rememberedChance);
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
         saved={savedBenchDraft(data, garden.system)}
-        layout={seenLayout(data)}
+        layout={seenLayout(whole)}
         isLocked={data.trial.state !== 'planned'}
         unitWord={data.trial.unitWord}
         tags={tagsOf(data)}
@@ -63,7 +63,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         costEach={data.trial.money?.costEach ?? null}
         keyRule={data.trial.rules.key}
         ownCv={ownCv}
-        audit={auditOf(data, cv)}
+        audit={auditOf(whole, cv)}
         amendments={data.amendments}
         planted={data.units.flatMap(unit =>
           unit.plant !== null && unit.startSize !== null
@@ -87,7 +87,7 @@ export default async function LayOutPage(props: TrialPageProps) {
             : null
         }
         undealt={undealtTrial(data)}
-        traits={traitLines(data)}
+        traits={traitLines(whole)}
         describeTrait={describeTraitAction.bind(null, id)}
         forgetTrait={forgetTraitAction.bind(null, id)}
         built={builtViewOf(data, isOpen, garden.system, standing)}
@@ -97,7 +97,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         }))}
         nameBlocks={nameBlocksAction.bind(null, id)}
         putAsBuilt={putAsBuiltAction.bind(null, id)}
-        ground={groundOf(data, isOpen)}
+        ground={groundOf(whole, isOpen)}
         arrange={arrangeAction.bind(null, id)}
         describeSite={describeSiteAction.bind(null, id)}
       />

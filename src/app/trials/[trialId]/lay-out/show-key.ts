@@ -2,6 +2,7 @@
 
 import { z } from 'zod';
 import { isKeeper } from '@/app/role';
+import { openTrial } from '@/core/blinding/seen-trial';
 import { failure, type Result, success } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { type BenchView, benchViewOf } from '@/features/bench/bench-view';
@@ -15,5 +16,5 @@ export async function showKeyAction(
   const id = z.uuid().safeParse(trialId);
   const looked = id.success ? await lookAtKey(id.data) : undefined;
   if (!looked) return failure({ kind: 'no-such-trial' });
-  return looked.ok ? success(benchViewOf(looked.value, true)) : looked;
+  return looked.ok ? success(benchViewOf(openTrial(looked.value), true)) : looked;
 }

@@ -30,12 +30,12 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Tend' };
 
 export default async function TendPage(props: TrialPageProps) {
-  const { data, frame, isOpen } = await loadTrial(props);
+  const { data, whole, frame, isOpen } = await loadTrial(props);
   const { id } = data.trial;
   return (
     <TrialFrame frame={frame} step="tend">
       <Tend
-        view={tendViewOf(data, {
+        view={tendViewOf(whole, {
           shelf: await listProducts(),
           today: today(),
           now: instantNow(),
