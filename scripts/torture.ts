@@ -1,5 +1,6 @@
 // npm run torture: kills, locks, nonsense and full disks. Takes long, prints figures and asserts nothing; `npm run torture -- kills`
 // runs one, `-- kills 100` so many. Needs a build.
+import { besideImport } from './torture/beside-import';
 import { disk } from './torture/disk';
 import { fuzz } from './torture/fuzz';
 import { kills, killsOnTheWay } from './torture/kills';
@@ -12,6 +13,7 @@ const TORTURES: Readonly<Record<string, (much: number | undefined) => Promise<vo
   writers: (seconds = 60) => writers(seconds),
   fuzz: (times = 10_000) => fuzz(times),
   disk: () => disk(),
+  import: (rows = 100_000) => besideImport(rows),
   soak: (minutes = 30) => soak(minutes),
 };
 

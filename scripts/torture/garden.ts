@@ -17,6 +17,7 @@ export interface TortureGarden {
   readonly file: string;
   readonly trialId: string;
   readonly unitIds: readonly string[];
+  readonly codes: readonly string[];
   readonly measureId: string;
   readonly ruleId: string;
 }
@@ -48,6 +49,7 @@ export async function tortureGarden(): Promise<TortureGarden> {
     file,
     trialId: data.trial.id,
     unitIds: data.units.map(unit => unit.id),
+    codes: data.units.map(unit => unit.code),
     measureId: measure.value.id,
     ruleId: rule.id,
   };

@@ -2,11 +2,11 @@ import type { Result } from '@/core/result';
 import { instantNow } from '@/service/garden/clock';
 import { dataFileSentence } from '@/service/garden/start';
 import { type BackupTrouble, backUpInto, restoreFrom } from '@/store/connection/backup';
-import { closeDatabase, database } from '@/store/connection/database';
+import { closeDatabase } from '@/store/connection/database';
 
 /** Copies the garden, with its pictures, into a folder. It may be in use meanwhile. */
 export function backUp(folder: string): Promise<Result<'written', BackupTrouble>> {
-  return backUpInto(database(), folder);
+  return backUpInto(folder);
 }
 
 /** Puts a backup in the place of the garden; Turnspit must not be running on it. */

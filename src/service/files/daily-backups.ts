@@ -33,7 +33,7 @@ export async function backUpToday(): Promise<Result<'written' | 'nothing to do',
   const isMade = all.some(each => each.name === name);
   if (isMade || (await trialsOf(database(), (await currentGarden()).id)).length === 0)
     return success('nothing to do');
-  const made = await keepBackup(database(), name);
+  const made = await keepBackup(name);
   if (!made.ok) {
     process.stderr.write(`No backup could be made (${made.trouble.kind}).\n`);
     return made;
@@ -50,7 +50,7 @@ export async function backUpNow(
 ): Promise<Result<string, BackupTrouble>> {
   const [day = '', time = ''] = instantNow().split('T');
   const name = `${why}-${day}-${time.replace(/\D/g, '').slice(0, 9)}`;
-  const made = await keepBackup(database(), name);
+  const made = await keepBackup(name);
   return made.ok ? success(name) : failure(made.trouble);
 }
 

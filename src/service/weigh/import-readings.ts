@@ -1,4 +1,3 @@
-import papaparse from 'papaparse';
 import { z } from 'zod';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { type ColumnRole, PLAIN_ROLES, rolesTrouble } from '@/core/measure/reading/match-columns';
@@ -26,6 +25,7 @@ import { addPick, currentPicks, findPick } from '@/store/entries';
 import { addReadings, placesTaken, readingsOfDevice } from '@/store/readings';
 import { findPlan, findTrial } from '@/store/trials';
 import { isTwin } from './picks';
+import { tableRows } from './table-rows';
 
 const Role = z.union([
   z.object({ kind: z.enum(PLAIN_ROLES) }),
@@ -75,13 +75,11 @@ export async function importReadings(
   const roles: readonly ColumnRole[] = form.data.roles;
   const misfit = rolesTrouble(roles);
   if (misfit !== undefined) return failure({ kind: 'roles', says: misfit });
-  const [heads = [], ...rows] = papaparse.parse<string[]>(form.data.csv, {
-    skipEmptyLines: 'greedy',
-  }).data;
+  const [heads = [], ...rows] = await tableRows(form.data.csv, pausing(), MOST_ROWS + 1);
   if (rows.length > MOST_ROWS)
     return failure({
       kind: 'roles',
-      says: `The table has ${rows.length} rows; at most ${MOST_ROWS} are taken at once. Cut it up.`,
+      says: `The table has more than ${MOST_ROWS} rows; no more are taken at once. Cut it up.`,
     });
   const { system } = await currentGarden();
   const importId = form.data.id;

@@ -4,7 +4,7 @@ import { basename, dirname, join } from 'node:path';
 import { failure, type Result, success } from '@/core/result';
 import { checkDataFile, checkWritable, type DataFileTrouble } from './check-data-file';
 import { holdDataFile } from './data-lock';
-import { type Database, dataFile } from './database';
+import { dataFile } from './database';
 import { driverCode } from './driver-code';
 import { copyWhole } from './open-safely';
 
@@ -20,10 +20,7 @@ export type BackupTrouble =
   | { readonly kind: 'stands-already'; readonly file: string };
 
 /** Writes a copy of everything into a new or empty folder, whole or not at all. The garden may be in use meanwhile. */
-export async function backUpInto(
-  db: Database,
-  folder: string,
-): Promise<Result<'written', BackupTrouble>> {
+export async function backUpInto(folder: string): Promise<Result<'written', BackupTrouble>> {
   const isThere = existsSync(folder);
   if (isThere && (!(await stat(folder)).isDirectory() || (await readdir(folder)).length > 0))
     return failure({ kind: 'not-empty', folder });
@@ -32,7 +29,7 @@ export async function backUpInto(
     await rm(coming, { recursive: true, force: true });
     await mkdir(coming, { recursive: true });
     // The rows first: a picture that comes meanwhile is more than they know of, never less.
-    await copyWhole(db, join(coming, COPY));
+    await copyWhole(dataFile(), join(coming, COPY));
     const pictures = join(dirname(dataFile()), PICTURES);
     if (existsSync(pictures)) await linkAll(pictures, join(coming, PICTURES));
     if (isThere) await rm(folder, { recursive: true });

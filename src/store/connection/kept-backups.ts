@@ -3,7 +3,7 @@ import { readdir, rm, stat } from 'node:fs/promises';
 import { dirname, join, relative } from 'node:path';
 import type { Result } from '@/core/result';
 import { type BackupTrouble, backUpInto } from './backup';
-import { type Database, dataFile } from './database';
+import { dataFile } from './database';
 
 /** A backup that lies beside the data file. Its name says why and when it was made: `daily-2026-11-29`. */
 export interface KeptBackup {
@@ -38,8 +38,8 @@ export async function keptBackups(): Promise<readonly KeptBackup[]> {
   return found.sort((a, b) => (a.madeAt < b.madeAt ? 1 : -1));
 }
 
-export function keepBackup(db: Database, name: string): Promise<Result<'written', BackupTrouble>> {
-  return backUpInto(db, join(backupsFolder(), name));
+export function keepBackup(name: string): Promise<Result<'written', BackupTrouble>> {
+  return backUpInto(join(backupsFolder(), name));
 }
 
 export async function dropBackup(name: string): Promise<void> {

@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { rename, rm } from 'node:fs/promises';
+import BetterSqlite from 'better-sqlite3';
 import { failure, type Result, success } from '@/core/result';
 import { APPLICATION_ID, checkDataFile, type DataFileTrouble } from './check-data-file';
 import { type Database, patiently } from './database';
@@ -35,26 +36,48 @@ async function copyBefore(db: Database, file: string): Promise<void> {
     await db.migrate.list();
   if (done.length === 0 || waiting.length === 0) return;
   const copy = `${file}.before-${nameOf(waiting[0])}`;
-  if (!existsSync(copy) || !checkDataFile(copy).ok) await copyWhole(db, copy);
+  if (!existsSync(copy) || !checkDataFile(copy).ok) await copyWhole(file, copy);
 }
 
+const PAGES_AT_ONCE = 200;
+
 /**
- * Writes a copy of the whole file by SQLite itself, so that it may go on being written to meanwhile: beside its place first, looked
- * through, and only then under its name. A disk that runs full leaves nothing that looks like a copy.
+ * Writes a copy of the whole file by SQLite itself, some pages at a time, so that other pages of the garden are answered and written
+ * meanwhile: beside its place first, looked through, and only then under its name. A disk that runs full leaves nothing that looks
+ * like a copy.
  *
  * @throws what the disk says
  */
-export async function copyWhole(db: Database, copy: string): Promise<void> {
+export async function copyWhole(file: string, copy: string): Promise<void> {
   const coming = `${copy}.coming`;
   await rm(coming, { force: true });
   try {
-    await db.raw('VACUUM INTO ?', [coming]);
-    const checked = checkDataFile(coming);
+    await copyPages(file, coming);
+    const checked = checkDataFile(coming, 'quickly');
     if (!checked.ok) throw new Error(`a copy must be sound, found ${checked.trouble.kind}`);
     await rename(coming, copy);
   } catch (error) {
     await rm(coming, { force: true });
     throw error;
+  }
+}
+
+async function copyPages(file: string, coming: string): Promise<void> {
+  const source = new BetterSqlite(file, { readonly: true, fileMustExist: true });
+  try {
+    // One look at the garden for all pages: what is written meanwhile would make the copy begin anew.
+    source.exec('BEGIN');
+    source.prepare('SELECT count(*) FROM sqlite_master').get();
+    await source.backup(coming, { progress: () => PAGES_AT_ONCE });
+  } finally {
+    source.close();
+  }
+  const target = new BetterSqlite(coming);
+  try {
+    // A copy is one file, with no log beside it.
+    target.pragma('journal_mode = DELETE');
+  } finally {
+    target.close();
   }
 }
 

@@ -47,6 +47,9 @@ async function madeGarden(): Promise<void> {
   });
 }
 
+/** One line of the log, as long as is asked for. */
+const changeOf = (detail: string) => ({ at: '2026-06-01T08:00:00.000Z', what: 'a test', detail });
+
 const troubleOf = (checked: ReturnType<typeof checkDataFile>) =>
   checked.ok ? checked.value : checked.trouble.kind;
 const bytes = () => readFileSync(file);
@@ -99,7 +102,7 @@ describe('before a data file is opened', () => {
 
   test('a second server, or a restore, is kept off while one has it', async () => {
     await madeGarden();
-    await backUpInto(database(), join(folder, 'copy'));
+    await backUpInto(join(folder, 'copy'));
     await closeDatabase();
     const other = new BetterSqlite(`${file}.in-use`);
     other.exec('BEGIN EXCLUSIVE');
@@ -131,7 +134,7 @@ describe('copies', () => {
     await madeGarden();
     writeFileSync(join(folder, 'letter'), 'no folder');
     const target = join(folder, 'letter', 'backup');
-    expect(await backUpInto(database(), target)).toMatchObject({
+    expect(await backUpInto(target)).toMatchObject({
       trouble: { kind: 'not-written' },
     });
     expect(readdirSync(folder).filter(name => name.includes('coming'))).toEqual([]);
@@ -154,7 +157,7 @@ describe('copies', () => {
 
   test('pictures that stand there without a data file are moved aside, not deleted', async () => {
     await madeGarden();
-    await backUpInto(database(), join(folder, 'copy'));
+    await backUpInto(join(folder, 'copy'));
     await closeDatabase();
     for (const name of readdirSync(folder).filter(each => each.startsWith('garden')))
       rmSync(join(folder, name));
@@ -173,9 +176,22 @@ describe('copies', () => {
     mkdirSync(join(folder, 'photos', 'trial'), { recursive: true });
     writeFileSync(join(folder, 'photos', 'trial', 'one.large.jpg'), 'one');
     writeFileSync(join(folder, 'photos', 'trial', 'two.large.jpg.part'), 'half');
-    expect((await backUpInto(database(), join(folder, 'copy'))).ok).toBe(true);
+    expect((await backUpInto(join(folder, 'copy'))).ok).toBe(true);
     writeFileSync(join(folder, 'photos', 'trial', 'three.large.jpg'), 'three');
     expect(readdirSync(join(folder, 'copy', 'photos', 'trial'))).toEqual(['one.large.jpg']);
+  });
+
+  test('what is written while a backup is made is kept, and the backup is one sound file of before', async () => {
+    await madeGarden();
+    for (let nth = 0; nth < 40; nth++)
+      await database()('changes').insert(changeOf('x'.repeat(20_000)));
+    const made = backUpInto(join(folder, 'copy'));
+    await new Promise(resolve => setImmediate(resolve));
+    await database()('changes').insert(changeOf('late'));
+    expect((await made).ok).toBe(true);
+    expect(readdirSync(join(folder, 'copy'))).toEqual(['turnspit.sqlite']);
+    expect(troubleOf(checkDataFile(join(folder, 'copy', 'turnspit.sqlite')))).toBe('sound');
+    expect(await database()('changes').count({ n: '*' }).first()).toEqual({ n: 41 });
   });
 
   test('a restore that was cut off is not taken for a new garden', () => {
