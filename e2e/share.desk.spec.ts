@@ -205,6 +205,26 @@ test('a walk that was opened once, by links, opens without a connection, its pan
   await expect(page.getByText(`${before + 1} of 24 read`)).toBeVisible();
 });
 
+test('signed out on a walk, one comes in again and what was put down meanwhile is sent', async () => {
+  const page = await phone();
+  await page.goto(`${address}/trials`);
+  await comeIn(page, HELPER);
+  await page.getByRole('link', { name: STRAWBERRIES }).click();
+  await page.getByRole('link', { name: 'Walk round' }).first().click();
+  const read = page.getByText(/^\d+ of 24 read/);
+  const before = Number((await read.textContent())?.match(/\d+/)?.[0]);
+  await page.context().clearCookies();
+  await page.getByText('No value, a note, a picture').click();
+  await page.getByRole('button', { name: 'Not looked at' }).click();
+  const way = page.getByRole('link', { name: 'Come in again: 1 kept here' });
+  await expect(way).toBeVisible();
+  await way.click();
+  await comeIn(page, HELPER);
+  await expect(page).toHaveURL(/\/walk$/);
+  await expect(page.getByText('all sent')).toBeVisible();
+  await expect(page.getByText(`${before + 1} of 24 read`)).toBeVisible();
+});
+
 test('a server that others could reach does not start without a passphrase', async () => {
   const bare = mkdtempSync(join(tmpdir(), 'turnspit-bare-'));
   const open = startServer(join(bare, DATA_FILE), await freePort(), '0.0.0.0');

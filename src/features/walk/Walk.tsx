@@ -8,8 +8,9 @@ import { counted } from '@/core/words/plural';
 import { WriterName } from '@/features/frame/WriterName';
 import { OfflineWords } from '@/features/walk/offline/OfflineWords';
 import { useKeptWalk } from '@/features/walk/offline/use-kept-walk';
+import { ConnectionStatus } from '@/features/walk/outbox/ConnectionStatus';
 import { Refused } from '@/features/walk/outbox/Refused';
-import { type OutboxState, useOutbox } from '@/features/walk/outbox/use-outbox';
+import { useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
 import { Page, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -65,29 +66,6 @@ function Nothing({ view }: { readonly view: WalkView }) {
         <Link href={`/trials/${view.trialId}/weigh`}>Back to Weigh</Link>
       </p>
     </Page>
-  );
-}
-
-function ConnectionStatus({
-  outbox: { waiting, isConnected, isSignedOut, isKnown },
-  trialId,
-}: {
-  readonly outbox: OutboxState;
-  readonly trialId: string;
-}) {
-  if (!isKnown) return <span role="status">…</span>;
-  if (isSignedOut)
-    return (
-      <a href={`/enter?to=/trials/${trialId}/walk`}>Come in again: {waiting.length} kept here</a>
-    );
-  return (
-    <span role="status" data-waits={waiting.length > 0 || undefined}>
-      {waiting.length === 0
-        ? 'all sent'
-        : isConnected
-          ? `sending ${waiting.length}`
-          : `no connection: ${waiting.length} kept here`}
-    </span>
   );
 }
 

@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { nextOpen, stopsOf, unitsToRepeat } from '@/features/walk/walk-order';
 import { addToOutbox, deleteEntry, waitingEntries } from './outbox';
-import { type Answer, type Post, sendOutbox } from './send-outbox';
+import { type Answer, type Post, postReadings, sendOutbox } from './send-outbox';
 
 const ids = (count: number): readonly string[] =>
   Array.from({ length: count }, (_, i) => `entry ${i}`);
@@ -106,3 +106,23 @@ describe('the order of a walk', () => {
     ]).toEqual([8, 3, 2]);
   });
 });
+
+test.each([
+  [401, 'signed-out'],
+  [404, 'no-trial'],
+  [507, 'no-room'],
+  [500, 'not-now'],
+  [503, 'not-now'],
+])(
+  'an answer of %i is no lost connection: nothing is taken out of the outbox, and why is known',
+  async (status, why) => {
+    const trial = `trial ${status}`;
+    await addToOutbox(trial, { id: 'entry' });
+    Object.defineProperty(globalThis, 'fetch', {
+      value: async () => ({ ok: false, status }),
+      configurable: true,
+    });
+    expect(await sendOutbox(trial, postReadings)).toBe(why);
+    expect((await waitingEntries(trial)).map(kept => kept.refusal)).toEqual([null]);
+  },
+);

@@ -1,7 +1,10 @@
 import { deleteEntry, markRefused, waitingEntries } from './outbox';
 
-/** What became of sending: all answered, no connection, or the garden asks for its passphrase again. */
-export type Sent = 'answered' | 'no-connection' | 'signed-out';
+/** Why nothing was taken though the garden answered: it asks for its passphrase, the trial is gone, its disk is full, or it can't just now. */
+type NotTakenFor = 'signed-out' | 'no-trial' | 'no-room' | 'not-now';
+
+/** What became of sending: all answered, or why what waits is kept. */
+export type Sent = 'answered' | 'no-connection' | NotTakenFor;
 
 export interface Answer {
   readonly id: string;
@@ -29,7 +32,7 @@ export async function sendOutbox(trialId: string, post: Post): Promise<Sent> {
         waiting.map(kept => kept.entry),
       );
     } catch (error) {
-      return error instanceof SignedOut ? 'signed-out' : 'no-connection';
+      return error instanceof NotTaken ? error.because : 'no-connection';
     }
     for (const kept of waiting) {
       const answer = answers.find(each => each.id === kept.entry.id);
@@ -43,8 +46,17 @@ export async function sendOutbox(trialId: string, post: Post): Promise<Sent> {
   }
 }
 
-/** The garden asks for its passphrase. */
-class SignedOut extends Error {}
+class NotTaken extends Error {
+  constructor(readonly because: NotTakenFor) {
+    super(because);
+  }
+}
+
+const NOT_TAKEN: Readonly<Record<number, NotTakenFor>> = {
+  401: 'signed-out',
+  404: 'no-trial',
+  507: 'no-room',
+};
 
 /** By hand: a reader of shapes would weigh as much as the whole walk. @throws where it is no answer of our own door */
 function answersOf(said: unknown): readonly Answer[] {
@@ -76,7 +88,6 @@ export async function postReadings(
     body: JSON.stringify(entries),
     keepalive: entries.length < 20,
   });
-  if (answer.status === 401) throw new SignedOut();
-  if (!answer.ok) throw new Error(`the server answered ${answer.status}`);
+  if (!answer.ok) throw new NotTaken(NOT_TAKEN[answer.status] ?? 'not-now');
   return answersOf(await answer.json());
 }

@@ -9,9 +9,8 @@ import { postReadings, type Sent, sendOutbox } from './send-outbox';
 export interface OutboxState {
   readonly waiting: readonly WaitingEntry[];
   readonly refused: readonly WaitingEntry[];
-  readonly isConnected: boolean;
-  /** The garden asks for its passphrase again before it takes anything. */
-  readonly isSignedOut: boolean;
+  /** How the last sending went. */
+  readonly sent: Sent;
   /** False until the browser's store was looked into once, and while an entry is on its way into it. */
   readonly isKnown: boolean;
   /** Resolves when the entry is kept in this browser; sending goes on by itself. */
@@ -51,8 +50,7 @@ export function useOutbox(trialId: string): OutboxState {
   return {
     waiting: (kept ?? []).filter(each => each.refusal === null),
     refused: (kept ?? []).filter(each => each.refusal !== null),
-    isConnected: sent === 'answered',
-    isSignedOut: sent === 'signed-out',
+    sent,
     isKnown: kept !== null && keeping === 0,
     add: async entry => {
       setKeeping(count => count + 1);
