@@ -22,13 +22,17 @@ async function askPassphrases(): Promise<void> {
   const { TURNSPIT_PASSPHRASE: keeper, TURNSPIT_HELPERS: helper = '' } = process.env;
   if (keeper !== undefined) return setOrEnd(keeper, helper);
   const terminal = createInterface({ input: process.stdin, output: process.stdout });
+  const lines = terminal[Symbol.asyncIterator]();
+  // Line by line and not by `question`, which loses what is piped in faster than it is asked for.
+  const ask = async (question: string): Promise<string> => {
+    terminal.setPrompt(question);
+    terminal.prompt();
+    const { value } = await lines.next();
+    return typeof value === 'string' ? value : '';
+  };
   console.log('Whoever opens the garden from another device is asked for a passphrase.');
-  const said = await terminal.question(
-    'A passphrase for its keepers, who may do all (10 letters or more): ',
-  );
-  const other = await terminal.question(
-    'One for helpers, who walk, weigh and tick (empty: none): ',
-  );
+  const said = await ask('A passphrase for its keepers, who may do all (10 letters or more): ');
+  const other = await ask('One for helpers, who walk, weigh and tick (empty: none): ');
   terminal.close();
   await setOrEnd(said.trim(), other.trim());
 }

@@ -443,7 +443,7 @@ describe('how firm it is', () => {
         trial={data.trial}
         analysis={analysis}
         position={{ gradientP: 0.4, towards: 'the left', neighbours: { likeness: 0.1, p: 0.3 } }}
-        readerWords={null}
+        readerWords={[]}
       />,
     );
     expect(screen.getByText(/all three ways of counting are one/)).toBeVisible();
@@ -474,7 +474,7 @@ describe('how firm it is', () => {
           judgeWithoutShuffle,
         )}
         position={{ gradientP: 0.001, towards: 'the right', neighbours: null }}
-        readerWords="The reader’s own error: none to speak of."
+        readerWords={['The reader’s own error: none to speak of.']}
       />,
     );
     expect(

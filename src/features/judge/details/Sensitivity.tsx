@@ -24,7 +24,7 @@ interface SensitivityProps {
   readonly trial: Pick<Trial, 'isBlind'>;
   readonly position: PositionCheck | null;
   /** The reader's own error, where something was read twice. */
-  readonly readerWords: string | null;
+  readonly readerWords: readonly string[];
 }
 
 /** How firm it is: with all in, as planned, without mishaps; each unit left out in turn; what is left in the places. */
@@ -76,7 +76,9 @@ export function Sensitivity({ analysis, trial, position, readerWords }: Sensitiv
       )}
       <EachOut key={input.units.map(unit => unit.value).join()} analysis={analysis} />
       {position && <p>{positionWords(position, input.unitWord)}</p>}
-      {readerWords && <p>{readerWords}</p>}
+      {readerWords.map(words => (
+        <p key={words}>{words}</p>
+      ))}
     </Box>
   );
 }

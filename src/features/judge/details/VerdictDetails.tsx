@@ -10,7 +10,7 @@ import { unitsToMention } from '@/core/judge/units/trial-analysis';
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
 import { unitWords } from '@/core/judge/verdict/words/unit-words';
 import { valuePrinter } from '@/core/measure/library/print-measure';
-import { readerErrorWords } from '@/core/measure/reading/reader-error';
+import { readersWords } from '@/core/measure/reading/two-readers';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
@@ -79,7 +79,7 @@ export function VerdictDetails(props: VerdictDetailsProps) {
           trial={data.trial}
           analysis={analysis}
           position={isPlanned ? details.position : null}
-          readerWords={readerErrorWords(data)}
+          readerWords={readersWords(data)}
         />
       </Later>
       <Later>
