@@ -2,6 +2,7 @@ import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { alternativeExplanationsOf } from '@/core/judge/after/alternative-explanations';
 import { type PooledTrial, seasonsTogether } from '@/core/judge/after/combine-seasons';
 import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
+import { partsAndUnitsOf } from '@/core/judge/after/parts-or-units';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/after/treatment-cost';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
@@ -13,6 +14,7 @@ import { valuePrinter } from '@/core/measure/library/print-measure';
 import { yieldBases } from '@/core/measure/unit-value/yield-bases';
 import { MASS_STYLE_FOR, type MassStyle } from '@/core/quantity/print-quantity';
 import { builtMeans } from '@/core/schedule/tasks/unit-measures';
+import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
@@ -41,6 +43,7 @@ export async function verdictDetails(
     bases: basesOf(data, analysis.judgement.groups, costs, style),
     lessons: lessonsOf(data, {
       spread: spreadWithin(analysis),
+      split: partsAndUnitsOf(data, measureOf(data, spec), analysis),
       position,
       today: today(),
     }),
@@ -50,13 +53,17 @@ export async function verdictDetails(
         question: data.trial.question,
         crop: data.trial.crop,
         closedOn: data.trial.endsOn,
-        measure: data.measures.find(each => each.id === spec.measureId) ?? mainMeasure(data),
+        measure: measureOf(data, spec),
         contrasts: analysis.judgement.contrasts,
       },
       await otherSeasons(data.trial.id),
     ),
     explanations: alternativeExplanationsOf(data, { findings, position, today: today() }),
   };
+}
+
+function measureOf(data: TrialData, { measureId }: AnalysisSpec): Measure {
+  return data.measures.find(each => each.id === measureId) ?? mainMeasure(data);
 }
 
 /** All closed trials but this one, with what their verdicts rest on. */

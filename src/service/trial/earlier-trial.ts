@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
+import { partsAndUnitsOf } from '@/core/judge/after/parts-or-units';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { positionCheck } from '@/core/judge/sensitivity/position-check';
-import { plannedSpec } from '@/core/judge/units/trial-analysis';
+import { mainMeasure, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
@@ -22,6 +23,7 @@ export async function earlierTrial(
     data,
     lessons: lessonsOf(data, {
       spread: spreadWithin(verdict),
+      split: partsAndUnitsOf(data, mainMeasure(data), verdict),
       position: positionCheck(data, verdict.input) ?? null,
       today: today(),
     }),

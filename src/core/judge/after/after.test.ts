@@ -397,6 +397,7 @@ test('lessons name the spread, what happened, and what was not done', () => {
   const input = judgeInputOf(data, spec(data));
   const lessons = lessonsOf(data, {
     spread: spreadWithin({ input, judgement: judgeWithoutShuffle(input) }),
+    split: null,
     position: null,
     today: '2026-08-01',
   });

@@ -7,6 +7,7 @@ import type { CalendarDay } from '@/core/time/garden-day';
 import { MISHAP_WORDS } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
+import { type PartsAndUnits, partsOrUnitsWords } from './parts-or-units';
 
 /** A judgement with what it was made of. */
 interface Judged {
@@ -28,15 +29,18 @@ export function spreadWithin({ input, judgement: { anova, groups } }: Judged): n
  * What a trial teaches the next one of its kind, in sentences.
  *
  * @param spread how much units treated alike differed; null where what is judged has no mean
+ * @param split what of that lies in the parts that were read of each; null where it was read whole
  */
 export function lessonsOf(
   data: TrialData,
   {
     spread,
+    split,
     position,
     today,
   }: {
     readonly spread: number | null;
+    readonly split: PartsAndUnits | null;
     readonly position: PositionCheck | null;
     readonly today: CalendarDay;
   },
@@ -58,6 +62,7 @@ export function lessonsOf(
       : [
           `${words.charAt(0).toUpperCase()}${words.slice(1)} treated alike differed by ${Math.round(100 * spread)}%: the numbers of the next one are reckoned with that.`,
         ]),
+    ...(split ? [partsOrUnitsWords(split, trial.unitWord)] : []),
     ...[...causes].map(
       ([what, count]) =>
         `${counted(count, trial.unitWord)}: ${what}. Guard against it, or raise some to spare.`,
