@@ -18,6 +18,7 @@ import { Stages } from '@/features/tend/plan/Stages';
 import { Known } from '@/features/trial/Known';
 import { Mind, Soft, TwoParts } from '@/ui/Page';
 import { Adherence } from './Adherence';
+import { Covers } from './Covers';
 import { DueBoard } from './DueBoard';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
@@ -133,6 +134,7 @@ function TendDetails(props: TendProps) {
           thirst={view.thirst}
         />
       )}
+      <Covers lines={view.covers} unitWord={view.trial.unitWord} units={view.codes.length} />
       <Adherence view={view} untick={untick} history={props.history} />
       {view.tooOften.map(each => (
         <p key={each.product} role="alert">

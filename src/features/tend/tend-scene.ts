@@ -4,6 +4,7 @@ import type { EqualiseBy, equaliseRates } from '@/core/materials/dose/equalise-r
 import type { LedgerAccount, LedgerFlag } from '@/core/materials/ledger/nutrient-ledger';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Adherence } from '@/core/schedule/adherence/adherence';
+import type { CoverLine } from '@/core/schedule/adherence/covers';
 import type { UnevenAct } from '@/core/schedule/adherence/uneven-acts';
 import type { FrostDays } from '@/core/schedule/rules/season-limits';
 import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
@@ -60,6 +61,8 @@ export interface TendView {
   /** Whose clock they are told by. */
   readonly timeZone: string;
   readonly unevenActs: readonly UnevenAct[];
+  /** Covers, nets and bands: who has which, and from when to when. */
+  readonly covers: readonly CoverLine[];
   readonly limits: readonly string[];
   readonly reminders: readonly Reminder[];
   readonly facts: readonly HorticulturalFact[];

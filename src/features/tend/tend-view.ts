@@ -1,12 +1,13 @@
 import { seenDue } from '@/core/blinding/bottle-steps';
 import { comingSteps } from '@/core/blinding/coming-steps';
 import { loggedRules } from '@/core/blinding/logged-rules';
-import { isKept, seenActs } from '@/core/blinding/seen-acts';
+import { isKept, seenActs, withoutBottles } from '@/core/blinding/seen-acts';
 import { asStrictest } from '@/core/blinding/strictest-bottle';
 import { feedingAsked } from '@/core/design/question/compared-act';
 import { equaliseRates } from '@/core/materials/dose/equalise-rates';
 import { heldByMix, ledgerFlags, nutrientLedger } from '@/core/materials/ledger/nutrient-ledger';
 import { adherenceOf, isUneven } from '@/core/schedule/adherence/adherence';
+import { coverLines } from '@/core/schedule/adherence/covers';
 import { unevenActs } from '@/core/schedule/adherence/uneven-acts';
 import { seasonLimits } from '@/core/schedule/rules/season-limits';
 import { shoppingList } from '@/core/schedule/supplies/shopping-list';
@@ -70,6 +71,7 @@ export function tendViewOf(data: TrialData, scene: TendScene): TendView {
     reEntries: reEntriesOf(data, now, timeZone),
     timeZone,
     ...keptWell(data, tasks),
+    covers: coverLines(withoutBottles(data)),
     limits: isClosed ? [] : limits.says,
     reminders: isClosed ? [] : remindersFor(data, limits, today),
     facts: factsOf(data),

@@ -5,6 +5,7 @@ import { BLANK_PRODUCT } from '@/core/materials/label/product-form';
 import { nutrientLedger } from '@/core/materials/ledger/nutrient-ledger';
 import { success } from '@/core/result';
 import { adherenceOf } from '@/core/schedule/adherence/adherence';
+import { coverLines } from '@/core/schedule/adherence/covers';
 import { BLANK_CARE } from '@/core/schedule/rules/care-draft';
 import { careTasks, type DueTask } from '@/core/schedule/tasks/due-today';
 import { addDays } from '@/core/time/garden-day';
@@ -474,6 +475,23 @@ describe('care of single units', () => {
       'It had fallen over.',
     );
   });
+});
+
+test('a net is put on for all and taken off one: who has it, and since when', async () => {
+  const data = await locked();
+  const [unit] = data.units;
+  const net = { name: 'net', treatmentIds: [], note: 'Pigeons had gone.' };
+  const on = addDays(today(), -9);
+  const off = addDays(today(), -2);
+  for (const step of [
+    { ...net, id: v7(), kind: 'cover', doneOn: on },
+    { ...net, id: v7(), kind: 'uncover', doneOn: off, codes: [unit?.code] },
+  ])
+    expect(await logCare(data.trial.id, step)).toMatchObject({ ok: true });
+  expect(coverLines(await dataOf(data.trial.id))).toEqual([
+    { name: 'net', on, off, codes: [unit?.code] },
+    { name: 'net', on, off: null, codes: data.units.slice(1).map(({ code }) => code) },
+  ]);
 });
 
 describe('sprays', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { draftDeal, planFindings, undealtTrial } from '@/core/design/layouts/draft-trial';
-import { careActFixture, caredFixture } from '@/core/trial/fixtures/care-fixture';
+import { careActFixture, caredFixture, careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import { predictionFixture } from '@/core/trial/fixtures/prediction-fixture';
 import { analysisFixture, productFixture } from '@/core/trial/fixtures/product-fixture';
 import { leaveOutFixture, pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
@@ -53,6 +53,32 @@ const ofTreatment = (at: number) =>
   fair.units.filter(unit => unit.treatmentId === fair.treatments[at]?.id);
 
 const fed = caredFixture(fair);
+
+/** A fleece for all, put on and taken off. */
+const covered = (
+  steps: readonly (readonly [
+    'cover' | 'uncover',
+    string,
+    readonly TrialData['units'][number]['id'][] | null,
+  ])[],
+): TrialData => {
+  const kinds = (['cover', 'uncover'] as const).map(kind =>
+    careRuleFixture({ name: 'fleece', kind, isUnplanned: true }),
+  );
+  return {
+    ...fair,
+    trial: { ...fair.trial, state: 'locked', isBlind: false },
+    picks: [pickFixture(first, { pickedOn: '2026-06-01' })],
+    care: {
+      ...fair.care,
+      rules: kinds,
+      acts: steps.flatMap(([kind, on, unitIds], nth) => {
+        const rule = kinds.find(each => each.kind === kind);
+        return rule ? [careActFixture(rule, nth, on, { unitIds })] : [];
+      }),
+    },
+  };
+};
 
 /** For each check a trial that it must find something in. */
 const BROKEN: Readonly<Record<string, TrialData>> = {
@@ -195,6 +221,30 @@ const BROKEN: Readonly<Record<string, TrialData>> = {
       ],
     },
   },
+  'days-differ': {
+    ...withTrial({ question: 'Does topping help?', rules: { ...rules, act: 'pruning' } }),
+    care: {
+      ...fair.care,
+      rules: fair.treatments.map(({ id }, i) =>
+        careRuleFixture({
+          name: `topping ${i}`,
+          kind: 'prune',
+          treatmentIds: [id],
+          from: { kind: 'start', days: 7 * i },
+          repeat: { kind: 'once' },
+        }),
+      ),
+    },
+  },
+  'covers-uneven': covered([
+    ['cover', '2026-05-02', null],
+    ['uncover', '2026-05-12', ofTreatment(0).map(unit => unit.id)],
+  ]),
+  'cover-was-off': covered([
+    ['cover', '2026-05-02', null],
+    ['uncover', '2026-05-12', [first.id]],
+    ['cover', '2026-05-19', [first.id]],
+  ]),
   'window-too-short': withTrial(
     { endsOn: '2026-06-01' },
     caredFixture(fair, [productFixture({ acts: 'compost' })]),

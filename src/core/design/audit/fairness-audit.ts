@@ -18,6 +18,7 @@ import { LAYOUT_CHECKS } from './layout-checks';
 import { QUESTION_CHECKS } from './question-checks';
 import { REPLICATION_CHECKS } from './replication-checks';
 import { SEASON_CHECKS } from './season-checks';
+import { TIME_CHECKS } from './time-checks';
 
 /** Every check by its code. Each looks at one thing. */
 export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
@@ -25,6 +26,7 @@ export const AUDIT_CHECKS: Readonly<Record<string, Check>> = {
   ...REPLICATION_CHECKS,
   ...LAYOUT_CHECKS,
   ...SEASON_CHECKS,
+  ...TIME_CHECKS,
 };
 
 /**

@@ -17,6 +17,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted } from '@/core/words/plural';
 import { type Check, note, weakens } from './audit-view';
 import { dosesOffLevel } from './dose-levels';
+import { lastKnownDay } from './last-known-day';
 
 /** What happened since, and what it does to the answer. */
 export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
@@ -228,16 +229,6 @@ function tooLateToShow(
     if (trouble !== undefined) late.push({ product: product.name, trouble });
   }
   return late;
-}
-
-/** The day up to which a trial's care can be looked at: its end, or its last entry. */
-function lastKnownDay({ trial, care, picks }: TrialData): string {
-  const days = [
-    trial.startsOn,
-    ...care.acts.map(act => act.doneOn),
-    ...picks.map(pick => pick.pickedOn),
-  ].sort();
-  return trial.state === 'closed' ? trial.endsOn : (days.at(-1) ?? trial.startsOn);
 }
 
 function feedFlags(data: TrialData): readonly LedgerFlag[] {
