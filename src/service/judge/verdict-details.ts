@@ -1,6 +1,7 @@
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { alternativeExplanationsOf } from '@/core/judge/after/alternative-explanations';
 import { type PooledTrial, seasonsTogether } from '@/core/judge/after/combine-seasons';
+import { expectedAgain } from '@/core/judge/after/expected-again';
 import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
 import { partsAndUnitsOf } from '@/core/judge/after/parts-or-units';
 import { scorecardOf } from '@/core/judge/after/scorecard';
@@ -44,6 +45,7 @@ export async function verdictDetails(
     lessons: lessonsOf(data, {
       spread: spreadWithin(analysis),
       split: partsAndUnitsOf(data, measureOf(data, spec), analysis),
+      again: expectedAgain(analysis.input, analysis.judgement),
       position,
       today: today(),
     }),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { expectedAgain } from '@/core/judge/after/expected-again';
 import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
 import { partsAndUnitsOf } from '@/core/judge/after/parts-or-units';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
@@ -24,6 +25,7 @@ export async function earlierTrial(
     lessons: lessonsOf(data, {
       spread: spreadWithin(verdict),
       split: partsAndUnitsOf(data, mainMeasure(data), verdict),
+      again: expectedAgain(verdict.input, verdict.judgement),
       position: positionCheck(data, verdict.input) ?? null,
       today: today(),
     }),

@@ -398,6 +398,7 @@ test('lessons name the spread, what happened, and what was not done', () => {
   const lessons = lessonsOf(data, {
     spread: spreadWithin({ input, judgement: judgeWithoutShuffle(input) }),
     split: null,
+    again: null,
     position: null,
     today: '2026-08-01',
   });

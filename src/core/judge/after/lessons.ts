@@ -7,6 +7,7 @@ import type { CalendarDay } from '@/core/time/garden-day';
 import { MISHAP_WORDS } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { counted, pluralOf } from '@/core/words/plural';
+import { type ExpectedAgain, expectedAgainWords } from './expected-again';
 import { type PartsAndUnits, partsOrUnitsWords } from './parts-or-units';
 
 /** A judgement with what it was made of. */
@@ -29,6 +30,7 @@ export function spreadWithin({ input, judgement: { anova, groups } }: Judged): n
  * What a trial teaches the next one of its kind, in sentences.
  *
  * @param spread how much units treated alike differed; null where what is judged has no mean
+ * @param again what the first of several may be expected to do again
  * @param split what of that lies in the parts that were read of each; null where it was read whole
  */
 export function lessonsOf(
@@ -36,11 +38,13 @@ export function lessonsOf(
   {
     spread,
     split,
+    again,
     position,
     today,
   }: {
     readonly spread: number | null;
     readonly split: PartsAndUnits | null;
+    readonly again: ExpectedAgain | null;
     readonly position: PositionCheck | null;
     readonly today: CalendarDay;
   },
@@ -63,6 +67,7 @@ export function lessonsOf(
           `${words.charAt(0).toUpperCase()}${words.slice(1)} treated alike differed by ${Math.round(100 * spread)}%: the numbers of the next one are reckoned with that.`,
         ]),
     ...(split ? [partsOrUnitsWords(split, trial.unitWord)] : []),
+    ...(again ? [expectedAgainWords(again)] : []),
     ...[...causes].map(
       ([what, count]) =>
         `${counted(count, trial.unitWord)}: ${what}. Guard against it, or raise some to spare.`,
