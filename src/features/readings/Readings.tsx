@@ -11,6 +11,7 @@ import type { DeskView } from './desk-view';
 import { ImportTable } from './ImportTable';
 import { MeasureList } from './MeasureList';
 import { Notes } from './Notes';
+import { PracticeEye } from './PracticeEye';
 import { ReadingGrid } from './ReadingGrid';
 import { ReadingHistory } from './ReadingHistory';
 
@@ -69,6 +70,9 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
       )}
       {view.courses.length > 0 && <Courses courses={view.courses} unitWord={view.unitWord} />}
       {view.state !== 'planned' && <Notes notes={view.notes} />}
+      {view.measures.some(measure => measure.scale?.kind === 'percent') && (
+        <PracticeEye seed={Number(view.today.replaceAll('-', ''))} />
+      )}
       <MeasureList view={view} add={add} drop={drop} />
     </Desk>
   );

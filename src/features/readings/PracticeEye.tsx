@@ -1,0 +1,108 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { styled } from 'styled-components';
+import {
+  eyeError,
+  eyeErrorWords,
+  type PracticeLeaf,
+  practiceLeaves,
+} from '@/core/image/practice-leaf';
+import { Button } from '@/ui/Button';
+import { Acts, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+
+interface PracticeEyeProps {
+  /** Of the first leaves, a whole number; the next ones follow from it. */
+  readonly seed: number;
+}
+
+/** Drawn leaves with a known share of spots: how far one's eye is from it, before plants are read. */
+export function PracticeEye({ seed }: PracticeEyeProps) {
+  const [round, setRound] = useState(0);
+  const leaves = useMemo(() => practiceLeaves(seed + round), [seed, round]);
+  const [said, setSaid] = useState<readonly number[]>([]);
+  const [text, setText] = useState('');
+  const [trouble, setTrouble] = useState<string>();
+  const leaf = leaves[said.length];
+  const last = leaves[said.length - 1];
+  const take = (): void => {
+    const value = Number(text.replace('%', '').replace(',', '.').trim());
+    if (text.trim() === '' || !(value >= 0 && value <= 100)) {
+      setTrouble('Write a percent from 0 to 100.');
+      return;
+    }
+    setSaid([...said, value]);
+    setText('');
+    setTrouble(undefined);
+  };
+  const error = eyeError(
+    said.map((value, i) => ({ said: value, percent: leaves[i]?.percent ?? 0 })),
+  );
+  return (
+    <Box>
+      <summary>Practise your eye on drawn leaves</summary>
+      <Soft>
+        How much of the leaf is spots? Eight leaves; each is told as soon as you have said it.
+      </Soft>
+      {leaf ? (
+        <form
+          onSubmit={event => {
+            event.preventDefault();
+            take();
+          }}
+        >
+          <LeafDrawing leaf={leaf} label={`Leaf ${said.length + 1} of ${leaves.length}`} />
+          <TextField
+            label="Spots, percent of the leaf"
+            name="practiceSpots"
+            inputMode="decimal"
+            value={text}
+            onChange={setText}
+            trouble={trouble}
+          />
+          <Acts>
+            <Button type="submit">That much</Button>
+          </Acts>
+        </form>
+      ) : (
+        <Acts>
+          <Button
+            onPress={() => {
+              setRound(now => now + 1);
+              setSaid([]);
+            }}
+          >
+            Eight others
+          </Button>
+        </Acts>
+      )}
+      <p role="status">
+        {last && `You said ${said.at(-1)}%, it is ${Number(last.percent.toPrecision(2))}%. `}
+        {!leaf && error && eyeErrorWords(error)}
+      </p>
+    </Box>
+  );
+}
+
+function LeafDrawing({ leaf, label }: { readonly leaf: PracticeLeaf; readonly label: string }) {
+  const { halfLength: a, halfWidth: b } = leaf;
+  return (
+    <svg viewBox={`${-a - 14} ${-b - 4} ${2 * a + 18} ${2 * b + 8}`} role="img" aria-label={label}>
+      <path d={`M${-a - 12} 0H${a}`} data-rib />
+      <ellipse rx={a} ry={b} />
+      <path d={`M${-a} 0H${a}`} data-rib />
+      {leaf.spots.map(({ x, y, r }) => (
+        <circle key={`${x} ${y}`} cx={x} cy={y} r={r} />
+      ))}
+    </svg>
+  );
+}
+
+const Box = styled.details`
+  form { display: grid; gap: 12px; max-width: 360px; margin-top: 12px; }
+  svg { width: 100%; max-width: 320px; }
+  ellipse { fill: var(--crown); }
+  circle { fill: var(--soil); }
+  [data-rib] { stroke: var(--leaf); stroke-width: 1.5; fill: none; }
+`;
