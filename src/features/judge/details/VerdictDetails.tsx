@@ -3,6 +3,7 @@
 import { useCallback, useMemo } from 'react';
 import { seenTrial } from '@/core/blinding/seen-trial';
 import { nextSteps } from '@/core/judge/after/next-step';
+import { partProfile } from '@/core/judge/after/part-profile';
 import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
 import { cutWords } from '@/core/judge/units/analysis-sets';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
@@ -30,6 +31,7 @@ import { GrowthPanel } from './GrowthPanel';
 import { NetBenefitPanel } from './NetBenefitPanel';
 import { NextSteps } from './NextSteps';
 import { NullSimulation } from './NullSimulation';
+import { ProfilePanel } from './ProfilePanel';
 import { ScorecardPanel } from './ScorecardPanel';
 import { SeasonsPanel } from './SeasonsPanel';
 import { Sensitivity } from './Sensitivity';
@@ -58,6 +60,7 @@ export function VerdictDetails(props: VerdictDetailsProps) {
       figurePrinter(input, measure ? valuePrinter(measure, MASS_STYLE_FOR[system]) : String)(value),
     [input, measure, system],
   );
+  const profile = useMemo(() => measure && partProfile(data, measure), [data, measure]);
   const isPlanned = analysis.spec.measureId === planned.measureId;
   const shared: PartProps = { ...props, measure, printValue };
   return (
@@ -67,6 +70,11 @@ export function VerdictDetails(props: VerdictDetailsProps) {
       {details.seasons.length > 0 && isPlanned && (
         <Later>
           <SeasonsPanel trialId={data.trial.id} seasons={details.seasons} />
+        </Later>
+      )}
+      {measure && profile && (
+        <Later>
+          <ProfilePanel name={measure.name} profile={profile} print={printValue} />
         </Later>
       )}
       {measure && input.outcome === 'continuous' && (
