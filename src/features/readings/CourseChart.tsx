@@ -8,6 +8,7 @@ import {
   LineElement,
   PointElement,
 } from 'chart.js';
+import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
@@ -15,18 +16,21 @@ import { daysApart } from '@/core/time/days-apart';
 import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
+import type { CourseEvent } from './course-events';
 import type { MeasureCourses } from './desk-view';
 
-ChartJs.register(LinearScale, LineController, LineElement, PointElement);
+ChartJs.register(annotation, LinearScale, LineController, LineElement, PointElement);
 
 interface CourseChartProps {
   readonly courses: MeasureCourses;
   /** The pot in hand. */
   readonly code: string;
+  /** Drawn as lines on their days. */
+  readonly events: readonly CourseEvent[];
 }
 
 /** A line for each pot over the days, the one in hand drawn out. */
-export function CourseChart({ courses, code }: CourseChartProps) {
+export function CourseChart({ courses, code, events }: CourseChartProps) {
   const tokens = useTokens();
   const { name, base } = shownUnit(courses.unit, useSystem());
   const days = courses.pots.flatMap(pot => pot.course.map(point => point.day)).sort();
@@ -37,7 +41,7 @@ export function CourseChart({ courses, code }: CourseChartProps) {
         <Chart
           type="line"
           data={linesOf(inUnit(courses, base), code, from, tokens)}
-          options={optionsOf(from, name, tokens)}
+          options={optionsOf(from, name, events, tokens)}
           aria-label={`${courses.name}, ${code} among ${courses.pots.length}`}
           role="img"
         />
@@ -71,7 +75,12 @@ function linesOf({ pots }: MeasureCourses, code: string, from: string, tokens: T
   };
 }
 
-function optionsOf(from: string, unit: string, tokens: Tokens): ChartOptions<'line'> {
+function optionsOf(
+  from: string,
+  unit: string,
+  events: readonly CourseEvent[],
+  tokens: Tokens,
+): ChartOptions<'line'> {
   const font = { family: tokens.font, size: 14 };
   const dayAt = (value: number | string): string => {
     const at = new Date(`${from}T00:00:00Z`);
@@ -101,8 +110,28 @@ function optionsOf(from: string, unit: string, tokens: Tokens): ChartOptions<'li
         },
       },
     },
-    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+    plugins: {
+      legend: { display: false },
+      tooltip: { enabled: false },
+      annotation: { animations: {}, annotations: marksOf(events, from, tokens) },
+    },
   };
+}
+
+function marksOf(events: readonly CourseEvent[], from: string, tokens: Tokens) {
+  const hues = { care: tokens['hue-2'], mishap: tokens.clay, weather: tokens['hue-4'] };
+  return events.map(({ on, kind }) => {
+    const x = daysApart(from, on) ?? 0;
+    return {
+      type: 'line' as const,
+      xMin: x,
+      xMax: x,
+      borderColor: hues[kind],
+      borderWidth: 1.5,
+      borderDash: kind === 'care' ? [2, 4] : [],
+      drawTime: 'beforeDatasetsDraw' as const,
+    };
+  });
 }
 
 const Box = styled.div`

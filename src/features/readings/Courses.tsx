@@ -6,13 +6,16 @@ import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
+import type { SeasonView } from '@/features/trial/trial-view';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
+import { eventsBetween } from './course-events';
 import type { MeasureCourses } from './desk-view';
 
 interface CoursesProps {
   readonly courses: readonly MeasureCourses[];
   readonly unitWord: string;
+  readonly season: Pick<SeasonView, 'care' | 'mishaps' | 'weather'>;
 }
 
 const CourseChart = dynamic(() => import('./CourseChart').then(file => file.CourseChart), {
@@ -21,7 +24,7 @@ const CourseChart = dynamic(() => import('./CourseChart').then(file => file.Cour
 });
 
 /** How each pot goes along, one of them in hand among all: without treatments, as long as the key is shut and after. */
-export function Courses({ courses, unitWord }: CoursesProps) {
+export function Courses({ courses, unitWord, season }: CoursesProps) {
   const [measureId, setMeasure] = useState(courses[0]?.measureId ?? '');
   const [code, setCode] = useState('');
   const system = useSystem();
@@ -29,6 +32,8 @@ export function Courses({ courses, unitWord }: CoursesProps) {
   if (!shown) return null;
   const pot = shown.pots.find(each => each.code === code) ?? shown.pots[0];
   const [first, last] = [pot?.course[0], pot?.course.at(-1)];
+  const days = shown.pots.flatMap(each => each.course.map(point => point.day)).sort();
+  const events = eventsBetween(season, days[0] ?? '', days.at(-1) ?? '');
   const { name, base } = shownUnit(shown.unit, system);
   const figure = (value: number): string =>
     `${Number((value / base).toPrecision(4))}${name === '' ? '' : ` ${name}`}`;
@@ -51,7 +56,7 @@ export function Courses({ courses, unitWord }: CoursesProps) {
           options={shown.pots.map(each => ({ value: each.code, label: each.code }))}
         />
       </div>
-      {pot && <CourseChart courses={shown} code={pot.code} />}
+      {pot && <CourseChart courses={shown} code={pot.code} events={events} />}
       {pot && first && last && (
         <Soft>
           {pot.code}: {figure(first.value)} on {shortDay(first.day)}
@@ -59,6 +64,18 @@ export function Courses({ courses, unitWord }: CoursesProps) {
           {shown.pots.length}. Which treatment it has is not said here: what is known colours what
           is read.
         </Soft>
+      )}
+      {events.length > 0 && (
+        <details>
+          <summary>What happened meanwhile, {events.length}</summary>
+          <ul>
+            {events.map(({ on, words, kind }) => (
+              <li key={`${on} ${kind} ${words}`}>
+                {shortDay(on)}: {words}
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
       <details>
         <summary>As a table</summary>

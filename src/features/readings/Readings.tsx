@@ -17,6 +17,7 @@ import { ReadingHistory } from './ReadingHistory';
 
 interface ReadingsProps {
   readonly view: DeskView;
+  readonly season: Parameters<typeof Courses>[0]['season'];
   readonly add: Parameters<typeof MeasureList>[0]['add'];
   readonly drop: Parameters<typeof MeasureList>[0]['drop'];
   readonly history: Parameters<typeof ReadingHistory>[0]['history'];
@@ -24,7 +25,7 @@ interface ReadingsProps {
 }
 
 /** Readings at the desk: the grid of a day, and what is read at all. */
-export function Readings({ view, add, drop, undoImport, history }: ReadingsProps) {
+export function Readings({ view, season, add, drop, undoImport, history }: ReadingsProps) {
   const router = useRouter();
   const canRead = view.state !== 'planned' && view.units.length > 0 && view.columns.length > 0;
   return (
@@ -68,7 +69,9 @@ export function Readings({ view, add, drop, undoImport, history }: ReadingsProps
       {view.state === 'locked' && view.units.length > 0 && (
         <ImportTable view={view} undo={undoImport} />
       )}
-      {view.courses.length > 0 && <Courses courses={view.courses} unitWord={view.unitWord} />}
+      {view.courses.length > 0 && (
+        <Courses courses={view.courses} unitWord={view.unitWord} season={season} />
+      )}
       {view.state !== 'planned' && <Notes notes={view.notes} />}
       {view.measures.some(measure => measure.scale?.kind === 'percent') && (
         <PracticeEye seed={Number(view.today.replaceAll('-', ''))} />

@@ -35,6 +35,7 @@ export default async function ReadingsPage(props: ReadingsPageProps) {
           asked.success && asked.data <= today() ? asked.data : today(),
           today(),
         )}
+        season={frame.season}
         add={readAlsoAction.bind(null, id)}
         drop={readNoMoreAction.bind(null, id)}
         undoImport={undoImportAction.bind(null, id)}
