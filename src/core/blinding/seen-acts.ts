@@ -14,8 +14,14 @@ export const THE_BOTTLES = 'the bottles';
 export function seenActName(act: Pick<CareAct, 'ruleId' | 'unitIds'>, data: ActsOf): string {
   const rule = data.care.rules.find(each => each.id === act.ruleId);
   if (!rule) return 'a step no longer planned';
-  return isKept(rule, data) ? bottleOf(act, data) : rule.name;
+  return isKept(rule, data) ? bottleOf(act, data) : `${rule.name}${WAYS[rule.kind] ?? ''}`;
 }
+
+/** A fleece is put on and taken off under one name. */
+const WAYS: Readonly<Partial<Record<CareRule['kind'], string>>> = {
+  cover: ', put on',
+  uncover: ', taken off',
+};
 
 /** Whether the name of what a rule gives is kept back: it goes to some only, and who they are is not to be seen. */
 export function isKept(

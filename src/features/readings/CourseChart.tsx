@@ -106,7 +106,7 @@ function optionsOf(
           color: tokens['ink-soft'],
           font,
           maxTicksLimit: 6,
-          callback: value => `${value}${unit === '' ? '' : ` ${unit}`}`,
+          callback: value => `${value}${spaced(unit)}`,
         },
       },
     },
@@ -116,6 +116,11 @@ function optionsOf(
       annotation: { animations: {}, annotations: marksOf(events, from, tokens) },
     },
   };
+}
+
+/** 40%, but 40 cm. */
+function spaced(unit: string): string {
+  return unit === '' || unit === '%' ? unit : ` ${unit}`;
 }
 
 function marksOf(events: readonly CourseEvent[], from: string, tokens: Tokens) {

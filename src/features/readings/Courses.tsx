@@ -36,7 +36,7 @@ export function Courses({ courses, unitWord, season }: CoursesProps) {
   const events = eventsBetween(season, days[0] ?? '', days.at(-1) ?? '');
   const { name, base } = shownUnit(shown.unit, system);
   const figure = (value: number): string =>
-    `${Number((value / base).toPrecision(4))}${name === '' ? '' : ` ${name}`}`;
+    `${Number((value / base).toPrecision(4))}${name === '' || name === '%' ? name : ` ${name}`}`;
   return (
     <Box aria-label="How it goes along">
       <h2>How it goes along</h2>

@@ -102,6 +102,7 @@ function LeafDrawing({ leaf, label }: { readonly leaf: PracticeLeaf; readonly la
 const Box = styled.details`
   form { display: grid; gap: 12px; max-width: 360px; margin-top: 12px; }
   svg { width: 100%; max-width: 320px; }
+  & > p[role='status'] { margin-top: 12px; }
   ellipse { fill: var(--crown); }
   circle { fill: var(--soil); }
   [data-rib] { stroke: var(--leaf); stroke-width: 1.5; fill: none; }

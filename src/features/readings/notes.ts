@@ -39,10 +39,10 @@ export function notesOf(
       about: what,
       says: why,
     })),
-    ...(isOpen ? care.acts : []).map(({ id, doneOn: day, note }) => ({
+    ...(isOpen ? care.acts : []).map(({ id, doneOn: day, unitIds, note }) => ({
       id: id as string,
       day: day as string,
-      code: '',
+      code: (unitIds ?? []).map(unitId => codeOf.get(unitId) ?? '').join(' '),
       about: 'a step of the care',
       says: note,
     })),

@@ -134,7 +134,7 @@ function TendDetails(props: TendProps) {
           thirst={view.thirst}
         />
       )}
-      <Covers lines={view.covers} unitWord={view.trial.unitWord} units={view.codes.length} />
+      <Covers lines={view.covers} unitWord={view.trial.unitWord} codes={view.codes} />
       <Adherence view={view} untick={untick} history={props.history} />
       {view.tooOften.map(each => (
         <p key={each.product} role="alert">

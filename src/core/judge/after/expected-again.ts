@@ -55,8 +55,8 @@ export function expectedAgain(
 
 export function expectedAgainWords({ treatment, of, led, again }: ExpectedAgain): string {
   const percent = (share: number): string => `${Math.round(100 * share)}%`;
-  const here = `${treatment} came first of ${of}, ${percent(led)} from the average of all. Whatever comes first is partly lucky:`;
+  const here = `${treatment} came first of ${of}, ${percent(led)} better than the average of all. Whatever comes first is partly lucky:`;
   return Math.round(100 * again) < 1
-    ? `${here} of these numbers alone, expect no lead of it again.`
-    : `${here} expect about ${percent(again)} of it again.`;
+    ? `${here} by these numbers alone, expect nothing of it next time.`
+    : `${here} next time expect it about ${percent(again)} better than that average.`;
 }

@@ -117,7 +117,7 @@ function optionsOf(print: (value: number) => string, tokens: Tokens): ChartOptio
       legend: {
         display: true,
         position: 'bottom',
-        labels: { color: tokens.ink, font, usePointStyle: true },
+        labels: { color: tokens.ink, font, usePointStyle: true, boxWidth: 8, boxHeight: 8 },
       },
       tooltip: { enabled: false },
     },
