@@ -3,6 +3,7 @@
 import { useLocale } from 'react-aria-components';
 import { amountWords } from '@/core/materials/amount-words';
 import { printRain } from '@/core/quantity/print-quantity';
+import { printTemperature } from '@/core/quantity/temperature';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 
 /** Whose measures the garden reads: by the language of the page, which follows the garden's setting. */
@@ -20,4 +21,10 @@ export function useAmountWords(): (amount: number, of: 'mass' | 'volume') => str
 export function useRainWords(): (mm: number) => string {
   const system = useSystem();
   return mm => printRain(mm, system);
+}
+
+/** Prints a temperature as the garden's thermometer shows it. */
+export function useTemperatureWords(): (celsius: number, digits?: number) => string {
+  const system = useSystem();
+  return (celsius, digits) => printTemperature(celsius, system, digits);
 }

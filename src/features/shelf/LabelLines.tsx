@@ -188,7 +188,7 @@ function Limits(props: LabelLinesProps) {
       </div>
       <div data-three>
         <Line {...props} of="keepsMonths" label="Shelf life (months)" isNumber />
-        <Line {...props} of="keepBelow" label="Store below (°C)" isNumber />
+        <Line {...props} of="keepBelow" label="Store below" placeholder="25 °C" />
         <Line {...props} of="mixedHours" label="Use within (hours of mixing)" isNumber />
       </div>
     </>

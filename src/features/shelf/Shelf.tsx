@@ -2,9 +2,10 @@
 
 import Link from 'next/link';
 import { styled } from 'styled-components';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { FORM_WORDS, isPastKeeping, type Product, storeTrouble } from '@/core/trial/model/product';
 import { counted } from '@/core/words/plural';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { Page, Soft } from '@/ui/Page';
 
 interface ShelfProps {
@@ -16,6 +17,7 @@ interface ShelfProps {
 
 /** What the garden has in its shed, as the packs print it. */
 export function Shelf({ products, today, warmestC }: ShelfProps) {
+  const system = useSystem();
   const inUnits = useAmountWords();
   return (
     <Page>
@@ -53,7 +55,7 @@ export function Shelf({ products, today, warmestC }: ShelfProps) {
                   ? ''
                   : ` · ${counted(product.waitingDays, 'day')} before harvest`}
               </small>
-              {mindOf(product, today, warmestC).map(mind => (
+              {mindOf(product, today, warmestC, system).map(mind => (
                 <em key={mind}>{mind}</em>
               ))}
             </li>
@@ -65,12 +67,17 @@ export function Shelf({ products, today, warmestC }: ShelfProps) {
 }
 
 /** What its store asks to mind today. */
-function mindOf(product: Product, today: string, warmestC: number | undefined): readonly string[] {
+function mindOf(
+  product: Product,
+  today: string,
+  warmestC: number | undefined,
+  system: MeasureSystem,
+): readonly string[] {
   const old = product.batches
     .filter(batch => isPastKeeping(product, batch, today))
     .map(batch => `${batch.name} stands open past the ${product.keepsMonths} months it keeps.`);
   return [
-    storeTrouble(product, warmestC) ?? '',
+    storeTrouble(product, warmestC, system) ?? '',
     ...old,
     product.keepDark ? 'Light spoils it: keep it in its own bottle, shut away.' : '',
     product.mixedHours === null

@@ -90,7 +90,12 @@ describe('a product', () => {
       .mockResolvedValueOnce({ grade: '60-30-20 makes 110%.' })
       .mockResolvedValue(undefined);
     render(
-      <ProductForm saved={productDraft(productFixture())} system="uk" save={save} takeOff={null} />,
+      <ProductForm
+        saved={productDraft(productFixture(), 'uk')}
+        system="uk"
+        save={save}
+        takeOff={null}
+      />,
     );
     write('The three numbers', '60-30-20');
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));

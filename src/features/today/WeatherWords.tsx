@@ -1,8 +1,9 @@
 'use client';
 
 import Link from 'next/link';
+import { bareTemperature, printTemperature } from '@/core/quantity/temperature';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
-import { useRainWords } from '@/features/frame/use-garden-units';
+import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
 import { Soft } from '@/ui/Page';
 
 const ALERTS = {
@@ -14,6 +15,7 @@ const ALERTS = {
 /** The last known day's weather in a line. */
 export function WeatherWords({ day }: { readonly day: WeatherDay | undefined }) {
   const inRain = useRainWords();
+  const system = useSystem();
   if (!day)
     return (
       <Soft>
@@ -24,7 +26,7 @@ export function WeatherWords({ day }: { readonly day: WeatherDay | undefined }) 
   return (
     <Soft>
       <Link href="/weather">
-        {day.tminC.toFixed(0)} to {day.tmaxC.toFixed(0)} °C,{' '}
+        {bareTemperature(day.tminC, system)} to {printTemperature(day.tmaxC, system)},{' '}
         {day.rainMm < 0.1 ? 'dry' : `${inRain(day.rainMm)} of rain`}
       </Link>
       {day.source === 'stand-in' ? ' (stand-in station, not measured).' : '.'}

@@ -2,6 +2,12 @@
 
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
+import {
+  bareTemperature,
+  degreeDaysIn,
+  printTemperature,
+  scaleOf,
+} from '@/core/quantity/temperature';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { degreeDays } from '@/core/weather/degree-days';
 import { etoOfDay } from '@/core/weather/reference-et';
@@ -15,7 +21,7 @@ import {
 } from '@/core/weather/soil-store';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { shortDay } from '@/features/frame/days';
-import { useRainWords } from '@/features/frame/use-garden-units';
+import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
@@ -48,6 +54,7 @@ const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' }
 /** The garden's weather: what it took in water, how warm it was, and what it asks to mind. */
 export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: WeatherProps) {
   const inRain = useRainWords();
+  const system = useSystem();
   const { fields, isPending, send } = useFieldAction();
   const [trouble] = Object.values(fields);
   const rows: readonly WeatherRow[] = days
@@ -77,7 +84,13 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
               <p>
                 <b>{rows.length} days:</b> {inRain(sum(row => row.day.rainMm))} of rain,{' '}
                 {inRain(sum(row => row.etoMm))} taken by short grass,{' '}
-                {figures(sum(row => row.warmth))} degree days above 10 °C.
+                {figures(
+                  degreeDaysIn(
+                    sum(row => row.warmth),
+                    system,
+                  ),
+                )}{' '}
+                degree days above {printTemperature(10, system)}.
               </p>
               <DayTable rows={rows} />
               {rows.some(row => row.day.source === 'stand-in') && (
@@ -112,8 +125,8 @@ function StationTable({ take, isPending, trouble, ask }: StationTableProps) {
     <Box>
       <h2>A station’s table</h2>
       <Soft>
-        CSV with columns date, tmax, tmin, rain, and if there are any wind, rhmax, rhmin, sun. All
-        of it is taken, or nothing.
+        CSV with columns date, tmax, tmin in °C, rain in mm, and if there are any wind, rhmax,
+        rhmin, sun. All of it is taken, or nothing.
       </Soft>
       <label>
         <span>File</span>{' '}
@@ -136,20 +149,32 @@ function StationTable({ take, isPending, trouble, ask }: StationTableProps) {
 
 function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
   const inRain = useRainWords();
+  const system = useSystem();
+  const scale = scaleOf(system);
   return (
     <WideTable label="Day by day">
-      <TableHead of={['day', 'lowest', 'highest', 'rain', 'grass takes', 'warmth', 'mind']} />
+      <TableHead
+        of={[
+          'day',
+          `lowest, ${scale}`,
+          `highest, ${scale}`,
+          'rain',
+          'grass takes',
+          'warmth',
+          'mind',
+        ]}
+      />
       <tbody>
         {rows.map(({ day, etoMm, warmth }) => {
           const alert = alertOf(day);
           return (
             <tr key={day.day}>
               <th scope="row">{shortDay(day.day)}</th>
-              <td>{day.tminC.toFixed(1)}°</td>
-              <td>{day.tmaxC.toFixed(1)}°</td>
+              <td>{bareTemperature(day.tminC, system, 1)}</td>
+              <td>{bareTemperature(day.tmaxC, system, 1)}</td>
               <td>{day.rainMm === 0 ? '—' : inRain(day.rainMm)}</td>
               <td>{inRain(etoMm)}</td>
-              <td>{warmth.toFixed(1)}</td>
+              <td>{degreeDaysIn(warmth, system).toFixed(1)}</td>
               <td>{alert ? ALERT_WORDS[alert] : ''}</td>
             </tr>
           );

@@ -31,10 +31,11 @@ export default async function ProductPage({
     product.form === 'spray-concentrate' ||
     product.form === 'ready-spray' ||
     product.form === 'home-made';
+  const { system } = await currentGarden();
   return (
     <ProductForm
-      saved={productDraft(product)}
-      system={(await currentGarden()).system}
+      saved={productDraft(product, system)}
+      system={system}
       save={changeProductAction.bind(null, product.id)}
       takeOff={takeOffAction.bind(null, product.id)}
       looseMeasures={product.looseMeasures}

@@ -72,7 +72,7 @@ test('a product in its form and read again is the same product', () => {
       ([n, p, k], basis, per, hazards) => {
         const first = read({ grade: `${n}-${p}-${k}`, basis, per, hazards });
         if (!first.ok) throw new Error(JSON.stringify(first.trouble));
-        expect(readProduct(productDraft(first.value), 'uk', first.value.id)).toEqual(first);
+        expect(readProduct(productDraft(first.value, 'uk'), 'uk', first.value.id)).toEqual(first);
       },
     ),
   );
@@ -87,4 +87,30 @@ test('whatever comes from outside, it is a product or a sentence', () => {
       );
     }),
   );
+});
+
+test.each([
+  ['25', 'uk', 25, '25 °C'],
+  ['77', 'us', 25, '77 °F'],
+  ['77 °F', 'uk', 25, '25 °C'],
+  ['', 'uk', null, ''],
+] as const)(
+  'kept below “%s” in a garden of %s is %d °C, and comes back as %s',
+  (keepBelow, system, celsius, back) => {
+    const made = readProduct({ ...BLANK_PRODUCT, name: 'tea', keepBelow }, system, v7());
+    if (!made.ok) throw new Error(JSON.stringify(made.trouble));
+    expect(made.value.keepBelowC).toBe(celsius);
+    expect(productDraft(made.value, system).keepBelow).toBe(back);
+  },
+);
+
+test('what is no temperature of a store is said so, in the garden’s own degrees', () => {
+  const of = (keepBelow: string, system: 'uk' | 'us') =>
+    readProduct({ ...BLANK_PRODUCT, name: 'tea', keepBelow }, system, v7());
+  expect(of('cool', 'uk')).toMatchObject({
+    trouble: { keepBelow: 'A temperature from 1 °C to 60 °C.' },
+  });
+  expect(of('200', 'us')).toMatchObject({
+    trouble: { keepBelow: 'A temperature from 34 °F to 140 °F.' },
+  });
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import { printTemperature, readTemperature } from '@/core/quantity/temperature';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
@@ -82,6 +83,8 @@ const NOTHING_CARRIED: CarriedOver = {
   isKnownHere: false,
 };
 
+const [COLDEST_STORE_C, WARMEST_STORE_C] = [1, 60];
+
 /** Reads a product as it came from the form. */
 export function readProduct(
   input: unknown,
@@ -95,18 +98,21 @@ export function readProduct(
   const analysis = readAnalysis(draft);
   const pack = readPack(draft, system);
   const numbers = readNumbers(draft);
+  const keepBelow = readKeepBelow(draft.keepBelow, system);
   const rates = readRates(draft.rates, contextOf(draft, system, carried.looseMeasures));
   const troubles: FieldTroubles = {
     ...(analysis.ok ? {} : analysis.trouble),
     ...(pack.ok ? {} : pack.trouble),
     ...(rates.ok ? {} : { rates: rates.trouble }),
+    ...(keepBelow.ok ? {} : { keepBelow: keepBelow.trouble }),
     ...numbers.troubles,
   };
-  if (Object.keys(troubles).length > 0 || !analysis.ok || !pack.ok || !rates.ok)
+  if (Object.keys(troubles).length > 0 || !analysis.ok || !pack.ok || !rates.ok || !keepBelow.ok)
     return failure(troubles);
   const product = Product.safeParse({
     ...carried,
     ...numbers.values,
+    keepBelowC: keepBelow.value,
     id,
     name: draft.name,
     form: draft.form,
@@ -119,6 +125,16 @@ export function readProduct(
     note: draft.note,
   });
   return product.success ? success(product.data) : failure(fieldTroublesOf(product.error));
+}
+
+function readKeepBelow(written: string, system: MeasureSystem): Result<number | null, string> {
+  if (written.trim() === '') return success(null);
+  const celsius = readTemperature(written, system);
+  return celsius !== undefined && celsius >= COLDEST_STORE_C && celsius <= WARMEST_STORE_C
+    ? success(celsius)
+    : failure(
+        `A temperature from ${printTemperature(COLDEST_STORE_C, system)} to ${printTemperature(WARMEST_STORE_C, system)}.`,
+      );
 }
 
 function readAnalysis({
@@ -214,7 +230,7 @@ function readRates(written: string, context: RateContext): Result<readonly Label
 }
 
 /** A product as its form would hold it. */
-export function productDraft(product: Product): ProductDraft {
+export function productDraft(product: Product, system: MeasureSystem): ProductDraft {
   const written = (value: number | null): string => (value === null ? '' : String(value));
   const { analysis, pack } = product;
   const packSize =
@@ -249,7 +265,7 @@ export function productDraft(product: Product): ProductDraft {
     reentryHours: written(product.reentryHours),
     mostApplications: written(product.mostApplications),
     keepsMonths: written(product.keepsMonths),
-    keepBelow: written(product.keepBelowC),
+    keepBelow: product.keepBelowC === null ? '' : printTemperature(product.keepBelowC, system, 1),
     mixedHours: written(product.mixedHours),
     moisture: written(product.moisturePercent),
     keepDark: product.keepDark,

@@ -20,7 +20,6 @@ const NUMBER_FIELDS = [
   'reentryHours',
   'mostApplications',
   'keepsMonths',
-  'keepBelow',
   'mixedHours',
   'moisture',
 ] as const;
@@ -62,12 +61,6 @@ const NUMBERS: Readonly<Record<NumberField, NumberRange>> = {
     as: 'mostApplications',
   },
   keepsMonths: { least: 0.1, most: 600, sentence: 'Months, above 0.', as: 'keepsMonths' },
-  keepBelow: {
-    least: 1,
-    most: 60,
-    sentence: 'Degrees Celsius, from 1 to 60.',
-    as: 'keepBelowC',
-  },
   mixedHours: { least: 0.1, most: 2000, sentence: 'Hours, above 0.', as: 'mixedHours' },
   moisture: {
     least: 0,

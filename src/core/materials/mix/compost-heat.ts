@@ -1,8 +1,10 @@
+import { celsiusOf } from '@/core/quantity/temperature';
+
 /** How a heap is heated: closed, or turned in the open. */
 export type HeapWay = 'vessel' | 'windrow';
 
 // US 7 CFR 205.203(c)(2), from memory: 131 to 170 °F, three days in a vessel, fifteen in a windrow with five turnings.
-const HEAT_C = { least: 55, most: 77 } as const;
+export const HEAT_C = { least: celsiusOf(131, 'F'), most: celsiusOf(170, 'F') } as const;
 const NEEDED: Readonly<Record<HeapWay, { readonly days: number; readonly turns: number }>> = {
   vessel: { days: 3, turns: 0 },
   windrow: { days: 15, turns: 5 },

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { printTemperature } from '@/core/quantity/temperature';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { CalendarDay, daysBetween } from '@/core/time/garden-day';
 import { Analysis } from './analysis';
 import { LabelRate } from './label-rate';
@@ -157,8 +159,9 @@ export function isPastKeeping(
 export function storeTrouble(
   { keepBelowC }: Pick<Product, 'keepBelowC'>,
   warmestC: number | undefined,
+  system: MeasureSystem,
 ): string | undefined {
   return keepBelowC !== null && warmestC !== undefined && warmestC > keepBelowC
-    ? `It was ${warmestC.toFixed(0)} °C of late; it keeps below ${keepBelowC} °C. A glasshouse is hotter still.`
+    ? `It was ${printTemperature(warmestC, system)} of late; it keeps below ${printTemperature(keepBelowC, system)}. A glasshouse is hotter still.`
     : undefined;
 }

@@ -1,26 +1,42 @@
 'use client';
-import { type HeapWay, heatReached } from '@/core/materials/mix/compost-heat';
+import { HEAT_C, type HeapWay, heatReached } from '@/core/materials/mix/compost-heat';
+import {
+  bareTemperature,
+  printTemperature,
+  readTemperature,
+  scaleOf,
+} from '@/core/quantity/temperature';
 import { counted } from '@/core/words/plural';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
 
+const EXAMPLE = [48, 56, 61, 63, 60, 52];
+
 /** Whether a heap with manure was hot for long enough. */
 export function HeatSum() {
+  const system = useSystem();
   const { form, field } = useForm<{
     readonly days: string;
     readonly way: HeapWay;
     readonly turns: string;
-  }>({ days: '48 56 61 63 60 52', way: 'windrow', turns: '1' });
+  }>({
+    days: EXAMPLE.map(day => bareTemperature(day, system)).join(' '),
+    way: 'windrow',
+    turns: '1',
+  });
   const { days, way, turns } = form;
   const daily = days
     .split(/[\s;]+/)
     .filter(each => each !== '')
-    .map(each => Number(each.replace(',', '.')));
+    .flatMap(each => readTemperature(each, system) ?? []);
   const isRead =
-    daily.length > 0 && daily.every(each => Number.isFinite(each) && each > -30 && each < 100);
+    daily.length > 0 &&
+    daily.length === days.split(/[\s;]+/).filter(each => each !== '').length &&
+    daily.every(each => each > -30 && each < 100);
   const t = readNumber(turns, 0, 100);
   const found = isRead && t.base !== undefined ? heatReached(daily, way, t.base) : undefined;
   return (
@@ -30,7 +46,7 @@ export function HeatSum() {
     >
       <div data-fields>
         <TextField
-          label="°C, a number a day"
+          label={`${scaleOf(system)}, a number a day`}
           {...field('days')}
           trouble={isRead ? undefined : 'Temperatures with spaces between them.'}
         />
@@ -59,9 +75,11 @@ export function HeatSum() {
       {found && (
         <p>
           {found.isEnough
-            ? 'It was at 55 °C or more for as long as it takes.'
-            : `It takes ${found.neededDays} days on end at 55 °C or more${found.neededTurns === 0 ? '' : `, and ${found.neededTurns} turnings`}.`}
-          {found.wasTooHot ? ' Above 77 °C the heap dies: turn or wet it.' : ''}
+            ? `It was at ${printTemperature(HEAT_C.least, system)} or more for as long as it takes.`
+            : `It takes ${found.neededDays} days on end at ${printTemperature(HEAT_C.least, system)} or more${found.neededTurns === 0 ? '' : `, and ${found.neededTurns} turnings`}.`}
+          {found.wasTooHot
+            ? ` Above ${printTemperature(HEAT_C.most, system)} the heap dies: turn or wet it.`
+            : ''}
         </p>
       )}
     </Sum>
