@@ -9,6 +9,7 @@ import { READING_KINDS } from '@/core/measure/library/reading-library';
 import { readReading } from '@/core/measure/reading/reading-form';
 import { readReadingTable } from '@/core/measure/reading/reading-table';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
+import { writtenFor } from '@/core/trial/fixtures/written-fixture';
 import { PickId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Pick } from '@/core/trial/model/pick';
@@ -19,35 +20,6 @@ import { analyse, plannedSpec } from './trial-analysis';
 
 const plain = trialFixture({ treatments: 2, unitsEach: 5 });
 const TODAY = plain.trial.endsOn;
-
-/** What somebody would write for the nth unit: a few of each, a little more of the second treatment. */
-function writtenFor({ scale }: Measure, nth: number, isSecond: boolean): string {
-  const step = nth % 3;
-  switch (scale?.kind) {
-    case 'continuous':
-      return String(Math.min(scale.most, 5 + step + (isSecond ? 4 : 0)));
-    case 'count':
-      return String(4 + step + (isSecond ? 5 : 0));
-    case 'rank':
-      return String(1 + nth);
-    case 'percent':
-      return `${10 + step + (isSecond ? 30 : 0)}%`;
-    case 'yes-no':
-      return isSecond || step === 0 ? 'yes' : 'no';
-    case 'proportion':
-      return `${2 + step + (isSecond ? 5 : 0)} of 12`;
-    case 'ordinal':
-      return String(scale.from + ((step + Number(isSecond)) % scale.steps.length));
-    case 'class':
-      return scale.classes[(step + Number(isSecond)) % scale.classes.length] ?? '';
-    case 'date':
-      return String(6 + step + (isSecond ? 5 : 0));
-    case 'days':
-      return nth === 0 ? '>28' : String(6 + step + (isSecond ? 5 : 0));
-    default:
-      return '';
-  }
-}
 
 const TYPED = {
   system: 'uk',

@@ -50,6 +50,9 @@ export function matchColumns(
   const hasCodes = heads.some(head => /^codes?$/i.test(head.trim()));
   return heads.map(head => {
     const said = head.trim();
+    // “Trimmed, dry” is a name, and dry no unit.
+    const whole = measures.find(each => each.name.toLowerCase() === said.toLowerCase());
+    if (whole) return { kind: 'measure', measureId: whole.id, unit: '' };
     const { name, unit } = headParts(said);
     const exact = measures.find(each => plain(each.name) === plain(name));
     // A file of this garden's own has codes, and under “unit” what the value is in.
@@ -60,7 +63,6 @@ export function matchColumns(
     if (!exact && WEIGHED.test(name)) return { kind: 'weight', unit };
     const measure =
       measures.find(each => plain(each.name) === plain(name)) ??
-      measures.find(each => plain(each.name) === plain(said)) ??
       measures.find(each => plain(name) !== '' && plain(each.name).startsWith(plain(name)));
     return measure ? { kind: 'measure', measureId: measure.id, unit } : { kind: 'nothing' };
   });

@@ -39,6 +39,15 @@ test.each([
   expect(headParts(head)).toEqual({ name, unit });
 });
 
+test('a name with a comma in it is a name: what stands behind the comma is no unit', () => {
+  const dry = { id: '1', name: 'Trimmed, dry' };
+  expect(matchColumns(['code', 'trimmed, dry', 'Trimmed, dry (g)'], [dry])).toEqual([
+    { kind: 'unit' },
+    { kind: 'measure', measureId: '1', unit: '' },
+    { kind: 'measure', measureId: '1', unit: 'g' },
+  ]);
+});
+
 test('heads are matched to what they hold', () => {
   expect(
     matchColumns(
