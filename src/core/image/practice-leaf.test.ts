@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { eyeError, eyeErrorWords, practiceLeaves } from './practice-leaf';
+import { cardLeaves, eyeError, eyeErrorWords, practiceLeaves } from './practice-leaf';
 
 const seeds = fc.integer({ min: 0, max: 2 ** 31 - 1 });
 
@@ -41,6 +41,11 @@ test('spots lie inside and apart, from hardly any to nearly a third; the same se
     }),
     { numRuns: 10 },
   );
+});
+
+test('the card shows what it says, to half a point', () => {
+  const card = cardLeaves();
+  expect(card.map(leaf => Math.round(leaf.percent))).toEqual([1, 5, 10, 20, 30]);
 });
 
 test('an eye that always reads three points too high leans by three and is sure', () => {

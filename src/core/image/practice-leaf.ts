@@ -25,6 +25,15 @@ export function practiceLeaves(seed: number): readonly PracticeLeaf[] {
     .map(({ share }) => leafWith(share * (0.8 + 0.4 * random.share()), () => random.share()));
 }
 
+const CARD_SHARES = [1, 5, 10, 20, 30] as const;
+const CARD_SEED = 5;
+
+/** The picture card to hold a leaf against: always the same five, from hardly any spots to many. */
+export function cardLeaves(): readonly PracticeLeaf[] {
+  const random = seededRandom(CARD_SEED);
+  return CARD_SHARES.map(share => leafWith(share, () => random.share()));
+}
+
 /** Spots are put down wherever they find room, until about so much is covered. */
 function leafWith(percent: number, next: () => number): PracticeLeaf {
   const spots: { x: number; y: number; r: number }[] = [];

@@ -2,15 +2,11 @@
 
 import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
-import {
-  eyeError,
-  eyeErrorWords,
-  type PracticeLeaf,
-  practiceLeaves,
-} from '@/core/image/practice-leaf';
+import { eyeError, eyeErrorWords, practiceLeaves } from '@/core/image/practice-leaf';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { LeafDrawing } from './LeafDrawing';
 
 interface PracticeEyeProps {
   /** Of the first leaves, a whole number; the next ones follow from it. */
@@ -85,25 +81,8 @@ export function PracticeEye({ seed }: PracticeEyeProps) {
   );
 }
 
-function LeafDrawing({ leaf, label }: { readonly leaf: PracticeLeaf; readonly label: string }) {
-  const { halfLength: a, halfWidth: b } = leaf;
-  return (
-    <svg viewBox={`${-a - 14} ${-b - 4} ${2 * a + 18} ${2 * b + 8}`} role="img" aria-label={label}>
-      <path d={`M${-a - 12} 0H${a}`} data-rib />
-      <ellipse rx={a} ry={b} />
-      <path d={`M${-a} 0H${a}`} data-rib />
-      {leaf.spots.map(({ x, y, r }) => (
-        <circle key={`${x} ${y}`} cx={x} cy={y} r={r} />
-      ))}
-    </svg>
-  );
-}
-
 const Box = styled.details`
   form { display: grid; gap: 12px; max-width: 360px; margin-top: 12px; }
   svg { width: 100%; max-width: 320px; }
   & > p[role='status'] { margin-top: 12px; }
-  ellipse { fill: var(--crown); }
-  circle { fill: var(--soil); }
-  [data-rib] { stroke: var(--leaf); stroke-width: 1.5; fill: none; }
 `;

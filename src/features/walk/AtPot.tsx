@@ -18,6 +18,7 @@ import {
   loadScalePanel,
   loadWalkPhoto,
 } from './offline/lazy-panels';
+import { PictureCard } from './PictureCard';
 import type { Walking } from './use-walk';
 import { ValueEntry } from './ValueEntry';
 import type { Stop } from './walk-order';
@@ -45,6 +46,7 @@ export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: W
           <b>{measure.name}</b> {measure.definition}
         </p>
       </Asked>
+      {measure.drawing === 'spots' && measure.scale.kind === 'percent' && <PictureCard />}
       {!isOwnButton && (
         <Figure aria-live="polite" data-empty={entry.typed === '' || undefined}>
           {entry.typed === '' ? '—' : entry.typed}
