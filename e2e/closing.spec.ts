@@ -30,7 +30,7 @@ test('a pot is left out on record, put back, left out again, and the trial close
     page.getByText(/by Ines, after the first reading: it counts all the same\. Knocked over/),
   ).toBeVisible();
   await expect(page.getByText('With only those that had no mishap:')).toBeVisible();
-  await page.getByRole('button', { name: 'Put back in' }).click();
+  await page.getByRole('button', { name: 'Count it again' }).click();
   await expect(page.getByText('Nothing: every pot counts.')).toBeVisible();
   await page.getByRole('button', { name: 'Close the trial' }).click();
   await expect(page.getByText(/^Closed and frozen on/)).toBeVisible();

@@ -137,12 +137,14 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   await expect(card.getByRole('row', { name: /^Sound harvest by weight/ })).toContainText(
     'clearly better',
   );
-  await expect(page.getByText(/^Beside the main one \d+ measures were looked at/)).toBeVisible();
+  await expect(page.getByText(/^\d+ other measures were looked at/)).toBeVisible();
   await expect(card.getByRole('row')).toHaveCount(17);
   await expect(
     page.getByText(/^Luck: how often the same figures under labels dealt anew/),
   ).toBeVisible({ timeout: 60_000 });
-  await expect(card.getByRole('row', { name: /^Root weight/ })).toContainText(/luck \d+ of 100/);
+  await expect(card.getByRole('row', { name: /^Root weight/ })).toContainText(
+    /chance alone: \d+ of 100/,
+  );
   await card.getByLabel('Weight of Weight of one sound piece').selectOption('3');
   await expect(page.getByText('A rank by weights is a taste, no result.')).toBeVisible();
   await page.getByText('Try it with no effect').click();

@@ -38,14 +38,14 @@ test('what so many pots can show follows the numbers, and one each is told to be
   askedTrial,
 }) => {
   await askedTrial('Enough radishes?');
-  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByText('anywhere on the bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('8');
   await page.getByLabel('Two pots treated alike usually differ by, %').fill('30');
   // CV 30%, eight each: 45% (recomputed arithmetic, closed-power.test.ts).
   await expect(
     page.getByText(/With 16 pots a true gain of 15% is seen 1\d times of 100/),
   ).toBeVisible();
-  await expect(page.getByText(/Seen four times in five: 45% or more/)).toBeVisible();
+  await expect(page.getByText(/Likely to be seen \(4 in 5\): 45% or more/)).toBeVisible();
   await expect(page.getByText(/Among the deals the largest gap can be/)).toBeVisible();
   await page.getByLabel('Of each treatment').fill('2');
   await expect(

@@ -37,7 +37,7 @@ test('a change after the lock is put on record, and stands on the verdict', asyn
 }) => {
   await lockedTrial({ question: 'Changed on the way?', each: 2 });
   await page.getByText('Change something, with a reason').click();
-  await page.getByText('what is worth having', { exact: true }).click();
+  await page.getByText('the smallest difference worth having', { exact: true }).click();
   await page.getByLabel('At least, % of the control').fill('25');
   await page.getByRole('button', { name: 'Put it on record' }).click();
   await expect(page.getByText('Say why, so that a reader can judge it.')).toBeVisible();
@@ -87,7 +87,7 @@ test('of more plants than places the most alike take part, and each place says w
   askedTrial,
 }) => {
   await askedTrial('Equal starts?');
-  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByText('anywhere on the bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('3');
   await page.getByText('Sizes before the start').click();
   const sizes = page.getByLabel('Sizes of all plants raised');
@@ -140,7 +140,7 @@ test('the audit follows what is typed; benches, guards, a wall and odd tubs are 
   await expect(page.getByText(/wall where it is drawn/)).toBeVisible();
   await page.getByRole('button', { name: 'Done arranging' }).click();
   const units = await benchUnits(page);
-  await page.getByText('What else differs between them').click();
+  await page.getByText('Other differences between them').click();
   await page.getByLabel('It is').fill('container');
   await page
     .getByLabel('Which have what, a line each')

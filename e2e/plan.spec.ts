@@ -55,7 +55,7 @@ test('a shelf is dragged to where it stands', async ({ page, isMobile, askedTria
 test('a slope is drawn, and the right cut suggested', async ({ page, askedTrial }) => {
   await askedTrial('On a slope?');
   await page.getByText('everyone', { exact: true }).click();
-  await page.getByLabel('Of each, in a block').fill('4');
+  await page.getByLabel('Of each treatment per block').fill('4');
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   await page.getByRole('button', { name: 'Draw it' }).click();

@@ -30,7 +30,7 @@ test('from a new product to a ticked-off feed and the ledger', async ({
   await page.waitForURL(/shelf$/);
 
   await askedTrial('Fed or not?');
-  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByText('anywhere on the bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('4');
   await page.getByText('everyone', { exact: true }).click();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
@@ -74,7 +74,7 @@ test('a step is left out only with a reason, and a stage brings what waits for i
   await page.getByLabel('first flower').fill(today);
   await page.getByRole('button', { name: 'It came' }).click();
   await expect(page.getByRole('button', { name: 'look for aphids: done' })).toBeVisible();
-  await page.getByText('Otherwise').click();
+  await page.getByText('Done differently, or not at all').click();
   await page.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByText('Say why it was left out: it is part of the trial.')).toBeVisible();
   await page.getByLabel('A note, or why it is left out').fill('Rain all day.');
@@ -134,7 +134,7 @@ test('a handful is weighed and stands in a rate; some pots only, a reminder, and
   await page.waitForURL(/shelf$/);
   await page.getByRole('link', { name: 'Kilnfield meal' }).click();
   await page.waitForURL(/shelf\/[0-9a-f-]+$/);
-  const loose = page.getByRole('region', { name: 'Caps and handfuls' });
+  const loose = page.getByRole('region', { name: 'Your own measures' });
   await loose.getByLabel('A', { exact: true }).fill('handful');
   await loose.getByLabel('in', { exact: true }).selectOption('grams');
   await loose.getByLabel('Five tries').fill('28 35 40 31 36');
@@ -146,7 +146,7 @@ test('a handful is weighed and stands in a rate; some pots only, a reminder, and
   await expect(page.getByText('Saved.')).toBeVisible();
 
   await askedTrial('Does meal feed tomato plants?');
-  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByText('anywhere on the bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill('4');
   await page.getByText('everyone', { exact: true }).click();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
@@ -154,10 +154,10 @@ test('a handful is weighed and stands in a rate; some pots only, a reminder, and
   await goToStep(page, 'Tend');
   await page.getByText(/^Worth knowing/).click();
   await expect(page.getByText(/Blossom-end rot comes from calcium/)).toBeVisible();
-  await page.getByText(/^Easily forgotten/).click();
+  await page.getByText(/^Often forgotten/).click();
   await page.getByRole('button', { name: 'Plan it: look and measure' }).click();
   await expect(page.getByRole('button', { name: 'look and measure: done' })).toBeVisible();
-  await page.getByText('Otherwise').click();
+  await page.getByText('Done differently, or not at all').click();
   await page.getByText('only some', { exact: true }).click();
   await page.getByRole('group', { name: 'Which' }).getByRole('checkbox').first().check();
   await page.getByRole('button', { name: 'look and measure: done' }).click();

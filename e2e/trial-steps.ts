@@ -19,7 +19,7 @@ export async function dealAndLock(
   each: number,
   who: 'everyone' | 'nobody, until the key is opened' = 'everyone',
 ): Promise<void> {
-  await page.getByText('over the whole bench', { exact: true }).click();
+  await page.getByText('anywhere on the bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill(String(each));
   await page.getByText(who, { exact: true }).click();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();

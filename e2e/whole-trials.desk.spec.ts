@@ -65,7 +65,9 @@ test('feeds in blocks: a pot that was knocked over before anything was read is o
   expect(rowOf(rows, 'plain water')).toMatch(/\| 5 \| 106 g \|/);
 });
 
-test('rising doses: the line through all of them, and where it levels off', async ({ page }) => {
+test('increasing amounts: the line through all of them, and where it levels off', async ({
+  page,
+}) => {
   await dealtSeason(page, { asks: 'How much of it?', crop: 'chard', picked: 'leaves' });
   await lock(page);
   const levels = { '0 ml': 100, '5 ml': 118, '10 ml': 130, '20 ml': 131, '40 ml': 130 };
@@ -83,7 +85,7 @@ test('rising doses: the line through all of them, and where it levels off', asyn
     expect(rowOf(rows, dose)).toContain(`| ${gap} |`);
 });
 
-test('two things crossed: each averaged over the other', async ({ page }) => {
+test('two or three things combined: each averaged over the other', async ({ page }) => {
   await dealtSeason(page, { asks: 'Soil and feed together?', crop: 'kale', picked: 'leaves' });
   await lock(page);
   const levels = {

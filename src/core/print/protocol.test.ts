@@ -68,7 +68,7 @@ test('what is on record stands apart from the plan: by treatment, with what was 
   expect(givenPart(bare, '2026-05-16')).toBeUndefined();
 });
 
-test('without a plan of care there is nothing to say of it', () => {
+test('without a care plan there is nothing to say of it', () => {
   const parts = partsOf(bare);
   expect([parts.has('What is given and done'), parts.has('Take care')]).toEqual([false, false]);
 });

@@ -72,7 +72,7 @@ export function protocolOf(data: TrialData, system: MeasureSystem = 'uk'): reado
   ];
 }
 
-/** Of the part that holds the plan of care. */
+/** Of the part that holds the care plan. */
 export const CARE_TITLE = 'What is given and done';
 
 /** What is planned to be given and done, by treatment, and what to mind with it. */

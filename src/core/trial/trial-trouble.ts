@@ -61,7 +61,7 @@ export function trialSentence(trouble: TrialTrouble): string {
     case 'already-read':
       return `Another value stands there already, put down at ${trouble.standing.takenAt.slice(11, 16)} UTC${trouble.standing.device === '' ? '' : ` on ${trouble.standing.device}`}: ${trouble.standing.asWritten || 'none'}. Choose one.`;
     case 'already-done':
-      return `That step is on record already, for ${trouble.on}${trouble.by === '' ? '' : `, by ${trouble.by}`}. If that is wrong, take it back first, under “How it was kept”.`;
+      return `That step is on record already, for ${trouble.on}${trouble.by === '' ? '' : `, by ${trouble.by}`}. If that is wrong, take it back first, under “Given as planned”.`;
     case 'no-answer':
       return 'No answer came: the garden may not be running, or the connection is gone. What you typed is still here; press again.';
     case 'disk-full':

@@ -93,7 +93,7 @@ const FIRST_INVALID = '[data-invalid] input, [data-invalid] textarea, [data-inva
 function AsQuestion({ form }: { readonly form: QuestionForm }) {
   return (
     <>
-      <h2>As a question that pots can answer</h2>
+      <h2>Your question, made testable</h2>
       <Answerable>{testableQuestion(form)}</Answerable>
       <Soft>
         {form.summary === 'read'

@@ -97,9 +97,9 @@ function Compared(props: QuestionSheetProps) {
         {...bound(props)('made')}
         direction="row"
         options={[
-          { value: 'listed', label: 'named one by one' },
-          { value: 'crossed', label: 'two things crossed' },
-          { value: 'series', label: 'rising doses' },
+          { value: 'listed', label: 'separate treatments' },
+          { value: 'crossed', label: 'two or three things combined' },
+          { value: 'series', label: 'increasing amounts' },
         ]}
       />
       {form.made === 'listed' && (

@@ -136,7 +136,7 @@ test('what was agreed on stands in the sentence, several on a side together', ()
   ).toMatch(/^Does seaweed and tea together, instead of plain water, give /);
 });
 
-test('crossed things and rising doses make a sentence, too', () => {
+test('crossed things and increasing amounts make a sentence, too', () => {
   const factors = [
     { name: 'soil', levels: ['loam', 'bark'] },
     { name: 'feed', levels: ['none', 'fed'] },

@@ -33,7 +33,7 @@ export interface BenchUnit {
 export interface BenchView {
   readonly widthMm: number;
   readonly depthMm: number;
-  /** What lies about it: slope, light, wall. */
+  /** The site: slope, light, wall. */
   readonly site: readonly SiteFeature[];
   /** Plants that nobody reads. */
   readonly guards: readonly (Placed & Pick<Place, 'shape'>)[];

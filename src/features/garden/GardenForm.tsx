@@ -58,15 +58,19 @@ export function GardenForm({ save, timeZones, children, ...saved }: GardenFormPr
   return (
     <Page style={{ maxWidth: 720 }}>
       <h1>The garden</h1>
-      <TextField label="Its name" {...field('name')} />
-      <Choice label="Whose measures" {...field('system')} options={SYSTEMS} />
+      <TextField label="Name of the garden" {...field('name')} />
+      <Choice label="Units" {...field('system')} options={SYSTEMS} />
       <TextField
-        label="How far north, in degrees"
+        label="Latitude (south is negative)"
         {...field('latitude')}
         inputMode="decimal"
-        hint="For the sun’s height, hence how much water a day takes. South is below 0."
+        hint="In degrees. From it comes how high the sun stands, and how much water plants use."
       />
-      <TextField label="How high, in metres" {...field('altitudeM')} inputMode="decimal" />
+      <TextField
+        label="Height above sea level, in metres"
+        {...field('altitudeM')}
+        inputMode="decimal"
+      />
       <TextField
         label="Last frost in spring, usually"
         {...field('lastFrost')}

@@ -119,7 +119,7 @@ describe('the scorecard', () => {
     expect(rows[1]).toHaveTextContent('clearly better');
     expect(rows.at(-1)).toHaveTextContent('9 kg');
     expect(
-      screen.getByText(/^Beside the main one \d measures? (was|were) looked at: by luck alone/),
+      screen.getByText(/^\d other measures? (was|were) looked at\. Chance alone makes/),
     ).toBeVisible();
   });
   test('a part of the main measure takes none of its weight, and is not weighed by itself', () => {
@@ -152,14 +152,14 @@ describe('the scorecard', () => {
     ];
     act(() => report?.({ done: 20_000, total: 80_000, pValues: found(0.0004) }));
     expect(screen.getByText(/20,000 of 80,000 shuffles, measure by measure/)).toBeVisible();
-    expect(screen.getByText(/^luck fewer than 1 in 1,000$/)).toBeVisible();
+    expect(screen.getByText(/^chance alone: fewer than 1 in 1,000$/)).toBeVisible();
     fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
     expect(await screen.findByText('Stopped.')).toBeVisible();
-    expect(screen.getByText(/luck fewer than 1 in 1,000/)).toBeVisible();
+    expect(screen.getByText(/chance alone: fewer than 1 in 1,000/)).toBeVisible();
     fireEvent.click(screen.getByRole('button', { name: 'Shuffle all measures' }));
-    expect(screen.queryByText(/luck fewer/)).toBeNull();
+    expect(screen.queryByText(/chance alone: fewer/)).toBeNull();
     await act(async () => running.at(-1)?.resolve(found(0.034)));
-    expect(screen.getByText(/^luck 3 of 100$/)).toBeVisible();
+    expect(screen.getByText(/^chance alone: 3 of 100$/)).toBeVisible();
   });
   test('a rank by weights comes only when somebody weighs', () => {
     show();
@@ -523,9 +523,7 @@ describe('a series of doses', () => {
     const doses = dosesOf(dosed, dosedLook);
     if (!doses) throw new Error('must be a series');
     render(<DosePanel doses={doses} printValue={print} isWeight worthPerKg={3} />);
-    expect(
-      screen.getByText(/^Straight through all, one more cm of feed brings \d+ g more/),
-    ).toBeVisible();
+    expect(screen.getByText(/^Each extra cm of feed adds about \d+ g/)).toBeVisible();
     fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), {
       target: { value: '5' },
     });

@@ -173,7 +173,7 @@ describe('what stands under it', () => {
   test('of a closed trial has no door to close it or to put anything back in', async () => {
     await show({ trial: { ...data.trial, state: 'closed' } });
     expect(screen.queryByRole('button', { name: 'Close the trial' })).toBeNull();
-    expect(screen.queryByRole('button', { name: 'Put back in' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Count it again' })).toBeNull();
   });
 });
 

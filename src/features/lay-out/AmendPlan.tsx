@@ -93,7 +93,7 @@ function AmendFields({ field, form, trouble, submit, isPending }: AmendFieldsPro
         direction="row"
         options={[
           { value: 'other', label: 'something done otherwise' },
-          { value: 'margin', label: 'what is worth having' },
+          { value: 'margin', label: 'the smallest difference worth having' },
           { value: 'end', label: 'the end' },
         ]}
       />

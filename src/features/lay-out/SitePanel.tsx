@@ -57,7 +57,7 @@ export function SitePanel(props: SitePanelProps) {
     });
   return (
     <Site aria-label="The site">
-      <h2>What lies about it</h2>
+      <h2>The site: slope, light, walls, taps</h2>
       {biases.length > 0 && <BiasList {...props} put={put} />}
       {site.length === 0 && (
         <Soft>

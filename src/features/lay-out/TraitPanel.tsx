@@ -35,7 +35,7 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
     );
   return (
     <Traits open={traits.length > 0}>
-      <summary>What else differs between them</summary>
+      <summary>Other differences between them</summary>
       <Soft>
         Two varieties, old and new tubs, two batches of mix, two people planting: said here, it is
         held against the treatments.

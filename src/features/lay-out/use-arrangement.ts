@@ -100,7 +100,7 @@ function placeMoved(place: Movable, from: Placed, dx: number, dy: number): Wante
   };
 }
 
-/** What lies about it with one line of it moved; undefined where there is no such line. */
+/** The site with one line of it moved; undefined where there is no such line. */
 function siteMoved(
   site: readonly SiteFeature[],
   id: string,

@@ -47,8 +47,8 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
       if (isKept) change({ name: '', written: '' });
     });
   return (
-    <Box aria-label="Caps and handfuls">
-      <h2>Caps and handfuls of it</h2>
+    <Box aria-label="Your own measures">
+      <h2>Your own measures: caps, scoops, handfuls</h2>
       {measures.length === 0 && (
         <Soft>
           Weigh five caps or handfuls: then a rate may say “a handful per plant”, and it is known

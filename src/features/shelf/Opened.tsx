@@ -30,8 +30,8 @@ export function Opened({ product, today, open }: OpenedProps) {
       change({ name: '' });
     });
   return (
-    <Box aria-label="What is open">
-      <h2>What is open</h2>
+    <Box aria-label="Opened packs and batches">
+      <h2>Opened packs and batches</h2>
       {product.batches.length === 0 && (
         <Soft>
           No bottle, bag or brew is on record. Put each one down as it is opened: then it is known

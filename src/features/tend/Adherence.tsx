@@ -31,8 +31,8 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
   const back = (actId: string): void => run(() => untick(actId, writerName()));
   if (kept.length === 0 && view.recent.length === 0) return null;
   return (
-    <Box aria-label="How it was kept">
-      <h2>How it was kept</h2>
+    <Box aria-label="Given as planned">
+      <h2>Given as planned</h2>
       {view.isKeyShut && <Soft>How each treatment was kept is shown when the key is open.</Soft>}
       {kept.length > 0 && <AdherenceTable kept={kept} />}
       {view.water.length > 0 && (

@@ -121,7 +121,7 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
         <ReceiverList due={due} />
         {namesTrial && <small>{due.trial.question}</small>}
         <details onToggle={event => setOpen(event.currentTarget.open)}>
-          <summary>Otherwise</summary>
+          <summary>Done differently, or not at all</summary>
           {isOpen && <OtherwiseFields due={due} step={step} />}
         </details>
         {!isOpen && Object.values(fields).map(says => <Trouble key={says}>{says}</Trouble>)}

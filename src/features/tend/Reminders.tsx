@@ -20,10 +20,10 @@ export function Reminders({ reminders, isLocked, plan }: RemindersProps) {
   const { trouble, isPending, run } = useTrialAction();
   if (reminders.length === 0) return null;
   const take = ({ draft, why }: Reminder): void =>
-    run(() => plan(draft, isLocked ? `Easily forgotten: ${why}` : ''));
+    run(() => plan(draft, isLocked ? `Often forgotten: ${why}` : ''));
   return (
     <Box>
-      <summary>Easily forgotten, {reminders.length}</summary>
+      <summary>Often forgotten, {reminders.length}</summary>
       <ul>
         {reminders.map(reminder => (
           <li key={reminder.key}>

@@ -108,7 +108,7 @@ function TendNow({ view, bench, tick, stateAll, lookIntoBottles }: TendProps) {
   );
 }
 
-/** The plan of care, what can be put down beside it, and how it was kept. */
+/** The care plan, what can be put down beside it, and how it was kept. */
 function TendDetails(props: TendProps) {
   const { view, saveRule, dropRule, dateStage, untick } = props;
   const { trial } = view;

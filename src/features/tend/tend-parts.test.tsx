@@ -63,7 +63,7 @@ describe('what is due', () => {
     const [whole] = named(view().due.steps);
     if (!whole) throw new Error('a feed must be due');
     const { rerender } = render(<DueSteps tasks={[whole]} today="2026-05-08" tick={tick} />);
-    await user.click(screen.getByText('Otherwise'));
+    await user.click(screen.getByText('Done differently, or not at all'));
     await user.click(screen.getByText('only some'));
     const [first] = screen.getAllByRole('checkbox');
     if (!first) throw new Error('there must be pots to tick');
@@ -320,7 +320,7 @@ test('only some of the pots got it: they are ticked by code, and sent with the r
   const tick = jest.fn().mockResolvedValue(success(true));
   render(<DueSteps tasks={view().due.steps.slice(0, 1)} today="2026-05-08" tick={tick} />);
   const user = userEvent.setup();
-  await user.click(screen.getByText('Otherwise'));
+  await user.click(screen.getByText('Done differently, or not at all'));
   await user.click(screen.getByText('only some'));
   const [first] = screen.getAllByRole('checkbox');
   if (!first) throw new Error('there must be a pot to tick');
@@ -350,7 +350,7 @@ test('a round of the barriers puts down what it found', async () => {
       tick={tick}
     />,
   );
-  await userEvent.setup().click(screen.getByText('Otherwise'));
+  await userEvent.setup().click(screen.getByText('Done differently, or not at all'));
   await userEvent.setup().selectOptions(screen.getByLabelText('Found'), 'not so: bridged, or off');
   await userEvent.setup().click(screen.getByRole('button', { name: 'barriers: done' }));
   expect(tick.mock.calls[0]?.[1]).toMatchObject({ outcome: 'not-as-it-should-be' });
@@ -359,13 +359,13 @@ test('a round of the barriers puts down what it found', async () => {
 test('what is easily forgotten goes into the plan by one press', async () => {
   const plan = jest.fn().mockResolvedValue(success(true));
   render(<Reminders reminders={view().reminders} isLocked plan={plan} />);
-  await userEvent.setup().click(screen.getByText(/^Easily forgotten/));
+  await userEvent.setup().click(screen.getByText(/^Often forgotten/));
   await userEvent
     .setup()
     .click(screen.getByRole('button', { name: 'Plan it: check the scale with a known mass' }));
   expect(plan).toHaveBeenCalledWith(
     expect.objectContaining({ kind: 'check', everyDays: '14' }),
-    expect.stringContaining('Easily forgotten'),
+    expect.stringContaining('Often forgotten'),
   );
 });
 

@@ -9,7 +9,7 @@ export type WeighWay = 'weigh' | 'readings' | 'inspect';
 const WAYS: readonly { readonly way: WeighWay; readonly label: string }[] = [
   { way: 'weigh', label: 'The harvest' },
   { way: 'readings', label: 'Readings' },
-  { way: 'inspect', label: 'A close look' },
+  { way: 'inspect', label: 'Photos, soil and taste' },
 ];
 
 export function WeighWays({

@@ -65,14 +65,14 @@ test('a bad table says why, and the stand-in is asked by a press', async () => {
   });
 });
 
-test('days from wet to thirsty follow soil, crop and mulch', async () => {
+test('how long a full watering lasts follows soil, crop and mulch', async () => {
   const user = userEvent.setup();
   shown([]); // 4 mm a day is taken where nothing is known
-  expect(screen.getByText('6.52 days from wet to thirsty')).toBeVisible();
+  expect(screen.getByText('A full watering lasts about 6.5 days')).toBeVisible();
   await user.selectOptions(screen.getByLabelText('Soil'), 'sand');
-  expect(screen.getByText('3.48 days from wet to thirsty')).toBeVisible();
+  expect(screen.getByText('A full watering lasts about 3.5 days')).toBeVisible();
   fireEvent.change(screen.getByLabelText('Ground mulched, %'), { target: { value: '100' } });
-  expect(screen.getByText('6.96 days from wet to thirsty')).toBeVisible();
+  expect(screen.getByText('A full watering lasts about 7 days')).toBeVisible();
   fireEvent.change(screen.getByLabelText('Roots down to, cm'), { target: { value: '0' } });
   expect(screen.getByText('From 5 to 200.')).toBeVisible();
 });

@@ -83,7 +83,7 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
             <>
               <p>
                 <b>{rows.length} days:</b> {inRain(sum(row => row.day.rainMm))} of rain,{' '}
-                {inRain(sum(row => row.etoMm))} taken by short grass,{' '}
+                {inRain(sum(row => row.etoMm))} used by short grass (ET₀),{' '}
                 {figures(
                   degreeDaysIn(
                     sum(row => row.warmth),
@@ -159,9 +159,9 @@ function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
           `lowest, ${scale}`,
           `highest, ${scale}`,
           'rain',
-          'grass takes',
-          'warmth',
-          'mind',
+          'water use (ET₀)',
+          'growing degree days',
+          'warning',
         ]}
       />
       <tbody>
@@ -232,7 +232,9 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
         <TextField label="Bed, m²" {...field('area')} trouble={a.trouble} inputMode="decimal" />
       </div>
       {store && a.base !== undefined && (
-        <output>{figures(daysUntilDry(store, use))} days from wet to thirsty</output>
+        <output>
+          A full watering lasts about {Number(daysUntilDry(store, use).toPrecision(2))} days
+        </output>
       )}
       {store && a.base !== undefined && (
         <Soft>

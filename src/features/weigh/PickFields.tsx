@@ -87,7 +87,7 @@ export function RoundFields({ held, keepRound, fields, today }: RoundFieldsProps
         options={[
           { value: 'whole', label: 'a whole pick' },
           { value: 'piece', label: 'piece by piece' },
-          { value: 'strip', label: 'the last strip' },
+          { value: 'strip', label: 'the final clearing pick' },
         ]}
         direction="row"
       />

@@ -152,10 +152,10 @@ test('a weight four times the others’ is asked about, not refused', async () =
   ).toBeInTheDocument();
 });
 
-test('on the last strip the same pot is asked for its green before the next comes', async () => {
+test('on the final clearing pick the same pot is asked for its green before the next comes', async () => {
   const user = userEvent.setup();
   render(<HeldWeigh />);
-  await user.click(screen.getByText('the last strip'));
+  await user.click(screen.getByText('the final clearing pick'));
   await user.type(gross(), '140{Enter}');
   await screen.findByText(`${codes[0]}: 140 g saved.`);
   expect(inHand()).toHaveValue(codes[0]);

@@ -12,7 +12,7 @@ export interface PickDraft {
   readonly note: string;
 }
 
-/** What is asked for second on the last strip. */
+/** What is asked for second on the final clearing pick. */
 export const GREEN_PICK: PickDraft = {
   outcome: 'picked',
   gross: '',
@@ -35,7 +35,7 @@ export const EMPTY_PICK: PickDraft = {
 export interface RoundDraft {
   readonly pickedOn: string;
   readonly tare: string;
-  /** A whole pick at once; piece after piece; or the last strip: first what is ripe, then all that is green. */
+  /** A whole pick at once; piece after piece; or the final clearing pick: first what is ripe, then all that is green. */
   readonly mode: 'whole' | 'piece' | 'strip';
 }
 

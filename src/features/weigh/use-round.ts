@@ -149,7 +149,7 @@ function pickInput({ id, draft, editing, fields }: FormInHand, round: RoundDraft
   };
 }
 
-/** On the last strip all that is green comes after what is ripe. */
+/** On the final clearing pick all that is green comes after what is ripe. */
 function asksForGreen(round: RoundDraft, pick: Pick): boolean {
   return round.mode === 'strip' && pick.outcome !== 'dead' && pick.grade === 'sound';
 }

@@ -56,7 +56,7 @@ export async function reportOf(data: TrialData): Promise<Report> {
   };
 }
 
-/** The protocol, with the plan of care and what is on record of it apart. */
+/** The protocol, with the care plan and what is on record of it apart. */
 function plannedAndGiven(data: TrialData, system: MeasureSystem): readonly ProtocolPart[] {
   const until = data.trial.state === 'closed' ? data.trial.endsOn : today();
   const given = givenPart(data, until, system);

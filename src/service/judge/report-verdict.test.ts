@@ -28,7 +28,7 @@ test('of means the report tells every gap with its interval, and each unit as it
     'gap',
     '95% interval, all together',
     'p, all together',
-    'so it is',
+    'Result',
   ]);
   expect(found.calls.rows.map(row => row[0])).toEqual(['feed 1', 'plain water']);
   expect(found.calls.rows[0]?.[3]).toMatch(/^\+\d+\.\d%$/);

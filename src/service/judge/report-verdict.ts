@@ -88,7 +88,7 @@ function callsTable(
       'gap',
       '95% interval, all together',
       'p, all together',
-      'so it is',
+      'Result',
     ],
     rows: [
       ...contrasts.map(contrast => [

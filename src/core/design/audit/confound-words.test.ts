@@ -40,7 +40,7 @@ describe('what can’t be told from a treatment spoils the test, and says of whi
   });
 
   test('each treatment with one water only is lost wholly', () => {
-    expect(sayings(withTrait(unit => unit.treatmentId))).toContain('go together wholly.');
+    expect(sayings(withTrait(unit => unit.treatmentId))).toContain('can’t be told apart from batch.');
   });
 
   test('one tub of the fed from another batch is enough to tell them apart', () => {
@@ -140,6 +140,6 @@ test('that the lot let the places of four pots fall alike stands in the audit, n
       treatmentId: four.treatments[i === 1 || i === 2 ? 1 : 0]?.id ?? unit.treatmentId,
     })),
   };
-  expect(sayings(data)).toContain('go together wholly');
+  expect(sayings(data)).toContain('can’t be told apart from');
   expect(inseparable(data)).toBeUndefined();
 });

@@ -7,7 +7,7 @@ import { type Confound, confoundScan } from './confound-scan';
 /** What can't be told from what, without the full stop. Which treatment it is would be a hint while a trial is blind. */
 export function confoundWords(found: Confound, { trial }: TrialData): string {
   const { what, with: column, how, arms, reference } = found;
-  if (how === 'wholly') return sentenceCase(`${what} and ${column} go together wholly`);
+  if (how === 'wholly') return sentenceCase(`${what} can’t be told apart from ${column}`);
   const does = arms.length === 1 ? 'does' : 'do';
   return trial.isBlind && trial.keyOpenedAt === null
     ? `What ${counted(arms.length, 'treatment')} ${does} can’t be told from ${column}`

@@ -409,7 +409,7 @@ describe('what else was said to differ', () => {
     expect(found(each)).toBe('wholly');
     expect(
       fairnessAudit(each, SEEN).find(finding => finding.code === 'confounded')?.says,
-    ).toContain('Treatment and container go together wholly.');
+    ).toContain('Treatment can’t be told apart from container.');
   });
   test('most of one treatment in the old tubs leans; one to each block, or a name of its own, does not', () => {
     const [first] = fair.treatments;

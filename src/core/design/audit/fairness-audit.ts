@@ -76,7 +76,7 @@ function confounded(data: TrialData): readonly AuditFinding[] {
 
 function leaning({ what, with: column, p }: Confound, { trial }: TrialData) {
   return note(
-    `${sentenceCase(what)} leans on ${column}${p === null ? '' : ` (p ${p < 0.001 ? '< 0.001' : p.toFixed(3)})`}.`,
+    `${sentenceCase(what)} goes partly with ${column}${p === null ? '' : ` (p ${p < 0.001 ? '< 0.001' : p.toFixed(3)})`}.`,
     'By chance one column in ten does. If that column matters, the sums are off by its share.',
     trial.state === 'planned' ? 'Block by it, or take it as it came.' : '',
   );

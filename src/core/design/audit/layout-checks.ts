@@ -93,7 +93,7 @@ export const LAYOUT_CHECKS: Readonly<Record<string, Check>> = {
     !data.trial.isBlind &&
     note(
       'Everyone sees what each unit got.',
-      'A kind eye leaves the odd bean on the favourite.',
+      'Whoever measures may favour one without noticing.',
       data.trial.state === 'planned' ? 'Lay it out blind, if it can be hidden.' : '',
     ),
   'no-start-sizes': ({ data, words }) =>

@@ -10,7 +10,7 @@ export const COMPLETE_BLOCKS: LayoutDefinition = {
   fields: [
     { key: 'blockCount', label: 'Blocks' },
     { key: 'blockWord', label: 'A block is a' },
-    { key: 'unitsEach', label: 'Of each, in a block' },
+    { key: 'unitsEach', label: 'Of each treatment per block' },
     { key: 'controlEach', label: 'Of the control' },
   ],
   dealPlan: (request, treatments) => ({

@@ -2,7 +2,7 @@ import { copiesOf, type LayoutDefinition } from './layout-definition';
 
 /** Over the whole bench, without blocks. */
 export const COMPLETE_RANDOMISATION: LayoutDefinition = {
-  label: 'over the whole bench',
+  label: 'anywhere on the bench',
   hint: 'Where one place is as good as the other.',
   fits: () => true,
   fields: [
@@ -21,6 +21,6 @@ export const COMPLETE_RANDOMISATION: LayoutDefinition = {
   takesCopies: true,
   goesOnBenches: false,
   growsBy: 'each',
-  dealtWords: () => 'over the whole bench',
+  dealtWords: () => 'anywhere on the bench',
   standWords: () => '',
 };

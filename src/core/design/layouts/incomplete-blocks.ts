@@ -11,7 +11,7 @@ const perBlockOf = ({ perBlock }: LayoutRequest): number => perBlock ?? 2;
 /** Blocks too small to hold every treatment, as balanced as may be. */
 export const INCOMPLETE_BLOCKS: LayoutDefinition = {
   ...IN_BLOCKS,
-  label: 'on shelves too small for all',
+  label: 'blocks too small to hold every treatment',
   hint: 'Each holds some of the treatments, as balanced as may be.',
   fits: treatments => treatments >= 3,
   fields: [

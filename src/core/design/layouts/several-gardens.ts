@@ -8,7 +8,7 @@ export const SEVERAL_GARDENS: LayoutDefinition = {
   hint: 'One protocol; each garden is a block and holds every treatment.',
   fields: [
     { key: 'blockCount', label: 'Gardens' },
-    { key: 'unitsEach', label: 'Of each, in a garden' },
+    { key: 'unitsEach', label: 'Of each treatment per garden' },
   ],
   goesOnBenches: false,
 };

@@ -604,7 +604,7 @@ test('rivals are named from the audit, the map and the mishaps, each with a test
     today: '2026-08-01',
   });
   expect(found.map(rival => rival.says)).toEqual([
-    'A kind eye did it.',
+    'Whoever measured may have favoured one.',
     'It was how much was fed, not what.',
     'The bench did it: it rose towards the left.',
     'A mishap did it: frost.',

@@ -19,7 +19,7 @@ const BY_FINDING: Readonly<Record<string, AlternativeExplanation>> = {
     test: 'Deal again within blocks, so that the two come apart.',
   },
   leans: {
-    says: 'The column that the deal leans on did it.',
+    says: 'Something that goes partly with the treatment did it.',
     test: 'Block by that column next time.',
   },
   'site-leans': {
@@ -34,7 +34,10 @@ const BY_FINDING: Readonly<Record<string, AlternativeExplanation>> = {
     says: 'The volume or the drying did it, not the container.',
     test: 'Fill all to one volume, and weigh the water.',
   },
-  'not-blind': { says: 'A kind eye did it.', test: 'Let somebody weigh who does not know.' },
+  'not-blind': {
+    says: 'Whoever measured may have favoured one.',
+    test: 'Let somebody weigh who does not know.',
+  },
   'key-early': {
     says: 'Whoever weighed knew by then.',
     test: 'Look at what was weighed before the key was opened.',

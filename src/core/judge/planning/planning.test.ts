@@ -147,7 +147,7 @@ test.each([
 );
 
 test.each([
-  ['over the whole bench', planOf(3, 6)],
+  ['anywhere on the bench', planOf(3, 6)],
   ['blocks, a margin in percent', planOf(4, 1, { kind: 'percent', percent: 15 }, 5)],
   ['blocks, a margin in its own unit', planOf(2, 1, { kind: 'absolute', amount: 30 }, 6)],
   [

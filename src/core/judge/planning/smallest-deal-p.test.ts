@@ -32,7 +32,7 @@ function found(input: JudgeInput): number {
 
 // By hand: deals of the layout, and how many of them only rename the treatments.
 describe.each([
-  ['two of three, over the whole bench', [3, 3], 1, 2 / 20],
+  ['two of three, anywhere on the bench', [3, 3], 1, 2 / 20],
   ['three of two', [2, 2, 2], 1, 4 / 90],
   ['a control of three, two others of two', [3, 2, 2], 1, 2 / 210],
   ['three in two blocks', [1, 1, 1], 2, 4 / 36],

@@ -12,7 +12,7 @@ const troublesOf = (changes: Partial<TreatmentsForm>): readonly string[] => {
 const named = (...names: readonly string[]): TreatmentsForm['treatments'] =>
   names.map(name => ({ name, detail: '', controlKind: '' }));
 
-describe('named one by one', () => {
+describe('separate treatments', () => {
   test('the control keeps its place, references are told from what is tested', () => {
     const found = read({
       treatments: [

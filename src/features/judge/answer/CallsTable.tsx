@@ -32,7 +32,7 @@ export function CallsTable({ analysis, tags, printValue }: CallsTableProps) {
         <thead>
           <tr>
             <th scope="col">Treatment</th>
-            <th scope="col">so it is</th>
+            <th scope="col">Result</th>
             <th scope="col" data-figure>
               {pluralOf(input.unitWord)}
             </th>

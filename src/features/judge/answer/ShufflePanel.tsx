@@ -179,7 +179,7 @@ function howDealt(shuffle: PermutationResult, input: JudgeInput, isWatched: bool
   const within =
     input.blockNames.length > 0
       ? `within the same ${pluralOf(input.blockNames[0] ?? '')}`
-      : 'over the whole bench';
+      : 'anywhere on the bench';
   const count = shuffle.arrangements.toLocaleString('en');
   if (isWatched) return `${count} deals of the same labels ${within} so far.`;
   return shuffle.exact

@@ -88,7 +88,7 @@ function LeftOutRow({ incident, code, isBlind, putBackIn }: LeftOutRowProps) {
           isPending={isPending}
           onPress={() => run(() => putBackIn(incident.id))}
         >
-          Put back in
+          Count it again
         </Button>
       )}
       <ActionTrouble trouble={trouble} />

@@ -70,7 +70,7 @@ function recordWords({ by, settled, came, open, byChance }: PredictionScore): st
   const luck = Number(byChance.toFixed(1));
   return settled === 0
     ? `${by}: none of ${counted(open, 'guess')} was settled`
-    : `${by}: ${came} of ${settled} settled ${settled === 1 ? 'guess' : 'guesses'} came (a die: ${luck})${open > 0 ? `, ${open} not settled` : ''}`;
+    : `${by}: ${came} of ${settled} settled ${settled === 1 ? 'guess' : 'guesses'} came (guessing at random: ${luck})${open > 0 ? `, ${open} not settled` : ''}`;
 }
 
 const List = styled.ul`

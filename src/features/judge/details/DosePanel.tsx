@@ -61,9 +61,9 @@ interface DosePanelProps {
 
 const CURVE_WORDS = {
   linear: 'a straight line',
-  quadratic: 'a bow',
-  plateau: 'a rise to a plateau',
-  mitscherlich: 'ever less for more',
+  quadratic: 'a curve with a peak',
+  plateau: 'a curve that rises, then is flat',
+  mitscherlich: 'a curve that levels off',
   logistic: 'an S',
   gompertz: 'a lopsided S',
 } as const;
@@ -156,13 +156,13 @@ function trendWords(
   printValue: (value: number) => string,
 ): string {
   const slope = trend.difference / (trend.to - trend.from);
-  const rise = `Straight through all, one more ${moreOf(name)} brings ${printValue(Math.abs(slope))} ${slope >= 0 ? 'more' : 'less'} (p ${printP(trend.p)}).`;
+  const rise = `Each extra ${moreOf(name)} ${slope >= 0 ? 'adds' : 'takes away'} about ${printValue(Math.abs(slope))} (straight line through all, p ${printP(trend.p)}).`;
   const [first, second] = response.fits;
   const clear =
     first && second && (second.aicc ?? 0) - (first.aicc ?? 0) < 2
-      ? ` ${CURVE_WORDS[second.curve].replace(/^./, letter => letter.toUpperCase())} fits nearly as well.`
+      ? `; ${CURVE_WORDS[second.curve]} fits nearly as well`
       : '';
-  const fit = first ? ` What the units speak for most is ${CURVE_WORDS[first.curve]}.${clear}` : '';
+  const fit = first ? ` The readings fit best to ${CURVE_WORDS[first.curve]}${clear}.` : '';
   return `${rise}${fit}${levelsOff === null ? '' : ` It levels off ${levelWords(levelsOff, trend)}: from there on more brings next to nothing.`}`;
 }
 

@@ -14,9 +14,9 @@ const CURVES = {
   linear: 'a straight line',
   logistic: 'an S',
   gompertz: 'a lopsided S',
-  quadratic: 'a bow',
+  quadratic: 'a curve with a peak',
   plateau: 'a plateau',
-  mitscherlich: 'ever less',
+  mitscherlich: 'levels off',
 } as const;
 
 /** How each treatment's plants grew, with the curve that fits; only where there were looks enough. */

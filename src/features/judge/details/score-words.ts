@@ -12,7 +12,7 @@ export function toneOf(
   return isBetter(call) ? 'leaf' : isWorse(call) ? 'beet' : undefined;
 }
 
-/** How often luck alone does it, under the call; of all treatments together. */
+/** How often chance alone does it, under the call; of all treatments together. */
 export function chanceOfCell(
   cell: ScoreCell,
   row: ScoreRow,
@@ -24,10 +24,10 @@ export function chanceOfCell(
           .find(each => each.measureId === row.measureId)
           ?.treatments.find(each => each.treatment === cell.treatment)?.pAdjusted
       : cell.luck;
-  return p == null ? '' : `luck ${howOften(p)}`;
+  return p == null ? '' : `chance alone: ${howOften(p)}`;
 }
 
 export function chanceWords({ measureCount, expectedByChance, chanceOfOne }: Scorecard): string {
   if (measureCount === 0) return 'Only the main measure was looked at: nothing was searched for.';
-  return `Beside the main one ${counted(measureCount, 'measure')} ${measureCount === 1 ? 'was' : 'were'} looked at: by luck alone ${Number(expectedByChance.toFixed(2))} would look better or worse, at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. What was found along the way is a question for the next trial.`;
+  return `${counted(measureCount, 'other measure')} ${measureCount === 1 ? 'was' : 'were'} looked at. Chance alone makes about one in 20 look different: here ${Number(expectedByChance.toFixed(2))} on average, and at least one in ${Math.round(100 * chanceOfOne)} of 100 such trials. Treat these as ideas for the next trial.`;
 }

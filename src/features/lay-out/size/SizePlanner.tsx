@@ -192,7 +192,7 @@ function Words({
       {isPlainQuestion(plan) ? '' : ` by ${askedWords(plan)}`} is seen{' '}
       <b>{Math.round(100 * own.shares.seen)} times of 100</b>.
       {own.smallestSeen !== null &&
-        ` Seen four times in five: ${Math.round(100 * own.smallestSeen)}% or more.`}{' '}
+        ` Likely to be seen (4 in 5): ${Math.round(100 * own.smallestSeen)}% or more.`}{' '}
       {own.shares.seen >= 0.8
         ? 'That is enough.'
         : enough

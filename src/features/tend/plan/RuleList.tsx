@@ -28,15 +28,15 @@ interface RuleListProps {
   readonly drop: (ruleId: string, why: string) => Promise<Result<unknown, TrialTrouble>>;
 }
 
-/** What the plan of care says, rule by rule. */
+/** What the care plan says, rule by rule. */
 export function RuleList({ view, save, drop }: RuleListProps) {
   const [open, setOpen] = useState<string | null>(null);
   const { care, trial } = view;
   const rules = care.rules.filter(rule => !rule.isUnplanned);
   const close = (): void => setOpen(null);
   return (
-    <Rules aria-label="The plan of care">
-      <h2>The plan of care</h2>
+    <Rules aria-label="The care plan">
+      <h2>The care plan</h2>
       {rules.length === 0 && (
         <Soft>
           Nothing is planned yet. Put down what each treatment gets, and what all get alike: feeds,

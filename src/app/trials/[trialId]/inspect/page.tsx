@@ -28,7 +28,7 @@ import {
 } from './actions';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'A close look' };
+export const metadata: Metadata = { title: 'Photos, soil and taste' };
 
 export default async function CloselyPage(props: TrialPageProps) {
   const { data, frame, isOpen } = await loadTrial(props);
