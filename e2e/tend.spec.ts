@@ -53,7 +53,7 @@ test('from a new product to a ticked-off feed and the ledger', async ({
   await page.getByText('as done so far', { exact: true }).click();
   await expect(page.getByRole('cell', { name: '1 × Osmund feed, 4.44 ml' })).toBeVisible();
   await expect(page.getByRole('cell', { name: '0.587 g' })).toBeVisible();
-  await page.getByRole('button', { name: /^Take back weekly feed/ }).click();
+  await page.getByRole('button', { name: /^Undo weekly feed/ }).click();
   await expect(page.getByRole('button', { name: 'weekly feed: done' })).toBeVisible();
 });
 

@@ -29,7 +29,7 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
   return (
     <Margin>
       <Choice
-        label="Worth having"
+        label="Smallest difference worth having"
         {...field('marginKind')}
         direction="row"
         options={[

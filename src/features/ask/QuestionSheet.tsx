@@ -155,7 +155,7 @@ function WhereAndWhen(props: QuestionSheetProps) {
   return (
     <div data-three>
       <TextField
-        label="Each treatment goes to a"
+        label="One treatment goes to a whole"
         {...field('unitWord')}
         hint={!props.isLocked && 'pot, trough, bed: what gets it apart from the others.'}
       />

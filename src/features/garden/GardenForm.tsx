@@ -83,10 +83,10 @@ export function GardenForm({ save, timeZones, children, ...saved }: GardenFormPr
         placeholder="10-20"
       />
       <Select
-        label="Whose clock"
+        label="Time zone"
         {...field('timeZone')}
         options={[
-          { value: '', label: 'this machine’s own' },
+          { value: '', label: 'this computer’s own' },
           ...timeZones.map(zone => ({ value: zone, label: zone.replaceAll('_', ' ') })),
         ]}
       />

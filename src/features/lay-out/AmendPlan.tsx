@@ -22,7 +22,7 @@ interface AmendPlanProps {
 }
 
 const WHAT_WORDS: Readonly<Record<Amendment['what'], string>> = {
-  margin: 'Worth having',
+  margin: 'Smallest difference worth having',
   end: 'The end',
   rules: 'The rules',
   other: 'Something else',

@@ -61,8 +61,8 @@ export function Courses({ courses, unitWord, season }: CoursesProps) {
         <Soft>
           {pot.code}: {figure(first.value)} on {shortDay(first.day)}
           {last === first ? '' : `, ${figure(last.value)} on ${shortDay(last.day)}`}, among{' '}
-          {shown.pots.length}. Which treatment it has is not said here: what is known colours what
-          is read.
+          {shown.pots.length}. Its treatment is not shown here, so that it can’t sway the next
+          reading.
         </Soft>
       )}
       {events.length > 0 && (

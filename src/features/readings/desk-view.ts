@@ -90,6 +90,7 @@ export function deskViewOf(
   const { trial } = data;
   const measures = data.measures.filter(measure => isTaken(measure.scale));
   const beside = data.measures.filter(measure => measure.scale !== null);
+  const ofDay = data.readings.filter(reading => reading.takenOn === day);
   return {
     trialId: trial.id,
     state: trial.state,
@@ -99,7 +100,7 @@ export function deskViewOf(
     units: [...(bench?.units ?? [])]
       .sort((a, b) => a.position - b.position)
       .map(({ id, code, where }) => ({ id, code, where })),
-    columns: measures.flatMap(measure => columnsOf(measure, data.readings)),
+    columns: measures.flatMap(measure => columnsOf(measure, ofDay)),
     cells: cellsOf(data, measures, day, system),
     measures: beside.map(measure => measureLine(measure, data)),
     courses: data.measures
@@ -119,12 +120,20 @@ export function deskViewOf(
   };
 }
 
-/** One for a measure read whole, else one for each of its parts; and for those parts that came under other names, as from a file. */
+/**
+ * One for a measure read whole, else one for each of its parts; and for those parts that came on the day under other names, as from a
+ * file. What a laboratory reads has columns only on the days of its answers.
+ */
 function columnsOf(
   { id, name, unit, parts, kindKey }: Measure,
   readings: readonly Reading[],
 ): readonly DeskColumn[] {
-  const planned = parts === 1 ? [''] : Array.from({ length: parts }, (_, i) => String(i + 1));
+  const isByLaboratory = kindKey?.startsWith('lab-') ?? false;
+  const planned = isByLaboratory
+    ? []
+    : parts === 1
+      ? ['']
+      : Array.from({ length: parts }, (_, i) => String(i + 1));
   const read = readings.filter(reading => reading.measureId === id).map(each => each.subsample);
   // Pieces of work have no column of their own: they are added up, and stand in the history.
   const others =

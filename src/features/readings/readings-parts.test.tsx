@@ -5,6 +5,7 @@ import { seenTrial } from '@/core/blinding/seen-trial';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { failure, success } from '@/core/result';
 import { pickFixture, readingFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
+import { MeasureId } from '@/core/trial/model/ids';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { benchViewOf } from '@/features/bench/bench-view';
@@ -62,6 +63,28 @@ test('parts that came from a file under names of their own have a column each, s
     ['north', '40'],
     ['south', '40'],
   ]);
+});
+
+test('what a laboratory reads has columns only on the day of its answer', () => {
+  const [unit] = trial.units;
+  if (!unit) throw new Error('the fixture must have units');
+  const soil = { ...height, id: MeasureId.parse(v7()), name: 'pH of the soil', kindKey: 'lab-ph' };
+  const changes = {
+    measures: [...data.measures, soil],
+    readings: [
+      readingFixture(unit, soil, 6.4, { subsample: 'S001', takenOn: '2026-06-02' }),
+      readingFixture(unit, height, 40, { subsample: 'north', takenOn: '2026-06-01' }),
+    ],
+  };
+  expect(view(changes).columns.map(column => column.head)).toEqual([
+    height.name,
+    'Leaf colour 1',
+    'Leaf colour 2',
+    'Leaf colour 3',
+    'pH of the soil S001',
+  ]);
+  const noAnswer = { ...changes, readings: changes.readings.slice(1) };
+  expect(view(noAnswer).columns.map(column => column.measureId)).not.toContain(soil.id);
 });
 
 test('neither the desk nor a walk is sent anything that tells whose pot it is', () => {

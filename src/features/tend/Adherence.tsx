@@ -87,11 +87,11 @@ function RecentActs({ view, back, isPending }: RecentActsProps) {
           {view.trial.state !== 'closed' && (
             <Button
               data-tone="quiet"
-              aria-label={`Take back ${act.name} of ${shortDay(act.on)}`}
+              aria-label={`Undo ${act.name} of ${shortDay(act.on)}`}
               onPress={() => back(act.actId)}
               isPending={isPending}
             >
-              Take back
+              Undo
             </Button>
           )}
         </li>

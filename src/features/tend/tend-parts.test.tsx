@@ -176,7 +176,7 @@ test('how it was kept, with a way back', async () => {
   expect(screen.getByText('8 May: feed 1 weekly, left out. Rain.')).toBeVisible();
   await userEvent
     .setup()
-    .click(screen.getByRole('button', { name: 'Take back feed 1 weekly of 1 May' }));
+    .click(screen.getByRole('button', { name: 'Undo feed 1 weekly of 1 May' }));
   expect(untick).toHaveBeenCalledWith(acts[0]?.id, '');
 });
 

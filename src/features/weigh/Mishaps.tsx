@@ -195,11 +195,11 @@ function MishapLine({ mishap, isClosed, run, takeBack, isPending }: MishapLinePr
       {!isClosed && (
         <Button
           data-tone="quiet"
-          aria-label={`Take back the mishap of ${mishap.code}`}
+          aria-label={`Undo the mishap of ${mishap.code}`}
           onPress={() => run(() => takeBack(mishap.id))}
           isPending={isPending}
         >
-          Take back
+          Undo
         </Button>
       )}
     </li>

@@ -40,7 +40,9 @@ describe('what can’t be told from a treatment spoils the test, and says of whi
   });
 
   test('each treatment with one water only is lost wholly', () => {
-    expect(sayings(withTrait(unit => unit.treatmentId))).toContain('can’t be told apart from batch.');
+    expect(sayings(withTrait(unit => unit.treatmentId))).toContain(
+      'can’t be told apart from batch.',
+    );
   });
 
   test('one tub of the fed from another batch is enough to tell them apart', () => {

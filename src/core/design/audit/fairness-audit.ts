@@ -51,7 +51,9 @@ export function fairnessAudit(whole: TrialData, seen: number | null): readonly A
   };
   const found = Object.entries(AUDIT_CHECKS).flatMap(([code, check]): AuditFinding[] => {
     const finding = check(view);
-    return finding ? [{ code, ...finding }] : [];
+    return finding
+      ? [{ ...finding, code, says: sentenceCase(finding.says), why: sentenceCase(finding.why) }]
+      : [];
   });
   return [...found, ...confounded(data)].sort(
     (a, b) => GRADES.indexOf(a.grade) - GRADES.indexOf(b.grade),

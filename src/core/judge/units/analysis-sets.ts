@@ -15,7 +15,7 @@ export function setWords(set: AnalysisSet, { isBlind }: Pick<Trial, 'isBlind'>):
       return 'every one, with all it gave';
     case 'planned':
       return isBlind
-        ? 'as decided before the key was known'
+        ? 'as agreed before the key was opened'
         : 'as decided before anything was read';
     case 'sound':
       return 'only those that had no mishap';

@@ -205,12 +205,12 @@ function WallFields({ walls, wall, hanging, change }: WallFieldsProps) {
           />
         )}
         <Choice
-          label="Hung"
+          label="Show"
           name="wallWay"
           value={hanging.way}
           onChange={way => change({ way })}
           options={[
-            { value: 'side', label: 'beside each other' },
+            { value: 'side', label: 'side by side' },
             { value: 'pairs', label: 'first and last' },
           ]}
           direction="row"

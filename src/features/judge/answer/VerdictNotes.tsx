@@ -1,11 +1,11 @@
 import { setWords } from '@/core/judge/units/analysis-sets';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
-import { counted } from '@/core/words/plural';
+import { counted, pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 
 interface VerdictNotesProps {
-  readonly trial: Pick<Trial, 'interest' | 'state' | 'isBlind'>;
+  readonly trial: Pick<Trial, 'unitWord' | 'interest' | 'state' | 'isBlind'>;
   readonly amendments: readonly Amendment[];
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** On how many days somebody looked while it ran. */
@@ -44,8 +44,8 @@ export function VerdictNotes({
       {frozen && (
         <p data-soft>
           Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.
-          {frozen.headline === headline ? '' : ` It said then: ${frozen.headline}`} Counted were the
-          units {setWords('planned', trial)}.
+          {frozen.headline === headline ? '' : ` It said then: ${frozen.headline}`} These are the{' '}
+          {pluralOf(trial.unitWord)} {setWords('planned', trial)}.
         </p>
       )}
     </>

@@ -197,7 +197,7 @@ function Words({
         ? 'That is enough.'
         : enough
           ? `Four times in five takes ${counted(enough.units, plan.unitWord)}.`
-          : 'No size on this curve sees it four times in five: look for a larger gain, or compare fewer.'}{' '}
+          : 'No size on this curve is likely to see it (4 in 5): look for a larger gain, or compare fewer.'}{' '}
       {dealWords(own.smallestP)}
     </p>
   );
