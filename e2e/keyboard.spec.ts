@@ -52,7 +52,7 @@ test('from a question to a verdict by keys alone', async ({ page, openPage }) =>
   await press(page, 'Save and lay it out');
   await page.waitForURL(/lay-out$/);
 
-  await choose(page, 'Dealt', /^over the whole bench/);
+  await choose(page, 'Dealt', /^anywhere on the bench/);
   await write(page, 'Of each treatment', '2');
   await choose(page, 'Who sees what each got', /^everyone/);
   await press(page, 'Deal');

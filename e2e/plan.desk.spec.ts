@@ -43,7 +43,7 @@ test('a change after the lock is put on record, and stands on the verdict', asyn
   await expect(page.getByText('Say why, so that a reader can judge it.')).toBeVisible();
   await page.getByLabel('Why', { exact: true }).fill('The feed got dearer.');
   await page.getByRole('button', { name: 'Put it on record' }).click();
-  await expect(page.getByText('Worth having: 15% → 25%')).toBeVisible();
+  await expect(page.getByText('Smallest difference worth having: 15% → 25%')).toBeVisible();
   await goToStep(page, 'Judge');
   await expect(
     page.getByText('Changed after the lock: 15% → 25%. The feed got dearer.'),

@@ -22,7 +22,7 @@ test('from a question to a verdict, by mouse or by touch', async ({ page, garden
     page.getByRole('heading', { name: /Heronsgill feed gave \d+% more radishes than plain water/ }),
   ).toBeVisible();
   await expect(
-    page.getByText('All 70 ways to deal the same labels over the whole bench.'),
+    page.getByText('All 70 ways to deal the same labels anywhere on the bench.'),
   ).toBeVisible();
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
 });

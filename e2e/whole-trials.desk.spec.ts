@@ -150,7 +150,7 @@ test('containers: what one of them can’t be told from is said while it is laid
       .filter(unit => (unit.treatment === 'clay pot') === isClay)
       .map(unit => unit.code)
       .join(' ');
-  await page.getByText('What else differs').first().click();
+  await page.getByText('Other differences between them').first().click();
   await page.getByLabel('It is', { exact: true }).fill('mix');
   await page
     .getByLabel('Which have what, a line each')

@@ -115,6 +115,14 @@ export async function findWalkData(
   );
 }
 
+/** What a trial asks, however broken the rest of it may be. */
+export async function questionOf(db: Database, id: string): Promise<string | undefined> {
+  const row: { readonly question?: unknown } | undefined = await db('trials')
+    .where({ id })
+    .first('question');
+  return typeof row?.question === 'string' ? row.question : undefined;
+}
+
 /** A trial as it was planned, without a single entry. */
 export async function findPlan(
   db: Database,

@@ -13,6 +13,8 @@ export type TrialTrouble =
   | { readonly kind: 'not-locked' }
   | { readonly kind: 'closed' }
   | { readonly kind: 'not-closed' }
+  /** Nothing was read that a verdict could be made of. */
+  | { readonly kind: 'nothing-read' }
   | { readonly kind: 'key-shut' }
   | { readonly kind: 'too-late-to-guess' }
   | { readonly kind: 'cant-move' }
@@ -50,6 +52,8 @@ export function trialSentence(trouble: TrialTrouble): string {
       return 'The trial is closed, and its verdict frozen.';
     case 'not-closed':
       return 'The trial is still open: its verdict is not frozen yet.';
+    case 'nothing-read':
+      return 'Nothing has been weighed or read yet, so there is no verdict to freeze. A trial that came to nothing can be put away, under Trials.';
     case 'key-shut':
       return 'This trial is blind and its key is still shut. Open the key first.';
     case 'too-late-to-guess':

@@ -121,6 +121,8 @@ export async function closeTrial(
     const what = 'closed';
     const trouble = entryTrouble(data.trial);
     if (trouble) return refused(what, trouble);
+    if (data.picks.length === 0 && data.readings.length === 0)
+      return refused(what, { kind: 'nothing-read' });
     if (!judged || judged.asked !== askedOf(data))
       return refused(what, { kind: 'changed-meanwhile' });
     const closed = {

@@ -13,7 +13,7 @@ import { amendPlan } from './amend';
 import { askTrial } from './ask';
 import { pooledCv } from './pooled-cv';
 import { predict } from './predict';
-import { findTrial, trialLog } from './trials';
+import { findTrial, questionOfTrial, trialLog } from './trials';
 
 freshGardenForEachTest();
 
@@ -300,6 +300,21 @@ test('a deal by start sizes is balanced, its rule stored, and the size allowed f
   await weighAll(data);
   await closeTrial(data.trial.id);
   expect((await frozenVerdictOf(data.trial.id))?.verdict.headline).not.toBe('');
+});
+
+test('a trial of which nothing was read can’t be closed: it stays open, with its key shut', async () => {
+  const data = await dealt();
+  await lockPlan(data.trial.id);
+  expect(await closeTrial(data.trial.id)).toEqual({ ok: false, trouble: { kind: 'nothing-read' } });
+  const stands = await findTrial(data.trial.id);
+  expect([stands?.trial.state, stands?.trial.keyOpenedAt]).toEqual(['locked', null]);
+  expect(await frozenVerdictOf(data.trial.id)).toBeUndefined();
+});
+
+test('what a trial asks is known without reading the rest of it', async () => {
+  const data = await dealt();
+  expect(await questionOfTrial(data.trial.id)).toBe(data.trial.question);
+  expect(await questionOfTrial('01890a5d-ac96-774b-bcce-b302099a8057')).toBeUndefined();
 });
 
 test('own spread comes from closed trials of the same kind of measure', async () => {

@@ -5,7 +5,7 @@ import { type Change, changesOf } from '@/store/changes';
 import { database } from '@/store/connection/database';
 import { putAwayIds } from '@/store/put-away';
 import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
-import { brokenTrials, findTrialData, trialsOf } from '@/store/trials';
+import { brokenTrials, findTrialData, questionOf, trialsOf } from '@/store/trials';
 import { frozenHeadlines } from '@/store/verdicts';
 
 /** Every trial of the garden, the latest begun first; those put away are marked. */
@@ -41,6 +41,10 @@ export async function listBroken(): Promise<
 
 export function findTrial(trialId: string): Promise<TrialData | undefined> {
   return findTrialData(database(), trialId);
+}
+
+export function questionOfTrial(trialId: string): Promise<string | undefined> {
+  return questionOf(database(), trialId);
 }
 
 /** A trial as far as a verdict asks: of its readings those of one measure and of the main one. */
