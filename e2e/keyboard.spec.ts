@@ -114,3 +114,16 @@ test('Ctrl+Z takes back the last pick, and leaves a half-written number alone', 
   await expect(page.getByRole('status')).toHaveText('Undone.');
   await expect(page.locator('dd', { hasText: /^0 of 4/ })).toBeVisible();
 });
+
+test('the first Tab offers to go past the rail, and Enter goes to the page', async ({
+  page,
+  openPage,
+}) => {
+  await openPage('/shelf');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip to the page' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main')).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Put a product on it' })).toBeFocused();
+});

@@ -58,6 +58,11 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <body>
         <StyleRegistry>
           <Providers locale={garden.system === 'us' ? 'en-US' : 'en-GB'}>
+            {isIn && (
+              <a href="#page" data-skip>
+                Skip to the page
+              </a>
+            )}
             {/* Who is still at the door is not told whose garden it is. */}
             {isIn && <Navigation garden={garden.name} today={today()} />}
             {children}

@@ -3,9 +3,10 @@
 import { styled } from 'styled-components';
 
 /** What lies under the rail: the same margins on every page. */
-export const Page = styled.main`
+export const Page = styled.main.attrs({ id: 'page', tabIndex: -1 })`
   max-width: 1440px; margin-inline: auto; padding: 24px 32px 48px; display: grid; gap: 24px; align-content: start;
   & > * { min-width: 0; }
+  &:focus { outline: none; } /* only led to, never stopped at */
   @media (max-width: 640px) { padding: 16px 16px 88px; }
 `;
 

@@ -127,6 +127,20 @@ describe('what is asked back', () => {
     expect(quantitySentence(trouble)).toContain('For a fluid ounce write fl oz.');
   });
 
+  test.each(['mass', 'volume', 'length', 'area'] as const)(
+    'the example for a %s is one that its field takes',
+    dimension => {
+      for (const written of ['', 'wide'])
+        for (const system of ['uk', 'us'] as const) {
+          const said = quantitySentence(troubleOf(written, { dimension, system }), dimension);
+          const [, ...examples] = /for example (.+?) or (.+?)\.$/.exec(said) ?? [];
+          expect(examples).toHaveLength(2);
+          for (const example of examples)
+            expect(parseQuantity(example, { dimension, system })).toMatchObject({ ok: true });
+        }
+    },
+  );
+
   test('a pint without a garden names both sizes', () => {
     expect(quantitySentence(troubleOf('1 pint'))).toBe(
       '“1 pint” could be US pt (473.18 ml) or UK pt (568.26 ml). Say which.',

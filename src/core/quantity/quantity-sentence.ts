@@ -1,14 +1,26 @@
 import type { QuantityTrouble } from './parse-quantity';
+import type { Dimension } from './unit-of-measure';
 
-/** What an amount that was not taken looked like, and what would be: one plain sentence or two. */
-export function quantitySentence(trouble: QuantityTrouble): string {
+const EXAMPLES: Readonly<Record<Dimension, string>> = {
+  mass: '1.25 kg or 2 lb 12 oz',
+  volume: '250 ml or 0.5 l',
+  length: '30 cm or 1 ft 2 in',
+  area: '1.5 m2 or 16 sq ft',
+};
+
+/**
+ * What an amount that was not taken looked like, and what would be: one plain sentence or two.
+ *
+ * @param wanted of what the example is: it must be one that the field takes
+ */
+export function quantitySentence(trouble: QuantityTrouble, wanted: Dimension = 'mass'): string {
   switch (trouble.kind) {
     case 'empty':
-      return 'Nothing was written. Write a number with its unit, for example 1.25 kg or 2 lb 12 oz.';
+      return `Nothing was written. Write a number with its unit, for example ${EXAMPLES[wanted]}.`;
     case 'too-long':
       return `That is ${trouble.length} characters long; an amount has at most ${trouble.longest}.`;
     case 'not-a-number':
-      return `“${shortened(trouble.read)}” does not begin with a number. Write for example 1.25 kg or 2 lb 12 oz.`;
+      return `“${shortened(trouble.read)}” does not begin with a number. Write for example ${EXAMPLES[wanted]}.`;
     case 'ambiguous-comma':
       return `“${trouble.read}” could be ${trouble.asDecimal} or ${trouble.asThousands}. Write it without the comma.`;
     case 'missing-unit':

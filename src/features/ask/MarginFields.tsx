@@ -72,7 +72,7 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
           name="costEach"
           value={form.money.costEach}
           onChange={costEach => onChange({ money: { ...form.money, costEach } })}
-          trouble={troubles['money.costEach']}
+          trouble={troubles['money.costEach'] ?? moneyTrouble(form.money.costEach)}
           isReadOnly={isLocked}
           inputMode="decimal"
           placeholder="0.60"
@@ -82,7 +82,7 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
           name="worthPerKg"
           value={form.money.worthPerKg}
           onChange={worthPerKg => onChange({ money: { ...form.money, worthPerKg } })}
-          trouble={troubles['money.worthPerKg']}
+          trouble={troubles['money.worthPerKg'] ?? moneyTrouble(form.money.worthPerKg)}
           isReadOnly={isLocked}
           inputMode="decimal"
           placeholder="5"
@@ -92,7 +92,7 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
           name="presentKg"
           value={form.money.presentKg}
           onChange={presentKg => onChange({ money: { ...form.money, presentKg } })}
-          trouble={troubles['money.presentKg']}
+          trouble={troubles['money.presentKg'] ?? moneyTrouble(form.money.presentKg)}
           isReadOnly={isLocked}
           inputMode="decimal"
           placeholder="0.8"
@@ -101,6 +101,13 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
       <Worth form={form} isLocked={isLocked} onChange={onChange} />
     </details>
   );
+}
+
+/** What is no figure would be passed over in silence otherwise. */
+function moneyTrouble(written: string): string | undefined {
+  return written.trim() === '' || plainNumber(written) !== undefined
+    ? undefined
+    : 'A figure, such as 0.60.';
 }
 
 /** In what an amount is written. */

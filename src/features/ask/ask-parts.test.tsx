@@ -121,6 +121,7 @@ test('doses show their labels as soon as they can be read', () => {
 describe('the margin from money', () => {
   test('cost over worth, rounded up so that it really pays', async () => {
     render(<Margin money={{ costEach: '0.50', worthPerKg: '6', presentKg: '0.7' }} />);
+    expect(screen.queryByText('A figure, such as 0.60.')).toBeNull();
     expect(screen.getByText(/It pays from/)).toHaveTextContent(
       'It pays from 11.9% more: 0.5 ÷ (6 × 0.7) = 11.9%, 83.3 g more a pot.',
     );
@@ -133,6 +134,13 @@ describe('the margin from money', () => {
       <Margin money={{ costEach: '0.50', worthPerKg: '', presentKg: '1' }} />,
     );
     expect(screen.queryByText(/It pays from/)).toBeNull();
+    rerender(
+      <Margin
+        key="no figure"
+        money={{ costEach: '0.50', worthPerKg: 'priceless', presentKg: '1' }}
+      />,
+    );
+    expect(screen.getByText('A figure, such as 0.60.')).toBeVisible();
     rerender(<Margin key="dear" money={{ costEach: '900', worthPerKg: '1', presentKg: '1' }} />);
     expect(screen.getByText(/It pays from/)).toBeVisible();
     expect(screen.queryByRole('button', { name: /as worth having/ })).toBeNull();

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
+import { CalendarDay } from '@/core/time/garden-day';
 import { isTimeZone } from '@/core/time/time-zone';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { database, inTransaction } from '@/store/connection/database';
@@ -27,6 +28,11 @@ const frost = z
   .string()
   .trim()
   .regex(/^$|^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Month and day, as 05-14.')
+  // 2024 had a 29 February.
+  .refine(
+    written => written === '' || CalendarDay.safeParse(`2024-${written}`).success,
+    'No month has that day. Month and day, as 05-14.',
+  )
   .transform(written => (written === '' ? null : written));
 const GardenForm = z.object({
   name: z.string().trim().min(1, 'Give the garden a name.').max(80, 'At most 80 characters.'),

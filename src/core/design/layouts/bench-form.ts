@@ -206,7 +206,7 @@ function readSize(written: string, system: MeasureSystem): Result<number, string
     dimension: 'length',
     bareUnit: system === 'us' ? 'in' : 'cm',
   });
-  if (!read.ok) return failure(quantitySentence(read.trouble));
+  if (!read.ok) return failure(quantitySentence(read.trouble, 'length'));
   return read.value.base < 20 || read.value.base > 20_000
     ? failure('Between 2 cm and 20 m across.')
     : success(read.value.base);

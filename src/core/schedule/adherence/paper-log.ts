@@ -167,7 +167,7 @@ class LogReader {
       dimension,
       bareUnit: dimension === 'mass' ? 'g' : 'ml',
     });
-    return read.ok ? success(read.value.base) : failure(quantitySentence(read.trouble));
+    return read.ok ? success(read.value.base) : failure(quantitySentence(read.trouble, dimension));
   }
 }
 

@@ -117,7 +117,7 @@ function amountIn(
   if (written === '') return success(undefined);
   if (NONE.test(written)) return success(null);
   const read = parseQuantity(written, { system, dimension });
-  if (!read.ok) return failure(quantitySentence(read.trouble));
+  if (!read.ok) return failure(quantitySentence(read.trouble, dimension));
   return read.value.base > 0 ? success(read.value.base) : failure(sentence);
 }
 
@@ -135,7 +135,7 @@ function areaIn(written: string, system: MeasureSystem): Said<number> {
       )
     : [parseQuantity(written.replace(/\s*(?:across|wide|round)$/i, ''), { system })];
   const [first, second] = read;
-  if (!first?.ok) return failure(first ? quantitySentence(first.trouble) : AREA_SENTENCE);
+  if (!first?.ok) return failure(first ? quantitySentence(first.trouble, 'length') : AREA_SENTENCE);
   if (second) {
     const m2 = second.ok ? (first.value.base * second.value.base) / 1e6 : 0;
     return m2 > 0 ? success(m2) : failure(AREA_SENTENCE);

@@ -20,7 +20,7 @@ export function readAmount(
     system,
     ...(bareUnit === undefined ? {} : { bareUnit }),
   });
-  if (!read.ok) return { base: undefined, trouble: quantitySentence(read.trouble) };
+  if (!read.ok) return { base: undefined, trouble: quantitySentence(read.trouble, dimension) };
   return read.value.base > 0
     ? { base: read.value.base, trouble: undefined }
     : { base: undefined, trouble: 'More than none.' };
