@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { needsPicks, Scale } from '@/core/trial/model/scale';
 import type { Database } from '@/store/connection/database';
 
 const UnitCount = z.object({ trialId: z.string(), units: z.number() });
@@ -45,6 +46,25 @@ export async function readCounts(db: Database): Promise<ReadonlyMap<string, numb
       counts.set(row.trialId, Math.max(counts.get(row.trialId) ?? 0, row.units));
   }
   return counts;
+}
+
+/** Trials whose main measure is read off the plants: it rests on no pick. */
+export async function readTrials(db: Database): Promise<ReadonlySet<string>> {
+  const rows: readonly { readonly trialId: string; readonly scale: string }[] = await db('measures')
+    .where({ isMain: true })
+    .whereNotNull('scale')
+    .select('trialId', 'scale');
+  return new Set(rows.filter(row => !restsOnPicks(row.scale)).map(row => row.trialId));
+}
+
+/** A scale that can't be read is one trial's trouble, and not that of the list of all. */
+function restsOnPicks(written: string): boolean {
+  try {
+    const scale = Scale.safeParse(JSON.parse(written));
+    return !scale.success || needsPicks(scale.data);
+  } catch {
+    return true;
+  }
 }
 
 function standing(db: Database, table: 'picks' | 'readings') {

@@ -22,4 +22,6 @@ export interface TrialSummary {
   readonly headline: string | null;
   /** Nothing of it is due or listed among the others. */
   readonly isPutAway: boolean;
+  /** Whether what it asks about is picked and weighed; otherwise it is read off the plants. */
+  readonly isWeighed: boolean;
 }

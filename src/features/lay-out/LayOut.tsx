@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import type { AuditFinding } from '@/core/design/audit/audit-view';
 import { type BenchDraft, readBench } from '@/core/design/layouts/bench-form';
@@ -55,6 +55,7 @@ export interface LayOutProps extends SiteAndTraitsProps {
   readonly planted: readonly Planted[];
   readonly amendments: readonly Amendment[];
   readonly weighHref: string;
+  readonly tendHref: string;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;
   readonly showKey: () => Promise<Result<BenchView | null, TrialTrouble>>;
@@ -79,6 +80,7 @@ export function LayOut(props: LayOutProps) {
   );
   // What was dealt may be put down in other words than it was typed in.
   const [dealt, setDealt] = useState(saved);
+  const bench = useRef<HTMLDivElement>(null);
   const isTyping = !isLocked && !isSame(form, dealt) && !isSame(form, saved);
   const draft = useMemo(
     () => (request.ok && isTyping ? draftDeal(undealt, request.value) : null),
@@ -86,7 +88,7 @@ export function LayOut(props: LayOutProps) {
   );
   return (
     <TwoParts>
-      <div>
+      <div ref={bench}>
         <BenchColumn {...props} keyBench={keyBench} setKeyBench={setKeyBench} />
         <SizePlanner
           plan={plan}
@@ -106,6 +108,7 @@ export function LayOut(props: LayOutProps) {
             isBlind={saved.isBlind}
             unitWord={unitWord}
             weighHref={props.weighHref}
+            tendHref={props.tendHref}
           />
         ) : (
           <DealForm
@@ -119,6 +122,8 @@ export function LayOut(props: LayOutProps) {
               run(work, () => {
                 setKeyBench(null);
                 setDealt(form);
+                // The button lies far below what it made.
+                bench.current?.scrollIntoView?.({ block: 'start' });
               })
             }
             isPending={isPending}

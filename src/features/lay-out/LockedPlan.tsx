@@ -11,11 +11,13 @@ export function LockedPlan({
   isBlind,
   unitWord,
   weighHref,
+  tendHref,
 }: {
   readonly layout: SeenLayout | null;
   readonly isBlind: boolean;
   readonly unitWord: string;
   readonly weighHref: string;
+  readonly tendHref: string;
 }) {
   return (
     <>
@@ -26,6 +28,7 @@ export function LockedPlan({
         {isBlind ? 'weighed blind' : 'open to see'}.
       </p>
       <Acts>
+        <Link href={tendHref}>Plan the care</Link>
         <Link href={weighHref}>Go on to Weigh</Link>
       </Acts>
     </>

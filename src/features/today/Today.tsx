@@ -16,6 +16,7 @@ import { Unreadable } from '@/features/trial/Unreadable';
 import { FirstFew } from '@/ui/FirstFew';
 import { Page, Soft } from '@/ui/Page';
 import { EmptyBench } from './EmptyBench';
+import { type Errand, errandOf } from './errand';
 import { WeatherWords } from './WeatherWords';
 
 interface TodayProps {
@@ -27,14 +28,6 @@ interface TodayProps {
   readonly weather: WeatherDay | undefined;
   readonly lookIntoBottles: () => Promise<Result<DueToday, TrialTrouble>>;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
-}
-
-interface Errand {
-  readonly id: string;
-  readonly href: string;
-  readonly act: string;
-  readonly amount: string;
-  readonly why: string;
 }
 
 /** What wants doing today, trial by trial, and what the last closed ones found. */
@@ -153,62 +146,6 @@ function RunningTrials({ running, today }: RunningTrialsProps) {
 }
 
 const FIRST = 12;
-
-function errandOf({ trial, units, lastDay }: TrialSummary, today: string): readonly Errand[] {
-  const at = (step: string): string => `/trials/${trial.id}/${step}`;
-  const things = (count: number): string => counted(count, trial.unitWord);
-  if (trial.state === 'closed') return [];
-  if (trial.state === 'planned') {
-    return [
-      {
-        id: trial.id,
-        href: at('lay-out'),
-        act: units === 0 ? 'Lay it out' : 'Lock the plan',
-        amount: units === 0 ? '—' : things(units),
-        why: trial.question,
-      },
-    ];
-  }
-  if (today > trial.endsOn)
-    return [
-      {
-        id: trial.id,
-        href: at('judge'),
-        act: 'Judge it',
-        amount: things(units),
-        why: `${trial.question} Its season ended on ${shortDay(trial.endsOn)}.`,
-      },
-    ];
-  if (lastDay && lastDay.day === today && lastDay.units < units) {
-    return [
-      {
-        id: trial.id,
-        href: at('weigh'),
-        act: 'Go on picking',
-        amount: things(units - lastDay.units),
-        why: `${trial.question} ${lastDay.units} of ${units} are done today.`,
-      },
-    ];
-  }
-  const since = lastDay ? daysBetween(lastDay.day, today) : null;
-  const why =
-    since === null
-      ? 'Nothing picked yet.'
-      : since === 0
-        ? 'All picked today.'
-        : `Last picked ${since === 1 ? 'yesterday' : `${since} days ago`}.`;
-  return since === 0
-    ? []
-    : [
-        {
-          id: trial.id,
-          href: at('weigh'),
-          act: 'Pick what is ripe',
-          amount: things(units),
-          why: `${trial.question} ${why}`,
-        },
-      ];
-}
 
 function seasonShare({ trial }: TrialSummary, today: string): number {
   return Math.min(

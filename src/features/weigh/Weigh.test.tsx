@@ -91,12 +91,18 @@ beforeEach(() => window.localStorage.clear());
 test('Enter after each number walks round every pot once', async () => {
   const user = userEvent.setup();
   render(<HeldWeigh />);
+  expect(screen.queryByText(/^All 4 pots are done/)).toBeNull();
   for (const [i, code] of codes.entries()) {
     await waitFor(() => expect(inHand()).toHaveValue(code));
     await user.type(gross(), `${100 + i}{Enter}`);
     await screen.findByText(`${code}: ${100 + i} g saved.`);
   }
   expect(screen.getByText('4 of 4')).toBeInTheDocument();
+  expect(screen.getByText(/^All 4 pots are done/)).toBeInTheDocument();
+  expect(screen.getByRole('link', { name: 'What it says so far' })).toHaveAttribute(
+    'href',
+    expect.stringMatching(/\/judge$/),
+  );
   expect(screen.getByText('406 g')).toBeInTheDocument();
 });
 

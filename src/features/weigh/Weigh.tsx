@@ -6,8 +6,7 @@ import { useEffect, useRef } from 'react';
 import { styled } from 'styled-components';
 import { checkSums } from '@/core/measure/reading/check-sums';
 import type { YieldMeasures } from '@/core/measure/unit-value/yield-bases';
-import type { MassStyle } from '@/core/quantity/print-quantity';
-import { printMass } from '@/core/quantity/print-quantity';
+import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { HistoryLine } from '@/core/trial/history-line';
@@ -15,7 +14,7 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { Pick } from '@/core/trial/model/pick';
 import type { TrialState } from '@/core/trial/model/trial';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { pluralOf } from '@/core/words/plural';
+import { counted, pluralOf } from '@/core/words/plural';
 import { Bench } from '@/features/bench/Bench';
 import type { UnitLens } from '@/features/bench/bench-lens';
 import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
@@ -23,6 +22,7 @@ import { shortDay } from '@/features/frame/days';
 import { WriterName } from '@/features/frame/WriterName';
 import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft, TwoParts } from '@/ui/Page';
+import { AllDone } from './AllDone';
 import { Checked } from './Checked';
 import { Mishaps } from './Mishaps';
 import type { MishapView, UnitGroup } from './mishap-view';
@@ -32,8 +32,7 @@ import { UnitPicks } from './UnitPicks';
 import { type RoundActions, useRound } from './use-round';
 import { isDone } from './use-unit-in-hand';
 import { useWeighKeys } from './use-weigh-keys';
-import type { RoundSums } from './weigh-sums';
-import { roundSums, soundSums } from './weigh-sums';
+import { type RoundSums, roundSums, soundSums } from './weigh-sums';
 
 interface WeighProps extends RoundActions {
   readonly trialId: string;
@@ -149,6 +148,9 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
         unitWord={unitWord}
         style={style}
       />
+      {roundSums(picks, day).unitsDone === bench.units.length && (
+        <AllDone trialId={props.trialId} units={counted(bench.units.length, unitWord)} />
+      )}
       <Checked checks={checkSums(picks)} style={style} />
       <UnitPicks
         unit={unit}

@@ -4,7 +4,7 @@ import { currentGarden } from '@/service/garden/garden';
 import { type Change, changesOf } from '@/store/changes';
 import { database } from '@/store/connection/database';
 import { putAwayIds } from '@/store/put-away';
-import { lastDays, readCounts, unitCounts } from '@/store/trial-counts';
+import { lastDays, readCounts, readTrials, unitCounts } from '@/store/trial-counts';
 import { brokenTrials, findTrialData, questionOf, trialsOf } from '@/store/trials';
 import { frozenHeadlines } from '@/store/verdicts';
 
@@ -19,7 +19,7 @@ export async function listTrials(): Promise<readonly TrialSummary[]> {
     await lastDays(db),
     await frozenHeadlines(db),
   ];
-  const away = await putAwayIds(db);
+  const [away, readAlone] = [await putAwayIds(db), await readTrials(db)];
   return trials.map(
     ({ id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt }) => ({
       trial: { id, question, crop, unitWord, state, startsOn, endsOn, isBlind, keyOpenedAt },
@@ -28,6 +28,7 @@ export async function listTrials(): Promise<readonly TrialSummary[]> {
       lastDay: days.get(id) ?? null,
       headline: headlines.get(id) ?? null,
       isPutAway: away.has(id),
+      isWeighed: !readAlone.has(id),
     }),
   );
 }

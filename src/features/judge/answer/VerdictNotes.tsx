@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { setWords } from '@/core/judge/units/analysis-sets';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
@@ -5,7 +6,7 @@ import { counted, pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 
 interface VerdictNotesProps {
-  readonly trial: Pick<Trial, 'unitWord' | 'interest' | 'state' | 'isBlind'>;
+  readonly trial: Pick<Trial, 'id' | 'unitWord' | 'interest' | 'state' | 'isBlind'>;
   readonly amendments: readonly Amendment[];
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** On how many days somebody looked while it ran. */
@@ -45,7 +46,8 @@ export function VerdictNotes({
         <p data-soft>
           Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.
           {frozen.headline === headline ? '' : ` It said then: ${frozen.headline}`} These are the{' '}
-          {pluralOf(trial.unitWord)} {setWords('planned', trial)}.
+          {pluralOf(trial.unitWord)} {setWords('planned', trial)}.{' '}
+          <Link href={`/trials/${trial.id}/report`}>Read or send what was found</Link>
         </p>
       )}
     </>

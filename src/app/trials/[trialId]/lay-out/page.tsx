@@ -73,6 +73,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         isClosed={data.trial.state === 'closed'}
         bench={benchViewOf(data, isOpen)}
         weighHref={`/trials/${id}/weigh`}
+        tendHref={`/trials/${id}/tend`}
         printHref={`/trials/${id}/print`}
         deal={dealAction.bind(null, id)}
         lock={lockAction.bind(null, id)}
