@@ -139,9 +139,9 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   );
   await expect(page.getByText(/^\d+ other measures were looked at/)).toBeVisible();
   await expect(card.getByRole('row')).toHaveCount(17);
-  await expect(
-    page.getByText(/^Luck: how often the same figures under labels dealt anew/),
-  ).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Chance alone: in how many shuffles/)).toBeVisible({
+    timeout: 60_000,
+  });
   await expect(card.getByRole('row', { name: /^Root weight/ })).toContainText(
     /chance alone: \d+ of 100/,
   );

@@ -32,7 +32,7 @@ export function MeasureList({ view, add, drop }: MeasureListProps) {
       {view.measures.length === 0 && (
         <Soft>
           Nothing yet. Few measures, read well, tell more than many: each takes its minutes every
-          week, and of many one shines by luck.
+          week, and of many one shines by chance.
         </Soft>
       )}
       <ul>

@@ -41,7 +41,7 @@ export function ShufflePanel({ state, tags, onCancel, onRunAgain, onRunMore }: S
   const shuffle = watched?.result ?? judgement.shuffle;
   return (
     <Panel aria-label="Shuffle test">
-      <h2>Could luck have done it?</h2>
+      <h2>Could chance alone have done it?</h2>
       {!shuffle && state.status === 'ready' && (
         <p>
           There is nothing to shuffle:{' '}

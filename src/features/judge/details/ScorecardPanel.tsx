@@ -260,7 +260,7 @@ function PermutationProgress({ state }: { readonly state: PermutationPValuesStat
     <Soft>
       {pValues.length === 0
         ? 'No measure of them could be shuffled.'
-        : 'Luck: how often the same figures under labels dealt anew make a gap as wide.'}
+        : 'Chance alone: in how many shuffles of the labels the gap is as wide.'}
     </Soft>
   );
 }
