@@ -23,7 +23,7 @@ export type ImportAnswer =
   | { readonly says: readonly string[] };
 
 const BROKEN_OFF =
-  'The connection broke off, so it is not known whether the file was taken. Press again: it is taken once, however often it is sent.';
+  'The connection broke off: whether the file was taken is not known. Press again: it is taken once, however often it is sent.';
 
 /** Sends a file and hears how far it is, line by line. */
 export async function sendImport(

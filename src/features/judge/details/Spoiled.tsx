@@ -84,7 +84,7 @@ function mentionWords({ unit, status, missedOn }: UnitValue): readonly string[] 
   switch (status) {
     case 'dead':
       return [
-        `${code} died. What it gave until then stands; death may be the treatment’s doing, so it is not left out by itself.`,
+        `${code} died. What it gave until then stands; death may be the treatment’s doing: it is not left out by itself.`,
       ];
     case 'gone':
       return [`${code} is gone. What it gave until then stands.`];
