@@ -26,6 +26,13 @@ test('a prediction is sealed, stays shut, and opens with the verdict', async ({
   await goToStep(page, 'Judge');
   await expect(page.getByText('It helped the beans.')).toHaveCount(0);
   await page.getByRole('button', { name: 'Close the trial' }).click();
+  await expect(page.getByText(/^Nothing has been weighed or read yet/)).toBeVisible();
+  await goToStep(page, 'Weigh');
+  await page.getByLabel('On the scale').fill('400');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status')).toContainText(': 400 g saved');
+  await goToStep(page, 'Judge');
+  await page.getByRole('button', { name: 'Close the trial' }).click();
   await expect(page.getByRole('heading', { name: 'What was expected' })).toBeVisible();
   await expect(page.getByText('It helped the beans.')).toBeVisible();
   await expect(page.getByText('Tomas, of Heronsgill feed against plain water: less')).toBeVisible();
