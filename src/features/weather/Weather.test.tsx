@@ -1,5 +1,6 @@
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { I18nProvider } from 'react-aria-components';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { Weather } from './Weather';
 
@@ -75,4 +76,25 @@ test('how long a full watering lasts follows soil, crop and mulch', async () => 
   expect(screen.getByText('A full watering lasts about 7 days')).toBeVisible();
   fireEvent.change(screen.getByLabelText('Roots down to, cm'), { target: { value: '0' } });
   expect(screen.getByText('From 5 to 200.')).toBeVisible();
+});
+
+test('an American garden reads inches, square feet, gallons and Fahrenheit, and no metric unit', async () => {
+  render(
+    <I18nProvider locale="en-US">
+      <Weather
+        days={[day({ rainMm: 25.4 })]}
+        latitude={50.8}
+        altitudeM={100}
+        importCsv={jest.fn()}
+        fetchStandIn={jest.fn()}
+      />
+    </I18nProvider>,
+  );
+  expect(screen.getByLabelText('Roots down to, in')).toHaveValue('20');
+  expect(screen.getByLabelText('Bed, sq ft')).toHaveValue('10');
+  expect(screen.getByText('70.7')).toBeVisible(); // 21.5 °C
+  const needs = screen.getByRole('region', { name: 'Does it need water?' });
+  // 20 in of loam hold as much as 50.8 cm; a bed of 10 sq ft is 0.93 m².
+  expect(needs.textContent).toMatch(/It takes 0\.1\d in a day, \d\.\d+ gal a week on this bed\./);
+  expect(needs.textContent).not.toMatch(/\d (mm|cm|l|ml|m²)\b/);
 });

@@ -2,6 +2,7 @@
 
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
+import { printVolume } from '@/core/quantity/print-quantity';
 import {
   bareTemperature,
   degreeDaysIn,
@@ -190,18 +191,36 @@ const SOILS = Object.keys(AVAILABLE_WATER).map(name => ({
 }));
 const CROPS = Object.keys(CROP_FACTORS).map(name => ({ value: name, label: name }));
 
+/** What roots and a bed are measured in, and what stands there first. */
+const MEASURED = {
+  uk: { length: 'cm', mm: 10, roots: '50', least: 5, most: 200, area: 'm²', m2: 1, bed: '1' },
+  us: {
+    length: 'in',
+    mm: 25.4,
+    roots: '20',
+    least: 2,
+    most: 80,
+    area: 'sq ft',
+    m2: 0.092_903_04,
+    bed: '10',
+  },
+} as const;
+
 /** Does it need water? Days until a full soil is dry, and what to give. */
 function Thirst({ etoMm }: { readonly etoMm: number }) {
+  const inRain = useRainWords();
+  const system = useSystem();
+  const unit = MEASURED[system];
   const { form, field } = useForm<{
     readonly soil: keyof typeof AVAILABLE_WATER;
     readonly crop: string;
     readonly root: string;
     readonly covered: string;
     readonly area: string;
-  }>({ soil: 'loam', crop: 'tomato', root: '50', covered: '0', area: '1' });
+  }>({ soil: 'loam', crop: 'tomato', root: unit.roots, covered: '0', area: unit.bed });
   const { soil, crop, root, covered, area } = form;
   const [r, c, a] = [
-    readNumber(root, 5, 200),
+    readNumber(root, unit.least, unit.most),
     readNumber(covered, 0, 100),
     readNumber(area, 0.01, 10_000),
   ];
@@ -209,7 +228,7 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
   const use = factors ? cropUse(etoMm, factors.middle, (c.base ?? 0) / 100) : 0;
   const store =
     factors && r.base !== undefined
-      ? soilStore(AVAILABLE_WATER[soil], r.base / 100, factors.depletion)
+      ? soilStore(AVAILABLE_WATER[soil], (r.base * unit.mm) / 1000, factors.depletion)
       : undefined;
   return (
     <Box aria-label="Does it need water?">
@@ -218,7 +237,7 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
         <Select label="Soil" {...field('soil')} options={SOILS} />
         <Select label="Crop in full leaf" {...field('crop')} options={CROPS} />
         <TextField
-          label="Roots down to, cm"
+          label={`Roots down to, ${unit.length}`}
           {...field('root')}
           trouble={r.trouble}
           inputMode="numeric"
@@ -229,7 +248,12 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
           trouble={c.trouble}
           inputMode="numeric"
         />
-        <TextField label="Bed, m²" {...field('area')} trouble={a.trouble} inputMode="decimal" />
+        <TextField
+          label={`Bed, ${unit.area}`}
+          {...field('area')}
+          trouble={a.trouble}
+          inputMode="decimal"
+        />
       </div>
       {store && a.base !== undefined && (
         <output>
@@ -238,9 +262,10 @@ function Thirst({ etoMm }: { readonly etoMm: number }) {
       )}
       {store && a.base !== undefined && (
         <Soft>
-          It takes {figures(use)} mm a day, {figures(litresFor(use, 7, a.base))} l a week on this
-          bed. {figures(store.readyMm)} of {figures(store.totalMm)} mm in reach go without harm.
-          Crop and soil values by FAO paper 56; pots dry far sooner.
+          It takes {inRain(use)} a day,{' '}
+          {printVolume(1000 * litresFor(use, 7, a.base * unit.m2), system)} a week on this bed.{' '}
+          {inRain(store.readyMm)} of {inRain(store.totalMm)} in reach go without harm. Crop and soil
+          values by FAO paper 56; pots dry far sooner.
         </Soft>
       )}
     </Box>
