@@ -103,7 +103,7 @@ function trustingHome(authority: string): string | undefined {
 }
 
 /** A phone that was told to trust the garden's authority, as its settings do it. */
-async function phone(): Promise<Page> {
+async function phone(options: { readonly javaScriptEnabled?: boolean } = {}): Promise<Page> {
   const { body } = await fetched('/authority');
   const home = trustingHome(body);
   const authority = new X509Certificate(body);
@@ -121,6 +121,7 @@ async function phone(): Promise<Page> {
       ],
       viewport: { width: 390, height: 844 },
       reducedMotion: 'reduce',
+      ...options,
     },
   );
   contexts.push(context);
@@ -157,6 +158,16 @@ test('without the passphrase no byte of the garden leaves, by any door, and a wr
   await expect(page.getByText('That is not the passphrase of this garden.')).toBeVisible();
   await comeIn(page, KEEPER);
   await expect(page.getByRole('link', { name: STRAWBERRIES })).toBeVisible();
+});
+
+test('one comes in before the page’s scripts are there, and the passphrase is never in an address', async () => {
+  const page = await phone({ javaScriptEnabled: false });
+  await page.goto(`${address}/trials`);
+  await comeIn(page, 'beans and barrow');
+  await expect(page.getByText('That did not let you in.')).toBeVisible();
+  expect(page.url()).not.toContain('barrow');
+  await comeIn(page, KEEPER);
+  await expect(page).toHaveURL(`${address}/trials`);
 });
 
 test('a helper ticks, and may not open the key; signing everybody out ends it for all', async () => {
@@ -220,7 +231,7 @@ test('signed out on a walk, one comes in again and what was put down meanwhile i
   await expect(way).toBeVisible();
   await way.click();
   await comeIn(page, HELPER);
-  await expect(page).toHaveURL(/\/walk$/);
+  await expect(page).toHaveURL(({ pathname }) => pathname.endsWith('/walk'));
   await expect(page.getByText('all sent')).toBeVisible();
   await expect(page.getByText(`${before + 1} of 24 read`)).toBeVisible();
 });

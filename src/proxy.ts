@@ -8,7 +8,7 @@ const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** What a visitor without the passphrase may fetch: the page that asks for it, what pages are made of, and how to trust them. */
 const OPEN_TO_ALL =
-  /^\/(?:enter|authority|sw\.js|icon\.svg|manifest\.webmanifest|_next\/static\/.*)$/;
+  /^\/(?:enter|enter\/door|authority|sw\.js|icon\.svg|manifest\.webmanifest|_next\/static\/.*)$/;
 
 /** What pages are made of, and no pages. */
 const PARTS = /^\/(?:sw\.js|icon\.svg|_next\/.*)$/;

@@ -1,6 +1,6 @@
 'use client';
 
-import type { HTMLAttributes, ReactNode, Ref } from 'react';
+import { type HTMLAttributes, type ReactNode, type Ref, useEffect, useRef } from 'react';
 import {
   TextField as AriaTextField,
   FieldError,
@@ -48,8 +48,10 @@ export function TextField({
   inputRef,
   hidesLabel,
 }: TextFieldProps) {
+  const field = useTypedBefore(value, onChange);
   return (
     <Field
+      ref={field}
       name={name}
       value={value}
       onChange={onChange}
@@ -78,6 +80,17 @@ export function TextField({
       <FieldError>{trouble}</FieldError>
     </Field>
   );
+}
+
+/** What was typed before the page's scripts were there, on a slow phone, is taken over and not lost. */
+function useTypedBefore(value: string, onChange: (value: string) => void): Ref<HTMLDivElement> {
+  const field = useRef<HTMLDivElement>(null);
+  const first = useRef({ value, onChange });
+  useEffect(() => {
+    const typed = field.current?.querySelector<HTMLInputElement>('input, textarea')?.value ?? '';
+    if (typed !== '' && typed !== first.current.value) first.current.onChange(typed);
+  }, []);
+  return field;
 }
 
 const Field = styled(AriaTextField)`

@@ -10,16 +10,17 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Come in' };
 
 interface EnterPageProps {
-  readonly searchParams: Promise<{ readonly to?: string | readonly string[] }>;
+  readonly searchParams: Promise<{ readonly [name in 'to' | 'not']?: string | readonly string[] }>;
 }
 
 export default async function EnterPage({ searchParams }: EnterPageProps) {
   if (!isShared()) redirect('/');
-  const { to } = await searchParams;
+  const { to, not } = await searchParams;
   return (
     <Enter
       to={typeof to === 'string' ? to : '/'}
       isIn={(await currentRole()) !== undefined}
+      wasNotIt={not !== undefined}
       hasAuthority={hasAuthority()}
       enter={enterAction}
     />

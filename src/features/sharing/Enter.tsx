@@ -14,13 +14,15 @@ interface EnterProps {
   /** Where one wanted to go. */
   readonly to: string;
   readonly isIn: boolean;
+  /** A try that was sent before the page's scripts were there let nobody in. */
+  readonly wasNotIt: boolean;
   readonly hasAuthority: boolean;
   /** Goes on by itself where it worked. @returns what stood in the way */
   readonly enter: (passphrase: string, to: string) => Promise<string | undefined>;
 }
 
 /** Where one comes in to a garden that is shared in the house. */
-export function Enter({ to, isIn, hasAuthority, enter }: EnterProps) {
+export function Enter({ to, isIn, wasNotIt, hasAuthority, enter }: EnterProps) {
   const [passphrase, setPassphrase] = useState('');
   const { trouble, isPending, run } = useAction<string>(NO_ANSWER);
   return (
@@ -32,18 +34,22 @@ export function Enter({ to, isIn, hasAuthority, enter }: EnterProps) {
         </p>
       ) : (
         <Form
+          // For who is quicker than the page's scripts: otherwise the browser would put the passphrase into the address.
+          method="post"
+          action="/enter/door"
           onSubmit={event => {
             event.preventDefault();
             run(async () => resultOf(await enter(passphrase, to)));
           }}
         >
+          <input type="hidden" name="to" value={to} />
           <TextField
             label="The garden’s passphrase"
             name="passphrase"
             type="password"
             value={passphrase}
             onChange={setPassphrase}
-            trouble={trouble}
+            trouble={trouble ?? (wasNotIt ? NOT_IT : undefined)}
             hint="Whoever started Turnspit chose it. Helpers have one of their own."
           />
           <Acts>
@@ -58,6 +64,9 @@ export function Enter({ to, isIn, hasAuthority, enter }: EnterProps) {
     </Page>
   );
 }
+
+const NOT_IT =
+  'That did not let you in. Type the passphrase again; after several wrong tries, wait a minute first.';
 
 const Form = styled.form`
   display: grid; gap: 16px;
