@@ -28,8 +28,8 @@ test('a picture is kept, measured and taken away; what is no picture is refused'
   await page.getByRole('button', { name: /^Look at .* closely$/ }).click();
   const large = page.getByRole('region', { name: 'One picture' });
   await expect(large).toBeVisible();
-  await large.getByLabel('So wide is the whole picture, mm').fill('500');
-  await large.getByRole('button', { name: 'That is its scale' }).click();
+  await large.getByLabel('Width of the whole picture').fill('500');
+  await large.getByRole('button', { name: 'Take it as the scale' }).click();
   await expect(page.getByText('Not at one scale')).toBeVisible(); // one picture has nothing to be held against
   await page.getByRole('button', { name: 'Take it away for good' }).click();
   await expect(page.getByText('None yet. One a pot at the start')).toBeVisible();

@@ -78,6 +78,23 @@ export function printArea(m2: number, system: MeasureSystem): string {
     : printIn(m2, 'm2');
 }
 
+/**
+ * What a field shows of an amount that is kept, in the garden's own unit: read again, it is the same to a millionth.
+ *
+ * @param base ml or mm, ≥ 0
+ */
+export function writeAmount(base: number, of: 'volume' | 'length', system: MeasureSystem): string {
+  const { perBase, names } = unitOfMeasure(fieldUnit(base, of, system));
+  return `${Number((base / perBase).toPrecision(7))} ${names[0]}`;
+}
+
+function fieldUnit(base: number, of: 'volume' | 'length', system: MeasureSystem): string {
+  if (of === 'length') return system === 'us' ? 'in' : base >= 10 ? 'cm' : 'mm';
+  if (system === 'uk') return base >= 1000 ? 'l' : 'ml';
+  if (base >= unitOfMeasure('us-qt').perBase) return 'us-gal';
+  return base >= unitOfMeasure('us-floz').perBase ? 'us-floz' : 'us-tsp';
+}
+
 function printIn(base: number, key: string): string {
   const { perBase, names } = unitOfMeasure(key);
   return `${threeFigures(base / perBase)} ${names[0]}`;

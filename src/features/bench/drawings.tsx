@@ -1,5 +1,7 @@
 'use client';
 
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { useSystem } from '@/features/frame/use-garden-units';
 import type { UnitLens } from './bench-lens';
 import type { BenchView } from './bench-view';
 
@@ -142,6 +144,13 @@ export function PlotFromAbove({
 
 const LEAVES = [10, 75, 150, 215, 290] as const;
 
+/** A round length that is a fair part of the bench, and how a ruler says it. */
+function ruleOf(widthMm: number, system: MeasureSystem): readonly [mm: number, words: string] {
+  if (system === 'us')
+    return widthMm > 1500 ? [914.4, '3 ft'] : widthMm > 600 ? [304.8, '1 ft'] : [101.6, '4 in'];
+  return widthMm > 1500 ? [1000, '1 m'] : widthMm > 600 ? [500, '50 cm'] : [100, '10 cm'];
+}
+
 export function Scale({
   widthMm,
   yMm,
@@ -151,7 +160,7 @@ export function Scale({
   readonly yMm: number;
   readonly textMm: number;
 }) {
-  const lengthMm = widthMm > 1500 ? 1000 : widthMm > 600 ? 500 : 100;
+  const [lengthMm, words] = ruleOf(widthMm, useSystem());
   return (
     <g stroke="var(--ink-soft)" strokeWidth={textMm * 0.08}>
       <path
@@ -166,7 +175,7 @@ export function Scale({
         fill="var(--ink-soft)"
         stroke="none"
       >
-        {lengthMm === 1000 ? '1 m' : `${lengthMm / 10} cm`}
+        {words}
       </text>
     </g>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
@@ -40,13 +40,20 @@ const SYSTEMS = [
   },
 ] as const;
 
+/** Whole feet stand for the metres that are kept; a height below the sea has its sign. */
+function altitudeWords(altitudeM: number, system: MeasureSystem): string {
+  return system === 'us' ? `${Math.round(altitudeM / METRES_PER_FOOT)} ft` : `${altitudeM} m`;
+}
+
+const METRES_PER_FOOT = unitOfMeasure('ft').perBase / 1000;
+
 /** The garden's name, and whose pints, spoons and spelling are meant. */
 export function GardenForm({ save, timeZones, children, ...saved }: GardenFormProps) {
   const [form, setForm] = useState({
     name: saved.name,
     system: saved.system,
     latitude: String(saved.latitude),
-    altitudeM: String(saved.altitudeM),
+    altitude: altitudeWords(saved.altitudeM, saved.system),
     lastFrost: saved.lastFrost ?? '',
     firstFrost: saved.firstFrost ?? '',
     timeZone: saved.timeZone,
@@ -67,9 +74,9 @@ export function GardenForm({ save, timeZones, children, ...saved }: GardenFormPr
         hint="In degrees. From it comes how high the sun stands, and how much water plants use."
       />
       <TextField
-        label="Height above sea level, in metres"
-        {...field('altitudeM')}
-        inputMode="decimal"
+        label="Height above sea level"
+        {...field('altitude')}
+        placeholder={form.system === 'us' ? '260 ft' : '80 m'}
       />
       <TextField
         label="Last frost in spring, usually"

@@ -3,20 +3,31 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { isLine, lineOf } from '@/core/design/site/site-bias';
+import { printLength } from '@/core/quantity/print-quantity';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { SiteMarks } from '@/features/bench/SiteMarks';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import type { ArrangeBenchProps, Movable } from './arrange-props';
-import { cm, Handle, LineHandle, movedFeature, readSiteId, SITE_ENDS, siteId } from './LineHandle';
+import {
+  Handle,
+  LineHandle,
+  movedFeature,
+  readSiteId,
+  SITE_ENDS,
+  siteId,
+  stand,
+} from './LineHandle';
 import { useArrangement } from './use-arrangement';
 
 const KINDS = ['bench', 'block', 'bed', 'unit', 'guard'] as const;
 
 /** The bench as it really stands: benches, shelves, beds, pots and guards, and what lies about them. */
 export function ArrangeBench(props: ArrangeBenchProps) {
+  const system = useSystem();
   const { places, site, closestMm, blockWord, unitWord } = props;
   const kinds = KINDS.filter(kind => places.some(place => place.kind === kind));
   const hasLines = site.some(isLine);
@@ -45,7 +56,7 @@ export function ArrangeBench(props: ArrangeBenchProps) {
       <Soft>
         {closestMm === null
           ? ''
-          : `The closest two ${pluralOf(unitWord)} stand ${(closestMm / 10).toFixed(closestMm < 100 ? 1 : 0)} cm apart${closestMm < 1 ? ': they touch, and may share roots and water' : ''}. `}
+          : `The closest two ${pluralOf(unitWord)} stand ${system === 'us' ? printLength(closestMm, system) : `${(closestMm / 10).toFixed(closestMm < 100 ? 1 : 0)} cm`} apart${closestMm < 1 ? ': they touch, and may share roots and water' : ''}. `}
         Codes stay with their places: moving one here says where it really stands. To change which
         gets what, deal again.
       </Soft>
@@ -98,6 +109,7 @@ interface MovablePlaceProps {
 }
 
 function MovablePlace({ place, isMoving, labelMm, arrangement }: MovablePlaceProps) {
+  const system = useSystem();
   const [dx, dy] = arrangement.shiftOf(place);
   const at = `translate(${place.xMm + dx} ${place.yMm + dy})`;
   if (!isMoving)
@@ -113,7 +125,7 @@ function MovablePlace({ place, isMoving, labelMm, arrangement }: MovablePlacePro
       data-movable
       role="button"
       tabIndex={0}
-      aria-label={`${place.name}, ${cm(place.ownXMm)} from the left, ${cm(place.ownYMm)} from the far edge`}
+      aria-label={`${place.name}, ${stand(place.ownXMm, system)} from the left, ${stand(place.ownYMm, system)} from the far edge`}
       {...arrangement.handlersOf(place.id)}
     >
       <PlaceDrawn place={place} labelMm={labelMm} />

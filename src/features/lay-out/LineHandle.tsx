@@ -2,8 +2,10 @@
 
 import { styled } from 'styled-components';
 import { lineOf, SITE_WORDS } from '@/core/design/site/site-bias';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import { LineMark, siteTextMm } from '@/features/bench/SiteMarks';
+import { useSystem } from '@/features/frame/use-garden-units';
 import type { ShiftHandlers } from './use-shift';
 
 interface LineHandleProps {
@@ -29,6 +31,7 @@ export function LineHandle({
   bench,
   moved,
 }: LineHandleProps) {
+  const system = useSystem();
   return (
     <Handle
       data-movable
@@ -38,7 +41,7 @@ export function LineHandle({
       aria-label={
         part === 'whole'
           ? SITE_WORDS[feature.kind]
-          : `${SITE_WORDS[feature.kind]}, its ${part}: ${cm(x)} from the left, ${cm(y)} from the far edge`
+          : `${SITE_WORDS[feature.kind]}, its ${part}: ${stand(x, system)} from the left, ${stand(y, system)} from the far edge`
       }
       {...handlersOf(id)}
     >
@@ -106,6 +109,7 @@ export const Handle = styled.g`
   &:focus-visible > path { stroke: var(--clay); stroke-opacity: 0.3; }
 `;
 
-export function cm(mm: number): string {
-  return `${Math.round(mm / 10)} cm`;
+/** How far something stands from an edge, to a whole centimetre or half an inch. */
+export function stand(mm: number, system: MeasureSystem): string {
+  return system === 'us' ? `${Math.round(mm / 12.7) / 2} in` : `${Math.round(mm / 10)} cm`;
 }

@@ -8,6 +8,7 @@ import type { Result } from '@/core/result';
 import { SiteFeature } from '@/core/trial/model/layout';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
@@ -106,6 +107,11 @@ function BiasList({ biases, put, site, ...layout }: BiasListProps) {
   );
 }
 
+const RULER = {
+  uk: { word: 'cm', words: 'centimetres', mm: 10, reach: '60' },
+  us: { word: 'in', words: 'inches', mm: 25.4, reach: '24' },
+} as const;
+
 interface DrawFeatureProps {
   readonly site: readonly SiteFeature[];
   readonly put: (next: readonly SiteFeature[]) => void;
@@ -115,11 +121,12 @@ interface DrawFeatureProps {
 
 /** One more thing that lies about it. */
 function DrawFeature({ site, put, isPending, children }: DrawFeatureProps) {
+  const ruler = RULER[useSystem()];
   const { form, field } = useForm<SitePanelValues>({
     kind: 'slope',
     side: 'left',
     percent: '20',
-    reach: '60',
+    reach: ruler.reach,
   });
   const { kind, side, percent, reach } = form;
   const hasPlace = isLine({ kind });
@@ -128,7 +135,7 @@ function DrawFeature({ site, put, isPending, children }: DrawFeatureProps) {
   const add = (): void => {
     // There is one slope to a side, but there may be two taps.
     const others = site.filter(each => hasPlace || each.kind !== kind || each.side !== side);
-    const reachMm = hasPlace ? Number(reach) * 10 : null;
+    const reachMm = hasPlace ? Number(reach) * ruler.mm : null;
     put([...others, { kind, side, percent: Number(percent), line: null, reachMm }]);
   };
   return (
@@ -144,10 +151,10 @@ function DrawFeature({ site, put, isPending, children }: DrawFeatureProps) {
         />
         {hasPlace && (
           <TextField
-            label="Felt for, cm"
+            label={`Felt for, ${ruler.word}`}
             {...field('reach')}
             inputMode="numeric"
-            trouble={isReach ? undefined : 'cm'}
+            trouble={isReach ? undefined : `Whole ${ruler.words}.`}
           />
         )}
       </div>

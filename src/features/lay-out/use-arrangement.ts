@@ -1,10 +1,12 @@
 import { useRef, useState } from 'react';
 import { SITE_WORDS } from '@/core/design/site/site-bias';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import { siteExtent } from '@/features/bench/site-extent';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import type { ArrangeBenchProps, Movable } from './arrange-props';
-import { cm, movedFeature, readSiteId } from './LineHandle';
+import { movedFeature, readSiteId, stand } from './LineHandle';
 import { type PlaceRequest, useRequests } from './use-requests';
 import { useShift } from './use-shift';
 
@@ -30,6 +32,7 @@ export function useArrangement({
   move,
   drawSite,
 }: ArrangeBenchProps) {
+  const system = useSystem();
   const { trouble, isPending, tryOut } = useTrialAction();
   const [said, setSaid] = useState('');
   const drawing = useRef<SVGSVGElement>(null);
@@ -53,7 +56,7 @@ export function useArrangement({
     const place = places.find(each => each.id === id);
     if (place) {
       const from = placeRequested(id) ?? { xMm: place.ownXMm, yMm: place.ownYMm };
-      request({ id, to: placeMoved(place, from, dx, dy) });
+      request({ id, to: placeMoved(place, from, [dx, dy], system) });
       return;
     }
     const to = siteMoved(drawnSite, id, [dx, dy], { widthMm, depthMm });
@@ -90,13 +93,18 @@ function viewOf(site: readonly SiteFeature[], { widthMm, depthMm }: Size) {
   };
 }
 
-function placeMoved(place: Movable, from: Placed, dx: number, dy: number): Wanted {
+function placeMoved(
+  place: Movable,
+  from: Placed,
+  [dx, dy]: readonly [number, number],
+  system: MeasureSystem,
+): Wanted {
   const [xMm, yMm] = [Math.max(0, from.xMm + dx), Math.max(0, from.yMm + dy)];
   return {
     kind: 'place',
     xMm,
     yMm,
-    words: `${place.name}: ${cm(xMm)} from the left, ${cm(yMm)} from the far edge.`,
+    words: `${place.name}: ${stand(xMm, system)} from the left, ${stand(yMm, system)} from the far edge.`,
   };
 }
 

@@ -316,13 +316,13 @@ describe('the sums of the shed', () => {
     write('On the sieves', '4 mm 30\n2 mm 60\npan 30');
     expect(screen.getAllByText('25%').length).toBeGreaterThan(1);
     write('On the sieves', 'coarse 30');
-    expect(screen.getByText('An opening and grams in each line: 4 mm 340.')).toBeVisible();
+    expect(screen.getByText('An opening and a weight in each line: 4 mm 340 g.')).toBeVisible();
     expect(screen.getByText('sow 33')).toBeVisible();
     write('Seeds in a gram', '200');
     write('Grams in a pot', '0.5');
     expect(screen.getByText(/some 80 plants/)).toBeVisible();
     expect(screen.getByText('every 5.83 days')).toBeVisible();
-    write('Stands now at, mm', '60');
+    write('Stands now at', '60');
     expect(screen.getByText(/cut it to 40 mm/)).toBeVisible();
     expect(screen.getByText('4 hot days of 15')).toBeVisible();
     write('°C, a number a day', 'warm');

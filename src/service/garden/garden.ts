@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { parseQuantity } from '@/core/quantity/parse-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { CalendarDay } from '@/core/time/garden-day';
 import { isTimeZone } from '@/core/time/time-zone';
@@ -15,7 +17,7 @@ export async function currentGarden(): Promise<Garden> {
 }
 
 const LATITUDE = 'Degrees from −90 (south) to 90: 51.2.';
-const ALTITUDE = 'Metres above the sea, from −500 to 9000.';
+const ALTITUDE = 'From −500 to 9000 m above the sea: 80 m, 260 ft.';
 const degrees = z
   .string()
   .trim()
@@ -40,7 +42,7 @@ const GardenForm = z.object({
   latitude: degrees.pipe(z.number().min(-90, LATITUDE).max(90, LATITUDE)).optional(),
   lastFrost: frost.optional(),
   firstFrost: frost.optional(),
-  altitudeM: degrees.pipe(z.number().min(-500, ALTITUDE).max(9000, ALTITUDE)).optional(),
+  altitude: z.string().max(40, ALTITUDE).optional(),
   timeZone: z
     .string()
     .max(60)
@@ -48,21 +50,38 @@ const GardenForm = z.object({
     .optional(),
 });
 
+/** @returns metres above the sea; undefined where it is no height on earth */
+function readAltitude(written: string, system: MeasureSystem): number | undefined {
+  const said = written.trim();
+  const isBelow = /^[-−]/.test(said);
+  const read = parseQuantity(said.replace(/^[-−]/, ''), {
+    system,
+    dimension: 'length',
+    bareUnit: system === 'us' ? 'ft' : 'm',
+  });
+  if (!read.ok) return undefined;
+  const metres = Math.round((isBelow ? -1 : 1) * read.value.base) / 1000;
+  return metres >= -500 && metres <= 9000 ? metres : undefined;
+}
+
 /** Changes the garden's name and whose measures it uses. */
 export async function saveGarden(input: unknown): Promise<Result<Garden, FieldTroubles>> {
   const parsed = GardenForm.safeParse(input);
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  const { altitude, ...said } = parsed.data;
+  const read = altitude === undefined ? undefined : readAltitude(altitude, said.system);
+  if (altitude !== undefined && read === undefined) return failure({ altitude: ALTITUDE });
   return inTransaction(async db => {
     const garden = await firstGarden(db);
     if (!garden) throw new RangeError('there must be a garden: the start makes one');
     const {
       latitude = garden.latitude,
-      altitudeM = garden.altitudeM,
       lastFrost = garden.lastFrost,
       firstFrost = garden.firstFrost,
       timeZone = garden.timeZone,
       ...facts
-    } = parsed.data;
+    } = said;
+    const altitudeM = read ?? garden.altitudeM;
     const changed = { ...garden, ...facts, latitude, altitudeM, lastFrost, firstFrost, timeZone };
     await changeGarden(db, changed);
     keepTimeZone(timeZone);

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { writeAmount } from '@/core/quantity/print-quantity';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { CareKind, type CareRule } from '@/core/trial/model/care-rule';
 import type { Product } from '@/core/trial/model/product';
 
@@ -64,7 +66,11 @@ export const BLANK_CARE: CareDraft = {
 };
 
 /** A rule as its form would hold it. @param rates those of the product on the shelf now, by what is written */
-export function careDraft(rule: CareRule, products: readonly Product[]): CareDraft {
+export function careDraft(
+  rule: CareRule,
+  products: readonly Product[],
+  system: MeasureSystem,
+): CareDraft {
   const { from, repeat, until, material } = rule;
   const rates = products.find(product => product.id === material?.productId)?.rates ?? [];
   const rate = rates.findIndex(each => each.asWritten === material?.rate.asWritten);
@@ -89,9 +95,10 @@ export function careDraft(rule: CareRule, products: readonly Product[]): CareDra
     rate: String(Math.max(0, rate)),
     choice: material?.choice ?? 'high',
     strength: String(material?.strength ?? 1),
-    water: material?.waterMl ? `${material.waterMl} ml` : '',
+    water: material?.waterMl ? writeAmount(material.waterMl, 'volume', system) : '',
     minutesEach: rule.minutesEach === null ? '' : String(rule.minutesEach),
-    washedOffByMm: rule.washedOffByMm === null ? '' : String(rule.washedOffByMm),
+    washedOffByMm:
+      rule.washedOffByMm === null ? '' : writeAmount(rule.washedOffByMm, 'length', system),
     runsByItself: rule.runsByItself,
   };
 }

@@ -116,12 +116,28 @@ test('a rule in its form and read again is the same rule', () => {
         }),
       );
       // Both rates of the fixture are written alike: only the first is looked for.
-      expect(readCare(careDraft(rule, [product]), context, rule.id)).toEqual({
+      expect(readCare(careDraft(rule, [product], context.system), context, rule.id)).toEqual({
         ok: true,
         value: rule,
       });
     }),
   );
+});
+
+test('an American garden types inches of rain and gallons, and finds them again', () => {
+  const american = { ...context, system: 'us' as const };
+  const typed = { ...good, kind: 'spray', water: '1/2 gal', washedOffByMm: '0.2' };
+  const rule = readCare(typed, american, v7());
+  expect(rule).toMatchObject({ ok: true });
+  if (!rule.ok) return;
+  expect(rule.value.washedOffByMm).toBeCloseTo(5.08, 9);
+  const again = careDraft(rule.value, [product], 'us');
+  expect([again.washedOffByMm, again.water]).toEqual(['0.2 in', '0.5 gal']);
+  expect(readCare({ ...typed, washedOffByMm: '5' }, american, v7())).toMatchObject({
+    ok: false,
+    trouble: { washedOffByMm: 'Inches of rain, from 0.01 to 4.' },
+  });
+  expect(readCare({ ...typed, washedOffByMm: '5 mm' }, american, v7())).toMatchObject({ ok: true });
 });
 
 test.each([

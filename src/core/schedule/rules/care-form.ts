@@ -45,15 +45,7 @@ export function readCare(
       ? null
       : reader.number('minutesEach', draft.minutesEach, 0, 600, 'Minutes, at most 600.');
   const washedOffByMm =
-    draft.washedOffByMm.trim() === ''
-      ? null
-      : reader.number(
-          'washedOffByMm',
-          draft.washedOffByMm,
-          0.1,
-          100,
-          'Millimetres of rain, from 0.1.',
-        );
+    draft.washedOffByMm.trim() === '' ? null : rainOf(draft.washedOffByMm, reader, context.system);
   if (Object.keys(reader.troubles).length > 0) return failure(reader.troubles);
   const rule = CareRule.safeParse({
     id,
@@ -69,6 +61,21 @@ export function readCare(
     runsByItself: draft.runsByItself,
   });
   return rule.success ? success(rule.data) : failure(fieldTroublesOf(rule.error));
+}
+
+const LEAST_RAIN_MM = 0.1;
+const MOST_RAIN_MM = 100;
+
+function rainOf(written: string, reader: Reader, system: MeasureSystem): number {
+  const bareUnit = system === 'us' ? 'in' : 'mm';
+  const read = parseQuantity(written, { system, dimension: 'length', bareUnit });
+  const mm = read.ok ? read.value.base : Number.NaN;
+  if (!(mm >= LEAST_RAIN_MM && mm <= MOST_RAIN_MM))
+    reader.trouble(
+      'washedOffByMm',
+      system === 'us' ? 'Inches of rain, from 0.01 to 4.' : 'Millimetres of rain, from 0.1 to 100.',
+    );
+  return mm;
 }
 
 /** Reads fields one by one and keeps what is wrong with each. */

@@ -2,8 +2,11 @@
 
 import { type PointerEvent, useState } from 'react';
 import { styled } from 'styled-components';
+import { printLength } from '@/core/quantity/print-quantity';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { useSystem } from '@/features/frame/use-garden-units';
+import { readAmount } from '@/features/shelf/sums/read-amount';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
@@ -30,6 +33,8 @@ export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePho
   const [written, setWritten] = useState('');
   const { trouble, fields, isPending, run } = useTrialAction();
   const says = Object.values(fields)[0] ?? (trouble && trialSentence(trouble));
+  const system = useSystem();
+  const length = readAmount(written, 'length', system, system === 'us' ? 'in' : 'mm');
   const [from, to] = marks;
   const share = from && to ? Math.hypot(to.x - from.x, to.y - from.y) : 1;
   const mark = (event: PointerEvent<SVGSVGElement>): void => {
@@ -40,7 +45,7 @@ export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePho
     };
     setMarks(marks.length === 1 ? [...marks, at] : [at]);
   };
-  const submit = (): void => run(() => save(share, Number(written.replace(',', '.'))));
+  const submit = (): void => run(() => save(share, length.base ?? Number.NaN));
   return (
     <Large>
       <svg viewBox={`0 0 1 ${1 / ratio}`} role="img" aria-label={words} onPointerDown={mark}>
@@ -56,19 +61,19 @@ export function MeasurePhoto({ source, words, ratio, widthMm, save }: MeasurePho
           {widthMm === null
             ? 'Touch both ends of something you know the length of.'
             : from && to
-              ? `Marked: ${Math.round(share * widthMm)} mm.`
-              : `The picture is ${Math.round(widthMm)} mm wide. Two touches measure in it.`}
+              ? `Marked: ${printLength(share * widthMm, system)}.`
+              : `The picture is ${printLength(widthMm, system)} wide. Two touches measure in it.`}
         </Soft>
         <TextField
-          label={from && to ? 'So long is what is marked, mm' : 'So wide is the whole picture, mm'}
+          label={from && to ? 'Length of what is marked' : 'Width of the whole picture'}
           name="photoMm"
           value={written}
           onChange={setWritten}
-          inputMode="decimal"
-          trouble={says}
+          placeholder={system === 'us' ? '4 in' : '100 mm'}
+          trouble={length.trouble ?? says}
         />
-        <Button onPress={submit} isPending={isPending} isDisabled={written === ''}>
-          That is its scale
+        <Button onPress={submit} isPending={isPending} isDisabled={length.base === undefined}>
+          Take it as the scale
         </Button>
       </div>
     </Large>

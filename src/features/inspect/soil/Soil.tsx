@@ -4,10 +4,12 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { ReportTrouble } from '@/core/measure/laboratory/lab-report';
+import { printLength } from '@/core/quantity/print-quantity';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
@@ -168,6 +170,7 @@ interface BagTableProps {
 }
 
 function BagTable({ view, open }: BagTableProps) {
+  const system = useSystem();
   return (
     <details>
       <summary>
@@ -182,7 +185,7 @@ function BagTable({ view, open }: BagTableProps) {
               <th scope="row">{bag.number}</th>
               <td>{bag.code}</td>
               <td>{shortDay(bag.takenOn)}</td>
-              <td>{bag.depthMm === null ? '' : `${bag.depthMm} mm`}</td>
+              <td>{bag.depthMm === null ? '' : printLength(bag.depthMm, system)}</td>
               <td>{bag.cores}</td>
               <td>{bag.isAnswered ? 'here' : 'waiting'}</td>
             </tr>

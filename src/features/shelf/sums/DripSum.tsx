@@ -1,7 +1,8 @@
 'use client';
 import { figures } from '@/core/materials/amount-words';
 import { catchTest, emittersWeekly } from '@/core/materials/soil-and-water/watering';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { unitOfMeasure } from '@/core/quantity/unit-of-measure';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import type { FieldOf } from '@/ui/form-fields';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -12,8 +13,11 @@ import { Sum } from './Sum';
 /** Litres from a drip line: by cups under it, since minutes are not litres. */
 export function DripSum() {
   const inUnits = useAmountWords();
+  const system = useSystem();
+  const { names, perBase } = unitOfMeasure(system === 'us' ? 'us-floz' : 'ml');
+  const unit = names[0] ?? '';
   const { form, field } = useForm({
-    cups: '98 104 87 101',
+    cups: unit === 'fl oz' ? '3.3 3.5 2.9 3.4' : '98 104 87 101',
     minutes: '10',
     each: '2',
     run: '30',
@@ -23,7 +27,7 @@ export function DripSum() {
   const caught = cups
     .split(/[\s;]+/)
     .filter(part => part !== '')
-    .map(part => Number(part.replace(',', '.')));
+    .map(part => Number(part.replace(',', '.')) * perBase);
   const isRead = caught.length >= 2 && caught.every(part => part > 0);
   const [m, e, r, t] = [
     readNumber(minutes, 0.5, 600),
@@ -39,9 +43,9 @@ export function DripSum() {
   return (
     <Sum
       title="A drip line"
-      lead="Set a cup under several emitters for some minutes: the timer’s minutes are not litres."
+      lead="Set a cup under several emitters for some minutes: a timer counts minutes, and plants drink water."
     >
-      <DripFields field={field} isRead={isRead} m={m} e={e} r={r} t={t} />
+      <DripFields unit={unit} field={field} isRead={isRead} m={m} e={e} r={r} t={t} />
       {weekly !== undefined && <output>{inUnits(weekly, 'volume')} a plant and week</output>}
       {test && (
         <p>
@@ -55,6 +59,8 @@ export function DripSum() {
 }
 
 interface DripFieldsProps {
+  /** Of the cups. */
+  readonly unit: string;
   readonly field: FieldOf<{
     cups: string;
     minutes: string;
@@ -69,11 +75,11 @@ interface DripFieldsProps {
   readonly t: ReadAmount;
 }
 
-function DripFields({ field, isRead, m, e, r, t }: DripFieldsProps) {
+function DripFields({ unit, field, isRead, m, e, r, t }: DripFieldsProps) {
   return (
     <div data-fields>
       <TextField
-        label="In the cups, ml"
+        label={`In the cups, ${unit}`}
         {...field('cups')}
         trouble={isRead ? undefined : 'At least two amounts above 0.'}
       />

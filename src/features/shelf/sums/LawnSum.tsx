@@ -2,12 +2,13 @@
 import { figures } from '@/core/materials/amount-words';
 import { parseLabelRate } from '@/core/materials/label/rate/parse-label-rate';
 import { rateSentence } from '@/core/materials/label/rate/rate-trouble';
+import { printLength } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { daysToCut, feedWithClippings, lowestCut } from '@/core/schedule/rules/lawn';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-import { type ReadAmount, readNumber } from './read-amount';
+import { type ReadAmount, readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** Grams of nitrogen a square metre: a bare number, or a rate as feeds for lawns say it. */
@@ -36,14 +37,19 @@ function feedWords(
 
 /** When a lawn wants cutting, how low, and what it needs where its clippings stay. */
 export function LawnSum() {
-  const { form, field } = useForm({ cutTo: '35', grows: '3', stands: '', feed: '' });
-  const { cutTo, grows, stands, feed } = form;
   const system = useSystem();
+  const { form, field } = useForm(
+    system === 'us'
+      ? { cutTo: '1 1/2 in', grows: '1/8 in', stands: '', feed: '' }
+      : { cutTo: '35 mm', grows: '3 mm', stands: '', feed: '' },
+  );
+  const { cutTo, grows, stands, feed } = form;
+  const bare = system === 'us' ? 'in' : 'mm';
   const inUnits = useAmountWords();
   const [c, g, s, f] = [
-    readNumber(cutTo, 5, 200),
-    readNumber(grows, 0.1, 50),
-    readNumber(stands, 5, 1000),
+    readAmount(cutTo, 'length', system, bare),
+    readAmount(grows, 'length', system, bare),
+    readAmount(stands, 'length', system, bare),
     readYearlyFeed(feed, system),
   ];
   return (
@@ -52,18 +58,13 @@ export function LawnSum() {
       lead="Never more than a third of the leaf at once: a lawn cut lower starves its roots, whatever it is fed."
     >
       <div data-fields>
-        <TextField label="Cut to, mm" {...field('cutTo')} trouble={c.trouble} inputMode="numeric" />
+        <TextField label="Cut to" {...field('cutTo')} trouble={c.trouble} />
+        <TextField label="Grows a day" {...field('grows')} trouble={g.trouble} />
         <TextField
-          label="Grows a day, mm"
-          {...field('grows')}
-          trouble={g.trouble}
-          inputMode="decimal"
-        />
-        <TextField
-          label="Stands now at, mm"
+          label="Stands now at"
           {...field('stands')}
           trouble={s.trouble}
-          inputMode="numeric"
+          placeholder={system === 'us' ? '3 in' : '80 mm'}
         />
         <TextField
           label="Nitrogen in a year"
@@ -77,8 +78,8 @@ export function LawnSum() {
       )}
       {s.base !== undefined && (
         <p>
-          From {figures(s.base)} mm cut it to {figures(lowestCut(s.base))} mm at the lowest, and
-          lower a few days later.
+          From {printLength(s.base, system)} cut it to {printLength(lowestCut(s.base), system)} at
+          the lowest, and lower a few days later.
         </p>
       )}
       {f.base !== undefined && (

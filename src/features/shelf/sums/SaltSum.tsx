@@ -2,20 +2,21 @@
 import { figures } from '@/core/materials/amount-words';
 import { dryMass, wetMassFor } from '@/core/materials/soil-and-water/moisture';
 import { isSaltHarmful, saltLoad } from '@/core/materials/soil-and-water/salt-load';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { printDoseMass } from '@/core/quantity/print-quantity';
+import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
+const GRAMS = { salt: '76 g', water: '1 l', litres: '2 l', area: '1 m²' };
+const OUNCES = { salt: '10 oz', water: '1 gal', litres: '1/2 gal', area: '10 sq ft' };
+
 /** What salt leaves behind on a spot, time after time. */
 export function SaltSum({ system }: { readonly system: MeasureSystem }) {
   const { form, field } = useForm({
-    salt: '76 g',
-    water: '1 l',
-    litres: '2 l',
-    area: '1',
+    ...(system === 'us' ? OUNCES : GRAMS),
     times: '3',
   });
   const { salt, water, litres, area, times } = form;
@@ -23,7 +24,7 @@ export function SaltSum({ system }: { readonly system: MeasureSystem }) {
     readAmount(salt, 'mass', system),
     readAmount(water, 'volume', system),
     readAmount(litres, 'volume', system),
-    readNumber(area, 0.01, 10_000),
+    readAmount(area, 'area', system, system === 'us' ? 'ft2' : 'm2'),
     readNumber(times, 1, 100),
   ];
   const load =
@@ -40,13 +41,13 @@ export function SaltSum({ system }: { readonly system: MeasureSystem }) {
         <TextField label="Salt" {...field('salt')} trouble={s.trouble} />
         <TextField label="in" {...field('water')} trouble={w.trouble} />
         <TextField label="Each time" {...field('litres')} trouble={l.trouble} />
-        <TextField label="on, m²" {...field('area')} trouble={a.trouble} inputMode="decimal" />
+        <TextField label="on" {...field('area')} trouble={a.trouble} />
         <TextField label="Times" {...field('times')} trouble={t.trouble} inputMode="numeric" />
       </div>
-      {load && <output>{figures(load.gPerM2)} g a square metre stay</output>}
+      {load && <output>{saltWords(load.gPerM2, 'area', system)} stay</output>}
       {load && (
         <p>
-          {figures(load.gPerL)} g a litre.{' '}
+          {saltWords(load.gPerL, 'water', system)}.{' '}
           {isSaltHarmful(load)
             ? 'That is more than most plants bear for a long time: never where something is to grow.'
             : 'It adds up with every time more.'}
@@ -56,10 +57,21 @@ export function SaltSum({ system }: { readonly system: MeasureSystem }) {
   );
 }
 
+/** @param g on a square metre, or in a litre */
+function saltWords(g: number, of: 'area' | 'water', system: MeasureSystem): string {
+  if (system === 'uk') return `${figures(g)} g a ${of === 'area' ? 'square metre' : 'litre'}`;
+  const per = of === 'area' ? unitOfMeasure('ft2').perBase : unitOfMeasure('us-gal').perBase / 1000;
+  return `${printDoseMass(g * per, system)} a ${of === 'area' ? 'square foot' : 'gallon'}`;
+}
+
 /** Equal dry mass in spite of water. */
 export function DrySum({ system }: { readonly system: MeasureSystem }) {
   const inUnits = useAmountWords();
-  const { form, field } = useForm({ wet: '500 g', waterA: '60', waterB: '35' });
+  const { form, field } = useForm({
+    wet: system === 'us' ? '1 lb' : '500 g',
+    waterA: '60',
+    waterB: '35',
+  });
   const { wet, waterA, waterB } = form;
   const [m, a, b] = [
     readAmount(wet, 'mass', system),

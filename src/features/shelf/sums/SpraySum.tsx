@@ -2,7 +2,8 @@
 import { figures } from '@/core/materials/amount-words';
 import { dilute, sprayEach, stockFor } from '@/core/materials/dose/dilution';
 import { ratioMeanings } from '@/core/materials/mix/ratio-words';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { printVolume } from '@/core/quantity/print-quantity';
+import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -64,7 +65,9 @@ function Strength({ system }: SpraySumProps) {
       )}
       {made && water.base !== undefined && (
         <p>
-          {figures(made.mlPerL)} ml a litre.
+          {system === 'us'
+            ? `${printVolume((made.mlPerL * unitOfMeasure('us-gal').perBase) / 1000, system)} a gallon.`
+            : `${figures(made.mlPerL)} ml a litre.`}
           {tenth === undefined
             ? ''
             : ` ${inUnits(water.base, 'volume')} of 0.1% would take ${inUnits(tenth, 'volume')} of the bottle.`}
@@ -97,7 +100,10 @@ const CAUGHT_S = 30;
 /** What the nozzle gives, caught in a measuring jug. */
 function CatchTest({ system }: SpraySumProps) {
   const inUnits = useAmountWords();
-  const { form, field } = useForm({ caught: '240 ml', seconds: '5' });
+  const { form, field } = useForm({
+    caught: system === 'us' ? '8 fl oz' : '240 ml',
+    seconds: '5',
+  });
   const caught = readAmount(form.caught, 'volume', system);
   const seconds = readNumber(form.seconds, 0, 600);
   return (

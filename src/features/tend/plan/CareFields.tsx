@@ -164,12 +164,7 @@ export function CareMaterialFields({
         />
         {product && <CareRate draft={draft} product={product} />}
         {form.kind === 'spray' && (
-          <CareText
-            draft={draft}
-            of="washedOffByMm"
-            label="Rain that washes it off, mm"
-            inputMode="decimal"
-          />
+          <CareText draft={draft} of="washedOffByMm" label="Rain that washes it off" />
         )}
         <CareText draft={draft} of="minutesEach" label="Minutes each" inputMode="decimal" />
       </Fields>

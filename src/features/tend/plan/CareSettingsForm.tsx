@@ -2,15 +2,15 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { figures } from '@/core/materials/amount-words';
 import { SAME_WATER, WATER_STEPS } from '@/core/materials/soil-and-water/water-quality';
 import { WATER_WAYS } from '@/core/materials/soil-and-water/watering';
+import { writeAmount } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { CareSettings } from '@/core/trial/model/care-plan';
 import { WATER_SOURCES, type WaterSource } from '@/core/trial/model/water-source';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { useAmountWords, useRainWords } from '@/features/frame/use-garden-units';
 import type { ReadAmount } from '@/features/shelf/sums/read-amount';
 import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import type { TendView } from '@/features/tend/tend-scene';
@@ -63,7 +63,7 @@ export function CareSettingsForm({
   thirst,
   save,
 }: CareSettingsFormProps) {
-  const { form, field } = useForm(valuesOf(settings));
+  const { form, field } = useForm(valuesOf(settings, system));
   const { missed, water, source } = form;
   const { trouble, isPending, tryOut } = useTrialAction();
   const [isSaved, setSaved] = useState(false);
@@ -90,7 +90,14 @@ export function CareSettingsForm({
       <summary>Agreed for all alike</summary>
       <Select label="A step whose day has gone by" {...field('missed')} options={MISSED} />
       <WaterFields form={form} field={field} unitWord={unitWord} thirst={thirst} et={et} />
-      <MixAndHour unitWord={unitWord} field={field} volume={volume} held={held} worth={worth} />
+      <MixAndHour
+        system={system}
+        unitWord={unitWord}
+        field={field}
+        volume={volume}
+        held={held}
+        worth={worth}
+      />
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       <Acts>
         <Button onPress={submit} isPending={isPending}>
@@ -102,13 +109,13 @@ export function CareSettingsForm({
   );
 }
 
-function valuesOf(settings: CareSettings): CareSettingsFormValues {
+function valuesOf(settings: CareSettings, system: MeasureSystem): CareSettingsFormValues {
   return {
     missed: settings.missed,
     water: settings.water,
     share: String(100 * settings.etShare),
     source: settings.waterSource ?? '',
-    mix: settings.mixMl === null ? '' : `${settings.mixMl / 1000} l`,
+    mix: settings.mixMl === null ? '' : writeAmount(settings.mixMl, 'volume', system),
     nitrogen: settings.mixNMgPerL === null ? '' : String(settings.mixNMgPerL),
     hour: settings.hourWorth === null ? '' : String(settings.hourWorth),
   };
@@ -123,14 +130,15 @@ interface WaterFieldsProps extends Pick<CareSettingsFormProps, 'unitWord' | 'thi
 /** How all are watered, by what, and what the weather takes. */
 function WaterFields({ form: { water, source }, field, unitWord, thirst, et }: WaterFieldsProps) {
   const inUnits = useAmountWords();
+  const inRain = useRainWords();
   return (
     <>
       <Select label="Water" {...field('water')} options={WAYS} />
       <p>{WATER_WAYS[water].means}</p>
       {thirst && (
         <p>
-          By the weather of the last days, {figures(thirst.etoMm)} mm a day, the ground of a{' '}
-          {unitWord} gives off about {inUnits(thirst.weeklyMl, 'volume')} a week
+          By the weather of the last days, {inRain(thirst.etoMm)} a day, the ground of a {unitWord}{' '}
+          gives off about {inUnits(thirst.weeklyMl, 'volume')} a week
           {thirst.isCropKnown ? '' : ', the crop taken for short grass'}. Pots in wind and sun take
           more.
         </p>
@@ -154,6 +162,7 @@ function WaterFields({ form: { water, source }, field, unitWord, thirst, et }: W
 }
 
 interface MixAndHourProps {
+  readonly system: MeasureSystem;
   readonly unitWord: CareSettingsFormProps['unitWord'];
   readonly field: FieldOf<CareSettingsFormValues>;
   readonly volume: ReadAmount;
@@ -161,17 +170,17 @@ interface MixAndHourProps {
   readonly worth: ReadAmount;
 }
 
-function MixAndHour({ unitWord, field, volume, held, worth }: MixAndHourProps) {
+function MixAndHour({ system, unitWord, field, volume, held, worth }: MixAndHourProps) {
   return (
     <div data-fields>
       <TextField
         label={`Mix in a ${unitWord}`}
         {...field('mix')}
         trouble={volume.trouble}
-        placeholder="10 l"
+        placeholder={system === 'us' ? '3 gal' : '10 l'}
       />
       <TextField
-        label="Nitrogen in it, mg a litre"
+        label={system === 'us' ? 'Nitrogen in it, ppm' : 'Nitrogen in it, mg a litre'}
         {...field('nitrogen')}
         trouble={held.trouble}
         inputMode="decimal"

@@ -126,7 +126,7 @@ function OpenRule({ rule, view, save, drop, close }: OpenRuleProps) {
     <div data-form>
       <RuleForm
         view={view}
-        saved={careDraft(rule, view.shelf)}
+        saved={careDraft(rule, view.shelf, useSystem())}
         save={(...sent) => save(rule.id, ...sent)}
         close={close}
       />

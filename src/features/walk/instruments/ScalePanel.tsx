@@ -3,6 +3,10 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { massCheck } from '@/core/measure/reading/scale-line';
+import { printDoseMass } from '@/core/quantity/print-quantity';
+import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measure';
+import { useSystem } from '@/features/frame/use-garden-units';
+import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -18,6 +22,7 @@ interface ScalePanelProps {
 /** A scale that gives its values by itself: put the pot on, hold, it settles and is taken; lift it off, next pot. */
 export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
   const [checked, setChecked] = useState('');
+  const system = useSystem();
   const device = useScale((massG, name) =>
     take(massG, checked === '' ? name : `${name}, ${checked}`.slice(0, 60)),
   );
@@ -27,7 +32,7 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
     <Panel open>
       <summary>{scale.isStandIn ? 'The stand-in scale, simulated' : 'The scale'}</summary>
       <output data-settled={isSettled || undefined}>
-        {shownG === null ? '…' : `${shownG.toFixed(1)} g`}
+        {shownG === null ? '…' : scaleWords(shownG, system)}
         <small>{isSettled ? 'settled' : 'moving'}</small>
       </output>
       <div>
@@ -77,24 +82,38 @@ interface KnownMassProps {
   readonly onChecked: (words: string) => void;
 }
 
+/** What a scale's own display would show: grams to a tenth, ounces to a hundredth. */
+function scaleWords(massG: number, system: MeasureSystem): string {
+  return system === 'us'
+    ? `${(massG / unitOfMeasure('oz').perBase).toFixed(2)} oz`
+    : `${massG.toFixed(1)} g`;
+}
+
 /** A mass one knows says whether the scale can be trusted. */
 function KnownMass({ shownG, checked, onChecked }: KnownMassProps) {
   const [known, setKnown] = useState('');
-  const knownG = Number(known.replace(',', '.'));
+  const system = useSystem();
+  const read = readAmount(known, 'mass', system, system === 'us' ? 'oz' : 'g');
+  const knownG = read.base ?? 0;
   const check = (): void => {
     if (shownG === null || !(knownG > 0)) return;
     const { offG, isPassed } = massCheck(shownG, knownG);
-    onChecked(isPassed ? `checked with ${knownG} g` : `off by ${offG.toFixed(1)} g`);
+    onChecked(
+      isPassed
+        ? `checked with ${printDoseMass(knownG, system)}`
+        : `off by ${printDoseMass(offG, system)}`,
+    );
   };
   return (
     <>
       <div>
         <TextField
-          label="A known mass on it, g"
+          label="A known weight on it"
           name="knownMass"
           value={known}
           onChange={setKnown}
-          inputMode="decimal"
+          trouble={read.trouble}
+          placeholder={system === 'us' ? '7 oz' : '200 g'}
         />
         <Button onPress={check} isDisabled={!(knownG > 0) || shownG === null}>
           Check
