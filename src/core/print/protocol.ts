@@ -1,6 +1,7 @@
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { CONTROL_WORDS } from '@/core/design/question/control-advice';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
+import { definitionWords } from '@/core/quantity/ruler-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { materialWords, whenWords } from '@/core/schedule/rules/care-words';
 import type { CareRule } from '@/core/trial/model/care-rule';
@@ -55,7 +56,7 @@ export function protocolOf(data: TrialData, system: MeasureSystem = 'uk'): reado
     {
       title: main && isTaken(main.scale) ? 'Reading' : 'Weighing',
       steps: [
-        `${main?.name ?? 'The main measure'}: ${main?.definition ?? ''}`,
+        `${main?.name ?? 'The main measure'}: ${main ? definitionWords(main, system) : ''}`,
         `Go round all ${words} on one day, one container each, and write down every one: 0 where there was nothing, a dash where nobody looked.`,
         ...(trial.rules.cull === '' ? [] : [`Culls: ${trial.rules.cull}`]),
       ],

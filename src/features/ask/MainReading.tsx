@@ -4,7 +4,9 @@ import { styled } from 'styled-components';
 import { mainReadings } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { OWN_KEY } from '@/core/measure/library/own-fields';
+import { rulerWords } from '@/core/quantity/ruler-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { OwnMeasureFields } from '@/features/readings/OwnMeasureFields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -18,6 +20,7 @@ interface MainReadingProps {
 
 /** What is read off the plants, where that answers the question. Which way is better comes with it. */
 export function MainReading({ form, troubles, isLocked, onChange }: MainReadingProps) {
+  const system = useSystem();
   const kinds = [...mainReadings()].sort((a, b) => a.name.localeCompare(b.name));
   const chosen = kinds.find(each => each.key === form.mainKey);
   const choose = (key: string): void => {
@@ -56,7 +59,7 @@ export function MainReading({ form, troubles, isLocked, onChange }: MainReadingP
       {!isLocked && (
         <Soft>
           {chosen?.scale.kind === 'derived'
-            ? `${chosen.definition} Areas, litres, plants and seed are put down under Lay out, “As built”.`
+            ? `${rulerWords(chosen.definition, system)} Areas, litres, plants and seed are put down under Lay out, “As built”.`
             : 'It is read on the walk round. The harvest can be weighed beside it: what that shows is found along the way.'}
         </Soft>
       )}

@@ -3,9 +3,11 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { rulerWords } from '@/core/quantity/ruler-words';
 import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { fullDay } from '@/features/frame/days';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
@@ -108,11 +110,12 @@ interface FindingRowProps {
 }
 
 function FindingRow({ finding, isOpen, add, isPending }: FindingRowProps) {
+  const system = useSystem();
   return (
     <tr>
       <th scope="row">{finding.name}</th>
       <td data-long>
-        {finding.definition} <small>{finding.scaleWords}</small>
+        {rulerWords(finding.definition, system)} <small>{finding.scaleWords}</small>
       </td>
       <td>
         {finding.read === null ? (

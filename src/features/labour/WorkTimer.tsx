@@ -109,8 +109,8 @@ export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkT
             <TextField label="What was done" {...field('what')} placeholder="weeding" />
           </div>
           <Soft>
-            It is shared out evenly to each {unitWord} that is ticked, and counts in money, in
-            kilograms an hour and in hours.
+            It is shared out evenly to each {unitWord} that is ticked, and counts in money, in the
+            harvest of an hour and in hours.
           </Soft>
           <ActionTrouble trouble={trouble} />
           <Acts>

@@ -42,8 +42,8 @@ export function AsBuiltPanel({ built, unitWord, system, isClosed, put }: AsBuilt
         <p key={line}>{line}</p>
       ))}
       <Soft>
-        Measure each {unitWord}, or say it for all of a kind. Harvest per square metre, per litre,
-        per plant or per weight of seed is worked out from this alone.
+        Measure each {unitWord}, or say it for all of a kind. Harvest by area, by mix, per plant or
+        per weight of seed is worked out from this alone.
       </Soft>
       {built.lines.length > 0 && (
         <ul aria-label="As built">

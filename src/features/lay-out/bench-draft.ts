@@ -1,5 +1,6 @@
 import type { BenchDraft } from '@/core/design/layouts/bench-form';
 import { questionPattern } from '@/core/design/question/question-patterns';
+import { parseQuantity } from '@/core/quantity/parse-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Layout } from '@/core/trial/model/layout';
 import type { Place } from '@/core/trial/model/place';
@@ -16,7 +17,7 @@ export function savedBenchDraft(data: TrialData, system: MeasureSystem): BenchDr
   };
   return layout && stood
     ? dealtDraft(data, layout, stood, usual, system)
-    : patternDraft(data, usual);
+    : patternDraft(data, usual, system);
 }
 
 const USUAL_BENCH = {
@@ -41,13 +42,24 @@ function lengthShown(mm: number, system: MeasureSystem): string {
   return `${Number((mm / 10).toFixed(1))} cm`;
 }
 
+/** A pattern's own size, which is only a start, to a whole even inch. */
+function roundInches(size: string): string {
+  const read = parseQuantity(size, { dimension: 'length', system: 'us' });
+  return read.ok ? `${2 * Math.round(read.value.base / 25.4 / 2)} in` : size;
+}
+
 /** What the question's pattern sets up. Its own factor may have been renamed since, its pairs outgrown. */
-function patternDraft({ trial, treatments }: TrialData, usual: BenchDraft): BenchDraft {
+function patternDraft(
+  { trial, treatments }: TrialData,
+  usual: BenchDraft,
+  system: MeasureSystem,
+): BenchDraft {
   const bench = questionPattern(trial.pattern)?.bench ?? {};
   const isPairs = bench.kind === 'pairs' && treatments.length !== 2;
   return {
     ...usual,
     ...bench,
+    ...(system === 'us' && bench.unitWidth ? { unitWidth: roundInches(bench.unitWidth) } : {}),
     ...(bench.kind === 'split-plot' ? { wholeFactor: usual.wholeFactor } : {}),
     ...(isPairs ? { kind: 'complete-blocks' } : {}),
   };

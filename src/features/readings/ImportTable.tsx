@@ -14,6 +14,7 @@ import type { Result } from '@/core/result';
 import { isTaken } from '@/core/trial/model/scale';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
 import { answerOf } from '@/ui/actions/use-action';
 import { usePressId } from '@/ui/actions/use-press-id';
@@ -65,6 +66,7 @@ const PLAIN = [
 export function ImportTable({ view, undo }: ImportTableProps) {
   const { opened, setOpened, share, answer, trouble, isPending, open, take, send, takeBack } =
     useImport(view, undo);
+  const system = useSystem();
   const [pasted, setPasted] = useState('');
   return (
     <Box>
@@ -73,7 +75,8 @@ export function ImportTable({ view, undo }: ImportTableProps) {
         A row for each {view.unitWord} and day, its first row the names of the columns. Readings: a
         column for each measure, or one with the measure’s name and one with the value. A harvest:
         columns for weight, pieces and, where there were culls, why. Units stand in the head: height
-        (cm). What this garden writes, it reads. All of it is taken, or nothing.
+        ({system === 'us' ? 'in' : 'cm'}). What this garden writes, it reads. All of it is taken, or
+        nothing.
       </Soft>
       <label>
         <span>File</span>{' '}
@@ -92,7 +95,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
             value={pasted}
             onChange={setPasted}
             isLong
-            placeholder={`${view.unitWord}\tdate\tweight (g)\tpieces`}
+            placeholder={`${view.unitWord}\tdate\tweight (${system === 'us' ? 'oz' : 'g'})\tpieces`}
           />
           <Acts>
             <Button

@@ -5,6 +5,7 @@ import { LOOK_MARKS } from '@/core/measure/reading/looks';
 import { valueWords } from '@/core/measure/reading/read-value';
 import type { CoursePoint } from '@/core/measure/unit-value/across-days';
 import { unitCourse } from '@/core/measure/unit-value/unit-values';
+import { definitionWords, rulerWords } from '@/core/quantity/ruler-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
@@ -102,7 +103,7 @@ export function deskViewOf(
       .map(({ id, code, where }) => ({ id, code, where })),
     columns: measures.flatMap(measure => columnsOf(measure, ofDay)),
     cells: cellsOf(data, measures, day, system),
-    measures: beside.map(measure => measureLine(measure, data)),
+    measures: beside.map(measure => measureLine(measure, data, system)),
     courses: data.measures
       .filter(measure => isTaken(measure.scale) || measure.isMain)
       .map(measure => coursesOf(measure, data))
@@ -113,7 +114,7 @@ export function deskViewOf(
     ).map(({ key, name, definition, when, instrument }) => ({
       key,
       name,
-      definition,
+      definition: rulerWords(definition, system),
       when,
       instrument,
     })),
@@ -177,13 +178,15 @@ function cellText(reading: Reading, measure: Measure, system: MeasureSystem): st
 }
 
 function measureLine(
-  { id, name, definition, scale, unit, isMain }: Measure,
+  measure: Measure,
   { readings }: TrialData,
+  system: MeasureSystem,
 ): DeskView['measures'][number] {
+  const { id, name, scale, unit, isMain } = measure;
   return {
     id,
     name,
-    definition,
+    definition: definitionWords(measure, system),
     scale,
     unit,
     isMain,

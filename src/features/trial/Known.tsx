@@ -1,10 +1,13 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { rulerWords } from '@/core/quantity/ruler-words';
 import type { HorticulturalFact } from '@/core/trial/horticultural-facts';
+import { useSystem } from '@/features/frame/use-garden-units';
 
 /** What is generally known and bears on this plan, with where it comes from. */
 export function Known({ facts }: { readonly facts: readonly HorticulturalFact[] }) {
+  const system = useSystem();
   if (facts.length === 0) return null;
   return (
     <Box>
@@ -12,7 +15,7 @@ export function Known({ facts }: { readonly facts: readonly HorticulturalFact[] 
       <ul>
         {facts.map(each => (
           <li key={each.id}>
-            {each.says} <small>{each.source}</small>
+            {rulerWords(each.says, system)} <small>{each.source}</small>
           </li>
         ))}
       </ul>

@@ -1,6 +1,7 @@
 import type { SeenTrial } from '@/core/blinding/seen-trial';
 import type { Drawing } from '@/core/measure/library/reading-kind';
 import { readingKind } from '@/core/measure/library/reading-library';
+import { definitionWords } from '@/core/quantity/ruler-words';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Outcome } from '@/core/trial/model/pick';
@@ -67,7 +68,7 @@ export function walkViewOf(
     units: [...(bench?.units ?? [])]
       .sort((a, b) => a.position - b.position)
       .map(({ id, code, where }) => ({ id, code, where })),
-    measures: measures.flatMap(walkMeasures),
+    measures: measures.flatMap(measure => walkMeasures(measure, system)),
     values: currentValues(readings, today),
   };
 }
@@ -84,14 +85,14 @@ function currentValues(readings: readonly Reading[], today: string): readonly Cu
 }
 
 /** None for the harvest, which is picked and not read. */
-function walkMeasures(measure: Measure): readonly WalkMeasure[] {
-  const { id, name, definition, unit, scale, parts, kindKey } = measure;
+function walkMeasures(measure: Measure, system: MeasureSystem): readonly WalkMeasure[] {
+  const { id, name, unit, scale, parts, kindKey } = measure;
   if (!isTaken(scale)) return [];
   return [
     {
       id,
       name,
-      definition,
+      definition: definitionWords(measure, system),
       unit,
       scale,
       scaleWords: scaleWords(scale),

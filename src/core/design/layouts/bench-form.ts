@@ -208,7 +208,7 @@ function readSize(written: string, system: MeasureSystem): Result<number, string
   });
   if (!read.ok) return failure(quantitySentence(read.trouble, 'length'));
   return read.value.base < 20 || read.value.base > 20_000
-    ? failure('Between 2 cm and 20 m across.')
+    ? failure(system === 'us' ? 'Between 1 in and 65 ft across.' : 'Between 2 cm and 20 m across.')
     : success(read.value.base);
 }
 

@@ -108,7 +108,7 @@ function PictureWall({ wall, hanging, unitWord, ...figure }: PictureWallProps) {
       <>
         <Soft>
           {wall.hasScale
-            ? 'At one scale: a centimetre is as long in each.'
+            ? 'At one scale: the same length is as long in each.'
             : 'Not at one scale: some have no length marked. Open them and mark one.'}
         </Soft>
         <div data-wall>
