@@ -11,6 +11,9 @@ test.each([
   [152.4, 'length', 'us', '6 in'],
   [150, 'length', 'uk', '15 cm'],
   [5, 'length', 'uk', '5 mm'],
+  [840, 'mass', 'uk', '840 g'],
+  [453.59237, 'mass', 'us', '1 lb'],
+  [198.44666, 'mass', 'us', '7 oz'],
 ] as const)('%d of %s stands in a field of a %s garden as “%s”', (base, of, system, words) => {
   expect(writeAmount(base, of, system)).toBe(words);
 });
@@ -19,7 +22,7 @@ test('what a field shows is read back the same, to a millionth', () => {
   fc.assert(
     fc.property(
       fc.double({ min: 0.01, max: 1e6, noNaN: true }),
-      fc.constantFrom('volume', 'length'),
+      fc.constantFrom('volume', 'length', 'mass'),
       fc.constantFrom('uk', 'us'),
       (base, of, system) => {
         const read = parseQuantity(writeAmount(base, of, system), { system, dimension: of });

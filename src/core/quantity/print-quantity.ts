@@ -81,14 +81,20 @@ export function printArea(m2: number, system: MeasureSystem): string {
 /**
  * What a field shows of an amount that is kept, in the garden's own unit: read again, it is the same to a millionth.
  *
- * @param base ml or mm, ≥ 0
+ * @param base ml, mm or g, ≥ 0
  */
-export function writeAmount(base: number, of: 'volume' | 'length', system: MeasureSystem): string {
+export function writeAmount(
+  base: number,
+  of: 'volume' | 'length' | 'mass',
+  system: MeasureSystem,
+): string {
   const { perBase, names } = unitOfMeasure(fieldUnit(base, of, system));
   return `${Number((base / perBase).toPrecision(7))} ${names[0]}`;
 }
 
-function fieldUnit(base: number, of: 'volume' | 'length', system: MeasureSystem): string {
+function fieldUnit(base: number, of: 'volume' | 'length' | 'mass', system: MeasureSystem): string {
+  if (of === 'mass' && system === 'us') return base >= unitOfMeasure('lb').perBase ? 'lb' : 'oz';
+  if (of === 'mass') return base >= 1000 ? 'kg' : 'g';
   if (of === 'length') return system === 'us' ? 'in' : base >= 10 ? 'cm' : 'mm';
   if (system === 'uk') return base >= 1000 ? 'l' : 'ml';
   if (base >= unitOfMeasure('us-qt').perBase) return 'us-gal';

@@ -16,6 +16,7 @@ import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
+import { stand } from './LineHandle';
 
 interface SitePanelProps {
   readonly site: readonly SiteFeature[];
@@ -182,15 +183,14 @@ function BiasLine({ bias, blockWord, isTurned, hasBlocks, remove }: BiasLineProp
     bias.takenOut < 0.5 &&
     Math.max(bias.asRows, bias.asColumns) > 0.8 &&
     (better === 'columns') !== isTurned;
+  const system = useSystem();
   return (
     <li>
       <span>
         <b>
           {SITE_WORDS[bias.feature.kind]} {bias.feature.line === null ? side : 'where it is drawn'},{' '}
           {bias.feature.percent}%
-          {bias.feature.reachMm === null
-            ? ''
-            : `, felt for ${Math.round(bias.feature.reachMm / 10)} cm`}
+          {bias.feature.reachMm === null ? '' : `, felt for ${stand(bias.feature.reachMm, system)}`}
           .
         </b>
         {worst &&

@@ -319,7 +319,7 @@ describe('the sums of the shed', () => {
     expect(screen.getByText('An opening and a weight in each line: 4 mm 340 g.')).toBeVisible();
     expect(screen.getByText('sow 33')).toBeVisible();
     write('Seeds in a gram', '200');
-    write('Grams in a pot', '0.5');
+    write('Seed in a pot', '0.5');
     expect(screen.getByText(/some 80 plants/)).toBeVisible();
     expect(screen.getByText('every 5.83 days')).toBeVisible();
     write('Stands now at', '60');

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
+import { MASS_STYLE_FOR, writeAmount } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result } from '@/core/result';
 import type { Pick } from '@/core/trial/model/pick';
@@ -120,7 +120,7 @@ export function useRound(plan: RoundPlan) {
     },
     edit: (pick: Pick): void => {
       reopen(pick);
-      const tare = pick.tareG === 0 ? round.tare : `${pick.tareG} g`;
+      const tare = pick.tareG === 0 ? round.tare : writeAmount(pick.tareG, 'mass', system);
       keepRound({ ...round, pickedOn: pick.pickedOn, tare });
     },
     stopEditing: (): void => begin(unit?.id ?? ''),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { isDecidedLate } from '@/core/judge/units/analysis-sets';
 import { depthOfBags } from '@/core/materials/mix/depth';
+import { printLength, printVolume } from '@/core/quantity/print-quantity';
 import { type Result, success } from '@/core/result';
 import { unitMeasuresOf } from '@/core/schedule/tasks/unit-measures';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
@@ -10,6 +11,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { newId } from '@/service/garden/new-id';
 import { changeOneTrial, invalid, refused } from '@/service/trial/change-trial';
+import { firstGarden } from '@/store/gardens';
 import { addAmendment } from '@/store/plan-records';
 import { renameLevel } from '@/store/questions';
 import { changeTrial } from '@/store/trials';
@@ -30,6 +32,7 @@ export function nameByDepth(
   input: unknown,
 ): Promise<Result<Treatment, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
+    const system = (await firstGarden(db))?.system ?? 'uk';
     const what = 'level named by its real depth';
     if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const parsed = Form.safeParse(input);
@@ -69,7 +72,7 @@ export function nameByDepth(
         what: 'other',
         from: treatment.name,
         to: name,
-        why: `${bags} bags of ${bagMl / 1000} l on each: ${(depthMm / 10).toFixed(1)} cm were really laid.`,
+        why: `${bags} bags of ${printVolume(bagMl, system)} on each: ${printLength(depthMm, system)} were really laid.`,
         by: '',
         afterKeyOpened: isDecidedLate(data),
       });

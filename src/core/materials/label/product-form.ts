@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
+import { writeAmount } from '@/core/quantity/print-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
 import { printTemperature, readTemperature } from '@/core/quantity/temperature';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -233,16 +234,7 @@ function readRates(written: string, context: RateContext): Result<readonly Label
 export function productDraft(product: Product, system: MeasureSystem): ProductDraft {
   const written = (value: number | null): string => (value === null ? '' : String(value));
   const { analysis, pack } = product;
-  const packSize =
-    pack === null
-      ? ''
-      : pack.of === 'mass'
-        ? pack.amount >= 1000
-          ? `${pack.amount / 1000} kg`
-          : `${pack.amount} g`
-        : pack.amount >= 1000
-          ? `${pack.amount / 1000} l`
-          : `${pack.amount} ml`;
+  const packSize = pack === null ? '' : writeAmount(pack.amount, pack.of, system);
   return {
     name: product.name,
     form: product.form,

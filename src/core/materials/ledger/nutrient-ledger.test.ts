@@ -403,9 +403,8 @@ test('where feeding is not asked about, a feed that one arm gets beside the rest
   );
   const [none, byTide, byBone] = accounts;
   const sayings = (of: typeof accounts) => ledgerFlags(of, {}, 'not-asked').map(flag => flag.says);
-  const grams = (byBone?.nutrients.n ?? 0).toFixed(1);
   expect(sayings(accounts)).toEqual([
-    `The question is not about feeding, but ${byBone?.name} is given ${grams} g of nitrogen, ${none?.name} none. What wins may be the feed.`,
+    `The question is not about feeding, but ${byBone?.name} is given nitrogen, ${none?.name} none. What wins may be the feed.`,
   ]);
   expect(sayings([byTide!, byBone!])[0]).toMatch(
     /^The question is not about feeding, but .* gives \d+\.\d times the nitrogen of /,

@@ -243,12 +243,12 @@ export function ledgerFlags(
   if (slow.length > 0)
     flags.push({
       code: 'still-held',
-      says: `${slow.map(account => `${account.name} has given ${(account.released.n ?? 0).toFixed(1)} of its ${(account.nutrients.n ?? 0).toFixed(1)} g of nitrogen by then`).join('; ')}. The rest comes too late to be judged.`,
+      says: `${slow.map(account => `${account.name} has given ${Math.round((100 * (account.released.n ?? 0)) / (account.nutrients.n ?? 1))}% of its nitrogen by then`).join('; ')}. The rest comes too late to be judged.`,
     });
   if (fed.length > 0 && (base.n ?? 0) > most)
     flags.push({
       code: 'base-hides',
-      says: `The mix itself gives ${(base.n ?? 0).toFixed(1)} g of nitrogen, more than any treatment’s ${most.toFixed(1)} g: it may hide them.`,
+      says: `The mix itself gives ${((base.n ?? 0) / most).toFixed(1)} times the nitrogen of any treatment: it may hide them.`,
     });
   if (accounts.some(account => account.isLeast))
     flags.push({
@@ -283,7 +283,7 @@ function amountFlag(
       return [
         {
           code: 'differs-in-amount',
-          says: `The question is not about feeding, but ${low > 0 ? more : `${most.name} is given ${high.toFixed(1)} g of nitrogen, ${least.name} none`}. What wins may be the feed.`,
+          says: `The question is not about feeding, but ${low > 0 ? more : `${most.name} is given nitrogen, ${least.name} none`}. What wins may be the feed.`,
         },
       ];
     case 'how-much':

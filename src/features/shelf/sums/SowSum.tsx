@@ -2,10 +2,11 @@
 import { figures } from '@/core/materials/amount-words';
 import { plantsFrom, SUBSAMPLES_ONLY, seedMassFor } from '@/core/materials/dose/seed-rate';
 import { toSow } from '@/core/materials/ledger/money';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { unitOfMeasure } from '@/core/quantity/unit-of-measure';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-import { readNumber } from './read-amount';
+import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
 /** How many to sow or strike for a number of plants; by count, and by mass. */
@@ -13,11 +14,13 @@ export function SowSum() {
   const inUnits = useAmountWords();
   const { form, field } = useForm({ wanted: '24', up: '80', perG: '', each: '' });
   const { wanted, up, perG, each } = form;
+  const system = useSystem();
+  const packet = unitOfMeasure(system === 'us' ? 'oz' : 'g').perBase;
   const [w, u, g, e] = [
     readNumber(wanted, 1, 100_000),
     readNumber(up, 1, 100),
-    readNumber(perG, 0.1, 100_000),
-    readNumber(each, 0.001, 10_000),
+    readNumber(perG, 0.1, 1_000_000),
+    readAmount(each, 'mass', system, system === 'us' ? 'oz' : 'g'),
   ];
   const share = u.base === undefined ? undefined : u.base / 100;
   return (
@@ -39,17 +42,17 @@ export function SowSum() {
           inputMode="decimal"
         />
         <TextField
-          label="Seeds in a gram"
+          label={system === 'us' ? 'Seeds in an ounce' : 'Seeds in a gram'}
           {...field('perG')}
           trouble={g.trouble}
           inputMode="decimal"
           placeholder="on the packet"
         />
         <TextField
-          label="Grams in a pot"
+          label="Seed in a pot"
           {...field('each')}
           trouble={e.trouble}
-          inputMode="decimal"
+          placeholder={system === 'us' ? '1/8 oz' : '2 g'}
         />
       </div>
       {w.base !== undefined && share !== undefined && (
@@ -57,13 +60,13 @@ export function SowSum() {
           sow {toSow(w.base, share)}
           {g.base === undefined
             ? ''
-            : `, ${inUnits(seedMassFor(w.base * 1.1, g.base, share), 'mass')}`}
+            : `, ${inUnits(seedMassFor(w.base * 1.1, g.base / packet, share), 'mass')}`}
         </output>
       )}
       {e.base !== undefined && g.base !== undefined && share !== undefined && (
         <p>
-          A pot with {figures(e.base)} g has some {figures(plantsFrom(e.base, g.base, share))}{' '}
-          plants. {SUBSAMPLES_ONLY}
+          A pot with {inUnits(e.base, 'mass')} has some{' '}
+          {figures(plantsFrom(e.base, g.base / packet, share))} plants. {SUBSAMPLES_ONLY}
         </p>
       )}
     </Sum>
