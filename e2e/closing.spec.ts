@@ -1,5 +1,5 @@
 import { expect, test } from './garden-server';
-import { goToStep } from './trial-steps';
+import { confirmed, goToStep, verdictPage } from './trial-steps';
 
 test('a pot is left out on record, put back, left out again, and the trial closed with its verdict frozen', async ({
   page,
@@ -18,6 +18,7 @@ test('a pot is left out on record, put back, left out again, and the trial close
     await expect(page.getByRole('status')).toContainText(`${code}: `);
   }
   await goToStep(page, 'Judge');
+  await verdictPage(page, 'What may have spoiled it');
   const code = units[0]?.code ?? '';
   await page.getByRole('button', { name: new RegExp(`^${code},`) }).press('Enter');
   await page.getByText(`Put on record that ${code} is left out`).click();
@@ -32,7 +33,8 @@ test('a pot is left out on record, put back, left out again, and the trial close
   await expect(page.getByText('With only those that had no mishap:')).toBeVisible();
   await page.getByRole('button', { name: 'Count it again' }).click();
   await expect(page.getByText('Nothing: every pot counts.')).toBeVisible();
-  await page.getByRole('button', { name: 'Close the trial' }).click();
+  await verdictPage(page, 'Answer');
+  await confirmed(page, 'Close the trial', 'Close it');
   await expect(page.getByText(/^Closed and frozen on/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Close the trial' })).toHaveCount(0);
 });

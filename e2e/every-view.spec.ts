@@ -25,6 +25,11 @@ const VIEWS = [
   { name: 'a close look', path: 'inspect', trial: STRAWBERRIES },
   { name: 'a walk', path: 'walk', trial: STRAWBERRIES },
   { name: 'Judge', path: 'judge', trial: BEANS },
+  { name: 'all measures', path: 'judge?page=measures', trial: BEANS },
+  { name: 'how firm a verdict is', path: 'judge?page=firm', trial: BEANS },
+  { name: 'what may have spoiled a trial', path: 'judge?page=spoiled', trial: BEANS },
+  { name: 'money and time', path: 'judge?page=money', trial: BEANS },
+  { name: 'what next', path: 'judge?page=next', trial: BEANS },
   { name: 'a dose series judged', path: 'judge', trial: BEETROOT },
   { name: 'the report', path: 'report', trial: BEANS },
   { name: 'a shut key', path: 'judge', trial: STRAWBERRIES },
@@ -43,7 +48,7 @@ for (const { name, path, trial } of VIEWS) {
     });
     if (trial === undefined) await openPage(path);
     else await openTrial(trial, path);
-    if (path === 'judge' && trial !== STRAWBERRIES)
+    if (path === 'judge?page=firm')
       await expect(page.getByText('Analysis of variance', { exact: true })).toBeVisible(); // its last part
     await expectAccessible(page);
     expect(faults).toEqual([]);

@@ -1,5 +1,6 @@
 import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
+import { verdictPage } from './trial-steps';
 
 const BEANS = 'Do three feeds help dwarf beans?';
 const LETTUCES = 'What keeps slugs off lettuce?';
@@ -14,13 +15,22 @@ test('the margin can be changed on the page, the verdict follows, and what diffe
     page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
   ).toBeVisible();
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
+  await verdictPage(page, 'How firm');
   await page.getByLabel('Worth having, %').fill('40');
+  await verdictPage(page, 'Answer');
   await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
   await expect(
     page.getByText('Not as planned: 40% worth having instead of 15%').first(),
   ).toBeVisible();
+  // What was looked at stands in the address: a reload and the way back show the same.
+  await page.reload();
+  await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByLabel('Worth having, %')).toHaveValue('40');
   await page.getByRole('button', { name: 'Back to the plan' }).click();
+  await verdictPage(page, 'Answer');
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
+  await verdictPage(page, 'How firm');
   await page.getByLabel('Worth having, %').fill('-3');
   await expect(
     page.getByText('A percentage above zero, or nothing for any difference.'),
@@ -32,21 +42,25 @@ test('a pot can be left out for a look, and what is on record as left out shows 
   openTrial,
 }) => {
   await openTrial(BEANS, 'judge');
+  await verdictPage(page, 'What may have spoiled it');
   await expect(page.getByText('Gnawed to the stem by a vole').first()).toBeVisible();
   await expect(page.getByText('With everything back in:')).toBeVisible();
   await page.getByRole('button', { name: /^TL3,/ }).press('Enter');
+  await verdictPage(page, 'How firm');
   await page.getByRole('button', { name: 'Leave TL3 out, for a look' }).click();
   await expect(page.getByText('Not as planned: TL3 left out').first()).toBeVisible();
+  await verdictPage(page, 'Answer');
   await expect(page.getByRole('row', { name: /Heronsgill feed clearly better 6 / })).toBeVisible();
 });
 
 test('another measure is marked as found along the way', async ({ page, openTrial }) => {
-  await openTrial(BEANS, 'judge');
+  await openTrial(BEANS, 'judge?page=firm');
   await page
     .getByRole('region', { name: 'Look at it otherwise' })
     .getByLabel('Measure')
     .selectOption({ label: 'Number of sound pieces' });
   await expect(page.getByText('Number of sound pieces, found along the way').first()).toBeVisible();
+  await verdictPage(page, 'Answer');
   await expect(
     page.getByText('This was not the main measure before the plan was locked'),
   ).toBeVisible();
@@ -62,6 +76,7 @@ test('the shuffles can be watched falling, and every figure opens to its working
   await page.getByRole('button', { name: 'Stop watching' }).click();
   await page.getByText('Show the working for Heronsgill feed').click();
   await expect(page.getByText('gap ± critical value × standard error').first()).toBeVisible();
+  await verdictPage(page, 'How firm');
   await page.getByText('Analysis of variance', { exact: true }).click();
   await expect(page.getByRole('cell', { name: 'residual' })).toBeVisible();
 });
@@ -97,13 +112,14 @@ test('the verdict stands before the rest of its page; what is asked of it meanwh
     page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
   ).toBeVisible();
   await expect(
-    page.getByText('What stands under the verdict didn’t come: the connection broke off.'),
+    page.getByText('What stands beside the answer didn’t come: the connection broke off.'),
   ).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'All that was measured' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Was the question answered?' })).toHaveCount(0);
   await page.getByRole('button', { name: 'A million shuffles' }).click();
   isBroken = false;
   await page.getByRole('button', { name: 'Fetch it again' }).click();
   await expect(page.getByText('of 1,000,000 shuffles')).toBeVisible();
+  await verdictPage(page, 'All measures');
   await expect(page.getByRole('heading', { name: 'All that was measured' })).toBeVisible();
   await expect(page.getByText('the connection broke off')).toHaveCount(0);
 });
@@ -132,7 +148,7 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   openTrial,
 }) => {
   test.slow();
-  await openTrial(BEANS, 'judge');
+  await openTrial(BEANS, 'judge?page=measures');
   const card = page.getByRole('region', { name: 'Every measure and every treatment' });
   await expect(card.getByRole('row', { name: /^Sound harvest by weight/ })).toContainText(
     'clearly better',
@@ -147,9 +163,11 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   );
   await card.getByLabel('Weight of Weight of one sound piece').selectOption('3');
   await expect(page.getByText('A rank by weights is a taste, no result.')).toBeVisible();
+  await verdictPage(page, 'How firm');
   await page.getByText('Try it with no effect').click();
   await page.getByRole('button', { name: 'Grow 20' }).click();
   await expect(page.getByText(/^\d+ of 20$/)).toBeVisible();
+  await verdictPage(page, 'Money and time');
   await page
     .getByRole('region', { name: 'Is it worth it?' })
     .getByLabel('A kilogram is worth')
@@ -159,16 +177,18 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
       .getByRole('region', { name: 'Costs and gains of every treatment' })
       .getByRole('row', { name: /^Heronsgill feed/ }),
   ).toContainText(/9\d of 100|100 of 100/);
+  await verdictPage(page, 'How firm');
   await page.getByRole('button', { name: 'Leave each pot out in turn' }).click();
   await expect(
     page.getByText(/every call stays what it is|would change a call if left out/),
   ).toBeVisible({ timeout: 60_000 });
+  await verdictPage(page, 'Answer');
   await page.getByLabel('against', { exact: true }).selectOption({ label: 'comfrey tea' });
   await expect(page.getByText(/^Yes: Heronsgill feed gave .* than comfrey tea/)).toBeVisible();
 });
 
 test('a measure of days is judged by how long they waited', async ({ page, openTrial }) => {
-  await openTrial(LETTUCES, 'judge');
+  await openTrial(LETTUCES, 'judge?page=measures');
   await page.getByRole('link', { name: 'Pest first seen' }).click();
   await expect(
     page.getByRole('heading', {
@@ -196,7 +216,7 @@ for (const [measure, headline, found] of [
     page,
     openTrial,
   }) => {
-    await openTrial(LETTUCES, 'judge');
+    await openTrial(LETTUCES, 'judge?page=measures');
     await page.getByRole('link', { name: measure, exact: true }).click();
     await expect(page.getByRole('heading', { level: 2, name: headline })).toBeVisible();
     await expect(page.getByRole('row', { name: /^copper band/ }).first()).toContainText(found);
@@ -209,7 +229,7 @@ test('classes: all are told, one is counted, and it is said who has more of it, 
   page,
   openTrial,
 }) => {
-  await openTrial(BEETROOT, 'judge');
+  await openTrial(BEETROOT, 'judge?page=measures');
   await page.getByRole('link', { name: 'Smell', exact: true }).click();
   await expect(
     page.getByRole('heading', {
@@ -235,7 +255,7 @@ test('the place on the bench can be allowed for, for a look; what one would do o
   page,
   openTrial,
 }) => {
-  await openTrial(BEANS, 'judge');
+  await openTrial(BEANS, 'judge?page=firm');
   await page
     .getByLabel('Allow for where each pot stands: a slope across and along the bench')
     .check();
@@ -244,6 +264,7 @@ test('the place on the bench can be allowed for, for a look; what one would do o
   ).toBeVisible();
   await page.getByRole('button', { name: 'Back to the plan' }).click();
   await expect(page.getByText('Not as planned: the place on the bench allowed for')).toHaveCount(0);
+  await verdictPage(page, 'What next');
   await page.getByLabel('What would you do otherwise?').fill('Turn the pots each week.');
   await page.getByRole('button', { name: 'Keep it for the next one' }).click();
   await expect(page.getByText('“Turn the pots each week.”').first()).toBeVisible();
@@ -269,7 +290,7 @@ test('the report is read, saved with its data, put right in sight, and the next 
   page,
   openTrial,
 }) => {
-  await openTrial(BEANS, 'judge');
+  await openTrial(BEANS, 'judge?page=next');
   await page.getByRole('link', { name: 'The report' }).click();
   await page.waitForURL(/report$/);
   await expect(
@@ -287,7 +308,7 @@ test('the report is read, saved with its data, put right in sight, and the next 
   await expect(
     page.frameLocator('iframe[title="The report"]').getByText('The comfrey tea stood three weeks'),
   ).toBeVisible();
-  await openTrial(BEANS, 'judge'); // going back would wait for the report’s own frame
+  await openTrial(BEANS, 'judge?page=next'); // going back would wait for the report’s own frame
   await page.getByRole('link', { name: 'Make the next trial from this one' }).click();
   await page.waitForURL(/after=/);
   await expect(page.getByText(/^Pots treated alike differed by \d+%/)).toBeVisible();

@@ -58,7 +58,9 @@ test('from a question to a verdict by keys alone', async ({ page, openPage }) =>
   await press(page, 'Deal');
   await expect(page.getByText(/Dealt once, /)).toBeVisible();
   await press(page, 'Lock the plan');
+  await press(page, 'Lock it');
   await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeFocused();
   const units = await benchUnits(page);
 
   const pot = (i: number): Locator =>

@@ -1,5 +1,5 @@
 import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, goToStep } from './trial-steps';
+import { askQuestion, benchUnits, confirmed, goToStep, verdictPage } from './trial-steps';
 
 test('blocks are dealt, dealt again with another seed, and locked; the form says what can’t be dealt', async ({
   page,
@@ -26,7 +26,7 @@ test('blocks are dealt, dealt again with another seed, and locked; the form says
   await page.getByRole('button', { name: 'Deal again' }).click();
   await expect(page.getByText(/Dealt 2 times/)).toBeVisible();
   expect(await page.getByText(/Seed \d+/).textContent()).not.toBe(seed);
-  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await confirmed(page, 'Lock the plan', 'Lock it');
   await expect(
     page.getByText('4 pots of each treatment, dealt within 4 shelves, open to see.'),
   ).toBeVisible();
@@ -70,9 +70,10 @@ test('the key of a blind trial can be looked at by whoever feeds, and the look i
   await expect(page.getByRole('button', { name: /Heronsgill feed/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Hide the key' }).click();
   await expect(page.getByRole('button', { name: /Heronsgill feed/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await confirmed(page, 'Lock the plan', 'Lock it');
   await goToStep(page, 'Judge');
-  await page.getByRole('button', { name: 'Open the key and judge' }).click();
+  await confirmed(page, 'Open the key and judge', 'Open it');
+  await verdictPage(page, 'How firm');
   await page.getByText('What was done, and when').click();
   await expect(
     page.getByText(/key opened, plan locked, key looked at, dealt, asked/),

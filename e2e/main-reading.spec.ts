@@ -1,6 +1,6 @@
 import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
-import { benchUnits, dealAndLock, goToStep } from './trial-steps';
+import { benchUnits, confirmed, dealAndLock, goToStep, verdictPage } from './trial-steps';
 
 test('a question about slugs: counted, judged by counts, closed, and told on Today', async ({
   page,
@@ -48,10 +48,11 @@ test('a question about slugs: counted, judged by counts, closed, and told on Tod
   await expect(
     page.getByText('The trial is still open: this is how it stands today.'),
   ).toBeVisible();
+  await verdictPage(page, 'All measures');
   await expect(page.getByRole('row', { name: /^Slugs found/ })).toContainText('the main one');
-  await expect(page.getByText('What was done, and when')).toBeVisible();
+  await verdictPage(page, 'Answer');
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Close the trial' }).click();
+  await confirmed(page, 'Close the trial', 'Close it');
   await expect(page.getByText(/^Closed and frozen on/)).toBeVisible();
   await page.goto('/');
   await expect(

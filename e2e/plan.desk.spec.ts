@@ -1,5 +1,5 @@
 import { expect, test } from './garden-server';
-import { benchUnits, dealAndLock, goToStep } from './trial-steps';
+import { benchUnits, confirmed, dealAndLock, goToStep } from './trial-steps';
 
 test('a prediction is sealed, stays shut, and opens with the verdict', async ({
   page,
@@ -25,14 +25,14 @@ test('a prediction is sealed, stays shut, and opens with the verdict', async ({
   await dealAndLock(page, 2);
   await goToStep(page, 'Judge');
   await expect(page.getByText('It helped the beans.')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Close the trial' }).click();
+  await confirmed(page, 'Close the trial', 'Close it');
   await expect(page.getByText(/^Nothing has been weighed or read yet/)).toBeVisible();
   await goToStep(page, 'Weigh');
   await page.getByLabel('On the scale').fill('400');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status')).toContainText(': 400 g saved');
   await goToStep(page, 'Judge');
-  await page.getByRole('button', { name: 'Close the trial' }).click();
+  await confirmed(page, 'Close the trial', 'Close it');
   await expect(page.getByRole('heading', { name: 'What was expected' })).toBeVisible();
   await expect(page.getByText('It helped the beans.')).toBeVisible();
   await expect(page.getByText('Tomas, of Heronsgill feed against plain water: less')).toBeVisible();

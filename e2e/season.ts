@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { findTrial } from '@/service/trial/trials';
-import { benchUnits, goToStep } from './trial-steps';
+import { benchUnits, confirmed, goToStep } from './trial-steps';
 
 /** A unit as the bench shows it: its code, the number of its block, and what it gets. */
 export interface Standing {
@@ -52,7 +52,7 @@ export async function dealtSeason(
 }
 
 export async function lock(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await confirmed(page, 'Lock the plan', 'Lock it');
   await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeVisible();
 }
 

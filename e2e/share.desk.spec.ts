@@ -8,6 +8,7 @@ import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { chromiumPath } from '../scripts/chromium.mjs';
 import { DATA_FILE, DEMO_FOLDER } from './demo-file';
 import { expect, freePort, startServer, test } from './garden-server';
+import { confirmed } from './trial-steps';
 
 const KEEPER = 'beans and barrows';
 const HELPER = 'helping hands';
@@ -184,7 +185,7 @@ test('a helper ticks, and may not open the key; signing everybody out ends it fo
     .click();
   await expect(helper.getByText(/: bottle \w$/).first()).toBeVisible();
   await helper.getByRole('link', { name: /^Judge/ }).click();
-  await helper.getByRole('button', { name: 'Open the key and judge' }).click();
+  await confirmed(helper, 'Open the key and judge', 'Open it');
   await expect(helper.getByText('Only a keeper of this garden can do that.')).toBeVisible();
   await keeper.goto(`${address}/garden`);
   await comeIn(keeper, KEEPER);

@@ -1,5 +1,5 @@
 import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, dealAndLock, goToStep } from './trial-steps';
+import { askQuestion, benchUnits, confirmed, dealAndLock, goToStep } from './trial-steps';
 
 test('from a question to a verdict, by mouse or by touch', async ({ page, garden: _garden }) => {
   await askQuestion(page, 'Does a feed bring heavier radishes?');
@@ -51,7 +51,7 @@ test('a blind trial shows no treatment until its key is opened', async ({ page }
   expect(await page.content()).not.toContain('Heronsgill');
   await goToStep(page, 'Judge');
   await expect(page.getByRole('heading', { name: 'The key is shut' })).toBeVisible();
-  await page.getByRole('button', { name: 'Open the key and judge' }).click();
+  await confirmed(page, 'Open the key and judge', 'Open it');
   await expect(page.getByRole('heading', { name: 'Nothing to judge yet.' })).toBeVisible();
 });
 

@@ -24,8 +24,31 @@ export async function dealAndLock(
   await page.getByText(who, { exact: true }).click();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once, /)).toBeVisible();
-  await page.getByRole('button', { name: 'Lock the plan' }).click();
+  await confirmed(page, 'Lock the plan', 'Lock it');
   await expect(page.getByRole('heading', { name: 'The plan is locked' })).toBeVisible();
+}
+
+/** Presses what can't be taken back, and says yes where it asks. */
+export async function confirmed(page: Page, button: string, does: string): Promise<void> {
+  await page.getByRole('button', { name: button }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: does }).click();
+}
+
+/** Turns to a page of the verdict. */
+export async function verdictPage(
+  page: Page,
+  name:
+    | 'Answer'
+    | 'All measures'
+    | 'How firm'
+    | 'What may have spoiled it'
+    | 'Money and time'
+    | 'What next',
+): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'The verdict’s pages' })
+    .getByRole('link', { name })
+    .click();
 }
 
 /** Codes and treatments in walking order, read off the bench. */

@@ -12,7 +12,7 @@ import {
   verdict,
   weighRound,
 } from './season';
-import { goToStep } from './trial-steps';
+import { confirmed, goToStep, verdictPage } from './trial-steps';
 
 // Twelve whole trials, one of each group of patterns: asked, laid out, tended, read and judged through the screens, with losses,
 // late ticks and exclusions. What is expected was worked out by hand from the figures that are typed in.
@@ -346,7 +346,7 @@ test('several gardens, blind: what is left out after the key counts all the same
     why: 'Its hole was stopped all season.',
   });
   await goToStep(page, 'Judge');
-  await page.getByRole('button', { name: 'Open the key and judge' }).click();
+  await confirmed(page, 'Open the key and judge', 'Open it');
   const first = await verdict(page);
   // (10·650 − 655) / 9 = 649.4 g; against 500 g still 30% more.
   expect(first.headline).toMatch(/^The new feed gave 30% more leeks than as usual/);
@@ -360,5 +360,6 @@ test('several gardens, blind: what is left out after the key counts all the same
   const second = await verdict(page);
   expect(second.headline).toBe(first.headline);
   expect(rowOf(second.rows, 'as usual')).toMatch(/\| 10 \| 500 g \|/);
+  await verdictPage(page, 'What may have spoiled it');
   await expect(page.getByText('With only those that had no mishap:')).toBeVisible();
 });

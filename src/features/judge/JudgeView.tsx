@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { styled } from 'styled-components';
 import type { TrialEfficacy } from '@/core/judge/after/trial-efficacy';
@@ -32,6 +33,9 @@ import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
 import { printP } from '@/features/judge/print-value';
 import { Soft, TwoParts } from '@/ui/Page';
+import { lookFrom, withLook } from './pages/look-address';
+import { VerdictNav } from './pages/VerdictNav';
+import { verdictPage } from './pages/verdict-pages';
 import { useJudgement } from './use-judgement';
 
 // Brings the error of a p near 0.05 from 0.0015 down to 0.0002.
@@ -69,9 +73,9 @@ interface JudgeViewProps extends VerdictOfTrial {
   readonly germination: ReturnType<typeof trialGermination> | null;
 }
 
-/** The verdict: one sentence, how sure, every pot, the shuffles; what stands under it follows once these take input. */
+/** The verdict, in pages: its sentence on all of them. What is beside the answer follows once that takes input. */
 export function JudgeView(props: JudgeViewProps) {
-  const { trial, measure: shown, tags, first, system, guesses, efficacy, germination } = props;
+  const { trial, measure: shown, first, system } = props;
   const fetched = useVerdictDetails(trial.id, first.spec.measureId, first);
   const state = useJudgement(fetched.rest?.data ?? null, first);
   useEffect(() => void restView(), []); // its code comes while its data are on their way
@@ -80,6 +84,8 @@ export function JudgeView(props: JudgeViewProps) {
     readonly spec: AnalysisSpec;
   }>();
   const spec = requested?.of === first ? requested.spec : first.spec; // what went on record meanwhile is in the page's own look
+  const address = useAddress();
+  const page = verdictPage(address.get('page'));
   const { analysis } = state;
   const measures = fetched.rest?.data.measures ?? [shown];
   const measure = measures.find(candidate => candidate.id === analysis.spec.measureId) ?? shown;
@@ -91,33 +97,42 @@ export function JudgeView(props: JudgeViewProps) {
   const lookAgain = (next: AnalysisSpec): void => {
     setRequested({ of: first, spec: next });
     state.judge(next);
+    window.history.replaceState(null, '', `?${withLook(address, next, first.spec)}`);
   };
+  const asked = lookFrom(address, first.spec);
+  const isAskedOtherwise =
+    `${withLook(address, asked, first.spec)}` !== `${withLook(address, spec, first.spec)}`;
+  // A reload, the way back and a shared link bring a look with them.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the address alone says what is to be looked at
+  useEffect(() => {
+    if (!isAskedOtherwise) return;
+    setRequested({ of: first, spec: asked });
+    state.judge(asked);
+  }, [address]);
   return (
     <>
+      <VerdictNav page={page} address={address} />
       <VerdictHead
         {...props}
+        isInShort={page !== 'answer'}
         measure={measure}
         analysis={analysis}
         differs={differencesOf(first.spec, analysis.spec, measures, printValue)}
       />
-      {measure.scale?.kind === 'class' && (
-        <Classes
-          classes={measure.scale.classes}
-          input={analysis.input}
-          linkOf={i => `/trials/${trial.id}/judge?measure=${measure.id}&class=${i}`}
+      {page === 'answer' && (
+        <AnswerPage
+          {...props}
+          measure={measure}
+          printValue={printValue}
+          state={state}
+          spec={spec}
         />
       )}
-      <EveryUnit measure={measure} tags={tags} printValue={printValue} state={state} spec={spec} />
-      <OpenedPredictions {...guesses} />
-      <FactorEffects analysis={analysis} printValue={printValue} />
-      <CallsTable analysis={analysis} tags={tags} printValue={printValue} />
-      <OverallTest judgement={analysis.judgement} />
-      {efficacy && <Efficacy found={efficacy} />}
-      {germination && <GerminationTable germination={germination} />}
       <DetailsLoading state={fetched} />
       {fetched.rest && (
         <RestView
           {...props}
+          page={page}
           rest={fetched.rest}
           planned={first.spec}
           spec={spec}
@@ -127,6 +142,37 @@ export function JudgeView(props: JudgeViewProps) {
       )}
     </>
   );
+}
+
+interface AnswerPageProps extends JudgeViewProps, Omit<EveryUnitProps, 'tags'> {}
+
+/** Every pot, the shuffles, and how each treatment did. */
+function AnswerPage({ trial, tags, measure, state, spec, printValue, ...props }: AnswerPageProps) {
+  const { analysis } = state;
+  return (
+    <>
+      {measure.scale?.kind === 'class' && (
+        <Classes
+          classes={measure.scale.classes}
+          input={analysis.input}
+          linkOf={i => `/trials/${trial.id}/judge?measure=${measure.id}&class=${i}`}
+        />
+      )}
+      <EveryUnit measure={measure} tags={tags} printValue={printValue} state={state} spec={spec} />
+      <CallsTable analysis={analysis} tags={tags} printValue={printValue} />
+      <OverallTest judgement={analysis.judgement} />
+      <FactorEffects analysis={analysis} printValue={printValue} />
+      {props.efficacy && <Efficacy found={props.efficacy} />}
+      {props.germination && <GerminationTable germination={props.germination} />}
+      <OpenedPredictions {...props.guesses} />
+    </>
+  );
+}
+
+/** What stands in the page's address. */
+function useAddress(): URLSearchParams {
+  const given = useSearchParams();
+  return useMemo(() => new URLSearchParams(given ?? ''), [given]);
 }
 
 /** Of steps and classes: whether the treatments differ at all. */
@@ -185,14 +231,23 @@ function EveryUnit({ measure, tags, printValue, state, spec }: EveryUnitProps) {
 
 interface VerdictHeadProps extends JudgeViewProps {
   readonly analysis: Analysis;
+  /** On the pages beside the answer: the sentence alone. */
+  readonly isInShort: boolean;
   /** What was looked at otherwise than planned. */
   readonly differs: readonly string[];
 }
 
 /** The sentence, how sure, and where it came from. */
-function VerdictHead({ analysis, differs, measure, ...props }: VerdictHeadProps) {
+function VerdictHead({ analysis, differs, measure, isInShort, ...props }: VerdictHeadProps) {
   const { trial, amendments, frozen, interimLooks, first } = props;
   const { judgement, input } = analysis;
+  if (isInShort)
+    return (
+      <Verdict data-short>
+        <h2>{judgement.verdict.headline}</h2>
+        {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
+      </Verdict>
+    );
   return (
     <Verdict>
       <h2>
@@ -243,6 +298,8 @@ const Verdict = styled.section`
   display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
   & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
   & h2 em { font-style: normal; text-decoration: underline; text-decoration-color: var(--leaf); text-decoration-thickness: 5px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
+  &[data-short] { padding-bottom: 12px; }
+  &[data-short] h2 { font-size: 1.25rem; max-width: none; }
   & > p { font-size: 1.0625rem; }
   & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
   & > p[data-differs] { border-left: 3px solid var(--straw); padding-left: 10px; font-weight: 600; }

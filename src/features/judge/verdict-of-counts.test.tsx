@@ -15,6 +15,7 @@ import { tagsOf } from '@/features/bench/bench-view';
 import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
 import { VerdictDetails } from './details/VerdictDetails';
 import { JudgeView } from './JudgeView';
+import type { VerdictPage } from './pages/verdict-pages';
 
 // Drawn on a canvas that only a browser has.
 jest.mock('@/features/judge/answer/DotsChart', () => ({ DotsChart: () => null }));
@@ -136,9 +137,10 @@ describe('what stands under it', () => {
     audit: { findings: [], checks: 54 },
     log: [{ at: '2026-06-01T08:00:00.000Z', what: 'plan locked' }],
   };
-  const show = async (changes: Partial<TrialData> = {}) => {
+  const show = (page: VerdictPage, changes: Partial<TrialData> = {}) =>
     render(
       <VerdictDetails
+        page={page}
         {...doors}
         rest={{ ...rest, data: { ...data, ...changes } }}
         planned={first.spec}
@@ -148,11 +150,12 @@ describe('what stands under it', () => {
         onAnalyse={jest.fn()}
       />,
     );
-    await screen.findByText('What was done, and when');
-  };
-  test('is the scorecard, the bench with what was counted, what was left out, and the next step', async () => {
-    await show();
+  test('is a page of all measures', () => {
+    show('measures');
     expect(screen.getByRole('row', { name: /^Slugs found/ })).toHaveTextContent('the main one');
+  });
+  test('is a page of what may have spoiled it, with the bench', () => {
+    show('spoiled');
     const left = within(screen.getByRole('region', { name: 'Left out' }));
     expect(left.getByText(/^With everything back in:/)).toHaveTextContent(
       /Feed 1 gave \d+% fewer slugs found than plain water\./,
@@ -160,19 +163,39 @@ describe('what stands under it', () => {
     expect(
       screen.getByRole('button', { name: new RegExp(`^${data.units[0]?.code},.*left out`) }),
     ).toBeVisible();
+  });
+  test('is a page of how firm it is, with what was done, and when', async () => {
+    show('firm');
+    expect(screen.getByRole('region', { name: 'Look at it otherwise' })).toBeVisible();
+    expect(await screen.findByText('What was done, and when')).toBeVisible();
+  });
+  test('is a page of money, which a measure that is no weight has none of', () => {
+    show('money');
+    expect(
+      screen.getByText(/^Costs are set against a weight that was harvested\. Slugs found is/),
+    ).toBeVisible();
+  });
+  test('is a page of what next', () => {
+    show('next');
     expect(screen.getByText('Guard against it.')).toBeVisible();
     expect(screen.getByText(/^feed 1: keep\.$/)).toBeVisible();
   });
   test('lets an open trial be closed and a closed one not', async () => {
-    await show();
+    show('answer');
+    fireEvent.click(await screen.findByRole('button', { name: 'Close the trial' }));
+    const dialog = within(screen.getByRole('alertdialog', { name: 'Close the trial?' }));
+    expect(doors.close).not.toHaveBeenCalled();
     await act(async () => {
-      fireEvent.click(screen.getByRole('button', { name: 'Close the trial' }));
+      fireEvent.click(dialog.getByRole('button', { name: 'Close it' }));
     });
     expect(doors.close).toHaveBeenCalledTimes(1);
   });
   test('of a closed trial has no door to close it or to put anything back in', async () => {
-    await show({ trial: { ...data.trial, state: 'closed' } });
+    const closed = { trial: { ...data.trial, state: 'closed' as const } };
+    show('answer', closed);
+    await screen.findByRole('region', { name: 'Was the question answered?' });
     expect(screen.queryByRole('button', { name: 'Close the trial' })).toBeNull();
+    show('spoiled', closed);
     expect(screen.queryByRole('button', { name: 'Count it again' })).toBeNull();
   });
 });

@@ -6,6 +6,7 @@ import type { Result } from '@/core/result';
 import type { Treatment } from '@/core/trial/model/treatment';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import type { TagView } from '@/features/bench/bench-view';
+import { AskFirst } from '@/ui/AskFirst';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
@@ -88,9 +89,21 @@ function DealActs({ layout, act, deal, form, isPending, lock }: DealFormProps) {
         {layout ? 'Deal again' : 'Deal'}
       </Button>
       {layout && (
-        <Button data-tone="main" onPress={() => act(lock)} isPending={isPending}>
-          Lock the plan
-        </Button>
+        <AskFirst
+          label="Lock the plan"
+          title="Lock the plan?"
+          does="Lock it"
+          tone="main"
+          isPending={isPending}
+          act={() => act(lock)}
+        >
+          <p>
+            The question, what is measured, the smallest difference worth having and the deal stand
+            from then on. What is changed later goes on record with its reason, and the verdict says
+            so.
+          </p>
+          <p>Then the care can be planned and the labels put out.</p>
+        </AskFirst>
       )}
     </Acts>
   );

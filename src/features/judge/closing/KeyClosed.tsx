@@ -5,7 +5,7 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { useTrialAction } from '@/features/trial/use-trial-action';
-import { Button } from '@/ui/Button';
+import { AskFirst } from '@/ui/AskFirst';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 
@@ -43,9 +43,19 @@ export function KeyClosed({ bench, unitWord, open }: KeyClosedProps) {
         </p>
         {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
         <Acts>
-          <Button data-tone="main" isPending={isPending} onPress={() => run(() => open())}>
-            Open the key and judge
-          </Button>
+          <AskFirst
+            label="Open the key and judge"
+            title="Open the key?"
+            does="Open it"
+            tone="main"
+            isPending={isPending}
+            act={() => run(() => open())}
+          >
+            <p>
+              Everybody will see which {unitWord} got what, and it can’t be hidden again. What is
+              read, changed or left out from then on is marked so.
+            </p>
+          </AskFirst>
         </Acts>
         <Soft>The day and hour go on record.</Soft>
       </div>

@@ -6,18 +6,16 @@ import { AuditList } from '@/features/audit/AuditList';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { AlternativeExplanations } from '@/features/judge/details/AlternativeExplanations';
 import type { VerdictDetailsData } from '@/features/judge/details/verdict-details';
-import { Closing } from './Closing';
 import { type LeaveOutActions, LeftOut } from './LeftOut';
-import type { VerdictActions } from './verdict-actions';
 
 interface OnRecordProps extends Pick<VerdictDetailsData, 'data' | 'details' | 'audit'> {
   readonly allIn: VerdictInShort | null;
   readonly sound: VerdictInShort | null;
   readonly unit: BenchUnit | undefined;
-  readonly actions: VerdictActions & LeaveOutActions;
+  readonly actions: LeaveOutActions;
 }
 
-/** What else may have done it, what was left out, how fair it was, and the way to close it. */
+/** What else may have done it, what was left out, and how fair it was. */
 export function OnRecord({ data, details, audit, allIn, sound, unit, actions }: OnRecordProps) {
   const isClosed = data.trial.state === 'closed';
   return (
@@ -35,7 +33,6 @@ export function OnRecord({ data, details, audit, allIn, sound, unit, actions }: 
         putBackIn={actions.putBackIn}
       />
       <AuditList {...audit} />
-      {!isClosed && <Closing close={actions.close} />}
     </>
   );
 }

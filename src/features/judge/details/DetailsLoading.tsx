@@ -11,7 +11,7 @@ export function DetailsLoading({
   if (isFailed)
     return (
       <p role="alert">
-        What stands under the verdict didn’t come: the connection broke off.{' '}
+        What stands beside the answer didn’t come: the connection broke off.{' '}
         <Button data-tone="quiet" onPress={fetchAgain}>
           Fetch it again
         </Button>

@@ -1,30 +1,28 @@
 'use client';
 
-import { useCallback, useMemo } from 'react';
-import { seenTrial } from '@/core/blinding/seen-trial';
+import { type ReactNode, useCallback, useMemo } from 'react';
 import { nextSteps } from '@/core/judge/after/next-step';
 import { partProfile } from '@/core/judge/after/part-profile';
-import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
+import { isRead } from '@/core/judge/question/judge-input';
 import { cutWords } from '@/core/judge/units/analysis-sets';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { unitsToMention } from '@/core/judge/units/trial-analysis';
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
-import { unitWords } from '@/core/judge/verdict/words/unit-words';
 import { valuePrinter } from '@/core/measure/library/print-measure';
 import { readersWords } from '@/core/measure/reading/two-readers';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
-import { Bench } from '@/features/bench/Bench';
-import type { BenchView } from '@/features/bench/bench-view';
-import { type BenchUnit, benchViewOf, tagsOf } from '@/features/bench/bench-view';
-import { useChosenUnit } from '@/features/bench/ChosenUnit';
+import { tagsOf } from '@/features/bench/bench-view';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
 import { WhatIf } from '@/features/judge/answer/WhatIf';
+import { Closing } from '@/features/judge/closing/Closing';
 import { OnRecord } from '@/features/judge/closing/OnRecord';
 import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
+import type { VerdictPage } from '@/features/judge/pages/verdict-pages';
 import { Later } from '@/ui/Later';
-import { TwoParts } from '@/ui/Page';
+import { Soft } from '@/ui/Page';
+import { BesideTheBench } from './BesideTheBench';
 import { brokenRounds } from './broken-rounds';
 import { DosePanel, dosesOf } from './DosePanel';
 import { GrowthPanel } from './GrowthPanel';
@@ -40,6 +38,7 @@ import { Tables } from './Tables';
 import type { VerdictDetailsData } from './verdict-details';
 
 interface VerdictDetailsProps extends VerdictActions {
+  readonly page: VerdictPage;
   readonly rest: VerdictDetailsData;
   /** What the page came with: the look that was planned. */
   readonly planned: AnalysisSpec;
@@ -49,63 +48,19 @@ interface VerdictDetailsProps extends VerdictActions {
   readonly onAnalyse: (spec: AnalysisSpec) => void;
 }
 
-/** What stands under a verdict: its question, all that was measured, the money, how firm it is, what may have spoiled it, what next. */
+/** What a page of a verdict shows beside its sentence, once the trial's own data are there. */
 export function VerdictDetails(props: VerdictDetailsProps) {
-  const { rest, planned, analysis, system, regret } = props;
-  const { data, details, log } = rest;
-  const { judgement, input } = analysis;
+  const { rest, page, analysis, system } = props;
+  const { data } = rest;
+  const { input } = analysis;
   const measure = data.measures.find(each => each.id === analysis.spec.measureId);
   const printValue = useCallback(
     (value: number) =>
       figurePrinter(input, measure ? valuePrinter(measure, MASS_STYLE_FOR[system]) : String)(value),
     [input, measure, system],
   );
-  const profile = useMemo(() => measure && partProfile(data, measure), [data, measure]);
-  const isPlanned = analysis.spec.measureId === planned.measureId;
-  const shared: PartProps = { ...props, measure, printValue };
-  return (
-    <>
-      <ComparedParts {...shared} />
-      <MoneyParts {...shared} />
-      {details.seasons.length > 0 && isPlanned && (
-        <Later>
-          <SeasonsPanel trialId={data.trial.id} seasons={details.seasons} />
-        </Later>
-      )}
-      {measure && profile && (
-        <Later>
-          <ProfilePanel name={measure.name} profile={profile} print={printValue} />
-        </Later>
-      )}
-      {measure && input.outcome === 'continuous' && (
-        <Later>
-          <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />
-        </Later>
-      )}
-      <Later>
-        <Sensitivity
-          trial={data.trial}
-          analysis={analysis}
-          position={isPlanned ? details.position : null}
-          readerWords={readersWords(data)}
-        />
-      </Later>
-      <Later>
-        <BenchAndRecord {...shared} />
-      </Later>
-      <Later>
-        <NextSteps
-          trialId={data.trial.id}
-          steps={nextSteps(judgement, input)}
-          lessons={details.lessons}
-          regret={regret}
-        />
-      </Later>
-      <Later>
-        <Tables analysis={analysis} log={log} printValue={printValue} />
-      </Later>
-    </>
-  );
+  const Part = PARTS[page];
+  return <Part {...props} measure={measure} printValue={printValue} />;
 }
 
 interface PartProps extends VerdictDetailsProps {
@@ -113,31 +68,13 @@ interface PartProps extends VerdictDetailsProps {
   readonly printValue: (value: number) => string;
 }
 
-/** What nothing at work would look like, the asked comparison, and all that was measured. */
-function ComparedParts({
-  rest: { data, details },
-  planned,
-  analysis,
-  printValue,
-  measure,
-}: PartProps) {
-  const { input } = analysis;
-  const tags = useMemo(() => tagsOf(data), [data]);
+/** Of a dose series its curve; any two against each other; and the way to close it. */
+function BesideTheAnswer(props: PartProps) {
+  const { analysis, printValue, measure, close } = props;
+  const { data } = props.rest;
   const doses = useMemo(() => dosesOf(data, analysis), [data, analysis]);
   return (
     <>
-      <Later>
-        <NullSimulation key={`no effect ${analysis.spec.measureId}`} analysis={analysis} />
-      </Later>
-      <Later>
-        <AskedComparison
-          key={`asked ${analysis.spec.measureId}`}
-          question={data.trial.question}
-          agreed={input.agreed ?? null}
-          analysis={analysis}
-          printValue={printValue}
-        />
-      </Later>
       {doses && (
         <Later>
           <DosePanel
@@ -149,118 +86,174 @@ function ComparedParts({
         </Later>
       )}
       <Later>
-        <ScorecardPanel
-          trialId={data.trial.id}
-          whole={data}
-          spec={planned}
-          card={details.card}
-          tags={tags}
-          control={input.control}
-          bases={details.bases}
+        <AskedComparison
+          key={`asked ${analysis.spec.measureId}`}
+          question={data.trial.question}
+          agreed={analysis.input.agreed ?? null}
+          analysis={analysis}
+          printValue={printValue}
         />
+      </Later>
+      {data.trial.state !== 'closed' && (
+        <Later>
+          <Closing
+            unitWord={data.trial.unitWord}
+            unread={analysis.input.units.filter(unit => !isRead(unit) && !unit.isLeftOut).length}
+            close={close}
+          />
+        </Later>
+      )}
+    </>
+  );
+}
+
+/** All that was measured, part by part and from day to day. */
+function AllMeasures({
+  rest: { data, details },
+  planned,
+  analysis,
+  printValue,
+  measure,
+}: PartProps) {
+  const tags = useMemo(() => tagsOf(data), [data]);
+  const profile = useMemo(() => measure && partProfile(data, measure), [data, measure]);
+  return (
+    <>
+      <ScorecardPanel
+        trialId={data.trial.id}
+        whole={data}
+        spec={planned}
+        card={details.card}
+        tags={tags}
+        control={analysis.input.control}
+        bases={details.bases}
+      />
+      {measure && profile && (
+        <Later>
+          <ProfilePanel name={measure.name} profile={profile} print={printValue} />
+        </Later>
+      )}
+      {measure && analysis.input.outcome === 'continuous' && (
+        <Later>
+          <GrowthPanel key={`growth ${measure.id}`} data={data} measure={measure} />
+        </Later>
+      )}
+    </>
+  );
+}
+
+/** How far the answer hangs on single pots, on the method and on places; and the tables behind it. */
+function HowFirm(props: PartProps) {
+  const { rest, planned, spec, analysis, onAnalyse, printValue } = props;
+  const { data, details, log } = rest;
+  const { input } = analysis;
+  const isPlanned = analysis.spec.measureId === planned.measureId;
+  return (
+    <>
+      <Sensitivity
+        trial={data.trial}
+        analysis={analysis}
+        position={isPlanned ? details.position : null}
+        readerWords={readersWords(data)}
+      />
+      <BesideTheBench data={data} analysis={analysis} printValue={props.printValue}>
+        {unit => (
+          <WhatIf
+            planned={planned}
+            spec={spec}
+            measures={data.measures}
+            unit={unit}
+            unitWord={input.unitWord}
+            printValue={printValue}
+            onAnalyse={onAnalyse}
+          />
+        )}
+      </BesideTheBench>
+      <Later>
+        <NullSimulation key={`no effect ${analysis.spec.measureId}`} analysis={analysis} />
+      </Later>
+      <Later>
+        <Tables analysis={analysis} log={log} printValue={printValue} />
       </Later>
     </>
   );
 }
 
-/** Whether it pays, of a weight. */
-function MoneyParts({ rest: { data, details }, analysis, measure }: PartProps) {
-  const { judgement, input, spec } = analysis;
-  if (measure?.unit !== 'g' || input.outcome !== 'continuous') return null;
+/** What happened to the pots, what was left out, what else could have done it, and how fair it was. */
+function WhatSpoiledIt(props: PartProps) {
+  const { rest, planned, spec, analysis, ...actions } = props;
+  const { data, details } = rest;
   return (
-    <Later>
-      <NetBenefitPanel
-        key={`worth ${spec.measureId}`}
-        contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))}
-        control={input.control}
-        unitWord={input.unitWord}
-        costs={details.costs}
-        worthPerKg={data.trial.money?.worthPerKg ?? null}
-      />
-    </Later>
-  );
-}
-
-/** The bench with its values, beside what can be looked at otherwise and what is on record. */
-function BenchAndRecord({
-  rest,
-  planned,
-  spec,
-  analysis,
-  onAnalyse,
-  printValue,
-  ...actions
-}: PartProps) {
-  const { data } = rest;
-  const { input } = analysis;
-  const chosen = useChosenUnit();
-  const bench = useMemo(() => benchViewOf(seenTrial(data), true), [data]);
-  const unit = bench?.units.find(candidate => candidate.id === chosen.unitId);
-  return (
-    <TwoParts>
-      <WhereTheyStood bench={bench} input={input} analysis={analysis} printValue={printValue} />
-      <div>
-        <WhatIf
-          planned={planned}
-          spec={spec}
-          measures={data.measures}
-          unit={unit}
-          unitWord={input.unitWord}
-          printValue={printValue}
-          onAnalyse={onAnalyse}
-        />
-        <Spoiled
-          analysis={analysis}
-          mentions={unitsToMention(data, analysis.spec)}
-          cuts={cutWords(data)}
-          lostChance={spec.measureId === planned.measureId ? rest.details.lostChance : []}
-          brokenRounds={brokenRounds(data)}
-        />
-        <OnRecord
-          {...rest}
-          allIn={analysis.allIn?.verdict ?? null}
-          sound={analysis.sound?.verdict ?? null}
-          unit={unit}
-          actions={actions}
-        />
-      </div>
-    </TwoParts>
-  );
-}
-
-interface WhereTheyStoodProps {
-  readonly bench: BenchView | null;
-  readonly input: JudgeInput;
-  readonly analysis: VerdictDetailsProps['analysis'];
-  readonly printValue: (value: number) => string;
-}
-
-function WhereTheyStood({ bench, input, analysis, printValue }: WhereTheyStoodProps) {
-  return (
-    <div>
-      <h2>Where they stood</h2>
-      {bench && (
-        <Bench
-          view={bench}
-          label={`The bench from above: the fuller the crown, the more ${input.response}`}
-          lens={lensOf(analysis, printValue)}
-        />
+    <BesideTheBench data={data} analysis={analysis} printValue={props.printValue}>
+      {unit => (
+        <>
+          <Spoiled
+            analysis={analysis}
+            mentions={unitsToMention(data, analysis.spec)}
+            cuts={cutWords(data)}
+            lostChance={spec.measureId === planned.measureId ? details.lostChance : []}
+            brokenRounds={brokenRounds(data)}
+          />
+          <OnRecord
+            {...rest}
+            allIn={analysis.allIn?.verdict ?? null}
+            sound={analysis.sound?.verdict ?? null}
+            unit={unit}
+            actions={actions}
+          />
+        </>
       )}
-    </div>
+    </BesideTheBench>
   );
 }
 
-function lensOf({ input }: Analysis, printValue: (value: number) => string) {
-  const values = new Map(input.units.map(unit => [unit.id, unit]));
-  const figures = input.units.map(unit => (isRead(unit) ? figureOf(unit) : 0));
-  const most = Math.max(1e-9, ...figures.map(Math.abs));
-  return (unit: BenchUnit) => {
-    const judged = values.get(unit.code);
-    const figure = judged && isRead(judged) ? figureOf(judged) : null;
-    return {
-      state: figure === null ? ('open' as const) : ('done' as const),
-      share: figure === null ? null : Math.max(0, figure / most),
-      words: judged ? unitWords(judged, input, printValue) : 'no reading',
-    };
-  };
+/** Whether it pays, of a weight. */
+function MoneyAndTime({ rest: { data, details }, analysis, measure }: PartProps) {
+  const { judgement, input, spec } = analysis;
+  if (measure?.unit !== 'g' || input.outcome !== 'continuous')
+    return (
+      <Soft>
+        Costs are set against a weight that was harvested. {measure?.name ?? 'This measure'} is
+        none: look at a weight under All measures.
+      </Soft>
+    );
+  return (
+    <NetBenefitPanel
+      key={`worth ${spec.measureId}`}
+      contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))}
+      control={input.control}
+      unitWord={input.unitWord}
+      costs={details.costs}
+      worthPerKg={data.trial.money?.worthPerKg ?? null}
+    />
+  );
 }
+
+/** What to do with each treatment, what it teaches the next trial, and what it says with other seasons. */
+function WhatNext({ rest: { data, details }, planned, analysis, regret }: PartProps) {
+  const isPlanned = analysis.spec.measureId === planned.measureId;
+  return (
+    <>
+      <NextSteps
+        trialId={data.trial.id}
+        steps={nextSteps(analysis.judgement, analysis.input)}
+        lessons={details.lessons}
+        regret={regret}
+      />
+      {details.seasons.length > 0 && isPlanned && (
+        <Later>
+          <SeasonsPanel trialId={data.trial.id} seasons={details.seasons} />
+        </Later>
+      )}
+    </>
+  );
+}
+
+const PARTS: Readonly<Record<VerdictPage, (props: PartProps) => ReactNode>> = {
+  answer: BesideTheAnswer,
+  measures: AllMeasures,
+  firm: HowFirm,
+  spoiled: WhatSpoiledIt,
+  money: MoneyAndTime,
+  next: WhatNext,
+};

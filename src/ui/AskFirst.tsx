@@ -1,0 +1,62 @@
+'use client';
+
+import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { Button } from './Button';
+import { ConfirmDialog } from './ConfirmDialog';
+
+interface AskFirstProps {
+  /** What stands on the button. */
+  readonly label: string;
+  /** The question of the dialog. */
+  readonly title: string;
+  /** What the dialog's own button does: a verb. */
+  readonly does: string;
+  /** What follows, and that it can't be taken back. */
+  readonly children: ReactNode;
+  readonly tone?: 'main';
+  readonly isPending: boolean;
+  readonly act: () => void;
+}
+
+/** A button for what can't be taken back: it says what follows, and asks. */
+export function AskFirst({ label, title, does, children, tone, isPending, act }: AskFirstProps) {
+  const [isAsking, setAsking] = useState(false);
+  const isConfirmed = useRef(false);
+  // Where the act takes this button away, whoever reads with ears or keys goes on where the page now begins.
+  useEffect(
+    () => () => {
+      if (isConfirmed.current) requestAnimationFrame(() => requestAnimationFrame(goToHeading));
+    },
+    [],
+  );
+  return (
+    <>
+      <Button data-tone={tone} isPending={isPending} onPress={() => setAsking(true)}>
+        {label}
+      </Button>
+      {isAsking && (
+        <ConfirmDialog
+          title={title}
+          does={does}
+          close={() => setAsking(false)}
+          confirm={() => {
+            isConfirmed.current = true;
+            setAsking(false);
+            act();
+          }}
+        >
+          {children}
+        </ConfirmDialog>
+      )}
+    </>
+  );
+}
+
+function goToHeading(): void {
+  const active = document.activeElement;
+  if (active !== null && active !== document.body) return;
+  const heading = document.querySelector<HTMLElement>('main h2');
+  if (!heading) return;
+  heading.tabIndex = -1;
+  heading.focus();
+}
