@@ -60,7 +60,6 @@ test('another measure is marked as found along the way', async ({ page, openTria
     .getByLabel('Measure')
     .selectOption({ label: 'Number of sound pieces' });
   await expect(page.getByText('Number of sound pieces, found along the way').first()).toBeVisible();
-  await verdictPage(page, 'Answer');
   await expect(
     page.getByText('This was not the main measure before the plan was locked'),
   ).toBeVisible();
@@ -161,6 +160,7 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
   await expect(card.getByRole('row', { name: /^Root weight/ })).toContainText(
     /chance alone: \d+ of 100/,
   );
+  await page.getByRole('button', { name: 'Say which measures matter to you' }).click();
   await card.getByLabel('Weight of Weight of one sound piece').selectOption('3');
   await expect(page.getByText('A rank by weights is a taste, no result.')).toBeVisible();
   await verdictPage(page, 'How firm');
@@ -197,6 +197,7 @@ test('a measure of days is judged by how long they waited', async ({ page, openT
   ).toBeVisible();
   await expect(page.getByRole('img', { name: /^Share still waiting, day by day/ })).toBeVisible();
   await expectAccessible(page);
+  await verdictPage(page, 'How firm');
   await page.getByRole('link', { name: 'Judge it by means instead' }).click();
   await expect(
     page.getByText('By its mean, because you chose so: the method of its kind is another.'),

@@ -18,7 +18,10 @@ interface AskFirstProps {
   readonly act: () => void;
 }
 
-/** A button for what can't be taken back: it says what follows, and asks. */
+/**
+ * A button for what can't be taken back: it says what follows, and asks. Where the act takes the button away, the page's heading
+ * with `data-goes-on` has the focus.
+ */
 export function AskFirst({ label, title, does, children, tone, isPending, act }: AskFirstProps) {
   const [isAsking, setAsking] = useState(false);
   const isConfirmed = useRef(false);
@@ -55,7 +58,7 @@ export function AskFirst({ label, title, does, children, tone, isPending, act }:
 function goToHeading(): void {
   const active = document.activeElement;
   if (active !== null && active !== document.body) return;
-  const heading = document.querySelector<HTMLElement>('main h2');
+  const heading = document.querySelector<HTMLElement>('main [data-goes-on]');
   if (!heading) return;
   heading.tabIndex = -1;
   heading.focus();

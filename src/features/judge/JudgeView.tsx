@@ -250,7 +250,7 @@ function VerdictHead({ analysis, differs, measure, isInShort, ...props }: Verdic
     );
   return (
     <Verdict>
-      <h2>
+      <h2 data-goes-on>
         <Headline words={judgement.verdict.headline} best={judgement.verdict.best} />
       </h2>
       <p>{judgement.verdict.detail}</p>

@@ -26,7 +26,7 @@ import { tagsOf } from '@/features/bench/bench-view';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
 import { CallsTable } from '@/features/judge/answer/CallsTable';
 import { dotRowsOf } from '@/features/judge/answer/dot-rows';
-import { MeasureNote } from '@/features/judge/answer/MeasureNote';
+import { MeasureNote, OtherWay } from '@/features/judge/answer/MeasureNote';
 import { WaitingCurves } from '@/features/judge/answer/WaitingCurves';
 import { WhatIf } from '@/features/judge/answer/WhatIf';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
@@ -137,6 +137,7 @@ describe('the scorecard', () => {
         bases={[]}
       />,
     );
+    fireEvent.click(screen.getByRole('button', { name: 'Say which measures matter to you' }));
     expect(screen.getByLabelText(`Weight of ${main.name}`)).toHaveValue('3');
     expect(screen.queryByLabelText(`Weight of ${part.name}`)).toBeNull();
     expect(screen.queryByRole('link', { name: part.name })).toBeNull();
@@ -163,6 +164,8 @@ describe('the scorecard', () => {
   });
   test('a rank by weights comes only when somebody weighs', () => {
     show();
+    expect(screen.queryByLabelText(/^Weight of/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Say which measures matter to you' }));
     expect(screen.queryByText(/A rank by weights/)).toBeNull();
     fireEvent.change(screen.getByLabelText('Weight of Number of sound pieces'), {
       target: { value: '3' },
@@ -602,7 +605,10 @@ describe('counts, shares, steps and days', () => {
     );
     const aphids = { ...made('slugs', '00000000-0000-7000-8000-0000000000d2'), isMain: false };
     const { rerender } = render(
-      <MeasureNote trialId="t" measure={aphids} input={look.input} spec={look.spec} />,
+      <>
+        <MeasureNote trialId="t" measure={aphids} input={look.input} spec={look.spec} />
+        <OtherWay trialId="t" measure={aphids} input={look.input} spec={look.spec} />
+      </>,
     );
     expect(screen.getByText(/found along the way/)).toBeVisible();
     expect(screen.getByRole('link', { name: 'Judge it by means instead' })).toHaveAttribute(

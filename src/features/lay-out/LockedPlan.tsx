@@ -5,6 +5,7 @@ import type { SeenLayout } from '@/core/blinding/seen-layout';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { counted } from '@/core/words/plural';
 import { Acts } from '@/ui/Page';
+import { WayOn } from '@/ui/WayOn';
 
 export function LockedPlan({
   layout,
@@ -21,14 +22,14 @@ export function LockedPlan({
 }) {
   return (
     <>
-      <h2>The plan is locked</h2>
+      <h2 data-goes-on>The plan is locked</h2>
       <p>
         {counted(layout?.unitsEach ?? 0, unitWord)} of each treatment, dealt{' '}
         {layout ? LAYOUTS[layout.kind].dealtWords(layout) : ''},{' '}
         {isBlind ? 'weighed blind' : 'open to see'}.
       </p>
       <Acts>
-        <Link href={tendHref}>Plan the care</Link>
+        <WayOn href={tendHref}>Plan the care</WayOn>
         <Link href={weighHref}>Go on to Weigh</Link>
       </Acts>
     </>

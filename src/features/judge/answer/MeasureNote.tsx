@@ -20,10 +20,15 @@ interface MeasureNoteProps {
   readonly spec: AnalysisSpec;
 }
 
-/** Which measure it is, how it is judged and why, and the other way to judge it. */
+/** Which measure it is, how it is judged and why. */
 export function MeasureNote({ trialId, measure, input, spec }: MeasureNoteProps) {
   const page = `/trials/${trialId}/judge`;
   const isClass = measure.scale?.kind === 'class';
+  const why = isClass
+    ? `Classes have no order: one of them is counted, and ${pluralOf(input.unitWord)} that show it are held against those that don’t. Each class that is tried is another chance to be lucky.`
+    : spec.by === undefined
+      ? WHY[input.outcome]
+      : '';
   return (
     <>
       {!measure.isMain && (
@@ -38,20 +43,23 @@ export function MeasureNote({ trialId, measure, input, spec }: MeasureNoteProps)
             : 'By its mean, because you chose so: the method of its kind is another.'}
         </p>
       )}
-      <p data-soft>
-        {isClass
-          ? `Classes have no order: one of them is counted, and ${pluralOf(input.unitWord)} that show it are held against those that don’t. Each class that is tried is another chance to be lucky.`
-          : spec.by === undefined && `${WHY[input.outcome]} `}
-        {!isClass && (
-          <Link href={`${page}?measure=${measure.id}${otherWay(input, spec)}`}>
-            {otherWayWords(input, spec)}
-          </Link>
-        )}
-      </p>
+      {why !== '' && <p data-soft>{why}</p>}
       {input.hasNoGoodDirection && (
         <p data-soft>Of {measure.response} neither way is a gain by itself.</p>
       )}
     </>
+  );
+}
+
+/** The way to the other method: a mean instead of ranks, ranks instead of a mean. Classes have none. */
+export function OtherWay({ trialId, measure, input, spec }: MeasureNoteProps) {
+  if (measure.scale?.kind === 'class') return null;
+  return (
+    <p>
+      <Link href={`/trials/${trialId}/judge?measure=${measure.id}${otherWay(input, spec)}`}>
+        {otherWayWords(input, spec)}
+      </Link>
+    </p>
   );
 }
 

@@ -1,9 +1,9 @@
-import Link from 'next/link';
 import { setWords } from '@/core/judge/units/analysis-sets';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
 import { counted, pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
+import { WayOn } from '@/ui/WayOn';
 
 interface VerdictNotesProps {
   readonly trial: Pick<Trial, 'id' | 'unitWord' | 'interest' | 'state' | 'isBlind'>;
@@ -46,10 +46,10 @@ export function VerdictNotes({
         <p data-soft>
           Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.
           {frozen.headline === headline ? '' : ` It said then: ${frozen.headline}`} These are the{' '}
-          {pluralOf(trial.unitWord)} {setWords('planned', trial)}.{' '}
-          <Link href={`/trials/${trial.id}/report`}>Read or send what was found</Link>
+          {pluralOf(trial.unitWord)} {setWords('planned', trial)}.
         </p>
       )}
+      {frozen && <WayOn href={`/trials/${trial.id}/report`}>Read or send what was found</WayOn>}
     </>
   );
 }

@@ -5,6 +5,7 @@ import { styled } from 'styled-components';
 import type { NextStep } from '@/core/judge/after/next-step';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
 import { Soft } from '@/ui/Page';
+import { WayOn } from '@/ui/WayOn';
 
 const STEP_WORDS: Readonly<Record<NextStep['step'], string>> = {
   keep: 'Keep',
@@ -46,9 +47,9 @@ export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
           </ul>
         </>
       )}
+      <WayOn href={`/trials/new?after=${trialId}`}>Make the next trial from this one</WayOn>
       <RegretForm keep={regret} />
       <p>
-        <Link href={`/trials/new?after=${trialId}`}>Make the next trial from this one</Link> ·{' '}
         <Link href={`/trials/${trialId}/report`}>The report</Link>
       </p>
       <Soft>

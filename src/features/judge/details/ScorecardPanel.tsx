@@ -14,7 +14,7 @@ import { counted } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { Button } from '@/ui/Button';
-import { Soft } from '@/ui/Page';
+import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { WideTable } from '@/ui/WideTable';
 import { chanceOfCell, chanceWords, toneOf } from './score-words';
@@ -59,6 +59,7 @@ export function ScorecardPanel({
   );
   const ranked = weightedRank(card.rows, weights);
   const wins = winsOf(card);
+  const [isWeighing, setWeighing] = useState(false);
   const isWeighed = wholeRows.some(row => !row.isMain && (weights[row.measureId] ?? 0) > 0);
   return (
     <Card aria-label="Scorecard">
@@ -70,7 +71,7 @@ export function ScorecardPanel({
         trialId={trialId}
         permutations={permutations}
         weights={weights}
-        setWeights={setWeights}
+        setWeights={isWeighing ? setWeights : null}
         bases={bases}
       />
       {card.rows.some(row => row.isByMean) && <PermutationProgress state={permutations} />}
@@ -81,10 +82,17 @@ export function ScorecardPanel({
           .map(([name, each]) => `${name}: ${tradeWords(each, control)}.`)
           .join(' ')}
       </p>
-      {isWeighed && ranked.length > 0 && <RankedByWeight ranked={ranked} />}
+      <Acts>
+        <Button onPress={() => setWeighing(!isWeighing)}>
+          {isWeighing ? 'Hide the weights' : 'Say which measures matter to you'}
+        </Button>
+      </Acts>
+      {isWeighing && isWeighed && ranked.length > 0 && <RankedByWeight ranked={ranked} />}
     </Card>
   );
 }
+
+type SetWeights = Dispatch<SetStateAction<Readonly<Record<string, number>>>>;
 
 interface ScoreTableProps {
   readonly treatments: string[];
@@ -93,7 +101,8 @@ interface ScoreTableProps {
   readonly trialId: ScorecardPanelProps['trialId'];
   readonly permutations: PermutationPValuesState;
   readonly weights: Readonly<Record<string, number>>;
-  readonly setWeights: Dispatch<SetStateAction<Readonly<Record<string, number>>>>;
+  /** null where they are not asked for. */
+  readonly setWeights: SetWeights | null;
   readonly bases: ScorecardPanelProps['bases'];
 }
 
@@ -118,7 +127,7 @@ function ScoreTable({
             </th>
           ))}
           <th scope="col">by</th>
-          <th scope="col">weight</th>
+          {setWeights && <th scope="col">weight</th>}
         </tr>
       </thead>
       <tbody>
@@ -138,7 +147,7 @@ function ScoreTable({
             {treatments.map(name => (
               <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>
             ))}
-            <td colSpan={2}>a sum, not tested</td>
+            <td colSpan={setWeights ? 2 : 1}>a sum, not tested</td>
           </tr>
         ))}
       </tbody>
@@ -173,7 +182,7 @@ interface MeasureRowProps {
   readonly trialId: ScorecardPanelProps['trialId'];
   readonly permutations: PermutationPValuesState;
   readonly weights: Readonly<Record<string, number>>;
-  readonly setWeights: Dispatch<SetStateAction<Readonly<Record<string, number>>>>;
+  readonly setWeights: SetWeights | null;
 }
 
 function MeasureRow({ row, trialId, permutations, weights, setWeights }: MeasureRowProps) {
@@ -189,7 +198,9 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
           {row.isMain
             ? 'the main one'
             : row.sameAs === null
-              ? `found along the way; ${row.better === 'neither' ? 'a difference, no gain' : `${row.better} is better`}`
+              ? row.better === 'neither'
+                ? 'a difference, no gain'
+                : `${row.better} is better`
               : `says the same as ${row.sameAs.toLowerCase()}`}
         </small>
       </th>
@@ -207,23 +218,25 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
         </td>
       ))}
       <td data-method>{row.method}</td>
-      <td>
-        {row.better !== 'neither' && row.part === null && (
-          <select
-            aria-label={`Weight of ${row.name}`}
-            value={weights[row.measureId] ?? 0}
-            onChange={event =>
-              setWeights({ ...weights, [row.measureId]: Number(event.target.value) })
-            }
-          >
-            {WEIGHTS.map(weight => (
-              <option key={weight} value={weight}>
-                {weight}
-              </option>
-            ))}
-          </select>
-        )}
-      </td>
+      {setWeights && (
+        <td>
+          {row.better !== 'neither' && row.part === null && (
+            <select
+              aria-label={`Weight of ${row.name}`}
+              value={weights[row.measureId] ?? 0}
+              onChange={event =>
+                setWeights({ ...weights, [row.measureId]: Number(event.target.value) })
+              }
+            >
+              {WEIGHTS.map(weight => (
+                <option key={weight} value={weight}>
+                  {weight}
+                </option>
+              ))}
+            </select>
+          )}
+        </td>
+      )}
     </tr>
   );
 }
@@ -286,7 +299,7 @@ const Card = styled.section`
   & progress { accent-color: var(--clay); vertical-align: middle; }
   & thead svg { vertical-align: -6px; }
   & p { max-width: var(--measure); }
-  & select { min-height: 32px; min-width: 52px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); }
+  & select { min-height: 32px; min-width: 64px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); }
   & ol { margin: 4px 0; padding-left: 22px; }
   @media (pointer: coarse) { & select { min-height: 48px; } }
 `;

@@ -15,6 +15,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Measure } from '@/core/trial/model/measure';
 import { tagsOf } from '@/features/bench/bench-view';
 import { AskedComparison } from '@/features/judge/answer/AskedComparison';
+import { OtherWay } from '@/features/judge/answer/MeasureNote';
 import { WhatIf } from '@/features/judge/answer/WhatIf';
 import { Closing } from '@/features/judge/closing/Closing';
 import { OnRecord } from '@/features/judge/closing/OnRecord';
@@ -144,7 +145,7 @@ function AllMeasures({
 
 /** How far the answer hangs on single pots, on the method and on places; and the tables behind it. */
 function HowFirm(props: PartProps) {
-  const { rest, planned, spec, analysis, onAnalyse, printValue } = props;
+  const { rest, planned, spec, analysis, onAnalyse, measure, printValue } = props;
   const { data, details, log } = rest;
   const { input } = analysis;
   const isPlanned = analysis.spec.measureId === planned.measureId;
@@ -156,6 +157,9 @@ function HowFirm(props: PartProps) {
         position={isPlanned ? details.position : null}
         readerWords={readersWords(data)}
       />
+      {measure && (
+        <OtherWay trialId={data.trial.id} measure={measure} input={input} spec={analysis.spec} />
+      )}
       <BesideTheBench data={data} analysis={analysis} printValue={props.printValue}>
         {unit => (
           <WhatIf
