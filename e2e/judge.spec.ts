@@ -60,6 +60,8 @@ test('another measure is marked as found along the way', async ({ page, openTria
     .getByLabel('Measure')
     .selectOption({ label: 'Number of sound pieces' });
   await expect(page.getByText('Number of sound pieces, found along the way').first()).toBeVisible();
+  await verdictPage(page, 'Answer');
+  await page.getByRole('link', { name: /^\d things? may have spoiled it$/ }).click();
   await expect(
     page.getByText('This was not the main measure before the plan was locked'),
   ).toBeVisible();

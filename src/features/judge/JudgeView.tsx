@@ -2,7 +2,6 @@
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { styled } from 'styled-components';
 import type { TrialEfficacy } from '@/core/judge/after/trial-efficacy';
 import type { trialGermination } from '@/core/judge/after/trial-germination';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
@@ -23,9 +22,8 @@ import { dotRowsOf } from '@/features/judge/answer/dot-rows';
 import { Efficacy } from '@/features/judge/answer/Efficacy';
 import { FactorEffects } from '@/features/judge/answer/FactorEffects';
 import { GerminationTable } from '@/features/judge/answer/Germination';
-import { MeasureNote } from '@/features/judge/answer/MeasureNote';
 import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
-import { VerdictNotes } from '@/features/judge/answer/VerdictNotes';
+import { VerdictHead } from '@/features/judge/answer/VerdictHead';
 import { WaitingCurves } from '@/features/judge/answer/WaitingCurves';
 import { type GuessesProps, OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
 import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
@@ -115,6 +113,7 @@ export function JudgeView(props: JudgeViewProps) {
       <VerdictHead
         {...props}
         isInShort={page !== 'answer'}
+        address={address}
         measure={measure}
         analysis={analysis}
         differs={differencesOf(first.spec, analysis.spec, measures, printValue)}
@@ -229,78 +228,9 @@ function EveryUnit({ measure, tags, printValue, state, spec }: EveryUnitProps) {
   );
 }
 
-interface VerdictHeadProps extends JudgeViewProps {
-  readonly analysis: Analysis;
-  /** On the pages beside the answer: the sentence alone. */
-  readonly isInShort: boolean;
-  /** What was looked at otherwise than planned. */
-  readonly differs: readonly string[];
-}
-
-/** The sentence, how sure, and where it came from. */
-function VerdictHead({ analysis, differs, measure, isInShort, ...props }: VerdictHeadProps) {
-  const { trial, amendments, frozen, interimLooks, first } = props;
-  const { judgement, input } = analysis;
-  if (isInShort)
-    return (
-      <Verdict data-short>
-        <h2>{judgement.verdict.headline}</h2>
-        {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
-      </Verdict>
-    );
-  return (
-    <Verdict>
-      <h2 data-goes-on>
-        <Headline words={judgement.verdict.headline} best={judgement.verdict.best} />
-      </h2>
-      <p>{judgement.verdict.detail}</p>
-      <MeasureNote trialId={trial.id} measure={measure} input={input} spec={analysis.spec} />
-      {input.covariateName && isAllowedFor(analysis) && (
-        <p data-soft>
-          Each {input.unitWord} is held against {input.covariateName}: that much of the difference
-          is no treatment’s doing.
-        </p>
-      )}
-      {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
-      <VerdictNotes
-        trial={trial}
-        amendments={amendments}
-        frozen={frozen}
-        interimLooks={interimLooks}
-        headline={first.judgement.verdict.headline}
-      />
-    </Verdict>
-  );
-}
-
-function isAllowedFor({ input }: Analysis): boolean {
-  return input.units.every(unit => unit.value === null || unit.covariate !== undefined);
-}
-
-function Headline({ words, best }: { readonly words: string; readonly best: string | null }) {
-  if (best === null || !words.toLowerCase().startsWith(best.toLowerCase())) return words;
-  return (
-    <>
-      <em>{words.slice(0, best.length)}</em>
-      {words.slice(best.length)}
-    </>
-  );
-}
-
 function dotsSummary({ judgement, input }: Analysis): string {
   const better = judgement.contrasts
     .filter(contrast => isBetter(contrast.call))
     .map(contrast => contrast.treatment);
   return `Dots of ${judgement.design.units} ${pluralOf(input.unitWord)} in ${judgement.design.treatments} rows, with intervals. ${better.length > 0 ? `${better.join(' and ')} off the control’s line.` : 'No interval lies off the control’s line on the good side.'} The table below holds every figure.`;
 }
-
-const Verdict = styled.section`
-  display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
-  & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
-  & h2 em { font-style: normal; text-decoration: underline; text-decoration-color: var(--leaf); text-decoration-thickness: 5px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
-  &[data-short] { padding-bottom: 12px; }
-  &[data-short] h2 { font-size: 1.25rem; max-width: none; }
-  & > p { font-size: 1.0625rem; }
-  & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
-  & > p[data-differs] { border-left: 3px solid var(--straw); padding-left: 10px; font-weight: 600; }
-`;

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import { VERDICT_PAGES, type VerdictPage } from './verdict-pages';
 
@@ -14,24 +15,37 @@ interface VerdictNavProps {
 export function VerdictNav({ page, address }: VerdictNavProps) {
   return (
     <Nav aria-label="The verdict’s pages">
-      {VERDICT_PAGES.map(({ key, label }) => {
-        const href = hrefOf(key, address);
-        return (
-          <Link
-            key={key}
-            href={href}
-            prefetch={false}
-            aria-current={key === page ? 'page' : undefined}
-            onNavigate={event => {
-              event.preventDefault();
-              window.history.pushState(null, '', href);
-            }}
-          >
-            {label}
-          </Link>
-        );
-      })}
+      {VERDICT_PAGES.map(({ key, label }) => (
+        <PageLink key={key} to={key} address={address} isHere={key === page}>
+          {label}
+        </PageLink>
+      ))}
     </Nav>
+  );
+}
+
+interface PageLinkProps {
+  readonly to: VerdictPage;
+  readonly address: URLSearchParams;
+  readonly isHere?: boolean;
+  readonly children: ReactNode;
+}
+
+/** Turns to a page of the verdict. */
+export function PageLink({ to, address, isHere = false, children }: PageLinkProps) {
+  const href = hrefOf(to, address);
+  return (
+    <Link
+      href={href}
+      prefetch={false}
+      aria-current={isHere ? 'page' : undefined}
+      onNavigate={event => {
+        event.preventDefault();
+        window.history.pushState(null, '', href);
+      }}
+    >
+      {children}
+    </Link>
   );
 }
 
