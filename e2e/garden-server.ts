@@ -8,6 +8,7 @@ import { takeTrialIn } from '@/service/files/whole-trials';
 import { listTrials } from '@/service/trial/trials';
 import { DATA_FILE, DEMO_FOLDER } from './demo-file';
 import { lockedRadishes, plannedRadishes, type Radishes } from './radishes';
+import { setUpMyself } from './trial-steps';
 
 /** A unit as it stands in walking order. */
 export interface BenchUnit {
@@ -92,7 +93,8 @@ export const test = base.extend<
     await use(async question => {
       const data = plannedRadishes(question);
       await takeIn(data);
-      await openPage(`/trials/${data.trial.id}/lay-out`);
+      const page = await openPage(`/trials/${data.trial.id}/lay-out`);
+      await setUpMyself(page);
     });
   },
   openPage: async ({ page }, use) => {

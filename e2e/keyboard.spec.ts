@@ -51,6 +51,7 @@ test('from a question to a verdict by keys alone', async ({ page, openPage }) =>
   await write(page, 'Treatment B', 'Heronsgill feed');
   await press(page, 'Save and lay it out');
   await page.waitForURL(/lay-out$/);
+  await press(page, 'Set it up myself');
 
   await choose(page, 'Dealt', /^anywhere on the bench/);
   await write(page, 'Of each treatment', '2');

@@ -1,5 +1,13 @@
+import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
-import { askQuestion, benchUnits, confirmed, goToStep, verdictPage } from './trial-steps';
+import {
+  askQuestion,
+  benchUnits,
+  confirmed,
+  goToStep,
+  setUpMyself,
+  verdictPage,
+} from './trial-steps';
 
 test('blocks are dealt, dealt again with another seed, and locked; the form says what can’t be dealt', async ({
   page,
@@ -59,6 +67,7 @@ test('the key of a blind trial can be looked at by whoever feeds, and the look i
   page,
 }) => {
   await askQuestion(page, 'Who got what?');
+  await setUpMyself(page);
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   expect(
@@ -93,5 +102,27 @@ test('a question can be changed until the lock, and its deal goes with it', asyn
   await page.getByRole('textbox', { name: 'Treatment C' }).fill('comfrey tea');
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await page.waitForURL(/lay-out$/);
-  await expect(page.getByText('Nothing stands here yet.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Three plans' })).toBeVisible();
+});
+
+test('three plans stand side by side for the pots there are, and one press deals', async ({
+  page,
+}) => {
+  await askQuestion(page, 'Which plan?');
+  const plans = page.getByRole('region', { name: 'Three plans' });
+  await page.getByLabel('Pots you have').fill('18');
+  await page.getByLabel('Two pots treated alike differ by, %').fill('22');
+  // R: power.t.test with 9 and with 18 of each, spread 22: 30.95 and 21.15.
+  for (const seen of ['31%', '25%', '21%'])
+    await expect(plans.getByRole('listitem').filter({ hasText: seen })).toHaveCount(1);
+  await expect(
+    plans.getByText('In one season a gain of 15% would take about 70 pots.'),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Pots you have').fill('3');
+  await expect(plans.getByText(/one each is a story, not a result\.$/)).toBeVisible();
+  await page.getByLabel('Pots you have').fill('18');
+  await page.getByRole('button', { name: 'Use this plan: all in one season' }).click();
+  await expect(page.getByText(/Dealt once, within 9 pairs/)).toBeVisible();
+  expect(await benchUnits(page)).toHaveLength(18);
 });

@@ -1,6 +1,6 @@
 import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
 import { expect, test } from './garden-server';
-import { benchUnits } from './trial-steps';
+import { benchUnits, setUpMyself } from './trial-steps';
 
 // Every kind of question, from its line on the page to a deal on the bench.
 for (const pattern of QUESTION_PATTERNS) {
@@ -15,6 +15,7 @@ for (const pattern of QUESTION_PATTERNS) {
     await expect(page.locator('p', { hasText: /^Does .* test crop by/ })).toBeVisible();
     await page.getByRole('button', { name: 'Save and lay it out' }).click();
     await page.waitForURL(/lay-out$/);
+    await setUpMyself(page);
     await page.getByText('everyone', { exact: true }).click();
     await page.getByRole('button', { name: 'Deal', exact: true }).click();
     await expect(page.getByText(/Dealt once, /)).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { findTrial } from '@/service/trial/trials';
-import { benchUnits, confirmed, goToStep } from './trial-steps';
+import { benchUnits, confirmed, goToStep, setUpMyself } from './trial-steps';
 
 /** A unit as the bench shows it: its code, the number of its block, and what it gets. */
 export interface Standing {
@@ -44,6 +44,7 @@ export async function dealtSeason(
   await also?.(page);
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await page.waitForURL(/lay-out$/);
+  await setUpMyself(page);
   await page
     .getByText(isBlind ? 'nobody, until the key is opened' : 'everyone', { exact: true })
     .click();

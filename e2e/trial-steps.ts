@@ -13,12 +13,22 @@ export async function askQuestion(page: Page, question: string): Promise<void> {
   await page.waitForURL(/lay-out$/);
 }
 
+/** On Lay out before a deal: past the three plans, where the question has any, to all that can be chosen. */
+export async function setUpMyself(page: Page): Promise<void> {
+  const myself = page.getByRole('button', { name: 'Set it up myself' });
+  await expect(
+    myself.or(page.getByRole('button', { name: 'Deal', exact: true })).first(),
+  ).toBeVisible();
+  if (await myself.isVisible()) await myself.click();
+}
+
 /** Deals so many of each over the whole bench and locks; open, so that the test knows which got what. */
 export async function dealAndLock(
   page: Page,
   each: number,
   who: 'everyone' | 'nobody, until the key is opened' = 'everyone',
 ): Promise<void> {
+  await setUpMyself(page);
   await page.getByText('anywhere on the bench', { exact: true }).click();
   await page.getByLabel('Of each treatment').fill(String(each));
   await page.getByText(who, { exact: true }).click();

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { styled } from 'styled-components';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { WayOn } from '@/ui/WayOn';
 
 const POTS = [-1, 0, 1, 0, 1, -1] as const;
 
@@ -46,11 +47,13 @@ export function EmptyBench() {
       </svg>
       <h2>No trial yet</h2>
       <p>
-        Ask one question, such as whether a feed brings more beans. Turnspit deals the pots out
-        fairly, keeps the harvest, and says what the pots support, and what they don’t.
+        The best first trial is the simplest: one thing beside nothing, say a feed beside plain
+        water on sixteen pots. Turnspit deals the pots out fairly, keeps the harvest, and says what
+        the pots support, and what they don’t.
       </p>
+      <WayOn href="/trials/new?from=does-it-help">Try one thing beside nothing</WayOn>
       <p>
-        <Link href="/trials/new">Ask the first question</Link>
+        <Link href="/trials/new">Ask another question</Link>
       </p>
     </Empty>
   );
@@ -59,5 +62,5 @@ export function EmptyBench() {
 const Empty = styled.section`
   display: grid; gap: 12px;
   & svg { width: min(100%, 620px); }
-  & a { font-weight: 600; color: var(--clay); }
+  & p a { font-weight: 600; color: var(--clay); }
 `;

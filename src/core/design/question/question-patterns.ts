@@ -32,6 +32,17 @@ const listed = (
 /** In the order in which they are offered. Names in them are examples of a kind, not products. */
 export const QUESTION_PATTERNS: readonly QuestionPattern[] = [
   {
+    id: 'does-it-help',
+    asks: 'Does it help at all?',
+    makes: 'One thing beside nothing: the simplest trial, and the best first one.',
+    days: 80,
+    form: {
+      ...listed('feed', 'plain water', 'with the feed'),
+      question: 'Does the feed bring more?',
+    },
+    bench: { kind: 'pairs', blockCount: '8', blockWord: 'pair' },
+  },
+  {
     id: 'which-feed',
     asks: 'Which feed?',
     makes: 'Feeds beside plain water, in blocks.',

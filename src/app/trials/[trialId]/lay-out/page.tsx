@@ -15,7 +15,8 @@ import { benchViewOf, tagsOf } from '@/features/bench/bench-view';
 import { savedBenchDraft } from '@/features/lay-out/bench-draft';
 import { builtViewOf } from '@/features/lay-out/built-view';
 import { groundOf } from '@/features/lay-out/ground';
-import { LayOut, type LayOutProps } from '@/features/lay-out/LayOut';
+import { LayOut } from '@/features/lay-out/LayOut';
+import type { LayOutProps } from '@/features/lay-out/lay-out-props';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { blockCalled } from '@/features/weigh/mishap-view';
 import { currentGarden } from '@/service/garden/garden';
@@ -72,6 +73,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         )}
         isClosed={data.trial.state === 'closed'}
         bench={benchViewOf(data, isOpen)}
+        askHref={`/trials/${id}/ask`}
         weighHref={`/trials/${id}/weigh`}
         tendHref={`/trials/${id}/tend`}
         printHref={`/trials/${id}/print`}
