@@ -61,6 +61,7 @@ test('a slope is drawn, and the right cut suggested', async ({ page, askedTrial 
   await page.getByRole('button', { name: 'Draw it' }).click();
   await expect(page.getByText(/It leans this deal by/)).toBeVisible();
   await expect(page.getByText(/Let the shelves stand as columns/)).toBeVisible();
+  await page.getByText('Change how it is laid out').click();
   await page.getByLabel('Blocks stand').selectOption('columns');
   await page.getByRole('button', { name: 'Deal again' }).click();
   await expect(page.getByText(/The shelves take (9\d|100)% of it out/)).toBeVisible();

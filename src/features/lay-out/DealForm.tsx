@@ -1,5 +1,6 @@
 'use client';
 
+import { styled } from 'styled-components';
 import type { SeenLayout } from '@/core/blinding/seen-layout';
 import { type BenchDraft, type BenchRequest, unitCount } from '@/core/design/layouts/bench-form';
 import type { Result } from '@/core/result';
@@ -31,10 +32,53 @@ interface DealFormProps {
 
 /** How it is to be dealt, and what so many can show. */
 export function DealForm(props: DealFormProps) {
-  const { form, fields, tags, treatments, unitWord, request, change, trouble, layout } = props;
+  const { trouble, layout } = props;
   return (
     <>
-      <h2>How it is laid out</h2>
+      {layout ? (
+        <Dealt {...props} />
+      ) : (
+        <>
+          <h2>How it is laid out</h2>
+          <DealFields {...props} />
+          <DealTrouble trouble={trouble} />
+          <DealActs {...props} />
+        </>
+      )}
+    </>
+  );
+}
+
+/** It stands on the bench: the lock is the next thing, and all of it can still be changed. */
+function Dealt(props: DealFormProps) {
+  return (
+    <>
+      <h2>Does it stand as it should?</h2>
+      <Soft>
+        Locking comes before the first reading. After it, the question, the margin and the deal
+        stand.
+      </Soft>
+      <DealTrouble trouble={props.trouble} />
+      <DealActs {...props} />
+      <Change>
+        <summary>Change how it is laid out</summary>
+        <DealFields {...props} />
+      </Change>
+    </>
+  );
+}
+
+function DealTrouble({ trouble }: Pick<DealFormProps, 'trouble'>) {
+  return trouble ? (
+    <Trouble>
+      {trouble.kind === 'invalid' ? 'Not dealt: look at the marked lines.' : trialSentence(trouble)}
+    </Trouble>
+  ) : null;
+}
+
+function DealFields({ form, fields, tags, treatments, unitWord, request, change }: DealFormProps) {
+  return (
+    <>
       <LayoutFields
         form={form}
         fields={fields}
@@ -51,23 +95,16 @@ export function DealForm(props: DealFormProps) {
         onChange={value => change({ isBlind: value === 'blind' })}
         options={WHO_SEES}
       />
-      {trouble && (
-        <Trouble>
-          {trouble.kind === 'invalid'
-            ? 'Not dealt: look at the marked lines.'
-            : trialSentence(trouble)}
-        </Trouble>
-      )}
-      <DealActs {...props} />
-      {layout && (
-        <Soft>
-          Locking comes before the first reading. After it, the question, the margin and the deal
-          stand.
-        </Soft>
-      )}
     </>
   );
 }
+
+const Change = styled.details`
+  border-top: 1px solid var(--rule); padding-top: 8px;
+  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 6px 0; }
+  &[open] { display: grid; gap: 16px; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;
 
 const WHO_SEES = [
   {

@@ -37,7 +37,7 @@ export const QUESTION_PATTERNS: readonly QuestionPattern[] = [
     makes: 'One thing beside nothing: the simplest trial, and the best first one.',
     days: 80,
     form: {
-      ...listed('feed', 'plain water', 'with the feed'),
+      ...listed('feed', 'plain water', 'the feed'),
       question: 'Does the feed bring more?',
     },
     bench: { kind: 'pairs', blockCount: '8', blockWord: 'pair' },

@@ -10,7 +10,7 @@ import { counted, pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
-import { Soft } from '@/ui/Page';
+import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
@@ -85,11 +85,11 @@ export function ThreePlans(props: ThreePlansProps) {
       </ul>
       <Soft>
         “Likely to be seen” means in four of five such trials.{' '}
-        {wanted !== null && plans.length > 0 && enoughWords(plans, wanted, unitWord, means)}{' '}
-        <Button data-tone="quiet" onPress={setUpMyself}>
-          Set it up myself
-        </Button>
+        {wanted !== null && plans.length > 0 && enoughWords(plans, wanted, unitWord, means)}
       </Soft>
+      <Acts>
+        <Button onPress={setUpMyself}>Set it up myself</Button>
+      </Acts>
     </Plans>
   );
 }
@@ -129,6 +129,9 @@ function PlanCard({ plan, wanted, isFirst, ...props }: PlanCardProps) {
         <b>{Math.round(100 * plan.smallestSeen)}%</b> or more is likely to be seen
       </p>
       <SeenBar smallest={plan.smallestSeen} wanted={wanted} />
+      {wanted !== null && (
+        <small>The mark is at {Math.round(100 * wanted)}%, the gain you want to see.</small>
+      )}
       <Soft>
         {counted(units, unitWord)}
         {costEach === null
@@ -203,7 +206,9 @@ const Plans = styled.section`
   display: grid; gap: 16px;
   & > h2 { font-size: 1.75rem; }
   & > ul { list-style: none; padding: 0; margin: 0; display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 16px 40px; }
-  & > ul > li { border-top: 2px solid var(--ink); padding-top: 12px; display: grid; gap: 6px; align-content: start; justify-items: start; grid-template-rows: auto minmax(3.1em, auto); }
+  & > ul > li { border-top: 2px solid var(--ink); padding-top: 12px; display: flex; flex-direction: column; gap: 6px; align-items: start; }
+  & > ul > li > :last-child { margin-top: auto; }
+  & > ul > li > small { color: var(--ink-soft); margin-top: -4px; }
   & > ul > li[data-first] { border-color: var(--clay); }
   & > ul > li > p > b { font-family: var(--font-heading), sans-serif; font-size: 2rem; font-weight: 700; line-height: 1.1; }
   & > ul > li a { padding-block: 8px; }
