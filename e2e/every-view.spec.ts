@@ -19,6 +19,7 @@ const VIEWS = [
   { name: 'Shelf', path: '/shelf', trial: undefined },
   { name: 'a product', path: '/shelf/new', trial: undefined },
   { name: 'sums of the shed', path: '/shelf/sums', trial: undefined },
+  { name: 'a sum', path: '/shelf/sums?sum=mix', trial: undefined },
   { name: 'Weather', path: '/weather', trial: undefined },
   { name: 'Weigh', path: 'weigh', trial: STRAWBERRIES },
   { name: 'Readings', path: 'readings', trial: STRAWBERRIES },

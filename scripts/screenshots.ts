@@ -35,14 +35,15 @@ const SHOTS: readonly Shot[] = [
   { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
   { file: 'readings', trial: STRAWBERRIES, path: '/readings' },
   { file: 'walk', trial: STRAWBERRIES, path: '/walk', size: PHONE },
-  { file: 'judge', trial: BEANS, path: '/judge', isWhole: true },
-  { file: 'judge-days', trial: LETTUCES, path: '/judge', link: 'Pest first seen', isWhole: true },
+  { file: 'judge', trial: BEANS, path: '/judge' },
+  { file: 'judge-firm', trial: BEANS, path: '/judge?page=firm' },
+  { file: 'judge-days', trial: LETTUCES, path: '/judge?page=measures', link: 'Pest first seen' },
   { file: 'report', trial: BEANS, path: '/report' },
   { file: 'inspect', trial: STRAWBERRIES, path: '/inspect' },
   { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' },
   { file: 'shelf', path: '/shelf' },
   { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true },
-  { file: 'sums', path: '/shelf/sums', isWhole: true },
+  { file: 'sums', path: '/shelf/sums' },
 ];
 
 /** Serves a data file while the work is done. */

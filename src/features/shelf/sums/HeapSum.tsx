@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { figures } from '@/core/materials/amount-words';
 import { carbonToNitrogen, HOT_HEAP_CN } from '@/core/materials/mix/compost-heap';
 import { dryMass } from '@/core/materials/soil-and-water/moisture';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { TextField } from '@/ui/TextField';
 import { Sum } from './Sum';
 
@@ -32,7 +33,7 @@ export function HeapSum() {
   return (
     <Sum
       title="A heap"
-      lead="A line for each: its name, kilograms as they are, water in %, carbon and nitrogen in % of the dry. Weighed, not by the barrow."
+      lead={`A line for each: its name, ${useSystem() === 'us' ? 'pounds' : 'kilograms'} as they are, water in %, carbon and nitrogen in % of the dry. Weighed, not by the barrow.`}
     >
       <TextField
         label="What goes on"

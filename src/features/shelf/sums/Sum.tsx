@@ -23,7 +23,7 @@ export function Sum({
 }
 
 /** Where a sum stands on its page: `a-drip-line`. */
-export function anchorOf(title: string): string {
+function anchorOf(title: string): string {
   return title.toLowerCase().replace(/ /g, '-');
 }
 

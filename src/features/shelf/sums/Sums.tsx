@@ -1,88 +1,80 @@
 'use client';
 
+import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Cautions } from '@/features/shelf/Cautions';
-import { Page } from '@/ui/Page';
-import { DripSum } from './DripSum';
-import { HeapSum } from './HeapSum';
-import { HeatSum } from './HeatSum';
-import { LawnSum } from './LawnSum';
-import { LayerSum } from './LayerSum';
-import { LooseSum } from './LooseSum';
-import { MixSum } from './MixSum';
-import { PotSum } from './PotSum';
-import { RainSum } from './RainSum';
-import { DrySum, SaltSum } from './SaltSum';
-import { SieveSum } from './SieveSum';
-import { SowSum } from './SowSum';
-import { SpraySum } from './SpraySum';
-import { anchorOf } from './Sum';
+import { Page, Soft } from '@/ui/Page';
+import { TextField } from '@/ui/TextField';
+import { SHED_SUMS, type ShedSum } from './shed-sums';
 
-/** The arithmetic of the shed, for any product. */
+/** The arithmetic of the shed, for any product: one sum at a time, behind a finder. */
 export function Sums({ system }: { readonly system: MeasureSystem }) {
+  const asked = useSearchParams()?.get('sum');
+  const sum = SHED_SUMS.find(each => each.key === asked);
+  if (!sum) return <SumFinder />;
+  const { Part, hazards } = sum;
   return (
-    <Page>
-      <h1>Mixes, layers, pots and sprays</h1>
-      <Jumps aria-label="The sums">
-        {TITLES.map(title => (
-          <a key={title} href={`#${anchorOf(title)}`}>
-            {title}
-          </a>
-        ))}
-      </Jumps>
-      <Grid>
-        <div>
-          <MixSum system={system} />
-          <PotSum system={system} />
-          <HeapSum />
-          <HeatSum />
-          <DrySum system={system} />
-          <DripSum />
-          <SowSum />
-          <LawnSum />
-        </div>
-        <div>
-          <LayerSum system={system} />
-          <SpraySum system={system} />
-          <SaltSum system={system} />
-          <LooseSum />
-          <RainSum system={system} />
-          <SieveSum system={system} />
-          <Cautions
-            hazards={['dust', 'compost', 'concentrate', 'strong-acid', 'peroxide', 'salt']}
-          />
-        </div>
-      </Grid>
+    <Page style={{ maxWidth: 760 }}>
+      <p>
+        <Link href="/shelf/sums">All the sums</Link>
+      </p>
+      <Part system={system} />
+      {hazards.length > 0 && <Cautions hazards={hazards} />}
     </Page>
   );
 }
 
-// In the order in which a phone shows them.
-const TITLES = [
-  'A mix',
-  'A pot',
-  'A heap',
-  'A hot heap',
-  'Wet and dry',
-  'A drip line',
-  'Sowing',
-  'A lawn',
-  'A layer',
-  'A spray',
-  'Salt',
-  'A handful',
-  'Rain on a pot',
-  'Sieves',
-] as const;
+function SumFinder() {
+  const [wanted, setWanted] = useState('');
+  const found = SHED_SUMS.filter(sum => isWanted(sum, wanted));
+  return (
+    <Page>
+      <h1>What do you want to work out?</h1>
+      <div style={{ maxWidth: 420 }}>
+        <TextField
+          label="Find a sum"
+          name="find"
+          value={wanted}
+          onChange={setWanted}
+          placeholder="compost, litres, spray, seed"
+        />
+      </div>
+      <List>
+        {found.map(sum => (
+          <li key={sum.key}>
+            <Link href={`/shelf/sums?sum=${sum.key}`}>
+              <b>{sum.title}</b>
+              <span>{sum.says}</span>
+            </Link>
+          </li>
+        ))}
+      </List>
+      <div role="status">
+        {found.length === 0 && <Soft>No sum has to do with “{wanted.trim()}”.</Soft>}
+      </div>
+    </Page>
+  );
+}
 
-const Jumps = styled.nav`
-  display: flex; flex-wrap: wrap; gap: 4px 20px;
-  @media (pointer: coarse) { & a { padding: 12px 0; } }
-`;
+/** Every word that is typed begins a word of the sum. */
+function isWanted({ title, says, words }: ShedSum, wanted: string): boolean {
+  const told = `${title} ${says} ${words}`.toLowerCase().split(/[^a-z0-9]+/);
+  return wanted
+    .toLowerCase()
+    .split(/\s+/)
+    .every(word => told.some(each => each.startsWith(word)));
+}
 
-const Grid = styled.div`
-  display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 40px; align-items: start;
-  & > div { display: grid; gap: 32px; min-width: 0; }
-  @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); }
+const List = styled.ul`
+  list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); column-gap: 40px;
+  & li { border-top: 1px solid var(--rule); }
+  & a { display: grid; gap: 2px; padding: 14px 0; text-decoration: none; min-height: 84px; align-content: start; }
+  & b { font-family: var(--font-heading), sans-serif; font-size: 1.125rem; font-weight: 650; line-height: 1.2; }
+  & span { color: var(--ink-soft); font-size: 0.9375rem; }
+  & a:hover b { color: var(--clay); text-decoration: underline; text-underline-offset: 3px; }
+  @media (max-width: 1000px) { grid-template-columns: repeat(2, minmax(0, 1fr)); }
+  @media (max-width: 640px) { grid-template-columns: minmax(0, 1fr); & a { min-height: 64px; } }
 `;
