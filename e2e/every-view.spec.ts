@@ -16,6 +16,8 @@ const VIEWS = [
   { name: 'Ask', path: 'ask', trial: BEANS },
   { name: 'Lay out', path: 'lay-out', trial: BEANS },
   { name: 'Tend', path: 'tend', trial: STRAWBERRIES },
+  { name: 'a care plan', path: 'tend?page=plan', trial: STRAWBERRIES },
+  { name: 'what each is given', path: 'tend?page=given', trial: BEANS },
   { name: 'Shelf', path: '/shelf', trial: undefined },
   { name: 'a product', path: '/shelf/new', trial: undefined },
   { name: 'sums of the shed', path: '/shelf/sums', trial: undefined },

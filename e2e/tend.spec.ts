@@ -1,5 +1,5 @@
 import { expect, test } from './garden-server';
-import { goToStep } from './trial-steps';
+import { carePage, goToStep } from './trial-steps';
 
 test('from a new product to a ticked-off feed and the ledger', async ({
   page,
@@ -44,16 +44,21 @@ test('from a new product to a ticked-off feed and the ledger', async ({
   await expect(page.getByText('This rate counts by water: how much does each get?')).toBeVisible();
   await page.getByLabel('Water to each').fill('1 l');
   await page.getByRole('button', { name: 'Put it in the plan' }).click();
+  await expect(page.getByRole('button', { name: 'Change weekly feed' })).toBeVisible();
+  await carePage(page, 'Due');
   await expect(page.getByText('4 pots: 4.44 ml Osmund feed in 1 l each')).toBeVisible();
   await expect(
     page.getByText('Osmund feed, full strength: 19.6 ml in it, a tenth to spare'),
   ).toBeVisible();
   await page.getByRole('button', { name: 'weekly feed: done' }).click();
   await expect(page.getByText('Nothing is due today.')).toBeVisible();
+  await carePage(page, 'What each is given');
   await page.getByText('as done so far', { exact: true }).click();
   await expect(page.getByRole('cell', { name: '1 × Osmund feed, 4.44 ml' })).toBeVisible();
   await expect(page.getByRole('cell', { name: '0.587 g' })).toBeVisible();
   await page.getByRole('button', { name: /^Undo weekly feed/ }).click();
+  await expect(page.getByRole('button', { name: /^Undo weekly feed/ })).toHaveCount(0);
+  await carePage(page, 'Due');
   await expect(page.getByRole('button', { name: 'weekly feed: done' })).toBeVisible();
 });
 
@@ -73,12 +78,16 @@ test('a step is left out only with a reason, and a stage brings what waits for i
   const today = await page.evaluate(() => new Date().toLocaleDateString('sv'));
   await page.getByLabel('first flower').fill(today);
   await page.getByRole('button', { name: 'It came' }).click();
+  await expect(page.getByRole('button', { name: 'It came' })).toHaveCount(0);
+  await carePage(page, 'Due');
   await expect(page.getByRole('button', { name: 'look for aphids: done' })).toBeVisible();
   await page.getByText('Done differently, or not at all').click();
   await page.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByText('Say why it was left out: it is part of the trial.')).toBeVisible();
   await page.getByLabel('A note, or why it is left out').fill('Rain all day.');
   await page.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByText('Nothing is due today.')).toBeVisible();
+  await carePage(page, 'What each is given');
   await expect(page.getByText(/left out\. Rain all day\./)).toBeVisible();
 });
 
@@ -86,13 +95,15 @@ test('from a depth series to bags, and back to the depth really laid', async ({
   page,
   openPage,
 }) => {
-  await openPage('/shelf/sums');
+  await openPage('/shelf/sums?sum=layer');
   await page.getByLabel('The bed is long').fill('36 in');
   await page.getByLabel('and wide').fill('36 in');
   await page.getByLabel('Depths, cm').fill('2.54, 7.62, 15.24');
   await page.getByLabel('A bag holds').fill('1.5 cu ft');
   await expect(page.getByRole('cell', { name: '2 (1.5)' })).toBeVisible();
   await expect(page.getByRole('cell', { name: '10.2 cm' })).toBeVisible();
+  await page.getByRole('link', { name: 'All the sums' }).click();
+  await page.getByRole('link', { name: /^A spray/ }).click();
   await page.getByLabel('What does it mean?').fill('1 in 10');
   await expect(page.getByText('1 of product to 9 of water, 10% of the whole')).toBeVisible();
 });
@@ -156,6 +167,8 @@ test('a handful is weighed and stands in a rate; some pots only, a reminder, and
   await expect(page.getByText(/Blossom-end rot comes from calcium/)).toBeVisible();
   await page.getByText(/^Often forgotten/).click();
   await page.getByRole('button', { name: 'Plan it: look and measure' }).click();
+  await expect(page.getByRole('button', { name: 'Change look and measure' })).toBeVisible();
+  await carePage(page, 'Due');
   await expect(page.getByRole('button', { name: 'look and measure: done' })).toBeVisible();
   await page.getByText('Done differently, or not at all').click();
   await page.getByText('only some', { exact: true }).click();
@@ -166,6 +179,8 @@ test('a handful is weighed and stands in a rate; some pots only, a reminder, and
   ).toBeVisible();
   await page.getByLabel('A note, or why it is left out').fill('The rest was under the net.');
   await page.getByRole('button', { name: 'look and measure: done' }).click();
+  await expect(page.getByText('Nothing is due today.')).toBeVisible();
+  await carePage(page, 'What each is given');
   await page.getByText(/^What not all got/).click();
   await expect(
     page.getByText(/look and measure, [A-Z]{2}\d of 8\. The rest was under the net/),

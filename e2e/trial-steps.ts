@@ -61,6 +61,17 @@ export async function verdictPage(
     .click();
 }
 
+/** Turns to a page of Tend. */
+export async function carePage(
+  page: Page,
+  name: 'Due' | 'Care plan' | 'What each is given',
+): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Pages of the care' })
+    .getByRole('link', { name })
+    .click();
+}
+
 /** Codes and treatments in walking order, read off the bench. */
 export async function benchUnits(
   page: Page,

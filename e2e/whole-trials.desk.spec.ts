@@ -12,7 +12,7 @@ import {
   verdict,
   weighRound,
 } from './season';
-import { confirmed, goToStep, verdictPage } from './trial-steps';
+import { carePage, confirmed, goToStep, verdictPage } from './trial-steps';
 
 // Twelve whole trials, one of each group of patterns: asked, laid out, tended, read and judged through the screens, with losses,
 // late ticks and exclusions. What is expected was worked out by hand from the figures that are typed in.
@@ -186,6 +186,8 @@ test('remedies: sprays of which none is on record, then a paper log with its tru
   await page.getByLabel('Days', { exact: true }).fill('14');
   await page.getByLabel('Why the plan changes').fill('It was forgotten before the lock.');
   await page.getByRole('button', { name: 'Put it in the plan' }).click();
+  await expect(page.getByRole('button', { name: 'Change soap them' })).toBeVisible();
+  await carePage(page, 'Due');
   await expect(page.getByText(/Not ticked in time/)).toBeVisible();
   await weighRound(page, units, level(levels, [-30, -20, -10, 10, 20, 30]));
   const before = await verdict(page);

@@ -1,6 +1,5 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import type { TrialEfficacy } from '@/core/judge/after/trial-efficacy';
 import type { trialGermination } from '@/core/judge/after/trial-germination';
@@ -31,9 +30,9 @@ import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
 import { printP } from '@/features/judge/print-value';
 import { Soft, TwoParts } from '@/ui/Page';
+import { addressNow, PageNav, useAddress } from '@/ui/pages/PageNav';
 import { lookFrom, withLook } from './pages/look-address';
-import { VerdictNav } from './pages/VerdictNav';
-import { verdictPage } from './pages/verdict-pages';
+import { VERDICT_PAGES, verdictPage } from './pages/verdict-pages';
 import { useJudgement } from './use-judgement';
 
 // Brings the error of a p near 0.05 from 0.0015 down to 0.0002.
@@ -95,7 +94,7 @@ export function JudgeView(props: JudgeViewProps) {
   const lookAgain = (next: AnalysisSpec): void => {
     setRequested({ of: first, spec: next });
     state.judge(next);
-    window.history.replaceState(null, '', `?${withLook(address, next, first.spec)}`);
+    window.history.replaceState(null, '', `?${withLook(addressNow(), next, first.spec)}`);
   };
   const asked = lookFrom(address, first.spec);
   const isAskedOtherwise =
@@ -103,17 +102,17 @@ export function JudgeView(props: JudgeViewProps) {
   // A reload, the way back and a shared link bring a look with them.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the address alone says what is to be looked at
   useEffect(() => {
-    if (!isAskedOtherwise) return;
+    // An address that was left meanwhile asks for nothing any more.
+    if (!isAskedOtherwise || `${address}` !== `${addressNow()}`) return;
     setRequested({ of: first, spec: asked });
     state.judge(asked);
   }, [address]);
   return (
     <>
-      <VerdictNav page={page} address={address} />
+      <PageNav label="The verdict’s pages" pages={VERDICT_PAGES} page={page} />
       <VerdictHead
         {...props}
         isInShort={page !== 'answer'}
-        address={address}
         measure={measure}
         analysis={analysis}
         differs={differencesOf(first.spec, analysis.spec, measures, printValue)}
@@ -166,12 +165,6 @@ function AnswerPage({ trial, tags, measure, state, spec, printValue, ...props }:
       <OpenedPredictions {...props.guesses} />
     </>
   );
-}
-
-/** What stands in the page's address. */
-function useAddress(): URLSearchParams {
-  const given = useSearchParams();
-  return useMemo(() => new URLSearchParams(given ?? ''), [given]);
 }
 
 /** Of steps and classes: whether the treatments differ at all. */

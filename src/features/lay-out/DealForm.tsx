@@ -55,8 +55,8 @@ function Dealt(props: DealFormProps) {
     <>
       <h2>Does it stand as it should?</h2>
       <Soft>
-        Locking comes before the first reading. After it, the question, the margin and the deal
-        stand.
+        Lock it before the first reading: the question, the smallest difference worth having and the
+        deal stand from then on.
       </Soft>
       <DealTrouble trouble={props.trouble} />
       <DealActs {...props} />

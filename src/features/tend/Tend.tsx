@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { type ReactNode, useState } from 'react';
 import { styled } from 'styled-components';
 import { dueCodesOf } from '@/core/blinding/bottle-steps';
 import type { Result } from '@/core/result';
@@ -17,6 +18,7 @@ import { RuleList } from '@/features/tend/plan/RuleList';
 import { Stages } from '@/features/tend/plan/Stages';
 import { Known } from '@/features/trial/Known';
 import { Mind, Soft, TwoParts } from '@/ui/Page';
+import { PageLink, PageNav, useAddress } from '@/ui/pages/PageNav';
 import { Adherence } from './Adherence';
 import { Covers } from './Covers';
 import { DueBoard } from './DueBoard';
@@ -50,103 +52,151 @@ interface TendProps {
   readonly changeSettings: Acting;
   readonly dateStage: Acting;
   readonly nameByDepth: Acting;
+  /** Where work is timed. */
+  readonly work?: ReactNode;
 }
 
-/** What is due, what it takes, and the plan it comes from; what each is given, and how the plan was kept. */
+const PAGES = [
+  { key: 'due', label: 'Due' },
+  { key: 'plan', label: 'Care plan' },
+  { key: 'given', label: 'What each is given' },
+] as const;
+
+/** What is due, the plan it comes from, and what each is given by it: a page each. */
 export function Tend(props: TendProps) {
+  // Where nothing is planned yet the plan comes first, and stays while it is being made.
+  const [first] = useState(props.view.care.rules.length === 0 ? 'plan' : 'due');
+  const asked = useAddress().get('page') ?? first;
+  const page = PAGES.find(each => each.key === asked)?.key ?? 'due';
   return (
     <>
-      <TwoParts>
-        <TendNow {...props} />
-        <TendDetails {...props} />
-      </TwoParts>
-      <Ledger view={props.view} />
+      <PageNav label="Pages of the care" pages={PAGES} page={page} />
+      {page === 'due' && <TendNow {...props} />}
+      {page === 'plan' && <ThePlan {...props} />}
+      {page === 'given' && <WhatIsGiven {...props} />}
     </>
   );
 }
 
-/** What is due and what comes, with the bench. */
-function TendNow({ view, bench, tick, stateAll, lookIntoBottles }: TendProps) {
+/** What is due and what comes, with the bench; and what can be put down that was not planned. */
+function TendNow(props: TendProps) {
+  const { view, bench, tick, stateAll, lookIntoBottles, work } = props;
   const { due, care, trial } = view;
-  const dueCodes = new Set(due.steps.flatMap(dueCodesOf));
   return (
-    <div>
-      {due.steps.length > 0 && (
-        <>
-          <h2>Due</h2>
-          <DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} />
-        </>
-      )}
-      {view.trial.state !== 'closed' && care.rules.length > 0 && <WriterName />}
-      {view.trial.state !== 'closed' && <Missed view={view} tick={tick} stateAll={stateAll} />}
-      <Weathered view={view} />
-      {due.steps.length === 0 && care.rules.length > 0 && (
-        <Soft>
-          {view.isKeyShut && trial.state === 'planned'
-            ? 'The bottles get their codes when the plan is locked: nothing is given before.'
-            : 'Nothing is due today.'}
-        </Soft>
-      )}
-      {view.coming.length > 0 && <ComingTasks view={view} />}
-      {bench ? (
-        <Bench
-          view={bench}
-          label="The bench from above"
-          lens={unit => ({
-            state: dueCodes.has(unit.code) ? 'open' : 'done',
-            share: null,
-            words: dueCodes.has(unit.code) ? 'something is due' : (unit.tag?.name ?? unit.where),
-          })}
-        />
-      ) : (
-        <Soft>
-          Nothing stands on the bench yet.{' '}
-          <Link href={`/trials/${trial.id}/lay-out`}>Lay the trial out.</Link>
-        </Soft>
-      )}
-    </div>
+    <TwoParts>
+      <div>
+        {due.steps.length > 0 && (
+          <>
+            <h2>Due</h2>
+            <DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} />
+          </>
+        )}
+        {trial.state !== 'closed' && care.rules.length > 0 && <WriterName />}
+        {trial.state !== 'closed' && <Missed view={view} tick={tick} stateAll={stateAll} />}
+        <Weathered view={view} />
+        {due.steps.length === 0 && <NothingDue view={view} />}
+        {view.coming.length > 0 && <ComingTasks view={view} />}
+        {trial.state !== 'closed' && <PutDown {...props} />}
+        {work}
+      </div>
+      <div>
+        <BenchDue view={view} bench={bench} />
+        <Cautions hazards={view.hazards} extra={waitingWords(view)} />
+      </div>
+    </TwoParts>
   );
 }
 
-/** The care plan, what can be put down beside it, and how it was kept. */
-function TendDetails(props: TendProps) {
-  const { view, saveRule, dropRule, dateStage, untick } = props;
+function NothingDue({ view: { care, trial, isKeyShut } }: Pick<TendProps, 'view'>) {
+  if (care.rules.length === 0)
+    return (
+      <Soft>
+        Nothing is planned yet. <PageLink to="plan">Plan the care</PageLink>
+      </Soft>
+    );
+  return (
+    <Soft>
+      {isKeyShut && trial.state === 'planned'
+        ? 'The bottles get their codes when the plan is locked: nothing is given before.'
+        : 'Nothing is due today.'}
+    </Soft>
+  );
+}
+
+/** Which have something due. */
+function BenchDue({ view, bench }: Pick<TendProps, 'view' | 'bench'>) {
+  const dueCodes = new Set(view.due.steps.flatMap(dueCodesOf));
+  if (!bench)
+    return (
+      <Soft>
+        Nothing stands on the bench yet.{' '}
+        <Link href={`/trials/${view.trial.id}/lay-out`}>Lay the trial out.</Link>
+      </Soft>
+    );
+  return (
+    <Bench
+      view={bench}
+      label="The bench from above"
+      lens={unit => ({
+        state: dueCodes.has(unit.code) ? 'open' : 'done',
+        share: null,
+        words: dueCodes.has(unit.code) ? 'something is due' : (unit.tag?.name ?? unit.where),
+      })}
+    />
+  );
+}
+
+/** The care plan: what is done when, what is agreed for all alike, and what is often forgotten. */
+function ThePlan(props: TendProps) {
+  const { view, saveRule, dropRule, dateStage } = props;
   const { trial } = view;
   return (
-    <div>
-      <RuleList view={view} save={saveRule} drop={dropRule} />
-      {view.limits.map(limit => (
-        <Mind key={limit}>{withShortDays(limit)}</Mind>
-      ))}
-      <Reminders
-        reminders={view.reminders}
-        isLocked={trial.state === 'locked'}
-        plan={(draft, why) => saveRule(null, draft, why)}
-      />
-      {trial.state !== 'closed' && <PutDown {...props} />}
-      <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
-      {trial.state !== 'closed' && (
-        <CareSettingsForm
-          settings={view.care.settings}
-          unitWord={trial.unitWord}
-          system={view.system}
-          save={props.changeSettings}
-          thirst={view.thirst}
+    <TwoParts>
+      <div>
+        <RuleList view={view} save={saveRule} drop={dropRule} />
+        {view.limits.map(limit => (
+          <Mind key={limit}>{withShortDays(limit)}</Mind>
+        ))}
+        {view.tooOften.map(each => (
+          <p key={each.product} role="alert">
+            <b>
+              {each.product} is planned {each.planned} times; its label allows {each.most}.
+            </b>{' '}
+            Plan it less often.
+          </p>
+        ))}
+      </div>
+      <div>
+        <Reminders
+          reminders={view.reminders}
+          isLocked={trial.state === 'locked'}
+          plan={(draft, why) => saveRule(null, draft, why)}
         />
-      )}
+        <Stages stages={view.stages} isClosed={trial.state === 'closed'} date={dateStage} />
+        {trial.state !== 'closed' && (
+          <CareSettingsForm
+            settings={view.care.settings}
+            unitWord={trial.unitWord}
+            system={view.system}
+            save={props.changeSettings}
+            thirst={view.thirst}
+          />
+        )}
+        <Known facts={view.facts} />
+        <Cautions hazards={view.hazards} extra={waitingWords(view)} />
+      </div>
+    </TwoParts>
+  );
+}
+
+/** What each treatment gets by the plan and got so far, under which covers, and how the plan was kept. */
+function WhatIsGiven({ view, untick, history }: TendProps) {
+  return (
+    <>
+      <Ledger view={view} />
       <Covers lines={view.covers} unitWord={view.trial.unitWord} codes={view.codes} />
-      <Adherence view={view} untick={untick} history={props.history} />
-      {view.tooOften.map(each => (
-        <p key={each.product} role="alert">
-          <b>
-            {each.product} is planned {each.planned} times; its label allows {each.most}.
-          </b>{' '}
-          Plan it less often.
-        </p>
-      ))}
-      <Known facts={view.facts} />
-      <Cautions hazards={view.hazards} extra={waitingWords(view)} />
-    </div>
+      <Adherence view={view} untick={untick} history={history} />
+    </>
   );
 }
 

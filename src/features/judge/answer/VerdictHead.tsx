@@ -6,7 +6,7 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
 import { counted } from '@/core/words/plural';
-import { PageLink } from '@/features/judge/pages/VerdictNav';
+import { PageLink } from '@/ui/pages/PageNav';
 import { MeasureNote } from './MeasureNote';
 import { VerdictNotes } from './VerdictNotes';
 
@@ -22,20 +22,12 @@ interface VerdictHeadProps {
   readonly analysis: Analysis;
   /** On the pages beside the answer: the sentence alone. */
   readonly isInShort: boolean;
-  readonly address: URLSearchParams;
   /** What was looked at otherwise than planned. */
   readonly differs: readonly string[];
 }
 
 /** The sentence, how sure, and where it came from. */
-export function VerdictHead({
-  analysis,
-  differs,
-  measure,
-  isInShort,
-  address,
-  ...props
-}: VerdictHeadProps) {
+export function VerdictHead({ analysis, differs, measure, isInShort, ...props }: VerdictHeadProps) {
   const { trial, amendments, frozen, interimLooks, first } = props;
   const { judgement, input } = analysis;
   if (isInShort)
@@ -61,7 +53,7 @@ export function VerdictHead({
       {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
       {judgement.warnings.length > 0 && (
         <p data-soft>
-          <PageLink to="spoiled" address={address}>
+          <PageLink to="spoiled">
             {counted(judgement.warnings.length, 'thing')} may have spoiled it
           </PageLink>
         </p>

@@ -56,17 +56,19 @@ export default async function TendPage(props: TrialPageProps) {
         changeSettings={changeCareSettingsAction.bind(null, id)}
         nameByDepth={nameByDepthAction.bind(null, id)}
         dateStage={dateStageAction.bind(null, id)}
+        work={
+          data.trial.state === 'locked' && (
+            <WorkTimer
+              trialId={id}
+              unitWord={data.trial.unitWord}
+              groups={unitGroupsOf(data)}
+              today={today()}
+              log={logWorkAction.bind(null, id)}
+              undo={undoWorkAction.bind(null, id)}
+            />
+          )
+        }
       />
-      {data.trial.state === 'locked' && (
-        <WorkTimer
-          trialId={id}
-          unitWord={data.trial.unitWord}
-          groups={unitGroupsOf(data)}
-          today={today()}
-          log={logWorkAction.bind(null, id)}
-          undo={undoWorkAction.bind(null, id)}
-        />
-      )}
     </TrialFrame>
   );
 }
