@@ -123,6 +123,6 @@ test('three plans stand side by side for the pots there are, and one press deals
   await expect(plans.getByText(/one each is a story, not a result\.$/)).toBeVisible();
   await page.getByLabel('Pots you have').fill('18');
   await page.getByRole('button', { name: 'Use this plan: all in one season' }).click();
-  await expect(page.getByText(/Dealt once, within 9 pairs/)).toBeVisible();
+  await expect(page.getByText(/Dealt once, .*9 pairs/)).toBeVisible();
   expect(await benchUnits(page)).toHaveLength(18);
 });

@@ -21,6 +21,7 @@ export function Sums({ system }: { readonly system: MeasureSystem }) {
       <p>
         <Link href="/shelf/sums">All the sums</Link>
       </p>
+      <h1>{sum.says.replace(/\.$/, '')}</h1>
       <Part system={system} />
       {hazards.length > 0 && <Cautions hazards={hazards} />}
     </Page>
