@@ -91,6 +91,22 @@ test('a step is left out only with a reason, and a stage brings what waits for i
   await expect(page.getByText(/left out\. Rain all day\./)).toBeVisible();
 });
 
+test('what is typed of a product and not saved is there again after a reload, and can be given up', async ({
+  page,
+  openPage,
+}) => {
+  await openPage('/shelf/new');
+  await page.getByLabel('Name', { exact: true }).fill('Half a label');
+  await page.getByLabel('Rates on its label').fill('20 ml in');
+  await expect(page.getByText('Not saved yet.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a label');
+  await expect(page.getByLabel('Rates on its label')).toHaveValue('20 ml in');
+  await page.getByRole('button', { name: 'Empty it' }).click();
+  await page.reload();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('');
+});
+
 test('from a depth series to bags, and back to the depth really laid', async ({
   page,
   openPage,

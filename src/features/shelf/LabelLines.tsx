@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { type ProductDraft, rateLines } from '@/core/materials/label/product-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -10,6 +11,7 @@ import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Ticks } from '@/ui/Ticks';
+import { hazardsAsked, isAsked, kindOf, LABEL_KINDS, type LabelKind } from './label-kind';
 import { RateLines } from './RateLines';
 
 interface LabelLinesProps {
@@ -44,42 +46,66 @@ const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
   mulch: 'mulch or clippings',
 };
 
-const HAZARDS = Hazard.options.map(value => ({ value, label: HAZARD_WORDS[value] }));
-
-/** Every line that a label may print. */
-export function LabelLines(props: LabelLinesProps) {
+/** The lines of a label: first those that such a product has, and whatever is filled in already. */
+export function LabelLines(given: LabelLinesProps) {
+  const [kind, setKind] = useState(kindOf(given.form));
+  const [first] = useState(given.form); // a line that is emptied does not go away under the hand
+  const props = { ...given, kind, first };
   const { form, change } = props;
+  const hazards = hazardsAsked(kind, Hazard.options, form);
   return (
     <Lines>
+      <Choice
+        label="What is it?"
+        name="labelKind"
+        value={kind}
+        onChange={setKind}
+        options={LABEL_KINDS}
+        direction="row"
+      />
       <WhatItIs {...props} />
       <Analysis {...props} />
       <PackAndRates {...props} />
       <Limits {...props} />
-      <div data-pair>
-        <Select
-          label="How it works"
-          name="acts"
-          value={form.acts ?? ''}
-          onChange={acts => change({ acts })}
-          options={MODES}
-        />
-        <label data-tick>
-          <input
-            type="checkbox"
-            checked={form.keepDark ?? false}
-            onChange={event => change({ keepDark: event.target.checked })}
-          />{' '}
-          Light spoils it
-        </label>
-      </div>
+      <Keeping {...props} />
       <Ticks
         legend="Tick what it is or contains"
-        options={HAZARDS}
+        options={hazards.map(value => ({ value, label: HAZARD_WORDS[value] }))}
         chosen={form.hazards ?? []}
-        onChange={hazards => change({ hazards: [...hazards] })}
+        onChange={chosen => change({ hazards: [...chosen] })}
         isInColumns
       />
     </Lines>
+  );
+}
+
+interface KindProps extends LabelLinesProps {
+  readonly kind: LabelKind;
+  /** What stood in the lines at first. */
+  readonly first: ProductDraft;
+}
+
+/** How it works, and whether light spoils it. */
+function Keeping({ form, change, kind }: KindProps) {
+  if (!isAsked('acts', kind, form) && !isAsked('keepDark', kind, form)) return null;
+  return (
+    <div data-pair>
+      <Select
+        label="How it works"
+        name="acts"
+        value={form.acts ?? ''}
+        onChange={acts => change({ acts })}
+        options={MODES}
+      />
+      <label data-tick>
+        <input
+          type="checkbox"
+          checked={form.keepDark ?? false}
+          onChange={event => change({ keepDark: event.target.checked })}
+        />{' '}
+        Light spoils it
+      </label>
+    </div>
   );
 }
 
@@ -88,7 +114,7 @@ const MODES = [
   ...ModeOfAction.options.map(value => ({ value, label: ACTS_WORDS[value] })),
 ];
 
-function WhatItIs(props: LabelLinesProps) {
+function WhatItIs(props: KindProps) {
   const { form, change } = props;
   return (
     <div data-pair>
@@ -104,8 +130,9 @@ function WhatItIs(props: LabelLinesProps) {
   );
 }
 
-function Analysis(props: LabelLinesProps) {
-  const { form, change } = props;
+function Analysis(props: KindProps) {
+  const { form, change, kind } = props;
+  if (!isAsked('grade', kind, form) && !isAsked('others', kind, form)) return null;
   return (
     <>
       <div data-pair>
@@ -144,7 +171,7 @@ function Analysis(props: LabelLinesProps) {
   );
 }
 
-function PackAndRates(props: LabelLinesProps) {
+function PackAndRates(props: KindProps) {
   const { form, system, looseMeasures, troubles } = props;
   const isUnclear = rateLines(form, system, looseMeasures).some(({ read }) => !read.ok);
   // What is unclear stands under its own line, with what it could mean.
@@ -173,25 +200,19 @@ function PackAndRates(props: LabelLinesProps) {
   );
 }
 
-function Limits(props: LabelLinesProps) {
+function Limits(props: KindProps) {
   return (
-    <>
-      <div data-three>
-        <Line {...props} of="waitingDays" label="Days to wait before harvest" isNumber />
-        <Line {...props} of="reentryHours" label="Keep out for, hours" isNumber />
-        <Line {...props} of="mostApplications" label="Most applications in a season" isNumber />
-      </div>
-      <div data-three>
-        <Line {...props} of="activePercent" label="Active part, %" isNumber />
-        <Line {...props} of="releaseMonths" label="Releases over (months)" isNumber />
-        <Line {...props} of="moisture" label="Water in it, %" isNumber />
-      </div>
-      <div data-three>
-        <Line {...props} of="keepsMonths" label="Shelf life (months)" isNumber />
-        <Line {...props} of="keepBelow" label="Store below" placeholder="25 °C" />
-        <Line {...props} of="mixedHours" label="Use within (hours of mixing)" isNumber />
-      </div>
-    </>
+    <div data-three>
+      <Line {...props} of="waitingDays" label="Days to wait before harvest" isNumber />
+      <Line {...props} of="reentryHours" label="Keep out for, hours" isNumber />
+      <Line {...props} of="mostApplications" label="Most applications in a season" isNumber />
+      <Line {...props} of="activePercent" label="Active part, %" isNumber />
+      <Line {...props} of="releaseMonths" label="Releases over (months)" isNumber />
+      <Line {...props} of="moisture" label="Water in it, %" isNumber />
+      <Line {...props} of="keepsMonths" label="Shelf life (months)" isNumber />
+      <Line {...props} of="keepBelow" label="Store below" placeholder="25 °C" />
+      <Line {...props} of="mixedHours" label="Use within (hours of mixing)" isNumber />
+    </div>
   );
 }
 
@@ -201,7 +222,7 @@ type WrittenKey = Exclude<
   'form' | 'basis' | 'per' | 'hazards' | 'keepDark' | 'acts'
 >;
 
-interface LineProps extends LabelLinesProps {
+interface LineProps extends KindProps {
   readonly of: WrittenKey;
   readonly label: string;
   readonly hint?: string;
@@ -210,7 +231,9 @@ interface LineProps extends LabelLinesProps {
   readonly isNumber?: boolean;
 }
 
-function Line({ form, change, troubles, of, isNumber, ...look }: LineProps) {
+function Line({ form, first, change, troubles, of, isNumber, kind, ...look }: LineProps) {
+  const isShown = isAsked(of, kind, form) || isAsked(of, kind, first);
+  if (!isShown && troubles[of] === undefined) return null;
   return (
     <TextField
       name={of}

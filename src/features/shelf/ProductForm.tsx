@@ -2,7 +2,7 @@
 
 import { type ReactNode, useState } from 'react';
 import { styled } from 'styled-components';
-import { BLANK_PRODUCT, type ProductDraft, readProduct } from '@/core/materials/label/product-form';
+import { BLANK_PRODUCT, ProductDraft, readProduct } from '@/core/materials/label/product-form';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { LooseMeasure } from '@/core/trial/model/product';
@@ -11,12 +11,15 @@ import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import { useDraft } from '@/ui/use-draft';
 import { Cautions } from './Cautions';
 import { DoseSheet } from './DoseSheet';
 import { LabelLines } from './LabelLines';
 import { LabelWorking } from './LabelWorking';
 
 interface ProductFormProps {
+  /** Where this browser keeps what was typed and not saved. */
+  readonly draftKey: string;
   /** null: a new one. */
   readonly saved: ProductDraft | null;
   readonly system: MeasureSystem;
@@ -30,6 +33,7 @@ interface ProductFormProps {
 
 /** A product as its pack prints it; what is typed is worked out beside it as one types. */
 export function ProductForm({
+  draftKey,
   saved,
   system,
   save,
@@ -37,15 +41,24 @@ export function ProductForm({
   looseMeasures = [],
   children,
 }: ProductFormProps) {
-  const [form, setForm] = useState<ProductDraft>(saved ?? BLANK_PRODUCT);
+  const [form, keepForm, forget] = useDraft<ProductDraft>(
+    draftKey,
+    saved ?? BLANK_PRODUCT,
+    readDraft,
+  );
   const [isSaved, setSaved] = useState(false);
   const { fields, isPending, send } = useFieldAction();
   const press = usePressId();
   const change = (changes: Partial<ProductDraft>): void => {
-    setForm({ ...form, ...changes });
+    keepForm({ ...form, ...changes });
     setSaved(false);
   };
-  const submit = (): void => void send(() => save({ ...form, id: press.current() })).then(setSaved);
+  const submit = (): void =>
+    void send(() => save({ ...form, id: press.current() })).then(isKept => {
+      setSaved(isKept);
+      if (isKept) forget();
+    });
+  const isChanged = !isSaved && JSON.stringify(form) !== JSON.stringify(saved ?? BLANK_PRODUCT);
   const read = readProduct({ ...form, name: form.name || 'x' }, system, UNSAVED_ID, {
     batches: [],
     stepUp: null,
@@ -76,7 +89,18 @@ export function ProductForm({
                 Take it off the shelf
               </Button>
             )}
-            <span role="status">{isSaved ? 'Saved.' : ''}</span>
+            {isChanged && (
+              <Button
+                data-tone="quiet"
+                onPress={() => {
+                  keepForm(saved ?? BLANK_PRODUCT);
+                  forget();
+                }}
+              >
+                {saved ? 'Back to what is saved' : 'Empty it'}
+              </Button>
+            )}
+            <span role="status">{isSaved ? 'Saved.' : isChanged ? 'Not saved yet.' : ''}</span>
           </Acts>
         </Sheet>
         <div>
@@ -97,6 +121,10 @@ export function ProductForm({
       </TwoParts>
     </Page>
   );
+}
+
+function readDraft(stored: unknown): ProductDraft | undefined {
+  return ProductDraft.safeParse(stored).data;
 }
 
 // What is worked out while one types has no id of its own yet.

@@ -91,6 +91,7 @@ describe('a product', () => {
       .mockResolvedValue(undefined);
     render(
       <ProductForm
+        draftKey="test-product"
         saved={productDraft(productFixture(), 'uk')}
         system="uk"
         save={save}

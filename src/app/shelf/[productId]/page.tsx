@@ -34,6 +34,7 @@ export default async function ProductPage({
   const { system } = await currentGarden();
   return (
     <ProductForm
+      draftKey={`turnspit-product-${product.id}`}
       saved={productDraft(product, system)}
       system={system}
       save={changeProductAction.bind(null, product.id)}

@@ -9,6 +9,7 @@ export const metadata: Metadata = { title: 'A new product' };
 export default async function NewProductPage() {
   return (
     <ProductForm
+      draftKey="turnspit-new-product"
       saved={null}
       system={(await currentGarden()).system}
       save={addProductAction}
