@@ -120,7 +120,7 @@ function WhatItIs(props: KindProps) {
     <div data-pair>
       <Line {...props} of="name" label="Name" />
       <Select
-        label="It is"
+        label="It comes as"
         name="form"
         value={form.form}
         onChange={chosen => change({ form: chosen })}

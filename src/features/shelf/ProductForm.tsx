@@ -97,7 +97,7 @@ export function ProductForm({
                   forget();
                 }}
               >
-                {saved ? 'Back to what is saved' : 'Empty it'}
+                {saved ? 'Undo the changes' : 'Empty it'}
               </Button>
             )}
             <span role="status">{isSaved ? 'Saved.' : isChanged ? 'Not saved yet.' : ''}</span>
