@@ -62,6 +62,20 @@ test('the keys are listed under ?', async ({ page, openPage }) => {
   await openPage('/');
   await page.getByRole('button', { name: 'Keys' }).click();
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expectAccessible(page);
+  // Whoever wants none of them shuts them off, and they stay off.
+  await page.getByRole('checkbox', { name: 'lead where the list says' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.reload();
+  await page.waitForSelector('html[data-ready]');
+  await page.keyboard.press('l');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByRole('checkbox', { name: 'lead where the list says' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('l');
+  await page.waitForURL(/\/trials$/);
 });
 
 test('a trial that does not exist says so', async ({ page, openPage }) => {

@@ -40,7 +40,6 @@ const SHOTS: readonly Shot[] = [
   { file: 'judge-days', trial: LETTUCES, path: '/judge?page=measures', link: 'Pest first seen' },
   { file: 'report', trial: BEANS, path: '/report' },
   { file: 'inspect', trial: STRAWBERRIES, path: '/inspect' },
-  { file: 'shut-key', trial: STRAWBERRIES, path: '/judge' },
   { file: 'shelf', path: '/shelf' },
   { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true },
   { file: 'sums', path: '/shelf/sums' },

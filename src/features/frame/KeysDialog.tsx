@@ -1,8 +1,11 @@
 'use client';
 
+import { useState } from 'react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
+import { Ticks } from '@/ui/Ticks';
+import { areSingleKeysOn, keepSingleKeys } from './single-keys';
 
 const LISTED = [
   ['1 … 5', 'Ask, Lay out, Tend, Weigh, Judge of the trial in hand'],
@@ -17,6 +20,7 @@ const LISTED = [
 
 /** The list of keys. Loaded when it is first asked for: a phone in the garden never does. */
 export function KeysDialog({ close }: { readonly close: () => void }) {
+  const [areOn, setOn] = useState(areSingleKeysOn);
   return (
     <Veil
       isOpen
@@ -36,6 +40,15 @@ export function KeysDialog({ close }: { readonly close: () => void }) {
               </div>
             ))}
           </dl>
+          <Ticks
+            legend="Single letters and figures"
+            options={[{ value: 'on', label: 'lead where the list says' }]}
+            chosen={areOn ? ['on'] : []}
+            onChange={chosen => {
+              setOn(chosen.length > 0);
+              keepSingleKeys(chosen.length > 0);
+            }}
+          />
           <Button slot="close">Close</Button>
         </Dialog>
       </Modal>

@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Button } from '@/ui/Button';
+import { areSingleKeysOn } from './single-keys';
 
 const STEPS = ['ask', 'lay-out', 'tend', 'weigh', 'judge'] as const;
 const PLACES: Readonly<Record<string, string>> = { t: '/', l: '/trials', s: '/shelf' };
@@ -20,6 +21,7 @@ export function KeysHelp() {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey || isWriting(event.target)) return;
+      if (!areSingleKeysOn()) return;
       const step = STEPS[Number(event.key) - 1];
       const place = PLACES[event.key.toLowerCase()];
       if (event.key === '?') setOpen(true);
