@@ -16,22 +16,22 @@ test('the margin can be changed on the page, the verdict follows, and what diffe
   ).toBeVisible();
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
   await verdictPage(page, 'How firm');
-  await page.getByLabel('Worth having, %').fill('40');
+  await page.getByLabel('Smallest difference worth having, %').fill('40');
   await verdictPage(page, 'Answer');
   await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
   await expect(
-    page.getByText('Not as planned: 40% worth having instead of 15%').first(),
+    page.getByText('Not as planned: smallest difference worth having 40% instead of 15%').first(),
   ).toBeVisible();
   // What was looked at stands in the address: a reload and the way back show the same.
   await page.reload();
   await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
   await page.goBack();
-  await expect(page.getByLabel('Worth having, %')).toHaveValue('40');
+  await expect(page.getByLabel('Smallest difference worth having, %')).toHaveValue('40');
   await page.getByRole('button', { name: 'Back to the plan' }).click();
   await verdictPage(page, 'Answer');
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
   await verdictPage(page, 'How firm');
-  await page.getByLabel('Worth having, %').fill('-3');
+  await page.getByLabel('Smallest difference worth having, %').fill('-3');
   await expect(
     page.getByText('A percentage above zero, or nothing for any difference.'),
   ).toBeVisible();

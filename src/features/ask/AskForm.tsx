@@ -64,7 +64,8 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
         <AsQuestion form={shown} />
         {isLocked ? (
           <Soft>
-            The plan is locked: the question, the main measure and the margin stand as they are.
+            The plan is locked: the question, the main measure and the smallest difference worth
+            having stand as they are.
           </Soft>
         ) : (
           <Saving
@@ -121,8 +122,8 @@ function Saving({ form, trouble, isPending, isDealt, submit }: SavingProps) {
   return (
     <>
       <Soft>
-        The main measure and the margin are locked before the first reading. What turns up beside
-        them later is marked as found along the way.
+        The main measure and the smallest difference worth having are locked before the first
+        reading. What turns up beside them later is marked as found along the way.
       </Soft>
       {isDealt && (
         <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>

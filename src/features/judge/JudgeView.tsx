@@ -199,7 +199,7 @@ function EveryUnit({ measure, tags, printValue, state, spec }: EveryUnitProps) {
           <>
             <Soft>
               {measure.name.toLowerCase()}, {input.unitWord} by {input.unitWord} · line: 95%
-              interval, all together · band: not worth having
+              interval, all together · band: less than is worth having
             </Soft>
             <DotsChart
               dots={dotRowsOf(analysis, tags, printValue)}

@@ -299,12 +299,16 @@ describe('look at it otherwise', () => {
   test('a margin that is none is told beside its field, and changes nothing', () => {
     const onAnalyse = jest.fn();
     show(onAnalyse);
-    fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: 'a lot' } });
+    fireEvent.change(screen.getByLabelText('Smallest difference worth having, %'), {
+      target: { value: 'a lot' },
+    });
     expect(
       screen.getByText('A percentage above zero, or nothing for any difference.'),
     ).toBeVisible();
     expect(onAnalyse).not.toHaveBeenCalled();
-    fireEvent.change(screen.getByLabelText('Worth having, %'), { target: { value: '12,5 %' } });
+    fireEvent.change(screen.getByLabelText('Smallest difference worth having, %'), {
+      target: { value: '12,5 %' },
+    });
     expect(onAnalyse).toHaveBeenCalledWith({
       ...analysis.spec,
       margin: { kind: 'percent', percent: 12.5 },

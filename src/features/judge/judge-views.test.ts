@@ -94,7 +94,7 @@ test('a look says what differs from the plan, and nothing where nothing does', (
       print,
     ),
   ).toEqual([
-    '20% worth having instead of 15%',
+    'smallest difference worth having 20% instead of 15%',
     'Number of sound pieces, found along the way',
     'TL3 left out',
     'WT3 back in',

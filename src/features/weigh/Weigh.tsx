@@ -71,7 +71,7 @@ export function Weigh(props: WeighProps) {
           <h2>Nothing is weighed before the plan is locked</h2>
           <p>
             What is decided after the first reading can’t be told from what was hoped for. So the
-            question, the margin and the deal come first.
+            question, the smallest difference worth having and the deal come first.
           </p>
           <p>
             <Link href={`/trials/${trialId}/lay-out`}>Lay out and lock</Link>

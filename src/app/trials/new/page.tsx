@@ -48,8 +48,8 @@ async function NextTrial({ data, lessons }: EarlierTrial) {
     <Page>
       <h1>The next one, from what was learnt</h1>
       <Soft>
-        The same definitions, margin and rules as “{data.trial.question}”. Change one thing at a
-        time: what changes in two can’t be told apart.
+        The same definitions, smallest difference worth having and rules as “{data.trial.question}”.
+        Change one thing at a time: what changes in two can’t be told apart.
       </Soft>
       {lessons.length > 0 && (
         <ul>

@@ -8,6 +8,7 @@ import type { Measure } from '@/core/trial/model/measure';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { differencesOf } from './differences';
 
@@ -111,27 +112,23 @@ function WhatIfFields({
   return (
     <Fields>
       <TextField
-        label="Worth having, %"
+        label="Smallest difference worth having, %"
         name="margin"
         value={margin}
         onChange={changeMargin}
         trouble={trouble}
         inputMode="decimal"
       />
-      <label>
-        Measure
-        <select
-          value={spec.measureId}
-          onChange={event => onAnalyse({ ...spec, measureId: event.target.value })}
-        >
-          {measures.map(measure => (
-            <option key={measure.id} value={measure.id}>
-              {measure.name}
-              {measure.isMain ? ' (main)' : ''}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label="Measure"
+        name="measure"
+        value={spec.measureId}
+        onChange={measureId => onAnalyse({ ...spec, measureId })}
+        options={measures.map(measure => ({
+          value: measure.id,
+          label: `${measure.name}${measure.isMain ? ' (main)' : ''}`,
+        }))}
+      />
     </Fields>
   );
 }
@@ -146,9 +143,7 @@ function readPercent(written: string): Margin | null | undefined {
 }
 
 const Fields = styled.div`
-  display: grid; grid-template-columns: 150px minmax(0, 1fr); gap: 24px; margin-block: 10px; align-items: start;
-  & > label { display: grid; gap: 4px; font-weight: 600; font-size: 0.9375rem; }
-  & select { min-height: 40px; border: 0; border-bottom: 2px solid var(--rule-strong); background: var(--paper); padding: 6px 10px; font-weight: 400; font-size: 1rem; width: 100%; }
+  display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 24px; margin-block: 10px; align-items: end;
 `;
 
 const Tick = styled.label`

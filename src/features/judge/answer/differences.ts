@@ -20,7 +20,9 @@ export function differencesOf(
   return [
     ...(JSON.stringify(planned.margin) === JSON.stringify(spec.margin)
       ? []
-      : [`${marginWords(spec.margin)} worth having instead of ${marginWords(planned.margin)}`]),
+      : [
+          `smallest difference worth having ${marginWords(spec.margin)} instead of ${marginWords(planned.margin)}`,
+        ]),
     ...(planned.measureId === spec.measureId
       ? []
       : [
