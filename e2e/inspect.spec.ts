@@ -39,7 +39,7 @@ test('bags are numbered, a report is refused whole and then taken; cups are laid
   page,
   lockedTrial,
 }) => {
-  await lockedTrial({ question: 'What is in the soil?', each: 2 }, 'inspect');
+  await lockedTrial({ question: 'What is in the soil?', each: 2 }, 'inspect?page=soil');
   await page.getByText('Fill bags').click();
   await page.getByRole('button', { name: 'Number 4 bags' }).click();
   await expect(page.getByText('4 bags, 4 without an answer')).toBeVisible();
@@ -66,6 +66,10 @@ test('bags are numbered, a report is refused whole and then taken; cups are laid
   await expect(page.getByRole('region', { name: 'Phosphorus (P) in the soil' })).toContainText(
     'below 4.36',
   );
+  await page
+    .getByRole('navigation', { name: 'Close looks' })
+    .getByRole('link', { name: 'Taste' })
+    .click();
   await page.getByText('Lay out cups').click();
   await page.getByRole('button', { name: 'Number the cups' }).click();
   await expect(page.getByText('At least 6 of 8 must find it')).toBeVisible();
@@ -78,7 +82,7 @@ test('what is dug up is foretold, chosen, and then read on a walk', async ({
   page,
   lockedTrial,
 }) => {
-  await lockedTrial({ question: 'What do the roots say?', each: 1 }, 'inspect');
+  await lockedTrial({ question: 'What do the roots say?', each: 1 }, 'inspect?page=dug');
   await page.getByText('Foretell what will be found').click();
   await page.getByLabel('Who', { exact: true }).fill('Ines');
   await page.getByLabel('What, and why').fill('Finer roots where it was fed.');

@@ -4,6 +4,7 @@ import { loadTrial, type TrialPageProps } from '@/app/trials/[trialId]/load-tria
 import { readAlsoAction } from '@/app/trials/[trialId]/readings/actions';
 import { isTaken } from '@/core/trial/model/scale';
 import { benchViewOf } from '@/features/bench/bench-view';
+import { CloseLooks } from '@/features/inspect/CloseLooks';
 import { Inspect } from '@/features/inspect/Inspect';
 import { inspectViewOf } from '@/features/inspect/inspect-view';
 import { Photos } from '@/features/inspect/photos/Photos';
@@ -46,41 +47,51 @@ export default async function CloselyPage(props: TrialPageProps) {
         here="inspect"
         canWalk={state === 'locked' && data.measures.some(measure => isTaken(measure.scale))}
       />
-      <Photos
-        trialId={id}
-        walls={photoWalls(await photosOfTrial(id), units, today())}
-        units={units.map(({ id: unitId, code }) => ({ id: unitId, code }))}
-        unitWord={unitWord}
-        today={today()}
-        isClosed={isClosed}
-        measure={scalePhotoAction.bind(null, id)}
-        drop={dropPhotoAction.bind(null, id)}
-      />
-      <Soil
-        view={soilViewOf(data, units, await samplesOfTrial(id))}
-        codes={codes}
-        unitWord={unitWord}
-        today={today()}
-        isClosed={isClosed}
-        laboratory={LABORATORY_FACTS}
-        fill={fillBagsAction.bind(null, id)}
-        ask={askLaboratoryAction.bind(null, id)}
-        takeReport={takeReportAction.bind(null, id)}
-      />
-      <Inspect
-        view={inspect}
-        trialId={id}
-        unitWord={unitWord}
-        isOpen={state === 'locked'}
-        readAlso={readAlsoAction.bind(null, id)}
-        foretell={predictAction.bind(null, id)}
-      />
-      <Tastings
-        tastings={inspect.tastings}
-        codes={codes}
-        isOpen={state === 'locked'}
-        layCups={layCupsAction.bind(null, id)}
-        countCups={countCupsAction.bind(null, id)}
+      <CloseLooks
+        photos={
+          <Photos
+            trialId={id}
+            walls={photoWalls(await photosOfTrial(id), units, today())}
+            units={units.map(({ id: unitId, code }) => ({ id: unitId, code }))}
+            unitWord={unitWord}
+            today={today()}
+            isClosed={isClosed}
+            measure={scalePhotoAction.bind(null, id)}
+            drop={dropPhotoAction.bind(null, id)}
+          />
+        }
+        soil={
+          <Soil
+            view={soilViewOf(data, units, await samplesOfTrial(id))}
+            codes={codes}
+            unitWord={unitWord}
+            today={today()}
+            isClosed={isClosed}
+            laboratory={LABORATORY_FACTS}
+            fill={fillBagsAction.bind(null, id)}
+            ask={askLaboratoryAction.bind(null, id)}
+            takeReport={takeReportAction.bind(null, id)}
+          />
+        }
+        dug={
+          <Inspect
+            view={inspect}
+            trialId={id}
+            unitWord={unitWord}
+            isOpen={state === 'locked'}
+            readAlso={readAlsoAction.bind(null, id)}
+            foretell={predictAction.bind(null, id)}
+          />
+        }
+        taste={
+          <Tastings
+            tastings={inspect.tastings}
+            codes={codes}
+            isOpen={state === 'locked'}
+            layCups={layCupsAction.bind(null, id)}
+            countCups={countCupsAction.bind(null, id)}
+          />
+        }
       />
     </TrialFrame>
   );
