@@ -8,7 +8,7 @@ import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { chromiumPath } from '../scripts/chromium.mjs';
 import { DATA_FILE, DEMO_FOLDER } from './demo-file';
 import { expect, freePort, startServer, test } from './garden-server';
-import { confirmed } from './trial-steps';
+import { carePage, confirmed } from './trial-steps';
 
 const KEEPER = 'beans and barrows';
 const HELPER = 'helping hands';
@@ -179,10 +179,11 @@ test('a helper ticks, and may not open the key; signing everybody out ends it fo
   await helper.getByRole('link', { name: /^Tend/ }).click();
   await helper.getByRole('button', { name: 'Show what is in the bottles' }).click();
   await expect(helper.getByText('Only a keeper of this garden can do that.')).toBeVisible();
-  await helper
-    .getByRole('button', { name: /^Give bottle \w: done$/ })
-    .first()
-    .click();
+  const due = helper.getByRole('button', { name: /^Give bottle \w: done$/ });
+  const before = await due.count();
+  await due.first().click();
+  await expect(due).toHaveCount(before - 1);
+  await carePage(helper, 'What each is given');
   await expect(helper.getByText(/: bottle \w$/).first()).toBeVisible();
   await helper.getByRole('link', { name: /^Judge/ }).click();
   await confirmed(helper, 'Open the key and judge', 'Open it');
