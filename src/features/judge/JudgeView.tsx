@@ -106,7 +106,7 @@ export function JudgeView(props: JudgeViewProps) {
     if (!isAskedOtherwise || `${address}` !== `${addressNow()}`) return;
     setRequested({ of: first, spec: asked });
     state.judge(asked);
-  }, [address]);
+  }, [address, first]);
   return (
     <>
       <PageNav label="The verdict’s pages" pages={VERDICT_PAGES} page={page} />

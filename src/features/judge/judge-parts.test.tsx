@@ -271,18 +271,19 @@ describe('what stands under a verdict', () => {
 });
 
 describe('look at it otherwise', () => {
+  const whatIf = (onAnalyse: (spec: AnalysisSpec) => void, spec: AnalysisSpec) => (
+    <WhatIf
+      planned={analysis.spec}
+      spec={spec}
+      measures={data.measures}
+      unit={undefined}
+      unitWord="pot"
+      printValue={print}
+      onAnalyse={onAnalyse}
+    />
+  );
   const show = (onAnalyse: (spec: AnalysisSpec) => void, spec: AnalysisSpec = analysis.spec) =>
-    render(
-      <WhatIf
-        planned={analysis.spec}
-        spec={spec}
-        measures={data.measures}
-        unit={undefined}
-        unitWord="pot"
-        printValue={print}
-        onAnalyse={onAnalyse}
-      />,
-    );
+    render(whatIf(onAnalyse, spec));
   test('the place is allowed for on demand, and said not to be as planned', () => {
     const onAnalyse = jest.fn();
     const { unmount } = show(onAnalyse);
@@ -295,6 +296,18 @@ describe('look at it otherwise', () => {
     );
     fireEvent.click(screen.getByRole('button', { name: 'Back to the plan' }));
     expect(onAnalyse).toHaveBeenLastCalledWith(analysis.spec);
+  });
+  test('the field shows what is looked at, also where the way back brought another margin', () => {
+    const { unmount } = show(jest.fn());
+    expect(screen.getByLabelText('Smallest difference worth having, %')).toHaveValue('15');
+    unmount();
+    const look = (percent: number) => ({
+      ...analysis.spec,
+      margin: { kind: 'percent' as const, percent },
+    });
+    const { rerender } = render(whatIf(jest.fn(), look(15)));
+    rerender(whatIf(jest.fn(), look(40)));
+    expect(screen.getByLabelText('Smallest difference worth having, %')).toHaveValue('40');
   });
   test('a margin that is none is told beside its field, and changes nothing', () => {
     const onAnalyse = jest.fn();

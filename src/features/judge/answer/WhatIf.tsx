@@ -25,11 +25,12 @@ interface WhatIfProps {
 /** Another margin, another measure, a pot left out: the verdict follows at once, and says what differs from the plan. */
 export function WhatIf(props: WhatIfProps) {
   const { planned, spec, measures, unitWord, printValue, onAnalyse } = props;
-  const [margin, setMargin] = useState(marginWritten(spec));
+  const [typed, setTyped] = useState<string>();
+  const margin = stillMeant(typed, spec) ? typed : marginWritten(spec);
   const [trouble, setTrouble] = useState<string>();
   const differences = differencesOf(planned, spec, measures, printValue);
   const changeMargin = (written: string): void => {
-    setMargin(written);
+    setTyped(written);
     const read = readPercent(written);
     setTrouble(
       read === undefined ? 'A percentage above zero, or nothing for any difference.' : undefined,
@@ -37,7 +38,7 @@ export function WhatIf(props: WhatIfProps) {
     if (read !== undefined) onAnalyse({ ...spec, margin: read });
   };
   const reset = (): void => {
-    setMargin(marginWritten(planned));
+    setTyped(undefined);
     setTrouble(undefined);
     onAnalyse(planned);
   };
@@ -71,6 +72,13 @@ export function WhatIf(props: WhatIfProps) {
       )}
     </section>
   );
+}
+
+/** What was typed stands as it was typed, until what is looked at is another: by the way back, or by another page. */
+function stillMeant(typed: string | undefined, { margin }: AnalysisSpec): typed is string {
+  if (typed === undefined) return false;
+  const read = readPercent(typed);
+  return read === undefined || JSON.stringify(read) === JSON.stringify(margin);
 }
 
 function marginWritten({ margin }: AnalysisSpec): string {
