@@ -3,11 +3,11 @@
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
-import { styled } from 'styled-components';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Cautions } from '@/features/shelf/Cautions';
 import { Page, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { WaysList } from '@/ui/WaysList';
 import { SHED_SUMS, type ShedSum } from './shed-sums';
 
 /** The arithmetic of the shed, for any product: one sum at a time, behind a finder. */
@@ -43,7 +43,7 @@ function SumFinder() {
           placeholder="compost, litres, spray, seed"
         />
       </div>
-      <List>
+      <WaysList>
         {found.map(sum => (
           <li key={sum.key}>
             <Link href={`/shelf/sums?sum=${sum.key}`}>
@@ -52,7 +52,7 @@ function SumFinder() {
             </Link>
           </li>
         ))}
-      </List>
+      </WaysList>
       <div role="status">
         {found.length === 0 && <Soft>No sum has to do with “{wanted.trim()}”.</Soft>}
       </div>
@@ -68,14 +68,3 @@ function isWanted({ title, says, words }: ShedSum, wanted: string): boolean {
     .split(/\s+/)
     .every(word => told.some(each => each.startsWith(word)));
 }
-
-const List = styled.ul`
-  list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); column-gap: 40px;
-  & li { border-top: 1px solid var(--rule); }
-  & a { display: grid; gap: 2px; padding: 14px 0; text-decoration: none; min-height: 84px; align-content: start; }
-  & b { font-family: var(--font-heading), sans-serif; font-size: 1.125rem; font-weight: 650; line-height: 1.2; }
-  & span { color: var(--ink-soft); font-size: 0.9375rem; }
-  & a:hover b { color: var(--clay); text-decoration: underline; text-underline-offset: 3px; }
-  @media (max-width: 1000px) { grid-template-columns: repeat(2, minmax(0, 1fr)); }
-  @media (max-width: 640px) { grid-template-columns: minmax(0, 1fr); & a { min-height: 64px; } }
-`;
