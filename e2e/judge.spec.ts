@@ -26,6 +26,7 @@ test('the margin can be changed on the page, the verdict follows, and what diffe
   await page.reload();
   await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
   await page.goBack();
+  await page.waitForLoadState('networkidle'); // the way back asks the server anew, and would win over what is pressed meanwhile
   await expect(page.getByLabel('Smallest difference worth having, %')).toHaveValue('40');
   await page.getByRole('button', { name: 'Back to the plan' }).click();
   await verdictPage(page, 'Answer');
