@@ -63,5 +63,5 @@ export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
 const Box = styled.section`
   display: grid; gap: 10px;
   & ul { margin: 0; padding-left: 20px; display: grid; gap: 6px; max-width: var(--measure); }
-  & a { display: inline-block; padding-block: 6px; }
+  & p a { display: inline-block; padding-block: 6px; }
 `;
