@@ -12,7 +12,9 @@ export function amount(
   system?: MeasureSystem,
 ): number {
   const read = parseQuantity(written ?? '', { dimension, ...(system ? { system } : {}) });
-  return read.ok ? read.value.base : refuse(`${name}: ${quantitySentence(read.trouble)}`);
+  return read.ok
+    ? read.value.base
+    : refuse(`${name}: ${quantitySentence(read.trouble, { system, wanted: dimension })}`);
 }
 
 /**
@@ -35,7 +37,7 @@ export function measured(
     );
     return measured(written, name, 'us');
   }
-  if (!read.ok) refuse(`${name}: ${quantitySentence(read.trouble)}`);
+  if (!read.ok) refuse(`${name}: ${quantitySentence(read.trouble, { system })}`);
   const { dimension, base } = read.value;
   if (dimension === 'mass') return { kind: 'mass', g: base };
   return dimension === 'volume'

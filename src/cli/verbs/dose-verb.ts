@@ -100,7 +100,7 @@ function rateOf(values: Values): {
     read.trouble.kind === 'whose-measures' && isOfSpoons
       ? parseLabelRate(label, { system: 'us', product })
       : read;
-  if (!again.ok) refuse(`--label: ${rateSentence(again.trouble)}`);
+  if (!again.ok) refuse(`--label: ${rateSentence(again.trouble, { system })}`);
   process.stderr.write('--label: read in US measures; --system uk takes British ones.\n');
   return { rate: again.value, system: 'us', isTaken: true };
 }

@@ -28,7 +28,7 @@ export function quantityVerb(args: readonly string[]): void {
   if (written === undefined || to === undefined || positionals.length > 1)
     refuse('Use: turnspit quantity "5 lb 12.7 oz" --to g [--system us|uk] [--json]');
   const read = parseQuantity(written, system ? { system } : {});
-  if (!read.ok) refuse(quantitySentence(read.trouble));
+  if (!read.ok) refuse(quantitySentence(read.trouble, { system }));
   const named = UNITS_OF_MEASURE.filter(
     unit => unit.key === to || unit.names.includes(to.toLowerCase()),
   );

@@ -627,7 +627,7 @@ test('C057: three sprays 48 hours apart fall on days 0, 2 and 4, judged on day 6
 
 test('M4: what a cap can’t measure is said, and a syringe can (calc)', () => {
   const tool = (key: string) =>
-    MEASURING_TOOLS.find(each => each.key === key) ?? MEASURING_TOOLS[0]!;
+    MEASURING_TOOLS.uk.find(each => each.key === key) ?? MEASURING_TOOLS.uk[0]!;
   expect(measureOut(1.11, tool('cap')).isTooCoarse).toBe(true);
   expect(measureOut(1.11, tool('syringe-10'))).toMatchObject({ given: 1, isTooCoarse: true });
   expect(measureOut(1.11, tool('syringe-1'))).toMatchObject({ steps: 56, isTooCoarse: false });

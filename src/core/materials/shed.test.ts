@@ -59,12 +59,16 @@ describe('measuring out', () => {
       fc.property(
         fc.double({ min: 0.005, max: 200, noNaN: true }),
         fc.integer({ min: 1, max: 40 }),
-        fc.constantFrom(...MEASURING_TOOLS),
-        (dose, units, tool) => {
+        fc.constantFrom(
+          ...(['uk', 'us'] as const).flatMap(system =>
+            MEASURING_TOOLS[system].map(tool => ({ tool, system })),
+          ),
+        ),
+        (dose, units, { tool, system }) => {
           const out = measureOut(dose, tool);
           expect(out.given).toBeCloseTo(out.steps * tool.step, 9);
           expect(out.steps).toBeGreaterThanOrEqual(1);
-          const stock = stockSolution(dose, units, tool);
+          const stock = stockSolution(dose, units, tool, system);
           if (stock === undefined) return;
           expect(stock.leftMl).toBeGreaterThanOrEqual(-1e-6);
           expect(stock.eachMl).toBeGreaterThanOrEqual(5);
@@ -76,15 +80,28 @@ describe('measuring out', () => {
     );
   });
   test('0.248 ml for ten pots: a 1 ml syringe does it, and a stock is made up to what a jug holds', () => {
-    const syringe = MEASURING_TOOLS.find(tool => tool.key === 'syringe-10')!;
-    expect(fittingTool(0.248, MEASURING_TOOLS)?.key).toBe('syringe-1');
-    expect(stockSolution(0.0248, 10, syringe)).toEqual({
+    const syringe = MEASURING_TOOLS.uk.find(tool => tool.key === 'syringe-10')!;
+    expect(fittingTool(0.248, MEASURING_TOOLS.uk)?.key).toBe('syringe-1');
+    expect(stockSolution(0.0248, 10, syringe, 'uk')).toEqual({
       product: 5,
       madeUpToMl: 2000,
       eachMl: expect.closeTo(9.92, 9),
       leftMl: expect.closeTo(1900.8, 9),
     });
-    expect(stockSolution(0.0002, 10, syringe)).toBeUndefined();
+    expect(stockSolution(0.0002, 10, syringe, 'uk')).toBeUndefined();
+  });
+  // By hand: a quarter teaspoon is 1.2322 ml; ten of them, 12.322 ml, in a quart (946.35 ml) are 1 in 76.8, and 6.35 ml of it 0.0827 ml.
+  test('an American shed measures by the quarter teaspoon, and makes its stock up to a cup, a pint, a quart', () => {
+    const spoon = MEASURING_TOOLS.us.find(tool => tool.key === 'spoon');
+    if (!spoon) throw new Error('the shed must have a spoon');
+    expect(spoon.step).toBeCloseTo(1.2322, 4);
+    expect(stockSolution(0.0827, 4, spoon, 'us')).toMatchObject({
+      product: expect.closeTo(12.322, 3),
+      madeUpToMl: expect.closeTo(946.353, 3),
+      eachMl: expect.closeTo(6.3514, 3),
+    });
+    for (const { name } of MEASURING_TOOLS.us)
+      expect(name).not.toMatch(/\d (?:g|kg)\b|\d ml (?!syringe)/);
   });
   test('five weighings of a handful give its mean and its spread', () => {
     const found = calibrate([28, 35, 40, 31, 36]);

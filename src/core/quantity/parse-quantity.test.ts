@@ -124,7 +124,7 @@ describe('what is asked back', () => {
       found: 'mass',
       expected: 'volume',
     });
-    expect(quantitySentence(trouble)).toContain('For a fluid ounce write fl oz.');
+    expect(quantitySentence(trouble, {})).toContain('For a fluid ounce write fl oz.');
   });
 
   test.each(['mass', 'volume', 'length', 'area'] as const)(
@@ -132,7 +132,10 @@ describe('what is asked back', () => {
     dimension => {
       for (const written of ['', 'wide'])
         for (const system of ['uk', 'us'] as const) {
-          const said = quantitySentence(troubleOf(written, { dimension, system }), dimension);
+          const said = quantitySentence(troubleOf(written, { dimension, system }), {
+            system,
+            wanted: dimension,
+          });
           const [, ...examples] = /for example (.+?) or (.+?)\.$/.exec(said) ?? [];
           expect(examples).toHaveLength(2);
           for (const example of examples)
@@ -141,8 +144,24 @@ describe('what is asked back', () => {
     },
   );
 
+  const METRIC = /\d ?(?:g|kg|mg|ml|l|mm|cm|m|m2|sq m)\b|\b(?:kg|mg|ml|mm|cm|m²|ha)\b/;
+  const AMERICAN = /\b(?:oz|lb|fl oz|cups?|pt|qt|gal|in|ft|yd|sq ft|acre)\b/;
+  test.each(['mass', 'volume', 'length', 'area'] as const)(
+    'what is said of a %s has the units of the garden only',
+    wanted => {
+      for (const written of ['', 'wide', '12', '12 furlongs']) {
+        const saidTo = (system: 'uk' | 'us') =>
+          quantitySentence(troubleOf(written, { dimension: wanted, system }), { system, wanted });
+        expect(saidTo('us')).not.toMatch(METRIC);
+        expect(saidTo('us')).toMatch(AMERICAN);
+        expect(saidTo('uk').replaceAll(/\bone of|unit\b/g, '')).not.toMatch(AMERICAN);
+        expect(saidTo('uk')).toMatch(METRIC);
+      }
+    },
+  );
+
   test('a pint without a garden names both sizes', () => {
-    expect(quantitySentence(troubleOf('1 pint'))).toBe(
+    expect(quantitySentence(troubleOf('1 pint'), {})).toBe(
       '“1 pint” could be US pt (473.18 ml) or UK pt (568.26 ml). Say which.',
     );
   });
@@ -193,7 +212,7 @@ describe('round trips', () => {
         written => {
           const read = parseQuantity(written, { system: 'us' });
           if (read.ok) expect(read.value.base).toBeGreaterThanOrEqual(0);
-          else expect(quantitySentence(read.trouble).length).toBeGreaterThan(10);
+          else expect(quantitySentence(read.trouble, { system: 'us' }).length).toBeGreaterThan(10);
         },
       ),
       { numRuns: 500 },

@@ -59,7 +59,7 @@ export function MainReading({ form, troubles, isLocked, onChange }: MainReadingP
       {!isLocked && (
         <Soft>
           {chosen?.scale.kind === 'derived'
-            ? `${rulerWords(chosen.definition, system)} Areas, litres, plants and seed are put down under Lay out, “As built”.`
+            ? `${rulerWords(chosen.definition, system)} Areas, volumes, plants and seed are put down under Lay out, “As built”.`
             : 'It is read on the walk round. The harvest can be weighed beside it: what that shows is found along the way.'}
         </Soft>
       )}

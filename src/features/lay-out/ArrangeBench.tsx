@@ -80,7 +80,7 @@ function ArrangeDrawing({ moving, arrangement, places, widthMm, depthMm }: Arran
       ref={drawing}
       viewBox={`${view.xMm} ${view.yMm} ${view.widthMm} ${view.depthMm}`}
       role="group"
-      aria-label="Arrange: choose with Tab, move with the arrows, Shift for ten centimetres"
+      aria-label="Arrange: choose with Tab, move with the arrows, Shift for longer steps"
       data-busy={isPending || undefined}
     >
       <SiteMarks

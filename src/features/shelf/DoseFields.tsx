@@ -4,7 +4,7 @@ import type { Dispatch, SetStateAction } from 'react';
 import type { MeasuringTool } from '@/core/materials/dose/measuring-tool';
 import type { DoseTarget } from '@/core/materials/label/label-rate';
 import type { LabelRate } from '@/core/trial/model/label-rate';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import type { FieldOf } from '@/ui/form-fields';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -32,6 +32,7 @@ export function DoseFields({
   tools,
 }: DoseFieldsProps) {
   const inUnits = useAmountWords();
+  const system = useSystem();
   return (
     <div data-fields>
       {rate.low < rate.high && (
@@ -54,7 +55,7 @@ export function DoseFields({
         <TextField
           label={NEEDS[rate.per.kind] ?? ''}
           {...field('size')}
-          placeholder={EXAMPLES[rate.per.kind] ?? ''}
+          placeholder={EXAMPLES[system][rate.per.kind] ?? ''}
           trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
         />
       )}

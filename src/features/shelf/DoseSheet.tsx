@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { figures, strengthWords } from '@/core/materials/amount-words';
+import { amountWords, figures, strengthWords } from '@/core/materials/amount-words';
 import {
   fittingTool,
   MEASURING_TOOLS,
@@ -13,7 +13,7 @@ import { nutrientsIn } from '@/core/materials/label/analysis';
 import { doseFor, fromMadeUp } from '@/core/materials/label/label-rate';
 import { circleM2 } from '@/core/materials/mix/container-volume';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
-import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import { exampleAmounts, quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { strengthOf } from '@/core/schedule/rules/care-form';
 import type { LabelRate } from '@/core/trial/model/label-rate';
@@ -54,7 +54,7 @@ function RateSheet({ product, system, first }: DoseSheetProps & { readonly first
   });
   const [toolKey, setTool] = useState('syringe-10');
   const rate = product.rates[Number(form.at)] ?? first;
-  const tools = [...MEASURING_TOOLS, ...product.looseMeasures.map(looseTool)].filter(
+  const tools = [...MEASURING_TOOLS[system], ...product.looseMeasures.map(looseTool)].filter(
     each => each.of === rate.of,
   );
   const tool = tools.find(each => each.key === toolKey) ?? tools[0];
@@ -86,7 +86,14 @@ function RateSheet({ product, system, first }: DoseSheetProps & { readonly first
         tools={tools}
       />
       {dose !== undefined && tool && (
-        <DoseWords product={product} rate={rate} dose={dose} count={count} tool={tool} />
+        <DoseWords
+          product={product}
+          rate={rate}
+          dose={dose}
+          count={count}
+          tool={tool}
+          system={system}
+        />
       )}
       {rate.per.kind === 'water' && 'waterMl' in target && target.waterMl !== undefined && (
         <MadeUp rate={rate} eachMl={target.waterMl} system={system} />
@@ -109,17 +116,24 @@ function DoseWords({
   dose,
   count,
   tool,
+  system,
 }: {
   readonly product: Product;
   readonly rate: LabelRate;
   readonly dose: number;
   readonly count: number;
   readonly tool: MeasuringTool;
+  readonly system: MeasureSystem;
 }) {
   const inUnits = useAmountWords();
   const out = measureOut(dose, tool);
-  const finer = out.isTooCoarse ? fittingTool(dose, ofItsKind(tool)) : undefined;
-  const stock = out.isTooCoarse ? stockSolution(dose, Math.max(1, count), tool) : undefined;
+  const finer = out.isTooCoarse
+    ? fittingTool(
+        dose,
+        MEASURING_TOOLS[system].filter(({ of }) => of === tool.of),
+      )
+    : undefined;
+  const stock = out.isTooCoarse ? stockSolution(dose, Math.max(1, count), tool, system) : undefined;
   const held = product.analysis
     ? nutrientsIn(
         rate.of === 'mass' ? { kind: 'mass', g: dose } : { kind: 'volume', ml: dose },
@@ -156,17 +170,17 @@ function DoseWords({
       )}
       {held?.ok && (
         <Soft>
-          It holds {figures(1000 * (held.value.n ?? 0))} mg nitrogen,{' '}
-          {figures(1000 * (held.value.p ?? 0))} mg phosphorus, {figures(1000 * (held.value.k ?? 0))}{' '}
-          mg potassium.
+          It holds {heldWords(held.value.n, system)} nitrogen, {heldWords(held.value.p, system)}{' '}
+          phosphorus, {heldWords(held.value.k, system)} potassium.
         </Soft>
       )}
     </>
   );
 }
 
-function ofItsKind({ of }: MeasuringTool): readonly MeasuringTool[] {
-  return MEASURING_TOOLS.filter(each => each.of === of);
+/** So little that grams are cut to thousandths. */
+function heldWords(g: number | undefined, system: MeasureSystem): string {
+  return system === 'us' ? amountWords(g ?? 0, 'mass', system) : `${figures(1000 * (g ?? 0))} mg`;
 }
 
 /** The reverse question: so much is made up already, with so much in it. */
@@ -191,12 +205,17 @@ function MadeUp({
     <details>
       <summary>A can is made up already</summary>
       <div data-fields>
-        <TextField label="So much" {...field('made')} trouble={m.trouble} placeholder="5 l" />
+        <TextField
+          label="So much"
+          {...field('made')}
+          trouble={m.trouble}
+          placeholder={system === 'us' ? '1 gal' : '5 l'}
+        />
         <TextField
           label="holding"
           {...field('holds')}
           trouble={h.trouble}
-          placeholder={rate.of === 'mass' ? '20 g' : '20 ml'}
+          placeholder={amountWords(rate.high, rate.of, system)}
         />
       </div>
       {found && (
@@ -228,7 +247,13 @@ function targetOf(
   const { kind } = rate.per;
   if (kind === 'plant' || kind === 'container') return { plants: 1 };
   const read = parseQuantity(written, { system });
-  if (!read.ok) return { trouble: quantitySentence(read.trouble) };
+  if (!read.ok)
+    return {
+      trouble: quantitySentence(read.trouble, {
+        system,
+        wanted: kind === 'area' || kind === 'row' ? 'length' : 'volume',
+      }),
+    };
   const { dimension, base } = read.value;
   if (base <= 0) return { trouble: 'More than none.' };
   if (kind === 'area')
@@ -236,10 +261,13 @@ function targetOf(
       ? { areaM2: circleM2(base) }
       : dimension === 'area'
         ? { areaM2: base }
-        : { trouble: 'A width such as 30 cm, or an area.' };
+        : { trouble: `A width such as ${exampleAmounts('length', system)}, or an area.` };
   if (kind === 'row')
-    return dimension === 'length' ? { rowMm: base } : { trouble: 'A length such as 2 m.' };
-  if (dimension !== 'volume') return { trouble: 'A volume such as 1.5 l.' };
+    return dimension === 'length'
+      ? { rowMm: base }
+      : { trouble: `A length such as ${exampleAmounts('length', system)}.` };
+  if (dimension !== 'volume')
+    return { trouble: `A volume such as ${exampleAmounts('volume', system)}.` };
   return kind === 'water' ? { waterMl: base } : { mixMl: base };
 }
 

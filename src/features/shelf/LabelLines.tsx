@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { type ProductDraft, rateLines } from '@/core/materials/label/product-form';
+import { printTemperature } from '@/core/quantity/temperature';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ACTS_WORDS, ModeOfAction } from '@/core/trial/model/mode-of-action';
@@ -132,6 +133,7 @@ function WhatItIs(props: KindProps) {
 
 function Analysis(props: KindProps) {
   const { form, change, kind } = props;
+  const isUs = props.system === 'us';
   if (!isAsked('grade', kind, form) && !isAsked('others', kind, form)) return null;
   return (
     <>
@@ -162,8 +164,12 @@ function Analysis(props: KindProps) {
           value={form.per ?? 'w/w'}
           onChange={per => change({ per })}
           options={[
-            { value: 'w/w', label: 'grams of product' },
-            { value: 'w/v', label: 'millilitres', hint: 'As on many bottles: w/v.' },
+            { value: 'w/w', label: isUs ? 'ounces, by weight' : 'grams of product' },
+            {
+              value: 'w/v',
+              label: isUs ? 'by volume' : 'millilitres',
+              hint: 'As on many bottles: w/v.',
+            },
           ]}
         />
       </div>
@@ -173,15 +179,22 @@ function Analysis(props: KindProps) {
 
 function PackAndRates(props: KindProps) {
   const { form, system, looseMeasures, troubles } = props;
+  const isUs = system === 'us';
   const isUnclear = rateLines(form, system, looseMeasures).some(({ read }) => !read.ok);
   // What is unclear stands under its own line, with what it could mean.
   const rates = isUnclear && troubles.rates ? 'Not every rate can be read yet.' : troubles.rates;
   return (
     <>
       <div data-three>
-        <Line {...props} of="packSize" label="A pack holds" placeholder="1 l" />
+        <Line {...props} of="packSize" label="A pack holds" placeholder={isUs ? '1 qt' : '1 l'} />
         <Line {...props} of="packPrice" label="and costs" isNumber />
-        <Line {...props} of="density" label="Density, g per ml" isNumber hint="Weigh 100 ml." />
+        <Line
+          {...props}
+          of="density"
+          label={isUs ? 'Density, times water' : 'Density, g per ml'}
+          isNumber
+          hint={isUs ? 'Weigh a pint of each.' : 'Weigh 100 ml.'}
+        />
       </div>
       <Line
         {...props}
@@ -210,7 +223,12 @@ function Limits(props: KindProps) {
       <Line {...props} of="releaseMonths" label="Releases over (months)" isNumber />
       <Line {...props} of="moisture" label="Water in it, %" isNumber />
       <Line {...props} of="keepsMonths" label="Shelf life (months)" isNumber />
-      <Line {...props} of="keepBelow" label="Store below" placeholder="25 °C" />
+      <Line
+        {...props}
+        of="keepBelow"
+        label="Store below"
+        placeholder={printTemperature(25, props.system)}
+      />
       <Line {...props} of="mixedHours" label="Use within (hours of mixing)" isNumber />
     </div>
   );

@@ -1,8 +1,9 @@
 'use client';
 import { styled } from 'styled-components';
+import { unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { LooseMeasure } from '@/core/trial/model/product';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import type { FieldOf } from '@/ui/form-fields';
@@ -24,9 +25,16 @@ interface LooseMeasuresValues {
   readonly written: string;
 }
 
+// What the tries are written in: what the garden's own scale and spoons show.
+const TRIED_IN = {
+  uk: { mass: { key: 'g', word: 'grams' }, volume: { key: 'ml', word: 'millilitres' } },
+  us: { mass: { key: 'oz', word: 'ounces' }, volume: { key: 'us-tsp', word: 'teaspoons' } },
+} as const;
+
 /** Caps, handfuls and squirts of a product: weighed some times, its rates may count by them. */
 export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps) {
   const inUnits = useAmountWords();
+  const triedIn = TRIED_IN[useSystem()];
   const { fields, isPending, send } = useFieldAction();
   const { form, change, field } = useForm<LooseMeasuresValues>(
     { name: '', of: isLiquid ? 'volume' : 'mass', written: '' },
@@ -40,7 +48,8 @@ export function LooseMeasures({ measures, isLiquid, weigh }: LooseMeasuresProps)
       .map(each => Number(each.replace(',', '.')));
     if (tries.some(each => !(each > 0)))
       return { tries: 'Numbers above 0, with spaces between them.' };
-    return weigh({ name, of, tries });
+    const { perBase } = unitOfMeasure(triedIn[of].key);
+    return weigh({ name, of, tries: tries.map(each => each * perBase) });
   };
   const submit = (): void =>
     void send(put).then(isKept => {
@@ -77,6 +86,8 @@ interface LooseFieldsProps {
 }
 
 function LooseFields({ field, fields, submit, isPending }: LooseFieldsProps) {
+  const system = useSystem();
+  const triedIn = TRIED_IN[system];
   return (
     <div>
       <TextField label="A" {...field('name')} placeholder="handful" />
@@ -84,15 +95,15 @@ function LooseFields({ field, fields, submit, isPending }: LooseFieldsProps) {
         label="in"
         {...field('of')}
         options={[
-          { value: 'mass', label: 'grams' },
-          { value: 'volume', label: 'millilitres' },
+          { value: 'mass', label: triedIn.mass.word },
+          { value: 'volume', label: triedIn.volume.word },
         ]}
       />
       <TextField
         label="Five tries"
         {...field('written')}
         trouble={fields.tries}
-        placeholder="28 35 40 31 36"
+        placeholder={system === 'us' ? '1 1.2 1.4 1.1 1.3' : '28 35 40 31 36'}
       />
       <Button onPress={submit} isPending={isPending}>
         Keep it

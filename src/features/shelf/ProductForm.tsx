@@ -106,7 +106,7 @@ export function ProductForm({
         <div>
           {read.ok ? (
             <>
-              <LabelWorking product={read.value} />
+              <LabelWorking product={read.value} system={system} />
               <DoseSheet product={read.value} system={system} />
             </>
           ) : (

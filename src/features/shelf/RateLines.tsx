@@ -51,7 +51,9 @@ function Reading({
   const choices = rateChoices(read.trouble);
   return (
     <>
-      <span data-asked>{rateSentence(read.trouble, choices.length > 0)}</span>
+      <span data-asked>
+        {rateSentence(read.trouble, { system, hasButtons: choices.length > 0 })}
+      </span>
       {choices.map(choice => (
         <Button key={choice} data-tone="quiet" onPress={() => choose(choice)}>
           {choice}

@@ -32,10 +32,25 @@ const TODAY = '2026-06-10';
 
 describe('a product', () => {
   test('the working shows the factor from oxide to element, and what a missing density keeps from being known', () => {
-    render(<LabelWorking product={productFixture({ densityGPerMl: null })} />);
+    render(<LabelWorking product={productFixture({ densityGPerMl: null })} system="uk" />);
     expect(screen.getByText('× 0.4364 = 2.18 g P')).toBeVisible();
     expect(screen.getByText('× 0.8301 = 4.15 g K')).toBeVisible();
     expect(screen.getByText(/for spoons and millilitres its density is needed/)).toBeVisible();
+  });
+
+  test('the working of an American garden counts ounces, and what is no weight in weight stays a percentage', () => {
+    const product = productFixture({ densityGPerMl: null });
+    const { rerender } = render(<LabelWorking product={product} system="us" />);
+    expect(screen.getByText('in 100 oz')).toBeVisible();
+    expect(screen.getByText('× 0.4364 = 2.18 oz P')).toBeVisible();
+    expect(screen.getByText(/fluid ounces its density is needed\. Weigh a pint/)).toBeVisible();
+    const { analysis } = product;
+    if (!analysis) throw new Error('the fixture must have an analysis');
+    rerender(
+      <LabelWorking product={{ ...product, analysis: { ...analysis, per: 'w/v' } }} system="us" />,
+    );
+    expect(screen.getByText('weight in volume')).toBeVisible();
+    expect(screen.getByText('× 0.4364 = 2.18 % P')).toBeVisible();
   });
 
   test('a dose follows strength, water and tool; a coarse tool gets a stock solution', async () => {
@@ -73,7 +88,7 @@ describe('a product', () => {
     await userEvent.setup().selectOptions(screen.getByLabelText('Of the range'), 'the least, 70 g');
     expect(screen.getByText('4.95 g each, 39.6 g for 8')).toBeVisible();
     write('Each is across, or its area', '3 kg');
-    expect(screen.getByText('A width such as 30 cm, or an area.')).toBeVisible();
+    expect(screen.getByText('A width such as 30 cm or 2 m, or an area.')).toBeVisible();
   });
 
   test('a can made up already says how many it is for, and how strong', () => {
@@ -294,7 +309,7 @@ describe('the sums of the shed', () => {
     expect(screen.getByText('200 g dry, as 308 g of the second')).toBeVisible();
     write('In the cups, ml', '50 100 150');
     expect(screen.getByText(/some plants drink more/)).toBeVisible();
-    write('The five, in g or ml', '12');
+    write('The five, all in one unit', '12');
     expect(
       screen.getByText('At least two numbers above 0, with spaces between them.'),
     ).toBeVisible();

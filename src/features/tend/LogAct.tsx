@@ -9,6 +9,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { withShortDays } from '@/features/frame/days';
+import { useSystem } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
@@ -110,6 +111,7 @@ interface MaterialFieldsProps extends Pick<LogActProps, 'shelf'> {
 
 /** With what, and how much each got. */
 function MaterialFields({ field, shelf, hasProduct, kind }: MaterialFieldsProps) {
+  const system = useSystem();
   return (
     <div data-fields>
       <Select
@@ -121,7 +123,11 @@ function MaterialFields({ field, shelf, hasProduct, kind }: MaterialFieldsProps)
         ]}
       />
       {(hasProduct || kind === 'water') && (
-        <TextField label="Each got" {...field('amount')} placeholder="20 g, 15 ml, 0.5 l" />
+        <TextField
+          label="Each got"
+          {...field('amount')}
+          placeholder={system === 'us' ? '1 oz, 1 tbsp, 1 qt' : '20 g, 15 ml, 0.5 l'}
+        />
       )}
     </div>
   );

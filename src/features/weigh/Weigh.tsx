@@ -151,7 +151,7 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
       {roundSums(picks, day).unitsDone === bench.units.length && (
         <AllDone trialId={props.trialId} units={counted(bench.units.length, unitWord)} />
       )}
-      <Checked checks={checkSums(picks)} style={style} />
+      <Checked checks={checkSums(picks, props.system)} style={style} />
       <UnitPicks
         unit={unit}
         picks={picks.filter(pick => pick.unitId === unit.id)}

@@ -23,11 +23,16 @@ test.each([
   expect((await currentGarden()).altitudeM).toBe(metres);
 });
 
+const SAYS = {
+  uk: 'From −500 to 9000 m above the sea: 80 m.',
+  us: 'From −1,600 to 29,500 ft above the sea: 260 ft.',
+} as const;
+
 test.each(['high', '10 kg', '9001 m', '-501 m'])('“%s” is no height', async altitude => {
   const { name, system } = await currentGarden();
   expect(await saveGarden({ name, system, altitude })).toEqual({
     ok: false,
-    trouble: { altitude: 'From −500 to 9000 m above the sea: 80 m, 260 ft.' },
+    trouble: { altitude: SAYS[system] },
   });
 });
 

@@ -17,7 +17,10 @@ export async function currentGarden(): Promise<Garden> {
 }
 
 const LATITUDE = 'Degrees from −90 (south) to 90: 51.2.';
-const ALTITUDE = 'From −500 to 9000 m above the sea: 80 m, 260 ft.';
+const ALTITUDE = {
+  uk: 'From −500 to 9000 m above the sea: 80 m.',
+  us: 'From −1,600 to 29,500 ft above the sea: 260 ft.',
+} as const;
 const degrees = z
   .string()
   .trim()
@@ -42,7 +45,7 @@ const GardenForm = z.object({
   latitude: degrees.pipe(z.number().min(-90, LATITUDE).max(90, LATITUDE)).optional(),
   lastFrost: frost.optional(),
   firstFrost: frost.optional(),
-  altitude: z.string().max(40, ALTITUDE).optional(),
+  altitude: z.string().max(40, 'At most 40 characters.').optional(),
   timeZone: z
     .string()
     .max(60)
@@ -70,7 +73,8 @@ export async function saveGarden(input: unknown): Promise<Result<Garden, FieldTr
   if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const { altitude, ...said } = parsed.data;
   const read = altitude === undefined ? undefined : readAltitude(altitude, said.system);
-  if (altitude !== undefined && read === undefined) return failure({ altitude: ALTITUDE });
+  if (altitude !== undefined && read === undefined)
+    return failure({ altitude: ALTITUDE[said.system] });
   return inTransaction(async db => {
     const garden = await firstGarden(db);
     if (!garden) throw new RangeError('there must be a garden: the start makes one');

@@ -149,7 +149,7 @@ const RuleForm = z.object({
   photoId: z.uuid(),
   /** How long the marked stretch is in the picture, as a share of its width, and in truth. */
   share: z.number().min(0.02, 'Mark a longer stretch.').max(2),
-  mm: z.number('How long is it?').positive('How long is it?').max(20_000, 'At most 20 m.'),
+  mm: z.number('How long is it?').positive('How long is it?').max(20_000, 'Longer than any bed.'),
 });
 
 /** Says how large things are in a picture, by a length that lies in it. */

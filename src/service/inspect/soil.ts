@@ -26,7 +26,10 @@ import { addReadings, placesTaken } from '@/store/readings';
 const BagsForm = z.object({
   codes: z.array(z.string().max(8)).min(1, 'Tick those that a bag is filled from.').max(500),
   takenOn: GardenDay.refine(day => day <= today(), 'That day is still to come.'),
-  depthMm: z.coerce.number('How deep?').positive('How deep?').max(3000, 'At most 3 m.'),
+  depthMm: z.coerce
+    .number('How deep?')
+    .positive('How deep?')
+    .max(3000, 'Deeper than any garden is dug.'),
   cores: z.coerce
     .number('How many cores?')
     .int('A whole number.')

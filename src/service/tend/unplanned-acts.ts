@@ -124,10 +124,14 @@ function amountOf(
 ): Result<EachGot | null, string> {
   if (written.trim() === '') return success(null);
   const read = parseQuantity(written, { system });
-  if (!read.ok) return failure(quantitySentence(read.trouble));
+  if (!read.ok) return failure(quantitySentence(read.trouble, { system }));
   const { dimension, base, asWritten } = read.value;
   if (dimension !== 'mass' && dimension !== 'volume')
-    return failure('How much each got, such as 20 g or 15 ml.');
+    return failure(
+      system === 'us'
+        ? 'How much each got, such as 1 oz or 1 tbsp.'
+        : 'How much each got, such as 20 g or 15 ml.',
+    );
   if (base <= 0) return failure('More than none.');
   return product === undefined && dimension === 'mass'
     ? failure('Grams of what? Choose it from the shelf, or write how much water.')

@@ -206,7 +206,7 @@ function readSize(written: string, system: MeasureSystem): Result<number, string
     dimension: 'length',
     bareUnit: system === 'us' ? 'in' : 'cm',
   });
-  if (!read.ok) return failure(quantitySentence(read.trouble, 'length'));
+  if (!read.ok) return failure(quantitySentence(read.trouble, { system, wanted: 'length' }));
   return read.value.base < 20 || read.value.base > 20_000
     ? failure(system === 'us' ? 'Between 1 in and 65 ft across.' : 'Between 2 cm and 20 m across.')
     : success(read.value.base);

@@ -1,6 +1,6 @@
 import type { ReadingKind } from '@/core/measure/library/reading-kind';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
-import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import { exampleAmounts, quantitySentence } from '@/core/quantity/quantity-sentence';
 import { soldBy } from '@/core/quantity/sold-by';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
@@ -85,10 +85,10 @@ function readAmount(form: QuestionForm, system: MeasureSystem): Result<Measure['
       : failure('Write a number of pieces above zero.');
   }
   const read = parseQuantity(form.margin, { system, dimension: 'mass' });
-  if (!read.ok) return failure(quantitySentence(read.trouble));
+  if (!read.ok) return failure(quantitySentence(read.trouble, { system }));
   return read.value.base > 0
     ? success({ kind: 'absolute', amount: read.value.base })
-    : failure('Write an amount above zero, such as 50 g.');
+    : failure(`Write an amount above zero, such as ${exampleAmounts('mass', system)}.`);
 }
 
 /** A number above or at zero as people write it, with point or comma; undefined where it is none. */

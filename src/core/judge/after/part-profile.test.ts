@@ -77,3 +77,63 @@ test('parts that are averaged, or only one of them, make no profile', () => {
   };
   expect(partProfile(one, measure)).toBeNull();
 });
+
+describe('of a measure that is worked out of two others', () => {
+  const asked = (name: string, changes: Partial<Measure> = {}): Measure => ({
+    ...measureFromLibrary(height, v7()),
+    kindKey: null,
+    name,
+    partsAre: 'apart',
+    parts: 2,
+    ...changes,
+  });
+  const over = (of: Measure, by: Measure): Measure => ({
+    ...measureFromLibrary(height, v7()),
+    name: 'length of a step',
+    scale: {
+      kind: 'derived',
+      how: 'over',
+      of: { kind: 'named', name: of.name },
+      by: { kind: 'named', name: by.name },
+      times: 1,
+    },
+  });
+  /** By hand: 24 over 3 at the first layer is 8, 30 over 5 at the second 6; the third layer was read of one of both only. */
+  const profileOf = (length: Measure, steps: Measure) => {
+    const step = over(length, steps);
+    const readings = trial.units.flatMap(unit => [
+      readingFixture(unit, length, 24, { subsample: '1' }),
+      readingFixture(unit, length, 30, { subsample: '2' }),
+      readingFixture(unit, length, 99, { subsample: '3' }),
+      ...(steps.partsAre === 'apart'
+        ? [
+            readingFixture(unit, steps, 3, { subsample: '1' }),
+            readingFixture(unit, steps, 5, { subsample: '2' }),
+          ]
+        : [readingFixture(unit, steps, 6)]),
+    ]);
+    return partProfile(
+      { ...trial, measures: [...trial.measures, length, steps, step], readings },
+      step,
+    );
+  };
+  const meansOfFirst = (profile: ReturnType<typeof partProfile>) =>
+    profile?.treatments[0]?.means.map(each => each?.mean);
+
+  test('is worked out part by part, of the parts that were read of both', () => {
+    const profile = profileOf(asked('length'), asked('steps'));
+    expect(profile?.parts).toEqual(['1', '2']);
+    expect(meansOfFirst(profile)).toEqual([8, 6]);
+  });
+
+  test('takes the one figure of a unit where the other has no parts', () => {
+    const profile = profileOf(asked('length'), asked('steps', { partsAre: 'averaged', parts: 1 }));
+    expect(profile?.parts).toEqual(['1', '2', '3']);
+    expect(meansOfFirst(profile)).toEqual([4, 5, 16.5]);
+  });
+
+  test('has no profile where neither is read part by part', () => {
+    const averaged = { partsAre: 'averaged' } as const;
+    expect(profileOf(asked('length', averaged), asked('steps', averaged))).toBeNull();
+  });
+});

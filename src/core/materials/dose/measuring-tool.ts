@@ -1,3 +1,5 @@
+import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measure';
+
 /** What an amount is measured out with: its step, g or ml. A spoon's step is its quarter, a scale's its last digit. */
 export interface MeasuringTool {
   readonly key: string;
@@ -7,18 +9,69 @@ export interface MeasuringTool {
   readonly largest: number;
 }
 
-/** Tools that lie about in a shed. Sizes: common practice, no source. */
-export const MEASURING_TOOLS: readonly MeasuringTool[] = [
+// Syringes are marked in millilitres on both sides of the water.
+const SYRINGES: readonly MeasuringTool[] = [
   { key: 'syringe-1', name: '1 ml syringe', of: 'volume', step: 0.02, largest: 1 },
   { key: 'syringe-10', name: '10 ml syringe', of: 'volume', step: 0.5, largest: 10 },
-  { key: 'spoon', name: '5 ml spoon', of: 'volume', step: 1.25, largest: 15 },
-  { key: 'cap', name: '15 ml cap', of: 'volume', step: 5, largest: 30 },
-  { key: 'jug', name: 'kitchen jug', of: 'volume', step: 25, largest: 1000 },
-  { key: 'can', name: 'watering can', of: 'volume', step: 500, largest: 10_000 },
-  { key: 'fine-scale', name: 'pocket scale, 0.1 g', of: 'mass', step: 0.1, largest: 500 },
-  { key: 'scale', name: 'kitchen scale, 1 g', of: 'mass', step: 1, largest: 5000 },
-  { key: 'hanging-scale', name: 'hanging scale, 50 g', of: 'mass', step: 50, largest: 50_000 },
 ];
+
+const OUNCE_G = unitOfMeasure('oz').perBase;
+const TEASPOON_ML = unitOfMeasure('us-tsp').perBase;
+const CUP_ML = unitOfMeasure('us-cup').perBase;
+
+/** Tools that lie about in a shed, from fine to coarse. Sizes: common practice, no source. */
+export const MEASURING_TOOLS: Readonly<Record<MeasureSystem, readonly MeasuringTool[]>> = {
+  uk: [
+    ...SYRINGES,
+    { key: 'spoon', name: '5 ml spoon', of: 'volume', step: 1.25, largest: 15 },
+    { key: 'cap', name: '15 ml cap', of: 'volume', step: 5, largest: 30 },
+    { key: 'jug', name: 'kitchen jug', of: 'volume', step: 25, largest: 1000 },
+    { key: 'can', name: 'watering can', of: 'volume', step: 500, largest: 10_000 },
+    { key: 'fine-scale', name: 'pocket scale, 0.1 g', of: 'mass', step: 0.1, largest: 500 },
+    { key: 'scale', name: 'kitchen scale, 1 g', of: 'mass', step: 1, largest: 5000 },
+    { key: 'hanging-scale', name: 'hanging scale, 50 g', of: 'mass', step: 50, largest: 50_000 },
+  ],
+  us: [
+    ...SYRINGES,
+    {
+      key: 'spoon',
+      name: 'teaspoon',
+      of: 'volume',
+      step: TEASPOON_ML / 4,
+      largest: 3 * TEASPOON_ML,
+    },
+    {
+      key: 'cap',
+      name: 'tablespoon',
+      of: 'volume',
+      step: TEASPOON_ML * 1.5,
+      largest: 6 * TEASPOON_ML,
+    },
+    { key: 'jug', name: 'measuring cup', of: 'volume', step: CUP_ML / 8, largest: 4 * CUP_ML },
+    { key: 'can', name: 'watering can', of: 'volume', step: 2 * CUP_ML, largest: 40 * CUP_ML },
+    {
+      key: 'fine-scale',
+      name: 'pocket scale, 0.005 oz',
+      of: 'mass',
+      step: OUNCE_G / 200,
+      largest: 16 * OUNCE_G,
+    },
+    {
+      key: 'scale',
+      name: 'kitchen scale, 0.1 oz',
+      of: 'mass',
+      step: OUNCE_G / 10,
+      largest: 176 * OUNCE_G,
+    },
+    {
+      key: 'hanging-scale',
+      name: 'hanging scale, 2 oz',
+      of: 'mass',
+      step: 2 * OUNCE_G,
+      largest: 1760 * OUNCE_G,
+    },
+  ],
+};
 
 /** An amount as a tool can give it. */
 export interface MeasuredOut {
@@ -74,13 +127,17 @@ export interface StockSolution {
   readonly leftMl: number;
 }
 
-const MADE_UP_ML = [100, 200, 250, 500, 1000, 2000, 5000]; // what bottles and jugs hold
+// What bottles and jugs hold: half a cup, a cup, a pint, a quart, half a gallon and a gallon across the water.
+const MADE_UP_ML: Readonly<Record<MeasureSystem, readonly number[]>> = {
+  uk: [100, 200, 250, 500, 1000, 2000, 5000],
+  us: [0.5, 1, 2, 4, 8, 16].map(cups => cups * CUP_ML),
+};
 const LEAST_EACH_ML = 5; // a share that a 10 ml syringe gives to 5%
 const LEAST_STEPS = 10; // half a step of ten is 5%
 
 /**
  * A stock for so many units: as little product as its tool measures to 5%, made up to the smallest usual volume of which a
- * share can be measured to 5%. Undefined where even 5 l is too strong: then a finer tool is needed, or a stock of the stock.
+ * share can be measured to 5%. Undefined where even the largest is too strong: then a finer tool is needed, or a stock of the stock.
  *
  * @param dose of product to one unit, in the tool's g or ml
  */
@@ -88,10 +145,11 @@ export function stockSolution(
   dose: number,
   units: number,
   tool: MeasuringTool,
+  system: MeasureSystem,
 ): StockSolution | undefined {
   const steps = Math.max(LEAST_STEPS, Math.ceil((dose * units) / tool.step - 1e-9));
   const product = steps * tool.step;
-  for (const madeUpToMl of MADE_UP_ML) {
+  for (const madeUpToMl of MADE_UP_ML[system]) {
     const eachMl = (madeUpToMl * dose) / product;
     if (eachMl >= LEAST_EACH_ML && (tool.of === 'mass' || madeUpToMl >= 2 * product))
       return { product, madeUpToMl, eachMl, leftMl: madeUpToMl - eachMl * units };

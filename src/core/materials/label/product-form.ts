@@ -187,7 +187,7 @@ function readPack(
       ? success(null)
       : failure({ packSize: 'How much is in the pack that costs this?' });
   const read = parseQuantity(packSize, { system });
-  if (!read.ok) return failure({ packSize: quantitySentence(read.trouble) });
+  if (!read.ok) return failure({ packSize: quantitySentence(read.trouble, { system }) });
   const { dimension: of, base } = read.value;
   if ((of !== 'mass' && of !== 'volume') || base <= 0)
     return failure({ packSize: 'A pack holds a mass or a volume, above 0.' });
@@ -224,7 +224,7 @@ export function rateLines(
 function readRates(written: string, context: RateContext): Result<readonly LabelRate[], string> {
   const rates: LabelRate[] = [];
   for (const { read } of readLines(written, context)) {
-    if (!read.ok) return failure(rateSentence(read.trouble));
+    if (!read.ok) return failure(rateSentence(read.trouble, { system: context.system }));
     rates.push(read.value);
   }
   return rates.length > 20 ? failure('At most 20 rates.') : success(rates);

@@ -37,7 +37,7 @@ const NUMBERS: Readonly<Record<NumberField, NumberRange>> = {
   density: {
     least: 0.01,
     most: 20,
-    sentence: 'Grams in a millilitre, above 0: water has 1.',
+    sentence: 'How heavy it is against water, above 0: water has 1.',
     as: 'densityGPerMl',
   },
   activePercent: {

@@ -111,6 +111,6 @@ export function mixSentence(trouble: MixTrouble): string {
     case 'over-100':
       return `The added parts make ${Number(trouble.sum.toFixed(1))}% of the whole: nothing would be left for the first.`;
     case 'no-volume':
-      return 'Say how many containers of how many litres.';
+      return 'Say how many containers, and what each holds.';
   }
 }

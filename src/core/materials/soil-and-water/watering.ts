@@ -44,7 +44,7 @@ export const WATER_WAYS: Readonly<
   need: {
     label: 'to need, written down',
     means:
-      'Each is judged at its best, and how much it took is a result of its own. Without the litres it says nothing.',
+      'Each is judged at its best, and how much it took is a result of its own. Without the amounts it says nothing.',
   },
   'et-share': {
     label: 'a share of what the weather takes',

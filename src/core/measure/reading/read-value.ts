@@ -110,10 +110,11 @@ function amountIn(
   const dimension = DIMENSION_OF[unit];
   let value = plain.ok ? plain.value * shown.base : undefined;
   if (!plain.ok && plain.trouble.kind === 'ambiguous-comma')
-    return failure({ value: quantitySentence(plain.trouble) });
+    return failure({ value: quantitySentence(plain.trouble, { system }) });
   if (value === undefined && dimension !== undefined) {
     const read = parseQuantity(said, { system, dimension });
-    if (!read.ok) return failure({ value: quantitySentence(read.trouble) });
+    if (!read.ok)
+      return failure({ value: quantitySentence(read.trouble, { system, wanted: dimension }) });
     value = unit === 'l' ? read.value.base / 1000 : read.value.base;
   }
   if (value === undefined)

@@ -69,16 +69,27 @@ function termOf(data: TrialData, term: DerivedTerm, valuesOf: ValuesOf): OfUnit 
       return unit => harvestFigure(data, unit, term.what);
     case 'reading':
     case 'named': {
-      const measure = data.measures.find(each =>
-        term.kind === 'reading'
-          ? each.kindKey === term.key
-          : each.name.toLowerCase() === term.name.toLowerCase(),
-      );
-      if (!measure || measure.scale?.kind === 'derived') return () => null;
+      const measure = measureOfTerm(data.measures, term);
+      if (!measure) return () => null;
       const values = valuesOf(measure);
       return unit => values.get(unit.id) ?? null;
     }
   }
+}
+
+/** The measure of the trial that a term names, if it is one that is read; undefined of any other term. */
+export function measureOfTerm(
+  measures: readonly Measure[],
+  term: DerivedTerm,
+): Measure | undefined {
+  if (term.kind !== 'reading' && term.kind !== 'named') return undefined;
+  return measures.find(
+    ({ kindKey, name, scale }) =>
+      scale?.kind !== 'derived' &&
+      (term.kind === 'reading'
+        ? kindKey === term.key
+        : name.toLowerCase() === term.name.toLowerCase()),
+  );
 }
 
 function builtFigure(

@@ -13,12 +13,16 @@ const START = data.trial.startsOn;
 const today = addDays(START, 40);
 const [code] = data.units.map(unit => unit.code);
 
-const read = (rows: readonly (readonly string[])[], acts: readonly CareAct[] = []) =>
+const read = (
+  rows: readonly (readonly string[])[],
+  acts: readonly CareAct[] = [],
+  system: 'uk' | 'us' = 'uk',
+) =>
   readPaperLog(rows, {
     rules: data.care.rules,
     tasks: careTasks({ ...data, care: { ...data.care, acts } }, today),
     units: data.units,
-    system: 'uk',
+    system,
     startsOn: START,
     today,
   });
@@ -56,6 +60,15 @@ test.each<[string, readonly string[], RegExp]>([
   expect(log).toMatchObject({
     ok: false,
     trouble: [{ row: 3, says: expect.stringMatching(says) }],
+  });
+});
+
+test('a bare number is the rate’s grams or millilitres in a metric garden, and asked back in an American one', () => {
+  const line = [HEADS, [START, rule.name, '', '25']];
+  expect(read(line)).toMatchObject({ ok: true, value: [{ amount: 25 }] });
+  expect(read(line, [], 'us')).toMatchObject({
+    ok: false,
+    trouble: [{ column: 'amount', says: expect.stringMatching(/has no unit\. Add one of tsp/) }],
   });
 });
 

@@ -162,12 +162,13 @@ class LogReader {
   #amountOf(said: string, rule: CareRule): Result<number | null, string> {
     if (said === '' || /^as planned$/i.test(said)) return success(null);
     const dimension = rule.material?.rate.of ?? 'volume';
-    const read = parseQuantity(said, {
-      system: this.context.system,
-      dimension,
-      bareUnit: dimension === 'mass' ? 'g' : 'ml',
-    });
-    return read.ok ? success(read.value.base) : failure(quantitySentence(read.trouble, dimension));
+    const { system } = this.context;
+    // A bare number means grams or millilitres only where people have no others in the shed; elsewhere it is asked back.
+    const bare = system === 'us' ? {} : { bareUnit: dimension === 'mass' ? 'g' : 'ml' };
+    const read = parseQuantity(said, { system, dimension, ...bare });
+    return read.ok
+      ? success(read.value.base)
+      : failure(quantitySentence(read.trouble, { system, wanted: dimension }));
   }
 }
 

@@ -210,7 +210,7 @@ function materialOf(
         'water',
         draft.water.trim() === ''
           ? 'This rate counts by water: how much does each get?'
-          : quantitySentence(read.trouble),
+          : quantitySentence(read.trouble, { system, wanted: 'volume' }),
       );
     else if (read.value.base <= 0) reader.trouble('water', 'More than none.');
     else waterMl = read.value.base;

@@ -58,6 +58,21 @@ test.each([
   expect(Object.keys(changes(form))).toEqual([field]);
 });
 
+test.each([
+  { size: 'large' },
+  { size: '3 lb' },
+  { size: '0 in' },
+  { size: '3 x 0 in' },
+  { litres: '3 lb' },
+  { litres: '0 gal' },
+  { seed: '0 oz' },
+  { plantedDeep: '0 in' },
+  { plantedDeep: '12' },
+])('%j is answered with the units of an American garden', form => {
+  const [says] = Object.values(changes(form, 'us'));
+  expect(says).not.toMatch(/\d ?(?:g|kg|ml|l|mm|cm|m)\b/);
+});
+
 test('it is said of all, of a block, of one, and of a treatment only where the key is open', () => {
   const ids = (which: string, isOpen = true) => {
     const found = read({ which, plants: '1' }, isOpen);

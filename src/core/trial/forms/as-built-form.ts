@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { parseQuantity } from '@/core/quantity/parse-quantity';
-import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import { exampleAmounts, quantitySentence } from '@/core/quantity/quantity-sentence';
 import type { Dimension, MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { failure, type Result, success } from '@/core/result';
 import { type CalendarDay, GardenDay } from '@/core/time/garden-day';
@@ -48,10 +48,10 @@ export function readAsBuilt(
   if (unitIds.length === 0) return failure({ which: 'Choose which they are.' });
   const read = {
     areaM2: areaIn(form.size, system),
-    mixMl: amountIn(form.litres, system, 'volume', 'A volume such as 12 l.'),
+    mixMl: amountIn(form.litres, system, 'volume'),
     plants: countIn(form.plants),
-    seedG: amountIn(form.seed, system, 'mass', 'A weight such as 450 g.'),
-    plantedMm: amountIn(form.plantedDeep, system, 'length', 'A depth such as 10 cm.'),
+    seedG: amountIn(form.seed, system, 'mass'),
+    plantedMm: amountIn(form.plantedDeep, system, 'length'),
     plantedOn: dayIn(form.plantedOn),
     lot: wordsIn(form.lot),
     container: wordsIn(form.container),
@@ -108,21 +108,22 @@ function unitsOf(
 /** Undefined: nothing was written, so nothing changes. */
 type Said<Value> = Result<Value | null | undefined, string>;
 
-function amountIn(
-  written: string,
-  system: MeasureSystem,
-  dimension: Dimension,
-  sentence: string,
-): Said<number> {
+function amountIn(written: string, system: MeasureSystem, dimension: Dimension): Said<number> {
   if (written === '') return success(undefined);
   if (NONE.test(written)) return success(null);
   const read = parseQuantity(written, { system, dimension });
-  if (!read.ok) return failure(quantitySentence(read.trouble, dimension));
-  return read.value.base > 0 ? success(read.value.base) : failure(sentence);
+  if (!read.ok) return failure(quantitySentence(read.trouble, { system, wanted: dimension }));
+  return read.value.base > 0
+    ? success(read.value.base)
+    : failure(`More than none, such as ${exampleAmounts(dimension, system)}.`);
 }
 
 const SIDES = /^([\d.,]+)\s*([a-z'"]*)\s*(?:x|by|×)\s*([\d.,]+)\s*([a-z'"]+)$/i;
-const AREA_SENTENCE = 'A width such as 30 cm, two sides such as 30 x 40 cm, or an area.';
+function areaSentence(system: MeasureSystem): string {
+  return system === 'us'
+    ? 'A width such as 12 in, two sides such as 12 x 16 in, or an area.'
+    : 'A width such as 30 cm, two sides such as 30 x 40 cm, or an area.';
+}
 
 /** `30 cm` across, `30 x 40 cm`, `0.5 m2`. */
 function areaIn(written: string, system: MeasureSystem): Said<number> {
@@ -135,13 +136,15 @@ function areaIn(written: string, system: MeasureSystem): Said<number> {
       )
     : [parseQuantity(written.replace(/\s*(?:across|wide|round)$/i, ''), { system })];
   const [first, second] = read;
-  if (!first?.ok) return failure(first ? quantitySentence(first.trouble, 'length') : AREA_SENTENCE);
+  const wants = areaSentence(system);
+  if (!first?.ok)
+    return failure(first ? quantitySentence(first.trouble, { system, wanted: 'length' }) : wants);
   if (second) {
     const m2 = second.ok ? (first.value.base * second.value.base) / 1e6 : 0;
-    return m2 > 0 ? success(m2) : failure(AREA_SENTENCE);
+    return m2 > 0 ? success(m2) : failure(wants);
   }
   const { dimension, base } = first.value;
-  if (base <= 0 || (dimension !== 'length' && dimension !== 'area')) return failure(AREA_SENTENCE);
+  if (base <= 0 || (dimension !== 'length' && dimension !== 'area')) return failure(wants);
   return success(dimension === 'area' ? base : (Math.PI / 4) * (base / 1000) ** 2);
 }
 

@@ -145,7 +145,7 @@ function readWeight(written: string, system: MeasureSystem): Result<Quantity, st
   const base = read.reduce((sum, each) => sum + (each.ok ? each.value.base : 0), 0);
   return base > MOST_G
     ? failure(
-        `“${shortened(written.trim())}” is more than any pot or bed gives at once. At most 500 kg are taken.`,
+        `“${shortened(written.trim())}” is more than any pot or bed gives at once. At most ${system === 'us' ? '1,100 lb' : '500 kg'} are taken.`,
       )
     : success({
         ...first.value,
@@ -160,10 +160,10 @@ function readLoad(written: string, system: MeasureSystem): Result<Quantity, stri
     dimension: 'mass',
     bareUnit: system === 'us' ? 'oz' : 'g',
   });
-  if (!read.ok) return failure(quantitySentence(read.trouble));
+  if (!read.ok) return failure(quantitySentence(read.trouble, { system }));
   return read.value.base > MOST_G
     ? failure(
-        `“${shortened(written.trim())}” is more than any pot or bed gives at once. At most 500 kg are taken.`,
+        `“${shortened(written.trim())}” is more than any pot or bed gives at once. At most ${system === 'us' ? '1,100 lb' : '500 kg'} are taken.`,
       )
     : read;
 }

@@ -214,7 +214,7 @@ function readSeries(
   const doses = readDoses(written);
   const troubles: FieldTroubles = {
     ...(name === ''
-      ? { 'series.name': 'Say what rises: depth of leaf-mould, grams of feed.' }
+      ? { 'series.name': 'Say what rises: depth of leaf-mould, weight of feed.' }
       : {}),
     ...(doses.ok ? {} : { 'series.doses': doses.trouble }),
   };

@@ -16,11 +16,14 @@ function readYearlyFeed(written: string, system: MeasureSystem): ReadAmount {
   const said = written.trim().replace(/\s+(?:of\s+)?(?:N|nitrogen)\b/i, '');
   if (said === '' || /^[\d.,]+$/.test(said)) return readNumber(said, 0.1, 100);
   const rate = parseLabelRate(said, { system });
-  if (!rate.ok) return { base: undefined, trouble: rateSentence(rate.trouble) };
+  if (!rate.ok) return { base: undefined, trouble: rateSentence(rate.trouble, { system }) };
   const { of, high, per } = rate.value;
   return of === 'mass' && per.kind === 'area'
     ? { base: high / per.m2, trouble: undefined }
-    : { base: undefined, trouble: 'A weight for an area: 10 g per m², 4 lb per 1000 sq ft.' };
+    : {
+        base: undefined,
+        trouble: `A weight for an area, such as ${system === 'us' ? '4 lb per 1000 sq ft' : '10 g per m²'}.`,
+      };
 }
 
 const LAWN_FT2_M2 = 92.90304; // 1000 square feet, by which lawns are fed across the water

@@ -18,7 +18,7 @@ export function LooseSum() {
   return (
     <Sum title="A handful" lead="A cap, a handful, a squirt: weigh or measure five of them.">
       <TextField
-        label="The five, in g or ml"
+        label="The five, all in one unit"
         name="weighings"
         value={weighings}
         onChange={setWeighings}

@@ -14,7 +14,10 @@ import type { ReadAmount } from './read-amount';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 
-const EXAMPLE = 'potting mix 2, 40 l, 8.50\nbark 1, 60 l, 11\nloam 1';
+const EXAMPLES = {
+  uk: { recipe: 'potting mix 2, 40 l, 8.50\nbark 1, 60 l, 11\nloam 1', each: '10 l' },
+  us: { recipe: 'potting mix 2, 1.5 cu ft, 8.50\nbark 1, 2 cu ft, 11\nloam 1', each: '2.5 gal' },
+} as const;
 
 interface MixSumValues {
   readonly recipe: string;
@@ -28,10 +31,9 @@ interface MixSumValues {
 export function MixSum({ system }: { readonly system: MeasureSystem }) {
   const inUnits = useAmountWords();
   const { form, field } = useForm<MixSumValues>({
-    recipe: EXAMPLE,
+    ...EXAMPLES[system],
     meaning: 'parts',
     pots: '12',
-    each: '10 l',
     settling: '10',
   });
   const { recipe, meaning, pots, each, settling } = form;

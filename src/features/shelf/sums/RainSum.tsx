@@ -18,7 +18,7 @@ export function RainSum({ system }: { readonly system: MeasureSystem }) {
   const { form, field } = useForm({
     rain: system === 'us' ? '0.8 in' : '20 mm',
     across: system === 'us' ? '10 in' : '25 cm',
-    mix: '10 l',
+    mix: system === 'us' ? '2.5 gal' : '10 l',
   });
   const { rain, across, mix } = form;
   const [r, a, m] = [

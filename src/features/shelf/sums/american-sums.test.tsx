@@ -1,8 +1,13 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { I18nProvider } from 'react-aria-components';
+import { productFixture, rateFixture } from '@/core/trial/fixtures/product-fixture';
+import { DoseSheet } from '../DoseSheet';
+import { LooseMeasures } from '../LooseMeasures';
 import { DripSum } from './DripSum';
 import { LawnSum } from './LawnSum';
+import { MixSum } from './MixSum';
+import { RainSum } from './RainSum';
 import { DrySum, SaltSum } from './SaltSum';
 import { SieveSum } from './SieveSum';
 import { SpraySum } from './SpraySum';
@@ -20,6 +25,16 @@ test.each([
   ['a lawn', <LawnSum key="us" />],
   ['sieves', <SieveSum key="us" system="us" />],
   ['a spray', <SpraySum key="us" system="us" />],
+  ['a mix', <MixSum key="us" system="us" />],
+  ['rain on a pot', <RainSum key="us" system="us" />],
+  [
+    'a dose',
+    <DoseSheet
+      key="us"
+      product={productFixture({ rates: [rateFixture(70, 70, { kind: 'area', m2: 1 }, 'mass')] })}
+      system="us"
+    />,
+  ],
 ])('the sum of %s asks and says nothing metric in an American garden', (_name, sum) => {
   american(sum);
   const fields = screen.getAllByRole<HTMLInputElement>('textbox');
@@ -50,4 +65,20 @@ test('a lawn: from 3 in to 2 in at the lowest; one cut to 1½ in that grows ⅛ 
 test('a spray: 6 tbsp to a gallon are said by the gallon', () => {
   american(<SpraySum system="us" />);
   expect(screen.getByText(/^3 fl oz a gallon\./)).toBeVisible();
+});
+
+test('five handfuls are weighed in the ounces that the field says', async () => {
+  const weigh = jest.fn().mockResolvedValue(undefined);
+  american(<LooseMeasures measures={[]} isLiquid={false} weigh={weigh} />);
+  expect(screen.getByRole('option', { name: 'ounces' })).toBeInTheDocument();
+  fireEvent.change(screen.getByLabelText('A'), { target: { value: 'handful' } });
+  fireEvent.change(screen.getByLabelText('Five tries'), { target: { value: '1 2' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+  await waitFor(() =>
+    expect(weigh).toHaveBeenCalledWith({
+      name: 'handful',
+      of: 'mass',
+      tries: [expect.closeTo(28.3495, 4), expect.closeTo(56.699, 3)],
+    }),
+  );
 });

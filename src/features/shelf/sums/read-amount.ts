@@ -20,7 +20,11 @@ export function readAmount(
     system,
     ...(bareUnit === undefined ? {} : { bareUnit }),
   });
-  if (!read.ok) return { base: undefined, trouble: quantitySentence(read.trouble, dimension) };
+  if (!read.ok)
+    return {
+      base: undefined,
+      trouble: quantitySentence(read.trouble, { system, wanted: dimension }),
+    };
   return read.value.base > 0
     ? { base: read.value.base, trouble: undefined }
     : { base: undefined, trouble: 'More than none.' };

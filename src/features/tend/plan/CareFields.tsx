@@ -5,7 +5,7 @@ import type { CareDraft } from '@/core/schedule/rules/care-draft';
 import type { CareRule } from '@/core/trial/model/care-rule';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { Product } from '@/core/trial/model/product';
-import { useAmountWords } from '@/features/frame/use-garden-units';
+import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -196,6 +196,7 @@ function oftenOf(rate: LabelRate | undefined): Partial<CareDraft> {
 
 function CareRate({ draft, product }: CareFieldsProps & { readonly product: Product }) {
   const inUnits = useAmountWords();
+  const system = useSystem();
   const { form, change, troubles } = draft;
   const rate = product.rates[Number(form.rate ?? '0')];
   return (
@@ -227,7 +228,9 @@ function CareRate({ draft, product }: CareFieldsProps & { readonly product: Prod
         placeholder={
           rate?.per.kind === 'water' && rate.per.plants !== undefined
             ? `${inUnits(rate.per.ml / rate.per.plants, 'volume')}, as on the label`
-            : '1.5 l'
+            : system === 'us'
+              ? '1 qt'
+              : '1.5 l'
         }
       />
     </>

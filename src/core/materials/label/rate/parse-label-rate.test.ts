@@ -35,6 +35,21 @@ test.each([
   expect(read(written)).toMatchObject(expected);
 });
 
+test.each([
+  '',
+  '20 ml',
+  '1 tbsp',
+  '1 tbsp per fence',
+  'a handful per plant',
+  '1 lb 20 oz in 1 gal',
+])('“%s” is answered with the measures of the garden', written => {
+  const read = parseLabelRate(written, { system: 'us' });
+  if (read.ok) throw new Error('it must be asked back');
+  expect(rateSentence(read.trouble, { system: 'us' }).replaceAll(written, '')).not.toMatch(
+    /\d ?(?:g|kg|ml|l|mm|cm|m)\b|litre|square metre|gram/,
+  );
+});
+
 test('gallons and spoons go by the garden, or are asked back', () => {
   expect(read('1/4 tsp per gallon', 'us')).toMatchObject({
     low: expect.closeTo(1.2322, 4),
@@ -63,7 +78,7 @@ test.each([
 ])('%s is asked back: %s', (written, kind, sentence) => {
   const rate = parseLabelRate(written, { system: 'uk' });
   expect(rate).toMatchObject({ ok: false, trouble: { kind } });
-  if (!rate.ok) expect(rateSentence(rate.trouble)).toContain(sentence);
+  if (!rate.ok) expect(rateSentence(rate.trouble, { system: undefined })).toContain(sentence);
 });
 
 test('whatever is written, it is a rate above nothing or a sentence', () => {
@@ -83,7 +98,7 @@ test('whatever is written, it is a rate above nothing or a sentence', () => {
               rate.value.high >= rate.value.low &&
               Number.isFinite(rate.value.high),
           ).toBe(true);
-        else expect(rateSentence(rate.trouble).length).toBeGreaterThan(10);
+        else expect(rateSentence(rate.trouble, { system: undefined }).length).toBeGreaterThan(10);
       },
     ),
   );
@@ -101,7 +116,7 @@ test('a label rate in is the same label rate out: what it means for its own volu
         const high = Number((low + more).toFixed(1));
         const litres = tenths / 10;
         const rate = parseLabelRate(`${low}-${high} ${unit} per ${litres} l`, { system: 'uk' });
-        if (!rate.ok) throw new Error(rateSentence(rate.trouble));
+        if (!rate.ok) throw new Error(rateSentence(rate.trouble, { system: undefined }));
         expect([
           doseFor(rate.value, 'low', 1, { waterMl: litres * 1000 }),
           doseFor(rate.value, 'high', 1, { waterMl: litres * 1000 }),

@@ -201,12 +201,22 @@ function unparted(rest: string, context: RateContext): RateTrouble {
   if (!amount.ok) {
     const { trouble } = amount;
     return trouble.kind === 'amount' && trouble.trouble.kind !== 'ambiguous-unit'
-      ? { kind: 'no-per', read: rest, choices: ['20 ml in 4.5 l', '70 g per square metre'] }
+      ? { kind: 'no-per', read: rest, choices: wholeExamples(context) }
       : trouble.kind === 'amount'
         ? { kind: 'whose-measures', read: rest, choices: bothSides(`${rest} per plant`) }
         : trouble;
   }
-  return { kind: 'no-per', read: rest, choices: [`${rest} per plant`, `${rest} in 4.5 l`] };
+  return {
+    kind: 'no-per',
+    read: rest,
+    choices: [`${rest} per plant`, `${rest} in ${context.system === 'us' ? '1 gal' : '4.5 l'}`],
+  };
+}
+
+function wholeExamples({ system }: RateContext): readonly string[] {
+  return system === 'us'
+    ? ['1 tbsp in 1 gal', '3 lb per 100 sq ft']
+    : ['20 ml in 4.5 l', '70 g per square metre'];
 }
 
 function rateOf({ of, low, high }: RateAmount, { per, count }: ReadPer, isAdded: boolean): Rest {

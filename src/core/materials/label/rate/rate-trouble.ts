@@ -1,6 +1,7 @@
 import type { RatioMeaning } from '@/core/materials/mix/ratio-words';
 import type { QuantityTrouble } from '@/core/quantity/parse-quantity';
 import { quantitySentence } from '@/core/quantity/quantity-sentence';
+import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 
 /** Why a written rate was not taken. `choices` are whole rates that would be: each says one of the things it could mean. */
 export type RateTrouble =
@@ -35,25 +36,38 @@ export function rateChoices(trouble: RateTrouble): readonly string[] {
   return 'choices' in trouble ? trouble.choices : [];
 }
 
-/** A rate that was not taken: what was read, and what would be. @param hasButtons the choices stand beside it */
-export function rateSentence(trouble: RateTrouble, hasButtons = false): string {
+interface RateSentenceFor {
+  /** Whose examples it gives; without it metric ones. */
+  readonly system: MeasureSystem | undefined;
+  /** The choices stand beside it as buttons. */
+  readonly hasButtons?: boolean;
+}
+
+/** A rate that was not taken: what was read, and what would be. */
+export function rateSentence(
+  trouble: RateTrouble,
+  { system, hasButtons = false }: RateSentenceFor,
+): string {
   const choices = rateChoices(trouble);
-  const sentence = troubleWords(trouble);
+  const sentence = troubleWords(trouble, system);
   return choices.length === 0 || hasButtons
     ? sentence
     : `${sentence} For example: ${choices.map(choice => `“${choice}”`).join(' or ')}.`;
 }
 
-function troubleWords(trouble: RateTrouble): string {
+function troubleWords(trouble: RateTrouble, system: MeasureSystem | undefined): string {
+  const isUs = system === 'us';
   switch (trouble.kind) {
     case 'empty':
-      return 'Write the rate as on the label: 20 ml in 4.5 l, 70 g per square metre.';
+      return isUs
+        ? 'Write the rate as on the label: 1 tbsp in 1 gal, 3 lb per 100 sq ft.'
+        : 'Write the rate as on the label: 20 ml in 4.5 l, 70 g per square metre.';
     case 'no-per':
-      return `“${trouble.read}” says how much, but not for what: in how much water, per plant, per square metre?`;
+      return `“${trouble.read}” says how much, but not for what: in how much water, per plant, ${isUs ? 'per 100 sq ft' : 'per square metre'}?`;
     case 'amount':
-      return quantitySentence(trouble.trouble);
+      return quantitySentence(trouble.trouble, { system });
     case 'per':
-      return `“${trouble.read}” is not something a rate is for. Write a volume of water, plant, pot, an area, litres of mix, or a length of row.`;
+      return `“${trouble.read}” is not something a rate is for. Write a volume of water, plant, pot, an area, ${isUs ? 'cubic feet' : 'litres'} of mix, or a length of row.`;
     case 'whose-measures':
       return `US and UK gallons, pints and spoons differ. Say which are meant in “${trouble.read}”.`;
     case 'which-ounces':
@@ -61,7 +75,7 @@ function troubleWords(trouble: RateTrouble): string {
     case 'bracket':
       return `“${trouble.read}”: is the amount in brackets for each one, or for all of them together?`;
     case 'uncalibrated':
-      return `How much is a ${trouble.measure.toLowerCase()}? Weigh or measure five of it below, once it is on the shelf, or write it in brackets: a ${trouble.measure.toLowerCase()} (15 ml) in 4.5 l.`;
+      return `How much is a ${trouble.measure.toLowerCase()}? Weigh or measure five of it below, once it is on the shelf, or write it in brackets: a ${trouble.measure.toLowerCase()} ${isUs ? '(1 tbsp) in 1 gal' : '(15 ml) in 4.5 l'}.`;
     case 'ambiguous-ratio':
       return `“${trouble.read}” can mean ${trouble.meanings.map(meaning => meaning.words).join(', or ')}. Say which.`;
     case 'how-often':
@@ -73,7 +87,7 @@ function troubleWords(trouble: RateTrouble): string {
     case 'needs-analysis':
       return `“${trouble.read}” counts the nutrient, not the product. Write the three numbers on the pack (N-P-K) too, and the amount of product follows.`;
     case 'needs-density':
-      return `“${trouble.read}” counts by weight and the label’s three numbers count by volume, or the other way round. Write how many grams a millilitre weighs.`;
+      return `“${trouble.read}” counts by weight and the label’s three numbers count by volume, or the other way round. ${isUs ? 'Write its density: what it weighs against water.' : 'Write how many grams a millilitre weighs.'}`;
     case 'holds-none':
       return `“${trouble.read}”: by its three numbers the product holds none of it.`;
     case 'zero':

@@ -65,7 +65,8 @@ test('what is printed of a rate is read as the same rate', () => {
     fc.property(rate, SYSTEMS, (known, system) => {
       const words = rateWords(known, system);
       const read = parseLabelRate(words, { system });
-      if (!read.ok) throw new Error(`${words}: ${rateSentence(read.trouble)}`);
+      if (!read.ok)
+        throw new Error(`${words}: ${rateSentence(read.trouble, { system: undefined })}`);
       expect([words, read.value.of, read.value.per.kind, read.value.everyDays]).toEqual([
         words,
         known.of,
