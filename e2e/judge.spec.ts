@@ -25,8 +25,12 @@ test('the margin can be changed on the page, the verdict follows, and what diffe
   // What was looked at stands in the address: a reload and the way back show the same.
   await page.reload();
   await expect(page.getByRole('cell', { name: 'better', exact: true })).toBeVisible();
+  // The way back asks the server anew: what is pressed before that answers stays.
+  await page.route(/_rsc=/, async route => {
+    await new Promise(done => setTimeout(done, 1500));
+    await route.continue();
+  });
   await page.goBack();
-  await page.waitForLoadState('networkidle'); // the way back asks the server anew, and would win over what is pressed meanwhile
   await expect(page.getByLabel('Smallest difference worth having, %')).toHaveValue('40');
   await page.getByRole('button', { name: 'Back to the plan' }).click();
   await verdictPage(page, 'Answer');

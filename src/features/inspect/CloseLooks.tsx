@@ -1,7 +1,8 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { PageNav, useAddress } from '@/ui/pages/PageNav';
+import { useAddress } from '@/ui/pages/address';
+import { PageNav } from '@/ui/pages/PageNav';
 
 const PAGES = [
   { key: 'photos', label: 'Photos' },

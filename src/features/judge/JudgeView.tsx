@@ -30,7 +30,8 @@ import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
 import { printP } from '@/features/judge/print-value';
 import { Soft, TwoParts } from '@/ui/Page';
-import { addressNow, PageNav, useAddress } from '@/ui/pages/PageNav';
+import { addressNow, turnTo, useAddress } from '@/ui/pages/address';
+import { PageNav } from '@/ui/pages/PageNav';
 import { lookFrom, withLook } from './pages/look-address';
 import { VERDICT_PAGES, verdictPage } from './pages/verdict-pages';
 import { useJudgement } from './use-judgement';
@@ -94,7 +95,7 @@ export function JudgeView(props: JudgeViewProps) {
   const lookAgain = (next: AnalysisSpec): void => {
     setRequested({ of: first, spec: next });
     state.judge(next);
-    window.history.replaceState(null, '', `?${withLook(addressNow(), next, first.spec)}`);
+    turnTo(withLook(addressNow(), next, first.spec), 'same-entry');
   };
   const asked = lookFrom(address, first.spec);
   const isAskedOtherwise =
@@ -102,8 +103,7 @@ export function JudgeView(props: JudgeViewProps) {
   // A reload, the way back and a shared link bring a look with them.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the address alone says what is to be looked at
   useEffect(() => {
-    // An address that was left meanwhile asks for nothing any more.
-    if (!isAskedOtherwise || `${address}` !== `${addressNow()}`) return;
+    if (!isAskedOtherwise) return;
     setRequested({ of: first, spec: asked });
     state.judge(asked);
   }, [address, first]);

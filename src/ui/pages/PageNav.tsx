@@ -1,9 +1,9 @@
 'use client';
 
 import Link from 'next/link';
-import { useSearchParams } from 'next/navigation';
-import { type ReactNode, useMemo } from 'react';
+import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
+import { addressNow, turnTo, useAddress } from './address';
 
 /** A page among those that one address shows one at a time, by its `page`. */
 export interface SubPage<Key extends string> {
@@ -41,13 +41,13 @@ export function PageLink({ to, isHere = false, children }: PageLinkProps) {
   const address = useAddress();
   return (
     <Link
-      href={hrefOf(to, address)}
+      href={`?${withPage(to, address)}`}
       prefetch={false}
       aria-current={isHere ? 'page' : undefined}
       onNavigate={event => {
         event.preventDefault();
         // What was just asked for stands in the address sooner than in this link.
-        window.history.pushState(null, '', hrefOf(to, addressNow()));
+        turnTo(withPage(to, addressNow()), 'new-entry');
       }}
     >
       {children}
@@ -55,21 +55,10 @@ export function PageLink({ to, isHere = false, children }: PageLinkProps) {
   );
 }
 
-/** What stands in the address behind its `?`, as the page was last drawn with it. */
-export function useAddress(): URLSearchParams {
-  const given = useSearchParams();
-  return useMemo(() => new URLSearchParams(given ?? ''), [given]);
-}
-
-/** What stands in the address this moment. */
-export function addressNow(): URLSearchParams {
-  return new URLSearchParams(window.location.search);
-}
-
-function hrefOf(page: string, address: URLSearchParams): string {
+function withPage(page: string, address: URLSearchParams): URLSearchParams {
   const next = new URLSearchParams(address);
   next.set('page', page);
-  return `?${next}`;
+  return next;
 }
 
 const Nav = styled.nav`
