@@ -151,7 +151,7 @@ export function startServer(dataFile: string, port: number, host = '127.0.0.1'):
   );
 }
 
-async function answered(url: string): Promise<void> {
+export async function answered(url: string): Promise<void> {
   for (let attempt = 0; attempt < 100; attempt++) {
     const answer = await fetch(url).catch(() => undefined);
     if (answer?.ok) return;

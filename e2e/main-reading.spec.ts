@@ -13,7 +13,7 @@ test('a question about slugs: counted, judged by counts, closed, and told on Tod
   await page.getByLabel('What is picked').fill('heads');
   await page.getByLabel('Treatment A').fill('nothing');
   await page.getByLabel('Treatment B').fill('grit');
-  await page.getByText('Something read off the plants', { exact: true }).click();
+  await page.getByLabel('Main measure').selectOption('Something read off the plants');
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await expect(page.getByText('Choose what is read.')).toBeVisible();
   await page.getByRole('combobox', { name: 'What is read' }).selectOption({ label: 'Slugs found' });

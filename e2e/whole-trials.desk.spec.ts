@@ -214,7 +214,7 @@ test('slugs: counts at the desk; a patch not looked at is no patch without slugs
     crop: 'lettuces',
     picked: 'heads',
     also: async sheet => {
-      await sheet.getByText('Something read off the plants', { exact: true }).click();
+      await sheet.getByLabel('Main measure').selectOption('Something read off the plants');
       await sheet
         .getByRole('combobox', { name: 'What is read' })
         .selectOption({ label: 'Slugs found' });

@@ -1,8 +1,9 @@
 'use client';
 
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Button } from './Button';
 import { ConfirmDialog } from './ConfirmDialog';
+import { useGoOn } from './use-go-on';
 
 interface AskFirstProps {
   /** What stands on the button. */
@@ -24,14 +25,7 @@ interface AskFirstProps {
  */
 export function AskFirst({ label, title, does, children, tone, isPending, act }: AskFirstProps) {
   const [isAsking, setAsking] = useState(false);
-  const isConfirmed = useRef(false);
-  // Where the act takes this button away, whoever reads with ears or keys goes on where the page now begins.
-  useEffect(
-    () => () => {
-      if (isConfirmed.current) requestAnimationFrame(() => requestAnimationFrame(goToHeading));
-    },
-    [],
-  );
+  const goOn = useGoOn();
   return (
     <>
       <Button data-tone={tone} isPending={isPending} onPress={() => setAsking(true)}>
@@ -43,7 +37,7 @@ export function AskFirst({ label, title, does, children, tone, isPending, act }:
           does={does}
           close={() => setAsking(false)}
           confirm={() => {
-            isConfirmed.current = true;
+            goOn();
             setAsking(false);
             act();
           }}
@@ -53,13 +47,4 @@ export function AskFirst({ label, title, does, children, tone, isPending, act }:
       )}
     </>
   );
-}
-
-function goToHeading(): void {
-  const active = document.activeElement;
-  if (active !== null && active !== document.body) return;
-  const heading = document.querySelector<HTMLElement>('main [data-goes-on]');
-  if (!heading) return;
-  heading.tabIndex = -1;
-  heading.focus();
 }

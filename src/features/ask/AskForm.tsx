@@ -44,7 +44,7 @@ interface AskFormProps {
 export function AskForm({ draftKey, saved, isLocked, bench, save, children }: AskFormProps) {
   const [form, keep, forget] = useDraft(draftKey, saved, readQuestionDraft);
   const { trouble, fields, isPending, run } = useTrialAction();
-  const box = useRef<HTMLDivElement>(null);
+  const box = useRef<HTMLFormElement>(null);
   const shown = isLocked ? saved : form;
   useEffect(() => {
     if (trouble) box.current?.querySelector<HTMLElement>(FIRST_INVALID)?.focus();
@@ -53,39 +53,44 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
   const submit = (): void =>
     run(async () => resultOf(await save({ ...form, id: press.current() })), forget);
   return (
-    <TwoParts ref={box}>
-      <QuestionSheet
-        form={shown}
-        troubles={fields}
-        isLocked={isLocked}
-        onChange={changes => keep({ ...form, ...changes })}
-      />
-      <Aside>
-        <AsQuestion form={shown} />
-        {isLocked ? (
-          <Soft>
-            The plan is locked: the question, the main measure and the smallest difference worth
-            having stand as they are.
-          </Soft>
-        ) : (
-          <Saving
-            form={form}
-            trouble={trouble}
-            isPending={isPending}
-            isDealt={bench !== null}
-            submit={submit}
-          />
-        )}
-        {children}
-        {bench && (
-          <Bench
-            view={bench}
-            label="The bench from above"
-            lens={unit => ({ state: 'done', share: null, words: unit.tag?.name ?? unit.where })}
-          />
-        )}
-      </Aside>
-    </TwoParts>
+    // A dialog's method: before its script is there, Enter must not send what is typed into the address.
+    <Enterable
+      ref={box}
+      method="dialog"
+      noValidate
+      onSubmit={event => {
+        event.preventDefault();
+        if (!isLocked && !isPending) submit();
+      }}
+    >
+      <TwoParts>
+        <QuestionSheet
+          form={shown}
+          troubles={fields}
+          isLocked={isLocked}
+          onChange={changes => keep({ ...form, ...changes })}
+        />
+        <Aside>
+          <AsQuestion form={shown} />
+          {isLocked ? (
+            <Soft>
+              The plan is locked: the question, the main measure and the smallest difference worth
+              having stand as they are.
+            </Soft>
+          ) : (
+            <Saving form={form} trouble={trouble} isPending={isPending} isDealt={bench !== null} />
+          )}
+          {children}
+          {bench && (
+            <Bench
+              view={bench}
+              label="The bench from above"
+              lens={unit => ({ state: 'done', share: null, words: unit.tag?.name ?? unit.where })}
+            />
+          )}
+        </Aside>
+      </TwoParts>
+    </Enterable>
   );
 }
 
@@ -99,7 +104,7 @@ function AsQuestion({ form }: { readonly form: QuestionForm }) {
       <Soft>
         {form.summary === 'read'
           ? askedReading(form)?.definition
-          : harvestMeasure(form.summary).definition}
+          : harvestMeasure(form.summary).definition.replace(/\bunit\b/g, form.unitWord || 'pot')}
       </Soft>
     </>
   );
@@ -110,11 +115,10 @@ interface SavingProps {
   readonly trouble: TrialTrouble | undefined;
   readonly isPending: boolean;
   readonly isDealt: boolean;
-  readonly submit: () => void;
 }
 
 /** What is to be known before it is saved, and the one strong button. */
-function Saving({ form, trouble, isPending, isDealt, submit }: SavingProps) {
+function Saving({ form, trouble, isPending, isDealt }: SavingProps) {
   const draft = useMemo(() => {
     const question = readQuestion(form, 'uk', () => v7());
     return question.ok ? draftTrial(question.value) : null;
@@ -143,7 +147,7 @@ function Saving({ form, trouble, isPending, isDealt, submit }: SavingProps) {
         checks={Object.keys(AUDIT_CHECKS).length}
       />
       <Acts>
-        <Button data-tone="main" onPress={submit} isPending={isPending}>
+        <Button data-tone="main" type="submit" isPending={isPending}>
           Save and lay it out
         </Button>
       </Acts>
@@ -154,6 +158,11 @@ function Saving({ form, trouble, isPending, isDealt, submit }: SavingProps) {
 function factWords({ question, crop, treatments }: QuestionForm): string {
   return [question, crop, ...treatments.map(treatment => treatment.name)].join(' ');
 }
+
+/** Enter in a line saves, as in any form. */
+const Enterable = styled.form`
+  display: contents;
+`;
 
 /** Stays in sight while the form is long: its sentence grows with what is written. */
 const Aside = styled.div`

@@ -9,9 +9,9 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
 import { fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 
 interface MarginFieldsProps {
@@ -28,24 +28,25 @@ export function MarginFields({ form, troubles, isLocked, onChange }: MarginField
   const field = fieldsOf({ form, change: onChange, troubles, isReadOnly: isLocked });
   return (
     <Margin>
-      <Choice
-        label="Smallest difference worth having"
-        {...field('marginKind')}
-        direction="row"
-        options={[
-          { value: 'percent', label: '% of the control' },
-          { value: 'amount', label: 'an amount' },
-          { value: 'any', label: 'any difference' },
-        ]}
-      />
-      {form.marginKind !== 'any' && (
-        <TextField
-          label={isPercent ? 'At least, %' : 'At least'}
-          {...field('margin')}
-          inputMode={isPercent ? 'decimal' : 'text'}
-          hint={isPercent ? undefined : amountHint(form, system)}
+      <div data-pair>
+        <Select
+          label="Smallest difference worth having"
+          {...field('marginKind')}
+          options={[
+            { value: 'percent', label: '% of the control' },
+            { value: 'amount', label: 'an amount' },
+            { value: 'any', label: 'any difference' },
+          ]}
         />
-      )}
+        {form.marginKind !== 'any' && (
+          <TextField
+            label={isPercent ? 'At least, %' : 'At least'}
+            {...field('margin')}
+            inputMode={isPercent ? 'decimal' : 'text'}
+            hint={isPercent ? undefined : amountHint(form, system)}
+          />
+        )}
+      </div>
       {form.summary !== 'read' && (
         <MarginFromMoney form={form} onChange={onChange} troubles={troubles} isLocked={isLocked} />
       )}

@@ -4,10 +4,10 @@ import { styled } from 'styled-components';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import { Choice } from '@/ui/Choice';
 import { fieldsOf } from '@/ui/form-fields';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { ControlAdvice } from './ControlAdvice';
+import { ControlNeeded, WhatIsCompared } from './ControlAdvice';
 import { CrossedFactors } from './CrossedFactors';
 import { DoseSeries } from './DoseSeries';
 import { MainReading } from './MainReading';
@@ -24,16 +24,12 @@ interface QuestionSheetProps {
 }
 
 const OFFERED = ['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight'] as const;
-const READ = {
-  value: 'read',
-  label: 'Something read off the plants',
-  hint: 'What is counted, measured or scored on a walk round: pests found, leaves with holes, height, days to the first flower.',
-} as const;
+const READ = { value: 'read', label: 'Something read off the plants' } as const;
 
 const MEASURES = [
   ...HARVEST_MEASURES.flatMap(kind => {
     const value = OFFERED.find(offered => offered === kind.summary);
-    return value ? [{ value, label: kind.name, hint: kind.definition }] : [];
+    return value ? [{ value, label: kind.name }] : [];
   }),
   READ,
 ];
@@ -45,7 +41,6 @@ export function QuestionSheet(props: QuestionSheetProps) {
     <Sheet>
       <WhatIsAsked {...props} />
       <Compared {...props} />
-      {!isLocked && <ControlAdvice form={form} change={onChange} />}
       <Measured {...props} />
       <WhereAndWhen {...props} />
       <Rules
@@ -89,22 +84,13 @@ function WhatIsAsked(props: QuestionSheetProps) {
 }
 
 function Compared(props: QuestionSheetProps) {
-  const { form, onChange, ...shared } = props;
+  const { form, isLocked, onChange, ...shared } = props;
   return (
     <>
-      <Choice
-        label="What is compared"
-        {...bound(props)('made')}
-        direction="row"
-        options={[
-          { value: 'listed', label: 'separate treatments' },
-          { value: 'crossed', label: 'two or three things combined' },
-          { value: 'series', label: 'increasing amounts' },
-        ]}
-      />
       {form.made === 'listed' && (
         <TreatmentList
           {...shared}
+          isLocked={isLocked}
           treatments={form.treatments}
           control={form.control}
           onChange={(treatments, control) => onChange({ treatments: [...treatments], control })}
@@ -113,15 +99,58 @@ function Compared(props: QuestionSheetProps) {
       {form.made === 'crossed' && (
         <CrossedFactors
           {...shared}
+          isLocked={isLocked}
           factors={form.factors}
           emptyCells={form.emptyCells}
           onChange={(factors, emptyCells) => onChange({ factors, emptyCells })}
         />
       )}
       {form.made === 'series' && (
-        <DoseSeries {...shared} series={form.series} onChange={series => onChange({ series })} />
+        <DoseSeries
+          {...shared}
+          isLocked={isLocked}
+          series={form.series}
+          onChange={series => onChange({ series })}
+        />
       )}
+      {!isLocked && <ControlNeeded act={form.act} />}
+      <ComparedOtherwise {...props} />
     </>
+  );
+}
+
+/** What few change: which of them is the control, what kind of thing is compared, and how they are made up. */
+function ComparedOtherwise(props: QuestionSheetProps) {
+  const { form, isLocked, onChange } = props;
+  return (
+    <Otherwise open={form.made !== 'listed' || isLocked}>
+      <summary>Another control, or compared otherwise</summary>
+      <div>
+        {form.made === 'listed' && (
+          <Select
+            label="The control is"
+            name="control"
+            value={String(form.control)}
+            onChange={control => onChange({ control: Number(control) })}
+            isReadOnly={isLocked}
+            options={form.treatments.map(({ name }, i) => ({
+              value: String(i),
+              label: name.trim() || `treatment ${String.fromCharCode(65 + i)}`,
+            }))}
+          />
+        )}
+        <Select
+          label="How it is compared"
+          {...bound(props)('made')}
+          options={[
+            { value: 'listed', label: 'separate treatments' },
+            { value: 'crossed', label: 'two or three things combined' },
+            { value: 'series', label: 'increasing amounts' },
+          ]}
+        />
+        {!isLocked && <WhatIsCompared form={form} change={onChange} />}
+      </div>
+    </Otherwise>
   );
 }
 
@@ -130,22 +159,21 @@ function Measured(props: QuestionSheetProps) {
   const field = bound(props);
   return (
     <>
-      <Choice label="Main measure" {...field('summary')} options={MEASURES} />
-      {form.summary === 'read' && (
-        <MainReading form={form} troubles={troubles} isLocked={isLocked} onChange={onChange} />
-      )}
       <div data-pair>
-        <Choice
+        <Select label="Main measure" {...field('summary')} options={MEASURES} />
+        <Select
           label="Better is"
           {...field('better')}
-          direction="row"
           options={[
             { value: 'higher', label: 'more' },
             { value: 'lower', label: 'less' },
           ]}
         />
-        <MarginFields form={form} troubles={troubles} isLocked={isLocked} onChange={onChange} />
       </div>
+      {form.summary === 'read' && (
+        <MainReading form={form} troubles={troubles} isLocked={isLocked} onChange={onChange} />
+      )}
+      <MarginFields form={form} troubles={troubles} isLocked={isLocked} onChange={onChange} />
     </>
   );
 }
@@ -164,6 +192,12 @@ function WhereAndWhen(props: QuestionSheetProps) {
     </div>
   );
 }
+
+const Otherwise = styled.details`
+  & > summary { cursor: pointer; width: fit-content; padding: 4px 0; color: var(--ink-soft); }
+  & > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(200px, 1fr)); gap: 16px 24px; align-items: start; padding-top: 12px; }
+  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+`;
 
 const Sheet = styled.div`
   && { gap: 20px; }

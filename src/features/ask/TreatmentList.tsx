@@ -1,14 +1,12 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { Radio, RadioGroup } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { CONTROL_WORDS } from '@/core/design/question/control-advice';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ControlKind } from '@/core/trial/model/treatment';
 import { Button } from '@/ui/Button';
-import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -53,13 +51,9 @@ export function TreatmentList({
     );
   const general = troubles.treatments ?? troubles.control;
   return (
-    <List role="group" aria-label="What is compared">
-      <RadioGroup
-        aria-label="The control"
-        value={String(control)}
-        onChange={value => onChange(treatments, Number(value))}
-        isReadOnly={isLocked}
-      >
+    <List role="group" aria-labelledby="compared">
+      <span id="compared">What is compared</span>
+      <div>
         {treatments.map((treatment, i) => (
           <TreatmentRow
             // biome-ignore lint/suspicious/noArrayIndexKey: a treatment is its place in the list until it is saved
@@ -74,7 +68,7 @@ export function TreatmentList({
             remove={remove}
           />
         ))}
-      </RadioGroup>
+      </div>
       {general && <b>{general}</b>}
       {!isLocked && treatments.length < MOST && (
         <Button
@@ -86,9 +80,6 @@ export function TreatmentList({
           Add a treatment
         </Button>
       )}
-      <Soft>
-        The control is what you would do otherwise: plain water, no feed, the usual compost.
-      </Soft>
     </List>
   );
 }
@@ -134,10 +125,7 @@ function TreatmentRow({
         isReadOnly={isLocked}
         placeholder={i === control ? 'plain water' : 'seaweed feed'}
       />
-      <Radio value={String(i)}>
-        <i aria-hidden />
-        <span>control</span>
-      </Radio>
+      <span data-control>{i === control ? 'the control' : ''}</span>
       {treatments.length > 2 && !isLocked ? (
         <Button
           data-tone="quiet"
@@ -197,6 +185,7 @@ function TreatmentMore({ treatment, i, control, change, isLocked, troubles }: Tr
 
 const List = styled.div`
   display: grid; gap: 8px; justify-items: start;
+  & > span { font-weight: 600; font-size: 0.9375rem; }
   & > b { color: var(--beet); font-size: 0.9375rem; }
   & > div { display: grid; gap: 10px; width: 100%; }
   & [data-row] { display: grid; grid-template-columns: 22px minmax(0, 1fr) auto 32px; gap: 4px 14px; align-items: end; }
@@ -204,11 +193,7 @@ const List = styled.div`
   & [data-more] { grid-column: 2 / -1; font-size: 0.9375rem; }
   & [data-more] summary { color: var(--ink-soft); cursor: pointer; padding: 4px 0; width: fit-content; }
   & [data-more][open] { display: grid; gap: 8px; padding-bottom: 8px; }
-  & .react-aria-Radio { display: flex; gap: 8px; align-items: center; min-height: 40px; cursor: pointer; }
-  & .react-aria-Radio i { width: 18px; height: 18px; border: 2px solid var(--rule-strong); border-radius: 50%; background: var(--paper); }
-  & .react-aria-Radio[data-selected] i { border: 6px solid var(--clay); }
-  & .react-aria-Radio[data-selected] { font-weight: 600; }
-  & .react-aria-Radio[data-focus-visible] i { outline: 3px solid var(--clay); outline-offset: 2px; }
+  & [data-control] { color: var(--ink-soft); padding-bottom: 8px; min-width: 76px; }
   @media (max-width: 640px) { & [data-row] { gap: 8px; grid-template-columns: 22px minmax(0, 1fr) auto auto; } }
   @media (pointer: coarse) { & [data-more] summary { padding: 12px 0; } }
 `;

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { questionPattern } from '@/core/design/question/question-patterns';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { failure, success } from '@/core/result';
-import { ControlAdvice } from './ControlAdvice';
+import { ControlNeeded, WhatIsCompared } from './ControlAdvice';
 import { CrossedFactors } from './CrossedFactors';
 import { DoseSeries } from './DoseSeries';
 import { MarginFields } from './MarginFields';
@@ -149,10 +149,11 @@ describe('the margin from money', () => {
 
 test('each kind of question says which control it needs, and why; what is compared can be chosen', async () => {
   const change = jest.fn();
-  const { rerender } = render(<ControlAdvice form={form({}, 'which-remedy')} change={change} />);
+  const { rerender } = render(<ControlNeeded act={form({}, 'which-remedy').act} />);
   expect(screen.getByText(/A spray of plain water on the same days/)).toBeVisible();
-  rerender(<ControlAdvice form={form({}, 'slugs')} change={change} />);
+  rerender(<ControlNeeded act={form({}, 'slugs').act} />);
   expect(screen.getByText(/Units that get nothing/)).toBeVisible();
+  rerender(<WhatIsCompared form={form({}, 'slugs')} change={change} />);
   await userEvent.selectOptions(screen.getByLabelText('What is compared is'), 'a mulch');
   expect(change).toHaveBeenCalledWith({ act: 'mulch' });
 });

@@ -12,6 +12,7 @@ import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+import { useGoOn } from '@/ui/use-go-on';
 import { LayoutFields } from './LayoutFields';
 
 interface DealFormProps {
@@ -53,7 +54,7 @@ export function DealForm(props: DealFormProps) {
 function Dealt(props: DealFormProps) {
   return (
     <>
-      <h2>Does it stand as it should?</h2>
+      <h2 data-goes-on>Does it stand as it should?</h2>
       <Soft>
         Lock it before the first reading: the question, the smallest difference worth having and the
         deal stand from then on.
@@ -116,11 +117,15 @@ const WHO_SEES = [
 ] as const;
 
 function DealActs({ layout, act, deal, form, isPending, lock }: DealFormProps) {
+  const goOn = useGoOn();
   return (
     <Acts>
       <Button
         data-tone={layout ? undefined : 'main'}
-        onPress={() => act(() => deal(form))}
+        onPress={() => {
+          goOn();
+          act(() => deal(form));
+        }}
         isPending={isPending}
       >
         {layout ? 'Deal again' : 'Deal'}

@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { Soft } from '@/ui/Page';
+import { styled } from 'styled-components';
+import { WayOn } from '@/ui/WayOn';
 
 interface AllDoneProps {
   readonly trialId: string;
@@ -10,9 +11,16 @@ interface AllDoneProps {
 /** After the last pot of the day: where to go from here. */
 export function AllDone({ trialId, units }: AllDoneProps) {
   return (
-    <Soft>
-      All {units} are done. <Link href="/">What else is due today</Link> ·{' '}
+    <Done>
+      <p>All {units} are done.</p>
+      <WayOn href="/">What else is due today</WayOn>
       <Link href={`/trials/${trialId}/judge`}>What it says so far</Link>
-    </Soft>
+    </Done>
   );
 }
+
+const Done = styled.div`
+  display: flex; flex-wrap: wrap; gap: 8px 20px; align-items: center; border-top: 1px solid var(--rule); padding-top: 16px;
+  & > p { flex-basis: 100%; font-weight: 600; }
+  & a { padding-block: 8px; }
+`;

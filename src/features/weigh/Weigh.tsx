@@ -148,9 +148,6 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
         unitWord={unitWord}
         style={style}
       />
-      {roundSums(picks, day).unitsDone === bench.units.length && (
-        <AllDone trialId={props.trialId} units={counted(bench.units.length, unitWord)} />
-      )}
       <Checked checks={checkSums(picks, props.system)} style={style} />
       <UnitPicks
         unit={unit}
@@ -235,6 +232,9 @@ function EntryPart({
           isDoneToday={isDone(unit, picks, day)}
           ripeRule={props.ripeRule}
         />
+      )}
+      {state !== 'closed' && roundSums(picks, day).unitsDone === bench.units.length && (
+        <AllDone trialId={props.trialId} units={counted(bench.units.length, props.unitWord)} />
       )}
       {state !== 'closed' && <WriterName />}
     </EntrySide>

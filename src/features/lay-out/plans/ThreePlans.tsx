@@ -14,6 +14,7 @@ import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
+import { useGoOn } from '@/ui/use-go-on';
 import { PlanDrawing } from './PlanDrawing';
 
 interface ThreePlansProps {
@@ -118,6 +119,7 @@ interface PlanCardProps extends ThreePlansProps {
 
 function PlanCard({ plan, wanted, isFirst, ...props }: PlanCardProps) {
   const { tags, unitWord, costEach, askHref, isPending, take } = props;
+  const goOn = useGoOn();
   const { title, means, note } = WORDS[plan.kind](plan, unitWord);
   const units = plan.each * plan.treatments;
   return (
@@ -145,7 +147,10 @@ function PlanCard({ plan, wanted, isFirst, ...props }: PlanCardProps) {
         <Button
           data-tone={isFirst ? 'main' : undefined}
           isPending={isPending}
-          onPress={() => take(plan)}
+          onPress={() => {
+            goOn();
+            take(plan);
+          }}
           aria-label={`Use this plan: ${title.toLowerCase()}`}
         >
           Use this plan
