@@ -1,3 +1,4 @@
+import { DEMO_DAY } from '@/demo/demo-season';
 import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
 
@@ -48,8 +49,7 @@ test('what each pot is, a pasted harvest and timed work come together in the yie
   await page.goto(`${url}/readings`);
   await page.waitForSelector('html[data-ready]');
   await page.getByText('From a file, or pasted', { exact: true }).click();
-  const today = new Date().toLocaleDateString('sv');
-  const rows = units.map(({ code }, i) => `${code}\t${today}\t${400 + 100 * i}\t${4 + i}`);
+  const rows = units.map(({ code }, i) => `${code}\t${DEMO_DAY}\t${400 + 100 * i}\t${4 + i}`);
   await page
     .getByLabel('Or paste a block from a spreadsheet')
     .fill(['pot\tdate\tweight (g)\tpieces', ...rows].join('\n'));

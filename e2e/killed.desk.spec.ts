@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { v7 } from 'uuid';
+import { DEMO_DAY } from '@/demo/demo-season';
 import { expect, freePort, keepDemo, startServer, test } from './garden-server';
 
 interface Row {
@@ -33,14 +34,13 @@ test('a server killed in the middle of a thousand writes: every answered one is 
     )
     .toBe(200);
   const answered: string[] = [];
-  const today = new Date().toLocaleDateString('sv');
   for (let i = 0; i < 1000; i++) {
     const id = v7();
     const entry = {
       id,
       unitId: unit,
       measureId: measure,
-      takenOn: today,
+      takenOn: DEMO_DAY,
       subsample: `write ${i}`,
       value: '3',
     };

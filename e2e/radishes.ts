@@ -2,6 +2,7 @@ import { addDays } from '@/core/time/garden-day';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { TrialId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import { DEMO_DAY } from '@/demo/demo-season';
 import type { BenchUnit } from './garden-server';
 
 export interface Radishes {
@@ -19,8 +20,8 @@ export function lockedRadishes({ question, each, isBlind = false }: Radishes): {
   readonly data: TrialData;
   readonly units: readonly BenchUnit[];
 } {
-  const now = new Date().toISOString();
-  const today = now.slice(0, 10);
+  const today = DEMO_DAY;
+  const now = `${today}T00:00:00.000Z`;
   const made = trialFixture({ treatments: 2, unitsEach: each, isBlind });
   const treatments = made.treatments.map(treatment => ({
     ...treatment,

@@ -1,4 +1,6 @@
 import { expect, type Page } from '@playwright/test';
+import { addDays } from '@/core/time/garden-day';
+import { DEMO_DAY } from '@/demo/demo-season';
 import { findTrial } from '@/service/trial/trials';
 import { benchUnits, confirmed, goToStep, setUpMyself } from './trial-steps';
 
@@ -11,11 +13,9 @@ export interface Standing {
   readonly nth: number;
 }
 
-/** A day so many days ago, as the server has it. */
+/** A day so many days ago, as the demo has it. */
 export function daysAgo(days: number): string {
-  const day = new Date();
-  day.setUTCDate(day.getUTCDate() - days);
-  return day.toISOString().slice(0, 10);
+  return addDays(DEMO_DAY, -days);
 }
 
 interface Asked {

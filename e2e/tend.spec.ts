@@ -1,3 +1,4 @@
+import { DEMO_DAY } from '@/demo/demo-season';
 import { expect, test } from './garden-server';
 import { carePage, goToStep } from './trial-steps';
 
@@ -75,8 +76,7 @@ test('a step is left out only with a reason, and a stage brings what waits for i
   await page.getByLabel('The stage').fill('first flower');
   await page.getByRole('button', { name: 'Put it in the plan' }).click();
   await expect(page.getByRole('button', { name: 'Change look for aphids' })).toBeVisible();
-  const today = await page.evaluate(() => new Date().toLocaleDateString('sv'));
-  await page.getByLabel('first flower').fill(today);
+  await page.getByLabel('first flower').fill(DEMO_DAY);
   await page.getByRole('button', { name: 'It came' }).click();
   await expect(page.getByRole('button', { name: 'It came' })).toHaveCount(0);
   await carePage(page, 'Due');

@@ -1,4 +1,6 @@
 import { type BrowserContext, expect, type Page } from '@playwright/test';
+import { addDays } from '@/core/time/garden-day';
+import { DEMO_DAY } from '@/demo/demo-season';
 import { type LockedTrial, test } from './garden-server';
 
 /** A locked trial in which something of one's own is read; back at its readings. */
@@ -121,13 +123,20 @@ test('a value of a wrong day is refused by name, and put right instead of given 
   lockedTrial,
 }) => {
   const trial = await walkable(page, lockedTrial, 'A wrong clock?', 2, 1);
-  const today = new Date();
-  await page.clock.setFixedTime(new Date(today.getTime() + 5 * 86_400_000));
+  // This device believes that it is five days later.
+  await page.route('**/walk', async route => {
+    const answer = await route.fetch();
+    const body = (await answer.text()).replace(
+      `data-demo-day="${DEMO_DAY}"`,
+      `data-demo-day="${addDays(DEMO_DAY, 5)}"`,
+    );
+    await route.fulfill({ response: answer, body });
+  });
   await openWalk(page, trial);
   await put(page, '101');
   const refused = page.getByRole('alert', { name: 'Not taken' });
   await expect(refused).toContainText('is still to come');
-  await refused.getByLabel('The day it was read').fill(today.toISOString().slice(0, 10));
+  await refused.getByLabel('The day it was read').fill(DEMO_DAY);
   await refused.getByRole('button', { name: 'Send it so' }).click();
   await expect(refused).toHaveCount(0);
   await expect(page.getByText('all sent')).toBeVisible();

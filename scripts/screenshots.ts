@@ -21,16 +21,15 @@ interface Shot {
   /** Followed from there. */
   readonly link?: string;
   readonly size?: typeof DESK;
-  readonly isWhole?: boolean;
 }
 
 const SHOTS: readonly Shot[] = [
   { file: 'today', path: '/' },
   { file: 'trials', path: '/trials' },
   { file: 'ask', trial: BEANS, path: '/ask' },
-  { file: 'lay-out', trial: BEANS, path: '/lay-out', isWhole: true },
+  { file: 'lay-out', trial: BEANS, path: '/lay-out' },
   { file: 'print', trial: BEANS, path: '/print' },
-  { file: 'tend', trial: STRAWBERRIES, path: '/tend', isWhole: true },
+  { file: 'tend', trial: STRAWBERRIES, path: '/tend' },
   { file: 'weigh', trial: STRAWBERRIES, path: '/weigh' },
   { file: 'weigh-phone', trial: STRAWBERRIES, path: '/weigh', size: PHONE },
   { file: 'readings', trial: STRAWBERRIES, path: '/readings' },
@@ -41,7 +40,7 @@ const SHOTS: readonly Shot[] = [
   { file: 'report', trial: BEANS, path: '/report' },
   { file: 'inspect', trial: STRAWBERRIES, path: '/inspect' },
   { file: 'shelf', path: '/shelf' },
-  { file: 'product', path: '/shelf', link: 'Heronsgill feed', isWhole: true },
+  { file: 'product', path: '/shelf', link: 'Heronsgill feed' },
   { file: 'sums', path: '/shelf/sums' },
 ];
 
@@ -66,7 +65,7 @@ async function whileServing(dataFile: string, work: () => Promise<void>): Promis
 
 async function takeShot(
   browser: Browser,
-  { file, trial, path, link, size = DESK, isWhole = false }: Shot,
+  { file, trial, path, link, size = DESK }: Shot,
 ): Promise<void> {
   const isPhone = size === PHONE;
   const page = await browser.newPage({
@@ -87,7 +86,7 @@ async function takeShot(
     );
   if (link) await page.getByRole('link', { name: link }).click();
   await page.waitForTimeout(4000); // the planner’s curve has sharpened by then
-  await page.screenshot({ path: join(OUT, `${file}.png`), fullPage: isWhole });
+  await page.screenshot({ path: join(OUT, `${file}.png`) });
   await page.close();
 }
 

@@ -53,6 +53,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
     <html
       lang={garden.system === 'us' ? 'en-US' : 'en-GB'}
       className={FONTS}
+      data-demo-day={garden.demoDay || undefined}
       suppressHydrationWarning
     >
       <body>
@@ -64,7 +65,9 @@ export default async function RootLayout({ children }: { readonly children: Reac
               </a>
             )}
             {/* Who is still at the door is not told whose garden it is. */}
-            {isIn && <Navigation garden={garden.name} today={today()} />}
+            {isIn && (
+              <Navigation garden={garden.name} today={today()} isDemo={garden.demoDay !== ''} />
+            )}
             {children}
           </Providers>
         </StyleRegistry>

@@ -175,7 +175,7 @@ const BEANS: Omit<DemoScript, 'startsOn'> = {
     level('plain water', 0),
     level('Heronsgill feed', 0.42),
     level('Wrackline feed', 0.12),
-    level('comfrey tea', 0.06),
+    level('comfrey tea', -0.24),
   ],
   bench: { unitsEach: 8, blockCount: 4, blockWord: 'shelf', unitWidthMm: 240, seed: 4118 },
   lengthDays: 90,

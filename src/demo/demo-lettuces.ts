@@ -3,7 +3,7 @@ import type { GardenId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
 import { closed } from './closed-demo';
-import { type ReadScript, withReadings } from './demo-readings';
+import { judgedBy, type ReadScript, withReadings } from './demo-readings';
 import { type DemoScript, demoTrial } from './demo-trial';
 import type { SeasonDice } from './seeded-season';
 
@@ -33,6 +33,7 @@ const LETTUCES: Omit<DemoScript, 'startsOn'> = {
   lengthDays: SLUG_TRIAL_DAYS,
   isBlind: false,
   marginPercent: 20,
+  main: 'read',
   harvestG: 260,
   cv: 0.22,
   pieceG: 260,
@@ -43,7 +44,12 @@ const LETTUCES: Omit<DemoScript, 'startsOn'> = {
 export function lettuces(today: string, gardenId: GardenId, dice: SeasonDice): TrialData {
   const script = { ...LETTUCES, startsOn: addDays(today, -110) };
   const data = demoTrial(script, gardenId, dice);
-  return closed(withReadings(data, slugReads(data), dice));
+  return closed(
+    judgedBy(withReadings(data, slugReads(data), dice), 'first-pest', {
+      margin: { kind: 'absolute', amount: 7 },
+      better: 'higher',
+    }),
+  );
 }
 
 function slugReads({ treatments }: TrialData): readonly ReadScript[] {

@@ -27,6 +27,20 @@ export interface ReadScript {
   readonly lastLook?: number;
 }
 
+/** A trial whose question is answered by one of its readings. */
+export function judgedBy(
+  data: TrialData,
+  key: string,
+  { margin, better }: Pick<Measure, 'margin' | 'better'>,
+): TrialData {
+  return {
+    ...data,
+    measures: data.measures.map(measure =>
+      measure.kindKey === key ? { ...measure, isMain: true, margin, better } : measure,
+    ),
+  };
+}
+
 /** A trial with its readings in. */
 export function withReadings(
   data: TrialData,

@@ -1,5 +1,5 @@
 import { type Act, USUAL_RULES } from '@/core/design/question/question-shape';
-import { layOutBench } from '@/core/design/site/bench-plan';
+import { type LaidOutBench, layOutBench } from '@/core/design/site/bench-plan';
 import type { BenchPlan } from '@/core/design/site/bench-request';
 import { circleM2 } from '@/core/materials/mix/container-volume';
 import { harvestMeasures } from '@/core/measure/library/harvest-measures';
@@ -48,6 +48,12 @@ export interface DemoScript {
   readonly pieceG: number;
   /** Days after the start, with each pick's share of the season's harvest. */
   readonly pickDays: readonly { readonly day: number; readonly share: number }[];
+  /** What is judged; the weight of the sound harvest where nothing is said. */
+  readonly main?: 'sound-weight' | 'sound-count' | 'read';
+  /** What is picked is counted, and never weighed. */
+  readonly isOnlyCounted?: boolean;
+  /** What the blocks are called; numbered where nothing is said. */
+  readonly blockNames?: readonly string[];
 }
 
 type Chosen<From, Keys extends keyof From> = { readonly [Key in Keys]: From[Key] };
@@ -93,19 +99,34 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
     measures: harvestMeasures(
       {
         picked: script.picked,
-        main: 'sound-weight',
+        main: script.main ?? 'sound-weight',
         better: 'higher',
         margin: { kind: 'percent', percent: script.marginPercent },
       },
       dice.newId,
     ),
-    ...bench,
+    ...named(bench, script.blockNames),
     units: bench.units.map(unit => ({
       ...unit,
       built: { ...NOT_SAID, areaM2: circleM2(script.bench.unitWidthMm) },
     })),
     ...NOTHING_ENTERED,
     picks: picksOf(script, treatments, bench.units, dice),
+  };
+}
+
+/** Blocks and their places called by names of their own. */
+function named(bench: LaidOutBench, names: readonly string[] = []): LaidOutBench {
+  const nameOf = new Map(
+    bench.blocks.flatMap(({ placeId, position }) => {
+      const name = names[position];
+      return name === undefined || placeId === null ? [] : [[placeId, name] as const];
+    }),
+  );
+  return {
+    ...bench,
+    blocks: bench.blocks.map(block => ({ ...block, name: names[block.position] ?? block.name })),
+    places: bench.places.map(place => ({ ...place, name: nameOf.get(place.id) ?? place.name })),
   };
 }
 
@@ -147,16 +168,16 @@ function picksOf(
   return script.pickDays.flatMap(({ day, share }) =>
     units.map((unit, i): Pick => {
       const netG = Math.round((seasonG[i] ?? 0) * share * Math.exp(0.1 * dice.normal()));
-      return demoPick(
-        unit,
-        addDays(script.startsOn, day),
-        netG,
-        Math.max(1, Math.round(netG / script.pieceG)),
-        i,
-        dice,
-      );
+      const pieces = Math.max(1, Math.round(netG / script.pieceG));
+      const pick = demoPick(unit, addDays(script.startsOn, day), netG, pieces, i, dice);
+      return script.isOnlyCounted ? counted(pick) : pick;
     }),
   );
+}
+
+/** Put down as so many, without a scale. */
+function counted(pick: Pick): Pick {
+  return { ...pick, grossG: null, netG: null, tareG: 0, asWritten: '' };
 }
 
 const BOWL_G = 184;

@@ -17,6 +17,8 @@ export const Garden = z
     firstFrost: MonthDay.nullable().default(null),
     /** Of the IANA list; empty for the machine's own. */
     timeZone: z.string().max(60).default(''),
+    /** The day at which the clock of a demo garden stands; empty where it goes by the real one. */
+    demoDay: z.union([z.literal(''), z.iso.date()]).default(''),
   })
   .readonly();
 export type Garden = z.infer<typeof Garden>;
@@ -27,7 +29,8 @@ export async function firstGarden(db: Database): Promise<Garden | undefined> {
 }
 
 /** A garden as it begins: its days are the machine's until it says otherwise. */
-type NewGarden = Omit<Garden, 'timeZone'> & Partial<Pick<Garden, 'timeZone'>>;
+export type NewGarden = Omit<Garden, 'timeZone' | 'demoDay'> &
+  Partial<Pick<Garden, 'timeZone' | 'demoDay'>>;
 
 export async function addGarden(db: Database, garden: NewGarden): Promise<void> {
   await db('gardens').insert({ ...garden });
@@ -42,5 +45,6 @@ export async function changeGarden(db: Database, garden: Garden): Promise<void> 
     lastFrost: garden.lastFrost,
     firstFrost: garden.firstFrost,
     timeZone: garden.timeZone,
+    demoDay: garden.demoDay,
   });
 }

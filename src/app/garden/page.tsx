@@ -2,19 +2,20 @@ import type { Metadata } from 'next';
 import { leaveAction, leaveEverywhereAction } from '@/app/enter/actions';
 import { isKeeper } from '@/app/role';
 import { Backups } from '@/features/garden/Backups';
+import { DemoDay } from '@/features/garden/DemoDay';
 import { GardenForm } from '@/features/garden/GardenForm';
 import { SharedWith } from '@/features/sharing/SharedWith';
 import { listBackups } from '@/service/files/daily-backups';
 import { currentGarden } from '@/service/garden/garden';
 import { hasAuthority } from '@/service/sharing/authority';
 import { isShared } from '@/service/sharing/shared';
-import { makeBackupAction, saveGardenAction } from './actions';
+import { leaveDemoDayAction, makeBackupAction, saveGardenAction } from './actions';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Garden' };
 
 export default async function GardenPage() {
-  const { name, system, latitude, altitudeM, lastFrost, firstFrost, timeZone } =
+  const { name, system, latitude, altitudeM, lastFrost, firstFrost, timeZone, demoDay } =
     await currentGarden();
   return (
     <GardenForm
@@ -36,6 +37,7 @@ export default async function GardenPage() {
           leaveEverywhere={leaveEverywhereAction}
         />
       )}
+      {demoDay !== '' && <DemoDay day={demoDay} leave={leaveDemoDayAction} />}
       <Backups backups={await listBackups()} make={makeBackupAction} />
     </GardenForm>
   );

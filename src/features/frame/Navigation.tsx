@@ -10,6 +10,8 @@ interface NavigationProps {
   readonly garden: string;
   /** ISO date. */
   readonly today: string;
+  /** The day is the demo's own. */
+  readonly isDemo: boolean;
 }
 
 const PLACES = [
@@ -19,7 +21,7 @@ const PLACES = [
 ] as const;
 
 /** The thin rail over every page: where one can go, whose garden it is, and the day. At the thumb on a phone. */
-export function Navigation({ garden, today }: NavigationProps) {
+export function Navigation({ garden, today, isDemo }: NavigationProps) {
   const path = usePathname();
   return (
     <Bar>
@@ -40,7 +42,10 @@ export function Navigation({ garden, today }: NavigationProps) {
       <Link href="/garden" data-garden aria-current={path === '/garden' ? 'page' : undefined}>
         {garden}
       </Link>
-      <span data-day>{longDay(today)}</span>
+      <span data-day>
+        {longDay(today)}
+        {isDemo && ', the demo’s day'}
+      </span>
       <KeysHelp />
     </Bar>
   );

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { Outcome } from '@/core/trial/model/pick';
+import { nowHere } from '@/features/frame/now-here';
 import { writerName } from '@/features/frame/writer-name';
 import type { Entry } from '@/features/walk/outbox/outbox';
 import type { OutboxState } from '@/features/walk/outbox/use-outbox';
@@ -91,7 +92,7 @@ function outboxEntry(
     measureId,
     subsample: part,
     takenOn: on,
-    takenAt: new Date().toISOString(),
+    takenAt: nowHere().toISOString(),
     value: outcome === 'picked' || outcome === 'not-yet' ? written : '',
     outcome,
     note,

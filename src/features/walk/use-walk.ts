@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { nowHere } from '@/features/frame/now-here';
 import type { OutboxState } from '@/features/walk/outbox/use-outbox';
 import { useDraft } from '@/ui/use-draft';
 import { useTypedEntry } from './use-typed-entry';
@@ -11,7 +12,7 @@ import { walkSheetOf } from './walk-sheet';
 import type { WalkView } from './walk-view';
 
 /** The day here, as the phone's own clock has it: a page may be open since yesterday. */
-export function dayHere(now: Date = new Date()): string {
+export function dayHere(now: Date = nowHere()): string {
   return `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
 }
 

@@ -1,5 +1,5 @@
 import type { Result } from '@/core/result';
-import { instantNow } from '@/service/garden/clock';
+import { realInstant } from '@/service/garden/clock';
 import { dataFileSentence } from '@/service/garden/start';
 import { type BackupTrouble, backUpInto, restoreFrom } from '@/store/connection/backup';
 import { closeDatabase } from '@/store/connection/database';
@@ -18,7 +18,7 @@ export async function restore(
   return restoreFrom(
     folder,
     mayReplace,
-    instantNow()
+    realInstant()
       .replace(/[^0-9]/g, '')
       .slice(0, 14),
   );

@@ -1,6 +1,6 @@
 import { failure, type Result, success } from '@/core/result';
 import { keptDays } from '@/core/time/kept-days';
-import { instantNow, today } from '@/service/garden/clock';
+import { realInstant, realToday } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import type { BackupTrouble } from '@/store/connection/backup';
 import { database } from '@/store/connection/database';
@@ -29,7 +29,7 @@ export function keepBackups(): void {
 /** Makes the day's backup unless it is there or there is nothing to keep, and lets go of what the rotation no longer keeps. */
 export async function backUpToday(): Promise<Result<'written' | 'nothing to do', BackupTrouble>> {
   const all = await keptBackups();
-  const name = `daily-${today()}`;
+  const name = `daily-${realToday()}`;
   const isMade = all.some(each => each.name === name);
   if (isMade || (await trialsOf(database(), (await currentGarden()).id)).length === 0)
     return success('nothing to do');
@@ -39,7 +39,7 @@ export async function backUpToday(): Promise<Result<'written' | 'nothing to do',
     return made;
   }
   const days = [...all.map(each => each.name), name].flatMap(each => DAILY.exec(each)?.[1] ?? []);
-  const kept = keptDays(days, today());
+  const kept = keptDays(days, realToday());
   for (const day of days) if (!kept.has(day)) await dropBackup(`daily-${day}`);
   return made;
 }
@@ -48,7 +48,7 @@ export async function backUpToday(): Promise<Result<'written' | 'nothing to do',
 export async function backUpNow(
   why: 'by-hand' | 'before-delete',
 ): Promise<Result<string, BackupTrouble>> {
-  const [day = '', time = ''] = instantNow().split('T');
+  const [day = '', time = ''] = realInstant().split('T');
   const name = `${why}-${day}-${time.replace(/\D/g, '').slice(0, 9)}`;
   const made = await keepBackup(name);
   return made.ok ? success(name) : failure(made.trouble);

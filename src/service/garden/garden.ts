@@ -7,7 +7,7 @@ import { isTimeZone } from '@/core/time/time-zone';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { database, inTransaction } from '@/store/connection/database';
 import { changeGarden, firstGarden, type Garden } from '@/store/gardens';
-import { keepTimeZone } from './clock';
+import { keepClock } from './clock';
 
 /** The garden that trials stand in. There is always one after the start. */
 export async function currentGarden(): Promise<Garden> {
@@ -88,7 +88,18 @@ export async function saveGarden(input: unknown): Promise<Result<Garden, FieldTr
     const altitudeM = read ?? garden.altitudeM;
     const changed = { ...garden, ...facts, latitude, altitudeM, lastFrost, firstFrost, timeZone };
     await changeGarden(db, changed);
-    keepTimeZone(timeZone);
+    keepClock(changed);
     return success(changed);
+  });
+}
+
+/** A demo garden goes by the real date from now on: what stands in it keeps its days. */
+export async function leaveDemoDay(): Promise<void> {
+  await inTransaction(async db => {
+    const garden = await firstGarden(db);
+    if (!garden) throw new RangeError('there must be a garden: the start makes one');
+    const changed = { ...garden, demoDay: '' } as const;
+    await changeGarden(db, changed);
+    keepClock(changed);
   });
 }

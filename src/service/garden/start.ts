@@ -9,7 +9,7 @@ import { holdDataFile } from '@/store/connection/data-lock';
 import { closeDatabase, database, dataFile } from '@/store/connection/database';
 import { migrate } from '@/store/connection/open-safely';
 import { addGarden, firstGarden } from '@/store/gardens';
-import { keepTimeZone } from './clock';
+import { keepClock } from './clock';
 import { newId } from './new-id';
 
 /** Takes the data file for this server alone, then opens it. */
@@ -40,7 +40,8 @@ export async function startStore(): Promise<Result<'migrated', DataFileTrouble>>
       timeZone: '',
     });
   }
-  if (migrated.ok) keepTimeZone((await firstGarden(database()))?.timeZone ?? '');
+  const garden = migrated.ok ? await firstGarden(database()) : undefined;
+  if (garden) keepClock(garden);
   return migrated;
 }
 

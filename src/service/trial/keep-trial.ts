@@ -6,7 +6,7 @@ import { addCareAct, changeCarePlan, putCareRule } from '@/store/care';
 import { logChange } from '@/store/changes';
 import { type Database, inTransaction } from '@/store/connection/database';
 import { addAllEntries } from '@/store/entries';
-import { addGarden, changeGarden, firstGarden, type Garden } from '@/store/gardens';
+import { addGarden, changeGarden, firstGarden, Garden, type NewGarden } from '@/store/gardens';
 import { putLayout } from '@/store/layouts';
 import { addAmendment, addPrediction, addRegret } from '@/store/plan-records';
 import { productsOf, putProduct } from '@/store/products';
@@ -15,14 +15,14 @@ import { addTrial, trialsOf } from '@/store/trials';
 
 /** Takes in whole trials with their garden, where nothing was entered yet. @returns false where a trial stands already */
 export function keepSeason(
-  garden: Garden,
+  garden: NewGarden,
   trials: readonly TrialData[],
   shelf: readonly Product[] = [],
 ): Promise<boolean> {
   return inTransaction(async db => {
     const standing = await firstGarden(db);
     if (standing && (await trialsOf(db, standing.id)).length > 0) return false;
-    const kept = { ...garden, id: standing?.id ?? garden.id };
+    const kept = Garden.parse({ ...garden, id: standing?.id ?? garden.id });
     await (standing ? changeGarden(db, kept) : addGarden(db, kept));
     for (const product of shelf) await putProduct(db, kept.id, product);
     for (const data of trials)

@@ -15,6 +15,7 @@ import * as whoWrote from './20261129e-who-wrote';
 import * as valueOnADay from './20261129f-value-on-a-day';
 import * as putAway from './20261129g-put-away';
 import * as asBuilt from './20261129h-as-built';
+import * as demoDay from './20261130a-demo-day';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -39,6 +40,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129f-value-on-a-day': valueOnADay,
   '20261129g-put-away': putAway,
   '20261129h-as-built': asBuilt,
+  '20261130a-demo-day': demoDay,
 };
 
 /** Every migration by name, oldest first. */
