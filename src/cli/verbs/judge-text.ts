@@ -76,7 +76,7 @@ export function plainText(judgement: Judgement, input: JudgeInput): string {
 }
 
 function contrastLine(contrast: EstimableContrast): string {
-  const { ci } = shownInterval(contrast);
+  const { ci } = shownInterval(contrast, { margin: null });
   const sure = ci
     ? ` (${short(ci[0])} to ${short(ci[1])}, adjusted p ${short(contrast.pAdjusted ?? 1)})`
     : '';

@@ -566,7 +566,7 @@ describe('counts, shares, steps and days', () => {
     changes: Partial<JudgedUnit> = {},
   ): JudgedUnit => ({ id: String(id), treatment, blocks: [], value, ...changes });
   const lookAt = (outcome: Outcome, units: readonly JudgedUnit[]): Analysis => {
-    const input = judgeInputFixture(units, { outcome, response: 'it', control: 'plain' });
+    const input = judgeInputFixture(units, { outcome, response: 'first bite', control: 'plain' });
     const judged = judgeWithoutShuffle(input);
     return { spec: analysis.spec, input, judgement: judged, allIn: null, sound: null };
   };
@@ -577,7 +577,7 @@ describe('counts, shares, steps and days', () => {
       ...[40, 40, 40, 40].map((days, i) => unit(i, 'soap', days, { hasCome: false })),
       ...[9, 11, 8, 11].map((days, i) => unit(10 + i, 'plain', days, { hasCome: true })),
     ]);
-    expect(look.judgement.verdict.headline).toBe('Soap beat plain: 30 days later.');
+    expect(look.judgement.verdict.headline).toBe('Soap beat plain: first bite 30 days later.');
     render(<WaitingCurves input={look.input} />);
     expect(
       screen.getByRole('img', { name: 'Share still waiting, day by day, of soap, plain' }),

@@ -124,7 +124,7 @@ function intervalOf(
   input: JudgeInput,
   printValue: (value: number) => string,
 ): string {
-  const { confidence } = shownInterval(contrast);
+  const { confidence } = shownInterval(contrast, input);
   const ends = intervalFigures(contrast, input, printValue);
   const which = confidence === 95 ? '' : ` (${confidence}%)`;
   return ends ? `${ends.join(' to ')}${which}` : '—';

@@ -17,6 +17,9 @@ export interface AgreedComparison {
 /** What a reading is, and so what does it justice: a mean, a ratio, a difference of shares, ranks, days waited. */
 export type Outcome = 'continuous' | 'count' | 'proportion' | 'ordinal' | 'time';
 
+/** What gaps of a percentage are counted in: from 40% to 30% are ten of them. */
+export const POINTS = 'points';
+
 /** Everything the judge needs: one value a unit, and what was planned. */
 export interface JudgeInput extends DesignInput {
   readonly outcome: Outcome;

@@ -6,12 +6,13 @@ import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';
 import { dosesOf, withDoses } from '@/core/judge/question/dose-line';
-import type {
-  JudgeInput,
-  Margin,
-  Outcome,
-  PriorCv,
-  QuestionInput,
+import {
+  type JudgeInput,
+  type Margin,
+  type Outcome,
+  POINTS,
+  type PriorCv,
+  type QuestionInput,
 } from '@/core/judge/question/judge-input';
 import { type OutcomeReader, outcomeOf, outcomeReader } from '@/core/judge/question/unit-outcome';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
@@ -145,8 +146,9 @@ function responseIn(
   { unit, scale }: Measure,
   system: MeasureSystem = 'uk',
 ): Pick<JudgeInput, 'responseUnit' | 'responseBase'> {
-  const isDerived = scale?.kind === 'derived' && unit !== '%';
-  if (unit !== 'g' && unit !== 'mm' && !isDerived) return { responseUnit: undefined };
+  if (unit === '%') return { responseUnit: POINTS };
+  if (unit !== 'g' && unit !== 'mm' && scale?.kind !== 'derived')
+    return { responseUnit: undefined };
   const { name, base } = shownUnit(unit, system);
   return { responseUnit: name, ...(base === 1 ? {} : { responseBase: base }) };
 }

@@ -1,25 +1,28 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { shownInterval } from './shown-interval';
+import { type JudgeInput, POINTS } from '@/core/judge/question/judge-input';
+import { isToldInPercent, shownInterval, type ToldOf } from './shown-interval';
 
 type Print = (value: number) => string;
+type Told = ToldOf & Pick<JudgeInput, 'outcome'>;
 
 /** A gap as a table shows it: `+34.1%`, `+25 points`, `−3 days`, `+1 step`. */
 export function gapFigure(
   { percent, difference }: EstimableContrast,
-  input: Pick<JudgeInput, 'outcome'>,
+  input: Told,
   printValue: Print,
 ): string {
-  return percent === null ? signedGap(difference, input, printValue) : signedPercent(percent);
+  return percent === null || !isToldInPercent(input)
+    ? signedGap(difference, input, printValue)
+    : signedPercent(percent);
 }
 
 /** The ends of the interval that the call rests on, on the gap's own scale; null without a test. */
 export function intervalFigures(
   contrast: EstimableContrast,
-  input: Pick<JudgeInput, 'outcome'>,
+  input: Told,
   printValue: Print,
 ): readonly [string, string] | null {
-  const { ci, percentCi } = shownInterval(contrast);
+  const { ci, percentCi } = shownInterval(contrast, input);
   if (percentCi) return [signedPercent(percentCi[0]), signedPercent(percentCi[1])];
   return ci && [signedGap(ci[0], input, printValue), signedGap(ci[1], input, printValue)];
 }
@@ -32,20 +35,12 @@ export function signedPercent(percent: number): string {
   return `${percent < 0 ? '−' : '+'}${Math.abs(percent).toFixed(Math.abs(percent) < 99.95 ? 1 : 0)}%`;
 }
 
-export function signedGap(
-  value: number,
-  { outcome }: Pick<JudgeInput, 'outcome'>,
-  printValue: Print,
-): string {
-  return `${value < 0 ? '−' : '+'}${gapSize(value, { outcome }, printValue)}`;
+export function signedGap(value: number, input: Told, printValue: Print): string {
+  return `${value < 0 ? '−' : '+'}${gapSize(value, input, printValue)}`;
 }
 
 /** The same without its sign: `25 points`, `3 days`, `120 g`. */
-export function gapSize(
-  value: number,
-  { outcome }: Pick<JudgeInput, 'outcome'>,
-  printValue: Print,
-): string {
+export function gapSize(value: number, { outcome, responseUnit }: Told, printValue: Print): string {
   const size = Math.abs(value);
   const short = String(Number(size.toPrecision(2)));
   switch (outcome) {
@@ -57,6 +52,8 @@ export function gapSize(
       return `${short} ${short === '1' ? 'step' : 'steps'}`;
     case 'count':
     case 'continuous':
-      return printValue(size);
+      return responseUnit === POINTS
+        ? `${short} ${short === '1' ? 'point' : 'points'}`
+        : printValue(size);
   }
 }

@@ -49,7 +49,7 @@ test('the interval that is shown is the one the call rests on, with up to five t
     fc.property(fc.array(group, { minLength: 2, maxLength: 5 }), groups => {
       for (const contrast of judgeWithoutShuffle(inputOf(groups)).contrasts) {
         if (!contrast.estimable) continue;
-        const [low, high] = shownInterval(contrast).percentCi ?? [0, 0];
+        const [low, high] = shownInterval(contrast, inputOf(groups)).percentCi ?? [0, 0];
         if (contrast.call === 'no-difference-that-matters')
           expect(low > -PERCENT && high < PERCENT).toBe(true);
         if (contrast.call === 'better') expect(low).toBeGreaterThan(0);

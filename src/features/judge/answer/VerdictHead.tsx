@@ -85,7 +85,7 @@ function Headline({ words, best }: { readonly words: string; readonly best: stri
 
 const Verdict = styled.section`
   display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
-  & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 22ch; font-weight: 650; letter-spacing: -0.01em; }
+  & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 36ch; font-weight: 650; letter-spacing: -0.01em; }
   & h2 em { font-style: normal; text-decoration: underline; text-decoration-color: var(--leaf); text-decoration-thickness: 5px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
   &[data-short] { padding-bottom: 12px; }
   &[data-short] h2 { font-size: 1.25rem; max-width: none; }

@@ -21,6 +21,6 @@ export function intervalWords(
   printValue: (value: number) => string,
 ): string {
   const ends = intervalFigures(contrast, input, printValue);
-  const { confidence } = shownInterval(contrast);
+  const { confidence } = shownInterval(contrast, input);
   return ends ? `${ends.join(' to ')}${confidence === 95 ? '' : ` (${confidence}%)`}` : '—';
 }

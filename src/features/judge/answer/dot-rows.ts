@@ -2,7 +2,7 @@ import { figureOf, isRead } from '@/core/judge/question/judge-input';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { marginAmount } from '@/core/judge/verdict/call';
 import { gapFigure } from '@/core/judge/verdict/gap-figures';
-import { shownInterval } from '@/core/judge/verdict/shown-interval';
+import { isToldInPercent, shownInterval } from '@/core/judge/verdict/shown-interval';
 import type { TagView } from '@/features/bench/bench-view';
 
 /** One treatment's row: its pots, and its interval against the control, all on the axis. */
@@ -35,7 +35,8 @@ export function dotRowsOf(
     judgement.groups.find(group => group.treatment === input.control)?.mean ??
     0;
   // A share or a step in percent of the control's would be taken for points.
-  const hasPercent = input.outcome === 'continuous' || input.outcome === 'count';
+  const hasPercent =
+    isToldInPercent(input) && (input.outcome === 'continuous' || input.outcome === 'count');
   const axis = controlMean > 0 && hasPercent ? 'percent' : 'value';
   const onAxis = (value: number): number =>
     axis === 'percent' ? (100 * value) / controlMean : value;
@@ -52,7 +53,7 @@ export function dotRowsOf(
         const contrast = judgement.contrasts.find(candidate => candidate.treatment === tag.name);
         const isTested = contrast?.estimable === true;
         const { ci, percentCi } = isTested
-          ? shownInterval(contrast)
+          ? shownInterval(contrast, input)
           : { ci: null, percentCi: null };
         return {
           tag,

@@ -1,5 +1,5 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
-import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { type JudgeInput, POINTS } from '@/core/judge/question/judge-input';
 import { listed } from '@/core/words/listed';
 import { counted } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
@@ -84,6 +84,7 @@ export function percent(value: number): string {
 
 export function figure(value: number, input: JudgeInput): string {
   const shown = String(Number((value / (input.responseBase ?? 1)).toPrecision(3)));
+  if (input.responseUnit === POINTS) return counted(Number(shown), 'point');
   return input.responseUnit ? `${shown} ${input.responseUnit}` : shown;
 }
 

@@ -1,7 +1,7 @@
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput, Outcome } from '@/core/judge/question/judge-input';
 import { isFound } from '@/core/judge/verdict/call';
-import { shownInterval } from '@/core/judge/verdict/shown-interval';
+import { isToldInPercent, shownInterval } from '@/core/judge/verdict/shown-interval';
 import { plural } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
 import { figure, lowerFirst, percent } from './margin-words';
@@ -19,7 +19,8 @@ export const GAP_WAYS: Readonly<Record<Outcome, readonly [up: string, down: stri
 const MANY_TIMES = 200;
 
 /** A percentage only where its interval is known, too: a range in grams after a gap in percent says nothing. */
-function shownPercent(contrast: EstimableContrast): number | null {
+function shownPercent(contrast: EstimableContrast, input: JudgeInput): number | null {
+  if (!isToldInPercent(input)) return null;
   return contrast.percentCiAdjusted || contrast.ciAdjusted === null ? contrast.percent : null;
 }
 
@@ -41,7 +42,7 @@ export function sizeThan(contrast: EstimableContrast, input: JudgeInput, control
 
 interface SizeParts {
   readonly before: string;
-  readonly link: 'than' | 'as';
+  readonly link: 'than' | 'than with' | 'as';
   readonly after: string;
 }
 
@@ -60,15 +61,24 @@ function sizeParts(contrast: EstimableContrast, input: JudgeInput): SizeParts {
     case 'proportion':
       return plain(`${points(difference)} ${wayOf(difference, input)}`);
     case 'time':
-      return plain(`${days(difference)} ${wayOf(difference, input)}`);
+      return {
+        before: `${whatCame(input)}${days(difference)} ${wayOf(difference, input)}`,
+        link: 'than with',
+        after: '',
+      };
     case 'count':
     case 'continuous':
       return ofMeans(contrast, input);
   }
 }
 
+/** What came sooner or later: `first flower `. Of days that are counted the word stands there anyway. */
+function whatCame({ response }: JudgeInput): string {
+  return response === '' || /^days?\b/i.test(response) ? '' : `${response} `;
+}
+
 function ofMeans(contrast: EstimableContrast, input: JudgeInput): SizeParts {
-  const share = shownPercent(contrast);
+  const share = shownPercent(contrast, input);
   const { difference } = contrast;
   const way = wayOf(difference, input);
   if (share === null)
@@ -77,14 +87,14 @@ function ofMeans(contrast: EstimableContrast, input: JudgeInput): SizeParts {
       link: 'than',
       after: '',
     };
-  return share >= MANY_TIMES || isInTimes(contrast)
+  return share >= MANY_TIMES || isInTimes(contrast, input)
     ? { before: `${times(share)} times ${asMuch(input)} ${input.response}`, link: 'as', after: '' }
     : { before: `${percent(Math.abs(share))} ${way} ${input.response}`, link: 'than', after: '' };
 }
 
 /** Whether its interval reaches so far up that it is told in times as much: then the gap is, too. */
-function isInTimes(contrast: EstimableContrast): boolean {
-  const { percentCi } = shownInterval(contrast);
+function isInTimes(contrast: EstimableContrast, input: JudgeInput): boolean {
+  const { percentCi } = shownInterval(contrast, input);
   return percentCi !== null && percentCi[1] >= MANY_TIMES;
 }
 
@@ -142,7 +152,7 @@ export function range(contrast: EstimableContrast, input: JudgeInput): string {
 
 /** The interval that the call rests on, as half a sentence. */
 export function between(contrast: EstimableContrast, input: JudgeInput): string {
-  const { ci, percentCi } = shownInterval(contrast);
+  const { ci, percentCi } = shownInterval(contrast, input);
   const ends = percentCi ?? ci;
   if (!ends) return dealsWords(contrast);
   const [low, high] = ends;

@@ -1,6 +1,6 @@
 import { judge } from '@/core/judge/outcomes/judge';
 import type { Verdict } from '@/core/judge/outcomes/judgement';
-import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { type JudgeInput, POINTS, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { percent } from './margin-words';
 import { chanceGap } from './no-test-words';
 
@@ -50,6 +50,29 @@ test('a clear winner is named, with its range and what was worth having', () => 
   expect(verdict.detail).toMatch(
     /^Between 29% and 33% more\. 15% was worth having: clearly better\.$/,
   );
+});
+
+// By hand: 131 g beside 100 g is 31 g more; the interval of two groups of six with a spread of √2 lies 1.8 g to either side.
+test('where an amount was worth having, the gap and its range are told in that', () => {
+  const verdict = verdictOf({ water: 100, fed: 131 }, { margin: { kind: 'absolute', amount: 20 } });
+  expect(verdict.headline).toBe('Fed gave 31 g more beans than water.');
+  expect(verdict.detail).toMatch(
+    /^Between 29\.\d g and 32\.\d g more\. 20 g was worth having: clearly better\.$/,
+  );
+});
+
+test('what is a percentage itself is told in points, never in percent of a percentage', () => {
+  const cover = { response: 'weed cover', responseUnit: POINTS, better: 'lower' } as const;
+  const verdict = verdictOf(
+    { 'left alone': 60, flame: 40 },
+    { ...cover, margin: { kind: 'absolute', amount: 10 } },
+  );
+  expect(verdict.headline).toBe('Flame gave 20 points less weed cover than left alone.');
+  expect(verdict.detail).toMatch(
+    /^Between 18\.\d and 21\.\d points less\. 10 points were worth having: clearly better\.$/,
+  );
+  const open = verdictOf({ 'left alone': 60, flame: 40 }, { ...cover, margin: null });
+  expect(`${open.headline} ${open.detail}`).not.toContain('%');
 });
 
 test('a sure gain below the margin is said to be small', () => {
