@@ -6,7 +6,7 @@ test('a picture is kept, measured and taken away; what is no picture is refused'
 }) => {
   await lockedTrial({ question: 'How does it look?', each: 2 }, 'inspect');
   await page.getByText('Keep a picture').click();
-  const file = page.getByLabel('Picture', { exact: true });
+  const file = page.getByLabel('Choose a picture');
   await file.setInputFiles({
     name: 'pot.jpg',
     mimeType: 'image/jpeg',

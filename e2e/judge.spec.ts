@@ -12,7 +12,9 @@ test('the margin can be changed on the page, the verdict follows, and what diffe
 }) => {
   await openTrial(BEANS, 'judge');
   await expect(
-    page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+    page.getByRole('heading', {
+      name: 'Heronsgill feed gave 49% more beans than plain water, but comfrey tea did worse.',
+    }),
   ).toBeVisible();
   await expect(page.getByRole('cell', { name: 'clearly better', exact: true })).toBeVisible();
   await verdictPage(page, 'How firm');
@@ -115,7 +117,9 @@ test('the verdict stands before the rest of its page; what is asked of it meanwh
   await page.route('**/api/verdict/**', route => (isBroken ? route.abort() : route.continue()));
   await openTrial(BEANS, 'judge');
   await expect(
-    page.getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+    page.getByRole('heading', {
+      name: 'Heronsgill feed gave 49% more beans than plain water, but comfrey tea did worse.',
+    }),
   ).toBeVisible();
   await expect(
     page.getByText('What stands beside the answer didnâ€™t come: the connection broke off.'),
@@ -137,7 +141,9 @@ test('the frozen sentence stands on Today, and the picks of a closed trial canâ€
 }) => {
   await openPage('/');
   await expect(
-    page.getByRole('link', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+    page.getByRole('link', {
+      name: 'Heronsgill feed gave 49% more beans than plain water, but comfrey tea did worse.',
+    }),
   ).toBeVisible();
   await openTrial(BEANS, 'judge');
   await page
@@ -195,11 +201,10 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
 });
 
 test('a measure of days is judged by how long they waited', async ({ page, openTrial }) => {
-  await openTrial(LETTUCES, 'judge?page=measures');
-  await page.getByRole('link', { name: 'Pest first seen' }).click();
+  await openTrial(LETTUCES, 'judge');
   await expect(
     page.getByRole('heading', {
-      name: 'Copper band did best: 31 days later than plain pots.',
+      name: 'Copper band did best: pest first seen 31 days later than with plain pots.',
     }),
   ).toBeVisible();
   await expect(page.getByRole('img', { name: /^Share still waiting, day by day/ })).toBeVisible();
@@ -302,9 +307,9 @@ test('the report is read, saved with its data, put right in sight, and the next 
   await page.getByRole('link', { name: 'The report' }).click();
   await page.waitForURL(/report$/);
   await expect(
-    page
-      .frameLocator('iframe[title="The report"]')
-      .getByRole('heading', { name: 'Heronsgill feed gave 49% more beans than plain water.' }),
+    page.frameLocator('iframe[title="The report"]').getByRole('heading', {
+      name: 'Heronsgill feed gave 49% more beans than plain water, but comfrey tea did worse.',
+    }),
   ).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Every unit, as judged (CSV)' }).click();

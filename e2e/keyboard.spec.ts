@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
 import { benchUnits } from './trial-steps';
 
@@ -129,4 +130,45 @@ test('the first Tab offers to go past the rail, and Enter goes to the page', asy
   await expect(page.getByRole('main')).toBeFocused();
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'Put a product on it' })).toBeFocused();
+});
+
+test('a slash finds a trial, a product or a page by its words; nothing found is said', async ({
+  page,
+  openPage,
+}) => {
+  await openPage('/shelf');
+  await page.locator('body').press('/');
+  const find = page.getByRole('dialog', { name: 'Find' });
+  await expect(find.getByRole('searchbox')).toBeFocused();
+  await page.keyboard.type('tractor');
+  await expect(find.getByText('Nothing here has that name.')).toBeVisible();
+  await find.getByRole('searchbox').fill('beetroot deep');
+  await expect(find.getByRole('menuitem')).toHaveCount(1);
+  await expectAccessible(page);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/judge$/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/leaf-mould/);
+});
+
+test('brackets go along the season from one event to the next, and the day is told', async ({
+  page,
+  openTrial,
+}) => {
+  await openTrial('Bark or loam in the troughs, and does either want feeding?', 'tend');
+  const season = page.getByRole('region', { name: 'Season' });
+  await page.locator('body').press('[');
+  await expect(season.getByRole('status')).toContainText(
+    /July, day \d+: .*(picked|feed|look|photo)/,
+  );
+  const told = await season.getByRole('status').textContent();
+  await page.keyboard.press('[');
+  await expect(season.getByRole('status')).not.toHaveText(told ?? '');
+  await page.keyboard.press(']');
+  await expect(season.getByRole('status')).toHaveText(told ?? '');
+  await season.getByRole('slider').focus();
+  await page.keyboard.press('Home');
+  await expect(season.getByRole('status')).toContainText('15 May, day 0');
+  await season.getByRole('button', { name: 'Back to today' }).click();
+  await expect(season.getByRole('status')).toHaveCount(0);
 });

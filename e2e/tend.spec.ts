@@ -142,7 +142,9 @@ test('a station’s table is taken whole or not at all', async ({ page, openPage
     mimeType: 'text/csv',
     buffer: Buffer.from(text),
   });
-  await page.getByLabel('File').setInputFiles(csv('date,tmax,tmin,rain\n2026-06-01,hot,9,0'));
+  await page
+    .getByLabel('Choose a file')
+    .setInputFiles(csv('date,tmax,tmin,rain\n2026-06-01,hot,9,0'));
   await expect(page.getByText(/Row 2, tmax: “hot” can’t be used/)).toBeVisible();
   await page.getByRole('button', { name: 'Ask the stand-in station' }).click();
   await expect(

@@ -210,7 +210,7 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
     );
   await page.getByText('From a file, or pasted', { exact: true }).click();
   await page
-    .getByLabel('File')
+    .getByLabel('Choose a file')
     .setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: csv('tall') });
   await expect(page.getByLabel('tendrils (cm)')).toHaveValue(/^[0-9a-f-]{36}$/);
   await expect(page.getByLabel('weather')).toHaveValue('nothing');
@@ -218,7 +218,7 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
   await expect(page.getByText(/^Row 5, tendrils \(cm\): /)).toBeVisible();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('');
   await page
-    .getByLabel('File')
+    .getByLabel('Choose a file')
     .setInputFiles({ name: 'good.csv', mimeType: 'text/csv', buffer: csv('13') });
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByText('4 entries taken in.')).toBeVisible();
@@ -282,7 +282,7 @@ test('cover from a picture, without a connection: counted in the frame, a text t
   await context.setOffline(true);
   await page.reload();
   await page.getByText('From a picture').click();
-  const file = page.getByLabel('Picture', { exact: true });
+  const file = page.getByLabel('Choose a picture');
   await file.setInputFiles({
     name: 'bed.jpg',
     mimeType: 'image/jpeg',

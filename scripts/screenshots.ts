@@ -36,7 +36,7 @@ const SHOTS: readonly Shot[] = [
   { file: 'walk', trial: STRAWBERRIES, path: '/walk', size: PHONE },
   { file: 'judge', trial: BEANS, path: '/judge' },
   { file: 'judge-firm', trial: BEANS, path: '/judge?page=firm' },
-  { file: 'judge-days', trial: LETTUCES, path: '/judge?page=measures', link: 'Pest first seen' },
+  { file: 'judge-days', trial: LETTUCES, path: '/judge' },
   { file: 'report', trial: BEANS, path: '/report' },
   { file: 'inspect', trial: STRAWBERRIES, path: '/inspect' },
   { file: 'shelf', path: '/shelf' },

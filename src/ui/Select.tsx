@@ -11,6 +11,8 @@ interface SelectProps<Value extends string> {
   readonly options: readonly { readonly value: Value; readonly label: string }[];
   readonly trouble?: string | undefined;
   readonly isReadOnly?: boolean;
+  /** For a row whose label is plain to see: it is only read out. */
+  readonly hidesLabel?: boolean;
 }
 
 /** One of many, where all of them at once would fill the page: the system's own list, made for fingers and screen readers. */
@@ -22,14 +24,16 @@ export function Select<Value extends string>({
   options,
   trouble,
   isReadOnly,
+  hidesLabel,
 }: SelectProps<Value>) {
   const id = useId();
   return (
     <Field data-invalid={trouble !== undefined || undefined}>
-      <label htmlFor={id}>{label}</label>
+      {!hidesLabel && <label htmlFor={id}>{label}</label>}
       <select
         id={id}
         name={name}
+        aria-label={hidesLabel ? label : undefined}
         value={value}
         disabled={isReadOnly}
         aria-invalid={trouble !== undefined}

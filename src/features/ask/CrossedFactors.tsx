@@ -10,6 +10,7 @@ import { crossedCells } from '@/core/trial/forms/treatment-form';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 
 interface CrossedFactorsProps {
   readonly factors: QuestionForm['factors'];
@@ -100,25 +101,20 @@ function GrownCells({ grown, cells, emptyCells, isLocked, onChange, factors }: G
         Combinations that are grown: {grown.length} of {cells.length}
       </legend>
       {cells.map((cell, i) => (
-        <label key={cell.name}>
-          <input
-            type="checkbox"
-            checked={!emptyCells.includes(cell.name)}
-            disabled={isLocked || i === 0}
-            onChange={event =>
-              onChange(
-                [...factors],
-                event.target.checked
-                  ? emptyCells.filter(name => name !== cell.name)
-                  : [...emptyCells, cell.name],
-              )
-            }
-          />
-          <span>
-            {cell.name}
-            {i === 0 && <small> (the control)</small>}
-          </span>
-        </label>
+        <Tick
+          key={cell.name}
+          isOn={!emptyCells.includes(cell.name)}
+          isDisabled={isLocked || i === 0}
+          onChange={isGrown =>
+            onChange(
+              [...factors],
+              isGrown ? emptyCells.filter(name => name !== cell.name) : [...emptyCells, cell.name],
+            )
+          }
+        >
+          {cell.name}
+          {i === 0 && <small> (the control)</small>}
+        </Tick>
       ))}
     </fieldset>
   );

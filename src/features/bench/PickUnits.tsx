@@ -2,6 +2,7 @@
 
 import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
+import { Tick } from '@/ui/Tick';
 
 interface PickUnitsProps {
   readonly codes: readonly string[];
@@ -30,18 +31,13 @@ export function PickUnits({ codes, chosen, choose, trouble, groups = [] }: PickU
         </div>
       )}
       {codes.map(code => (
-        <label key={code}>
-          <input
-            type="checkbox"
-            checked={chosen.includes(code)}
-            onChange={event =>
-              choose(
-                event.target.checked ? [...chosen, code] : chosen.filter(each => each !== code),
-              )
-            }
-          />{' '}
+        <Tick
+          key={code}
+          isOn={chosen.includes(code)}
+          onChange={isOn => choose(isOn ? [...chosen, code] : chosen.filter(each => each !== code))}
+        >
           {code}
-        </label>
+        </Tick>
       ))}
       {trouble && <b>{trouble}</b>}
     </Codes>

@@ -15,6 +15,8 @@ const LISTED = [
   ['Enter', 'saves a pick and goes on to the next pot'],
   ['Alt + M, Alt + N', 'a mishap of the pot in hand, its note'],
   ['Ctrl or ⌘ + Z', 'undoes the last pick, outside a field with words in it'],
+  ['/', 'finds a trial, a product, a page'],
+  ['[ and ]', 'back and on along the season, to the next day on which something happened'],
   ['?', 'this list'],
 ] as const;
 

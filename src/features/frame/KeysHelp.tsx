@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Button } from '@/ui/Button';
+import { isWriting } from './is-writing';
 import { areSingleKeysOn } from './single-keys';
 
 const STEPS = ['ask', 'lay-out', 'tend', 'weigh', 'judge'] as const;
@@ -13,9 +14,13 @@ const KeysDialog = dynamic(() => import('./KeysDialog').then(file => file.KeysDi
   ssr: false,
 });
 
+const FindDialog = dynamic(() => import('./FindDialog').then(file => file.FindDialog), {
+  ssr: false,
+});
+
 /** The keys for what is done often. They work everywhere but in a field one writes in. */
 export function KeysHelp() {
-  const [isOpen, setOpen] = useState(false);
+  const [open, setOpen] = useState<'keys' | 'find'>();
   const router = useRouter();
   const trial = /^\/trials\/[^/]+(?=\/)/.exec(usePathname())?.[0];
   useEffect(() => {
@@ -24,8 +29,11 @@ export function KeysHelp() {
       if (!areSingleKeysOn()) return;
       const step = STEPS[Number(event.key) - 1];
       const place = PLACES[event.key.toLowerCase()];
-      if (event.key === '?') setOpen(true);
-      else if (step && trial) router.push(`${trial}/${step}`);
+      if (event.key === '?') setOpen('keys');
+      else if (event.key === '/') {
+        event.preventDefault(); // some browsers search the page by it
+        setOpen('find');
+      } else if (step && trial) router.push(`${trial}/${step}`);
       else if (event.key === 'w' && trial) router.push(`${trial}/walk`);
       else if (place) router.push(place);
     };
@@ -34,19 +42,14 @@ export function KeysHelp() {
   }, [router, trial]);
   return (
     <>
-      <Button data-tone="quiet" aria-label="Keys" onPress={() => setOpen(true)}>
+      <Button data-tone="quiet" onPress={() => setOpen('find')}>
+        Find
+      </Button>
+      <Button data-tone="quiet" aria-label="Keys" onPress={() => setOpen('keys')}>
         ?
       </Button>
-      {isOpen && <KeysDialog close={() => setOpen(false)} />}
+      {open === 'keys' && <KeysDialog close={() => setOpen(undefined)} />}
+      {open === 'find' && <FindDialog close={() => setOpen(undefined)} />}
     </>
-  );
-}
-
-function isWriting(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable ||
-      ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
-      target.closest('[role="dialog"]') !== null)
   );
 }

@@ -14,6 +14,7 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
 import { stand } from './LineHandle';
@@ -69,14 +70,9 @@ export function SitePanel(props: SitePanelProps) {
       )}
       <DrawFeature site={site} put={put} isPending={isPending}>
         {!isLocked && (
-          <label>
-            <input
-              type="checkbox"
-              checked={areGuarded}
-              onChange={event => put(site, event.target.checked)}
-            />{' '}
+          <Tick isOn={areGuarded} onChange={isOn => put(site, isOn)}>
             Guard plants stand round it, unread
-          </label>
+          </Tick>
         )}
       </DrawFeature>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}

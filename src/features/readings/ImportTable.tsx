@@ -19,6 +19,7 @@ import { writerName } from '@/features/frame/writer-name';
 import { answerOf } from '@/ui/actions/use-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
+import { FilePick } from '@/ui/FilePick';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -78,15 +79,12 @@ export function ImportTable({ view, undo }: ImportTableProps) {
         ({system === 'us' ? 'in' : 'cm'}). What this garden writes, it reads. All of it is taken, or
         nothing.
       </Soft>
-      <label>
-        <span>File</span>{' '}
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv"
-          onChange={event => void open(event.target.files?.[0])}
-          disabled={isPending}
-        />
-      </label>
+      <FilePick
+        label="Choose a file"
+        accept=".csv,.tsv,.txt,text/csv"
+        onFile={file => void open(file)}
+        isDisabled={isPending}
+      />
       {!opened && (
         <>
           <TextField

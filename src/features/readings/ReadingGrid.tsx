@@ -5,6 +5,7 @@ import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { counted } from '@/core/words/plural';
 import { useSystem } from '@/features/frame/use-garden-units';
+import { BareInput } from '@/ui/BareInput';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 import type { DeskColumn, DeskView } from './desk-view';
@@ -227,7 +228,7 @@ const Grid = styled.div`
   & td, & tbody th { vertical-align: middle; padding-block: 3px; }
 `;
 
-const Cell = styled.input`
+const Cell = styled(BareInput)`
   width: 100%; min-width: 84px; max-width: 180px; min-height: 32px; padding: 2px 6px; border: 1px solid transparent; border-bottom-color: var(--rule-strong); border-radius: 2px; background: var(--paper); color: var(--ink); font: inherit; font-variant-numeric: tabular-nums;
   &:focus { outline: 3px solid var(--clay); outline-offset: 0; }
   &[data-state='typed'], &[data-state='sending'] { border-bottom-color: var(--straw); }

@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 
 interface ReportViewProps {
   readonly trialId: string;
@@ -32,14 +33,9 @@ export function ReportView({ trialId, isClosed, revision, correct }: ReportViewP
           One page that a neighbour understands, and behind it all details. It is one file that
           needs no other.
         </Soft>
-        <label>
-          <input
-            type="checkbox"
-            checked={hasNames}
-            onChange={event => setNames(event.target.checked)}
-          />{' '}
+        <Tick isOn={hasNames} onChange={setNames}>
           With the names of people
-        </label>
+        </Tick>
         <ul>
           <li>
             <a href={at('html', false)} target="_blank" rel="noreferrer">

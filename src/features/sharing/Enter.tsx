@@ -42,6 +42,7 @@ export function Enter({ to, isIn, wasNotIt, hasAuthority, enter }: EnterProps) {
             run(async () => resultOf(await enter(passphrase, to)));
           }}
         >
+          {/* biome-ignore lint/correctness/noRestrictedElements: no control, nobody sees it */}
           <input type="hidden" name="to" value={to} />
           <TextField
             label="The garden’s passphrase"

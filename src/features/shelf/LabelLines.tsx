@@ -11,6 +11,7 @@ import { FORM_WORDS, Hazard, type LooseMeasure, ProductForm } from '@/core/trial
 import { Choice } from '@/ui/Choice';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { Ticks } from '@/ui/Ticks';
 import { hazardsAsked, isAsked, kindOf, LABEL_KINDS, type LabelKind } from './label-kind';
 import { RateLines } from './RateLines';
@@ -98,14 +99,9 @@ function Keeping({ form, change, kind }: KindProps) {
         onChange={acts => change({ acts })}
         options={MODES}
       />
-      <label data-tick>
-        <input
-          type="checkbox"
-          checked={form.keepDark ?? false}
-          onChange={event => change({ keepDark: event.target.checked })}
-        />{' '}
+      <Tick isOn={form.keepDark ?? false} onChange={keepDark => change({ keepDark })}>
         Light spoils it
-      </label>
+      </Tick>
     </div>
   );
 }

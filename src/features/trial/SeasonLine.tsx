@@ -1,9 +1,17 @@
 'use client';
 
+import { useEffect } from 'react';
 import { styled } from 'styled-components';
+import { addDays, daysBetween } from '@/core/time/garden-day';
 import { counted } from '@/core/words/plural';
 import { shortDay } from '@/features/frame/days';
+import { isWriting } from '@/features/frame/is-writing';
+import { areSingleKeysOn } from '@/features/frame/single-keys';
 import { useRainWords } from '@/features/frame/use-garden-units';
+import { Button } from '@/ui/Button';
+import { DaySlider } from '@/ui/DaySlider';
+import { useSeasonDay } from './season-day';
+import { dayWords, nextEvent } from './season-events';
 import type { SeasonView } from './trial-view';
 
 /** The weeks from sowing to the end, with picks, mishaps and today on them. */
@@ -17,6 +25,7 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
   );
   const isUnderWay = season.todayAt >= 0 && season.todayAt <= season.lengthDays;
   const firstPick = season.picks[0];
+  const looked = useLookedDay(season);
   return (
     <Strip aria-label="Season">
       <div aria-hidden>
@@ -60,14 +69,57 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
         ))}
         {isUnderWay && <i data-today style={{ left: at(season.todayAt) }} />}
       </div>
+      {looked.lastAt > 0 && (
+        <Slide>
+          <DaySlider
+            label="Day of the season"
+            lengthDays={season.lengthDays}
+            value={looked.at}
+            onChange={looked.go}
+            words={dayWords(season, looked.at, inRain)}
+          />
+        </Slide>
+      )}
       <p>
         <span>from {shortDay(season.startsOn)}</span>
         <span data-middle>{summary(season, firstPick, inRain)}</span>
         <span>to {shortDay(season.endsOn)}</span>
       </p>
+      {looked.isPast && (
+        <p role="status" data-looked>
+          <span>{dayWords(season, looked.at, inRain)}</span>
+          <Button data-tone="quiet" onPress={looked.leave}>
+            Back to today
+          </Button>
+        </p>
+      )}
     </Strip>
   );
 }
+
+/** The day that is looked at: by the slider, or by `[` and `]` from one event to the next. */
+function useLookedDay(season: SeasonView) {
+  const { on, look } = useSeasonDay();
+  const lastAt = Math.max(0, Math.min(season.todayAt, season.lengthDays));
+  const at = on === null ? lastAt : daysBetween(season.startsOn, on);
+  const go = (day: number): void =>
+    look(day >= lastAt ? null : addDays(season.startsOn, Math.max(0, day)));
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isWriting(event.target)) return;
+      if (!areSingleKeysOn() || (event.key !== '[' && event.key !== ']')) return;
+      const next = nextEvent(season, at, event.key === '[' ? 'back' : 'on');
+      look(next >= lastAt ? null : addDays(season.startsOn, next));
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [season, at, lastAt, look]);
+  return { at, lastAt, isPast: on !== null, go, leave: () => look(null) };
+}
+
+const Slide = styled.div`
+  && { position: relative; height: 24px; margin: -24px 8px 4px; border: 0; }
+`;
 
 const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' } as const;
 
@@ -109,6 +161,7 @@ const Strip = styled.section`
   & [data-mishap] { color: var(--beet); font-weight: 700; bottom: 4px; font-size: 0.875rem; }
   & [data-today] { width: 3px; height: 30px; background: var(--clay); }
   & p { display: flex; justify-content: space-between; gap: 24px; max-width: none; font-size: 0.9375rem; color: var(--ink-soft); padding-top: 6px; }
+  & p[data-looked] { justify-content: start; align-items: center; color: var(--ink); }
   & [data-middle] { color: var(--ink); text-align: center; }
   @media (max-width: 640px) { & p { flex-wrap: wrap; gap: 4px 24px; } & [data-middle] { order: 1; width: 100%; text-align: left; } }
 `;

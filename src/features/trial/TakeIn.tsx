@@ -1,9 +1,10 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { z } from 'zod';
+import { FilePick } from '@/ui/FilePick';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 
@@ -11,7 +12,6 @@ const Answer = z.object({ id: z.string().optional(), trouble: z.string().optiona
 
 /** Takes a trial in from the file that the report of another garden saved. */
 export function TakeIn() {
-  const id = useId();
   const router = useRouter();
   const [trouble, setTrouble] = useState('');
   const [isUnderWay, setUnderWay] = useState(false);
@@ -34,17 +34,11 @@ export function TakeIn() {
   };
   return (
     <Box aria-label="Take a trial in">
-      <label htmlFor={id}>Take a trial in from its file</label>
-      <input
-        id={id}
-        type="file"
+      <FilePick
+        label="Take a trial in from its file"
         accept=".json,application/json"
-        disabled={isUnderWay}
-        onChange={event => {
-          const [file] = event.target.files ?? [];
-          if (file) void take(file);
-          event.target.value = '';
-        }}
+        isDisabled={isUnderWay}
+        onFile={file => void take(file)}
       />
       <Soft>“The whole trial” under any trial’s report saves one.</Soft>
       {isUnderWay && <p role="status">Reading it …</p>}

@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import { Page } from '@/ui/Page';
 import { SeasonLine } from './SeasonLine';
+import { SeasonDayProvider } from './season-day';
 import { STEPS, type StepKey, type TrialFrameView } from './trial-view';
 
 interface TrialFrameProps {
@@ -33,8 +34,10 @@ export function TrialFrame({ frame, step, children }: TrialFrameProps) {
           </Link>
         ))}
       </Steps>
-      {children}
-      <SeasonLine season={frame.season} />
+      <SeasonDayProvider>
+        {children}
+        <SeasonLine season={frame.season} />
+      </SeasonDayProvider>
     </Page>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { BareButton } from '@/ui/BareButton';
 
 interface KeypadProps {
   readonly value: string;
@@ -12,22 +13,18 @@ interface KeypadProps {
 /** Figures large enough for a wet thumb. */
 export function Keypad({ value, onType, extra }: KeypadProps) {
   const key = (label: string) => (
-    <button
-      key={label}
-      type="button"
-      onClick={() => onType(value + (label === '½' ? '.5' : label))}
-    >
+    <BareButton key={label} onClick={() => onType(value + (label === '½' ? '.5' : label))}>
       {label}
-    </button>
+    </BareButton>
   );
   return (
     <Pad role="group" aria-label="Keypad">
       {['7', '8', '9', '4', '5', '6', '1', '2', '3'].map(key)}
       {extra === null ? <span /> : key(extra)}
       {key('0')}
-      <button type="button" aria-label="Rub out" onClick={() => onType(value.slice(0, -1))}>
+      <BareButton aria-label="Rub out" onClick={() => onType(value.slice(0, -1))}>
         ⌫
-      </button>
+      </BareButton>
     </Pad>
   );
 }

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { BareButton } from '@/ui/BareButton';
 import { Keypad } from './Keypad';
 
 interface TapCounterProps {
@@ -18,26 +19,19 @@ export function TapCounter({ value, onCount }: TapCounterProps) {
     return (
       <>
         <Keypad value={value} onType={onCount} extra={null} />
-        <Small type="button" onClick={() => setTyping(false)}>
-          Tap instead
-        </Small>
+        <Small onClick={() => setTyping(false)}>Tap instead</Small>
       </>
     );
   return (
     <Counter>
-      <button type="button" data-tap onClick={() => onCount(String(count + 1))}>
+      <BareButton data-tap onClick={() => onCount(String(count + 1))}>
         Tap for one
-      </button>
+      </BareButton>
       <div>
-        <Small
-          type="button"
-          onClick={() => onCount(String(Math.max(0, count - 1)))}
-          disabled={count === 0}
-        >
+        <Small onClick={() => onCount(String(Math.max(0, count - 1)))} disabled={count === 0}>
           One back
         </Small>
         <Small
-          type="button"
           onClick={() => {
             setFirst(count);
             onCount('0');
@@ -45,9 +39,7 @@ export function TapCounter({ value, onCount }: TapCounterProps) {
         >
           Count again
         </Small>
-        <Small type="button" onClick={() => setTyping(true)}>
-          Type it
-        </Small>
+        <Small onClick={() => setTyping(true)}>Type it</Small>
       </div>
       {first !== null && (
         <p role="status">
@@ -63,7 +55,7 @@ export function TapCounter({ value, onCount }: TapCounterProps) {
   );
 }
 
-const Small = styled.button`
+const Small = styled(BareButton)`
   min-height: 48px; padding: 4px 12px; border: 1px solid var(--rule); border-radius: 2px; background: none; color: var(--ink); font: inherit; cursor: pointer; touch-action: manipulation;
   &:disabled { color: var(--ink-soft); }
   &:focus-visible { outline: 3px solid var(--clay); outline-offset: 2px; }

@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import type { Scale } from '@/core/trial/model/scale';
+import { BareButton } from '@/ui/BareButton';
 import { Keypad } from './Keypad';
 import { TapCounter } from './TapCounter';
 import type { Walking } from './use-walk';
@@ -73,11 +74,7 @@ function Choose({
   readonly children: ReactNode;
   readonly onPress: () => void;
 }) {
-  return (
-    <button type="button" onClick={onPress}>
-      {children}
-    </button>
-  );
+  return <BareButton onClick={onPress}>{children}</BareButton>;
 }
 
 interface StepsProps {
@@ -94,23 +91,21 @@ function Steps({ scale, typed, type, put }: StepsProps) {
     <Choices data-steps>
       {scale.hasBeyond && <Choose onPress={() => put('<')}>below it</Choose>}
       {scale.steps.map((step, i) => (
-        <button
+        <BareButton
           key={step}
-          type="button"
           aria-pressed={typed === String(scale.from + i)}
           onClick={() => type(String(scale.from + i))}
         >
           <b>{scale.from + i}</b>
           {step === String(scale.from + i) ? '' : ` ${step}`}
-        </button>
+        </BareButton>
       ))}
-      <button
-        type="button"
+      <BareButton
         disabled={typed === '' || typed.endsWith('.5') || Number(typed) >= last}
         onClick={() => type(`${typed}.5`)}
       >
         and a half
-      </button>
+      </BareButton>
       {scale.hasBeyond && <Choose onPress={() => put('+')}>beyond it</Choose>}
     </Choices>
   );

@@ -9,6 +9,7 @@ import {
   type PhotosSent,
   sendWaitingPhotos,
 } from '@/features/walk/outbox/photo-outbox';
+import { FilePick } from '@/ui/FilePick';
 
 interface WalkPhotoProps {
   readonly trialId: string;
@@ -35,29 +36,23 @@ export function WalkPhoto({ trialId, unitId, code, day }: WalkPhotoProps) {
     window.addEventListener('online', again);
     return () => window.removeEventListener('online', again);
   }, [send]);
-  const take = async (input: HTMLInputElement): Promise<void> => {
-    const file = input.files?.[0];
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     await addPhotoToOutbox(
       trialId,
       { id: v7(), unitId, takenOn: day, shows: 'plant', note: '' },
       await file.arrayBuffer(),
     );
-    input.value = '';
     setSaid(`${code}: the picture is kept.`);
     await send();
   };
   return (
     <Take>
-      <label>
-        Picture of {code}{' '}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          capture="environment"
-          onChange={event => void take(event.target)}
-        />
-      </label>
+      <FilePick
+        label={`Picture of ${code}`}
+        accept="image/jpeg,image/png,image/webp"
+        usesCamera
+        onFile={file => void take(file)}
+      />
       <p role="status">
         {said}
         {stands && stands.waiting > 0 ? ` ${stands.waiting} wait here for a connection.` : ''}

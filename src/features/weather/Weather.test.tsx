@@ -53,7 +53,7 @@ test('a bad table says why, and the stand-in is asked by a press', async () => {
   );
   expect(screen.getByText(/^No day is known yet/)).toBeVisible();
   await userEvent.setup().upload(
-    screen.getByLabelText('File'),
+    screen.getByLabelText('Choose a file'),
     Object.assign(new File(['date,tmax'], 'station.csv', { type: 'text/csv' }), {
       text: async () => 'date,tmax',
     }),

@@ -26,6 +26,7 @@ import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
+import { FilePick } from '@/ui/FilePick';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
@@ -129,15 +130,7 @@ function StationTable({ take, isPending, trouble, ask }: StationTableProps) {
         CSV with columns date, tmax, tmin in °C, rain in mm, and if there are any wind, rhmax,
         rhmin, sun. All of it is taken, or nothing.
       </Soft>
-      <label>
-        <span>File</span>{' '}
-        <input
-          type="file"
-          accept=".csv,text/csv"
-          onChange={event => take(event.target.files?.[0])}
-          disabled={isPending}
-        />
-      </label>
+      <FilePick label="Choose a file" accept=".csv,text/csv" onFile={take} isDisabled={isPending} />
       {trouble && <Trouble>{trouble}</Trouble>}
       <Acts>
         <Button onPress={ask} isPending={isPending}>

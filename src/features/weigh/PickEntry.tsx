@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import { CullReason, type Outcome } from '@/core/trial/model/pick';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay, shortDay } from '@/features/frame/days';
+import { BareInput } from '@/ui/BareInput';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { Acts, Soft } from '@/ui/Page';
@@ -232,7 +233,7 @@ function CodeField({
   };
   return (
     <Code>
-      <input
+      <BareInput
         aria-label="Code in hand"
         value={typed}
         onChange={event => change(event.target.value)}

@@ -2,6 +2,7 @@
 
 import { styled } from 'styled-components';
 import type { BenchUnit } from '@/features/bench/bench-view';
+import { BareButton } from '@/ui/BareButton';
 
 interface PotStripProps {
   readonly units: readonly BenchUnit[];
@@ -15,9 +16,8 @@ export function PotStrip({ units, chosen, isDone, onChoose }: PotStripProps) {
   return (
     <Strip role="group" aria-label="Pots in walking order">
       {units.map(unit => (
-        <button
+        <BareButton
           key={unit.id}
-          type="button"
           aria-label={`${unit.code}${isDone(unit) ? ', done' : ''}`}
           aria-pressed={unit.id === chosen}
           data-done={isDone(unit) || undefined}

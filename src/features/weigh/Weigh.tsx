@@ -20,6 +20,7 @@ import type { UnitLens } from '@/features/bench/bench-lens';
 import type { BenchUnit, BenchView } from '@/features/bench/bench-view';
 import { shortDay } from '@/features/frame/days';
 import { WriterName } from '@/features/frame/WriterName';
+import { useSeasonDay } from '@/features/trial/season-day';
 import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft, TwoParts } from '@/ui/Page';
 import { AllDone } from './AllDone';
@@ -129,6 +130,9 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
   const { bench, state, unitWord, picks } = props;
   const { style } = round;
   const day = round.round.pickedOn;
+  const { on } = useSeasonDay();
+  const then = on ?? day;
+  const stood = on === null ? picks : picks.filter(pick => pick.pickedOn <= on);
   const isClosed = state === 'closed';
   return (
     <BenchSide>
@@ -137,7 +141,7 @@ function BenchPart({ round, unit, ...props }: RoundProps & InHand) {
         <Bench
           view={bench}
           label="The bench from above: full pots are done today"
-          lens={lensOf(bench.units, picks, day, style)}
+          lens={lensOf(bench.units, stood, then, style)}
           onOpen={each => round.choose(each.id)}
         />
       </div>

@@ -5,6 +5,7 @@ import { styled } from 'styled-components';
 import type { CanopyCover } from '@/core/image/canopy-cover';
 import type { Corners, Point } from '@/core/image/homography';
 import { Button } from '@/ui/Button';
+import { FilePick } from '@/ui/FilePick';
 import { Acts, Soft } from '@/ui/Page';
 import type { Counted } from '@/workers/cover.worker';
 import { WORDS } from './cover-words';
@@ -34,15 +35,12 @@ export function CoverPanel({ counts, take }: CoverPanelProps) {
     <Panel>
       <summary>From a picture</summary>
       <Soft>{WORDS[counts].how} The picture stays in this browser.</Soft>
-      <label>
-        <span>Picture</span>{' '}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          capture="environment"
-          onChange={event => void open(event.target.files?.[0])}
-        />
-      </label>
+      <FilePick
+        label="Choose a picture"
+        accept="image/jpeg,image/png,image/webp"
+        usesCamera
+        onFile={file => void open(file)}
+      />
       {picture && corners && (
         <Frame
           counts={counts}

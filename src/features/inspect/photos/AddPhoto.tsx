@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { PHOTO_WORDS, PhotoOf } from '@/core/image/photo';
+import { FilePick } from '@/ui/FilePick';
 import type { FieldOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -40,9 +41,7 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
   const [said, setSaid] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
-  const add = async (input: HTMLInputElement): Promise<void> => {
-    const file = input.files?.[0];
-    if (!file) return;
+  const add = async (file: File): Promise<void> => {
     setBusy(true);
     setSaid('');
     const answer = await sendPhoto(trialId, { id: v7(), unitId, takenOn, shows, note }, file);
@@ -54,7 +53,6 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
           ? 'There is no connection. Choose the picture again when it is back.'
           : null,
     );
-    input.value = '';
     if (answer.kind !== 'kept') return;
     setSaid(`${units.find(unit => unit.id === unitId)?.code ?? ''}: kept.`);
     change({ note: '' });
@@ -63,15 +61,12 @@ export function AddPhoto({ trialId, units, unitWord, today }: AddPhotoProps) {
   return (
     <Fields>
       <PhotoFields unitWord={unitWord} field={field} units={units} />
-      <label>
-        <span>Picture</span>{' '}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          disabled={isBusy}
-          onChange={event => void add(event.target)}
-        />
-      </label>
+      <FilePick
+        label="Choose a picture"
+        accept="image/jpeg,image/png,image/webp"
+        isDisabled={isBusy}
+        onFile={file => void add(file)}
+      />
       <Soft>
         From the same spot, at the same hour, a rule beside the plant. It is made smaller; where and
         when it was taken is taken out.

@@ -6,9 +6,11 @@ import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { shortDay } from '@/features/frame/days';
 import { useTrialAction } from '@/features/trial/use-trial-action';
+import { BareButton } from '@/ui/BareButton';
 import { Choice } from '@/ui/Choice';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { Tick } from '@/ui/Tick';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
 import { AddPhoto } from './AddPhoto';
@@ -157,8 +159,7 @@ interface HungProps {
 function Hung({ trialId, photo, isHidden, words, open }: HungProps) {
   return (
     <figure>
-      <button
-        type="button"
+      <BareButton
         onClick={() => open(photo)}
         aria-label={`Look at ${words} closely`}
         style={{ width: `${100 * photo.drawn}%` }}
@@ -170,7 +171,7 @@ function Hung({ trialId, photo, isHidden, words, open }: HungProps) {
           style={{ aspectRatio: photo.ratio }}
           loading="lazy"
         />
-      </button>
+      </BareButton>
       <figcaption>
         {words}
         {!isHidden && photo.tag && (
@@ -216,14 +217,9 @@ function WallFields({ walls, wall, hanging, change }: WallFieldsProps) {
           direction="row"
         />
       </div>
-      <label>
-        <input
-          type="checkbox"
-          checked={hanging.isHidden}
-          onChange={event => change({ isHidden: event.target.checked })}
-        />{' '}
+      <Tick isOn={hanging.isHidden} onChange={isHidden => change({ isHidden })}>
         Hide whose they are: let somebody else put them in order
-      </label>
+      </Tick>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
+import { FilePick } from '@/ui/FilePick';
 import { Acts, Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
@@ -147,19 +148,12 @@ function Laboratory({ take, ask, isPending, laboratory, takeReport }: Laboratory
           : ''}
         It answers {laboratory.answersAfterDays} days after the last bag.
       </Soft>
-      <label>
-        <span>Or a report as a file (CSV: sample, analyte, value, unit)</span>{' '}
-        <input
-          type="file"
-          accept=".csv,text/csv"
-          disabled={isPending}
-          onChange={event => {
-            const file = event.target.files?.[0];
-            if (file) take(async () => takeReport(await file.text()));
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FilePick
+        label="Or a report as a file (CSV: sample, analyte, value, unit)"
+        accept=".csv,text/csv"
+        isDisabled={isPending}
+        onFile={file => take(async () => takeReport(await file.text()))}
+      />
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { differencesOf } from './differences';
 
 interface WhatIfProps {
@@ -53,12 +54,10 @@ export function WhatIf(props: WhatIfProps) {
         onAnalyse={onAnalyse}
         measures={measures}
       />
-      <Tick>
-        <input
-          type="checkbox"
-          checked={spec.isByPlace ?? false}
-          onChange={event => onAnalyse({ ...spec, isByPlace: event.target.checked })}
-        />{' '}
+      <Tick
+        isOn={spec.isByPlace ?? false}
+        onChange={isByPlace => onAnalyse({ ...spec, isByPlace })}
+      >
         Allow for where each {unitWord} stands: a slope across and along the bench
       </Tick>
       <WithoutUnit {...props} />
@@ -152,12 +151,6 @@ function readPercent(written: string): Margin | null | undefined {
 
 const Fields = styled.div`
   display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 24px; margin-block: 10px; align-items: end;
-`;
-
-const Tick = styled.label`
-  display: flex; gap: 10px; align-items: start; margin-block: 4px 12px;
-  & input { margin-top: 4px; accent-color: var(--clay); flex: none; }
-  @media (pointer: coarse) { min-height: 48px; align-items: center; & input { width: 22px; height: 22px; margin: 0; } }
 `;
 
 const Differs = styled.p`

@@ -8,6 +8,7 @@ import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import { type SoldBy, soldBy } from '@/core/quantity/sold-by';
 import { useSystem } from '@/features/frame/use-garden-units';
+import { BareInput } from '@/ui/BareInput';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
@@ -156,7 +157,7 @@ function BenefitRow({
     <tr>
       <th scope="row">{contrast.treatment}</th>
       <td>
-        <input
+        <BareInput
           aria-label={`${contrast.treatment} costs more`}
           value={typed[contrast.treatment] ?? ''}
           onChange={event => setTyped({ ...typed, [contrast.treatment]: event.target.value })}

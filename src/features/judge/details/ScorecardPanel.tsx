@@ -16,6 +16,7 @@ import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { Select } from '@/ui/Select';
 import { WideTable } from '@/ui/WideTable';
 import { chanceOfCell, chanceWords, toneOf } from './score-words';
 import { type PermutationPValuesState, usePermutationPValues } from './use-permutation-p-values';
@@ -221,19 +222,14 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
       {setWeights && (
         <td>
           {row.better !== 'neither' && row.part === null && (
-            <select
-              aria-label={`Weight of ${row.name}`}
-              value={weights[row.measureId] ?? 0}
-              onChange={event =>
-                setWeights({ ...weights, [row.measureId]: Number(event.target.value) })
-              }
-            >
-              {WEIGHTS.map(weight => (
-                <option key={weight} value={weight}>
-                  {weight}
-                </option>
-              ))}
-            </select>
+            <Select
+              label={`Weight of ${row.name}`}
+              hidesLabel
+              name={`weight-${row.measureId}`}
+              value={String(weights[row.measureId] ?? 0)}
+              onChange={weight => setWeights({ ...weights, [row.measureId]: Number(weight) })}
+              options={WEIGHTS.map(weight => ({ value: String(weight), label: String(weight) }))}
+            />
           )}
         </td>
       )}

@@ -12,6 +12,7 @@ import { fullDay } from '@/features/frame/days';
 import { printP } from '@/features/judge/print-value';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
+import { Tick } from '@/ui/Tick';
 import { WideTable } from '@/ui/WideTable';
 
 interface SeasonsPanelProps {
@@ -79,15 +80,12 @@ function SeasonRow({ season, isOwn, isIn, tick }: SeasonRowProps) {
     <tr>
       <th scope="row">
         <Season>
-          <label>
-            <input
-              type="checkbox"
-              checked={isIn && logRatio !== null}
-              disabled={isOwn || logRatio === null}
-              onChange={event => tick(trialId, event.target.checked)}
-              aria-label={`Take in ${fullDay(closedOn)}`}
-            />
-          </label>
+          <Tick
+            isOn={isIn && logRatio !== null}
+            isDisabled={isOwn || logRatio === null}
+            onChange={isOn => tick(trialId, isOn)}
+            label={`Take in ${fullDay(closedOn)}`}
+          />
           <span>
             <Link href={`/trials/${trialId}/judge`}>{fullDay(closedOn)}</Link>
             <small>{isOwn ? 'this trial' : name}</small>

@@ -32,7 +32,7 @@ export const SHED_SUMS: readonly ShedSum[] = [
   {
     key: 'mix',
     title: 'A mix',
-    says: 'Parts or percent into litres, bags and money.',
+    says: 'Parts or percent into amounts, bags and money.',
     words: 'potting compost peat bark grit perlite recipe',
     hazards: ['dust', 'compost'],
     Part: MixSum,
