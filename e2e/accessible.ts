@@ -17,8 +17,35 @@ export async function expectAccessible(page: Page): Promise<void> {
     ({ id, nodes }) => `${id}: ${nodes.map(node => node.target.join(' ')).join(', ')}`,
   );
   expect(told).toEqual([]);
+  await expectNothingSticksOut(page, 'as it stands');
+}
+
+async function expectNothingSticksOut(page: Page, when: string): Promise<void> {
   const tooWide = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );
-  expect(tooWide).toBeLessThanOrEqual(0);
+  expect(`${when}: ${Math.max(0, tooWide)} px too wide`).toBe(`${when}: 0 px too wide`);
+}
+
+const NARROW = { width: 320, height: 640 };
+
+/** The same in the dark, at 320 pixels in both lights, after turning the device, and with text twice as large. */
+export async function expectAccessibleHoweverSeen(page: Page): Promise<void> {
+  await expectAccessible(page);
+  const size = page.viewportSize();
+  if (!size) throw new Error('the page must have a size');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expectAccessible(page);
+  await page.setViewportSize(NARROW);
+  await expectAccessible(page);
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expectAccessible(page);
+  await page.setViewportSize({ width: size.height, height: size.width });
+  await expectNothingSticksOut(page, 'turned');
+  await page.setViewportSize(size);
+  await expectNothingSticksOut(page, 'turned back');
+  await page.evaluate(() => {
+    document.documentElement.style.fontSize = '200%';
+  });
+  await expectNothingSticksOut(page, 'with text twice as large');
 }

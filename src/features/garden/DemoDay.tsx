@@ -1,5 +1,6 @@
 'use client';
 
+import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { longDay } from '@/features/frame/days';
 import { AskFirst } from '@/ui/AskFirst';
@@ -17,7 +18,7 @@ interface DemoDayProps {
 export function DemoDay({ day, leave }: DemoDayProps) {
   const { trouble, isPending, run } = useAction<string>(NO_ANSWER);
   return (
-    <section>
+    <Box>
       <h2>The demo’s day</h2>
       <Soft>
         This garden is a made-up season. Its clock stands at {longDay(day)}, whatever day it is:
@@ -35,6 +36,10 @@ export function DemoDay({ day, leave }: DemoDayProps) {
         <p>The demo’s day can’t be had back in this garden.</p>
       </AskFirst>
       {trouble && <Trouble>{trouble}</Trouble>}
-    </section>
+    </Box>
   );
 }
+
+const Box = styled.section`
+  display: grid; gap: 12px; justify-items: start; border-top: 1px solid var(--rule); padding-top: 20px; margin-top: 12px;
+`;

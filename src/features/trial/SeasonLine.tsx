@@ -86,8 +86,8 @@ export function SeasonLine({ season }: { readonly season: SeasonView }) {
         <span>to {shortDay(season.endsOn)}</span>
       </p>
       {looked.isPast && (
-        <p role="status" data-looked>
-          <span>{dayWords(season, looked.at, inRain)}</span>
+        <p data-looked>
+          <span role="status">{dayWords(season, looked.at, inRain)}</span>
           <Button data-tone="quiet" onPress={looked.leave}>
             Back to today
           </Button>

@@ -71,7 +71,8 @@ export function Mishaps({ mishaps, standing, isClosed, takeBack, history, ...for
       <h2>Mishaps</h2>
       {mishaps.length === 0 && (
         <Soft>
-          None on record. What happens to a pot is written down on the day, whatever is decided.
+          None on record. What happens to one of them is written down on the day, whatever is
+          decided.
         </Soft>
       )}
       <ul>
