@@ -204,6 +204,7 @@ function EveryUnit({ measure, tags, printValue, state, spec }: EveryUnitProps) {
             <DotsChart
               dots={dotRowsOf(analysis, tags, printValue)}
               unitWord={input.unitWord}
+              title={`${measure.name}: every ${input.unitWord}, against ${input.control}`}
               printValue={printValue}
               summary={dotsSummary(analysis)}
             />

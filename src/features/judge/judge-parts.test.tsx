@@ -82,6 +82,17 @@ const made = (key: string, id: string): Measure => {
   return read.value;
 };
 
+// What is drawn on a canvas is looked at in the browser; here it is enough that it stands there under its name.
+jest.mock('react-chartjs-2', () => ({
+  Chart: ({
+    role,
+    'aria-label': label,
+  }: {
+    readonly role: string;
+    readonly 'aria-label': string;
+  }) => <canvas role={role} aria-label={label} />,
+}));
+
 const running: { readonly resolve: (pValues: readonly MeasurePValues[]) => void }[] = [];
 jest.mock('@/workers/judge-job', () => ({
   startPermutations: jest.fn(() => {

@@ -15,6 +15,7 @@ import { shownUnit } from '@/core/measure/library/shown-unit';
 import { daysApart } from '@/core/time/days-apart';
 import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
+import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import type { CourseEvent } from './course-events';
 import type { MeasureCourses } from './desk-view';
@@ -36,17 +37,19 @@ export function CourseChart({ courses, code, events }: CourseChartProps) {
   const days = courses.pots.flatMap(pot => pot.course.map(point => point.day)).sort();
   const from = days[0] ?? '';
   return (
-    <Box>
-      {tokens && (
-        <Chart
-          type="line"
-          data={linesOf(inUnit(courses, base), code, from, tokens)}
-          options={optionsOf(from, name, events, tokens)}
-          aria-label={`${courses.name}, ${code} among ${courses.pots.length}`}
-          role="img"
-        />
-      )}
-    </Box>
+    <SavedChart title={`${courses.name}: ${code} among ${courses.pots.length}`}>
+      <Box>
+        {tokens && (
+          <Chart
+            type="line"
+            data={linesOf(inUnit(courses, base), code, from, tokens)}
+            options={optionsOf(from, name, events, tokens)}
+            aria-label={`${courses.name}, ${code} among ${courses.pots.length}`}
+            role="img"
+          />
+        )}
+      </Box>
+    </SavedChart>
   );
 }
 

@@ -14,6 +14,7 @@ import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
 import type { DotRows } from './dot-rows';
 
@@ -22,6 +23,8 @@ ChartJs.register(LinearScale, LineElement, PointElement, ScatterController, Tool
 interface DotsChartProps {
   readonly dots: DotRows;
   readonly unitWord: string;
+  /** Over the saved picture. */
+  readonly title: string;
   /** One line of what is seen, for whoever can't see it. */
   readonly summary: string;
   readonly printValue: (value: number) => string;
@@ -31,36 +34,42 @@ const ROW_PX = 66;
 const AXIS_PX = 34;
 
 /** Every pot as a dot, the interval of each treatment under its dots, and the band of what does not matter. */
-export function DotsChart({ dots, unitWord, summary, printValue }: DotsChartProps) {
+export function DotsChart({ dots, unitWord, title, summary, printValue }: DotsChartProps) {
   const tokens = useTokens();
   return (
-    <Figure style={{ gridTemplateRows: `repeat(${dots.rows.length}, ${ROW_PX}px) ${AXIS_PX}px` }}>
-      {dots.rows.map(row => (
-        <Label key={row.tag.letter}>
-          <PlantLabel look={row.tag} width={20} />
-          <span>
-            <b>{row.tag.name}</b>
-            <small>{row.tag.index < 0 ? 'the control' : (row.gap ?? 'can’t be compared')}</small>
-          </span>
-        </Label>
-      ))}
-      <Canvas
-        style={{
-          gridRow: `1 / span ${dots.rows.length + 1}`,
-          height: dots.rows.length * ROW_PX + AXIS_PX,
-        }}
-      >
-        {tokens && (
-          <Chart
-            type="scatter"
-            data={chartData(dots, tokens)}
-            options={chartOptions(dots, tokens, unitWord, printValue)}
-            aria-label={summary}
-            role="img"
-          />
-        )}
-      </Canvas>
-    </Figure>
+    <SavedChart
+      title={title}
+      rows={dots.rows.map(({ tag, gap }) => [tag.name, gap].filter(Boolean).join('  '))}
+      rowPx={ROW_PX}
+    >
+      <Figure style={{ gridTemplateRows: `repeat(${dots.rows.length}, ${ROW_PX}px) ${AXIS_PX}px` }}>
+        {dots.rows.map(row => (
+          <Label key={row.tag.letter}>
+            <PlantLabel look={row.tag} width={20} />
+            <span>
+              <b>{row.tag.name}</b>
+              <small>{row.tag.index < 0 ? 'the control' : (row.gap ?? 'can’t be compared')}</small>
+            </span>
+          </Label>
+        ))}
+        <Canvas
+          style={{
+            gridRow: `1 / span ${dots.rows.length + 1}`,
+            height: dots.rows.length * ROW_PX + AXIS_PX,
+          }}
+        >
+          {tokens && (
+            <Chart
+              type="scatter"
+              data={chartData(dots, tokens)}
+              options={chartOptions(dots, tokens, unitWord, printValue)}
+              aria-label={summary}
+              role="img"
+            />
+          )}
+        </Canvas>
+      </Figure>
+    </SavedChart>
   );
 }
 

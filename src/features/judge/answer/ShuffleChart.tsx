@@ -11,6 +11,7 @@ import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
+import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { observedGap } from './observed-gap';
 
@@ -25,23 +26,25 @@ interface ShuffleChartProps {
 export function ShuffleChart({ shuffle, summary }: ShuffleChartProps) {
   const tokens = useTokens();
   return (
-    <Box>
-      <div>
-        {tokens && (
-          <Chart
-            type="bar"
-            data={barsOf(shuffle, tokens)}
-            options={optionsOf(shuffle, tokens)}
-            aria-label={summary}
-            role="img"
-          />
-        )}
-      </div>
-      <p aria-hidden>
-        <span>no gap</span>
-        <span>larger gaps →</span>
-      </p>
-    </Box>
+    <SavedChart title="How often chance alone makes a gap as large">
+      <Box>
+        <div>
+          {tokens && (
+            <Chart
+              type="bar"
+              data={barsOf(shuffle, tokens)}
+              options={optionsOf(shuffle, tokens)}
+              aria-label={summary}
+              role="img"
+            />
+          )}
+        </div>
+        <p aria-hidden>
+          <span>no gap</span>
+          <span>larger gaps →</span>
+        </p>
+      </Box>
+    </SavedChart>
   );
 }
 

@@ -11,7 +11,6 @@ import type { DoseTrend, LevelsOff } from '@/core/judge/outcomes/judgement';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { levelWords } from '@/core/judge/verdict/words/dose-words';
 import { soldBy } from '@/core/quantity/sold-by';
-import type { FittedCurve } from '@/core/stats/curves/fit-curve';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { printFigure, printP } from '@/features/judge/print-value';
@@ -21,6 +20,8 @@ import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
+import { CURVE_WORDS } from './curve-words';
+import { DoseChart } from './DoseChart';
 
 /** A series of doses with what its units gave. */
 export interface DoseSeries {
@@ -58,15 +59,6 @@ interface DosePanelProps {
   readonly isWeight: boolean;
   readonly worthPerKg: number | null;
 }
-
-const CURVE_WORDS = {
-  linear: 'a straight line',
-  quadratic: 'a curve with a peak',
-  plateau: 'a curve that rises, then is flat',
-  mitscherlich: 'a curve that levels off',
-  logistic: 'an S',
-  gompertz: 'a lopsided S',
-} as const;
 
 /** How much of it? Trend, bend, plateau, and the dose that leaves the most money. */
 export function DosePanel({ doses, printValue, isWeight, worthPerKg }: DosePanelProps) {
@@ -177,80 +169,8 @@ function money(written: string): number | null {
   return written.trim() === '' || !(value >= 0) ? null : value;
 }
 
-const [WIDTH, HEIGHT, LEFT, BASE] = [640, 260, 70, 220];
-
-function DoseChart({
-  units,
-  best,
-  name,
-  printValue,
-}: {
-  readonly units: readonly DosedUnit[];
-  readonly best: FittedCurve | undefined;
-  readonly name: string;
-  readonly printValue: (value: number) => string;
-}) {
-  const [most, high] = [
-    Math.max(...units.map(unit => unit.dose)),
-    Math.max(...units.map(unit => unit.value)),
-  ];
-  const x = (dose: number): number => LEFT + ((WIDTH - LEFT - 20) * dose) / (most || 1);
-  const y = (value: number): number => BASE - ((BASE - 14) * value) / (high || 1);
-  const path = best
-    ? Array.from(
-        { length: 101 },
-        (_, i) =>
-          `${i === 0 ? 'M' : 'L'}${x((most * i) / 100).toFixed(1)} ${y(best.at((most * i) / 100)).toFixed(1)}`,
-      ).join('')
-    : '';
-  return (
-    <Scroller tabIndex={0} role="region" aria-label="Every unit by its dose, drawn">
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        role="img"
-        aria-label={`Every unit by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]}` : ''}`}
-      >
-        <line x1={LEFT} x2={WIDTH - 20} y1={BASE} y2={BASE} />
-        <line x1={LEFT} x2={LEFT} y1={14} y2={BASE} />
-        {units.map(unit => (
-          <circle
-            key={`${unit.dose} ${unit.value} ${unit.block}`}
-            cx={x(unit.dose)}
-            cy={y(unit.value)}
-            r={4.5}
-          />
-        ))}
-        <path d={path} />
-        {[...new Set(units.map(unit => unit.dose))]
-          .sort((a, b) => a - b)
-          .map(dose => (
-            <text key={dose} x={x(dose)} y={BASE + 18} textAnchor="middle">
-              {dose}
-            </text>
-          ))}
-        <text x={LEFT - 8} y={20} textAnchor="end">
-          {printValue(high)}
-        </text>
-        <text x={LEFT - 8} y={BASE} textAnchor="end">
-          0
-        </text>
-        <text x={WIDTH - 20} y={HEIGHT - 4} textAnchor="end">
-          {name}
-        </text>
-      </svg>
-    </Scroller>
-  );
-}
-
-const Scroller = styled.div`
-  overflow-x: auto;
-  &:focus-visible { outline: 3px solid var(--clay); outline-offset: 2px; }
-`;
-
 const Box = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
-  & svg { width: 100%; min-width: 560px; max-width: 820px; height: auto; }
-  & svg text { font-size: 13px; fill: var(--ink-soft); } & line { stroke: var(--rule-strong); } & circle { fill: var(--clay); fill-opacity: 0.7; } & path { fill: none; stroke: var(--ink); stroke-width: 2.5; }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(180px, 220px)); gap: 12px; }
   & p { max-width: var(--measure); }
 `;

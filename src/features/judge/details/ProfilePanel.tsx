@@ -14,6 +14,7 @@ import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PartProfile } from '@/core/judge/after/part-profile';
 import { Soft } from '@/ui/Page';
+import { SavedChart } from '@/ui/SavedChart';
 import { TableHead } from '@/ui/TableHead';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { WideTable } from '@/ui/WideTable';
@@ -35,15 +36,17 @@ export function ProfilePanel({ name, profile, print }: ProfilePanelProps) {
     <Box>
       <h3>Part by part</h3>
       {tokens && (
-        <div>
-          <Chart
-            type="line"
-            data={linesOf(profile, tokens)}
-            options={optionsOf(print, tokens)}
-            aria-label={`${name} by part, a line for each treatment`}
-            role="img"
-          />
-        </div>
+        <SavedChart title={`${name}, part by part`}>
+          <div data-drawn>
+            <Chart
+              type="line"
+              data={linesOf(profile, tokens)}
+              options={optionsOf(print, tokens)}
+              aria-label={`${name} by part, a line for each treatment`}
+              role="img"
+            />
+          </div>
+        </SavedChart>
       )}
       <WideTable label={`${name} by part`}>
         <TableHead of={['Part', ...profile.treatments.map(treatment => treatment.name)]} />
@@ -126,5 +129,5 @@ function optionsOf(print: (value: number) => string, tokens: Tokens): ChartOptio
 
 const Box = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
-  & > div:first-of-type { height: 280px; position: relative; max-width: 640px; }
+  & [data-drawn] { height: 280px; position: relative; max-width: 640px; }
 `;

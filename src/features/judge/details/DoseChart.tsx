@@ -1,0 +1,118 @@
+'use client';
+
+import {
+  type ChartData,
+  Chart as ChartJs,
+  type ChartOptions,
+  LinearScale,
+  LineElement,
+  PointElement,
+  ScatterController,
+} from 'chart.js';
+import { Chart } from 'react-chartjs-2';
+import { styled } from 'styled-components';
+import type { DosedUnit } from '@/core/judge/outcomes/dose/dose-response';
+import type { FittedCurve } from '@/core/stats/curves/fit-curve';
+import { SavedChart } from '@/ui/SavedChart';
+import { type Tokens, useTokens } from '@/ui/use-tokens';
+import { CURVE_WORDS } from './curve-words';
+
+ChartJs.register(LinearScale, LineElement, PointElement, ScatterController);
+
+interface DoseChartProps {
+  readonly units: readonly DosedUnit[];
+  readonly best: FittedCurve | undefined;
+  /** What a dose is of: `leaf-mould, cm`. */
+  readonly name: string;
+  readonly printValue: (value: number) => string;
+}
+
+/** Every unit by its dose, with the curve that fits best. */
+export function DoseChart({ units, best, name, printValue }: DoseChartProps) {
+  const tokens = useTokens();
+  return (
+    <SavedChart title={`Every unit by its dose of ${name}`}>
+      <Drawn>
+        {tokens && (
+          <Chart
+            type="scatter"
+            data={dataOf(units, best, tokens)}
+            options={optionsOf(units, name, printValue, tokens)}
+            aria-label={`Every unit by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]}` : ''}`}
+            role="img"
+          />
+        )}
+      </Drawn>
+    </SavedChart>
+  );
+}
+
+const DRAWN_AT = 101;
+
+function dataOf(
+  units: readonly DosedUnit[],
+  best: FittedCurve | undefined,
+  tokens: Tokens,
+): ChartData<'scatter'> {
+  const most = Math.max(...units.map(unit => unit.dose));
+  const doses = Array.from({ length: DRAWN_AT }, (_, i) => (most * i) / (DRAWN_AT - 1));
+  return {
+    datasets: [
+      {
+        data: units.map(({ dose, value }) => ({ x: dose, y: value })),
+        clip: false,
+        pointRadius: 5,
+        pointBackgroundColor: tokens.clay,
+        pointBorderColor: tokens.slate,
+      },
+      ...(best
+        ? [
+            {
+              data: doses.map(dose => ({ x: dose, y: best.at(dose) })),
+              showLine: true,
+              pointRadius: 0,
+              borderColor: tokens.ink,
+              borderWidth: 2.5,
+            },
+          ]
+        : []),
+    ],
+  };
+}
+
+function optionsOf(
+  units: readonly DosedUnit[],
+  name: string,
+  printValue: (value: number) => string,
+  tokens: Tokens,
+): ChartOptions<'scatter'> {
+  const font = { family: tokens.font, size: 14 };
+  const ticks = { color: tokens['ink-soft'], font };
+  return {
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    layout: { padding: { top: 8, right: 12 } },
+    scales: {
+      x: {
+        min: 0,
+        suggestedMax: Math.max(...units.map(unit => unit.dose)),
+        grid: { display: false },
+        border: { color: tokens['rule-strong'] },
+        ticks: { ...ticks, maxTicksLimit: 9 },
+        title: { display: true, text: name, color: tokens['ink-soft'], font },
+      },
+      y: {
+        beginAtZero: true,
+        grid: { color: tokens.rule },
+        border: { display: false },
+        ticks: { ...ticks, maxTicksLimit: 6, callback: value => printValue(Number(value)) },
+      },
+    },
+    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+  };
+}
+
+const Drawn = styled.div`
+  position: relative; height: 300px; max-width: 820px;
+`;
