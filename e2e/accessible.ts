@@ -21,25 +21,36 @@ export async function expectAccessible(page: Page): Promise<void> {
 }
 
 async function expectNothingSticksOut(page: Page, when: string): Promise<void> {
-  const tooWide = await page.evaluate(
-    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-  );
-  expect(`${when}: ${Math.max(0, tooWide)} px too wide`).toBe(`${when}: 0 px too wide`);
+  // A chart follows its place a moment later.
+  await expect
+    .poll(
+      () =>
+        page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        ),
+      { message: `too wide ${when}`, timeout: 3000 },
+    )
+    .toBeLessThanOrEqual(0);
 }
 
 const NARROW = { width: 320, height: 640 };
 
-/** The same in the dark, at 320 pixels in both lights, after turning the device, and with text twice as large. */
+/**
+ * The same in the dark and, where there is room to lose, at 320 pixels in both lights; nothing sticks out after turning the
+ * device, or with text twice as large.
+ */
 export async function expectAccessibleHoweverSeen(page: Page): Promise<void> {
   await expectAccessible(page);
   const size = page.viewportSize();
   if (!size) throw new Error('the page must have a size');
   await page.emulateMedia({ colorScheme: 'dark' });
   await expectAccessible(page);
-  await page.setViewportSize(NARROW);
-  await expectAccessible(page);
-  await page.emulateMedia({ colorScheme: 'light' });
-  await expectAccessible(page);
+  if (size.width > NARROW.width * 2) {
+    await page.setViewportSize(NARROW);
+    await expectAccessible(page);
+    await page.emulateMedia({ colorScheme: 'light' });
+    await expectAccessible(page);
+  }
   await page.setViewportSize({ width: size.height, height: size.width });
   await expectNothingSticksOut(page, 'turned');
   await page.setViewportSize(size);

@@ -62,7 +62,8 @@ const Bar = styled.header`
   & a:hover { color: var(--ink); }
   & [data-day] { color: var(--ink-soft); }
   @media (max-width: 640px) {
-    gap: 16px; padding-inline: 16px;
+    gap: 0 16px; padding-inline: 16px; flex-wrap: wrap; height: auto; min-height: 48px;
+    & > * { min-height: 48px; }
     & [data-day] { display: none; }
     & [data-garden] { margin-left: auto; }
     & nav { position: fixed; z-index: 2; inset: auto 0 0 0; height: 56px; background: var(--slate); border-top: 1px solid var(--rule); gap: 0; }

@@ -56,7 +56,8 @@ const Steps = styled.nav`
   & a[aria-current] strong, & a:hover strong { color: var(--ink); }
   & span { font-size: 0.9375rem; color: var(--ink-soft); }
   @media (max-width: 640px) {
-    grid-template-columns: auto auto auto auto auto;
+    display: flex; flex-wrap: wrap; gap: 0 4px;
+    & a { flex: 1 0 auto; }
     & span { display: none; }
     & strong { font-size: 1rem; white-space: nowrap; }
     & a { padding-right: 4px; }
