@@ -216,7 +216,7 @@ function neighbour(
 }
 
 const Scroller = styled.div`
-  overflow-x: auto; padding-block: 4px;
+  overflow-x: auto; padding-block: 4px; min-width: 0;
   & svg[role='group'] { display: block; width: 100%; max-height: 80vh; }
   @media (max-width: 640px) { & svg[role='group'] { min-width: 620px; max-height: none; } }
 `;

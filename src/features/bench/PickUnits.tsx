@@ -45,7 +45,7 @@ export function PickUnits({ codes, chosen, choose, trouble, groups = [] }: PickU
 }
 
 const Codes = styled.fieldset`
-  border: 0; padding: 0; margin: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(76px, 1fr)); gap: 2px 8px;
+  border: 0; padding: 0; margin: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(4.75rem, 1fr)); gap: 2px 8px; min-width: 0;
   & legend { font-weight: 600; font-size: 0.9375rem; padding: 0; }
   & label { display: flex; gap: 8px; align-items: center; min-height: 32px; font-variant-numeric: tabular-nums slashed-zero; }
   & input { width: 18px; height: 18px; accent-color: var(--clay); }

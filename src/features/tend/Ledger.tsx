@@ -237,7 +237,7 @@ function AccountRow({
 }
 
 const Book = styled.section`
-  display: grid; gap: 12px; border-top: 1px solid var(--rule); padding-top: 16px;
+  display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; border-top: 1px solid var(--rule); padding-top: 16px;
   & [data-flag] { border-left: 3px solid var(--straw); padding-left: 12px; max-width: var(--measure); }
   & ul { margin: 0; padding-left: 18px; display: grid; gap: 4px; }
   & small { color: var(--ink-soft); }

@@ -66,6 +66,7 @@ const Nav = styled.nav`
   & a { padding: 8px 0 5px; color: var(--ink-soft); text-decoration: none; border-bottom: 3px solid transparent; white-space: nowrap; }
   & a:hover { color: var(--ink); border-color: var(--rule-strong); }
   & a[aria-current] { color: var(--ink); font-weight: 650; border-color: var(--clay); }
+  @media (max-width: 640px) { & a { white-space: normal; } }
   @media (pointer: coarse) { & a { padding: 12px 0 9px; } }
   @media print { display: none; }
 `;
