@@ -15,6 +15,7 @@ import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
+import { WideTable } from '@/ui/WideTable';
 import type { TendView } from './tend-scene';
 
 interface AdherenceProps {
@@ -102,7 +103,7 @@ function RecentActs({ view, back, isPending }: RecentActsProps) {
 
 function AdherenceTable({ kept }: { readonly kept: TendView['adherence'] }) {
   return (
-    <table>
+    <WideTable label="Given as planned, by treatment">
       <TableHead of={['treatment', 'planned', 'done', 'left out', 'missed', 'late']} />
       <tbody>
         {kept.map(each => (
@@ -118,16 +119,12 @@ function AdherenceTable({ kept }: { readonly kept: TendView['adherence'] }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </WideTable>
   );
 }
 
 const Box = styled.section`
-  display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
-  & table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
-  & th, & td { text-align: left; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--rule); font-weight: 400; }
-  & tbody th { font-size: inherit; color: inherit; }
-  & thead th { color: var(--ink-soft); font-size: 0.9375rem; }
+  display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
   & ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 2px; }
   & li { display: flex; justify-content: space-between; gap: 12px; align-items: baseline; }
   & [data-flag] { border-left: 3px solid var(--straw); padding-left: 12px; }
