@@ -79,7 +79,7 @@ function useOwnFindables(): readonly Findable[] {
 const Veil = styled(ModalOverlay)`
   position: fixed; inset: 0; background: rgb(10 16 12 / 45%); display: grid; justify-items: center; align-items: start; z-index: 10; padding: 12vh 16px 16px;
   & > div { width: min(560px, 100%); }
-  & [role='dialog'] { background: var(--paper); padding: 24px 32px; border-radius: 2px; outline: none; display: grid; gap: 16px; }
+  & [role='dialog'] { background: var(--paper); padding: 24px 32px; border-radius: 2px; outline: none; max-height: 80dvh; overflow-y: auto; display: grid; gap: 16px; }
   & .react-aria-SearchField { display: grid; gap: 4px; }
   & label { font-weight: 600; font-size: 0.9375rem; }
   & input { min-height: 48px; padding: 8px 12px; font-size: 1.125rem; background: var(--slate); border: 0; border-bottom: 2px solid var(--rule-strong); border-radius: 2px 2px 0 0; }

@@ -60,7 +60,7 @@ export function KeysDialog({ close }: { readonly close: () => void }) {
 
 const Veil = styled(ModalOverlay)`
   position: fixed; inset: 0; background: rgb(10 16 12 / 45%); display: grid; place-items: center; z-index: 10; padding: 16px;
-  & [role='dialog'] { background: var(--paper); padding: 24px 32px; border-radius: 2px; outline: none; max-width: 560px; display: grid; gap: 16px; }
+  & [role='dialog'] { background: var(--paper); padding: 24px 32px; border-radius: 2px; outline: none; max-width: 560px; max-height: calc(100dvh - 32px); overflow-y: auto; display: grid; gap: 16px; }
   & dl { margin: 0; display: grid; gap: 8px; }
   & dl > div { display: grid; grid-template-columns: 120px 1fr; gap: 16px; }
   & dt { font-weight: 600; }

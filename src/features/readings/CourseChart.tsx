@@ -8,19 +8,19 @@ import {
   LineElement,
   PointElement,
 } from 'chart.js';
-import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { daysApart } from '@/core/time/days-apart';
 import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
+import { chartFont, STILL } from '@/ui/chart-look';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import type { CourseEvent } from './course-events';
 import type { MeasureCourses } from './desk-view';
 
-ChartJs.register(annotation, LinearScale, LineController, LineElement, PointElement);
+ChartJs.register(LinearScale, LineController, LineElement, PointElement);
 
 interface CourseChartProps {
   readonly courses: MeasureCourses;
@@ -84,16 +84,14 @@ function optionsOf(
   events: readonly CourseEvent[],
   tokens: Tokens,
 ): ChartOptions<'line'> {
-  const font = { family: tokens.font, size: 14 };
+  const font = chartFont(tokens);
   const dayAt = (value: number | string): string => {
     const at = new Date(`${from}T00:00:00Z`);
     at.setUTCDate(at.getUTCDate() + Number(value));
     return shortDay(at.toISOString().slice(0, 10));
   };
   return {
-    animation: false,
-    responsive: true,
-    maintainAspectRatio: false,
+    ...STILL,
     scales: {
       x: {
         type: 'linear',

@@ -10,15 +10,15 @@ import {
   ScatterController,
   Tooltip,
 } from 'chart.js';
-import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
+import { chartFont, STILL } from '@/ui/chart-look';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
 import type { DotRows } from './dot-rows';
 
-ChartJs.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, annotation);
+ChartJs.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip);
 
 interface DotsChartProps {
   readonly dots: DotRows;
@@ -127,13 +127,11 @@ function chartOptions(
   unitWord: string,
   printValue: (value: number) => string,
 ): ChartOptions<'scatter'> {
-  const font = { family: tokens.font, size: 14 };
+  const font = chartFont(tokens);
   const printTick = (value: string | number): string =>
     dots.axis === 'percent' ? `${value}%` : printValue(Number(value));
   return {
-    animation: false,
-    responsive: true,
-    maintainAspectRatio: false,
+    ...STILL,
     layout: { padding: 0 },
     scales: {
       x: {

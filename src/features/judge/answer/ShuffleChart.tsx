@@ -7,15 +7,15 @@ import {
   type ChartOptions,
   LinearScale,
 } from 'chart.js';
-import annotation from 'chartjs-plugin-annotation';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
+import { STILL } from '@/ui/chart-look';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { observedGap } from './observed-gap';
 
-ChartJs.register(LinearScale, BarController, BarElement, annotation);
+ChartJs.register(LinearScale, BarController, BarElement);
 
 interface ShuffleChartProps {
   readonly shuffle: PermutationResult;
@@ -78,9 +78,7 @@ function optionsOf(shuffle: PermutationResult, tokens: Tokens): ChartOptions<'ba
   const seen = observedGap(shuffle);
   const end = shownBins(shuffle) * shuffle.histogram.binWidth;
   return {
-    animation: false,
-    responsive: true,
-    maintainAspectRatio: false,
+    ...STILL,
     scales: {
       x: {
         type: 'linear',

@@ -15,6 +15,7 @@ import { styled } from 'styled-components';
 import { waitedOf } from '@/core/judge/outcomes/working/waits';
 import { isRead, type JudgeInput, type ReadUnit } from '@/core/judge/question/judge-input';
 import { kaplanMeier } from '@/core/stats/survival/survival';
+import { chartFont, STILL } from '@/ui/chart-look';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
 
@@ -84,12 +85,10 @@ function linesOf(
 }
 
 function optionsOf(units: readonly ReadUnit[], tokens: Tokens): ChartOptions<'line'> {
-  const font = { family: tokens.font, size: 14 };
+  const font = chartFont(tokens);
   const ticks = { color: tokens['ink-soft'], font };
   return {
-    animation: false,
-    responsive: true,
-    maintainAspectRatio: false,
+    ...STILL,
     scales: {
       x: {
         type: 'linear',

@@ -13,6 +13,7 @@ import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { DosedUnit } from '@/core/judge/outcomes/dose/dose-response';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
+import { chartFont, STILL } from '@/ui/chart-look';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { CURVE_WORDS } from './curve-words';
@@ -86,12 +87,10 @@ function optionsOf(
   printValue: (value: number) => string,
   tokens: Tokens,
 ): ChartOptions<'scatter'> {
-  const font = { family: tokens.font, size: 14 };
+  const font = chartFont(tokens);
   const ticks = { color: tokens['ink-soft'], font };
   return {
-    animation: false,
-    responsive: true,
-    maintainAspectRatio: false,
+    ...STILL,
     layout: { padding: { top: 8, right: 12 } },
     scales: {
       x: {

@@ -13,6 +13,7 @@ import {
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PartProfile } from '@/core/judge/after/part-profile';
+import { chartFont, STILL } from '@/ui/chart-look';
 import { Soft } from '@/ui/Page';
 import { SavedChart } from '@/ui/SavedChart';
 import { TableHead } from '@/ui/TableHead';
@@ -90,12 +91,10 @@ function hueOf(i: number, tokens: Tokens): string {
 }
 
 function optionsOf(print: (value: number) => string, tokens: Tokens): ChartOptions<'line'> {
-  const font = { family: tokens.font, size: 14 };
+  const font = chartFont(tokens);
   return {
     indexAxis: 'y',
-    animation: false,
-    responsive: true,
-    maintainAspectRatio: false,
+    ...STILL,
     scales: {
       x: {
         type: 'linear',

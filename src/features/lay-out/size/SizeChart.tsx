@@ -9,12 +9,12 @@ import {
   LineElement,
   PointElement,
 } from 'chart.js';
-import annotation from 'chartjs-plugin-annotation';
 import { Line } from 'react-chartjs-2';
 import type { SizeCurve } from '@/core/judge/planning/size-curve';
+import { STILL } from '@/ui/chart-look';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 
-ChartJs.register(LinearScale, CategoryScale, LineController, LineElement, PointElement, annotation);
+ChartJs.register(LinearScale, CategoryScale, LineController, LineElement, PointElement);
 
 interface SizeChartProps {
   readonly curve: SizeCurve;
@@ -59,9 +59,7 @@ export function SizeChart({ curve, own, axis }: SizeChartProps) {
 function optionsOf(tokens: Tokens, axis: string): ChartOptions<'line'> {
   const font = { family: tokens.font, size: 13 };
   return {
-    animation: false,
-    responsive: true,
-    maintainAspectRatio: false,
+    ...STILL,
     scales: {
       x: {
         grid: { display: false },

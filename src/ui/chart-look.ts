@@ -1,0 +1,14 @@
+import { Chart as ChartJs } from 'chart.js';
+import annotation from 'chartjs-plugin-annotation';
+import type { Tokens } from './use-tokens';
+
+// For all of them at once: a chart that was drawn before another brought the plugin along would break at its next change.
+ChartJs.register(annotation);
+
+/** How every chart behaves: it fills its place and stands still. */
+export const STILL = { animation: false, responsive: true, maintainAspectRatio: false } as const;
+
+/** The type of a chart's figures and names. */
+export function chartFont({ font }: Tokens): { readonly family: string; readonly size: number } {
+  return { family: font, size: 14 };
+}
