@@ -13,7 +13,7 @@ export const Page = styled.main.attrs({ id: 'page', tabIndex: -1 })`
 /** Two parts beside each other, on a phone below each other. */
 export const TwoParts = styled.div`
   display: grid; grid-template-columns: minmax(0, 7fr) minmax(0, 5fr); gap: 40px; align-items: start;
-  & > * { min-width: 0; display: grid; gap: 16px; align-content: start; }
+  & > * { min-width: 0; display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; align-content: start; }
   @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); gap: 24px; }
 `;
 

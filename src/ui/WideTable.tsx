@@ -19,7 +19,7 @@ export function WideTable({
 }
 
 const Scroller = styled.div`
-  overflow-x: auto; max-width: 100%;
+  overflow-x: auto; max-width: 100%; position: relative; /* what is only read out stays within, too */
   &:focus-visible { outline: 3px solid var(--clay); outline-offset: 2px; }
   & table { border-collapse: collapse; width: 100%; font-variant-numeric: tabular-nums; }
   & th, & td { text-align: left; vertical-align: top; padding: 8px 14px 8px 0; border-bottom: 1px solid var(--rule); font-weight: 400; white-space: nowrap; }

@@ -12,6 +12,7 @@ import { longDay } from '@/features/frame/days';
 import { useHistory } from '@/features/trial/use-history';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
+import { WideTable } from '@/ui/WideTable';
 import { pickWords } from './pick-draft';
 import { soundSums } from './weigh-sums';
 
@@ -92,7 +93,7 @@ interface PickTableProps {
 
 function PickTable({ picks, style, isClosed, onEdit, unit, onTakeOut }: PickTableProps) {
   return (
-    <table>
+    <WideTable label={`Picks of ${unit.code}`}>
       <thead>
         <tr>
           <th scope="col">Day</th>
@@ -118,7 +119,7 @@ function PickTable({ picks, style, isClosed, onEdit, unit, onTakeOut }: PickTabl
             />
           ))}
       </tbody>
-    </table>
+    </WideTable>
   );
 }
 
