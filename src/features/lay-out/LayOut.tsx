@@ -80,7 +80,9 @@ function BenchAndDeal({ dealing, ...props }: BenchAndDealProps) {
             layout={props.layout}
             isBlind={props.saved.isBlind}
             unitWord={unitWord}
+            isClosed={props.isClosed}
             weighHref={props.weighHref}
+            judgeHref={props.judgeHref}
             tendHref={props.tendHref}
           />
         ) : (

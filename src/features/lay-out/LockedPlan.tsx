@@ -11,14 +11,19 @@ export function LockedPlan({
   layout,
   isBlind,
   unitWord,
+  isClosed,
   weighHref,
   tendHref,
+  judgeHref,
 }: {
   readonly layout: SeenLayout | null;
   readonly isBlind: boolean;
   readonly unitWord: string;
+  /** What was found is the way on then: nothing is tended or weighed any more. */
+  readonly isClosed: boolean;
   readonly weighHref: string;
   readonly tendHref: string;
+  readonly judgeHref: string;
 }) {
   return (
     <>
@@ -29,8 +34,14 @@ export function LockedPlan({
         {isBlind ? 'weighed blind' : 'open to see'}.
       </p>
       <Acts>
-        <WayOn href={tendHref}>Plan the care</WayOn>
-        <Link href={weighHref}>Go on to Weigh</Link>
+        {isClosed ? (
+          <WayOn href={judgeHref}>See what was found</WayOn>
+        ) : (
+          <>
+            <WayOn href={tendHref}>Plan the care</WayOn>
+            <Link href={weighHref}>Go on to Weigh</Link>
+          </>
+        )}
       </Acts>
     </>
   );

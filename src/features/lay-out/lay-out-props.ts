@@ -33,6 +33,7 @@ export interface LayOutProps extends SiteAndTraitsProps {
   readonly amendments: readonly Amendment[];
   readonly askHref: string;
   readonly weighHref: string;
+  readonly judgeHref: string;
   readonly tendHref: string;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;

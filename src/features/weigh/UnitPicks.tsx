@@ -93,33 +93,35 @@ interface PickTableProps {
 
 function PickTable({ picks, style, isClosed, onEdit, unit, onTakeOut }: PickTableProps) {
   return (
-    <WideTable label={`Picks of ${unit.code}`}>
-      <thead>
-        <tr>
-          <th scope="col">Day</th>
-          <th scope="col">Found</th>
-          <th scope="col">Note</th>
-          <th scope="col">
-            <Hidden>Change</Hidden>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {[...picks]
-          .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))
-          .map(pick => (
-            <PickRow
-              key={pick.id}
-              pick={pick}
-              style={style}
-              isClosed={isClosed}
-              onEdit={onEdit}
-              unit={unit}
-              onTakeOut={onTakeOut}
-            />
-          ))}
-      </tbody>
-    </WideTable>
+    <Folding>
+      <WideTable label={`Picks of ${unit.code}`}>
+        <thead>
+          <tr>
+            <th scope="col">Day</th>
+            <th scope="col">Found</th>
+            <th scope="col">Note</th>
+            <th scope="col">
+              <Hidden>Change</Hidden>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {[...picks]
+            .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))
+            .map(pick => (
+              <PickRow
+                key={pick.id}
+                pick={pick}
+                style={style}
+                isClosed={isClosed}
+                onEdit={onEdit}
+                unit={unit}
+                onTakeOut={onTakeOut}
+              />
+            ))}
+        </tbody>
+      </WideTable>
+    </Folding>
   );
 }
 
@@ -204,6 +206,11 @@ function History({
 
 const Row = styled.span`
   display: flex; gap: 8px; margin-block: -8px; flex-wrap: wrap;
+`;
+
+/** On a phone the acts stay in sight: the words fold. */
+const Folding = styled.div`
+  && td, && th { white-space: normal; }
 `;
 
 const Hidden = styled.span`

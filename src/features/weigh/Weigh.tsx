@@ -296,7 +296,7 @@ const EntrySide = styled.div`
 `;
 
 const Sums = styled.dl`
-  margin: 0; display: grid; grid-template-columns: repeat(auto-fit, minmax(min(8rem, 100%), 1fr)); border-block: 1px solid var(--rule); padding-block: 10px;
+  margin: 0; display: grid; grid-template-columns: repeat(auto-fit, minmax(min(6rem, 100%), 1fr)); border-block: 1px solid var(--rule); padding-block: 10px;
   & dt, & small { color: var(--ink-soft); font-size: 0.9375rem; }
   & dd { margin: 0; font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; line-height: 1.2; }
   & small { display: block; font-family: var(--font-text), sans-serif; font-weight: 400; line-height: 1.5; }

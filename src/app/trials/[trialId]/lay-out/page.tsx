@@ -75,6 +75,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         bench={benchViewOf(data, isOpen)}
         askHref={`/trials/${id}/ask`}
         weighHref={`/trials/${id}/weigh`}
+        judgeHref={`/trials/${id}/judge`}
         tendHref={`/trials/${id}/tend`}
         printHref={`/trials/${id}/print`}
         deal={dealAction.bind(null, id)}
