@@ -81,8 +81,8 @@ function BenchAndDeal({ dealing, ...props }: BenchAndDealProps) {
             isBlind={props.saved.isBlind}
             unitWord={unitWord}
             isClosed={props.isClosed}
-            weighHref={props.weighHref}
-            judgeHref={props.judgeHref}
+            weighHref={`${props.trialHref}/weigh`}
+            judgeHref={`${props.trialHref}/judge`}
             tendHref={props.tendHref}
           />
         ) : (

@@ -32,8 +32,8 @@ export interface LayOutProps extends SiteAndTraitsProps {
   readonly planted: readonly Planted[];
   readonly amendments: readonly Amendment[];
   readonly askHref: string;
-  readonly weighHref: string;
-  readonly judgeHref: string;
+  /** `/trials/…`, without a step. */
+  readonly trialHref: string;
   readonly tendHref: string;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;

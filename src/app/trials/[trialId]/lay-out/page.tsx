@@ -74,8 +74,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         isClosed={data.trial.state === 'closed'}
         bench={benchViewOf(data, isOpen)}
         askHref={`/trials/${id}/ask`}
-        weighHref={`/trials/${id}/weigh`}
-        judgeHref={`/trials/${id}/judge`}
+        trialHref={`/trials/${id}`}
         tendHref={`/trials/${id}/tend`}
         printHref={`/trials/${id}/print`}
         deal={dealAction.bind(null, id)}
