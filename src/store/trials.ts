@@ -1,3 +1,4 @@
+import { measuresBehind } from '@/core/measure/unit-value/derived-values';
 import { NO_CARE } from '@/core/trial/model/care-plan';
 import type { Measure } from '@/core/trial/model/measure';
 import { Place } from '@/core/trial/model/place';
@@ -61,7 +62,7 @@ export async function brokenTrials(
 /**
  * One trial, whole.
  *
- * @param measureIds of its readings those of these measures and of the main one only: what a verdict asks for is a small part of a long season
+ * @param measureIds of its readings those behind these measures and the main one only: what a verdict asks for is a small part of a long season
  */
 export async function findTrialData(
   db: Database,
@@ -74,13 +75,16 @@ export async function findTrialData(
   const care = await carePlanOf(db, id);
   const isWanted = (measure: Measure): boolean =>
     measure.isMain || (measureIds ?? []).includes(measure.id);
+  const behind = plan.measures
+    .filter(isWanted)
+    .flatMap(measure => measuresBehind(plan.measures, measure));
   return {
     ...plan,
     picks: await currentPicks(db, id),
     readings: await currentReadings(
       db,
       id,
-      measureIds && plan.measures.filter(isWanted).map(measure => measure.id),
+      measureIds && [...new Set(behind.map(measure => measure.id))],
     ),
     incidents: await currentIncidents(db, id),
     care,

@@ -8,7 +8,7 @@ import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { putAsBuilt } from '@/service/layout/put-as-built';
 import { askTrial } from '@/service/trial/ask';
 import { addMeasureToTrial } from '@/service/trial/measures';
-import { findTrial } from '@/service/trial/trials';
+import { findTrial, findTrialFor } from '@/service/trial/trials';
 import { importReadings, undoImport } from '@/service/weigh/import-readings';
 import { takeReadings } from '@/service/weigh/readings';
 import { analysisSpecOf, verdictUnder } from './verdict';
@@ -172,3 +172,37 @@ test('what a derived measure is worked out of is read along with it, once', asyn
   ]);
   expect(JSON.stringify(wrong)).toContain('worked out of two others');
 });
+
+test.each([
+  ['the main one', undefined],
+  ['one found along the way', 'dry-share'],
+])(
+  'a page that loads a trial as far as a verdict asks judges it as the whole trial would: %s',
+  async (_, alongKey) => {
+    const data = await locked('internode');
+    if (alongKey) await addMeasureToTrial(data.trial.id, { from: 'library', key: alongKey });
+    const planned = await dataOf(data.trial.id);
+    const read = alongKey
+      ? { 'trimmed-fresh': 240, 'trimmed-dry': 30 }
+      : { 'shoot-length': 240, 'buds-above-cut': 8 };
+    const entries = planned.units.flatMap((unit, i) =>
+      Object.entries(read).map(([key, value]) => ({
+        id: v7(),
+        unitId: unit.id,
+        measureId: planned.measures.find(({ kindKey }) => kindKey === key)?.id,
+        takenOn: today(),
+        value: String(value + (key === 'buds-above-cut' ? 0 : i)),
+      })),
+    );
+    expect(await takeReadings(data.trial.id, entries)).toMatchObject({ ok: true });
+    const whole = await dataOf(data.trial.id);
+    const asked = whole.measures.find(({ kindKey, isMain }) =>
+      alongKey ? kindKey === alongKey : isMain,
+    )?.id;
+    const part = await findTrialFor(data.trial.id, alongKey && asked);
+    if (!part) throw new Error('the trial must be there');
+    const judged = verdictUnder(part, await analysisSpecOf(part, asked));
+    expect(judged).toEqual(verdictUnder(whole, await analysisSpecOf(whole, asked)));
+    expect(JSON.stringify(judged)).not.toContain('Nothing to judge yet');
+  },
+);

@@ -92,6 +92,20 @@ export function measureOfTerm(
   );
 }
 
+/** All whose entries a value of a measure rests on: itself, and what it is worked out of. */
+export function measuresBehind(measures: readonly Measure[], measure: Measure): readonly Measure[] {
+  const { scale } = measure;
+  if (scale?.kind !== 'derived') return [measure];
+  const of = [scale.of, scale.by].flatMap(
+    term => (term.kind === 'hours' ? labourMeasure(measures) : measureOfTerm(measures, term)) ?? [],
+  );
+  return [measure, ...of];
+}
+
+function labourMeasure(measures: readonly Measure[]): Measure | undefined {
+  return measures.find(measure => measure.kindKey === 'labour');
+}
+
 function builtFigure(
   { built }: ExperimentalUnit,
   what: Extract<DerivedTerm, { kind: 'built' }>['what'],
@@ -110,7 +124,7 @@ function builtFigure(
 
 /** Timed or written down with the work at this unit; null where nobody did. */
 function workHours(data: TrialData, unit: ExperimentalUnit, valuesOf: ValuesOf): number | null {
-  const work = data.measures.find(measure => measure.kindKey === 'labour');
+  const work = labourMeasure(data.measures);
   const minutes = work ? (valuesOf(work).get(unit.id) ?? null) : null;
   return minutes === null ? null : minutes / MINUTES_AN_HOUR;
 }
