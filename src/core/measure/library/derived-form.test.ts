@@ -36,6 +36,23 @@ test.each([
   });
 });
 
+test('a unit that is too long to be written out is none, instead of one that is cut off', () => {
+  const long = { ...of('leaves'), name: 'Length of the side shoots' };
+  const made = readMeasure(
+    {
+      from: 'derived',
+      name: 'Length of a leaf',
+      how: 'over',
+      of: 'read Length of the side shoots',
+      by: 'read Side shoots',
+      better: 'higher',
+    },
+    [...measures, long],
+    v7(),
+  );
+  expect(made).toMatchObject({ ok: true, value: { unit: '' } });
+});
+
 test.each([
   [{ name: '' }, 'name'],
   [{ name: 'Plant height' }, 'name'],

@@ -133,5 +133,7 @@ export function readDerived(
 function unitOf(how: DerivedForm['how'], of: TermChoice, by: TermChoice): string {
   if (how === 'part') return '%';
   if (how === 'share') return '';
-  return (how === 'less' ? of.unit : `${of.unit} per ${by.unit}`).slice(0, LONGEST_UNIT);
+  const unit = how === 'less' ? of.unit : `${of.unit} per ${by.unit}`;
+  // Cut off in its middle it would say something else; what it is of stands in the definition.
+  return unit.length > LONGEST_UNIT ? '' : unit;
 }
