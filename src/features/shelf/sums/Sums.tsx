@@ -40,7 +40,7 @@ function SumFinder() {
           name="find"
           value={wanted}
           onChange={setWanted}
-          placeholder="compost, litres, spray, seed"
+          placeholder="compost, layers, spray, seed"
         />
       </div>
       <WaysList>
