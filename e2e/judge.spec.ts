@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
 import { verdictPage } from './trial-steps';
@@ -326,4 +327,22 @@ test('the report is read, saved with its data, put right in sight, and the next 
   await page.waitForURL(/after=/);
   await expect(page.getByText(/^Pots treated alike differed by \d+%/)).toBeVisible();
   await expect(page.getByLabel('The question')).toHaveValue('Do three feeds help dwarf beans?');
+});
+
+test('a chart is taken along as a picture that is named for what it shows', async ({
+  page,
+  openTrial,
+}) => {
+  await openTrial(BEANS, 'judge');
+  const download = page.waitForEvent('download');
+  await page
+    .getByRole('button', { name: /^Save as a picture: Sound harvest by weight: every pot/ })
+    .click();
+  const picture = await download;
+  expect(picture.suggestedFilename()).toBe(
+    'sound-harvest-by-weight-every-pot-against-plain-water.png',
+  );
+  const bytes = readFileSync(await picture.path());
+  expect(bytes.subarray(1, 4).toString()).toBe('PNG');
+  expect(bytes.readUInt32BE(16)).toBeGreaterThan(300); // its width
 });

@@ -64,7 +64,7 @@ export function GardenForm({ save, timeZones, children, ...saved }: GardenFormPr
   const field = fieldsOf({ form, change: changes => setForm({ ...form, ...changes }), troubles });
   return (
     <Page style={{ maxWidth: 720 }}>
-      <h1>The garden</h1>
+      <h1 data-goes-on>The garden</h1>
       <TextField label="Name of the garden" {...field('name')} />
       <Choice label="Units" {...field('system')} options={SYSTEMS} />
       <TextField
