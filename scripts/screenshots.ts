@@ -1,12 +1,11 @@
 // npm run screenshots: makes docs/screenshots anew from the demo season, on the production build.
-import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type Browser, chromium, type Page } from '@playwright/test';
+import { type Browser, chromium } from '@playwright/test';
 import { chromiumPath } from './chromium.mjs';
+import { demoGarden, open, pathInTrial, whileServing } from './serve-garden';
 
-const ORIGIN = 'http://127.0.0.1:4397';
 const OUT = 'docs/screenshots';
 const BEANS = 'Do three feeds help dwarf beans?';
 const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
@@ -44,25 +43,6 @@ const SHOTS: readonly Shot[] = [
   { file: 'sums', path: '/shelf/sums' },
 ];
 
-/** Serves a data file while the work is done. */
-async function whileServing(dataFile: string, work: () => Promise<void>): Promise<void> {
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4397'],
-    { stdio: 'ignore', env: { ...process.env, TURNSPIT_DATA: dataFile } },
-  );
-  while (
-    !(await fetch(ORIGIN).then(
-      answer => answer.ok,
-      () => false,
-    ))
-  )
-    await new Promise(resolve => setTimeout(resolve, 100));
-  await work();
-  server.kill();
-  await new Promise(resolve => server.on('exit', resolve));
-}
-
 async function takeShot(
   browser: Browser,
   { file, trial, path, link, size = DESK }: Shot,
@@ -76,23 +56,11 @@ async function takeShot(
     hasTouch: isPhone,
   });
   await open(page, trial ? '/trials' : path);
-  if (trial)
-    await open(
-      page,
-      ((await page.getByRole('link', { name: trial }).getAttribute('href')) ?? '').replace(
-        /\/[^/]+$/,
-        path,
-      ),
-    );
+  if (trial) await open(page, await pathInTrial(page, trial, path));
   if (link) await page.getByRole('link', { name: link }).click();
   await page.waitForTimeout(4000); // the planner’s curve has sharpened by then
   await page.screenshot({ path: join(OUT, `${file}.png`) });
   await page.close();
-}
-
-async function open(page: Page, path: string): Promise<void> {
-  await page.goto(ORIGIN + path);
-  await page.waitForSelector('html[data-ready]');
 }
 
 /** `npm run screenshots -- judge walk` takes these two only. */
@@ -101,11 +69,7 @@ const isWanted = ({ file }: Shot): boolean => wanted.length === 0 || wanted.incl
 
 mkdirSync(OUT, { recursive: true });
 const folder = mkdtempSync(join(tmpdir(), 'turnspit-shots-'));
-const demo = join(folder, 'demo.sqlite');
-spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/demo/keep-demo.ts'], {
-  stdio: 'inherit',
-  env: { ...process.env, TURNSPIT_DATA: demo },
-});
+const demo = demoGarden(folder);
 const browser = await chromium.launch({
   executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-gpu'],

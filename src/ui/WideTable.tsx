@@ -7,12 +7,14 @@ import { styled } from 'styled-components';
 export function WideTable({
   label,
   children,
+  className,
 }: {
   readonly label: string;
   readonly children: ReactNode;
+  readonly className?: string;
 }) {
   return (
-    <Scroller role="region" aria-label={label} tabIndex={0}>
+    <Scroller className={className} role="region" aria-label={label} tabIndex={0}>
       <table>{children}</table>
     </Scroller>
   );

@@ -9,6 +9,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -65,8 +66,11 @@ interface MarginFromMoneyProps {
 function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoneyProps) {
   const sold = soldBy(useSystem());
   return (
-    <details open={Object.values(form.money).some(text => text !== '')}>
-      <summary>Work it out from money</summary>
+    <Fold
+      title="Work it out from money"
+      tone="soft"
+      isOpen={Object.values(form.money).some(text => text !== '')}
+    >
       <div>
         <TextField
           label={`It costs, a ${form.unitWord || 'unit'}`}
@@ -100,7 +104,7 @@ function MarginFromMoney({ form, onChange, troubles, isLocked }: MarginFromMoney
         />
       </div>
       <Worth form={form} isLocked={isLocked} onChange={onChange} />
-    </details>
+    </Fold>
   );
 }
 
@@ -172,9 +176,6 @@ function Worth({
 
 const Margin = styled.div`
   display: grid; gap: 8px;
-  & details > summary { cursor: pointer; padding: 4px 0; text-decoration: underline; text-underline-offset: 3px; text-decoration-color: var(--rule-strong); width: fit-content; }
-  & details[open] { display: grid; gap: 8px; justify-items: start; }
-  & details > div { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 12px; align-items: end; }
-  @media (max-width: 640px) { & details > div { grid-template-columns: minmax(0, 1fr); } }
-  @media (pointer: coarse) { & details > summary { padding: 12px 0; } }
+  & [data-folded] > div { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 12px; align-items: end; }
+  @media (max-width: 640px) { & [data-folded] > div { grid-template-columns: minmax(0, 1fr); } }
 `;

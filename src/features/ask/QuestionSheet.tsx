@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
+import { Fold } from '@/ui/Fold';
 import { fieldsOf } from '@/ui/form-fields';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -123,8 +124,11 @@ function Compared(props: QuestionSheetProps) {
 function ComparedOtherwise(props: QuestionSheetProps) {
   const { form, isLocked, onChange } = props;
   return (
-    <Otherwise open={form.made !== 'listed' || isLocked}>
-      <summary>Another control, or compared otherwise</summary>
+    <Otherwise
+      title="Another control, or compared otherwise"
+      isOpen={form.made !== 'listed' || isLocked}
+      tone="soft"
+    >
       <div>
         {form.made === 'listed' && (
           <Select
@@ -193,10 +197,8 @@ function WhereAndWhen(props: QuestionSheetProps) {
   );
 }
 
-const Otherwise = styled.details`
-  & > summary { cursor: pointer; width: fit-content; padding: 4px 0; color: var(--ink-soft); }
+const Otherwise = styled(Fold)`
   & > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(200px, 1fr)); gap: 16px 24px; align-items: start; padding-top: 12px; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;
 
 const Sheet = styled.div`

@@ -5,6 +5,7 @@ import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialRules } from '@/core/trial/model/trial';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import { type FieldOf, fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -31,8 +32,7 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
     isReadOnly: isLocked,
   });
   return (
-    <Agreed>
-      <summary>Agreed before the start</summary>
+    <Agreed title="Agreed before the start" isRuled>
       <Soft>
         Usual rules stand here already. Change what does not fit; after the lock they stand.
       </Soft>
@@ -109,9 +109,6 @@ const ENDS = [
   { value: 'stage', label: 'at a stage' },
 ] as const;
 
-const Agreed = styled.details`
+const Agreed = styled(Fold)`
   border-top: 1px solid var(--rule); border-bottom: 1px solid var(--rule); padding: 8px 0;
-  & > summary { font-weight: 600; cursor: pointer; padding: 4px 0; }
-  &[open] > * + * { margin-top: 12px; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -7,6 +7,7 @@ import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ControlKind } from '@/core/trial/model/treatment';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -154,13 +155,11 @@ type TreatmentMoreProps = Omit<TreatmentRowProps, 'treatments' | 'remove'>;
 /** What it is where it is the control, and its stages. */
 function TreatmentMore({ treatment, i, control, change, isLocked, troubles }: TreatmentMoreProps) {
   return (
-    <details
-      data-more
-      open={treatment.detail !== '' || (treatment.controlKind !== '' && i !== control)}
+    <Fold
+      title={i === control ? 'What kind of control?' : 'A reference, or done in stages?'}
+      tone="soft"
+      isOpen={treatment.detail !== '' || (treatment.controlKind !== '' && i !== control)}
     >
-      <summary>
-        {i === control ? 'What kind of control?' : 'A reference, or done in stages?'}
-      </summary>
       <Select
         label={`What ${String.fromCharCode(65 + i)} is`}
         name={`controlKind-${i}`}
@@ -179,7 +178,7 @@ function TreatmentMore({ treatment, i, control, change, isLocked, troubles }: Tr
         isReadOnly={isLocked}
         placeholder="Half strength until first flower, then full strength each week."
       />
-    </details>
+    </Fold>
   );
 }
 
@@ -190,10 +189,7 @@ const List = styled.div`
   & > div { display: grid; gap: 10px; width: 100%; }
   & [data-row] { display: grid; grid-template-columns: 22px minmax(0, 1fr) auto 32px; gap: 4px 14px; align-items: end; }
   & [data-row] > svg { margin-bottom: 4px; }
-  & [data-more] { grid-column: 2 / -1; font-size: 0.9375rem; }
-  & [data-more] summary { color: var(--ink-soft); cursor: pointer; padding: 4px 0; width: fit-content; }
-  & [data-more][open] { display: grid; gap: 8px; padding-bottom: 8px; }
+  & [data-fold] { grid-column: 2 / -1; font-size: 0.9375rem; }
   & [data-control] { color: var(--ink-soft); padding-bottom: 8px; min-width: 76px; }
   @media (max-width: 640px) { & [data-row] { gap: 8px; grid-template-columns: 22px minmax(0, 1fr) auto auto; } }
-  @media (pointer: coarse) { & [data-more] summary { padding: 12px 0; } }
 `;

@@ -2,6 +2,7 @@
 
 import { styled } from 'styled-components';
 import type { AuditFinding, AuditGrade } from '@/core/design/audit/audit-view';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 
 const GRADE_WORDS: Readonly<Record<AuditGrade, string>> = {
@@ -35,12 +36,9 @@ export function AuditList({
         const own = findings.filter(finding => finding.grade === grade);
         if (own.length === 0) return null;
         return grade === 'note' ? (
-          <details key={grade}>
-            <summary data-grade={grade}>
-              {GRADE_WORDS[grade]} ({own.length})
-            </summary>
+          <Fold title={`${GRADE_WORDS[grade]} (${own.length})`} key={grade} grade={grade}>
             <Findings findings={own} />
-          </details>
+          </Fold>
         ) : (
           <div key={grade}>
             <h3 data-grade={grade}>{GRADE_WORDS[grade]}</h3>
@@ -70,6 +68,4 @@ const Audit = styled.section`
   & i { font-style: normal; color: var(--ink-soft); }
   & [data-grade='spoils'] { color: var(--beet); }
   & [data-grade='weakens'] { color: var(--straw); }
-  & summary { cursor: pointer; font-weight: 600; padding: 4px 0; width: fit-content; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

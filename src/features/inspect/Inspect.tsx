@@ -11,6 +11,7 @@ import { useSystem } from '@/features/frame/use-garden-units';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -63,10 +64,9 @@ export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }:
         (view.isInspected ? (
           <Soft>Something was found already: nothing can be foretold any more.</Soft>
         ) : (
-          <details>
-            <summary>Foretell what will be found</summary>
+          <Fold title="Foretell what will be found">
             <Foretell view={view} foretell={foretell} />
-          </details>
+          </Fold>
         ))}
       <Soft>
         Afterwards: blighted tops, sprayed-off weeds and anything with plastic in it don’t go on the
@@ -193,9 +193,6 @@ function Foretell({ view, foretell }: { readonly view: InspectView; readonly for
 const Box = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr); border-top: 1px solid var(--rule); padding-top: 16px;
   & small { color: var(--ink-soft); display: block; }
-  & details > div { display: grid; gap: 10px; }
+  & [data-folded] > div { display: grid; gap: 10px; }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  & details[open] > * + * { margin-top: 12px; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

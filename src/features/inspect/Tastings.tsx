@@ -10,6 +10,7 @@ import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -53,8 +54,7 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
         <OneTasting key={tasting.id} tasting={tasting} isOpen={isOpen} countCups={countCups} />
       ))}
       {isOpen && codes.length > 1 && (
-        <details>
-          <summary>Lay out cups</summary>
+        <Fold title="Lay out cups">
           <div data-fields>
             <Select label="From" {...field('codeA')} options={options} />
             <Select label="and from" {...field('codeB')} options={options} />
@@ -66,7 +66,7 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
               Number the cups
             </Button>
           </Acts>
-        </details>
+        </Fold>
       )}
     </Box>
   );
@@ -140,8 +140,7 @@ interface CupPlanProps {
 /** Who gets which cup, for whoever fills them. */
 function CupPlan({ a, b, cups }: CupPlanProps) {
   return (
-    <details>
-      <summary>The cups, for whoever fills them</summary>
+    <Fold title="The cups, for whoever fills them">
       <WideTable label={`Cups of ${a} and ${b}`}>
         <TableHead of={['taster', 'first', 'second', 'third', 'the odd one']} />
         <tbody>
@@ -158,7 +157,7 @@ function CupPlan({ a, b, cups }: CupPlanProps) {
           ))}
         </tbody>
       </WideTable>
-    </details>
+    </Fold>
   );
 }
 
@@ -183,7 +182,4 @@ const Box = styled.section`
   & > div { display: grid; gap: 8px; }
   & small { color: var(--ink-soft); }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: end; }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  & details[open] > * + * { margin-top: 12px; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

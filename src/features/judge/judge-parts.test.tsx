@@ -105,6 +105,10 @@ jest.mock('@/workers/judge-job', () => ({
   }),
 }));
 
+const unfold = (name: string): void => {
+  fireEvent.click(screen.getByRole('button', { name }));
+};
+
 describe('the scorecard', () => {
   const card = scorecardOf(data, analysis.spec, () => print);
   const show = () =>
@@ -128,7 +132,9 @@ describe('the scorecard', () => {
     ).getAllByRole('row');
     expect(rows[1]).toHaveTextContent(/^Sound harvest by weightthe main one/);
     expect(rows[1]).toHaveTextContent('clearly better');
-    expect(rows.at(-1)).toHaveTextContent('9 kg');
+    unfold('For each square metre, litre, hour and coin');
+    const sums = screen.getByRole('region', { name: 'The main harvest by what it took' });
+    expect(within(sums).getAllByRole('row').at(-1)).toHaveTextContent('9 kg');
     expect(
       screen.getByText(/^\d other measures? (was|were) looked at\. Chance alone makes/),
     ).toBeVisible();
@@ -155,6 +161,8 @@ describe('the scorecard', () => {
   });
   test('shuffles every measure that has a mean beside the page, says how far it is, and what luck does', async () => {
     show();
+    expect(jest.mocked(startPermutations)).not.toHaveBeenCalled();
+    fireEvent.click(screen.getByRole('button', { name: 'Show what chance alone would do' }));
     const [, , ids, report] = jest.mocked(startPermutations).mock.lastCall ?? [];
     expect(ids).toEqual(card.rows.filter(row => row.isByMean).map(row => row.measureId));
     expect(ids).toHaveLength(4);
@@ -392,6 +400,7 @@ describe('was the question answered', () => {
         printValue={print}
       />,
     );
+    unfold('Hold any two against each other');
     fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 2' } });
     expect(screen.getByRole('status')).toHaveTextContent(
       /^Yes: feed 1 gave 1\d\d g more than feed 2/,
@@ -417,6 +426,7 @@ test('of days one comes later or sooner, and gives nothing', () => {
     input: { ...analysis.input, outcome: 'time', better: 'higher' },
   };
   render(<AskedComparison question="Later?" agreed={null} analysis={days} printValue={print} />);
+  unfold('Hold any two against each other');
   fireEvent.change(screen.getByLabelText('against'), { target: { value: 'feed 2' } });
   expect(screen.getByRole('status')).toHaveTextContent(/feed 1 came .* later than feed 2/);
 });
@@ -553,13 +563,13 @@ describe('a series of doses', () => {
   test('shows trend and curve, and the dose that leaves the most for the money', () => {
     const doses = dosesOf(dosed, dosedLook);
     if (!doses) throw new Error('must be a series');
-    render(<DosePanel doses={doses} printValue={print} isWeight worthPerKg={3} />);
+    render(<DosePanel doses={doses} printValue={print} isWeight unitWord="box" worthPerKg={3} />);
     expect(screen.getByText(/^Each extra cm of feed adds about \d+ g/)).toBeVisible();
-    fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), {
+    fireEvent.change(screen.getByLabelText('Each extra cm of feed costs, a box'), {
       target: { value: '5' },
     });
     expect(screen.getByRole('status')).toHaveTextContent(/^The most is left at 0:/);
-    fireEvent.change(screen.getByLabelText('One more of it costs, a unit'), {
+    fireEvent.change(screen.getByLabelText('Each extra cm of feed costs, a box'), {
       target: { value: '0' },
     });
     expect(screen.getByRole('status')).toHaveTextContent(/^The most is left at 4:/);

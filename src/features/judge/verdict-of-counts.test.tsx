@@ -115,6 +115,7 @@ describe('the verdict on a main measure that is no mean', () => {
       ),
     ).toBeVisible();
     expect(screen.queryByText(/still open/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'What was expected' }));
     expect(
       within(screen.getByRole('region', { name: 'What was expected' })).getByText('Ines: feed 1'),
     ).toBeVisible();

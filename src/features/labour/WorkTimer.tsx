@@ -11,6 +11,7 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -31,7 +32,6 @@ const EMPTY = { minutes: '', people: '1', what: '' };
 export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkTimerProps) {
   const [running, setRunning] = useState<RunningWork | null>(null);
   const [codes, setCodes] = useState<readonly string[]>(groups[0]?.codes ?? []);
-  const [isOpen, setOpen] = useState(false);
   const [put, setPut] = useState<{ readonly id: string; readonly words: string } | null>(null);
   const { trouble, fields, isPending, run } = useTrialAction();
   const { form, change, field } = useForm(EMPTY, fields);
@@ -48,7 +48,6 @@ export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkT
     setPut(null);
   };
   const stop = (): void => {
-    setOpen(true);
     if (running) change({ minutes: `${minutesSince(running.startedAt, Date.now())} min` });
     keep(null);
   };
@@ -74,11 +73,11 @@ export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkT
     );
   return (
     <Work
+      title={running ? 'Work is being timed' : 'Time the work'}
       id="work"
-      open={isOpen || running !== null}
-      onToggle={event => setOpen(event.currentTarget.open)}
+      isOpen={running !== null}
+      isRuled
     >
-      <summary>{running ? 'Work is being timed' : 'Time the work'}</summary>
       <PickUnits
         codes={groups[0]?.codes ?? []}
         chosen={codes}
@@ -142,11 +141,8 @@ function Elapsed({ startedAt }: { readonly startedAt: number }) {
   return <output>{minutesSince(startedAt, now)} min</output>;
 }
 
-const Work = styled.details`
+const Work = styled(Fold)`
   border-top: 1px solid var(--rule); padding-top: 12px; margin-top: 16px;
-  & > summary { cursor: pointer; padding: 4px 0; width: fit-content; font-weight: 600; }
-  &[open] > * + * { margin-top: 12px; }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
   & output { font-family: var(--font-heading), sans-serif; font-size: 1.5rem; font-weight: 650; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

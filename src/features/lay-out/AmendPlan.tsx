@@ -10,6 +10,7 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import type { FieldOf } from '@/ui/form-fields';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
@@ -85,8 +86,7 @@ interface AmendFieldsProps {
 
 function AmendFields({ field, form, trouble, submit, isPending }: AmendFieldsProps) {
   return (
-    <details>
-      <summary>Change something, with a reason</summary>
+    <Fold title="Change something, with a reason">
       <Choice
         label="What changes"
         {...field('what')}
@@ -116,7 +116,7 @@ function AmendFields({ field, form, trouble, submit, isPending }: AmendFieldsPro
           Put it on record
         </Button>
       </Acts>
-    </details>
+    </Fold>
   );
 }
 
@@ -145,7 +145,4 @@ const Amend = styled.section`
   display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
   & ol { margin: 0; padding-left: 20px; display: grid; gap: 6px; max-width: var(--measure); }
   & small { color: var(--ink-soft); }
-  & details > summary { cursor: pointer; padding: 4px 0; text-decoration: underline; text-underline-offset: 3px; text-decoration-color: var(--rule-strong); width: fit-content; }
-  & details[open] > * + * { margin-top: 12px; }
-  @media (pointer: coarse) { & details > summary { padding: 12px 0; } }
 `;

@@ -7,6 +7,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -36,8 +37,12 @@ const EMPTY = {
 /** What each unit really is. Yields by area, litre, plant and seed are counted by what stands here, and by nothing else. */
 export function AsBuiltPanel({ built, unitWord, system, isClosed, put }: AsBuiltPanelProps) {
   return (
-    <Built open={built.lines.length + built.standing.length > 0}>
-      <summary>As built: size, mix, plants, seed</summary>
+    <Built
+      title="As built: size, mix, plants, seed"
+      isOpen={built.lines.length + built.standing.length > 0}
+      isRuled
+      tone="heading"
+    >
       {built.standing.map(line => (
         <p key={line}>{line}</p>
       ))}
@@ -115,10 +120,6 @@ function BuiltForm({ built, system, put }: Pick<AsBuiltPanelProps, 'built' | 'sy
 const Fields = styled.div`
   display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 12px; align-items: start;
 `;
-const Built = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 12px;
-  & > summary { cursor: pointer; padding: 4px 0; width: fit-content; font-family: var(--font-heading), sans-serif; font-weight: 650; font-size: 1.125rem; }
-  &[open] > * + * { margin-top: 10px; }
+const Built = styled(Fold)`
   & ul { list-style: none; padding: 0; display: grid; gap: 6px; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

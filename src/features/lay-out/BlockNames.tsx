@@ -7,6 +7,7 @@ import { pluralOf } from '@/core/words/plural';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -25,8 +26,7 @@ export function BlockNames({ blocks, blockWord, put }: BlockNamesProps) {
     fields,
   );
   return (
-    <Names>
-      <summary>Names of the {pluralOf(blockWord)}</summary>
+    <Names title={`Names of the ${pluralOf(blockWord)}`} isRuled tone="heading">
       <div data-fields>
         {blocks.map(({ id }, i) => (
           <TextField key={id} label={`Name of ${blockWord} ${i + 1}`} {...field(id)} />
@@ -42,10 +42,6 @@ export function BlockNames({ blocks, blockWord, put }: BlockNamesProps) {
   );
 }
 
-const Names = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 12px;
-  & > summary { cursor: pointer; padding: 4px 0; width: fit-content; font-family: var(--font-heading), sans-serif; font-weight: 650; font-size: 1.125rem; }
-  &[open] > * + * { margin-top: 10px; }
+const Names = styled(Fold)`
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 12px; align-items: start; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -10,6 +10,7 @@ import type { TagView } from '@/features/bench/bench-view';
 import { AskFirst } from '@/ui/AskFirst';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { useGoOn } from '@/ui/use-go-on';
@@ -61,8 +62,7 @@ function Dealt(props: DealFormProps) {
       </Soft>
       <DealTrouble trouble={props.trouble} />
       <DealActs {...props} />
-      <Change>
-        <summary>Change how it is laid out</summary>
+      <Change title="Change how it is laid out" isRuled>
         <DealFields {...props} />
       </Change>
     </>
@@ -100,11 +100,8 @@ function DealFields({ form, fields, tags, treatments, unitWord, request, change 
   );
 }
 
-const Change = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 8px;
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 6px 0; }
-  &[open] { display: grid; gap: 16px; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
+const Change = styled(Fold)`
+   display: grid; gap: 16px; 
 `;
 
 const WHO_SEES = [

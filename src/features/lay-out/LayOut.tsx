@@ -8,6 +8,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { AuditList } from '@/features/audit/AuditList';
 import { LiveAudit } from '@/features/audit/LiveAudit';
+import { Fold } from '@/ui/Fold';
 import { TwoParts } from '@/ui/Page';
 import { AmendPlan } from './AmendPlan';
 import { BenchColumn } from './BenchColumn';
@@ -59,20 +60,28 @@ interface BenchAndDealProps extends LayOutProps {
 function BenchAndDeal({ dealing, ...props }: BenchAndDealProps) {
   const { question, unitWord } = props;
   const { form, setForm, request, plan, bench, keyLook } = dealing;
+  const [isAsked, setAsked] = useState(false);
+  const planner = (
+    <SizePlanner
+      plan={plan}
+      ownCv={props.ownCv}
+      marginUnit={props.marginUnit}
+      question={question}
+      costEach={props.costEach}
+      unitAreaM2={request.ok ? (request.value.unitWidthMm * request.value.unitDepthMm) / 1e6 : null}
+    />
+  );
   return (
     <TwoParts>
       <div ref={bench}>
         <BenchColumn {...props} {...keyLook} />
-        <SizePlanner
-          plan={plan}
-          ownCv={props.ownCv}
-          marginUnit={props.marginUnit}
-          question={question}
-          costEach={props.costEach}
-          unitAreaM2={
-            request.ok ? (request.value.unitWidthMm * request.value.unitDepthMm) / 1e6 : null
-          }
-        />
+        {props.isLocked ? (
+          <Fold title="What so many can show" tone="heading" onOpenChange={setAsked} isRuled>
+            {isAsked && planner}
+          </Fold>
+        ) : (
+          planner
+        )}
       </div>
       <div>
         {props.isLocked ? (

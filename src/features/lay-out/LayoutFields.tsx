@@ -9,6 +9,7 @@ import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { LayoutKind } from '@/core/trial/model/layout';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 
@@ -167,8 +168,7 @@ interface RaisedSizesProps {
 
 function RaisedSizes({ form, set, fields, aside, places }: RaisedSizesProps) {
   return (
-    <Sizes open={(form.startSizes ?? '') !== ''}>
-      <summary>Sizes before the start</summary>
+    <Sizes title="Sizes before the start" isOpen={(form.startSizes ?? '') !== ''} tone="soft">
       <p>
         Raise more than you need and measure them all. The most alike take part, giants and runts
         are set aside now: later none may go. In blocks each holds one size class. The deal is one
@@ -198,9 +198,6 @@ const Fields = styled.div`
   display: grid; grid-template-columns: 1fr 1fr; gap: 16px 24px; align-items: start;
 `;
 
-const Sizes = styled.details`
-  & > summary { cursor: pointer; padding: 4px 0; text-decoration: underline; text-underline-offset: 3px; text-decoration-color: var(--rule-strong); width: fit-content; }
-  &[open] > * + * { margin-top: 8px; }
+const Sizes = styled(Fold)`
   & > p { color: var(--ink-soft); font-size: 0.9375rem; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -1,6 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { Fold } from '@/ui/Fold';
 
 /** A raised plant and the code of its place. */
 export interface Planted {
@@ -18,8 +19,7 @@ export function PlantList({
   readonly unitWord: string;
 }) {
   return (
-    <details>
-      <summary>Which plant goes where</summary>
+    <Fold title="Which plant goes where">
       <Plants aria-label={`Plant of each ${unitWord}`}>
         {planted.map(each => (
           <li key={each.code}>
@@ -27,7 +27,7 @@ export function PlantList({
           </li>
         ))}
       </Plants>
-    </details>
+    </Fold>
   );
 }
 

@@ -11,6 +11,7 @@ import { pluralOf } from '@/core/words/plural';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -68,13 +69,15 @@ export function SitePanel(props: SitePanelProps) {
           and how to cut the blocks.
         </Soft>
       )}
-      <DrawFeature site={site} put={put} isPending={isPending}>
-        {!isLocked && (
-          <Tick isOn={areGuarded} onChange={isOn => put(site, isOn)}>
-            Guard plants stand round it, unread
-          </Tick>
-        )}
-      </DrawFeature>
+      <Fold title="Draw what lies about it" tone="soft" isOpen={site.length === 0 && !isLocked}>
+        <DrawFeature site={site} put={put} isPending={isPending}>
+          {!isLocked && (
+            <Tick isOn={areGuarded} onChange={isOn => put(site, isOn)}>
+              Guard plants stand round it, unread
+            </Tick>
+          )}
+        </DrawFeature>
+      </Fold>
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       {site.some(isLine) && !isLocked && (
         <Soft>

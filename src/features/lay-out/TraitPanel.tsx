@@ -9,6 +9,7 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import type { Action } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -34,8 +35,12 @@ export function TraitPanel({ traits, example, putDown, forget }: TraitPanelProps
       },
     );
   return (
-    <Traits open={traits.length > 0}>
-      <summary>Other differences between them</summary>
+    <Traits
+      title="Other differences between them"
+      isOpen={traits.length > 0}
+      isRuled
+      tone="heading"
+    >
       <Soft>
         Two varieties, old and new tubs, two batches of mix, two people planting: said here, it is
         held against the treatments.
@@ -96,11 +101,7 @@ function TraitLine({ trait, run, forget }: TraitLineProps) {
   );
 }
 
-const Traits = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 12px;
-  & > summary { cursor: pointer; padding: 4px 0; width: fit-content; font-family: var(--font-heading), sans-serif; font-weight: 650; font-size: 1.125rem; }
-  &[open] > * + * { margin-top: 10px; }
+const Traits = styled(Fold)`
   & ul { list-style: none; padding: 0; display: grid; gap: 6px; }
   & li { display: flex; gap: 8px; justify-content: space-between; align-items: start; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

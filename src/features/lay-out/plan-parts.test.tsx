@@ -266,6 +266,7 @@ describe('the site', () => {
   test('a feature is added beside the others, replaces its like, and is taken out again', async () => {
     const user = userEvent.setup();
     render(panel());
+    await user.click(screen.getByRole('button', { name: 'Draw what lies about it' }));
     await user.selectOptions(screen.getByLabelText('There is'), 'wall');
     await user.selectOptions(screen.getByLabelText('Where'), 'far');
     await user.click(screen.getByRole('button', { name: 'Draw it' }));
@@ -282,6 +283,7 @@ describe('the site', () => {
 
   test('a percentage that is none can’t be drawn', () => {
     render(panel());
+    fireEvent.click(screen.getByRole('button', { name: 'Draw what lies about it' }));
     fireEvent.change(screen.getByLabelText('From end to end, %'), { target: { value: '900' } });
     expect(screen.getByText('1 to 100')).toBeVisible();
     expect(screen.getByRole('button', { name: 'Draw it' })).toBeDisabled();

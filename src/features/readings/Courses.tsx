@@ -7,6 +7,7 @@ import { shownUnit } from '@/core/measure/library/shown-unit';
 import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import type { SeasonView } from '@/features/trial/trial-view';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { eventsBetween } from './course-events';
@@ -66,8 +67,7 @@ export function Courses({ courses, unitWord, season }: CoursesProps) {
         </Soft>
       )}
       {events.length > 0 && (
-        <details>
-          <summary>What happened meanwhile, {events.length}</summary>
+        <Fold title={`What happened meanwhile, ${events.length}`}>
           <ul>
             {events.map(({ on, words, kind }) => (
               <li key={`${on} ${kind} ${words}`}>
@@ -75,10 +75,9 @@ export function Courses({ courses, unitWord, season }: CoursesProps) {
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
-      <details>
-        <summary>As a table</summary>
+      <Fold title="As a table">
         <ul>
           {pot?.course.map(point => (
             <li key={point.day}>
@@ -86,14 +85,12 @@ export function Courses({ courses, unitWord, season }: CoursesProps) {
             </li>
           ))}
         </ul>
-      </details>
+      </Fold>
     </Box>
   );
 }
 
 const Box = styled.section`
   & > div:first-of-type { display: flex; flex-wrap: wrap; gap: 16px; max-width: none; }
-  & summary { cursor: pointer; width: fit-content; padding: 4px 0; }
   & ul { margin: 4px 0 0; padding-left: 18px; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

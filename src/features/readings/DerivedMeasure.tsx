@@ -8,6 +8,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -47,8 +48,7 @@ export function DerivedMeasure({ measures, add }: DerivedMeasureProps) {
       () => change(EMPTY),
     );
   return (
-    <details>
-      <summary>Worked out of two others</summary>
+    <Fold title="Worked out of two others">
       <Soft>
         Harvest per plant, weight of a piece, leaves per stem: what is not known of a pot leaves it
         out, and never counts as nothing.
@@ -73,7 +73,7 @@ export function DerivedMeasure({ measures, add }: DerivedMeasureProps) {
           Work it out
         </Button>
       </Acts>
-    </details>
+    </Fold>
   );
 }
 

@@ -20,6 +20,8 @@ import { answerOf } from '@/ui/actions/use-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { FilePick } from '@/ui/FilePick';
+import { Fold } from '@/ui/Fold';
+import { HowFar } from '@/ui/HowFar';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -70,8 +72,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
   const system = useSystem();
   const [pasted, setPasted] = useState('');
   return (
-    <Box>
-      <summary>From a file, or pasted</summary>
+    <Box title="From a file, or pasted">
       <Soft>
         A row for each {view.unitWord} and day, its first row the names of the columns. Readings: a
         column for each measure, or one with the measure’s name and one with the value. A harvest:
@@ -114,7 +115,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
           isPending={isPending}
         />
       )}
-      {share !== null && <progress aria-label="Taken in" value={share} />}
+      {share !== null && <HowFar label="Taken in" done={share} of={1} />}
       {answer && 'says' in answer && (
         <div role="alert">
           <b>Nothing was taken.</b>
@@ -290,11 +291,7 @@ function roleOfValue(value: string, before: ColumnRole): ColumnRole {
   return kind ? { kind } : { kind: 'measure', measureId: value, unit };
 }
 
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 12px; }
-  & progress { width: 100%; max-width: 420px; accent-color: var(--clay); }
+const Box = styled(Fold)`
   & [role='alert'] { border-left: 3px solid var(--beet); padding-left: 12px; }
   & ul { margin: 4px 0 0; padding-left: 18px; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

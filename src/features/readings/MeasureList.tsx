@@ -8,6 +8,7 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
@@ -130,8 +131,7 @@ function Library({ offered, isPending, read }: LibraryProps) {
     return words.every(word => said.includes(word));
   });
   return (
-    <details>
-      <summary>From the library, {offered.length}</summary>
+    <Fold title={`From the library, ${offered.length}`}>
       <TextField
         label="Find"
         name="findMeasure"
@@ -161,7 +161,7 @@ function Library({ offered, isPending, read }: LibraryProps) {
       </ul>
       {found.length > SHOWN && <Soft>{found.length - SHOWN} more: write a word of it above.</Soft>}
       {found.length === 0 && <Soft>None of them. Make your own below.</Soft>}
-    </details>
+    </Fold>
   );
 }
 
@@ -170,7 +170,4 @@ const Box = styled.section`
   & ul { list-style: none; margin: 0; padding: 0; }
   & li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 12px; align-items: start; padding: 10px 0; border-bottom: 1px solid var(--rule); }
   & small { color: var(--ink-soft); font-size: 0.9375rem; }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  & details[open] > * + * { margin-top: 10px; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

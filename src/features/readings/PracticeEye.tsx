@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { styled } from 'styled-components';
 import { eyeError, eyeErrorWords, practiceLeaves } from '@/core/image/practice-leaf';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { LeafDrawing } from './LeafDrawing';
@@ -36,8 +37,7 @@ export function PracticeEye({ seed }: PracticeEyeProps) {
     said.map((value, i) => ({ said: value, percent: leaves[i]?.percent ?? 0 })),
   );
   return (
-    <Box>
-      <summary>Practise your eye on drawn leaves</summary>
+    <Box title="Practise your eye on drawn leaves" tone="soft">
       <Soft>
         How much of the leaf is spots? Eight leaves; each is told as soon as you have said it.
       </Soft>
@@ -81,7 +81,7 @@ export function PracticeEye({ seed }: PracticeEyeProps) {
   );
 }
 
-const Box = styled.details`
+const Box = styled(Fold)`
   form { display: grid; gap: 12px; max-width: 360px; margin-top: 12px; }
   svg { width: 100%; max-width: 320px; }
   & > p[role='status'] { margin-top: 12px; }

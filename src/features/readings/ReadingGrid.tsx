@@ -4,16 +4,31 @@ import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from 'react
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { counted } from '@/core/words/plural';
+import type { BenchView } from '@/features/bench/bench-view';
+import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { BareInput } from '@/ui/BareInput';
-import { Soft } from '@/ui/Page';
+import { Soft, TwoParts } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
+import { dayMeasures } from './day-measures';
 import type { DeskColumn, DeskView } from './desk-view';
+import { GridBench } from './GridBench';
+import { OtherMeasures } from './OtherMeasures';
 import type { GridCell } from './use-grid';
 import { oddInGrid, useGrid } from './use-grid';
 
+interface ReadingGridProps {
+  readonly view: DeskView;
+  readonly bench: BenchView | null;
+}
+
 /** Pots by measures for one day, driven by keys alone; a block from a spreadsheet can be pasted. */
-export function ReadingGrid({ view }: { readonly view: DeskView }) {
+export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
+  const [picked, setPicked] = useState<readonly string[]>(() => [...dayMeasures(whole)]);
+  const view = {
+    ...whole,
+    columns: whole.columns.filter(column => picked.includes(column.measureId)),
+  };
   const grid = useGrid(view);
   const table = useRef<HTMLDivElement>(null);
   const [left, setLeft] = useState(0);
@@ -41,8 +56,25 @@ export function ReadingGrid({ view }: { readonly view: DeskView }) {
     };
   return (
     <Grid ref={table}>
-      <GridTable view={view} grid={grid} onKey={onKey} onPaste={onPaste} send={send} />
-      <GridTroubles troubles={troublesOf(view, grid.cellOf)} odd={oddInGrid(view, grid.cellOf)} />
+      <Beside data-wide={view.columns.length > 3 || undefined}>
+        <GridTable view={view} grid={grid} onKey={onKey} onPaste={onPaste} send={send} />
+        {bench && (
+          <GridBench
+            bench={bench}
+            view={view}
+            isRead={id => view.columns.every(column => grid.cellOf(id, column).text !== '')}
+            open={id =>
+              focusCell(
+                table.current,
+                view.units.findIndex(unit => unit.id === id),
+                0,
+              )
+            }
+          />
+        )}
+      </Beside>
+      <OtherMeasures view={whole} picked={picked} pick={setPicked} />
+      <GridTroubles troubles={troublesOf(whole, grid.cellOf)} odd={oddInGrid(whole, grid.cellOf)} />
       {left > 0 && (
         <p role="alert">
           {counted(left, 'pasted cell')} had no place in the grid and {left === 1 ? 'was' : 'were'}{' '}
@@ -132,6 +164,7 @@ interface GridTableProps {
 
 function GridTable({ view, grid, onKey, onPaste, send }: GridTableProps) {
   const system = useSystem();
+  const chosen = useChosenUnit();
   return (
     <WideTable label={`Readings of ${view.day}`}>
       <thead>
@@ -147,7 +180,11 @@ function GridTable({ view, grid, onKey, onPaste, send }: GridTableProps) {
       </thead>
       <tbody>
         {view.units.map((unit, row) => (
-          <tr key={unit.id}>
+          <tr
+            key={unit.id}
+            data-chosen={unit.id === chosen.unitId || undefined}
+            onFocus={() => chosen.choose(unit.id)}
+          >
             <th scope="row">{unit.code}</th>
             {view.columns.map((column, at) => {
               const cell = grid.cellOf(unit.id, column);
@@ -226,6 +263,12 @@ const MOVES: Readonly<
 
 const Grid = styled.div`
   & td, & tbody th { vertical-align: middle; padding-block: 3px; }
+  & tr[data-chosen] > th { box-shadow: inset 4px 0 0 var(--clay); padding-inline-start: 12px; }
+`;
+
+const Beside = styled(TwoParts)`
+  &[data-wide] { grid-template-columns: minmax(0, 1fr); }
+  &[data-wide] > :last-child { max-width: 720px; }
 `;
 
 const Cell = styled(BareInput)`

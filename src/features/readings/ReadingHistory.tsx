@@ -8,6 +8,7 @@ import type { Reading } from '@/core/trial/model/reading';
 import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { useHistory } from '@/features/trial/use-history';
+import { Fold } from '@/ui/Fold';
 import { Select } from '@/ui/Select';
 import type { DeskView } from './desk-view';
 
@@ -26,8 +27,7 @@ export function ReadingHistory({ units, unitWord, measures, history }: ReadingHi
   const load = useCallback(() => history(unitId), [history, unitId]);
   const revisions = useHistory(isOpen, load);
   return (
-    <Box onToggle={event => setOpen(event.currentTarget.open)}>
-      <summary>History of every entry</summary>
+    <Box title="History of every entry" onOpenChange={setOpen}>
       <Select
         label={`The ${unitWord}`}
         name="historyOf"
@@ -65,9 +65,6 @@ function deviceWords(device: string): string {
   return device === '' ? 'somewhere' : device.startsWith('import ') ? 'from a file' : device;
 }
 
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 10px; }
+const Box = styled(Fold)`
   & > ol { padding-left: 22px; display: grid; gap: 4px; max-width: var(--measure); }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { styled } from 'styled-components';
+import type { BenchView } from '@/features/bench/bench-view';
 import { WriterName } from '@/features/frame/WriterName';
 import { WeighWays } from '@/features/trial/WeighWays';
 import { Soft } from '@/ui/Page';
@@ -17,6 +18,7 @@ import { ReadingHistory } from './ReadingHistory';
 
 interface ReadingsProps {
   readonly view: DeskView;
+  readonly bench: BenchView | null;
   readonly season: Parameters<typeof Courses>[0]['season'];
   readonly add: Parameters<typeof MeasureList>[0]['add'];
   readonly drop: Parameters<typeof MeasureList>[0]['drop'];
@@ -25,7 +27,7 @@ interface ReadingsProps {
 }
 
 /** Readings at the desk: the grid of a day, and what is read at all. */
-export function Readings({ view, season, add, drop, undoImport, history }: ReadingsProps) {
+export function Readings({ view, bench, season, add, drop, undoImport, history }: ReadingsProps) {
   const router = useRouter();
   const canRead = view.state !== 'planned' && view.units.length > 0 && view.columns.length > 0;
   return (
@@ -50,6 +52,7 @@ export function Readings({ view, season, add, drop, undoImport, history }: Readi
           <ReadingGrid
             key={`${view.day} ${view.columns.map(column => column.measureId).join()} ${view.cells.length}`}
             view={view}
+            bench={bench}
           />
           {view.state === 'locked' && <WriterName />}
           <ReadingHistory

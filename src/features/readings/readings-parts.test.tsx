@@ -1,4 +1,4 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { v7 } from 'uuid';
 import { seenTrial } from '@/core/blinding/seen-trial';
@@ -110,6 +110,11 @@ test('a measure of several parts has a column for each, and a cell shows what wa
 });
 
 describe('the grid', () => {
+  const everyMeasure = (): void => {
+    fireEvent.click(screen.getByRole('button', { name: /^Another measure, \d+ more$/ }));
+    for (const tick of screen.getAllByRole('checkbox'))
+      if (!(tick as HTMLInputElement).checked) fireEvent.click(tick);
+  };
   const cell = (unit: typeof first, head = 'Plant height'): HTMLElement =>
     screen.getByLabelText(`${unit.code}, ${head}`);
   test('sends a cell as it is left, in place of what stood there, and says what was refused', async () => {
@@ -126,7 +131,7 @@ describe('the grid', () => {
               : { ok: true, value: null },
         })),
     );
-    render(<ReadingGrid view={view()} />);
+    render(<ReadingGrid bench={null} view={view()} />);
     fireEvent.change(cell(first), { target: { value: '22 cm' } });
     fireEvent.blur(cell(first));
     await waitFor(() => expect(cell(first)).toHaveAttribute('data-state', 'saved'));
@@ -150,7 +155,7 @@ describe('the grid', () => {
     postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>
       entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })),
     );
-    render(<ReadingGrid view={view()} />);
+    render(<ReadingGrid bench={null} view={view()} />);
     const last = screen.getAllByLabelText(/, Plant height$/).at(-1)!;
     fireEvent.change(last, { target: { value: '231' } });
     fireEvent.keyDown(last, { key: 'Enter' });
@@ -163,6 +168,7 @@ describe('the grid', () => {
     );
     render(
       <ReadingGrid
+        bench={null}
         view={view({ readings: [readingFixture(first, height, 213, { takenOn: '2026-05-26' })] })}
       />,
     );
@@ -177,7 +183,8 @@ describe('the grid', () => {
     postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>
       entries.map(entry => ({ id: entry.id, result: { ok: true, value: null } })),
     );
-    render(<ReadingGrid view={view()} />);
+    render(<ReadingGrid bench={null} view={view()} />);
+    everyMeasure();
     fireEvent.change(cell(first), { target: { value: '' } });
     fireEvent.blur(cell(first));
     await waitFor(() => expect(postReadings).toHaveBeenCalledTimes(1));
@@ -191,14 +198,16 @@ describe('the grid', () => {
   });
   test('without a connection the cell says so, and keeps what was typed', async () => {
     postReadings.mockRejectedValue(new Error('no connection'));
-    render(<ReadingGrid view={view()} />);
+    render(<ReadingGrid bench={null} view={view()} />);
+    everyMeasure();
     fireEvent.change(cell(second, 'Leaf colour 1'), { target: { value: '4' } });
     fireEvent.blur(cell(second, 'Leaf colour 1'));
     expect(await screen.findByText(/No connection: it is not saved yet/)).toBeVisible();
     expect(cell(second, 'Leaf colour 1')).toHaveValue('4');
   });
   test('keys go down, up and across', async () => {
-    render(<ReadingGrid view={view()} />);
+    render(<ReadingGrid bench={null} view={view()} />);
+    everyMeasure();
     cell(first).focus();
     fireEvent.keyDown(cell(first), { key: 'Enter' });
     expect(cell(second)).toHaveFocus();
@@ -206,6 +215,14 @@ describe('the grid', () => {
     expect(cell(first)).toHaveFocus();
     fireEvent.keyDown(cell(first), { key: 'ArrowRight' });
     expect(cell(first, 'Leaf colour 1')).toHaveFocus();
+  });
+  test('the bench beside it says which are read, and a press leads to the row', () => {
+    render(<ReadingGrid bench={benchViewOf(seenTrial(data), false)} view={view()} />);
+    const bench = within(screen.getByRole('group', { name: /which are read/ }));
+    const pot = bench.getByRole('button', { name: new RegExp(`^${second.code},.*read`) });
+    fireEvent.click(pot);
+    expect(cell(second)).toHaveFocus();
+    expect(screen.getByText(/^\d of \d+ \w+ read\. Press one/)).toBeVisible();
   });
 });
 

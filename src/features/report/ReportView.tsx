@@ -7,6 +7,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { fieldsOf } from '@/ui/form-fields';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
@@ -84,8 +85,7 @@ function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) 
     troubles: fields,
   });
   return (
-    <details>
-      <summary>Something in it was wrong</summary>
+    <Fold title="Something in it was wrong">
       <Soft>The verdict stays as it was frozen; the report begins with what you say here.</Soft>
       <TextField label="What is right" {...field('to')} isLong />
       <TextField label="How it came" {...field('why')} />
@@ -96,7 +96,7 @@ function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) 
           Put it right in sight
         </Button>
       </Acts>
-    </details>
+    </Fold>
   );
 }
 
@@ -108,8 +108,6 @@ const Reported = styled.div`
   & ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 4px; }
   & li > a { display: inline-block; padding-block: 4px; }
   & iframe { width: 100%; height: 80vh; border: 1px solid var(--rule); background: #fff; }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  & details[open] > * + * { margin-top: 12px; }
   @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); & iframe { height: 60vh; } }
-  @media (pointer: coarse) { & li > a { padding-block: 12px; } & label { min-height: 48px; } & summary { padding: 12px 0; } }
+  @media (pointer: coarse) { & li > a { padding-block: 12px; } & label { min-height: 48px; } }
 `;

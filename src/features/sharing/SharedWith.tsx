@@ -4,6 +4,7 @@ import { styled } from 'styled-components';
 import { NO_ANSWER } from '@/ui/actions/no-answer';
 import { useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { TrustSteps } from './TrustSteps';
@@ -45,10 +46,9 @@ export function SharedWith({ isKeeper, hasAuthority, leave, leaveEverywhere }: S
         To set other passphrases: stop Turnspit and run “npm run share -- --new-passphrase”.
       </Soft>
       {hasAuthority && (
-        <details>
-          <summary>How a phone walks without a connection</summary>
+        <Fold title="How a phone walks without a connection">
           <TrustSteps />
-        </details>
+        </Fold>
       )}
     </Box>
   );
@@ -57,5 +57,4 @@ export function SharedWith({ isKeeper, hasAuthority, leave, leaveEverywhere }: S
 const Box = styled.section`
   display: grid; gap: 12px; border-top: 1px solid var(--rule); padding-top: 20px; margin-top: 12px;
   & h2, & p { margin: 0; }
-  & summary { cursor: pointer; width: fit-content; padding: 10px 0; font-weight: 600; }
 `;

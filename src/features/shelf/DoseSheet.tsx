@@ -20,6 +20,7 @@ import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { LooseMeasure, Product } from '@/core/trial/model/product';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { readAmount } from '@/features/shelf/sums/read-amount';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -202,8 +203,7 @@ function MadeUp({
       ? fromMadeUp(m.base, eachMl, h.base, rate)
       : undefined;
   return (
-    <details>
-      <summary>A can is made up already</summary>
+    <Fold title="A can is made up already">
       <div data-fields>
         <TextField
           label="So much"
@@ -224,7 +224,7 @@ function MadeUp({
           {found.strength === undefined ? '' : strengthWords(found.strength)}.
         </p>
       )}
-    </details>
+    </Fold>
   );
 }
 
@@ -273,7 +273,6 @@ function targetOf(
 
 const Sheet = styled.section`
   display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
-  & summary { cursor: pointer; width: fit-content; }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
   & output { font-family: var(--font-heading), sans-serif; font-size: 1.75rem; font-weight: 650; line-height: 1.15; }
 `;

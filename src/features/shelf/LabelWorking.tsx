@@ -10,6 +10,7 @@ import { NUTRIENT_WORDS } from '@/core/trial/model/nutrient';
 import type { Product } from '@/core/trial/model/product';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
+import { WideTable } from '@/ui/WideTable';
 
 interface LabelWorkingProps {
   readonly product: Product;
@@ -81,7 +82,7 @@ interface WorkingTableProps extends Words {
 
 function WorkingTable({ head, unit, n, p2o5, p, k2o, k, others }: WorkingTableProps) {
   return (
-    <table>
+    <WideTable label="The label, worked out">
       <TableHead of={[head, 'as printed by some', 'as element']} />
       <tbody>
         <tr>
@@ -119,7 +120,7 @@ function WorkingTable({ head, unit, n, p2o5, p, k2o, k, others }: WorkingTablePr
           </tr>
         ))}
       </tbody>
-    </table>
+    </WideTable>
   );
 }
 

@@ -12,6 +12,7 @@ import { writerName } from '@/features/frame/writer-name';
 import { EntryHistory } from '@/features/trial/EntryHistory';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
@@ -43,8 +44,7 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
         </p>
       )}
       {view.unevenActs.length > 0 && (
-        <details>
-          <summary>What not all got, {view.unevenActs.length}</summary>
+        <Fold title={`What not all got, ${view.unevenActs.length}`}>
           <ul>
             {view.unevenActs.map(act => (
               <li key={`${act.name} ${act.on} ${act.codes.join()}`}>
@@ -52,7 +52,7 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
       {view.isUneven && (
         <p data-flag>
@@ -61,7 +61,9 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
         </p>
       )}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
-      <RecentActs view={view} back={back} isPending={isPending} />
+      {view.trial.state !== 'closed' && (
+        <RecentActs view={view} back={back} isPending={isPending} />
+      )}
       {view.recent.length === 0 && <Soft>Nothing is ticked off yet.</Soft>}
       <EntryHistory of="every step" load={history} />
     </Box>
@@ -85,16 +87,14 @@ function RecentActs({ view, back, isPending }: RecentActsProps) {
             {act.by ? `, by ${act.by}` : ''}
             {act.note ? `. ${act.note}` : ''}
           </span>
-          {view.trial.state !== 'closed' && (
-            <Button
-              data-tone="quiet"
-              aria-label={`Undo ${act.name} of ${shortDay(act.on)}`}
-              onPress={() => back(act.actId)}
-              isPending={isPending}
-            >
-              Undo
-            </Button>
-          )}
+          <Button
+            data-tone="quiet"
+            aria-label={`Undo ${act.name} of ${shortDay(act.on)}`}
+            onPress={() => back(act.actId)}
+            isPending={isPending}
+          >
+            Undo
+          </Button>
         </li>
       ))}
     </ul>

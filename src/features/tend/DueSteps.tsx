@@ -17,6 +17,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
+import { Fold } from '@/ui/Fold';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -120,10 +121,9 @@ function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
         </span>
         <ReceiverList due={due} />
         {namesTrial && <small>{due.trial.question}</small>}
-        <details onToggle={event => setOpen(event.currentTarget.open)}>
-          <summary>Done differently, or not at all</summary>
+        <Fold title="Done differently, or not at all" onOpenChange={setOpen}>
           {isOpen && <OtherwiseFields due={due} step={step} />}
-        </details>
+        </Fold>
         {!isOpen && Object.values(fields).map(says => <Trouble key={says}>{says}</Trouble>)}
         <ActionTrouble trouble={trouble} />
       </div>
@@ -263,10 +263,7 @@ const Steps = styled.ul`
   & strong { font-size: 1.125rem; }
   & em { font-style: normal; color: var(--beet); font-weight: 600; }
   & small { color: var(--ink-soft); font-size: 0.9375rem; }
-  & summary { cursor: pointer; width: fit-content; color: var(--ink-soft); font-size: 0.9375rem; }
-  & details[open] { display: grid; gap: 8px; max-width: 420px; }
-  & details[open] > * + * { margin-top: 8px; }
-  @media (pointer: coarse) { & summary { padding: 10px 0; } }
+  & [data-folded] { max-width: 420px; }
 `;
 
 const Codes = styled.span`

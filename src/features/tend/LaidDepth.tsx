@@ -10,6 +10,7 @@ import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -45,8 +46,7 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
       () => change({ bags: '', bag: '' }),
     );
   return (
-    <Box>
-      <summary>How deep was it really?</summary>
+    <Box title="How deep was it really?">
       <div data-fields>
         <Select
           label="The level"
@@ -95,9 +95,6 @@ function nameWithDepth(name: string, depthMm: number): string {
 const MM_AN_INCH = 25.4;
 const MM_IN: Readonly<Record<string, number>> = { mm: 1, cm: 10 };
 
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 10px; }
+const Box = styled(Fold)`
   & > [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

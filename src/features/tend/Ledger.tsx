@@ -10,6 +10,7 @@ import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
 import { counted } from '@/core/words/plural';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
@@ -134,8 +135,7 @@ function EqualisedList({ amount, found }: EqualisedListProps) {
 function ShoppingList({ shopping }: { readonly shopping: readonly ToBuy[] }) {
   const inUnits = useAmountWords();
   return (
-    <details>
-      <summary>What to have in the shed</summary>
+    <Fold title="What to have in the shed">
       <ul>
         {shopping.map(item => (
           <li key={item.product + item.of}>
@@ -147,7 +147,7 @@ function ShoppingList({ shopping }: { readonly shopping: readonly ToBuy[] }) {
           </li>
         ))}
       </ul>
-    </details>
+    </Fold>
   );
 }
 
@@ -241,6 +241,4 @@ const Book = styled.section`
   & [data-flag] { border-left: 3px solid var(--straw); padding-left: 12px; max-width: var(--measure); }
   & ul { margin: 0; padding-left: 18px; display: grid; gap: 4px; }
   & small { color: var(--ink-soft); }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

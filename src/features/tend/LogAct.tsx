@@ -14,6 +14,7 @@ import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -71,8 +72,7 @@ export function LogAct({ treatments, codes, unitWord, today, shelf, log }: LogAc
       },
     );
   return (
-    <Box>
-      <summary>Something was done that was not planned</summary>
+    <Box title="Something was done that was not planned">
       <ActFields field={field} treatments={treatments} codes={codes} unitWord={unitWord} />
       <MaterialFields field={field} shelf={shelf} hasProduct={productId !== ''} kind={form.kind} />
       {to === SOME && (
@@ -168,9 +168,6 @@ function ActFields({ field, treatments, codes, unitWord }: ActFieldsProps) {
   );
 }
 
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 10px; }
+const Box = styled(Fold)`
   & > [data-fields] { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

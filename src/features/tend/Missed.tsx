@@ -9,6 +9,7 @@ import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -27,8 +28,7 @@ export function Missed({ view, tick, stateAll }: MissedProps) {
   const { missed, today } = view;
   if (missed.length === 0) return null;
   return (
-    <details onToggle={event => setOpen(event.currentTarget.open)}>
-      <summary>Not ticked in time: {counted(missed.length, 'step')}</summary>
+    <Fold title={`Not ticked in time: ${counted(missed.length, 'step')}`} onOpenChange={setOpen}>
       {isOpen && (
         <Late>
           <Soft>
@@ -39,7 +39,7 @@ export function Missed({ view, tick, stateAll }: MissedProps) {
           <Statement stateAll={stateAll} count={missed.length} />
         </Late>
       )}
-    </details>
+    </Fold>
   );
 }
 

@@ -1,7 +1,6 @@
 'use client';
 
 import { useState } from 'react';
-import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
@@ -9,6 +8,7 @@ import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
@@ -35,8 +35,7 @@ export function PaperLog({ steps, enter }: PaperLogProps) {
     );
   };
   return (
-    <Box>
-      <summary>Put in a log kept on paper</summary>
+    <Fold title="Put in a log kept on paper">
       <Soft>
         One line a time, pasted from a spreadsheet or with commas between. The first line names the
         columns: day, step, and, where there is more to say, to, amount, note, who. “Not given”
@@ -60,12 +59,6 @@ export function PaperLog({ steps, enter }: PaperLogProps) {
           Put the log on record
         </Button>
       </Acts>
-    </Box>
+    </Fold>
   );
 }
-
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 10px; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
-`;

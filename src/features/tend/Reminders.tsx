@@ -7,6 +7,7 @@ import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { withShortDays } from '@/features/frame/days';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Trouble } from '@/ui/Trouble';
 
 interface RemindersProps {
@@ -22,8 +23,7 @@ export function Reminders({ reminders, isLocked, plan }: RemindersProps) {
   const take = ({ draft, why }: Reminder): void =>
     run(() => plan(draft, isLocked ? `Often forgotten: ${why}` : ''));
   return (
-    <Box>
-      <summary>Often forgotten, {reminders.length}</summary>
+    <Box title={`Often forgotten, ${reminders.length}`}>
       <ul>
         {reminders.map(reminder => (
           <li key={reminder.key}>
@@ -50,11 +50,9 @@ export function Reminders({ reminders, isLocked, plan }: RemindersProps) {
   );
 }
 
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+const Box = styled(Fold)`
   & ul { list-style: none; margin: 8px 0 0; padding: 0; }
   & li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 12px; align-items: start; padding: 10px 0; border-bottom: 1px solid var(--rule); }
   & strong { display: block; font-weight: 600; }
   & small { color: var(--ink-soft); font-size: 0.9375rem; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -14,6 +14,7 @@ import { longDay, shortDay } from '@/features/frame/days';
 import { DueBoard } from '@/features/tend/DueBoard';
 import { Unreadable } from '@/features/trial/Unreadable';
 import { FirstFew } from '@/ui/FirstFew';
+import { HowFar } from '@/ui/HowFar';
 import { Page, Soft } from '@/ui/Page';
 import { EmptyBench } from './EmptyBench';
 import { type Errand, errandOf } from './errand';
@@ -75,14 +76,18 @@ export function Today({
           {found.length > 0 && (
             <section>
               <h2>Found so far</h2>
-              <Found>
-                {found.map(({ trial, headline }) => (
-                  <li key={trial.id}>
-                    <Link href={`/trials/${trial.id}/judge`}>{headline}</Link>
-                    <Soft>{trial.question}</Soft>
-                  </li>
-                ))}
-              </Found>
+              <FirstFew of={found} first={3}>
+                {shown => (
+                  <Found>
+                    {shown.map(({ trial, headline }) => (
+                      <li key={trial.id}>
+                        <Link href={`/trials/${trial.id}/judge`}>{headline}</Link>
+                        <Soft>{trial.question}</Soft>
+                      </li>
+                    ))}
+                  </Found>
+                )}
+              </FirstFew>
             </section>
           )}
         </>
@@ -132,9 +137,11 @@ function RunningTrials({ running, today }: RunningTrialsProps) {
                   {dayWords(summary, today)} ·{' '}
                   <Link href={`/trials/${summary.trial.id}/tend#work`}>Time the work</Link>
                 </span>
-                <progress
-                  aria-label={`Season of ${summary.trial.crop}`}
-                  value={seasonShare(summary, today)}
+                <HowFar
+                  label={`Season of ${summary.trial.crop}`}
+                  done={seasonShare(summary, today)}
+                  of={1}
+                  tone="soft"
                 />
               </li>
             ))}
@@ -170,8 +177,6 @@ const UnderWay = styled.ul`
   list-style: none; margin: 12px 0 0; padding: 0; display: grid; gap: 16px;
   & li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 4px 24px; }
   & a { font-weight: 600; } & span { color: var(--ink-soft); }
-  & progress { grid-column: 1 / -1; width: 100%; height: 6px; appearance: none; border: 0; background: var(--rule); accent-color: var(--ink-soft); }
-  & progress::-webkit-progress-bar { background: var(--rule); } & progress::-webkit-progress-value { background: var(--ink-soft); } & progress::-moz-progress-bar { background: var(--ink-soft); }
   @media (max-width: 640px) { & li { grid-template-columns: minmax(0, 1fr); } }
 `;
 

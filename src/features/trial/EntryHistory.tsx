@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { HistoryLine } from '@/core/trial/history-line';
 import { withShortDays } from '@/features/frame/days';
+import { Fold } from '@/ui/Fold';
 import { useHistory } from './use-history';
 
 interface EntryHistoryProps {
@@ -17,8 +18,7 @@ export function EntryHistory({ of, load }: EntryHistoryProps) {
   const [isOpen, setOpen] = useState(false);
   const lines = useHistory(isOpen, load);
   return (
-    <Box onToggle={event => setOpen(event.currentTarget.open)}>
-      <summary>History of {of}</summary>
+    <Box title={`History of ${of}`} onOpenChange={setOpen} tone="soft">
       {lines?.length === 0 && <p>Nothing was put down yet.</p>}
       <ol>
         {lines?.map(({ id, at, by, says }) => (
@@ -32,8 +32,6 @@ export function EntryHistory({ of, load }: EntryHistoryProps) {
   );
 }
 
-const Box = styled.details`
-  & > summary { cursor: pointer; width: fit-content; padding: 4px 0; }
+const Box = styled(Fold)`
   & > ol { padding-left: 22px; display: grid; gap: 4px; max-width: var(--measure); }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -4,14 +4,14 @@ import { styled } from 'styled-components';
 import { rulerWords } from '@/core/quantity/ruler-words';
 import type { HorticulturalFact } from '@/core/trial/horticultural-facts';
 import { useSystem } from '@/features/frame/use-garden-units';
+import { Fold } from '@/ui/Fold';
 
 /** What is generally known and bears on this plan, with where it comes from. */
 export function Known({ facts }: { readonly facts: readonly HorticulturalFact[] }) {
   const system = useSystem();
   if (facts.length === 0) return null;
   return (
-    <Box>
-      <summary>Worth knowing, {facts.length}</summary>
+    <Box title={`Worth knowing, ${facts.length}`} isRuled>
       <ul>
         {facts.map(each => (
           <li key={each.id}>
@@ -23,10 +23,7 @@ export function Known({ facts }: { readonly facts: readonly HorticulturalFact[] 
   );
 }
 
-const Box = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 12px;
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
+const Box = styled(Fold)`
   & ul { margin: 8px 0 0; padding-left: 18px; display: grid; gap: 6px; max-width: var(--measure); }
   & small { color: var(--ink-soft); }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -8,6 +8,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { Button } from '@/ui/Button';
 import { ConfirmDialog } from '@/ui/ConfirmDialog';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { ActionTrouble } from './ActionTrouble';
 import { useTrialAction } from './use-trial-action';
@@ -42,8 +43,7 @@ export function PutAwayList({ summaries, bringBack, erase }: PutAwayListProps) {
     <>
       <p role="status">{said}</p>
       {summaries.length > 0 && (
-        <Away>
-          <summary>Put away, {summaries.length}</summary>
+        <Away title={`Put away, ${summaries.length}`}>
           <Soft>Nothing of these is due or listed. All of them is kept.</Soft>
           <ActionTrouble trouble={trouble} />
           <ul>
@@ -123,10 +123,8 @@ function DeleteDialog({ summary, isPending, confirm, close }: DeleteDialogProps)
   );
 }
 
-const Away = styled.details`
+const Away = styled(Fold)`
   margin-top: 12px;
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
   & ul { list-style: none; margin: 8px 0 0; padding: 0; border-top: 1px solid var(--rule); }
   & li { display: flex; flex-wrap: wrap; justify-content: space-between; gap: 8px 16px; align-items: center; padding: 8px 0; border-bottom: 1px solid var(--rule); }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

@@ -9,6 +9,7 @@ import { valueWords } from '@/core/measure/reading/read-value';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { PanelBoundary } from '@/ui/PanelBoundary';
 import { TextField } from '@/ui/TextField';
 import { MeasureDrawing } from './MeasureDrawing';
@@ -167,8 +168,7 @@ interface WhyNoValueProps {
 function WhyNoValue({ walk, view, unit }: WhyNoValueProps) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <details onToggle={event => setOpen(event.currentTarget.open)}>
-      <summary>No value, a note, a picture</summary>
+    <Fold title="No value, a note, a picture" onOpenChange={setOpen}>
       {isOpen && (
         <Why>
           <TextField
@@ -190,7 +190,7 @@ function WhyNoValue({ walk, view, unit }: WhyNoValueProps) {
           </PanelBoundary>
         </Why>
       )}
-    </details>
+    </Fold>
   );
 }
 
@@ -221,5 +221,4 @@ export const Others = styled.div`
 
 export const Why = styled.div`
   display: grid; gap: 10px; margin-top: 8px;
-  & > summary { cursor: pointer; padding: 10px 0; }
 `;

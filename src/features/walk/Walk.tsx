@@ -12,9 +12,10 @@ import { ConnectionStatus } from '@/features/walk/outbox/ConnectionStatus';
 import { Refused } from '@/features/walk/outbox/Refused';
 import { useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Page, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
-import { AtPot, Others, Why } from './AtPot';
+import { AtPot, Others } from './AtPot';
 import { useWalk, type Walking } from './use-walk';
 import type { WalkView } from './walk-view';
 
@@ -105,8 +106,7 @@ function Done({ walk, view }: { readonly walk: Walking; readonly view: WalkView 
 
 function HowToWalk({ walk, view }: { readonly walk: Walking; readonly view: WalkView }) {
   return (
-    <Why as="details">
-      <summary>What, and in which order</summary>
+    <Fold title="What, and in which order">
       <Select
         label="What is read"
         name="walkMeasure"
@@ -125,7 +125,7 @@ function HowToWalk({ walk, view }: { readonly walk: Walking; readonly view: Walk
           { value: 'random', label: 'of today’s lot' },
         ]}
       />
-    </Why>
+    </Fold>
   );
 }
 

@@ -21,6 +21,7 @@ import { EntryHistory } from '@/features/trial/EntryHistory';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import type { Action } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -135,8 +136,7 @@ function MishapForm({ codes, code, groups, today, isKeyOpen, record }: MishapFor
       },
     );
   return (
-    <details>
-      <summary>Something happened</summary>
+    <Fold title="Something happened">
       <PickUnits
         codes={codes}
         chosen={chosen}
@@ -171,7 +171,7 @@ function MishapForm({ codes, code, groups, today, isKeyOpen, record }: MishapFor
           Put it on record
         </Button>
       </Acts>
-    </details>
+    </Fold>
   );
 }
 
@@ -211,8 +211,5 @@ const Box = styled.section`
   display: grid; gap: 10px; border-top: 1px solid var(--rule); padding-top: 16px;
   & ul { list-style: none; margin: 0; padding: 0; }
   & li { display: flex; justify-content: space-between; gap: 12px; align-items: baseline; padding: 6px 0; border-bottom: 1px solid var(--rule); }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  & details[open] > * + * { margin-top: 12px; }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

@@ -11,6 +11,7 @@ import type { BenchUnit } from '@/features/bench/bench-view';
 import { longDay } from '@/features/frame/days';
 import { useHistory } from '@/features/trial/use-history';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 import { pickWords } from './pick-draft';
@@ -188,8 +189,7 @@ function History({
   const load = useCallback(() => history(unitId), [history, unitId, picks]);
   const revisions = useHistory(isOpen, load);
   return (
-    <details onToggle={event => setOpen(event.currentTarget.open)}>
-      <summary>History of every entry</summary>
+    <Fold title="History of every entry" onOpenChange={setOpen}>
       <ol>
         {revisions?.map(revision => (
           <li key={revision.id}>
@@ -200,7 +200,7 @@ function History({
           </li>
         ))}
       </ol>
-    </details>
+    </Fold>
   );
 }
 

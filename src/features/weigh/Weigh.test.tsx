@@ -179,7 +179,7 @@ test('Alt and M opens a mishap of the pot in hand, Alt and N its note', async ()
   await user.keyboard('{Alt>}n{/Alt}');
   expect(screen.getByLabelText('Note')).toHaveFocus();
   await user.keyboard('{Alt>}m{/Alt}');
-  expect(screen.getByLabelText('It was')).toHaveFocus();
+  await waitFor(() => expect(screen.getByLabelText('It was')).toHaveFocus());
 });
 
 test('undo takes a new pick out again', async () => {

@@ -8,12 +8,12 @@ export function useWeighKeys(): void {
     const onKey = (event: KeyboardEvent): void => {
       if (!event.altKey || event.ctrlKey || event.metaKey) return;
       const [mishaps, note] = [
-        document.querySelector<HTMLDetailsElement>('section[aria-label="Mishaps"] details'),
+        document.querySelector<HTMLElement>('section[aria-label="Mishaps"] [data-fold]'),
         document.querySelector<HTMLInputElement>('input[name="note"]'),
       ];
       if (event.code === 'KeyM' && mishaps) {
-        mishaps.open = true;
-        mishaps.querySelector<HTMLSelectElement>('select')?.focus();
+        mishaps.querySelector<HTMLButtonElement>('[aria-expanded="false"]')?.click();
+        requestAnimationFrame(() => mishaps.querySelector('select')?.focus()); // once it is unfolded
       } else if (event.code === 'KeyN' && note) note.focus();
       else return;
       event.preventDefault();

@@ -6,6 +6,7 @@ import type { CanopyCover } from '@/core/image/canopy-cover';
 import type { Corners, Point } from '@/core/image/homography';
 import { Button } from '@/ui/Button';
 import { FilePick } from '@/ui/FilePick';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import type { Counted } from '@/workers/cover.worker';
 import { WORDS } from './cover-words';
@@ -32,8 +33,7 @@ const COUNTED: Readonly<Record<Counted, readonly number[]>> = {
 export function CoverPanel({ counts, take }: CoverPanelProps) {
   const { picture, corners, cover, trouble, isBusy, count, open, move, settle } = useCover(counts);
   return (
-    <Panel>
-      <summary>From a picture</summary>
+    <Panel title="From a picture" isRuled>
       <Soft>{WORDS[counts].how} The picture stays in this browser.</Soft>
       <FilePick
         label="Choose a picture"
@@ -187,10 +187,7 @@ function Mask({ cover, counts }: { readonly cover: CanopyCover; readonly counts:
   );
 }
 
-const Panel = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 8px;
-  & > summary { cursor: pointer; font-weight: 600; padding: 10px 0; width: fit-content; }
-  &[open] > * + * { margin-top: 10px; }
+const Panel = styled(Fold)`
   & output { display: block; font-family: var(--font-heading), sans-serif; font-size: 2rem; font-weight: 650; }
   & output small { font-size: 1rem; font-weight: 400; margin-left: 12px; color: var(--ink-soft); }
 `;

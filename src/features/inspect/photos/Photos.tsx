@@ -8,6 +8,7 @@ import { shortDay } from '@/features/frame/days';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { BareButton } from '@/ui/BareButton';
 import { Choice } from '@/ui/Choice';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Tick } from '@/ui/Tick';
@@ -86,10 +87,9 @@ export function Photos(props: PhotosProps) {
       )}
       {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
       {!isClosed && units.length > 0 && (
-        <details>
-          <summary>Keep a picture</summary>
+        <Fold title="Keep a picture">
           <AddPhoto trialId={trialId} units={units} unitWord={unitWord} today={today} />
-        </details>
+        </Fold>
       )}
     </Wall>
   );
@@ -239,8 +239,6 @@ const Wall = styled.section`
   & figcaption { display: flex; flex-wrap: wrap; gap: 4px 8px; align-items: center; font-size: 0.9375rem; font-variant-numeric: tabular-nums slashed-zero; }
   & [data-acts] { display: flex; flex-wrap: wrap; gap: 12px; }
   & section { border-block: 1px solid var(--rule); padding-block: 12px; display: grid; gap: 12px; }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  & details[open] > * + * { margin-top: 12px; }
   @media (max-width: 640px) { & [data-wall] { grid-template-columns: repeat(2, minmax(0, 1fr)); } & [data-pairs] { grid-template-columns: minmax(0, 1fr); } }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } & > label { min-height: 48px; } }
+  @media (pointer: coarse) { & > label { min-height: 48px; } }
 `;

@@ -13,6 +13,7 @@ import { useSystem } from '@/features/frame/use-garden-units';
 import { useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
 import { FilePick } from '@/ui/FilePick';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
@@ -93,10 +94,9 @@ export function Soil({
       <p role="status">{said}</p>
       {trouble && <ReportRefused trouble={trouble} />}
       {!isClosed && codes.length > 0 && (
-        <details>
-          <summary>Fill bags</summary>
+        <Fold title="Fill bags">
           <FillBags codes={codes} today={today} fill={fill} />
-        </details>
+        </Fold>
       )}
     </Box>
   );
@@ -166,11 +166,14 @@ interface BagTableProps {
 function BagTable({ view, open }: BagTableProps) {
   const system = useSystem();
   return (
-    <details>
-      <summary>
-        {counted(view.bags.length, 'bag')}
-        {open.length > 0 ? `, ${open.length} without an answer` : ''}
-      </summary>
+    <Fold
+      title={
+        <>
+          {counted(view.bags.length, 'bag')}
+          {open.length > 0 ? `, ${open.length} without an answer` : ''}
+        </>
+      }
+    >
       <WideTable label="Bags of soil">
         <TableHead of={['number', 'of', 'taken', 'depth', 'cores', 'answer']} />
         <tbody>
@@ -186,7 +189,7 @@ function BagTable({ view, open }: BagTableProps) {
           ))}
         </tbody>
       </WideTable>
-    </details>
+    </Fold>
   );
 }
 
@@ -258,13 +261,10 @@ const Box = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr); border-top: 1px solid var(--rule); padding-top: 16px;
   & > [data-analytes] { display: grid; grid-template-columns: repeat(auto-fill, minmax(300px, 1fr)); gap: 20px 32px; }
   & > [data-analytes] > div { display: grid; gap: 4px; align-content: start; grid-template-columns: minmax(0, 1fr); }
-  & > div:not([data-analytes]), & details > div { display: grid; gap: 8px; grid-template-columns: minmax(0, 1fr); }
+  & > div:not([data-analytes]), & [data-folded] > div { display: grid; gap: 8px; grid-template-columns: minmax(0, 1fr); }
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
-  & summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  & details[open] > * + * { margin-top: 12px; }
   & [role='status']:empty { display: none; }
   & [role='status'] { color: var(--leaf); font-weight: 600; }
   & [role='alert'] { border-left: 3px solid var(--beet); padding-left: 12px; }
   & ul { margin: 4px 0 0; padding-left: 18px; }
-  @media (pointer: coarse) { & summary { padding: 12px 0; } }
 `;

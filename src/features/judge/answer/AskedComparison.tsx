@@ -7,6 +7,7 @@ import { gapSize } from '@/core/judge/verdict/gap-figures';
 import { GAP_WAYS } from '@/core/judge/verdict/words/size-words';
 import { listed } from '@/core/words/listed';
 import { printP } from '@/features/judge/print-value';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { useForm } from '@/ui/use-form';
@@ -44,9 +45,9 @@ export function AskedComparison({
     each => (each.a === a && each.b === b) || (each.a === b && each.b === a),
   );
   const options = input.treatments.map(name => ({ value: name, label: name }));
-  return (
-    <Box aria-label="Was the question answered?">
-      <h2>“{question}”</h2>
+  const isFolded = agreed === null && !input.factors;
+  const held = (
+    <>
       <div>
         <Select label="Hold" {...field('a')} options={options} />
         <Select label="against" {...field('b')} options={options} />
@@ -69,6 +70,20 @@ export function AskedComparison({
           ? 'Agreed on before the start as what the question is about: held against each other by themselves.'
           : `Allowed for all pairs together (Tukey-Kramer). ${agreed ? `Agreed on before the start was ${listed(agreed.one)} against ${listed(agreed.other)}.` : 'A question about two of them only is best agreed on before the start.'}`}
       </Soft>
+    </>
+  );
+  return (
+    <Box aria-label="Was the question answered?">
+      {isFolded ? (
+        <Fold title="Hold any two against each other" tone="heading">
+          {held}
+        </Fold>
+      ) : (
+        <>
+          <h2>“{question}”</h2>
+          {held}
+        </>
+      )}
     </Box>
   );
 }
@@ -123,6 +138,6 @@ function dependsWords(
 const Box = styled.section`
   display: grid; gap: 12px;
   & h2 { font-family: var(--font-text), sans-serif; font-size: 1.125rem; font-weight: 700; }
-  & > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(160px, 1fr)); gap: 12px; }
+  & > div:not([data-fold]), & [data-folded] > div { display: grid; grid-template-columns: repeat(auto-fit, minmax(160px, 1fr)); gap: 12px; }
   & p { max-width: var(--measure); }
 `;

@@ -10,7 +10,9 @@ import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { printP } from '@/features/judge/print-value';
+import { Fold } from '@/ui/Fold';
 import { PlantLabel } from '@/ui/PlantLabel';
+import { WideTable } from '@/ui/WideTable';
 import { CALL_TONES, intervalWords } from './contrast-words';
 import { workingOf } from './working';
 
@@ -26,55 +28,53 @@ export function CallsTable({ analysis, tags, printValue }: CallsTableProps) {
   const groups = new Map(judgement.groups.map(group => [group.treatment, group]));
   const control = groups.get(input.control);
   return (
-    <Scroll tabIndex={0} role="region" aria-label="Every treatment against the control">
-      <table>
-        <caption>Every treatment against {input.control}</caption>
-        <thead>
-          <tr>
-            <th scope="col">Treatment</th>
-            <th scope="col">Result</th>
-            <th scope="col" data-figure>
-              {pluralOf(input.unitWord)}
-            </th>
-            <th scope="col" data-figure>
-              {input.outcome === 'continuous' ? 'mean' : 'found'}
-            </th>
-            <th scope="col" data-figure>
-              gap
-            </th>
-            <th scope="col">95% interval, all together</th>
-            <th scope="col" data-figure>
-              p, all together
-            </th>
-            <th scope="col" data-figure>
-              p, shuffles
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {testsOf(input).map(name => (
-            <Row
-              key={name}
-              name={name}
-              analysis={analysis}
-              contrast={judgement.contrasts.find(contrast => contrast.treatment === name)}
-              tag={tags.find(tag => tag.name === name)}
-              printValue={printValue}
-            />
-          ))}
-          <tr>
-            <th scope="row">
-              <PlantLabel look={tags.find(tag => tag.name === input.control)} width={16} />
-              {input.control}
-            </th>
-            <td>the control</td>
-            <td data-figure>{control?.n ?? 0}</td>
-            <td data-figure>{foundWords(input, control, printValue)}</td>
-            <td colSpan={4} />
-          </tr>
-        </tbody>
-      </table>
-    </Scroll>
+    <Calls label="Every treatment against the control">
+      <caption>Every treatment against {input.control}</caption>
+      <thead>
+        <tr>
+          <th scope="col">Treatment</th>
+          <th scope="col">Result</th>
+          <th scope="col" data-figure>
+            {pluralOf(input.unitWord)}
+          </th>
+          <th scope="col" data-figure>
+            {input.outcome === 'continuous' ? 'mean' : 'found'}
+          </th>
+          <th scope="col" data-figure>
+            gap
+          </th>
+          <th scope="col">95% interval, all together</th>
+          <th scope="col" data-figure>
+            p, all together
+          </th>
+          <th scope="col" data-figure>
+            p, shuffles
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {testsOf(input).map(name => (
+          <Row
+            key={name}
+            name={name}
+            analysis={analysis}
+            contrast={judgement.contrasts.find(contrast => contrast.treatment === name)}
+            tag={tags.find(tag => tag.name === name)}
+            printValue={printValue}
+          />
+        ))}
+        <tr>
+          <th scope="row">
+            <PlantLabel look={tags.find(tag => tag.name === input.control)} width={16} />
+            {input.control}
+          </th>
+          <td>the control</td>
+          <td data-figure>{control?.n ?? 0}</td>
+          <td data-figure>{foundWords(input, control, printValue)}</td>
+          <td colSpan={4} />
+        </tr>
+      </tbody>
+    </Calls>
   );
 }
 
@@ -134,8 +134,7 @@ function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }
       </tr>
       <tr data-working>
         <td colSpan={8}>
-          <details>
-            <summary>Show the working for {name}</summary>
+          <Fold title={`Show the working for ${name}`}>
             <dl>
               {workingOf(contrast, judgement, input).map(step => (
                 <div key={step.figure}>
@@ -148,26 +147,21 @@ function Row({ name, analysis: { judgement, input }, contrast, tag, printValue }
                 </div>
               ))}
             </dl>
-          </details>
+          </Fold>
         </td>
       </tr>
     </>
   );
 }
 
-const Scroll = styled.div`
-  overflow-x: auto;
+const Calls = styled(WideTable)`
   & caption { text-align: left; font-family: var(--font-heading), sans-serif; font-weight: 650; font-size: 1.25rem; padding-bottom: 8px; }
-  & th[scope='row'] { color: var(--ink); font-size: 1rem; white-space: nowrap; }
   & th[scope='row'] svg { vertical-align: -8px; margin-right: 10px; }
-  & td, & th { padding-block: 8px; }
-  & [data-figure] { text-align: right; }
-  & td { white-space: nowrap; }
+  && [data-figure] { text-align: right; }
   & [data-call] { font-weight: 700; }
   & [data-call='leaf'] { color: var(--leaf); } & [data-call='beet'] { color: var(--beet); } & [data-call='straw'] { color: var(--straw); }
-  & [data-working] td { padding-top: 0; white-space: normal; }
+  && [data-working] td { padding-top: 0; white-space: normal; }
   & tr:has(+ [data-working]) > * { border-bottom-color: transparent; }
-  & summary { cursor: pointer; color: var(--ink-soft); font-size: 0.9375rem; }
   & dl { display: grid; gap: 8px; margin: 12px 0; }
   & dl > div { display: grid; grid-template-columns: 200px 1fr; gap: 16px; }
   & dt { font-weight: 600; } & dd { margin: 0; display: grid; }

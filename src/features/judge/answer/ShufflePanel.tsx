@@ -11,6 +11,7 @@ import type { TagView } from '@/features/bench/bench-view';
 import type { JudgingState } from '@/features/judge/use-judgement';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
+import { HowFar } from '@/ui/HowFar';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { howOften } from './how-often';
@@ -131,7 +132,7 @@ interface ShuffleProgressProps {
 function ShuffleProgress({ progress, onCancel }: ShuffleProgressProps) {
   return (
     <p role="status">
-      <progress aria-label="Shuffles done" value={progress.done} max={progress.total} />{' '}
+      <HowFar label="Shuffles done" done={progress.done} of={progress.total} />{' '}
       {progress.done.toLocaleString('en')} of {progress.total.toLocaleString('en')} shuffles{' '}
       <Button data-tone="quiet" onPress={onCancel}>
         Stop
@@ -238,7 +239,6 @@ function Deal({
 
 const Panel = styled.section`
   display: grid; gap: 10px; align-content: start;
-  & progress { accent-color: var(--clay); vertical-align: middle; }
   & [data-luck] { font-size: 1.0625rem; }
 `;
 

@@ -9,6 +9,7 @@ import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
@@ -110,8 +111,7 @@ function LeaveOutForm({ unit, leaveOut }: LeaveOutFormProps) {
       () => change({ why: '' }),
     );
   return (
-    <details>
-      <summary>Put on record that {unit.code} is left out</summary>
+    <Fold title={`Put on record that ${unit.code} is left out`}>
       <Form>
         <TextField
           label="Why"
@@ -126,7 +126,7 @@ function LeaveOutForm({ unit, leaveOut }: LeaveOutFormProps) {
           </Button>
         </Acts>
       </Form>
-    </details>
+    </Fold>
   );
 }
 

@@ -6,6 +6,7 @@ import type { PredictionScore, SettledGuess } from '@/core/judge/after/predictio
 import type { Measure } from '@/core/trial/model/measure';
 import { counted } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 
 export interface GuessesProps {
@@ -22,15 +23,16 @@ export function OpenedPredictions({ guesses, records, measures }: GuessesProps) 
   if (guesses.length === 0) return null;
   return (
     <section aria-label="What was expected">
-      <h2>What was expected</h2>
-      <List>
-        {guesses.map(guess => (
-          <OpenedGuess key={guess.prediction.id} guess={guess} measures={measures} />
-        ))}
-      </List>
-      {records.length > 0 && (
-        <Soft>Over all closed trials: {records.map(recordWords).join('; ')}.</Soft>
-      )}
+      <Fold title="What was expected" tone="heading">
+        <List>
+          {guesses.map(guess => (
+            <OpenedGuess key={guess.prediction.id} guess={guess} measures={measures} />
+          ))}
+        </List>
+        {records.length > 0 && (
+          <Soft>Over all closed trials: {records.map(recordWords).join('; ')}.</Soft>
+        )}
+      </Fold>
     </section>
   );
 }

@@ -14,6 +14,7 @@ import { soldBy } from '@/core/quantity/sold-by';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { printFigure, printP } from '@/features/judge/print-value';
+import { Fold } from '@/ui/Fold';
 import type { BoundField } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
@@ -57,11 +58,12 @@ interface DosePanelProps {
   readonly doses: DoseSeries;
   readonly printValue: (value: number) => string;
   readonly isWeight: boolean;
+  readonly unitWord: string;
   readonly worthPerKg: number | null;
 }
 
 /** How much of it? Trend, bend, plateau, and the dose that leaves the most money. */
-export function DosePanel({ doses, printValue, isWeight, worthPerKg }: DosePanelProps) {
+export function DosePanel({ doses, printValue, isWeight, unitWord, worthPerKg }: DosePanelProps) {
   const { units, response, name } = doses;
   const sold = soldBy(useSystem());
   const { form, field } = useForm({
@@ -84,12 +86,24 @@ export function DosePanel({ doses, printValue, isWeight, worthPerKg }: DosePanel
       <h2>How much of it?</h2>
       <DoseChart units={units} best={best} name={name} printValue={printValue} />
       <p>{trendWords(doses, printValue)}</p>
-      {response.fits.length > 0 && <FitTable response={response} />}
-      {isWeight && best && <BestDose field={field} found={found} sold={sold.name} />}
-      <Soft>
-        Each unit counts, blocks taken out. Between two doses that were tried the curve guesses;
-        beyond the largest it knows nothing.
-      </Soft>
+      {response.fits.length > 0 && (
+        <Fold title="The curves that fit" tone="soft">
+          <FitTable response={response} />
+          <Soft>
+            Each unit counts, blocks taken out. Between two doses that were tried the curve guesses;
+            beyond the largest it knows nothing.
+          </Soft>
+        </Fold>
+      )}
+      {isWeight && best && (
+        <BestDose
+          field={field}
+          found={found}
+          sold={sold.name}
+          more={moreOf(name)}
+          unitWord={unitWord}
+        />
+      )}
     </Box>
   );
 }
@@ -100,19 +114,26 @@ interface BestDoseProps {
   ) => BoundField<{ worth: string; cost: string }[Key]>;
   readonly found: { readonly dose: number; readonly net: number } | null;
   readonly sold: string;
+  /** What there is more of: `cm of leaf-mould`. */
+  readonly more: string;
+  readonly unitWord: string;
 }
 
-function BestDose({ field, found, sold }: BestDoseProps) {
+function BestDose({ field, found, sold, more, unitWord }: BestDoseProps) {
   return (
     <>
       <div data-fields>
         <TextField label={`A ${sold} is worth`} {...field('worth')} inputMode="decimal" />
-        <TextField label="One more of it costs, a unit" {...field('cost')} inputMode="decimal" />
+        <TextField
+          label={`Each extra ${more} costs, a ${unitWord}`}
+          {...field('cost')}
+          inputMode="decimal"
+        />
       </div>
       {found && (
         <p role="status">
-          The most is left at <b>{Number(found.dose.toPrecision(3))}</b>: {found.net.toFixed(2)} a
-          unit. More gives a larger harvest and a smaller purse.
+          The most is left at <b>{Number(found.dose.toPrecision(3))}</b>: {found.net.toFixed(2)} a{' '}
+          {unitWord}. More gives a larger harvest and a smaller purse.
         </p>
       )}
     </>

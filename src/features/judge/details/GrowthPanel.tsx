@@ -1,11 +1,11 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { styled } from 'styled-components';
 import { type TreatmentGrowth, trialGrowth } from '@/core/judge/after/trial-growth';
 import type { Measure } from '@/core/trial/model/measure';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { printFigure } from '@/features/judge/print-value';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
@@ -34,8 +34,7 @@ export function GrowthPanel({
     [isOpen, data, measure],
   );
   return (
-    <Box onToggle={event => setOpen(event.currentTarget.open)}>
-      <summary>How they grew</summary>
+    <Fold title="How they grew" onOpenChange={setOpen}>
       {grown === undefined ? (
         <Soft>Growth curves want at least five days of readings.</Soft>
       ) : (
@@ -57,7 +56,7 @@ export function GrowthPanel({
           </Soft>
         </>
       )}
-    </Box>
+    </Fold>
   );
 }
 
@@ -79,9 +78,3 @@ function cellsOf({ fits: [best] }: TreatmentGrowth) {
     </>
   );
 }
-
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 10px; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
-`;

@@ -53,8 +53,8 @@ export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
         <Link href={`/trials/${trialId}/report`}>The report</Link>
       </p>
       <Soft>
-        How many rounds there will be is best agreed now: repeating until one likes the answer is
-        choosing it.
+        Agree now how many rounds there will be: repeating until one likes the answer is choosing
+        it.
       </Soft>
     </Box>
   );

@@ -9,6 +9,7 @@ import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import { pluralOf } from '@/core/words/plural';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 
 interface Season {
@@ -66,8 +67,7 @@ export function NullSimulation({
   };
   const called = seasons.filter(season => season.isCalled).length;
   return (
-    <Box>
-      <summary>Try it with no effect</summary>
+    <Box title="Try it with no effect">
       <Soft>
         The same {pluralOf(input.unitWord)}, the same spread, and water in every can: what would
         this page have said?
@@ -121,10 +121,7 @@ function SeasonList({ seasons }: { readonly seasons: readonly Season[] }) {
   );
 }
 
-const Box = styled.details`
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 10px; }
+const Box = styled(Fold)`
   & small { color: var(--ink-soft); }
   & ol { padding-left: 36px; margin: 0; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

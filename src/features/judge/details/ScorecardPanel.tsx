@@ -14,9 +14,12 @@ import { counted } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
+import { HowFar } from '@/ui/HowFar';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Select } from '@/ui/Select';
+import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
 import { chanceOfCell, chanceWords, toneOf } from './score-words';
 import { type PermutationPValuesState, usePermutationPValues } from './use-permutation-p-values';
@@ -53,11 +56,17 @@ export function ScorecardPanel({
   const [weights, setWeights] = useState<Readonly<Record<string, number>>>(() =>
     Object.fromEntries(wholeRows.map(row => [row.measureId, row.isMain ? 3 : 0])),
   );
+  const [isClose, setClose] = useState(false);
+  const [wasClose, setWasClose] = useState(false); // nothing is shuffled for who does not ask
   const permutations = usePermutationPValues(
-    whole,
+    wasClose ? whole : null,
     spec,
     wholeRows.filter(row => row.isByMean).map(row => row.measureId),
   );
+  const turnClose = (): void => {
+    setClose(!isClose);
+    setWasClose(true);
+  };
   const ranked = weightedRank(card.rows, weights);
   const wins = winsOf(card);
   const [isWeighing, setWeighing] = useState(false);
@@ -73,9 +82,12 @@ export function ScorecardPanel({
         permutations={permutations}
         weights={weights}
         setWeights={isWeighing ? setWeights : null}
-        bases={bases}
+        isClose={isClose}
       />
-      {card.rows.some(row => row.isByMean) && <PermutationProgress state={permutations} />}
+      {bases.length > 0 && <BaseTable treatments={treatments} bases={bases} />}
+      {isClose && card.rows.some(row => row.isByMean) && (
+        <PermutationProgress state={permutations} />
+      )}
       <p>
         {chanceWords(card)}{' '}
         {[...wins]
@@ -87,12 +99,16 @@ export function ScorecardPanel({
         <Button onPress={() => setWeighing(!isWeighing)}>
           {isWeighing ? 'Hide the weights' : 'Say which measures matter to you'}
         </Button>
+        <Button onPress={turnClose}>
+          {isClose ? 'Hide the chances' : 'Show what chance alone would do'}
+        </Button>
       </Acts>
       {isWeighing && isWeighed && ranked.length > 0 && <RankedByWeight ranked={ranked} />}
     </Card>
   );
 }
 
+type BasesProps = Pick<ScorecardPanelProps, 'bases'>;
 type SetWeights = Dispatch<SetStateAction<Readonly<Record<string, number>>>>;
 
 interface ScoreTableProps {
@@ -104,7 +120,8 @@ interface ScoreTableProps {
   readonly weights: Readonly<Record<string, number>>;
   /** null where they are not asked for. */
   readonly setWeights: SetWeights | null;
-  readonly bases: ScorecardPanelProps['bases'];
+  /** With the chance of every gap, and how each measure was judged. */
+  readonly isClose: boolean;
 }
 
 function ScoreTable({
@@ -115,7 +132,7 @@ function ScoreTable({
   permutations,
   weights,
   setWeights,
-  bases,
+  isClose,
 }: ScoreTableProps) {
   return (
     <WideTable label="Every measure and every treatment">
@@ -127,7 +144,7 @@ function ScoreTable({
               <PlantLabel look={tags.find(tag => tag.name === name)} width={14} /> {name}
             </th>
           ))}
-          <th scope="col">by</th>
+          {isClose && <th scope="col">by</th>}
           {setWeights && <th scope="col">weight</th>}
         </tr>
       </thead>
@@ -140,19 +157,32 @@ function ScoreTable({
             permutations={permutations}
             weights={weights}
             setWeights={setWeights}
+            isClose={isClose}
           />
-        ))}
-        {bases.map(base => (
-          <tr key={base.name}>
-            <th scope="row">{base.name}</th>
-            {treatments.map(name => (
-              <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>
-            ))}
-            <td colSpan={setWeights ? 2 : 1}>a sum, not tested</td>
-          </tr>
         ))}
       </tbody>
     </WideTable>
+  );
+}
+
+/** The main harvest by what it stood on, was fed or took: sums, not tested. */
+function BaseTable({ treatments, bases }: Pick<ScoreTableProps, 'treatments'> & BasesProps) {
+  return (
+    <Fold title="For each square metre, litre, hour and coin" tone="soft">
+      <WideTable label="The main harvest by what it took">
+        <TableHead of={['A sum, not tested', ...treatments]} />
+        <tbody>
+          {bases.map(base => (
+            <tr key={base.name}>
+              <th scope="row">{base.name}</th>
+              {treatments.map(name => (
+                <td key={name}>{base.cells.find(cell => cell.treatment === name)?.words ?? '—'}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+    </Fold>
   );
 }
 
@@ -184,9 +214,10 @@ interface MeasureRowProps {
   readonly permutations: PermutationPValuesState;
   readonly weights: Readonly<Record<string, number>>;
   readonly setWeights: SetWeights | null;
+  readonly isClose: boolean;
 }
 
-function MeasureRow({ row, trialId, permutations, weights, setWeights }: MeasureRowProps) {
+function MeasureRow({ row, trialId, permutations, weights, setWeights, isClose }: MeasureRowProps) {
   return (
     <tr>
       <th scope="row">
@@ -201,7 +232,9 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
             : row.sameAs === null
               ? row.better === 'neither'
                 ? 'a difference, no gain'
-                : `${row.better} is better`
+                : row.better === 'lower'
+                  ? 'less is better'
+                  : ''
               : `says the same as ${row.sameAs.toLowerCase()}`}
         </small>
       </th>
@@ -213,12 +246,12 @@ function MeasureRow({ row, trialId, permutations, weights, setWeights }: Measure
               {row.better === 'neither' ? DIFFERENCE_WORDS[cell.call] : CALL_WORDS[cell.call]}
             </small>
           )}
-          {cell.call !== null && (
+          {isClose && cell.call !== null && (
             <small data-luck>{chanceOfCell(cell, row, permutations.pValues)}</small>
           )}
         </td>
       ))}
-      <td data-method>{row.method}</td>
+      {isClose && <td data-method>{row.method}</td>}
       {setWeights && (
         <td>
           {row.better !== 'neither' && row.part === null && (
@@ -243,11 +276,7 @@ function PermutationProgress({ state }: { readonly state: PermutationPValuesStat
     return (
       progress && (
         <p role="status">
-          <progress
-            aria-label="Shuffles of all measures"
-            value={progress.done}
-            max={progress.total}
-          />{' '}
+          <HowFar label="Shuffles of all measures" done={progress.done} of={progress.total} />{' '}
           {progress.done.toLocaleString('en')} of {progress.total.toLocaleString('en')} shuffles,
           measure by measure{' '}
           <Button data-tone="quiet" onPress={cancel}>
@@ -292,7 +321,6 @@ const Card = styled.section`
   & td[data-method] { white-space: normal; min-width: 140px; color: var(--ink-soft); font-size: 0.9375rem; }
   & td[data-call] { font-weight: 600; }
   & td[data-call='leaf'] small { color: var(--leaf); } & td[data-call='beet'] small { color: var(--beet); }
-  & progress { accent-color: var(--clay); vertical-align: middle; }
   & thead svg { vertical-align: -6px; }
   & p { max-width: var(--measure); }
   & select { min-height: 32px; min-width: 64px; background: var(--paper); border: 0; border-bottom: 2px solid var(--rule-strong); }

@@ -10,6 +10,7 @@ import {
 } from '@/core/judge/after/combine-seasons';
 import { fullDay } from '@/features/frame/days';
 import { printP } from '@/features/judge/print-value';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Tick } from '@/ui/Tick';
@@ -32,8 +33,8 @@ export function SeasonsPanel({ trialId, seasons }: SeasonsPanelProps) {
     <Box aria-label="With other seasons">
       <h2>With other seasons</h2>
       <Soft>
-        Your other closed trials of the same treatments by the same measure, also those that could
-        not tell. Tick those that belong together; those of another crop are not ticked.
+        Your other closed trials of the same treatments, by the same measure. Tick those that belong
+        together; those of another crop are not ticked.
       </Soft>
       {seasons.map(({ treatment, control, seasons: own }) => (
         <div key={treatment}>
@@ -57,11 +58,13 @@ export function SeasonsPanel({ trialId, seasons }: SeasonsPanelProps) {
           </WideTable>
         </div>
       ))}
-      <Soft>
-        What a treatment does may differ from season to season, and the range of all together allows
-        for it (random effects by REML, interval of Hartung and Knapp). With two seasons it is very
-        wide.
-      </Soft>
+      <Fold title="How they are put together" tone="soft">
+        <Soft>
+          What a treatment does may differ from season to season, and the range of all together
+          allows for it (random effects by REML, interval of Hartung and Knapp). With two seasons it
+          is very wide.
+        </Soft>
+      </Fold>
     </Box>
   );
 }
@@ -132,7 +135,8 @@ function otherCrops(trialId: string, together: readonly SeasonsTogether[]): Read
 }
 
 function signed(percent: number): string {
-  return `${percent < 0 ? '−' : '+'}${Math.abs(percent) > 999 ? '999 and more' : Math.abs(percent).toFixed(0)}%`;
+  if (percent > 999) return 'more than +999%';
+  return `${percent < 0 ? '−' : '+'}${Math.abs(percent).toFixed(0)}%`;
 }
 
 const Box = styled.section`

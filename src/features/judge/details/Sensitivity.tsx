@@ -16,6 +16,7 @@ import { counted, pluralOf } from '@/core/words/plural';
 import { CALL_WORDS } from '@/features/judge/call-words';
 import { printP } from '@/features/judge/print-value';
 import { Button } from '@/ui/Button';
+import { HowFar } from '@/ui/HowFar';
 import { Acts, Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 
@@ -141,8 +142,7 @@ function EachOut({ analysis: { input, judgement } }: { readonly analysis: Analys
       )}
       {done !== null && done < units.length && (
         <p role="status">
-          <progress aria-label="Left out in turn" value={done} max={units.length} /> {done} of{' '}
-          {units.length}
+          <HowFar label="Left out in turn" done={done} of={units.length} /> {done} of {units.length}
         </p>
       )}
       {done === units.length && (
@@ -176,5 +176,4 @@ const Box = styled.section`
   & small { display: block; color: var(--ink-soft); font-weight: 400; }
   & ul { margin: 6px 0; padding-left: 20px; max-width: var(--measure); }
   & p { max-width: var(--measure); }
-  & progress { accent-color: var(--clay); vertical-align: middle; }
 `;

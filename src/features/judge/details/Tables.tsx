@@ -9,7 +9,10 @@ import { METHOD_WORDS } from '@/core/judge/verdict/words/method-words';
 import { unitWords } from '@/core/judge/verdict/words/unit-words';
 import { pluralOf } from '@/core/words/plural';
 import { printFigure, printP } from '@/features/judge/print-value';
+import { Fold } from '@/ui/Fold';
+import { SortedTable } from '@/ui/SortedTable';
 import { TableHead } from '@/ui/TableHead';
+import { WideTable } from '@/ui/WideTable';
 
 /** One thing done to a trial. */
 export interface LogLine {
@@ -30,8 +33,7 @@ export function Tables({ analysis: { judgement, input }, log, printValue }: Tabl
       <UnitTable input={input} printValue={printValue} />
       <AnovaTable judgement={judgement} />
       <PairTable judgement={judgement} printGap={value => signedGap(value, input, printValue)} />
-      <details>
-        <summary>How it was judged</summary>
+      <Fold title="How it was judged">
         <p>
           {input.outcome === 'continuous'
             ? 'A linear model, '
@@ -42,7 +44,7 @@ export function Tables({ analysis: { judgement, input }, log, printValue }: Tabl
           two one-sided tests against the margin. The shuffle test deals the labels again as this
           layout could have dealt them, and asks no bell curve.
         </p>
-      </details>
+      </Fold>
       <LogLines log={log} />
     </Stack>
   );
@@ -55,9 +57,8 @@ interface PairTableProps {
 
 function PairTable({ judgement, printGap }: PairTableProps) {
   return (
-    <details>
-      <summary>Every pair</summary>
-      <table>
+    <Fold title="Every pair">
+      <WideTable label="Every pair">
         <TableHead of={['Pair', 'gap', '95% interval, all pairs together', 'p']} />
         <tbody>
           {judgement.pairs.map(pair => (
@@ -81,7 +82,7 @@ function PairTable({ judgement, printGap }: PairTableProps) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </WideTable>
       <p>
         Tukey-Kramer.
         {judgement.letters &&
@@ -89,15 +90,14 @@ function PairTable({ judgement, printGap }: PairTableProps) {
             .map(([name, letters]) => `${name} ${letters}`)
             .join(', ')}.`}
       </p>
-    </details>
+    </Fold>
   );
 }
 
 function AnovaTable({ judgement }: { readonly judgement: Judgement }) {
   return (
-    <details>
-      <summary>Analysis of variance</summary>
-      <table>
+    <Fold title="Analysis of variance">
+      <WideTable label="Analysis of variance">
         <TableHead of={['Term', 'df', 'sum of squares', 'mean square', 'F', 'p']} />
         <tbody>
           {judgement.anova.map(row => (
@@ -111,9 +111,9 @@ function AnovaTable({ judgement }: { readonly judgement: Judgement }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </WideTable>
       <p>Each term beyond those above it, blocks first.</p>
-    </details>
+    </Fold>
   );
 }
 
@@ -124,35 +124,19 @@ interface UnitTableProps {
 
 function UnitTable({ input, printValue }: UnitTableProps) {
   return (
-    <details>
-      <summary>Every {input.unitWord}</summary>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Code</th>
-            {input.blockNames.map(name => (
-              <th key={name} scope="col">
-                {name}
-              </th>
-            ))}
-            <th scope="col">Treatment</th>
-            <th scope="col">{input.response}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {input.units.map(unit => (
-            <tr key={unit.id}>
-              <td>{unit.id}</td>
-              {unit.blocks.map((block, i) => (
-                <td key={input.blockNames[i]}>{block}</td>
-              ))}
-              <td>{unit.treatment}</td>
-              <td>{unitWords(unit, input, printValue)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </details>
+    <Fold title={`Every ${input.unitWord}`}>
+      <SortedTable
+        label={`Every ${input.unitWord}`}
+        heads={['Code', ...input.blockNames, 'Treatment', input.response]}
+        rows={input.units.map(unit => ({
+          id: unit.id,
+          cells: [
+            ...[unit.id, ...unit.blocks, unit.treatment].map(says => ({ says })),
+            { says: unitWords(unit, input, printValue), by: unit.value ?? undefined },
+          ],
+        }))}
+      />
+    </Fold>
   );
 }
 
@@ -167,14 +151,13 @@ export function TrialLog({ log }: { readonly log: readonly LogLine[] }) {
 
 function LogLines({ log }: { readonly log: readonly LogLine[] }) {
   return (
-    <details>
-      <summary>What was done, and when</summary>
+    <Fold title="What was done, and when">
       <ol>
         {logByDay(log).map(line => (
           <li key={line}>{line}</li>
         ))}
       </ol>
-    </details>
+    </Fold>
   );
 }
 
@@ -193,8 +176,7 @@ export function logByDay(log: readonly LogLine[]): readonly string[] {
 
 const Stack = styled.section`
   border-top: 1px solid var(--rule);
-  & details { border-bottom: 1px solid var(--rule); overflow-x: auto; }
-  & summary { cursor: pointer; padding: 10px 0; font-weight: 600; }
+  & [data-fold] { border-bottom: 1px solid var(--rule); padding-block: 6px; }
   & ol { list-style: none; padding: 0; margin: 0 0 12px; }
-  & details > p { padding: 8px 0 12px; color: var(--ink-soft); }
+  & [data-folded] > p { padding: 8px 0 12px; color: var(--ink-soft); }
 `;

@@ -80,6 +80,7 @@ function BesideTheAnswer(props: PartProps) {
         <Later>
           <DosePanel
             doses={doses}
+            unitWord={data.trial.unitWord}
             printValue={printValue}
             isWeight={measure?.unit === 'g'}
             worthPerKg={data.trial.money?.worthPerKg ?? null}

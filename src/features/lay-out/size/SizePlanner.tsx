@@ -223,8 +223,6 @@ const Sizes = styled.section`
   display: grid; gap: 12px; border-top: 1px solid var(--rule); padding-top: 16px;
   & table { font-size: 0.9375rem; }
   & th, & td { padding-right: 8px; }
-  & details > summary { cursor: pointer; padding: 4px 0; width: fit-content; }
-  @media (pointer: coarse) { & details > summary { padding: 12px 0; } }
 `;
 
 function capital(words: string): string {

@@ -4,6 +4,8 @@ import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import type { SizeCurve } from '@/core/judge/planning/size-curve';
 import { pluralOf } from '@/core/words/plural';
+import { Fold } from '@/ui/Fold';
+import { WideTable } from '@/ui/WideTable';
 
 interface SizeTableProps {
   readonly plan: PlannedTrial | null;
@@ -13,9 +15,8 @@ interface SizeTableProps {
 
 export function SizeTable({ plan, unitWords, curve }: SizeTableProps) {
   return (
-    <details>
-      <summary>As a table</summary>
-      <table>
+    <Fold title="As a table">
+      <WideTable label="What so many show">
         <thead>
           <tr>
             <th scope="col">{plan ? axisWords(plan) : ''}</th>
@@ -38,8 +39,8 @@ export function SizeTable({ plan, unitWords, curve }: SizeTableProps) {
             </tr>
           ))}
         </tbody>
-      </table>
-    </details>
+      </WideTable>
+    </Fold>
   );
 }
 

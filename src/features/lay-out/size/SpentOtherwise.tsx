@@ -2,8 +2,10 @@ import { useMemo } from 'react';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import { type SizePoint, splitsOf } from '@/core/judge/planning/size-curve';
 import { pluralOf } from '@/core/words/plural';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
+import { WideTable } from '@/ui/WideTable';
 
 /** The same units spent on fewer treatments show more: the smallest gain seen with 8 × 1, 4 × 2, 2 × 4. */
 export function SpentOtherwise({
@@ -18,9 +20,8 @@ export function SpentOtherwise({
   const rows = useMemo(() => (own ? splitsOf(own.units, cv) : []), [own, cv]);
   if (rows.length < 2) return null;
   return (
-    <details>
-      <summary>The same {pluralOf(plan.unitWord)} on fewer treatments</summary>
-      <table>
+    <Fold title={`The same ${pluralOf(plan.unitWord)} on fewer treatments`}>
+      <WideTable label="Fewer treatments">
         <TableHead
           of={[`treatments × ${pluralOf(plan.unitWord)}`, 'smallest gain seen 4 times in 5']}
         />
@@ -38,7 +39,7 @@ export function SpentOtherwise({
             </tr>
           ))}
         </tbody>
-      </table>
+      </WideTable>
       {plan.treatments.length > 2 && plan.treatments.length < 9 && (
         <Soft>
           The control stands in every comparison: about{' '}
@@ -46,6 +47,6 @@ export function SpentOtherwise({
           serve all of them best.
         </Soft>
       )}
-    </details>
+    </Fold>
   );
 }

@@ -7,6 +7,7 @@ import type { FieldOf } from '@/ui/form-fields';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
+import { WideTable } from '@/ui/WideTable';
 import type { ReadAmount } from './read-amount';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
@@ -90,7 +91,7 @@ interface LevelTableProps {
 function LevelTable({ levels, areaM2, b, shown, p }: LevelTableProps) {
   const inUnits = useAmountWords();
   return (
-    <table>
+    <WideTable label="The layers">
       <TableHead of={['depth', 'takes', 'bags', 'whole bags give', 'cost']} />
       <tbody>
         {levels.map((level, i) => {
@@ -118,6 +119,6 @@ function LevelTable({ levels, areaM2, b, shown, p }: LevelTableProps) {
           );
         })}
       </tbody>
-    </table>
+    </WideTable>
   );
 }

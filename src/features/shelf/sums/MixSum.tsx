@@ -10,6 +10,7 @@ import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
+import { WideTable } from '@/ui/WideTable';
 import type { ReadAmount } from './read-amount';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
@@ -82,7 +83,7 @@ export function MixSum({ system }: { readonly system: MeasureSystem }) {
 function PartTable({ mix }: { readonly mix: MixedBatch }) {
   const inUnits = useAmountWords();
   return (
-    <table>
+    <WideTable label="The mix">
       <TableHead of={['part', 'loose', 'of the whole', 'bags']} />
       <tbody>
         {mix.parts.map(part => (
@@ -98,7 +99,7 @@ function PartTable({ mix }: { readonly mix: MixedBatch }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </WideTable>
   );
 }
 

@@ -9,6 +9,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { TableHead } from '@/ui/TableHead';
 import { TextField } from '@/ui/TextField';
+import { WideTable } from '@/ui/WideTable';
 import { readAmount } from './read-amount';
 import { Sum } from './Sum';
 
@@ -72,7 +73,7 @@ function FractionTable({
 }) {
   const inUnits = useAmountWords();
   return (
-    <table>
+    <WideTable label="The sieves">
       <TableHead of={['stayed on', 'mass', 'of all', 'fell through']} />
       <tbody>
         {gradeFractions(read).map(each => (
@@ -86,7 +87,7 @@ function FractionTable({
           </tr>
         ))}
       </tbody>
-    </table>
+    </WideTable>
   );
 }
 

@@ -16,6 +16,7 @@ import { readAmount, readNumber } from '@/features/shelf/sums/read-amount';
 import type { TendView } from '@/features/tend/tend-scene';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import type { FieldOf } from '@/ui/form-fields';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -86,8 +87,7 @@ export function CareSettingsForm({
       }),
     ).then(setSaved);
   return (
-    <Box>
-      <summary>Agreed for all alike</summary>
+    <Box title="Agreed for all alike" isRuled>
       <Select label="A step whose day has gone by" {...field('missed')} options={MISSED} />
       <WaterFields form={form} field={field} unitWord={unitWord} thirst={thirst} et={et} />
       <MixAndHour
@@ -197,11 +197,7 @@ function MixAndHour({ system, unitWord, field, volume, held, worth }: MixAndHour
   );
 }
 
-const Box = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 12px;
-  & > summary { cursor: pointer; font-weight: 600; width: fit-content; padding: 4px 0; }
-  &[open] > * + * { margin-top: 10px; }
+const Box = styled(Fold)`
   & > p { color: var(--ink-soft); font-size: 0.9375rem; max-width: var(--measure); }
   & > [data-fields] { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
-  @media (pointer: coarse) { & > summary { padding: 12px 0; } }
 `;

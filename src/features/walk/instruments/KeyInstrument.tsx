@@ -6,6 +6,7 @@ import { readCaliperLine, readProbeLine } from '@/core/measure/reading/instrumen
 import { caliperStandIn, type KeyStandIn, probeStandIn } from '@/devices/key-stand-ins';
 import type { LineInstrument } from '@/devices/line-instrument';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { hasLines, NOT_OPENED, openLine } from './open-line';
 
@@ -47,11 +48,11 @@ export function KeyInstrument({ kind, lastMm, take }: KeyInstrumentProps) {
     if (opened) setInstrument({ ...opened, name: `${kind} on a line` });
   };
   return (
-    <Panel open={instrument !== null}>
-      <summary>
-        With a {kind}
-        {instrument?.isStandIn ? ', simulated' : ''}
-      </summary>
+    <Panel
+      title={`With a ${kind}${instrument?.isStandIn ? ', simulated' : ''}`}
+      isOpen={instrument !== null}
+      isRuled
+    >
       {instrument === null ? (
         <div>
           <Button onPress={start}>The stand-in {kind}</Button>
@@ -71,9 +72,6 @@ export function KeyInstrument({ kind, lastMm, take }: KeyInstrumentProps) {
   );
 }
 
-const Panel = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 8px;
-  & > summary { cursor: pointer; font-weight: 600; padding: 10px 0; width: fit-content; }
-  &[open] > * + * { margin-top: 10px; }
+const Panel = styled(Fold)`
   & > div { display: flex; flex-wrap: wrap; gap: 8px; }
 `;

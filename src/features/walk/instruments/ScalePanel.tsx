@@ -8,6 +8,7 @@ import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measu
 import { useSystem } from '@/features/frame/use-garden-units';
 import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
+import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useScale } from './use-scale';
@@ -29,8 +30,7 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
   const { scale, shownG, isSettled, trouble } = device;
   if (!scale) return <NoScale device={device} />;
   return (
-    <Panel open>
-      <summary>{scale.isStandIn ? 'The stand-in scale, simulated' : 'The scale'}</summary>
+    <Panel title={scale.isStandIn ? 'The stand-in scale, simulated' : 'The scale'} isOpen isRuled>
       <output data-settled={isSettled || undefined}>
         {shownG === null ? '…' : scaleWords(shownG, system)}
         <small>{isSettled ? 'settled' : 'moving'}</small>
@@ -58,8 +58,7 @@ export function ScalePanel({ unitWord, lastG, take }: ScalePanelProps) {
 /** The ways to a scale that this browser has. */
 function NoScale({ device }: { readonly device: ReturnType<typeof useScale> }) {
   return (
-    <Panel>
-      <summary>With a scale</summary>
+    <Panel title="With a scale" isRuled>
       <div>
         <Button onPress={device.useStandIn}>The stand-in scale</Button>
         {device.canConnect && (
@@ -130,10 +129,7 @@ function KnownMass({ shownG, checked, onChecked }: KnownMassProps) {
   );
 }
 
-const Panel = styled.details`
-  border-top: 1px solid var(--rule); padding-top: 8px;
-  & > summary { cursor: pointer; font-weight: 600; padding: 10px 0; width: fit-content; }
-  &[open] > * + * { margin-top: 10px; }
+const Panel = styled(Fold)`
   & > div { display: flex; flex-wrap: wrap; gap: 8px; align-items: end; }
   & output { display: block; font-family: var(--font-heading), sans-serif; font-size: 2rem; font-weight: 650; color: var(--ink-soft); font-variant-numeric: tabular-nums; }
   & output[data-settled] { color: var(--leaf); }

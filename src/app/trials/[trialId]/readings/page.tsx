@@ -26,15 +26,17 @@ export default async function ReadingsPage(props: ReadingsPageProps) {
   const { data, frame, isOpen } = await loadTrial(props);
   const { id } = data.trial;
   const { system } = await currentGarden();
+  const bench = benchViewOf(data, isOpen);
   return (
     <TrialFrame frame={frame} step="weigh">
       <Readings
         view={deskViewOf(
           data,
-          { bench: benchViewOf(data, isOpen), isOpen, system },
+          { bench, isOpen, system },
           asked.success && asked.data <= today() ? asked.data : today(),
           today(),
         )}
+        bench={bench}
         season={frame.season}
         add={readAlsoAction.bind(null, id)}
         drop={readNoMoreAction.bind(null, id)}
