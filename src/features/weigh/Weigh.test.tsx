@@ -1,6 +1,7 @@
 import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { v7 } from 'uuid';
 import { seenTrial } from '@/core/blinding/seen-trial';
 import { standingLines } from '@/core/judge/planning/standing';
 import { failure, type Result, success } from '@/core/result';
@@ -12,6 +13,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { ChosenUnitProvider } from '@/features/bench/ChosenUnit';
 import { mishapsOf } from './mishap-view';
+import { EMPTY_PICK } from './pick-draft';
 import { Weigh } from './Weigh';
 
 const trial = trialFixture({ unitsEach: 2, isBlind: true });
@@ -104,6 +106,38 @@ test('Enter after each number walks round every pot once', async () => {
     expect.stringMatching(/\/judge$/),
   );
   expect(screen.getByText('406 g')).toBeInTheDocument();
+});
+
+test('a weight that is half typed is there again after a reload, and gone once it is saved', async () => {
+  const user = userEvent.setup();
+  const { unmount } = render(<HeldWeigh />);
+  await user.type(gross(), '41');
+  unmount();
+  const again = render(<HeldWeigh />);
+  await waitFor(() => expect(gross()).toHaveValue('41'));
+  await user.type(gross(), '2{Enter}');
+  await screen.findByText(`${codes[0]}: 412 g saved.`);
+  again.unmount();
+  window.sessionStorage.clear();
+  render(<HeldWeigh />);
+  await waitFor(() => expect(inHand()).toHaveValue(codes[0]));
+  expect(gross()).toHaveValue('');
+});
+
+test('what was typed on another day is not today’s', async () => {
+  const kept = (day: string): void => {
+    const draft = { ...EMPTY_PICK, gross: '77' };
+    const typed = { day, byUnit: { [trial.units[0]!.id]: { id: v7(), draft } } };
+    window.localStorage.setItem(`turnspit-weights-${trial.trial.id}`, JSON.stringify(typed));
+  };
+  kept('2026-07-14');
+  const { unmount } = render(<HeldWeigh />);
+  await waitFor(() => expect(inHand()).toHaveValue(codes[0]));
+  expect(gross()).toHaveValue('');
+  unmount();
+  kept('2026-07-15');
+  render(<HeldWeigh />);
+  await waitFor(() => expect(gross()).toHaveValue('77'));
 });
 
 test('typing a code takes that pot in hand, whatever its case', async () => {

@@ -1,12 +1,14 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import type { MassStyle } from '@/core/quantity/print-quantity';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Pick } from '@/core/trial/model/pick';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { useDraft } from '@/ui/use-draft';
 import { draftOf, EMPTY_PICK, type PickDraft } from './pick-draft';
+import { isTyped, readTypedWeights, type TypedWeights } from './typed-weights';
 
 /** What is typed for one unit. It stays its own: it neither goes along to the next unit nor is lost there. */
 interface UnitForm {
@@ -26,10 +28,17 @@ const blank = (draft: PickDraft = EMPTY_PICK): UnitForm => ({
 });
 
 /** The forms of all units, and the one of the unit in hand. */
-export function usePickForm(style: MassStyle, unitId: string) {
+export function usePickForm(
+  style: MassStyle,
+  unitId: string,
+  { trialId, today }: { readonly trialId: string; readonly today: string },
+) {
   const [forms, setForms] = useState<Readonly<Record<string, UnitForm>>>({});
+  const kept = useTypedWeights(forms, trialId, today);
   const untouched = useRef(new Map<string, UnitForm>());
   const formOf = (of: string): UnitForm => {
+    const before = kept.byUnit[of];
+    if (!forms[of] && before) return { ...blank(before.draft), id: before.id };
     const form = forms[of] ?? untouched.current.get(of) ?? blank();
     if (!forms[of]) untouched.current.set(of, form);
     return form;
@@ -60,6 +69,27 @@ export function usePickForm(style: MassStyle, unitId: string) {
     reopen: (pick: Pick): void =>
       put(pick.unitId, () => ({ ...blank(draftOf(pick, style)), editing: pick })),
   };
+}
+
+/** What was typed and not saved outlives a reload. @returns what the browser had kept */
+function useTypedWeights(
+  forms: Readonly<Record<string, UnitForm>>,
+  trialId: string,
+  day: string,
+): TypedWeights {
+  const read = useMemo(() => readTypedWeights(day), [day]);
+  const [kept, keep] = useDraft(`turnspit-weights-${trialId}`, { day, byUnit: {} }, read);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: kept anew whenever something is typed, not because it was kept
+  useEffect(() => {
+    const touched = Object.entries(forms);
+    if (touched.length === 0) return;
+    const before = Object.entries(kept.byUnit).filter(([id]) => !forms[id]);
+    const typed = touched
+      .filter(([, form]) => form.editing === null && isTyped(form.draft))
+      .map(([id, { id: entry, draft }]) => [id, { id: entry, draft }] as const);
+    keep({ day, byUnit: Object.fromEntries([...before, ...typed]) });
+  }, [forms]);
+  return kept;
 }
 
 /** What was asked about one weight is not asked of another. */

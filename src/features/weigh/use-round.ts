@@ -55,7 +55,7 @@ export function useRound(plan: RoundPlan) {
   );
   const style = MASS_STYLE_FOR[system];
   const [unit, takeInHand] = useUnitInHand(plan, round.pickedOn);
-  const { begin, reopen, setTrouble, ...form } = usePickForm(style, unit?.id ?? '');
+  const { begin, reopen, setTrouble, ...form } = usePickForm(style, unit?.id ?? '', plan);
   const inHand = useRef(unit?.id);
   inHand.current = unit?.id;
   const [said, setSaid] = useState('');
