@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import { styled } from 'styled-components';
+import { Link } from '@/ui/Link';
 
 /** The way to what comes next, as the one strong thing of a screen. */
 export const WayOn = styled(Link)`

@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { QUESTION_PATTERNS } from '@/core/design/question/question-patterns';
+import { Link } from '@/ui/Link';
 import { WaysList } from '@/ui/WaysList';
 
 /** Kinds of question to begin from, in a gardener's words. */

@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { styled } from 'styled-components';
+import { Link } from '@/ui/Link';
 import { longDay } from './days';
 import { KeysHelp } from './KeysHelp';
 

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { rulerWords } from '@/core/quantity/ruler-words';
@@ -13,6 +12,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { fieldsOf } from '@/ui/form-fields';
+import { Link } from '@/ui/Link';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';

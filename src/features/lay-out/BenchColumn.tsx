@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
@@ -8,6 +7,7 @@ import { pluralOf } from '@/core/words/plural';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
+import { Link } from '@/ui/Link';
 import { Acts, Soft } from '@/ui/Page';
 import { ArrangeBench } from './ArrangeBench';
 import { KeyLook } from './KeyLook';

@@ -1,9 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import type { SeenLayout } from '@/core/blinding/seen-layout';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { counted } from '@/core/words/plural';
+import { Link } from '@/ui/Link';
 import { Acts } from '@/ui/Page';
 import { WayOn } from '@/ui/WayOn';
 

@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
 import { pluralOf } from '@/core/words/plural';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import type { FieldOf } from '@/ui/form-fields';
+import { Link } from '@/ui/Link';
 import { Mind, Soft } from '@/ui/Page';
 import { useForm } from '@/ui/use-form';
 

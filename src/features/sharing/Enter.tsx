@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { NO_ANSWER } from '@/ui/actions/no-answer';
 import { resultOf, useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
+import { Link } from '@/ui/Link';
 import { Acts, Page, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { TrustSteps } from './TrustSteps';

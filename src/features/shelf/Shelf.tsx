@@ -1,11 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { FORM_WORDS, isPastKeeping, type Product, storeTrouble } from '@/core/trial/model/product';
 import { counted } from '@/core/words/plural';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
+import { Link } from '@/ui/Link';
 import { Page, Soft } from '@/ui/Page';
 
 interface ShelfProps {

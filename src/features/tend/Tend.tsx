@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { type ReactNode, useState } from 'react';
 import { styled } from 'styled-components';
 import { dueCodesOf } from '@/core/blinding/bottle-steps';
@@ -17,6 +16,7 @@ import { CareSettingsForm } from '@/features/tend/plan/CareSettingsForm';
 import { RuleList } from '@/features/tend/plan/RuleList';
 import { Stages } from '@/features/tend/plan/Stages';
 import { Known } from '@/features/trial/Known';
+import { Link } from '@/ui/Link';
 import { Mind, Soft, TwoParts } from '@/ui/Page';
 import { useAddress } from '@/ui/pages/address';
 import { PageLink, PageNav } from '@/ui/pages/PageNav';

@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
+import { Link } from '@/ui/Link';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { WayOn } from '@/ui/WayOn';
 

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { SeenDue } from '@/core/blinding/bottle-steps';
 import type { Result } from '@/core/result';
@@ -15,6 +14,7 @@ import { DueBoard } from '@/features/tend/DueBoard';
 import { Unreadable } from '@/features/trial/Unreadable';
 import { FirstFew } from '@/ui/FirstFew';
 import { HowFar } from '@/ui/HowFar';
+import { Link } from '@/ui/Link';
 import { Page, Soft } from '@/ui/Page';
 import { EmptyBench } from './EmptyBench';
 import { type Errand, errandOf } from './errand';

@@ -1,9 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { bareTemperature, printTemperature } from '@/core/quantity/temperature';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
+import { Link } from '@/ui/Link';
 import { Soft } from '@/ui/Page';
 
 const ALERTS = {

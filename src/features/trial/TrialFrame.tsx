@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
+import { Link } from '@/ui/Link';
 import { Page } from '@/ui/Page';
 import { SeasonLine } from './SeasonLine';
 import { SeasonDayProvider } from './season-day';

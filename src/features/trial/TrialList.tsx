@@ -1,12 +1,12 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { TrialSummary } from '@/core/trial/trial-summary';
 import { pluralOf } from '@/core/words/plural';
 import { fullDay } from '@/features/frame/days';
 import { EmptyBench } from '@/features/today/EmptyBench';
 import { Button } from '@/ui/Button';
+import { Link } from '@/ui/Link';
 import { Page } from '@/ui/Page';
 import { ActionTrouble } from './ActionTrouble';
 import { PutAwayList, type WholeTrialDoors } from './PutAway';

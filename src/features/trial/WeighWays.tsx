@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
+import { Link } from '@/ui/Link';
 
 /** The ways to put down what a unit gave: picks, readings at the desk, a close look, a walk. */
 export type WeighWay = 'weigh' | 'readings' | 'inspect';

@@ -1,7 +1,6 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
@@ -10,6 +9,7 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { Link } from '@/ui/Link';
 import { PanelBoundary } from '@/ui/PanelBoundary';
 import { TextField } from '@/ui/TextField';
 import { MeasureDrawing } from './MeasureDrawing';

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
@@ -13,6 +12,7 @@ import { Refused } from '@/features/walk/outbox/Refused';
 import { useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { Link } from '@/ui/Link';
 import { Page, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { AtPot, Others } from './AtPot';

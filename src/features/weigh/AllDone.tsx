@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import { styled } from 'styled-components';
+import { Link } from '@/ui/Link';
 import { WayOn } from '@/ui/WayOn';
 
 interface AllDoneProps {

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import type { RefObject } from 'react';
 import { useEffect, useRef } from 'react';
 import { styled } from 'styled-components';
@@ -22,6 +21,7 @@ import { shortDay } from '@/features/frame/days';
 import { WriterName } from '@/features/frame/WriterName';
 import { useSeasonDay } from '@/features/trial/season-day';
 import { WeighWays } from '@/features/trial/WeighWays';
+import { Link } from '@/ui/Link';
 import { Soft, TwoParts } from '@/ui/Page';
 import { AllDone } from './AllDone';
 import { Checked } from './Checked';

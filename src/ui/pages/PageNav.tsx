@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
+import { Link } from '@/ui/Link';
 import { addressNow, turnTo, useAddress } from './address';
 
 /** A page among those that one address shows one at a time, by its `page`. */

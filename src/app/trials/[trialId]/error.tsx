@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { Button } from '@/ui/Button';
+import { Link } from '@/ui/Link';
 import { Acts, Page } from '@/ui/Page';
 
 /** One trial's page broke: the others, and what leads to them, stand. */

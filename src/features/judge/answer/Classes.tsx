@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { Link } from '@/ui/Link';
 import { WideTable } from '@/ui/WideTable';
 
 export const OVERALL_WORDS = {

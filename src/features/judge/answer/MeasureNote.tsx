@@ -1,8 +1,8 @@
-import Link from 'next/link';
 import type { JudgeInput, Outcome } from '@/core/judge/question/judge-input';
 import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { Measure } from '@/core/trial/model/measure';
 import { pluralOf } from '@/core/words/plural';
+import { Link } from '@/ui/Link';
 
 /** Why a measure is judged as it is, where its mean would not do. */
 const WHY: Readonly<Record<Outcome, string>> = {

@@ -1,9 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { NextStep } from '@/core/judge/after/next-step';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
+import { Link } from '@/ui/Link';
 import { Soft } from '@/ui/Page';
 import { WayOn } from '@/ui/WayOn';
 

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import type { Dispatch, SetStateAction } from 'react';
 import { useState } from 'react';
 import { styled } from 'styled-components';
@@ -16,6 +15,7 @@ import { CALL_WORDS, DIFFERENCE_WORDS } from '@/features/judge/call-words';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { HowFar } from '@/ui/HowFar';
+import { Link } from '@/ui/Link';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { Select } from '@/ui/Select';

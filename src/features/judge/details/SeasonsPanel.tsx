@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import {
@@ -11,6 +10,7 @@ import {
 import { fullDay } from '@/features/frame/days';
 import { printP } from '@/features/judge/print-value';
 import { Fold } from '@/ui/Fold';
+import { Link } from '@/ui/Link';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Tick } from '@/ui/Tick';

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { styled } from 'styled-components';
 import type { ProposedPlan } from '@/core/judge/planning/proposed-plans';
 import { proposedPlans, unitsForGain } from '@/core/judge/planning/proposed-plans';
@@ -10,6 +9,7 @@ import { counted, pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
+import { Link } from '@/ui/Link';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';

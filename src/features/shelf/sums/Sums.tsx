@@ -1,10 +1,10 @@
 'use client';
 
-import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Cautions } from '@/features/shelf/Cautions';
+import { Link } from '@/ui/Link';
 import { Page, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { WaysList } from '@/ui/WaysList';

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { z } from 'zod';
 import { trialEfficacy } from '@/core/judge/after/trial-efficacy';
 import { trialGermination } from '@/core/judge/after/trial-germination';
@@ -16,6 +15,7 @@ import { frozenVerdictOf, noteInterimLook } from '@/service/judge/close-trial';
 import { openedPredictions } from '@/service/judge/opened-predictions';
 import { analysisSpecOf, verdictUnder } from '@/service/judge/verdict';
 import { findTrialFor, trialLog } from '@/service/trial/trials';
+import { Link } from '@/ui/Link';
 import {
   closeTrialAction,
   leaveOutAction,

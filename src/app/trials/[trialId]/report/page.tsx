@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { ReportView } from '@/features/report/ReportView';
 import { TrialFrame } from '@/features/trial/TrialFrame';
+import { Link } from '@/ui/Link';
 import { amendAction } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 

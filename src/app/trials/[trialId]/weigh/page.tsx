@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { standingLines } from '@/core/judge/planning/standing';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { isTaken } from '@/core/trial/model/scale';
@@ -11,6 +10,7 @@ import { Weigh } from '@/features/weigh/Weigh';
 import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
+import { Link } from '@/ui/Link';
 import { Mind } from '@/ui/Page';
 import {
   historyAction,
