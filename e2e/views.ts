@@ -1,4 +1,4 @@
-const BEANS = 'Do three feeds help dwarf beans?';
+export const BEANS = 'Do three feeds help dwarf beans?';
 const BEETROOT = 'How deep must leaf-mould lie under beetroot?';
 const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
 

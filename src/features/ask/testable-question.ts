@@ -2,9 +2,9 @@ import { isOfShares } from '@/core/design/question/margin-form';
 import { askedReading } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { harvestMeasure } from '@/core/measure/library/harvest-measures';
+import { fullDay } from '@/core/time/days';
 import { readDoses, readTreatments } from '@/core/trial/forms/treatment-form';
 import { listed } from '@/core/words/listed';
-import { fullDay } from '@/features/frame/days';
 
 // Names alone are wanted: whose they will be is nobody’s yet.
 const ANY_ID = '00000000-0000-7000-8000-000000000000';

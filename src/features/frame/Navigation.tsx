@@ -2,8 +2,8 @@
 
 import { usePathname } from 'next/navigation';
 import { styled } from 'styled-components';
+import { longDay } from '@/core/time/days';
 import { Link } from '@/ui/Link';
-import { longDay } from './days';
 import { KeysHelp } from './KeysHelp';
 
 interface NavigationProps {

@@ -2,7 +2,7 @@
 
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { shortDay } from '@/features/frame/days';
+import { shortDay } from '@/core/time/days';
 import { NO_ANSWER } from '@/ui/actions/no-answer';
 import { useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';

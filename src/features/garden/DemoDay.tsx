@@ -2,7 +2,7 @@
 
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { longDay } from '@/features/frame/days';
+import { longDay } from '@/core/time/days';
 import { AskFirst } from '@/ui/AskFirst';
 import { NO_ANSWER } from '@/ui/actions/no-answer';
 import { useAction } from '@/ui/actions/use-action';

@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
+import { fullDay } from '@/core/time/days';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { fullDay } from '@/features/frame/days';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';

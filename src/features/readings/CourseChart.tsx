@@ -11,8 +11,8 @@ import {
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
+import { shortDay } from '@/core/time/days';
 import { daysApart } from '@/core/time/days-apart';
-import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { chartFont, STILL } from '@/ui/chart-look';
 import { SavedChart } from '@/ui/SavedChart';

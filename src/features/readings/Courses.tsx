@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
-import { shortDay } from '@/features/frame/days';
+import { shortDay } from '@/core/time/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import type { SeasonView } from '@/features/trial/trial-view';
 import { Fold } from '@/ui/Fold';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { shortDay } from '@/features/frame/days';
+import { shortDay } from '@/core/time/days';
 import { FirstFew } from '@/ui/FirstFew';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';

@@ -3,9 +3,9 @@
 import { useCallback, useState } from 'react';
 import { styled } from 'styled-components';
 import { valueWords } from '@/core/measure/reading/read-value';
+import { shortDay } from '@/core/time/days';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
-import { shortDay } from '@/features/frame/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { useHistory } from '@/features/trial/use-history';
 import { Fold } from '@/ui/Fold';

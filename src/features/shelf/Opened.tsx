@@ -1,8 +1,8 @@
 'use client';
 import { styled } from 'styled-components';
+import { shortDay } from '@/core/time/days';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { isPastKeeping, type Product } from '@/core/trial/model/product';
-import { shortDay } from '@/features/frame/days';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';

@@ -8,9 +8,9 @@ import {
   safeStrength,
   stepUpLadder,
 } from '@/core/materials/dose/strength-ladder';
+import { shortDay } from '@/core/time/days';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Product } from '@/core/trial/model/product';
-import { shortDay } from '@/features/frame/days';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';

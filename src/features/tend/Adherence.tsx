@@ -3,10 +3,10 @@
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
 import type { Result } from '@/core/result';
+import { shortDay } from '@/core/time/days';
 import type { HistoryLine } from '@/core/trial/history-line';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
-import { shortDay } from '@/features/frame/days';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
 import { EntryHistory } from '@/features/trial/EntryHistory';

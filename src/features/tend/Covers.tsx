@@ -1,7 +1,7 @@
 import { styled } from 'styled-components';
 import type { CoverLine } from '@/core/schedule/adherence/covers';
+import { shortDay } from '@/core/time/days';
 import { counted } from '@/core/words/plural';
-import { shortDay } from '@/features/frame/days';
 
 interface CoversProps {
   readonly lines: readonly CoverLine[];

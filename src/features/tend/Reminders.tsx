@@ -3,8 +3,8 @@
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import type { Reminder } from '@/core/schedule/tasks/reminders';
+import { withShortDays } from '@/core/time/days';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { withShortDays } from '@/features/frame/days';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';

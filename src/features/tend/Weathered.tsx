@@ -1,7 +1,7 @@
 'use client';
 
+import { shortDay } from '@/core/time/days';
 import { clockIn } from '@/core/time/time-zone';
-import { shortDay } from '@/features/frame/days';
 import { useAmountWords, useRainWords } from '@/features/frame/use-garden-units';
 import { Mind } from '@/ui/Page';
 import type { TendView } from './tend-scene';

@@ -1,7 +1,7 @@
+import { shortDay } from '@/core/time/days';
 import { daysBetween } from '@/core/time/garden-day';
 import type { TrialSummary } from '@/core/trial/trial-summary';
 import { counted } from '@/core/words/plural';
-import { shortDay } from '@/features/frame/days';
 
 /** What one trial wants done today, and where. */
 export interface Errand {

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
+import { withShortDays } from '@/core/time/days';
 import type { HistoryLine } from '@/core/trial/history-line';
-import { withShortDays } from '@/features/frame/days';
 import { Fold } from '@/ui/Fold';
 import { useHistory } from './use-history';
 

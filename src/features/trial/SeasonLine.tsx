@@ -2,9 +2,9 @@
 
 import { useEffect } from 'react';
 import { styled } from 'styled-components';
+import { shortDay } from '@/core/time/days';
 import { addDays, daysBetween } from '@/core/time/garden-day';
 import { counted } from '@/core/words/plural';
-import { shortDay } from '@/features/frame/days';
 import { isWriting } from '@/features/frame/is-writing';
 import { areSingleKeysOn } from '@/features/frame/single-keys';
 import { useRainWords } from '@/features/frame/use-garden-units';

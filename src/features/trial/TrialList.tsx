@@ -1,9 +1,9 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { fullDay } from '@/core/time/days';
 import type { TrialSummary } from '@/core/trial/trial-summary';
 import { pluralOf } from '@/core/words/plural';
-import { fullDay } from '@/features/frame/days';
 import { EmptyBench } from '@/features/today/EmptyBench';
 import { Button } from '@/ui/Button';
 import { Link } from '@/ui/Link';

@@ -1,5 +1,5 @@
+import { longDay } from '@/core/time/days';
 import { addDays } from '@/core/time/garden-day';
-import { longDay } from '@/features/frame/days';
 import type { SeasonView } from './trial-view';
 
 const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' } as const;

@@ -6,7 +6,7 @@ import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { valueWords } from '@/core/measure/reading/read-value';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
-import { shortDay } from '@/features/frame/days';
+import { shortDay } from '@/core/time/days';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';

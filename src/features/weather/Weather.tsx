@@ -9,6 +9,7 @@ import {
   printTemperature,
   scaleOf,
 } from '@/core/quantity/temperature';
+import { shortDay } from '@/core/time/days';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { degreeDays } from '@/core/weather/degree-days';
 import { etoOfDay } from '@/core/weather/reference-et';
@@ -21,7 +22,6 @@ import {
   soilStore,
 } from '@/core/weather/soil-store';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
-import { shortDay } from '@/features/frame/days';
 import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { useFieldAction } from '@/ui/actions/use-field-action';

@@ -3,7 +3,7 @@
 import { styled } from 'styled-components';
 import type { CheckSums } from '@/core/measure/reading/check-sums';
 import { type MassStyle, printMass } from '@/core/quantity/print-quantity';
-import { shortDay } from '@/features/frame/days';
+import { shortDay } from '@/core/time/days';
 
 /** Whether it all adds up. */
 export function Checked({

@@ -4,7 +4,9 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import type { Result } from '@/core/result';
+import { shortDay } from '@/core/time/days';
 import { addDays, GardenDay } from '@/core/time/garden-day';
+import { DECISION_WORDS } from '@/core/trial/decision-words';
 import type { HistoryLine } from '@/core/trial/history-line';
 import {
   type ByTreatment,
@@ -14,7 +16,6 @@ import {
 } from '@/core/trial/model/incident';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { PickUnits } from '@/features/bench/PickUnits';
-import { shortDay } from '@/features/frame/days';
 import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { EntryHistory } from '@/features/trial/EntryHistory';
@@ -26,7 +27,7 @@ import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-import { DECISION_WORDS, type MishapView, type UnitGroup } from './mishap-view';
+import type { MishapView, UnitGroup } from './mishap-view';
 
 interface MishapsProps {
   readonly mishaps: readonly MishapView[];

@@ -1,9 +1,9 @@
 'use client';
 import { type FormEvent, type KeyboardEvent, useState } from 'react';
 import { styled } from 'styled-components';
+import { longDay, shortDay } from '@/core/time/days';
 import { CullReason, type Outcome } from '@/core/trial/model/pick';
 import type { BenchUnit } from '@/features/bench/bench-view';
-import { longDay, shortDay } from '@/features/frame/days';
 import { BareInput } from '@/ui/BareInput';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';

@@ -16,14 +16,6 @@ export interface MishapView {
   readonly isAfterKey: boolean;
 }
 
-export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
-  keep: 'It stays in',
-  'leave-out': 'Left out altogether',
-  'leave-out-from': 'Left out from that day on',
-  replace: 'A spare stands in from that day',
-  'start-anew': 'All cut back; what was before does not count',
-};
-
 /** A block by its name; one that has only a number by what such blocks are called, too: shelf 2. */
 export function blockCalled(name: string, layout: Pick<Layout, 'blockWord'> | null): string {
   return /^\d+$/.test(name) ? `${layout?.blockWord || 'block'} ${name}` : name;

@@ -16,13 +16,16 @@ import { givenPart } from '@/core/print/given-part';
 import { CARE_TITLE, type ProtocolPart, protocolOf } from '@/core/print/protocol';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
+import { fullDay } from '@/core/time/days';
 import { benchPlaces } from '@/core/trial/bench-places';
+import { DECISION_WORDS } from '@/core/trial/decision-words';
+import type { Incident } from '@/core/trial/model/incident';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { cornersOn } from '@/core/trial/place-corner';
 import { CODE_VERSION } from '@/core/version';
 import { counted, pluralOf } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
-import type { Report, ReportTable } from '@/print/report-html';
+import type { Report, ReportTable } from '@/print/report/report';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { unitRows } from './report-rows';
@@ -42,17 +45,18 @@ export async function reportOf(data: TrialData): Promise<Report> {
     question: trial.question,
     measure: main.name,
     ...verdict,
-    stateWords: `${trial.crop}, ${trial.startsOn} to ${trial.state === 'closed' ? trial.endsOn : `${today()}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
+    stateWords: `${trial.crop}, ${fullDay(trial.startsOn)} to ${trial.state === 'closed' ? fullDay(trial.endsOn) : `${fullDay(today())}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
     letters: Object.fromEntries(treatments.map(treatment => [treatment.name, treatment.letter])),
     map: mapOf(data),
+    facts: factsOf(data),
     limits: [...warnings, ...otherSets(data, spec), ...limitsOf(data)],
     cautions: cautionsOf(data),
     corrections: data.amendments
       .filter(amendment => isLate(amendment.at))
-      .map(amendment => `${amendment.at.slice(0, 10)}: ${amendment.to} ${amendment.why}`),
+      .map(amendment => `${fullDay(amendment.at)}: ${amendment.to} ${amendment.why}`),
     tables: tablesOf(data, judged),
     protocol: plannedAndGiven(data, system),
-    made: `Made with Turnspit ${CODE_VERSION} on ${today()}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data go with this report as CSV and JSON.`,
+    made: `Made with Turnspit ${CODE_VERSION} on ${fullDay(today())}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data are in this page.`,
   };
 }
 
@@ -86,6 +90,34 @@ function gardensOf({ layout }: TrialData): string {
   return sentenceCase(counted(layout.blockCount, 'garden'));
 }
 
+/** What was compared, of how many, where and how blind. */
+function factsOf(data: TrialData): Report['facts'] {
+  const { trial, treatments, units, layout } = data;
+  const each = [
+    ...new Set(treatments.map(({ id }) => units.filter(u => u.treatmentId === id).length)),
+  ];
+  const blocks =
+    layout && layout.blockCount > 1 ? `, in ${counted(layout.blockCount, layout.blockWord)}` : '';
+  return [
+    ['Compared', treatments.map(({ letter, name }) => `${letter} ${name}`).join(' · ')],
+    [
+      'How many',
+      `${each.length === 1 ? `${counted(each[0] ?? 0, trial.unitWord)} of each` : counted(units.length, trial.unitWord)}${blocks}`,
+    ],
+    ['Grown', trial.crop],
+    [
+      'Judged by',
+      `${mainMeasure(data).name}: ${mainMeasure(data).definition.replace(/\bunit\b/g, trial.unitWord)}`,
+    ],
+    [
+      'Who knew',
+      trial.isBlind
+        ? 'Weighed by codes: what each got was not seen until the key was opened.'
+        : 'It was seen what each got.',
+    ],
+  ];
+}
+
 function limitsOf(data: TrialData): readonly string[] {
   const { trial, incidents, amendments } = data;
   const before = amendments.filter(
@@ -95,17 +127,24 @@ function limitsOf(data: TrialData): readonly string[] {
     `${gardensOf(data)}, one season: what held here need not hold elsewhere.`,
     ...(trial.interest === '' ? [] : [`Interest declared: ${trial.interest}`]),
     ...(trial.isBlind && trial.keyOpenedAt !== null && trial.keyOpenedAt.slice(0, 10) < trial.endsOn
-      ? [`The key was opened on ${trial.keyOpenedAt.slice(0, 10)}, before the end.`]
+      ? [`The key was opened on ${fullDay(trial.keyOpenedAt)}, before the end.`]
       : []),
     ...incidents.map(
       incident =>
-        `${data.units.find(unit => unit.id === incident.unitId)?.code ?? ''}, ${incident.happenedOn}: ${incident.what}; ${incident.decision.replaceAll('-', ' ')}. ${incident.why}${incident.afterKeyOpened ? ` (Decided after ${trial.isBlind ? 'the key was open' : 'the first reading'}: it counts in the verdict all the same.)` : ''}`,
+        `${data.units.find(unit => unit.id === incident.unitId)?.code ?? ''}, ${fullDay(incident.happenedOn)}: ${mishapWords(incident)} ${incident.why}${incident.afterKeyOpened ? ` (Decided after ${trial.isBlind ? 'the key was open' : 'the first reading'}: it counts in the verdict all the same.)` : ''}`,
     ),
     ...before.map(
       amendment =>
-        `Changed after the lock on ${amendment.at.slice(0, 10)}: ${amendment.from ? `${amendment.from} to ` : ''}${amendment.to}. ${amendment.why}`,
+        `Changed after the lock on ${fullDay(amendment.at)}: ${amendment.from ? `${amendment.from} to ` : ''}${amendment.to}. ${amendment.why}`,
     ),
   ];
+}
+
+/** What happened and what was decided, unless that says it already. */
+function mishapWords({ what, decision }: Incident): string {
+  const decided = DECISION_WORDS[decision];
+  const isSaid = decision === 'leave-out' && /^left out/i.test(what);
+  return isSaid ? `${sentenceCase(what)}.` : `${sentenceCase(what)}. ${decided}.`;
 }
 
 function cautionsOf({ products }: TrialData): readonly string[] {
@@ -136,7 +175,7 @@ function tablesOf(data: TrialData, judged: ReportTable): readonly ReportTable[] 
         guessSubject(prediction, data.measures) || 'which does best',
         expectedWords(prediction),
         prediction.why,
-        prediction.sealedAt.slice(0, 10),
+        fullDay(prediction.sealedAt),
       ]),
     },
     {

@@ -1,6 +1,7 @@
 import type { JudgedUnit } from '@/core/design/linear/design-input';
 import type { Contrast, EstimableContrast, Judgement } from '@/core/judge/outcomes/judgement';
 import { figureOf, isRead, type JudgeInput } from '@/core/judge/question/judge-input';
+import { marginAmount } from '@/core/judge/verdict/call';
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
 import { gapFigure, intervalFigures } from '@/core/judge/verdict/gap-figures';
 import type { PlannedVerdict } from '@/core/judge/verdict/planned-verdict';
@@ -9,11 +10,11 @@ import { groupWords } from '@/core/judge/verdict/words/group-words';
 import { METHOD_WORDS } from '@/core/judge/verdict/words/method-words';
 import { unitWords } from '@/core/judge/verdict/words/unit-words';
 import { pluralOf } from '@/core/words/plural';
-import type { Report, ReportTable } from '@/print/report-html';
+import type { Report, ReportDots, ReportTable } from '@/print/report/report';
 
 type VerdictOfReport = Pick<
   Report,
-  'headline' | 'detail' | 'unitWord' | 'dots' | 'calls' | 'printValue'
+  'headline' | 'detail' | 'unitWord' | 'dots' | 'band' | 'calls' | 'printValue' | 'control'
 > & {
   readonly warnings: readonly string[];
   /** What the judge was given, unit by unit. */
@@ -42,27 +43,58 @@ export function verdictOfReport(
   const printValue = figurePrinter(input, printMeasured);
   const {
     verdict: { headline, detail },
-    groups,
     warnings,
   } = judgement;
-  const hasMean = input.outcome === 'continuous' || input.outcome === 'count';
   return {
     headline,
     detail,
     unitWord: input.unitWord,
     printValue,
     warnings: warnings.map(warning => warning.message),
-    dots: input.treatments.map(treatment => ({
-      treatment,
-      values: input.units
-        .filter(isRead)
-        .filter(unit => unit.treatment === treatment)
-        .map(figureOf),
-      mean: hasMean ? (groups.find(group => group.treatment === treatment)?.mean ?? null) : null,
-    })),
+    control: input.control,
+    dots: dotsOf(input, judgement),
+    band: bandOf(input, judgement),
     calls: callsTable(input, judgement, printValue),
     judged: judgedTable(input, printValue),
   };
+}
+
+/** On the measure’s own scale, whichever way the gap is told. */
+function dotsOf(input: JudgeInput, judgement: Judgement): readonly ReportDots[] {
+  const control = controlMean(input, judgement);
+  return input.treatments.map(treatment => {
+    const own = input.units.filter(isRead).filter(unit => unit.treatment === treatment);
+    const contrast = judgement.contrasts.find(each => each.treatment === treatment);
+    const { ci, percentCi } =
+      contrast?.estimable === true && contrast.call !== 'no-test'
+        ? shownInterval(contrast, input)
+        : { ci: null, percentCi: null };
+    const ends = percentCi ? percentCi.map(percent => control * (percent / 100)) : ci;
+    return {
+      treatment,
+      values: own.map(figureOf),
+      mean: hasMean(input)
+        ? (judgement.groups.find(group => group.treatment === treatment)?.mean ?? null)
+        : null,
+      interval:
+        ends && hasMean(input) ? [control + (ends[0] ?? 0), control + (ends[1] ?? 0)] : null,
+    };
+  });
+}
+
+function bandOf(input: JudgeInput, judgement: Judgement): Report['band'] {
+  const control = controlMean(input, judgement);
+  const margin = marginAmount(input.margin, control);
+  if (!hasMean(input) || !(margin > 0)) return null;
+  return { control, ends: [control - margin, control + margin] };
+}
+
+function controlMean({ control }: JudgeInput, { adjustedMeans, groups }: Judgement): number {
+  return adjustedMeans[control] ?? groups.find(group => group.treatment === control)?.mean ?? 0;
+}
+
+function hasMean({ outcome }: JudgeInput): boolean {
+  return outcome === 'continuous' || outcome === 'count';
 }
 
 function callsTable(

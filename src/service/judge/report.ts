@@ -1,3 +1,5 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { plannedSpec } from '@/core/judge/units/trial-analysis';
 import type { FrozenFile } from '@/core/judge/verdict/frozen-file';
@@ -7,7 +9,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { withoutNames } from '@/core/trial/without-names';
 import { CODE_VERSION } from '@/core/version';
-import { reportHtml } from '@/print/report-html';
+import { reportHtml } from '@/print/report/report-html';
 import { database } from '@/store/connection/database';
 import { findTrialData } from '@/store/trials';
 import { type FrozenVerdict, findFrozenVerdict } from '@/store/verdicts';
@@ -42,7 +44,10 @@ export async function reportFile(
       return success({
         name: 'report.html',
         type: 'text/html; charset=utf-8',
-        body: reportHtml(await reportOf(data)),
+        body: reportHtml(await reportOf(data), {
+          fonts: await reportFonts(),
+          data: { name: 'trial.json', json: JSON.stringify(data) },
+        }),
       });
     case 'csv':
       return success(csvFile('units.csv', unitRows(data)));
@@ -56,6 +61,20 @@ export async function reportFile(
       return success(jsonFile('frozen-verdict.json', JSON.stringify(frozenFileOf(data, frozen))));
     }
   }
+}
+
+const FONT_FOLDER = 'node_modules/@fontsource-variable';
+
+/** The fonts that go into a report, base64. */
+async function reportFonts(): Promise<{ readonly text: string; readonly heading: string }> {
+  const read = (file: string): Promise<string> =>
+    readFile(join(process.cwd(), FONT_FOLDER, file), 'base64');
+  return {
+    text: await read(
+      'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
+    ),
+    heading: await read('bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2'),
+  };
 }
 
 function csvFile(name: string, rows: readonly (readonly string[])[]): ReportFile {

@@ -2,8 +2,8 @@
 
 import type { Dispatch, SetStateAction } from 'react';
 import type { Result } from '@/core/result';
+import { shortDay } from '@/core/time/days';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
-import { shortDay } from '@/features/frame/days';
 import { Button } from '@/ui/Button';
 import { MeasurePhoto } from './MeasurePhoto';
 import type { HungPhoto } from './photo-view';

@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
+import { shortDay } from '@/core/time/days';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { shortDay } from '@/features/frame/days';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { BareButton } from '@/ui/BareButton';
 import { Choice } from '@/ui/Choice';

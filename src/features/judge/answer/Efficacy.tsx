@@ -1,7 +1,7 @@
 'use client';
 
 import type { TrialEfficacy } from '@/core/judge/after/trial-efficacy';
-import { shortDay } from '@/features/frame/days';
+import { shortDay } from '@/core/time/days';
 import { Soft } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 import { shortFigure } from './short-figure';

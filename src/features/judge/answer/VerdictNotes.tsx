@@ -1,8 +1,8 @@
 import { setWords } from '@/core/judge/units/analysis-sets';
+import { fullDay } from '@/core/time/days';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
 import { counted, pluralOf } from '@/core/words/plural';
-import { fullDay } from '@/features/frame/days';
 import { WayOn } from '@/ui/WayOn';
 
 interface VerdictNotesProps {

@@ -3,9 +3,9 @@
 import { styled } from 'styled-components';
 import { expectedWords, guessSubject } from '@/core/judge/after/guess-words';
 import type { PredictionScore, SettledGuess } from '@/core/judge/after/prediction-scores';
+import { fullDay } from '@/core/time/days';
 import type { Measure } from '@/core/trial/model/measure';
 import { counted } from '@/core/words/plural';
-import { fullDay } from '@/features/frame/days';
 import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 

@@ -7,7 +7,7 @@ import {
   type SeasonAnswer,
   type SeasonsTogether,
 } from '@/core/judge/after/combine-seasons';
-import { fullDay } from '@/features/frame/days';
+import { fullDay } from '@/core/time/days';
 import { printP } from '@/features/judge/print-value';
 import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';

@@ -3,8 +3,8 @@
 import { styled } from 'styled-components';
 import type { Analysis } from '@/core/judge/units/trial-analysis';
 import type { UnitValue } from '@/core/measure/unit-value/unit-values';
+import { shortDay, withShortDays } from '@/core/time/days';
 import { pluralOf } from '@/core/words/plural';
-import { shortDay, withShortDays } from '@/features/frame/days';
 import { Soft } from '@/ui/Page';
 
 interface SpoiledProps {

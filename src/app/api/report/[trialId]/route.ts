@@ -32,7 +32,7 @@ export async function GET(
       'x-content-type-options': 'nosniff',
       // What a gardener wrote is in it: nothing of it may run, or fetch anything.
       'content-security-policy':
-        "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'",
+        "default-src 'none'; style-src 'unsafe-inline'; font-src data:; frame-ancestors 'self'",
     },
   });
 }

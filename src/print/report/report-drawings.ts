@@ -1,0 +1,92 @@
+import type { Report, ReportDots, ReportMap } from './report';
+import { written } from './written';
+
+const WIDTH = 620;
+const ROW = 62;
+const SIDE = 12;
+
+/** Every unit as a dot, row by row, with the interval beneath it, and the band of what would not matter. */
+export function dotsSvg({
+  dots,
+  band,
+  printValue,
+  letters,
+  control,
+}: Pick<Report, 'dots' | 'band' | 'printValue' | 'letters' | 'control'>): string {
+  const values = dots.flatMap(row => [...row.values, row.mean ?? [], row.interval ?? []].flat());
+  const span = [...values, ...(band?.ends ?? [])];
+  const [low, high] = [Math.min(0, ...span), Math.max(1e-9, ...span)];
+  const x = (value: number): number => SIDE + ((WIDTH - 2 * SIDE) * (value - low)) / (high - low);
+  const bottom = ROW * dots.length + 6;
+  const rows = dots.map((row, i) => dotRow(row, ROW * i, x, letters[row.treatment] ?? '', control));
+  const axis = ticksOf(low, high)
+    .map(
+      tick =>
+        `<line x1="${at(x(tick))}" x2="${at(x(tick))}" y1="${bottom}" y2="${bottom + 5}" class="rule"/><text x="${at(x(tick))}" y="${bottom + 20}" class="tick" text-anchor="${anchor(x(tick))}">${written(printValue(tick))}</text>`,
+    )
+    .join('');
+  return `<svg viewBox="0 0 ${WIDTH} ${bottom + 26}" role="img" aria-label="Every unit as a dot, with intervals">${band ? bandSvg(band, x, bottom) : ''}${rows.join('')}<line x1="${SIDE}" x2="${WIDTH - SIDE}" y1="${bottom}" y2="${bottom}" class="rule"/>${axis}</svg>`;
+}
+
+function bandSvg(
+  { control, ends: [from, to] }: NonNullable<Report['band']>,
+  x: (value: number) => number,
+  bottom: number,
+): string {
+  return `<rect x="${at(x(from))}" y="0" width="${at(x(to) - x(from))}" height="${bottom}" class="band"/><line x1="${at(x(control))}" x2="${at(x(control))}" y1="0" y2="${bottom}" class="middle"/>`;
+}
+
+function dotRow(
+  { treatment, values, mean, interval }: ReportDots,
+  top: number,
+  x: (value: number) => number,
+  letter: string,
+  control: string,
+): string {
+  const y = top + 36;
+  const name = `${stake(letter, treatment === control, SIDE, top + 2)}<text x="${SIDE + 22}" y="${top + 16}" class="name">${written(treatment)}</text>`;
+  const points = values
+    .map((value, i) => `<circle cx="${at(x(value))}" cy="${y + ((i % 3) - 1) * 4}" r="4"/>`)
+    .join('');
+  const line = interval
+    ? `<line x1="${at(x(interval[0]))}" x2="${at(x(interval[1]))}" y1="${y + 13}" y2="${y + 13}" class="interval"/>${interval.map(end => `<line x1="${at(x(end))}" x2="${at(x(end))}" y1="${y + 9}" y2="${y + 17}" class="interval"/>`).join('')}`
+    : '';
+  const middle =
+    mean === null
+      ? ''
+      : `<line x1="${at(x(mean))}" x2="${at(x(mean))}" y1="${y + 6}" y2="${y + 20}" class="mean"/>`;
+  return `<g>${name}${points}${line}${middle}</g>`;
+}
+
+/** A plant label with its letter; the control’s is outline only. */
+export function stake(letter: string, isControl: boolean, x: number, y: number): string {
+  return `<g transform="translate(${x} ${y})"><path d="M0 0H14V12L7 19L0 12Z" class="${isControl ? 'stake empty' : 'stake'}"/><text x="7" y="11" class="${isControl ? 'letter' : 'letter on'}" text-anchor="middle">${written(letter)}</text></g>`;
+}
+
+export function mapSvg({ widthMm, depthMm, units }: ReportMap, controlLetter: string): string {
+  const size = Math.max(1, Math.min(...units.map(unit => Math.min(unit.w, unit.h))));
+  const pots = units.map(({ x, y, w, h, letter, code }) => {
+    const isControl = letter === controlLetter;
+    const middle = `x="${x + w / 2}" text-anchor="middle"`;
+    return `<rect x="${x}" y="${y}" width="${w}" height="${h}" rx="${size / 10}" class="${isControl ? 'pot empty' : 'pot'}" stroke-width="${size / 40}"/><text ${middle} y="${y + h / 2}" font-size="${size / 2.6}" font-weight="700">${written(letter)}</text><text ${middle} y="${y + h / 2 + size / 3.4}" font-size="${size / 4.6}">${written(code)}</text>`;
+  });
+  return `<svg viewBox="0 0 ${widthMm} ${depthMm}" role="img" aria-label="The bench from above" style="max-height:340px">${pots.join('')}</svg>`;
+}
+
+/** Four to seven round values within a span. */
+function ticksOf(low: number, high: number): readonly number[] {
+  const rough = (high - low) / 6;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = power * ([1, 2, 5, 10].find(each => each * power >= rough) ?? 10);
+  const first = Math.ceil(low / step);
+  const last = Math.floor(high / step);
+  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * step);
+}
+
+function anchor(x: number): string {
+  return x < 40 ? 'start' : x > WIDTH - 40 ? 'end' : 'middle';
+}
+
+function at(place: number): string {
+  return place.toFixed(1);
+}
