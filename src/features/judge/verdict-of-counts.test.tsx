@@ -178,6 +178,7 @@ describe('what stands under it', () => {
   });
   test('is a page of what next', () => {
     show('next');
+    fireEvent.click(screen.getByRole('button', { name: 'What it teaches the next one' }));
     expect(screen.getByText('Guard against it.')).toBeVisible();
     expect(screen.getByText(/^feed 1: keep\.$/)).toBeVisible();
   });

@@ -6,13 +6,13 @@ import { shownUnit } from '@/core/measure/library/shown-unit';
 import { counted } from '@/core/words/plural';
 import type { BenchView } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
+import { DoneBench } from '@/features/bench/DoneBench';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { BareInput } from '@/ui/BareInput';
 import { Soft, TwoParts } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 import { dayMeasures } from './day-measures';
 import type { DeskColumn, DeskView } from './desk-view';
-import { GridBench } from './GridBench';
 import { OtherMeasures } from './OtherMeasures';
 import type { GridCell } from './use-grid';
 import { oddInGrid, useGrid } from './use-grid';
@@ -59,10 +59,12 @@ export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
       <Beside data-wide={view.columns.length > 3 || undefined}>
         <GridTable view={view} grid={grid} onKey={onKey} onPaste={onPaste} send={send} />
         {bench && (
-          <GridBench
+          <DoneBench
             bench={bench}
-            view={view}
-            isRead={id => view.columns.every(column => grid.cellOf(id, column).text !== '')}
+            unitWord={view.unitWord}
+            done="read"
+            leads="go to its row"
+            isDone={id => view.columns.every(column => grid.cellOf(id, column).text !== '')}
             open={id =>
               focusCell(
                 table.current,

@@ -1,6 +1,6 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { type Curve, type CurvePoint, type CurveShape, SHAPES } from './curve-shapes';
-import { polished, rssOf, standardErrors } from './gauss-newton';
+import { curveErrors, polished, rssOf } from './gauss-newton';
 
 /** A curve laid through points by least squares. */
 export interface FittedCurve {
@@ -15,6 +15,8 @@ export interface FittedCurve {
   /** false where no minimum was found: then the figures are only where the search stopped. */
   readonly converged: boolean;
   readonly at: (x: number) => number;
+  /** Standard error of the curve’s height; null where the points leave none. */
+  readonly errorAt: (x: number) => number | null;
 }
 
 /**
@@ -43,16 +45,17 @@ export function fitCurve(points: readonly CurvePoint[], curve: Curve): FittedCur
   const { parameters, converged } = polished(points, shape, best);
   const rss = rssOf(points, shape, parameters);
   const residualDf = points.length - width;
-  const errors = standardErrors(points, shape, parameters, rss, residualDf);
+  const errors = curveErrors(points, shape, parameters, rss, residualDf);
   return {
     curve,
     parameters: named(shape, parameters),
-    se: named(shape, errors),
+    se: named(shape, errors.se),
     rss,
     aicc: aiccOf(points, rss, width + 1),
     residualDf,
     converged,
     at: x => shape.at(x, parameters),
+    errorAt: errors.at,
   };
 }
 

@@ -65,25 +65,40 @@ function isInside(
   return Math.abs(parameters[0] ?? 0) < 1e4 * (Math.abs(highY) + widthY);
 }
 
-export function standardErrors(
+/** How far what is laid through the points can be trusted. */
+export interface CurveErrors {
+  /** Of each parameter. */
+  readonly se: readonly (number | null)[];
+  /** Of the curve’s height at a place: the delta method, g′ C g. null where the points leave no error. */
+  readonly at: (x: number) => number | null;
+}
+
+export function curveErrors(
   points: readonly CurvePoint[],
   shape: CurveShape,
   parameters: readonly number[],
   rss: number,
   residualDf: number,
-): readonly (number | null)[] {
-  const none = parameters.map(() => null);
+): CurveErrors {
+  const none: CurveErrors = { se: parameters.map(() => null), at: () => null };
   if (residualDf < 1) return none;
   const jacobian = new Matrix(points.map(({ x }) => [...shape.gradient(x, parameters)]));
   try {
-    const covariance = inverse(jacobian.transpose().mmul(jacobian));
-    return parameters.map((_, i) => {
-      const variance = (covariance.get(i, i) * rss) / residualDf;
-      return Number.isFinite(variance) && variance >= 0 ? Math.sqrt(variance) : null;
-    });
+    const covariance = inverse(jacobian.transpose().mmul(jacobian)).mul(rss / residualDf);
+    return {
+      se: parameters.map((_, i) => root(covariance.get(i, i))),
+      at: x => {
+        const slope = Matrix.columnVector([...shape.gradient(x, parameters)]);
+        return root(slope.transpose().mmul(covariance).mmul(slope).get(0, 0));
+      },
+    };
   } catch {
     return none;
   }
+}
+
+function root(variance: number): number | null {
+  return Number.isFinite(variance) && variance >= 0 ? Math.sqrt(variance) : null;
 }
 
 export function rssOf(

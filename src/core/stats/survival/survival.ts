@@ -12,17 +12,30 @@ export interface WaitingStep {
   readonly atRisk: number;
   readonly came: number;
   readonly waiting: number;
+  /** The 95% range of the share that waits, each curve by itself (Greenwood's variance, log-log); null where all or none wait. */
+  readonly range: readonly [number, number] | null;
 }
 
 /** The share that still waits, day by day, those that dropped out counted as long as they were looked at. Kaplan & Meier (1958), JASA 53, 457-481. */
 export function kaplanMeier(units: readonly Waited[]): readonly WaitingStep[] {
   let waiting = 1;
+  let spent = 0; // Greenwood's sum
   return eventDays(units).map(days => {
     const atRisk = units.filter(unit => unit.days >= days).length;
     const came = units.filter(unit => unit.hasCome && unit.days === days).length;
     waiting *= 1 - came / atRisk;
-    return { days, atRisk, came, waiting };
+    spent += came / (atRisk * (atRisk - came));
+    return { days, atRisk, came, waiting, range: rangeOf(waiting, spent) };
   });
+}
+
+const Z95 = 1.959963984540054;
+
+/** On the scale of log(−log S), so that it stays between none and all. Kalbfleisch & Prentice (1980), section 1.3. */
+function rangeOf(waiting: number, spent: number): readonly [number, number] | null {
+  if (!(waiting > 0 && waiting < 1)) return null;
+  const spread = Math.exp((Z95 * Math.sqrt(spent)) / Math.abs(Math.log(waiting)));
+  return [waiting ** spread, waiting ** (1 / spread)];
 }
 
 /** The day by which half have come; null where so many never did. */

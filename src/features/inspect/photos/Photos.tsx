@@ -5,6 +5,8 @@ import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
 import { shortDay } from '@/core/time/days';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { BenchView } from '@/features/bench/bench-view';
+import { DoneBench } from '@/features/bench/DoneBench';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { BareButton } from '@/ui/BareButton';
 import { Choice } from '@/ui/Choice';
@@ -22,6 +24,7 @@ export interface PhotosProps {
   readonly trialId: string;
   readonly walls: readonly PhotoWall[];
   readonly units: readonly { readonly id: string; readonly code: string }[];
+  readonly bench: BenchView | null;
   readonly unitWord: string;
   readonly today: string;
   readonly isClosed: boolean;
@@ -38,7 +41,7 @@ interface Hanging {
 
 /** Pictures that are kept: beside each other at one scale, or first and last, and blind if wanted. */
 export function Photos(props: PhotosProps) {
-  const { trialId, walls, units, unitWord, today, isClosed, measure, drop } = props;
+  const { trialId, walls, units, bench, unitWord, today, isClosed, measure, drop } = props;
   const { form: hanging, change } = useForm<Hanging>({
     shows: walls[0]?.shows ?? 'plant',
     way: 'side',
@@ -73,6 +76,9 @@ export function Photos(props: PhotosProps) {
           />
         </>
       )}
+      {wall && bench && !hanging.isHidden && (
+        <PicturedBench wall={wall} bench={bench} unitWord={unitWord} open={setOpened} />
+      )}
       {opened && (
         <OnePicture
           opened={opened}
@@ -92,6 +98,35 @@ export function Photos(props: PhotosProps) {
         </Fold>
       )}
     </Wall>
+  );
+}
+
+interface PicturedBenchProps {
+  readonly wall: PhotoWall;
+  readonly bench: BenchView;
+  readonly unitWord: string;
+  readonly open: (photo: HungPhoto) => void;
+}
+
+/** Which have their picture on this wall; a press opens the last one. */
+function PicturedBench({ wall, bench, unitWord, open }: PicturedBenchProps) {
+  const codeOf = (id: string): string | undefined => bench.units.find(unit => unit.id === id)?.code;
+  const pictureOf = (id: string): HungPhoto | undefined =>
+    wall.side.find(photo => photo.code === codeOf(id));
+  return (
+    <div data-bench>
+      <DoneBench
+        bench={bench}
+        unitWord={unitWord}
+        done="pictured"
+        leads="see its last picture"
+        isDone={id => pictureOf(id) !== undefined}
+        open={id => {
+          const picture = pictureOf(id);
+          if (picture) open(picture);
+        }}
+      />
+    </div>
   );
 }
 
@@ -227,6 +262,7 @@ function WallFields({ walls, wall, hanging, change }: WallFieldsProps) {
 const Wall = styled.section`
   display: grid; gap: 12px; grid-template-columns: minmax(0, 1fr);
   & [data-fields] { display: flex; flex-wrap: wrap; gap: 8px 32px; }
+  & [data-bench] { max-width: 640px; }
   & > label { display: flex; gap: 8px; align-items: center; min-height: 32px; }
   & input[type='checkbox'] { width: 18px; height: 18px; accent-color: var(--clay); flex: none; }
   & [data-wall] { display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 16px; align-items: end; }

@@ -4,6 +4,7 @@ import {
   type ChartData,
   Chart as ChartJs,
   type ChartOptions,
+  Filler,
   Legend,
   LinearScale,
   LineController,
@@ -14,12 +15,13 @@ import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { waitedOf } from '@/core/judge/outcomes/working/waits';
 import { isRead, type JudgeInput, type ReadUnit } from '@/core/judge/question/judge-input';
-import { kaplanMeier } from '@/core/stats/survival/survival';
+import { kaplanMeier, type WaitingStep } from '@/core/stats/survival/survival';
 import { chartFont, STILL } from '@/ui/chart-look';
+import { Soft } from '@/ui/Page';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
 
-ChartJs.register(Legend, LinearScale, LineController, LineElement, PointElement);
+ChartJs.register(Filler, Legend, LinearScale, LineController, LineElement, PointElement);
 
 /** Of days: how many still wait, day by day. */
 export function WaitingCurves({ input }: { readonly input: JudgeInput }) {
@@ -27,19 +29,22 @@ export function WaitingCurves({ input }: { readonly input: JudgeInput }) {
   const units = input.units.filter(isRead);
   if (units.length === 0) return null;
   return (
-    <SavedChart title="Share still waiting, day by day">
-      <Drawn>
-        {tokens && (
-          <Chart
-            type="line"
-            data={linesOf(input, units, tokens)}
-            options={optionsOf(units, tokens)}
-            aria-label={`Share still waiting, day by day, of ${input.treatments.join(', ')}`}
-            role="img"
-          />
-        )}
-      </Drawn>
-    </SavedChart>
+    <>
+      <SavedChart title="Share still waiting, day by day">
+        <Drawn>
+          {tokens && (
+            <Chart
+              type="line"
+              data={linesOf(input, units, tokens)}
+              options={optionsOf(units, tokens)}
+              aria-label={`Share still waiting, day by day, of ${input.treatments.join(', ')}`}
+              role="img"
+            />
+          )}
+        </Drawn>
+      </SavedChart>
+      <Soft>Shaded: the range each curve leaves open by itself, 19 times in 20.</Soft>
+    </>
   );
 }
 
@@ -61,27 +66,43 @@ function linesOf(
 ): ChartData<'line', { x: number; y: number }[]> {
   const tested = treatments.filter(name => name !== control);
   return {
-    datasets: treatments.map((name, i) => {
+    datasets: treatments.flatMap((name, i) => {
       const own = units.filter(unit => unit.treatment === name);
-      const steps = kaplanMeier(waitedOf(own)).map(({ days, waiting }) => ({
-        x: days,
-        y: 100 * waiting,
-      }));
+      const found = kaplanMeier(waitedOf(own));
+      const steps = found.map(({ days, waiting }) => ({ x: days, y: 100 * waiting }));
       const end = { x: Math.max(0, ...own.map(unit => unit.value)), y: steps.at(-1)?.y ?? 100 };
       const hue = tokenHue(tokens, tested.indexOf(name));
-      return {
+      const line = {
         label: name,
         data: [{ x: 0, y: 100 }, ...steps, end],
-        stepped: 'before',
+        stepped: 'before' as const,
         borderColor: hue,
         backgroundColor: hue,
         borderDash: [...(DASHES[i % DASHES.length] ?? [])],
         borderWidth: 2.5,
         pointRadius: 0,
-        pointStyle: 'line',
+        pointStyle: 'line' as const,
       };
+      return [...bandOf(found, end.x, hue), line];
     }),
   };
+}
+
+/** The range each curve leaves open by itself (95%), from its first day on; it ends where all or none wait. */
+function bandOf(found: readonly WaitingStep[], until: number, hue: string) {
+  const known = found.flatMap(({ days, range }) => (range ? [{ days, range }] : []));
+  const edge = (side: 0 | 1) => ({
+    label: '',
+    data: [
+      ...known.map(({ days, range }) => ({ x: days, y: 100 * range[side] })),
+      ...known.slice(-1).map(({ range }) => ({ x: until, y: 100 * range[side] })),
+    ],
+    stepped: 'before' as const,
+    borderWidth: 0,
+    pointRadius: 0,
+    backgroundColor: `${hue}1f`,
+  });
+  return known.length === 0 ? [] : [edge(0), { ...edge(1), fill: '-1' }];
 }
 
 function optionsOf(units: readonly ReadUnit[], tokens: Tokens): ChartOptions<'line'> {
@@ -105,13 +126,20 @@ function optionsOf(units: readonly ReadUnit[], tokens: Tokens): ChartOptions<'li
         grid: { color: tokens.rule },
         border: { display: false },
         ticks: { ...ticks, stepSize: 25, callback: value => `${value}%` },
+        title: { display: true, text: 'still waiting', color: tokens['ink-soft'], font },
       },
     },
     plugins: {
       legend: {
         position: 'bottom',
         align: 'start',
-        labels: { color: tokens.ink, font, usePointStyle: true, pointStyleWidth: 32 },
+        labels: {
+          color: tokens.ink,
+          font,
+          usePointStyle: true,
+          pointStyleWidth: 32,
+          filter: item => item.text !== '', // the bands belong to their lines
+        },
       },
       tooltip: { enabled: false },
     },

@@ -4,6 +4,7 @@ import {
   type ChartData,
   Chart as ChartJs,
   type ChartOptions,
+  Filler,
   LinearScale,
   LineElement,
   PointElement,
@@ -13,12 +14,13 @@ import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { DosedUnit } from '@/core/judge/outcomes/dose/dose-response';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
+import { tQuantile } from '@/core/stats/distributions/distributions';
 import { chartFont, STILL } from '@/ui/chart-look';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { CURVE_WORDS } from './curve-words';
 
-ChartJs.register(LinearScale, LineElement, PointElement, ScatterController);
+ChartJs.register(Filler, LinearScale, LineElement, PointElement, ScatterController);
 
 interface DoseChartProps {
   readonly units: readonly DosedUnit[];
@@ -39,7 +41,7 @@ export function DoseChart({ units, best, name, printValue }: DoseChartProps) {
             type="scatter"
             data={dataOf(units, best, tokens)}
             options={optionsOf(units, name, printValue, tokens)}
-            aria-label={`Every unit by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]}` : ''}`}
+            aria-label={`Every unit by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]} and the range it may run in` : ''}`}
             role="img"
           />
         )}
@@ -68,6 +70,7 @@ function dataOf(
       },
       ...(best
         ? [
+            ...bandOf(best, doses, tokens),
             {
               data: doses.map(dose => ({ x: dose, y: best.at(dose) })),
               showLine: true,
@@ -79,6 +82,26 @@ function dataOf(
         : []),
     ],
   };
+}
+
+/** Where the curve itself may run, place by place (95%): two edges with the ground between them shaded. */
+function bandOf(
+  best: FittedCurve,
+  doses: readonly number[],
+  tokens: Tokens,
+): ChartData<'scatter'>['datasets'] {
+  const t = tQuantile(0.975, best.residualDf);
+  const edge = (sign: 1 | -1) => ({
+    data: doses.flatMap(dose => {
+      const error = best.errorAt(dose);
+      return error === null ? [] : [{ x: dose, y: best.at(dose) + sign * t * error }];
+    }),
+    showLine: true,
+    pointRadius: 0,
+    borderWidth: 0,
+    backgroundColor: `${tokens.ink}1f`,
+  });
+  return best.residualDf < 1 ? [] : [edge(-1), { ...edge(1), fill: '-1' }];
 }
 
 function optionsOf(

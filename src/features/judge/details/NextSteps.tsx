@@ -3,6 +3,7 @@
 import { styled } from 'styled-components';
 import type { NextStep } from '@/core/judge/after/next-step';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
+import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
 import { Soft } from '@/ui/Page';
 import { WayOn } from '@/ui/WayOn';
@@ -38,14 +39,13 @@ export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
         ))}
       </ul>
       {lessons.length > 0 && (
-        <>
-          <h3>What it teaches the next one</h3>
+        <Fold title="What it teaches the next one" tone="heading">
           <ul>
             {lessons.map(lesson => (
               <li key={lesson}>{lesson}</li>
             ))}
           </ul>
-        </>
+        </Fold>
       )}
       <WayOn href={`/trials/new?after=${trialId}`}>Make the next trial from this one</WayOn>
       <RegretForm keep={regret} />

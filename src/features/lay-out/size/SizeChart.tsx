@@ -12,6 +12,7 @@ import {
 import { Line } from 'react-chartjs-2';
 import type { SizeCurve } from '@/core/judge/planning/size-curve';
 import { STILL } from '@/ui/chart-look';
+import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 
 ChartJs.register(LinearScale, CategoryScale, LineController, LineElement, PointElement);
@@ -28,31 +29,33 @@ export function SizeChart({ curve, own, axis }: SizeChartProps) {
   const shown = curve.filter(point => point.shares !== null);
   const summary = `Seen, of 100 trials: ${shown.map(point => `${point.size} ${axis} ${Math.round(100 * (point.shares?.seen ?? 0))}`).join(', ')}.`;
   return (
-    <div style={{ height: 190 }}>
-      {tokens && (
-        <Line
-          aria-label={summary}
-          role="img"
-          options={optionsOf(tokens, axis)}
-          data={{
-            labels: shown.map(point => String(point.size)),
-            datasets: [
-              {
-                data: shown.map(point => 100 * (point.shares?.seen ?? 0)),
-                borderColor: tokens.ink,
-                borderWidth: 2,
-                tension: 0.25,
-                pointRadius: shown.map(point => (point.size === own ? 7 : 3)),
-                pointBackgroundColor: shown.map(point =>
-                  point.size === own ? tokens.clay : tokens.ink,
-                ),
-                pointBorderWidth: 0,
-              },
-            ],
-          }}
-        />
-      )}
-    </div>
+    <SavedChart title="How many are enough?">
+      <div style={{ height: 190 }}>
+        {tokens && (
+          <Line
+            aria-label={summary}
+            role="img"
+            options={optionsOf(tokens, axis)}
+            data={{
+              labels: shown.map(point => String(point.size)),
+              datasets: [
+                {
+                  data: shown.map(point => 100 * (point.shares?.seen ?? 0)),
+                  borderColor: tokens.ink,
+                  borderWidth: 2,
+                  tension: 0.25,
+                  pointRadius: shown.map(point => (point.size === own ? 7 : 3)),
+                  pointBackgroundColor: shown.map(point =>
+                    point.size === own ? tokens.clay : tokens.ink,
+                  ),
+                  pointBorderWidth: 0,
+                },
+              ],
+            }}
+          />
+        )}
+      </div>
+    </SavedChart>
   );
 }
 

@@ -34,9 +34,8 @@ export const metadata: Metadata = { title: 'Photos, soil and taste' };
 export default async function CloselyPage(props: TrialPageProps) {
   const { data, frame, isOpen } = await loadTrial(props);
   const { id, state, unitWord } = data.trial;
-  const units = [...(benchViewOf(data, isOpen)?.units ?? [])].sort(
-    (a, b) => a.position - b.position,
-  );
+  const bench = benchViewOf(data, isOpen);
+  const units = [...(bench?.units ?? [])].sort((a, b) => a.position - b.position);
   const codes = units.map(unit => unit.code);
   const inspect = inspectViewOf(data, await tastingsOfTrial(id));
   const isClosed = state === 'closed';
@@ -53,6 +52,7 @@ export default async function CloselyPage(props: TrialPageProps) {
             trialId={id}
             walls={photoWalls(await photosOfTrial(id), units, today())}
             units={units.map(({ id: unitId, code }) => ({ id: unitId, code }))}
+            bench={bench}
             unitWord={unitWord}
             today={today()}
             isClosed={isClosed}
