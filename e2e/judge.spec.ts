@@ -198,6 +198,7 @@ test('beside the verdict: all measures weighed, each pot left out in turn, seaso
     page.getByText(/every call stays what it is|would change a call if left out/),
   ).toBeVisible({ timeout: 60_000 });
   await verdictPage(page, 'Answer');
+  await page.getByRole('button', { name: 'Hold any two against each other' }).click();
   await page.getByLabel('against', { exact: true }).selectOption({ label: 'comfrey tea' });
   await expect(page.getByText(/^Yes: Heronsgill feed gave .* than comfrey tea/)).toBeVisible();
 });
@@ -297,7 +298,7 @@ test('how much of it: a curve, where it levels off, and the dose that leaves the
     ),
   ).toBeVisible();
   await doses.getByLabel('A kilogram is worth').fill('2');
-  await doses.getByLabel('One more of it costs, a unit').fill('0.1');
+  await doses.getByLabel('Each extra cm of leaf-mould costs, a box').fill('0.1');
   await expect(doses.getByText(/^The most is left at/)).toBeVisible();
 });
 

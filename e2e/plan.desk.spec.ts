@@ -33,7 +33,10 @@ test('a prediction is sealed, stays shut, and opens with the verdict', async ({
   await expect(page.getByRole('status')).toContainText(': 400 g saved');
   await goToStep(page, 'Judge');
   await confirmed(page, 'Close the trial', 'Close it');
-  await expect(page.getByRole('heading', { name: 'What was expected' })).toBeVisible();
+  await page
+    .getByRole('heading', { name: 'What was expected' })
+    .getByRole('button', { name: 'What was expected' })
+    .click();
   await expect(page.getByText('It helped the beans.')).toBeVisible();
   await expect(page.getByText('Tomas, of Heronsgill feed against plain water: less')).toBeVisible();
 });
@@ -148,7 +151,7 @@ test('the audit follows what is typed; benches, guards, a wall and odd tubs are 
   await page.getByRole('button', { name: 'Done arranging' }).click();
   const units = await benchUnits(page);
   await page.getByText('Other differences between them').click();
-  await page.getByLabel('It is').fill('container');
+  await page.getByLabel('It is', { exact: true }).fill('container');
   await page
     .getByLabel('Which have what, a line each')
     .fill(`old tub: ${units[0]?.code}\nnew tub: the rest`);

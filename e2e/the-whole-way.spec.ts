@@ -61,7 +61,7 @@ test('a question with gaps says what is missing beside each line, and keeps what
 }) => {
   await openPage('/trials/new?from=scratch');
   await page.getByLabel('The question').fill('Half a question');
-  await page.getByLabel('From').fill('1900-05-01');
+  await page.getByRole('textbox', { name: 'From', exact: true }).fill('1900-05-01');
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await expect(page.getByText('Say what grows in it.')).toBeVisible();
   await expect(page.getByText('1900-05-01 is long past. Write a date from 1990 on.')).toBeVisible();

@@ -60,7 +60,7 @@ test('a whole walk: figure by figure, an odd value asked about, undone, left out
   await expect(page.getByText(/^Sure\? Others give about 101 mm today/)).toBeVisible();
   await page.getByRole('button', { name: 'Rub out' }).click();
   await page.getByText('No value, a note, a picture').click();
-  await page.getByLabel('Note').fill('Under the net.');
+  await page.getByLabel('Note', { exact: true }).fill('Under the net.');
   await page.getByRole('button', { name: 'Not looked at' }).click();
   await expect(page.getByRole('heading', { name: 'All 6 pots read' })).toBeVisible();
   await page.getByRole('button', { name: 'Read a few again' }).click();

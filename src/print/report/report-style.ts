@@ -10,7 +10,7 @@ export function reportStyle({ text, heading }: ReportParts['fonts']): string {
 const LAYOUT = `
 :root{color-scheme:light;--ink:#17211c;--soft:#4c5a53;--rule:#c5cfc9;--clay:#a6471f;--beet:#7b2450;--ground:#edf1ee}
 *{box-sizing:border-box}body{font:16px/1.5 "Report text",system-ui,sans-serif;color:var(--ink);background:#fff;margin:0}
-main,article{max-width:1040px;margin:0 auto;padding:32px 32px 48px}
+.page{max-width:1040px;margin:0 auto;padding:32px 32px 48px}
 h1,h2,.verdict{font-family:"Report heading",system-ui,sans-serif;font-weight:650;line-height:1.2;text-wrap:balance}
 h2{font-size:1.25rem;margin:0 0 8px}h3{font-size:1rem;margin:16px 0 4px}
 header{display:flex;flex-wrap:wrap;justify-content:space-between;gap:4px 32px;border-bottom:3px solid var(--clay);padding-bottom:10px}
@@ -27,7 +27,7 @@ th,td{text-align:left;padding:6px 16px 6px 0;border-bottom:1px solid var(--rule)
 .care,.corrected{border-left:3px solid var(--beet);padding-left:16px}ul{padding-left:1.1em;margin:0}li{margin-bottom:4px}
 a{color:inherit;text-underline-offset:3px}article{border-top:1px solid var(--rule)}article>h1{font-size:1.5rem}
 .columns{columns:2 340px;column-gap:48px}.columns>div{break-inside:avoid-column;margin-bottom:16px}.columns h3{margin-top:0}
-@media(max-width:720px){main,article{padding:16px 16px 32px}.two,.two.even{grid-template-columns:minmax(0,1fr)}}`;
+@media(max-width:720px){.page{padding:16px 16px 32px}.two,.two.even{grid-template-columns:minmax(0,1fr)}}`;
 
 const DRAWINGS = `
 svg text{fill:var(--ink)}svg .name{font-size:14px;font-weight:600}svg .tick{fill:var(--soft);font-size:13px}
@@ -39,5 +39,5 @@ svg .pot{fill:var(--ground);stroke:var(--ink)}
 
 const PAPER = `
 @page{size:A4;margin:14mm 15mm}
-@media print{body{font-size:10pt}main,article{padding:0;max-width:none}article{break-before:page;border:0}.two{grid-template-columns:minmax(0,7fr) minmax(0,4fr);gap:16px 28px;margin-bottom:18px}.two.even{grid-template-columns:1fr 1fr}
+@media print{body{font-size:10pt}.page{padding:0;max-width:none}article{break-before:page;border:0}.two{grid-template-columns:minmax(0,7fr) minmax(0,4fr);gap:16px 28px;margin-bottom:18px}.two.even{grid-template-columns:1fr 1fr}
 .verdict{font-size:23pt;margin:14px 0 8px}.detail{font-size:11pt;margin-bottom:16px}.wide{overflow:visible}table,figure,section{break-inside:avoid}article table{break-inside:auto}thead{display:table-header-group}a[download]{display:none}}`;

@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { NextStep } from '@/core/judge/after/next-step';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
@@ -25,6 +26,7 @@ interface NextStepsProps {
 
 /** What next: keep, drop, or again with so many; and the next trial from this one. */
 export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
+  const [before] = useState(lessons.length);
   return (
     <Box aria-label="What next?">
       <h2>What next?</h2>
@@ -39,7 +41,11 @@ export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
         ))}
       </ul>
       {lessons.length > 0 && (
-        <Fold title="What it teaches the next one" tone="heading">
+        <Fold
+          title="What it teaches the next one"
+          tone="heading"
+          isOpen={lessons.length > before} // what was just kept is seen
+        >
           <ul>
             {lessons.map(lesson => (
               <li key={lesson}>{lesson}</li>
