@@ -64,4 +64,8 @@ export async function expectAccessibleHoweverSeen(page: Page): Promise<void> {
     document.documentElement.style.fontSize = '200%';
   });
   await expectNothingSticksOut(page, 'with text twice as large');
+  await page.setViewportSize({ width: size.height, height: size.width });
+  await expectNothingSticksOut(page, 'turned, with text twice as large');
+  await page.setViewportSize(size);
+  await page.evaluate(() => document.documentElement.style.removeProperty('font-size'));
 }

@@ -52,8 +52,8 @@ export function Navigation({ garden, today, isDemo }: NavigationProps) {
 }
 
 const Bar = styled.header`
-  display: flex; align-items: stretch; gap: 32px; height: 48px; padding-inline: 32px; border-bottom: 1px solid var(--rule); max-width: 1440px; margin-inline: auto;
-  & > * { display: flex; align-items: center; }
+  display: flex; flex-wrap: wrap; align-items: stretch; gap: 0 32px; min-height: 48px; padding-inline: 32px; border-bottom: 1px solid var(--rule); max-width: 1440px; margin-inline: auto;
+  & > * { display: flex; align-items: center; min-height: 48px; }
   & [data-mark] { font-family: var(--font-heading), sans-serif; font-weight: 750; font-size: 1.25rem; text-decoration: none; }
   & nav { gap: 32px; flex: 1; align-items: stretch; }
   & a { text-decoration: none; color: var(--ink-soft); display: flex; align-items: center; border-block: 3px solid transparent; }
@@ -62,8 +62,7 @@ const Bar = styled.header`
   & a:hover { color: var(--ink); }
   & [data-day] { color: var(--ink-soft); }
   @media (max-width: 640px) {
-    gap: 0 16px; padding-inline: 16px; flex-wrap: wrap; height: auto; min-height: 48px;
-    & > * { min-height: 48px; }
+    gap: 0 16px; padding-inline: 16px;
     & [data-day] { display: none; }
     & [data-garden] { margin-left: auto; }
     & nav { position: fixed; z-index: 2; inset: auto 0 0 0; height: 56px; background: var(--slate); border-top: 1px solid var(--rule); gap: 0; }
