@@ -43,28 +43,30 @@ export function VerdictHead({ analysis, differs, measure, isInShort, ...props }:
         <Headline words={judgement.verdict.headline} best={judgement.verdict.best} />
       </h2>
       <p>{judgement.verdict.detail}</p>
-      <MeasureNote trialId={trial.id} measure={measure} input={input} spec={analysis.spec} />
-      {input.covariateName && isAllowedFor(analysis) && (
-        <p data-soft>
-          Each {input.unitWord} is held against {input.covariateName}: that much of the difference
-          is no treatment’s doing.
-        </p>
-      )}
-      {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
-      {judgement.warnings.length > 0 && (
-        <p data-soft>
-          <PageLink to="spoiled">
-            {counted(judgement.warnings.length, 'thing')} may have spoiled it
-          </PageLink>
-        </p>
-      )}
-      <VerdictNotes
-        trial={trial}
-        amendments={amendments}
-        frozen={frozen}
-        interimLooks={interimLooks}
-        headline={first.judgement.verdict.headline}
-      />
+      <div>
+        <MeasureNote trialId={trial.id} measure={measure} input={input} spec={analysis.spec} />
+        {input.covariateName && isAllowedFor(analysis) && (
+          <p data-soft>
+            Each {input.unitWord} is held against {input.covariateName}: that much of the difference
+            is no treatment’s doing.
+          </p>
+        )}
+        {differs.length > 0 && <p data-differs>Not as planned: {differs.join('; ')}.</p>}
+        {judgement.warnings.length > 0 && (
+          <p data-soft>
+            <PageLink to="spoiled">
+              {counted(judgement.warnings.length, 'thing')} may have spoiled it
+            </PageLink>
+          </p>
+        )}
+        <VerdictNotes
+          trial={trial}
+          amendments={amendments}
+          frozen={frozen}
+          interimLooks={interimLooks}
+          headline={first.judgement.verdict.headline}
+        />
+      </div>
     </Verdict>
   );
 }
@@ -84,12 +86,15 @@ function Headline({ words, best }: { readonly words: string; readonly best: stri
 }
 
 const Verdict = styled.section`
-  display: grid; gap: 12px; padding-bottom: 20px; border-bottom: 1px solid var(--ink);
+  display: grid; grid-template-columns: minmax(0, 7fr) minmax(0, 5fr); gap: 12px 40px; padding-bottom: 16px; border-bottom: 1px solid var(--ink);
   & h2 { font-size: clamp(1.75rem, 4vw, 2.625rem); max-width: 36ch; font-weight: 650; letter-spacing: -0.01em; }
   & h2 em { font-style: normal; text-decoration: underline; text-decoration-color: var(--leaf); text-decoration-thickness: 5px; text-underline-offset: 5px; text-decoration-skip-ink: none; }
-  &[data-short] { padding-bottom: 12px; }
+  & > h2 { grid-column: 1 / -1; }
+  & > div { display: grid; gap: 8px; align-content: start; justify-items: start; }
+  &[data-short] { padding-bottom: 12px; grid-template-columns: minmax(0, 1fr); }
   &[data-short] h2 { font-size: 1.25rem; max-width: none; }
   & > p { font-size: 1.0625rem; }
-  & > p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
-  & > p[data-differs] { border-left: 3px solid var(--straw); padding-left: 10px; font-weight: 600; }
+  & p[data-soft] { color: var(--ink-soft); font-size: 0.9375rem; }
+  & p[data-differs] { border-left: 3px solid var(--straw); padding-left: 10px; font-weight: 600; }
+  @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); }
 `;
