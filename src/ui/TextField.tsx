@@ -1,83 +1,18 @@
 'use client';
 
-import type { HTMLAttributes, ReactNode, Ref } from 'react';
-import { FieldError, Input, Label, Text, TextArea } from 'react-aria-components';
 import { DateField } from './dates/DateField';
-import { Field } from './Field';
-import { useTypedBefore } from './use-typed-before';
+import { TextLine, type TextLineProps } from './TextLine';
 
-interface TextFieldProps {
-  readonly label: string;
-  readonly name: string;
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-  readonly trouble?: string | undefined;
-  readonly hint?: ReactNode;
+interface TextFieldProps extends Omit<TextLineProps, 'type'> {
   /** A day is written and chosen as the garden's own people write it; its value is `2026-11-30`. */
-  readonly type?: 'text' | 'date' | 'password';
-  readonly inputMode?: HTMLAttributes<HTMLInputElement>['inputMode'];
-  readonly isLong?: boolean;
-  readonly isBig?: boolean;
-  readonly placeholder?: string;
-  readonly isReadOnly?: boolean;
-  readonly inputRef?: Ref<HTMLInputElement>;
-  /** For a row whose label is plain to see: it is only read out. */
-  readonly hidesLabel?: boolean;
+  readonly type?: TextLineProps['type'] | 'date';
 }
 
-const MOST_ROWS = 10; // a long text shows its lines, a very long one scrolls
-
-/** A labelled line to write on; what is wrong with it stands right under it, and what was typed stays. */
-export function TextField(props: TextFieldProps) {
-  return props.type === 'date' ? <DateField {...props} /> : <Line {...props} />;
-}
-
-function Line({
-  label,
-  name,
-  value,
-  onChange,
-  trouble,
-  hint,
-  type = 'text',
-  inputMode,
-  isLong,
-  isBig,
-  placeholder,
-  isReadOnly,
-  inputRef,
-  hidesLabel,
-}: TextFieldProps) {
-  const field = useTypedBefore(value, onChange);
-  return (
-    <Field
-      ref={field}
-      name={name}
-      value={value}
-      onChange={onChange}
-      isInvalid={trouble !== undefined}
-      isReadOnly={isReadOnly ?? false}
-      type={type}
-      validationBehavior="aria"
-      data-hides-label={hidesLabel || undefined}
-    >
-      <Label>{label}</Label>
-      {isLong ? (
-        <TextArea
-          rows={Math.min(MOST_ROWS, Math.max(2, value.split('\n').length))}
-          placeholder={placeholder}
-        />
-      ) : (
-        <Input
-          ref={inputRef}
-          inputMode={inputMode}
-          autoComplete="off"
-          placeholder={placeholder}
-          data-big={isBig || undefined}
-        />
-      )}
-      {hint && <Text slot="description">{hint}</Text>}
-      <FieldError>{trouble}</FieldError>
-    </Field>
+/** A line to write on, or a day to choose: where it can only be a line, TextLine brings less script. */
+export function TextField({ type, ...props }: TextFieldProps) {
+  return type === 'date' ? (
+    <DateField {...props} />
+  ) : (
+    <TextLine {...props} {...(type && { type })} />
   );
 }

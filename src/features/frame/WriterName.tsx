@@ -4,7 +4,7 @@ import { type FormEvent, useState, useSyncExternalStore } from 'react';
 import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
+import { TextLine } from '@/ui/TextLine';
 import { keepName, onNewName, storedName } from './writer-name';
 
 /** Who writes things down here: asked once in a browser, then a line with a way to change it. */
@@ -40,7 +40,7 @@ function Asked({ name, onKept }: { readonly name: string; readonly onKept: () =>
   };
   return (
     <Asking onSubmit={submit}>
-      <TextField
+      <TextLine
         label="Who writes this down?"
         name="writer"
         value={typed}

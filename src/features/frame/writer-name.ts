@@ -1,15 +1,14 @@
-import { z } from 'zod';
-
 const KEY = 'turnspit-writer';
 const MOST = 80;
-const Name = z.string().trim().max(MOST);
 
 const listeners = new Set<() => void>();
 
 /** Who writes things down in this browser; empty where no name is wanted, null while nobody was asked. */
 export function storedName(): string | null {
   try {
-    return Name.safeParse(window.localStorage.getItem(KEY)).data ?? null;
+    // Looked through by hand: the walk, which asks this too, has no room for a library of schemas.
+    const name = window.localStorage.getItem(KEY)?.trim();
+    return name !== undefined && name.length <= MOST ? name : null;
   } catch {
     return null; // storage shut off by the browser
   }

@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { unitCount } from '@/core/design/layouts/bench-form';
 import type { ProposedPlan } from '@/core/judge/planning/proposed-plans';
@@ -7,7 +8,6 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { AuditList } from '@/features/audit/AuditList';
-import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Fold } from '@/ui/Fold';
 import { TwoParts } from '@/ui/Page';
 import { AmendPlan } from './AmendPlan';
@@ -20,6 +20,11 @@ import { planDraft } from './plans/plan-draft';
 import { ThreePlans } from './plans/ThreePlans';
 import { SizePlanner } from './size/SizePlanner';
 import { useDealing } from './use-dealing';
+
+// What is typed is audited once somebody types: the saved plan was audited before the page came.
+const LiveAudit = dynamic(() => import('@/features/audit/LiveAudit').then(file => file.LiveAudit), {
+  ssr: false,
+});
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
 export function LayOut(props: LayOutProps) {

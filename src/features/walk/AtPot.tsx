@@ -11,7 +11,7 @@ import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
 import { PanelBoundary } from '@/ui/PanelBoundary';
-import { TextField } from '@/ui/TextField';
+import { TextLine } from '@/ui/TextLine';
 import { MeasureDrawing } from './MeasureDrawing';
 import {
   loadCoverPanel,
@@ -171,7 +171,7 @@ function WhyNoValue({ walk, view, unit }: WhyNoValueProps) {
     <Fold title="No value, a note, a picture" onOpenChange={setOpen}>
       {isOpen && (
         <Why>
-          <TextField
+          <TextLine
             label="Note"
             name="walkNote"
             value={walk.entry.note}

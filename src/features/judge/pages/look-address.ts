@@ -1,24 +1,15 @@
-import { z } from 'zod';
+import * as z from 'zod/mini'; // the verdict’s page has nothing else to read by a schema
 import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 
 const ANY = 'any';
+const Codes = z.string().check(z.regex(/^[A-Z0-9]{2,8}(,[A-Z0-9]{2,8}){0,199}$/));
+const Margin = z.union([z.literal(ANY), z.coerce.number().check(z.positive(), z.maximum(1000))]);
 const Look = z.object({
-  look: z.uuid().optional().catch(undefined),
-  margin: z
-    .union([z.literal(ANY), z.coerce.number().positive().max(1000)])
-    .optional()
-    .catch(undefined),
-  out: z
-    .string()
-    .regex(/^[A-Z0-9]{2,8}(,[A-Z0-9]{2,8}){0,199}$/)
-    .optional()
-    .catch(undefined),
-  back: z
-    .string()
-    .regex(/^[A-Z0-9]{2,8}(,[A-Z0-9]{2,8}){0,199}$/)
-    .optional()
-    .catch(undefined),
-  place: z.literal('1').optional().catch(undefined),
+  look: z.catch(z.optional(z.uuid()), undefined),
+  margin: z.catch(z.optional(Margin), undefined),
+  out: z.catch(z.optional(Codes), undefined),
+  back: z.catch(z.optional(Codes), undefined),
+  place: z.catch(z.optional(z.literal('1')), undefined),
 });
 const KEYS = Object.keys(Look.shape);
 

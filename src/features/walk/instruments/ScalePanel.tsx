@@ -10,7 +10,7 @@ import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
+import { TextLine } from '@/ui/TextLine';
 import { useScale } from './use-scale';
 
 interface ScalePanelProps {
@@ -106,7 +106,7 @@ function KnownMass({ shownG, checked, onChecked }: KnownMassProps) {
   return (
     <>
       <div>
-        <TextField
+        <TextLine
           label="A known weight on it"
           name="knownMass"
           value={known}

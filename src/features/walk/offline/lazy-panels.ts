@@ -4,6 +4,8 @@ export const loadScalePanel = () =>
   import('@/features/walk/instruments/ScalePanel').then(file => file.ScalePanel);
 export const loadKeyInstrument = () =>
   import('@/features/walk/instruments/KeyInstrument').then(file => file.KeyInstrument);
+export const loadMendEntry = () =>
+  import('@/features/walk/outbox/MendEntry').then(file => file.MendEntry);
 export const loadWalkPhoto = () => import('@/features/walk/WalkPhoto').then(file => file.WalkPhoto);
 export const loadCoverPanel = () =>
   import('@/features/inspect/cover/CoverPanel').then(file => file.CoverPanel);
@@ -25,6 +27,7 @@ export async function loadAllPanels(): Promise<void> {
     loadScalePanel(),
     loadKeyInstrument(),
     loadWalkPhoto(),
+    loadMendEntry(),
     loadCoverPanel(),
     loadCoverWorker(),
   ]);

@@ -1,0 +1,77 @@
+'use client';
+
+import type { HTMLAttributes, ReactNode, Ref } from 'react';
+import { FieldError, Input, Label, Text, TextArea } from 'react-aria-components';
+import { Field } from './Field';
+import { useTypedBefore } from './use-typed-before';
+
+export interface TextLineProps {
+  readonly label: string;
+  readonly name: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly trouble?: string | undefined;
+  readonly hint?: ReactNode;
+  readonly type?: 'text' | 'password';
+  readonly inputMode?: HTMLAttributes<HTMLInputElement>['inputMode'];
+  readonly isLong?: boolean;
+  readonly isBig?: boolean;
+  readonly placeholder?: string;
+  readonly isReadOnly?: boolean;
+  readonly inputRef?: Ref<HTMLInputElement>;
+  /** For a row whose label is plain to see: it is only read out. */
+  readonly hidesLabel?: boolean;
+}
+
+const MOST_ROWS = 10; // a long text shows its lines, a very long one scrolls
+
+/** A labelled line to write words or figures on; what is wrong with it stands right under it, and what was typed stays. */
+export function TextLine({
+  label,
+  name,
+  value,
+  onChange,
+  trouble,
+  hint,
+  type = 'text',
+  inputMode,
+  isLong,
+  isBig,
+  placeholder,
+  isReadOnly,
+  inputRef,
+  hidesLabel,
+}: TextLineProps) {
+  const field = useTypedBefore(value, onChange);
+  return (
+    <Field
+      ref={field}
+      name={name}
+      value={value}
+      onChange={onChange}
+      isInvalid={trouble !== undefined}
+      isReadOnly={isReadOnly ?? false}
+      type={type}
+      validationBehavior="aria"
+      data-hides-label={hidesLabel || undefined}
+    >
+      <Label>{label}</Label>
+      {isLong ? (
+        <TextArea
+          rows={Math.min(MOST_ROWS, Math.max(2, value.split('\n').length))}
+          placeholder={placeholder}
+        />
+      ) : (
+        <Input
+          ref={inputRef}
+          inputMode={inputMode}
+          autoComplete="off"
+          placeholder={placeholder}
+          data-big={isBig || undefined}
+        />
+      )}
+      {hint && <Text slot="description">{hint}</Text>}
+      <FieldError>{trouble}</FieldError>
+    </Field>
+  );
+}
