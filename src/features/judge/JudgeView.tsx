@@ -23,7 +23,6 @@ import { FactorEffects } from '@/features/judge/answer/FactorEffects';
 import { GerminationTable } from '@/features/judge/answer/Germination';
 import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
 import { VerdictHead } from '@/features/judge/answer/VerdictHead';
-import { WaitingCurves } from '@/features/judge/answer/WaitingCurves';
 import { type GuessesProps, OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
 import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
 import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
@@ -45,6 +44,14 @@ const restView = () =>
 const RestView = dynamic(restView, { ssr: false });
 const DotsChart = dynamic(
   () => import('@/features/judge/answer/DotsChart').then(module => module.DotsChart),
+  {
+    ssr: false,
+    loading: () => <div style={{ minHeight: 300 }} />,
+  },
+);
+
+const WaitingCurves = dynamic(
+  () => import('@/features/judge/answer/WaitingCurves').then(module => module.WaitingCurves),
   {
     ssr: false,
     loading: () => <div style={{ minHeight: 300 }} />,

@@ -13,7 +13,7 @@ import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
+import { TextLine } from '@/ui/TextLine';
 import { useForm } from '@/ui/use-form';
 import { keepWork, minutesSince, type RunningWork, runningWork } from './work-memory';
 
@@ -103,9 +103,9 @@ export function WorkTimer({ trialId, unitWord, groups, today, log, undo }: WorkT
             </Button>
           </Acts>
           <div data-fields>
-            <TextField label="How long it took" {...field('minutes')} placeholder="25 min" />
-            <TextField label="How many people" {...field('people')} inputMode="numeric" />
-            <TextField label="What was done" {...field('what')} placeholder="weeding" />
+            <TextLine label="How long it took" {...field('minutes')} placeholder="25 min" />
+            <TextLine label="How many people" {...field('people')} inputMode="numeric" />
+            <TextLine label="What was done" {...field('what')} placeholder="weeding" />
           </div>
           <Soft>
             It is shared out evenly to each {unitWord} that is ticked, and counts in money, in the
