@@ -13,8 +13,11 @@ test('a trial is put away, asked about twice, deleted, and stands in the backup 
   await page.getByRole('button', { name: 'Bring back: Put away?' }).click();
   await expect(page.getByRole('link', { name: 'Put away?' })).toBeVisible();
   await page.getByRole('button', { name: 'Put away: Put away?' }).click();
+  await expect(page.getByRole('link', { name: 'Put away?' })).toHaveCount(0);
+  // Where another one lies there, the list has stayed unfolded.
+  const list = page.getByRole('button', { name: /^Put away, \d+$/ });
+  if ((await list.getAttribute('aria-expanded')) !== 'true') await list.click();
   const opened = page.getByRole('button', { name: 'Delete: Put away?' });
-  if (!(await opened.isVisible())) await page.getByText(/^Put away, \d+$/).click();
   await opened.click();
   await page.getByRole('button', { name: 'Leave it as it is' }).click();
   await opened.click();
