@@ -176,7 +176,7 @@ test('it is judged by its kind, frozen, told in the list and the report, and sti
   const html = await reportFile(trial.id, 'html', false);
   expect(html.ok && html.value.body).toContain('judged by ratios, quasi-Poisson');
   expect(html.ok && html.value.body).toContain(
-    'Slugs found: each dot is one patch, the bar the mean of its treatment.',
+    'Slugs found: each dot is one patch, 12 patches in all; the thick bar is the mean of its treatment',
   );
 });
 
