@@ -19,6 +19,8 @@ import {
   GERMINATION_HELP,
   germinationVerb,
 } from '@/cli/verbs/sums-verbs';
+import { PROTOCOL_HELP, RESULTS_HELP, TOGETHER_HELP } from '@/cli/verbs/together-help';
+import { protocolVerb, resultsVerb, togetherVerb } from '@/cli/verbs/together-verbs';
 import { withNegativeValues } from './negative-values';
 import { refuse } from './refuse';
 
@@ -52,8 +54,11 @@ const VERBS: Readonly<Record<string, Verb>> = {
   judge: { run: judgeVerb, help: JUDGE_HELP },
   nutrients: { run: nutrientsVerb, help: NUTRIENTS_HELP },
   power: { run: powerVerb, help: POWER_HELP },
+  protocol: { run: protocolVerb, help: PROTOCOL_HELP },
   quantity: { run: quantityVerb, help: QUANTITY_HELP },
   restore: { run: inGarden('restoreVerb'), help: RESTORE_HELP },
+  results: { run: resultsVerb, help: RESULTS_HELP },
+  together: { run: togetherVerb, help: TOGETHER_HELP },
 };
 
 const USAGE = `Use: turnspit VERB …, or turnspit help VERB. Verbs: ${Object.keys(VERBS).join(', ')}.`;

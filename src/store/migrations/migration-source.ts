@@ -16,6 +16,7 @@ import * as valueOnADay from './20261129f-value-on-a-day';
 import * as putAway from './20261129g-put-away';
 import * as asBuilt from './20261129h-as-built';
 import * as demoDay from './20261130a-demo-day';
+import * as otherGardens from './20261130b-other-gardens';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -41,6 +42,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129g-put-away': putAway,
   '20261129h-as-built': asBuilt,
   '20261130a-demo-day': demoDay,
+  '20261130b-other-gardens': otherGardens,
 };
 
 /** Every migration by name, oldest first. */

@@ -142,8 +142,8 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
 }
 
 /** What the figures of a measure are told in. */
-function responseIn(
-  { unit, scale }: Measure,
+export function responseIn(
+  { unit, scale }: Pick<Measure, 'unit' | 'scale'>,
   system: MeasureSystem = 'uk',
 ): Pick<JudgeInput, 'responseUnit' | 'responseBase'> {
   if (unit === '%') return { responseUnit: POINTS };

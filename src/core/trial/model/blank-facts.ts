@@ -15,7 +15,8 @@ export const BLANK_TREATMENT: Pick<Treatment, 'controlKind' | 'dose' | 'detail'>
 };
 
 /** What a trial holds that nobody said anything of. */
-export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'> = {
+export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money' | 'protocolId'> = {
+  protocolId: null,
   pattern: null,
   interest: '',
   rules: {

@@ -68,6 +68,8 @@ export const Trial = z
     interest: z.string().max(400).default(''),
     rules: TrialRules.default(() => TrialRules.parse({})),
     money: MarginMoney.nullable().default(null),
+    /** Of a trial run by another garden's plan: the trial that plan was made from. */
+    protocolId: TrialId.nullable().default(null),
   })
   .readonly();
 export type Trial = z.infer<typeof Trial>;

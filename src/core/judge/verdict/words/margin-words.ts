@@ -67,7 +67,7 @@ function marginText({ margin, ...input }: JudgeInput): string {
       return counted(size, 'step');
     case 'count':
     case 'continuous':
-      return figure(margin.amount, { margin, ...input });
+      return figure(margin.amount, input);
   }
 }
 
@@ -82,7 +82,10 @@ export function percent(value: number): string {
   return `${Math.abs(value) >= 9.95 ? Math.round(value) : Number(value.toFixed(1))}%`;
 }
 
-export function figure(value: number, input: JudgeInput): string {
+export function figure(
+  value: number,
+  input: Pick<JudgeInput, 'responseUnit' | 'responseBase'>,
+): string {
   const shown = String(Number((value / (input.responseBase ?? 1)).toPrecision(3)));
   if (input.responseUnit === POINTS) return counted(Number(shown), 'point');
   return input.responseUnit ? `${shown} ${input.responseUnit}` : shown;

@@ -1,0 +1,264 @@
+import type { Call, Interval } from '@/core/judge/outcomes/judgement';
+import type { BetterWay, Margin } from '@/core/judge/question/judge-input';
+import { callOf } from '@/core/judge/verdict/call';
+import { tQuantile } from '@/core/stats/distributions/distributions';
+import { combineSites, type SiteEstimate } from '@/core/stats/meta/random-effects';
+import type { GardenGap } from './garden-answer';
+
+/** A garden in a season with what it found of one comparison, or a summary that was typed in. */
+export interface GardenFinding {
+  /** What it is ticked by. */
+  readonly id: string;
+  /** Whose it is: findings of one garden count as one garden. */
+  readonly gardenId: string;
+  readonly gap: GardenGap;
+}
+
+/** What gaps are told in: a share of the control, or the measure’s own unit. */
+export type PoolScale = 'percent' | 'difference';
+
+/** One garden beside the others, on the scale of all; its seasons taken together first. */
+export interface PooledGarden {
+  readonly gardenId: string;
+  readonly ids: readonly string[];
+  /** As it is told: in % or in the measure’s unit. */
+  readonly gap: number;
+  /** Plain 95%; null where it rests on a borrowed error. */
+  readonly ci: Interval | null;
+  /** On the working scale: of percentages the natural logarithm of the ratio. */
+  readonly site: SiteEstimate;
+  /** The error is that of the other gardens: it has one unit of each only. */
+  readonly isBorrowed: boolean;
+  /** How much of the mean it is, in %. */
+  readonly weight: number;
+}
+
+/** All gardens together, as told: in % or in the measure’s unit. */
+export interface Together {
+  readonly gap: number;
+  readonly ci: Interval;
+  /** So wide that all comparisons of the question are covered: what the call rests on. */
+  readonly ciAdjusted: Interval;
+  readonly ciEquivalence: Interval;
+  /** Where a garden like these would lie, in 95 of 100; of three gardens and more. */
+  readonly prediction: Interval | null;
+  readonly p: number;
+  /** On the working scale. */
+  readonly estimate: number;
+  readonly se: number;
+  readonly df: number;
+  readonly tau2: number;
+  readonly i2: number;
+  readonly q: number;
+  readonly qP: number;
+  readonly call: Call;
+}
+
+export interface PooledComparison {
+  readonly treatment: string;
+  readonly control: string;
+  readonly scale: PoolScale;
+  readonly gardens: readonly PooledGarden[];
+  /** What can’t be taken in, by its id: nothing to compare, or no ratio. */
+  readonly without: readonly string[];
+  /** In how many gardens it did better, by the sign alone. */
+  readonly better: number;
+  /** null of fewer than two gardens. */
+  readonly together: Together | null;
+}
+
+export interface PoolSpec {
+  readonly better: BetterWay;
+  readonly margin: Margin | null;
+  /** Whether gaps are told as a share of the control. */
+  readonly isShare: boolean;
+  /** How many comparisons the question makes: all are covered together. */
+  readonly comparisons: number;
+}
+
+const CONFIDENCE = 0.95;
+const FEWEST_FOR_PREDICTION = 3;
+
+/**
+ * Gardens as a sample of gardens: random effects by restricted maximum likelihood with the interval of Hartung & Knapp, on the
+ * logarithm of the ratio, or on the difference where the margin is in the measure’s own unit or a garden has no ratio. What one
+ * garden found in several seasons is one garden’s mean, weighted by the seasons’ errors.
+ */
+export function poolGardens(
+  { treatment, control }: Pick<GardenGap, 'treatment' | 'control'>,
+  findings: readonly GardenFinding[],
+  spec: PoolSpec,
+): PooledComparison {
+  const scale = scaleOf(findings, spec.isShare);
+  const { found, without } = asSites(findings, scale);
+  const sites = byGarden(found);
+  const combined =
+    sites.length < 2
+      ? null
+      : combineSites(
+          sites.map(each => each.site),
+          'hk',
+        );
+  const weights = sites.map(({ site }) => 1 / (site.se ** 2 + (combined?.tau2 ?? 0)));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const sign = spec.better === 'higher' ? 1 : -1;
+  return {
+    treatment,
+    control,
+    scale,
+    gardens: sites.map(({ site, df, ...garden }, i) => ({
+      ...garden,
+      site,
+      gap: told(site.estimate, scale),
+      ci: garden.isBorrowed ? null : toldAround(site, tQuantile(0.975, df), scale),
+      weight: (100 * (weights[i] ?? 0)) / total,
+    })),
+    without,
+    better: sites.filter(({ site }) => sign * site.estimate > 0).length,
+    together:
+      combined &&
+      togetherOf(combined, sites.length, scale, {
+        ...spec,
+        margin: marginOn(scale, spec.margin, findings),
+      }),
+  };
+}
+
+/** Shares where they are wanted and every garden has one. */
+function scaleOf(findings: readonly GardenFinding[], isShare: boolean): PoolScale {
+  const hasAll = findings.every(({ gap }) => gap.percent !== null && gap.percent > -100);
+  return isShare && hasAll ? 'percent' : 'difference';
+}
+
+interface FoundSite {
+  readonly id: string;
+  readonly gardenId: string;
+  readonly site: SiteEstimate;
+  readonly df: number;
+  readonly isBorrowed: boolean;
+}
+
+/**
+ * Each finding on the scale of all. One without a spread of its own is lent the mean variance that one unit has in the others (all
+ * alike where none has any: then gardens weigh the same and only their own spread counts).
+ */
+function asSites(
+  findings: readonly GardenFinding[],
+  scale: PoolScale,
+): { readonly found: readonly FoundSite[]; readonly without: readonly string[] } {
+  const read = findings.map(({ id, gardenId, gap }) => ({
+    id,
+    gardenId,
+    df: gap.df,
+    units: gap.units,
+    estimate: estimateOf(gap, scale),
+    se: (scale === 'percent' ? gap.logRatio?.se : gap.se) ?? null,
+  }));
+  const own = read.flatMap(({ se, units }) =>
+    se !== null && se > 0 && shareOfUnits(units) !== null
+      ? [se ** 2 / (shareOfUnits(units) ?? 1)]
+      : [],
+  );
+  const perUnit = own.length > 0 ? own.reduce((sum, each) => sum + each, 0) / own.length : null;
+  const found = read.flatMap(({ id, gardenId, df, units, estimate, se }): FoundSite[] => {
+    if (estimate === null) return [];
+    if (se !== null && se > 0)
+      return [{ id, gardenId, site: { estimate, se }, df, isBorrowed: false }];
+    const lent = Math.sqrt((perUnit ?? LIKE_ALL) * (shareOfUnits(units) ?? 2));
+    return [{ id, gardenId, site: { estimate, se: lent }, df, isBorrowed: true }];
+  });
+  const ids = new Set(found.map(each => each.id));
+  return { found, without: findings.map(each => each.id).filter(id => !ids.has(id)) };
+}
+
+/** Where no garden has a spread of its own the weights are equal whatever stands here; small, so that all spread is between gardens. */
+const LIKE_ALL = 1e-12;
+
+/** The variance of a difference of means in that of one unit; null where a side has none. */
+function shareOfUnits([one, other]: readonly [number, number]): number | null {
+  return one > 0 && other > 0 ? 1 / one + 1 / other : null;
+}
+
+function estimateOf(gap: GardenGap, scale: PoolScale): number | null {
+  if (scale === 'difference') return gap.difference;
+  if (gap.logRatio) return gap.logRatio.estimate;
+  return gap.percent !== null && gap.percent > -100 ? Math.log1p(gap.percent / 100) : null;
+}
+
+/** A garden’s seasons as one: it is asked what it does in gardens, and one garden is one, however often it tried. */
+function byGarden(found: readonly FoundSite[]) {
+  const gardens = [...new Set(found.map(each => each.gardenId))];
+  return gardens.map(gardenId => {
+    const own = found.filter(each => each.gardenId === gardenId);
+    const weights = own.map(({ site }) => 1 / site.se ** 2);
+    const sum = weights.reduce((total, weight) => total + weight, 0);
+    const estimate = own.reduce((t, { site }, i) => t + weights[i]! * site.estimate, 0) / sum;
+    return {
+      gardenId,
+      ids: own.map(each => each.id),
+      site: { estimate, se: Math.sqrt(1 / sum) },
+      df: own.reduce((total, each) => total + each.df, 0),
+      isBorrowed: own.some(each => each.isBorrowed),
+    };
+  });
+}
+
+function togetherOf(
+  { estimate, se, tau2, i2, q, qP, p }: ReturnType<typeof combineSites>,
+  count: number,
+  scale: PoolScale,
+  { better, margin, comparisons }: Omit<PoolSpec, 'margin'> & { readonly margin: number },
+): Together {
+  const df = count - 1;
+  // Šidák (1967): never too narrow, whichever way the comparisons hang together.
+  const joint = (confidence: number): number =>
+    tQuantile(1 - (1 - confidence ** (1 / comparisons)) / 2, df);
+  const site = { estimate, se };
+  const ciAdjusted = toldAround(site, joint(CONFIDENCE), scale);
+  const ciEquivalence = toldAround(site, joint(2 * CONFIDENCE - 1), scale);
+  return {
+    gap: told(estimate, scale),
+    ci: toldAround(site, tQuantile(0.975, df), scale),
+    ciAdjusted,
+    ciEquivalence,
+    prediction:
+      count < FEWEST_FOR_PREDICTION
+        ? null
+        : toldAround(
+            { estimate, se: Math.hypot(se, Math.sqrt(tau2)) },
+            tQuantile(0.975, df),
+            scale,
+          ),
+    p,
+    estimate,
+    se,
+    df,
+    tau2,
+    i2,
+    q,
+    qP,
+    call: callOf({ adjusted: ciAdjusted, equivalence: ciEquivalence, margin }, better),
+  };
+}
+
+/** The smallest difference worth having on the scale of all; a percentage of a difference is that of the controls’ mean. 0: none. */
+function marginOn(
+  scale: PoolScale,
+  margin: Margin | null,
+  findings: readonly GardenFinding[],
+): number {
+  if (margin === null) return 0;
+  if (margin.kind === 'absolute') return margin.amount;
+  if (scale === 'percent') return margin.percent;
+  const levels = findings.flatMap(({ gap }) => gap.controlLevel ?? []);
+  const sum = levels.reduce((total, level) => total + Math.abs(level), 0);
+  return levels.length === 0 ? 0 : ((sum / levels.length) * margin.percent) / 100;
+}
+
+function toldAround({ estimate, se }: SiteEstimate, critical: number, scale: PoolScale): Interval {
+  return [told(estimate - critical * se, scale), told(estimate + critical * se, scale)];
+}
+
+function told(value: number, scale: PoolScale): number {
+  return scale === 'percent' ? 100 * Math.expm1(value) : value;
+}

@@ -1,0 +1,154 @@
+import type { Interval } from '@/core/judge/outcomes/judgement';
+import { isBetter, isWorse } from '@/core/judge/verdict/call';
+import { figure, percent } from '@/core/judge/verdict/words/margin-words';
+import { GAP_WAYS } from '@/core/judge/verdict/words/size-words';
+import { listed } from '@/core/words/listed';
+import { counted } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
+import type { ComparisonTogether, TogetherMeasure } from './gardens-together';
+import type { PoolScale, Together } from './pooled-gardens';
+
+/** How large a gap is, without its way: `18%`, `3 days`, `250 g`. */
+export function gapSize(value: number, scale: PoolScale, measure: TogetherMeasure): string {
+  const size = Math.abs(value);
+  if (scale === 'percent') return percent(size);
+  switch (measure.outcome) {
+    case 'proportion':
+      return counted(shortly(100 * size), 'point');
+    case 'time':
+      return counted(shortly(size), 'day');
+    case 'ordinal':
+      return counted(shortly(size), 'step');
+    default:
+      return figure(size, measure);
+  }
+}
+
+function shortly(size: number): number {
+  return size >= 9.95 ? Math.round(size) : Number(size.toFixed(1));
+}
+
+/** `18% more`, `3 days sooner`. */
+export function gapWords(value: number, scale: PoolScale, measure: TogetherMeasure): string {
+  return `${gapSize(value, scale, measure)} ${GAP_WAYS[measure.outcome][value >= 0 ? 0 : 1]}`;
+}
+
+/** `10% to 27% more`, `3% less to 40% more`. */
+export function rangeWords(
+  [low, high]: Interval,
+  scale: PoolScale,
+  measure: TogetherMeasure,
+): string {
+  const isOneWay = low >= 0 === high >= 0;
+  if (!isOneWay) return `${gapWords(low, scale, measure)} to ${gapWords(high, scale, measure)}`;
+  const [near, far] = low >= 0 ? [low, high] : [high, low];
+  return `${gapSize(near, scale, measure)} to ${gapWords(far, scale, measure)}`;
+}
+
+/** What all gardens say of one comparison, for whoever asked. @param nameOf a garden by its id */
+export function comparisonSentences(
+  comparison: ComparisonTogether,
+  measure: TogetherMeasure,
+  nameOf: (gardenId: string) => string,
+): readonly string[] {
+  const { treatment, control, gardens, together, scale } = comparison;
+  if (!together)
+    return [
+      gardens.length === 0
+        ? `No garden can hold ${treatment} against ${control} yet.`
+        : `${sentenceCase(treatment)} stands beside ${control} in one garden so far; two at least are needed.`,
+    ];
+  const count = counted(gardens.length, 'garden');
+  const told = `${gapWords(together.gap, scale, measure)} ${measure.response}`;
+  const isNone = together.call === 'no-difference-that-matters';
+  const range = rangeWords(isNone ? together.ciEquivalence : together.ciAdjusted, scale, measure);
+  return [
+    `${callWords(comparison, together, measure)} Over ${count}: ${told} than ${control} on the whole (${range}).`,
+    whereWords(comparison, measure, nameOf),
+    ...predictionWords(together, scale, measure),
+  ];
+}
+
+function callWords(
+  { treatment, control }: ComparisonTogether,
+  { call, ciAdjusted }: Together,
+  { margin }: TogetherMeasure,
+): string {
+  const name = sentenceCase(treatment);
+  if (call === 'clearly-better') return `${name} is clearly better than ${control}.`;
+  if (isBetter(call))
+    return `${name} is better than ${control}${margin ? `, though ${isSmall(ciAdjusted, margin) ? 'by less than was worth having' : 'perhaps not by enough'}` : ''}.`;
+  if (call === 'clearly-worse') return `${name} is clearly worse than ${control}.`;
+  if (isWorse(call)) return `${name} is worse than ${control}.`;
+  return call === 'no-difference-that-matters'
+    ? `No difference that matters between ${treatment} and ${control}.`
+    : `Can’t tell yet whether ${treatment} is any better than ${control}.`;
+}
+
+function isSmall(ci: Interval, margin: NonNullable<TogetherMeasure['margin']>): boolean {
+  const size = margin.kind === 'percent' ? margin.percent : margin.amount;
+  return Math.max(Math.abs(ci[0]), Math.abs(ci[1])) < size;
+}
+
+const MOST_NAMED = 3;
+
+/** In how many it did better, and where not. */
+function whereWords(
+  { gardens, better }: ComparisonTogether,
+  { better: way }: TogetherMeasure,
+  nameOf: (gardenId: string) => string,
+): string {
+  const sign = way === 'higher' ? 1 : -1;
+  const rest = gardens.filter(({ site }) => sign * site.estimate <= 0);
+  if (rest.length === 0) return `It did better in all ${gardens.length}.`;
+  const named = rest.slice(0, MOST_NAMED).map(({ gardenId }) => nameOf(gardenId));
+  const more = rest.length - named.length;
+  const where = more > 0 ? `${named.join(', ')} and ${more} more` : listed(named);
+  return `It did better in ${better} of ${gardens.length}; not in ${where}.`;
+}
+
+function predictionWords(
+  { prediction }: Together,
+  scale: PoolScale,
+  measure: TogetherMeasure,
+): readonly string[] {
+  return prediction === null
+    ? []
+    : [
+        `That is the mean of these gardens. One more garden like them may see anything from ${rangeWords(prediction, scale, measure)}.`,
+      ];
+}
+
+/** The answer of all gardens in one line: what is better first, harm in the same breath. */
+export function togetherHeadline(
+  comparisons: readonly ComparisonTogether[],
+  gardens: number,
+): string {
+  const namesOf = (is: (call: Together['call']) => boolean): readonly string[] =>
+    comparisons.flatMap(({ treatment, together }) =>
+      together && is(together.call) ? [treatment] : [],
+    );
+  const [better, worse] = [namesOf(isBetter), namesOf(isWorse)];
+  const control = comparisons[0]?.control ?? '';
+  const over = `over ${counted(gardens, 'garden')}`;
+  if (comparisons.every(({ together }) => together === null))
+    return 'Nothing to judge together yet: results of two gardens at least are needed.';
+  const harm =
+    worse.length === 0
+      ? ''
+      : `${listed(worse)} did worse than ${control}${better.length > 0 ? '' : `, ${over}`}.`;
+  if (better.length > 0)
+    return [
+      `${sentenceCase(listed(better))} did better than ${control}, ${over}.`,
+      sentenceCase(harm),
+    ]
+      .filter(part => part !== '')
+      .join(' ');
+  if (harm !== '') return sentenceCase(harm);
+  const isNone = comparisons.every(
+    ({ together }) => together?.call === 'no-difference-that-matters',
+  );
+  return isNone
+    ? `No difference that matters from ${control}, ${over}.`
+    : `Can’t tell yet ${over}.`;
+}
