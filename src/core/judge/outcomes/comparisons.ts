@@ -173,7 +173,8 @@ export function testedContrast(
     t,
     ...pValues(context, { t, df, judgedDf }, spreads, family),
     ...intervals,
-    logRatio: scale.logRatio(context, spread.covariance),
+    // Seasons and gardens are weighed by it: a treatment's own spread, of a few units, is too unsure a weight.
+    logRatio: scale.logRatio(context, spread.isOwn ? pooled.covariance : spread.covariance),
     effect: effectOf(context, together),
     reach: {
       estimate: difference.estimate,
