@@ -10,10 +10,11 @@ import {
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import { type SeededRandom, seededRandom } from '@/core/stats/distributions/seeded-random';
 import { simulateDoses } from './simulate-doses';
+import { simulateGardens } from './simulate-gardens';
 import { simulateMargin } from './simulate-margin';
 
 // How often trials in which nothing works are called, and how often intervals hold the truth: `npm run simulate -- 5000`,
-// or only one of the two: `-- 5000 kinds`, `-- 5000 means`; or only some layouts: `-- 5000 kinds "split plot"`; or only one kind
+// or only one of them: `-- 5000 kinds`, `-- 5000 means`, `-- 5000 gardens`; or only some layouts: `-- 5000 kinds "split plot"`; or only one kind
 // of reading in them: `-- 5000 kinds "split plot" days`.
 const TRIALS = Number(process.argv[2] ?? 1000);
 const WHICH = process.argv[3] ?? 'all';
@@ -559,4 +560,5 @@ if (WHICH === 'all' || WHICH === 'kinds')
   }
 if (WHICH === 'all' || WHICH === 'margin') simulateMargin(TRIALS);
 if (WHICH === 'all' || WHICH === 'doses') simulateDoses(TRIALS);
+if (WHICH === 'all' || WHICH === 'gardens') simulateGardens(TRIALS);
 if (WHICH === 'power') for (const row of POWER) if (row.name.includes(ONLY)) power(row);

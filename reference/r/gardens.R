@@ -29,24 +29,24 @@ each <- do.call(rbind, lapply(gardens, function(g) {
   c0 <- "plain water"
   do.call(rbind, lapply(setdiff(names(m), c0), function(t) data.frame(garden = g, soil = own$soil[1], treatment = t,
     log = log(m[[t]] / m[[c0]]), logSe = sqrt(V[t, t] / m[[t]]^2 + V[c0, c0] / m[[c0]]^2),
-    difference = m[[t]] - m[[c0]], se = sqrt(V[t, t] + V[c0, c0]))))
+    difference = m[[t]] - m[[c0]], se = sqrt(V[t, t] + V[c0, c0]), df = fit$df.residual, share = 1 / sum(own$treatment == t) + 1 / sum(own$treatment == c0))))
 }))
 # To what a variance of logarithms, or one of grams squared, can be told.
 tight <- list(threshold = 1e-12, maxiter = 100000)
 rough <- list(threshold = 1e-6, maxiter = 100000)
+# Weighed by the number of pots and the common variance of one: the gardens' own, by their degrees of freedom.
+common <- function(rows, se) sqrt(rows$share * sum(rows$df * rows[[se]]^2 / rows$share) / sum(rows$df))
 pool <- function(t, y, se, told, control = tight) {
   rows <- each[each$treatment == t, ]
-  found <- rma(yi = rows[[y]], sei = rows[[se]], method = "REML", test = "knha", control = control)
-  p <- predict(found)
-  data.frame(treatment = t, gardens = found$k, estimate = as.numeric(found$beta), se = found$se, low = told(found$ci.lb), high = told(found$ci.ub),
-    predictionLow = told(p$pi.lb), predictionHigh = told(p$pi.ub), p = found$pval, tau2 = found$tau2, i2 = found$I2, q = found$QE, qP = found$QEp)
+  found <- rma(yi = rows[[y]], sei = common(rows, se), method = "REML", test = "knha", control = control)
+  data.frame(treatment = t, gardens = found$k, estimate = as.numeric(found$beta), se = found$se, low = told(found$ci.lb), high = told(found$ci.ub), p = found$pval, tau2 = found$tau2, i2 = found$I2, q = found$QE, qP = found$QEp)
 }
 by_soil <- function(t) {
-  rows <- each[each$treatment == t, ]
+  rows <- each[each$treatment == t, ]; rows$common <- common(rows, "logSe")
   # Fewer than three gardens of a soil say nothing of it.
   rows <- rows[table(rows$soil)[rows$soil] >= 3, ]; rows$soil <- factor(rows$soil)
-  found <- rma(yi = log, sei = logSe, mods = ~ 0 + soil, data = rows, method = "REML", test = "knha", control = tight)
-  against <- rma(yi = log, sei = logSe, mods = ~ soil, data = rows, method = "REML", test = "knha", control = tight)
+  found <- rma(yi = log, sei = common, mods = ~ 0 + soil, data = rows, method = "REML", test = "knha", control = tight)
+  against <- rma(yi = log, sei = common, mods = ~ soil, data = rows, method = "REML", test = "knha", control = tight)
   list(treatment = t, levels = levels(rows$soil), estimate = as.numeric(found$beta), se = found$se, low = found$ci.lb, high = found$ci.ub, tau2 = found$tau2, f = against$QM, p = against$QMp)
 }
 tests <- treatments[-1]

@@ -2,6 +2,7 @@ import type { Call, Interval } from '@/core/judge/outcomes/judgement';
 import type { BetterWay, Margin } from '@/core/judge/question/judge-input';
 import { callOf } from '@/core/judge/verdict/call';
 import { tQuantile } from '@/core/stats/distributions/distributions';
+import { predictionInterval } from '@/core/stats/meta/prediction-interval';
 import { combineSites, type SiteEstimate } from '@/core/stats/meta/random-effects';
 import type { GardenGap } from './garden-answer';
 
@@ -23,11 +24,11 @@ export interface PooledGarden {
   readonly ids: readonly string[];
   /** As it is told: in % or in the measure’s unit. */
   readonly gap: number;
-  /** Plain 95%; null where it rests on a borrowed error. */
+  /** Plain 95%, by the common spread; null where no garden tells one. */
   readonly ci: Interval | null;
   /** On the working scale: of percentages the natural logarithm of the ratio. */
   readonly site: SiteEstimate;
-  /** The error is that of the other gardens: it has one unit of each only. */
+  /** It tells no spread of its own: it has one unit of each only. */
   readonly isBorrowed: boolean;
   /** How much of the mean it is, in %. */
   readonly weight: number;
@@ -110,17 +111,22 @@ export function poolGardens(
       ...garden,
       site,
       gap: told(site.estimate, scale),
-      ci: garden.isBorrowed ? null : toldAround(site, tQuantile(0.975, df), scale),
+      ci: df > 0 ? toldAround(site, tQuantile(0.975, df), scale) : null,
       weight: (100 * (weights[i] ?? 0)) / total,
     })),
     without,
     better: sites.filter(({ site }) => sign * site.estimate > 0).length,
     together:
       combined &&
-      togetherOf(combined, sites.length, scale, {
-        ...spec,
-        margin: marginOn(scale, spec.margin, findings),
-      }),
+      togetherOf(
+        combined,
+        sites.map(each => each.site),
+        scale,
+        {
+          ...spec,
+          margin: marginOn(scale, spec.margin, findings),
+        },
+      ),
   };
 }
 
@@ -139,8 +145,9 @@ interface FoundSite {
 }
 
 /**
- * Each finding on the scale of all. One without a spread of its own is lent the mean variance that one unit has in the others (all
- * alike where none has any: then gardens weigh the same and only their own spread counts).
+ * Each finding on the scale of all. A few units tell their garden’s spread so poorly that weights by it would be luck: every garden
+ * is weighed by its number of units and the common variance of one, the mean of the gardens’ own by their degrees of freedom; so
+ * one with a unit of each only can stand beside the others. Where none has a spread of its own only that between gardens counts.
  */
 function asSites(
   findings: readonly GardenFinding[],
@@ -150,25 +157,39 @@ function asSites(
     id,
     gardenId,
     df: gap.df,
-    units: gap.units,
+    share: shareOfUnits(gap.units),
     estimate: estimateOf(gap, scale),
     se: (scale === 'percent' ? gap.logRatio?.se : gap.se) ?? null,
   }));
-  const own = read.flatMap(({ se, units }) =>
-    se !== null && se > 0 && shareOfUnits(units) !== null
-      ? [se ** 2 / (shareOfUnits(units) ?? 1)]
-      : [],
-  );
-  const perUnit = own.length > 0 ? own.reduce((sum, each) => sum + each, 0) / own.length : null;
-  const found = read.flatMap(({ id, gardenId, df, units, estimate, se }): FoundSite[] => {
+  const common = commonVariance(read);
+  const found = read.flatMap(({ id, gardenId, df, share, estimate, se }): FoundSite[] => {
     if (estimate === null) return [];
-    if (se !== null && se > 0)
-      return [{ id, gardenId, site: { estimate, se }, df, isBorrowed: false }];
-    const lent = Math.sqrt((perUnit ?? LIKE_ALL) * (shareOfUnits(units) ?? 2));
-    return [{ id, gardenId, site: { estimate, se: lent }, df, isBorrowed: true }];
+    const isBorrowed = se === null || !(se > 0);
+    const perUnit = common?.variance ?? LIKE_ALL;
+    // A summary that was typed in has an error and no units.
+    const error = share === null && se !== null ? se : Math.sqrt(perUnit * (share ?? 2));
+    const known = share === null ? df : (common?.df ?? 0);
+    return [{ id, gardenId, site: { estimate, se: error }, df: known, isBorrowed }];
   });
   const ids = new Set(found.map(each => each.id));
   return { found, without: findings.map(each => each.id).filter(id => !ids.has(id)) };
+}
+
+/** The variance of one unit, by degrees of freedom; null where no garden tells it. */
+function commonVariance(
+  read: readonly {
+    readonly se: number | null;
+    readonly share: number | null;
+    readonly df: number;
+  }[],
+): { readonly variance: number; readonly df: number } | null {
+  let [sum, total] = [0, 0];
+  for (const { se, share, df } of read)
+    if (se !== null && se > 0 && share !== null && df > 0) {
+      sum += (df * se ** 2) / share;
+      total += df;
+    }
+  return total > 0 ? { variance: sum / total, df: total } : null;
 }
 
 /** Where no garden has a spread of its own the weights are equal whatever stands here; small, so that all spread is between gardens. */
@@ -197,7 +218,7 @@ function byGarden(found: readonly FoundSite[]) {
       gardenId,
       ids: own.map(each => each.id),
       site: { estimate, se: Math.sqrt(1 / sum) },
-      df: own.reduce((total, each) => total + each.df, 0),
+      df: Math.max(...own.map(each => each.df)),
       isBorrowed: own.some(each => each.isBorrowed),
     };
   });
@@ -205,11 +226,12 @@ function byGarden(found: readonly FoundSite[]) {
 
 function togetherOf(
   { estimate, se, tau2, i2, q, qP, p }: ReturnType<typeof combineSites>,
-  count: number,
+  sites: readonly SiteEstimate[],
   scale: PoolScale,
   { better, margin, comparisons }: Omit<PoolSpec, 'margin'> & { readonly margin: number },
 ): Together {
-  const df = count - 1;
+  const df = sites.length - 1;
+  const predicted = sites.length < FEWEST_FOR_PREDICTION ? null : predictionInterval(sites);
   // Šidák (1967): never too narrow, whichever way the comparisons hang together.
   const joint = (confidence: number): number =>
     tQuantile(1 - (1 - confidence ** (1 / comparisons)) / 2, df);
@@ -221,14 +243,7 @@ function togetherOf(
     ci: toldAround(site, tQuantile(0.975, df), scale),
     ciAdjusted,
     ciEquivalence,
-    prediction:
-      count < FEWEST_FOR_PREDICTION
-        ? null
-        : toldAround(
-            { estimate, se: Math.hypot(se, Math.sqrt(tau2)) },
-            tQuantile(0.975, df),
-            scale,
-          ),
+    prediction: predicted && [told(predicted[0], scale), told(predicted[1], scale)],
     p,
     estimate,
     se,
