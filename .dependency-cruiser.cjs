@@ -85,7 +85,7 @@ module.exports = {
       from: { path: '^src/core/', pathNot: IS_NO_TEST },
       to: {
         path: 'node_modules',
-        pathNot: 'node_modules/(zod|pure-rand|@stdlib|ml-matrix|ml-levenberg-marquardt)',
+        pathNot: 'node_modules/(zod|fflate|pure-rand|@stdlib|ml-matrix|ml-levenberg-marquardt)',
       },
     },
     {

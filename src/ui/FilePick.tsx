@@ -7,14 +7,23 @@ interface FilePickProps {
   readonly label: string;
   /** What a browser offers to choose. */
   readonly accept: string;
+  /** Called for each that was chosen, in their order. */
   readonly onFile: (file: File) => void;
+  readonly takesSeveral?: boolean;
   readonly isDisabled?: boolean;
   /** On a phone the camera at the back comes up. */
   readonly usesCamera?: boolean;
 }
 
 /** Chooses a file of the device. The same one can be chosen again, put right in between. */
-export function FilePick({ label, accept, onFile, isDisabled, usesCamera }: FilePickProps) {
+export function FilePick({
+  label,
+  accept,
+  onFile,
+  takesSeveral,
+  isDisabled,
+  usesCamera,
+}: FilePickProps) {
   return (
     <Pick data-disabled={isDisabled || undefined}>
       <input
@@ -22,9 +31,9 @@ export function FilePick({ label, accept, onFile, isDisabled, usesCamera }: File
         accept={accept}
         capture={usesCamera ? 'environment' : undefined}
         disabled={isDisabled}
+        multiple={takesSeveral}
         onChange={event => {
-          const [file] = event.target.files ?? [];
-          if (file) onFile(file);
+          for (const file of event.target.files ?? []) onFile(file);
           event.target.value = '';
         }}
       />

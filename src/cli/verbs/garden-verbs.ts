@@ -3,7 +3,8 @@ import { parseArgs } from 'node:util';
 import { refuse } from '@/cli/refuse';
 import { withoutNames } from '@/core/trial/without-names';
 import { backUp, backupSentence, restore } from '@/service/files/backup';
-import { takeInSentence, takeTrialIn, trialNames, wholeTrial } from '@/service/files/whole-trials';
+import { takeAnyIn } from '@/service/files/take-any-in';
+import { trialNames, wholeTrial } from '@/service/files/whole-trials';
 import { closeStore, dataFileSentence, startStore } from '@/service/garden/start';
 
 // The verbs that open the garden itself. Where it lies is told by TURNSPIT_DATA.
@@ -59,8 +60,8 @@ export async function importVerb(args: readonly string[]): Promise<void> {
   const file = oneOf(positionals, 'Name one file: turnspit import FILE.json');
   const input = jsonOf(file);
   await withGarden(async () => {
-    const taken = await takeTrialIn(input);
-    if (!taken.ok) refuse(`${file}: ${takeInSentence(taken.trouble)}`);
+    const taken = await takeAnyIn(input);
+    if (!taken.ok) refuse(`${file}: ${taken.trouble}`);
     process.stdout.write(
       values.json ? `${JSON.stringify(taken.value)}\n` : `Taken in: ${taken.value.question}\n`,
     );

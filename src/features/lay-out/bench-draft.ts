@@ -5,9 +5,17 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Layout } from '@/core/trial/model/layout';
 import type { Place } from '@/core/trial/model/place';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ProposedLayout } from '@/core/trial/shared/protocol';
 
-/** A trial's layout as its form would hold it; what its question pattern sets up where nothing is dealt yet. */
-export function savedBenchDraft(data: TrialData, system: MeasureSystem): BenchDraft {
+/**
+ * A trial's layout as its form would hold it; where nothing is dealt yet, what another garden's plan proposes, or what its question
+ * pattern sets up.
+ */
+export function savedBenchDraft(
+  data: TrialData,
+  system: MeasureSystem,
+  proposed?: ProposedLayout,
+): BenchDraft {
   const { layout, places, units, factors } = data;
   const stood = places.find(place => place.id === units[0]?.placeId);
   const usual: BenchDraft = {
@@ -15,9 +23,40 @@ export function savedBenchDraft(data: TrialData, system: MeasureSystem): BenchDr
     wholeFactor: factors.length > 1 ? (factors[0]?.name ?? '') : '',
     unitWidth: lengthShown(stood?.widthMm ?? (system === 'us' ? 254 : 250), system),
   };
-  return layout && stood
-    ? dealtDraft(data, layout, stood, usual, system)
-    : patternDraft(data, usual, system);
+  if (layout && stood) return dealtDraft(data, layout, stood, usual, system);
+  const drafted = patternDraft(data, usual, system);
+  return proposed ? { ...drafted, ...proposedDraft(proposed, usual) } : drafted;
+}
+
+/** What another garden's plan proposes; the size of a pot is this garden's own. */
+function proposedDraft(
+  {
+    kind,
+    unitsEach,
+    blockCount,
+    blockWord,
+    controlEach,
+    perBlock,
+    columnWord,
+    wholeWord,
+    wholeFactor,
+  }: ProposedLayout,
+  usual: BenchDraft,
+): Partial<BenchDraft> {
+  const inBlocks = kind === 'complete-blocks' || kind === 'several-gardens';
+  const each =
+    inBlocks && blockCount > 0 ? Math.max(1, Math.round(unitsEach / blockCount)) : unitsEach;
+  return {
+    kind,
+    blockWord,
+    unitsEach: String(kind === 'complete-randomisation' || inBlocks ? each : 1),
+    blockCount: blockCount >= 2 ? String(blockCount) : usual.blockCount,
+    columnWord: columnWord ?? usual.columnWord,
+    wholeWord: wholeWord ?? usual.wholeWord,
+    wholeFactor: wholeFactor ?? usual.wholeFactor,
+    perBlock: perBlock === null ? usual.perBlock : String(perBlock),
+    controlEach: controlEach === null ? '' : String(controlEach),
+  };
 }
 
 const USUAL_BENCH = {

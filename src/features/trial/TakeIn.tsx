@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { z } from 'zod';
+import { TakePlanFromCodes } from '@/features/gardens/TakePlanFromCodes';
 import { FilePick } from '@/ui/FilePick';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -35,12 +36,15 @@ export function TakeIn() {
   return (
     <Box aria-label="Take a trial in">
       <FilePick
-        label="Take a trial in from its file"
+        label="Take a trial or a plan in from its file"
         accept=".json,application/json"
         isDisabled={isUnderWay}
         onFile={file => void take(file)}
       />
-      <Soft>“The whole trial” under any trial’s report saves one.</Soft>
+      <Soft>
+        “The whole trial” under any trial’s report saves one; “Other gardens” saves a plan.
+      </Soft>
+      <TakePlanFromCodes />
       {isUnderWay && <p role="status">Reading it …</p>}
       {trouble !== '' && <Trouble>{trouble}</Trouble>}
     </Box>

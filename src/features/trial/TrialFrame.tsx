@@ -10,7 +10,8 @@ import { STEPS, type StepKey, type TrialFrameView } from './trial-view';
 
 interface TrialFrameProps {
   readonly frame: TrialFrameView;
-  readonly step: StepKey;
+  /** null: a page beside the steps. */
+  readonly step: StepKey | null;
   readonly children: ReactNode;
 }
 
@@ -20,7 +21,9 @@ export function TrialFrame({ frame, step, children }: TrialFrameProps) {
     <Page>
       <Head>
         <h1>{frame.question}</h1>
-        <p>{frame.stateWords}</p>
+        <p>
+          {frame.stateWords} <Link href={`/trials/${frame.id}/gardens`}>Other gardens</Link>
+        </p>
       </Head>
       <Steps aria-label="Steps">
         {STEPS.map(({ key, label }) => (

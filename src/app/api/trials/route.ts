@@ -1,11 +1,11 @@
 import { revalidatePath } from 'next/cache';
 import { readJson } from '@/app/api/read-body';
 import { isKeeper, KEEPER_ONLY } from '@/app/role';
-import { takeInSentence, takeTrialIn } from '@/service/files/whole-trials';
+import { takeAnyIn } from '@/service/files/take-any-in';
 
 const LARGEST = 40_000_000;
 
-/** Takes a whole trial in from its file: `{"id"}`, or `{"trouble"}` as a sentence. */
+/** Takes a whole trial, or another garden’s plan, in from its file: `{"id"}`, or `{"trouble"}` as a sentence. */
 export async function POST(request: Request): Promise<Response> {
   if (!(await isKeeper())) return new Response(KEEPER_ONLY, { status: 403 });
   if (!request.headers.get('content-type')?.startsWith('application/json'))
@@ -16,8 +16,8 @@ export async function POST(request: Request): Promise<Response> {
       { trouble: 'That file is larger than any trial’s: at most 40 MB are taken.' },
       { status: 413 },
     );
-  const taken = await takeTrialIn(body.value);
-  if (!taken.ok) return Response.json({ trouble: takeInSentence(taken.trouble) }, { status: 422 });
+  const taken = await takeAnyIn(body.value);
+  if (!taken.ok) return Response.json({ trouble: taken.trouble }, { status: 422 });
   revalidatePath('/', 'layout');
   return Response.json({ id: taken.value.id });
 }

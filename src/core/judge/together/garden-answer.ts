@@ -10,8 +10,8 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 export interface GardenGap {
   readonly treatment: string;
   readonly control: string;
-  /** In the measure’s own unit; `se` null where the garden has no spread of its own. */
-  readonly difference: number;
+  /** In the measure’s own unit, null where only a share is known; `se` null where the garden has no spread of its own. */
+  readonly difference: number | null;
   readonly se: number | null;
   readonly df: number;
   /** In % of the control, and its logarithm with the error of it; null where there is no ratio. */

@@ -4,8 +4,8 @@ import { seededRandom } from '@/core/stats/distributions/seeded-random';
 import type { SiteEstimate } from './random-effects';
 
 /** Variances drawn, and sites drawn under each: the variance takes long to find, a site under it does not. */
-const VARIANCES = 400;
-const SITES_EACH = 20;
+const VARIANCES = 600;
+const SITES_EACH = 6;
 const SEED = 20261130;
 
 /**
@@ -55,7 +55,7 @@ function tau2At(sites: readonly SiteEstimate[], q: number): number {
   if (weighted(sites, 0).q <= q) return 0;
   let [low, high] = [0, Math.max(...sites.map(site => site.se ** 2))];
   while (weighted(sites, high).q > q) high *= 4;
-  for (let i = 0; i < 40 && high - low > 1e-9 * high; i++) {
+  for (let i = 0; i < 40 && high - low > 1e-4 * high; i++) {
     const middle = (low + high) / 2;
     if (weighted(sites, middle).q > q) low = middle;
     else high = middle;

@@ -20,6 +20,7 @@ import type { LayOutProps } from '@/features/lay-out/lay-out-props';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { blockCalled } from '@/features/weigh/mishap-view';
 import { currentGarden } from '@/service/garden/garden';
+import { receivedPlan } from '@/service/gardens/plan-files';
 import { rememberedChance } from '@/service/judge/remembered-chance';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { trialLog } from '@/service/trial/trials';
@@ -52,7 +53,7 @@ export default async function LayOutPage(props: TrialPageProps) {
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
-        saved={savedBenchDraft(data, garden.system)}
+        saved={savedBenchDraft(data, garden.system, (await receivedPlan(id))?.layout)}
         layout={seenLayout(whole)}
         isLocked={data.trial.state !== 'planned'}
         unitWord={data.trial.unitWord}

@@ -1,0 +1,239 @@
+import type {
+  ComparisonTogether,
+  GardenSource,
+  TogetherMeasure,
+} from '@/core/judge/together/gardens-together';
+import type { PooledGarden } from '@/core/judge/together/pooled-gardens';
+import {
+  comparisonSentences,
+  gapWords,
+  rangeWords,
+  togetherHeadline,
+} from '@/core/judge/together/together-words';
+import { counted } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
+
+type Interval = readonly [number, number];
+
+/** A row of the picture: a garden with its pots, all together, or one more garden. */
+export interface ForestRow {
+  readonly key: string;
+  readonly kind: 'garden' | 'together' | 'next';
+  readonly name: string;
+  readonly note: string;
+  readonly gap: string;
+  readonly x: number | null;
+  readonly interval: Interval | null;
+  /** Its pots of the treatment, against its own control. */
+  readonly dots: readonly number[];
+  /** How much of the mean it is, in %. */
+  readonly weight: number | null;
+}
+
+export interface ForestView {
+  readonly treatment: string;
+  readonly control: string;
+  readonly sentences: readonly string[];
+  readonly isShare: boolean;
+  /** What stands behind a figure on the axis. */
+  readonly unit: string;
+  readonly rows: readonly ForestRow[];
+  readonly band: Interval | null;
+  readonly byTrait: readonly string[];
+  readonly without: readonly string[];
+}
+
+/** Something that can be taken in or out for a look. */
+export interface SourceRow {
+  readonly id: string;
+  readonly name: string;
+  readonly note: string;
+  readonly isIn: boolean;
+  readonly isOwn: boolean;
+}
+
+export interface TogetherView {
+  readonly headline: string;
+  /** Said where the look is not at all there is. */
+  readonly look: string;
+  readonly forests: readonly ForestView[];
+  readonly sources: readonly SourceRow[];
+  readonly differs: readonly string[];
+}
+
+/** @param ownId of the trial that is looked at: it always counts */
+export function togetherViewOf(
+  taken: {
+    readonly measure: TogetherMeasure;
+    readonly sources: readonly GardenSource[];
+    readonly out: ReadonlySet<string>;
+    readonly comparisons: readonly ComparisonTogether[];
+  },
+  ownId: string,
+): TogetherView {
+  const { measure, sources, out, comparisons } = taken;
+  const counting = sources.filter(source => !out.has(source.id));
+  const gardens = new Set(counting.map(source => source.gardenId)).size;
+  const left = sources.filter(source => out.has(source.id) && isOfPlan(source, sources));
+  return {
+    headline: togetherHeadline(comparisons, gardens),
+    look:
+      left.length === 0
+        ? ''
+        : `A look without ${left.map(({ name }) => name).join(', ')}. The answer is that of all.`,
+    forests: comparisons.map(each => forestOf(each, counting, measure)),
+    sources: sources.map(source => ({
+      id: source.id,
+      name: source.name,
+      note: noteOf(source),
+      isIn: !out.has(source.id),
+      isOwn: source.id === ownId || source.id.startsWith(`${ownId} `),
+    })),
+    differs: counting.flatMap(({ name, differs }) => differs.map(each => `${name}: ${each}`)),
+  };
+}
+
+/** This garden’s other seasons are taken in by a tick; all else is in from the start. */
+function isOfPlan(source: GardenSource, sources: readonly GardenSource[]): boolean {
+  const first = sources.find(each => each.gardenId === source.gardenId);
+  return first === undefined || first.id === source.id;
+}
+
+function noteOf({ season, crop, typedFrom, answer }: GardenSource): string {
+  if (typedFrom !== null) return [season, 'figures typed in'].filter(Boolean).join(', ');
+  const lost = answer.missing > 0 ? `, ${answer.missing} without a value` : '';
+  const away = answer.leftOut > 0 ? `, ${answer.leftOut} left out` : '';
+  return `${[season, crop].filter(Boolean).join(', ')}: ${counted(answer.units, 'unit')}${lost}${away}`;
+}
+
+function forestOf(
+  comparison: ComparisonTogether,
+  sources: readonly GardenSource[],
+  measure: TogetherMeasure,
+): ForestView {
+  const { treatment, control, scale, gardens, together, byTrait, without } = comparison;
+  const nameOf = (id: string): string => sources.find(each => each.gardenId === id)?.name ?? '';
+  const shown = (value: number): number =>
+    scale === 'percent' ? value : value / (measure.responseBase ?? 1);
+  const within = (interval: Interval | null): Interval | null =>
+    interval && [shown(interval[0]), shown(interval[1])];
+  const rows = gardens.map(
+    (garden): ForestRow => ({
+      key: garden.gardenId,
+      kind: 'garden',
+      name: nameOf(garden.gardenId),
+      note: gardenNote(garden, sources),
+      gap: sentenceCase(gapWords(garden.gap, scale, measure)),
+      x: shown(garden.gap),
+      interval: within(garden.ci),
+      dots: dotsOf(garden, sources, comparison).map(shown),
+      weight: garden.weight,
+    }),
+  );
+  return {
+    treatment,
+    control,
+    sentences: comparisonSentences(comparison, measure, nameOf),
+    isShare: scale === 'percent',
+    unit: scale === 'percent' ? '%' : unitName(measure),
+    rows: [...rows, ...togetherRows(comparison, measure, within, shown)],
+    band: together && bandOf(measure, scale, shown),
+    byTrait: byTrait.map(({ trait, levels, counts, found }) =>
+      [
+        `By ${trait}: `,
+        levels
+          .map((level, i) => {
+            const each = found.levels[i];
+            const gap =
+              scale === 'percent' ? 100 * Math.expm1(each?.estimate ?? 0) : (each?.estimate ?? 0);
+            return `${level} ${gapWords(gap, scale, measure)} (${counted(counts[i] ?? 0, 'garden')})`;
+          })
+          .join(', '),
+        found.p < 0.05
+          ? `. They differ (p ${found.p.toFixed(3)}).`
+          : `. That they differ can’t be told (p ${found.p.toFixed(2)}).`,
+      ].join(''),
+    ),
+    without: without.map(id => sources.find(each => each.id === id)?.name ?? ''),
+  };
+}
+
+function togetherRows(
+  { gardens, together, scale }: ComparisonTogether,
+  measure: TogetherMeasure,
+  within: (interval: Interval | null) => Interval | null,
+  shown: (value: number) => number,
+): readonly ForestRow[] {
+  if (!together) return [];
+  const isNone = together.call === 'no-difference-that-matters';
+  const all: ForestRow = {
+    key: 'together',
+    kind: 'together',
+    name: `All ${gardens.length} together`,
+    note: `the mean effect, in ${isNone ? 90 : 95} of 100 such sets within its bar`,
+    gap: sentenceCase(gapWords(together.gap, scale, measure)),
+    x: shown(together.gap),
+    interval: within(isNone ? together.ciEquivalence : together.ciAdjusted),
+    dots: [],
+    weight: null,
+  };
+  if (!together.prediction) return [all];
+  return [
+    all,
+    {
+      key: 'next',
+      kind: 'next',
+      name: 'A garden like these',
+      note: 'where one more may lie',
+      gap: sentenceCase(rangeWords(together.prediction, scale, measure)),
+      x: null,
+      interval: within(together.prediction),
+      dots: [],
+      weight: null,
+    },
+  ];
+}
+
+function gardenNote(garden: PooledGarden, sources: readonly GardenSource[]): string {
+  const own = sources.filter(each => garden.ids.includes(each.id));
+  const seasons = [...new Set(own.map(each => each.season))].filter(Boolean).join(', ');
+  const soil = own[0]?.site.soil ?? '';
+  const typed = own[0]?.typedFrom ? 'typed in' : '';
+  return [seasons, soil, typed].filter(Boolean).join(' · ');
+}
+
+/** The pots of the treatment as shares of their own garden’s control, or as differences from it. */
+function dotsOf(
+  garden: PooledGarden,
+  sources: readonly GardenSource[],
+  { treatment, control, scale }: ComparisonTogether,
+): readonly number[] {
+  return sources
+    .filter(each => garden.ids.includes(each.id))
+    .flatMap(({ answer }) => {
+      const level = answer.gaps.find(
+        gap => gap.treatment === treatment && gap.control === control,
+      )?.controlLevel;
+      const own = answer.dots.filter(dot => dot.treatment === treatment);
+      if (level == null || (scale === 'percent' && level <= 0)) return [];
+      return own.map(({ value }) =>
+        scale === 'percent' ? 100 * (value / level - 1) : value - level,
+      );
+    });
+}
+
+function unitName({ outcome, responseUnit }: TogetherMeasure): string {
+  if (outcome === 'time') return 'days';
+  return responseUnit ?? '';
+}
+
+/** What is not worth having, to either side; none where it was agreed on another scale than gaps are told in. */
+function bandOf(
+  { margin }: TogetherMeasure,
+  scale: ComparisonTogether['scale'],
+  shown: (value: number) => number,
+): Interval | null {
+  if (!margin) return null;
+  if (margin.kind === 'absolute') return [-shown(margin.amount), shown(margin.amount)];
+  return scale === 'percent' ? [-margin.percent, margin.percent] : null;
+}

@@ -1,0 +1,210 @@
+import { z } from 'zod';
+import type { GardenSource } from '@/core/judge/together/gardens-together';
+import { type Result, success } from '@/core/result';
+import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { today } from '@/service/garden/clock';
+import { pressId } from '@/service/garden/press-id';
+import { changeOneTrial, invalid } from '@/service/trial/change-trial';
+import { database } from '@/store/connection/database';
+import {
+  type AskedGarden,
+  addHeardFinding,
+  addTypedFinding,
+  askedGardensOf,
+  type HeardFinding,
+  type HeldRow,
+  heardFindingsOf,
+  heldResultsOf,
+  heldSourcesOf,
+  putAskedGarden,
+  removeAskedGarden,
+  removeFinding,
+  removeGardenResults,
+  type TypedFinding,
+  typedFindingsOf,
+} from '@/store/other-gardens';
+
+/** A garden that was asked, or that sent results unasked. */
+export interface RosterRow {
+  readonly id: string;
+  readonly name: string;
+  readonly person: string;
+  readonly givenOn: string | null;
+  readonly dueOn: string | null;
+  /** What came back, and how much of it is missing; null while nothing did. */
+  readonly came: {
+    readonly gardenId: string;
+    readonly on: string;
+    readonly units: number;
+    readonly missing: number;
+    readonly differs: readonly string[];
+  } | null;
+  /** Nothing came by the day that was agreed. */
+  readonly isLate: boolean;
+}
+
+/** Every garden of a plan: those asked, in that order, then those that sent results unasked. */
+export async function rosterOf(trialId: string): Promise<readonly RosterRow[]> {
+  const db = database();
+  const [asked, held] = [await askedGardensOf(db, trialId), await heldResultsOf(db, trialId)];
+  const sources = (await heldSourcesOf(db, trialId)).flatMap(
+    each => each as readonly GardenSource[],
+  );
+  const rows = asked.map(garden => rowOf(garden, held, sources));
+  const named = new Set(rows.map(row => key(row.name)));
+  const unasked = held.filter(({ name }) => !named.has(key(name)));
+  return [
+    ...rows,
+    ...unasked.map(
+      (row): RosterRow => ({
+        id: row.gardenId,
+        name: row.name,
+        person: '',
+        givenOn: null,
+        dueOn: null,
+        came: cameOf(row, sources),
+        isLate: false,
+      }),
+    ),
+  ];
+}
+
+const key = (name: string): string => name.trim().toLowerCase();
+
+function rowOf(
+  { id, name, person, givenOn, dueOn }: AskedGarden,
+  held: readonly HeldRow[],
+  sources: readonly GardenSource[],
+): RosterRow {
+  const found = held.find(each => key(each.name) === key(name));
+  return {
+    id,
+    name,
+    person,
+    givenOn,
+    dueOn: dueOn === '' ? null : dueOn,
+    came: found ? cameOf(found, sources) : null,
+    isLate: !found && dueOn !== '' && dueOn < today(),
+  };
+}
+
+function cameOf(
+  { gardenId, takenAt }: HeldRow,
+  sources: readonly GardenSource[],
+): NonNullable<RosterRow['came']> {
+  const own = sources.filter(
+    source => source.gardenId === gardenId || source.gardenId.startsWith(`${gardenId} `),
+  );
+  const sum = (of: (source: GardenSource) => number): number =>
+    own.reduce((total, source) => total + of(source), 0);
+  return {
+    gardenId,
+    on: takenAt.slice(0, 10),
+    units: sum(({ answer }) => answer.units),
+    missing: sum(({ answer }) => answer.missing),
+    differs: own.flatMap(({ differs }) => differs),
+  };
+}
+
+const Day = z.union([z.literal(''), z.iso.date('That is not a date.')]);
+const AskedForm = z.object({
+  name: z.string().trim().min(1, 'Say what the garden is called.').max(120),
+  person: z.string().trim().max(120).default(''),
+  dueOn: Day.default(''),
+});
+
+type Done = Promise<Result<true, TrialTrouble>>;
+
+/** Puts a garden on the list of those that were given the plan. */
+export function askGarden(trialId: string, input: unknown): Done {
+  const what = 'garden asked';
+  return changeOneTrial(trialId, async db => {
+    const form = AskedForm.safeParse(input);
+    if (!form.success) return invalid(what, fieldTroublesOf(form.error));
+    const standing = await askedGardensOf(db, trialId);
+    if (standing.some(each => key(each.name) === key(form.data.name)))
+      return invalid(what, { name: 'That garden is on the list already.' });
+    await putAskedGarden(db, { id: pressId(input), trialId, givenOn: today(), ...form.data });
+    return { what, result: success(true as const), detail: form.data };
+  });
+}
+
+/** Takes a garden off the list; what it sent stays. */
+export function dropGarden(trialId: string, id: string): Done {
+  return changeOneTrial(trialId, async db => {
+    await removeAskedGarden(db, trialId, id);
+    return { what: 'garden taken off the list', result: success(true as const) };
+  });
+}
+
+/** Takes out what a garden sent; its file can be taken in again. */
+export function dropResults(trialId: string, gardenId: string): Done {
+  return changeOneTrial(trialId, async db => {
+    await removeGardenResults(db, trialId, gardenId);
+    return { what: 'results taken out', result: success(true as const), detail: { gardenId } };
+  });
+}
+
+const Figure = z.string().trim().max(20);
+const TypedForm = z.object({
+  from: z.string().trim().min(3, 'Say where the figures are from.').max(120),
+  treatment: z.string().trim().min(1).max(120),
+  control: z.string().trim().min(1).max(120),
+  percent: Figure.min(1, 'The difference, in %.')
+    .transform(plainNumber)
+    .pipe(z.number('A number, such as 12 or −5.').gt(-100, 'More than −100%.').max(1000)),
+  se: Figure.min(1, 'Its standard error, in % of the control.')
+    .transform(plainNumber)
+    .pipe(z.number('A number, such as 5.').positive('Above 0.').max(1000)),
+  season: z.string().trim().max(20).default(''),
+});
+
+/** As one types it: with a minus sign, a comma, a percent sign. */
+function plainNumber(written: string): number {
+  return Number(written.replace('−', '-').replace(',', '.').replace('%', ''));
+}
+
+/** Takes in what others found, as a difference with its standard error. It counts, and is marked as typed in. */
+export function typeFinding(trialId: string, input: unknown): Done {
+  const what = 'finding typed in';
+  return changeOneTrial(trialId, async db => {
+    const form = TypedForm.safeParse(input);
+    if (!form.success) return invalid(what, fieldTroublesOf(form.error));
+    await addTypedFinding(db, trialId, { id: pressId(input), ...form.data });
+    return { what, result: success(true as const), detail: form.data };
+  });
+}
+
+const HeardForm = z.object({
+  by: z.string().trim().max(120).default(''),
+  text: z.string().trim().min(3, 'Say what they found.').max(2000, 'At most 2000 characters.'),
+});
+
+/** Keeps what somebody says they found, beside the trial. It never counts. */
+export function keepHeard(trialId: string, input: unknown): Done {
+  const what = 'reply kept';
+  return changeOneTrial(trialId, async db => {
+    const form = HeardForm.safeParse(input);
+    if (!form.success) return invalid(what, fieldTroublesOf(form.error));
+    await addHeardFinding(db, trialId, { id: pressId(input), saidOn: today(), ...form.data });
+    return { what, result: success(true as const), detail: form.data };
+  });
+}
+
+/** Takes out what was typed in or heard. */
+export function dropFinding(trialId: string, id: string): Done {
+  return changeOneTrial(trialId, async db => {
+    await removeFinding(db, trialId, id);
+    return { what: 'finding taken out', result: success(true as const) };
+  });
+}
+
+/** What others told, with figures and without. */
+export async function toldOf(trialId: string): Promise<{
+  readonly typed: readonly TypedFinding[];
+  readonly heard: readonly HeardFinding[];
+}> {
+  const db = database();
+  return { typed: await typedFindingsOf(db, trialId), heard: await heardFindingsOf(db, trialId) };
+}
