@@ -316,7 +316,7 @@ test('the report is read, saved with its data, put right in sight, and the next 
   ).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Every unit, as judged (CSV)' }).click();
-  expect((await download).suggestedFilename()).toBe('units.csv');
+  expect((await download).suggestedFilename()).toMatch(/^[a-z0-9-]+-units-2026-07-18\.csv$/);
   await page.getByText('Something in it was wrong').click();
   await page.getByLabel('What is right').fill('The comfrey tea stood three weeks, not two.');
   await page.getByLabel('How it came').fill('The jar was mislabelled.');

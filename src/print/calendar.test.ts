@@ -8,7 +8,8 @@ import { NO_CARE } from '@/core/trial/model/care-plan';
 import { careCalendar } from './calendar';
 
 // Read back by an independent reader of RFC 5545.
-const { trial } = trialFixture();
+const fixture = trialFixture();
+const { trial } = fixture;
 const rule = careRuleFixture({
   name: 'feed, “half”; then full\nnew line',
   from: { kind: 'stage', stage: 'first flower', days: 0 },
@@ -25,7 +26,11 @@ const events = (flower: string, changes: number) => {
     ICAL.parse(
       careCalendar(
         trial,
-        datedSteps(tasks, { trial, care: { ...NO_CARE, rules: [rule] } }),
+        datedSteps(tasks, {
+          ...fixture,
+          care: { ...NO_CARE, rules: [rule] },
+        }),
+        'http://garden.test/trials/1/tend',
         changes,
         new Date('2026-05-01T08:00:00Z'),
       ),
@@ -35,7 +40,7 @@ const events = (flower: string, changes: number) => {
     .getAllSubcomponents('vevent')
     .map(event =>
       Object.fromEntries(
-        ['uid', 'sequence', 'summary', 'dtstart', 'dtend'].map(name => [
+        ['uid', 'sequence', 'summary', 'dtstart', 'dtend', 'description', 'url'].map(name => [
           name,
           String(event.getFirstPropertyValue(name)),
         ]),
@@ -51,7 +56,13 @@ test('another program reads every step as a whole day, words and all', () => {
     '2026-06-24',
     '2026-07-01',
   ]);
-  expect(found[0]).toMatchObject({ dtend: '2026-06-11', sequence: '4', summary: rule.name });
+  expect(found[0]).toMatchObject({
+    dtend: '2026-06-11',
+    sequence: '4',
+    summary: rule.name,
+    description: `${trial.question}\nFor all.\nhttp://garden.test/trials/1/tend`,
+    url: 'http://garden.test/trials/1/tend',
+  });
 });
 
 test('taken in again after a stage moved, it moves what was there: the same UIDs, a higher sequence', () => {

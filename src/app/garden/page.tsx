@@ -3,6 +3,7 @@ import { leaveAction, leaveEverywhereAction } from '@/app/enter/actions';
 import { isKeeper } from '@/app/role';
 import { Backups } from '@/features/garden/Backups';
 import { DemoDay } from '@/features/garden/DemoDay';
+import { GardenFiles } from '@/features/garden/GardenFiles';
 import { GardenForm } from '@/features/garden/GardenForm';
 import { SharedWith } from '@/features/sharing/SharedWith';
 import { listBackups } from '@/service/files/daily-backups';
@@ -38,6 +39,7 @@ export default async function GardenPage() {
         />
       )}
       {demoDay !== '' && <DemoDay day={demoDay} leave={leaveDemoDayAction} />}
+      <GardenFiles />
       <Backups backups={await listBackups()} make={makeBackupAction} />
     </GardenForm>
   );

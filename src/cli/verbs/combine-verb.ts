@@ -15,7 +15,7 @@ Several gardens or seasons together, which need not have the same true differenc
   --json         {"estimate":...,"ci":[...],"tau2":...,"i2":...,"q":...,"p":...}: i2 in %, p two-sided of the estimate; qP is of q`;
 
 /** `turnspit combine`. */
-export function combineVerb(args: readonly string[]): void {
+export async function combineVerb(args: readonly string[]): Promise<void> {
   const { values, positionals } = parseArgs({
     args: [...args],
     allowPositionals: true,
@@ -37,7 +37,7 @@ export function combineVerb(args: readonly string[]): void {
     'dl, reml or hk',
   );
   const confidence = confidenceOption(values.confidence);
-  const table = readTable(file);
+  const table = await readTable(file);
   const [estimates, errors] = [
     numberColumn(table, file, values.estimate, '--estimate'),
     numberColumn(table, file, values.se, '--se'),

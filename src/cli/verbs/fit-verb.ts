@@ -19,7 +19,7 @@ Lays a curve through points by least squares.
 AICc is of the whole likelihood and counts the residual variance as a parameter. Rows without x or y are left out.`;
 
 /** `turnspit fit`. */
-export function fitVerb(args: readonly string[]): void {
+export async function fitVerb(args: readonly string[]): Promise<void> {
   const { values, positionals } = parseArgs({
     args: [...args],
     allowPositionals: true,
@@ -34,7 +34,7 @@ export function fitVerb(args: readonly string[]): void {
   if (file === undefined || positionals.length > 1)
     refuse('Name one CSV file: turnspit fit FILE.csv --x COL --y COL --model MODEL');
   const model = option(z.enum(CURVES), values.model ?? '', '--model', CURVES.join(', '));
-  const table = readTable(file);
+  const table = await readTable(file);
   const [xs, ys] = [
     numberColumn(table, file, values.x, '--x'),
     numberColumn(table, file, values.y, '--y'),

@@ -1,11 +1,13 @@
-export const EXPORT_HELP = `turnspit export [TRIAL] [--out FILE.json] [--no-names] [--json]
+export const EXPORT_HELP = `turnspit export [TRIAL] [--out FILE.json] [--package FILE.zip] [--no-names] [--json]
 Writes one trial whole: plan, layout, every standing entry, care, guesses. Without TRIAL it lists the garden's trials.
 TRIAL is its id, or words that only its question holds. Pictures are not in it; names of people are.
+  --package   tables instead, with their description (Frictionless Data Package); without TRIAL those of the whole garden
   --no-names  people are numbers: person 1, person 2
   --json      of the list: [{"id":...,"question":...,"state":...}]`;
 
 export const IMPORT_HELP = `turnspit import FILE.json [--json]
 Takes a trial in that “turnspit export” or the report's “The whole trial” wrote: whole, or not at all. A closed one is judged anew.
+A plan that “turnspit protocol” wrote begins a trial of its own here, not dealt yet.
   --json  {"id":...,"question":...}`;
 
 export const BACKUP_HELP = `turnspit backup FOLDER [--json]

@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util';
 import { refuse } from '@/cli/refuse';
 import { withoutNames } from '@/core/trial/without-names';
 import { backUp, backupSentence, restore } from '@/service/files/backup';
+import { gardenPackage, trialPackage } from '@/service/files/data-package';
 import { takeAnyIn } from '@/service/files/take-any-in';
 import { trialNames, wholeTrial } from '@/service/files/whole-trials';
 import { closeStore, dataFileSentence, startStore } from '@/service/garden/start';
@@ -17,12 +18,17 @@ export async function exportVerb(args: readonly string[]): Promise<void> {
     options: {
       out: { type: 'string' },
       'no-names': { type: 'boolean', default: false },
+      package: { type: 'string' },
       json: { type: 'boolean', default: false },
     },
   });
   await withGarden(async () => {
     const trials = await trialNames();
     const wanted = positionals.join(' ').trim();
+    if (wanted === '' && values.package !== undefined) {
+      writeFileSync(values.package, (await gardenPackage(!values['no-names'])).zip);
+      return;
+    }
     if (wanted === '') {
       process.stdout.write(
         values.json
@@ -43,6 +49,13 @@ export async function exportVerb(args: readonly string[]): Promise<void> {
           ? `“${wanted}” stands in ${found.length} questions: say more of it.`
           : `No trial is “${wanted}”. turnspit export lists them.`,
       );
+    const asTables = await (values.package === undefined
+      ? undefined
+      : trialPackage(only.id, !values['no-names']));
+    if (asTables && values.package !== undefined) {
+      writeFileSync(values.package, asTables.zip);
+      return;
+    }
     const whole = await wholeTrial(only.id);
     const file = `${JSON.stringify(whole && values['no-names'] ? withoutNames(whole) : whole)}\n`;
     if (values.out === undefined) process.stdout.write(file);

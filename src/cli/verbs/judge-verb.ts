@@ -76,7 +76,7 @@ const readArgs = (args: readonly string[]) =>
 type Values = ReturnType<typeof readArgs>['values'];
 
 /** `turnspit judge`: prints the verdict for a CSV file. */
-export function judgeVerb(args: readonly string[]): void {
+export async function judgeVerb(args: readonly string[]): Promise<void> {
   const { values, positionals } = readArgs(args);
   const file = positionals[0];
   if (file === undefined || positionals.length > 1)
@@ -85,7 +85,7 @@ export function judgeVerb(args: readonly string[]): void {
     );
   if (values.response === undefined) refuse('--response is missing: the column with the readings.');
   const roles = rolesOf(values, values.response);
-  const table = readTable(file);
+  const table = await readTable(file);
   const read = judgeInputFromTable(table, roles);
   if (!read.ok) refuse(`${file}${tableSentence(read.trouble)}`);
   const dosed =

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { styled } from 'styled-components';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { Fold } from '@/ui/Fold';
 import { Mind, Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
@@ -51,9 +52,7 @@ function Forest({ forest }: { readonly forest: ForestView }) {
   const { treatment, control, sentences, rows, byTrait, without } = forest;
   return (
     <Comparison>
-      <h3>
-        {treatment} against {control}
-      </h3>
+      <h3>{sentenceCase(`${treatment} against ${control}`)}</h3>
       {sentences.map(each => (
         <p key={each}>{each}</p>
       ))}
@@ -137,6 +136,7 @@ const Parts = styled.div`
   display: grid; grid-template-columns: minmax(0, 2fr) minmax(260px, 1fr); gap: 40px; align-items: start;
   & > section { display: grid; gap: 16px; grid-template-columns: minmax(0, 1fr); }
   & h2 { text-wrap: balance; }
+  & > section > ul { padding-left: 1.1em; margin: 0; display: grid; gap: 4px; }
   @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); gap: 24px; }
 `;
 

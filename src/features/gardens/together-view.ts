@@ -10,6 +10,8 @@ import {
   rangeWords,
   togetherHeadline,
 } from '@/core/judge/together/together-words';
+import type { Trial } from '@/core/trial/model/trial';
+import { listed } from '@/core/words/listed';
 import { counted } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
 
@@ -61,7 +63,7 @@ export interface TogetherView {
   readonly differs: readonly string[];
 }
 
-/** @param ownId of the trial that is looked at: it always counts */
+/** @param own the trial that is looked at: it always counts */
 export function togetherViewOf(
   taken: {
     readonly measure: TogetherMeasure;
@@ -69,7 +71,7 @@ export function togetherViewOf(
     readonly out: ReadonlySet<string>;
     readonly comparisons: readonly ComparisonTogether[];
   },
-  ownId: string,
+  { id: ownId, unitWord }: Pick<Trial, 'id' | 'unitWord'>,
 ): TogetherView {
   const { measure, sources, out, comparisons } = taken;
   const counting = sources.filter(source => !out.has(source.id));
@@ -85,12 +87,21 @@ export function togetherViewOf(
     sources: sources.map(source => ({
       id: source.id,
       name: source.name,
-      note: noteOf(source),
+      note: noteOf(source, unitWord),
       isIn: !out.has(source.id),
       isOwn: source.id === ownId || source.id.startsWith(`${ownId} `),
     })),
-    differs: counting.flatMap(({ name, differs }) => differs.map(each => `${name}: ${each}`)),
+    differs: differencesOf(counting),
   };
+}
+
+/** What several gardens did otherwise is said once. */
+function differencesOf(sources: readonly GardenSource[]): readonly string[] {
+  const said = [...new Set(sources.flatMap(({ differs }) => differs))];
+  return said.map(sentence => {
+    const names = sources.filter(({ differs }) => differs.includes(sentence));
+    return `${listed(names.map(({ name }) => name))}: ${sentence}`;
+  });
 }
 
 /** This garden’s other seasons are taken in by a tick; all else is in from the start. */
@@ -99,11 +110,11 @@ function isOfPlan(source: GardenSource, sources: readonly GardenSource[]): boole
   return first === undefined || first.id === source.id;
 }
 
-function noteOf({ season, crop, typedFrom, answer }: GardenSource): string {
+function noteOf({ season, crop, typedFrom, answer }: GardenSource, unitWord: string): string {
   if (typedFrom !== null) return [season, 'figures typed in'].filter(Boolean).join(', ');
   const lost = answer.missing > 0 ? `, ${answer.missing} without a value` : '';
   const away = answer.leftOut > 0 ? `, ${answer.leftOut} left out` : '';
-  return `${[season, crop].filter(Boolean).join(', ')}: ${counted(answer.units, 'unit')}${lost}${away}`;
+  return `${[season, crop].filter(Boolean).join(', ')}: ${counted(answer.units, unitWord)}${lost}${away}`;
 }
 
 function forestOf(

@@ -28,7 +28,7 @@ const LiveAudit = dynamic(() => import('@/features/audit/LiveAudit').then(file =
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
 export function LayOut(props: LayOutProps) {
-  const [isByHand, setByHand] = useState(false);
+  const [isByHand, setByHand] = useState(props.isProposed);
   const dealing = useDealing(props);
   const { plan, form, trouble, isPending, dealIt } = dealing;
   if (isByHand || props.isLocked || props.layout || !plan || !isPlainQuestion(plan))

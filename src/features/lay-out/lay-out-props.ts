@@ -13,6 +13,8 @@ import type { SiteAndTraitsProps } from './SiteAndTraits';
 
 export interface LayOutProps extends SiteAndTraitsProps {
   readonly saved: BenchDraft;
+  /** Another garden's plan says how many of each: it stands in the form already. */
+  readonly isProposed: boolean;
   readonly tags: readonly TagView[];
   /** Counts, shares, steps or days are asked for: the planner reckons with means. */
   /** Of the question: what a plan of it would be judged by. */

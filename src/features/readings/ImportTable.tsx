@@ -28,6 +28,7 @@ import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { WideTable } from '@/ui/WideTable';
 import type { DeskView } from './desk-view';
+import { readTableFile } from './read-table-file';
 import { type ImportAnswer, sendImport } from './send-import';
 
 interface ImportTableProps {
@@ -82,7 +83,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
       </Soft>
       <FilePick
         label="Choose a file"
-        accept=".csv,.tsv,.txt,text/csv"
+        accept=".csv,.tsv,.txt,.xlsx,.ods,text/csv"
         onFile={file => void open(file)}
         isDisabled={isPending}
       />
@@ -150,7 +151,12 @@ function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo'
   const router = useRouter();
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    take(await file.text(), file.name);
+    const read = await readTableFile(file);
+    if (read.ok) take(read.value, file.name);
+    else {
+      setOpened(null);
+      setTrouble(read.trouble);
+    }
   };
   const take = (csv: string, name: string): void => {
     const found = openedTable(csv, name, view);

@@ -50,7 +50,11 @@ export function ReportView({ trialId, isClosed, revision, correct }: ReportViewP
             <a href={at('csv', true)}>Every unit, as judged (CSV)</a>
           </li>
           <li>
-            <a href={at('entries', true)}>Every entry (CSV)</a>
+            <a href={at('entries', true)}>Every entry (CSV)</a> or{' '}
+            <a href={at('xlsx', true)}>as a spreadsheet (XLSX)</a>
+          </li>
+          <li>
+            <a href={at('package', true)}>All tables, described (data package, ZIP)</a>
           </li>
           <li>
             <a href={at('json', true)}>The whole trial: plan, seed, entries (JSON)</a>

@@ -22,7 +22,7 @@ export function TrialFrame({ frame, step, children }: TrialFrameProps) {
       <Head>
         <h1>{frame.question}</h1>
         <p>
-          {frame.stateWords} <Link href={`/trials/${frame.id}/gardens`}>Other gardens</Link>
+          {frame.stateWords} · <Link href={`/trials/${frame.id}/gardens`}>Other gardens</Link>
         </p>
       </Head>
       <Steps aria-label="Steps">

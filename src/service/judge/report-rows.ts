@@ -4,6 +4,7 @@ import { unitValues } from '@/core/measure/unit-value/unit-values';
 import type { Measure } from '@/core/trial/model/measure';
 import type { Reading } from '@/core/trial/model/reading';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import type { ExperimentalUnit } from '@/core/trial/model/unit';
 
 // What a spreadsheet runs: all but what is a figure below zero to its end.
 const FORMULA = /^(?:[=+@\t\r]|-(?!\d+(?:\.\d+)?(?:e[-+]?\d+)?$))/i;
@@ -20,8 +21,8 @@ export function csvTable(rows: readonly (readonly string[])[]): string {
 const nameOf = (data: TrialData, treatmentId: string): string =>
   data.treatments.find(treatment => treatment.id === treatmentId)?.name ?? '';
 
-/** One row a unit, one column a measure: what the judge compares. */
-export function unitRows(data: TrialData): readonly (readonly string[])[] {
+/** One row a unit, one column a measure: what the judge compares. @param isBlind codes only */
+export function unitRows(data: TrialData, isBlind = false): readonly (readonly string[])[] {
   const values = data.measures.map(
     measure => new Map(unitValues(data, measure).map(each => [each.unit.id, each.value])),
   );
@@ -29,7 +30,7 @@ export function unitRows(data: TrialData): readonly (readonly string[])[] {
   return [
     [
       'code',
-      'treatment',
+      ...(isBlind ? [] : ['treatment']),
       'block',
       'column',
       'start_size',
@@ -41,7 +42,7 @@ export function unitRows(data: TrialData): readonly (readonly string[])[] {
     ],
     ...data.units.map(unit => [
       unit.code,
-      nameOf(data, unit.treatmentId),
+      ...(isBlind ? [] : [nameOf(data, unit.treatmentId)]),
       data.blocks.find(block => block.id === unit.blockId)?.name ?? '',
       unit.column === null ? '' : String(unit.column + 1),
       unit.startSize === null ? '' : String(unit.startSize),
@@ -67,16 +68,23 @@ function readableValue({ value }: Reading, measure: Measure | undefined): string
   return String(value);
 }
 
-/** Every current pick and reading as it was entered. */
-export function entryRows(data: TrialData): readonly (readonly string[])[] {
-  const codeOf = new Map(data.units.map(unit => [unit.id, unit.code]));
+/** Every current pick and reading as it was entered. @param isBlind codes only: nothing says which unit got what */
+export function entryRows(data: TrialData, isBlind = false): readonly (readonly string[])[] {
   const measureOf = new Map(data.measures.map(measure => [measure.id, measure]));
   const figure = (value: number | null): string => (value === null ? '' : String(value));
+  const unitOf = new Map<string, ExperimentalUnit>(data.units.map(unit => [unit.id, unit]));
+  const standing = (unitId: string): readonly string[] => {
+    const unit = unitOf.get(unitId);
+    const block = data.blocks.find(({ id }) => id === unit?.blockId)?.name ?? '';
+    return [unit?.code ?? '', ...(isBlind ? [] : [nameOf(data, unit?.treatmentId ?? '')]), block];
+  };
   return [
     [
       'kind',
       'day',
       'code',
+      ...(isBlind ? [] : ['treatment']),
+      'block',
       'measure',
       'part',
       'outcome',
@@ -91,7 +99,7 @@ export function entryRows(data: TrialData): readonly (readonly string[])[] {
     ...data.picks.map(pick => [
       'pick',
       pick.pickedOn,
-      codeOf.get(pick.unitId) ?? '',
+      ...standing(pick.unitId),
       '',
       '',
       pick.outcome,
@@ -108,7 +116,7 @@ export function entryRows(data: TrialData): readonly (readonly string[])[] {
       return [
         reading.isRepeat ? 'second reading' : 'reading',
         reading.takenOn,
-        codeOf.get(reading.unitId) ?? '',
+        ...standing(reading.unitId),
         measure?.name ?? '',
         reading.subsample,
         reading.outcome,

@@ -89,7 +89,7 @@ const bodyOf = async (
 ): Promise<string> => {
   const made = await reportFile(id, form, hasNames);
   if (!made.ok) throw new Error(made.trouble.kind);
-  return made.value.body;
+  return String(made.value.body);
 };
 
 test('the report is one file in which nothing runs and nothing is fetched, with the question in it as it was written', async () => {

@@ -4,12 +4,17 @@ import { type JudgeInput, STARTING_GUESS_CV } from '@/core/judge/question/judge-
 import { plannedSpec } from '@/core/judge/units/trial-analysis';
 import type { FrozenFile } from '@/core/judge/verdict/frozen-file';
 import { failure, type Result, success } from '@/core/result';
+import { fileName } from '@/core/trial/file-name';
 import { isKeyOpen } from '@/core/trial/key';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { withoutNames } from '@/core/trial/without-names';
 import { CODE_VERSION } from '@/core/version';
 import { reportHtml } from '@/print/report/report-html';
+import { trialPackage } from '@/service/files/data-package';
+import { spreadsheetOf } from '@/service/files/spreadsheet';
+import { today } from '@/service/garden/clock';
+import { currentGarden } from '@/service/garden/garden';
 import { database } from '@/store/connection/database';
 import { findTrialData } from '@/store/trials';
 import { type FrozenVerdict, findFrozenVerdict } from '@/store/verdicts';
@@ -17,17 +22,20 @@ import { reportOf } from './report-content';
 import { csvTable, entryRows, unitRows } from './report-rows';
 
 /** What a report can be had as. */
-export type ReportForm = 'html' | 'csv' | 'entries' | 'json' | 'frozen';
+export type ReportForm = 'html' | 'csv' | 'entries' | 'xlsx' | 'package' | 'json' | 'frozen';
 
 export interface ReportFile {
   readonly name: string;
   readonly type: string;
-  readonly body: string;
+  readonly body: string | Uint8Array<ArrayBuffer>;
 }
 
+/** What may be had while the key is shut: codes only. */
+const BLIND_FORMS: ReadonlySet<ReportForm> = new Set(['entries', 'xlsx', 'package']);
+
 /**
- * A trial's report, or the data behind it. Names of people are left out unless they are asked for. Not before the key is open:
- * it tells which unit got what.
+ * A trial's report, or the data behind it, named for garden, trial and day. Names of people are left out unless they are asked for.
+ * Before the key is open only entries are handed out, by their codes: all else tells which unit got what.
  */
 export async function reportFile(
   trialId: string,
@@ -37,28 +45,50 @@ export async function reportFile(
   const found = await findTrialData(database(), trialId);
   if (!found) return failure({ kind: 'no-such-trial' });
   if (found.trial.state === 'planned') return failure({ kind: 'not-locked' });
-  if (!isKeyOpen(found.trial)) return failure({ kind: 'key-shut' });
+  const isBlind = !isKeyOpen(found.trial);
+  if (isBlind && !BLIND_FORMS.has(form)) return failure({ kind: 'key-shut' });
   const data = hasNames ? found : withoutNames(found);
+  const { name: garden } = await currentGarden();
+  const named = (what: string, ending: string): string =>
+    fileName([garden, data.trial.question, what, today()], ending);
+  const csv = (what: string, rows: readonly (readonly string[])[]): ReportFile => ({
+    name: named(what, 'csv'),
+    type: 'text/csv; charset=utf-8',
+    body: csvTable(rows),
+  });
   switch (form) {
     case 'html':
       return success({
-        name: 'report.html',
+        name: named('report', 'html'),
         type: 'text/html; charset=utf-8',
         body: reportHtml(await reportOf(data), {
           fonts: await reportFonts(),
-          data: { name: 'trial.json', json: JSON.stringify(data) },
+          data: { name: named('trial', 'json'), json: JSON.stringify(data) },
         }),
       });
     case 'csv':
-      return success(csvFile('units.csv', unitRows(data)));
+      return success(csv('units', unitRows(data)));
     case 'entries':
-      return success(csvFile('entries.csv', entryRows(data)));
+      return success(csv('entries', entryRows(data, isBlind)));
+    case 'xlsx':
+      return success({
+        name: named('entries', 'xlsx'),
+        type: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+        body: await spreadsheetOf(entryRows(data, isBlind)),
+      });
+    case 'package': {
+      const made = await trialPackage(trialId, hasNames);
+      if (!made) return failure({ kind: 'no-such-trial' });
+      return success({ name: made.name, type: 'application/zip', body: made.zip });
+    }
     case 'json':
-      return success(jsonFile('trial.json', JSON.stringify(data, null, 1)));
+      return success(jsonFile(named('trial', 'json'), JSON.stringify(data, null, 1)));
     case 'frozen': {
       const frozen = await findFrozenVerdict(database(), trialId);
       if (!frozen) return failure({ kind: 'not-closed' });
-      return success(jsonFile('frozen-verdict.json', JSON.stringify(frozenFileOf(data, frozen))));
+      return success(
+        jsonFile(named('frozen-verdict', 'json'), JSON.stringify(frozenFileOf(data, frozen))),
+      );
     }
   }
 }
@@ -75,10 +105,6 @@ async function reportFonts(): Promise<{ readonly text: string; readonly heading:
     ),
     heading: await read('bricolage-grotesque/files/bricolage-grotesque-latin-wght-normal.woff2'),
   };
-}
-
-function csvFile(name: string, rows: readonly (readonly string[])[]): ReportFile {
-  return { name, type: 'text/csv; charset=utf-8', body: csvTable(rows) };
 }
 
 function jsonFile(name: string, body: string): ReportFile {

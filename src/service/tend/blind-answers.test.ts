@@ -157,7 +157,7 @@ async function answersIn(data: TrialData): Promise<readonly unknown[]> {
   said.push(
     (await actHistoryOf(id)).map(({ says, by }) => `${says} ${by}`),
     // Ids of what was logged are drawn anew in each garden.
-    (await calendarOf(id))?.match(/^(DTSTART|SUMMARY).*$/gm),
+    (await calendarOf(id, 'http://garden.test'))?.body.match(/^(DTSTART|SUMMARY).*$/gm),
     (await trialLog(id)).map(({ what }) => what),
     await reportFile(id, 'csv', true),
     await printSheet(id, {

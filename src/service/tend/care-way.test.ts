@@ -312,8 +312,11 @@ test('a stage moves what waits for it, settings hold for all, and the calendar g
     value: { missed: 'skip', water: 'same', mixMl: 9000 },
   });
   expect(await changeCareSettings(data.trial.id, { mixMl: -3 })).toMatchObject({ ok: false });
-  expect(await calendarOf(data.trial.id)).toContain('BEGIN:VCALENDAR');
-  expect(await calendarOf(v7())).toBeUndefined();
+  const calendar = await calendarOf(data.trial.id, 'http://garden.test');
+  expect(calendar?.body).toContain('BEGIN:VCALENDAR');
+  expect(calendar?.body).toContain('BEGIN:VALARM');
+  expect(calendar?.name).toMatch(/-calendar\.ics$/);
+  expect(await calendarOf(v7(), 'http://garden.test')).toBeUndefined();
 });
 
 test('a harvest inside a waiting time is stopped with its date, and taken with a reason', async () => {

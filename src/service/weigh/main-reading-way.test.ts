@@ -163,11 +163,11 @@ test('it is judged by its kind, frozen, told in the list and the report, and sti
   expect((await listTrials())[0]?.headline).toBe(frozen?.verdict.headline);
   const file = await reportFile(trial.id, 'frozen', false);
   if (!file.ok) throw new Error(file.trouble.kind);
-  expect(checkFrozen(JSON.parse(file.value.body))).toMatchObject({
+  expect(checkFrozen(JSON.parse(String(file.value.body)))).toMatchObject({
     ok: true,
     value: { isSameInput: true, isSameJudgement: true },
   });
-  const changed = JSON.parse(file.value.body);
+  const changed = JSON.parse(String(file.value.body));
   changed.judgement.contrasts[0].call = 'worse';
   expect(checkFrozen(changed)).toMatchObject({
     ok: true,
@@ -218,6 +218,8 @@ test('the guesses are scored, the next trial learns from it, and it lends no spr
   const json = await reportFile(trial.id, 'json', true);
   expect(
     json.ok &&
-      TrialData.parse(JSON.parse(json.value.body)).measures.filter(measure => measure.isMain),
+      TrialData.parse(JSON.parse(String(json.value.body))).measures.filter(
+        measure => measure.isMain,
+      ),
   ).toHaveLength(1);
 });

@@ -39,6 +39,8 @@ const HEADS: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^kind$/i, { kind: 'kind' }],
   [/^(outcome|look)$/i, { kind: 'outcome' }],
   [/^(out[ _-]?of)$/i, { kind: 'out-of' }],
+  // What was dealt is known here; a file of this garden's own says it for other readers.
+  [/^(treatment|block)$/i, { kind: 'nothing' }],
 ];
 
 /** What each column is likely to be, by its head: `height (cm)`, `Leaf spot %`, `pot`. A proposal that can be changed. */

@@ -3,7 +3,7 @@ import { failure, type Result, success } from '@/core/result';
 
 // A plan in square codes: packed, in letters that any reader gives back as they are, cut into parts that a phone can read.
 const HEAD = 'TURNSPIT-PLAN';
-const LONGEST = 900;
+const LONGEST = 480;
 const MOST_PARTS = 99;
 /** A plan is some ten thousand letters; what unpacks to more than this is none. */
 const LARGEST = 4_000_000;

@@ -5,7 +5,7 @@ import { reportFile } from '@/service/judge/report';
 
 const Params = z.object({
   trialId: z.uuid(),
-  as: z.enum(['html', 'csv', 'entries', 'json', 'frozen']).default('html'),
+  as: z.enum(['html', 'csv', 'entries', 'xlsx', 'package', 'json', 'frozen']).default('html'),
   names: z.enum(['yes', 'no']).default('no'),
   save: z.enum(['yes', 'no']).default('no'),
 });

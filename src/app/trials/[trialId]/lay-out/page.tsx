@@ -47,13 +47,15 @@ export default async function LayOutPage(props: TrialPageProps) {
   const { id } = data.trial;
   const main = mainMeasure(data);
   const garden = await currentGarden();
+  const proposed = (await receivedPlan(id))?.layout;
   const ownCv = await pooledCv(main);
   const cv = ownCv?.cv ?? STARTING_GUESS_CV.cv;
   const standing = standingLines(whole, isOpen, cv, rememberedChance);
   return (
     <TrialFrame frame={frame} step="lay-out">
       <LayOut
-        saved={savedBenchDraft(data, garden.system, (await receivedPlan(id))?.layout)}
+        saved={savedBenchDraft(data, garden.system, proposed)}
+        isProposed={proposed !== undefined}
         layout={seenLayout(whole)}
         isLocked={data.trial.state !== 'planned'}
         unitWord={data.trial.unitWord}
@@ -67,11 +69,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         ownCv={ownCv}
         audit={auditOf(whole, cv)}
         amendments={data.amendments}
-        planted={data.units.flatMap(unit =>
-          unit.plant !== null && unit.startSize !== null
-            ? [{ code: unit.code, plant: unit.plant, size: unit.startSize }]
-            : [],
-        )}
+        planted={plantedOf(data)}
         isClosed={data.trial.state === 'closed'}
         bench={benchViewOf(data, isOpen)}
         askHref={`/trials/${id}/ask`}
@@ -106,6 +104,12 @@ export default async function LayOutPage(props: TrialPageProps) {
         describeSite={describeSiteAction.bind(null, id)}
       />
     </TrialFrame>
+  );
+}
+
+function plantedOf({ units }: Pick<TrialData, 'units'>): LayOutProps['planted'] {
+  return units.flatMap(({ code, plant, startSize }) =>
+    plant !== null && startSize !== null ? [{ code, plant, size: startSize }] : [],
   );
 }
 

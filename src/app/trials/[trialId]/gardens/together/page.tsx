@@ -27,7 +27,7 @@ export default async function TogetherPage(props: TogetherPageProps) {
         <Together
           view={togetherViewOf(
             await takenTogether(whole, { out: idsOf(asked.out), in: idsOf(asked.in) }),
-            id,
+            data.trial,
           )}
         />
       ) : (
