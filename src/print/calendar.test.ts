@@ -36,17 +36,26 @@ const events = (flower: string, changes: number) => {
       ),
     ),
   );
-  return calendar
-    .getAllSubcomponents('vevent')
-    .map(event =>
-      Object.fromEntries(
-        ['uid', 'sequence', 'summary', 'dtstart', 'dtend', 'description', 'url'].map(name => [
-          name,
-          String(event.getFirstPropertyValue(name)),
-        ]),
-      ),
-    );
+  return calendar.getAllSubcomponents('vevent').map(event => ({
+    ...textsOf(event),
+    reminds: event
+      .getAllSubcomponents('valarm')
+      .map(alarm => String(alarm.getFirstPropertyValue('trigger'))),
+  }));
 };
+
+function textsOf(event: ICAL.Component) {
+  const of = (name: string): string => String(event.getFirstPropertyValue(name));
+  return {
+    uid: of('uid'),
+    sequence: of('sequence'),
+    summary: of('summary'),
+    dtstart: of('dtstart'),
+    dtend: of('dtend'),
+    description: of('description'),
+    url: of('url'),
+  };
+}
 
 test('another program reads every step as a whole day, words and all', () => {
   const found = events('2026-06-10', 4);
@@ -62,6 +71,7 @@ test('another program reads every step as a whole day, words and all', () => {
     summary: rule.name,
     description: `${trial.question}\nFor all.\nhttp://garden.test/trials/1/tend`,
     url: 'http://garden.test/trials/1/tend',
+    reminds: ['PT8H'],
   });
 });
 

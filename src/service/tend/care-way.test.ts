@@ -314,7 +314,6 @@ test('a stage moves what waits for it, settings hold for all, and the calendar g
   expect(await changeCareSettings(data.trial.id, { mixMl: -3 })).toMatchObject({ ok: false });
   const calendar = await calendarOf(data.trial.id, 'http://garden.test');
   expect(calendar?.body).toContain('BEGIN:VCALENDAR');
-  expect(calendar?.body).toContain('BEGIN:VALARM');
   expect(calendar?.name).toMatch(/-calendar\.ics$/);
   expect(await calendarOf(v7(), 'http://garden.test')).toBeUndefined();
 });

@@ -23,7 +23,7 @@ export interface MetaRegression {
  * Statistics in Medicine 22, 2693-2710; Fisher scoring as Viechtbauer (2005), Journal of Educational and Behavioral Statistics 30,
  * 261-293.
  *
- * @param kinds the number of each site's kind, from 0; every kind at least once, and more sites than kinds
+ * @param kinds the number of each site's kind, from 0; two kinds and more, every one at least once, and more sites than kinds
  */
 export function compareKinds(
   sites: readonly SiteEstimate[],
