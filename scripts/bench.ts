@@ -36,6 +36,7 @@ import { listDue } from '@/service/tend/today';
 import { keepSeason } from '@/service/trial/keep-trial';
 import { addMeasureToTrial } from '@/service/trial/measures';
 import { takeReadings } from '@/service/weigh/readings';
+import { benchGardens } from './bench-gardens';
 import { chromiumPath } from './chromium.mjs';
 
 const TREATMENTS = ['water', 'a', 'b', 'c', 'd', 'e'];
@@ -617,6 +618,7 @@ const BENCHES: Readonly<Record<string, () => unknown>> = {
   verdict: benchVerdictPage,
   pages: benchPages,
   readings: benchReadings,
+  gardens: benchGardens,
 };
 const wanted = process.argv.slice(2);
 for (const name of wanted.length > 0 ? wanted : Object.keys(BENCHES)) await BENCHES[name]?.();
