@@ -47,7 +47,11 @@ export async function putLayout(db: Database, trial: Trial, dealt: DealtLayout):
   await insertAll(
     db,
     'blocks',
-    dealt.blocks.map(block => ({ ...block, trialId: trial.id })),
+    dealt.blocks.map(block => ({
+      ...block,
+      about: JSON.stringify(block.about),
+      trialId: trial.id,
+    })),
   );
   await insertAll(
     db,
@@ -103,13 +107,15 @@ export async function putTraits(
       .update({ traits: JSON.stringify(traits) });
 }
 
-/** Calls a block, and the place it lies in, by another name. */
+/** Calls a block, and the place it lies in, by another name, and keeps what is known of it. */
 export async function nameBlock(
   db: Database,
   trialId: string,
-  { id, name, placeId }: Pick<Block, 'id' | 'name' | 'placeId'>,
+  { id, name, placeId, about }: Pick<Block, 'id' | 'name' | 'placeId' | 'about'>,
 ): Promise<void> {
-  await db('blocks').where({ id, trialId }).update({ name });
+  await db('blocks')
+    .where({ id, trialId })
+    .update({ name, about: JSON.stringify(about) });
   if (placeId !== null) await db('places').where({ id: placeId, trialId }).update({ name });
 }
 

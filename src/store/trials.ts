@@ -169,7 +169,9 @@ async function planOf(
     measures: (await rowsOf('measures', 'id')).map(measureFrom),
     layout: layout ? layoutOf(layout) : null,
     places: (await rowsOf('places', 'id')).map(row => Place.parse(row)),
-    blocks: (await rowsOf('blocks', 'position')).map(row => Block.parse(row)),
+    blocks: (await rowsOf('blocks', 'position')).map(row =>
+      Block.parse({ ...row, about: jsonOf(row.about) }),
+    ),
     units: (await rowsOf('units', 'position')).map(row =>
       ExperimentalUnit.parse({
         ...row,

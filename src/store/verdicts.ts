@@ -44,13 +44,17 @@ export async function frozenWords(db: Database, trialId: string): Promise<Frozen
   return found && { ...FrozenWords.parse(JSON.parse(found.judgement)), closedAt: found.closedAt };
 }
 
-/** The one sentence of every closed trial, by trial. */
-export async function frozenHeadlines(db: Database): Promise<ReadonlyMap<string, string>> {
+/** The one sentence of every closed trial, and what was called of each comparison, by trial. */
+export async function frozenAnswers(
+  db: Database,
+): Promise<ReadonlyMap<string, { readonly headline: string; readonly calls: readonly string[] }>> {
   const rows: readonly unknown[] = await db('verdicts');
   return new Map(
     readable(rows, each => {
       const row = FrozenVerdict.parse(each);
-      return [row.trialId, FrozenWords.parse(JSON.parse(row.judgement)).verdict.headline] as const;
+      const { verdict, contrasts } = FrozenWords.parse(JSON.parse(row.judgement));
+      const calls = contrasts.map(({ call }) => call);
+      return [row.trialId, { headline: verdict.headline, calls }] as const;
     }),
   );
 }

@@ -20,6 +20,8 @@ export interface TrialSummary {
   readonly lastDay: { readonly day: string; readonly units: number } | null;
   /** Of a closed trial: its frozen sentence. */
   readonly headline: string | null;
+  /** Of a closed trial: something that it asked could not be told. */
+  readonly isUnsettled: boolean;
   /** Nothing of it is due or listed among the others. */
   readonly isPutAway: boolean;
   /** Whether what it asks about is picked and weighed; otherwise it is read off the plants. */

@@ -27,5 +27,9 @@ export function withoutNames(data: TrialData): TrialData {
     amendments: all(data.amendments),
     regrets: all(data.regrets),
     care: { ...data.care, acts: all(data.care.acts) },
+    blocks: data.blocks.map(block => ({
+      ...block,
+      about: { ...block.about, person: unnamed(block.about.person) },
+    })),
   };
 }

@@ -14,12 +14,13 @@ import type { ForestView, SourceRow, TogetherView } from './together-view';
 
 /** All gardens and the seasons that are ticked as one answer. */
 export function Together({ view }: { readonly view: TogetherView }) {
-  const { headline, look, forests, sources, differs } = view;
+  const { headline, look, forests, sources, differs, evidence } = view;
   return (
     <Parts>
       <section aria-label="All gardens together">
         <h2>{headline}</h2>
         {look !== '' && <Mind>{look}</Mind>}
+        <Soft>{evidence.join(' ')}</Soft>
         {forests.map(forest => (
           <Forest key={`${forest.treatment} ${forest.control}`} forest={forest} />
         ))}

@@ -1,3 +1,4 @@
+import { evidenceOf } from '@/core/judge/together/evidence';
 import type {
   ComparisonTogether,
   GardenSource,
@@ -61,6 +62,8 @@ export interface TogetherView {
   readonly forests: readonly ForestView[];
   readonly sources: readonly SourceRow[];
   readonly differs: readonly string[];
+  /** How much it rests on. */
+  readonly evidence: readonly string[];
 }
 
 /** @param own the trial that is looked at: it always counts */
@@ -71,7 +74,7 @@ export function togetherViewOf(
     readonly out: ReadonlySet<string>;
     readonly comparisons: readonly ComparisonTogether[];
   },
-  { id: ownId, unitWord }: Pick<Trial, 'id' | 'unitWord'>,
+  { id: ownId, unitWord, rules }: Pick<Trial, 'id' | 'unitWord' | 'rules'>,
 ): TogetherView {
   const { measure, sources, out, comparisons } = taken;
   const counting = sources.filter(source => !out.has(source.id));
@@ -92,7 +95,27 @@ export function togetherViewOf(
       isOwn: source.id === ownId || source.id.startsWith(`${ownId} `),
     })),
     differs: differencesOf(counting),
+    evidence: [
+      ...evidenceOf(counting, unitWord).says,
+      ...agreedSeasons(counting, ownId, rules.seasons),
+    ],
   };
+}
+
+/** How many seasons were agreed on before the first, and how many are in: a question is not asked until the answer is liked. */
+function agreedSeasons(
+  sources: readonly GardenSource[],
+  ownId: string,
+  agreed: number,
+): readonly string[] {
+  if (agreed < 2) return [];
+  const own = sources.find(({ id }) => id === ownId || id.startsWith(`${ownId} `));
+  const seasons = new Set(
+    sources.filter(({ gardenId }) => gardenId === own?.gardenId).map(({ season }) => season),
+  ).size;
+  return [
+    `${counted(agreed, 'season')} were agreed on before the start; ${counted(seasons, 'season')} of this garden ${seasons === 1 ? 'is' : 'are'} in${seasons > agreed ? ', more than was agreed: what came after is not part of the answer that was planned' : ''}.`,
+  ];
 }
 
 /** What several gardens did otherwise is said once. */

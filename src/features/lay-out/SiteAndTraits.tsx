@@ -7,7 +7,7 @@ import type { traitLines } from '@/core/trial/forms/trait-form';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchView } from '@/features/bench/bench-view';
 import { AsBuiltPanel } from './AsBuiltPanel';
-import { BlockNames } from './BlockNames';
+import { BlockNames, type NamedBlock } from './BlockNames';
 import type { BuiltView } from './built-view';
 import type { Ground } from './ground';
 import { SitePanel } from './SitePanel';
@@ -31,7 +31,7 @@ export interface SiteAndTraitsProps {
   readonly describeTrait: Change;
   readonly forgetTrait: Change<string>;
   readonly putAsBuilt: Change;
-  readonly blocks: readonly { readonly id: string; readonly name: string }[];
+  readonly blocks: readonly NamedBlock[];
   readonly nameBlocks: Change;
 }
 
@@ -64,6 +64,7 @@ export function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: Sit
           key={props.blocks.map(block => block.id).join()}
           blocks={props.blocks}
           blockWord={layout.blockWord}
+          areGardens={layout.kind === 'several-gardens'}
           put={props.nameBlocks}
         />
       )}

@@ -10,6 +10,7 @@ const summary = (changes: Partial<TrialSummary> = {}): TrialSummary => ({
   lastDay: null,
   headline: null,
   isPutAway: false,
+  isUnsettled: false,
   isWeighed: true,
   ...changes,
 });

@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { styled } from 'styled-components';
 import { fullDay } from '@/core/time/days';
 import type { TrialSummary } from '@/core/trial/trial-summary';
@@ -10,7 +11,9 @@ import { Link } from '@/ui/Link';
 import { Page } from '@/ui/Page';
 import { ActionTrouble } from './ActionTrouble';
 import { PutAwayList, type WholeTrialDoors } from './PutAway';
+import { SearchTrials } from './SearchTrials';
 import { TakeIn } from './TakeIn';
+import { isFound, type TrialSearch } from './trial-search';
 import { Unreadable } from './Unreadable';
 import { useTrialAction } from './use-trial-action';
 
@@ -22,49 +25,58 @@ interface TrialListProps extends WholeTrialDoors {
 /** Every trial of the garden with where it stands. */
 export function TrialList({ summaries, broken, ...doors }: TrialListProps) {
   const { trouble, isPending, run } = useTrialAction();
-  const listed = summaries.filter(summary => !summary.isPutAway);
+  const all = summaries.filter(summary => !summary.isPutAway);
+  const [search, setSearch] = useState<TrialSearch>({ words: '', show: 'all' });
+  const listed = all.filter(summary => isFound(summary, search));
   return (
     <Page>
       <Head>
         <h1>Trials</h1>
-        {listed.length > 0 && <Link href="/trials/new">Ask a new question</Link>}
+        {all.length > 0 && <Link href="/trials/new">Ask a new question</Link>}
       </Head>
       <Unreadable trials={broken} />
       <ActionTrouble trouble={trouble} />
       {summaries.length === 0 ? (
         <EmptyBench />
       ) : (
-        <Rows>
-          {listed.map(summary => (
-            <li key={summary.trial.id}>
-              <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>
-                {summary.trial.question}
-              </Link>
-              <p>{summary.headline ?? stateWords(summary)}</p>
-              <small>
-                {summary.trial.crop} ·{' '}
-                {summary.units > 0
-                  ? `${summary.units} ${pluralOf(summary.trial.unitWord)}`
-                  : 'not laid out'}{' '}
-                · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}{' '}
-                <Button
-                  data-tone="quiet"
-                  isPending={isPending}
-                  aria-label={`Put away: ${summary.trial.question}`}
-                  onPress={() => run(() => doors.putAway(summary.trial.id))}
-                >
-                  Put away
-                </Button>
-              </small>
-            </li>
-          ))}
-        </Rows>
+        <>
+          {all.length >= WORTH_SEARCHING && <SearchTrials search={search} change={setSearch} />}
+          {all.length > 0 && listed.length === 0 && <p role="status">None is like that.</p>}
+          <Rows>
+            {listed.map(summary => (
+              <li key={summary.trial.id}>
+                <Link href={`/trials/${summary.trial.id}/${stepFor(summary)}`}>
+                  {summary.trial.question}
+                </Link>
+                <p>{summary.headline ?? stateWords(summary)}</p>
+                <small>
+                  {summary.trial.crop} ·{' '}
+                  {summary.units > 0
+                    ? `${summary.units} ${pluralOf(summary.trial.unitWord)}`
+                    : 'not laid out'}{' '}
+                  · {fullDay(summary.trial.startsOn)} to {fullDay(summary.trial.endsOn)}{' '}
+                  <Button
+                    data-tone="quiet"
+                    isPending={isPending}
+                    aria-label={`Put away: ${summary.trial.question}`}
+                    onPress={() => run(() => doors.putAway(summary.trial.id))}
+                  >
+                    Put away
+                  </Button>
+                </small>
+              </li>
+            ))}
+          </Rows>
+        </>
       )}
       <PutAwayList summaries={summaries.filter(summary => summary.isPutAway)} {...doors} />
       <TakeIn />
     </Page>
   );
 }
+
+/** Fewer are in sight at once. */
+const WORTH_SEARCHING = 5;
 
 function stepFor({ trial }: TrialSummary): string {
   return { planned: 'lay-out', locked: 'weigh', closed: 'judge' }[trial.state];

@@ -55,15 +55,16 @@ export async function takenTogether(
 
 function ownSources(data: TrialData, garden: Garden): readonly GardenSource[] {
   const { id, endsOn, crop } = data.trial;
-  return asGardens(data).map(({ block, data: part }) => ({
+  return asGardens(data).map(({ block, about, data: part }) => ({
     id: block === '' ? id : `${id} ${block}`,
     gardenId: block === '' ? garden.id : `${garden.id} ${block}`,
     name: block === '' ? garden.name : block,
     season: endsOn.slice(0, 4),
     crop,
-    site: { place: '', soil: '', traits: traitsOfAll(part) },
+    site: { place: about.place, soil: about.soil, traits: traitsOfAll(part) },
     differs: [],
     typedFrom: null,
+    isBlind: data.trial.isBlind,
     answer: gardenAnswer(part, mainMeasure(part)),
   }));
 }

@@ -3,6 +3,7 @@ import { alternativeExplanationsOf } from '@/core/judge/after/alternative-explan
 import { type PooledTrial, seasonsTogether } from '@/core/judge/after/combine-seasons';
 import { expectedAgain } from '@/core/judge/after/expected-again';
 import { lessonsOf, spreadWithin } from '@/core/judge/after/lessons';
+import { minutesByPerson } from '@/core/judge/after/minutes-by-person';
 import { partsAndUnitsOf } from '@/core/judge/after/parts-or-units';
 import { scorecardOf } from '@/core/judge/after/scorecard';
 import { type TreatmentCost, treatmentCosts } from '@/core/judge/after/treatment-cost';
@@ -35,6 +36,7 @@ export async function verdictDetails(
   return {
     card: scorecardOf(data, spec, measure => valuePrinter(measure, style)),
     costs,
+    people: minutesByPerson(data),
     position,
     // Of another measure the plan said nothing.
     lostChance:

@@ -48,3 +48,18 @@ test('two of one name, and one without, are asked back at their field', async ()
       trouble: { kind: 'invalid', fields: { [b!.id]: says } },
     });
 });
+
+test('of a garden its place, its soil and who looks after it are kept, and go where the trial goes; a name alone changes none of it', async () => {
+  const { trial, blocks } = await blocked();
+  const [first] = blocks;
+  if (!first) throw new Error('there are blocks');
+  const about = { place: 'Quarry Lane', soil: 'clay', person: 'Ida' };
+  const written = Object.entries(about).map(([of, says]) => [`${first.id}.${of}`, says]);
+  expect(await nameBlocks(trial.id, Object.fromEntries(written))).toMatchObject({ ok: true });
+  expect(await nameBlocks(trial.id, { [first.id]: 'Quarry' })).toMatchObject({ ok: true });
+  expect((await dataOf(trial.id)).blocks[0]).toMatchObject({ name: 'Quarry', about });
+  expect(await nameBlocks(trial.id, { [`${first.id}.soil`]: 'c'.repeat(61) })).toMatchObject({
+    ok: false,
+    trouble: { fields: { [`${first.id}.soil`]: 'At most 60 characters.' } },
+  });
+});

@@ -6,18 +6,18 @@ import { database } from '@/store/connection/database';
 import { putAwayIds } from '@/store/put-away';
 import { lastDays, readCounts, readTrials, unitCounts } from '@/store/trial-counts';
 import { brokenTrials, findTrialData, questionOf, trialsOf } from '@/store/trials';
-import { frozenHeadlines } from '@/store/verdicts';
+import { frozenAnswers } from '@/store/verdicts';
 
 /** Every trial of the garden, the latest begun first; those put away are marked. */
 export async function listTrials(): Promise<readonly TrialSummary[]> {
   const garden = await currentGarden();
   const db = database();
-  const [trials, units, read, days, headlines] = [
+  const [trials, units, read, days, answers] = [
     await trialsOf(db, garden.id),
     await unitCounts(db),
     await readCounts(db),
     await lastDays(db),
-    await frozenHeadlines(db),
+    await frozenAnswers(db),
   ];
   const [away, readAlone] = [await putAwayIds(db), await readTrials(db)];
   return trials.map(
@@ -26,7 +26,8 @@ export async function listTrials(): Promise<readonly TrialSummary[]> {
       units: units.get(id) ?? 0,
       unitsRead: read.get(id) ?? 0,
       lastDay: days.get(id) ?? null,
-      headline: headlines.get(id) ?? null,
+      headline: answers.get(id)?.headline ?? null,
+      isUnsettled: answers.get(id)?.calls.some(isUnsettled) ?? false,
       isPutAway: away.has(id),
       isWeighed: !readAlone.has(id),
     }),
@@ -59,4 +60,9 @@ export function findTrialFor(
 /** A trial's log, newest first. */
 export function trialLog(trialId: string): Promise<readonly Change[]> {
   return changesOf(database(), trialId);
+}
+
+/** What a verdict leaves open: it can’t tell, or had nothing to tell by. */
+function isUnsettled(call: string): boolean {
+  return call === 'cant-tell' || call === 'no-test';
 }

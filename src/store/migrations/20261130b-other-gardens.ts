@@ -5,6 +5,9 @@ export async function up(db: Knex): Promise<void> {
   await db.schema.alterTable('trials', table => {
     table.text('protocol_id');
   });
+  await db.schema.alterTable('blocks', table => {
+    table.text('about').notNullable().defaultTo('{}');
+  });
   await db.schema.createTable('received_plans', table => {
     table
       .text('trial_id')
@@ -59,4 +62,5 @@ export async function down(db: Knex): Promise<void> {
     await db.schema.dropTable(table);
   // Natively: Knex would rebuild the table, and with it delete what hangs on it.
   await db.raw('ALTER TABLE ?? DROP COLUMN ??', ['trials', 'protocol_id']);
+  await db.raw('ALTER TABLE ?? DROP COLUMN ??', ['blocks', 'about']);
 }

@@ -11,7 +11,7 @@ import { BLANK_SITE } from '@/core/trial/model/blank-facts';
 import { BlockId, PlaceId, UnitId } from '@/core/trial/model/ids';
 import type { Layout } from '@/core/trial/model/layout';
 import type { Place } from '@/core/trial/model/place';
-import type { Block, ExperimentalUnit } from '@/core/trial/model/unit';
+import { type Block, type ExperimentalUnit, NOTHING_ABOUT } from '@/core/trial/model/unit';
 import type { BenchPlan } from './bench-request';
 import { type At, type Stands, shelvesOnEach, standsOf, turned } from './bench-stands';
 
@@ -121,7 +121,7 @@ function groundPlaces(
 
 function blockOn(shelf: Place, position: number, newId: () => string): Block {
   const id = BlockId.parse(newId());
-  return { id, name: String(position + 1), position, placeId: shelf.id };
+  return { id, name: String(position + 1), position, placeId: shelf.id, about: NOTHING_ABOUT };
 }
 
 interface CodedUnit {

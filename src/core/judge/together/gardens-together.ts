@@ -23,6 +23,8 @@ export interface GardenSource {
   readonly differs: readonly string[];
   /** Figures that were typed in, not a trial of ours: from where. */
   readonly typedFrom: string | null;
+  /** Whoever measured did not know what each unit got. */
+  readonly isBlind: boolean;
   readonly answer: GardenAnswer;
 }
 

@@ -68,7 +68,7 @@ export function intakeSentence(trouble: IntakeTrouble): string {
 export function sourcesOfResults(plan: Protocol, results: ResultsFile): readonly GardenSource[] {
   const { garden, gardenId, trial } = results;
   const { told } = planDifferences(plan, trial);
-  return asGardens(trial).flatMap(({ block, data }): GardenSource[] => {
+  return asGardens(trial).flatMap(({ block, about, data }): GardenSource[] => {
     const main = data.measures.find(measure => measure.isMain);
     if (!main) return [];
     return [
@@ -78,9 +78,10 @@ export function sourcesOfResults(plan: Protocol, results: ResultsFile): readonly
         name: block === '' ? garden.name : `${garden.name}: ${block}`,
         season: trial.trial.endsOn.slice(0, 4),
         crop: trial.trial.crop,
-        site: garden,
+        site: block === '' ? garden : { ...garden, soil: about.soil || garden.soil },
         differs: told,
         typedFrom: null,
+        isBlind: trial.trial.isBlind,
         answer: gardenAnswer(data, main),
       },
     ];

@@ -24,6 +24,7 @@ export function typedSource(typed: TypedSummary): GardenSource {
     site: { place: '', soil: '', traits: {} },
     differs: [],
     typedFrom: from,
+    isBlind: false,
     answer: {
       gaps: [
         {

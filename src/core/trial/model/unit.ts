@@ -4,9 +4,27 @@ import { BlockId, PlaceId, TreatmentId, UnitId } from './ids';
 import { Name } from './limits';
 
 // The whole trial as one plain object: what core takes, what the worker gets, and the open file format.
+/** What is known of a block that is a garden of its own: where it lies, its soil, who looks after it. */
+export const BlockAbout = z
+  .object({
+    place: z.string().trim().max(120, 'At most 120 characters.').default(''),
+    soil: z.string().trim().max(60, 'At most 60 characters.').default(''),
+    person: z.string().trim().max(80, 'At most 80 characters.').default(''),
+  })
+  .readonly();
+export type BlockAbout = z.infer<typeof BlockAbout>;
+
+export const NOTHING_ABOUT: BlockAbout = { place: '', soil: '', person: '' };
+
 /** Units alike but for the treatment. */
 export const Block = z
-  .object({ id: BlockId, name: Name, position: z.int().min(0), placeId: PlaceId.nullable() })
+  .object({
+    id: BlockId,
+    name: Name,
+    position: z.int().min(0),
+    placeId: PlaceId.nullable(),
+    about: BlockAbout.default(NOTHING_ABOUT),
+  })
   .readonly();
 export type Block = z.infer<typeof Block>;
 

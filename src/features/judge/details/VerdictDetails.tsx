@@ -36,6 +36,7 @@ import { SeasonsPanel } from './SeasonsPanel';
 import { Sensitivity } from './Sensitivity';
 import { Spoiled } from './Spoiled';
 import { Tables } from './Tables';
+import { TimeByPerson } from './TimeByPerson';
 import type { VerdictDetailsData } from './verdict-details';
 
 interface VerdictDetailsProps extends VerdictActions {
@@ -212,25 +213,29 @@ function WhatSpoiledIt(props: PartProps) {
   );
 }
 
-/** Whether it pays, of a weight. */
+/** Whether it pays, of a weight, and whose time went into it. */
 function MoneyAndTime({ rest: { data, details }, analysis, measure }: PartProps) {
   const { judgement, input, spec } = analysis;
-  if (measure?.unit !== 'g' || input.outcome !== 'continuous')
-    return (
-      <Soft>
-        Costs are set against a weight that was harvested. {measure?.name ?? 'This measure'} is
-        none: look at a weight under All measures.
-      </Soft>
-    );
+  const isWeight = measure?.unit === 'g' && input.outcome === 'continuous';
   return (
-    <NetBenefitPanel
-      key={`worth ${spec.measureId}`}
-      contrasts={judgement.contrasts.flatMap(contrast => (contrast.estimable ? [contrast] : []))}
-      control={input.control}
-      unitWord={input.unitWord}
-      costs={details.costs}
-      worthPerKg={data.trial.money?.worthPerKg ?? null}
-    />
+    <>
+      {isWeight ? (
+        <NetBenefitPanel
+          key={`worth ${spec.measureId}`}
+          contrasts={judgement.contrasts.flatMap(each => (each.estimable ? [each] : []))}
+          control={input.control}
+          unitWord={input.unitWord}
+          costs={details.costs}
+          worthPerKg={data.trial.money?.worthPerKg ?? null}
+        />
+      ) : (
+        <Soft>
+          Costs are set against a weight that was harvested. {measure?.name ?? 'This measure'} is
+          none: look at a weight under All measures.
+        </Soft>
+      )}
+      <TimeByPerson people={details.people} />
+    </>
   );
 }
 

@@ -93,8 +93,9 @@ export default async function LayOutPage(props: TrialPageProps) {
         describeTrait={describeTraitAction.bind(null, id)}
         forgetTrait={forgetTraitAction.bind(null, id)}
         built={builtViewOf(data, isOpen, garden.system, standing)}
-        blocks={data.blocks.map(({ id: blockId, name }) => ({
+        blocks={data.blocks.map(({ id: blockId, name, about }) => ({
           id: blockId,
+          about,
           name: blockCalled(name, data.layout),
         }))}
         nameBlocks={nameBlocksAction.bind(null, id)}
