@@ -1,5 +1,6 @@
 export const BEANS = 'Do three feeds help dwarf beans?';
 const BEETROOT = 'How deep must leaf-mould lie under beetroot?';
+const ONIONS = 'Do onions want a mulch of straw, in three gardens?';
 const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
 
 /** Every view, by the name a test gives it: where it lies, and of which trial of the demo. */
@@ -36,5 +37,8 @@ export const VIEWS = [
   { name: 'what next', path: 'judge?page=next', trial: BEANS },
   { name: 'a dose series judged', path: 'judge', trial: BEETROOT },
   { name: 'the report', path: 'report', trial: BEANS },
+  { name: 'other gardens', path: 'gardens', trial: ONIONS },
+  { name: 'all gardens together', path: 'gardens/together', trial: ONIONS },
+  { name: 'a plan as square codes', path: 'gardens/codes', trial: BEANS },
   { name: 'a shut key', path: 'judge', trial: STRAWBERRIES },
 ] as const;

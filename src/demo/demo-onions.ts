@@ -17,6 +17,11 @@ const ONIONS: Omit<DemoScript, 'startsOn'> = {
   ],
   bench: { unitsEach: 9, blockCount: 3, blockWord: 'garden', unitWidthMm: 1000, seed: 2951 },
   blockNames: ['Cinder Row', 'Quarry Lane', 'Mill Bank'],
+  blocksAbout: [
+    { place: 'behind the station', soil: 'loam over ash', person: 'Ottilie' },
+    { place: 'top of the hill', soil: 'stony', person: 'Bram' },
+    { place: 'by the brook', soil: 'clay', person: 'Senna' },
+  ],
   lengthDays: 130,
   isBlind: false,
   marginPercent: 15,

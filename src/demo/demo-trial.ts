@@ -15,7 +15,7 @@ import { type GardenId, PickId, TreatmentId, TrialId } from '@/core/trial/model/
 import type { Pick } from '@/core/trial/model/pick';
 import type { Factor, Treatment } from '@/core/trial/model/treatment';
 import type { TrialData } from '@/core/trial/model/trial-data';
-import type { ExperimentalUnit } from '@/core/trial/model/unit';
+import type { BlockAbout, ExperimentalUnit } from '@/core/trial/model/unit';
 import type { SeasonDice } from './seeded-season';
 
 /** A made-up trial: what it asks, how it is laid out, and how its pots really behave. */
@@ -54,6 +54,8 @@ export interface DemoScript {
   readonly isOnlyCounted?: boolean;
   /** What the blocks are called; numbered where nothing is said. */
   readonly blockNames?: readonly string[];
+  /** What is known of each, where they are gardens. */
+  readonly blocksAbout?: readonly BlockAbout[];
 }
 
 type Chosen<From, Keys extends keyof From> = { readonly [Key in Keys]: From[Key] };
@@ -105,7 +107,7 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       },
       dice.newId,
     ),
-    ...named(bench, script.blockNames),
+    ...named(bench, script.blockNames, script.blocksAbout),
     units: bench.units.map(unit => ({
       ...unit,
       built: { ...NOT_SAID, areaM2: circleM2(script.bench.unitWidthMm) },
@@ -116,7 +118,11 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
 }
 
 /** Blocks and their places called by names of their own. */
-function named(bench: LaidOutBench, names: readonly string[] = []): LaidOutBench {
+function named(
+  bench: LaidOutBench,
+  names: readonly string[] = [],
+  about: readonly BlockAbout[] = [],
+): LaidOutBench {
   const nameOf = new Map(
     bench.blocks.flatMap(({ placeId, position }) => {
       const name = names[position];
@@ -125,7 +131,11 @@ function named(bench: LaidOutBench, names: readonly string[] = []): LaidOutBench
   );
   return {
     ...bench,
-    blocks: bench.blocks.map(block => ({ ...block, name: names[block.position] ?? block.name })),
+    blocks: bench.blocks.map(block => ({
+      ...block,
+      name: names[block.position] ?? block.name,
+      about: about[block.position] ?? block.about,
+    })),
     places: bench.places.map(place => ({ ...place, name: nameOf.get(place.id) ?? place.name })),
   };
 }

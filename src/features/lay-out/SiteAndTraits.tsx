@@ -3,10 +3,13 @@
 import type { SeenLayout } from '@/core/blinding/seen-layout';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
+import type { StoodBefore } from '@/core/trial/bed-history';
 import type { traitLines } from '@/core/trial/forms/trait-form';
+import { liesInGardens } from '@/core/trial/garden-word';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchView } from '@/features/bench/bench-view';
 import { AsBuiltPanel } from './AsBuiltPanel';
+import { BedHistory } from './BedHistory';
 import { BlockNames, type NamedBlock } from './BlockNames';
 import type { BuiltView } from './built-view';
 import type { Ground } from './ground';
@@ -33,6 +36,8 @@ export interface SiteAndTraitsProps {
   readonly putAsBuilt: Change;
   readonly blocks: readonly NamedBlock[];
   readonly nameBlocks: Change;
+  /** What earlier trials grew in beds of the same names. */
+  readonly history: readonly StoodBefore[];
 }
 
 /** What lies about the bench, what differs between its units, and what each of them really is. */
@@ -51,6 +56,9 @@ export function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: Sit
           draw={props.describeSite}
         />
       )}
+      {props.history.length > 0 && (
+        <BedHistory history={props.history} putDown={props.describeTrait} />
+      )}
       {layout && (
         <TraitPanel
           traits={props.traits}
@@ -64,7 +72,7 @@ export function SiteAndTraits({ ground, layout, bench, isLocked, ...props }: Sit
           key={props.blocks.map(block => block.id).join()}
           blocks={props.blocks}
           blockWord={layout.blockWord}
-          areGardens={layout.kind === 'several-gardens'}
+          areGardens={liesInGardens(layout)}
           put={props.nameBlocks}
         />
       )}

@@ -1,3 +1,4 @@
+import { liesInGardens } from '@/core/trial/garden-word';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { type BlockAbout, NOTHING_ABOUT } from '@/core/trial/model/unit';
 
@@ -12,7 +13,7 @@ export interface PartOfTrial {
 /** A trial by the gardens it lies in: one that was dealt in several is taken apart, so that each answers for itself. */
 export function asGardens(data: TrialData): readonly PartOfTrial[] {
   const { layout } = data;
-  if (layout?.kind !== 'several-gardens') return [{ block: '', about: NOTHING_ABOUT, data }];
+  if (!layout || !liesInGardens(layout)) return [{ block: '', about: NOTHING_ABOUT, data }];
   return data.blocks.map(block => {
     const units = data.units
       .filter(unit => unit.blockId === block.id)

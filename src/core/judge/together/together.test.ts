@@ -229,4 +229,7 @@ test('a trial that was dealt in several gardens answers garden by garden', () =>
   expect(parts.map(({ block }) => block)).toEqual(data.blocks.map(({ name }) => name));
   expect(parts.every(part => part.data.units.length === 4)).toBe(true);
   expect(asGardens(data)).toHaveLength(1);
+  // By the word for its blocks, as the judge goes by it.
+  const named = data.layout && { ...data.layout, blockWord: 'garden' };
+  expect(asGardens({ ...data, layout: named })).toHaveLength(3);
 });

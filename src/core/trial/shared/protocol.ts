@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { failure, type Result } from '@/core/result';
+import { liesInGardens } from '@/core/trial/garden-word';
 import { CareSettings } from '@/core/trial/model/care-plan';
 import { CareRule } from '@/core/trial/model/care-rule';
 import { TrialId } from '@/core/trial/model/ids';
@@ -108,7 +109,7 @@ function proposalOf(
   const rest = { blockWord, controlEach, perBlock, columnWord, wholeWord, wholeFactor };
   const test = treatments.find(({ role }) => role !== 'control');
   const each = units.filter(unit => unit.treatmentId === test?.id).length;
-  return layout.kind === 'several-gardens'
+  return liesInGardens(layout)
     ? {
         ...rest,
         kind: 'complete-randomisation',

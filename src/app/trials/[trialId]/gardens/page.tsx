@@ -1,13 +1,16 @@
 import type { Metadata } from 'next';
+import { liesInGardens } from '@/core/trial/garden-word';
 import { GardensNav } from '@/features/gardens/GardensNav';
 import { HandOut } from '@/features/gardens/HandOut';
 import { Roster } from '@/features/gardens/Roster';
 import { SendBack } from '@/features/gardens/SendBack';
 import { ToldByOthers } from '@/features/gardens/ToldByOthers';
+import { WhoDoesWhat } from '@/features/gardens/WhoDoesWhat';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
 import { receivedPlan } from '@/service/gardens/plan-files';
 import { rosterOf, toldOf } from '@/service/gardens/roster';
+import { tasksAhead } from '@/service/gardens/tasks-ahead';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   askGardenAction,
@@ -22,7 +25,7 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Other gardens' };
 
 export default async function GardensPage(props: TrialPageProps) {
-  const { data, frame } = await loadTrial(props);
+  const { data, whole, frame } = await loadTrial(props);
   const { id, state, protocolId, unitWord } = data.trial;
   const { name } = await currentGarden();
   const plan = protocolId === null ? undefined : await receivedPlan(id);
@@ -31,6 +34,18 @@ export default async function GardensPage(props: TrialPageProps) {
   return (
     <TrialFrame frame={frame} step={null}>
       <GardensNav trialId={id} page="gardens" />
+      {liesInGardens(whole.layout) && (
+        <WhoDoesWhat
+          trialId={id}
+          unitWord={unitWord}
+          gardens={data.blocks.map(({ id: blockId, name: garden, about }) => ({
+            name: garden,
+            ...about,
+            units: data.units.filter(unit => unit.blockId === blockId).length,
+          }))}
+          tasks={tasksAhead(whole)}
+        />
+      )}
       {protocolId !== null && (
         <SendBack
           trialId={id}

@@ -22,6 +22,7 @@ import { blockCalled } from '@/features/weigh/mishap-view';
 import { currentGarden } from '@/service/garden/garden';
 import { receivedPlan } from '@/service/gardens/plan-files';
 import { rememberedChance } from '@/service/judge/remembered-chance';
+import { stoodBefore } from '@/service/layout/stood-before';
 import { pooledCv } from '@/service/trial/pooled-cv';
 import { trialLog } from '@/service/trial/trials';
 import {
@@ -93,11 +94,8 @@ export default async function LayOutPage(props: TrialPageProps) {
         describeTrait={describeTraitAction.bind(null, id)}
         forgetTrait={forgetTraitAction.bind(null, id)}
         built={builtViewOf(data, isOpen, garden.system, standing)}
-        blocks={data.blocks.map(({ id: blockId, name, about }) => ({
-          id: blockId,
-          about,
-          name: blockCalled(name, data.layout),
-        }))}
+        blocks={namedBlocks(data)}
+        history={await stoodBefore(whole)}
         nameBlocks={nameBlocksAction.bind(null, id)}
         putAsBuilt={putAsBuiltAction.bind(null, id)}
         ground={groundOf(whole, isOpen)}
@@ -106,6 +104,13 @@ export default async function LayOutPage(props: TrialPageProps) {
       />
     </TrialFrame>
   );
+}
+
+function namedBlocks({
+  blocks,
+  layout,
+}: Pick<TrialData, 'blocks' | 'layout'>): LayOutProps['blocks'] {
+  return blocks.map(({ id, name, about }) => ({ id, about, name: blockCalled(name, layout) }));
 }
 
 function plantedOf({ units }: Pick<TrialData, 'units'>): LayOutProps['planted'] {

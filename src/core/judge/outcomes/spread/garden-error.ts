@@ -3,6 +3,7 @@ import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { fUpperTail } from '@/core/stats/distributions/distributions';
 import { dot, fitLinearModel, indicatorColumns } from '@/core/stats/linear/linear-model';
+import { isGardenWord } from '@/core/trial/garden-word';
 import type { EffectError } from './error-strata';
 
 /** What treatments do otherwise from block to block, where they stand in one more than once. */
@@ -15,9 +16,6 @@ export interface BlockInteraction {
   /** That the treatments do the same in all blocks. */
   readonly p: number;
 }
-
-/** Common words for places that are not chosen for being alike; no source. */
-const GARDEN = /^(garden|site|plot holder|allotment|farm|school)s?$/i;
 
 /**
  * The mean square of treatment by block beside the units' own.
@@ -40,7 +38,7 @@ export function blockInteractionOf(
   const ms = Math.max(0, model.residualSs - whole.residualSs) / df;
   return {
     blockName,
-    isGarden: GARDEN.test(blockName),
+    isGarden: isGardenWord(blockName),
     ms,
     df,
     p: fUpperTail(ms / (whole.residualSs / whole.residualDf), df, whole.residualDf),

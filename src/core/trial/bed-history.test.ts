@@ -1,0 +1,72 @@
+import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
+import { bedHistory, historyLines } from './bed-history';
+import { familyOf } from './crop-families';
+import { readTrait } from './forms/trait-form';
+import type { TrialData } from './model/trial-data';
+
+/** A trial in three beds of these names. */
+function inBeds(
+  crop: string,
+  names: readonly string[],
+  startsOn: string,
+  endsOn: string,
+): TrialData {
+  const data = trialFixture({ treatments: 2, unitsEach: 3, blockCount: 3 });
+  const blocks = data.blocks.map((block, i) => ({ ...block, name: names[i] ?? block.name }));
+  const called = new Map(blocks.map(({ placeId, name }) => [placeId, name]));
+  return {
+    ...data,
+    trial: { ...data.trial, crop, startsOn, endsOn, state: 'closed', keyOpenedAt: null },
+    blocks,
+    places: data.places.map(place => ({ ...place, name: called.get(place.id) ?? place.name })),
+  };
+}
+
+const BEFORE = inBeds('potatoes', ['South bed', 'by the hedge', '3'], '2025-04-01', '2025-09-01');
+const NOW = inBeds('tomatoes', ['south bed', 'under the pear', '3'], '2026-05-01', '2026-09-01');
+
+test('what stood in a bed of the same name before is told, with a warning of the same family', () => {
+  expect(bedHistory(NOW, [BEFORE, NOW])).toEqual([
+    {
+      place: 'south bed',
+      trialId: BEFORE.trial.id,
+      crop: 'potatoes',
+      endedOn: '2025-09-01',
+      treatments: ['plain water', 'feed 1'],
+      family: 'the nightshades',
+    },
+  ]);
+});
+
+test('a trial that stands there still, or comes later, is no history; nor is a bench that every trial has', () => {
+  const still = { ...BEFORE, trial: { ...BEFORE.trial, endsOn: '2026-06-01' } };
+  expect(bedHistory(NOW, [still])).toEqual([]);
+  const common = inBeds('beans', ['1', 'shelf 2', 'bench'], '2026-05-01', '2026-09-01');
+  expect(
+    bedHistory(common, [inBeds('peas', ['1', 'shelf 2', 'bench'], '2025-05-01', '2025-09-01')]),
+  ).toEqual([]);
+});
+
+test('while the key of the earlier trial is shut nothing says what stood where', () => {
+  const shut: TrialData = { ...BEFORE, trial: { ...BEFORE.trial, state: 'locked', isBlind: true } };
+  expect(bedHistory(NOW, [shut])[0]?.treatments).toEqual([]);
+});
+
+test('the last crop of each bed is a trait that can be put down as it stands', () => {
+  const earlier = inBeds('onions', ['south bed', 'x', 'y'], '2024-04-01', '2024-09-01');
+  const lines = historyLines(bedHistory(NOW, [earlier, BEFORE]));
+  expect(lines).toBe('potatoes: south bed');
+  const read = readTrait({ name: 'stood there before', lines }, NOW);
+  expect(read.ok && read.value.byUnit.size).toBe(2);
+});
+
+test('a family is one of those known, and the plural is of the same as the singular', () => {
+  for (const [one, many] of [
+    ['potato', 'potatoes'],
+    ['dwarf bean', 'dwarf beans'],
+    ['strawberry', 'strawberries'],
+    ['courgette', 'courgettes'],
+  ] as const)
+    expect(familyOf(many)).toBe(familyOf(one));
+  expect(familyOf('peaches')).toBeUndefined();
+});
