@@ -11,7 +11,7 @@ test('a trial is taken in from its own file; the same twice, and what is none, a
   const saved = readFileSync(await (await download).path(), 'utf8');
   await page.goto('/trials');
   await page.waitForSelector('html[data-ready]');
-  const field = page.getByLabel('Take a trial in from its file');
+  const field = page.getByLabel('Take a trial or a plan in from its file');
   const bring = (body: string) =>
     field.setInputFiles({
       name: 'trial.json',

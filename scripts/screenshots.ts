@@ -9,7 +9,7 @@ import { demoGarden, open, pathInTrial, whileServing } from './serve-garden';
 const OUT = 'docs/screenshots';
 const BEANS = 'Do three feeds help dwarf beans?';
 const STRAWBERRIES = 'Bark or loam in the troughs, and does either want feeding?';
-const LETTUCES = 'What keeps slugs off lettuce?';
+const ONIONS = 'Do onions want a mulch of straw, in three gardens?';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -35,7 +35,7 @@ const SHOTS: readonly Shot[] = [
   { file: 'walk', trial: STRAWBERRIES, path: '/walk', size: PHONE },
   { file: 'judge', trial: BEANS, path: '/judge' },
   { file: 'judge-firm', trial: BEANS, path: '/judge?page=firm' },
-  { file: 'judge-days', trial: LETTUCES, path: '/judge' },
+  { file: 'gardens', trial: ONIONS, path: '/gardens/together' },
   { file: 'report', trial: BEANS, path: '/report' },
   { file: 'inspect', trial: STRAWBERRIES, path: '/inspect' },
   { file: 'shelf', path: '/shelf' },

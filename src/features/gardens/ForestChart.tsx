@@ -18,7 +18,7 @@ import type { ForestRow, ForestView } from './together-view';
 
 ChartJs.register(LinearScale, LineElement, PointElement, ScatterController);
 
-const ROW_PX = 44;
+const ROW_PX = 54;
 const AXIS_PX = 34;
 
 /** Every garden with its pots behind its bar, all together, and where one more garden may lie. */
@@ -136,6 +136,7 @@ function optionsOf({ rows, unit, band }: ForestView, tokens: Tokens): ChartOptio
           color: tokens['ink-soft'],
           font,
           maxTicksLimit: 7,
+          maxRotation: 0,
           callback: value =>
             `${Number(value) > 0 ? '+' : ''}${value}${unit === '%' ? '%' : ` ${unit}`}`,
         },

@@ -137,7 +137,7 @@ const Parts = styled.div`
   display: grid; grid-template-columns: minmax(0, 2fr) minmax(260px, 1fr); gap: 40px; align-items: start;
   & > section { display: grid; gap: 16px; grid-template-columns: minmax(0, 1fr); }
   & h2 { text-wrap: balance; }
-  & > section > ul { padding-left: 1.1em; margin: 0; display: grid; gap: 4px; }
+  & > section > ul:not([aria-busy]) { padding-left: 1.1em; margin: 0; display: grid; gap: 4px; }
   @media (max-width: 900px) { grid-template-columns: minmax(0, 1fr); gap: 24px; }
 `;
 

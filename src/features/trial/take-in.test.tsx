@@ -9,7 +9,7 @@ const answering = (body: unknown) => {
   global.fetch = jest.fn().mockResolvedValue({ json: () => Promise.resolve(body) });
 };
 const bring = (): void => {
-  fireEvent.change(screen.getByLabelText('Take a trial in from its file'), {
+  fireEvent.change(screen.getByLabelText('Take a trial or a plan in from its file'), {
     target: { files: [file] },
   });
 };
@@ -42,5 +42,5 @@ test('without an answer it says so, and does not hang', async () => {
   expect(
     await screen.findByText('The file could not be sent. Is Turnspit still running?'),
   ).toBeVisible();
-  expect(screen.getByLabelText('Take a trial in from its file')).toBeEnabled();
+  expect(screen.getByLabelText('Take a trial or a plan in from its file')).toBeEnabled();
 });
