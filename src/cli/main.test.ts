@@ -19,7 +19,7 @@ beforeAll(() => {
     platform: 'node',
     format: 'esm',
     banner: {
-      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+      js: "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url);",
     },
     logLevel: 'error',
   });
@@ -67,6 +67,19 @@ test('judge prints the documented shape', () => {
   const printed = Shape.parse(JSON.parse(ran.stdout));
   expect(printed.letters).toEqual({ trt2: 'a', ctrl: 'ab', trt1: 'b' });
   expect(printed.verdict).toMatchObject({ call: 'cant-tell', mayHoldTheBest: ['ctrl', 'trt2'] });
+});
+
+test('a spreadsheet is judged as the same table in CSV is: to the last figure', () => {
+  const judged = (file: string): string =>
+    turnspit(
+      ...['judge', `reference/data/${file}`, '--response', 'weight', '--treatment', 'group'],
+      ...['--control', 'ctrl', '--shuffles', '200', '--json'],
+    ).stdout;
+  const csv = judged('plant-growth.csv');
+  expect(csv).toContain('"verdict"');
+  // Both written by LibreOffice 7.4 from the CSV file.
+  expect(judged('plant-growth.ods')).toBe(csv);
+  expect(judged('plant-growth.xlsx')).toBe(csv);
 });
 
 test('a trial goes out of one garden and into another, and a garden into a folder and back', () => {

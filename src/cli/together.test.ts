@@ -21,7 +21,7 @@ beforeAll(() => {
     platform: 'node',
     format: 'esm',
     banner: {
-      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+      js: "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url);",
     },
     logLevel: 'error',
   });

@@ -43,7 +43,7 @@ export function PlanCodes({ trialId, codes }: PlanCodesProps) {
 
 const Sheet = styled.section`
   display: grid; gap: 16px;
-  & ol { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(320px, 1fr)); gap: 24px; }
+  & ol { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(min(320px, 100%), 1fr)); gap: 24px; }
   & li { display: grid; gap: 4px; justify-items: center; break-inside: avoid; }
   & img { width: 100%; max-width: 360px; background: #fff; }
 `;

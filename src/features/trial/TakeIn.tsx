@@ -1,13 +1,18 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { z } from 'zod';
-import { TakePlanFromCodes } from '@/features/gardens/TakePlanFromCodes';
 import { FilePick } from '@/ui/FilePick';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
+
+// Few come by codes: what unpacks them is loaded when it is asked for.
+const TakePlanFromCodes = dynamic(() =>
+  import('@/features/gardens/TakePlanFromCodes').then(file => file.TakePlanFromCodes),
+);
 
 const Answer = z.object({ id: z.string().optional(), trouble: z.string().optional() });
 

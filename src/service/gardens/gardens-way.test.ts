@@ -1,16 +1,21 @@
 // Two gardens and more, with nothing between them but files: through the services, on a data file.
 import { planFixture, resultsFixture, runPlan } from '@/core/judge/together/ten-gardens-fixture';
 import { addDays } from '@/core/time/garden-day';
+import { careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import { pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
+import { NO_CARE } from '@/core/trial/model/care-plan';
 import { GardenId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
+import { planDifferences } from '@/core/trial/shared/plan-differences';
 import { type Protocol, protocolOf } from '@/core/trial/shared/protocol';
+import { questionFormOf } from '@/features/ask/question-draft';
 import { takeAnyIn } from '@/service/files/take-any-in';
 import { takeTrialIn } from '@/service/files/whole-trials';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { newId } from '@/service/garden/new-id';
+import { changeQuestion } from '@/service/trial/ask';
 import { findTrial } from '@/service/trial/trials';
 import { receivedPlan, takePlanIn } from './plan-files';
 import { takeInResultsSentence, takenInWords, takeResultsIn } from './results-files';
@@ -63,6 +68,34 @@ test('a plan begins a trial here once; its own garden and a second try are told 
     ok: false,
     trouble: expect.stringContaining('Those are a garden’s results.'),
   });
+});
+
+test('saving the question anew changes nothing that makes it the plan’s, and its tasks stay for the same treatments', async () => {
+  const made = trialFixture({ treatments: 3, unitsEach: 4 });
+  const rules = [
+    careRuleFixture({ name: 'feed', treatmentIds: [made.treatments[1]!.id] }),
+    careRuleFixture({ name: 'both', treatmentIds: made.treatments.slice(1).map(({ id }) => id) }),
+  ];
+  const plan = protocolOf(
+    { ...made, care: { ...NO_CARE, rules } },
+    { garden: '', person: '', madeAt: '2026-03-01T08:00:00.000Z' },
+  );
+  const begun = await takePlanIn(plan);
+  if (!begun.ok || !plan) throw new Error('it is a plan');
+  const { id } = begun.value;
+  const form = questionFormOf((await findTrial(id))!);
+  expect(await changeQuestion(id, form)).toMatchObject({ ok: true });
+  const after = (await findTrial(id))!;
+  expect(planDifferences(plan, after)).toEqual({ grave: [], told: [] });
+  expect(after.care.rules[0]?.treatmentIds).toEqual([after.treatments[1]?.id]);
+  // One treatment fewer: its task goes, the one for both is left with the other.
+  const fewer = { ...form, treatments: form.treatments.filter(({ name }) => name !== 'feed 1') };
+  expect(await changeQuestion(id, fewer)).toMatchObject({ ok: true });
+  const left = (await findTrial(id))!;
+  expect(left.care.rules.map(({ name, treatmentIds }) => [name, treatmentIds])).toEqual([
+    ['both', [left.treatments.find(({ name }) => name === 'feed 2')?.id]],
+  ]);
+  expect(planDifferences(plan, left).grave).toEqual(['It has no “feed 1”.']);
 });
 
 test('results come in any order, twice without harm, later ones in place of earlier, and nothing else', async () => {

@@ -1,15 +1,18 @@
 import { readQuestion } from '@/core/design/question/question-form';
 import { failure, type Result, success } from '@/core/result';
 import { BLANK_TRIAL } from '@/core/trial/model/blank-facts';
+import type { CareRule } from '@/core/trial/model/care-rule';
 import { TrialId } from '@/core/trial/model/ids';
+import type { Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { pressId } from '@/service/garden/press-id';
+import { deleteCareRule, putCareRule } from '@/store/care';
 import { logChange } from '@/store/changes';
-import { database } from '@/store/connection/database';
+import { type Database, database } from '@/store/connection/database';
 import { clearLayout } from '@/store/layouts';
 import { putQuestion } from '@/store/questions';
 import { addTrial, changeTrial, findTrial } from '@/store/trials';
@@ -55,16 +58,48 @@ export async function changeQuestion(
   const garden = await currentGarden();
   const question = readQuestion(input, garden.system, newId);
   if (!question.ok) return failure({ kind: 'invalid', fields: question.trouble });
-  return changeOneTrial(trialId, async (db, { trial }) => {
+  return changeOneTrial(trialId, async (db, { trial, treatments, care }) => {
     if (trial.state !== 'planned')
       return { result: failure({ kind: 'already-locked' }), what: 'question changed' };
     await clearLayout(db, trialId);
     await changeTrial(db, trialId, question.value.facts);
-    await putQuestion(db, trialId, question.value);
+    const asked = {
+      ...question.value,
+      treatments: withKeptIds(question.value.treatments, treatments),
+    };
+    await putQuestion(db, trialId, asked);
+    await keepCareFor(db, trialId, care.rules, asked.treatments);
     return {
       result: success({ ...trial, ...question.value.facts }),
       what: 'question changed',
       detail: question.value.facts,
     };
   });
+}
+
+/** A treatment that is still called the same is the same: tasks that are planned for it stay its own. */
+function withKeptIds(
+  asked: readonly Treatment[],
+  before: readonly Treatment[],
+): readonly Treatment[] {
+  return asked.map(treatment => {
+    const same = before.find(({ name }) => name === treatment.name);
+    return same ? { ...treatment, id: same.id } : treatment;
+  });
+}
+
+/** Tasks of treatments that are no more go with them. */
+async function keepCareFor(
+  db: Database,
+  trialId: string,
+  rules: readonly CareRule[],
+  treatments: readonly Treatment[],
+): Promise<void> {
+  const standing = new Set<string>(treatments.map(({ id }) => id));
+  for (const [position, rule] of rules.entries()) {
+    const treatmentIds = rule.treatmentIds.filter(id => standing.has(id));
+    if (treatmentIds.length === rule.treatmentIds.length) continue;
+    if (treatmentIds.length === 0) await deleteCareRule(db, trialId, rule.id);
+    else await putCareRule(db, trialId, { ...rule, treatmentIds }, position);
+  }
 }

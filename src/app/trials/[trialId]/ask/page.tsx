@@ -8,6 +8,7 @@ import { AskForm } from '@/features/ask/AskForm';
 import { Predictions } from '@/features/ask/Predictions';
 import { questionFormOf } from '@/features/ask/question-draft';
 import { benchViewOf } from '@/features/bench/bench-view';
+import { RunsByPlan } from '@/features/gardens/RunsByPlan';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
 import { changeQuestionAction, predictAction } from '../actions';
@@ -22,6 +23,12 @@ export default async function AskPage(props: TrialPageProps) {
     data.trial.state !== 'closed' && data.picks.length === 0 && data.readings.length === 0;
   return (
     <TrialFrame frame={frame} step="ask">
+      {data.trial.protocolId !== null && (
+        <RunsByPlan
+          isLocked={data.trial.state !== 'planned'}
+          layOutHref={`/trials/${data.trial.id}/lay-out`}
+        />
+      )}
       <AskForm
         draftKey={`turnspit-question-${data.trial.id}`}
         saved={questionFormOf(data, (await currentGarden()).system)}
