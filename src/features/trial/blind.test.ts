@@ -29,6 +29,7 @@ import { tendViewOf } from '@/features/tend/tend-view';
 import { walkViewOf } from '@/features/walk/walk-view';
 import { mishapsOf } from '@/features/weigh/mishap-view';
 import { topsOf, yieldMeasuresOf } from '@/features/weigh/yield-measures';
+import { packageTables } from '@/service/files/package-tables';
 import { trialFrameOf } from './trial-view';
 
 /**
@@ -209,6 +210,7 @@ function payloads(data: TrialData, today: string): Readonly<Record<string, unkno
     planSheet: benchSheet(data, false, 'a4', width),
     clipboard: clipboardSheets(data, 'a4', width),
     protocol: protocolSheets(data, 'a4', width),
+    tables: packageTables(data, true),
   };
 }
 

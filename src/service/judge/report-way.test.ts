@@ -102,8 +102,12 @@ test('the report is one file in which nothing runs and nothing is fetched, with 
   expect(html).toContain('One garden, one season: what held here need not hold elsewhere.');
 });
 
-test('before the key is open there is no report', async () => {
-  const { trial } = await weighed(true);
+test('before the key is open there is no report, and entries go out by their codes alone', async () => {
+  const { trial, treatments, units } = await weighed(true);
+  const entries = await bodyOf(trial.id, 'entries');
+  expect(entries.split('\n')[0]).not.toContain('treatment');
+  expect(entries).toContain(units[0]?.code);
+  for (const { name } of treatments) expect(entries).not.toContain(name);
   expect(await reportFile(trial.id, 'csv', false)).toMatchObject({
     ok: false,
     trouble: { kind: 'key-shut' },

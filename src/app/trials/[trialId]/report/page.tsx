@@ -21,10 +21,20 @@ export default async function ReportPage(props: TrialPageProps) {
           correct={amendAction.bind(null, id)}
         />
       ) : (
-        <p>
-          There is nothing to report before the plan is locked and its key open.{' '}
-          <Link href={`/trials/${id}/judge`}>Judge</Link>
-        </p>
+        <>
+          <p>
+            There is nothing to report before the plan is locked and its key open.{' '}
+            <Link href={`/trials/${id}/judge`}>Judge</Link>
+          </p>
+          {state !== 'planned' && (
+            <p>
+              What was entered so far can be taken along, by codes alone:{' '}
+              <a href={`/api/report/${id}?as=entries&save=yes`}>CSV</a>,{' '}
+              <a href={`/api/report/${id}?as=xlsx&save=yes`}>spreadsheet</a>,{' '}
+              <a href={`/api/report/${id}?as=package&save=yes`}>all tables</a>.
+            </p>
+          )}
+        </>
       )}
     </TrialFrame>
   );
