@@ -1,33 +1,15 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildSync } from 'esbuild';
 import { z } from 'zod';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { TrialData } from '@/core/trial/model/trial-data';
+import { bundledCli } from './cli-fixture';
 
-// Bundled once: to compile it anew at each call took a second of every test. It lies where its packages are found.
-const BUNDLE = join('node_modules', '.cache', `turnspit-cli-${process.pid}.mjs`);
-
-beforeAll(() => {
-  buildSync({
-    entryPoints: ['src/cli/main.ts'],
-    outfile: BUNDLE,
-    bundle: true,
-    external: ['better-sqlite3', 'knex', 'sharp'],
-    platform: 'node',
-    format: 'esm',
-    banner: {
-      js: "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url);",
-    },
-    logLevel: 'error',
-  });
-});
-afterAll(() => rmSync(BUNDLE, { force: true }));
+const CLI = bundledCli('turnspit-cli');
 
 function turnspit(...args: readonly string[]) {
-  return spawnSync(process.execPath, [BUNDLE, ...args], { encoding: 'utf8' });
+  return CLI.run(args);
 }
 
 const Shape = z.object({
@@ -85,10 +67,7 @@ test('a spreadsheet is judged as the same table in CSV is: to the last figure', 
 test('a trial goes out of one garden and into another, and a garden into a folder and back', () => {
   const folder = mkdtempSync(join(tmpdir(), 'turnspit-cli-'));
   const inGarden = (name: string, ...args: readonly string[]) =>
-    spawnSync(process.execPath, [BUNDLE, ...args], {
-      encoding: 'utf8',
-      env: { ...process.env, TURNSPIT_DATA: join(folder, name, 'garden.sqlite') },
-    });
+    CLI.run(args, { TURNSPIT_DATA: join(folder, name, 'garden.sqlite') });
   const file = join(folder, 'trial.json');
   const data = trialFixture({ treatments: 2 });
   writeFileSync(file, JSON.stringify(data));

@@ -1,38 +1,20 @@
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildSync } from 'esbuild';
 import { z } from 'zod';
 import '../../reference/significant-digits';
 import { planFixture, runGarden, tenGardensRows } from '@/core/judge/together/ten-gardens-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { Protocol } from '@/core/trial/shared/protocol';
+import { bundledCli } from './cli-fixture';
 
-const BUNDLE = join('node_modules', '.cache', `turnspit-together-${process.pid}.mjs`);
+const CLI = bundledCli('turnspit-together');
 const FOLDER = mkdtempSync(join(tmpdir(), 'turnspit-together-'));
 
-beforeAll(() => {
-  buildSync({
-    entryPoints: ['src/cli/main.ts'],
-    outfile: BUNDLE,
-    bundle: true,
-    external: ['better-sqlite3', 'knex', 'sharp'],
-    platform: 'node',
-    format: 'esm',
-    banner: {
-      js: "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url);",
-    },
-    logLevel: 'error',
-  });
-});
-afterAll(() => {
-  rmSync(BUNDLE, { force: true });
-  rmSync(FOLDER, { recursive: true, force: true });
-});
+afterAll(() => rmSync(FOLDER, { recursive: true, force: true }));
 
 function turnspit(...args: readonly string[]) {
-  return spawnSync(process.execPath, [BUNDLE, ...args], { encoding: 'utf8' });
+  return CLI.run(args);
 }
 
 function put(name: string, value: unknown): string {
