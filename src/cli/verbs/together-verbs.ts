@@ -125,10 +125,11 @@ function asText(
   comparisons: readonly ComparisonTogether[],
   measure: TogetherMeasure,
 ): string {
-  const nameOf = (id: string): string => sources.find(each => each.gardenId === id)?.name ?? id;
-  const gardens = new Set(sources.map(source => source.gardenId)).size;
+  const nameOf = (id: string): string =>
+    (sources.find(each => each.id === id) ?? sources.find(each => each.gardenId === id))?.name ??
+    id;
   return [
-    togetherHeadline(comparisons, gardens),
+    togetherHeadline(comparisons),
     ...comparisons.map(each => comparisonSentences(each, measure, nameOf).join(' ')),
     ...sources.flatMap(({ name, differs }) => differs.map(each => `${name}: ${each}`)),
   ].join('\n');
@@ -157,7 +158,7 @@ function asJson(
       ...(together ?? { estimate: null, call: 'no-test' }),
     })),
     mixed: mixedOver(sources, control) ?? null,
-    headline: togetherHeadline(comparisons, sources.length),
+    headline: togetherHeadline(comparisons),
   };
 }
 

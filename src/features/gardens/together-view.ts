@@ -78,10 +78,9 @@ export function togetherViewOf(
 ): TogetherView {
   const { measure, sources, out, comparisons } = taken;
   const counting = sources.filter(source => !out.has(source.id));
-  const gardens = new Set(counting.map(source => source.gardenId)).size;
   const left = sources.filter(source => out.has(source.id) && isOfPlan(source, sources));
   return {
-    headline: togetherHeadline(comparisons, gardens),
+    headline: togetherHeadline(comparisons),
     look:
       left.length === 0
         ? ''
@@ -145,8 +144,11 @@ function forestOf(
   sources: readonly GardenSource[],
   measure: TogetherMeasure,
 ): ForestView {
-  const { treatment, control, scale, gardens, together, byTrait, without } = comparison;
-  const nameOf = (id: string): string => sources.find(each => each.gardenId === id)?.name ?? '';
+  const { treatment, control, scale, gardens, together, byTrait, without, by } = comparison;
+  const nameOf = (id: string): string =>
+    by === 'season'
+      ? (sources.find(each => each.id === id)?.season ?? '')
+      : (sources.find(each => each.gardenId === id)?.name ?? '');
   const shown = (value: number): number =>
     scale === 'percent' ? value : value / (measure.responseBase ?? 1);
   const within = (interval: Interval | null): Interval | null =>
@@ -193,7 +195,7 @@ function forestOf(
 }
 
 function togetherRows(
-  { gardens, together, scale }: ComparisonTogether,
+  { gardens, together, scale, by }: ComparisonTogether,
   measure: TogetherMeasure,
   within: (interval: Interval | null) => Interval | null,
   shown: (value: number) => number,
@@ -217,7 +219,7 @@ function togetherRows(
     {
       key: 'next',
       kind: 'next',
-      name: 'A garden like these',
+      name: `A ${by} like these`,
       note: 'where one more may lie',
       gap: sentenceCase(rangeWords(together.prediction, scale, measure)),
       x: null,

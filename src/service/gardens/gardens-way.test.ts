@@ -166,9 +166,12 @@ test('the list says who is in, who is late, whose results are not whole, and who
     ['Nine Acres', false, null, null],
     ['Quarry Lane', false, 8, 0],
   ]);
+  // Another garden of the same name stands by itself.
+  await said(id, resultsFixture(runPlan(plan, 4, grams(80)), 'Elm End'));
+  expect((await rosterOf(id)).filter(({ name }) => name === 'Elm End')).toHaveLength(2);
   const gardenId = rows[0]?.came?.gardenId ?? '';
   await dropResults(id, gardenId);
-  expect((await rosterOf(id))[0]).toMatchObject({ came: null, isLate: true });
+  expect((await rosterOf(id))[0]?.came?.gardenId).not.toBe(gardenId);
 });
 
 test('all that came is judged together; figures that were typed in count, what was only said does not', async () => {
@@ -224,4 +227,25 @@ test('another season of this garden comes in by a tick, and the garden stays one
   expect(off.sources.map(({ id }) => off.out.has(id))).toEqual([false, false, true]);
   const on = await takenTogether(data, { ...none, in: new Set([other.trial.id]) });
   expect(on.comparisons[0]?.gardens.map(({ ids }) => ids.length)).toEqual([2, 1]);
+});
+
+test('of one garden alone its seasons are taken together', async () => {
+  const { data, plan } = await ownTrial();
+  const garden = await currentGarden();
+  const before = runPlan(plan, 3, grams(120));
+  const other: TrialData = {
+    ...before,
+    trial: {
+      ...before.trial,
+      protocolId: null,
+      gardenId: GardenId.parse(garden.id),
+      endsOn: '2026-09-01',
+    },
+  };
+  await takeTrialIn(other);
+  const { comparisons } = await takenTogether(data, {
+    out: new Set(),
+    in: new Set([other.trial.id]),
+  });
+  expect(comparisons[0]).toMatchObject({ by: 'season', together: { df: 1 } });
 });

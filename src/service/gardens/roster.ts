@@ -52,8 +52,9 @@ export async function rosterOf(trialId: string): Promise<readonly RosterRow[]> {
     each => each as readonly GardenSource[],
   );
   const rows = asked.map(garden => rowOf(garden, held, sources));
-  const named = new Set(rows.map(row => key(row.name)));
-  const unasked = held.filter(({ name }) => !named.has(key(name)));
+  // Two gardens may go by one name: what is beside none of the list stands by itself.
+  const shown = new Set(rows.map(row => row.came?.gardenId));
+  const unasked = held.filter(({ gardenId }) => !shown.has(gardenId));
   return [
     ...rows,
     ...unasked.map(

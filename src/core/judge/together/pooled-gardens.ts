@@ -20,6 +20,7 @@ export type PoolScale = 'percent' | 'difference';
 
 /** One garden beside the others, on the scale of all; its seasons taken together first. */
 export interface PooledGarden {
+  /** Of seasons of one garden the season’s own id. */
   readonly gardenId: string;
   readonly ids: readonly string[];
   /** As it is told: in % or in the measure’s unit. */
@@ -59,6 +60,8 @@ export interface PooledComparison {
   readonly treatment: string;
   readonly control: string;
   readonly scale: PoolScale;
+  /** What is taken together: gardens, or of one garden alone its seasons. */
+  readonly by: 'garden' | 'season';
   readonly gardens: readonly PooledGarden[];
   /** What can’t be taken in, by its id: nothing to compare, or no ratio. */
   readonly without: readonly string[];
@@ -83,7 +86,8 @@ const FEWEST_FOR_PREDICTION = 3;
 /**
  * Gardens as a sample of gardens: random effects by restricted maximum likelihood with the interval of Hartung & Knapp, on the
  * logarithm of the ratio, or on the difference where the margin is in the measure’s own unit or a garden has no ratio. What one
- * garden found in several seasons is one garden’s mean, weighted by the seasons’ errors.
+ * garden found in several seasons is one garden’s mean, weighted by the seasons’ errors; where there is no other garden its seasons
+ * are the sample.
  */
 export function poolGardens(
   { treatment, control }: Pick<GardenGap, 'treatment' | 'control'>,
@@ -92,7 +96,8 @@ export function poolGardens(
 ): PooledComparison {
   const scale = scaleOf(findings, spec.isShare);
   const { found, without } = asSites(findings, scale);
-  const sites = byGarden(found);
+  const by = new Set(found.map(each => each.gardenId)).size === 1 ? 'season' : 'garden';
+  const sites = byGarden(found, each => (by === 'season' ? each.id : each.gardenId));
   const combined =
     sites.length < 2
       ? null
@@ -107,6 +112,7 @@ export function poolGardens(
     treatment,
     control,
     scale,
+    by,
     gardens: sites.map(({ site, df, ...garden }, i) => ({
       ...garden,
       site,
@@ -207,10 +213,10 @@ function estimateOf(gap: GardenGap, scale: PoolScale): number | null {
 }
 
 /** A garden’s seasons as one: it is asked what it does in gardens, and one garden is one, however often it tried. */
-function byGarden(found: readonly FoundSite[]) {
-  const gardens = [...new Set(found.map(each => each.gardenId))];
+function byGarden(found: readonly FoundSite[], keyOf: (site: FoundSite) => string) {
+  const gardens = [...new Set(found.map(keyOf))];
   return gardens.map(gardenId => {
-    const own = found.filter(each => each.gardenId === gardenId);
+    const own = found.filter(each => keyOf(each) === gardenId);
     const weights = own.map(({ site }) => 1 / site.se ** 2);
     const sum = weights.reduce((total, weight) => total + weight, 0);
     const estimate = own.reduce((t, { site }, i) => t + weights[i]! * site.estimate, 0) / sum;

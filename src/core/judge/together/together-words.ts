@@ -51,21 +51,21 @@ export function comparisonSentences(
   measure: TogetherMeasure,
   nameOf: (gardenId: string) => string,
 ): readonly string[] {
-  const { treatment, control, gardens, together, scale } = comparison;
+  const { treatment, control, gardens, together, scale, by } = comparison;
   if (!together)
     return [
       gardens.length === 0
         ? `No garden can hold ${treatment} against ${control} yet.`
-        : `${sentenceCase(treatment)} stands beside ${control} in one garden so far; two at least are needed.`,
+        : `${sentenceCase(treatment)} stands beside ${control} in one garden and season so far; two at least are needed.`,
     ];
-  const count = counted(gardens.length, 'garden');
+  const count = counted(gardens.length, by);
   const told = `${gapWords(together.gap, scale, measure)} ${measure.response}`;
   const isNone = together.call === 'no-difference-that-matters';
   const range = rangeWords(isNone ? together.ciEquivalence : together.ciAdjusted, scale, measure);
   return [
     `${callWords(comparison, together, measure)} Over ${count}: ${told} than ${control} on the whole (${range}).`,
     whereWords(comparison, measure, nameOf),
-    ...predictionWords(together, scale, measure),
+    ...predictionWords(together, comparison, measure),
   ];
 }
 
@@ -109,30 +109,28 @@ function whereWords(
 
 function predictionWords(
   { prediction }: Together,
-  scale: PoolScale,
+  { scale, by }: Pick<ComparisonTogether, 'scale' | 'by'>,
   measure: TogetherMeasure,
 ): readonly string[] {
   return prediction === null
     ? []
     : [
-        `That is the mean of these gardens. One more garden like them may see anything from ${rangeWords(prediction, scale, measure)}.`,
+        `That is the mean of these ${by}s. One more ${by} like them may see anything from ${rangeWords(prediction, scale, measure)}.`,
       ];
 }
 
 /** The answer of all gardens in one line: what is better first, harm in the same breath. */
-export function togetherHeadline(
-  comparisons: readonly ComparisonTogether[],
-  gardens: number,
-): string {
+export function togetherHeadline(comparisons: readonly ComparisonTogether[]): string {
   const namesOf = (is: (call: Together['call']) => boolean): readonly string[] =>
     comparisons.flatMap(({ treatment, together }) =>
       together && is(together.call) ? [treatment] : [],
     );
   const [better, worse] = [namesOf(isBetter), namesOf(isWorse)];
   const control = comparisons[0]?.control ?? '';
-  const over = `over ${counted(gardens, 'garden')}`;
+  const [most] = [...comparisons].sort((a, b) => b.gardens.length - a.gardens.length);
+  const over = `over ${counted(most?.gardens.length ?? 0, most?.by ?? 'garden')}`;
   if (comparisons.every(({ together }) => together === null))
-    return 'Nothing to judge together yet: results of two gardens at least are needed.';
+    return 'Nothing to judge together yet: results of two gardens or two seasons at least are needed.';
   const harm =
     worse.length === 0
       ? ''

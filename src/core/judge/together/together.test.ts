@@ -157,9 +157,7 @@ test('the sentences say what is better, by how much, where not, and what one mor
     [200, 262],
     [150, 198],
   ]);
-  expect(togetherHeadline(comparisons, 3)).toBe(
-    'Feed 1 did better than plain water, over 3 gardens.',
-  );
+  expect(togetherHeadline(comparisons)).toBe('Feed 1 did better than plain water, over 3 gardens.');
   const [first, where, next] = comparisonSentences(comparisons[0]!, measure, nameOf);
   expect(first).toMatch(
     /^Feed 1 is clearly better than plain water\. Over 3 gardens: 30% more beans than plain water on the whole \(2\d% to 3\d% more\)\.$/,
@@ -176,7 +174,7 @@ test('where it harms, harm is said, and where it failed the gardens are named', 
     [262, 200],
     [198, 150],
   ]);
-  expect(togetherHeadline(harm.comparisons, 3)).toBe(
+  expect(togetherHeadline(harm.comparisons)).toBe(
     'Feed 1 did worse than plain water, over 3 gardens.',
   );
   const mixed = threeGardens([
@@ -184,7 +182,7 @@ test('where it harms, harm is said, and where it failed the gardens are named', 
     [262, 200],
     [150, 160],
   ]);
-  expect(togetherHeadline(mixed.comparisons, 3)).toBe('Can’t tell yet over 3 gardens.');
+  expect(togetherHeadline(mixed.comparisons)).toBe('Can’t tell yet over 3 gardens.');
   expect(comparisonSentences(mixed.comparisons[0]!, mixed.measure, mixed.nameOf)[1]).toBe(
     'It did better in 2 of 3; not in Garden 2.',
   );
@@ -192,12 +190,31 @@ test('where it harms, harm is said, and where it failed the gardens are named', 
 
 test('one garden alone is not judged together', () => {
   const { comparisons, measure, nameOf } = threeGardens([[100, 130]]);
-  expect(togetherHeadline(comparisons, 1)).toBe(
-    'Nothing to judge together yet: results of two gardens at least are needed.',
+  expect(togetherHeadline(comparisons)).toBe(
+    'Nothing to judge together yet: results of two gardens or two seasons at least are needed.',
   );
   expect(comparisonSentences(comparisons[0]!, measure, nameOf)).toEqual([
-    'Feed 1 stands beside plain water in one garden so far; two at least are needed.',
+    'Feed 1 stands beside plain water in one garden and season so far; two at least are needed.',
   ]);
+});
+
+test('seasons of one garden alone are the sample, and are called so', () => {
+  const { sources, measure } = threeGardens([
+    [100, 130],
+    [200, 262],
+    [150, 198],
+  ]);
+  const seasons = sources.map((source, i) => ({
+    ...source,
+    gardenId: 'own',
+    season: `${2024 + i}`,
+  }));
+  const comparisons = gardensTogether(seasons, measure);
+  expect(comparisons[0]).toMatchObject({ by: 'season', together: { df: 2 } });
+  expect(togetherHeadline(comparisons)).toBe('Feed 1 did better than plain water, over 3 seasons.');
+  const said = comparisonSentences(comparisons[0]!, measure, () => '').join(' ');
+  expect(said).toContain('Over 3 seasons: 30% more beans');
+  expect(said).toContain('One more season like them may see anything from');
 });
 
 test('what was typed in counts by its own error and has no pots', () => {
