@@ -1,4 +1,4 @@
-import type { Report, ReportDots, ReportMap } from './report';
+import { letterOf, type Report, type ReportDots, type ReportMap } from './report';
 import { written } from './written';
 
 const WIDTH = 620;
@@ -18,7 +18,9 @@ export function dotsSvg({
   const [low, high] = [Math.min(0, ...span), Math.max(1e-9, ...span)];
   const x = (value: number): number => SIDE + ((WIDTH - 2 * SIDE) * (value - low)) / (high - low);
   const bottom = ROW * dots.length + 6;
-  const rows = dots.map((row, i) => dotRow(row, ROW * i, x, letters[row.treatment] ?? '', control));
+  const rows = dots.map((row, i) =>
+    dotRow(row, ROW * i, x, letterOf(letters, row.treatment), control),
+  );
   const axis = ticksOf(low, high)
     .map(
       tick =>

@@ -1,5 +1,5 @@
 import { counted } from '@/core/words/plural';
-import type { Report, ReportParts, ReportTable } from './report';
+import { letterOf, type Report, type ReportParts, type ReportTable } from './report';
 import { dotsSvg, mapSvg } from './report-drawings';
 import { reportStyle } from './report-style';
 import { written } from './written';
@@ -18,7 +18,7 @@ ${corrections.length > 0 ? `<section class="corrected"><h2>Corrected</h2>${list(
 <h2 class="verdict">${written(headline)}</h2><p class="detail">${written(detail)}</p>
 <div class="two"><figure>${dotsSvg(report)}<figcaption>${written(dotWords(report))}</figcaption></figure>${facts(report)}</div>
 ${table(calls)}
-<div class="two even"><figure><h2>Where they stood</h2>${mapSvg(report.map, report.letters[report.control] ?? '')}<figcaption>Seen from above, letter by letter; the control is white.</figcaption></figure>
+<div class="two even"><figure><h2>Where they stood</h2>${mapSvg(report.map, letterOf(report.letters, report.control))}<figcaption>Seen from above, letter by letter; the control is white.</figcaption></figure>
 ${limits.length > 0 ? `<section><h2>Before you believe it</h2>${list(limits)}</section>` : ''}</div>
 ${cautions.length > 0 ? `<section class="care"><h2>Take care</h2>${list(cautions)}</section>` : ''}
 </div>

@@ -65,3 +65,8 @@ export interface ReportParts {
   /** The data it rests on, saved from the page itself. */
   readonly data: { readonly name: string; readonly json: string };
 }
+
+/** The letter of a treatment, whatever it is called: a name may be one that every object has. */
+export function letterOf(letters: Report['letters'], treatment: string): string {
+  return Object.hasOwn(letters, treatment) ? (letters[treatment] ?? '') : '';
+}

@@ -202,7 +202,8 @@ test('two devices, in whatever order they come through, and however often each s
     ),
     { numRuns: 8 },
   );
-});
+  // Eight gardens, each sent to some hundred times: a limit against hanging, not a measure.
+}, 240_000);
 
 test('of two devices that read the same pot the second is told what stands, and may choose', async () => {
   const data = await running();
