@@ -64,6 +64,8 @@ async function saved(page: Page, press: () => Promise<void>, as: string): Promis
   return download.suggestedFilename();
 }
 
+const dayOf = (moment: Date): string => moment.toISOString().slice(0, 10);
+
 const level = ({ treatment }: BenchUnit, control: number, feed: number): number =>
   treatment === 'plain water' ? control : feed;
 
@@ -101,7 +103,16 @@ test('one garden makes the plan, another runs it by its own lot, and both are ju
   await page.locator('input[type=file]').first().setInputFiles(plan);
   await page.waitForURL(/\/ask$/);
   const there = page.url().replace(/\/ask$/, '');
-  await open(page, `${there}/lay-out`);
+  await page.waitForSelector('html[data-ready]');
+  await expect(page.getByText(/^This trial runs by another garden’s plan/)).toBeVisible();
+  // Its own days: it begins at once.
+  const now = new Date();
+  await page.getByLabel('From', { exact: true }).fill(dayOf(now));
+  await page
+    .getByLabel('To', { exact: true })
+    .fill(dayOf(new Date(now.getTime() + 60 * 86_400_000)));
+  await page.getByRole('button', { name: 'Save and lay it out' }).click();
+  await page.waitForURL(/lay-out$/);
   await expect(page.getByLabel('Of each treatment')).toHaveValue('3');
   await page.getByText('everyone', { exact: true }).click();
   await page.getByRole('button', { name: 'Deal', exact: true }).click();

@@ -4,7 +4,7 @@ import type { Trial } from '@/core/trial/model/trial';
 import { type Protocol, protocolOf, readProtocol } from '@/core/trial/shared/protocol';
 import { type FileTrouble, fileSentence } from '@/core/trial/shared/shared-file';
 import { trialFromProtocol } from '@/core/trial/shared/trial-from-protocol';
-import { instantNow } from '@/service/garden/clock';
+import { instantNow, today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
 import { newId } from '@/service/garden/new-id';
 import { keepTrial } from '@/service/trial/keep-trial';
@@ -43,7 +43,7 @@ export async function takePlanIn(
     if (trials.some(({ id }) => id === plan.id)) return failure({ kind: 'made-here' });
     const running = trials.find(({ protocolId }) => protocolId === plan.id);
     if (running) return failure({ kind: 'run-here', question: running.question });
-    const data = trialFromProtocol(plan, garden.id, newId);
+    const data = trialFromProtocol(plan, garden.id, newId, today());
     await keepTrial(db, data);
     await keepReceivedPlan(db, data.trial.id, plan);
     return success({ id: TrialId.parse(data.trial.id), question: data.trial.question });

@@ -64,6 +64,29 @@ test('the trial it begins is another’s own: new ids, nothing dealt, tasks for 
   expect(planDifferences(read.value, begun)).toEqual({ grave: [], told: [] });
 });
 
+test('a plan of a season that has gone by begins in the next, on the same weekdays; one that can still be begun keeps its days', () => {
+  const data = trialFixture();
+  const rules = [
+    careRuleFixture({
+      from: { kind: 'day', day: '2026-05-11' },
+      until: { kind: 'start', days: 30 },
+    }),
+  ];
+  const plan = protocolOf({ ...data, care: { ...NO_CARE, rules } }, FROM);
+  if (!plan) throw new Error('it is dealt');
+  const begun = (today?: string) =>
+    trialFromProtocol(plan, data.trial.gardenId, () => data.trial.id, today);
+  // The fixture runs from 2026-05-01 to 2026-08-01.
+  expect(begun('2026-06-30').trial).toMatchObject({ startsOn: '2026-05-01', endsOn: '2026-08-01' });
+  expect(begun('2026-07-01').trial).toMatchObject({ startsOn: '2027-04-30', endsOn: '2027-07-31' });
+  expect(begun('2028-11-30').trial.startsOn).toBe('2029-04-27');
+  expect(begun('2026-07-01').care.rules[0]).toMatchObject({
+    from: { kind: 'day', day: '2027-05-10' },
+    until: { kind: 'start', days: 30 },
+  });
+  expect(begun().trial.startsOn).toBe('2026-05-01');
+});
+
 test('what a garden changed is told; another treatment or measure makes it another question', () => {
   const plan = planFixture(3, 2);
   const run = runPlan(plan, 1, () => 100);
