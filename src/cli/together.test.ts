@@ -1,9 +1,10 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import papaparse from 'papaparse';
 import { z } from 'zod';
 import '../../reference/significant-digits';
-import { planFixture, runGarden, tenGardensRows } from '@/core/judge/together/ten-gardens-fixture';
+import { planFixture, runGarden } from '@/core/judge/together/ten-gardens-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { Protocol } from '@/core/trial/shared/protocol';
 import { bundledCli } from './cli-fixture';
@@ -100,6 +101,21 @@ const Answer = z.object({
   mixed: Mixed,
   headline: z.string(),
 });
+
+const Row = z.object({
+  garden: z.string(),
+  soil: z.string(),
+  treatment: z.string(),
+  pot: z.coerce.number(),
+  g: z.string(),
+});
+
+/** Ten gardens by five treatments by four pots, three with losses: `reference/r/gardens.R`. */
+function tenGardensRows(): readonly z.infer<typeof Row>[] {
+  const text = readFileSync('reference/data/ten-gardens.csv', 'utf8');
+  const read = papaparse.parse(text, { header: true, skipEmptyLines: true });
+  return z.array(Row).parse(read.data);
+}
 
 /** Ten gardens run a plan, each in a whole trial of its own; what the command line makes of it. */
 function tenGardens(margin: 'percent' | 'absolute') {

@@ -1,7 +1,4 @@
-import { readFileSync } from 'node:fs';
-import papaparse from 'papaparse';
 import { v7 } from 'uuid';
-import { z } from 'zod';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import { pickFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
@@ -11,20 +8,11 @@ import { type Protocol, protocolOf } from '@/core/trial/shared/protocol';
 import { type ResultsFile, resultsOf } from '@/core/trial/shared/results-file';
 import { trialFromProtocol } from '@/core/trial/shared/trial-from-protocol';
 
-const Row = z.object({
-  garden: z.string(),
-  soil: z.string(),
-  treatment: z.string(),
-  pot: z.coerce.number(),
-  g: z.string(),
-});
-export type GardenRow = z.infer<typeof Row>;
-
-/** Ten gardens by five treatments by four pots, three with losses: `reference/r/gardens.R`. */
-export function tenGardensRows(): readonly GardenRow[] {
-  const text = readFileSync('reference/data/ten-gardens.csv', 'utf8');
-  const read = papaparse.parse(text, { header: true, skipEmptyLines: true });
-  return z.array(Row).parse(read.data);
+/** What one pot of a garden gave, as a table has it: grams, or nothing where it was lost. */
+export interface GardenRow {
+  readonly treatment: string;
+  readonly pot: number;
+  readonly g: string;
 }
 
 /** The plan that ten gardens run: plain water and four feeds, four pots of each. */
