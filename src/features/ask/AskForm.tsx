@@ -1,9 +1,9 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { type ReactNode, useEffect, useMemo, useRef } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
-import { AUDIT_CHECKS } from '@/core/design/audit/fairness-audit';
 import { draftTrial } from '@/core/design/layouts/draft-trial';
 import { askedReading, readQuestion } from '@/core/design/question/question-form';
 import type { QuestionForm } from '@/core/design/question/question-shape';
@@ -11,7 +11,6 @@ import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { harvestMeasure } from '@/core/measure/library/harvest-measures';
 import { factsFor } from '@/core/trial/horticultural-facts';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { LiveAudit } from '@/features/audit/LiveAudit';
 import { Bench } from '@/features/bench/Bench';
 import type { BenchView } from '@/features/bench/bench-view';
 import { Known } from '@/features/trial/Known';
@@ -22,10 +21,17 @@ import { Button } from '@/ui/Button';
 import { Acts, Soft, TwoParts } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { useDraft } from '@/ui/use-draft';
-import { DryRunPanel } from './DryRunPanel';
 import { QuestionSheet } from './QuestionSheet';
 import { readQuestionDraft } from './question-draft';
 import { testableQuestion } from './testable-question';
+
+// Both judge made-up seasons: what that takes is fetched while the question can be typed already.
+const LiveAudit = dynamic(() => import('@/features/audit/LiveAudit').then(file => file.LiveAudit), {
+  ssr: false,
+});
+const DryRunPanel = dynamic(() => import('./DryRunPanel').then(file => file.DryRunPanel), {
+  ssr: false,
+});
 
 interface AskFormProps {
   /** Where an unsaved draft is kept. */
@@ -139,18 +145,14 @@ function Saving({ form, trouble, isPending, isDealt }: SavingProps) {
             : trialSentence(trouble)}
         </Trouble>
       )}
-      <DryRunPanel form={form} />
-      <Known facts={factsFor([], factWords(form))} />
-      <LiveAudit
-        draft={draft}
-        cv={STARTING_GUESS_CV.cv}
-        checks={Object.keys(AUDIT_CHECKS).length}
-      />
       <Acts>
         <Button data-tone="main" type="submit" isPending={isPending}>
           Save and lay it out
         </Button>
       </Acts>
+      <DryRunPanel form={form} />
+      <Known facts={factsFor([], factWords(form))} />
+      <LiveAudit draft={draft} cv={STARTING_GUESS_CV.cv} />
     </>
   );
 }

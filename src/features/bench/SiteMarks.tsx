@@ -1,4 +1,4 @@
-import { isLine, lineOf, SITE_WORDS } from '@/core/design/site/site-bias';
+import { isLine, lineOf, SITE_WORDS } from '@/core/design/site/site-features';
 import type { SiteFeature } from '@/core/trial/model/layout';
 
 interface SiteMarksProps {

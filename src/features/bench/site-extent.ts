@@ -1,4 +1,4 @@
-import { isLine, lineOf } from '@/core/design/site/site-bias';
+import { isLine, lineOf } from '@/core/design/site/site-features';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import { siteTextMm } from './SiteMarks';
 

@@ -9,7 +9,7 @@ test('who writes is asked once in a browser, goes along with every entry, and ca
   const user = userEvent.setup();
   const { unmount } = render(<WriterName />);
   expect(writerName()).toBe('');
-  await user.type(screen.getByRole('textbox', { name: 'Who writes this down?' }), '  Ida ');
+  await user.type(await screen.findByRole('textbox', { name: 'Who writes this down?' }), '  Ida ');
   await user.click(screen.getByRole('button', { name: 'Keep the name' }));
   expect(writerName()).toBe('Ida');
   unmount();
@@ -17,7 +17,7 @@ test('who writes is asked once in a browser, goes along with every entry, and ca
   expect(screen.getByText('Ida')).toBeVisible();
   expect(screen.queryByRole('textbox')).toBeNull();
   await user.click(screen.getByRole('button', { name: 'Somebody else writes' }));
-  await user.clear(screen.getByRole('textbox'));
+  await user.clear(await screen.findByRole('textbox'));
   await user.type(screen.getByRole('textbox'), 'Jory{Enter}');
   expect(writerName()).toBe('Jory');
 });
@@ -25,7 +25,7 @@ test('who writes is asked once in a browser, goes along with every entry, and ca
 test('no name is an answer, too, and is not asked again', async () => {
   const user = userEvent.setup();
   render(<WriterName />);
-  await user.click(screen.getByRole('button', { name: 'Without a name' }));
+  await user.click(await screen.findByRole('button', { name: 'Without a name' }));
   expect(screen.getByText(/without a name/)).toBeVisible();
   expect(writerName()).toBe('');
 });

@@ -1,17 +1,25 @@
 'use client';
 
-import { type FormEvent, useState, useSyncExternalStore } from 'react';
-import { styled } from 'styled-components';
+import dynamic from 'next/dynamic';
+import { useState, useSyncExternalStore } from 'react';
 import { Button } from '@/ui/Button';
-import { Acts, Soft } from '@/ui/Page';
-import { TextLine } from '@/ui/TextLine';
-import { keepName, onNewName, storedName } from './writer-name';
+import { Soft } from '@/ui/Page';
+import { PanelBoundary } from '@/ui/PanelBoundary';
+import { loadAskName } from './load-ask-name';
+import { onNewName, storedName } from './writer-name';
+
+const AskName = dynamic(loadAskName, { ssr: false });
 
 /** Who writes things down here: asked once in a browser, then a line with a way to change it. */
 export function WriterName() {
   const name = useSyncExternalStore(onNewName, storedName, () => '');
   const [isAsking, setAsking] = useState(false);
-  if (name === null || isAsking) return <Asked name={name ?? ''} onKept={() => setAsking(false)} />;
+  if (name === null || isAsking)
+    return (
+      <PanelBoundary what="Your name">
+        <AskName name={name ?? ''} onKept={() => setAsking(false)} />
+      </PanelBoundary>
+    );
   return (
     <Soft>
       {name === '' ? (
@@ -27,38 +35,3 @@ export function WriterName() {
     </Soft>
   );
 }
-
-function Asked({ name, onKept }: { readonly name: string; readonly onKept: () => void }) {
-  const [typed, setTyped] = useState(name);
-  const keep = (kept: string): void => {
-    keepName(kept);
-    onKept();
-  };
-  const submit = (event: FormEvent): void => {
-    event.preventDefault();
-    keep(typed);
-  };
-  return (
-    <Asking onSubmit={submit}>
-      <TextLine
-        label="Who writes this down?"
-        name="writer"
-        value={typed}
-        onChange={setTyped}
-        hint="Asked once in this browser, and kept with each entry. What you share can leave names out."
-      />
-      <Acts>
-        <Button type="submit" isDisabled={typed.trim() === ''}>
-          Keep the name
-        </Button>
-        <Button data-tone="quiet" onPress={() => keep('')}>
-          Without a name
-        </Button>
-      </Acts>
-    </Asking>
-  );
-}
-
-const Asking = styled.form`
-  display: grid; gap: 8px; border-top: 1px solid var(--rule); padding-top: 12px; max-width: var(--measure);
-`;

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { styled } from 'styled-components';
-import { isLine, lineOf } from '@/core/design/site/site-bias';
+import { isLine, lineOf } from '@/core/design/site/site-features';
 import { printLength } from '@/core/quantity/print-quantity';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';

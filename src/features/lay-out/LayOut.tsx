@@ -2,14 +2,14 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { unitCount } from '@/core/design/layouts/bench-form';
+import { isPlainQuestion } from '@/core/judge/planning/plain-question';
 import type { ProposedPlan } from '@/core/judge/planning/proposed-plans';
-import { isPlainQuestion } from '@/core/judge/planning/size-curve';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { trialSentence } from '@/core/trial/trial-trouble';
 import { AuditList } from '@/features/audit/AuditList';
 import { Fold } from '@/ui/Fold';
-import { TwoParts } from '@/ui/Page';
+import { Soft, TwoParts } from '@/ui/Page';
 import { AmendPlan } from './AmendPlan';
 import { BenchColumn } from './BenchColumn';
 import { DealForm } from './DealForm';
@@ -17,13 +17,20 @@ import { LockedPlan } from './LockedPlan';
 import type { LayOutProps } from './lay-out-props';
 import { MovePots } from './MovePots';
 import { planDraft } from './plans/plan-draft';
-import { ThreePlans } from './plans/ThreePlans';
-import { SizePlanner } from './size/SizePlanner';
 import { useDealing } from './use-dealing';
 
 // What is typed is audited once somebody types: the saved plan was audited before the page came.
 const LiveAudit = dynamic(() => import('@/features/audit/LiveAudit').then(file => file.LiveAudit), {
   ssr: false,
+});
+// Both compute chances: what they take is fetched while the rest can be read and pressed already.
+const ThreePlans = dynamic(() => import('./plans/ThreePlans').then(file => file.ThreePlans), {
+  ssr: false,
+  loading: () => <Soft>Three plans are being worked out.</Soft>,
+});
+const SizePlanner = dynamic(() => import('./size/SizePlanner').then(file => file.SizePlanner), {
+  ssr: false,
+  loading: () => <div style={{ minHeight: 420 }} />,
 });
 
 /** How many, which gets what, and where each stands; dealt again until it is locked. */
@@ -125,7 +132,7 @@ function PlanChecks({ isTyping, draft, ownCv, audit, ...props }: PlanChecksProps
   return (
     <>
       {isTyping ? (
-        <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} checks={audit.checks} />
+        <LiveAudit draft={draft} cv={ownCv?.cv ?? STARTING_GUESS_CV.cv} />
       ) : (
         <AuditList {...audit} />
       )}

@@ -1,7 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { lineOf, SITE_WORDS } from '@/core/design/site/site-bias';
+import { lineOf, SITE_WORDS } from '@/core/design/site/site-features';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import { LineMark, siteTextMm } from '@/features/bench/SiteMarks';

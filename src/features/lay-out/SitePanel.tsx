@@ -3,7 +3,8 @@
 import { X } from 'lucide-react';
 import { type ReactNode, useOptimistic } from 'react';
 import { styled } from 'styled-components';
-import { isLine, SITE_WORDS, type SiteBias } from '@/core/design/site/site-bias';
+import type { SiteBias } from '@/core/design/site/site-bias';
+import { isLine, SITE_WORDS } from '@/core/design/site/site-features';
 import type { Result } from '@/core/result';
 import { SiteFeature } from '@/core/trial/model/layout';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';

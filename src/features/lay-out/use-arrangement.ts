@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { SITE_WORDS } from '@/core/design/site/site-bias';
+import { SITE_WORDS } from '@/core/design/site/site-features';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { SiteFeature } from '@/core/trial/model/layout';
 import { siteExtent } from '@/features/bench/site-extent';

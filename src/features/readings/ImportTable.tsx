@@ -20,7 +20,6 @@ import { answerOf } from '@/ui/actions/use-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { FilePick } from '@/ui/FilePick';
-import { Fold } from '@/ui/Fold';
 import { HowFar } from '@/ui/HowFar';
 import { Acts, Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
@@ -31,7 +30,7 @@ import type { DeskView } from './desk-view';
 import { readTableFile } from './read-table-file';
 import { type ImportAnswer, sendImport } from './send-import';
 
-interface ImportTableProps {
+export interface ImportTableProps {
   readonly view: Pick<DeskView, 'trialId' | 'day' | 'measures' | 'unitWord'>;
   readonly undo: (importId: string) => Promise<Result<number, TrialTrouble>>;
 }
@@ -73,7 +72,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
   const system = useSystem();
   const [pasted, setPasted] = useState('');
   return (
-    <Box title="From a file, or pasted">
+    <Box>
       <Soft>
         A row for each {view.unitWord} and day, its first row the names of the columns. Readings: a
         column for each measure, or one with the measure’s name and one with the value. A harvest:
@@ -297,7 +296,8 @@ function roleOfValue(value: string, before: ColumnRole): ColumnRole {
   return kind ? { kind } : { kind: 'measure', measureId: value, unit };
 }
 
-const Box = styled(Fold)`
+const Box = styled.div`
+  display: grid; gap: 12px;
   & [role='alert'] { border-left: 3px solid var(--beet); padding-left: 12px; }
   & ul { margin: 4px 0 0; padding-left: 18px; }
 `;

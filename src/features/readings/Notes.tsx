@@ -6,7 +6,7 @@ import { shortDay } from '@/core/time/days';
 import { FirstFew } from '@/ui/FirstFew';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
-import { findNotes, type NoteLine } from './notes';
+import { findNotes, type NoteLine } from './note-lines';
 
 /** All that was written down in words, to be found again. */
 export function Notes({ notes }: { readonly notes: readonly NoteLine[] }) {

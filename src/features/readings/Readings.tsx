@@ -1,20 +1,27 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { styled } from 'styled-components';
 import type { BenchView } from '@/features/bench/bench-view';
 import { WriterName } from '@/features/frame/WriterName';
 import { WeighWays } from '@/features/trial/WeighWays';
+import { LateFold } from '@/ui/LateFold';
 import { Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { Courses } from './Courses';
 import type { DeskView } from './desk-view';
-import { ImportTable } from './ImportTable';
+import type { ImportTableProps } from './ImportTable';
 import { MeasureList } from './MeasureList';
 import { Notes } from './Notes';
 import { PracticeEye } from './PracticeEye';
 import { ReadingGrid } from './ReadingGrid';
 import { ReadingHistory } from './ReadingHistory';
+
+// It brings a reader of tables along.
+const ImportTable = dynamic(() => import('./ImportTable').then(file => file.ImportTable), {
+  ssr: false,
+});
 
 interface ReadingsProps {
   readonly view: DeskView;
@@ -23,7 +30,7 @@ interface ReadingsProps {
   readonly add: Parameters<typeof MeasureList>[0]['add'];
   readonly drop: Parameters<typeof MeasureList>[0]['drop'];
   readonly history: Parameters<typeof ReadingHistory>[0]['history'];
-  readonly undoImport: Parameters<typeof ImportTable>[0]['undo'];
+  readonly undoImport: ImportTableProps['undo'];
 }
 
 /** Readings at the desk: the grid of a day, and what is read at all. */
@@ -70,7 +77,9 @@ export function Readings({ view, bench, season, add, drop, undoImport, history }
         </Soft>
       )}
       {view.state === 'locked' && view.units.length > 0 && (
-        <ImportTable view={view} undo={undoImport} />
+        <LateFold title="From a file, or pasted" what="The table">
+          <ImportTable view={view} undo={undoImport} />
+        </LateFold>
       )}
       {view.courses.length > 0 && (
         <Courses courses={view.courses} unitWord={view.unitWord} season={season} />

@@ -13,7 +13,7 @@ import { isTaken, scaleWords } from '@/core/trial/model/scale';
 import type { TrialState } from '@/core/trial/model/trial';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchView } from '@/features/bench/bench-view';
-import { type NoteLine, notesOf } from './notes';
+import { type NoteLine, notesOf } from './note-lines';
 
 /** A column of the desk's grid: a measure, or one part of it. */
 export interface DeskColumn {

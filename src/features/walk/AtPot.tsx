@@ -1,23 +1,21 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { valueWords } from '@/core/measure/reading/read-value';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { shortDay } from '@/core/time/days';
 import { Button } from '@/ui/Button';
-import { Fold } from '@/ui/Fold';
-import { Link } from '@/ui/Link';
+import { LateFold } from '@/ui/LateFold';
 import { PanelBoundary } from '@/ui/PanelBoundary';
-import { TextLine } from '@/ui/TextLine';
 import { MeasureDrawing } from './MeasureDrawing';
+import type { NoValueProps } from './NoValue';
 import {
   loadCoverPanel,
   loadKeyInstrument,
+  loadNoValue,
   loadScalePanel,
-  loadWalkPhoto,
 } from './offline/lazy-panels';
 import { PictureCard } from './PictureCard';
 import type { Walking } from './use-walk';
@@ -28,7 +26,7 @@ import type { WalkMeasure, WalkView } from './walk-view';
 // Only who weighs, or looks from above, shows these.
 const ScalePanel = dynamic(loadScalePanel, { ssr: false });
 const KeyInstrument = dynamic(loadKeyInstrument, { ssr: false });
-const WalkPhoto = dynamic(loadWalkPhoto, { ssr: false });
+const NoValue = dynamic(loadNoValue, { ssr: false });
 const CoverPanel = dynamic(loadCoverPanel, { ssr: false });
 
 export function AtPot({ walk, view }: { readonly walk: Walking; readonly view: WalkView }) {
@@ -159,38 +157,12 @@ function PotHead({ unit, stop, measure, walk }: PotHeadProps) {
   );
 }
 
-interface WhyNoValueProps {
-  readonly walk: Walking;
-  readonly view: WalkView;
-  readonly unit: { readonly id: string; readonly code: string; readonly where: string };
-}
-
-function WhyNoValue({ walk, view, unit }: WhyNoValueProps) {
-  const [isOpen, setOpen] = useState(false);
+/** What is said where no value is: fetched when it is asked for. */
+function WhyNoValue({ walk, view, unit }: NoValueProps) {
   return (
-    <Fold title="No value, a note, a picture" onOpenChange={setOpen}>
-      {isOpen && (
-        <Why>
-          <TextLine
-            label="Note"
-            name="walkNote"
-            value={walk.entry.note}
-            onChange={walk.entry.setNote}
-          />
-          <Button onPress={() => void walk.save('not-looked')}>Not looked at</Button>
-          <Button onPress={() => void walk.save('nothing-there')}>Nothing there: zero</Button>
-          <Button onPress={() => void walk.save('not-yet')}>Not yet</Button>
-          <Button onPress={() => void walk.save('dead')}>It is dead</Button>
-          <Button onPress={() => void walk.save('gone')}>It is gone</Button>
-          <Link href={`/trials/${view.trialId}/weigh?pot=${unit.code}`}>
-            A mishap happened to {unit.code}
-          </Link>
-          <PanelBoundary what="The picture">
-            <WalkPhoto trialId={view.trialId} unitId={unit.id} code={unit.code} day={walk.day} />
-          </PanelBoundary>
-        </Why>
-      )}
-    </Fold>
+    <LateFold title="No value, a note, a picture" what="The list">
+      <NoValue walk={walk} view={view} unit={unit} />
+    </LateFold>
   );
 }
 
@@ -217,8 +189,4 @@ const LastTime = styled.p`
 
 export const Others = styled.div`
   display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px;
-`;
-
-export const Why = styled.div`
-  display: grid; gap: 10px; margin-top: 8px;
 `;

@@ -1,14 +1,15 @@
 'use client';
+import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import { shownUnit } from '@/core/measure/library/shown-unit';
 import { readerError } from '@/core/measure/reading/reader-error';
 import { counted } from '@/core/words/plural';
 import { WriterName } from '@/features/frame/WriterName';
+import { loadRefused } from '@/features/walk/offline/lazy-panels';
 import { OfflineWords } from '@/features/walk/offline/OfflineWords';
 import { useKeptWalk } from '@/features/walk/offline/use-kept-walk';
 import { ConnectionStatus } from '@/features/walk/outbox/ConnectionStatus';
-import { Refused } from '@/features/walk/outbox/Refused';
 import { useOutbox } from '@/features/walk/outbox/use-outbox';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
@@ -18,6 +19,8 @@ import { Select } from '@/ui/Select';
 import { AtPot, Others } from './AtPot';
 import { useWalk, type Walking } from './use-walk';
 import type { WalkView } from './walk-view';
+
+const Refused = dynamic(loadRefused, { ssr: false }); // most walks have none
 
 /** Walking round: one pot, one question, large keys. Every value is safe in this browser before the next pot comes. */
 export function Walk({
@@ -38,7 +41,7 @@ export function Walk({
         <Link href={`/trials/${view.trialId}/weigh`}>Leave the walk</Link>
         <ConnectionStatus outbox={outbox} trialId={view.trialId} />
       </Head>
-      <Refused view={view} outbox={outbox} />
+      {outbox.refused.length > 0 && <Refused view={view} outbox={outbox} />}
       {walk.isAllDone && walk.now ? (
         <Done walk={walk} view={view} />
       ) : (

@@ -2,27 +2,24 @@
 
 import { CalendarDays } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { type ReactNode, useId, useState } from 'react';
+import { type ReactNode, useId, useRef, useState } from 'react';
 import {
   Button as AriaButton,
-  Dialog,
-  DialogTrigger,
   FieldError,
   Input,
   Label,
-  Popover,
   Text,
   useLocale,
 } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Field } from '@/ui/Field';
+import { PanelBoundary } from '@/ui/PanelBoundary';
 import { useTypedBefore } from '@/ui/use-typed-before';
 import { readWrittenDay, writeDay } from './written-day';
 
 // Most days are written; its code comes when it is opened.
-const MonthPage = dynamic(() => import('./MonthPage').then(module => module.MonthPage), {
+const MonthPopover = dynamic(() => import('./MonthPopover').then(file => file.MonthPopover), {
   ssr: false,
-  loading: () => <p>…</p>,
 });
 
 interface DateFieldProps {
@@ -44,6 +41,8 @@ export function DateField(props: DateFieldProps) {
   const order = locale === 'en-US' ? 'month-first' : 'day-first';
   // Under the hand it stands as it is typed.
   const [typed, setTyped] = useState<string>();
+  const [isOpen, setOpen] = useState(false);
+  const opener = useRef<HTMLButtonElement>(null);
   const labelId = useId();
   const change = (written: string): void => {
     setTyped(written);
@@ -72,27 +71,32 @@ export function DateField(props: DateFieldProps) {
           placeholder={order === 'month-first' ? '11/30/2026' : '30/11/2026'}
         />
         {!isReadOnly && (
-          <DialogTrigger>
-            <AriaButton aria-label="Open the calendar" aria-describedby={labelId}>
-              <CalendarDays size={20} aria-hidden />
-            </AriaButton>
-            <Popover placement="bottom end">
-              <Dialog aria-label={label}>
-                {({ close }) => (
-                  <MonthPage
-                    day={readWrittenDay(value, order)}
-                    choose={day => {
-                      setTyped(undefined);
-                      onChange(day);
-                      close();
-                    }}
-                  />
-                )}
-              </Dialog>
-            </Popover>
-          </DialogTrigger>
+          <AriaButton
+            ref={opener}
+            aria-label="Open the calendar"
+            aria-describedby={labelId}
+            aria-haspopup="dialog"
+            aria-expanded={isOpen}
+            onPress={() => setOpen(!isOpen)}
+          >
+            <CalendarDays size={20} aria-hidden />
+          </AriaButton>
         )}
       </Written>
+      {isOpen && (
+        <PanelBoundary what="The calendar">
+          <MonthPopover
+            opener={opener}
+            label={label}
+            day={readWrittenDay(value, order)}
+            choose={day => {
+              setTyped(undefined);
+              onChange(day);
+            }}
+            close={() => setOpen(false)}
+          />
+        </PanelBoundary>
+      )}
       {hint && <Text slot="description">{hint}</Text>}
       <FieldError>{trouble}</FieldError>
     </Field>

@@ -1,4 +1,4 @@
-import { orthonormalBasis } from '@/core/stats/linear/linear-model';
+import { orthonormalBasis } from '@/core/stats/linear/orthonormal-basis';
 import type { Factor } from '@/core/trial/model/treatment';
 
 /** How much of something the grown combinations show. */

@@ -1,9 +1,5 @@
-import {
-  fitLinearModel,
-  indicatorColumns,
-  type ModelTerm,
-  orthonormalBasis,
-} from '@/core/stats/linear/linear-model';
+import { fitLinearModel, indicatorColumns, type ModelTerm } from '@/core/stats/linear/linear-model';
+import { orthonormalBasis } from '@/core/stats/linear/orthonormal-basis';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { BED, type PlanColumn, planColumns } from './plan-columns';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { draftDeal, planFindings, undealtTrial } from '@/core/design/layouts/draft-trial';
+import { draftDeal, undealtTrial } from '@/core/design/layouts/draft-trial';
 import { careActFixture, caredFixture, careRuleFixture } from '@/core/trial/fixtures/care-fixture';
 import { predictionFixture } from '@/core/trial/fixtures/prediction-fixture';
 import { analysisFixture, productFixture } from '@/core/trial/fixtures/product-fixture';
@@ -8,6 +8,7 @@ import { BLANK_FEATURE, BLANK_LAYOUT } from '@/core/trial/model/blank-facts';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { confoundScan } from './confound-scan';
 import { AUDIT_CHECKS, fairnessAudit } from './fairness-audit';
+import { planFindings } from './plan-findings';
 
 /** Nine times in ten what is worth having would be seen. */
 const SEEN = 0.9;

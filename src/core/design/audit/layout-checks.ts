@@ -1,7 +1,8 @@
 import { bottlesDiffer } from '@/core/blinding/bottle-days';
 import { blockEfficiency } from '@/core/design/layouts/incomplete-block-sets';
 import { splitTable } from '@/core/design/layouts/split-plot';
-import { SITE_WORDS, siteBiases } from '@/core/design/site/site-bias';
+import { siteBiases } from '@/core/design/site/site-bias';
+import { SITE_WORDS } from '@/core/design/site/site-features';
 import { counted } from '@/core/words/plural';
 import { type Check, note, spoils, weakens } from './audit-view';
 

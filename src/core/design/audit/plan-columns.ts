@@ -1,4 +1,4 @@
-import { centresOf } from '@/core/design/site/site-bias';
+import { centresOf } from '@/core/design/site/unit-centres';
 import type { CareAct } from '@/core/trial/model/care-plan';
 import { needsPicks } from '@/core/trial/model/scale';
 import type { TrialData } from '@/core/trial/model/trial-data';

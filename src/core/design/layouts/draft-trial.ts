@@ -1,26 +1,9 @@
-import type { AuditFinding } from '@/core/design/audit/audit-view';
-import { fairnessAudit } from '@/core/design/audit/fairness-audit';
 import type { Question } from '@/core/design/question/question-form';
 import { layOutBench } from '@/core/design/site/bench-plan';
 import { BLANK_TRIAL, NOTHING_DEALT, NOTHING_ENTERED } from '@/core/trial/model/blank-facts';
 import { GardenId, TrialId } from '@/core/trial/model/ids';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { BenchRequest } from './bench-form';
-
-/** What is found of a deal, not of its plan: a draft has none yet. */
-const OF_THE_DEAL: ReadonlySet<string> = new Set([
-  'not-dealt',
-  'leans',
-  'confounded',
-  'site-leans',
-  'arranged-in-sight',
-  'no-predictions',
-]);
-
-/** What an audit would find of a plan while it is still being typed, whichever deal comes of it. */
-export function planFindings(draft: TrialData, seen: number | null): readonly AuditFinding[] {
-  return fairnessAudit(draft, seen).filter(finding => !OF_THE_DEAL.has(finding.code));
-}
 
 /** A trial without anything that says which unit got what, or what somebody sealed. */
 export function undealtTrial(data: TrialData): TrialData {

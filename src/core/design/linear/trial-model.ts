@@ -4,8 +4,8 @@ import {
   indicatorColumns,
   type LinearModel,
   type ModelTerm,
-  orthonormalBasis,
 } from '@/core/stats/linear/linear-model';
+import { orthonormalBasis } from '@/core/stats/linear/orthonormal-basis';
 import { projectOut, squareSum } from '@/core/stats/linear/project-out';
 import type { DesignInput } from './design-input';
 

@@ -6,7 +6,8 @@ import type { SiteFeature } from '@/core/trial/model/layout';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { closestMm, keepArrangement, movePlace } from './arrangement';
 import { layOutBench } from './bench-plan';
-import { siteBiases, strengthAt } from './site-bias';
+import { siteBiases } from './site-bias';
+import { strengthAt } from './site-features';
 
 const fixture = trialFixture({ treatments: 3, unitsEach: 4, blockCount: 4 });
 const withSite = (data: TrialData, ...site: readonly SiteFeature[]): TrialData => ({

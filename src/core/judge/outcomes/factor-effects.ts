@@ -5,7 +5,8 @@ import {
   type LevelComparison,
   levelComparisonsOf,
 } from '@/core/judge/question/level-comparisons';
-import { type ModelTerm, orthonormalBasis } from '@/core/stats/linear/linear-model';
+import type { ModelTerm } from '@/core/stats/linear/linear-model';
+import { orthonormalBasis } from '@/core/stats/linear/orthonormal-basis';
 import { type ContrastContext, testedContrast } from './comparisons';
 import type { FactorEffect, Interaction, Judgement } from './judgement';
 import type { EffectError } from './spread/error-strata';

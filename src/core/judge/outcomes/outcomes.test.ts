@@ -14,10 +14,10 @@ import { friedman, midRanks, rankCorrelation } from '@/core/stats/categorical/ra
 import {
   exactShareInterval,
   shareDifferenceInterval,
-  upperBoundOfNone,
   wilsonInterval,
 } from '@/core/stats/categorical/share-intervals';
 import { fisherExactP } from '@/core/stats/categorical/two-by-two';
+import { upperBoundOfNone } from '@/core/stats/categorical/upper-bound-of-none';
 import { CURVES } from '@/core/stats/curves/curve-shapes';
 import { bestCurves, fitCurve } from '@/core/stats/curves/fit-curve';
 import { progressArea } from '@/core/stats/curves/progress-curve';

@@ -3,7 +3,8 @@ import { chiSquareDraw } from '@/core/stats/distributions/chi-square-draw';
 import { normalDraw } from '@/core/stats/distributions/normal-draw';
 import type { SeededRandom } from '@/core/stats/distributions/seeded-random';
 import type { Covariance } from '@/core/stats/linear/fieller';
-import { type Combination, dot, type LinearModel } from '@/core/stats/linear/linear-model';
+import type { Combination, LinearModel } from '@/core/stats/linear/linear-model';
+import { dot } from '@/core/stats/linear/orthonormal-basis';
 
 /** How much whole plots differ beyond their units, as a share of the units' own spread: a starting guess, no source. */
 export const WHOLE_PLOT_SHARE = 0.5;

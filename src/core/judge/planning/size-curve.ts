@@ -1,7 +1,7 @@
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import { buildTrialModel } from '@/core/design/linear/trial-model';
 import { closedPower, differenceSeen } from '@/core/design/power/closed-power';
-import { dosesOf } from '@/core/judge/question/dose-line';
+import { isPlainQuestion } from './plain-question';
 import type { PlannedTrial } from './planned-input';
 import { plannedInput } from './planned-input';
 import type { PlannedTruth } from './planned-reading';
@@ -130,16 +130,6 @@ function closedForm(
     closed: closedPower({ ...dunnett, delta: effect / level }, each, control),
     smallestSeen: differenceSeen(dunnett, each, WANTED, control),
   };
-}
-
-/** Whether each treatment is weighed against the control: of anything else the closed form knows nothing. */
-export function isPlainQuestion({ reading, agreed, treatments }: PlannedTrial): boolean {
-  return (
-    reading.outcome === 'continuous' &&
-    agreed === undefined &&
-    dosesOf(treatments) === undefined &&
-    Object.keys(treatments[0]?.levels ?? {}).length < 2
-  );
 }
 
 /** A plan's own size on its curve: units of each, or blocks. */

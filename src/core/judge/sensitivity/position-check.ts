@@ -1,5 +1,5 @@
 import { buildTrialModel } from '@/core/design/linear/trial-model';
-import { centresOf } from '@/core/design/site/site-bias';
+import { centresOf } from '@/core/design/site/unit-centres';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { seededRandom, shuffleInPlace } from '@/core/stats/distributions/seeded-random';
 import { fitLinearModel } from '@/core/stats/linear/linear-model';

@@ -1,7 +1,7 @@
 import { inseparable } from '@/core/design/audit/confound-words';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { FactorStructure, JudgedUnit } from '@/core/design/linear/design-input';
-import { centresOf } from '@/core/design/site/site-bias';
+import { centresOf } from '@/core/design/site/unit-centres';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { agreedComparisonOf } from '@/core/judge/question/agreed-comparison';

@@ -34,11 +34,6 @@ export function exactShareInterval(
   return [k === 0 ? 0 : bisect(p => from(p) - alpha), k === n ? 1 : bisect(p => alpha - upTo(p))];
 }
 
-/** The share that 0 of n still leaves possible: 1 − (1 − confidence)^(1/n), one-sided. */
-export function upperBoundOfNone(n: number, confidence = 0.95): number {
-  return 1 - (1 - confidence) ** (1 / n);
-}
-
 /** k of n > 0. */
 export interface Share {
   readonly k: number;

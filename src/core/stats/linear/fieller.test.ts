@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { fiellerInterval } from './fieller';
-import { type Combination, dot } from './linear-model';
+import type { Combination } from './linear-model';
+import { dot } from './orthonormal-basis';
 
 const spread =
   (ms: number) =>

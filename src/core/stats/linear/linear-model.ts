@@ -1,4 +1,5 @@
 import { fUpperTail } from '@/core/stats/distributions/distributions';
+import { dot, type OrthonormalBasis, orthonormalBasis } from './orthonormal-basis';
 
 /** The columns of one term (a set of blocks, a treatment, a covariate), each as long as the units. */
 export interface ModelTerm {
@@ -45,9 +46,6 @@ export interface LinearModel {
   /** Coordinates of a column of one entry a unit in the model's columns, and so how much of it they explain. */
   readonly coordinatesOf: (column: readonly number[]) => readonly number[];
 }
-
-// R's lm drops a column when what is new in it is below 1e-7 of its length (dqrdc2); we drop the same ones.
-const RANK_TOLERANCE = 1e-7;
 
 /**
  * Least squares by orthonormal columns taken in order (Gram-Schmidt, twice), so that each term's sum of squares is the
@@ -109,50 +107,6 @@ export function fitLinearModel(
 
 function sumOf(values: readonly number[]): number {
   return values.reduce((sum, value) => sum + value, 0);
-}
-
-/** Scalar product of two vectors of one length. */
-export function dot(a: readonly number[], b: readonly number[]): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
-  return sum;
-}
-
-/** Orthonormal vectors that span an intercept and the columns, with the coordinates of every column in them. */
-export interface OrthonormalBasis {
-  readonly vectors: readonly (readonly number[])[];
-  /** For each column (the intercept first): its coordinates, and its own vector's index, or −1 if it brought none. */
-  readonly columns: readonly { readonly coordinates: readonly number[]; readonly vector: number }[];
-}
-
-/**
- * Takes the columns in order and keeps what is new in each.
- *
- * @param intercept the column that stands for it, where units have weights
- */
-export function orthonormalBasis(
-  length: number,
-  columns: readonly (readonly number[])[],
-  intercept: readonly number[] = new Array<number>(length).fill(1),
-): OrthonormalBasis {
-  const vectors: number[][] = [];
-  const placed = [intercept, ...columns].map(column => {
-    const rest = [...column];
-    const coordinates = new Array<number>(vectors.length).fill(0);
-    for (let pass = 0; pass < 2; pass++) {
-      vectors.forEach((vector, j) => {
-        const along = dot(vector, rest);
-        coordinates[j]! += along;
-        for (let i = 0; i < length; i++) rest[i]! -= along * vector[i]!;
-      });
-    }
-    const size = Math.sqrt(dot(rest, rest));
-    if (!(size > RANK_TOLERANCE * Math.sqrt(dot(column, column))))
-      return { coordinates, vector: -1 };
-    vectors.push(rest.map(value => value / size));
-    return { coordinates: [...coordinates, size], vector: vectors.length - 1 };
-  });
-  return { vectors, columns: placed };
 }
 
 function anovaRows(

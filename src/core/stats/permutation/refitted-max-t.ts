@@ -1,4 +1,4 @@
-import { dot, orthonormalBasis } from '@/core/stats/linear/linear-model';
+import { dot, orthonormalBasis } from '@/core/stats/linear/orthonormal-basis';
 import { projectOut, squareSum } from '@/core/stats/linear/project-out';
 import { sweepInverse } from '@/core/stats/linear/sweep-inverse';
 import type { PermutationProblem } from './permutation-problem';

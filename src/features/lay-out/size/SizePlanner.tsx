@@ -4,16 +4,11 @@ import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
+import { isPlainQuestion } from '@/core/judge/planning/plain-question';
 import { type PlannedTrial, plannedInput } from '@/core/judge/planning/planned-input';
 import type { PlannedTruth } from '@/core/judge/planning/planned-reading';
 import { gainWords } from '@/core/judge/planning/planning-guess';
-import {
-  isPlainQuestion,
-  type SizeCurve,
-  type SizePoint,
-  sizeOf,
-  sizesFor,
-} from '@/core/judge/planning/size-curve';
+import { type SizeCurve, type SizePoint, sizeOf, sizesFor } from '@/core/judge/planning/size-curve';
 import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';
 import { counted, pluralOf } from '@/core/words/plural';
 import { Soft } from '@/ui/Page';

@@ -1,12 +1,15 @@
+import { loadAskName } from '@/features/frame/load-ask-name';
+import { loadWorkForm } from '@/features/labour/load-work-form';
+
 // What only some walks show. Each is loaded when it is asked for, and once ahead of that so that it is there without a connection.
 
 export const loadScalePanel = () =>
   import('@/features/walk/instruments/ScalePanel').then(file => file.ScalePanel);
 export const loadKeyInstrument = () =>
   import('@/features/walk/instruments/KeyInstrument').then(file => file.KeyInstrument);
-export const loadMendEntry = () =>
-  import('@/features/walk/outbox/MendEntry').then(file => file.MendEntry);
-export const loadWalkPhoto = () => import('@/features/walk/WalkPhoto').then(file => file.WalkPhoto);
+export const loadRefused = () =>
+  import('@/features/walk/outbox/Refused').then(file => file.Refused);
+export const loadNoValue = () => import('@/features/walk/NoValue').then(file => file.NoValue);
 export const loadCoverPanel = () =>
   import('@/features/inspect/cover/CoverPanel').then(file => file.CoverPanel);
 
@@ -26,8 +29,10 @@ export async function loadAllPanels(): Promise<void> {
   await Promise.all([
     loadScalePanel(),
     loadKeyInstrument(),
-    loadWalkPhoto(),
-    loadMendEntry(),
+    loadNoValue(),
+    loadWorkForm(),
+    loadAskName(),
+    loadRefused(),
     loadCoverPanel(),
     loadCoverWorker(),
   ]);

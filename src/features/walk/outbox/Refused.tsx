@@ -1,17 +1,14 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { trialSentence } from '@/core/trial/trial-trouble';
-import { loadMendEntry } from '@/features/walk/offline/lazy-panels';
 import type { WalkView } from '@/features/walk/walk-view';
 import { Button } from '@/ui/Button';
+import { MendEntry } from './MendEntry';
 import type { WaitingEntry } from './outbox';
 import type { OutboxState } from './use-outbox';
-
-const MendEntry = dynamic(loadMendEntry, { ssr: false }); // few need it, and it brings the calendar along
 
 /** Entries that the server did not take: what stands there, and what to do. None goes away by itself. */
 export function Refused({
@@ -21,7 +18,6 @@ export function Refused({
   readonly view: WalkView;
   readonly outbox: OutboxState;
 }) {
-  if (outbox.refused.length === 0) return null;
   return (
     <Box role="alert" aria-label="Not taken">
       {outbox.refused.map(kept => (

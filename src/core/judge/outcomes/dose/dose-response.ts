@@ -1,12 +1,8 @@
 import type { Curve, CurvePoint } from '@/core/stats/curves/curve-shapes';
 import { bestCurves, type FittedCurve } from '@/core/stats/curves/fit-curve';
 import { tTwoSidedP } from '@/core/stats/distributions/distributions';
-import {
-  dot,
-  fitLinearModel,
-  indicatorColumns,
-  type ModelTerm,
-} from '@/core/stats/linear/linear-model';
+import { fitLinearModel, indicatorColumns, type ModelTerm } from '@/core/stats/linear/linear-model';
+import { dot } from '@/core/stats/linear/orthonormal-basis';
 
 /** What a unit got and gave, blocks taken out. */
 export interface DosedUnit {

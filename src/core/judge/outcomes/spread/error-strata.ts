@@ -4,10 +4,10 @@ import type { Covariance } from '@/core/stats/linear/fieller';
 import {
   type AnovaRow,
   type Combination,
-  dot,
   fitLinearModel,
   type LinearModel,
 } from '@/core/stats/linear/linear-model';
+import { dot } from '@/core/stats/linear/orthonormal-basis';
 
 /** What the residuals give to judge comparisons by: one mean square, or one for each size of unit. */
 export interface EffectError {

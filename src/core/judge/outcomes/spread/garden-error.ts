@@ -2,7 +2,8 @@ import type { TrialModel } from '@/core/design/linear/trial-model';
 import type { WorkingTrial } from '@/core/judge/outcomes/working/working-trial';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { fUpperTail } from '@/core/stats/distributions/distributions';
-import { dot, fitLinearModel, indicatorColumns } from '@/core/stats/linear/linear-model';
+import { fitLinearModel, indicatorColumns } from '@/core/stats/linear/linear-model';
+import { dot } from '@/core/stats/linear/orthonormal-basis';
 import { isGardenWord } from '@/core/trial/garden-word';
 import type { EffectError } from './error-strata';
 

@@ -4,7 +4,7 @@ import { blocksOfTwo } from '@/core/judge/question/strata';
 import { chanceOfLarger } from '@/core/stats/categorical/rank-tests';
 import { mantelHaenszel } from '@/core/stats/categorical/two-by-two';
 import { tQuantile, tTwoSidedP } from '@/core/stats/distributions/distributions';
-import { dot } from '@/core/stats/linear/linear-model';
+import { dot } from '@/core/stats/linear/orthonormal-basis';
 import { logRank } from '@/core/stats/survival/survival';
 import { chanceInterval } from './chance-of-larger';
 import { LOG_SCALE } from './log-scale';

@@ -1,7 +1,7 @@
 import { isRead, type JudgeInput, type ReadUnit } from '@/core/judge/question/judge-input';
 import { blocksOfTwo } from '@/core/judge/question/strata';
 import { midRanks } from '@/core/stats/categorical/rank-tests';
-import { dot } from '@/core/stats/linear/linear-model';
+import { dot } from '@/core/stats/linear/orthonormal-basis';
 import { median } from '@/core/stats/median';
 import type { Compared, NaturalScale, Reach } from './natural-scale';
 

@@ -1,7 +1,7 @@
 import type { TreatmentGroup } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import type { VerdictContext } from '@/core/judge/verdict/verdict-context';
-import { upperBoundOfNone } from '@/core/stats/categorical/share-intervals';
+import { upperBoundOfNone } from '@/core/stats/categorical/upper-bound-of-none';
 import { sentenceCase } from '@/core/words/sentence-case';
 import { percent } from './margin-words';
 

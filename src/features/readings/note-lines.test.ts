@@ -1,7 +1,7 @@
 import { seenTrial } from '@/core/blinding/seen-trial';
 import { readMeasure } from '@/core/measure/library/own-measure';
 import { pickFixture, readingFixture, trialFixture } from '@/core/trial/fixtures/trial-fixture';
-import { findNotes, notesOf } from './notes';
+import { findNotes, notesOf } from './note-lines';
 
 const trial = trialFixture({ treatments: 2, unitsEach: 2 });
 const [first, second] = trial.units;
