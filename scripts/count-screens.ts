@@ -1,8 +1,9 @@
-// npm run count: words, fields and tab stops of every view, as it opens, on the production build and the demo's day.
+// npm run count: words, fields, tab stops and script (kB, gzip) of every view, as it opens, on the production build and the demo's day.
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, chromium } from '@playwright/test';
+import { scriptBytes } from '../e2e/script-bytes';
 import { VIEWS } from '../e2e/views';
 import { chromiumPath } from './chromium.mjs';
 import { demoGarden, open, pathInTrial, whileServing } from './serve-garden';
@@ -20,7 +21,15 @@ interface Count {
   readonly tabStops: number;
 }
 
-async function countOf(browser: Browser, { path, trial }: (typeof VIEWS)[number]): Promise<Count> {
+/** What is counted on the page, and what its scripts weigh. */
+interface Measured extends Count {
+  readonly scriptBytes: number;
+}
+
+async function countOf(
+  browser: Browser,
+  { path, trial }: (typeof VIEWS)[number],
+): Promise<Measured> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   await page.addInitScript('globalThis.__name = named => named'); // what the compiler wraps functions in
   if (trial === undefined) await open(page, path);
@@ -30,8 +39,9 @@ async function countOf(browser: Browser, { path, trial }: (typeof VIEWS)[number]
   }
   await page.waitForTimeout(2500); // what comes later has come
   const count = await page.evaluate(counted);
+  const bytes = await scriptBytes(page.url());
   await page.close();
-  return count;
+  return { ...count, scriptBytes: bytes };
 }
 
 /** Runs in the page. Of `main` alone: the rail and the head are the same everywhere. */
@@ -72,15 +82,18 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu'],
 });
 console.log(
-  '| View | words | in sight | fields | in sight | tab stops |\n|---|---|---|---|---|---|',
+  '| View | words | in sight | fields | in sight | tab stops | script, kB |\n|---|---|---|---|---|---|---|',
 );
 await whileServing(demo, async () => {
   for (const view of VIEWS) {
-    const { words, wordsInSight, fields, fieldsInSight, tabStops } = await countOf(browser, view);
+    const { words, wordsInSight, fields, fieldsInSight, tabStops, ...own } = await countOf(
+      browser,
+      view,
+    );
     const isOver = words > MOST_WORDS || fields > MOST_FIELDS;
     const name = isOver ? `**${view.name}**` : view.name;
     console.log(
-      `| ${name} | ${words} | ${wordsInSight} | ${fields} | ${fieldsInSight} | ${tabStops} |`,
+      `| ${name} | ${words} | ${wordsInSight} | ${fields} | ${fieldsInSight} | ${tabStops} | ${Math.round(own.scriptBytes / 1000)} |`,
     );
   }
 });
