@@ -348,3 +348,30 @@ test('a chart is taken along as a picture that is named for what it shows', asyn
   expect(bytes.subarray(1, 4).toString()).toBe('PNG');
   expect(bytes.readUInt32BE(16)).toBeGreaterThan(300); // its width
 });
+
+test('a chart is taken along as lines and words, too: an SVG that any drawing program opens', async ({
+  page,
+  openTrial,
+}) => {
+  await openTrial(BEANS, 'judge');
+  const download = page.waitForEvent('download');
+  await page
+    .getByRole('button', { name: /^Save as a drawing, SVG: Sound harvest by weight/ })
+    .click();
+  const file = await download;
+  expect(file.suggestedFilename()).toMatch(/^sound-harvest-by-weight.*\.svg$/);
+  const written = readFileSync(await file.path(), 'utf8');
+  const seen = await page.evaluate(svg => {
+    const drawing = new DOMParser().parseFromString(svg, 'image/svg+xml');
+    const words = [...drawing.querySelectorAll('text')].map(each => each.textContent);
+    const lines = [...drawing.querySelectorAll('path')].map(
+      each => each.getAttribute('stroke-width') ?? '',
+    );
+    const foreign = drawing.querySelectorAll('script, foreignObject, image').length;
+    return { broken: drawing.querySelectorAll('parsererror').length, words, lines, foreign };
+  }, written);
+  expect(seen.broken + seen.foreign).toBe(0);
+  expect(seen.words).toEqual(expect.arrayContaining(['Heronsgill feed', '+48.5%', '100%']));
+  // Each of three intervals is a line and its three marks, in the strength that the page shows.
+  expect(seen.lines.filter(width => width === '3').length).toBeGreaterThanOrEqual(3);
+});

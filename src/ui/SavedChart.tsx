@@ -1,70 +1,80 @@
 'use client';
 
-import { type ReactNode, useRef } from 'react';
+import { type ReactNode, useRef, useState } from 'react';
 import { styled } from 'styled-components';
 import { Button } from './Button';
+import { frameOf, paintFrame, type SavedPicture } from './chart-frame';
+import { Trouble } from './Trouble';
 
 interface SavedChartProps {
   /** What stands over the saved picture, and names its file. */
   readonly title: string;
-  /** What stands beside the drawing in rows of one height, from the top: it is part of the picture. */
-  readonly rows?: readonly string[];
+  /** What stands beside the drawing in rows of one height, from the top, each in lines: it is part of the picture. */
+  readonly rows?: SavedPicture['rows'];
   readonly rowPx?: number;
   readonly children: ReactNode;
 }
 
-const MARGIN = 24;
-const TITLE_PX = 48;
-const ROWS_PX = 190;
-
-/** A chart that can be taken along: as it stands, with its title, as a picture. */
+/** A chart that can be taken along: as it stands, with its title, as a picture or as lines that stay sharp at any size. */
 export function SavedChart({ title, rows = [], rowPx = 0, children }: SavedChartProps) {
   const box = useRef<HTMLDivElement>(null);
-  const save = (): void => {
+  const [isBroken, setBroken] = useState(false);
+  const save = (made: Saving): void => {
     const drawn = box.current?.querySelector('canvas');
-    if (drawn) download(pictureOf(drawn, title, rows, rowPx), `${fileName(title)}.png`);
+    if (!drawn) return;
+    const chart = { width: drawn.clientWidth, height: drawn.clientHeight };
+    made(drawn, { title, rows, rowPx, chart }).then(
+      () => setBroken(false),
+      () => setBroken(true),
+    );
   };
   return (
     <Box>
       <div ref={box}>{children}</div>
-      <Button data-tone="quiet" onPress={save} aria-label={`Save as a picture: ${title}`}>
-        Save as a picture
-      </Button>
+      <Ways>
+        <Button
+          data-tone="quiet"
+          onPress={() => save(savePicture)}
+          aria-label={`Save as a picture: ${title}`}
+        >
+          Save as a picture
+        </Button>
+        <Button
+          data-tone="quiet"
+          onPress={() => save(saveDrawing)}
+          aria-label={`Save as a drawing, SVG: ${title}`}
+        >
+          as a drawing (SVG)
+        </Button>
+      </Ways>
+      {isBroken && <Trouble>The chart could not be saved: perhaps there is no connection.</Trouble>}
     </Box>
   );
 }
 
-/** The drawing on the page's own ground, under its title, beside its rows, at the screen's own sharpness. */
-function pictureOf(
-  drawn: HTMLCanvasElement,
-  title: string,
-  rows: readonly string[],
-  rowPx: number,
-): HTMLCanvasElement {
+type Saving = (drawn: HTMLCanvasElement, picture: SavedPicture) => Promise<void>;
+
+/** As it stands, at the screen's own sharpness. */
+const savePicture: Saving = async (drawn, picture) => {
   const scale = drawn.width / drawn.clientWidth;
-  const left = MARGIN + (rows.length > 0 ? ROWS_PX : 0);
-  const [width, height] = [
-    left + drawn.clientWidth + MARGIN,
-    TITLE_PX + drawn.clientHeight + MARGIN,
-  ];
-  const picture = document.createElement('canvas');
-  [picture.width, picture.height] = [width * scale, height * scale];
-  const pen = picture.getContext('2d');
-  if (!pen) return picture;
-  const style = getComputedStyle(document.body);
+  const { width, height, left, top } = frameOf(picture);
+  const canvas = document.createElement('canvas');
+  [canvas.width, canvas.height] = [width * scale, height * scale];
+  const pen = canvas.getContext('2d');
+  if (!pen) throw new Error('this browser draws no pictures');
   pen.scale(scale, scale);
-  pen.fillStyle = style.getPropertyValue('--slate').trim();
-  pen.fillRect(0, 0, width, height);
-  pen.fillStyle = style.color;
-  pen.textBaseline = 'middle';
-  pen.font = `600 18px ${style.fontFamily}`;
-  pen.fillText(title, MARGIN, TITLE_PX / 2, width - 2 * MARGIN);
-  pen.font = `16px ${style.fontFamily}`;
-  for (const [i, row] of rows.entries())
-    pen.fillText(row, MARGIN, TITLE_PX + rowPx * (i + 0.5), ROWS_PX - 12);
-  pen.drawImage(drawn, left, TITLE_PX, drawn.clientWidth, drawn.clientHeight);
-  return picture;
-}
+  paintFrame(pen, picture);
+  pen.drawImage(drawn, left, top, picture.chart.width, picture.chart.height);
+  const blob = await new Promise<Blob | null>(done => canvas.toBlob(done));
+  if (blob) download(blob, `${fileName(picture.title)}.png`);
+};
+
+/** Drawn anew as lines and words. */
+const saveDrawing: Saving = async (drawn, picture) => {
+  const { chartSvg } = await import('./chart-svg'); // few take one along
+  const blob = new Blob([chartSvg(drawn, picture)], { type: 'image/svg+xml' });
+  download(blob, `${fileName(picture.title)}.svg`);
+};
 
 function fileName(title: string): string {
   return (
@@ -76,19 +86,20 @@ function fileName(title: string): string {
   );
 }
 
-function download(picture: HTMLCanvasElement, name: string): void {
-  picture.toBlob(blob => {
-    if (!blob) return;
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(blob);
-    link.download = name;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  });
+function download(blob: Blob, name: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
 }
 
 const Box = styled.div`
   display: grid; grid-template-columns: minmax(0, 1fr);
-  & > button { justify-self: start; font-size: 0.9375rem; }
-  @media print { & > button { display: none; } }
+`;
+
+const Ways = styled.div`
+  display: flex; flex-wrap: wrap; gap: 0 16px;
+  & > button { font-size: 0.9375rem; }
+  @media print { display: none; }
 `;

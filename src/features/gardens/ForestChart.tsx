@@ -27,7 +27,7 @@ export function ForestChart({ forest }: { readonly forest: ForestView }) {
   const { rows, treatment, control } = forest;
   const title = `${treatment} against ${control}, by garden`;
   return (
-    <SavedChart title={title} rows={rows.map(({ name, gap }) => `${name}  ${gap}`)} rowPx={ROW_PX}>
+    <SavedChart title={title} rows={rows.map(({ name, gap }) => [name, gap])} rowPx={ROW_PX}>
       <Figure style={{ gridTemplateRows: `repeat(${rows.length}, ${ROW_PX}px) ${AXIS_PX}px` }}>
         {rows.map(row => (
           <Label key={row.key} data-kind={row.kind}>

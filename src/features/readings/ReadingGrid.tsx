@@ -264,7 +264,7 @@ const MOVES: Readonly<
 };
 
 const Grid = styled.div`
-  & td, & tbody th { vertical-align: middle; padding-block: 3px; }
+  & td, & tbody th { vertical-align: middle; padding-block: 4px; }
   & tr[data-chosen] > th { box-shadow: inset 4px 0 0 var(--clay); padding-inline-start: 12px; }
 `;
 
@@ -274,7 +274,7 @@ const Beside = styled(TwoParts)`
 `;
 
 const Cell = styled(BareInput)`
-  width: 100%; min-width: 84px; max-width: 180px; min-height: 32px; padding: 2px 6px; border: 1px solid transparent; border-bottom-color: var(--rule-strong); border-radius: 2px; background: var(--paper); color: var(--ink); font: inherit; font-variant-numeric: tabular-nums;
+  width: 100%; min-width: 84px; max-width: 180px; min-height: 36px; padding: 2px 6px; border: 1px solid transparent; border-bottom-color: var(--rule-strong); border-radius: 2px; background: var(--paper); color: var(--ink); font: inherit; font-variant-numeric: tabular-nums;
   &:focus { outline: 3px solid var(--clay); outline-offset: 0; }
   &[data-state='typed'], &[data-state='sending'] { border-bottom-color: var(--straw); }
   &[data-state='bad'] { border-color: var(--beet); }

@@ -39,7 +39,7 @@ export function DotsChart({ dots, unitWord, title, summary, printValue }: DotsCh
   return (
     <SavedChart
       title={title}
-      rows={dots.rows.map(({ tag, gap }) => [tag.name, gap].filter(Boolean).join('  '))}
+      rows={dots.rows.map(({ tag, gap }) => [tag.name, ...(gap ? [gap] : [])])}
       rowPx={ROW_PX}
     >
       <Figure style={{ gridTemplateRows: `repeat(${dots.rows.length}, ${ROW_PX}px) ${AXIS_PX}px` }}>
