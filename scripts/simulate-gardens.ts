@@ -58,12 +58,16 @@ function together({ gardens, pots, between, single = 0 }: Case, random: SeededRa
     gardenId: String(i),
     gap: gardenGap(i < single ? 1 : pots, TRUE + between * normalDraw(random), random),
   }));
-  const { together: found } = poolGardens({ treatment: 'feed', control: 'water' }, findings, {
-    better: 'higher',
-    margin: null,
-    isShare: true,
-    comparisons: 1,
-  });
+  const { together: found } = poolGardens(
+    { treatment: 'feed', control: 'water', isLine: false },
+    findings,
+    {
+      better: 'higher',
+      margin: null,
+      isShare: true,
+      comparisons: 1,
+    },
+  );
   if (!found) throw new Error('two gardens and more are taken together');
   return found;
 }
@@ -81,6 +85,7 @@ function gardenGap(pots: number, effect: number, random: SeededRandom): GardenGa
   return {
     treatment: 'feed',
     control: 'water',
+    isLine: false,
     difference: t - c,
     se: variance === null ? null : Math.sqrt((2 * variance) / pots),
     df,
@@ -94,6 +99,7 @@ function gardenGap(pots: number, effect: number, random: SeededRandom): GardenGa
           },
     controlLevel: c,
     units: [pots, pots],
+    share: 2 / pots,
   };
 }
 

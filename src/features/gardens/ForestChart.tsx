@@ -24,8 +24,8 @@ const AXIS_PX = 34;
 /** Every garden with its pots behind its bar, all together, and where one more garden may lie. */
 export function ForestChart({ forest }: { readonly forest: ForestView }) {
   const tokens = useTokens();
-  const { rows, treatment, control } = forest;
-  const title = `${treatment} against ${control}, by garden`;
+  const { rows } = forest;
+  const title = `${forest.title}, by garden`;
   return (
     <SavedChart title={title} rows={rows.map(({ name, gap }) => [name, gap])} rowPx={ROW_PX}>
       <Figure style={{ gridTemplateRows: `repeat(${rows.length}, ${ROW_PX}px) ${AXIS_PX}px` }}>

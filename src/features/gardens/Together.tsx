@@ -22,7 +22,7 @@ export function Together({ view }: { readonly view: TogetherView }) {
         {look !== '' && <Mind>{look}</Mind>}
         <Soft>{evidence.join(' ')}</Soft>
         {forests.map(forest => (
-          <Forest key={`${forest.treatment} ${forest.control}`} forest={forest} />
+          <Forest key={forest.title} forest={forest} />
         ))}
         <HowItIsDone />
       </section>
@@ -50,10 +50,10 @@ export function Together({ view }: { readonly view: TogetherView }) {
 }
 
 function Forest({ forest }: { readonly forest: ForestView }) {
-  const { treatment, control, sentences, rows, byTrait, without } = forest;
+  const { title, sentences, rows, byTrait, without } = forest;
   return (
     <Comparison>
-      <h3>{sentenceCase(`${treatment} against ${control}`)}</h3>
+      <h3>{sentenceCase(title)}</h3>
       {sentences.map(each => (
         <p key={each}>{each}</p>
       ))}
@@ -65,7 +65,7 @@ function Forest({ forest }: { readonly forest: ForestView }) {
         <Soft>Can’t be taken in here: {without.join(', ')} (nothing to compare, or no share).</Soft>
       )}
       <Fold title="Every figure" tone="soft">
-        <WideTable label={`${treatment} against ${control}, every garden`}>
+        <WideTable label={`${sentenceCase(title)}, every garden`}>
           <TableHead of={['garden', 'gap', 'range', 'counts for', 'about it']} />
           <tbody>
             {rows.map(row => (

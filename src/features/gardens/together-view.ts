@@ -34,8 +34,8 @@ export interface ForestRow {
 }
 
 export interface ForestView {
-  readonly treatment: string;
-  readonly control: string;
+  /** What is held against what. */
+  readonly title: string;
   readonly sentences: readonly string[];
   readonly isShare: boolean;
   /** What stands behind a figure on the axis. */
@@ -144,7 +144,7 @@ function forestOf(
   sources: readonly GardenSource[],
   measure: TogetherMeasure,
 ): ForestView {
-  const { treatment, control, scale, gardens, together, byTrait, without, by } = comparison;
+  const { treatment, control, isLine, scale, gardens, together, byTrait, without, by } = comparison;
   const nameOf = (id: string): string =>
     by === 'season'
       ? (sources.find(each => each.id === id)?.season ?? '')
@@ -167,8 +167,9 @@ function forestOf(
     }),
   );
   return {
-    treatment,
-    control,
+    title: isLine
+      ? `from ${control} to ${treatment}, along a line through all`
+      : `${treatment} against ${control}`,
     sentences: comparisonSentences(comparison, measure, nameOf),
     isShare: scale === 'percent',
     unit: scale === 'percent' ? '%' : unitName(measure),
@@ -242,13 +243,14 @@ function gardenNote(garden: PooledGarden, sources: readonly GardenSource[]): str
 function dotsOf(
   garden: PooledGarden,
   sources: readonly GardenSource[],
-  { treatment, control, scale }: ComparisonTogether,
+  { treatment, control, scale, isLine }: ComparisonTogether,
 ): readonly number[] {
+  if (isLine) return []; // the line is of all doses: one of them would seem to be it
   return sources
     .filter(each => garden.ids.includes(each.id))
     .flatMap(({ answer }) => {
       const level = answer.gaps.find(
-        gap => gap.treatment === treatment && gap.control === control,
+        gap => !gap.isLine && gap.treatment === treatment && gap.control === control,
       )?.controlLevel;
       const own = answer.dots.filter(dot => dot.treatment === treatment);
       if (level == null || (scale === 'percent' && level <= 0)) return [];

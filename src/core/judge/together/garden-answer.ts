@@ -1,5 +1,6 @@
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { EstimableContrast, Judgement, LogRatio } from '@/core/judge/outcomes/judgement';
+import { doseLineOf } from '@/core/judge/question/dose-line';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { tQuantile } from '@/core/stats/distributions/distributions';
@@ -10,6 +11,8 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 export interface GardenGap {
   readonly treatment: string;
   readonly control: string;
+  /** Of a series of doses: the largest against the smallest along a straight line through all of them. */
+  readonly isLine: boolean;
   /** In the measure’s own unit, null where only a share is known; `se` null where the garden has no spread of its own. */
   readonly difference: number | null;
   readonly se: number | null;
@@ -21,6 +24,8 @@ export interface GardenGap {
   readonly controlLevel: number | null;
   /** Units that were read, of the treatment and of the control. */
   readonly units: readonly [number, number];
+  /** Its variance in that of one unit, by how many were read; null where it was told and not counted. */
+  readonly share: number | null;
 }
 
 /** One unit’s value: a dot. */
@@ -54,17 +59,21 @@ export function gardenAnswer(data: TrialData, measure: Measure): GardenAnswer {
   const countOf = (names: readonly string[]): number =>
     read.filter(unit => names.includes(unit.treatment)).length;
   return {
-    gaps: comparisonsOf(judgement).map(({ found, one, other }) => ({
-      treatment: found.treatment,
-      control: found.control,
-      difference: found.difference,
-      se: errorOf(found, input.outcome),
-      df: found.df,
-      percent: found.percent,
-      logRatio: found.logRatio,
-      controlLevel: judgement.adjustedMeans[found.control] ?? null,
-      units: [countOf(one), countOf(other)],
-    })),
+    gaps: [...lineOf(judgement, input, countOf), ...comparisonsOf(judgement, countOf)].map(
+      ({ found, isLine, units, share }) => ({
+        treatment: found.treatment,
+        control: found.control,
+        isLine,
+        difference: found.difference,
+        se: errorOf(found, input.outcome),
+        df: found.df,
+        percent: found.percent,
+        logRatio: found.logRatio,
+        controlLevel: judgement.adjustedMeans[found.control] ?? null,
+        units,
+        share,
+      }),
+    ),
     dots: read.map(unit => ({
       treatment: unit.treatment,
       block: unit.blocks.join(' · '),
@@ -76,25 +85,57 @@ export function gardenAnswer(data: TrialData, measure: Measure): GardenAnswer {
   };
 }
 
-interface Compared {
+interface Compared extends Pick<GardenGap, 'isLine' | 'units' | 'share'> {
   readonly found: EstimableContrast;
-  /** The treatments that stand on either side. */
-  readonly one: readonly string[];
-  readonly other: readonly string[];
+}
+
+type CountOf = (names: readonly string[]) => number;
+
+/** Of a series of doses its line, which the question asks for; none where a dose has nothing that was read. */
+function lineOf(
+  { trend }: Judgement,
+  input: Parameters<typeof doseLineOf>[0],
+  countOf: CountOf,
+): readonly Compared[] {
+  const line = doseLineOf(input);
+  if (!trend || !line) return [];
+  const least = new Map(line.atLeast);
+  const shares = line.atMost.map(
+    ([name, weight]) => (weight - (least.get(name) ?? 0)) ** 2 / countOf([name]),
+  );
+  return [
+    {
+      found: trend,
+      isLine: true,
+      units: [countOf([line.most]), countOf([line.least])],
+      share: shares.reduce((sum, share) => sum + share, 0),
+    },
+  ];
 }
 
 /** What the question compares: the agreed two; of crossed factors each level averaged over the others; else all against the control. */
-function comparisonsOf(judgement: Judgement): readonly Compared[] {
+function comparisonsOf(judgement: Judgement, countOf: CountOf): readonly Compared[] {
   const { agreed, effects, contrasts, groups } = judgement;
   const all = groups.map(group => group.treatment);
   const mains = effects.filter(effect => effect.within === null);
   const asked = agreed?.estimable && !contrasts.some(each => isSame(each, agreed)) ? [agreed] : [];
-  if (mains.length > 0) return [...asked, ...mains].map(found => ({ found, one: all, other: all }));
-  return [...asked, ...contrasts.flatMap(each => (each.estimable ? [each] : []))].map(found => ({
-    found,
-    one: [found.treatment],
-    other: [found.control],
-  }));
+  const compared = (
+    found: EstimableContrast,
+    one: readonly string[],
+    other: readonly string[],
+  ): Compared => {
+    const units = [countOf(one), countOf(other)] as const;
+    return { found, isLine: false, units, share: shareOfUnits(units) };
+  };
+  if (mains.length > 0) return [...asked, ...mains].map(found => compared(found, all, all));
+  return [...asked, ...contrasts.flatMap(each => (each.estimable ? [each] : []))].map(found =>
+    compared(found, [found.treatment], [found.control]),
+  );
+}
+
+/** The variance of a difference of means in that of one unit; null where a side has none. */
+function shareOfUnits([one, other]: readonly [number, number]): number | null {
+  return one > 0 && other > 0 ? 1 / one + 1 / other : null;
 }
 
 function isSame(

@@ -81,20 +81,22 @@ export function gardensTogether(
 }
 
 /** In the order of the garden that asked, which comes first. */
-function comparisonsOf(
-  sources: readonly GardenSource[],
-): readonly Pick<GardenGap, 'treatment' | 'control'>[] {
+function comparisonsOf(sources: readonly GardenSource[]): readonly Asked[] {
   const all = sources.flatMap(source => source.answer.gaps);
   return all.filter((gap, i) => all.findIndex(each => isSame(each, gap)) === i);
 }
 
+/** What is compared, and how. */
+type Asked = Pick<GardenGap, 'treatment' | 'control' | 'isLine'>;
+
 const key = (name: string): string => name.trim().toLowerCase();
 
-function isSame(
-  a: Pick<GardenGap, 'treatment' | 'control'>,
-  b: Pick<GardenGap, 'treatment' | 'control'>,
-): boolean {
-  return key(a.treatment) === key(b.treatment) && key(a.control) === key(b.control);
+function isSame(a: Asked, b: Asked): boolean {
+  return (
+    a.isLine === b.isLine &&
+    key(a.treatment) === key(b.treatment) &&
+    key(a.control) === key(b.control)
+  );
 }
 
 /** Fewer gardens of a kind say nothing of the kind. Common practice, no source. */

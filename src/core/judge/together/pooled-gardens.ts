@@ -59,6 +59,7 @@ export interface Together {
 export interface PooledComparison {
   readonly treatment: string;
   readonly control: string;
+  readonly isLine: boolean;
   readonly scale: PoolScale;
   /** What is taken together: gardens, or of one garden alone its seasons. */
   readonly by: 'garden' | 'season';
@@ -90,7 +91,7 @@ const FEWEST_FOR_PREDICTION = 3;
  * are the sample.
  */
 export function poolGardens(
-  { treatment, control }: Pick<GardenGap, 'treatment' | 'control'>,
+  { treatment, control, isLine }: Pick<GardenGap, 'treatment' | 'control' | 'isLine'>,
   findings: readonly GardenFinding[],
   spec: PoolSpec,
 ): PooledComparison {
@@ -111,6 +112,7 @@ export function poolGardens(
   return {
     treatment,
     control,
+    isLine,
     scale,
     by,
     gardens: sites.map(({ site, df, ...garden }, i) => ({
@@ -163,7 +165,7 @@ function asSites(
     id,
     gardenId,
     df: gap.df,
-    share: shareOfUnits(gap.units),
+    share: gap.share,
     estimate: estimateOf(gap, scale),
     se: (scale === 'percent' ? gap.logRatio?.se : gap.se) ?? null,
   }));
@@ -200,11 +202,6 @@ function commonVariance(
 
 /** Where no garden has a spread of its own the weights are equal whatever stands here; small, so that all spread is between gardens. */
 const LIKE_ALL = 1e-12;
-
-/** The variance of a difference of means in that of one unit; null where a side has none. */
-function shareOfUnits([one, other]: readonly [number, number]): number | null {
-  return one > 0 && other > 0 ? 1 / one + 1 / other : null;
-}
 
 function estimateOf(gap: GardenGap, scale: PoolScale): number | null {
   if (scale === 'difference') return gap.difference;

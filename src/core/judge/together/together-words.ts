@@ -1,4 +1,4 @@
-import type { Interval } from '@/core/judge/outcomes/judgement';
+import type { Call, Interval } from '@/core/judge/outcomes/judgement';
 import { isBetter, isWorse } from '@/core/judge/verdict/call';
 import { figure, percent } from '@/core/judge/verdict/words/margin-words';
 import { GAP_WAYS } from '@/core/judge/verdict/words/size-words';
@@ -62,8 +62,11 @@ export function comparisonSentences(
   const told = `${gapWords(together.gap, scale, measure)} ${measure.response}`;
   const isNone = together.call === 'no-difference-that-matters';
   const range = rangeWords(isNone ? together.ciEquivalence : together.ciAdjusted, scale, measure);
+  const over = comparison.isLine
+    ? `Along a straight line through all, over ${count}: ${told} at ${treatment} than at ${control} (${range}).`
+    : `Over ${count}: ${told} than ${control} on the whole (${range}).`;
   return [
-    `${callWords(comparison, together, measure)} Over ${count}: ${told} than ${control} on the whole (${range}).`,
+    `${(comparison.isLine ? lineWords : callWords)(comparison, together, measure)} ${over}`,
     whereWords(comparison, measure, nameOf),
     ...predictionWords(together, comparison, measure),
   ];
@@ -83,6 +86,22 @@ function callWords(
   return call === 'no-difference-that-matters'
     ? `No difference that matters between ${treatment} and ${control}.`
     : `Can’t tell yet whether ${treatment} is any better than ${control}.`;
+}
+
+/** Of a series of doses what its line says, in the words of one trial’s verdict. */
+function lineWords(
+  { treatment, control }: ComparisonTogether,
+  { call, ciAdjusted }: Together,
+  { margin }: TogetherMeasure,
+): string {
+  const way = `from ${control} to ${treatment}`;
+  const little =
+    margin && isSmall(ciAdjusted, margin) ? ', though by less than was worth having' : '';
+  if (isBetter(call)) return `The more of it, the better, ${way}${little}.`;
+  if (isWorse(call)) return `The more of it, the worse, ${way}${little}.`;
+  return call === 'no-difference-that-matters'
+    ? `No difference that matters, ${way}.`
+    : `Can’t tell yet whether more of it is any better, ${way}.`;
 }
 
 function isSmall(ci: Interval, margin: NonNullable<TogetherMeasure['margin']>): boolean {
@@ -122,8 +141,8 @@ function predictionWords(
 /** The answer of all gardens in one line: what is better first, harm in the same breath. */
 export function togetherHeadline(comparisons: readonly ComparisonTogether[]): string {
   const namesOf = (is: (call: Together['call']) => boolean): readonly string[] =>
-    comparisons.flatMap(({ treatment, together }) =>
-      together && is(together.call) ? [treatment] : [],
+    comparisons.flatMap(({ treatment, together, isLine }) =>
+      !isLine && together && is(together.call) ? [treatment] : [],
     );
   const [better, worse] = [namesOf(isBetter), namesOf(isWorse)];
   const control = comparisons[0]?.control ?? '';
@@ -131,22 +150,42 @@ export function togetherHeadline(comparisons: readonly ComparisonTogether[]): st
   const over = `over ${counted(most?.gardens.length ?? 0, most?.by ?? 'garden')}`;
   if (comparisons.every(({ together }) => together === null))
     return 'Nothing to judge together yet: results of two gardens or two seasons at least are needed.';
-  const harm =
-    worse.length === 0
-      ? ''
-      : `${listed(worse)} did worse than ${control}${better.length > 0 ? '' : `, ${over}`}.`;
-  if (better.length > 0)
-    return [
-      `${sentenceCase(listed(better))} did better than ${control}, ${over}.`,
-      sentenceCase(harm),
-    ]
-      .filter(part => part !== '')
-      .join(' ');
-  if (harm !== '') return sentenceCase(harm);
+  // A line that falls past a hump would hide the doses that help.
+  const line =
+    better.length > 0 && isWorse(lineCall(comparisons)) ? null : lineHeadline(comparisons, over);
+  if (line !== null && better.length + worse.length === 0) return line;
+  const told = [line, ...foundWords(better, worse, control, over)];
+  if (better.length + worse.length > 0) return told.filter(part => part !== null).join(' ');
   const isNone = comparisons.every(
     ({ together }) => together?.call === 'no-difference-that-matters',
   );
   return isNone
     ? `No difference that matters from ${control}, ${over}.`
     : `Can’t tell yet ${over}.`;
+}
+
+/** What is better or worse than the control by itself; harm in the same breath. */
+function foundWords(
+  better: readonly string[],
+  worse: readonly string[],
+  control: string,
+  over: string,
+): readonly string[] {
+  const harm =
+    worse.length === 0
+      ? ''
+      : `${listed(worse)} did worse than ${control}${better.length > 0 ? '' : `, ${over}`}.`;
+  const help = better.length === 0 ? '' : `${listed(better)} did better than ${control}, ${over}.`;
+  return [help, harm].filter(part => part !== '').map(sentenceCase);
+}
+
+/** Of a series of doses that its line tells apart: what more of it does. */
+function lineHeadline(comparisons: readonly ComparisonTogether[], over: string): string | null {
+  const call = lineCall(comparisons);
+  if (isBetter(call)) return `The more of it, the better, ${over}.`;
+  return isWorse(call) ? `The more of it, the worse, ${over}.` : null;
+}
+
+function lineCall(comparisons: readonly ComparisonTogether[]): Call {
+  return comparisons.find(each => each.isLine)?.together?.call ?? 'no-test';
 }

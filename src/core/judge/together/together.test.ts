@@ -56,6 +56,7 @@ test('barley at six places in two years: all plots in one model, as nlme has it'
 const gap = (percent: number, se: number | null, changes: Partial<GardenGap> = {}): GardenGap => ({
   treatment: 'feed',
   control: 'water',
+  isLine: false,
   difference: percent,
   se,
   df: 6,
@@ -63,6 +64,7 @@ const gap = (percent: number, se: number | null, changes: Partial<GardenGap> = {
   logRatio: se === null ? null : { estimate: Math.log1p(percent / 100), se },
   controlLevel: 100,
   units: [4, 4],
+  share: 1 / 2,
   ...changes,
 });
 const found = (gardenId: string, of: GardenGap, id = gardenId): GardenFinding => ({
@@ -95,7 +97,7 @@ test('whatever order gardens come in, the answer is the same', () => {
 test('a garden that tried it in three seasons is one garden, not three', () => {
   const others = [found('b', gap(20, 0.08)), found('c', gap(-5, 0.08))];
   const thrice = [1, 2, 3].map(year => found('a', gap(10, 0.08), `a${year}`));
-  const once = found('a', gap(10, 0.08 / Math.sqrt(3), { units: [12, 12] }));
+  const once = found('a', gap(10, 0.08 / Math.sqrt(3), { units: [12, 12], share: 1 / 6 }));
   const pooled = poolGardens(gap(0, 1), [...thrice, ...others], SPEC);
   expect(pooled.gardens).toHaveLength(3);
   expect(pooled.together?.df).toBe(2);
@@ -108,7 +110,7 @@ test('a garden that tried it in three seasons is one garden, not three', () => {
 test('gardens with one pot of each count by the difference alone: a plain t of the gardens', () => {
   // By hand: ln 1.1, ln 1.2, ln 1.3 are 0.09531, 0.18232, 0.26236; mean 0.18000, SD 0.08355, standard error 0.04824.
   const findings = [10, 20, 30].map((percent, i) =>
-    found(`${i}`, gap(percent, null, { units: [1, 1], df: 0 })),
+    found(`${i}`, gap(percent, null, { units: [1, 1], share: 2, df: 0 })),
   );
   const { together, gardens } = poolGardens(gap(0, 1), findings, SPEC);
   expect(gardens.every(({ isBorrowed, ci }) => isBorrowed && ci === null)).toBe(true);

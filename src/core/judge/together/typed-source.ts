@@ -30,6 +30,7 @@ export function typedSource(typed: TypedSummary): GardenSource {
         {
           treatment,
           control,
+          isLine: false,
           difference: null,
           se: null,
           df: KNOWN,
@@ -38,6 +39,7 @@ export function typedSource(typed: TypedSummary): GardenSource {
           logRatio: { estimate: Math.log(ratio), se: se / 100 / ratio },
           controlLevel: null,
           units: [0, 0],
+          share: null,
         },
       ],
       dots: [],

@@ -122,6 +122,16 @@ describe('the sentence of a series of doses', () => {
     const { headline } = said(dose => 20 + 6 * dose - dose ** 2);
     expect(headline).toMatch(/^2 cm did best: .* than 0 cm\.$|^[124] cm.* beat 0 cm/);
   });
+  test('never hides the doses that help behind a line that falls past them', () => {
+    // Half of a hump: the line from 0 to 8 falls, and yet 1 and 2 are far better than 0.
+    const { headline, call } = said(
+      dose => (dose === 1 || dose === 2 ? 32 : 20 - dose),
+      [0, 1, 2, 6, 8],
+    );
+    expect(headline).not.toMatch(/^The more of it/);
+    expect(headline).toMatch(/[12] cm/);
+    expect(call).toBe('clearly-better');
+  });
   test('says that nothing matters only of all the way, and what can’t be told', () => {
     expect(said(() => 100).headline).toBe('No difference that matters, from 0 cm to 6 cm.');
     expect(said(() => 3)).toMatchObject({

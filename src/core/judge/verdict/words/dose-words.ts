@@ -1,6 +1,6 @@
 import type { Call, DoseTrend, LevelsOff } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
-import { isBetter, isFound } from '@/core/judge/verdict/call';
+import { isBetter, isFound, isWorse } from '@/core/judge/verdict/call';
 import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
 import { listed } from '@/core/words/listed';
 import { harmfulOf, withHarm } from './harm-words';
@@ -11,7 +11,8 @@ import { range } from './size-words';
  * What a series of doses comes to: whether more of it brings more, and from where on it does not.
  *
  * @param plain what is said of each dose against the control
- * @returns null where the doses are better told one by one: no series, or a dose in the middle does something where the ends don't
+ * @returns null where the doses are better told one by one: no series, or a dose in the middle does something where the ends don't, or
+ *   the other way
  */
 export function doseWords(
   context: VerdictContext,
@@ -21,7 +22,9 @@ export function doseWords(
   if (!trend || trend.call === 'no-test' || input.hasNoGoodDirection) return null;
   const { call } = trend;
   const areFound = contrasts.some(isFound);
-  if (isFound(trend)) {
+  // A line that falls past a hump would hide the doses that help.
+  const hidesHelp = isWorse(call) && contrasts.some(contrast => isBetter(contrast.call));
+  if (isFound(trend) && !hidesHelp) {
     const little = isInsideMargin(trend, input) ? ', though by less than was worth having' : '';
     const headline = `The more of it, ${moreWords(trend.difference > 0, input)}${little}${untilWords(context)}.`;
     return {
