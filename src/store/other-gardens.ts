@@ -70,10 +70,27 @@ export async function heldResultsOf(db: Database, trialId: string): Promise<read
   return readable(rows, row => HeldRow.parse(row));
 }
 
-/** What gardens sent back, as it is judged together: one list of sources a garden. */
-export async function heldSourcesOf(db: Database, trialId: string): Promise<readonly unknown[]> {
-  const rows: readonly Row[] = await db('garden_results').where({ trialId }).select('sources');
-  return readable(rows, row => jsonOf(row.sources));
+/** What was worked out of what gardens sent back, as it was kept. */
+export async function heldSourcesOf(
+  db: Database,
+  trialId: string,
+): Promise<readonly { readonly gardenId: string; readonly kept: unknown }[]> {
+  const rows: readonly Row[] = await db('garden_results')
+    .where({ trialId })
+    .select('gardenId', 'sources');
+  return readable(rows, row => ({ gardenId: String(row.gardenId), kept: jsonOf(row.sources) }));
+}
+
+/** Puts what was worked out anew in place of what was kept. */
+export async function keepSources(
+  db: Database,
+  trialId: string,
+  gardenId: string,
+  kept: unknown,
+): Promise<void> {
+  await db('garden_results')
+    .where({ trialId, gardenId })
+    .update({ sources: JSON.stringify(kept) });
 }
 
 /** The file that a garden sent, as it came. */
@@ -121,8 +138,9 @@ export const TypedFinding = z
     control: z.string(),
     /** Where it is from: a paper, a neighbour. */
     from: z.string(),
-    /** Difference in % of the control, and its standard error in the same. */
-    percent: z.number(),
+    /** In % of the control, or in the measure's own unit: one of the two; its standard error in the same. */
+    percent: z.number().nullable(),
+    difference: z.number().nullable().default(null),
     se: z.number(),
     season: z.string(),
   })

@@ -23,10 +23,11 @@ interface ToldByOthersProps {
   readonly typed: readonly {
     readonly id: string;
     readonly from: string;
-    readonly treatment: string;
-    readonly percent: number;
-    readonly se: number;
+    /** What it found, in words. */
+    readonly says: string;
   }[];
+  /** What differences are told in here: `% of the control`, `days`. */
+  readonly toldIn: string;
   readonly heard: readonly {
     readonly id: string;
     readonly saidOn: string;
@@ -61,10 +62,9 @@ export function ToldByOthers(props: ToldByOthersProps) {
       </Soft>
       {typed.length > 0 && (
         <ul>
-          {typed.map(({ id, from, treatment, percent, se }) => (
+          {typed.map(({ id, from, says }) => (
             <li key={id}>
-              {from}: {treatment} {percent > 0 ? '+' : '−'}
-              {Math.abs(percent)}% (standard error {se}%) {takeOut(id, from)}
+              {from}: {says} {takeOut(id, from)}
             </li>
           ))}
         </ul>
@@ -90,11 +90,11 @@ export function ToldByOthers(props: ToldByOthersProps) {
   );
 }
 
-function TypeFinding({ treatments, control, type }: ToldByOthersProps) {
+function TypeFinding({ treatments, control, toldIn, type }: ToldByOthersProps) {
   const [form, setForm] = useState({
     from: '',
     treatment: treatments[0] ?? '',
-    percent: '',
+    size: '',
     se: '',
     season: '',
   });
@@ -110,7 +110,7 @@ function TypeFinding({ treatments, control, type }: ToldByOthersProps) {
       () => type({ ...form, control, id: press.current() }),
       () => {
         press.renew();
-        setForm({ ...form, from: '', percent: '', se: '' });
+        setForm({ ...form, from: '', size: '', se: '' });
       },
     );
   return (
@@ -122,8 +122,12 @@ function TypeFinding({ treatments, control, type }: ToldByOthersProps) {
           {...field('treatment')}
           options={treatments.map(name => ({ value: name, label: name }))}
         />
-        <TextField label="Difference, % of the control" {...field('percent')} inputMode="text" />
-        <TextField label="Its standard error, %" {...field('se')} inputMode="decimal" />
+        <TextField
+          label={`Difference, ${toldIn}; with − where it was less`}
+          {...field('size')}
+          inputMode="text"
+        />
+        <TextField label="Its standard error, in the same" {...field('se')} inputMode="decimal" />
         <TextField label="Year (may stay empty)" {...field('season')} inputMode="numeric" />
       </div>
       <ActionTrouble trouble={trouble} />

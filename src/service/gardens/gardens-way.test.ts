@@ -1,4 +1,6 @@
 // Two gardens and more, with nothing between them but files: through the services, on a data file.
+
+import type { Margin } from '@/core/judge/question/judge-input';
 import { planFixture, resultsFixture, runPlan } from '@/core/judge/together/ten-gardens-fixture';
 import { addDays } from '@/core/time/garden-day';
 import { careRuleFixture } from '@/core/trial/fixtures/care-fixture';
@@ -9,6 +11,7 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { planDifferences } from '@/core/trial/shared/plan-differences';
 import { type Protocol, protocolOf } from '@/core/trial/shared/protocol';
 import { questionFormOf } from '@/features/ask/question-draft';
+import { toldByOthers } from '@/features/gardens/told-view';
 import { takeAnyIn } from '@/service/files/take-any-in';
 import { takeTrialIn } from '@/service/files/whole-trials';
 import { today } from '@/service/garden/clock';
@@ -17,19 +20,25 @@ import { freshGardenForEachTest } from '@/service/garden/garden-fixture';
 import { newId } from '@/service/garden/new-id';
 import { changeQuestion } from '@/service/trial/ask';
 import { findTrial } from '@/service/trial/trials';
+import { database } from '@/store/connection/database';
+import { heldResultsOf, heldSourcesOf, keepSources } from '@/store/other-gardens';
 import { receivedPlan, takePlanIn } from './plan-files';
 import { takeInResultsSentence, takenInWords, takeResultsIn } from './results-files';
 import { askGarden, dropResults, keepHeard, rosterOf, toldOf, typeFinding } from './roster';
+import { asKept, sentSources } from './sent-sources';
 import { takenTogether } from './together';
 
 freshGardenForEachTest();
 
 /** A closed trial of this garden, and its plan. */
-async function ownTrial(): Promise<{ readonly data: TrialData; readonly plan: Protocol }> {
+async function ownTrial(
+  margin?: Margin,
+): Promise<{ readonly data: TrialData; readonly plan: Protocol }> {
   const made = trialFixture({ treatments: 2, unitsEach: 4 });
   const water = made.treatments[0]?.id;
   const data: TrialData = {
     ...made,
+    measures: made.measures.map(each => (margin && each.isMain ? { ...each, margin } : each)),
     picks: made.units.map((unit, i) =>
       pickFixture(unit, { netG: (unit.treatmentId === water ? 100 : 125) + i }),
     ),
@@ -188,12 +197,12 @@ test('all that came is judged together; figures that were typed in count, what w
     control: 'plain water',
     season: '2019',
   };
-  expect(await typeFinding(id, { ...typed, percent: '−12,5 %', se: '5' })).toMatchObject({
+  expect(await typeFinding(id, { ...typed, size: '−12,5 %', se: '5' })).toMatchObject({
     ok: true,
   });
-  expect(await typeFinding(id, { ...typed, percent: 'much', se: '0' })).toMatchObject({
+  expect(await typeFinding(id, { ...typed, size: 'much', se: '0' })).toMatchObject({
     ok: false,
-    trouble: { fields: { percent: 'A number, such as 12 or −5.', se: 'Above 0.' } },
+    trouble: { fields: { size: 'A number, such as 12 or −5.', se: 'Above 0.' } },
   });
   await keepHeard(id, { by: 'Next door', text: 'Mine did twice as well.' });
   const all = await look();
@@ -205,6 +214,40 @@ test('all that came is judged together; figures that were typed in count, what w
   const elm = all.sources.find(({ name }) => name === 'Elm End')?.id ?? '';
   const without = await look({ out: new Set([elm]), in: new Set() });
   expect(without.comparisons[0]?.gardens).toHaveLength(3);
+});
+
+test('figures of others are typed in what this question tells its gaps in', async () => {
+  // Worth having in grams: gaps are told in grams, and typed in them.
+  const { data } = await ownTrial({ kind: 'absolute', amount: 20 });
+  const { id } = data.trial;
+  const typed = { from: 'A trial report', treatment: 'feed 1', control: 'plain water' };
+  expect(await typeFinding(id, { ...typed, size: '30 g', se: '8' })).toMatchObject({
+    ok: true,
+  });
+  const none = { out: new Set<string>(), in: new Set<string>() };
+  const { comparisons } = await takenTogether((await findTrial(id)) ?? data, none);
+  expect(comparisons[0]).toMatchObject({ scale: 'difference', without: [] });
+  expect(comparisons[0]?.gardens.map(({ gap }) => Math.round(gap))).toEqual([25, 30]);
+  const { typed: kept } = await toldOf(id);
+  expect(toldByOthers(data, 'uk', { typed: kept, heard: [] })).toMatchObject({
+    toldIn: 'g',
+    typed: [{ says: 'feed 1, 30 g more than plain water (standard error 8 g)' }],
+  });
+});
+
+test('what an earlier version worked out of a garden’s file is worked out anew, not read as it stands', async () => {
+  const { data, plan } = await ownTrial();
+  const { id } = data.trial;
+  const sent = runPlan(plan, 1, grams(200));
+  await said(id, resultsFixture(sent, 'Elm End'));
+  const now = await sentSources(id);
+  // As it was kept before it had a version: a bare list, without what later sums ask for.
+  const [{ gardenId = '' } = {}] = await heldResultsOf(database(), id);
+  const old = now.map(each => ({ ...each, answer: { ...each.answer, gaps: [] } }));
+  await keepSources(database(), id, gardenId, old);
+  expect(await sentSources(id)).toEqual(now);
+  const [{ kept } = { kept: undefined }] = await heldSourcesOf(database(), id);
+  expect(kept).toEqual(JSON.parse(JSON.stringify(asKept(now))));
 });
 
 test('another season of this garden comes in by a tick, and the garden stays one', async () => {

@@ -24,6 +24,7 @@ import { logChange } from '@/store/changes';
 import { inTransaction } from '@/store/connection/database';
 import { heldResultsOf, putGardenResults } from '@/store/other-gardens';
 import { findTrialData } from '@/store/trials';
+import { asKept } from './sent-sources';
 
 /** What a garden says of itself to the others. */
 export const SiteForm = z.object({
@@ -85,7 +86,7 @@ export async function takeResultsIn(
       writtenAt,
       takenAt: instantNow(),
     };
-    await putGardenResults(db, trialId, held, { file: results, sources });
+    await putGardenResults(db, trialId, held, { file: results, sources: asKept(sources) });
     await logChange(db, {
       at: instantNow(),
       trialId,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { GardenSource } from '@/core/judge/together/gardens-together';
+import { type GardenSource, togetherMeasure } from '@/core/judge/together/gardens-together';
+import { toldIn } from '@/core/judge/together/told-in';
 import { type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -7,6 +8,7 @@ import { today } from '@/service/garden/clock';
 import { pressId } from '@/service/garden/press-id';
 import { changeOneTrial, invalid } from '@/service/trial/change-trial';
 import { database } from '@/store/connection/database';
+import { firstGarden } from '@/store/gardens';
 import {
   type AskedGarden,
   addHeardFinding,
@@ -16,7 +18,6 @@ import {
   type HeldRow,
   heardFindingsOf,
   heldResultsOf,
-  heldSourcesOf,
   putAskedGarden,
   removeAskedGarden,
   removeFinding,
@@ -24,6 +25,7 @@ import {
   type TypedFinding,
   typedFindingsOf,
 } from '@/store/other-gardens';
+import { sentSources } from './sent-sources';
 
 /** A garden that was asked, or that sent results unasked. */
 export interface RosterRow {
@@ -48,9 +50,7 @@ export interface RosterRow {
 export async function rosterOf(trialId: string): Promise<readonly RosterRow[]> {
   const db = database();
   const [asked, held] = [await askedGardensOf(db, trialId), await heldResultsOf(db, trialId)];
-  const sources = (await heldSourcesOf(db, trialId)).flatMap(
-    each => each as readonly GardenSource[],
-  );
+  const sources = await sentSources(trialId);
   const rows = asked.map(garden => rowOf(garden, held, sources));
   // Two gardens may go by one name: what is beside none of the list stands by itself.
   const shown = new Set(rows.map(row => row.came?.gardenId));
@@ -148,31 +148,42 @@ export function dropResults(trialId: string, gardenId: string): Done {
 }
 
 const Figure = z.string().trim().max(20);
-const TypedForm = z.object({
-  from: z.string().trim().min(3, 'Say where the figures are from.').max(120),
-  treatment: z.string().trim().min(1).max(120),
-  control: z.string().trim().min(1).max(120),
-  percent: Figure.min(1, 'The difference, in %.')
-    .transform(plainNumber)
-    .pipe(z.number('A number, such as 12 or −5.').gt(-100, 'More than −100%.').max(1000)),
-  se: Figure.min(1, 'Its standard error, in % of the control.')
-    .transform(plainNumber)
-    .pipe(z.number('A number, such as 5.').positive('Above 0.').max(1000)),
-  season: z.string().trim().max(20).default(''),
-});
+const MOST = 1_000_000;
 
-/** As one types it: with a minus sign, a comma, a percent sign. */
-function plainNumber(written: string): number {
-  return Number(written.replace('−', '-').replace(',', '.').replace('%', ''));
+/** @param least of the difference: what can't be */
+function typedForm(unit: string, least: number) {
+  /** As one types it: with a minus sign, a comma, its unit behind. */
+  const plainNumber = (written: string): number =>
+    Number(written.replace('−', '-').replace(',', '.').replace(unit, ''));
+  return z.object({
+    from: z.string().trim().min(3, 'Say where the figures are from.').max(120),
+    treatment: z.string().trim().min(1).max(120),
+    control: z.string().trim().min(1).max(120),
+    size: Figure.min(1, `The difference, in ${unit || 'what is measured'}.`)
+      .transform(plainNumber)
+      .pipe(z.number('A number, such as 12 or −5.').gt(least, 'More than −100%.').max(MOST)),
+    se: Figure.min(1, 'Its standard error, in the same.')
+      .transform(plainNumber)
+      .pipe(z.number('A number, such as 5.').positive('Above 0.').max(MOST)),
+    season: z.string().trim().max(20).default(''),
+  });
 }
 
 /** Takes in what others found, as a difference with its standard error. It counts, and is marked as typed in. */
 export function typeFinding(trialId: string, input: unknown): Done {
   const what = 'finding typed in';
-  return changeOneTrial(trialId, async db => {
-    const form = TypedForm.safeParse(input);
+  return changeOneTrial(trialId, async (db, data) => {
+    const system = (await firstGarden(db))?.system;
+    const { isPercent, unit, base } = toldIn(togetherMeasure(data.measures, system));
+    const form = typedForm(unit, isPercent ? -100 : -MOST).safeParse(input);
     if (!form.success) return invalid(what, fieldTroublesOf(form.error));
-    await addTypedFinding(db, trialId, { id: pressId(input), ...form.data });
+    const { size, se, ...facts } = form.data;
+    const told = {
+      percent: isPercent ? size : null,
+      difference: isPercent ? null : size * base,
+      se: se * base,
+    };
+    await addTypedFinding(db, trialId, { id: pressId(input), ...facts, ...told });
     return { what, result: success(true as const), detail: form.data };
   });
 }

@@ -14,8 +14,9 @@ import type { TrialData } from '@/core/trial/model/trial-data';
 import { currentGarden } from '@/service/garden/garden';
 import { database } from '@/store/connection/database';
 import type { Garden } from '@/store/gardens';
-import { heldSourcesOf, typedFindingsOf } from '@/store/other-gardens';
+import { typedFindingsOf } from '@/store/other-gardens';
 import { findTrialData, trialsOf } from '@/store/trials';
+import { sentSources } from './sent-sources';
 
 /** All that may be taken together with a trial, and what of it is. */
 export interface TakenTogether {
@@ -77,12 +78,6 @@ function traitsOfAll({ units }: TrialData): Readonly<Record<string, string>> {
       units.every(unit => unit.traits[name] === value),
     ),
   );
-}
-
-async function sentSources(trialId: string): Promise<readonly GardenSource[]> {
-  const held = await heldSourcesOf(database(), trialId);
-  // Written by this version or an earlier one of the same shape, never by a hand outside.
-  return held.flatMap(each => each as readonly GardenSource[]);
 }
 
 /** This garden’s other closed trials of the same measure that hold the same two against each other. */

@@ -2,13 +2,13 @@ import type { BetterWay, JudgeInput, Margin } from '@/core/judge/question/judge-
 import { outcomeOf } from '@/core/judge/question/unit-outcome';
 import { responseIn } from '@/core/judge/units/trial-analysis';
 import { overallCall } from '@/core/judge/verdict/call';
-import { isToldInPercent } from '@/core/judge/verdict/shown-interval';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { compareKinds, type MetaRegression } from '@/core/stats/meta/meta-regression';
 import type { Measure } from '@/core/trial/model/measure';
 import type { SiteFacts } from '@/core/trial/shared/results-file';
 import type { GardenAnswer, GardenGap } from './garden-answer';
 import { type PooledComparison, type PooledGarden, poolGardens } from './pooled-gardens';
+import { isShareTold } from './told-in';
 
 /** One garden in one season, as it is taken together with others. */
 export interface GardenSource {
@@ -67,9 +67,12 @@ export function gardensTogether(
 ): readonly ComparisonTogether[] {
   const { better, margin } = measure;
   const asked = comparisonsOf(sources);
-  const isRatio = measure.outcome === 'continuous' || measure.outcome === 'count';
-  const isShare = isRatio && isToldInPercent(measure);
-  const spec = { better, margin, isShare, comparisons: Math.max(1, asked.length) };
+  const spec = {
+    better,
+    margin,
+    isShare: isShareTold(measure),
+    comparisons: Math.max(1, asked.length),
+  };
   return asked.map(comparison => {
     const findings = sources.flatMap(source => {
       const gap = source.answer.gaps.find(each => isSame(each, comparison));

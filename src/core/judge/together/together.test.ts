@@ -230,6 +230,7 @@ test('what was typed in counts by its own error and has no pots', () => {
     control: 'plain water',
     from: 'A neighbour',
     percent: 25,
+    difference: null,
     se: 10,
     season: '2024',
   });

@@ -1,20 +1,24 @@
+import type { GardenGap } from './garden-answer';
 import type { GardenSource } from './gardens-together';
 
-/** A difference with its standard error as somebody published or told it, in % of the control. */
+/** A difference with its standard error as somebody published or told it, in what the question's gaps are told in. */
 export interface TypedSummary {
   readonly id: string;
   readonly treatment: string;
   readonly control: string;
   readonly from: string;
-  readonly percent: number;
+  /** In % of the control; null where gaps are told in the measure's own unit. */
+  readonly percent: number | null;
+  /** In the measure's own unit; null where gaps are told in %. */
+  readonly difference: number | null;
+  /** In the same as the difference. */
   readonly se: number;
   readonly season: string;
 }
 
 /** Figures that were typed in, as a garden among the others: without units, weighed by its own error. */
 export function typedSource(typed: TypedSummary): GardenSource {
-  const { id, treatment, control, from, percent, se, season } = typed;
-  const ratio = 1 + percent / 100;
+  const { id, treatment, control, from, season } = typed;
   return {
     id,
     gardenId: id,
@@ -31,12 +35,8 @@ export function typedSource(typed: TypedSummary): GardenSource {
           treatment,
           control,
           isLine: false,
-          difference: null,
-          se: null,
+          ...sizeOf(typed),
           df: KNOWN,
-          percent,
-          // The error of a logarithm is the relative one (delta method).
-          logRatio: { estimate: Math.log(ratio), se: se / 100 / ratio },
           controlLevel: null,
           units: [0, 0],
           share: null,
@@ -48,6 +48,18 @@ export function typedSource(typed: TypedSummary): GardenSource {
       leftOut: 0,
     },
   };
+}
+
+function sizeOf({
+  percent,
+  difference,
+  se,
+}: TypedSummary): Pick<GardenGap, 'difference' | 'se' | 'percent' | 'logRatio'> {
+  if (percent === null) return { difference, se, percent: null, logRatio: null };
+  const ratio = 1 + percent / 100;
+  // The error of a logarithm is the relative one (delta method).
+  const logRatio = { estimate: Math.log(ratio), se: se / 100 / ratio };
+  return { difference: null, se: null, percent, logRatio };
 }
 
 /** An error that somebody told is taken as it is. */

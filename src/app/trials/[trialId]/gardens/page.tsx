@@ -5,6 +5,7 @@ import { HandOut } from '@/features/gardens/HandOut';
 import { Roster } from '@/features/gardens/Roster';
 import { SendBack } from '@/features/gardens/SendBack';
 import { ToldByOthers } from '@/features/gardens/ToldByOthers';
+import { toldByOthers } from '@/features/gardens/told-view';
 import { WhoDoesWhat } from '@/features/gardens/WhoDoesWhat';
 import { TrialFrame } from '@/features/trial/TrialFrame';
 import { currentGarden } from '@/service/garden/garden';
@@ -27,7 +28,7 @@ export const metadata: Metadata = { title: 'Other gardens' };
 export default async function GardensPage(props: TrialPageProps) {
   const { data, whole, frame } = await loadTrial(props);
   const { id, state, protocolId, unitWord } = data.trial;
-  const { name } = await currentGarden();
+  const { name, system } = await currentGarden();
   const plan = protocolId === null ? undefined : await receivedPlan(id);
   const treatments = data.treatments.map(treatment => treatment.name);
   const control = data.treatments.find(({ role }) => role === 'control')?.name ?? '';
@@ -70,7 +71,7 @@ export default async function GardensPage(props: TrialPageProps) {
       <ToldByOthers
         treatments={treatments.filter(each => each !== control)}
         control={control}
-        {...(await toldOf(id))}
+        {...toldByOthers(whole, system, await toldOf(id))}
         type={typeFindingAction.bind(null, id)}
         hear={keepHeardAction.bind(null, id)}
         drop={dropFindingAction.bind(null, id)}
