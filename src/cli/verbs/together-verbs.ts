@@ -5,8 +5,6 @@ import {
   type ComparisonTogether,
   type GardenSource,
   gardensTogether,
-  type TogetherMeasure,
-  togetherMeasure,
 } from '@/core/judge/together/gardens-together';
 import { mixedOver } from '@/core/judge/together/mixed-over';
 import {
@@ -15,6 +13,7 @@ import {
   intakeSentence,
   sourcesOfResults,
 } from '@/core/judge/together/take-in-results';
+import { type TogetherMeasure, togetherMeasure } from '@/core/judge/together/together-measure';
 import { comparisonSentences, togetherHeadline } from '@/core/judge/together/together-words';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import { type Protocol, protocolOf, readProtocol } from '@/core/trial/shared/protocol';

@@ -9,6 +9,7 @@ export type TrialTrouble =
   /** A helper may walk, weigh and tick. */
   | { readonly kind: 'keeper-only' }
   | { readonly kind: 'already-locked' }
+  | { readonly kind: 'kept-deal' }
   | { readonly kind: 'not-dealt' }
   | { readonly kind: 'not-locked' }
   | { readonly kind: 'closed' }
@@ -42,6 +43,8 @@ export function trialSentence(trouble: TrialTrouble): string {
       return 'That pot is not in this trial.';
     case 'keeper-only':
       return 'Only a keeper of this garden can do that.';
+    case 'kept-deal':
+      return 'What is asked lies in the ground as it was dealt then: the treatments and the deal stay as they are.';
     case 'already-locked':
       return 'The plan is locked: it can’t be changed any more.';
     case 'not-dealt':

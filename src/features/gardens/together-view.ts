@@ -1,10 +1,7 @@
 import { evidenceOf } from '@/core/judge/together/evidence';
-import type {
-  ComparisonTogether,
-  GardenSource,
-  TogetherMeasure,
-} from '@/core/judge/together/gardens-together';
+import type { ComparisonTogether, GardenSource } from '@/core/judge/together/gardens-together';
 import type { PooledGarden } from '@/core/judge/together/pooled-gardens';
+import type { TogetherMeasure } from '@/core/judge/together/together-measure';
 import {
   comparisonSentences,
   gapWords,

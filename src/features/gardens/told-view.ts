@@ -1,4 +1,4 @@
-import { type TogetherMeasure, togetherMeasure } from '@/core/judge/together/gardens-together';
+import { type TogetherMeasure, togetherMeasure } from '@/core/judge/together/together-measure';
 import { gapSize, gapWords } from '@/core/judge/together/together-words';
 import { toldIn } from '@/core/judge/together/told-in';
 import type { TypedSummary } from '@/core/judge/together/typed-source';

@@ -732,6 +732,8 @@ test('other seasons stand one by one and together; rivals and next steps have th
         { treatment: 'feed 1', step: 'again', says: 'Test it again with about 9 pots of each.' },
       ]}
       lessons={['Pots treated alike differed by 14%.']}
+      unitWord="pot"
+      askWhatIsLeft={null}
       regret={jest.fn()}
     />,
   );

@@ -47,6 +47,7 @@ const first = analyse(data, { ...spec, shuffles: 500 }, judge);
 const doors = {
   leaveOut: jest.fn(),
   putBackIn: jest.fn().mockResolvedValue(success(true)),
+  askWhatIsLeft: jest.fn(),
   regret: jest.fn(),
   close: jest.fn().mockResolvedValue(success(true)),
 };
@@ -186,7 +187,7 @@ describe('what stands under it', () => {
   test('lets an open trial be closed and a closed one not', async () => {
     show('answer');
     fireEvent.click(await screen.findByRole('button', { name: 'Close the trial' }));
-    const dialog = within(screen.getByRole('alertdialog', { name: 'Close the trial?' }));
+    const dialog = within(await screen.findByRole('alertdialog', { name: 'Close the trial?' }));
     expect(doors.close).not.toHaveBeenCalled();
     await act(async () => {
       fireEvent.click(dialog.getByRole('button', { name: 'Close it' }));

@@ -62,9 +62,16 @@ function Dealt(props: DealFormProps) {
       </Soft>
       <DealTrouble trouble={props.trouble} />
       <DealActs {...props} />
-      <Change title="Change how it is laid out" isRuled>
-        <DealFields {...props} />
-      </Change>
+      {props.layout?.keptFrom ? (
+        <Soft>
+          Each {props.unitWord} holds what it was dealt in an earlier trial. That deal stays: what
+          is asked lies in the ground.
+        </Soft>
+      ) : (
+        <Change title="Change how it is laid out" isRuled>
+          <DealFields {...props} />
+        </Change>
+      )}
     </>
   );
 }
@@ -117,16 +124,18 @@ function DealActs({ layout, act, deal, form, isPending, lock }: DealFormProps) {
   const goOn = useGoOn();
   return (
     <Acts>
-      <Button
-        data-tone={layout ? undefined : 'main'}
-        onPress={() => {
-          goOn();
-          act(() => deal(form));
-        }}
-        isPending={isPending}
-      >
-        {layout ? 'Deal again' : 'Deal'}
-      </Button>
+      {!layout?.keptFrom && (
+        <Button
+          data-tone={layout ? undefined : 'main'}
+          onPress={() => {
+            goOn();
+            act(() => deal(form));
+          }}
+          isPending={isPending}
+        >
+          {layout ? 'Deal again' : 'Deal'}
+        </Button>
+      )}
       {layout && (
         <AskFirst
           label="Lock the plan"

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { type GardenSource, togetherMeasure } from '@/core/judge/together/gardens-together';
+import type { GardenSource } from '@/core/judge/together/gardens-together';
+import { togetherMeasure } from '@/core/judge/together/together-measure';
 import { toldIn } from '@/core/judge/together/told-in';
 import { type Result, success } from '@/core/result';
 import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';

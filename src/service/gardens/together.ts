@@ -4,9 +4,8 @@ import {
   type ComparisonTogether,
   type GardenSource,
   gardensTogether,
-  type TogetherMeasure,
-  togetherMeasure,
 } from '@/core/judge/together/gardens-together';
+import { type TogetherMeasure, togetherMeasure } from '@/core/judge/together/together-measure';
 import { typedSource } from '@/core/judge/together/typed-source';
 import { mainMeasure } from '@/core/judge/units/trial-analysis';
 import { isKeyOpen } from '@/core/trial/key';

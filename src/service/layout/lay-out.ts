@@ -25,6 +25,7 @@ export async function dealTrial(
   return changeOneTrial(trialId, async (db, data) => {
     const what = 'dealt';
     if (data.trial.state !== 'planned') return refused(what, { kind: 'already-locked' });
+    if (data.layout?.keptFrom) return refused(what, { kind: 'kept-deal' });
     const request = readBench(input, system, data.treatments);
     if (!request.ok) return invalid(what, request.trouble);
     const bench = layOutBench(

@@ -5,6 +5,7 @@ import type { CareRule } from '@/core/trial/model/care-rule';
 import { TrialId } from '@/core/trial/model/ids';
 import type { Treatment } from '@/core/trial/model/treatment';
 import type { Trial } from '@/core/trial/model/trial';
+import type { TrialData } from '@/core/trial/model/trial-data';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { instantNow } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
@@ -13,7 +14,7 @@ import { pressId } from '@/service/garden/press-id';
 import { deleteCareRule, putCareRule } from '@/store/care';
 import { logChange } from '@/store/changes';
 import { type Database, database } from '@/store/connection/database';
-import { clearLayout } from '@/store/layouts';
+import { clearLayout, type DealtLayout, putLayout } from '@/store/layouts';
 import { putQuestion } from '@/store/questions';
 import { addTrial, changeTrial, findTrial } from '@/store/trials';
 import { changeOneTrial, whileThereIsRoom } from './change-trial';
@@ -58,9 +59,12 @@ export async function changeQuestion(
   const garden = await currentGarden();
   const question = readQuestion(input, garden.system, newId);
   if (!question.ok) return failure({ kind: 'invalid', fields: question.trouble });
-  return changeOneTrial(trialId, async (db, { trial, treatments, care }) => {
+  return changeOneTrial(trialId, async (db, data) => {
+    const { trial, treatments, care } = data;
     if (trial.state !== 'planned')
       return { result: failure({ kind: 'already-locked' }), what: 'question changed' };
+    const kept = keptDealOf(data, question.value.treatments);
+    if (!kept.ok) return { result: kept, what: 'question changed' };
     await clearLayout(db, trialId);
     await changeTrial(db, trialId, question.value.facts);
     const asked = {
@@ -68,6 +72,7 @@ export async function changeQuestion(
       treatments: withKeptIds(question.value.treatments, treatments),
     };
     await putQuestion(db, trialId, asked);
+    if (kept.value) await putLayout(db, trial, kept.value);
     await keepCareFor(db, trialId, care.rules, asked.treatments);
     return {
       result: success({ ...trial, ...question.value.facts }),
@@ -75,6 +80,18 @@ export async function changeQuestion(
       detail: question.value.facts,
     };
   });
+}
+
+/** The deal that stays, where what is asked lies in the ground already; its treatments can't be others then. null: it is dealt anew. */
+function keptDealOf(
+  { layout, places, blocks, units, treatments }: TrialData,
+  asked: readonly Treatment[],
+): Result<DealtLayout | null, TrialTrouble> {
+  if (!layout?.keptFrom) return success(null);
+  const names = (of: readonly Treatment[]): string => of.map(({ name }) => name).join('\n');
+  return names(asked) === names(treatments)
+    ? success({ layout, places, blocks, units })
+    : failure({ kind: 'kept-deal' });
 }
 
 /** A treatment that is still called the same is the same: tasks that are planned for it stay its own. */

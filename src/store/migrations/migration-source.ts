@@ -17,6 +17,7 @@ import * as putAway from './20261129g-put-away';
 import * as asBuilt from './20261129h-as-built';
 import * as demoDay from './20261130a-demo-day';
 import * as otherGardens from './20261130b-other-gardens';
+import * as keptDeal from './20261130c-kept-deal';
 
 interface Migration {
   up(db: Knex): PromiseLike<void>;
@@ -43,6 +44,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '20261129h-as-built': asBuilt,
   '20261130a-demo-day': demoDay,
   '20261130b-other-gardens': otherGardens,
+  '20261130c-kept-deal': keptDeal,
 };
 
 /** Every migration by name, oldest first. */

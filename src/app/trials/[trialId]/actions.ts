@@ -15,6 +15,7 @@ import { changeQuestion } from '@/service/trial/ask';
 import { mishapHistoryOf } from '@/service/trial/entry-history';
 import { predict } from '@/service/trial/predict';
 import { recordRegret } from '@/service/trial/regret';
+import { askWhatIsLeft } from '@/service/trial/residual';
 import { logWork, undoWork } from '@/service/weigh/log-work';
 import { recordMishap } from '@/service/weigh/mishaps';
 import { historyOf, removePick, takePick, undoRevision } from '@/service/weigh/picks';
@@ -76,6 +77,10 @@ export async function historyAction(unitId: unknown) {
 export async function mishapHistoryAction(trialId: unknown) {
   const id = Id.safeParse(trialId);
   return id.success ? mishapHistoryOf(id.data) : [];
+}
+
+export async function askWhatIsLeftAction(trialId: unknown) {
+  return changing(trialId, askWhatIsLeft);
 }
 
 export async function regretAction(trialId: unknown, input: unknown) {

@@ -5,9 +5,10 @@ import '../../../../reference/significant-digits';
 import type { Margin } from '@/core/judge/question/judge-input';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { protocolOf } from '@/core/trial/shared/protocol';
-import { gardensTogether, togetherMeasure } from './gardens-together';
+import { gardensTogether } from './gardens-together';
 import { sourcesOfResults } from './take-in-results';
 import { resultsFixture, runPlan } from './ten-gardens-fixture';
+import { togetherMeasure } from './together-measure';
 import { comparisonSentences, togetherHeadline } from './together-words';
 
 const Pooled = z.object({

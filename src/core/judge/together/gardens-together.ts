@@ -1,13 +1,9 @@
-import type { BetterWay, JudgeInput, Margin } from '@/core/judge/question/judge-input';
-import { outcomeOf } from '@/core/judge/question/unit-outcome';
-import { responseIn } from '@/core/judge/units/trial-analysis';
 import { overallCall } from '@/core/judge/verdict/call';
-import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { compareKinds, type MetaRegression } from '@/core/stats/meta/meta-regression';
-import type { Measure } from '@/core/trial/model/measure';
 import type { SiteFacts } from '@/core/trial/shared/results-file';
 import type { GardenAnswer, GardenGap } from './garden-answer';
 import { type PooledComparison, type PooledGarden, poolGardens } from './pooled-gardens';
+import type { TogetherMeasure } from './together-measure';
 import { isShareTold } from './told-in';
 
 /** One garden in one season, as it is taken together with others. */
@@ -39,25 +35,6 @@ export interface ByTrait {
 export interface ComparisonTogether extends PooledComparison {
   /** By soil or another trait of the gardens, where there are enough. */
   readonly byTrait: readonly ByTrait[];
-}
-
-/** What is asked of all gardens: the main measure of the plan, and what its figures are told in. */
-export interface TogetherMeasure
-  extends Pick<JudgeInput, 'outcome' | 'response' | 'responseUnit' | 'responseBase'> {
-  readonly name: string;
-  readonly better: BetterWay;
-  readonly margin: Margin | null;
-}
-
-/** A plan’s main measure as all gardens are asked for it. @throws {RangeError} a plan without one, which its reader lets through nowhere */
-export function togetherMeasure(
-  measures: readonly Measure[],
-  system?: MeasureSystem,
-): TogetherMeasure {
-  const main = measures.find(measure => measure.isMain);
-  if (!main) throw new RangeError('measures must hold a main one');
-  const { name, response, better, margin, scale } = main;
-  return { name, response, better, margin, outcome: outcomeOf(scale), ...responseIn(main, system) };
 }
 
 /** Every comparison of a question over all gardens and seasons that answered it. */

@@ -5,8 +5,9 @@ import { GAP_WAYS } from '@/core/judge/verdict/words/size-words';
 import { listed } from '@/core/words/listed';
 import { counted } from '@/core/words/plural';
 import { sentenceCase } from '@/core/words/sentence-case';
-import type { ComparisonTogether, TogetherMeasure } from './gardens-together';
+import type { ComparisonTogether } from './gardens-together';
 import type { PoolScale, Together } from './pooled-gardens';
+import type { TogetherMeasure } from './together-measure';
 
 /** How large a gap is, without its way: `18%`, `3 days`, `250 g`. */
 export function gapSize(value: number, scale: PoolScale, measure: TogetherMeasure): string {

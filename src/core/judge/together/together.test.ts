@@ -9,10 +9,11 @@ import { combineSites } from '@/core/stats/meta/random-effects';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import { asGardens } from './as-gardens';
 import type { GardenGap } from './garden-answer';
-import { gardensTogether, togetherMeasure } from './gardens-together';
+import { gardensTogether } from './gardens-together';
 import { type GardenFinding, poolGardens } from './pooled-gardens';
 import { sourcesOfResults } from './take-in-results';
 import { planFixture, resultsFixture, runPlan } from './ten-gardens-fixture';
+import { togetherMeasure } from './together-measure';
 import { comparisonSentences, togetherHeadline } from './together-words';
 import { typedSource } from './typed-source';
 

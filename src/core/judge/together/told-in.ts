@@ -1,5 +1,5 @@
 import { isToldInPercent } from '@/core/judge/verdict/shown-interval';
-import type { TogetherMeasure } from './gardens-together';
+import type { TogetherMeasure } from './together-measure';
 
 /** What the gaps of a question are told in by hand. */
 export interface ToldIn {

@@ -39,8 +39,9 @@ export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'
   money: null,
 };
 
-/** What is not known yet of a layout's place. */
-export const BLANK_SITE: Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site'> = {
+/** What is not known yet of a layout's place, and a deal of its own. */
+export const BLANK_SITE: Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site' | 'keptFrom'> = {
+  keptFrom: null,
   isArrangedInSight: false,
   hasGuards: false,
   site: [],

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TrialId } from './ids';
 import { Name, Seed } from './limits';
 
 // The whole trial as one plain object: what core takes, what the worker gets, and the open file format.
@@ -65,6 +66,8 @@ export const Layout = z
     isArrangedInSight: z.boolean().default(false),
     /** Plants that nobody reads stand round the bench. */
     hasGuards: z.boolean().default(false),
+    /** The trial whose deal it is, where what that one left in the ground is asked: it is never dealt anew. */
+    keptFrom: TrialId.nullable().default(null),
     site: z.array(SiteFeature).max(12).readonly().default([]),
   })
   .readonly();

@@ -8,6 +8,7 @@ import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
 import { Soft } from '@/ui/Page';
 import { WayOn } from '@/ui/WayOn';
+import { LeftInGround } from './LeftInGround';
 
 const STEP_WORDS: Readonly<Record<NextStep['step'], string>> = {
   keep: 'Keep',
@@ -21,11 +22,14 @@ interface NextStepsProps {
   readonly steps: readonly NextStep[];
   /** What this trial teaches the next: its spread, its mishaps, what was missed. */
   readonly lessons: readonly string[];
+  readonly unitWord: string;
+  /** null while the trial runs, or where nothing stands anywhere. */
+  readonly askWhatIsLeft: Parameters<typeof LeftInGround>[0]['ask'] | null;
   readonly regret: Parameters<typeof RegretForm>[0]['keep'];
 }
 
 /** What next: keep, drop, or again with so many; and the next trial from this one. */
-export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
+export function NextSteps({ trialId, steps, lessons, regret, ...props }: NextStepsProps) {
   const [before] = useState(lessons.length);
   return (
     <Box aria-label="What next?">
@@ -54,6 +58,7 @@ export function NextSteps({ trialId, steps, lessons, regret }: NextStepsProps) {
         </Fold>
       )}
       <WayOn href={`/trials/new?after=${trialId}`}>Make the next trial from this one</WayOn>
+      {props.askWhatIsLeft && <LeftInGround unitWord={props.unitWord} ask={props.askWhatIsLeft} />}
       <RegretForm keep={regret} />
       <p>
         <Link href={`/trials/${trialId}/report`}>The report</Link>

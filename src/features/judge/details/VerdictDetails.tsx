@@ -240,7 +240,7 @@ function MoneyAndTime({ rest: { data, details }, analysis, measure }: PartProps)
 }
 
 /** What to do with each treatment, what it teaches the next trial, and what it says with other seasons. */
-function WhatNext({ rest: { data, details }, planned, analysis, regret }: PartProps) {
+function WhatNext({ rest: { data, details }, planned, analysis, regret, ...actions }: PartProps) {
   const isPlanned = analysis.spec.measureId === planned.measureId;
   return (
     <>
@@ -249,6 +249,8 @@ function WhatNext({ rest: { data, details }, planned, analysis, regret }: PartPr
         steps={nextSteps(analysis.judgement, analysis.input)}
         lessons={details.lessons}
         regret={regret}
+        unitWord={data.trial.unitWord}
+        askWhatIsLeft={data.trial.state === 'closed' && data.layout ? actions.askWhatIsLeft : null}
       />
       {details.seasons.length > 0 && isPlanned && (
         <Later>

@@ -17,6 +17,7 @@ import { analysisSpecOf, verdictUnder } from '@/service/judge/verdict';
 import { findTrialFor, trialLog } from '@/service/trial/trials';
 import { Link } from '@/ui/Link';
 import {
+  askWhatIsLeftAction,
   closeTrialAction,
   leaveOutAction,
   openKeyAction,
@@ -101,6 +102,7 @@ async function verdictOfTrial(data: TrialData, measure: Measure): Promise<Verdic
     frozen: frozen ? { closedAt: frozen.closedAt, headline: frozen.verdict.headline } : null,
     interimLooks: interimLookDays(log, trial.endsOn).length,
     close: closeTrialAction.bind(null, trial.id),
+    askWhatIsLeft: askWhatIsLeftAction.bind(null, trial.id),
     regret: regretAction.bind(null, trial.id),
     leaveOut: leaveOutAction.bind(null, trial.id),
     putBackIn: putBackInAction.bind(null, trial.id),
