@@ -5,6 +5,7 @@ import { pickFixture, trialFixture } from './fixtures/trial-fixture';
 import { NO_CARE } from './model/care-plan';
 import { TrialData } from './model/trial-data';
 import { residualTrial } from './residual-trial';
+import { protocolOf } from './shared/protocol';
 
 const closed = (changes: Parameters<typeof trialFixture>[0] = {}): TrialData => {
   const data = trialFixture(changes);
@@ -64,8 +65,10 @@ test('treatments are called by last season, so that no verdict says what was giv
     'last season’s feed 1',
   ]);
   expect(after?.factors[0]?.levels).toEqual(after?.treatments.map(({ name }) => name));
-  expect(after?.trial.question).toBe('What is left in the ground? Does a feed help?');
+  expect(after?.trial.question).toBe('What is left in the ground after “Does a feed help?”');
   expect(after?.trial).toMatchObject({ state: 'planned', isBlind: false, protocolId: null });
+  // No other garden has this ground: the plan goes nowhere.
+  expect(after && protocolOf(after, { garden: '', person: '', madeAt: '' })).toBeUndefined();
 });
 
 test('it begins in a season to come, a whole number of weeks after the first', () => {

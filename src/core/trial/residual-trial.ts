@@ -33,7 +33,7 @@ export function residualTrial(
       ...trial,
       ...BLANK_TRIAL,
       id: TrialId.parse(newId()),
-      question: `What is left in the ground? ${trial.question}`.slice(0, LONGEST_QUESTION),
+      question: `What is left in the ground after “${trial.question}”`.slice(0, LONGEST_QUESTION),
       state: 'planned',
       isBlind: false, // what each got was told when the first season closed
       startsOn: addDays(trial.startsOn, later),
@@ -68,7 +68,7 @@ function rulesAfter(rules: TrialRules, nameOf: (name: string) => string): TrialR
     askedOther: named(rules.askedOther),
     askedOneWith: rules.askedOneWith.map(nameOf),
     askedOtherWith: rules.askedOtherWith.map(nameOf),
-    act: 'method',
+    act: rules.act,
   };
 }
 

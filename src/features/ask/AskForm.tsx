@@ -40,6 +40,8 @@ interface AskFormProps {
   readonly isLocked: boolean;
   /** Where one was dealt already. */
   readonly bench: BenchView | null;
+  /** Each unit holds what it was dealt in an earlier trial: saving takes no deal away. */
+  readonly keepsDeal?: boolean;
   /** Goes to the next step by itself when it worked. */
   readonly save: (input: unknown) => Promise<TrialTrouble | undefined>;
   /** What stands under the sentence, such as the predictions. */
@@ -47,7 +49,15 @@ interface AskFormProps {
 }
 
 /** What is asked, what is compared, what is measured, and what would be worth having. */
-export function AskForm({ draftKey, saved, isLocked, bench, save, children }: AskFormProps) {
+export function AskForm({
+  draftKey,
+  saved,
+  isLocked,
+  bench,
+  keepsDeal = false,
+  save,
+  children,
+}: AskFormProps) {
   const [form, keep, forget] = useDraft(draftKey, saved, readQuestionDraft);
   const { trouble, fields, isPending, run } = useTrialAction();
   const box = useRef<HTMLFormElement>(null);
@@ -84,7 +94,12 @@ export function AskForm({ draftKey, saved, isLocked, bench, save, children }: As
               having stand as they are.
             </Soft>
           ) : (
-            <Saving form={form} trouble={trouble} isPending={isPending} isDealt={bench !== null} />
+            <Saving
+              form={form}
+              trouble={trouble}
+              isPending={isPending}
+              deal={dealWords(bench !== null, keepsDeal, shown.unitWord)}
+            />
           )}
           {children}
           {bench && (
@@ -120,11 +135,12 @@ interface SavingProps {
   readonly form: QuestionForm;
   readonly trouble: TrialTrouble | undefined;
   readonly isPending: boolean;
-  readonly isDealt: boolean;
+  /** What becomes of the deal; null where there is none. */
+  readonly deal: string | null;
 }
 
 /** What is to be known before it is saved, and the one strong button. */
-function Saving({ form, trouble, isPending, isDealt }: SavingProps) {
+function Saving({ form, trouble, isPending, deal }: SavingProps) {
   const draft = useMemo(() => {
     const question = readQuestion(form, 'uk', () => v7());
     return question.ok ? draftTrial(question.value) : null;
@@ -135,9 +151,7 @@ function Saving({ form, trouble, isPending, isDealt }: SavingProps) {
         The main measure and the smallest difference worth having are locked before the first
         reading. What turns up beside them later is marked as found along the way.
       </Soft>
-      {isDealt && (
-        <Soft>Saving a changed question takes the deal away: the pots are dealt anew.</Soft>
-      )}
+      {deal && <Soft>{deal}</Soft>}
       {trouble && (
         <Trouble>
           {trouble.kind === 'invalid'
@@ -155,6 +169,12 @@ function Saving({ form, trouble, isPending, isDealt }: SavingProps) {
       <LiveAudit draft={draft} cv={STARTING_GUESS_CV.cv} />
     </>
   );
+}
+
+function dealWords(isDealt: boolean, keepsDeal: boolean, unitWord: string): string | null {
+  if (keepsDeal)
+    return `Each ${unitWord || 'pot'} holds what it was dealt: the treatments and the deal stay as they are.`;
+  return isDealt ? 'Saving a changed question takes the deal away: the pots are dealt anew.' : null;
 }
 
 function factWords({ question, crop, treatments }: QuestionForm): string {

@@ -77,7 +77,8 @@ export function protocolOf(
   data: TrialData,
   { madeAt, ...from }: ProtocolFrom,
 ): Protocol | undefined {
-  if (!data.layout) return undefined;
+  // What this ground was given no other garden has.
+  if (!data.layout || data.layout.keptFrom) return undefined;
   const { question, crop, unitWord, isBlind, startsOn, endsOn, pattern, rules } = data.trial;
   return {
     format: 'turnspit-protocol',

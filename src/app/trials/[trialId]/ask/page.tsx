@@ -34,6 +34,7 @@ export default async function AskPage(props: TrialPageProps) {
         saved={questionFormOf(data, (await currentGarden()).system)}
         isLocked={data.trial.state !== 'planned'}
         bench={benchViewOf(data, isOpen)}
+        keepsDeal={data.layout?.keptFrom != null}
         save={changeQuestionAction.bind(null, data.trial.id)}
       >
         <Predictions

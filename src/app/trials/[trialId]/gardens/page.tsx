@@ -12,6 +12,7 @@ import { currentGarden } from '@/service/garden/garden';
 import { receivedPlan } from '@/service/gardens/plan-files';
 import { rosterOf, toldOf } from '@/service/gardens/roster';
 import { tasksAhead } from '@/service/gardens/tasks-ahead';
+import { Soft } from '@/ui/Page';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import {
   askGardenAction,
@@ -55,7 +56,13 @@ export default async function GardensPage(props: TrialPageProps) {
           isClosed={state === 'closed'}
         />
       )}
-      {protocolId === null && (
+      {data.layout?.keptFrom && (
+        <Soft>
+          It asks what this ground holds, and no other garden was given the same: its plan goes
+          nowhere. Other gardens that ran the trial before it can ask the same of theirs.
+        </Soft>
+      )}
+      {protocolId === null && !data.layout?.keptFrom && (
         <>
           <HandOut trialId={id} gardenName={name} isLocked={state !== 'planned'} />
           <Roster
