@@ -96,6 +96,7 @@ function plannedOf(form: QuestionForm): Result<PlannedTrial, string> {
     margin,
     reading: plannedReadingOf(main.scale, daysBetween(facts.startsOn, facts.endsOn)),
     agreed: agreedComparisonOf(facts.rules, treatments),
+    looks: facts.rules.looks,
   });
 }
 

@@ -2,12 +2,16 @@
 
 import { styled } from 'styled-components';
 import type { QuestionForm } from '@/core/design/question/question-shape';
+import { costOfLooks, lookDays, MOST_LOOKS } from '@/core/judge/question/planned-looks';
+import { shortDay } from '@/core/time/days';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialRules } from '@/core/trial/model/trial';
+import { listed } from '@/core/words/listed';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { type FieldOf, fieldsOf } from '@/ui/form-fields';
 import { Soft } from '@/ui/Page';
+import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { AskedFor } from './AskedFor';
 
@@ -55,6 +59,20 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
         onChange={seasons => set({ seasons: Number(seasons.replace(/\D/g, '').slice(0, 2)) })}
         inputMode="numeric"
       />
+      <Select
+        label="The answer is looked at"
+        {...field('looks')}
+        value={String(rules.looks)}
+        onChange={looks => set({ looks: Number(looks) })}
+        options={LOOKS}
+      />
+      {rules.looks > 1 && (
+        <Soft>
+          Evenly over the season:{' '}
+          {listed(lookDays(form.startsOn, form.endsOn, rules.looks).map(shortDay))}. A look at a
+          blind trial opens its key.
+        </Soft>
+      )}
       <TextField label="The key may be seen by" {...field('key')} />
       <TextField
         label="Interests"
@@ -103,6 +121,15 @@ function UnitRules({ field, isLocked }: UnitRulesProps) {
     </>
   );
 }
+
+/** Each with what it costs. */
+const LOOKS = Array.from({ length: MOST_LOOKS }, (_, i) => ({
+  value: String(i + 1),
+  label:
+    i === 0
+      ? 'once, at the end'
+      : `${i + 1} times, the last at the end: a gap must be ${costOfLooks(i + 1)}% larger to be told`,
+}));
 
 const ENDS = [
   { value: 'date', label: 'on the day above, for all' },

@@ -176,6 +176,7 @@ export const QUESTION_PATTERNS: readonly QuestionPattern[] = [
         key: 'Whoever sprays. Who weighs does not look.',
         rescue: 'None is saved: a dead plant is a result.',
         seasons: 1,
+        looks: 1,
       },
     },
     bench: { kind: 'complete-blocks', blockCount: '6', blockWord: 'row' },

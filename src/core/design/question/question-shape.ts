@@ -30,6 +30,7 @@ export const USUAL_RULES = {
   rescue:
     'An untreated one that would die is saved; its measuring ends on that day, and the day is noted.',
   seasons: 1,
+  looks: 1,
   ripe: 'When it would be picked for the table.',
   replaceUntil: '',
   askedOne: '',
@@ -112,6 +113,7 @@ export const QuestionForm = z.object({
         .min(1, 'At least one season.')
         .max(20, 'At most 20.')
         .default(1),
+      looks: z.coerce.number().int().min(1).max(5).default(1),
     })
     .default(USUAL_RULES),
 });

@@ -10,6 +10,7 @@ import {
   type Margin,
   STARTING_GUESS_CV,
 } from '@/core/judge/question/judge-input';
+import { confidenceAtEach } from '@/core/judge/question/planned-looks';
 import type { Treatment } from '@/core/trial/model/treatment';
 import type { PlannedReading } from './planned-reading';
 
@@ -23,11 +24,23 @@ export interface PlannedTrial {
   readonly margin: Margin | null;
   readonly reading: PlannedReading;
   readonly agreed?: AgreedComparison | undefined;
+  /** How often it is agreed to look, the end included; once where nothing is said. */
+  readonly looks?: number | undefined;
 }
 
 /** What the judge would take, its units dealt with this seed and without values yet. */
 export function plannedInput(
-  { request, treatments, unitWord, response, better, margin, reading, agreed }: PlannedTrial,
+  {
+    request,
+    treatments,
+    unitWord,
+    response,
+    better,
+    margin,
+    reading,
+    agreed,
+    looks = 1,
+  }: PlannedTrial,
   seed: number,
 ): JudgeInput {
   const factors = Object.keys(treatments[0]?.levels ?? {});
@@ -75,7 +88,7 @@ export function plannedInput(
     subsamples: dealt.length,
     better,
     margin,
-    confidence: 0.95,
+    confidence: confidenceAtEach(looks),
     // One yes or no a unit is called by the deals: so many tell 5 from 4 of 100.
     shuffles: isYesNo ? 99 : 0,
     seed,

@@ -14,6 +14,7 @@ import {
   type PriorCv,
   type QuestionInput,
 } from '@/core/judge/question/judge-input';
+import { confidenceAtEach } from '@/core/judge/question/planned-looks';
 import { type OutcomeReader, outcomeOf, outcomeReader } from '@/core/judge/question/unit-outcome';
 import { isGainOrLoss } from '@/core/measure/library/reading-library';
 import { shownUnit } from '@/core/measure/library/shown-unit';
@@ -130,7 +131,7 @@ export function judgeInputOf(data: TrialData, spec: AnalysisSpec): JudgeInput {
     ),
     better: measure.better,
     margin: spec.margin,
-    confidence: 0.95,
+    confidence: confidenceAtEach(data.trial.rules.looks),
     shuffles: spec.shuffles,
     seed: spec.seed,
     isDeclared: measure.isMain,

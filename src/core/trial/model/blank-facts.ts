@@ -35,6 +35,7 @@ export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'
     askedOtherWith: [],
     act: '',
     seasons: 1,
+    looks: 1,
   },
   money: null,
 };

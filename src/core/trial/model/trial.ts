@@ -33,6 +33,8 @@ export const TrialRules = z
     act: z.string().max(20).default(''),
     /** Over how many seasons it is meant to run. */
     seasons: z.int().min(1).max(20).default(1),
+    /** How often its answer may be looked at, the last time at the end: all those looks hold together. */
+    looks: z.int().min(1).max(5).default(1),
   })
   .readonly();
 export type TrialRules = z.infer<typeof TrialRules>;

@@ -1,12 +1,17 @@
+import { costOfLooks, lookDays } from '@/core/judge/question/planned-looks';
 import { setWords } from '@/core/judge/units/analysis-sets';
-import { fullDay } from '@/core/time/days';
+import { fullDay, shortDay } from '@/core/time/days';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
+import { listed } from '@/core/words/listed';
 import { counted, pluralOf } from '@/core/words/plural';
 import { WayOn } from '@/ui/WayOn';
 
 interface VerdictNotesProps {
-  readonly trial: Pick<Trial, 'id' | 'unitWord' | 'interest' | 'state' | 'isBlind'>;
+  readonly trial: Pick<
+    Trial,
+    'id' | 'unitWord' | 'interest' | 'state' | 'isBlind' | 'rules' | 'startsOn' | 'endsOn'
+  >;
   readonly amendments: readonly Amendment[];
   readonly frozen: { readonly closedAt: string; readonly headline: string } | null;
   /** On how many days somebody looked while it ran. */
@@ -36,12 +41,11 @@ export function VerdictNotes({
       {trial.state !== 'closed' && (
         <p data-soft>The trial is still open: this is how it stands today.</p>
       )}
-      {interimLooks > 0 && (
-        <p data-soft>
-          Looked at on {counted(interimLooks, 'day')} before the end. A lead in the middle often
-          turns: no rule may change for it.
+      {looksWords(trial, interimLooks).map(says => (
+        <p key={says} data-soft>
+          {says}
         </p>
-      )}
+      ))}
       {frozen && (
         <p data-soft>
           Closed and frozen on {fullDay(frozen.closedAt.slice(0, 10))}.
@@ -52,4 +56,22 @@ export function VerdictNotes({
       {frozen && <WayOn href={`/trials/${trial.id}/report`}>Read or send what was found</WayOn>}
     </>
   );
+}
+
+/** How often it was looked at, and whether that was agreed: what was agreed is paid for, what was not is only said. */
+function looksWords(
+  { rules: { looks }, startsOn, endsOn }: VerdictNotesProps['trial'],
+  before: number,
+): readonly string[] {
+  const turns = 'A lead in the middle often turns: no rule may change for it.';
+  if (looks === 1)
+    return before === 0 ? [] : [`Looked at on ${counted(before, 'day')} before the end. ${turns}`];
+  const days = listed(lookDays(startsOn, endsOn, looks).map(shortDay));
+  const agreed = `${looks} looks were agreed, on ${days}: all their ranges hold together, for which a gap had to be ${costOfLooks(looks)}% larger.`;
+  return before < looks
+    ? [agreed]
+    : [
+        agreed,
+        `Looked at on ${counted(before, 'day')} before the end, more often than was agreed: what it says is less sure than it reads. ${turns}`,
+      ];
 }

@@ -135,6 +135,7 @@ function questionToPlan(data: TrialData): LayOutProps['question'] {
     better,
     margin,
     agreed: agreedComparisonOf(rules, data.treatments),
+    looks: rules.looks,
     reading: plannedReadingOf(scale, daysBetween(startsOn, endsOn)),
   };
 }
