@@ -1,6 +1,7 @@
 import { expectedWords, guessSubject } from '@/core/judge/after/guess-words';
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
+import { agreedLooksWords } from '@/core/judge/question/planned-looks';
 import { type AnalysisSet, setWords } from '@/core/judge/units/analysis-sets';
 import {
   type AnalysisSpec,
@@ -119,12 +120,16 @@ function factsOf(data: TrialData): Report['facts'] {
 }
 
 function limitsOf(data: TrialData): readonly string[] {
-  const { trial, incidents, amendments } = data;
+  const { trial, layout, incidents, amendments } = data;
   const before = amendments.filter(
     amendment => trial.closedAt === null || amendment.at <= trial.closedAt,
   );
   return [
     `${gardensOf(data)}, one season: what held here need not hold elsewhere.`,
+    ...(layout?.keptFrom
+      ? ['Nothing was given this season: it is what an earlier trial left in the ground.']
+      : []),
+    ...[agreedLooksWords(trial)].filter(says => says !== null),
     ...(trial.interest === '' ? [] : [`Interest declared: ${trial.interest}`]),
     ...(trial.isBlind && trial.keyOpenedAt !== null && trial.keyOpenedAt.slice(0, 10) < trial.endsOn
       ? [`The key was opened on ${fullDay(trial.keyOpenedAt)}, before the end.`]

@@ -1,4 +1,7 @@
+import { shortDay } from '@/core/time/days';
 import { addDays, type CalendarDay, daysBetween } from '@/core/time/garden-day';
+import type { Trial } from '@/core/trial/model/trial';
+import { listed } from '@/core/words/listed';
 
 /** How often an answer may be looked at, the last time at the end. */
 export const MOST_LOOKS = 5;
@@ -34,4 +37,15 @@ export function lookDays(
   return Array.from({ length: looks }, (_, i) =>
     addDays(startsOn, Math.round((days * (i + 1)) / looks)),
   );
+}
+
+/** What was agreed of looks, and its price; null where it was one, at the end. */
+export function agreedLooksWords({
+  rules: { looks },
+  startsOn,
+  endsOn,
+}: Pick<Trial, 'rules' | 'startsOn' | 'endsOn'>): string | null {
+  if (looks === 1) return null;
+  const days = listed(lookDays(startsOn, endsOn, looks).map(shortDay));
+  return `${looks} looks were agreed, on ${days}: all their ranges hold together, for which a gap had to be ${costOfLooks(looks)}% larger.`;
 }

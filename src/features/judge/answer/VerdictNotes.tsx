@@ -1,9 +1,8 @@
-import { costOfLooks, lookDays } from '@/core/judge/question/planned-looks';
+import { agreedLooksWords } from '@/core/judge/question/planned-looks';
 import { setWords } from '@/core/judge/units/analysis-sets';
-import { fullDay, shortDay } from '@/core/time/days';
+import { fullDay } from '@/core/time/days';
 import type { Amendment } from '@/core/trial/model/plan-record';
 import type { Trial } from '@/core/trial/model/trial';
-import { listed } from '@/core/words/listed';
 import { counted, pluralOf } from '@/core/words/plural';
 import { WayOn } from '@/ui/WayOn';
 
@@ -59,19 +58,15 @@ export function VerdictNotes({
 }
 
 /** How often it was looked at, and whether that was agreed: what was agreed is paid for, what was not is only said. */
-function looksWords(
-  { rules: { looks }, startsOn, endsOn }: VerdictNotesProps['trial'],
-  before: number,
-): readonly string[] {
+function looksWords(trial: VerdictNotesProps['trial'], before: number): readonly string[] {
+  const agreed = agreedLooksWords(trial);
   const turns = 'A lead in the middle often turns: no rule may change for it.';
-  if (looks === 1)
-    return before === 0 ? [] : [`Looked at on ${counted(before, 'day')} before the end. ${turns}`];
-  const days = listed(lookDays(startsOn, endsOn, looks).map(shortDay));
-  const agreed = `${looks} looks were agreed, on ${days}: all their ranges hold together, for which a gap had to be ${costOfLooks(looks)}% larger.`;
-  return before < looks
+  const days = `Looked at on ${counted(before, 'day')} before the end`;
+  if (agreed === null) return before === 0 ? [] : [`${days}. ${turns}`];
+  return before < trial.rules.looks
     ? [agreed]
     : [
         agreed,
-        `Looked at on ${counted(before, 'day')} before the end, more often than was agreed: what it says is less sure than it reads. ${turns}`,
+        `${days}, more often than was agreed: what it says is less sure than it reads. ${turns}`,
       ];
 }
