@@ -11,6 +11,7 @@ export const layoutOf = (row: Row): Layout =>
     ...row,
     isTurned: Boolean(row.isTurned),
     isArrangedInSight: Boolean(row.isArrangedInSight),
+    isGiven: Boolean(row.isGiven),
     hasGuards: Boolean(row.hasGuards),
     site: jsonOf(row.site),
     raisedSizes: jsonOf(row.raisedSizes),

@@ -15,6 +15,7 @@ import { Acts, Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import { useGoOn } from '@/ui/use-go-on';
 import { LayoutFields } from './LayoutFields';
+import { LayoutTable } from './LayoutTable';
 
 interface DealFormProps {
   readonly form: BenchDraft;
@@ -27,6 +28,7 @@ interface DealFormProps {
   readonly trouble: TrialTrouble | undefined;
   readonly layout: SeenLayout | null;
   readonly act: (work: () => Promise<Result<unknown, TrialTrouble>>) => void;
+  readonly takeLayout: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly isPending: boolean;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;
@@ -45,6 +47,7 @@ export function DealForm(props: DealFormProps) {
           <DealFields {...props} />
           <DealTrouble trouble={trouble} />
           <DealActs {...props} />
+          <Bringing {...props} />
         </>
       )}
     </>
@@ -68,11 +71,27 @@ function Dealt(props: DealFormProps) {
           is asked lies in the ground.
         </Soft>
       ) : (
-        <Change title="Change how it is laid out" isRuled>
-          <DealFields {...props} />
-        </Change>
+        <>
+          <Change title="Change how it is laid out" isRuled>
+            <DealFields {...props} />
+          </Change>
+          <Bringing {...props} />
+        </>
       )}
     </>
+  );
+}
+
+function Bringing({ unitWord, form, fields, isPending, act, takeLayout }: DealFormProps) {
+  return (
+    <LayoutTable
+      unitWord={unitWord}
+      form={form}
+      trouble={fields.layoutTable}
+      isPending={isPending}
+      act={act}
+      take={takeLayout}
+    />
   );
 }
 

@@ -37,6 +37,8 @@ export interface LayOutProps extends SiteAndTraitsProps {
   /** `/trials/…`, without a step. */
   readonly trialHref: string;
   readonly tendHref: string;
+  /** Brings a layout in that was made elsewhere. */
+  readonly takeLayout: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly deal: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lock: () => Promise<Result<unknown, TrialTrouble>>;
   readonly showKey: () => Promise<Result<BenchView | null, TrialTrouble>>;

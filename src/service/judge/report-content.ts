@@ -129,6 +129,9 @@ function limitsOf(data: TrialData): readonly string[] {
     ...(layout?.keptFrom
       ? ['Nothing was given this season: it is what an earlier trial left in the ground.']
       : []),
+    ...(layout?.isGiven
+      ? ['Its layout was brought in as a table: how it was dealt is not known.']
+      : []),
     ...[agreedLooksWords(trial)].filter(says => says !== null),
     ...(trial.interest === '' ? [] : [`Interest declared: ${trial.interest}`]),
     ...(trial.isBlind && trial.keyOpenedAt !== null && trial.keyOpenedAt.slice(0, 10) < trial.endsOn

@@ -10,6 +10,7 @@ import { dealTrial, lockPlan } from '@/service/layout/lay-out';
 import { movePots } from '@/service/layout/move-pots';
 import { nameBlocks } from '@/service/layout/name-blocks';
 import { putAsBuilt } from '@/service/layout/put-as-built';
+import { takeLayoutIn } from '@/service/layout/take-layout';
 import { amendPlan } from '@/service/trial/amend';
 import { changeQuestion } from '@/service/trial/ask';
 import { mishapHistoryOf } from '@/service/trial/entry-history';
@@ -46,6 +47,10 @@ export async function changeQuestionAction(
 
 export async function dealAction(trialId: unknown, input: unknown) {
   return changing(trialId, id => dealTrial(id, input));
+}
+
+export async function takeLayoutAction(trialId: unknown, input: unknown) {
+  return changing(trialId, id => takeLayoutIn(id, input));
 }
 
 export async function lockAction(trialId: unknown) {

@@ -146,6 +146,7 @@ const BROKEN: Readonly<Record<string, TrialData>> = {
   },
   scope: fair,
   'site-unknown': fair,
+  'layout-given': layout({ isGiven: true }),
   'arranged-in-sight': layout({ isArrangedInSight: true }),
   'site-leans': layout({ site: [{ kind: 'slope', side: 'left', percent: 90, ...BLANK_FEATURE }] }),
   'key-early': {

@@ -119,6 +119,13 @@ export const LAYOUT_CHECKS: Readonly<Record<string, Check>> = {
       'What goes into one part travels to the others.',
       'Use it for what stays where it is put, such as a spray that is not taken up.',
     ),
+  'layout-given': ({ data }) =>
+    (data.layout?.isGiven ?? false) &&
+    weakens(
+      'The layout was brought in as a table.',
+      'Whether it was dealt by lot is not known: where it was not, a treatment can’t be told from its place.',
+      data.trial.state === 'planned' ? 'Deal it here, or note how it was dealt.' : '',
+    ),
   'arranged-in-sight': ({ data }) =>
     (data.layout?.isArrangedInSight ?? false) &&
     weakens(

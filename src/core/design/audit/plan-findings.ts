@@ -9,6 +9,7 @@ const OF_THE_DEAL: ReadonlySet<string> = new Set([
   'confounded',
   'site-leans',
   'arranged-in-sight',
+  'layout-given',
   'no-predictions',
 ]);
 

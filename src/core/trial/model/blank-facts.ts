@@ -41,8 +41,12 @@ export const BLANK_TRIAL: Pick<Trial, 'pattern' | 'interest' | 'rules' | 'money'
 };
 
 /** What is not known yet of a layout's place, and a deal of its own. */
-export const BLANK_SITE: Pick<Layout, 'isArrangedInSight' | 'hasGuards' | 'site' | 'keptFrom'> = {
+export const BLANK_SITE: Pick<
+  Layout,
+  'isArrangedInSight' | 'hasGuards' | 'site' | 'keptFrom' | 'isGiven'
+> = {
   keptFrom: null,
+  isGiven: false,
   isArrangedInSight: false,
   hasGuards: false,
   site: [],

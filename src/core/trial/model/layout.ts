@@ -66,6 +66,8 @@ export const Layout = z
     isArrangedInSight: z.boolean().default(false),
     /** Plants that nobody reads stand round the bench. */
     hasGuards: z.boolean().default(false),
+    /** It was brought in as a table: how it was dealt is not known. */
+    isGiven: z.boolean().default(false),
     /** The trial whose deal it is, where what that one left in the ground is asked: it is never dealt anew. */
     keptFrom: TrialId.nullable().default(null),
     site: z.array(SiteFeature).max(12).readonly().default([]),

@@ -36,6 +36,7 @@ import {
   movePotsAction,
   nameBlocksAction,
   putAsBuiltAction,
+  takeLayoutAction,
 } from '../actions';
 import { loadTrial, type TrialPageProps } from '../load-trial';
 import { showKeyAction } from './show-key';
@@ -77,6 +78,7 @@ export default async function LayOutPage(props: TrialPageProps) {
         trialHref={`/trials/${id}`}
         tendHref={`/trials/${id}/tend`}
         printHref={`/trials/${id}/print`}
+        takeLayout={takeLayoutAction.bind(null, id)}
         deal={dealAction.bind(null, id)}
         lock={lockAction.bind(null, id)}
         showKey={showKeyAction.bind(null, id)}
