@@ -17,7 +17,7 @@ interface BedHistoryProps {
   readonly putDown: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
-/** What earlier trials grew in the same beds: it may tell more than the treatments do. */
+/** What earlier trials grew in the same beds and mixes: it may tell more than the treatments do. */
 export function BedHistory({ history, putDown }: BedHistoryProps) {
   const { trouble, isPending, run } = useTrialAction();
   const same = [
@@ -32,10 +32,12 @@ export function BedHistory({ history, putDown }: BedHistoryProps) {
         </Mind>
       )}
       <ul>
-        {history.map(({ place, trialId, crop, endedOn, treatments }) => (
+        {history.map(({ place, isMedium, trialId, crop, endedOn, treatments, mishaps }) => (
           <li key={`${place} ${trialId}`}>
-            {place}: <Link href={`/trials/${trialId}/judge`}>{crop}</Link>, until {fullDay(endedOn)}
+            {isMedium ? `in “${place}”` : place}:{' '}
+            <Link href={`/trials/${trialId}/judge`}>{crop}</Link>, until {fullDay(endedOn)}
             {treatments.length > 0 ? `; ${listed(treatments)}` : ''}
+            {mishaps.length > 0 ? `; then: ${listed(mishaps)}` : ''}
           </li>
         ))}
       </ul>
@@ -47,7 +49,7 @@ export function BedHistory({ history, putDown }: BedHistoryProps) {
             run(() => putDown({ name: 'stood there before', lines: historyLines(history) }))
           }
         >
-          Note it as a difference between the beds
+          Note it as a difference between them
         </Button>
       </Acts>
     </Fold>
