@@ -15,7 +15,14 @@ const ONIONS: Omit<DemoScript, 'startsOn'> = {
     { name: 'bare soil', levels: { mulch: 'bare soil' }, effect: 0 },
     { name: 'straw', levels: { mulch: 'straw' }, effect: 0.42 },
   ],
-  bench: { unitsEach: 9, blockCount: 3, blockWord: 'garden', unitWidthMm: 1000, seed: 2951 },
+  bench: {
+    unitsEach: 9,
+    blockCount: 3,
+    blockWord: 'garden',
+    unitWidthMm: 1000,
+    unitShape: 'square',
+    seed: 2951,
+  },
   blockNames: ['Cinder Row', 'Quarry Lane', 'Mill Bank'],
   blocksAbout: [
     { place: 'behind the station', soil: 'loam over ash', person: 'Ottilie' },

@@ -1,3 +1,4 @@
+import { fairnessAudit } from '@/core/design/audit/fairness-audit';
 import { judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import { STARTING_GUESS_CV } from '@/core/judge/question/judge-input';
 import { judgeInputOf, plannedSpec } from '@/core/judge/units/trial-analysis';
@@ -26,6 +27,13 @@ test.each(season.trials.map(data => [data.trial.crop, data] as const))(
     expect(new Set(ids).size).toBe(ids.length);
   },
 );
+
+test('every trial has the control that its question wants', () => {
+  const lacking = season.trials.filter(data =>
+    fairnessAudit(data, null).some(({ code }) => code === 'missing-control'),
+  );
+  expect(lacking.map(({ trial }) => trial.question)).toEqual([]);
+});
 
 // “No difference” is covered for all three comparisons together: eight pots each can't rule out 15% of two of them.
 test('the beans have a clear winner, one that can’t be told, and one that harmed', () => {

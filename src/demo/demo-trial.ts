@@ -1,3 +1,4 @@
+import { CONTROL_NEEDS } from '@/core/design/question/control-advice';
 import { type Act, USUAL_RULES } from '@/core/design/question/question-shape';
 import { type LaidOutBench, layOutBench } from '@/core/design/site/bench-plan';
 import type { BenchPlan } from '@/core/design/site/bench-request';
@@ -37,6 +38,7 @@ export interface DemoScript {
   /** `unitsEach` counts over all blocks. */
   readonly bench: Chosen<BenchPlan, 'blockCount' | 'blockWord' | 'unitWidthMm' | 'seed'> & {
     readonly unitsEach: number;
+    readonly unitShape?: BenchPlan['unitShape'];
   };
   readonly startsOn: string;
   readonly lengthDays: number;
@@ -71,7 +73,7 @@ export function demoTrial(script: DemoScript, gardenId: GardenId, dice: SeasonDi
       kind: 'complete-blocks',
       treatments,
       unitWord: script.unitWord,
-      unitShape: 'round',
+      unitShape: script.bench.unitShape ?? 'round',
       unitDepthMm: script.bench.unitWidthMm,
       deals: 1,
     },
@@ -140,7 +142,7 @@ function named(
   };
 }
 
-function treatmentsOf({ treatments }: DemoScript, dice: SeasonDice): readonly Treatment[] {
+function treatmentsOf({ act, treatments }: DemoScript, dice: SeasonDice): readonly Treatment[] {
   return treatments.map(({ name, levels, dose = null }, position) => ({
     id: TreatmentId.parse(dice.newId()),
     name,
@@ -150,8 +152,13 @@ function treatmentsOf({ treatments }: DemoScript, dice: SeasonDice): readonly Tr
     levels,
     ...BLANK_TREATMENT,
     dose,
-    controlKind: position === 0 ? (dose === null ? 'carrier' : 'nothing') : null,
+    controlKind: position === 0 ? controlOf(act, dose) : null,
   }));
+}
+
+/** What such a trial wants its control to be: of a series none of it. */
+function controlOf(act: Act, dose: number | null): Treatment['controlKind'] {
+  return dose === null ? (CONTROL_NEEDS[act][0]?.kind ?? null) : 'nothing';
 }
 
 function picksOf(
