@@ -18,18 +18,20 @@ export function WorkTimer(props: WorkTimerProps) {
   const [running, setRunning] = useState<RunningWork | null>(null);
   useEffect(() => setRunning(runningWork(trialId)), [trialId]);
   return (
-    <Work
-      title={running ? 'Work is being timed' : 'Time the work'}
-      id="work"
-      isOpen={running !== null}
-      isRuled
-      what="The timer"
-    >
-      <WorkForm {...props} running={running} setRunning={setRunning} />
-    </Work>
+    <Set>
+      <LateFold
+        title={running ? 'Work is being timed' : 'Time the work'}
+        id="work"
+        isOpen={running !== null}
+        isRuled
+        what="The timer"
+      >
+        <WorkForm {...props} running={running} setRunning={setRunning} />
+      </LateFold>
+    </Set>
   );
 }
 
-const Work = styled(LateFold)`
-  border-top: 1px solid var(--rule); padding-top: 12px; margin-top: 16px;
+const Set = styled.div`
+  margin-top: 16px;
 `;

@@ -44,7 +44,7 @@ export function BlockNames({ blocks, blockWord, areGardens, put }: BlockNamesPro
       tone="heading"
     >
       {blocks.map(({ id }, i) => (
-        <div data-fields key={id}>
+        <div data-fields data-garden={areGardens || undefined} key={id}>
           <TextField label={`Name of ${blockWord} ${i + 1}`} {...field(id)} />
           {areGardens && (
             <>
@@ -88,4 +88,5 @@ function formOf(
 
 const Names = styled(Fold)`
   & [data-fields] { display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 12px; align-items: start; }
+  & [data-garden] { grid-template-columns: repeat(auto-fill, minmax(min(240px, 100%), 1fr)); padding-bottom: 16px; border-bottom: 1px solid var(--rule); }
 `;

@@ -39,6 +39,7 @@ test('seasons of one garden are one garden, and figures that were typed in are n
   expect(grade).toBe('one-garden');
   expect(says).toEqual([
     'It rests on 1 garden, 3 seasons and 30 pots with a value; all measured blind.',
+    'Beside them count 4 findings that were typed in; nobody here saw how they came about.',
     'That is one garden: what held here need not hold elsewhere.',
   ]);
 });

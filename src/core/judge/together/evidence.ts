@@ -34,9 +34,20 @@ export function evidenceOf(sources: readonly GardenSource[], unitWord: string): 
     grade,
     says: [
       `It rests on ${counted(gardens, 'garden')}, ${counted(seasons, 'season')} and ${counted(read, unitWord)} with a value; ${blind === own.length ? 'all' : blind === 0 ? 'none' : `${blind} of ${own.length}`} measured blind.`,
+      ...typedWords(sources.length - own.length),
       WORTH[grade],
     ],
   };
+}
+
+/** What was typed in is part of the mean; what it is worth nobody here can tell. */
+function typedWords(typed: number): readonly string[] {
+  if (typed === 0) return [];
+  return typed === 1
+    ? ['Beside them counts one finding that was typed in; nobody here saw how it came about.']
+    : [
+        `Beside them count ${typed} findings that were typed in; nobody here saw how they came about.`,
+      ];
 }
 
 const WORTH: Readonly<Record<EvidenceGrade, string>> = {
