@@ -18,7 +18,7 @@ export function WorkTimer(props: WorkTimerProps) {
   const [running, setRunning] = useState<RunningWork | null>(null);
   useEffect(() => setRunning(runningWork(trialId)), [trialId]);
   return (
-    <Set>
+    <Below>
       <LateFold
         title={running ? 'Work is being timed' : 'Time the work'}
         id="work"
@@ -28,10 +28,10 @@ export function WorkTimer(props: WorkTimerProps) {
       >
         <WorkForm {...props} running={running} setRunning={setRunning} />
       </LateFold>
-    </Set>
+    </Below>
   );
 }
 
-const Set = styled.div`
+const Below = styled.div`
   margin-top: 16px;
 `;
