@@ -11,10 +11,11 @@ interface LateFoldProps extends Omit<ComponentProps<typeof Fold>, 'onOpenChange'
 
 /** A fold whose content is fetched when it is first opened, and stays from then on. */
 export function LateFold({ what, children, ...fold }: LateFoldProps) {
-  const [wasOpened, setOpened] = useState(false);
+  const [wasOpened, setOpened] = useState(fold.isOpen ?? false);
+  if (fold.isOpen && !wasOpened) setOpened(true);
   return (
     <Fold {...fold} onOpenChange={() => setOpened(true)}>
-      {(wasOpened || fold.isOpen) && <PanelBoundary what={what}>{children}</PanelBoundary>}
+      {wasOpened && <PanelBoundary what={what}>{children}</PanelBoundary>}
     </Fold>
   );
 }
