@@ -2,7 +2,7 @@
 
 import { type ReactNode, useState } from 'react';
 import { Button } from './Button';
-import { ConfirmDialog } from './ConfirmDialog';
+import { ConfirmDialog, useConfirmDialogSoon } from './ConfirmDialog';
 import { useGoOn } from './use-go-on';
 
 interface AskFirstProps {
@@ -26,6 +26,7 @@ interface AskFirstProps {
 export function AskFirst({ label, title, does, children, tone, isPending, act }: AskFirstProps) {
   const [isAsking, setAsking] = useState(false);
   const goOn = useGoOn();
+  useConfirmDialogSoon();
   return (
     <>
       <Button data-tone={tone} isPending={isPending} onPress={() => setAsking(true)}>
