@@ -3,7 +3,7 @@
 import { useId } from 'react';
 import { styled } from 'styled-components';
 
-interface SelectProps<Value extends string> {
+export interface SelectProps<Value extends string> {
   readonly label: string;
   readonly name: string;
   readonly value: Value;

@@ -1,6 +1,6 @@
 'use client';
 
-import type { HTMLAttributes, ReactNode, Ref } from 'react';
+import { type HTMLAttributes, type ReactNode, type Ref, useId } from 'react';
 import { FieldError, Input, Label, Text, TextArea } from 'react-aria-components';
 import { Field } from './Field';
 import { useTypedBefore } from './use-typed-before';
@@ -21,6 +21,8 @@ export interface TextLineProps {
   readonly inputRef?: Ref<HTMLInputElement>;
   /** For a row whose label is plain to see: it is only read out. */
   readonly hidesLabel?: boolean;
+  /** What is often written here: the system offers what fits, and anything else can be written. */
+  readonly suggestions?: readonly string[];
 }
 
 const MOST_ROWS = 10; // a long text shows its lines, a very long one scrolls
@@ -41,8 +43,10 @@ export function TextLine({
   isReadOnly,
   inputRef,
   hidesLabel,
+  suggestions,
 }: TextLineProps) {
   const field = useTypedBefore(value, onChange);
+  const listId = useId();
   return (
     <Field
       ref={field}
@@ -67,8 +71,16 @@ export function TextLine({
           inputMode={inputMode}
           autoComplete="off"
           placeholder={placeholder}
+          list={suggestions && !isReadOnly ? listId : undefined}
           data-big={isBig || undefined}
         />
+      )}
+      {suggestions && !isReadOnly && (
+        <datalist id={listId}>
+          {suggestions.map(each => (
+            <option key={each} value={each} />
+          ))}
+        </datalist>
       )}
       {hint && <Text slot="description">{hint}</Text>}
       <FieldError>{trouble}</FieldError>

@@ -12,3 +12,14 @@ export const STILL = { animation: false, responsive: true, maintainAspectRatio: 
 export function chartFont({ font }: Tokens): { readonly family: string; readonly size: number } {
   return { family: font, size: 14 };
 }
+
+/** How the two ends of a range are drawn: a bar across, or an arrow where it goes on beyond the picture. */
+export function endsOf([below, above]: readonly [boolean, boolean]) {
+  return {
+    pointStyle: [below, above].map(isCut => (isCut ? 'triangle' : 'line')) as (
+      | 'triangle'
+      | 'line'
+    )[],
+    pointRotation: [below ? -90 : 90, 90],
+  };
+}

@@ -8,8 +8,8 @@ import { rulerWords } from '@/core/quantity/ruler-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { OwnMeasureFields } from '@/features/readings/OwnMeasureFields';
+import { LongSelect } from '@/ui/LongSelect';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 
 interface MainReadingProps {
   readonly form: QuestionForm;
@@ -32,7 +32,7 @@ export function MainReading({ form, troubles, isLocked, onChange }: MainReadingP
   };
   return (
     <div>
-      <Select
+      <LongSelect
         label="What is read"
         name="mainKey"
         value={form.mainKey}
@@ -40,9 +40,8 @@ export function MainReading({ form, troubles, isLocked, onChange }: MainReadingP
         trouble={troubles.mainKey}
         isReadOnly={isLocked}
         options={[
-          { value: '', label: 'choose …' },
+          { value: OWN_KEY, label: 'A measure of your own …' },
           ...kinds.map(kind => ({ value: kind.key, label: kind.name })),
-          { value: OWN_KEY, label: 'a measure of your own …' },
         ]}
       />
       {form.mainKey === OWN_KEY && (

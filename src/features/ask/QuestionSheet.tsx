@@ -3,6 +3,7 @@
 import { styled } from 'styled-components';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { HARVEST_MEASURES } from '@/core/measure/library/harvest-measures';
+import { COMMON_CROPS } from '@/core/trial/common-crops';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Fold } from '@/ui/Fold';
 import { fieldsOf } from '@/ui/form-fields';
@@ -72,7 +73,12 @@ function WhatIsAsked(props: QuestionSheetProps) {
         }
       />
       <div data-pair>
-        <TextField label="What grows" {...field('crop')} placeholder="dwarf beans" />
+        <TextField
+          label="What grows"
+          {...field('crop')}
+          placeholder="dwarf beans"
+          suggestions={COMMON_CROPS}
+        />
         <TextField
           label="What is picked"
           {...field('picked')}

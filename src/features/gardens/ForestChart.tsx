@@ -11,7 +11,9 @@ import {
 } from 'chart.js';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
-import { chartFont, STILL } from '@/ui/chart-look';
+import { type AxisRange, axisSpan, cutAt, roundSpan } from '@/core/quantity/axis-span';
+import { chartFont, endsOf, STILL } from '@/ui/chart-look';
+import { Soft } from '@/ui/Page';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import type { ForestRow, ForestView } from './together-view';
@@ -25,6 +27,8 @@ const AXIS_PX = 34;
 export function ForestChart({ forest }: { readonly forest: ForestView }) {
   const tokens = useTokens();
   const { rows } = forest;
+  const axis = rangeOf(forest);
+  const isCut = rows.some(({ interval }) => interval && cutAt(interval, axis).beyond.some(Boolean));
   const title = `${forest.title}, by garden`;
   return (
     <SavedChart title={title} rows={rows.map(({ name, gap }) => [name, gap])} rowPx={ROW_PX}>
@@ -44,19 +48,22 @@ export function ForestChart({ forest }: { readonly forest: ForestView }) {
           {tokens && (
             <Chart
               type="scatter"
-              data={dataOf(rows, tokens)}
-              options={optionsOf(forest, tokens)}
+              data={dataOf(rows, axis, tokens)}
+              options={optionsOf(forest, axis, tokens)}
               aria-label={`${title}. The table below has every figure.`}
               role="img"
             />
           )}
         </Canvas>
       </Figure>
+      {isCut && (
+        <Soft>An arrow: the range goes on beyond the picture. The words above say how far.</Soft>
+      )}
     </SavedChart>
   );
 }
 
-function dataOf(rows: readonly ForestRow[], tokens: Tokens): ChartData<'scatter'> {
+function dataOf(rows: readonly ForestRow[], axis: AxisRange, tokens: Tokens): ChartData<'scatter'> {
   return {
     datasets: rows.flatMap((row, at): ChartData<'scatter'>['datasets'] => [
       {
@@ -68,7 +75,7 @@ function dataOf(rows: readonly ForestRow[], tokens: Tokens): ChartData<'scatter'
         pointBorderColor: tokens.slate,
         pointBorderWidth: 1,
       },
-      ...barOf(row, at, tokens),
+      ...barOf(row, at, axis, tokens),
     ]),
   };
 }
@@ -76,22 +83,25 @@ function dataOf(rows: readonly ForestRow[], tokens: Tokens): ChartData<'scatter'
 function barOf(
   { kind, x, interval, weight }: ForestRow,
   at: number,
+  axis: AxisRange,
   tokens: Tokens,
 ): ChartData<'scatter'>['datasets'] {
   const colour = kind === 'together' ? tokens.clay : tokens.ink;
   const y = at + 0.16;
-  const bar = interval && {
-    data: interval.map(end => ({ x: end, y })),
+  const cut = interval && cutAt(interval, axis);
+  const bar = cut && {
+    data: cut.drawn.map(end => ({ x: end, y })),
     showLine: true,
     borderColor: colour,
     borderWidth: kind === 'together' ? 5 : 2,
     borderDash: kind === 'next' ? [6, 4] : [],
-    pointStyle: 'line' as const,
-    pointRotation: 90,
+    ...endsOf(cut.beyond),
     pointRadius: 6,
     pointBorderWidth: 2,
     pointBorderColor: colour,
+    pointBackgroundColor: colour,
     pointHitRadius: 0,
+    clip: false as const,
   };
   const middle = x !== null && {
     data: [{ x, y }],
@@ -105,7 +115,11 @@ function barOf(
   return [...(bar ? [bar] : []), ...(middle ? [middle] : [])];
 }
 
-function optionsOf({ rows, unit, band }: ForestView, tokens: Tokens): ChartOptions<'scatter'> {
+function optionsOf(
+  { rows, unit, band }: ForestView,
+  axis: AxisRange,
+  tokens: Tokens,
+): ChartOptions<'scatter'> {
   const font = chartFont(tokens);
   const drawTime = 'beforeDatasetsDraw' as const;
   const none = {
@@ -129,7 +143,7 @@ function optionsOf({ rows, unit, band }: ForestView, tokens: Tokens): ChartOptio
     layout: { padding: { right: 12 } },
     scales: {
       x: {
-        ...rangeOf(rows),
+        ...axis,
         grid: { display: false },
         border: { color: tokens.rule },
         ticks: {
@@ -151,18 +165,16 @@ function optionsOf({ rows, unit, band }: ForestView, tokens: Tokens): ChartOptio
   };
 }
 
-/** From end to end of all bars and pots, in whole steps of 1, 2 or 5. */
-function rangeOf(rows: readonly ForestRow[]) {
-  const xs = rows.flatMap(({ x, dots, interval }) => [
-    ...(x === null ? [] : [x]),
-    ...dots,
-    ...(interval ?? []),
-  ]);
-  const [low, high] = [Math.min(0, ...xs), Math.max(0, ...xs)];
-  const power = 10 ** Math.floor(Math.log10(Math.max(high - low, 1e-9) / 6));
-  const step =
-    [1, 2, 5, 10].map(times => times * power).find(size => size >= (high - low) / 6) ?? power;
-  return { min: Math.floor(low / step) * step, max: Math.ceil(high / step) * step };
+/** All that was seen in the gardens; of what it comes to together, as much as leaves that its room. */
+function rangeOf({ rows, isShare }: ForestView): AxisRange {
+  const gardens = rows.filter(({ kind }) => kind === 'garden');
+  const seen = [
+    0,
+    ...rows.flatMap(({ x, dots }) => [...(x === null ? [] : [x]), ...dots]),
+    ...gardens.flatMap(({ interval }) => interval ?? []),
+  ];
+  const ranges = rows.flatMap(({ interval }) => interval ?? []);
+  return roundSpan(axisSpan(seen, ranges, isShare ? -100 : undefined));
 }
 
 const Figure = styled.div`

@@ -16,6 +16,7 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import type { FieldOf } from '@/ui/form-fields';
+import { LongSelect } from '@/ui/LongSelect';
 import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
@@ -114,7 +115,7 @@ function MaterialFields({ field, shelf, hasProduct, kind }: MaterialFieldsProps)
   const system = useSystem();
   return (
     <div data-fields>
-      <Select
+      <LongSelect
         label="With what"
         {...field('productId')}
         options={[

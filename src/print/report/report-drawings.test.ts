@@ -34,6 +34,18 @@ describe('the dots of a report', () => {
     ]);
   });
 
+  it('keep their room where a range is wide: it ends in an arrow', () => {
+    const dots = [
+      { treatment: 'plain water', values: [100, 120], mean: 110, interval: null },
+      { treatment: 'feed', values: [150, 210], mean: 180, interval: [-2600, 4100] as const },
+    ];
+    const svg = dotsSvg(drawn({ dots }));
+    // 0 to 420 g: twice as far as what was seen.
+    expect(svg).toContain(`cx="${(12 + (596 * 210) / 420).toFixed(1)}"`);
+    expect(svg.match(/class="interval open"/g)).toHaveLength(2);
+    expect(dotsSvg(drawn({}))).not.toContain('open');
+  });
+
   it('stay within the picture, whatever was read', () => {
     const value = fc.double({ min: -1e6, max: 1e6, noNaN: true });
     const row = fc.record({

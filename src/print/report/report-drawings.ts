@@ -1,3 +1,4 @@
+import { type AxisRange, axisSpan, cutAt, roundStep, type Span } from '@/core/quantity/axis-span';
 import { letterOf, type Report, type ReportDots, type ReportMap } from './report';
 import { written } from './written';
 
@@ -13,13 +14,20 @@ export function dotsSvg({
   letters,
   control,
 }: Pick<Report, 'dots' | 'band' | 'printValue' | 'letters' | 'control'>): string {
-  const values = dots.flatMap(row => [...row.values, row.mean ?? [], row.interval ?? []].flat());
-  const span = [...values, ...(band?.ends ?? [])];
-  const [low, high] = [Math.min(0, ...span), Math.max(1e-9, ...span)];
+  const [low, high] = axisSpan(
+    [
+      0,
+      1e-9,
+      ...dots.flatMap(row => [...row.values, row.mean ?? []].flat()),
+      ...(band?.ends ?? []),
+    ],
+    dots.flatMap(row => row.interval ?? []),
+    0,
+  );
   const x = (value: number): number => SIDE + ((WIDTH - 2 * SIDE) * (value - low)) / (high - low);
   const bottom = ROW * dots.length + 6;
   const rows = dots.map((row, i) =>
-    dotRow(row, ROW * i, x, letterOf(letters, row.treatment), control),
+    dotRow(row, ROW * i, { x, min: low, max: high }, letterOf(letters, row.treatment), control),
   );
   const axis = ticksOf(low, high)
     .map(
@@ -41,7 +49,7 @@ function bandSvg(
 function dotRow(
   { treatment, values, mean, interval }: ReportDots,
   top: number,
-  x: (value: number) => number,
+  { x, ...axis }: AxisRange & { readonly x: (value: number) => number },
   letter: string,
   control: string,
 ): string {
@@ -50,14 +58,24 @@ function dotRow(
   const points = values
     .map((value, i) => `<circle cx="${at(x(value))}" cy="${y + ((i % 3) - 1) * 4}" r="4"/>`)
     .join('');
-  const line = interval
-    ? `<line x1="${at(x(interval[0]))}" x2="${at(x(interval[1]))}" y1="${y + 13}" y2="${y + 13}" class="interval"/>${interval.map(end => `<line x1="${at(x(end))}" x2="${at(x(end))}" y1="${y + 9}" y2="${y + 17}" class="interval"/>`).join('')}`
-    : '';
+  const line = interval ? rangeSvg(interval, y + 13, x, axis) : '';
   const middle =
     mean === null
       ? ''
       : `<line x1="${at(x(mean))}" x2="${at(x(mean))}" y1="${y + 6}" y2="${y + 20}" class="mean"/>`;
   return `<g>${name}${points}${line}${middle}</g>`;
+}
+
+/** A range with a bar across each end, or an arrow where it goes on beyond the drawing. */
+function rangeSvg(range: Span, y: number, x: (value: number) => number, axis: AxisRange): string {
+  const { drawn, beyond } = cutAt(range, axis);
+  const ends = drawn.map((end, i) => {
+    const [place, out] = [x(end), i === 0 ? -1 : 1];
+    return beyond[i]
+      ? `<path d="M${at(place - 7 * out)} ${y - 5}L${at(place)} ${y}L${at(place - 7 * out)} ${y + 5}" class="interval open"/>`
+      : `<line x1="${at(place)}" x2="${at(place)}" y1="${y - 4}" y2="${y + 4}" class="interval"/>`;
+  });
+  return `<line x1="${at(x(drawn[0]))}" x2="${at(x(drawn[1]))}" y1="${y}" y2="${y}" class="interval"/>${ends.join('')}`;
 }
 
 /** A plant label with its letter; the control’s is outline only. */
@@ -77,9 +95,7 @@ export function mapSvg({ widthMm, depthMm, units }: ReportMap, controlLetter: st
 
 /** Four to seven round values within a span. */
 function ticksOf(low: number, high: number): readonly number[] {
-  const rough = (high - low) / 6;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = power * ([1, 2, 5, 10].find(each => each * power >= rough) ?? 10);
+  const step = roundStep((high - low) / 6);
   const first = Math.ceil(low / step);
   const last = Math.floor(high / step);
   return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * step);

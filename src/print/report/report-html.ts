@@ -35,7 +35,11 @@ function dotWords({ dots, band, measure, unitWord }: Report): string {
   return [
     `${measure}: each dot is one ${unitWord}, ${counted(units, unitWord)} in all`,
     ...(dots.some(row => row.mean !== null) ? ['the thick bar is the mean of its treatment'] : []),
-    ...(dots.some(row => row.interval) ? ['the line is the range its gap leaves open (95%)'] : []),
+    ...(dots.some(row => row.interval)
+      ? [
+          'the line is the range its gap leaves open (95%), with an arrow where it goes on beyond the picture',
+        ]
+      : []),
     ...(band ? ['in the band the gap would be too small to matter'] : []),
   ].join('; ');
 }

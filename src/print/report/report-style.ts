@@ -32,7 +32,7 @@ a{color:inherit;text-underline-offset:3px}article{border-top:1px solid var(--rul
 const DRAWINGS = `
 svg text{fill:var(--ink)}svg .name{font-size:14px;font-weight:600}svg .tick{fill:var(--soft);font-size:13px}
 svg .rule{stroke:var(--rule)}svg .middle{stroke:var(--ink)}svg .band{fill:#8a6a00;opacity:.14}
-svg circle{fill:#fff;stroke:var(--ink);stroke-width:1.5}svg .interval{stroke:var(--clay);stroke-width:2}svg .mean{stroke:var(--clay);stroke-width:4}
+svg circle{fill:#fff;stroke:var(--ink);stroke-width:1.5}svg .interval{stroke:var(--clay);stroke-width:2}svg .open{fill:none}svg .mean{stroke:var(--clay);stroke-width:4}
 svg .stake{fill:var(--ink);stroke:var(--ink)}svg .stake.empty,svg .pot.empty{fill:#fff}svg .letter{font-size:10px;font-weight:700}svg .letter.on{fill:#fff}
 svg .pot{fill:var(--ground);stroke:var(--ink)}
 @media screen and (max-width:720px){svg .name{font-size:23px}svg .tick{font-size:20px}}`;

@@ -12,11 +12,13 @@ import {
 } from 'chart.js';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
-import { chartFont, STILL } from '@/ui/chart-look';
+import { type AxisRange, axisSpan, cutAt, roundSpan } from '@/core/quantity/axis-span';
+import { chartFont, endsOf, STILL } from '@/ui/chart-look';
+import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
-import type { DotRows } from './dot-rows';
+import type { DotRow, DotRows } from './dot-rows';
 
 ChartJs.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip);
 
@@ -36,6 +38,10 @@ const AXIS_PX = 34;
 /** Every pot as a dot, the interval of each treatment under its dots, and the band of what does not matter. */
 export function DotsChart({ dots, unitWord, title, summary, printValue }: DotsChartProps) {
   const tokens = useTokens();
+  const axis = rangeOf(dots);
+  const isCut = dots.rows.some(
+    ({ interval }) => interval && cutAt(interval, axis).beyond.some(Boolean),
+  );
   return (
     <SavedChart
       title={title}
@@ -61,19 +67,20 @@ export function DotsChart({ dots, unitWord, title, summary, printValue }: DotsCh
           {tokens && (
             <Chart
               type="scatter"
-              data={chartData(dots, tokens)}
-              options={chartOptions(dots, tokens, unitWord, printValue)}
+              data={chartData(dots, axis, tokens)}
+              options={chartOptions(dots, axis, tokens, unitWord, printValue)}
               aria-label={summary}
               role="img"
             />
           )}
         </Canvas>
       </Figure>
+      {isCut && <Soft>An arrow: the range goes on beyond the picture. The table has its end.</Soft>}
     </SavedChart>
   );
 }
 
-function chartData(dots: DotRows, tokens: Tokens): ChartData<'scatter'> {
+function chartData(dots: DotRows, axis: AxisRange, tokens: Tokens): ChartData<'scatter'> {
   return {
     datasets: dots.rows.flatMap((row, at): ChartData<'scatter'>['datasets'] => {
       const hue = tokenHue(tokens, row.tag.index);
@@ -92,30 +99,40 @@ function chartData(dots: DotRows, tokens: Tokens): ChartData<'scatter'> {
           pointBorderColor: row.tag.index < 0 ? tokens.ink : tokens.slate,
           pointBorderWidth: row.tag.index < 0 ? 2 : 1,
         },
-        ...(row.interval
-          ? [
-              {
-                label: '',
-                data: [
-                  { x: row.interval[0], y: at + 0.3 },
-                  { x: row.estimate ?? row.interval[0], y: at + 0.3 },
-                  { x: row.interval[1], y: at + 0.3 },
-                ],
-                showLine: true,
-                borderColor: hue,
-                borderWidth: 3,
-                pointStyle: 'line' as const,
-                pointRotation: 90,
-                pointRadius: [7, 9, 7],
-                pointBorderWidth: [3, 5, 3],
-                pointBorderColor: hue,
-                pointHitRadius: 0,
-              },
-            ]
-          : []),
+        ...intervalOf(row, at, axis, hue),
       ];
     }),
   };
+}
+
+/** A treatment's interval with its middle, as far as the picture reaches. */
+function intervalOf(
+  { interval, estimate }: DotRow,
+  row: number,
+  axis: AxisRange,
+  hue: string,
+): ChartData<'scatter'>['datasets'] {
+  if (!interval) return [];
+  const { drawn, beyond } = cutAt(interval, axis);
+  const y = row + 0.3;
+  const { pointStyle, pointRotation } = endsOf(beyond);
+  return [
+    {
+      label: '',
+      data: [drawn[0], estimate ?? drawn[0], drawn[1]].map(x => ({ x, y })),
+      showLine: true,
+      clip: false,
+      borderColor: hue,
+      borderWidth: 3,
+      pointStyle: [pointStyle[0]!, 'line', pointStyle[1]!],
+      pointRotation: [pointRotation[0]!, 90, pointRotation[1]!],
+      pointRadius: [7, 9, 7],
+      pointBorderWidth: [3, 5, 3],
+      pointBorderColor: hue,
+      pointBackgroundColor: hue,
+      pointHitRadius: 0,
+    },
+  ];
 }
 
 // A fixed scatter up and down: enough to part dots that lie on each other, the same on every look.
@@ -123,6 +140,7 @@ const JITTER = [0, -0.14, 0.1, -0.07, 0.14, -0.18, 0.05, -0.11] as const;
 
 function chartOptions(
   dots: DotRows,
+  axis: AxisRange,
   tokens: Tokens,
   unitWord: string,
   printValue: (value: number) => string,
@@ -135,7 +153,7 @@ function chartOptions(
     layout: { padding: 0 },
     scales: {
       x: {
-        ...rangeOf(dots),
+        ...axis,
         grid: { display: false },
         border: { color: tokens.rule },
         ticks: {
@@ -188,21 +206,16 @@ function marksOf(dots: DotRows, tokens: Tokens) {
   };
 }
 
-function rangeOf({ rows, control }: DotRows) {
-  const xs = rows.flatMap(row => [...row.points.map(point => point.x), ...(row.interval ?? [])]);
-  return niceRange(Math.min(...xs, control), Math.max(...xs, control));
-}
-
-/** The range in whole steps of 1, 2 or 5, with room for the outermost dots. */
-function niceRange(low: number, high: number): { readonly min: number; readonly max: number } {
-  const rough = Math.max(high - low, 1e-9) / 6;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = [1, 2, 5, 10].map(times => times * power).find(size => size >= rough) ?? rough;
+/** All dots, and of the intervals as much as leaves the dots their room; a little more, for the outermost dots. */
+function rangeOf({ rows, control, axis }: DotRows): AxisRange {
+  const seen = rows.flatMap(({ points, estimate }) => [
+    ...points.map(({ x }) => x),
+    ...(estimate === null ? [] : [estimate]),
+  ]);
+  const ranges = rows.flatMap(({ interval }) => interval ?? []);
+  const [low, high] = axisSpan([control, ...seen], ranges, axis === 'percent' ? 0 : undefined);
   const room = (high - low) * 0.02;
-  return {
-    min: Math.floor((low - room) / step) * step,
-    max: Math.ceil((high + room) / step) * step,
-  };
+  return roundSpan([low - room, high + room]);
 }
 
 const Figure = styled.div`

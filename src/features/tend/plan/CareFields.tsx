@@ -7,6 +7,7 @@ import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { Product } from '@/core/trial/model/product';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { fieldsOf } from '@/ui/form-fields';
+import { LongSelect } from '@/ui/LongSelect';
 import { Soft } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { Ticks } from '@/ui/Ticks';
@@ -145,7 +146,7 @@ export function CareMaterialFields({
   return (
     <>
       <Fields>
-        <Select
+        <LongSelect
           label="With"
           name="productId"
           value={form.productId ?? ''}

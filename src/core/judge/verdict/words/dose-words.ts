@@ -2,6 +2,7 @@ import type { Call, DoseTrend, LevelsOff } from '@/core/judge/outcomes/judgement
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { isBetter, isFound, isWorse } from '@/core/judge/verdict/call';
 import type { VerdictContext, Words } from '@/core/judge/verdict/verdict-context';
+import { roundStep } from '@/core/quantity/axis-span';
 import { listed } from '@/core/words/listed';
 import { harmfulOf, withHarm } from './harm-words';
 import { isInsideMargin, joined, marginWords } from './margin-words';
@@ -102,12 +103,10 @@ function doseName(dose: string, like: string): string {
 
 /** Curves tell no dose closer than by so many steps from the smallest to the largest. */
 const STEPS = 15;
-const ROUND = [1, 2, 5];
 
 /** To a round step that is not below this one. */
 function roundedTo(dose: number, least: number): string {
-  const power = 10 ** Math.floor(Math.log10(least));
-  const step = power * (ROUND.find(each => each * power >= least) ?? 10);
+  const step = roundStep(least);
   return String(Number((Math.round(dose / step) * step).toPrecision(6)));
 }
 
