@@ -28,7 +28,7 @@ export default {
       // The sandbox of a test looks a global up slowly: what sums ask for a million times is handed in.
       sandboxInjectedGlobals: ['Math', 'Number', 'Float64Array'],
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
       setupFilesAfterEnv: ['<rootDir>/reference/significant-digits.ts'],
     },
     {

@@ -44,7 +44,7 @@ test('the keys are listed under ?', async ({ page, openPage }) => {
 
 test('a trial that does not exist says so', async ({ page, openPage }) => {
   await openPage('/trials/019ed9be-0000-7000-8000-000000000000/judge');
-  await expect(page.getByRole('heading', { name: 'Nothing grows here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
 });
 
 test('the report as a file has its own fonts, reads well at any width and on paper, and saves its data', async ({

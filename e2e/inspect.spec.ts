@@ -83,11 +83,11 @@ test('what is dug up is foretold, chosen, and then read on a walk', async ({
   lockedTrial,
 }) => {
   await lockedTrial({ question: 'What do the roots say?', each: 1 }, 'inspect?page=dug');
-  await page.getByText('Foretell what will be found').click();
+  await page.getByText('Say what you expect to find').click();
   await page.getByLabel('Who', { exact: true }).fill('Ines');
   await page.getByLabel('What, and why').fill('Finer roots where it was fed.');
   await page.getByRole('button', { name: 'Seal it' }).click();
-  await expect(page.getByText(/^Foretold, sealed until the verdict: Ines of Smell/)).toBeVisible();
+  await expect(page.getByText(/^Expected, sealed until the verdict: Ines of Smell/)).toBeVisible();
   await page.getByRole('button', { name: 'Look for worms' }).click();
   await page.getByRole('link', { name: 'Walk round and read them' }).click();
   await page.waitForURL(/walk$/);

@@ -263,7 +263,7 @@ test('classes: all are told, one is counted, and it is said who has more of it, 
   ).toBeVisible();
   await expect(classes.getByText('none, counted below')).toBeVisible();
   await expect(
-    page.getByText(/^Whether they differ at all: chi-square, by dealing again/),
+    page.getByText(/^Whether they differ at all: chi-square, by shuffles/),
   ).toBeVisible();
 });
 

@@ -16,7 +16,7 @@ async function tabTo(page: Page, target: Locator): Promise<void> {
 
 /** Tabs to a field and writes over what stands in it. */
 async function write(page: Page, label: string, words: string): Promise<void> {
-  await tabTo(page, page.getByRole('textbox', { name: label, exact: true }));
+  await tabTo(page, page.getByLabel(label, { exact: true }));
   await page.keyboard.press('Control+a');
   await page.keyboard.type(words);
 }

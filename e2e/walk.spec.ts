@@ -224,7 +224,7 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
   await expect(page.getByText('4 entries taken in.')).toBeVisible();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('10 cm');
   await page.getByText('From a file, or pasted', { exact: true }).scrollIntoViewIfNeeded();
-  await page.getByRole('button', { name: 'Take it all back' }).click();
+  await page.getByRole('button', { name: 'Undo all of it' }).click();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('');
   await page.goto(`${trial}/weigh`);
   await page.waitForSelector('html[data-ready]');

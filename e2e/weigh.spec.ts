@@ -66,8 +66,8 @@ test('tare and date are remembered, a change is a revision, undo brings back, th
   await expect(
     page.getByRole('heading', { name: `${first} so far: 213 g, 31 sound pieces` }),
   ).toBeVisible();
-  await page.getByText('History of every entry').click();
-  await expect(page.getByText('in place of an earlier entry')).toHaveCount(2);
+  await page.getByText('History of every pick').click();
+  await expect(page.getByText('in place of an earlier pick')).toHaveCount(2);
   await page.getByRole('button', { name: new RegExp(`Take out ${first}`) }).click();
   await expect(page.getByRole('heading', { name: `${first} so far: 0 g` })).toBeVisible();
   await page.reload();

@@ -193,7 +193,7 @@ test('remedies: sprays of which none is on record, then a paper log with its tru
   const before = await verdict(page);
   // 900 against 600 is half as much again. From day 0 to day 70 every fourteen days: five steps are over, the sixth is today’s.
   expect(before.headline).toMatch(
-    /^Soap spray gave 50% more heads than plain-water spray.*, though none of the 5 planned steps of soap spray is on record\.$/,
+    /^Soap spray gave 50% more heads than plain-water spray.*, though none of the 5 planned tasks of soap spray is on record\.$/,
   );
   await goToStep(page, 'Tend');
   await page.getByText('Put in a log kept on paper').click();

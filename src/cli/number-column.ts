@@ -21,7 +21,7 @@ export function numberColumn(
     return NUMBER.test(written)
       ? Number(written)
       : refuse(
-          `${file}, row ${table.rowNumbers?.[i] ?? i + 2}, column ${column}: “${written}” can't be used. Expected a number.`,
+          `${file}, row ${table.rowNumbers?.[i] ?? i + 2}, column ${column}: “${written}” can’t be used. Expected a number.`,
         );
   });
 }

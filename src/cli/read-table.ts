@@ -18,7 +18,7 @@ async function readSheetOf(file: string): Promise<string> {
   try {
     bytes = readFileSync(file);
   } catch (error) {
-    return refuse(`${file} can't be read: ${codeOf(error)}.`);
+    return refuse(`${file} can’t be read: ${codeOf(error)}.`);
   }
   // Only where one is named: CSV begins without its readers.
   const { spreadsheetToCsv } = await import('@/service/files/spreadsheet');
@@ -32,7 +32,7 @@ function readText(file: string): string {
   } catch (error) {
     if (error instanceof TypeError)
       refuse(`${file} is not UTF-8 text. Save the spreadsheet as CSV (UTF-8).`);
-    return refuse(`${file} can't be read: ${codeOf(error)}.`);
+    return refuse(`${file} can’t be read: ${codeOf(error)}.`);
   }
 }
 

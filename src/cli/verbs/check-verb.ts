@@ -4,7 +4,7 @@ import { refuse } from '@/cli/refuse';
 import { checkFrozen } from '@/core/judge/verdict/frozen-file';
 
 export const CHECK_HELP = `turnspit check FILE.json [--json]
-Looks whether a frozen verdict (“The frozen verdict” under a trial's report) still comes out of its own plan, data and seed.
+Looks whether a frozen verdict (“The frozen verdict” under a trial’s report) still comes out of its own plan, data and seed.
 Ends with 0 where it does, 1 where it does not, 2 where the file is none.
   --json  {"isSameInput":...,"isSameJudgement":...,"code":...,"closedAt":...,"differences":[...]}`;
 
@@ -43,6 +43,6 @@ function jsonOf(file: string): unknown {
   try {
     return JSON.parse(readFileSync(file, 'utf8'));
   } catch {
-    return refuse(`${file} can't be read as JSON.`);
+    return refuse(`${file} can’t be read as JSON.`);
   }
 }

@@ -9,9 +9,9 @@ export const ETO_HELP = `turnspit eto --lat 50.8 --day 187 --tmax 21.5 --tmin 12
 Reference evapotranspiration of a day in mm, by FAO Irrigation and Drainage Paper 56 (Allen and others, 1998).
   --lat D          degrees, south below zero      --day N   day of the year
   --altitude M     metres (0)
-  --rhmax, --rhmin in %; or --ea, vapour pressure in kPa; without either the night's lowest temperature stands in
+  --rhmax, --rhmin in %; or --ea, vapour pressure in kPa; without either the night’s lowest temperature stands in
   --wind MS        m/s, at --wind-height metres (2); without it 2 m/s
-  --sun H          hours of sunshine; or --rs, MJ/m2 and day; without either the day's range of temperature stands in
+  --sun H          hours of sunshine; or --rs, MJ/m2 and day; without either the day’s range of temperature stands in
   --g MJ           heat into the ground (0)
   --json           {"etoMm"}`;
 

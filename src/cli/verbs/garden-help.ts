@@ -6,7 +6,7 @@ TRIAL is its id, or words that only its question holds. Pictures are not in it; 
   --json      of the list: [{"id":...,"question":...,"state":...}]`;
 
 export const IMPORT_HELP = `turnspit import FILE.json [--json]
-Takes a trial in that “turnspit export” or the report's “The whole trial” wrote: whole, or not at all. A closed one is judged anew.
+Takes a trial in that “turnspit export” or the report’s “The whole trial” wrote: whole, or not at all. A closed one is judged anew.
 A plan that “turnspit protocol” wrote begins a trial of its own here, not dealt yet.
   --json  {"id":...,"question":...}`;
 

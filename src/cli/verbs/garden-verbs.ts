@@ -140,6 +140,6 @@ function jsonOf(file: string): unknown {
   try {
     return JSON.parse(readFileSync(file, 'utf8'));
   } catch {
-    return refuse(`${file} can't be read as JSON.`);
+    return refuse(`${file} can’t be read as JSON.`);
   }
 }

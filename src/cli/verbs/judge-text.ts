@@ -31,7 +31,7 @@ export function tableSentence(trouble: TableTrouble): string {
     case 'no-treatment-named':
       return ': --treatment is missing, the column that says what each unit got (or --factor for each factor).';
     case 'bad-cell':
-      return `, row ${trouble.row}, column ${trouble.column}: ${trouble.read === '' ? 'the cell is empty' : `“${trouble.read}” can't be used`}. Expected ${trouble.expected}.`;
+      return `, row ${trouble.row}, column ${trouble.column}: ${trouble.read === '' ? 'the cell is empty' : `“${trouble.read}” can’t be used`}. Expected ${trouble.expected}.`;
     case 'no-control':
       return `: ${trouble.control === undefined ? '--control is missing' : `no row has “${trouble.control}”, which was named as a treatment`}. Expected one of ${trouble.treatments.join(', ')}.`;
     case 'one-treatment':
@@ -60,7 +60,7 @@ export function plainText(judgement: Judgement, input: JudgeInput): string {
     ...judgement.contrasts.map(contrast =>
       contrast.estimable
         ? contrastLine(contrast)
-        : `${contrast.treatment} − ${contrast.control}: this layout can't compare them`,
+        : `${contrast.treatment} − ${contrast.control}: this layout can’t compare them`,
     ),
     ...(shuffle
       ? [

@@ -13,7 +13,7 @@ export const THE_BOTTLES = 'the bottles';
 /** What was done, by the name that may be seen: the plan's own, or, of a blind trial, the bottle that was given. */
 export function seenActName(act: Pick<CareAct, 'ruleId' | 'unitIds'>, data: ActsOf): string {
   const rule = data.care.rules.find(each => each.id === act.ruleId);
-  if (!rule) return 'a step no longer planned';
+  if (!rule) return 'a task no longer planned';
   return isKept(rule, data) ? bottleOf(act, data) : `${rule.name}${WAYS[rule.kind] ?? ''}`;
 }
 

@@ -31,7 +31,7 @@ export function givenPart(
         ...(each.skipped > 0 ? [`${each.skipped} left out`] : []),
         ...(each.missed > 0 ? [`${each.missed} missed`] : []),
       ];
-      return `${name}: ${Number(each.done.toFixed(1))} of ${counted(each.planned, 'planned step')} on record${rest.length === 0 ? '' : `, ${listed(rest)}`}.`;
+      return `${name}: ${Number(each.done.toFixed(1))} of ${counted(each.planned, 'planned task')} on record${rest.length === 0 ? '' : `, ${listed(rest)}`}.`;
     });
   const besides = care.acts.flatMap(act => besidesWords(act, data, system));
   return { title: 'What is on record', steps: [...byTreatment, ...besides] };

@@ -24,7 +24,7 @@ test('a helper reads what is given, to whom, and what to mind', () => {
     'feed 1 weekly, to B: weekly from the start. Tidewrack, as on the label, full strength, 1 l each.',
     'feed 2 weekly, to C: weekly from the start. Osmund, as on the label, full strength, 1 l each.',
     'look for aphids, to all: weekly from the start.',
-    'A step whose day has gone by is made up for until the next is due, for all alike.',
+    'A missed task is made up for until the next is due, for all alike.',
   ]);
   expect(parts.get('Take care')).toEqual([
     'Tidewrack: nothing is picked to eat until 7 days after it.',
@@ -59,8 +59,8 @@ test('what is on record stands apart from the plan: by treatment, with what was 
   expect(givenPart(data, '2026-05-16')).toEqual({
     title: 'What is on record',
     steps: [
-      'feed 1: 1 of 3 planned steps on record, 1 left out.',
-      'feed 2: 0 of 3 planned steps on record, 2 missed.',
+      'feed 1: 1 of 3 planned tasks on record, 1 left out.',
+      'feed 2: 0 of 3 planned tasks on record, 2 missed.',
       '2026-05-03, not planned: a can of feed, to feed 1, 12 ml each. They looked hungry.',
     ],
   });

@@ -112,7 +112,7 @@ function careParts(
 }
 
 const MISSED_WORDS = {
-  'do-late': 'A step whose day has gone by is made up for until the next is due, for all alike.',
-  skip: 'A step whose day has gone by stays left out, for all alike.',
-  stop: 'A step whose day has gone by ends that rule, for all alike.',
+  'do-late': 'A missed task is made up for until the next is due, for all alike.',
+  skip: 'A missed task stays left out, for all alike.',
+  stop: 'After a missed task no more of its kind is done, for all alike.',
 } as const;

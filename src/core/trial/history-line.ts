@@ -14,7 +14,7 @@ export interface HistoryLine {
 /** An act of care as the history tells it: done, left out, or taken back. Never which units. @param name as it may be seen */
 export function actLine(act: CareAct, name: string): HistoryLine {
   const came = act.isRemoval
-    ? 'taken back'
+    ? 'undone'
     : `${act.isSkipped ? 'left out' : 'done'}${act.unitIds === null ? '' : ' for some'}`;
   return {
     id: act.id,
@@ -35,7 +35,7 @@ export function mishapLine(
     id: incident.id,
     at: incident.recordedAt,
     by: incident.by,
-    says: `${code}, ${incident.happenedOn}: ${what}${incident.isRemoval ? ', taken back' : withNote(incident.why)}`,
+    says: `${code}, ${incident.happenedOn}: ${what}${incident.isRemoval ? ', undone' : withNote(incident.why)}`,
   };
 }
 

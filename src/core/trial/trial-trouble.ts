@@ -68,7 +68,7 @@ export function trialSentence(trouble: TrialTrouble): string {
     case 'already-read':
       return `Another value stands there already, put down at ${trouble.standing.takenAt.slice(11, 16)} UTC${trouble.standing.device === '' ? '' : ` on ${trouble.standing.device}`}: ${trouble.standing.asWritten || 'none'}. Choose one.`;
     case 'already-done':
-      return `That step is on record already, for ${trouble.on}${trouble.by === '' ? '' : `, by ${trouble.by}`}. If that is wrong, take it back first, under “Given as planned”.`;
+      return `That task is on record already, for ${trouble.on}${trouble.by === '' ? '' : `, by ${trouble.by}`}. If that is wrong, undo it first, under “Given as planned”.`;
     case 'no-answer':
       return 'No answer came: the garden may not be running, or the connection is gone. What you typed is still here; press again.';
     case 'disk-full':
@@ -76,6 +76,6 @@ export function trialSentence(trouble: TrialTrouble): string {
     case 'no-backup':
       return 'No backup could be made before it, so nothing was deleted. Is there room on the disk?';
     case 'changed-meanwhile':
-      return 'This entry was changed meanwhile, perhaps in another window. Load the page again to see it.';
+      return 'This was changed meanwhile, perhaps in another window. Load the page again to see it.';
   }
 }

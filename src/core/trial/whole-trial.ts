@@ -56,7 +56,7 @@ function tooMany(input: unknown): string | undefined {
   if (many) return `it has ${lengthOf(lists[many[0]])} ${many[0]}, at most ${many[1]} are taken`;
   const acts = lengthOf(Object(lists.care).acts);
   return acts > MOST_ACTS
-    ? `it has ${acts} steps of care, at most ${MOST_ACTS} are taken`
+    ? `it has ${acts} tasks done or left out, at most ${MOST_ACTS} are taken`
     : undefined;
 }
 
@@ -120,12 +120,12 @@ const LOOSE_ENDS: readonly LooseEnd[] = [
     isSo: ({ measures }) => measures.filter(measure => measure.isMain).length !== 1,
   },
   {
-    finding: 'it has units or was locked, but no layout',
+    finding: 'it was dealt or locked, but has no layout',
     isSo: ({ layout, units, trial }) =>
       layout === null && (units.length > 0 || trial.state !== 'planned'),
   },
   {
-    finding: 'it has a layout, but no units',
+    finding: 'it has a layout, but no codes',
     isSo: ({ layout, units }) => layout !== null && units.length < 2,
   },
   {
@@ -133,22 +133,22 @@ const LOOSE_ENDS: readonly LooseEnd[] = [
     isSo: ({ trial }) => trial.state === 'closed' && trial.closedAt === null,
   },
   {
-    finding: 'it has entries, but its plan was never locked',
+    finding: 'it has picks or readings, but its plan was never locked',
     isSo: data => data.trial.state === 'planned' && entriesOf(data).length > 0,
   },
   {
-    finding: 'two of its units have the same code',
+    finding: 'two of its pots or beds have the same code',
     isSo: ({ units }) => new Set(units.map(unit => unit.code)).size < units.length,
   },
   {
-    finding: 'a unit got a treatment that is not in it',
+    finding: 'a pot or bed got a treatment that is not in it',
     isSo: ({ units, treatments }) => {
       const known = idsOf(treatments);
       return units.some(unit => !known.has(unit.treatmentId));
     },
   },
   {
-    finding: 'a unit stands at a place or in a block that is not in it',
+    finding: 'a pot or bed stands at a place or in a block that is not in it',
     isSo: ({ units, places, blocks }) => {
       const [placeIds, blockIds] = [idsOf(places), idsOf(blocks)];
       return units.some(
@@ -194,7 +194,7 @@ const LOOSE_ENDS: readonly LooseEnd[] = [
     },
   },
   {
-    finding: 'an entry is of a unit that is not in it',
+    finding: 'a pick or reading is of a pot or bed that is not in it',
     isSo: data => {
       const known = idsOf(data.units);
       return entriesOf(data).some(entry => !known.has(entry.unitId));

@@ -7,6 +7,7 @@ import { shortDay } from '@/core/time/days';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialRules } from '@/core/trial/model/trial';
 import { listed } from '@/core/words/listed';
+import { pluralOf } from '@/core/words/plural';
 import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
 import { type FieldOf, fieldsOf } from '@/ui/form-fields';
@@ -48,7 +49,11 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
           placeholder="half the plants yellow"
         />
       )}
-      <UnitRules field={field} isLocked={isLocked} />
+      <UnitRules
+        field={field}
+        isLocked={isLocked}
+        things={pluralOf(form.unitWord.trim() || 'pot')}
+      />
       {treatments.length > 2 && (
         <AskedFor rules={rules} treatments={treatments} field={field} change={set} />
       )}
@@ -92,14 +97,16 @@ export function Rules({ form, treatments, troubles, isLocked, onChange }: RulesP
 interface UnitRulesProps {
   readonly field: FieldOf<TrialRules>;
   readonly isLocked: boolean;
+  /** What gets a treatment apart from the others: pots, beds. */
+  readonly things: string;
 }
 
 /** What becomes of a unit, and what counts of its harvest. */
-function UnitRules({ field, isLocked }: UnitRulesProps) {
+function UnitRules({ field, isLocked, things }: UnitRulesProps) {
   return (
     <>
-      <TextField label="A unit is left out" {...field('leaveOut')} isLong />
-      <TextField label="A unit is replaced" {...field('replace')} isLong />
+      <TextField label={`Which ${things} are left out`} {...field('leaveOut')} isLong />
+      <TextField label={`Which ${things} are replaced`} {...field('replace')} isLong />
       <TextField
         label="… at the latest on"
         {...field('replaceUntil')}

@@ -152,7 +152,7 @@ test('each kind of question says which control it needs, and why; what is compar
   const { rerender } = render(<ControlNeeded act={form({}, 'which-remedy').act} />);
   expect(screen.getByText(/A spray of plain water on the same days/)).toBeVisible();
   rerender(<ControlNeeded act={form({}, 'slugs').act} />);
-  expect(screen.getByText(/Units that get nothing/)).toBeVisible();
+  expect(screen.getByText(/A control that gets nothing/)).toBeVisible();
   rerender(<WhatIsCompared form={form({}, 'slugs')} change={change} />);
   await userEvent.selectOptions(screen.getByLabelText('What is compared is'), 'a mulch');
   expect(change).toHaveBeenCalledWith({ act: 'mulch' });

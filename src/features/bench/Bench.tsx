@@ -39,7 +39,7 @@ export function Bench({ view, label, lens, onOpen }: BenchProps) {
   const tabStop = view.units.find(unit => unit.id === chosen.unitId) ?? first;
   return (
     <Scroller>
-      {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can't stand inside a drawing */}
+      {/* biome-ignore lint/a11y/useSemanticElements: a fieldset can’t stand inside a drawing */}
       <svg
         viewBox={`${-room.left} ${-topMm - room.far} ${view.widthMm + potMm * 0.05 + room.left + room.right} ${view.depthMm + topMm + potMm * 0.4 + room.far + room.near}`}
         role="group"

@@ -25,7 +25,7 @@ export function AskName({ name, onKept }: { readonly name: string; readonly onKe
         name="writer"
         value={typed}
         onChange={setTyped}
-        hint="Asked once in this browser, and kept with each entry. What you share can leave names out."
+        hint="Asked once in this browser, and kept with each pick and reading. What you share can leave names out."
       />
       <Acts>
         <Button type="submit" isDisabled={typed.trim() === ''}>

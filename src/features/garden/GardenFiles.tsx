@@ -6,9 +6,10 @@ export function GardenFiles() {
   return (
     <Fold title="Take the data elsewhere">
       <Soft>
-        One ZIP holds each trial’s units, entries, places, acts, mishaps and measures as CSV tables,
-        with a description that other programs read (a Frictionless Data Package). A trial whose key
-        is shut is in it by its codes alone. Names of people become numbers.
+        One ZIP holds each trial’s pots or beds, picks and readings, places, tasks, mishaps and
+        measures as CSV tables, with a description that other programs read (a Frictionless Data
+        Package). A trial whose key is shut is in it by its codes alone. Names of people become
+        numbers.
       </Soft>
       <ul>
         <li>

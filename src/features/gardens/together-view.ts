@@ -81,7 +81,7 @@ export function togetherViewOf(
     look:
       left.length === 0
         ? ''
-        : `A look without ${left.map(({ name }) => name).join(', ')}. The answer is that of all.`,
+        : `For a look, without ${left.map(({ name }) => name).join(', ')}. The answer counts them all.`,
     forests: comparisons.map(each => forestOf(each, counting, measure)),
     sources: sources.map(source => ({
       id: source.id,
@@ -204,7 +204,7 @@ function togetherRows(
     key: 'together',
     kind: 'together',
     name: `All ${gardens.length} together`,
-    note: `the mean effect, in ${isNone ? 90 : 95} of 100 such sets within its bar`,
+    note: `the mean effect: in ${isNone ? 90 : 95} of 100 such sets the bar holds the true one`,
     gap: sentenceCase(gapWords(together.gap, scale, measure)),
     x: shown(together.gap),
     interval: within(isNone ? together.ciEquivalence : together.ciAdjusted),

@@ -53,7 +53,7 @@ export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }:
       )}
       {view.foretold.length > 0 && (
         <Soft>
-          Foretold, sealed until the verdict:{' '}
+          Expected, sealed until the verdict:{' '}
           {view.foretold
             .map(each => `${each.by} of ${each.about} (${fullDay(each.sealedAt.slice(0, 10))})`)
             .join(', ')}
@@ -62,9 +62,9 @@ export function Inspect({ view, trialId, unitWord, isOpen, readAlso, foretell }:
       )}
       {isOpen &&
         (view.isInspected ? (
-          <Soft>Something was found already: nothing can be foretold any more.</Soft>
+          <Soft>Something was found already: it is too late to say what you expect.</Soft>
         ) : (
-          <Fold title="Foretell what will be found">
+          <Fold title="Say what you expect to find">
             <Foretell view={view} foretell={foretell} />
           </Fold>
         ))}

@@ -45,7 +45,7 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
       <h2>Can anybody taste it?</h2>
       {tastings.length === 0 && (
         <Soft>
-          Each taster gets three numbered cups, two from one unit and one from another, and says
+          Each taster gets three numbered cups, two with one harvest and one with another, and says
           which is the odd one. Who prepares the cups doesn’t serve them. Wash and wait out what was
           sprayed first.
         </Soft>

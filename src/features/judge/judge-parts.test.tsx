@@ -519,7 +519,7 @@ describe('how firm it is', () => {
       />,
     );
     expect(
-      within(screen.getByRole('region', { name: 'The verdict by which units count' }))
+      within(screen.getByRole('region', { name: 'The verdict by what is counted' }))
         .getAllByRole('row')
         .map(row => row.textContent?.match(/\d+ pots/)?.[0]),
     ).toEqual([undefined, '12 pots', '11 pots', '11 pots']);

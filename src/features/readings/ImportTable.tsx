@@ -128,9 +128,9 @@ export function ImportTable({ view, undo }: ImportTableProps) {
       )}
       {answer && 'count' in answer && (
         <p role="status">
-          {counted(answer.count, 'entry')} taken in.{' '}
+          {counted(answer.count, 'value')} taken in.{' '}
           <Button data-tone="quiet" onPress={() => takeBack(answer.importId)} isPending={isPending}>
-            Take it all back
+            Undo all of it
           </Button>
         </p>
       )}
@@ -139,7 +139,7 @@ export function ImportTable({ view, undo }: ImportTableProps) {
   );
 }
 
-/** A file on its way in: opened, sent, taken back. */
+/** A file on its way in: opened, sent, undone. */
 function useImport(view: ImportTableProps['view'], undo: ImportTableProps['undo']) {
   const [opened, setOpened] = useState<Opened | null>(null);
   const [share, setShare] = useState<number | null>(null);

@@ -16,7 +16,7 @@ export function Notes({ notes }: { readonly notes: readonly NoteLine[] }) {
     <Box aria-label="Notes">
       <h2>Notes</h2>
       {notes.length === 0 ? (
-        <Soft>None yet. A note hangs on a pick, a reading, a mishap or a step.</Soft>
+        <Soft>None yet. A note hangs on a pick, a reading, a mishap or a task.</Soft>
       ) : (
         <>
           <TextField

@@ -27,7 +27,7 @@ export function ReadingHistory({ units, unitWord, measures, history }: ReadingHi
   const load = useCallback(() => history(unitId), [history, unitId]);
   const revisions = useHistory(isOpen, load);
   return (
-    <Box title="History of every entry" onOpenChange={setOpen}>
+    <Box title="History of every reading" onOpenChange={setOpen}>
       <Select
         label={`The ${unitWord}`}
         name="historyOf"
@@ -50,7 +50,7 @@ export function ReadingHistory({ units, unitWord, measures, history }: ReadingHi
                 : measure
                   ? valueWords(measure, revision, system)
                   : ''}
-              {revision.supersedes && !revision.isRemoval ? ' in place of an earlier entry' : ''}
+              {revision.supersedes && !revision.isRemoval ? ' in place of an earlier reading' : ''}
               {revision.isRepeat ? ', a second reading' : ''}
               {revision.note === '' ? '' : `. ${revision.note}`}
             </li>

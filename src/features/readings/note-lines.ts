@@ -43,7 +43,7 @@ export function notesOf(
       id: id as string,
       day: day as string,
       code: (unitIds ?? []).map(unitId => codeOf.get(unitId) ?? '').join(' '),
-      about: 'a step of the care',
+      about: 'a task',
       says: note,
     })),
   ]

@@ -282,10 +282,10 @@ test('the history of a pot says what stood there before, and where it was put do
       history={async () => revisions}
     />,
   );
-  await userEvent.setup().click(screen.getByText('History of every entry'));
+  await userEvent.setup().click(screen.getByText('History of every reading'));
   expect(
     await screen.findByText(
-      /from a file: Plant height of 1 June, 213 mm in place of an earlier entry/,
+      /from a file: Plant height of 1 June, 213 mm in place of an earlier reading/,
     ),
   ).toBeVisible();
   expect(screen.getByText(/a phone: Plant height of 1 June, 200 mm/)).toBeVisible();

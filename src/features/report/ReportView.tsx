@@ -47,17 +47,17 @@ export function ReportView({ trialId, isClosed, revision, correct }: ReportViewP
             <a href={at('html', true)}>Save it as one file (HTML)</a>
           </li>
           <li>
-            <a href={at('csv', true)}>Every unit, as judged (CSV)</a>
+            <a href={at('csv', true)}>What was judged, one line each (CSV)</a>
           </li>
           <li>
-            <a href={at('entries', true)}>Every entry (CSV)</a> or{' '}
+            <a href={at('entries', true)}>Every pick and reading (CSV)</a> or{' '}
             <a href={at('xlsx', true)}>as a spreadsheet (XLSX)</a>
           </li>
           <li>
             <a href={at('package', true)}>All tables, described (data package, ZIP)</a>
           </li>
           <li>
-            <a href={at('json', true)}>The whole trial: plan, seed, entries (JSON)</a>
+            <a href={at('json', true)}>The whole trial: plan, seed, picks, readings (JSON)</a>
           </li>
           {isClosed && (
             <li>

@@ -35,7 +35,7 @@ export function Opened({ product, today, open }: OpenedProps) {
       {product.batches.length === 0 && (
         <Soft>
           No bottle, bag or brew is on record. Put each one down as it is opened: then it is known
-          which units had which.
+          which pots or beds had which.
         </Soft>
       )}
       <ul>

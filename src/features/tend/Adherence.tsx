@@ -65,7 +65,7 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
         <RecentActs view={view} back={back} isPending={isPending} />
       )}
       {view.recent.length === 0 && <Soft>Nothing is ticked off yet.</Soft>}
-      <EntryHistory of="every step" load={history} />
+      <EntryHistory of="every task" load={history} />
     </Box>
   );
 }

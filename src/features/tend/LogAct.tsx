@@ -23,7 +23,7 @@ import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { useForm } from '@/ui/use-form';
 
-const SOME = 'some units';
+const SOME = 'some of them';
 
 interface LogActProps {
   readonly treatments: readonly { readonly id: string; readonly name: string }[];
@@ -86,7 +86,7 @@ export function LogAct({ treatments, codes, unitWord, today, shelf, log }: LogAc
           <Trouble>{withShortDays(fields.planned)}</Trouble>
           <Acts>
             <Button onPress={() => submit('planned')} isPending={isPending}>
-              It was that step
+              It was that task
             </Button>
             <Button onPress={() => submit('besides')} isPending={isPending}>
               It was done besides

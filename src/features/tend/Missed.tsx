@@ -28,7 +28,7 @@ export function Missed({ view, tick, stateAll }: MissedProps) {
   const { missed, today } = view;
   if (missed.length === 0) return null;
   return (
-    <Fold title={`Not ticked in time: ${counted(missed.length, 'step')}`} onOpenChange={setOpen}>
+    <Fold title={`Not ticked in time: ${counted(missed.length, 'task')}`} onOpenChange={setOpen}>
       {isOpen && (
         <Late>
           <Soft>

@@ -30,7 +30,7 @@ export function PaperLog({ steps, enter }: PaperLogProps) {
       () => enter({ table, by: writerName() }),
       count => {
         setTable('');
-        setSaid(`${counted(count, 'step')} put on record.`);
+        setSaid(`${counted(count, 'task')} put on record.`);
       },
     );
   };
@@ -38,8 +38,8 @@ export function PaperLog({ steps, enter }: PaperLogProps) {
     <Fold title="Put in a log kept on paper">
       <Soft>
         One line a time, pasted from a spreadsheet or with commas between. The first line names the
-        columns: day, step, and, where there is more to say, to, amount, note, who. “Not given”
-        under amount leaves a step out. The steps are called: {steps.join(', ')}.
+        columns: day, task, and, where there is more to say, to, amount, note, who. “Not given”
+        under amount leaves a task out. The tasks are called: {steps.join(', ')}.
       </Soft>
       <TextField
         label="The log"
@@ -47,7 +47,7 @@ export function PaperLog({ steps, enter }: PaperLogProps) {
         value={table}
         onChange={setTable}
         isLong
-        placeholder={`day,step,amount\n2026-06-03,${steps[0] ?? 'weekly feed'},`}
+        placeholder={`day,task,amount\n2026-06-03,${steps[0] ?? 'weekly feed'},`}
       />
       {fields.table?.split('\n').map(says => (
         <Trouble key={says}>{says}</Trouble>

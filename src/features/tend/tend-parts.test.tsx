@@ -168,7 +168,7 @@ test('how it was kept, with a way back', async () => {
       history={history}
     />,
   );
-  fireEvent.click(screen.getByText('History of every step'));
+  fireEvent.click(screen.getByText('History of every task'));
   expect(
     await screen.findByText('2026-05-08 18:00 UTC, Ida: feed 1 weekly of 8 May, left out. Rain.'),
   ).toBeVisible();
@@ -506,7 +506,7 @@ describe('what was done besides the plan', () => {
     expect(await screen.findByText('“weekly feed” of 8 May is planned.')).toBeVisible();
     // Not before the first answer is dealt with: until then the button is busy.
     await waitFor(() => {
-      fireEvent.click(screen.getByRole('button', { name: 'It was that step' }));
+      fireEvent.click(screen.getByRole('button', { name: 'It was that task' }));
       expect(log.mock.calls.length).toBeGreaterThan(1);
     });
     expect(log).toHaveBeenLastCalledWith(

@@ -79,7 +79,7 @@ function tendWords(data: TrialData, today: string): string {
   if (data.care.rules.length === 0) return 'nothing planned';
   const due = seenDue(dueToday([caredTrialOf(data)], [], today)).steps.length;
   return data.trial.state === 'closed'
-    ? `${counted(data.care.acts.length, 'step')} kept`
+    ? `${counted(data.care.acts.length, 'task')} done`
     : due === 0
       ? 'nothing due'
       : `${due} due`;

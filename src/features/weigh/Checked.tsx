@@ -17,7 +17,7 @@ export function Checked({
   const isSame = Math.abs(byUnitG - byDayG) < 0.5;
   return (
     <Line data-bad={mismatches.length > 0 || !isSame || undefined}>
-      {picks === 1 ? '1 entry' : `${picks} entries`}, {printMass(byUnitG, style)} sound:{' '}
+      {picks === 1 ? '1 pick' : `${picks} picks`}, {printMass(byUnitG, style)} sound:{' '}
       {isSame
         ? 'pot by pot and day by day the same'
         : `${printMass(byDayG, style)} by days, which differs`}

@@ -91,13 +91,13 @@ function InHand({ round, unit, units, isDoneToday }: PickEntryProps) {
           <br />
           <span>
             {units.indexOf(unit) + 1} of {units.length}
-            {isDoneToday ? `, has an entry for ${shortDay(round.round.pickedOn)}` : ''}
+            {isDoneToday ? `, has a pick of ${shortDay(round.round.pickedOn)}` : ''}
           </span>
         </p>
       </Where>
       {round.editing && (
         <Soft>
-          You are changing the entry of {longDay(round.editing.pickedOn)}:{' '}
+          You are changing the pick of {longDay(round.editing.pickedOn)}:{' '}
           {pickWords(round.editing, round.style)}. The old one stays in the history.{' '}
           <Button data-tone="quiet" onPress={round.stopEditing}>
             Leave it as it is

@@ -67,7 +67,7 @@ export function UnitPicks({
         </Soft>
       )}
       {picks.length === 0 ? (
-        <Soft>No entry yet.</Soft>
+        <Soft>No pick yet.</Soft>
       ) : (
         <PickTable
           picks={picks}
@@ -189,14 +189,14 @@ function History({
   const load = useCallback(() => history(unitId), [history, unitId, picks]);
   const revisions = useHistory(isOpen, load);
   return (
-    <Fold title="History of every entry" onOpenChange={setOpen}>
+    <Fold title="History of every pick" onOpenChange={setOpen}>
       <ol>
         {revisions?.map(revision => (
           <li key={revision.id}>
             {revision.takenAt.slice(0, 16).replace('T', ' ')} UTC
             {revision.by === '' ? '' : `, ${revision.by}`}: {longDay(revision.pickedOn)},{' '}
             {revision.isRemoval ? 'taken out' : pickWords(revision, style)}
-            {revision.supersedes && !revision.isRemoval ? ' (in place of an earlier entry)' : ''}
+            {revision.supersedes && !revision.isRemoval ? ' (in place of an earlier pick)' : ''}
           </li>
         ))}
       </ol>

@@ -203,7 +203,7 @@ test('on the final clearing pick the same pot is asked for its green before the 
   expect(await screen.findByText(`${codes[0]}: 60 g, cull (green) saved.`)).toBeInTheDocument();
   await waitFor(() => expect(inHand()).toHaveValue(codes[1]));
   expect(
-    screen.getByText(/^2 entries, 140 g sound: pot by pot and day by day the same/),
+    screen.getByText(/^2 picks, 140 g sound: pot by pot and day by day the same/),
   ).toBeInTheDocument();
 });
 
@@ -326,7 +326,7 @@ describe('racing fingers', () => {
     expect(sent[0]).toMatchObject({ unitId: trial.units[1]?.id, gross: '90', supersedes: null });
     await user.click(potOnBench(0));
     expect(gross()).toHaveValue('120');
-    expect(screen.getByText(/You are changing the entry of/)).toBeVisible();
+    expect(screen.getByText(/You are changing the pick of/)).toBeVisible();
   });
   test('each pot’s entry has an id of its own, and each new one of a pot another', async () => {
     const user = userEvent.setup();

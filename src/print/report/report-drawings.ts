@@ -35,7 +35,7 @@ export function dotsSvg({
         `<line x1="${at(x(tick))}" x2="${at(x(tick))}" y1="${bottom}" y2="${bottom + 5}" class="rule"/><text x="${at(x(tick))}" y="${bottom + 20}" class="tick" text-anchor="${anchor(x(tick))}">${written(printValue(tick))}</text>`,
     )
     .join('');
-  return `<svg viewBox="0 0 ${WIDTH} ${bottom + 26}" role="img" aria-label="Every unit as a dot, with intervals">${band ? bandSvg(band, x, bottom) : ''}${rows.join('')}<line x1="${SIDE}" x2="${WIDTH - SIDE}" y1="${bottom}" y2="${bottom}" class="rule"/>${axis}</svg>`;
+  return `<svg viewBox="0 0 ${WIDTH} ${bottom + 26}" role="img" aria-label="Each as a dot, with intervals">${band ? bandSvg(band, x, bottom) : ''}${rows.join('')}<line x1="${SIDE}" x2="${WIDTH - SIDE}" y1="${bottom}" y2="${bottom}" class="rule"/>${axis}</svg>`;
 }
 
 function bandSvg(

@@ -15,7 +15,7 @@ export function packageTables(data: TrialData, isBlind: boolean): readonly Packa
   return [
     {
       name: 'units',
-      title: 'One row a unit, one column a measure: what the judge compares',
+      title: 'One row for each pot or bed, one column a measure: what the judge compares',
       rows: unitRows(data, isBlind),
     },
     {
@@ -25,13 +25,13 @@ export function packageTables(data: TrialData, isBlind: boolean): readonly Packa
     },
     {
       name: 'layout',
-      title: 'Where each unit stands, seen from above',
+      title: 'Where each stands, seen from above',
       rows: layoutRows(data, isBlind),
     },
     { name: 'acts', title: 'What was done, and left out', rows: actRows(data, isBlind) },
     {
       name: 'mishaps',
-      title: 'What happened to units, and what was decided',
+      title: 'What happened to them, and what was decided',
       rows: mishapRows(data),
     },
     { name: 'measures', title: 'What is measured, and how', rows: measureRows(data) },

@@ -92,23 +92,23 @@ describe('a file that does not hang together', () => {
       'it must have one main measure',
       { measures: data.measures.map(each => ({ ...each, isMain: true })) },
     ],
-    ['it has units or was locked, but no layout', { layout: null }],
-    ['it has a layout, but no units', { units: [], picks: [] }],
+    ['it was dealt or locked, but has no layout', { layout: null }],
+    ['it has a layout, but no codes', { units: [], picks: [] }],
     ['it is closed, but not said when', { trial: { ...data.trial, state: 'closed' } }],
     [
-      'it has entries, but its plan was never locked',
+      'it has picks or readings, but its plan was never locked',
       { trial: { ...data.trial, state: 'planned' } },
     ],
     [
-      'two of its units have the same code',
+      'two of its pots or beds have the same code',
       { units: data.units.map(each => ({ ...each, code: unit?.code })) },
     ],
     [
-      'a unit got a treatment that is not in it',
+      'a pot or bed got a treatment that is not in it',
       { units: data.units.map(each => ({ ...each, treatmentId: strange })) },
     ],
     [
-      'a unit stands at a place or in a block that is not in it',
+      'a pot or bed stands at a place or in a block that is not in it',
       { units: data.units.map(each => ({ ...each, placeId: strange })) },
     ],
     ['a place stands on one that does not come before it', { places: [...data.places].reverse() }],
@@ -117,7 +117,7 @@ describe('a file that does not hang together', () => {
       { blocks: data.blocks.map(each => ({ ...each, placeId: strange })) },
     ],
     [
-      'an entry is of a unit that is not in it',
+      'a pick or reading is of a pot or bed that is not in it',
       { incidents: unit ? [{ ...leaveOutFixture(unit), unitId: strange }] : [] },
     ],
     [

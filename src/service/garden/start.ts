@@ -72,8 +72,8 @@ export function dataFileSentence(trouble: DataFileTrouble): string {
     case 'in-use':
       return `The data file ${file} is in use by a Turnspit that is running. Stop that one first.`;
     case 'unwritable':
-      return `The data file ${file} can't be written (${trouble.finding}). Name another place in TURNSPIT_DATA, or give this one the right to be written.`;
+      return `The data file ${file} can’t be written (${trouble.finding}). Name another place in TURNSPIT_DATA, or give this one the right to be written.`;
     case 'unreadable':
-      return `The data file ${file} can't be read (${trouble.finding}).`;
+      return `The data file ${file} can’t be read (${trouble.finding}).`;
   }
 }

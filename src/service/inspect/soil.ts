@@ -55,7 +55,7 @@ export function fillBags(
     if (sent.length > 0) return { what: 'soil sampled again', result: success(sent) };
     const units = data.units.filter(unit => codes.includes(unit.code));
     if (units.length !== new Set(codes).size)
-      return invalid(what, { codes: 'Choose among the units of this trial.' });
+      return invalid(what, { codes: 'Choose among the codes of this trial.' });
     const numbers = nextSampleNumbers(
       before.map(sample => sample.number),
       units.length,

@@ -86,7 +86,7 @@ export function undoLeaveOut(
   incidentId: string,
 ): Promise<Result<Incident, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
-    const what = 'put back in';
+    const what = 'counted again';
     const trouble = entryTrouble(data.trial);
     if (trouble) return refused(what, trouble);
     const current = data.incidents.find(incident => incident.id === incidentId);

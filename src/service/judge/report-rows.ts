@@ -21,7 +21,7 @@ export function csvTable(rows: readonly (readonly string[])[]): string {
 const nameOf = (data: TrialData, treatmentId: string): string =>
   data.treatments.find(treatment => treatment.id === treatmentId)?.name ?? '';
 
-/** One row a unit, one column a measure: what the judge compares. @param isBlind codes only */
+/** One row for each pot or bed, one column a measure: what the judge compares. @param isBlind codes only */
 export function unitRows(data: TrialData, isBlind = false): readonly (readonly string[])[] {
   const values = data.measures.map(
     measure => new Map(unitValues(data, measure).map(each => [each.unit.id, each.value])),

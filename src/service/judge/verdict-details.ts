@@ -125,7 +125,7 @@ function basesOf(
     }),
   }));
   const money = {
-    name: 'Costs, a unit',
+    name: 'Costs, each',
     cells: found.flatMap(({ treatment, cost }) =>
       cost === null ? [] : [{ treatment, words: cost.toFixed(2) }],
     ),

@@ -27,7 +27,7 @@ export function unitsTrouble(
 ): FieldTroubles | undefined {
   if (codes === null || unitIds === null) return undefined;
   if (unitIds.length !== new Set(codes).size)
-    return { codes: 'Choose among the units of this trial.' };
+    return { codes: 'Choose among the codes of this trial.' };
   return note.length < 3
     ? { note: 'Not all got it: say why. It will stand on the verdict.' }
     : undefined;

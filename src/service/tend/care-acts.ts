@@ -134,7 +134,7 @@ export function undoAct(
   by: string,
 ): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
-    const what = 'tick taken back';
+    const what = 'tick undone';
     if (data.trial.state === 'closed') return refused(what, { kind: 'closed' });
     const seen = seenActs(data.care.acts, data).find(({ all }) =>
       all.some(act => act.id === actId),

@@ -859,7 +859,7 @@ test('the history of the care tells who ticked, left out and took back, newest f
   );
   expect((await actHistoryOf(data.trial.id)).map(({ by, says }) => `${by}: ${says}`)).toEqual([
     `Kit: weekly feed of ${addDays(STARTS, 7)}, left out. Rain.`,
-    `Jory: weekly feed of ${STARTS}, taken back`,
+    `Jory: weekly feed of ${STARTS}, undone`,
     `Ida: weekly feed of ${STARTS}, done`,
   ]);
 });

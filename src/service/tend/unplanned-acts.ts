@@ -145,7 +145,7 @@ function plannedStep(data: TrialData, form: LogForm): TrackedTask | undefined {
 
 function plannedWords({ ruleId, dueOn }: TrackedTask, { care }: TrialData): string {
   const rule = care.rules.find(each => each.id === ruleId);
-  return `“${rule?.name}” of ${dueOn} is planned for the same, and not ticked. Was it that step, or was this done besides?`;
+  return `“${rule?.name}” of ${dueOn} is planned for the same, and not ticked. Was it that task, or was this done besides?`;
 }
 
 /** What stands for it in the plan: done once, on its day. */

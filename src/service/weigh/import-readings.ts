@@ -233,7 +233,7 @@ export function undoImport(
     await logChange(db, {
       at,
       trialId,
-      what: 'import taken back',
+      what: 'import undone',
       subjectId: importId,
       detail: JSON.stringify({ count: current.length, picks: picks.length }),
     });

@@ -61,7 +61,7 @@ export function logWork(
       });
     const units = data.units.filter(unit => form.codes.includes(unit.code));
     if (units.length !== new Set(form.codes).size)
-      return invalid(what, { codes: 'Choose among the units of this trial.' });
+      return invalid(what, { codes: 'Choose among the codes of this trial.' });
     const minutes = spent * form.people;
     const each = minutes / units.length;
     const said = { minutes, each };
@@ -102,7 +102,7 @@ export function logWork(
 /** Takes a piece of work out again; it stays in the history. */
 export function undoWork(trialId: string, workId: string): Promise<Result<true, TrialTrouble>> {
   return changeOneTrial(trialId, async (db, data) => {
-    const what = 'work taken back';
+    const what = 'work undone';
     const trouble = entryTrouble(data.trial);
     if (trouble) return refused(what, trouble);
     const own = new Set(data.units.map((_, i) => derivedId(workId, i + 1)));

@@ -84,7 +84,7 @@ test('a mishap stands for each pot it happened to, with what was decided, and ca
   await undoLeaveOut(data.trial.id, incidents[0]?.id ?? '');
   expect((await dataOf(data.trial.id)).incidents.map(each => each.unitId)).toEqual([second?.id]);
   expect((await mishapHistoryOf(data.trial.id)).map(({ says }) => says)).toEqual([
-    `${first?.code}, ${today()}: frost, taken back`,
+    `${first?.code}, ${today()}: frost, undone`,
     `${second?.code}, ${today()}: frost. The lid blew off.`,
     `${first?.code}, ${today()}: frost. The lid blew off.`,
   ]);

@@ -52,7 +52,7 @@ export function recordMishap(
     const { codes, id, ...form } = parsed.data;
     const units = data.units.filter(unit => codes.includes(unit.code));
     if (units.length !== new Set(codes).size)
-      return invalid(what, { codes: 'Choose among the units of this trial.' });
+      return invalid(what, { codes: 'Choose among the codes of this trial.' });
     if (form.byTreatment === 'yes' && form.decision !== 'keep')
       return invalid(what, { decision: 'What the treatment did is its result: it stays in.' });
     const { replaceUntil } = data.trial.rules;
@@ -78,7 +78,7 @@ export function recordMishap(
     if (stored.length > 0)
       return stored.every(known => isSameMishap(known, incidents))
         ? { what: 'mishap sent again', subjectId: id, result: success(stored) }
-        : invalid(what, { why: 'It is on record as it was first sent. Take that back first.' });
+        : invalid(what, { why: 'It is on record as it was first sent. Undo that first.' });
     for (const incident of incidents) await addIncident(db, trialId, incident);
     return {
       what,

@@ -63,7 +63,7 @@ export async function takePick(
       return isSamePick(stored, pick)
         ? { what: 'pick sent again', subjectId: pick.id, result: success(stored) }
         : invalid(what, {
-            form: 'It was stored as it was first sent, though the answer was lost. Change that entry instead.',
+            form: 'It was stored as it was first sent, though the answer was lost. Change that pick instead.',
           });
     const before = pick.supersedes === null ? null : await findPick(db, trialId, pick.supersedes);
     if (pick.supersedes !== null && before?.unitId !== pick.unitId)
@@ -74,7 +74,7 @@ export async function takePick(
       });
     if (!(await addPick(db, trialId, pick))) return refused(what, { kind: 'changed-meanwhile' });
     return {
-      what: pick.supersedes ? 'pick revised' : what,
+      what: pick.supersedes ? 'pick changed' : what,
       subjectId: pick.id,
       result: success(pick),
     };

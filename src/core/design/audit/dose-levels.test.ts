@@ -42,7 +42,7 @@ test('a level of 6 in whose rule lays 1 in is told; one that lays 6 in is not', 
     ['3 in', 3],
     ['6 in', 6],
   ] as const;
-  expect(dosesOffLevel(series(levels, [3 * INCH, INCH]))).toBe('6 in: its rule lays 1 in.');
+  expect(dosesOffLevel(series(levels, [3 * INCH, INCH]))).toBe('6 in: the plan lays 1 in.');
   expect(dosesOffLevel(series(levels, [3 * INCH, 6 * INCH]))).toBeUndefined();
 });
 
@@ -53,7 +53,7 @@ test('levels in centimetres are laid in centimetres', () => {
     ['4 cm', 4],
   ] as const;
   expect(dosesOffLevel(series(levels, [20_000, 40_000]))).toBeUndefined();
-  expect(dosesOffLevel(series(levels, [20_000, 50_000]))).toBe('4 cm: its rule lays 5 cm.');
+  expect(dosesOffLevel(series(levels, [20_000, 50_000]))).toBe('4 cm: the plan lays 5 cm.');
 });
 
 test('levels without a depth must rise as their amounts do', () => {

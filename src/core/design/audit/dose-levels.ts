@@ -27,7 +27,7 @@ export function dosesOffLevel(data: TrialData): string | undefined {
     const saidMm = depthIn(treatment);
     return laidMm === null || saidMm === null || isNear(laidMm, saidMm)
       ? []
-      : [`${treatment.name}: its rule lays ${inUnitOf(treatment, laidMm)}.`];
+      : [`${treatment.name}: the plan lays ${inUnitOf(treatment, laidMm)}.`];
   });
   if (deep.length > 0) return deep.join(' ');
   const rising = levels.filter(({ dose }) => dose > 0);

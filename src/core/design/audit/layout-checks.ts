@@ -93,7 +93,7 @@ export const LAYOUT_CHECKS: Readonly<Record<string, Check>> = {
   'not-blind': ({ data }) =>
     !data.trial.isBlind &&
     note(
-      'Everyone sees what each unit got.',
+      'Everyone sees what each got.',
       'Whoever measures may favour one without noticing.',
       data.trial.state === 'planned' ? 'Lay it out blind, if it can be hidden.' : '',
     ),

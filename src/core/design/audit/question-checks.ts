@@ -80,21 +80,21 @@ export const QUESTION_CHECKS: Readonly<Record<string, Check>> = {
   'no-leave-out-rule': ({ data }) =>
     data.trial.rules.leaveOut === '' &&
     weakens(
-      'No rule says what makes a unit be left out.',
+      'Nothing says when one is left out.',
       'After a look at the results there is always a reason for the one that spoils them.',
       'Write it under Ask before the lock.',
     ),
   'no-replace-rule': ({ data }) =>
     data.trial.rules.replace === '' &&
     note(
-      'No rule says when a unit may be replaced.',
+      'Nothing says when one may be replaced.',
       'A late replacement is another plant of another age.',
       'Write it under Ask before the lock.',
     ),
   'no-cull-rule': ({ data }) =>
     data.trial.rules.cull === '' &&
     note(
-      'No rule says what a cull is.',
+      'Nothing says what a cull is.',
       'What is thrown out decides what is weighed.',
       'Write it under Ask before the lock.',
     ),
@@ -131,7 +131,7 @@ export const QUESTION_CHECKS: Readonly<Record<string, Check>> = {
     data.trial.interest !== '' &&
     !data.trial.isBlind &&
     weakens(
-      'Somebody has an interest, and everyone sees what each unit got.',
+      'Somebody has an interest, and everyone sees what each got.',
       'Nobody scores their own recipe fairly.',
       'Lay it out blind, or let somebody else weigh.',
     ),

@@ -76,7 +76,7 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
     return (
       Math.max(...shares) - Math.min(...shares) > 0.25 &&
       weakens(
-        `Some treatments have more ${words} without an entry.`,
+        `Some treatments have more ${words} without a value.`,
         'What is missing may be what was worst.',
         'Go round again.',
       )
@@ -94,9 +94,9 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
     const worst = [...kept].filter(each => each.planned > 0).sort((a, b) => a.share - b.share)[0];
     const name = data.treatments.find(treatment => treatment.id === worst?.treatmentId)?.name ?? '';
     return weakens(
-      `${name} got ${Number((worst?.done ?? 0).toFixed(1))} of ${counted(worst?.planned ?? 0, 'planned step')}, others more of theirs.`,
+      `${name} got ${Number((worst?.done ?? 0).toFixed(1))} of ${counted(worst?.planned ?? 0, 'planned task')}, others more of theirs.`,
       'What is compared is partly how well each was kept.',
-      data.trial.state === 'closed' ? '' : 'Make up for it if the rule allows, for all alike.',
+      data.trial.state === 'closed' ? '' : 'Make up for it if the plan allows, for all alike.',
     );
   },
   'acts-on-some': ({ data, words }) => {
@@ -150,7 +150,7 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
     data.trial.rules.rescue === '' &&
     data.treatments.some(treatment => treatment.controlKind === 'nothing') &&
     note(
-      'No rule says what happens when the untreated ones fail.',
+      'Nothing says what happens when the untreated ones fail.',
       'A control that is fed or sprayed at last is no control from that day on.',
       data.trial.state === 'planned' ? 'Write it under Ask before the lock.' : '',
     ),
@@ -194,7 +194,7 @@ export const SEASON_CHECKS: Readonly<Record<string, Check>> = {
         'The curve is drawn over the names of the levels: where another amount was laid, it tells of another dose.',
         data.trial.state === 'closed'
           ? ''
-          : 'Change the rule under Tend, or name the level by what is really given.',
+          : 'Change the care plan under Tend, or name the level by what is really given.',
       )
     );
   },

@@ -91,7 +91,7 @@ export function readBench(
   const units = unitCount(request, treatments);
   if (units > MOST_UNITS)
     return failure({
-      unitsEach: `That makes ${units} units; at most ${MOST_UNITS} fit one trial.`,
+      unitsEach: `That makes ${units}; at most ${MOST_UNITS} fit one trial.`,
     });
   const width = readSize(form.unitWidth, system);
   const depth =
@@ -186,11 +186,11 @@ function misfitSentence(misfit: LayoutMisfit): string {
     case 'pairs-need-two':
       return `Pairs hold two treatments, and there are ${misfit.treatments}. Use blocks.`;
     case 'square-too-big':
-      return `A square of ${misfit.treatments} takes ${misfit.treatments ** 2} units; at most ${misfit.most} treatments. Use blocks.`;
+      return `A square of ${misfit.treatments} takes ${misfit.treatments ** 2} places; at most ${misfit.most} treatments. Use blocks.`;
     case 'needs-whole-factor':
       return misfit.factors.length < 2
         ? 'A split plot needs two crossed factors: set them up under Ask.'
-        : `Say which was dealt to the larger units: ${misfit.factors.join(' or ')}.`;
+        : `Say which was dealt to the whole plots: ${misfit.factors.join(' or ')}.`;
     case 'not-crossed':
       return `Every level of ${misfit.factor} must come with every level of the others: a cell is empty.`;
     case 'block-holds-all':

@@ -21,7 +21,7 @@ export function incompleteBlockSets(
     throw new RangeError(`perBlock must lie in [2, ${treatments - 1}], got ${perBlock}`);
   if (blocks * perBlock < treatments)
     throw new RangeError(
-      `${blocks} blocks of ${perBlock} can't hold ${treatments} treatments once`,
+      `${blocks} blocks of ${perBlock} can’t hold ${treatments} treatments once`,
     );
   const random = seededRandom(SEED);
   let best: number[][] = [];

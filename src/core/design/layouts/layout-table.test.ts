@@ -41,7 +41,7 @@ test.each([
     [['pot', 'treatment']],
     'The first row must name a column “code” and one “treatment”.',
   ],
-  ['nothing in it', [HEAD], 'There is no unit in it.'],
+  ['nothing in it', [HEAD], 'There is no code in it.'],
   [
     'a code that is none',
     [HEAD, ['pot 1', 'feed 1', '']],

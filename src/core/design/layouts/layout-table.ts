@@ -45,9 +45,9 @@ export function readLayoutTable(
   const [code, treatment, block, column] = ['code', 'treatment', 'block', 'column'].map(at);
   if (code === undefined || code < 0 || treatment === undefined || treatment < 0)
     return failure('The first row must name a column “code” and one “treatment”.');
-  if (body.length === 0) return failure('There is no unit in it.');
+  if (body.length === 0) return failure('There is no code in it.');
   if (body.length > MOST_UNITS)
-    return failure(`It has ${body.length} units; at most ${MOST_UNITS} fit one trial.`);
+    return failure(`It has ${body.length} codes; at most ${MOST_UNITS} fit one trial.`);
   if (body.some(row => cell(row, column) !== ''))
     return failure(
       'A square or rows and columns can’t come as a table: take the trial’s own file.',

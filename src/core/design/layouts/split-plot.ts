@@ -16,8 +16,8 @@ export const SPLIT_PLOT: LayoutDefinition = {
   fields: [
     { key: 'blockCount', label: 'Blocks' },
     { key: 'blockWord', label: 'A block is a' },
-    { key: 'wholeFactor', label: 'Dealt to the larger units' },
-    { key: 'wholeWord', label: 'A larger unit is a' },
+    { key: 'wholeFactor', label: 'Dealt to whole plots' },
+    { key: 'wholeWord', label: 'A whole plot is a' },
   ],
   misfit: misfitOf,
   dealPlan: (request, treatments) => ({

@@ -18,7 +18,7 @@ export const CONTROL_WORDS: Readonly<Record<ControlKind, string>> = {
 
 const NOTHING: ControlNeed = {
   kind: 'nothing',
-  words: 'Units that get nothing show what happens anyway.',
+  words: 'A control that gets nothing shows what happens anyway.',
   without: 'it can’t be told whether anything helps, only which helps more',
 };
 

@@ -22,7 +22,7 @@ export function readMargin(
       if (percent === undefined || percent <= 0)
         return failure('Write a percentage above zero, such as 15.');
       return percent > 1000
-        ? failure('More than 1000% is no margin a pot can show.')
+        ? failure('More than 1000% is more than any pot can show.')
         : success({ kind: 'percent', percent });
     }
     case 'amount':

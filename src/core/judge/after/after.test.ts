@@ -122,7 +122,7 @@ describe('the scorecard', () => {
     ).toEqual([
       ['Vigour', 'ranks, aligned by block'],
       ['First flower', 'mean days waited'],
-      ['Sign of want', 'shares, unit by unit'],
+      ['Sign of want', 'shares, one by one'],
     ]);
     expect([
       outcomeOf(want.scale),

@@ -90,8 +90,8 @@ export function alternativeExplanationsOf(
 }
 
 const LOOKED_AFTER: AlternativeExplanation = {
-  says: 'One of them was looked after better: more of its steps were done.',
-  test: 'The same number of steps for all, on the same days.',
+  says: 'One of them was looked after better: more of its tasks were done.',
+  test: 'The same number of tasks for all, on the same days.',
 };
 
 function ofPosition(position: PositionCheck | null): readonly AlternativeExplanation[] {

@@ -74,7 +74,7 @@ export function lessonsOf(
     ),
     ...(missed >= 1
       ? [
-          `${counted(Math.round(missed), 'step')} of the care ${Math.round(missed) === 1 ? 'was' : 'were'} missed: plan fewer, or somebody to help.`,
+          `${counted(Math.round(missed), 'task')} ${Math.round(missed) === 1 ? 'was' : 'were'} missed: plan fewer, or somebody to help.`,
         ]
       : []),
     ...(position?.gradientP != null && position.gradientP < 0.05

@@ -42,7 +42,7 @@ test('where none of it is on record the headline says so', () => {
   const { headline } = verdictOf(trial([]));
   expect(headline).toMatch(
     new RegExp(
-      `^${fed.name} gave \\d+% more beans than plain water, though none of the \\d+ planned steps of ${fed.name} is on record\\.$`,
+      `^${fed.name} gave \\d+% more beans than plain water, though none of the \\d+ planned tasks of ${fed.name} is on record\\.$`,
       'i',
     ),
   );
@@ -52,7 +52,7 @@ test('where less than nine in ten is on record the first lines say how much', ()
   const all = givenShares(trial(given(5)))?.[fed.name]?.planned ?? 0;
   const { headline, detail } = verdictOf(trial(given(5)));
   expect(headline).not.toContain('on record');
-  expect(detail).toContain(`Planned steps on record: ${fed.name} 5 of ${all}.`);
+  expect(detail).toContain(`Planned tasks on record: ${fed.name} 5 of ${all}.`);
 });
 
 test('where it was given as planned nothing is said', () => {

@@ -221,7 +221,7 @@ function factorStructure(data: TrialData): FactorStructure | undefined {
 /** @throws {RangeError} none of the trial's */
 export function measureOf(data: TrialData, measureId: string): Measure {
   const measure = data.measures.find(candidate => candidate.id === measureId);
-  if (!measure) throw new RangeError(`measureId must be one of the trial's, got ${measureId}`);
+  if (!measure) throw new RangeError(`measureId must be one of the trial’s, got ${measureId}`);
   return measure;
 }
 

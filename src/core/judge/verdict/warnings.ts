@@ -69,7 +69,7 @@ function replication({ input, trial, model, spread }: WarningContext): readonly 
     return [
       {
         code: 'zero-spread',
-        message: `${pluralOf(unitWord)} treated alike gave exactly the same reading: the scale's step is too coarse, or values were copied.`,
+        message: `${pluralOf(unitWord)} treated alike gave exactly the same reading: the scale’s step is too coarse, or values were copied.`,
       },
     ];
   }
@@ -106,7 +106,7 @@ function blocking({ input, trial }: WarningContext): readonly JudgeWarning[] {
       ? [
           {
             code: 'one-block',
-            message: `There is only one ${name}: it can't tell place from treatment, and was left out of the sums.`,
+            message: `There is only one ${name}: it can’t tell place from treatment, and was left out of the sums.`,
           },
         ]
       : [];
@@ -142,7 +142,7 @@ function comparability({ contrasts }: WarningContext): readonly JudgeWarning[] {
   return [
     {
       code: 'not-comparable',
-      message: `This layout can't compare ${lost.join(', ')} with ${contrasts[0]?.control}: they differ from it only together with the blocks, or gave no reading.`,
+      message: `This layout can’t compare ${lost.join(', ')} with ${contrasts[0]?.control}: they differ from it only together with the blocks, or gave no reading.`,
     },
   ];
 }

@@ -10,4 +10,4 @@ export function seedMassFor(plants: number, seedsPerG: number, germination: numb
 
 /** Many plants in one pot are parts of one unit. */
 export const SUBSAMPLES_ONLY =
-  'All plants of one pot are parts of one unit: more seed in it makes its value steadier, not the trial larger.';
+  'All plants of one pot count as one: more seed in it makes its value steadier, not the trial larger.';

@@ -276,7 +276,7 @@ function labMeasure({ analyte, extract, optimum }: LabValue, kindKey: string, id
     id: MeasureId.parse(id),
     name: known?.name ?? analyte,
     definition:
-      `By the laboratory${extract === '' ? '' : `, ${extract}`}; all cores of a unit in one bag.`.slice(
+      `By the laboratory${extract === '' ? '' : `, ${extract}`}; all cores of a pot or bed in one bag.`.slice(
         0,
         400,
       ),

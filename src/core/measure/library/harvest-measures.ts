@@ -18,14 +18,14 @@ export const HARVEST_MEASURES: readonly MeasureKind[] = [
     summary: 'sound-weight',
     name: 'Sound harvest by weight',
     definition:
-      'All sound pieces of a unit, weighed without their container, added up over the season. Culls don’t count.',
+      'All sound pieces of a pot or bed, weighed without their container, added up over the season. Culls don’t count.',
     unit: 'g',
     responseOf: picked => picked,
   },
   {
     summary: 'sound-count',
     name: 'Number of sound pieces',
-    definition: 'All sound pieces of a unit, counted over the season. Culls don’t count.',
+    definition: 'All sound pieces of a pot or bed, counted over the season. Culls don’t count.',
     unit: 'count',
     responseOf: picked => picked,
   },

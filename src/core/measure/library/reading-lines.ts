@@ -208,7 +208,7 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'labour',
     name: 'Work',
-    definition: 'Minutes of one person at this unit, walking there and back left out.',
+    definition: 'Minutes of one person at this pot or bed, walking there and back left out.',
     drawing: 'day',
     scale: number(0, 1440),
     unit: 'min',
@@ -395,7 +395,7 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'first-flower',
     name: 'First flower',
-    definition: 'The day on which the first flower of the unit is open.',
+    definition: 'The day on which the first flower of the pot or bed is open.',
     drawing: 'day',
     scale: date,
     unit: 'd',
@@ -407,7 +407,7 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'first-ripe',
     name: 'First ripe',
-    definition: 'The day on which the first piece of the unit is ripe by the rule.',
+    definition: 'The day on which the first piece of the pot or bed is ripe by the rule.',
     drawing: 'day',
     scale: date,
     unit: 'd',
@@ -751,7 +751,7 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'water-given',
     name: 'Water given',
-    definition: 'Litres to the unit, from the can’s marks.',
+    definition: 'Litres to each, from the can’s marks.',
     drawing: 'jar',
     scale: number(0, 1000),
     unit: 'l',
@@ -792,7 +792,7 @@ export const READING_LINES: readonly Line[] = [
     key: 'soil-test',
     name: 'Soil test value',
     definition:
-      'Of one analyte, by the laboratory’s named extract; all cores of a unit in one bag.',
+      'Of one analyte, by the laboratory’s named extract; all cores of a pot or bed in one bag.',
     drawing: 'jar',
     scale: number(0, 1_000_000),
     unit: 'mg/kg',
@@ -1054,7 +1054,7 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'looks-rank',
     name: 'Rank by eye',
-    definition: 'All units put in order by someone who does not know: 1 the best.',
+    definition: 'All put in order by someone who does not know: 1 the best.',
     drawing: 'card',
     scale: { kind: 'rank' },
     unit: '',
@@ -1092,7 +1092,7 @@ export const READING_LINES: readonly Line[] = [
   {
     key: 'first-pest',
     name: 'Pest first seen',
-    definition: 'The day on which it was first seen on the unit.',
+    definition: 'The day on which it was first seen there.',
     drawing: 'day',
     scale: date,
     unit: 'd',

@@ -49,12 +49,12 @@ test('each line becomes the open step that lies nearest, with its own day, amoun
 test.each<[string, readonly string[], RegExp]>([
   ['a day that is none', ['3 June', 'x'], /^“3 June” is no day/],
   ['a day to come', [addDays(today, 1), 'x'], /still to come/],
-  ['a step that is not planned', [START, 'weeding'], /^“weeding” is no step of the plan: /],
+  ['a step that is not planned', [START, 'weeding'], /^“weeding” is no task of the plan: /],
   ['a code of no pot', [START, rule.name, 'QQ9'], /^“QQ9”: codes of this trial/],
   ['an amount of another kind', [START, rule.name, '', '3 m'], /./],
   ['some pots without a reason', [START, rule.name, code ?? ''], /say why/],
   ['nothing given without a reason', [START, rule.name, '', 'none'], /say why/],
-  ['a day before the plan began', [addDays(START, -9), rule.name], /^No open step/],
+  ['a day before the plan began', [addDays(START, -9), rule.name], /^No open task/],
 ])('%s is refused with its line, and nothing of the log is taken', (_, line, says) => {
   const log = read([HEADS, [START, rule.name], line]);
   expect(log).toMatchObject({

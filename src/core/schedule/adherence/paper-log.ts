@@ -32,10 +32,10 @@ export type LoggedStep = Pick<
   'ruleId' | 'nth' | 'doneOn' | 'isSkipped' | 'amount' | 'unitIds' | 'note' | 'by'
 >;
 
-type Role = 'day' | 'step' | 'to' | 'amount' | 'note' | 'who';
+type Role = 'day' | 'task' | 'to' | 'amount' | 'note' | 'who';
 const HEADS: Readonly<Record<Role, RegExp>> = {
   day: /^(day|date|on)$/i,
-  step: /^(step|what|done|rule)$/i,
+  task: /^(task|step|what|done|rule)$/i,
   to: /^(to|pots?|codes?|units?|which)$/i,
   amount: /^(amount|each|how much|dose|given)$/i,
   note: /^(notes?|remarks?|why)$/i,
@@ -48,7 +48,7 @@ const LEFT_OUT = /^(not given|left out|skipped|none|no|0)$/i;
  * Reads a paper log of the care: a line for each time, by the plan's own names, with its true day. All of it or nothing. Each line
  * becomes the open step of its rule that lies nearest.
  *
- * @param rows with the heads in the first: day, step, and, where there is more to say, to, amount, note, who
+ * @param rows with the heads in the first: day, task, and, where there is more to say, to, amount, note, who
  */
 export function readPaperLog(
   rows: readonly (readonly string[])[],
@@ -56,13 +56,13 @@ export function readPaperLog(
 ): Result<readonly LoggedStep[], readonly LogTrouble[]> {
   const [heads = [], ...lines] = rows;
   const at = columnsOf(heads);
-  const missing = (['day', 'step'] as const).filter(role => at(role) < 0);
+  const missing = (['day', 'task'] as const).filter(role => at(role) < 0);
   if (missing.length > 0)
     return failure([
       {
         row: 1,
         column: missing.join(', '),
-        says: 'The first line names the columns: day, step, and, where there is more to say, to, amount, note, who.',
+        says: 'The first line names the columns: day, task, and, where there is more to say, to, amount, note, who.',
       },
     ]);
   const reader = new LogReader(at, context);
@@ -102,8 +102,8 @@ class LogReader {
     const doneOn = cell('day');
     const wrongDay = this.#dayTrouble(doneOn);
     if (wrongDay !== undefined) return refusal('day', wrongDay);
-    const rule = this.context.rules.find(each => isNamed(each, cell('step')));
-    if (!rule) return refusal('step', this.#unknownStep(cell('step')));
+    const rule = this.context.rules.find(each => isNamed(each, cell('task')));
+    if (!rule) return refusal('task', this.#unknownStep(cell('task')));
     const unitIds = this.#unitsOf(cell('to'));
     if (unitIds === undefined)
       return refusal('to', `“${cell('to')}”: codes of this trial, with a space between them.`);
@@ -118,13 +118,13 @@ class LogReader {
     if (!step)
       return refusal(
         'day',
-        `No open step of “${rule.name}” lies near ${doneOn}: it is on record already, or was not planned.`,
+        `No open task of “${rule.name}” lies near ${doneOn}: it is on record already, or was not planned.`,
       );
     // What is said of some pots may be said of the others in another line.
     if (unitIds === null)
       this.#open = this.#open.map(task => (task === step ? { ...task, state: 'done' } : task));
     else if (this.#isTold(step, unitIds))
-      return refusal('to', `The same step is put down for one of ${cell('to')} in a line above.`);
+      return refusal('to', `The same task is put down for one of ${cell('to')} in a line above.`);
     const { ruleId, nth } = step;
     const given = { doneOn, isSkipped, amount: amount.value, unitIds };
     return success({ ruleId, nth, ...given, note, by });
@@ -147,7 +147,7 @@ class LogReader {
 
   #unknownStep(said: string): string {
     const names = this.context.rules.filter(rule => !rule.isUnplanned).map(rule => rule.name);
-    return `“${said}” is no step of the plan: ${names.join(', ')}.`;
+    return `“${said}” is no task of the plan: ${names.join(', ')}.`;
   }
 
   /** null: to all that were meant; undefined: not codes of this trial. */

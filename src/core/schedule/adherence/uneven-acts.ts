@@ -28,7 +28,7 @@ export function unevenActs({
       if (meant.every(unit => got.includes(unit))) return [];
       return [
         {
-          name: rule?.name ?? 'a step no longer planned',
+          name: rule?.name ?? 'a task no longer planned',
           on: act.doneOn,
           codes: got.map(unit => unit.code),
           of: meant.length,

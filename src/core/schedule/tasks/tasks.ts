@@ -213,7 +213,7 @@ function waitsFor(from: Moment, rules: ReadonlyMap<string, CareRule>): string {
   return from.kind === 'stage'
     ? from.stage
     : from.kind === 'after'
-      ? (rules.get(from.ruleId)?.name ?? 'a rule that is gone')
+      ? (rules.get(from.ruleId)?.name ?? 'a task that is gone')
       : '';
 }
 

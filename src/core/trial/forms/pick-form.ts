@@ -130,7 +130,7 @@ function readPieces(written: string): Result<number | null, string> {
   if (pieces === 0)
     return failure('For no pieces, choose “nothing to pick”: a zero is a reading of its own.');
   return pieces > MOST_PIECES
-    ? failure(`${shortened(trimmed)} pieces from one unit? At most ${MOST_PIECES} are taken.`)
+    ? failure(`${shortened(trimmed)} pieces at once? At most ${MOST_PIECES} are taken.`)
     : success(pieces);
 }
 

@@ -30,7 +30,7 @@ export const MISHAP_WORDS: Readonly<Record<MishapCause, string>> = {
   animal: 'a cat, a bird, a vole',
   'mix-up': 'mixed up with another',
   'label-lost': 'lost its label',
-  'missed-feed': 'missed a step',
+  'missed-feed': 'missed a task',
   tipped: 'tipped or broken',
   other: 'something else',
 };

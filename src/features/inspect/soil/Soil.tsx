@@ -209,7 +209,7 @@ function AnalyteTable({
       </h3>
       {optimum && (
         <Soft>
-          The laboratory calls {figure(optimum.low)} to {figure(optimum.high)} right.
+          The laboratory aims at {figure(optimum.low)} to {figure(optimum.high)}.
         </Soft>
       )}
       <WideTable label={name}>

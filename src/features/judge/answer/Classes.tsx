@@ -7,7 +7,7 @@ import { WideTable } from '@/ui/WideTable';
 export const OVERALL_WORDS = {
   friedman: 'Friedman',
   'kruskal-wallis': 'Kruskal-Wallis',
-  'chi-square-shuffled': 'chi-square, by dealing again',
+  'chi-square-shuffled': 'chi-square, by shuffles',
 } as const;
 
 /** How often each class came under each treatment; a class is chosen by its name. */

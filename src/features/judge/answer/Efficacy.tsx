@@ -46,7 +46,7 @@ export function Efficacy({
           ? 'By Abbott, from the last count: nothing was counted before the first treatment, so that all are taken to have begun alike.'
           : 'By Henderson and Tilton, from the counts before and after.'}
         {isUnlikeBefore ? ' They began unlike: the count after alone would mislead.' : ''} A
-        percentage without the spread of the units is no test; that stands above.
+        percentage without their spread is no test; that stands above.
       </Soft>
     </section>
   );

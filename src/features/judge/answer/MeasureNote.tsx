@@ -8,7 +8,8 @@ import { Link } from '@/ui/Link';
 const WHY: Readonly<Record<Outcome, string>> = {
   continuous: '',
   count: 'Counts spread more the more there are of them: they are judged by ratios.',
-  proportion: 'So many of so many: judged as shares. What was dealt is the unit, not the item.',
+  proportion:
+    'So many of so many: judged as shares. What was dealt is the pot or bed, not the single item.',
   ordinal: 'Steps can be put in order, not added up: they are judged by ranks.',
   time: 'Days until it came, with those still waiting counted as long as they were looked at. The range is of days on average; the shuffles ask who came first, which can be plain where the days are not.',
 };

@@ -55,7 +55,7 @@ function OpenedGuess({ guess: { prediction, outcome }, measures }: OpenedGuessPr
       <small>
         {about === ''
           ? `sealed ${day} · ${OUTCOME_WORDS[outcome]}`
-          : `foretold ${day}, before anything was dug up`}
+          : `said ${day}, before anything was dug up`}
       </small>
     </li>
   );

@@ -34,14 +34,14 @@ interface DoseChartProps {
 export function DoseChart({ units, best, name, printValue }: DoseChartProps) {
   const tokens = useTokens();
   return (
-    <SavedChart title={`Every unit by its dose of ${name}`}>
+    <SavedChart title={`Each by its dose of ${name}`}>
       <Drawn>
         {tokens && (
           <Chart
             type="scatter"
             data={dataOf(units, best, tokens)}
             options={optionsOf(units, name, printValue, tokens)}
-            aria-label={`Every unit by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]} and the range it may run in` : ''}`}
+            aria-label={`Each by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]} and the range it may run in` : ''}`}
             role="img"
           />
         )}

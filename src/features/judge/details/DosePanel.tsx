@@ -90,9 +90,9 @@ export function DosePanel({ doses, printValue, isWeight, unitWord, worthPerKg }:
         <Fold title="The curves that fit" tone="soft">
           <FitTable response={response} />
           <Soft>
-            Each unit counts, blocks taken out. Shaded: where the curve itself may run, 19 times in
-            20. Between two doses that were tried the curve guesses; beyond the largest it knows
-            nothing.
+            Each counts by itself, blocks taken out. Shaded: where the curve itself may run, 19
+            times in 20. Between two doses that were tried the curve guesses; beyond the largest it
+            knows nothing.
           </Soft>
         </Fold>
       )}

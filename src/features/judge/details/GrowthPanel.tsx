@@ -51,8 +51,8 @@ export function GrowthPanel({
             </tbody>
           </WideTable>
           <Soft>
-            Curves through the means of each day. They describe; whether treatments differ is judged
-            on the units.
+            Curves through the means of each day. They describe; they don’t test whether treatments
+            differ.
           </Soft>
         </>
       )}

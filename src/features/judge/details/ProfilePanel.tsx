@@ -64,7 +64,9 @@ export function ProfilePanel({ name, profile, print }: ProfilePanelProps) {
           ))}
         </tbody>
       </WideTable>
-      <Soft>Means of the units. Each part is judged by itself under “All that was measured”.</Soft>
+      <Soft>
+        Means over all of them. Each part is judged by itself under “All that was measured”.
+      </Soft>
     </Box>
   );
 }

@@ -46,7 +46,7 @@ export function Sensitivity({ analysis, trial, position, readerWords }: Sensitiv
           one.
         </Soft>
       ) : (
-        <WideTable label="The verdict by which units count">
+        <WideTable label="The verdict by what is counted">
           <thead>
             <tr>
               <th scope="col">Counted</th>

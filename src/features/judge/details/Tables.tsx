@@ -41,8 +41,8 @@ export function Tables({ analysis: { judgement, input }, log, printValue }: Tabl
           {input.blockNames.length > 0 ? `${input.blockNames.join(' and ')} first, then ` : ''}
           {input.treatmentName}, over {judgement.design.units} {pluralOf(input.unitWord)}: least
           squares. Against the control: Dunnett. Percentages: Fieller. “No difference that matters”:
-          two one-sided tests against the margin. The shuffle test deals the labels again as this
-          layout could have dealt them, and asks no bell curve.
+          two one-sided tests against the smallest difference worth having. The shuffle test deals
+          the labels again as this layout could have dealt them, and asks no bell curve.
         </p>
       </Fold>
       <LogLines log={log} />

@@ -52,7 +52,7 @@ export function CareRuleForm({
   const press = usePressId();
   const submit = (): void => run(() => save({ ...form, id: press.current() }, why), close);
   return (
-    <Box aria-label={saved ? 'Change a rule' : 'A new rule'}>
+    <Box aria-label={saved ? 'Change a task' : 'A new task'}>
       <div data-fields>
         <CareText draft={draft} of="name" label="What is done" placeholder="weekly feed" />
         <Select label="It is a" {...field('kind')} options={KINDS} />

@@ -45,7 +45,7 @@ interface CareSettingsFormValues {
 const MISSED = [
   { value: 'do-late', label: 'is made up for, until the next is due' },
   { value: 'skip', label: 'stays left out' },
-  { value: 'stop', label: 'ends that rule' },
+  { value: 'stop', label: 'is not done again' },
 ] as const;
 const WAYS = (['same', 'need', 'et-share', 'below', 'none'] as const).map(value => ({
   value,
@@ -88,7 +88,7 @@ export function CareSettingsForm({
     ).then(setSaved);
   return (
     <Box title="Agreed for all alike" isRuled>
-      <Select label="A step whose day has gone by" {...field('missed')} options={MISSED} />
+      <Select label="A task that was missed" {...field('missed')} options={MISSED} />
       <WaterFields form={form} field={field} unitWord={unitWord} thirst={thirst} et={et} />
       <MixAndHour
         system={system}

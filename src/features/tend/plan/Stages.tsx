@@ -23,8 +23,8 @@ export function Stages({ stages, isClosed, date }: StagesProps) {
     <Box aria-label="Stages">
       <h2>Stages</h2>
       <Soft>
-        One rule for all, fixed beforehand: the day on which the first of all units shows it, or
-        half of them. Don’t date each treatment by itself.
+        One rule for all, fixed beforehand: the day on which the first of all shows it, or half of
+        them. Don’t date each treatment by itself.
       </Soft>
       {stages.map(stage => (
         <Stage key={`${stage.name} ${stage.day}`} stage={stage} isClosed={isClosed} date={date} />

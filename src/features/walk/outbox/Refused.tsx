@@ -37,7 +37,7 @@ function One({
   readonly outbox: OutboxState;
 }) {
   const trouble = troubleOf(kept.refusal);
-  const code = view.units.find(unit => unit.id === kept.entry.unitId)?.code ?? 'an earlier entry';
+  const code = view.units.find(unit => unit.id === kept.entry.unitId)?.code ?? 'an earlier value';
   const again = async (changes: Readonly<Record<string, unknown>>): Promise<void> => {
     await outbox.add({ ...kept.entry, ...changes, id: v7() });
     await outbox.drop(kept.seq);

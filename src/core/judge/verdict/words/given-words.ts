@@ -20,7 +20,7 @@ export function withGiven<Said extends Words>(
   const never = short.filter(([name, { done }]) => done === 0 && name !== control);
   const some = short.filter(each => !never.includes(each));
   const planned = never.reduce((sum, [, each]) => sum + each.planned, 0);
-  const steps = planned === 1 ? 'the one planned step' : `none of the ${planned} planned steps`;
+  const steps = planned === 1 ? 'the one planned task' : `none of the ${planned} planned tasks`;
   const names = listed(never.map(([name]) => name));
   const though = [
     ...(never.length === 0
@@ -33,7 +33,7 @@ export function withGiven<Said extends Words>(
       ? said.headline
       : `${said.headline.replace(/\.$/, '')}, though ${listed(though)}.`;
   const shares = some.map(([name, each]) => `${name} ${whole(each.done)} of ${each.planned}`);
-  const detail = shares.length === 0 ? '' : `Planned steps on record: ${listed(shares)}.`;
+  const detail = shares.length === 0 ? '' : `Planned tasks on record: ${listed(shares)}.`;
   return { ...said, headline, detail: joined(said.detail, detail) };
 }
 

@@ -4,7 +4,7 @@ import type { Outcome } from '@/core/judge/question/judge-input';
 export const METHOD_WORDS: Readonly<Record<Outcome, string>> = {
   continuous: 'means, Dunnett',
   count: 'ratios, quasi-Poisson',
-  proportion: 'shares, unit by unit',
+  proportion: 'shares, one by one',
   ordinal: 'ranks, aligned by block',
   time: 'mean days waited',
 };
