@@ -3,7 +3,7 @@ import { today } from '@/service/garden/clock';
 import { recentWeather } from '@/service/garden/weather';
 import { listDue } from '@/service/tend/today';
 import { listBroken, listTrials } from '@/service/trial/trials';
-import { lookIntoBottlesAction, tickAction } from './trials/[trialId]/tend/actions';
+import { lookIntoBottlesAction, tickAction, untickAction } from './trials/[trialId]/tend/actions';
 
 export const dynamic = 'force-dynamic';
 
@@ -16,6 +16,7 @@ export default async function TodayPage() {
       due={await listDue()}
       weather={(await recentWeather(2)).at(-1)}
       tick={tickAction}
+      untick={untickAction}
       lookIntoBottles={lookIntoBottlesAction}
     />
   );

@@ -112,7 +112,7 @@ test('a file that is no table, and an option that is none, end with 2 and one li
   expect(
     turnspit('judge', file, '--response', 'weight', '--treatment', 'feed', '--control', 'none')
       .stderr,
-  ).toContain("row 4, column weight: “heavy” can’t be used");
+  ).toContain('row 4, column weight: “heavy” can’t be used');
 });
 
 test('power prints a chance, or how many units it takes', () => {
@@ -492,7 +492,7 @@ describe('judging by kind, and the sums beside it', () => {
       ['fit', 'reference/data/cars.csv', '--x', 'speed', '--y', 'y', '--model', 'linear'],
       'reference/data/cars.csv: there is no column “speed”. Its columns are x, y.',
     ],
-    [['check', 'reference/data/cars.csv'], "reference/data/cars.csv can’t be read as JSON."],
+    [['check', 'reference/data/cars.csv'], 'reference/data/cars.csv can’t be read as JSON.'],
   ])('%j ends with 2 and says why', (args, says) => {
     const ran = turnspit(...args);
     expect([ran.status, ran.stderr.trim()]).toEqual([2, says]);

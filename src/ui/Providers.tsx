@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect } from 'react';
 import { I18nProvider, RouterProvider } from 'react-aria-components';
+import { LateToasts } from './toasts/LateToasts';
 
 interface ProvidersProps {
   readonly locale: string;
@@ -18,7 +19,10 @@ export function Providers({ locale, children }: ProvidersProps) {
   }, []);
   return (
     <I18nProvider locale={locale}>
-      <RouterProvider navigate={router.push}>{children}</RouterProvider>
+      <RouterProvider navigate={router.push}>
+        {children}
+        <LateToasts />
+      </RouterProvider>
     </I18nProvider>
   );
 }

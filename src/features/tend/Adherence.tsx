@@ -2,10 +2,9 @@
 
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
-import type { Result } from '@/core/result';
 import { shortDay } from '@/core/time/days';
 import type { HistoryLine } from '@/core/trial/history-line';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import { trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
@@ -17,11 +16,12 @@ import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
 import { WideTable } from '@/ui/WideTable';
+import type { Untick } from './DueSteps';
 import type { TendView } from './tend-scene';
 
 interface AdherenceProps {
   readonly view: TendView;
-  readonly untick: (actId: string, by: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: Untick;
   readonly history: () => Promise<readonly HistoryLine[]>;
 }
 
@@ -30,7 +30,7 @@ export function Adherence({ view, untick, history }: AdherenceProps) {
   const inUnits = useAmountWords();
   const { trouble, isPending, run } = useTrialAction();
   const kept = view.adherence.filter(each => each.planned > 0);
-  const back = (actId: string): void => run(() => untick(actId, writerName()));
+  const back = (actId: string): void => run(() => untick(view.trial.id, actId, writerName()));
   if (kept.length === 0 && view.recent.length === 0) return null;
   return (
     <Box aria-label="Given as planned">

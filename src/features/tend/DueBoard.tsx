@@ -9,19 +9,27 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Acts, Soft } from '@/ui/Page';
-import { DueSteps } from './DueSteps';
+import { DueSteps, type Untick } from './DueSteps';
 import { MixingList } from './MixingList';
 
 interface DueBoardProps {
   readonly due: SeenDue;
   readonly today: string;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: Untick;
   readonly lookIntoBottles: () => Promise<Result<DueToday, TrialTrouble>>;
   readonly namesTrial?: boolean;
 }
 
 /** What is due and what to mix for it. Of a blind trial only bottles, until whoever mixes asks what is in them. */
-export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false }: DueBoardProps) {
+export function DueBoard({
+  due,
+  today,
+  tick,
+  untick,
+  lookIntoBottles,
+  namesTrial = false,
+}: DueBoardProps) {
   const [open, setOpen] = useState<DueToday | null>(null);
   const { trouble, isPending, run } = useTrialAction();
   const hidden = due.steps.filter(isBottle);
@@ -32,7 +40,13 @@ export function DueBoard({ due, today, tick, lookIntoBottles, namesTrial = false
     : due.mixing;
   return (
     <>
-      <DueSteps tasks={due.steps} today={today} tick={tick} namesTrial={namesTrial} />
+      <DueSteps
+        tasks={due.steps}
+        today={today}
+        tick={tick}
+        untick={untick}
+        namesTrial={namesTrial}
+      />
       {hidden.length > 0 && !open && (
         <Acts>
           <Button onPress={() => run(lookIntoBottles, setOpen)} isPending={isPending}>

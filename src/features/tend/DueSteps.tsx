@@ -7,13 +7,15 @@ import { dueCodesOf, dueDay, isBottle, type SeenStep } from '@/core/blinding/bot
 import type { Result } from '@/core/result';
 import { shortDay } from '@/core/time/days';
 import { daysBetween } from '@/core/time/garden-day';
-import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { counted } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { PickUnits } from '@/features/bench/PickUnits';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { writerName } from '@/features/frame/writer-name';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
-import { useTrialAction } from '@/features/trial/use-trial-action';
+import { NO_ANSWER, useTrialAction } from '@/features/trial/use-trial-action';
+import { answerOf } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Choice';
 import { FirstFew } from '@/ui/FirstFew';
@@ -22,15 +24,24 @@ import { Acts } from '@/ui/Page';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
+import { tell } from '@/ui/toasts/tell';
 import { useForm } from '@/ui/use-form';
 import { AmountField } from './AmountField';
 import { dueWords, eachWords } from './due-words';
 import { NOTHING_WRITTEN, readReally } from './really-given';
 
+/** Undoes a tick. @param by who says so */
+export type Untick = (
+  trialId: string,
+  actId: string,
+  by: string,
+) => Promise<Result<unknown, TrialTrouble>>;
+
 interface DueStepsProps {
   readonly tasks: readonly SeenStep[];
   readonly today: string;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: Untick;
   /** Over several trials each step says whose it is. */
   readonly namesTrial?: boolean;
   /** Only written down late: then the day it was due is the day it was done, unless another is said. */
@@ -42,6 +53,7 @@ export function DueSteps({
   tasks,
   today,
   tick,
+  untick,
   namesTrial = false,
   isLate = false,
 }: DueStepsProps) {
@@ -56,6 +68,7 @@ export function DueSteps({
               due={due}
               today={today}
               tick={tick}
+              untick={untick}
               namesTrial={namesTrial}
               isLate={isLate}
             />
@@ -100,10 +113,10 @@ function isRest(due: SeenStep): boolean {
   return isBottle(due) ? due.isRest : due.task.doneUnitIds !== null;
 }
 
-function Step({ due, today, tick, namesTrial, isLate }: StepProps) {
+function Step({ due, today, tick, untick, namesTrial, isLate }: StepProps) {
   const [isOpen, setOpen] = useState(false);
   const system = useSystem();
-  const step = useStep({ due, today, tick, isLate });
+  const step = useStep({ due, today, tick, untick, isLate });
   const { trouble, fields, isPending, send } = step;
   const dueOn = dueDay(due);
   const late = dueOn === null ? 0 : daysBetween(dueOn, today);
@@ -157,7 +170,7 @@ function ReceiverList({ due }: { readonly due: SeenStep }) {
 }
 
 /** A step as it is to be ticked off, and the tick. */
-function useStep({ due, today, tick, isLate }: StepProps) {
+function useStep({ due, today, tick, untick, isLate }: StepProps) {
   const { form, field, change } = useForm<StepValues>({
     on: isLate ? (dueDay(due) ?? today) : today,
     really: '',
@@ -173,23 +186,30 @@ function useStep({ due, today, tick, isLate }: StepProps) {
   const really = isBottle(due) ? NOTHING_WRITTEN : readReally(form.really, due, system);
   const send = (isSkipped: boolean): void => {
     if (!isSkipped && really.trouble !== undefined) return;
-    action.run(() =>
-      tick(due.trial.id, {
-        id: id.current,
-        ...(isBottle(due)
-          ? { bottle: due.bottle, dueOn: due.dueOn }
-          : {
-              ruleId: due.rule.id,
-              nth: due.task.nth,
-              amount: isSkipped ? null : (really.base ?? null),
-              outcome: isLook && !isSkipped ? form.outcome : null,
-            }),
-        doneOn: form.on,
-        isSkipped,
-        codes: form.isSome && form.some.length > 0 ? form.some : restCodes(due),
-        note: form.why,
-        by: writerName(),
-      }),
+    const sent = id.current;
+    const told = {
+      words: `${sentenceCase(stepName(due))}: ${isSkipped ? 'left out' : 'done'}.`,
+      undo: () => undoing(() => untick(due.trial.id, sent, writerName())),
+    };
+    action.run(
+      () =>
+        tick(due.trial.id, {
+          id: sent,
+          ...(isBottle(due)
+            ? { bottle: due.bottle, dueOn: due.dueOn }
+            : {
+                ruleId: due.rule.id,
+                nth: due.task.nth,
+                amount: isSkipped ? null : (really.base ?? null),
+                outcome: isLook && !isSkipped ? form.outcome : null,
+              }),
+          doneOn: form.on,
+          isSkipped,
+          codes: form.isSome && form.some.length > 0 ? form.some : restCodes(due),
+          note: form.why,
+          by: writerName(),
+        }),
+      () => tell(told),
     );
   };
   return {
@@ -202,6 +222,14 @@ function useStep({ due, today, tick, isLate }: StepProps) {
     isLook,
     send,
   };
+}
+
+/** @returns what stood in the way */
+async function undoing(
+  undo: () => Promise<Result<unknown, TrialTrouble>>,
+): Promise<string | undefined> {
+  const undone = await answerOf(undo, NO_ANSWER);
+  return undone && !undone.ok ? trialSentence(undone.trouble) : undefined;
 }
 
 /** Where some had it before, it is done for the rest alone. */

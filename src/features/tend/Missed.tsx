@@ -13,17 +13,18 @@ import { Fold } from '@/ui/Fold';
 import { Acts, Soft } from '@/ui/Page';
 import { TextField } from '@/ui/TextField';
 import { useForm } from '@/ui/use-form';
-import { DueSteps } from './DueSteps';
+import { DueSteps, type Untick } from './DueSteps';
 import type { TendView } from './tend-scene';
 
 interface MissedProps {
   readonly view: TendView;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: Untick;
   readonly stateAll: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
 }
 
 /** Steps that nobody ticked in time: each can be ticked with its true day, or all by one statement. */
-export function Missed({ view, tick, stateAll }: MissedProps) {
+export function Missed({ view, tick, untick, stateAll }: MissedProps) {
   const [isOpen, setOpen] = useState(false);
   const { missed, today } = view;
   if (missed.length === 0) return null;
@@ -35,7 +36,7 @@ export function Missed({ view, tick, stateAll }: MissedProps) {
             Was it given, and only not written down here? Tick it with its true day. What stays
             unticked stands on the verdict as not given.
           </Soft>
-          <DueSteps tasks={missed} today={today} tick={tick} isLate />
+          <DueSteps tasks={missed} today={today} tick={tick} untick={untick} isLate />
           <Statement stateAll={stateAll} count={missed.length} />
         </Late>
       )}

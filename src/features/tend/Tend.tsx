@@ -23,6 +23,7 @@ import { PageLink, PageNav } from '@/ui/pages/PageNav';
 import { Adherence } from './Adherence';
 import { Covers } from './Covers';
 import { DueBoard } from './DueBoard';
+import type { Untick } from './DueSteps';
 import { LaidDepth } from './LaidDepth';
 import { Ledger } from './Ledger';
 import { LogAct } from './LogAct';
@@ -40,7 +41,7 @@ interface TendProps {
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly stateAll: (input: unknown) => Promise<Result<unknown, TrialTrouble>>;
   readonly lookIntoBottles: () => Promise<Result<DueToday, TrialTrouble>>;
-  readonly untick: (actId: string, by: string) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: Untick;
   readonly history: () => Promise<readonly HistoryLine[]>;
   readonly saveRule: (
     ruleId: string | null,
@@ -81,7 +82,7 @@ export function Tend(props: TendProps) {
 
 /** What is due and what comes, with the bench; and what can be put down that was not planned. */
 function TendNow(props: TendProps) {
-  const { view, bench, tick, stateAll, lookIntoBottles, work } = props;
+  const { view, bench, tick, untick, stateAll, lookIntoBottles, work } = props;
   const { due, care, trial } = view;
   return (
     <TwoParts>
@@ -89,11 +90,19 @@ function TendNow(props: TendProps) {
         {due.steps.length > 0 && (
           <>
             <h2>Due</h2>
-            <DueBoard due={due} today={view.today} tick={tick} lookIntoBottles={lookIntoBottles} />
+            <DueBoard
+              due={due}
+              today={view.today}
+              tick={tick}
+              untick={untick}
+              lookIntoBottles={lookIntoBottles}
+            />
           </>
         )}
         {trial.state !== 'closed' && care.rules.length > 0 && <WriterName />}
-        {trial.state !== 'closed' && <Missed view={view} tick={tick} stateAll={stateAll} />}
+        {trial.state !== 'closed' && (
+          <Missed view={view} tick={tick} untick={untick} stateAll={stateAll} />
+        )}
         <Weathered view={view} />
         {due.steps.length === 0 && <NothingDue view={view} />}
         {view.coming.length > 0 && <ComingTasks view={view} />}

@@ -8,6 +8,7 @@ import { careActFixture, caredFixture, careRuleFixture } from '@/core/trial/fixt
 import { analysisFixture, productFixture } from '@/core/trial/fixtures/product-fixture';
 import { trialFixture } from '@/core/trial/fixtures/trial-fixture';
 import type { WeatherDay } from '@/core/weather/weather-day';
+import { LateToasts } from '@/ui/toasts/LateToasts';
 import { Adherence } from './Adherence';
 import { DueBoard } from './DueBoard';
 import { DueSteps } from './DueSteps';
@@ -33,6 +34,7 @@ const scene = (today: string, weather: readonly WeatherDay[] = []) => ({
 });
 const named = (steps: readonly SeenStep[]): readonly DueTask[] =>
   steps.filter((step): step is DueTask => !isBottle(step));
+const untick = jest.fn();
 const view = (changes: Partial<typeof data> = {}, today = '2026-05-08') =>
   tendViewOf({ ...data, ...changes }, scene(today));
 
@@ -42,7 +44,7 @@ describe('what is due', () => {
       .fn()
       .mockResolvedValueOnce(failure({ kind: 'closed' }))
       .mockResolvedValue(success(true));
-    render(<DueSteps tasks={view().due.steps} today="2026-05-08" tick={tick} />);
+    render(<DueSteps tasks={view().due.steps} today="2026-05-08" tick={tick} untick={untick} />);
     const done = screen.getByRole('button', { name: 'feed 1 weekly: done' });
     fireEvent.click(done);
     expect(await screen.findByText('The trial is closed, and its verdict frozen.')).toBeVisible();
@@ -57,12 +59,34 @@ describe('what is due', () => {
     expect(screen.getByText('2 pots: 4.44 ml Tidewrack in 1 l each')).toBeVisible();
   });
 
+  test('can be undone where it was told, whatever became of its line', async () => {
+    const tick = jest.fn().mockResolvedValue(success(true));
+    const undo = jest.fn().mockResolvedValue(failure({ kind: 'closed' }));
+    const tasks = view().due.steps;
+    const { rerender } = render(
+      <>
+        <DueSteps tasks={tasks} today="2026-05-08" tick={tick} untick={undo} />
+        <LateToasts />
+      </>,
+    );
+    const user = userEvent.setup();
+    await user.click(screen.getByRole('button', { name: 'feed 1 weekly: done' }));
+    rerender(<LateToasts />);
+    const told = await screen.findByRole('alertdialog');
+    expect(told).toHaveTextContent('Feed 1 weekly: done.');
+    await user.click(within(told).getByRole('button', { name: 'Undo' }));
+    expect(undo).toHaveBeenCalledWith(data.trial.id, tick.mock.calls[0][1].id, '');
+    expect(await screen.findByText('The trial is closed, and its verdict frozen.')).toBeVisible();
+  });
+
   test('what is left of a step that was done in part is ticked by an id of its own, for the rest alone', async () => {
     const tick = jest.fn().mockResolvedValue(success(true));
     const user = userEvent.setup();
     const [whole] = named(view().due.steps);
     if (!whole) throw new Error('a feed must be due');
-    const { rerender } = render(<DueSteps tasks={[whole]} today="2026-05-08" tick={tick} />);
+    const { rerender } = render(
+      <DueSteps tasks={[whole]} today="2026-05-08" tick={tick} untick={untick} />,
+    );
     await user.click(screen.getByText('Done differently, or not at all'));
     await user.click(screen.getByText('only some'));
     const [first] = screen.getAllByRole('checkbox');
@@ -79,7 +103,7 @@ describe('what is due', () => {
         doneUnitIds: data.units.filter(unit => unit.code === done).map(unit => unit.id),
       },
     };
-    rerender(<DueSteps tasks={[left]} today="2026-05-08" tick={tick} />);
+    rerender(<DueSteps tasks={[left]} today="2026-05-08" tick={tick} untick={untick} />);
     expect(screen.getByText('for the rest')).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'feed 1 weekly: done' }));
     const [[, part], [, other]] = tick.mock.calls;
@@ -90,7 +114,12 @@ describe('what is due', () => {
 
   test('late steps say how late', () => {
     render(
-      <DueSteps tasks={view({}, '2026-05-10').due.steps} today="2026-05-10" tick={jest.fn()} />,
+      <DueSteps
+        tasks={view({}, '2026-05-10').due.steps}
+        today="2026-05-10"
+        tick={jest.fn()}
+        untick={untick}
+      />,
     );
     expect(screen.getAllByText('2 days late')).toHaveLength(2);
   });
@@ -120,6 +149,7 @@ describe('what is due', () => {
         due={tendViewOf(blind, scene('2026-05-08')).due}
         today="2026-05-08"
         tick={jest.fn()}
+        untick={untick}
         lookIntoBottles={async () => success(looked)}
       />,
     );
@@ -177,7 +207,7 @@ test('how it was kept, with a way back', async () => {
   await userEvent
     .setup()
     .click(screen.getByRole('button', { name: 'Undo feed 1 weekly of 1 May' }));
-  expect(untick).toHaveBeenCalledWith(acts[0]?.id, '');
+  expect(untick).toHaveBeenCalledWith(data.trial.id, acts[0]?.id, '');
 });
 
 test('to mix: how much, how strong, and what must never meet', () => {
@@ -318,7 +348,14 @@ test('rain that ran through the pots, and what the weather takes from them, are 
 
 test('only some of the pots got it: they are ticked by code, and sent with the reason', async () => {
   const tick = jest.fn().mockResolvedValue(success(true));
-  render(<DueSteps tasks={view().due.steps.slice(0, 1)} today="2026-05-08" tick={tick} />);
+  render(
+    <DueSteps
+      tasks={view().due.steps.slice(0, 1)}
+      today="2026-05-08"
+      tick={tick}
+      untick={untick}
+    />,
+  );
   const user = userEvent.setup();
   await user.click(screen.getByText('Done differently, or not at all'));
   await user.click(screen.getByText('only some'));
@@ -348,6 +385,7 @@ test('a round of the barriers puts down what it found', async () => {
       ]}
       today="2026-05-08"
       tick={tick}
+      untick={untick}
     />,
   );
   await userEvent.setup().click(screen.getByText('Done differently, or not at all'));
@@ -408,8 +446,8 @@ describe('what nobody ticked in time', () => {
 
   test('can be ticked with its own day, the oldest first, as a paper log has them', async () => {
     const tick = jest.fn().mockResolvedValue(success(true));
-    render(<Missed view={late} tick={tick} stateAll={jest.fn()} />);
-    await userEvent.click(screen.getByText(/^Not ticked in time: \d+ steps$/));
+    render(<Missed view={late} tick={tick} untick={untick} stateAll={jest.fn()} />);
+    await userEvent.click(screen.getByText(/^Not ticked in time: \d+ tasks$/));
     const days = named(late.missed).map(({ task }) => task.dueOn ?? '');
     expect(days).toEqual([...days].sort());
     fireEvent.click(screen.getAllByRole('button', { name: 'feed 1 weekly of 15 May: done' })[0]!);
@@ -421,7 +459,7 @@ describe('what nobody ticked in time', () => {
       .fn()
       .mockResolvedValueOnce(failure({ kind: 'invalid', fields: { by: 'Say who says so.' } }))
       .mockResolvedValue(success(6));
-    render(<Missed view={late} tick={jest.fn()} stateAll={stateAll} />);
+    render(<Missed view={late} tick={jest.fn()} untick={untick} stateAll={stateAll} />);
     await userEvent.click(screen.getByText(/^Not ticked in time/));
     const button = screen.getByRole('button', { name: /^All \d+ were given as planned$/ });
     fireEvent.click(button);
@@ -532,7 +570,7 @@ test('a paper log that can’t be taken stays as it was pasted, with a sentence 
   expect(await screen.findByText('Line 3, step: none.')).toBeVisible();
   expect(field).toHaveValue('day,step\n3 June,x\n4 June,y');
   await user.click(screen.getByRole('button', { name: 'Put the log on record' }));
-  expect(await screen.findByText('2 steps put on record.')).toBeVisible();
+  expect(await screen.findByText('2 tasks put on record.')).toBeVisible();
   expect(field).toHaveValue('');
 });
 

@@ -11,6 +11,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { counted } from '@/core/words/plural';
 import { DueBoard } from '@/features/tend/DueBoard';
+import type { Untick } from '@/features/tend/DueSteps';
 import { Unreadable } from '@/features/trial/Unreadable';
 import { FirstFew } from '@/ui/FirstFew';
 import { HowFar } from '@/ui/HowFar';
@@ -29,6 +30,7 @@ interface TodayProps {
   readonly weather: WeatherDay | undefined;
   readonly lookIntoBottles: () => Promise<Result<DueToday, TrialTrouble>>;
   readonly tick: (trialId: string, input: unknown) => Promise<Result<unknown, TrialTrouble>>;
+  readonly untick: Untick;
 }
 
 /** What wants doing today, trial by trial, and what the last closed ones found. */
@@ -39,6 +41,7 @@ export function Today({
   due,
   weather,
   tick,
+  untick,
   lookIntoBottles,
 }: TodayProps) {
   const errands = summaries.flatMap(summary => errandOf(summary, today));
@@ -61,6 +64,7 @@ export function Today({
                 due={due}
                 today={today}
                 tick={tick}
+                untick={untick}
                 lookIntoBottles={lookIntoBottles}
                 namesTrial
               />

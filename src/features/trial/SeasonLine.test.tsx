@@ -61,6 +61,6 @@ test('under Tend stands what is due', () => {
   expect([words('2026-04-30'), words('2026-05-01'), words('2026-05-01', 'closed')]).toEqual([
     'nothing due',
     '1 due',
-    '0 steps kept',
+    '0 tasks done',
   ]);
 });

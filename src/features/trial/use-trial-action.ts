@@ -5,11 +5,11 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { type Action, useAction } from '@/ui/actions/use-action';
 
 const NO_TROUBLES: FieldTroubles = {};
-const LOST: TrialTrouble = { kind: 'no-answer' };
+export const NO_ANSWER: TrialTrouble = { kind: 'no-answer' };
 
 /** A change to a trial, with what is wrong by field where it was the form. */
 export function useTrialAction(): Action<TrialTrouble> & { readonly fields: FieldTroubles } {
-  const action = useAction<TrialTrouble>(LOST);
+  const action = useAction<TrialTrouble>(NO_ANSWER);
   const { trouble } = action;
   return { ...action, fields: trouble?.kind === 'invalid' ? trouble.fields : NO_TROUBLES };
 }

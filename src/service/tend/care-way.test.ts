@@ -833,7 +833,7 @@ test('a paper log is entered with its true days, all of it or nothing', async ()
   const day = (ago: number) => addDays(today(), -ago);
   expect(await log(`day,step\n${day(14)},weekly feed\n${day(6)},feed`)).toMatchObject({
     ok: false,
-    trouble: { fields: { table: expect.stringMatching(/^Line 3, step: “feed” is no step/) } },
+    trouble: { fields: { table: expect.stringMatching(/^Line 3, task: “feed” is no task/) } },
   });
   expect((await dataOf(data.trial.id)).care.acts).toEqual([]);
   expect(

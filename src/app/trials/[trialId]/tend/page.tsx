@@ -47,7 +47,7 @@ export default async function TendPage(props: TrialPageProps) {
         tick={tickAction}
         stateAll={stateAllAsPlannedAction.bind(null, id)}
         lookIntoBottles={lookIntoBottlesAction}
-        untick={untickAction.bind(null, id)}
+        untick={untickAction}
         history={actHistoryAction.bind(null, id)}
         saveRule={saveCareRuleAction.bind(null, id)}
         dropRule={dropCareRuleAction.bind(null, id)}
