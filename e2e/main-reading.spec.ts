@@ -1,6 +1,6 @@
 import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
-import { benchUnits, confirmed, dealAndLock, goToStep, verdictPage } from './trial-steps';
+import { benchUnits, confirmed, dealAndLock, findIn, goToStep, verdictPage } from './trial-steps';
 
 test('a question about slugs: counted, judged by counts, closed, and told on Today', async ({
   page,
@@ -16,8 +16,7 @@ test('a question about slugs: counted, judged by counts, closed, and told on Tod
   await page.getByLabel('Main measure').selectOption('Something read off the plants');
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await expect(page.getByText('Choose what is read.')).toBeVisible();
-  await page.getByRole('combobox', { name: 'What is read' }).fill('slugs');
-  await page.getByRole('option', { name: 'Slugs found' }).click();
+  await findIn(page, 'What is read', 'slugs', 'Slugs found');
   await expect(page.getByText(/make “slugs found” at least 15% lower in lettuces/)).toBeVisible();
   await page.getByRole('button', { name: 'Save and lay it out' }).click();
   await page.waitForURL(/lay-out$/);

@@ -1,4 +1,5 @@
 import { DEMO_DAY } from '@/demo/demo-season';
+import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
 import { carePage, goToStep } from './trial-steps';
 
@@ -51,6 +52,14 @@ test('from a new product to a ticked-off feed and the ledger', async ({
   await expect(
     page.getByText('Osmund feed, full strength: 19.6 ml in it, a tenth to spare'),
   ).toBeVisible();
+  await page.getByRole('button', { name: 'weekly feed: done' }).click();
+  await expect(page.getByText('Nothing is due today.')).toBeVisible();
+  // A wrong press is undone where it is told, and the task is due again.
+  const told = page.getByRole('alertdialog').filter({ hasText: 'Weekly feed: done.' });
+  await expect(told).toBeVisible();
+  await expectAccessible(page);
+  await told.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Undone.')).toBeVisible();
   await page.getByRole('button', { name: 'weekly feed: done' }).click();
   await expect(page.getByText('Nothing is due today.')).toBeVisible();
   await carePage(page, 'What each is given');

@@ -93,3 +93,11 @@ export async function goToStep(
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
   await page.waitForURL(new RegExp(`${step.toLowerCase().replace(' ', '-')}$`));
 }
+
+/** Finds one of a long list by a part of its name. */
+export async function findIn(page: Page, list: string, part: string, name: string): Promise<void> {
+  const line = page.getByRole('combobox', { name: list });
+  await line.click();
+  await line.pressSequentially(part);
+  await page.getByRole('option', { name }).click();
+}

@@ -12,7 +12,7 @@ import {
   verdict,
   weighRound,
 } from './season';
-import { carePage, confirmed, goToStep, verdictPage } from './trial-steps';
+import { carePage, confirmed, findIn, goToStep, verdictPage } from './trial-steps';
 
 // Twelve whole trials, one of each group of patterns: asked, laid out, tended, read and judged through the screens, with losses,
 // late ticks and exclusions. What is expected was worked out by hand from the figures that are typed in.
@@ -198,9 +198,9 @@ test('remedies: sprays of which none is on record, then a paper log with its tru
   await goToStep(page, 'Tend');
   await page.getByText('Put in a log kept on paper').click();
   const lines = [70, 55, 42, 28, 13].map(ago => `${daysAgo(ago)},soap them,Ida`);
-  await page.getByLabel('The log').fill(`day,step,who\n${lines.join('\n')}`);
+  await page.getByLabel('The log').fill(`day,task,who\n${lines.join('\n')}`);
   await page.getByRole('button', { name: 'Put the log on record' }).click();
-  await expect(page.getByText('5 steps put on record.')).toBeVisible();
+  await expect(page.getByText('5 tasks put on record.')).toBeVisible();
   const after = await verdict(page);
   expect(after.headline).toMatch(/^Soap spray gave 50% more heads than plain-water spray/);
   expect(after.headline).not.toContain('on record');
@@ -215,8 +215,7 @@ test('slugs: counts at the desk; a patch not looked at is no patch without slugs
     picked: 'heads',
     also: async sheet => {
       await sheet.getByLabel('Main measure').selectOption('Something read off the plants');
-      await sheet.getByRole('combobox', { name: 'What is read' }).fill('slugs');
-      await page.getByRole('option', { name: 'Slugs found' }).click();
+      await findIn(page, 'What is read', 'slugs', 'Slugs found');
     },
   });
   await lock(page);

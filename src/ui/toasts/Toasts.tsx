@@ -2,6 +2,7 @@
 
 import { useEffect } from 'react';
 import {
+  Text,
   UNSTABLE_Toast as Toast,
   UNSTABLE_ToastContent as ToastContent,
   UNSTABLE_ToastQueue as ToastQueue,
@@ -30,7 +31,9 @@ export function Toasts() {
     <Region queue={queue} aria-label="Done just now">
       {({ toast }) => (
         <Toast toast={toast} data-told>
-          <ToastContent>{toast.content.words}</ToastContent>
+          <ToastContent>
+            <Text slot="title">{toast.content.words}</Text>
+          </ToastContent>
           {'undo' in toast.content && (
             <Button onPress={() => void takenBack(toast.key, toast.content as Told)}>Undo</Button>
           )}
