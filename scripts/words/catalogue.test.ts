@@ -1,6 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test } from '@jest/globals';
 import { WORDS_FOLDER, wordCatalogue } from './catalogue';
 
 const catalogue = wordCatalogue('src');

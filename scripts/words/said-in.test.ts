@@ -1,4 +1,3 @@
-import { expect, test } from '@jest/globals';
 import { saidIn } from './said-in';
 
 test.each([

@@ -1,4 +1,3 @@
-import { expect, test } from '@jest/globals';
 import { COMMON_CROPS } from './common-crops';
 import { familyOf } from './crop-families';
 
