@@ -25,7 +25,7 @@ import { ShufflePanel } from '@/features/judge/answer/ShufflePanel';
 import { VerdictHead } from '@/features/judge/answer/VerdictHead';
 import { type GuessesProps, OpenedPredictions } from '@/features/judge/closing/OpenedPredictions';
 import type { VerdictActions } from '@/features/judge/closing/verdict-actions';
-import { DetailsLoading } from '@/features/judge/details/DetailsLoading';
+import { DetailsLoading, OnItsWay } from '@/features/judge/details/DetailsLoading';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
 import { printP } from '@/features/judge/print-value';
 import { Soft, TwoParts } from '@/ui/Page';
@@ -41,7 +41,7 @@ const MANY_SHUFFLES = 1_000_000;
 // Neither is in the way of the verdict. The chart library is the heaviest part of the page and draws on a canvas only a browser has.
 const restView = () =>
   import('@/features/judge/details/VerdictDetails').then(module => module.VerdictDetails);
-const RestView = dynamic(restView, { ssr: false });
+const RestView = dynamic(restView, { ssr: false, loading: OnItsWay });
 const DotsChart = dynamic(
   () => import('@/features/judge/answer/DotsChart').then(module => module.DotsChart),
   {

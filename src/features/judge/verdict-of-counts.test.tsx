@@ -89,7 +89,7 @@ describe('the verdict on a main measure that is no mean', () => {
     expect(screen.getByText('The trial is still open: this is how it stands today.')).toBeVisible();
     expect(screen.getByText(/^Looked at on 2 days before the end/)).toBeVisible();
     expect(screen.getByText('Interest declared: She sells it.')).toBeVisible();
-    expect(screen.getByRole('status')).toHaveTextContent('on their way');
+    expect(screen.getByRole('status')).toHaveTextContent('on its way');
     expect(global.fetch).toHaveBeenCalledWith(
       `/api/verdict/${data.trial.id}?measure=${measure.id}`,
       expect.anything(),
@@ -235,5 +235,5 @@ test('a broken connection is said, and tried again', () => {
       }}
     />,
   );
-  expect(screen.queryByText(/on their way|broke off/)).toBeNull();
+  expect(screen.queryByText(/on its way|broke off/)).toBeNull();
 });

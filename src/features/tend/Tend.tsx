@@ -201,6 +201,13 @@ function ThePlan(props: TendProps) {
 
 /** What each treatment gets by the plan and got so far, under which covers, and how the plan was kept. */
 function WhatIsGiven({ view, untick, history }: TendProps) {
+  if (view.care.rules.length === 0 && view.recent.length === 0)
+    return (
+      <Soft>
+        Nothing is planned yet. What each {view.trial.unitWord} is given, and what is in it, stands
+        here once it is. <PageLink to="plan">Plan the care</PageLink>
+      </Soft>
+    );
   return (
     <>
       <Ledger view={view} />

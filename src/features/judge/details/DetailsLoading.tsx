@@ -17,9 +17,10 @@ export function DetailsLoading({
         </Button>
       </p>
     );
-  return rest ? null : (
-    <Soft role="status">
-      The scorecard, the costs and what may have spoiled it are on their way …
-    </Soft>
-  );
+  return rest ? null : <OnItsWay />;
+}
+
+/** While what was asked for, or what shows it, is still to come: an empty page would seem to be all there is. */
+export function OnItsWay() {
+  return <Soft role="status">The rest of this page is on its way …</Soft>;
 }

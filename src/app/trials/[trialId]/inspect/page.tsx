@@ -3,6 +3,7 @@ import { predictAction } from '@/app/trials/[trialId]/actions';
 import { loadTrial, type TrialPageProps } from '@/app/trials/[trialId]/load-trial';
 import { readAlsoAction } from '@/app/trials/[trialId]/readings/actions';
 import { isTaken } from '@/core/trial/model/scale';
+import { pluralOf } from '@/core/words/plural';
 import { benchViewOf } from '@/features/bench/bench-view';
 import { CloseLooks } from '@/features/inspect/CloseLooks';
 import { Inspect } from '@/features/inspect/Inspect';
@@ -18,6 +19,8 @@ import { today } from '@/service/garden/clock';
 import { photosOfTrial } from '@/service/inspect/photos';
 import { LABORATORY_FACTS, samplesOfTrial } from '@/service/inspect/soil';
 import { tastingsOfTrial } from '@/service/inspect/tastings';
+import { Link } from '@/ui/Link';
+import { Soft } from '@/ui/Page';
 import {
   askLaboratoryAction,
   countCupsAction,
@@ -46,6 +49,14 @@ export default async function CloselyPage(props: TrialPageProps) {
         here="inspect"
         canWalk={state === 'locked' && data.measures.some(measure => isTaken(measure.scale))}
       />
+      {state === 'planned' && (
+        <Soft>
+          {codes.length === 0
+            ? `All of this is put down by the codes of the ${pluralOf(unitWord)}, and they have none yet.`
+            : 'Pictures and bags of soil can be put down now; cups, and what is dug up, once the plan is locked.'}{' '}
+          <Link href={`/trials/${id}/lay-out`}>Lay it out</Link>
+        </Soft>
+      )}
       <CloseLooks
         photos={
           <Photos
