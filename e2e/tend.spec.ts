@@ -38,6 +38,9 @@ test('from a new product to a ticked-off feed and the ledger', async ({
   await page.getByRole('button', { name: 'Deal', exact: true }).click();
   await expect(page.getByText(/Dealt once/)).toBeVisible();
   await goToStep(page, 'Tend');
+  await carePage(page, 'What each is given');
+  await expect(page.getByText(/^Nothing is planned yet\. What each pot is given/)).toBeVisible();
+  await page.getByRole('link', { name: 'Plan the care' }).click();
   await page.getByRole('button', { name: 'Plan something' }).click();
   await page.getByLabel('What is done').fill('weekly feed');
   await page.getByRole('checkbox', { name: 'Heronsgill feed' }).check();
