@@ -3,10 +3,10 @@
 import { styled } from 'styled-components';
 import type { TrialRules } from '@/core/trial/model/trial';
 import { listed } from '@/core/words/listed';
-import type { BoundField } from '@/ui/form-fields';
+import type { BoundField } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { Ticks } from '@/ui/fields/Ticks';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { Ticks } from '@/ui/Ticks';
 
 interface AskedForProps {
   readonly rules: TrialRules;

@@ -1,8 +1,8 @@
 import { ACT_WORDS } from '@/core/design/question/compared-act';
 import { CONTROL_NEEDS } from '@/core/design/question/control-advice';
 import { Act, type QuestionForm } from '@/core/design/question/question-shape';
+import { Select } from '@/ui/fields/Select';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 
 interface WhatIsComparedProps {
   readonly form: QuestionForm;

@@ -8,9 +8,9 @@ import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { crossedCells } from '@/core/trial/forms/treatment-form';
 import { Button } from '@/ui/Button';
+import { TextField } from '@/ui/fields/TextField';
+import { Tick } from '@/ui/fields/Tick';
 import { Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
-import { Tick } from '@/ui/Tick';
 
 interface CrossedFactorsProps {
   readonly factors: QuestionForm['factors'];

@@ -4,10 +4,10 @@ import { styled } from 'styled-components';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { readDoses } from '@/core/trial/forms/treatment-form';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
-import { TextField } from '@/ui/TextField';
 
 interface DoseSeriesProps {
   readonly series: QuestionForm['series'];

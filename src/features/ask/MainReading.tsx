@@ -8,7 +8,7 @@ import { rulerWords } from '@/core/quantity/ruler-words';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { OwnMeasureFields } from '@/features/readings/OwnMeasureFields';
-import { LongSelect } from '@/ui/LongSelect';
+import { LongSelect } from '@/ui/fields/LongSelect';
 import { Soft } from '@/ui/Page';
 
 interface MainReadingProps {

@@ -10,10 +10,10 @@ import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 
 interface MarginFieldsProps {
   readonly form: QuestionForm;

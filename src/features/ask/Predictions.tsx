@@ -9,10 +9,10 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 
 interface PredictionsProps {
   /** Who sealed one, and when; what it says stays shut. */

@@ -8,12 +8,12 @@ import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { TrialRules } from '@/core/trial/model/trial';
 import { listed } from '@/core/words/listed';
 import { pluralOf } from '@/core/words/plural';
-import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
-import { type FieldOf, fieldsOf } from '@/ui/form-fields';
+import { Choice } from '@/ui/fields/Choice';
+import { type FieldOf, fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 import { AskedFor } from './AskedFor';
 
 interface RulesProps {

@@ -8,9 +8,9 @@ import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ControlKind } from '@/core/trial/model/treatment';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { PlantLabel } from '@/ui/PlantLabel';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 
 type Listed = QuestionForm['treatments'][number];
 

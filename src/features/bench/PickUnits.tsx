@@ -2,7 +2,7 @@
 
 import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
-import { Tick } from '@/ui/Tick';
+import { Tick } from '@/ui/fields/Tick';
 
 interface PickUnitsProps {
   readonly codes: readonly string[];

@@ -1,16 +1,13 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { BareButton } from '@/ui/BareButton';
 import { ChosenUnitProvider, useChosenUnit } from './ChosenUnit';
 
 function Pots() {
   const { unitId, choose } = useChosenUnit();
   return (
     <>
-      <button type="button" onClick={() => choose('b')}>
-        choose b
-      </button>
-      <button type="button" onClick={() => choose(null)}>
-        none
-      </button>
+      <BareButton onClick={() => choose('b')}>choose b</BareButton>
+      <BareButton onClick={() => choose(null)}>none</BareButton>
       <output>{unitId ?? 'none chosen'}</output>
     </>
   );

@@ -3,8 +3,8 @@
 import { type FormEvent, useState } from 'react';
 import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
+import { TextLine } from '@/ui/fields/TextLine';
 import { Acts } from '@/ui/Page';
-import { TextLine } from '@/ui/TextLine';
 import { keepName } from './writer-name';
 
 /** Asks who writes things down. */

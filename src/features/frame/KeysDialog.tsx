@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
-import { Ticks } from '@/ui/Ticks';
+import { Ticks } from '@/ui/fields/Ticks';
 import { areSingleKeysOn, keepSingleKeys } from './single-keys';
 
 const LISTED = [

@@ -5,11 +5,11 @@ import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measu
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
-import { fieldsOf } from '@/ui/form-fields';
+import { Choice } from '@/ui/fields/Choice';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Page, Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 
 interface GardenFormProps {

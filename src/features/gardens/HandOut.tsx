@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
+import { TextLine } from '@/ui/fields/TextLine';
+import { Tick } from '@/ui/fields/Tick';
 import { Link } from '@/ui/Link';
 import { Acts, Soft } from '@/ui/Page';
-import { TextLine } from '@/ui/TextLine';
-import { Tick } from '@/ui/Tick';
 import { Box } from './gardens-look';
 
 interface HandOutProps {

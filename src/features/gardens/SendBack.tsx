@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
+import { TextLine } from '@/ui/fields/TextLine';
+import { Tick } from '@/ui/fields/Tick';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Soft } from '@/ui/Page';
-import { TextLine } from '@/ui/TextLine';
-import { Tick } from '@/ui/Tick';
-import { useForm } from '@/ui/use-form';
 import { Box } from './gardens-look';
 
 interface SendBackProps {

@@ -5,10 +5,10 @@ import { useState } from 'react';
 import { z } from 'zod';
 import { partsSentence, readPlanParts } from '@/core/trial/shared/plan-parts';
 import { Button } from '@/ui/Button';
-import { FilePick } from '@/ui/FilePick';
 import { Fold } from '@/ui/Fold';
+import { FilePick } from '@/ui/fields/FilePick';
+import { TextLine } from '@/ui/fields/TextLine';
 import { Acts, Soft } from '@/ui/Page';
-import { TextLine } from '@/ui/TextLine';
 import { Trouble } from '@/ui/Trouble';
 
 const Read = z.object({ text: z.string().optional(), trouble: z.string().optional() });

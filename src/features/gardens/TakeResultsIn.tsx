@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { z } from 'zod';
-import { FilePick } from '@/ui/FilePick';
+import { FilePick } from '@/ui/fields/FilePick';
 import { Trouble } from '@/ui/Trouble';
 
 const Answer = z.object({ said: z.string().optional(), trouble: z.string().optional() });

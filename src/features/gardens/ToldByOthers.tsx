@@ -9,10 +9,10 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 import { Box } from './gardens-look';
 
 type Door = (input: unknown) => Promise<Result<unknown, TrialTrouble>>;

@@ -11,11 +11,11 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
-import { TextField } from '@/ui/TextField';
 import { WideTable } from '@/ui/WideTable';
 import type { TastingView } from './inspect-view';
 

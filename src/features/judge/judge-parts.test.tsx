@@ -41,6 +41,7 @@ import { SeasonsPanel } from '@/features/judge/details/SeasonsPanel';
 import { Sensitivity } from '@/features/judge/details/Sensitivity';
 import { useVerdictDetails } from '@/features/judge/details/use-verdict-details';
 import { printFigure } from '@/features/judge/print-value';
+import { BareButton } from '@/ui/BareButton';
 import type { MeasurePValues } from '@/workers/judge.worker';
 import { startPermutations } from '@/workers/judge-job';
 
@@ -209,9 +210,7 @@ function Shown({ of }: { readonly of: TrialData }) {
             : 'on its way'
           : `${rest.data.picks.length} picks`}
       </p>
-      <button type="button" onClick={fetchAgain}>
-        again
-      </button>
+      <BareButton onClick={fetchAgain}>again</BareButton>
     </>
   );
 }

@@ -11,9 +11,9 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
+import { TextLine } from '@/ui/fields/TextLine';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Soft } from '@/ui/Page';
-import { TextLine } from '@/ui/TextLine';
-import { useForm } from '@/ui/use-form';
 import { keepWork, minutesSince, type RunningWork } from './work-memory';
 
 export interface WorkFormProps {

@@ -9,12 +9,12 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
-import type { FieldOf } from '@/ui/form-fields';
-import { fieldsOf } from '@/ui/form-fields';
+import { Choice } from '@/ui/fields/Choice';
+import type { FieldOf } from '@/ui/fields/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 
 interface AmendPlanProps {
   readonly amendments: readonly Amendment[];

@@ -8,7 +8,7 @@ import { trialSentence } from '@/core/trial/trial-trouble';
 import { pluralOf } from '@/core/words/plural';
 import { SiteMarks } from '@/features/bench/SiteMarks';
 import { useSystem } from '@/features/frame/use-garden-units';
-import { Choice } from '@/ui/Choice';
+import { Choice } from '@/ui/fields/Choice';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 import type { ArrangeBenchProps, Movable } from './arrange-props';

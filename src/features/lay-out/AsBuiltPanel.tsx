@@ -8,10 +8,10 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
 import type { BuiltView } from './built-view';
 
 interface AsBuiltPanelProps {

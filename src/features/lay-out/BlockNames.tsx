@@ -9,9 +9,9 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
 
 /** A block as it is called, and what is known of it. */
 export interface NamedBlock {

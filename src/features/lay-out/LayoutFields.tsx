@@ -8,10 +8,10 @@ import type { LayoutDefinition } from '@/core/design/layouts/layout-definition';
 import { LAYOUTS } from '@/core/design/layouts/layouts';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { LayoutKind } from '@/core/trial/model/layout';
-import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
+import { Choice } from '@/ui/fields/Choice';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 
 interface LayoutFieldsProps {
   readonly form: BenchDraft;

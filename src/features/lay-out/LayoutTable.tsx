@@ -5,10 +5,10 @@ import type { BenchDraft } from '@/core/design/layouts/bench-form';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import { Button } from '@/ui/Button';
-import { FilePick } from '@/ui/FilePick';
 import { Fold } from '@/ui/Fold';
+import { FilePick } from '@/ui/fields/FilePick';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 
 interface LayoutTableProps {
   readonly unitWord: string;

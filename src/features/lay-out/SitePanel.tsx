@@ -13,12 +13,12 @@ import { useSystem } from '@/features/frame/use-garden-units';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { Tick } from '@/ui/fields/Tick';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { Tick } from '@/ui/Tick';
 import { Trouble } from '@/ui/Trouble';
-import { useForm } from '@/ui/use-form';
 import { stand } from './LineHandle';
 
 interface SitePanelProps {

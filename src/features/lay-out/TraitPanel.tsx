@@ -10,9 +10,9 @@ import { useTrialAction } from '@/features/trial/use-trial-action';
 import type { Action } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
 
 interface TraitPanelProps {
   readonly traits: ReturnType<typeof traitLines>;

@@ -3,11 +3,11 @@
 import { styled } from 'styled-components';
 import { pluralOf } from '@/core/words/plural';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
-import type { FieldOf } from '@/ui/form-fields';
+import { Choice } from '@/ui/fields/Choice';
+import type { FieldOf } from '@/ui/fields/form-fields';
+import { useForm } from '@/ui/fields/use-form';
 import { Link } from '@/ui/Link';
 import { Mind, Soft } from '@/ui/Page';
-import { useForm } from '@/ui/use-form';
 
 interface PrintSheetsProps {
   readonly base: string;

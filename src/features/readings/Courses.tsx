@@ -8,8 +8,8 @@ import { shortDay } from '@/core/time/days';
 import { useSystem } from '@/features/frame/use-garden-units';
 import type { SeasonView } from '@/features/trial/trial-view';
 import { Fold } from '@/ui/Fold';
+import { Select } from '@/ui/fields/Select';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { eventsBetween } from './course-events';
 import type { MeasureCourses } from './desk-view';
 

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { shortDay } from '@/core/time/days';
 import { FirstFew } from '@/ui/FirstFew';
+import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { findNotes, type NoteLine } from './note-lines';
 
 /** All that was written down in words, to be found again. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { Fold } from '@/ui/Fold';
-import { Ticks } from '@/ui/Ticks';
+import { Ticks } from '@/ui/fields/Ticks';
 import { gridMeasures } from './day-measures';
 import type { DeskView } from './desk-view';
 

@@ -4,9 +4,9 @@ import { styled } from 'styled-components';
 import { BLANK_OWN, type OwnFields } from '@/core/measure/library/own-fields';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { Button } from '@/ui/Button';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
 import { Acts } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { OwnMeasureFields } from './OwnMeasureFields';
 
 /** A measure of one's own as it is added beside the main one. */

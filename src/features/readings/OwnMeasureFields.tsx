@@ -4,9 +4,9 @@ import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
 import type { OwnFields } from '@/core/measure/library/own-fields';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
-import { fieldsOf } from '@/ui/form-fields';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 
 const SCALES: readonly { readonly value: OwnFields['scale']; readonly label: string }[] = [
   { value: 'continuous', label: 'a number' },

@@ -5,8 +5,8 @@ import { styled } from 'styled-components';
 import { eyeError, eyeErrorWords, practiceLeaves } from '@/core/image/practice-leaf';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { LeafDrawing } from './LeafDrawing';
 
 interface PracticeEyeProps {

@@ -8,7 +8,7 @@ import type { BenchView } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { DoneBench } from '@/features/bench/DoneBench';
 import { useSystem } from '@/features/frame/use-garden-units';
-import { BareInput } from '@/ui/BareInput';
+import { BareInput } from '@/ui/fields/BareInput';
 import { Soft, TwoParts } from '@/ui/Page';
 import { WideTable } from '@/ui/WideTable';
 import { dayMeasures } from './day-measures';

@@ -9,7 +9,7 @@ import type { Reading } from '@/core/trial/model/reading';
 import { useSystem } from '@/features/frame/use-garden-units';
 import { useHistory } from '@/features/trial/use-history';
 import { Fold } from '@/ui/Fold';
-import { Select } from '@/ui/Select';
+import { Select } from '@/ui/fields/Select';
 import type { DeskView } from './desk-view';
 
 interface ReadingHistoryProps {

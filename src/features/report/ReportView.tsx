@@ -8,10 +8,10 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { TextField } from '@/ui/fields/TextField';
+import { Tick } from '@/ui/fields/Tick';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
-import { Tick } from '@/ui/Tick';
 
 interface ReportViewProps {
   readonly trialId: string;

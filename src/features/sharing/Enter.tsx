@@ -5,9 +5,10 @@ import { styled } from 'styled-components';
 import { NO_ANSWER } from '@/ui/actions/no-answer';
 import { resultOf, useAction } from '@/ui/actions/use-action';
 import { Button } from '@/ui/Button';
+import { SentAlong } from '@/ui/fields/SentAlong';
+import { TextField } from '@/ui/fields/TextField';
 import { Link } from '@/ui/Link';
 import { Acts, Page, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { TrustSteps } from './TrustSteps';
 
 interface EnterProps {
@@ -42,8 +43,7 @@ export function Enter({ to, isIn, wasNotIt, hasAuthority, enter }: EnterProps) {
             run(async () => resultOf(await enter(passphrase, to)));
           }}
         >
-          {/* biome-ignore lint/correctness/noRestrictedElements: no control, nobody sees it */}
-          <input type="hidden" name="to" value={to} />
+          <SentAlong name="to" value={to} />
           <TextField
             label="The garden’s passphrase"
             name="passphrase"

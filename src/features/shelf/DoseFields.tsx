@@ -5,9 +5,9 @@ import type { MeasuringTool } from '@/core/materials/dose/measuring-tool';
 import type { DoseTarget } from '@/core/materials/label/label-rate';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
-import type { FieldOf } from '@/ui/form-fields';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
+import type { FieldOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
 import { type DoseSheetValues, EXAMPLES, NEEDS } from './dose-values';
 
 interface DoseFieldsProps {

@@ -21,10 +21,10 @@ import type { LooseMeasure, Product } from '@/core/trial/model/product';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Fold } from '@/ui/Fold';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
 import { DoseFields } from './DoseFields';
 import { type DoseSheetValues, NEEDS, type Per } from './dose-values';
 

@@ -8,11 +8,11 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { ACTS_WORDS, ModeOfAction } from '@/core/trial/model/mode-of-action';
 import { FORM_WORDS, Hazard, type LooseMeasure, ProductForm } from '@/core/trial/model/product';
-import { Choice } from '@/ui/Choice';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { Tick } from '@/ui/Tick';
-import { Ticks } from '@/ui/Ticks';
+import { Choice } from '@/ui/fields/Choice';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { Tick } from '@/ui/fields/Tick';
+import { Ticks } from '@/ui/fields/Ticks';
 import { hazardsAsked, isAsked, kindOf, LABEL_KINDS, type LabelKind } from './label-kind';
 import { RateLines } from './RateLines';
 

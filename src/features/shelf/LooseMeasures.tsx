@@ -6,12 +6,12 @@ import type { LooseMeasure } from '@/core/trial/model/product';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
-import type { FieldOf } from '@/ui/form-fields';
+import type { FieldOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useForm } from '@/ui/use-form';
 
 interface LooseMeasuresProps {
   readonly measures: readonly LooseMeasure[];

@@ -6,10 +6,10 @@ import { isPastKeeping, type Product } from '@/core/trial/model/product';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useForm } from '@/ui/use-form';
 
 interface OpenedProps {
   readonly product: Product;

@@ -2,8 +2,8 @@
 
 import type { DueTask } from '@/core/schedule/tasks/due-today';
 import { useSystem } from '@/features/frame/use-garden-units';
-import type { BoundField } from '@/ui/form-fields';
-import { TextField } from '@/ui/TextField';
+import type { BoundField } from '@/ui/fields/form-fields';
+import { TextField } from '@/ui/fields/TextField';
 import { eachWords } from './due-words';
 
 interface AmountFieldProps {

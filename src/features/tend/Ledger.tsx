@@ -9,12 +9,12 @@ import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
 import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
 import { counted } from '@/core/words/plural';
 import { useAmountWords } from '@/features/frame/use-garden-units';
-import { Choice } from '@/ui/Choice';
 import { Fold } from '@/ui/Fold';
+import { Choice } from '@/ui/fields/Choice';
+import { Select } from '@/ui/fields/Select';
+import { useForm } from '@/ui/fields/use-form';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
-import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 import type { TendView } from './tend-scene';
 

@@ -15,13 +15,13 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
-import type { FieldOf } from '@/ui/form-fields';
-import { LongSelect } from '@/ui/LongSelect';
+import type { FieldOf } from '@/ui/fields/form-fields';
+import { LongSelect } from '@/ui/fields/LongSelect';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useForm } from '@/ui/use-form';
 
 const SOME = 'some of them';
 

@@ -10,9 +10,9 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
 import { DueSteps, type Untick } from './DueSteps';
 import type { TendView } from './tend-scene';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { styled } from 'styled-components';
-import { Select } from '@/ui/Select';
-import { TextLine } from '@/ui/TextLine';
+import { Select } from '@/ui/fields/Select';
+import { TextLine } from '@/ui/fields/TextLine';
 import type { TrialSearch } from './trial-search';
 
 interface SearchTrialsProps {

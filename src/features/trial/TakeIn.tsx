@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import { z } from 'zod';
-import { FilePick } from '@/ui/FilePick';
+import { FilePick } from '@/ui/fields/FilePick';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
 

@@ -2,9 +2,9 @@
 
 import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
+import { TextLine } from '@/ui/fields/TextLine';
 import { Link } from '@/ui/Link';
 import { PanelBoundary } from '@/ui/PanelBoundary';
-import { TextLine } from '@/ui/TextLine';
 import type { Walking } from './use-walk';
 import { WalkPhoto } from './WalkPhoto';
 import type { WalkView } from './walk-view';

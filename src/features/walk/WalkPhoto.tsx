@@ -9,7 +9,7 @@ import {
   type PhotosSent,
   sendWaitingPhotos,
 } from '@/features/walk/outbox/photo-outbox';
-import { FilePick } from '@/ui/FilePick';
+import { FilePick } from '@/ui/fields/FilePick';
 
 interface WalkPhotoProps {
   readonly trialId: string;

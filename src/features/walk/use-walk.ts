@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import { nowHere } from '@/features/frame/now-here';
 import type { OutboxState } from '@/features/walk/outbox/use-outbox';
-import { useDraft } from '@/ui/use-draft';
+import { useDraft } from '@/ui/fields/use-draft';
 import { useTypedEntry } from './use-typed-entry';
 import { useWalkKeeping } from './use-walk-keeping';
 import { blankMemory, memoryOn, readMemory, type WalkMemory } from './walk-memory';

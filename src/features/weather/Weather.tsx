@@ -26,13 +26,13 @@ import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
-import { FilePick } from '@/ui/FilePick';
+import { FilePick } from '@/ui/fields/FilePick';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { TableHead } from '@/ui/TableHead';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 
 interface WeatherProps {

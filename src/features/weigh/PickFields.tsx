@@ -1,7 +1,7 @@
 'use client';
 
-import { Choice } from '@/ui/Choice';
-import { TextField } from '@/ui/TextField';
+import { Choice } from '@/ui/fields/Choice';
+import { TextField } from '@/ui/fields/TextField';
 import type { PickDraft, RoundDraft } from './pick-draft';
 import type { PickEntryProps } from './pick-entry-props';
 

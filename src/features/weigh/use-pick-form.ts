@@ -6,7 +6,7 @@ import type { MassStyle } from '@/core/quantity/print-quantity';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import type { Pick } from '@/core/trial/model/pick';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
-import { useDraft } from '@/ui/use-draft';
+import { useDraft } from '@/ui/fields/use-draft';
 import { draftOf, EMPTY_PICK, type PickDraft } from './pick-draft';
 import { isTyped, readTypedWeights, type TypedWeights } from './typed-weights';
 

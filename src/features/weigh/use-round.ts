@@ -9,7 +9,7 @@ import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { writerName } from '@/features/frame/writer-name';
 import { answerOf } from '@/ui/actions/use-action';
-import { useDraft } from '@/ui/use-draft';
+import { useDraft } from '@/ui/fields/use-draft';
 import { useUndoKey } from '@/ui/use-undo-key';
 import { EMPTY_PICK, GREEN_PICK, pickWords, type RoundDraft, readRoundDraft } from './pick-draft';
 import { usePickForm } from './use-pick-form';

@@ -12,9 +12,9 @@ import {
   useLocale,
 } from 'react-aria-components';
 import { styled } from 'styled-components';
-import { Field } from '@/ui/Field';
+import { Field } from '@/ui/fields/Field';
+import { useTypedBefore } from '@/ui/fields/use-typed-before';
 import { PanelBoundary } from '@/ui/PanelBoundary';
-import { useTypedBefore } from '@/ui/use-typed-before';
 import { readWrittenDay, writeDay } from './written-day';
 
 // Most days are written; its code comes when it is opened.

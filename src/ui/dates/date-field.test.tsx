@@ -2,7 +2,7 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { I18nProvider } from 'react-aria-components';
-import { TextField } from '@/ui/TextField';
+import { TextField } from '@/ui/fields/TextField';
 
 function Held({ first = '2026-11-30' }: { readonly first?: string }) {
   const [value, setValue] = useState(first);

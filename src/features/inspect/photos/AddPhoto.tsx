@@ -5,13 +5,13 @@ import { useState } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { PHOTO_WORDS, PhotoOf } from '@/core/image/photo';
-import { FilePick } from '@/ui/FilePick';
-import type { FieldOf } from '@/ui/form-fields';
+import { FilePick } from '@/ui/fields/FilePick';
+import type { FieldOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useForm } from '@/ui/use-form';
 import { sendPhoto } from './send-photo';
 
 interface AddPhotoProps {

@@ -9,8 +9,8 @@ import { useSystem } from '@/features/frame/use-garden-units';
 import { readAmount } from '@/features/shelf/sums/read-amount';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 
 interface MeasurePhotoProps {
   readonly source: string;

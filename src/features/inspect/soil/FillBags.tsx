@@ -12,9 +12,9 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { usePressId } from '@/ui/actions/use-press-id';
 import { Button } from '@/ui/Button';
-import { fieldsOf } from '@/ui/form-fields';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 
 export function FillBags({
   codes,

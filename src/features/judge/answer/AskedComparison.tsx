@@ -8,9 +8,9 @@ import { GAP_WAYS } from '@/core/judge/verdict/words/size-words';
 import { listed } from '@/core/words/listed';
 import { printP } from '@/features/judge/print-value';
 import { Fold } from '@/ui/Fold';
+import { Select } from '@/ui/fields/Select';
+import { useForm } from '@/ui/fields/use-form';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { useForm } from '@/ui/use-form';
 
 interface AskedComparisonProps {
   readonly question: string;

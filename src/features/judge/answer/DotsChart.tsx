@@ -13,10 +13,10 @@ import {
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import { type AxisRange, axisSpan, cutAt, roundSpan } from '@/core/quantity/axis-span';
-import { chartFont, endsOf, STILL } from '@/ui/chart-look';
+import { chartFont, endsOf, STILL } from '@/ui/charts/chart-look';
+import { SavedChart } from '@/ui/charts/SavedChart';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
-import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
 import type { DotRow, DotRows } from './dot-rows';
 

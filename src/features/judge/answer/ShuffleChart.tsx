@@ -10,8 +10,8 @@ import {
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PermutationResult } from '@/core/stats/permutation/permutation-test';
-import { STILL } from '@/ui/chart-look';
-import { SavedChart } from '@/ui/SavedChart';
+import { STILL } from '@/ui/charts/chart-look';
+import { SavedChart } from '@/ui/charts/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { observedGap } from './observed-gap';
 

@@ -10,7 +10,7 @@ import { pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import type { JudgingState } from '@/features/judge/use-judgement';
 import { Button } from '@/ui/Button';
-import { Choice } from '@/ui/Choice';
+import { Choice } from '@/ui/fields/Choice';
 import { HowFar } from '@/ui/HowFar';
 import { Acts, Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';

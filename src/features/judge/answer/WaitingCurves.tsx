@@ -16,9 +16,9 @@ import { styled } from 'styled-components';
 import { waitedOf } from '@/core/judge/outcomes/working/waits';
 import { isRead, type JudgeInput, type ReadUnit } from '@/core/judge/question/judge-input';
 import { kaplanMeier, type WaitingStep } from '@/core/stats/survival/survival';
-import { chartFont, STILL } from '@/ui/chart-look';
+import { chartFont, STILL } from '@/ui/charts/chart-look';
+import { SavedChart } from '@/ui/charts/SavedChart';
 import { Soft } from '@/ui/Page';
-import { SavedChart } from '@/ui/SavedChart';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
 
 ChartJs.register(Filler, Legend, LinearScale, LineController, LineElement, PointElement);

@@ -7,10 +7,10 @@ import type { AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import type { Measure } from '@/core/trial/model/measure';
 import type { BenchUnit } from '@/features/bench/bench-view';
 import { Button } from '@/ui/Button';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { Tick } from '@/ui/fields/Tick';
 import { Acts, Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { Tick } from '@/ui/Tick';
 import { differencesOf } from './differences';
 
 interface WhatIfProps {

@@ -10,9 +10,9 @@ import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
 
 /** Doors to put on record what is left out, and to take it back. */
 export interface LeaveOutActions {

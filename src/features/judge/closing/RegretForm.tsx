@@ -5,8 +5,8 @@ import type { Result } from '@/core/result';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 
 /** What one would do otherwise next time, in one's own words: it goes with the next trial. */

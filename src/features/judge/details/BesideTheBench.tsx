@@ -9,7 +9,7 @@ import { pluralOf } from '@/core/words/plural';
 import { Bench } from '@/features/bench/Bench';
 import { type BenchUnit, type BenchView, benchViewOf } from '@/features/bench/bench-view';
 import { useChosenUnit } from '@/features/bench/ChosenUnit';
-import { Choice } from '@/ui/Choice';
+import { Choice } from '@/ui/fields/Choice';
 import { Soft, TwoParts } from '@/ui/Page';
 
 interface BesideTheBenchProps {

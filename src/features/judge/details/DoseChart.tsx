@@ -15,8 +15,8 @@ import { styled } from 'styled-components';
 import type { DosedUnit } from '@/core/judge/outcomes/dose/dose-response';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
 import { tQuantile } from '@/core/stats/distributions/distributions';
-import { chartFont, STILL } from '@/ui/chart-look';
-import { SavedChart } from '@/ui/SavedChart';
+import { chartFont, STILL } from '@/ui/charts/chart-look';
+import { SavedChart } from '@/ui/charts/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { CURVE_WORDS } from './curve-words';
 

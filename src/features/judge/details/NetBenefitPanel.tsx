@@ -8,10 +8,10 @@ import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import { type SoldBy, soldBy } from '@/core/quantity/sold-by';
 import { useSystem } from '@/features/frame/use-garden-units';
-import { BareInput } from '@/ui/BareInput';
+import { BareInput } from '@/ui/fields/BareInput';
+import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
-import { TextField } from '@/ui/TextField';
 import { WideTable } from '@/ui/WideTable';
 
 interface NetBenefitPanelProps {

@@ -13,9 +13,9 @@ import {
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PartProfile } from '@/core/judge/after/part-profile';
-import { chartFont, STILL } from '@/ui/chart-look';
+import { chartFont, STILL } from '@/ui/charts/chart-look';
+import { SavedChart } from '@/ui/charts/SavedChart';
 import { Soft } from '@/ui/Page';
-import { SavedChart } from '@/ui/SavedChart';
 import { TableHead } from '@/ui/TableHead';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { WideTable } from '@/ui/WideTable';

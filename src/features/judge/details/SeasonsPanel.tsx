@@ -10,10 +10,10 @@ import {
 import { fullDay } from '@/core/time/days';
 import { printP } from '@/features/judge/print-value';
 import { Fold } from '@/ui/Fold';
+import { Tick } from '@/ui/fields/Tick';
 import { Link } from '@/ui/Link';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
-import { Tick } from '@/ui/Tick';
 import { WideTable } from '@/ui/WideTable';
 
 interface SeasonsPanelProps {

@@ -9,11 +9,11 @@ import { counted, pluralOf } from '@/core/words/plural';
 import type { TagView } from '@/features/bench/bench-view';
 import { readNumber } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { Link } from '@/ui/Link';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
-import { useForm } from '@/ui/use-form';
 import { useGoOn } from '@/ui/use-go-on';
 import { PlanDrawing } from './PlanDrawing';
 

@@ -3,8 +3,8 @@
 import { styled } from 'styled-components';
 import type { PlannedTrial } from '@/core/judge/planning/planned-input';
 import { pluralOf } from '@/core/words/plural';
-import type { BoundField } from '@/ui/form-fields';
-import { TextField } from '@/ui/TextField';
+import type { BoundField } from '@/ui/fields/form-fields';
+import { TextField } from '@/ui/fields/TextField';
 import type { AssumedForm } from './size-assumptions';
 
 interface SizeAssumptionsProps {

@@ -11,8 +11,8 @@ import {
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { SizeCurve } from '@/core/judge/planning/size-curve';
-import { STILL } from '@/ui/chart-look';
-import { SavedChart } from '@/ui/SavedChart';
+import { STILL } from '@/ui/charts/chart-look';
+import { SavedChart } from '@/ui/charts/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 
 ChartJs.register(LinearScale, CategoryScale, LineController, LineElement, PointElement);

@@ -5,7 +5,7 @@ import { figures } from '@/core/materials/amount-words';
 import { carbonToNitrogen, HOT_HEAP_CN } from '@/core/materials/mix/compost-heap';
 import { dryMass } from '@/core/materials/soil-and-water/moisture';
 import { useSystem } from '@/features/frame/use-garden-units';
-import { TextField } from '@/ui/TextField';
+import { TextField } from '@/ui/fields/TextField';
 import { Sum } from './Sum';
 
 /** Carbon to nitrogen of a heap, by dry mass. */

@@ -8,9 +8,9 @@ import {
 } from '@/core/quantity/temperature';
 import { counted } from '@/core/words/plural';
 import { useSystem } from '@/features/frame/use-garden-units';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { readNumber } from './read-amount';
 import { Sum } from './Sum';
 

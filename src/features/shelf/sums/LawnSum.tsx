@@ -6,8 +6,8 @@ import { printLength } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { daysToCut, feedWithClippings, lowestCut } from '@/core/schedule/rules/lawn';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { type ReadAmount, readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { figures } from '@/core/materials/amount-words';
 import { calibrate } from '@/core/materials/dose/measuring-tool';
-import { TextField } from '@/ui/TextField';
+import { TextField } from '@/ui/fields/TextField';
 import { Sum } from './Sum';
 
 /** A cap, a handful, a squirt: weighed five times. */

@@ -5,11 +5,11 @@ import { mixFor, mixSentence, type ShareMeaning } from '@/core/materials/mix/mix
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { counted } from '@/core/words/plural';
 import { useAmountWords } from '@/features/frame/use-garden-units';
-import type { FieldOf } from '@/ui/form-fields';
-import { Select } from '@/ui/Select';
+import type { FieldOf } from '@/ui/fields/form-fields';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { TableHead } from '@/ui/TableHead';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
 import { WideTable } from '@/ui/WideTable';
 import type { ReadAmount } from './read-amount';
 import { readAmount, readNumber } from './read-amount';

@@ -3,9 +3,9 @@ import { figures } from '@/core/materials/amount-words';
 import { circleM2, containerMl } from '@/core/materials/mix/container-volume';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { useAmountWords } from '@/features/frame/use-garden-units';
-import { Select } from '@/ui/Select';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
+import { Select } from '@/ui/fields/Select';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { readAmount } from './read-amount';
 import { Sum } from './Sum';
 

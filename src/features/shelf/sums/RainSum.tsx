@@ -6,8 +6,8 @@ import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { AVAILABLE_WATER } from '@/core/weather/soil-store';
 import { leachedMl } from '@/core/weather/weather-day';
 import { useAmountWords } from '@/features/frame/use-garden-units';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { readAmount } from './read-amount';
 import { Sum } from './Sum';
 

@@ -5,8 +5,8 @@ import { isSaltHarmful, saltLoad } from '@/core/materials/soil-and-water/salt-lo
 import { printDoseMass } from '@/core/quantity/print-quantity';
 import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import { useAmountWords } from '@/features/frame/use-garden-units';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

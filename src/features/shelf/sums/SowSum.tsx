@@ -4,8 +4,8 @@ import { plantsFrom, SUBSAMPLES_ONLY, seedMassFor } from '@/core/materials/dose/
 import { toSow } from '@/core/materials/ledger/money';
 import { unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

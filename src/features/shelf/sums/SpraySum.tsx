@@ -5,8 +5,8 @@ import { ratioMeanings } from '@/core/materials/mix/ratio-words';
 import { printVolume } from '@/core/quantity/print-quantity';
 import { type MeasureSystem, unitOfMeasure } from '@/core/quantity/unit-of-measure';
 import { useAmountWords } from '@/features/frame/use-garden-units';
-import { TextField } from '@/ui/TextField';
-import { useForm } from '@/ui/use-form';
+import { TextField } from '@/ui/fields/TextField';
+import { useForm } from '@/ui/fields/use-form';
 import { readAmount, readNumber } from './read-amount';
 import { Sum } from './Sum';
 

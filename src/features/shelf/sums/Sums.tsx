@@ -4,9 +4,9 @@ import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { Cautions } from '@/features/shelf/Cautions';
+import { TextField } from '@/ui/fields/TextField';
 import { Link } from '@/ui/Link';
 import { Page, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { WaysList } from '@/ui/WaysList';
 import { SHED_SUMS, type ShedSum } from './shed-sums';
 

@@ -6,11 +6,11 @@ import type { CareRule } from '@/core/trial/model/care-rule';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { Product } from '@/core/trial/model/product';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
-import { fieldsOf } from '@/ui/form-fields';
-import { LongSelect } from '@/ui/LongSelect';
+import { fieldsOf } from '@/ui/fields/form-fields';
+import { LongSelect } from '@/ui/fields/LongSelect';
+import { Select } from '@/ui/fields/Select';
+import { Ticks } from '@/ui/fields/Ticks';
 import { Soft } from '@/ui/Page';
-import { Select } from '@/ui/Select';
-import { Ticks } from '@/ui/Ticks';
 import { CareText } from './CareText';
 import type { CareDraftState } from './care-draft-state';
 

@@ -1,6 +1,6 @@
 'use client';
 import type { CareDraft } from '@/core/schedule/rules/care-draft';
-import { TextField } from '@/ui/TextField';
+import { TextField } from '@/ui/fields/TextField';
 import type { CareDraftState } from './care-draft-state';
 
 /** The lines of a rule that are written, not chosen. */

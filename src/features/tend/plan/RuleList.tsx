@@ -13,8 +13,8 @@ import { useSystem } from '@/features/frame/use-garden-units';
 import type { TendView } from '@/features/tend/tend-scene';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
+import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { TextField } from '@/ui/TextField';
 import { Trouble } from '@/ui/Trouble';
 import { CareRuleForm } from './CareRuleForm';
 

@@ -9,8 +9,8 @@ import { useSystem } from '@/features/frame/use-garden-units';
 import { readAmount } from '@/features/shelf/sums/read-amount';
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
+import { TextLine } from '@/ui/fields/TextLine';
 import { Soft } from '@/ui/Page';
-import { TextLine } from '@/ui/TextLine';
 import { useScale } from './use-scale';
 
 interface ScalePanelProps {

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
-import { TextField } from '@/ui/TextField';
+import { TextField } from '@/ui/fields/TextField';
 import type { Entry } from './outbox';
 
 interface MendEntryProps {

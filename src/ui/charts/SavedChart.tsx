@@ -2,9 +2,9 @@
 
 import { type ReactNode, useRef, useState } from 'react';
 import { styled } from 'styled-components';
-import { Button } from './Button';
+import { Button } from '../Button';
+import { Trouble } from '../Trouble';
 import { frameOf, paintFrame, type SavedPicture } from './chart-frame';
-import { Trouble } from './Trouble';
 
 interface SavedChartProps {
   /** What stands over the saved picture, and names its file. */

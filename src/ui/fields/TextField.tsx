@@ -1,6 +1,6 @@
 'use client';
 
-import { DateField } from './dates/DateField';
+import { DateField } from '../dates/DateField';
 import { TextLine, type TextLineProps } from './TextLine';
 
 interface TextFieldProps extends Omit<TextLineProps, 'type'> {

@@ -1,6 +1,6 @@
 import { Chart as ChartJs } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
-import type { Tokens } from './use-tokens';
+import type { Tokens } from '../use-tokens';
 
 // For all of them at once: a chart that was drawn before another brought the plugin along would break at its next change.
 ChartJs.register(annotation);
