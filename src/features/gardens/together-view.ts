@@ -203,7 +203,7 @@ function togetherRows(
   const all: ForestRow = {
     key: 'together',
     kind: 'together',
-    name: `All ${gardens.length} together`,
+    name: gardens.length === 2 ? 'Both together' : `All ${gardens.length} together`,
     note: `the mean effect: in ${isNone ? 90 : 95} of 100 such sets the bar holds the true one`,
     gap: sentenceCase(gapWords(together.gap, scale, measure)),
     x: shown(together.gap),

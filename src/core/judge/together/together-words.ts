@@ -120,7 +120,9 @@ function whereWords(
 ): string {
   const sign = way === 'higher' ? 1 : -1;
   const rest = gardens.filter(({ site }) => sign * site.estimate <= 0);
-  if (rest.length === 0) return `It did better in all ${gardens.length}.`;
+  if (rest.length === 0)
+    return `It did better in ${gardens.length === 2 ? 'both' : `all ${gardens.length}`}.`;
+  if (rest.length === gardens.length) return 'It did better in none of them.';
   const named = rest.slice(0, MOST_NAMED).map(({ gardenId }) => nameOf(gardenId));
   const more = rest.length - named.length;
   const where = more > 0 ? `${named.join(', ')} and ${more} more` : listed(named);

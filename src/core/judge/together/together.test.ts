@@ -166,6 +166,13 @@ test('the sentences say what is better, by how much, where not, and what one mor
     /^Feed 1 is clearly better than plain water\. Over 3 gardens: 30% more beans than plain water on the whole \(2\d% to 3\d% more\)\.$/,
   );
   expect(where).toBe('It did better in all 3.');
+  const two = threeGardens([
+    [100, 130],
+    [200, 262],
+  ]);
+  expect(comparisonSentences(two.comparisons[0]!, two.measure, two.nameOf)[1]).toBe(
+    'It did better in both.',
+  );
   expect(next).toMatch(
     /^That is the mean of these gardens\. One more garden like them may see anything from /,
   );

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { NextStep } from '@/core/judge/after/next-step';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { RegretForm } from '@/features/judge/closing/RegretForm';
 import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
@@ -38,7 +39,7 @@ export function NextSteps({ trialId, steps, lessons, regret, ...props }: NextSte
         {steps.map(step => (
           <li key={step.treatment}>
             <b>
-              {step.treatment}: {STEP_WORDS[step.step].toLowerCase()}.
+              {sentenceCase(step.treatment)}: {STEP_WORDS[step.step].toLowerCase()}.
             </b>{' '}
             {step.says}
           </li>
