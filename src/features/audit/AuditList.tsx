@@ -2,6 +2,7 @@
 
 import { styled } from 'styled-components';
 import type { AuditFinding, AuditGrade } from '@/core/design/audit/audit-view';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { Fold } from '@/ui/Fold';
 import { Soft } from '@/ui/Page';
 
@@ -55,7 +56,8 @@ function Findings({ findings }: { readonly findings: readonly AuditFinding[] }) 
     <ul>
       {findings.map(finding => (
         <li key={finding.code + finding.says}>
-          <b>{finding.says}</b> {finding.why} {finding.remedy && <i>{finding.remedy}</i>}
+          <b>{sentenceCase(finding.says)}</b> {sentenceCase(finding.why)}{' '}
+          {finding.remedy && <i>{finding.remedy}</i>}
         </li>
       ))}
     </ul>

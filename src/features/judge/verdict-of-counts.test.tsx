@@ -182,7 +182,7 @@ describe('what stands under it', () => {
     show('next');
     fireEvent.click(screen.getByRole('button', { name: 'What it teaches the next one' }));
     expect(screen.getByText('Guard against it.')).toBeVisible();
-    expect(screen.getByText(/^feed 1: keep\.$/)).toBeVisible();
+    expect(screen.getByText(/^Feed 1: keep\.$/)).toBeVisible();
   });
   test('lets an open trial be closed and a closed one not', async () => {
     show('answer');

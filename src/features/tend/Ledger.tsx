@@ -8,6 +8,7 @@ import type { LedgerAccount } from '@/core/materials/ledger/nutrient-ledger';
 import { MIX_FEEDS_WEEKS } from '@/core/materials/ledger/nutrient-ledger';
 import type { ToBuy } from '@/core/schedule/supplies/shopping-list';
 import { counted } from '@/core/words/plural';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Fold } from '@/ui/Fold';
 import { Choice } from '@/ui/fields/Choice';
@@ -66,7 +67,7 @@ export function Ledger({ view }: { readonly view: TendView }) {
       )}
       {ledger.flags.map(flag => (
         <p key={flag.code} data-flag>
-          {flag.says}
+          {sentenceCase(flag.says)}
         </p>
       ))}
       <h3>Make it fair</h3>

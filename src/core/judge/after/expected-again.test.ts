@@ -65,12 +65,12 @@ test.each([
   [
     0.2,
     0.11,
-    'feed came first of 5, 20% better than the average of all. Whatever comes first is partly lucky: next time expect it about 11% better than that average.',
+    'Feed came first of 5, 20% better than the average of all. Whatever comes first is partly lucky: next time expect it about 11% better than that average.',
   ],
   [
     0.04,
     0,
-    'feed came first of 5, 4% better than the average of all. Whatever comes first is partly lucky: by these numbers alone, expect nothing of it next time.',
+    'Feed came first of 5, 4% better than the average of all. Whatever comes first is partly lucky: by these numbers alone, expect nothing of it next time.',
   ],
 ])('a lead of %d that may be %d again is said', (led, again, says) => {
   expect(expectedAgainWords({ treatment: 'feed', of: 5, led, again })).toBe(says);

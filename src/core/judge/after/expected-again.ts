@@ -1,5 +1,6 @@
 import type { Judgement } from '@/core/judge/outcomes/judgement';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
+import { sentenceCase } from '@/core/words/sentence-case';
 
 /** What the first of several may be expected to do again, as shares of the mean of all. */
 export interface ExpectedAgain {
@@ -55,7 +56,7 @@ export function expectedAgain(
 
 export function expectedAgainWords({ treatment, of, led, again }: ExpectedAgain): string {
   const percent = (share: number): string => `${Math.round(100 * share)}%`;
-  const here = `${treatment} came first of ${of}, ${percent(led)} better than the average of all. Whatever comes first is partly lucky:`;
+  const here = `${sentenceCase(treatment)} came first of ${of}, ${percent(led)} better than the average of all. Whatever comes first is partly lucky:`;
   return Math.round(100 * again) < 1
     ? `${here} by these numbers alone, expect nothing of it next time.`
     : `${here} next time expect it about ${percent(again)} better than that average.`;

@@ -6,6 +6,7 @@ import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { gapSize } from '@/core/judge/verdict/gap-figures';
 import { GAP_WAYS } from '@/core/judge/verdict/words/size-words';
 import { listed } from '@/core/words/listed';
+import { sentenceCase } from '@/core/words/sentence-case';
 import { printP } from '@/features/judge/print-value';
 import { Fold } from '@/ui/Fold';
 import { Select } from '@/ui/fields/Select';
@@ -115,7 +116,8 @@ function pairWords(
   const [up, down] = GAP_WAYS[outcome];
   const size = `${VERBS[outcome]} ${printSize(gap)} ${gap >= 0 ? up : down}`;
   const [ci, p] = isAgreed ? [pair.ci, pair.p] : [pair.ciAdjusted, pair.pAdjusted];
-  if (!ci || p === null) return `${a} ${size} than ${b}; how sure that is can’t be told.`;
+  if (!ci || p === null)
+    return `${sentenceCase(a)} ${size} than ${b}; how sure that is can’t be told.`;
   const ends = ci.map(end => sign * end).sort((x, y) => x - y);
   const [low = 0, high = 0] = ends;
   if (low > 0 || high < 0)
