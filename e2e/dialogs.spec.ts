@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectAccessibleHoweverSeen } from './accessible';
+import { expectAccessible, expectAccessibleHoweverSeen } from './accessible';
 import { expect, test } from './garden-server';
 import { BEANS } from './views';
 
@@ -68,4 +68,21 @@ test('the calendar of a date, by keys', async ({ page, openTrial }) => {
   await expectAccessibleHoweverSeen(page);
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('a long list that is typed in: by keys, and gone by Escape', async ({ page, openPage }) => {
+  await openPage('/trials/new?from=scratch');
+  await page.getByLabel('Main measure').selectOption('Something read off the plants');
+  const line = page.getByRole('combobox', { name: 'What is read' });
+  await line.click();
+  await line.pressSequentially('slug');
+  await expect(page.getByRole('option')).toHaveText(['Slugs found']);
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('listbox')).toHaveCount(0);
+  await expect(line).toBeFocused();
+  await line.pressSequentially('slug');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(line).toHaveValue('Slugs found');
 });
