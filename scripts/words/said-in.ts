@@ -106,9 +106,9 @@ function isSilent(node: Tree): boolean {
   return node.callee.type === 'Identifier' && /Error$/.test(node.callee.value);
 }
 
-/** Two words at least; no style, no drawing, no query of a page. */
+/** Two words at least; no style, no drawing, no pattern, no query of a page. */
 function areWords(line: string): boolean {
-  if (/[a-z]:\s*[^;]+;|var\(--|^use \w+$|^<|\[data-|max-age|'none'|input, /.test(line))
+  if (/[a-z]:\s*[^;]+;|var\(--|^use \w+$|^<|\[data-|max-age|'none'|input, |\(\?:|\w\|\w/.test(line))
     return false;
   const words = line.replace(/\{[^}]*\}/g, '');
   return /[A-Za-z’,)}\]–%] [A-Za-z’“({[–\d]/.test(line) && /[a-z]{2}/.test(words);
