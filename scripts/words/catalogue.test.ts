@@ -51,7 +51,7 @@ const MISNOMERS: readonly Misnomer[] = [
   {
     instead: /\bcovariate\b|\bconfounded\b/i,
     say: 'start size; can’t be told apart from',
-    except: /linear/,
+    except: /^cli|linear/,
   },
   { instead: /\bso it is\b|\bkind eye\b|\bstraight through all\b/i, say: 'what a neighbour would' },
   {

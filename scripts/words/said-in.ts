@@ -106,10 +106,19 @@ function isSilent(node: Tree): boolean {
   return node.callee.type === 'Identifier' && /Error$/.test(node.callee.value);
 }
 
-/** Two words at least; no style, no drawing, no pattern, no query of a page. */
+/** What looks like words and is none. */
+const NO_WORDS: readonly RegExp[] = [
+  /;[a-z-]+:|var\(--/, // a style
+  /^</, // a drawing, or a page
+  /\[data-|^input, /, // a query of a page
+  /max-age|'none'/, // a head of an answer
+  /\(\?:|^(?!.*--).*\w\|\w/, // a pattern
+  /^use \w+$/,
+];
+
+/** Two words at least. */
 function areWords(line: string): boolean {
-  if (/[a-z]:\s*[^;]+;|var\(--|^use \w+$|^<|\[data-|max-age|'none'|input, |\(\?:|\w\|\w/.test(line))
-    return false;
+  if (NO_WORDS.some(form => form.test(line))) return false;
   const words = line.replace(/\{[^}]*\}/g, '');
   return /[A-Za-z’,)}\]–%] [A-Za-z’“({[–\d]/.test(line) && /[a-z]{2}/.test(words);
 }

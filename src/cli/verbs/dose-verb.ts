@@ -16,7 +16,7 @@ export const DOSE_HELP = `turnspit dose --label "20 ml per 4.5 l" --volume "0.5 
 How much product one pot, plant or bed gets, from the rate on its label.
   --label RATE     as the pack writes it: "20 ml to 4.5 litres", "70 g per square metre", "1 part to 16", "5-10 ml per litre of mix",
                    "20 ml in 4 l for 3 plants", "3 tbsp per 12 in pot", "4.5 handfuls (30 g) per 20 plants", "1 tbsp per gallon, weekly"
-  --strength S     a share of the label's rate (1)
+  --strength S     a share of the label’s rate (1)
   --take low|middle|high   where the label gives a range (high)
   --volume V       water to the unit, product and all, where the rate counts by water
   --area A, --mix V, --row L, --plants N, --pot W   where it counts by those ("0.07 m2", "20 l", "3 m", 4, "12 in" across)

@@ -1,5 +1,5 @@
 export const EXPORT_HELP = `turnspit export [TRIAL] [--out FILE.json] [--package FILE.zip] [--no-names] [--json]
-Writes one trial whole: plan, layout, every standing entry, care, guesses. Without TRIAL it lists the garden's trials.
+Writes one trial whole: plan, layout, every standing entry, care, guesses. Without TRIAL it lists the garden’s trials.
 TRIAL is its id, or words that only its question holds. Pictures are not in it; names of people are.
   --package   tables instead, with their description (Frictionless Data Package); without TRIAL those of the whole garden
   --no-names  people are numbers: person 1, person 2

@@ -34,7 +34,7 @@ Judges a spreadsheet that never saw the application: one row a unit, or a subsam
   --compare NAME    with --against NAME: what was agreed on beforehand; then the headline is theirs. Either may repeat:
                     several are taken together
   --better WAY      higher (the usual) or lower
-  --margin M        the smallest difference that matters: 15% of the control, or 0.2 in the response's own unit
+  --margin M        the smallest difference that matters: 15% of the control, or 0.2 in the response’s own unit
   --shuffles N      random deals where there are too many to look at all (20000); 0 leaves the shuffle test out
   --seed N          of the random deals (1)
   --confidence C    of the intervals (0.95)

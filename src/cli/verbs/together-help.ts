@@ -13,5 +13,5 @@ Several gardens as one answer: random effects by REML, interval of Hartung and K
 one garden the later counts. A file that does not belong to the plan ends it with its sentence.
   --json  {"gardens":[…],"comparisons":[{"treatment","control","isLine","scale","estimate","se","df","ci","ciAdjusted","prediction","p","tau2",
           "i2","q","qP","call","better","gardens":[…],"byTrait":[…]}],"mixed":{"contrasts":[…],"df","unitSd","gardenSd"},"headline"}
-          estimate and se on the logarithm of the ratio where scale is "percent", else in the measure's unit; ci, ciAdjusted and
-          prediction as told; isLine: of a series of doses the largest against the smallest along a line through all; mixed is one model of all units, treatment by garden random, in the measure's unit`;
+          estimate and se on the logarithm of the ratio where scale is "percent", else in the measure’s unit; ci, ciAdjusted and
+          prediction as told; isLine: of a series of doses the largest against the smallest along a line through all; mixed is one model of all units, treatment by garden random, in the measure’s unit`;
