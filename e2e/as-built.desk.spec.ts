@@ -55,7 +55,7 @@ test('what each pot is, a pasted harvest and timed work come together in the yie
     .fill(['pot\tdate\tweight (g)\tpieces', ...rows].join('\n'));
   await page.getByRole('button', { name: 'Look at it' }).click();
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText('4 entries taken in.')).toBeVisible();
+  await expect(page.getByText('4 values taken in.')).toBeVisible();
 
   await page.getByText('Worked out of two others', { exact: true }).click();
   await page.getByLabel('What it is called').fill('Pods per plant');

@@ -141,6 +141,9 @@ test('the frozen sentence stands on Today, and the picks of a closed trial canâ€
   openTrial,
 }) => {
   await openPage('/');
+  // Trials of other tests may have been closed in this garden since.
+  const more = page.getByRole('button', { name: /^Show \d+ more$/ }).last();
+  if (await more.isVisible()) await more.click();
   await expect(
     page.getByRole('link', {
       name: 'Heronsgill feed gave 49% more beans than plain water, but comfrey tea did worse.',
@@ -315,7 +318,7 @@ test('the report is read, saved with its data, put right in sight, and the next 
     }),
   ).toBeVisible();
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Every unit, as judged (CSV)' }).click();
+  await page.getByRole('link', { name: 'What was judged, one line each (CSV)' }).click();
   expect((await download).suggestedFilename()).toMatch(/^[a-z0-9-]+-units-2026-07-18\.csv$/);
   await page.getByText('Something in it was wrong').click();
   await page.getByLabel('What is right').fill('The comfrey tea stood three weeks, not two.');

@@ -162,14 +162,14 @@ test('one garden makes the plan, another runs it by its own lot, and both are ju
   );
   await open(page, `${garden.url}${url}/gardens/together`);
   await expect(page.getByText(/Over 2 gardens: \d+% more radishes than plain water/)).toBeVisible();
-  await expect(page.getByText('It did better in all 2.')).toBeVisible();
+  await expect(page.getByText('It did better in both.')).toBeVisible();
   await expectAccessible(page);
 
   // A look without the other garden says that it is one; a reload shows the same.
   await page.getByText('Quarry Lane', { exact: true }).last().click();
-  await expect(page.getByText(/^A look without Quarry Lane/)).toBeVisible();
+  await expect(page.getByText(/^For a look, without Quarry Lane/)).toBeVisible();
   await page.reload();
-  await expect(page.getByText(/^A look without Quarry Lane/)).toBeVisible();
+  await expect(page.getByText(/^For a look, without Quarry Lane/)).toBeVisible();
 });
 
 test('a plan goes by square codes alone: read off the page, pasted in any order', async ({

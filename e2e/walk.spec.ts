@@ -221,7 +221,7 @@ test('a file is matched column by column, refused whole for one bad row, taken, 
     .getByLabel('Choose a file')
     .setInputFiles({ name: 'good.csv', mimeType: 'text/csv', buffer: csv('13') });
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText('4 entries taken in.')).toBeVisible();
+  await expect(page.getByText('4 values taken in.')).toBeVisible();
   await expect(page.locator('input[data-at="0 0"]')).toHaveValue('10 cm');
   await page.getByText('From a file, or pasted', { exact: true }).scrollIntoViewIfNeeded();
   await page.getByRole('button', { name: 'Undo all of it' }).click();
