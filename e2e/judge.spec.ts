@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { expect, test } from './garden-server';
 import { verdictPage } from './trial-steps';
@@ -320,6 +321,10 @@ test('the report is read, saved with its data, put right in sight, and the next 
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'What was judged, one line each (CSV)' }).click();
   expect((await download).suggestedFilename()).toMatch(/^[a-z0-9-]+-units-2026-07-18\.csv$/);
+  await expectFitsOnPaper(
+    page,
+    await page.locator('iframe[title="The report"]').getAttribute('src'),
+  );
   await page.getByText('Something in it was wrong').click();
   await page.getByLabel('What is right').fill('The comfrey tea stood three weeks, not two.');
   await page.getByLabel('How it came').fill('The jar was mislabelled.');
@@ -378,3 +383,13 @@ test('a chart is taken along as lines and words, too: an SVG that any drawing pr
   // Each of three intervals is a line and its three marks, in the strength that the page shows.
   expect(seen.lines.filter(width => width === '3').length).toBeGreaterThanOrEqual(3);
 });
+
+/** On a sheet of A4 between its margins, 190 mm, nothing of a report is cut off. */
+async function expectFitsOnPaper(page: Page, report: string | null): Promise<void> {
+  const paper = await page.context().newPage();
+  await paper.setViewportSize({ width: 718, height: 1047 });
+  await paper.goto(report ?? '');
+  await paper.emulateMedia({ media: 'print' });
+  expect(await paper.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(718);
+  await paper.close();
+}

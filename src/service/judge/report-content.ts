@@ -29,7 +29,7 @@ import { sentenceCase } from '@/core/words/sentence-case';
 import type { Report, ReportTable } from '@/print/report/report';
 import { today } from '@/service/garden/clock';
 import { currentGarden } from '@/service/garden/garden';
-import { unitRows } from './report-rows';
+import { valueTables } from './report-values';
 import { verdictOfReport } from './report-verdict';
 
 export async function reportOf(data: TrialData): Promise<Report> {
@@ -55,7 +55,7 @@ export async function reportOf(data: TrialData): Promise<Report> {
     corrections: data.amendments
       .filter(amendment => isLate(amendment.at))
       .map(amendment => `${fullDay(amendment.at)}: ${amendment.to} ${amendment.why}`),
-    tables: tablesOf(data, judged),
+    tables: tablesOf(data, judged, system),
     protocol: plannedAndGiven(data, system),
     made: `Made with Turnspit ${CODE_VERSION} on ${fullDay(today())}. Deal: seed ${layout?.seed ?? '—'}, method ${layout?.methodVersion ?? '—'}; shuffles: seed ${spec.seed}. The data are in this page.`,
   };
@@ -170,10 +170,13 @@ function cautionsOf({ products }: TrialData): readonly string[] {
   return [...all, ...(all.length > 0 || products.length > 0 ? [LABEL_DECIDES] : [])];
 }
 
-function tablesOf(data: TrialData, judged: ReportTable): readonly ReportTable[] {
-  const [heads = [], ...rows] = unitRows(data);
+function tablesOf(
+  data: TrialData,
+  judged: ReportTable,
+  system: MeasureSystem,
+): readonly ReportTable[] {
   return [
-    { title: `Every ${data.trial.unitWord}`, heads, rows },
+    ...valueTables(data, system),
     judged,
     {
       title: 'What was expected',
