@@ -40,4 +40,4 @@ svg .pot{fill:var(--ground);stroke:var(--ink)}
 const PAPER = `
 @page{size:A4;margin:14mm 15mm}
 @media print{body{font-size:10pt}.page{padding:0;max-width:none}article{break-before:page;border:0}.two{grid-template-columns:minmax(0,7fr) minmax(0,4fr);gap:16px 28px;margin-bottom:18px}.two.even{grid-template-columns:1fr 1fr}
-.verdict{font-size:23pt;margin:14px 0 8px}.detail{font-size:11pt;margin-bottom:16px}.wide{overflow:visible}table,figure,section{break-inside:avoid}article table{break-inside:auto}thead{display:table-header-group}a[download]{display:none}}`;
+.verdict{font-size:23pt;margin:14px 0 8px}.detail{font-size:11pt;margin-bottom:16px}.wide{overflow:visible}table,figure,section{break-inside:avoid}article table{break-inside:auto}thead{display:table-header-group}table{font-size:9pt}th,td{padding-block:2px}a[download]{display:none}}`;
