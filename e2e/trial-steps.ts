@@ -94,10 +94,13 @@ export async function goToStep(
   await page.waitForURL(new RegExp(`${step.toLowerCase().replace(' ', '-')}$`));
 }
 
-/** Finds one of a long list by a part of its name. */
+/** Finds one of a long list by a part of its name; where the page still moved under the open list, which closes it, once more. */
 export async function findIn(page: Page, list: string, part: string, name: string): Promise<void> {
   const line = page.getByRole('combobox', { name: list });
-  await line.click();
-  await line.pressSequentially(part);
-  await page.getByRole('option', { name }).click();
+  await expect(async () => {
+    await line.click();
+    await line.press('Control+a');
+    await line.pressSequentially(part);
+    await page.getByRole('option', { name }).click({ timeout: 2000 });
+  }).toPass();
 }
