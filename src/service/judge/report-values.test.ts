@@ -6,10 +6,7 @@ const [unit] = plain.units;
 if (!unit) throw new Error('there must be a pot');
 const weighed = {
   ...plain,
-  picks: [
-    pickFixture(unit, { netG: 70, pieces: 3 }),
-    pickFixture(unit, { netG: 100, pieces: 4 }),
-  ],
+  picks: [pickFixture(unit, { netG: 70, pieces: 3 }), pickFixture(unit, { netG: 100, pieces: 4 })],
 };
 
 test('values are rounded as on the screen, in the garden’s own units, and never run on', () => {
