@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { type ReactNode, useEffect, useMemo, useRef } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { styled } from 'styled-components';
 import { v7 } from 'uuid';
 import { draftTrial } from '@/core/design/layouts/draft-trial';
@@ -60,18 +60,13 @@ export function AskForm({
 }: AskFormProps) {
   const [form, keep, forget] = useDraft(draftKey, saved, readQuestionDraft);
   const { trouble, fields, isPending, run } = useTrialAction();
-  const box = useRef<HTMLFormElement>(null);
   const shown = isLocked ? saved : form;
-  useEffect(() => {
-    if (trouble) box.current?.querySelector<HTMLElement>(FIRST_INVALID)?.focus();
-  }, [trouble]);
   const press = usePressId();
   const submit = (): void =>
     run(async () => resultOf(await save({ ...form, id: press.current() })), forget);
   return (
     // A dialog's method: before its script is there, Enter must not send what is typed into the address.
     <Enterable
-      ref={box}
       method="dialog"
       noValidate
       onSubmit={event => {
@@ -114,8 +109,6 @@ export function AskForm({
     </Enterable>
   );
 }
-
-const FIRST_INVALID = '[data-invalid] input, [data-invalid] textarea, [data-invalid] select';
 
 function AsQuestion({ form }: { readonly form: QuestionForm }) {
   return (

@@ -16,7 +16,7 @@ interface PickUnitsProps {
 /** Units by their codes, to be ticked: which of them got it. */
 export function PickUnits({ codes, chosen, choose, trouble, groups = [] }: PickUnitsProps) {
   return (
-    <Codes>
+    <Codes data-invalid={trouble !== undefined || undefined}>
       <legend>Which</legend>
       {groups.length > 0 && (
         <div>

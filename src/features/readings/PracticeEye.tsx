@@ -6,6 +6,7 @@ import { eyeError, eyeErrorWords, practiceLeaves } from '@/core/image/practice-l
 import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { TextField } from '@/ui/fields/TextField';
+import { useFirstWrong } from '@/ui/fields/use-first-wrong';
 import { Acts, Soft } from '@/ui/Page';
 import { LeafDrawing } from './LeafDrawing';
 
@@ -20,18 +21,20 @@ export function PracticeEye({ seed }: PracticeEyeProps) {
   const leaves = useMemo(() => practiceLeaves(seed + round), [seed, round]);
   const [said, setSaid] = useState<readonly number[]>([]);
   const [text, setText] = useState('');
-  const [trouble, setTrouble] = useState<string>();
+  const [refused, setRefused] = useState<{ readonly why: string }>();
+  const keepHand = useFirstWrong(refused);
   const leaf = leaves[said.length];
   const last = leaves[said.length - 1];
   const take = (): void => {
     const value = Number(text.replace('%', '').replace(',', '.').trim());
     if (text.trim() === '' || !(value >= 0 && value <= 100)) {
-      setTrouble('Write a percent from 0 to 100.');
+      keepHand();
+      setRefused({ why: 'Write a percent from 0 to 100.' });
       return;
     }
     setSaid([...said, value]);
     setText('');
-    setTrouble(undefined);
+    setRefused(undefined);
   };
   const error = eyeError(
     said.map((value, i) => ({ said: value, percent: leaves[i]?.percent ?? 0 })),
@@ -55,7 +58,7 @@ export function PracticeEye({ seed }: PracticeEyeProps) {
             inputMode="decimal"
             value={text}
             onChange={setText}
-            trouble={trouble}
+            trouble={refused?.why}
           />
           <Acts>
             <Button type="submit">That much</Button>

@@ -2,20 +2,17 @@
 
 import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from 'react';
 import { styled } from 'styled-components';
-import { shownUnit } from '@/core/measure/library/shown-unit';
 import { counted } from '@/core/words/plural';
 import type { BenchView } from '@/features/bench/bench-view';
-import { useChosenUnit } from '@/features/bench/ChosenUnit';
 import { DoneBench } from '@/features/bench/DoneBench';
-import { useSystem } from '@/features/frame/use-garden-units';
-import { BareInput } from '@/ui/fields/BareInput';
 import { Soft, TwoParts } from '@/ui/Page';
-import { WideTable } from '@/ui/WideTable';
+import { CellNotes } from './CellNotes';
+import { cellNotes } from './cell-notes';
 import { dayMeasures } from './day-measures';
-import type { DeskColumn, DeskView } from './desk-view';
+import type { DeskView } from './desk-view';
+import { GridTable } from './GridTable';
 import { OtherMeasures } from './OtherMeasures';
-import type { GridCell } from './use-grid';
-import { oddInGrid, useGrid } from './use-grid';
+import { useGrid } from './use-grid';
 
 interface ReadingGridProps {
   readonly view: DeskView;
@@ -30,6 +27,7 @@ export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
     columns: whole.columns.filter(column => picked.includes(column.measureId)),
   };
   const grid = useGrid(view);
+  const notes = cellNotes(whole, grid.cellOf);
   const table = useRef<HTMLDivElement>(null);
   const [left, setLeft] = useState(0);
   const send = (row: number, at: number): void => {
@@ -57,7 +55,14 @@ export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
   return (
     <Grid ref={table}>
       <Beside data-wide={view.columns.length > 3 || undefined}>
-        <GridTable view={view} grid={grid} onKey={onKey} onPaste={onPaste} send={send} />
+        <GridTable
+          view={view}
+          grid={grid}
+          notes={notes}
+          onKey={onKey}
+          onPaste={onPaste}
+          send={send}
+        />
         {bench && (
           <DoneBench
             bench={bench}
@@ -76,7 +81,7 @@ export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
         )}
       </Beside>
       <OtherMeasures view={whole} picked={picked} pick={setPicked} />
-      <GridTroubles troubles={troublesOf(whole, grid.cellOf)} odd={oddInGrid(whole, grid.cellOf)} />
+      <CellNotes notes={notes.filter(({ column }) => !view.columns.includes(column))} />
       {left > 0 && (
         <p role="alert">
           {counted(left, 'pasted cell')} had no place in the grid and {left === 1 ? 'was' : 'were'}{' '}
@@ -89,46 +94,6 @@ export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
         left.
       </Soft>
     </Grid>
-  );
-}
-
-interface GridTroublesProps {
-  readonly troubles: readonly string[];
-  readonly odd: readonly string[];
-}
-
-/** What was not taken, and what is asked about. */
-function GridTroubles({ troubles, odd }: GridTroublesProps) {
-  return (
-    <>
-      <div role="status">
-        <Troubles>
-          {troubles.slice(0, 8).map(says => (
-            <li key={says}>{says}</li>
-          ))}
-          {troubles.length > 8 && <li>and {troubles.length - 8} more.</li>}
-        </Troubles>
-      </div>
-      <div role="status">
-        <Odd>
-          {odd.slice(0, 5).map(says => (
-            <li key={says}>{says}</li>
-          ))}
-        </Odd>
-      </div>
-    </>
-  );
-}
-
-function troublesOf(
-  { units, columns }: DeskView,
-  cellOf: (unitId: string, column: DeskColumn) => GridCell,
-): readonly string[] {
-  return units.flatMap(unit =>
-    columns.flatMap(column => {
-      const { state, trouble } = cellOf(unit.id, column);
-      return state === 'bad' ? [`${unit.code}, ${column.head}: ${trouble}`] : [];
-    }),
   );
 }
 
@@ -153,106 +118,6 @@ function focusCell(grid: HTMLElement | null, row: number, column: number): boole
   return field != null;
 }
 
-interface GridTableProps {
-  readonly view: DeskView;
-  readonly grid: ReturnType<typeof useGrid>;
-  readonly onKey: (row: number, column: number) => (event: KeyboardEvent<HTMLInputElement>) => void;
-  readonly onPaste: (
-    row: number,
-    column: number,
-  ) => (event: ClipboardEvent<HTMLInputElement>) => void;
-  readonly send: (row: number, at: number) => void;
-}
-
-function GridTable({ view, grid, onKey, onPaste, send }: GridTableProps) {
-  const system = useSystem();
-  const chosen = useChosenUnit();
-  return (
-    <WideTable label={`Readings of ${view.day}`}>
-      <thead>
-        <tr>
-          <th scope="col">{view.unitWord}</th>
-          {view.columns.map(column => (
-            <th key={column.measureId + column.part} scope="col">
-              {column.head}
-              {column.unit === '' ? '' : `, ${shownUnit(column.unit, system).name}`}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {view.units.map((unit, row) => (
-          <tr
-            key={unit.id}
-            data-chosen={unit.id === chosen.unitId || undefined}
-            onFocus={() => chosen.choose(unit.id)}
-          >
-            <th scope="row">{unit.code}</th>
-            {view.columns.map((column, at) => {
-              const cell = grid.cellOf(unit.id, column);
-              return (
-                <GridCellBox
-                  key={column.measureId + column.part}
-                  column={column}
-                  cell={cell}
-                  row={row}
-                  at={at}
-                  view={view}
-                  unit={unit}
-                  grid={grid}
-                  onKey={onKey}
-                  onPaste={onPaste}
-                  send={send}
-                />
-              );
-            })}
-          </tr>
-        ))}
-      </tbody>
-    </WideTable>
-  );
-}
-
-interface GridCellBoxProps extends GridTableProps {
-  readonly column: DeskColumn;
-  readonly cell: GridCell;
-  readonly row: number;
-  readonly at: number;
-  readonly unit: DeskView['units'][number];
-}
-
-function GridCellBox({
-  column,
-  cell,
-  row,
-  at,
-  view,
-  unit,
-  grid,
-  onKey,
-  onPaste,
-  send,
-}: GridCellBoxProps) {
-  return (
-    <td>
-      <Cell
-        value={cell.text}
-        data-at={`${row} ${at}`}
-        data-state={cell.state}
-        readOnly={view.state !== 'locked'}
-        aria-label={`${unit.code}, ${column.head}`}
-        aria-invalid={cell.state === 'bad' || undefined}
-        autoComplete="off"
-        inputMode="decimal"
-        onChange={event => grid.type(unit.id, column, event.target.value)}
-        onKeyDown={onKey(row, at)}
-        onPaste={onPaste(row, at)}
-        onBlur={() => send(row, at)}
-      />
-    </td>
-  );
-}
-
 const MOVES: Readonly<
   Record<string, (row: number, column: number, isBack: boolean) => readonly [number, number]>
 > = {
@@ -265,26 +130,11 @@ const MOVES: Readonly<
 
 const Grid = styled.div`
   & td, & tbody th { vertical-align: middle; padding-block: 4px; }
+  & tr[data-said] > * { border-bottom-color: transparent; }
   & tr[data-chosen] > th { box-shadow: inset 4px 0 0 var(--clay); padding-inline-start: 12px; }
 `;
 
 const Beside = styled(TwoParts)`
   &[data-wide] { grid-template-columns: minmax(0, 1fr); }
   &[data-wide] > :last-child { max-width: 720px; }
-`;
-
-const Cell = styled(BareInput)`
-  width: 100%; min-width: 84px; max-width: 180px; min-height: 36px; padding: 2px 6px; border: 1px solid transparent; border-bottom-color: var(--rule-strong); border-radius: 2px; background: var(--paper); color: var(--ink); font: inherit; font-variant-numeric: tabular-nums;
-  &:focus { outline: 3px solid var(--clay); outline-offset: 0; }
-  &[data-state='typed'], &[data-state='sending'] { border-bottom-color: var(--straw); }
-  &[data-state='bad'] { border-color: var(--beet); }
-  @media (pointer: coarse) { min-height: 48px; }
-`;
-
-const Troubles = styled.ul`
-  margin: 8px 0 0; padding: 0; list-style: none; color: var(--beet);
-`;
-
-const Odd = styled(Troubles)`
-  color: var(--straw);
 `;

@@ -150,6 +150,8 @@ describe('the grid', () => {
       await screen.findByText(`${first.code}, Plant height: “tall” is not a number.`),
     ).toBeVisible();
     expect(cell(first)).toHaveAttribute('aria-invalid', 'true');
+    // Right under its row: on a phone nothing else of the page is in sight.
+    expect(cell(first).closest('tr')?.nextElementSibling).toHaveTextContent(/^\S+, Plant height: “tall”/);
   });
   test('Enter in the last cell has nowhere to go, and saves it all the same', async () => {
     postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>

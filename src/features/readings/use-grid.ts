@@ -2,7 +2,6 @@
 
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { oddnessWords, oddReading } from '@/core/measure/reading/odd-reading';
 import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
 import { writerName } from '@/features/frame/writer-name';
 import { postReadings } from '@/features/walk/outbox/send-outbox';
@@ -169,41 +168,4 @@ function isTrouble(trouble: unknown): trouble is TrialTrouble {
     'kind' in trouble &&
     typeof trouble.kind === 'string'
   );
-}
-
-/** What of the page's own entries looks like a slip: “sure?”, with the reason. Asked, never refused. */
-export function oddInGrid(
-  view: DeskView,
-  cellOf: (unitId: string, column: DeskColumn) => GridCell,
-): readonly string[] {
-  return view.columns.flatMap(column => {
-    const scale = view.measures.find(measure => measure.id === column.measureId)?.scale;
-    if (!scale) return [];
-    const values = view.units
-      .map(unit => ({ unit, cell: cellOf(unit.id, column) }))
-      .flatMap(({ unit, cell }) =>
-        cell.state === 'saved' && /^\d/.test(cell.text)
-          ? [{ unit, cell, value: Number.parseFloat(cell.text.replace(',', '.')) }]
-          : [],
-      );
-    const pots = view.courses.find(course => course.measureId === column.measureId)?.pots ?? [];
-    return values
-      .filter(each => each.cell.isFresh)
-      .flatMap(({ unit, value }) => {
-        const own =
-          pots
-            .find(pot => pot.code === unit.code)
-            ?.course.filter(point => point.day < view.day)
-            .map(point => point.value) ?? [];
-        const odd = oddReading(
-          value,
-          scale,
-          own,
-          values.filter(other => other.unit !== unit).map(other => other.value),
-        );
-        return odd === null
-          ? []
-          : [`${unit.code}, ${column.head}: ${value}. ${oddnessWords(odd, column.unit)}`];
-      });
-  });
 }

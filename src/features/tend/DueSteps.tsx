@@ -185,15 +185,15 @@ function useStep({ due, today, tick, untick, isLate }: StepProps) {
   const system = useSystem();
   const really = isBottle(due) ? NOTHING_WRITTEN : readReally(form.really, due, system);
   const send = (isSkipped: boolean): void => {
-    if (!isSkipped && really.trouble !== undefined) return;
     const sent = id.current;
     const told = {
       words: `${sentenceCase(stepName(due))}: ${isSkipped ? 'left out' : 'done'}.`,
       undo: () => undoing(() => untick(due.trial.id, sent, writerName())),
     };
     action.run(
-      () =>
-        tick(due.trial.id, {
+      () => {
+        if (!isSkipped && really.trouble !== undefined) return undefined;
+        return tick(due.trial.id, {
           id: sent,
           ...(isBottle(due)
             ? { bottle: due.bottle, dueOn: due.dueOn }
@@ -208,7 +208,8 @@ function useStep({ due, today, tick, untick, isLate }: StepProps) {
           codes: form.isSome && form.some.length > 0 ? form.some : restCodes(due),
           note: form.why,
           by: writerName(),
-        }),
+        });
+      },
       () => tell(told),
     );
   };

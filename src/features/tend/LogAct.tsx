@@ -81,25 +81,18 @@ export function LogAct({ treatments, codes, unitWord, today, shelf, log }: LogAc
       )}
       <TextField label="Why" {...field('note')} />
       <ActionTrouble trouble={trouble} />
-      {fields.planned ? (
-        <>
-          <Trouble>{withShortDays(fields.planned)}</Trouble>
-          <Acts>
-            <Button onPress={() => submit('planned')} isPending={isPending}>
-              It was that task
-            </Button>
-            <Button onPress={() => submit('besides')} isPending={isPending}>
-              It was done besides
-            </Button>
-          </Acts>
-        </>
-      ) : (
-        <Acts>
-          <Button onPress={() => submit(null)} isPending={isPending}>
-            Put it in the log
+      {fields.planned && <Trouble>{withShortDays(fields.planned)}</Trouble>}
+      {/* What was pressed stays in hand as it turns into the first answer. */}
+      <Acts>
+        <Button onPress={() => submit(fields.planned ? 'planned' : null)} isPending={isPending}>
+          {fields.planned ? 'It was that task' : 'Put it in the log'}
+        </Button>
+        {fields.planned && (
+          <Button onPress={() => submit('besides')} isPending={isPending}>
+            It was done besides
           </Button>
-        </Acts>
-      )}
+        )}
+      </Acts>
     </Box>
   );
 }

@@ -542,6 +542,7 @@ describe('what was done besides the plan', () => {
       .mockResolvedValue(success(true));
     await open(log);
     expect(await screen.findByText('“weekly feed” of 8 May is planned.')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'It was that task' })).toHaveFocus();
     // Not before the first answer is dealt with: until then the button is busy.
     await waitFor(() => {
       fireEvent.click(screen.getByRole('button', { name: 'It was that task' }));

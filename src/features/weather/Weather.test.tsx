@@ -74,6 +74,10 @@ test('how long a full watering lasts follows soil, crop and mulch', async () => 
   expect(screen.getByText('A full watering lasts about 3.5 days')).toBeVisible();
   fireEvent.change(screen.getByLabelText('Ground mulched, %'), { target: { value: '100' } });
   expect(screen.getByText('A full watering lasts about 7 days')).toBeVisible();
+  // A share that can't be read is not taken for bare ground.
+  fireEvent.change(screen.getByLabelText('Ground mulched, %'), { target: { value: 'all' } });
+  expect(screen.getByText('From 0 to 100.')).toBeVisible();
+  expect(screen.queryByText(/A full watering lasts/)).toBeNull();
   fireEvent.change(screen.getByLabelText('Roots down to, cm'), { target: { value: '0' } });
   expect(screen.getByText('From 5 to 200.')).toBeVisible();
 });

@@ -2,7 +2,6 @@
 
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
-import { printVolume } from '@/core/quantity/print-quantity';
 import {
   bareTemperature,
   degreeDaysIn,
@@ -13,27 +12,16 @@ import { shortDay } from '@/core/time/days';
 import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { degreeDays } from '@/core/weather/degree-days';
 import { etoOfDay } from '@/core/weather/reference-et';
-import {
-  AVAILABLE_WATER,
-  CROP_FACTORS,
-  cropUse,
-  daysUntilDry,
-  litresFor,
-  soilStore,
-} from '@/core/weather/soil-store';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
 import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
-import { readNumber } from '@/features/shelf/sums/read-amount';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
 import { FilePick } from '@/ui/fields/FilePick';
-import { Select } from '@/ui/fields/Select';
-import { TextField } from '@/ui/fields/TextField';
-import { useForm } from '@/ui/fields/use-form';
 import { Acts, Page, Soft, TwoParts } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { Trouble } from '@/ui/Trouble';
 import { WideTable } from '@/ui/WideTable';
+import { Thirst } from './Thirst';
 
 interface WeatherProps {
   readonly days: readonly WeatherDay[];
@@ -175,93 +163,6 @@ function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
         })}
       </tbody>
     </WideTable>
-  );
-}
-
-const SOILS = Object.keys(AVAILABLE_WATER).map(name => ({
-  value: name as keyof typeof AVAILABLE_WATER,
-  label: name,
-}));
-const CROPS = Object.keys(CROP_FACTORS).map(name => ({ value: name, label: name }));
-
-/** What roots and a bed are measured in, and what stands there first. */
-const MEASURED = {
-  uk: { length: 'cm', mm: 10, roots: '50', least: 5, most: 200, area: 'm²', m2: 1, bed: '1' },
-  us: {
-    length: 'in',
-    mm: 25.4,
-    roots: '20',
-    least: 2,
-    most: 80,
-    area: 'sq ft',
-    m2: 0.092_903_04,
-    bed: '10',
-  },
-} as const;
-
-/** Does it need water? Days until a full soil is dry, and what to give. */
-function Thirst({ etoMm }: { readonly etoMm: number }) {
-  const inRain = useRainWords();
-  const system = useSystem();
-  const unit = MEASURED[system];
-  const { form, field } = useForm<{
-    readonly soil: keyof typeof AVAILABLE_WATER;
-    readonly crop: string;
-    readonly root: string;
-    readonly covered: string;
-    readonly area: string;
-  }>({ soil: 'loam', crop: 'tomato', root: unit.roots, covered: '0', area: unit.bed });
-  const { soil, crop, root, covered, area } = form;
-  const [r, c, a] = [
-    readNumber(root, unit.least, unit.most),
-    readNumber(covered, 0, 100),
-    readNumber(area, 0.01, 10_000),
-  ];
-  const factors = CROP_FACTORS[crop];
-  const use = factors ? cropUse(etoMm, factors.middle, (c.base ?? 0) / 100) : 0;
-  const store =
-    factors && r.base !== undefined
-      ? soilStore(AVAILABLE_WATER[soil], (r.base * unit.mm) / 1000, factors.depletion)
-      : undefined;
-  return (
-    <Box aria-label="Does it need water?">
-      <h2>Does it need water?</h2>
-      <div data-fields>
-        <Select label="Soil" {...field('soil')} options={SOILS} />
-        <Select label="Crop in full leaf" {...field('crop')} options={CROPS} />
-        <TextField
-          label={`Roots down to, ${unit.length}`}
-          {...field('root')}
-          trouble={r.trouble}
-          inputMode="numeric"
-        />
-        <TextField
-          label="Ground mulched, %"
-          {...field('covered')}
-          trouble={c.trouble}
-          inputMode="numeric"
-        />
-        <TextField
-          label={`Bed, ${unit.area}`}
-          {...field('area')}
-          trouble={a.trouble}
-          inputMode="decimal"
-        />
-      </div>
-      {store && a.base !== undefined && (
-        <output>
-          A full watering lasts about {Number(daysUntilDry(store, use).toPrecision(2))} days
-        </output>
-      )}
-      {store && a.base !== undefined && (
-        <Soft>
-          It takes {inRain(use)} a day,{' '}
-          {printVolume(1000 * litresFor(use, 7, a.base * unit.m2), system)} a week on this bed.{' '}
-          {inRain(store.readyMm)} of {inRain(store.totalMm)} in reach go without harm. Crop and soil
-          values by FAO paper 56; pots dry far sooner.
-        </Soft>
-      )}
-    </Box>
   );
 }
 

@@ -52,6 +52,8 @@ export function usePickForm(
     id: form.id,
     draft,
     editing,
+    /** Anew with each try that names fields. */
+    refused: trouble?.kind === 'invalid' ? trouble : undefined,
     fields,
     sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null,
     setDraft: (next: PickDraft): void =>

@@ -10,6 +10,7 @@ import type { BenchUnit } from '@/features/bench/bench-view';
 import { writerName } from '@/features/frame/writer-name';
 import { answerOf } from '@/ui/actions/use-action';
 import { useDraft } from '@/ui/fields/use-draft';
+import { useFirstWrong } from '@/ui/fields/use-first-wrong';
 import { useUndoKey } from '@/ui/use-undo-key';
 import { EMPTY_PICK, GREEN_PICK, pickWords, type RoundDraft, readRoundDraft } from './pick-draft';
 import { usePickForm } from './use-pick-form';
@@ -68,7 +69,7 @@ export function useRound(plan: RoundPlan) {
   });
   const codeOf = (id: string): string => units.find(candidate => candidate.id === id)?.code ?? '';
 
-  const { isPending, send } = useSending(plan.take);
+  const { isPending, send } = useSending(plan.take, form.refused);
   const save = (goesOn: boolean): void => {
     if (!unit) return;
     const { draft, editing } = form;
@@ -158,11 +159,13 @@ function asksForGreen(round: RoundDraft, pick: Pick): boolean {
  * Sends one pick after the other. Not a transition: that stays pending until the page has caught up, and a fast hand's next
  * Enter would be lost.
  */
-function useSending(take: RoundPlan['take']) {
+function useSending(take: RoundPlan['take'], refused: TrialTrouble | undefined) {
   const [isPending, setPending] = useState(false);
+  const keepHand = useFirstWrong(refused);
   const send = async (input: unknown, then: (answer: Awaited<Answer>) => void): Promise<void> => {
     if (isPending) return;
     setPending(true);
+    keepHand();
     const answer = await answered(() => take(input));
     setPending(false);
     then(answer);

@@ -1,13 +1,14 @@
 'use client';
 
 import { useState, useTransition } from 'react';
+import { useFirstWrong } from '@/ui/fields/use-first-wrong';
 
 /** How a change ended: it was made, or what stood in its way. */
 export type ActionResult<Value, Trouble> =
   | { readonly ok: true; readonly value: Value }
   | { readonly ok: false; readonly trouble: Trouble };
 
-/** A change to ask the server for. One that answers nothing was not tried. */
+/** A change to ask the server for. One that answers nothing was not tried: a field of its form says why. */
 type Change<Value, Trouble> = () => Promise<ActionResult<Value, Trouble>> | undefined;
 
 export interface Action<Trouble> {
@@ -21,17 +22,29 @@ export interface Action<Trouble> {
   readonly clear: () => void;
 }
 
+const NONE_YET = {};
+
 /**
  * A change that a screen asks the server for: whether it is on its way, and what stood in its way.
  *
  * @param lost what stands in the way where no answer comes
+ * @param isByField whether fields are marked for it: the first of them is then in hand
  */
-export function useAction<Trouble>(lost: Trouble): Action<Trouble> {
-  const [trouble, setTrouble] = useState<Trouble>();
+export function useAction<Trouble>(
+  lost: Trouble,
+  isByField: (trouble: Trouble) => boolean = () => false,
+): Action<Trouble> {
+  // A try that ends as the last one did is another one.
+  const [last, setLast] = useState<{ readonly trouble?: Trouble | undefined }>(NONE_YET);
+  const { trouble } = last;
   const [isPending, startTransition] = useTransition();
+  const keepHand = useFirstWrong(
+    last !== NONE_YET && (trouble === undefined || isByField(trouble)) ? last : undefined,
+  );
   const make = async <Value>(change: Change<Value, Trouble>) => {
+    keepHand();
     const done = await answerOf(change, lost);
-    setTrouble(done && !done.ok ? done.trouble : undefined);
+    setLast(done?.ok ? NONE_YET : { trouble: done?.trouble });
     return done;
   };
   const run: Action<Trouble>['run'] = (change, then) =>
@@ -46,7 +59,7 @@ export function useAction<Trouble>(lost: Trouble): Action<Trouble> {
         answer(done?.ok ?? false);
       }),
     );
-  return { trouble, isPending, run, tryOut, clear: () => setTrouble(undefined) };
+  return { trouble, isPending, run, tryOut, clear: () => setLast(NONE_YET) };
 }
 
 /** Makes a change; where no answer comes, what is said then. A way to another page is no lost answer. */

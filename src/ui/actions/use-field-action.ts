@@ -12,10 +12,12 @@ export function useFieldAction(): Action<Fields> & {
   /** Makes it. @returns whether it worked */
   readonly send: (change: () => Promise<Fields | undefined>) => Promise<boolean>;
 } {
-  const action = useAction<Fields>({ form: NO_ANSWER });
+  const action = useAction<Fields>({ form: NO_ANSWER }, isByField);
   return {
     ...action,
     fields: action.trouble ?? NONE,
     send: change => action.tryOut(async () => resultOf(await change())),
   };
 }
+
+const isByField = (fields: Fields): boolean => Object.keys(fields).some(field => field !== 'form');

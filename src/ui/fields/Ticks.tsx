@@ -27,7 +27,7 @@ export function Ticks<Value extends string | number>({
   const toggle = (value: Value, isOn: boolean): void =>
     onChange(isOn ? [...chosen, value] : chosen.filter(each => each !== value));
   return (
-    <Box data-columns={isInColumns || undefined}>
+    <Box data-columns={isInColumns || undefined} data-invalid={trouble !== undefined || undefined}>
       <legend>{legend}</legend>
       {none !== undefined && (
         <label>

@@ -74,9 +74,11 @@ export function CareSettingsForm({
     readNumber(form.hour, 0, 1000),
     readNumber(form.share, 10, 200),
   ];
+  const written = [volume, held, worth, ...(water === 'et-share' ? [et] : [])];
   const submit = (): void =>
-    void tryOut(() =>
-      save({
+    void tryOut(() => {
+      if (written.some(each => each.trouble !== undefined)) return undefined;
+      return save({
         missed,
         water,
         waterSource: source === '' ? null : source,
@@ -84,8 +86,8 @@ export function CareSettingsForm({
         mixMl: volume.base ?? null,
         mixNMgPerL: held.base ?? null,
         hourWorth: worth.base ?? null,
-      }),
-    ).then(setSaved);
+      });
+    }).then(setSaved);
   return (
     <Box title="Agreed for all alike" isRuled>
       <Select label="A task that was missed" {...field('missed')} options={MISSED} />
