@@ -1,5 +1,6 @@
 import { failure, type Result, success } from '@/core/result';
 import { daysBetween } from '@/core/time/garden-day';
+import '@/core/trial/forms/plain-errors';
 import { LONGEST_DAYS } from '@/core/trial/model/limits';
 import { isTaken } from '@/core/trial/model/scale';
 import { TrialData } from '@/core/trial/model/trial-data';

@@ -151,7 +151,9 @@ describe('the grid', () => {
     ).toBeVisible();
     expect(cell(first)).toHaveAttribute('aria-invalid', 'true');
     // Right under its row: on a phone nothing else of the page is in sight.
-    expect(cell(first).closest('tr')?.nextElementSibling).toHaveTextContent(/^\S+, Plant height: “tall”/);
+    expect(cell(first).closest('tr')?.nextElementSibling).toHaveTextContent(
+      /^\S+, Plant height: “tall”/,
+    );
   });
   test('Enter in the last cell has nowhere to go, and saves it all the same', async () => {
     postReadings.mockImplementation(async (_, entries: readonly { readonly id: string }[]) =>

@@ -11,7 +11,6 @@ import { Button } from '@/ui/Button';
 import { Fold } from '@/ui/Fold';
 import { TextField } from '@/ui/fields/TextField';
 import { Acts, Soft } from '@/ui/Page';
-import { Trouble } from '@/ui/Trouble';
 
 interface PaperLogProps {
   /** The plan's own names: the log goes by them. */
@@ -47,11 +46,9 @@ export function PaperLog({ steps, enter }: PaperLogProps) {
         value={table}
         onChange={setTable}
         isLong
+        trouble={fields.table}
         placeholder={`day,task,amount\n2026-06-03,${steps[0] ?? 'weekly feed'},`}
       />
-      {fields.table?.split('\n').map(says => (
-        <Trouble key={says}>{says}</Trouble>
-      ))}
       <ActionTrouble trouble={trouble} />
       <p role="status">{said}</p>
       <Acts>

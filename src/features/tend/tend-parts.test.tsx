@@ -568,7 +568,8 @@ test('a paper log that can’t be taken stays as it was pasted, with a sentence 
   await user.click(field);
   await user.paste('day,step\n3 June,x\n4 June,y');
   await user.click(screen.getByRole('button', { name: 'Put the log on record' }));
-  expect(await screen.findByText('Line 3, step: none.')).toBeVisible();
+  expect(await screen.findByText(/^Line 2, day: no day\.\s+Line 3, step: none\.$/)).toBeVisible();
+  await waitFor(() => expect(field).toHaveFocus());
   expect(field).toHaveValue('day,step\n3 June,x\n4 June,y');
   await user.click(screen.getByRole('button', { name: 'Put the log on record' }));
   expect(await screen.findByText('2 tasks put on record.')).toBeVisible();

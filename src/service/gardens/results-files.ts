@@ -8,6 +8,7 @@ import {
   sourcesOfResults,
 } from '@/core/judge/together/take-in-results';
 import { failure, type Result, success } from '@/core/result';
+import { fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import { protocolOf } from '@/core/trial/shared/protocol';
 import {
   NO_RESULTS_WORDS,
@@ -41,7 +42,7 @@ export async function resultsFile(
   input: unknown,
 ): Promise<Result<ResultsFile, string>> {
   const form = SiteForm.safeParse(input);
-  if (!form.success) return failure(form.error.issues[0]?.message ?? '');
+  if (!form.success) return failure(Object.values(fieldTroublesOf(form.error))[0] ?? '');
   const data = await findTrial(trialId);
   if (!data) return failure('There is no such trial any more.');
   const { withNames, ...facts } = form.data;

@@ -14,6 +14,6 @@ export const Field = styled(AriaTextField)`
   &[data-invalid] input, &[data-invalid] textarea { border-color: var(--beet); }
   &[data-readonly] input, &[data-readonly] textarea { background: none; border-color: var(--rule); }
   & [slot='description'] { color: var(--ink-soft); font-size: 0.9375rem; max-width: var(--measure); }
-  & .react-aria-FieldError { color: var(--beet); font-weight: 600; font-size: 0.9375rem; }
+  & .react-aria-FieldError { color: var(--beet); font-weight: 600; font-size: 0.9375rem; white-space: pre-line; }
   @media (pointer: coarse) { & input { min-height: 48px; } }
 `;

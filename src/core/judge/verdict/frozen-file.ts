@@ -3,6 +3,7 @@ import { judge, judgeWithoutShuffle } from '@/core/judge/outcomes/judge';
 import type { JudgeInput } from '@/core/judge/question/judge-input';
 import { type AnalysisSpec, plannedSpec } from '@/core/judge/units/trial-analysis';
 import { failure, type Result, success } from '@/core/result';
+import '@/core/trial/forms/plain-errors';
 import { TrialData } from '@/core/trial/model/trial-data';
 import { plannedVerdict } from './planned-verdict';
 

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import './plain-errors';
 
 /** What is wrong with a form, one plain sentence a field. Keys are the fields' paths: `treatments.1.name`. */
 export type FieldTroubles = Readonly<Record<string, string>>;

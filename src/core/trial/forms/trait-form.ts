@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
 import type { TrialData } from '@/core/trial/model/trial-data';
 import type { ExperimentalUnit } from '@/core/trial/model/unit';
-import type { FieldTroubles } from './field-troubles';
+import { type FieldTroubles, fieldTroublesOf } from './field-troubles';
 
 /** What else differs between units, as it is typed: a name, and a line for each of its values. */
 export const TraitForm = z.object({
@@ -27,10 +27,7 @@ const REST = /^the rest$/i;
 /** Reads what else differs. A line names codes, or a block by its name, or “the rest”. */
 export function readTrait(input: unknown, data: TrialData): Result<Trait, FieldTroubles> {
   const parsed = TraitForm.safeParse(input);
-  if (!parsed.success)
-    return failure({
-      [String(parsed.error.issues[0]?.path[0] ?? 'lines')]: parsed.error.issues[0]?.message ?? '',
-    });
+  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
   const byUnit = new Map<ExperimentalUnit['id'], string>();
   for (const [i, line] of parsed.data.lines
     .split('\n')

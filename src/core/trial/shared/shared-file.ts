@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { failure, type Result, success } from '@/core/result';
+import '@/core/trial/forms/plain-errors';
 import { beyondLimits } from '@/core/trial/plain-limits';
 
 /** Why a file from another garden can’t be used, by itself. */
