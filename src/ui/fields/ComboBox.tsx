@@ -1,5 +1,6 @@
 'use client';
 
+import type { SyntheticEvent } from 'react';
 import {
   ComboBox as AriaComboBox,
   Button,
@@ -23,6 +24,11 @@ export function ComboBox<Value extends string>({
   trouble,
   isReadOnly,
 }: Omit<SelectProps<Value>, 'hidesLabel'>) {
+  const chosenName = options.find(each => each.value === value)?.label;
+  /** What is typed takes the place of what was chosen, instead of running into it. */
+  const mark = ({ currentTarget }: SyntheticEvent<HTMLInputElement>): void => {
+    if (currentTarget.value === chosenName) currentTarget.select();
+  };
   return (
     <Box
       name={name}
@@ -40,7 +46,7 @@ export function ComboBox<Value extends string>({
     >
       <Label>{label}</Label>
       <div>
-        <Input placeholder="type to find it" />
+        <Input placeholder="type to find it" onFocus={mark} onClick={mark} />
         {!isReadOnly && <Button aria-label={`All of ${label}`}>▾</Button>}
       </div>
       <FieldError>{trouble}</FieldError>

@@ -40,6 +40,20 @@ test('more are found by a part of their name, by keys alone', async () => {
   expect(screen.getByRole('status')).toHaveTextContent('m37');
 });
 
+test('what is typed takes the place of what was chosen, by mouse and by keys', async () => {
+  const user = userEvent.setup();
+  render(<Held count={40} />);
+  const line = await screen.findByRole('combobox', { name: 'What is read' });
+  await user.click(line);
+  await user.keyboard('37');
+  expect(line).toHaveValue('37');
+  await user.click(screen.getByRole('option', { name: 'Measure 37' }));
+  await user.tab();
+  await user.tab({ shift: true });
+  await user.keyboard('25');
+  expect(line).toHaveValue('25');
+});
+
 test('a name that is not there is said to be so, and leaves what was chosen', async () => {
   const user = userEvent.setup();
   render(<Held count={40} />);
