@@ -12,13 +12,13 @@ import {
 } from 'chart.js';
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
-import { type AxisRange, axisSpan, cutAt, roundSpan } from '@/core/quantity/axis-span';
+import { type AxisRange, cutAt } from '@/core/quantity/axis-span';
 import { chartFont, endsOf, STILL } from '@/ui/charts/chart-look';
 import { SavedChart } from '@/ui/charts/SavedChart';
 import { Soft } from '@/ui/Page';
 import { PlantLabel } from '@/ui/PlantLabel';
 import { type Tokens, tokenHue, useTokens } from '@/ui/use-tokens';
-import type { DotRow, DotRows } from './dot-rows';
+import { axisOfDots, type DotRow, type DotRows } from './dot-rows';
 
 ChartJs.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip);
 
@@ -38,7 +38,7 @@ const AXIS_PX = 34;
 /** Every pot as a dot, the interval of each treatment under its dots, and the band of what does not matter. */
 export function DotsChart({ dots, unitWord, title, summary, printValue }: DotsChartProps) {
   const tokens = useTokens();
-  const axis = rangeOf(dots);
+  const axis = axisOfDots(dots);
   const isCut = dots.rows.some(
     ({ interval }) => interval && cutAt(interval, axis).beyond.some(Boolean),
   );
@@ -204,18 +204,6 @@ function marksOf(dots: DotRows, tokens: Tokens) {
     band: { type: 'box' as const, xMin, xMax, backgroundColor, borderWidth: 0, drawTime },
     control,
   };
-}
-
-/** All dots, and of the intervals as much as leaves the dots their room; a little more, for the outermost dots. */
-function rangeOf({ rows, control, axis }: DotRows): AxisRange {
-  const seen = rows.flatMap(({ points, estimate }) => [
-    ...points.map(({ x }) => x),
-    ...(estimate === null ? [] : [estimate]),
-  ]);
-  const ranges = rows.flatMap(({ interval }) => interval ?? []);
-  const [low, high] = axisSpan([control, ...seen], ranges, axis === 'percent' ? 0 : undefined);
-  const room = (high - low) * 0.02;
-  return roundSpan([low - room, high + room]);
 }
 
 const Figure = styled.div`

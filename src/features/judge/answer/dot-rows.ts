@@ -3,6 +3,7 @@ import type { Analysis } from '@/core/judge/units/trial-analysis';
 import { marginAmount } from '@/core/judge/verdict/call';
 import { gapFigure } from '@/core/judge/verdict/gap-figures';
 import { isToldInPercent, shownInterval } from '@/core/judge/verdict/shown-interval';
+import { type AxisRange, axisSpan, roundSpan } from '@/core/quantity/axis-span';
 import type { TagView } from '@/features/bench/bench-view';
 
 /** One treatment's row: its pots, and its interval against the control, all on the axis. */
@@ -74,4 +75,17 @@ export function dotRowsOf(
         };
       }),
   };
+}
+
+/** From where to where the dots are drawn, with some room at the ends; a share of the control's never goes below nothing. */
+export function axisOfDots({ rows, control, axis }: DotRows): AxisRange {
+  const seen = rows.flatMap(({ points, estimate }) => [
+    ...points.map(({ x }) => x),
+    ...(estimate === null ? [] : [estimate]),
+  ]);
+  const ranges = rows.flatMap(({ interval }) => interval ?? []);
+  const least = axis === 'percent' ? 0 : Number.NEGATIVE_INFINITY;
+  const [low, high] = axisSpan([control, ...seen], ranges, least);
+  const room = (high - low) * 0.02;
+  return roundSpan([Math.max(low - room, Math.min(low, least)), high + room]);
 }
