@@ -16,3 +16,13 @@ window.matchMedia = query =>
     addListener: () => undefined,
     removeListener: () => undefined,
   });
+
+// A browser lays such HTML out otherwise than it is written, and a page that was sent so is drawn anew.
+const MISPLACED = /cannot (be a descendant of|contain a nested|be a child of)/;
+const misplaced: string[] = [];
+const report = console.error;
+console.error = (...said: readonly unknown[]): void => {
+  if (MISPLACED.test(String(said[0]))) misplaced.push(said.map(String).join(' '));
+  report(...said);
+};
+afterEach(() => expect(misplaced.splice(0)).toEqual([]));

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { axisSpan, cutAt, roundSpan, roundStep } from './axis-span';
+import { axisSpan, cutAt, roundSpan, roundStep, roundTicks } from './axis-span';
 
 test('the mean of two seasons does not push the seasons off the picture', () => {
   // Seen in the application: 20% and 60% more, their mean anywhere from 95% less to 3765% more.
@@ -55,4 +55,24 @@ test('a range is cut where the picture ends, and says on which side it goes on',
   expect(cutAt([-95, 3765], axis)).toEqual({ drawn: [-95, 150], beyond: [false, true] });
   expect(cutAt([-300, 20], axis)).toEqual({ drawn: [-100, 20], beyond: [true, false] });
   expect(cutAt([0, 10], axis)).toEqual({ drawn: [0, 10], beyond: [false, false] });
+});
+
+test('round figures lie within their span, at least two and at most seven of them', () => {
+  const figure = fc.double({ min: -1e4, max: 1e4, noNaN: true });
+  fc.assert(
+    fc.property(
+      figure,
+      fc.double({ min: 0.1, max: 1e4, noNaN: true }),
+      fc.constantFrom(1, 28.35, 453.6),
+      (low, reach, unit) => {
+        const ticks = roundTicks([low, low + reach], unit);
+        expect(ticks.length).toBeGreaterThanOrEqual(2);
+        expect(ticks.length).toBeLessThanOrEqual(7);
+        for (const tick of ticks) {
+          expect(tick).toBeGreaterThanOrEqual(low - 1e-6);
+          expect(tick).toBeLessThanOrEqual(low + reach + 1e-6);
+        }
+      },
+    ),
+  );
 });

@@ -36,6 +36,14 @@ export function roundSpan([low, high]: Span): AxisRange {
   return { min: Math.floor(low / step) * step, max: Math.ceil(high / step) * step };
 }
 
+/** Two to seven round values within a span: 1, 2 or 5 times a power of ten of a unit apart. */
+export function roundTicks([low, high]: Span, unit = 1): readonly number[] {
+  const step = unit * roundStep((high - low) / unit / 6);
+  const first = Math.ceil(low / step);
+  const last = Math.floor(high / step);
+  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * step);
+}
+
 /** Where a range is drawn to, and on which sides it goes on beyond the picture. */
 export function cutAt(
   [from, to]: Span,

@@ -562,7 +562,16 @@ describe('a series of doses', () => {
   test('shows trend and curve, and the dose that leaves the most for the money', () => {
     const doses = dosesOf(dosed, dosedLook);
     if (!doses) throw new Error('must be a series');
-    render(<DosePanel doses={doses} printValue={print} isWeight unitWord="box" worthPerKg={3} />);
+    render(
+      <DosePanel
+        doses={doses}
+        printValue={print}
+        roundUnit={() => 1}
+        isWeight
+        unitWord="box"
+        worthPerKg={3}
+      />,
+    );
     expect(screen.getByText(/^Each extra cm of feed adds about \d+ g/)).toBeVisible();
     fireEvent.change(screen.getByLabelText('Each extra cm of feed costs, a box'), {
       target: { value: '5' },

@@ -11,6 +11,7 @@ const drawn = (over: Partial<Drawn>): Drawn => ({
   ],
   band: { control: 110, ends: [99, 121] },
   printValue: value => `${value} g`,
+  roundUnit: () => 1,
   letters: { 'plain water': 'A', feed: 'B' },
   control: 'plain water',
   ...over,

@@ -1,4 +1,4 @@
-import { type AxisRange, axisSpan, cutAt, roundStep, type Span } from '@/core/quantity/axis-span';
+import { type AxisRange, axisSpan, cutAt, roundTicks, type Span } from '@/core/quantity/axis-span';
 import { letterOf, type Report, type ReportDots, type ReportMap } from './report';
 import { written } from './written';
 
@@ -11,9 +11,10 @@ export function dotsSvg({
   dots,
   band,
   printValue,
+  roundUnit,
   letters,
   control,
-}: Pick<Report, 'dots' | 'band' | 'printValue' | 'letters' | 'control'>): string {
+}: Pick<Report, 'dots' | 'band' | 'printValue' | 'roundUnit' | 'letters' | 'control'>): string {
   const [low, high] = axisSpan(
     [
       0,
@@ -29,7 +30,7 @@ export function dotsSvg({
   const rows = dots.map((row, i) =>
     dotRow(row, ROW * i, { x, min: low, max: high }, letterOf(letters, row.treatment), control),
   );
-  const axis = ticksOf(low, high)
+  const axis = roundTicks([low, high], roundUnit(high))
     .map(
       tick =>
         `<line x1="${at(x(tick))}" x2="${at(x(tick))}" y1="${bottom}" y2="${bottom + 5}" class="rule"/><text x="${at(x(tick))}" y="${bottom + 20}" class="tick" text-anchor="${anchor(x(tick))}">${written(printValue(tick))}</text>`,
@@ -91,14 +92,6 @@ export function mapSvg({ widthMm, depthMm, units }: ReportMap, controlLetter: st
     return `<rect x="${x}" y="${y}" width="${w}" height="${h}" rx="${size / 10}" class="${isControl ? 'pot empty' : 'pot'}" stroke-width="${size / 40}"/><text ${middle} y="${y + h / 2}" font-size="${size / 2.6}" font-weight="700">${written(letter)}</text><text ${middle} y="${y + h / 2 + size / 3.4}" font-size="${size / 4.6}">${written(code)}</text>`;
   });
   return `<svg viewBox="0 0 ${widthMm} ${depthMm}" role="img" aria-label="The bench from above" style="max-height:340px">${pots.join('')}</svg>`;
-}
-
-/** Four to seven round values within a span. */
-function ticksOf(low: number, high: number): readonly number[] {
-  const step = roundStep((high - low) / 6);
-  const first = Math.ceil(low / step);
-  const last = Math.floor(high / step);
-  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * step);
 }
 
 function anchor(x: number): string {

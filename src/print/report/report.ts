@@ -41,6 +41,8 @@ export interface Report {
   /** The control's mean and what lies too near to it to matter; null without a margin or a mean. */
   readonly band: { readonly control: number; readonly ends: readonly [number, number] } | null;
   readonly printValue: (value: number) => string;
+  /** What the round figures of a picture up to `most` are multiples of. */
+  readonly roundUnit: (most: number) => number;
   /** What was compared, how many, where: a term and what it is. */
   readonly facts: readonly (readonly [string, string])[];
   /** Every treatment against the control. */

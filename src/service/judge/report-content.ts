@@ -12,7 +12,7 @@ import {
 } from '@/core/judge/units/trial-analysis';
 import { plannedVerdict } from '@/core/judge/verdict/planned-verdict';
 import { cautionsFor, LABEL_DECIDES } from '@/core/materials/safety/cautions';
-import { valuePrinter } from '@/core/measure/library/print-measure';
+import { roundUnit, valuePrinter } from '@/core/measure/library/print-measure';
 import { givenPart } from '@/core/print/given-part';
 import { CARE_TITLE, type ProtocolPart, protocolOf } from '@/core/print/protocol';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
@@ -36,16 +36,18 @@ export async function reportOf(data: TrialData): Promise<Report> {
   const { trial, treatments, layout } = data;
   const main = mainMeasure(data);
   const { system } = await currentGarden();
+  const style = MASS_STYLE_FOR[system];
   const spec = { ...plannedSpec(data, STARTING_GUESS_CV), system };
   const { warnings, judged, ...verdict } = verdictOfReport(
     plannedVerdict(data, spec),
-    valuePrinter(main, MASS_STYLE_FOR[system]),
+    valuePrinter(main, style),
   );
   const isLate = (at: string): boolean => trial.closedAt !== null && at > trial.closedAt;
   return {
     question: trial.question,
     measure: main.name,
     ...verdict,
+    roundUnit: most => roundUnit(main, style, most),
     stateWords: `${trial.crop}, ${fullDay(trial.startsOn)} to ${trial.state === 'closed' ? fullDay(trial.endsOn) : `${fullDay(today())}, not ended yet`}. ${counted(data.units.length, trial.unitWord)}, ${trial.isBlind ? 'weighed blind' : 'not blind'}.`,
     letters: Object.fromEntries(treatments.map(treatment => [treatment.name, treatment.letter])),
     map: mapOf(data),

@@ -294,6 +294,7 @@ test('whatever somebody wrote, the report holds no tag of theirs', () => {
           control: written,
           calls: { title: written, heads: [written], rows: [[written, written]] },
           printValue: String,
+          roundUnit: () => 1,
           measure: written,
           letters: {},
           map: {

@@ -1,4 +1,4 @@
-import { Chart as ChartJs } from 'chart.js';
+import { Chart as ChartJs, type Scale } from 'chart.js';
 import annotation from 'chartjs-plugin-annotation';
 import type { Tokens } from '../use-tokens';
 
@@ -11,6 +11,15 @@ export const STILL = { animation: false, responsive: true, maintainAspectRatio: 
 /** The type of a chart's figures and names. */
 export function chartFont({ font }: Tokens): { readonly family: string; readonly size: number } {
   return { family: font, size: 14 };
+}
+
+/** An axis with its figures where they are round in the garden’s own units, instead of in what is stored. */
+export function roundFigures(ticksOf: (span: readonly [number, number]) => readonly number[]) {
+  return {
+    afterBuildTicks: (axis: Scale): void => {
+      axis.ticks = ticksOf([axis.min, axis.max]).map(value => ({ value }));
+    },
+  };
 }
 
 /** How the two ends of a range are drawn: a bar across, or an arrow where it goes on beyond the picture. */

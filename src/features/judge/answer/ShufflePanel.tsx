@@ -131,13 +131,13 @@ interface ShuffleProgressProps {
 
 function ShuffleProgress({ progress, onCancel }: ShuffleProgressProps) {
   return (
-    <p role="status">
+    <div role="status">
       <HowFar label="Shuffles done" done={progress.done} of={progress.total} />{' '}
       {progress.done.toLocaleString('en')} of {progress.total.toLocaleString('en')} shuffles{' '}
       <Button data-tone="quiet" onPress={onCancel}>
         Stop
       </Button>
-    </p>
+    </div>
   );
 }
 

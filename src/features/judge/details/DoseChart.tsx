@@ -13,9 +13,10 @@ import {
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { DosedUnit } from '@/core/judge/outcomes/dose/dose-response';
+import { roundTicks } from '@/core/quantity/axis-span';
 import type { FittedCurve } from '@/core/stats/curves/fit-curve';
 import { tQuantile } from '@/core/stats/distributions/distributions';
-import { chartFont, STILL } from '@/ui/charts/chart-look';
+import { chartFont, roundFigures, STILL } from '@/ui/charts/chart-look';
 import { SavedChart } from '@/ui/charts/SavedChart';
 import { type Tokens, useTokens } from '@/ui/use-tokens';
 import { CURVE_WORDS } from './curve-words';
@@ -28,10 +29,12 @@ interface DoseChartProps {
   /** What a dose is of: `leaf-mould, cm`. */
   readonly name: string;
   readonly printValue: (value: number) => string;
+  /** What the round figures up to `most` are multiples of. */
+  readonly roundUnit: (most: number) => number;
 }
 
 /** Every unit by its dose, with the curve that fits best. */
-export function DoseChart({ units, best, name, printValue }: DoseChartProps) {
+export function DoseChart({ units, best, name, printValue, roundUnit }: DoseChartProps) {
   const tokens = useTokens();
   return (
     <SavedChart title={`Each by its dose of ${name}`}>
@@ -40,7 +43,7 @@ export function DoseChart({ units, best, name, printValue }: DoseChartProps) {
           <Chart
             type="scatter"
             data={dataOf(units, best, tokens)}
-            options={optionsOf(units, name, printValue, tokens)}
+            options={optionsOf(units, name, { printValue, roundUnit }, tokens)}
             aria-label={`Each by its dose of ${name}${best ? `, with ${CURVE_WORDS[best.curve]} and the range it may run in` : ''}`}
             role="img"
           />
@@ -107,7 +110,7 @@ function bandOf(
 function optionsOf(
   units: readonly DosedUnit[],
   name: string,
-  printValue: (value: number) => string,
+  { printValue, roundUnit }: Pick<DoseChartProps, 'printValue' | 'roundUnit'>,
   tokens: Tokens,
 ): ChartOptions<'scatter'> {
   const font = chartFont(tokens);
@@ -128,7 +131,8 @@ function optionsOf(
         beginAtZero: true,
         grid: { color: tokens.rule },
         border: { display: false },
-        ticks: { ...ticks, maxTicksLimit: 6, callback: value => printValue(Number(value)) },
+        ticks: { ...ticks, callback: value => printValue(Number(value)) },
+        ...roundFigures(span => roundTicks(span, roundUnit(span[1]))),
       },
     },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },

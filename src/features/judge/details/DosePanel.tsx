@@ -57,13 +57,15 @@ export function dosesOf(data: TrialData, { input, judgement }: Analysis): DoseSe
 interface DosePanelProps {
   readonly doses: DoseSeries;
   readonly printValue: (value: number) => string;
+  readonly roundUnit: (most: number) => number;
   readonly isWeight: boolean;
   readonly unitWord: string;
   readonly worthPerKg: number | null;
 }
 
 /** How much of it? Trend, bend, plateau, and the dose that leaves the most money. */
-export function DosePanel({ doses, printValue, isWeight, unitWord, worthPerKg }: DosePanelProps) {
+export function DosePanel(props: DosePanelProps) {
+  const { doses, printValue, roundUnit, isWeight, unitWord, worthPerKg } = props;
   const { units, response, name } = doses;
   const sold = soldBy(useSystem());
   const { form, field } = useForm({
@@ -84,7 +86,13 @@ export function DosePanel({ doses, printValue, isWeight, unitWord, worthPerKg }:
   return (
     <Box aria-label="How much of it?">
       <h2>How much of it?</h2>
-      <DoseChart units={units} best={best} name={name} printValue={printValue} />
+      <DoseChart
+        units={units}
+        best={best}
+        name={name}
+        printValue={printValue}
+        roundUnit={roundUnit}
+      />
       <p>{trendWords(doses, printValue)}</p>
       {response.fits.length > 0 && (
         <Fold title="The curves that fit" tone="soft">

@@ -13,7 +13,8 @@ import {
 import { Chart } from 'react-chartjs-2';
 import { styled } from 'styled-components';
 import type { PartProfile } from '@/core/judge/after/part-profile';
-import { chartFont, STILL } from '@/ui/charts/chart-look';
+import { roundTicks } from '@/core/quantity/axis-span';
+import { chartFont, roundFigures, STILL } from '@/ui/charts/chart-look';
 import { SavedChart } from '@/ui/charts/SavedChart';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
@@ -26,12 +27,14 @@ interface ProfilePanelProps {
   readonly name: string;
   readonly profile: PartProfile;
   readonly print: (value: number) => string;
+  /** What the round figures up to `most` are multiples of. */
+  readonly roundUnit: (most: number) => number;
 }
 
 const DASHES: readonly (readonly number[])[] = [[], [6, 4], [2, 3], [10, 4, 2, 4]];
 
 /** What was read part by part, from the first part down to the last: a line for each treatment. */
-export function ProfilePanel({ name, profile, print }: ProfilePanelProps) {
+export function ProfilePanel({ name, profile, print, roundUnit }: ProfilePanelProps) {
   const tokens = useTokens();
   return (
     <Box>
@@ -42,7 +45,7 @@ export function ProfilePanel({ name, profile, print }: ProfilePanelProps) {
             <Chart
               type="line"
               data={linesOf(profile, tokens)}
-              options={optionsOf(print, tokens)}
+              options={optionsOf({ print, roundUnit }, tokens)}
               aria-label={`${name} by part, a line for each treatment`}
               role="img"
             />
@@ -92,7 +95,10 @@ function hueOf(i: number, tokens: Tokens): string {
   return hues[i % hues.length] ?? tokens.ink;
 }
 
-function optionsOf(print: (value: number) => string, tokens: Tokens): ChartOptions<'line'> {
+function optionsOf(
+  { print, roundUnit }: Pick<ProfilePanelProps, 'print' | 'roundUnit'>,
+  tokens: Tokens,
+): ChartOptions<'line'> {
   const font = chartFont(tokens);
   return {
     indexAxis: 'y',
@@ -106,9 +112,9 @@ function optionsOf(print: (value: number) => string, tokens: Tokens): ChartOptio
         ticks: {
           color: tokens['ink-soft'],
           font,
-          maxTicksLimit: 6,
           callback: value => print(Number(value)),
         },
+        ...roundFigures(span => roundTicks(span, roundUnit(span[1]))),
       },
       y: {
         type: 'category',

@@ -275,14 +275,14 @@ function PermutationProgress({ state }: { readonly state: PermutationPValuesStat
   if (status === 'running')
     return (
       progress && (
-        <p role="status">
+        <div role="status">
           <HowFar label="Shuffles of all measures" done={progress.done} of={progress.total} />{' '}
           {progress.done.toLocaleString('en')} of {progress.total.toLocaleString('en')} shuffles,
           measure by measure{' '}
           <Button data-tone="quiet" onPress={cancel}>
             Stop
           </Button>
-        </p>
+        </div>
       )
     );
   if (status !== 'ready')

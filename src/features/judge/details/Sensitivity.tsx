@@ -141,9 +141,9 @@ function EachOut({ analysis: { input, judgement } }: { readonly analysis: Analys
         </Acts>
       )}
       {done !== null && done < units.length && (
-        <p role="status">
+        <div role="status">
           <HowFar label="Left out in turn" done={done} of={units.length} /> {done} of {units.length}
-        </p>
+        </div>
       )}
       {done === units.length && (
         <p role="status">

@@ -8,7 +8,7 @@ import { cutWords } from '@/core/judge/units/analysis-sets';
 import type { Analysis, AnalysisSpec } from '@/core/judge/units/trial-analysis';
 import { unitsToMention } from '@/core/judge/units/trial-analysis';
 import { figurePrinter } from '@/core/judge/verdict/figure-printer';
-import { valuePrinter } from '@/core/measure/library/print-measure';
+import { roundUnit, valuePrinter } from '@/core/measure/library/print-measure';
 import { readersWords } from '@/core/measure/reading/two-readers';
 import { MASS_STYLE_FOR } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
@@ -61,18 +61,23 @@ export function VerdictDetails(props: VerdictDetailsProps) {
       figurePrinter(input, measure ? valuePrinter(measure, MASS_STYLE_FOR[system]) : String)(value),
     [input, measure, system],
   );
+  const roundUnitOf = useCallback(
+    (most: number) => (measure ? roundUnit(measure, MASS_STYLE_FOR[system], most) : 1),
+    [measure, system],
+  );
   const Part = PARTS[page];
-  return <Part {...props} measure={measure} printValue={printValue} />;
+  return <Part {...props} measure={measure} printValue={printValue} roundUnit={roundUnitOf} />;
 }
 
 interface PartProps extends VerdictDetailsProps {
   readonly measure: Measure | undefined;
   readonly printValue: (value: number) => string;
+  readonly roundUnit: (most: number) => number;
 }
 
 /** Of a dose series its curve; any two against each other; and the way to close it. */
 function BesideTheAnswer(props: PartProps) {
-  const { analysis, printValue, measure, close } = props;
+  const { analysis, printValue, roundUnit, measure, close } = props;
   const { data } = props.rest;
   const doses = useMemo(() => dosesOf(data, analysis), [data, analysis]);
   return (
@@ -83,6 +88,7 @@ function BesideTheAnswer(props: PartProps) {
             doses={doses}
             unitWord={data.trial.unitWord}
             printValue={printValue}
+            roundUnit={roundUnit}
             isWeight={measure?.unit === 'g'}
             worthPerKg={data.trial.money?.worthPerKg ?? null}
           />
@@ -116,6 +122,7 @@ function AllMeasures({
   planned,
   analysis,
   printValue,
+  roundUnit,
   measure,
 }: PartProps) {
   const tags = useMemo(() => tagsOf(data), [data]);
@@ -133,7 +140,12 @@ function AllMeasures({
       />
       {measure && profile && (
         <Later>
-          <ProfilePanel name={measure.name} profile={profile} print={printValue} />
+          <ProfilePanel
+            name={measure.name}
+            profile={profile}
+            print={printValue}
+            roundUnit={roundUnit}
+          />
         </Later>
       )}
       {measure && analysis.input.outcome === 'continuous' && (
