@@ -1,5 +1,6 @@
 import { Today } from '@/features/today/Today';
 import { today } from '@/service/garden/clock';
+import { seenShelf } from '@/service/garden/shelf';
 import { recentWeather } from '@/service/garden/weather';
 import { listDue } from '@/service/tend/today';
 import { listBroken, listTrials } from '@/service/trial/trials';
@@ -12,6 +13,7 @@ export default async function TodayPage() {
     <Today
       summaries={(await listTrials()).filter(summary => !summary.isPutAway)}
       broken={await listBroken()}
+      brokenProducts={(await seenShelf()).broken}
       today={today()}
       due={await listDue()}
       weather={(await recentWeather(2)).at(-1)}

@@ -1,7 +1,6 @@
 import { Product } from '@/core/trial/model/product';
 import type { Database } from '@/store/connection/database';
-
-type Row = Readonly<Record<string, unknown>>;
+import { type Row, readable } from './rows';
 
 const productOf = (row: Row): Product => Product.parse(JSON.parse(String(row.facts)));
 
@@ -11,10 +10,35 @@ export async function productsOf(
   gardenId: string,
   withRemoved = false,
 ): Promise<readonly Product[]> {
-  const rows: readonly Row[] = await db('products')
+  return (await shelfRows(db, gardenId, withRemoved)).map(productOf);
+}
+
+export interface ReadShelf {
+  readonly products: readonly Product[];
+  /** Those whose data in the file are damaged: they stay as they are. */
+  readonly broken: readonly Pick<Product, 'id' | 'name'>[];
+}
+
+/** What of a garden's shelf can be read, for lists that must stand though a product can't. */
+export async function readShelf(
+  db: Database,
+  gardenId: string,
+  withRemoved = false,
+): Promise<ReadShelf> {
+  const rows = await shelfRows(db, gardenId, withRemoved);
+  const products = readable(rows, productOf);
+  const sound = new Set(products.map(product => product.id as string));
+  const broken = rows.filter(row => !sound.has(String(row.id)));
+  return {
+    products,
+    broken: broken.map(row => ({ id: String(row.id) as Product['id'], name: String(row.name) })),
+  };
+}
+
+function shelfRows(db: Database, gardenId: string, withRemoved: boolean): Promise<readonly Row[]> {
+  return db('products')
     .where({ gardenId, ...(withRemoved ? {} : { isRemoved: false }) })
     .orderBy(['name', 'id']);
-  return rows.map(productOf);
 }
 
 export async function findProduct(

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Shelf } from '@/features/shelf/Shelf';
 import { today } from '@/service/garden/clock';
-import { listProducts } from '@/service/garden/shelf';
+import { seenShelf } from '@/service/garden/shelf';
 import { recentWeather } from '@/service/garden/weather';
 
 export const dynamic = 'force-dynamic';
@@ -11,7 +11,7 @@ export default async function ShelfPage() {
   const weather = await recentWeather(3);
   return (
     <Shelf
-      products={await listProducts()}
+      {...(await seenShelf())}
       today={today()}
       warmestC={weather.length === 0 ? undefined : Math.max(...weather.map(day => day.tmaxC))}
     />

@@ -7,16 +7,19 @@ import { counted } from '@/core/words/plural';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
 import { Link } from '@/ui/Link';
 import { Page, Soft } from '@/ui/Page';
+import { UnreadProducts } from './UnreadProducts';
 
 interface ShelfProps {
   readonly products: readonly Product[];
+  /** Those that can't be read. */
+  readonly broken: readonly Pick<Product, 'id' | 'name'>[];
   readonly today: string;
   /** Of the last days, in the shade; undefined where no weather is known. */
   readonly warmestC: number | undefined;
 }
 
 /** What the garden has in its shed, as the packs print it. */
-export function Shelf({ products, today, warmestC }: ShelfProps) {
+export function Shelf({ products, broken, today, warmestC }: ShelfProps) {
   const system = useSystem();
   const inUnits = useAmountWords();
   return (
@@ -26,7 +29,8 @@ export function Shelf({ products, today, warmestC }: ShelfProps) {
         <Link href="/shelf/new">Put a product on it</Link>
         <Link href="/shelf/sums">Mixes, layers, pots and sprays</Link>
       </Ways>
-      {products.length === 0 ? (
+      <UnreadProducts products={broken} />
+      {products.length === 0 && broken.length === 0 ? (
         <Soft>
           Nothing stands here yet. Put a feed, a mix or a spray on the shelf as its pack prints it:
           the three numbers, the rate, the price. Then Turnspit works out what each pot gets, what

@@ -165,10 +165,13 @@ describe('a product', () => {
   });
 
   test('the shelf lists what is on it, and teaches when it is empty', () => {
-    const { rerender } = render(<Shelf products={[]} today={TODAY} warmestC={undefined} />);
+    const { rerender } = render(
+      <Shelf broken={[]} products={[]} today={TODAY} warmestC={undefined} />,
+    );
     expect(screen.getByText(/^Nothing stands here yet/)).toBeVisible();
     rerender(
       <Shelf
+        broken={[]}
         products={[productFixture({ waitingDays: 7, rates: [rateFixture(20, 20)] })]}
         today={TODAY}
         warmestC={34}
@@ -187,6 +190,7 @@ describe('a product', () => {
     };
     const { rerender } = render(
       <Shelf
+        broken={[]}
         products={[
           productFixture({
             keepBelowC: 30,
@@ -208,7 +212,14 @@ describe('a product', () => {
         'bottle 1 stands open past the 12 months it keeps.',
       ].filter(says => screen.queryByText(says) === null),
     ).toEqual([]);
-    rerender(<Shelf products={[productFixture({ keepBelowC: 30 })]} today={TODAY} warmestC={29} />);
+    rerender(
+      <Shelf
+        broken={[]}
+        products={[productFixture({ keepBelowC: 30 })]}
+        today={TODAY}
+        warmestC={29}
+      />,
+    );
     expect(screen.queryByText(/it keeps below/)).toBeNull();
   });
 

@@ -10,6 +10,7 @@ import type { TrialSummary } from '@/core/trial/trial-summary';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
 import type { WeatherDay } from '@/core/weather/weather-day';
 import { counted } from '@/core/words/plural';
+import { UnreadProducts } from '@/features/shelf/UnreadProducts';
 import { DueBoard } from '@/features/tend/DueBoard';
 import type { Untick } from '@/features/tend/DueSteps';
 import { Unreadable } from '@/features/trial/Unreadable';
@@ -25,6 +26,7 @@ interface TodayProps {
   readonly summaries: readonly TrialSummary[];
   /** Trials that can't be read. */
   readonly broken: readonly { readonly id: string; readonly question: string }[];
+  readonly brokenProducts: readonly { readonly id: string; readonly name: string }[];
   readonly today: string;
   readonly due: SeenDue;
   readonly weather: WeatherDay | undefined;
@@ -37,6 +39,7 @@ interface TodayProps {
 export function Today({
   summaries,
   broken,
+  brokenProducts,
   today,
   due,
   weather,
@@ -52,6 +55,7 @@ export function Today({
       <h1>{longDay(today)}</h1>
       <WeatherWords day={weather} />
       <Unreadable trials={broken} />
+      <UnreadProducts products={brokenProducts} />
       {summaries.length === 0 ? (
         <EmptyBench />
       ) : (

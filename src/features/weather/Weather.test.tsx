@@ -24,6 +24,7 @@ const shown = (
   render(
     <Weather
       days={days}
+      unread={0}
       latitude={50.8}
       altitudeM={100}
       importCsv={importCsv}
@@ -39,6 +40,22 @@ test('a day’s water is that of the paper’s own example, and frost is named',
   expect(screen.getByText('frost')).toBeVisible();
   expect(screen.getByText(/4.2 mm of rain/)).toBeVisible();
   expect(screen.queryByText(/stand-in station are made up/)).toBeNull();
+});
+
+test('days that can’t be read are told, and what to do', () => {
+  render(
+    <Weather
+      days={[day({})]}
+      unread={2}
+      latitude={50.8}
+      altitudeM={100}
+      importCsv={jest.fn()}
+      fetchStandIn={jest.fn()}
+    />,
+  );
+  expect(screen.getByRole('alert')).toHaveTextContent(
+    /^2 days can’t be read: the data in the file are damaged\. They count as not known\./,
+  );
 });
 
 test('made-up days are called so', () => {
@@ -87,6 +104,7 @@ test('an American garden reads inches, square feet, gallons and Fahrenheit, and 
     <I18nProvider locale="en-US">
       <Weather
         days={[day({ rainMm: 25.4 })]}
+        unread={0}
         latitude={50.8}
         altitudeM={100}
         importCsv={jest.fn()}

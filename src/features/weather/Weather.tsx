@@ -13,6 +13,7 @@ import type { FieldTroubles } from '@/core/trial/forms/field-troubles';
 import { degreeDays } from '@/core/weather/degree-days';
 import { etoOfDay } from '@/core/weather/reference-et';
 import { alertOf, type WeatherDay } from '@/core/weather/weather-day';
+import { counted } from '@/core/words/plural';
 import { useRainWords, useSystem } from '@/features/frame/use-garden-units';
 import { useFieldAction } from '@/ui/actions/use-field-action';
 import { Button } from '@/ui/Button';
@@ -25,6 +26,8 @@ import { Thirst } from './Thirst';
 
 interface WeatherProps {
   readonly days: readonly WeatherDay[];
+  /** Of the same stretch, those whose data in the file are damaged. */
+  readonly unread: number;
   readonly latitude: number;
   readonly altitudeM: number;
   /** @returns what was wrong, by field */
@@ -42,7 +45,8 @@ interface WeatherRow {
 const ALERT_WORDS = { frost: 'frost', 'frost-risk': 'near frost', heat: 'heat' } as const;
 
 /** The garden's weather: what it took in water, how warm it was, and what it asks to mind. */
-export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: WeatherProps) {
+export function Weather(props: WeatherProps) {
+  const { days, unread, latitude, altitudeM, importCsv, fetchStandIn } = props;
   const inRain = useRainWords();
   const system = useSystem();
   const { fields, isPending, send } = useFieldAction();
@@ -64,6 +68,13 @@ export function Weather({ days, latitude, altitudeM, importCsv, fetchStandIn }: 
       <h1>The weather</h1>
       <TwoParts>
         <Days>
+          {unread > 0 && (
+            <Trouble>
+              {counted(unread, 'day')} can’t be read: the data in the file{' '}
+              {unread === 1 ? 'is' : 'are'} damaged. {unread === 1 ? 'It counts' : 'They count'} as
+              not known. Take your station’s table in again, or a backup under Garden.
+            </Trouble>
+          )}
           {rows.length === 0 ? (
             <Soft>
               No day is known yet. Take in your station’s table, or let the stand-in station make

@@ -7,7 +7,14 @@ import { CalendarDay } from '@/core/time/garden-day';
 import { type FieldTroubles, fieldTroublesOf } from '@/core/trial/forms/field-troubles';
 import type { Product } from '@/core/trial/model/product';
 import { database, inTransaction } from '@/store/connection/database';
-import { deleteProduct, findProduct, productsOf, putProduct } from '@/store/products';
+import {
+  deleteProduct,
+  findProduct,
+  productsOf,
+  putProduct,
+  type ReadShelf,
+  readShelf,
+} from '@/store/products';
 import { today } from './clock';
 import { currentGarden } from './garden';
 import { pressId } from './press-id';
@@ -15,6 +22,11 @@ import { pressId } from './press-id';
 /** What stands on the shelf, by name. */
 export async function listProducts(): Promise<readonly Product[]> {
   return productsOf(database(), (await currentGarden()).id);
+}
+
+/** What of it can be read, and what can't. */
+export async function seenShelf(): Promise<ReadShelf> {
+  return readShelf(database(), (await currentGarden()).id);
 }
 
 /** Puts a product on the shelf (once, however often the press is sent), or changes it. Trials keep the rates they were planned with. */

@@ -5,7 +5,7 @@ import type { WeatherDay } from '@/core/weather/weather-day';
 import { readWeatherTable, type WeatherTrouble } from '@/core/weather/weather-table';
 import { standInStation } from '@/devices/weather-stand-in';
 import { database, inTransaction } from '@/store/connection/database';
-import { putWeather, weatherBetween } from '@/store/weather';
+import { putWeather, unreadWeather, weatherBetween } from '@/store/weather';
 import { today } from './clock';
 import { currentGarden } from './garden';
 
@@ -14,6 +14,12 @@ const LARGEST_FILE = 2_000_000;
 /** The garden's weather of the days before today, and today. */
 export async function recentWeather(days: number): Promise<readonly WeatherDay[]> {
   return weatherOf(addDays(today(), 1 - days), today());
+}
+
+/** How many of the same days are damaged in the data file. */
+export async function unreadDays(days: number): Promise<number> {
+  const { id } = await currentGarden();
+  return unreadWeather(database(), id, addDays(today(), 1 - days), today());
 }
 
 export async function weatherOf(from: string, to: string): Promise<readonly WeatherDay[]> {

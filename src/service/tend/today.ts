@@ -10,7 +10,7 @@ import { recentWeather } from '@/service/garden/weather';
 import { changeOneTrial } from '@/service/trial/change-trial';
 import { caredTrials } from '@/store/cared-trials';
 import { database } from '@/store/connection/database';
-import { productsOf } from '@/store/products';
+import { type ReadShelf, readShelf } from '@/store/products';
 
 /** What is due over all running trials of the garden, and what to mix for it. What is in a blind trial's bottles is kept back. */
 export async function listDue(): Promise<SeenDue> {
@@ -43,10 +43,20 @@ async function allDue(): Promise<DueToday> {
       unit: unitMeasuresOf(place, cared.care.settings.mixMl, cared.units),
     }),
   );
-  return dueToday(
-    trials,
-    await productsOf(db, garden.id, true),
-    today(),
-    await recentWeather(RAIN_DAYS),
+  const { products, broken } = await readShelf(db, garden.id, true);
+  const due = dueToday(trials, products, today(), await recentWeather(RAIN_DAYS));
+  // A step that can't say what is given, how much and how to handle it, is none to follow.
+  const untold = rulesWith(broken, trials);
+  return { ...due, tasks: due.tasks.filter(({ rule }) => !untold.has(rule.id)) };
+}
+
+function rulesWith(
+  products: ReadShelf['broken'],
+  trials: readonly CaredTrial[],
+): ReadonlySet<string> {
+  const ids = new Set(products.map(product => product.id));
+  const rules = trials.flatMap(({ care }) => care.rules);
+  return new Set(
+    rules.flatMap(({ id, material }) => (material && ids.has(material.productId) ? [id] : [])),
   );
 }
