@@ -251,7 +251,11 @@ function OtherwiseFields({ due, step }: OtherwiseFieldsProps) {
     <>
       <TextField label="Done on" {...field('on')} type="date" trouble={fields.doneOn} />
       {!isBottle(due) && (
-        <AmountField due={due} field={field('really')} trouble={step.reallyTrouble} />
+        <AmountField
+          due={due}
+          field={field('really')}
+          trouble={step.reallyTrouble ?? fields.amount}
+        />
       )}
       {isLook && <Select label="Found" {...field('outcome')} options={FOUND} />}
       {codes.length > 0 && (

@@ -79,6 +79,27 @@ describe('what is due', () => {
     expect(await screen.findByText('The trial is closed, and its verdict frozen.')).toBeVisible();
   });
 
+  test('an amount that can’t be read is not passed over: its line is in hand, and so is one that the server refuses', async () => {
+    const tooMuch = 'That is more than any of them can have got.';
+    const tick = jest
+      .fn()
+      .mockResolvedValue(failure({ kind: 'invalid', fields: { amount: tooMuch } }));
+    const user = userEvent.setup();
+    render(<DueSteps tasks={view().due.steps} today="2026-05-08" tick={tick} untick={untick} />);
+    await user.click(screen.getAllByText('Done differently, or not at all')[0]!);
+    const line = screen.getByLabelText('Really given to each');
+    const done = screen.getByRole('button', { name: 'feed 1 weekly: done' });
+    await user.type(line, 'lots');
+    await user.click(done);
+    await waitFor(() => expect(line).toHaveFocus());
+    expect(tick).not.toHaveBeenCalled();
+    await user.clear(line);
+    await user.type(line, '20000 l');
+    await user.click(done);
+    expect(await screen.findByText(tooMuch)).toBeVisible();
+    await waitFor(() => expect(line).toHaveFocus());
+  });
+
   test('what is left of a step that was done in part is ticked by an id of its own, for the rest alone', async () => {
     const tick = jest.fn().mockResolvedValue(success(true));
     const user = userEvent.setup();

@@ -25,7 +25,12 @@ const ActForm = z.object({
   nth: z.int().min(0).max(2000),
   doneOn: CalendarDay,
   isSkipped: z.boolean(),
-  amount: z.number().min(0).max(1e7).nullable().default(null),
+  amount: z
+    .number()
+    .min(0)
+    .max(1e7, 'That is more than any of them can have got.')
+    .nullable()
+    .default(null),
   codes: Codes,
   outcome: ActOutcome.nullable().default(null),
   note: z.string().trim().max(600, 'At most 600 characters.').default(''),

@@ -3,12 +3,12 @@
 import { useState } from 'react';
 import { styled } from 'styled-components';
 import type { Result } from '@/core/result';
-import { type TrialTrouble, trialSentence } from '@/core/trial/trial-trouble';
+import type { TrialTrouble } from '@/core/trial/trial-trouble';
+import { ActionTrouble } from '@/features/trial/ActionTrouble';
 import { useTrialAction } from '@/features/trial/use-trial-action';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
-import { Trouble } from '@/ui/Trouble';
 
 interface StagesProps {
   readonly stages: readonly { readonly name: string; readonly day: string }[];
@@ -39,7 +39,7 @@ function Stage({
   date,
 }: Omit<StagesProps, 'stages'> & { readonly stage: StagesProps['stages'][number] }) {
   const [day, setDay] = useState(stage.day);
-  const { trouble, isPending, run } = useTrialAction();
+  const { trouble, fields, isPending, run } = useTrialAction();
   const put = (): void => run(() => date({ stage: stage.name, day }));
   return (
     <div>
@@ -50,13 +50,14 @@ function Stage({
         value={day}
         onChange={setDay}
         isReadOnly={isClosed}
+        trouble={fields.day}
       />
       {!isClosed && day !== stage.day && (
         <Button onPress={put} isPending={isPending}>
           {day === '' ? 'Not yet after all' : 'It came'}
         </Button>
       )}
-      {trouble && <Trouble>{trialSentence(trouble)}</Trouble>}
+      <ActionTrouble trouble={trouble} />
     </div>
   );
 }
