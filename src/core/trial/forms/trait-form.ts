@@ -27,7 +27,10 @@ const REST = /^the rest$/i;
 /** Reads what else differs. A line names codes, or a block by its name, or “the rest”. */
 export function readTrait(input: unknown, data: TrialData): Result<Trait, FieldTroubles> {
   const parsed = TraitForm.safeParse(input);
-  if (!parsed.success) return failure(fieldTroublesOf(parsed.error));
+  if (!parsed.success) {
+    const { form, ...fields } = fieldTroublesOf(parsed.error);
+    return failure(form === undefined ? fields : { lines: form });
+  }
   const byUnit = new Map<ExperimentalUnit['id'], string>();
   for (const [i, line] of parsed.data.lines
     .split('\n')
