@@ -133,7 +133,7 @@ describe('the scorecard', () => {
     ).getAllByRole('row');
     expect(rows[1]).toHaveTextContent(/^Sound harvest by weightthe main one/);
     expect(rows[1]).toHaveTextContent('clearly better');
-    unfold('For each square metre, litre, hour and coin');
+    unfold('By ground, mix, hours and money');
     const sums = screen.getByRole('region', { name: 'The main harvest by what it took' });
     expect(within(sums).getAllByRole('row').at(-1)).toHaveTextContent('9 kg');
     expect(
@@ -381,6 +381,16 @@ describe('is it worth it', () => {
     fireEvent.change(screen.getByLabelText('feed 2 costs more'), { target: { value: '0' } });
     expect(row).toHaveTextContent(/of 100/);
   });
+  test('what is no sum is told, and nothing is worked out of it', () => {
+    show();
+    fireEvent.change(screen.getByLabelText('A kilogram is worth'), { target: { value: '6' } });
+    const row = screen.getByRole('row', { name: /^feed 1/ });
+    fireEvent.change(screen.getByLabelText('feed 1 costs more'), { target: { value: '1e2' } });
+    expect(row).toHaveTextContent(/A figure, such as 0\.60\.$/);
+    expect(row).not.toHaveTextContent('of 100');
+    fireEvent.change(screen.getByLabelText('A kilogram is worth'), { target: { value: 'much' } });
+    expect(screen.getByLabelText('A kilogram is worth')).toBeInvalid();
+  });
   test('what costs more than it brings leaves less than nothing', () => {
     show();
     fireEvent.change(screen.getByLabelText('A kilogram is worth'), { target: { value: '1,5' } });
@@ -581,6 +591,12 @@ describe('a series of doses', () => {
       target: { value: '0' },
     });
     expect(screen.getByRole('status')).toHaveTextContent(/^The most is left at 4:/);
+    fireEvent.change(screen.getByLabelText('A kilogram is worth'), {
+      target: { value: 'priceless' },
+    });
+    expect(screen.getByLabelText('A kilogram is worth')).toBeInvalid();
+    expect(screen.getByText('A figure, such as 0.60.')).toBeVisible();
+    expect(screen.queryByText(/^The most is left/)).toBeNull();
   });
   test('treatments without doses are no series', () => {
     expect(dosesOf(data, analysis)).toBeNull();

@@ -5,6 +5,7 @@ import type { MeasuringTool } from '@/core/materials/dose/measuring-tool';
 import type { DoseTarget } from '@/core/materials/label/label-rate';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import { useAmountWords, useSystem } from '@/features/frame/use-garden-units';
+import type { ReadAmount } from '@/features/shelf/sums/read-amount';
 import type { FieldOf } from '@/ui/fields/form-fields';
 import { Select } from '@/ui/fields/Select';
 import { TextField } from '@/ui/fields/TextField';
@@ -16,6 +17,7 @@ interface DoseFieldsProps {
   readonly share: number | undefined;
   readonly target: DoseTarget | { readonly trouble: string };
   readonly size: string;
+  readonly count: ReadAmount;
   readonly tool: MeasuringTool | undefined;
   readonly setTool: Dispatch<SetStateAction<string>>;
   readonly tools: MeasuringTool[];
@@ -27,6 +29,7 @@ export function DoseFields({
   share,
   target,
   size,
+  count,
   tool,
   setTool,
   tools,
@@ -59,7 +62,7 @@ export function DoseFields({
           trouble={'trouble' in target && size !== '' ? target.trouble : undefined}
         />
       )}
-      <TextField label="How many" {...field('pots')} inputMode="numeric" />
+      <TextField label="How many" {...field('pots')} inputMode="numeric" trouble={count.trouble} />
       {tool && (
         <Select
           label="Measured with"

@@ -19,7 +19,7 @@ import { strengthOf } from '@/core/schedule/rules/care-form';
 import type { LabelRate } from '@/core/trial/model/label-rate';
 import type { LooseMeasure, Product } from '@/core/trial/model/product';
 import { useAmountWords } from '@/features/frame/use-garden-units';
-import { readAmount } from '@/features/shelf/sums/read-amount';
+import { readAmount, readCount } from '@/features/shelf/sums/read-amount';
 import { Fold } from '@/ui/Fold';
 import { Select } from '@/ui/fields/Select';
 import { TextField } from '@/ui/fields/TextField';
@@ -61,7 +61,7 @@ function RateSheet({ product, system, first }: DoseSheetProps & { readonly first
   const tool = tools.find(each => each.key === toolKey) ?? tools[0];
   const share = strengthOf(form.strength);
   const target = targetOf(rate, form.size, system);
-  const count = /^\d{1,4}$/.test(form.pots.trim()) ? Number(form.pots) : 0;
+  const count = readCount(form.pots);
   const dose =
     share === undefined || 'trouble' in target
       ? undefined
@@ -82,6 +82,7 @@ function RateSheet({ product, system, first }: DoseSheetProps & { readonly first
         share={share}
         target={target}
         size={form.size}
+        count={count}
         tool={tool}
         setTool={setTool}
         tools={tools}
@@ -91,7 +92,7 @@ function RateSheet({ product, system, first }: DoseSheetProps & { readonly first
           product={product}
           rate={rate}
           dose={dose}
-          count={count}
+          count={count.base ?? 0}
           tool={tool}
           system={system}
         />

@@ -3,6 +3,7 @@
 import { styled } from 'styled-components';
 import { figures } from '@/core/materials/amount-words';
 import { depthOfBags } from '@/core/materials/mix/depth';
+import { printArea } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import type { Result } from '@/core/result';
 import type { TrialTrouble } from '@/core/trial/trial-trouble';
@@ -68,7 +69,7 @@ export function LaidDepth({ treatments, areaM2, unitWord, system, name }: LaidDe
       </div>
       {called !== '' && (
         <p>
-          On {figures(areaM2)} m² that is <b>{called}</b>.
+          On {printArea(areaM2, system)} that is <b>{called}</b>.
         </p>
       )}
       {fields.name && <Trouble>{fields.name}</Trouble>}

@@ -23,6 +23,7 @@ import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
 import { CURVE_WORDS } from './curve-words';
 import { DoseChart } from './DoseChart';
+import { readMoney } from './written-money';
 
 /** A series of doses with what its units gave. */
 export interface DoseSeries {
@@ -74,13 +75,13 @@ export function DosePanel(props: DosePanelProps) {
   });
   const { worth, cost } = form;
   const best = response.fits[0];
-  const [price, perDose] = [money(worth), money(cost)];
+  const [price, perDose] = [readMoney(worth), readMoney(cost)];
   const found =
-    best && isWeight && price !== null && perDose !== null
+    best && isWeight && price.base !== undefined && perDose.base !== undefined
       ? bestDoseForMoney(
           best,
           units.map(unit => unit.dose),
-          { costPerDose: perDose, worthPerValue: price / sold.kg / 1000 },
+          { costPerDose: perDose.base, worthPerValue: price.base / sold.kg / 1000 },
         )
       : null;
   return (
@@ -107,6 +108,7 @@ export function DosePanel(props: DosePanelProps) {
       {isWeight && best && (
         <BestDose
           field={field}
+          troubles={{ worth: price.trouble, cost: perDose.trouble }}
           found={found}
           sold={sold.name}
           more={moreOf(name)}
@@ -121,6 +123,7 @@ interface BestDoseProps {
   readonly field: <Key extends 'worth' | 'cost'>(
     key: Key,
   ) => BoundField<{ worth: string; cost: string }[Key]>;
+  readonly troubles: Readonly<Record<'worth' | 'cost', string | undefined>>;
   readonly found: { readonly dose: number; readonly net: number } | null;
   readonly sold: string;
   /** What there is more of: `cm of leaf-mould`. */
@@ -128,14 +131,20 @@ interface BestDoseProps {
   readonly unitWord: string;
 }
 
-function BestDose({ field, found, sold, more, unitWord }: BestDoseProps) {
+function BestDose({ field, troubles, found, sold, more, unitWord }: BestDoseProps) {
   return (
     <>
       <div data-fields>
-        <TextField label={`A ${sold} is worth`} {...field('worth')} inputMode="decimal" />
+        <TextField
+          label={`A ${sold} is worth`}
+          {...field('worth')}
+          trouble={troubles.worth}
+          inputMode="decimal"
+        />
         <TextField
           label={`Each extra ${more} costs, a ${unitWord}`}
           {...field('cost')}
+          trouble={troubles.cost}
           inputMode="decimal"
         />
       </div>
@@ -192,11 +201,6 @@ function trendWords(
 function moreOf(name: string): string {
   const [what = '', unit] = name.split(', ');
   return unit === undefined ? `of ${what}` : `${unit} of ${what}`;
-}
-
-function money(written: string): number | null {
-  const value = Number(written.trim().replace(',', '.'));
-  return written.trim() === '' || !(value >= 0) ? null : value;
 }
 
 const Box = styled.section`

@@ -8,11 +8,13 @@ import type { TreatmentCost } from '@/core/judge/after/treatment-cost';
 import type { EstimableContrast } from '@/core/judge/outcomes/judgement';
 import { type SoldBy, soldBy } from '@/core/quantity/sold-by';
 import { useSystem } from '@/features/frame/use-garden-units';
+import type { ReadAmount } from '@/features/shelf/sums/read-amount';
 import { BareInput } from '@/ui/fields/BareInput';
 import { TextField } from '@/ui/fields/TextField';
 import { Soft } from '@/ui/Page';
 import { TableHead } from '@/ui/TableHead';
 import { WideTable } from '@/ui/WideTable';
+import { readMoney } from './written-money';
 
 interface NetBenefitPanelProps {
   readonly contrasts: readonly EstimableContrast[];
@@ -45,7 +47,7 @@ export function NetBenefitPanel({
     ),
   );
   const typedWorth = readMoney(price);
-  const worth = typedWorth === null ? null : typedWorth / sold.kg;
+  const worth = typedWorth.base === undefined ? null : typedWorth.base / sold.kg;
   return (
     <Box aria-label="Is it worth it?">
       <h2>Is it worth it?</h2>
@@ -55,6 +57,7 @@ export function NetBenefitPanel({
           name="worthPerKg"
           value={price}
           onChange={setPrice}
+          trouble={typedWorth.trouble}
           inputMode="decimal"
         />
       </div>
@@ -109,8 +112,11 @@ function BenefitTable({
       />
       <tbody>
         {contrasts.map(contrast => {
-          const cost = readMoney(typed[contrast.treatment] ?? '');
-          const found = netBenefitOf(contrast, { extraCost: cost ?? 0, worthPerKg: worth ?? 0 });
+          const cost = readMoney(typed[contrast.treatment] ?? '', Number.NEGATIVE_INFINITY);
+          const found = netBenefitOf(contrast, {
+            extraCost: cost.base ?? 0,
+            worthPerKg: worth ?? 0,
+          });
           return (
             <BenefitRow
               key={contrast.treatment}
@@ -120,8 +126,8 @@ function BenefitTable({
               costOf={costOf}
               control={control}
               found={found}
-              worth={cost === null ? null : worth}
-              isCostKnown={cost !== null}
+              worth={cost.base === undefined ? null : worth}
+              cost={cost}
             />
           );
         })}
@@ -139,7 +145,7 @@ interface BenefitRowProps {
   readonly found: NetBenefit;
   /** null where it, or the cost, is not known: then nothing is said of what is left. */
   readonly worth: number | null;
-  readonly isCostKnown: boolean;
+  readonly cost: ReadAmount;
 }
 
 function BenefitRow({
@@ -150,7 +156,7 @@ function BenefitRow({
   control,
   found,
   worth,
-  isCostKnown,
+  cost,
 }: BenefitRowProps) {
   const sold = soldBy(useSystem());
   return (
@@ -163,6 +169,7 @@ function BenefitRow({
           onChange={event => setTyped({ ...typed, [contrast.treatment]: event.target.value })}
           inputMode="decimal"
           maxLength={12}
+          aria-invalid={cost.trouble !== undefined || undefined}
         />
       </td>
       <td>
@@ -189,7 +196,9 @@ function BenefitRow({
           ? '—'
           : `${Math.round(100 * found.chanceItPays)} of 100`}
         <small>
-          {isCostKnown ? breakEvenWords(found, sold) : 'what it costs more is not known: write it'}
+          {cost.base === undefined
+            ? (cost.trouble ?? 'what it costs more is not known: write it')
+            : breakEvenWords(found, sold)}
         </small>
       </td>
     </tr>
@@ -201,11 +210,6 @@ function breakEvenWords({ costPerExtraKg }: NetBenefit, { name, kg }: SoldBy): s
   return costPerExtraKg === 0
     ? 'costs nothing more'
     : `an extra ${name} costs ${(costPerExtraKg * kg).toFixed(2)}; it pays from that worth on`;
-}
-
-function readMoney(written: string): number | null {
-  const value = Number(written.trim().replace(',', '.'));
-  return written.trim() === '' || !Number.isFinite(value) ? null : value;
 }
 
 function signed(value: number, digits: number): string {

@@ -168,7 +168,7 @@ function ScoreTable({
 /** The main harvest by what it stood on, was fed or took: sums, not tested. */
 function BaseTable({ treatments, bases }: Pick<ScoreTableProps, 'treatments'> & BasesProps) {
   return (
-    <Fold title="For each square metre, litre, hour and coin" tone="soft">
+    <Fold title="By ground, mix, hours and money" tone="soft">
       <WideTable label="The main harvest by what it took">
         <TableHead of={['A sum, not tested', ...treatments]} />
         <tbody>

@@ -10,7 +10,7 @@ import type { AssumedForm } from './size-assumptions';
 interface SizeAssumptionsProps {
   readonly plan: PlannedTrial;
   readonly field: (key: keyof AssumedForm | 'minutes' | 'rounds') => BoundField<string>;
-  readonly troubles: Partial<Record<keyof AssumedForm, string>>;
+  readonly troubles: Partial<Record<keyof AssumedForm | 'minutes' | 'rounds', string | undefined>>;
   readonly marginUnit: string;
 }
 
@@ -41,8 +41,14 @@ export function SizeAssumptions({ plan, field, troubles, marginUnit }: SizeAssum
         label={`Minutes a ${unitWord} and round`}
         {...field('minutes')}
         inputMode="decimal"
+        trouble={troubles.minutes}
       />
-      <TextField label="Rounds in the season" {...field('rounds')} inputMode="numeric" />
+      <TextField
+        label="Rounds in the season"
+        {...field('rounds')}
+        inputMode="numeric"
+        trouble={troubles.rounds}
+      />
     </Fields>
   );
 }

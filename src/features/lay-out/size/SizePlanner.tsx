@@ -11,6 +11,7 @@ import { gainWords } from '@/core/judge/planning/planning-guess';
 import { type SizeCurve, type SizePoint, sizeOf, sizesFor } from '@/core/judge/planning/size-curve';
 import { askedComparisonsOf } from '@/core/judge/question/asked-comparisons';
 import { counted, pluralOf } from '@/core/words/plural';
+import { readNumber } from '@/features/shelf/sums/read-amount';
 import { useForm } from '@/ui/fields/use-form';
 import { Soft } from '@/ui/Page';
 import { Trouble } from '@/ui/Trouble';
@@ -58,6 +59,7 @@ export function SizePlanner({
   const asked = useSame(given);
   const { form, field } = useForm({ ...guessedForm(question, ownCv), minutes: '2', rounds: '8' });
   const { spread, level, items } = form;
+  const [minutes, rounds] = [readNumber(form.minutes, 0, 600), readNumber(form.rounds, 0, 1000)];
   const assumed = useMemo(
     () => assumedOf(asked, { spread, level, items }),
     [asked, spread, level, items],
@@ -90,15 +92,19 @@ export function SizePlanner({
         <SizeAssumptions
           plan={asked}
           field={field}
-          troubles={assumed.troubles}
+          troubles={{
+            ...assumed.troubles,
+            minutes: minutes.trouble,
+            rounds: rounds.trouble,
+          }}
           marginUnit={marginUnit}
         />
       )}
       {own && (
         <Work
           units={own.units}
-          minutes={Number(form.minutes.replace(',', '.'))}
-          rounds={Number(form.rounds)}
+          minutes={minutes.base ?? 0}
+          rounds={rounds.base ?? 0}
           areaM2={unitAreaM2}
           cost={
             costEach === null || treatedShare === null ? null : costEach * own.units * treatedShare

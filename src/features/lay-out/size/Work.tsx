@@ -1,3 +1,6 @@
+import { printArea } from '@/core/quantity/print-quantity';
+import { useSystem } from '@/features/frame/use-garden-units';
+
 /** What going round takes in hours, ground and money. */
 export function Work({
   units,
@@ -14,10 +17,11 @@ export function Work({
   readonly areaM2: number | null;
   readonly unitWords: string;
 }) {
+  const system = useSystem();
   const hours = (units * minutes * rounds) / 60;
   return (
     <p>
-      {Number.isFinite(hours) && hours > 0 ? (
+      {hours > 0 ? (
         <>
           <b>{hours < 10 ? hours.toFixed(1) : Math.round(hours)} hours</b> of going round in the
           season.{' '}
@@ -26,7 +30,7 @@ export function Work({
         ''
       )}
       {areaM2 !== null && areaM2 > 0
-        ? `The ${unitWords} alone take ${(units * areaM2).toFixed(units * areaM2 < 10 ? 1 : 0)} m².`
+        ? `The ${unitWords} alone take ${printArea(units * areaM2, system)}.`
         : ''}
       {cost === null ? '' : ` Treating them costs about ${cost.toFixed(2)}.`}
     </p>

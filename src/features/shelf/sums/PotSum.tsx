@@ -1,6 +1,6 @@
 'use client';
-import { figures } from '@/core/materials/amount-words';
 import { circleM2, containerMl } from '@/core/materials/mix/container-volume';
+import { printArea } from '@/core/quantity/print-quantity';
 import type { MeasureSystem } from '@/core/quantity/unit-of-measure';
 import { useAmountWords } from '@/features/frame/use-garden-units';
 import { Select } from '@/ui/fields/Select';
@@ -54,7 +54,7 @@ export function PotSum({ system }: { readonly system: MeasureSystem }) {
         <output>
           {inUnits(ml, 'volume')}
           {shape === 'round' && top.base !== undefined
-            ? `, ${figures(circleM2(top.base))} m² open`
+            ? `, ${printArea(circleM2(top.base), system)} open`
             : ''}
         </output>
       )}

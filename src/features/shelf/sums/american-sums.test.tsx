@@ -6,7 +6,9 @@ import { DoseSheet } from '../DoseSheet';
 import { LooseMeasures } from '../LooseMeasures';
 import { DripSum } from './DripSum';
 import { LawnSum } from './LawnSum';
+import { LayerSum } from './LayerSum';
 import { MixSum } from './MixSum';
+import { PotSum } from './PotSum';
 import { RainSum } from './RainSum';
 import { DrySum, SaltSum } from './SaltSum';
 import { SieveSum } from './SieveSum';
@@ -26,6 +28,8 @@ test.each([
   ['sieves', <SieveSum key="us" system="us" />],
   ['a spray', <SpraySum key="us" system="us" />],
   ['a mix', <MixSum key="us" system="us" />],
+  ['a pot', <PotSum key="us" system="us" />],
+  ['layers', <LayerSum key="us" system="us" />],
   ['rain on a pot', <RainSum key="us" system="us" />],
   [
     'a dose',

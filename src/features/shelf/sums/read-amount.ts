@@ -40,3 +40,11 @@ export function readNumber(written: string, least: number, most: number): ReadAm
     ? { base: value, trouble: undefined }
     : { base: undefined, trouble: `From ${least} to ${most}.` };
 }
+
+/** How many of something, up to 9999, or why it is no count. */
+export function readCount(written: string): ReadAmount {
+  if (written.trim() === '') return { base: undefined, trouble: undefined };
+  return /^\d{1,4}$/.test(written.trim())
+    ? { base: Number(written), trouble: undefined }
+    : { base: undefined, trouble: 'A whole number.' };
+}
