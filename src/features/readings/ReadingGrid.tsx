@@ -12,7 +12,7 @@ import { dayMeasures } from './day-measures';
 import type { DeskView } from './desk-view';
 import { GridTable } from './GridTable';
 import { OtherMeasures } from './OtherMeasures';
-import { useGrid } from './use-grid';
+import { type GridCell, useGrid } from './use-grid';
 
 interface ReadingGridProps {
   readonly view: DeskView;
@@ -69,7 +69,7 @@ export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
             unitWord={view.unitWord}
             done="read"
             leads="go to its row"
-            isDone={id => view.columns.every(column => grid.cellOf(id, column).text !== '')}
+            isDone={id => view.columns.every(column => isPutDown(grid.cellOf(id, column)))}
             open={id =>
               focusCell(
                 table.current,
@@ -95,6 +95,11 @@ export function ReadingGrid({ view: whole, bench }: ReadingGridProps) {
       </Soft>
     </Grid>
   );
+}
+
+/** What was not taken is not read, whatever stands in the cell. */
+function isPutDown({ text, state }: GridCell): boolean {
+  return text !== '' && state !== 'bad';
 }
 
 /** Where a key leads; nowhere where it moves the caret within what is written. */

@@ -228,6 +228,19 @@ describe('the grid', () => {
     expect(cell(second)).toHaveFocus();
     expect(screen.getByText(/^\d of \d+ \w+ read\. Press one/)).toBeVisible();
   });
+  test('a cell that was not taken does not count as read', async () => {
+    postReadings.mockRejectedValue(new Error('no connection'));
+    render(
+      <ReadingGrid
+        bench={benchViewOf(seenTrial(data), false)}
+        view={view({ measures: [height], readings: [] })}
+      />,
+    );
+    fireEvent.change(cell(first), { target: { value: '21' } });
+    expect(screen.getByText(/^1 of \d+ \w+ read\./)).toBeVisible();
+    fireEvent.blur(cell(first));
+    expect(await screen.findByText(/^0 of \d+ \w+ read\./)).toBeVisible();
+  });
 });
 
 describe('what is read', () => {
