@@ -173,5 +173,6 @@ export async function mishap(
   await page.getByLabel('Decided', { exact: true }).selectOption({ label: decided });
   await page.getByLabel('What happened, and why so').fill(why);
   await page.getByRole('button', { name: 'Put it on record' }).click();
-  await expect(page.getByText(why)).toBeVisible();
+  // In the list, and on the season's line as soon as that is drawn anew.
+  await expect(page.getByText(why).first()).toBeVisible();
 }

@@ -207,6 +207,7 @@ test('a walk that was opened once, by links, opens without a connection, its pan
   const before = Number((await page.getByText(/^\d+ of 24 read/).textContent())?.match(/\d+/)?.[0]);
   await page.context().setOffline(true);
   await page.reload();
+  await page.waitForSelector('html[data-ready]');
   await page.getByText('No value, a note, a picture').click();
   await expect(page.getByText(/^Picture of/)).toBeVisible();
   await page.getByRole('button', { name: 'Not looked at' }).click();

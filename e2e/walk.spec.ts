@@ -281,6 +281,7 @@ test('cover from a picture, without a connection: counted in the frame, a text t
   await expect(page.getByText('This walk opens without a connection, too.')).toBeVisible();
   await context.setOffline(true);
   await page.reload();
+  await page.waitForSelector('html[data-ready]');
   await page.getByText('From a picture').click();
   const file = page.getByLabel('Choose a picture');
   await file.setInputFiles({

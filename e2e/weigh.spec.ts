@@ -8,6 +8,13 @@ async function startWeighing(page: Page, lockedTrial: LockedTrial): Promise<read
   return codes;
 }
 
+/** After two frames what comes into the page has moved whatever it moves. */
+const drawn = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<void>(done => requestAnimationFrame(() => requestAnimationFrame(() => done()))),
+  );
+
 const save = (page: Page) => page.getByRole('button', { name: /^Save/ }).click();
 
 test('bad input gets a sentence beside its field, and what was typed stays', async ({
@@ -125,4 +132,47 @@ test('piece by piece, one pot stays in hand while its count grows', async ({
     await save(page);
     await expect(page.getByRole('heading', { name: `${first} so far: ${total}` })).toBeVisible();
   }
+});
+
+test('what opens under the entry does not move what is being pressed', async ({
+  page,
+  lockedTrial,
+}) => {
+  await startWeighing(page, lockedTrial);
+  await page.getByLabel('Who writes this down?').fill('Ada');
+  await page.getByRole('button', { name: 'Keep the name' }).click();
+  const entering = page.getByRole('radiogroup', { name: 'Entering' });
+  await entering.scrollIntoViewIfNeeded();
+  // Off the very end of the page, which a browser keeps to.
+  await page.evaluate(() => scrollBy(0, -120));
+  const before = await entering.boundingBox();
+  // Pressed without going there, as the form itself opens once its code has come.
+  await page
+    .getByRole('button', { name: 'Somebody else writes' })
+    .evaluate((button: HTMLElement) => button.click());
+  await expect(page.getByLabel('Who writes this down?')).toHaveValue('Ada');
+  await drawn(page);
+  expect(await entering.boundingBox()).toEqual(before);
+});
+
+test('Enter before the page’s scripts are there sends nothing, and what was typed stays', async ({
+  page,
+  lockedTrial,
+}) => {
+  const { url } = await lockedTrial({ question: 'How slow is the line?', each: 2 }, 'weigh');
+  let letThrough = (): void => {};
+  const isHere = new Promise<void>(resolve => {
+    letThrough = resolve;
+  });
+  await page.route(/\.js(?:\?|$)/, async route => {
+    await isHere;
+    await route.continue();
+  });
+  await page.goto(`${url}/weigh`, { waitUntil: 'commit' });
+  await page.getByLabel('On the scale').fill('120');
+  await page.getByLabel('On the scale').press('Enter');
+  letThrough();
+  await page.waitForSelector('html[data-ready]');
+  await expect(page.getByLabel('On the scale')).toHaveValue('120');
+  expect(new URL(page.url()).search).not.toContain('gross');
 });

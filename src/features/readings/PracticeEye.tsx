@@ -46,6 +46,7 @@ export function PracticeEye({ seed }: PracticeEyeProps) {
       </Soft>
       {leaf ? (
         <form
+          method="dialog"
           onSubmit={event => {
             event.preventDefault();
             take();

@@ -67,7 +67,16 @@ export function Weather(props: WeatherProps) {
     <Page>
       <h1>The weather</h1>
       <TwoParts>
-        <Days>
+        <Asked>
+          <Thirst etoMm={rows.length === 0 ? 4 : sum(row => row.etoMm) / rows.length} />
+          <StationTable
+            take={take}
+            isPending={isPending}
+            trouble={trouble}
+            ask={() => void send(fetchStandIn)}
+          />
+        </Asked>
+        <div>
           {unread > 0 && (
             <Trouble>
               {counted(unread, 'day')} can’t be read: the data in the file{' '}
@@ -99,15 +108,6 @@ export function Weather(props: WeatherProps) {
               )}
             </>
           )}
-        </Days>
-        <div>
-          <Thirst etoMm={rows.length === 0 ? 4 : sum(row => row.etoMm) / rows.length} />
-          <StationTable
-            take={take}
-            isPending={isPending}
-            trouble={trouble}
-            ask={() => void send(fetchStandIn)}
-          />
         </div>
       </TwoParts>
     </Page>
@@ -177,9 +177,9 @@ function DayTable({ rows }: { readonly rows: readonly WeatherRow[] }) {
   );
 }
 
-/** On a phone what is asked comes before the record. */
-const Days = styled.div`
-  @media (max-width: 900px) { order: 1; }
+/** What is asked comes before the record by keys and on a phone; a desk shows it to the right. */
+const Asked = styled.div`
+  @media (min-width: 901px) { order: 1; }
 `;
 
 const Box = styled.section`

@@ -44,7 +44,8 @@ export function PickEntry(props: PickEntryProps) {
     round.save(true);
   };
   return (
-    <Sheet onSubmit={submit} noValidate>
+    // A dialog's method: before its script is there, Enter must not send what is typed into the address.
+    <Sheet method="dialog" onSubmit={submit} noValidate>
       <InHand {...props} />
       {draft.outcome === 'picked' && (
         <NumberFields

@@ -94,8 +94,8 @@ function Round(props: RoundProps) {
   if (!round.unit) return null;
   return (
     <TwoParts>
-      <BenchPart {...props} round={round} unit={round.unit} />
       <EntryPart {...props} round={round} unit={round.unit} gross={gross} />
+      <BenchPart {...props} round={round} unit={round.unit} />
     </TwoParts>
   );
 }
@@ -287,12 +287,13 @@ function lastPickBefore(picks: readonly Pick[], unit: BenchUnit, day: string): P
     .sort((a, b) => (a.pickedOn < b.pickedOn ? 1 : -1))[0];
 }
 
-const BenchSide = styled.div`
-  @media (max-width: 900px) { order: 2; & [data-desk] { display: none; } }
+/** What one weighs comes first by keys and on a phone; a desk shows it to the right. */
+const EntrySide = styled.div`
+  @media (min-width: 901px) { order: 2; }
 `;
 
-const EntrySide = styled.div`
-  @media (max-width: 900px) { order: 1; }
+const BenchSide = styled.div`
+  @media (max-width: 900px) { & [data-desk] { display: none; } }
 `;
 
 const Sums = styled.dl`
