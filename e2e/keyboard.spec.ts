@@ -98,6 +98,24 @@ test('from a question to a verdict by keys alone', async ({ page, openPage }) =>
   );
 });
 
+test('a button that goes away with what it did leaves the hand where it was', async ({
+  page,
+  lockedTrial,
+}) => {
+  await lockedTrial({ question: 'Who weighs today?', each: 2 }, 'weigh');
+  await write(page, 'Who writes this down?', 'Ada');
+  await page.keyboard.press('Enter');
+  const asks = page.getByRole('button', { name: 'Somebody else writes' });
+  await expect(asks).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(asks).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Who writes this down?')).toBeVisible();
+  await expect(page.locator('body')).not.toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Who writes this down?')).toBeFocused();
+});
+
 test('Ctrl+Z takes back the last pick, and leaves a half-written number alone', async ({
   page,
   lockedTrial,

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect } from 'react';
 import { I18nProvider, RouterProvider } from 'react-aria-components';
+import { keepFocus } from './focus/keep-focus';
 import { LateToasts } from './toasts/LateToasts';
 
 interface ProvidersProps {
@@ -17,6 +18,7 @@ export function Providers({ locale, children }: ProvidersProps) {
     document.documentElement.dataset.ready = 'yes';
     performance.mark('ready'); // what the bench reads
   }, []);
+  useEffect(() => keepFocus(document), []);
   return (
     <I18nProvider locale={locale}>
       <RouterProvider navigate={router.push}>
