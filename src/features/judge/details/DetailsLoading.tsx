@@ -1,3 +1,4 @@
+import { styled } from 'styled-components';
 import { Button } from '@/ui/Button';
 import { Soft } from '@/ui/Page';
 import type { VerdictDetailsState } from './use-verdict-details';
@@ -22,5 +23,10 @@ export function DetailsLoading({
 
 /** While what was asked for, or what shows it, is still to come: an empty page would seem to be all there is. */
 export function OnItsWay() {
-  return <Soft role="status">The rest of this page is on its way …</Soft>;
+  return <Waiting role="status">The rest of this page is on its way …</Waiting>;
 }
+
+/** What stands below must not be pushed away under a hand when it comes. */
+const Waiting = styled(Soft)`
+  min-height: 60vh;
+`;
