@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect } from 'react';
 import { I18nProvider, RouterProvider } from 'react-aria-components';
-import { keepFocus } from './focus/keep-focus';
 import { LateToasts } from './toasts/LateToasts';
 
 interface ProvidersProps {
@@ -18,7 +17,7 @@ export function Providers({ locale, children }: ProvidersProps) {
     document.documentElement.dataset.ready = 'yes';
     performance.mark('ready'); // what the bench reads
   }, []);
-  useEffect(() => keepFocus(document), []);
+  useEffect(keepFocusLater, []);
   return (
     <I18nProvider locale={locale}>
       <RouterProvider navigate={router.push}>
@@ -27,4 +26,20 @@ export function Providers({ locale, children }: ProvidersProps) {
       </RouterProvider>
     </I18nProvider>
   );
+}
+
+/** Comes after what a press needs. Without a connection it does not come, and the browser's own way with the focus stays. */
+function keepFocusLater(): () => void {
+  let end = (): void => {};
+  let isOver = false;
+  import('./focus/keep-focus').then(
+    ({ keepFocus }) => {
+      if (!isOver) end = keepFocus(document);
+    },
+    () => {},
+  );
+  return () => {
+    isOver = true;
+    end();
+  };
 }
