@@ -79,6 +79,6 @@ await whileServing(demo, async () => {
 });
 const empty: Shot = { file: 'empty', path: '/' };
 if (isWanted(empty))
-  await whileServing(join(folder, 'empty.sqlite'), () => takeShot(browser, empty));
+  await whileServing(join(folder, 'empty.sqlite'), () => takeShot(browser, empty), '2026-07-18');
 await browser.close();
 rmSync(folder, { recursive: true, force: true });

@@ -14,12 +14,22 @@ export function demoGarden(folder: string): string {
   return file;
 }
 
-/** Serves a data file while the work is done. */
-export async function whileServing(dataFile: string, work: () => Promise<void>): Promise<void> {
+const SERVE = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4397'];
+
+/**
+ * Serves a data file while the work is done.
+ *
+ * @param day `2026-07-18`: the server takes that for today; a demo garden has a day of its own
+ */
+export async function whileServing(
+  dataFile: string,
+  work: () => Promise<void>,
+  day?: string,
+): Promise<void> {
   const server = spawn(
     process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', '4397'],
-    { stdio: 'ignore', env: { ...process.env, TURNSPIT_DATA: dataFile } },
+    day === undefined ? SERVE : ['--import', './scripts/another-day.mjs', ...SERVE],
+    { stdio: 'ignore', env: { ...process.env, TURNSPIT_DATA: dataFile, DAY: day } },
   );
   while (
     !(await fetch(ORIGIN).then(
