@@ -154,25 +154,3 @@ test('what opens under the entry does not move what is being pressed', async ({
   await drawn(page);
   expect(await entering.boundingBox()).toEqual(before);
 });
-
-test('Enter before the page’s scripts are there sends nothing, and what was typed stays', async ({
-  page,
-  lockedTrial,
-}) => {
-  const { url } = await lockedTrial({ question: 'How slow is the line?', each: 2 }, 'weigh');
-  let letThrough = (): void => {};
-  const isHere = new Promise<void>(resolve => {
-    letThrough = resolve;
-  });
-  await page.route(/\.js(?:\?|$)/, async route => {
-    await isHere;
-    await route.continue();
-  });
-  await page.goto(`${url}/weigh`, { waitUntil: 'commit' });
-  await page.getByLabel('On the scale').fill('120');
-  await page.getByLabel('On the scale').press('Enter');
-  letThrough();
-  await page.waitForSelector('html[data-ready]');
-  await expect(page.getByLabel('On the scale')).toHaveValue('120');
-  expect(new URL(page.url()).search).not.toContain('gross');
-});

@@ -79,7 +79,9 @@ export function AskForm({
           form={shown}
           troubles={fields}
           isLocked={isLocked}
-          onChange={changes => keep({ ...form, ...changes })}
+          onChange={changes =>
+            keep(now => ({ ...now, ...(typeof changes === 'function' ? changes(now) : changes) }))
+          }
         />
         <Aside>
           <AsQuestion form={shown} />

@@ -56,7 +56,7 @@ export function Predictions({ sealed, predict, ...choices }: PredictionsProps) {
           <GuessFields
             {...choices}
             form={form}
-            change={changes => setForm({ ...form, ...changes })}
+            change={changes => setForm(now => ({ ...now, ...changes }))}
             troubles={fields}
           />
           <ActionTrouble trouble={trouble} />

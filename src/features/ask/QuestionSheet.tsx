@@ -18,11 +18,14 @@ import { Rules } from './Rules';
 import { TreatmentList } from './TreatmentList';
 import { treatmentNames } from './testable-question';
 
+/** What changes of a question, or how that comes of how it stands by then. */
+export type QuestionChange = Partial<QuestionForm> | ((now: QuestionForm) => Partial<QuestionForm>);
+
 interface QuestionSheetProps {
   readonly form: QuestionForm;
   readonly troubles: FieldTroubles;
   readonly isLocked: boolean;
-  readonly onChange: (changes: Partial<QuestionForm>) => void;
+  readonly onChange: (changes: QuestionChange) => void;
 }
 
 const OFFERED = ['sound-weight', 'sound-count', 'mean-piece-weight', 'total-weight'] as const;
@@ -100,7 +103,9 @@ function Compared(props: QuestionSheetProps) {
           isLocked={isLocked}
           treatments={form.treatments}
           control={form.control}
-          onChange={(treatments, control) => onChange({ treatments: [...treatments], control })}
+          onChange={change =>
+            onChange(({ treatments, control }) => change({ treatments, control }))
+          }
         />
       )}
       {form.made === 'crossed' && (

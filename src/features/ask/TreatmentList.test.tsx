@@ -1,6 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { renderToString } from 'react-dom/server';
 import type { QuestionForm } from '@/core/design/question/question-shape';
 import { TreatmentList } from './TreatmentList';
 
@@ -23,14 +24,7 @@ function Held({
     })),
     control,
   });
-  return (
-    <TreatmentList
-      {...state}
-      troubles={troubles}
-      isLocked={isLocked}
-      onChange={(treatments, control) => setState({ treatments: [...treatments], control })}
-    />
-  );
+  return <TreatmentList {...state} troubles={troubles} isLocked={isLocked} onChange={setState} />;
 }
 
 test('treatments are added up to twelve, and taken out down to two', async () => {
@@ -43,6 +37,19 @@ test('treatments are added up to twelve, and taken out down to two', async () =>
   expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(12);
   await user.click(screen.getByRole('button', { name: 'Take out treatment C' }));
   expect(screen.getAllByRole('textbox', { name: /^Treatment/ })).toHaveLength(11);
+});
+
+test('two names that were typed before the page’s scripts were there are both taken over', () => {
+  const container = document.createElement('div');
+  container.innerHTML = renderToString(<Held names={['', '']} />);
+  document.body.append(container);
+  const [a, b] = container.querySelectorAll('input');
+  if (a) a.value = 'plain water';
+  if (b) b.value = 'seaweed';
+  render(<Held names={['', '']} />, { container, hydrate: true });
+  // Written anew after both came, what was lost would be seen to be.
+  expect(screen.getByRole('textbox', { name: 'Treatment A' })).toHaveValue('plain water');
+  expect(screen.getByRole('textbox', { name: 'Treatment B' })).toHaveValue('seaweed');
 });
 
 test('the control stays the same treatment when one above it goes', async () => {

@@ -14,13 +14,14 @@ import { PlantLabel } from '@/ui/PlantLabel';
 
 type Listed = QuestionForm['treatments'][number];
 
-interface TreatmentListProps {
-  readonly treatments: readonly Listed[];
-  /** Index of the control. */
-  readonly control: number;
+/** What is compared, and the index of the control. */
+type Listing = Pick<QuestionForm, 'treatments' | 'control'>;
+
+interface TreatmentListProps extends Readonly<Listing> {
   readonly troubles: FieldTroubles;
   readonly isLocked: boolean;
-  readonly onChange: (treatments: readonly Listed[], control: number) => void;
+  /** By what stands then: two names may come at once, as typed before the page's scripts were there. */
+  readonly onChange: (change: (now: Listing) => Listing) => void;
 }
 
 const MOST = 12;
@@ -41,15 +42,16 @@ export function TreatmentList({
   onChange,
 }: TreatmentListProps) {
   const change = (at: number, changes: Partial<Listed>): void =>
-    onChange(
-      treatments.map((each, i) => (i === at ? { ...each, ...changes } : each)),
-      control,
-    );
+    onChange(now => ({
+      ...now,
+      treatments: now.treatments.map((each, i) => (i === at ? { ...each, ...changes } : each)),
+    }));
   const remove = (at: number): void =>
-    onChange(
-      treatments.filter((_, i) => i !== at),
-      control > at ? control - 1 : Math.min(control, treatments.length - 2),
-    );
+    onChange(now => ({
+      treatments: now.treatments.filter((_, i) => i !== at),
+      control:
+        now.control > at ? now.control - 1 : Math.min(now.control, now.treatments.length - 2),
+    }));
   const general = troubles.treatments ?? troubles.control;
   return (
     <List role="group" aria-labelledby="compared">
@@ -75,7 +77,10 @@ export function TreatmentList({
         <Button
           data-tone="quiet"
           onPress={() =>
-            onChange([...treatments, { name: '', detail: '', controlKind: '' }], control)
+            onChange(now => ({
+              ...now,
+              treatments: [...now.treatments, { name: '', detail: '', controlKind: '' }],
+            }))
           }
         >
           Add a treatment

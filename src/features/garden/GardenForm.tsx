@@ -61,7 +61,11 @@ export function GardenForm({ save, timeZones, children, ...saved }: GardenFormPr
   const [isSaved, setSaved] = useState(false);
   const { fields: troubles, isPending, send } = useFieldAction();
   const submit = (): void => void send(() => save(form)).then(setSaved);
-  const field = fieldsOf({ form, change: changes => setForm({ ...form, ...changes }), troubles });
+  const field = fieldsOf({
+    form,
+    change: changes => setForm(now => ({ ...now, ...changes })),
+    troubles,
+  });
   return (
     <Page style={{ maxWidth: 720 }}>
       <h1 data-goes-on>The garden</h1>

@@ -113,7 +113,7 @@ function AskGarden({ ask }: { readonly ask: Door }) {
   const { trouble, fields, isPending, run } = useTrialAction();
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   });
   const submit = (): void =>

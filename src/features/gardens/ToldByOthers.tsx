@@ -102,7 +102,7 @@ function TypeFinding({ treatments, control, toldIn, type }: ToldByOthersProps) {
   const { trouble, fields, isPending, run } = useTrialAction();
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   });
   const submit = (): void =>
@@ -146,7 +146,7 @@ function HearFinding({ hear }: ToldByOthersProps) {
   const { trouble, fields, isPending, run } = useTrialAction();
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   });
   const submit = (): void =>

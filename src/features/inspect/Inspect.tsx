@@ -158,7 +158,7 @@ function Foretell({ view, foretell }: { readonly view: InspectView; readonly for
     );
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   });
   return (

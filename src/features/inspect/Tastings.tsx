@@ -37,7 +37,7 @@ export function Tastings({ tastings, codes, isOpen, layCups, countCups }: Tastin
   const options = codes.map(code => ({ value: code, label: code }));
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   });
   return (

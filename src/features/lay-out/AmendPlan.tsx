@@ -47,7 +47,7 @@ export function AmendPlan({ amendments, amend }: AmendPlanProps) {
     );
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   });
   return (

@@ -71,7 +71,7 @@ interface BenchAndDealProps extends LayOutProps {
 /** The bench, and beside it how it is dealt and locked. */
 function BenchAndDeal({ dealing, ...props }: BenchAndDealProps) {
   const { question, unitWord } = props;
-  const { form, setForm, request, plan, bench, keyLook } = dealing;
+  const { setForm, request, plan, bench, keyLook } = dealing;
   const [isAsked, setAsked] = useState(false);
   const planner = (
     <SizePlanner
@@ -110,7 +110,7 @@ function BenchAndDeal({ dealing, ...props }: BenchAndDealProps) {
           <DealForm
             {...props}
             {...dealing}
-            change={changes => setForm({ ...form, ...changes })}
+            change={changes => setForm(now => ({ ...now, ...changes }))}
             act={work => dealing.act(work)}
           />
         )}

@@ -113,7 +113,7 @@ function GridCellBox({
         aria-invalid={cell.state === 'bad' || undefined}
         autoComplete="off"
         inputMode="decimal"
-        onChange={event => grid.type(unit.id, column, event.target.value)}
+        onChange={written => grid.type(unit.id, column, written)}
         onKeyDown={onKey(row, at)}
         onPaste={onPaste(row, at)}
         onBlur={() => send(row, at)}

@@ -65,7 +65,7 @@ export function MeasureList({ view, add, drop }: MeasureListProps) {
       {!isClosed && own !== null && (
         <OwnMeasure
           form={own}
-          change={changes => setOwn({ ...own, ...changes })}
+          change={changes => setOwn(now => now && { ...now, ...changes })}
           troubles={fields}
           isPending={isPending}
           read={() =>

@@ -85,7 +85,7 @@ function Correct({ correct }: { readonly correct: ReportViewProps['correct'] }) 
     );
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   });
   return (

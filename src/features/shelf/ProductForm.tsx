@@ -50,7 +50,7 @@ export function ProductForm({
   const { fields, isPending, send } = useFieldAction();
   const press = usePressId();
   const change = (changes: Partial<ProductDraft>): void => {
-    keepForm({ ...form, ...changes });
+    keepForm(now => ({ ...now, ...changes }));
     setSaved(false);
   };
   const submit = (): void =>

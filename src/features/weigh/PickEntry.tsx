@@ -38,7 +38,7 @@ const OUTCOME_HINTS = {
 /** One pick: Enter saves it and goes on to the next pot. */
 export function PickEntry(props: PickEntryProps) {
   const { round, measure, unitWord, today, lastPick, ripeRule } = props;
-  const { draft, setDraft, fields, round: held, keepRound } = round;
+  const { draft, change, fields, round: held, keepRound } = round;
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     round.save(true);
@@ -51,7 +51,7 @@ export function PickEntry(props: PickEntryProps) {
         <NumberFields
           isPieceByPiece={held.mode === 'piece'}
           draft={draft}
-          setDraft={setDraft}
+          change={change}
           fields={fields}
           grossRef={props.grossRef}
           held={held}
@@ -70,7 +70,7 @@ export function PickEntry(props: PickEntryProps) {
         label="Note"
         name="note"
         value={draft.note}
-        onChange={note => setDraft({ ...draft, note })}
+        onChange={note => change({ note })}
         trouble={fields.note}
       />
       <Soft>
@@ -135,7 +135,7 @@ function SaveActs({ round, unitWord }: SaveActsProps) {
 
 /** Picked, nothing there, dead; and of what was picked its grade. */
 function WhatWasFound({ round }: { readonly round: Round }) {
-  const { draft, setDraft, fields } = round;
+  const { draft, change, fields } = round;
   const isPicked = draft.outcome === 'picked';
   return (
     <>
@@ -143,14 +143,14 @@ function WhatWasFound({ round }: { readonly round: Round }) {
         label="Found"
         name="outcome"
         value={draft.outcome}
-        onChange={outcome => setDraft({ ...draft, outcome })}
+        onChange={outcome => change({ outcome })}
         options={OUTCOMES}
         direction="row"
       />
       {OUTCOME_HINTS[draft.outcome] && <Soft>{OUTCOME_HINTS[draft.outcome]}</Soft>}
-      {isPicked && <GradeChoice draft={draft} setDraft={setDraft} />}
+      {isPicked && <GradeChoice draft={draft} change={change} />}
       {isPicked && draft.grade === 'cull' && (
-        <CullChoice draft={draft} setDraft={setDraft} fields={fields} />
+        <CullChoice draft={draft} change={change} fields={fields} />
       )}
     </>
   );
@@ -158,19 +158,17 @@ function WhatWasFound({ round }: { readonly round: Round }) {
 
 interface CullChoiceProps {
   readonly draft: PickDraft;
-  readonly setDraft: (next: PickDraft) => void;
+  readonly change: (changes: Partial<PickDraft>) => void;
   readonly fields: Readonly<Record<string, string>>;
 }
 
-function CullChoice({ draft, setDraft, fields }: CullChoiceProps) {
+function CullChoice({ draft, change, fields }: CullChoiceProps) {
   return (
     <Choice
       label="Why"
       name="cullReason"
       value={draft.cullReason ?? 'none'}
-      onChange={reason =>
-        setDraft({ ...draft, cullReason: CullReason.safeParse(reason).data ?? null })
-      }
+      onChange={reason => change({ cullReason: CullReason.safeParse(reason).data ?? null })}
       options={CullReason.options.map(value => ({ value, label: value }))}
       trouble={fields.cullReason}
       direction="row"
@@ -180,18 +178,16 @@ function CullChoice({ draft, setDraft, fields }: CullChoiceProps) {
 
 interface GradeChoiceProps {
   readonly draft: PickDraft;
-  readonly setDraft: (next: PickDraft) => void;
+  readonly change: (changes: Partial<PickDraft>) => void;
 }
 
-function GradeChoice({ draft, setDraft }: GradeChoiceProps) {
+function GradeChoice({ draft, change }: GradeChoiceProps) {
   return (
     <Choice
       label="Grade"
       name="grade"
       value={draft.grade}
-      onChange={grade =>
-        setDraft({ ...draft, grade, cullReason: grade === 'sound' ? null : draft.cullReason })
-      }
+      onChange={grade => change({ grade, cullReason: grade === 'sound' ? null : draft.cullReason })}
       options={[
         { value: 'sound', label: 'sound' },
         { value: 'cull', label: 'cull' },
@@ -237,7 +233,7 @@ function CodeField({
       <BareInput
         aria-label="Code in hand"
         value={typed}
-        onChange={event => change(event.target.value)}
+        onChange={change}
         onFocus={event => event.target.select()}
         onBlur={() => setTyped(unit.code)}
         onKeyDown={stop}

@@ -8,17 +8,17 @@ import type { PickEntryProps } from './pick-entry-props';
 interface NumberFieldsProps {
   readonly isPieceByPiece: boolean;
   readonly draft: PickDraft;
-  readonly setDraft: (next: PickDraft) => void;
+  readonly change: (changes: Partial<PickDraft>) => void;
   readonly fields: Readonly<Record<string, string>>;
   readonly grossRef: PickEntryProps['grossRef'];
   readonly held: RoundDraft;
-  readonly keepRound: (next: RoundDraft) => void;
+  readonly keepRound: (changes: Partial<RoundDraft>) => void;
 }
 
 export function NumberFields({
   isPieceByPiece,
   draft,
-  setDraft,
+  change,
   fields,
   grossRef,
   held,
@@ -30,7 +30,7 @@ export function NumberFields({
         label={isPieceByPiece ? 'One piece, on the scale' : 'On the scale'}
         name="gross"
         value={draft.gross}
-        onChange={gross => setDraft({ ...draft, gross })}
+        onChange={gross => change({ gross })}
         trouble={fields.gross}
         isBig
         inputMode="decimal"
@@ -41,7 +41,7 @@ export function NumberFields({
           label="Pieces"
           name="pieces"
           value={draft.pieces}
-          onChange={pieces => setDraft({ ...draft, pieces })}
+          onChange={pieces => change({ pieces })}
           trouble={fields.pieces}
           isBig
           inputMode="numeric"
@@ -51,7 +51,7 @@ export function NumberFields({
         label="Empty container"
         name="tare"
         value={held.tare}
-        onChange={tare => keepRound({ ...held, tare })}
+        onChange={tare => keepRound({ tare })}
         trouble={fields.tare}
         inputMode="decimal"
         hint="taken off each time"
@@ -62,7 +62,7 @@ export function NumberFields({
 
 interface RoundFieldsProps {
   readonly held: RoundDraft;
-  readonly keepRound: (next: RoundDraft) => void;
+  readonly keepRound: (changes: Partial<RoundDraft>) => void;
   readonly fields: Readonly<Record<string, string>>;
   readonly today: PickEntryProps['today'];
 }
@@ -75,7 +75,7 @@ export function RoundFields({ held, keepRound, fields, today }: RoundFieldsProps
         name="pickedOn"
         type="date"
         value={held.pickedOn}
-        onChange={pickedOn => keepRound({ ...held, pickedOn })}
+        onChange={pickedOn => keepRound({ pickedOn })}
         trouble={fields.pickedOn}
         hint={held.pickedOn === today ? undefined : 'Not today.'}
       />
@@ -83,7 +83,7 @@ export function RoundFields({ held, keepRound, fields, today }: RoundFieldsProps
         label="Entering"
         name="mode"
         value={held.mode}
-        onChange={mode => keepRound({ ...held, mode })}
+        onChange={mode => keepRound({ mode })}
         options={[
           { value: 'whole', label: 'a whole pick' },
           { value: 'piece', label: 'piece by piece' },

@@ -56,8 +56,12 @@ export function usePickForm(
     refused: trouble?.kind === 'invalid' ? trouble : undefined,
     fields,
     sentence: trouble && trouble.kind !== 'invalid' ? trialSentence(trouble) : null,
-    setDraft: (next: PickDraft): void =>
-      put(unitId, now => ({ ...now, draft: next, trouble: withoutQuestion(trouble) })),
+    change: (changes: Partial<PickDraft>): void =>
+      put(unitId, now => ({
+        ...now,
+        draft: { ...now.draft, ...changes },
+        trouble: withoutQuestion(trouble),
+      })),
     setTrouble: (next: TrialTrouble | undefined, of: string = unitId): void =>
       put(of, now => ({ ...now, trouble: next })),
     /** Begins a new pick of a unit; what was typed there since `sent` stays. */

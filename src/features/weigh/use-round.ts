@@ -49,11 +49,12 @@ type Undoable = { readonly kind: 'new' | 'revision'; readonly pick: Pick };
 // biome-ignore lint/complexity/noExcessiveLinesPerFunction: one hand holds all of it: cut up, a dozen setters would be passed about
 export function useRound(plan: RoundPlan) {
   const { trialId, units, picks, system, today } = plan;
-  const [round, keepRound] = useDraft<RoundDraft>(
+  const [round, keep] = useDraft<RoundDraft>(
     `turnspit-round-${trialId}`,
     { pickedOn: today, tare: '', mode: 'whole' },
     readRoundDraft,
   );
+  const keepRound = (changes: Partial<RoundDraft>): void => keep(now => ({ ...now, ...changes }));
   const style = MASS_STYLE_FOR[system];
   const [unit, takeInHand] = useUnitInHand(plan, round.pickedOn);
   const { begin, reopen, setTrouble, ...form } = usePickForm(style, unit?.id ?? '', plan);
@@ -122,7 +123,7 @@ export function useRound(plan: RoundPlan) {
     edit: (pick: Pick): void => {
       reopen(pick);
       const tare = pick.tareG === 0 ? round.tare : writeAmount(pick.tareG, 'mass', system);
-      keepRound({ ...round, pickedOn: pick.pickedOn, tare });
+      keepRound({ pickedOn: pick.pickedOn, tare });
     },
     stopEditing: (): void => begin(unit?.id ?? ''),
   };

@@ -13,7 +13,7 @@ import {
 } from 'react-aria-components';
 import { styled } from 'styled-components';
 import { Field } from '@/ui/fields/Field';
-import { useTypedBefore } from '@/ui/fields/use-typed-before';
+import { useDoneBefore, writtenIn } from '@/ui/fields/use-done-before';
 import { PanelBoundary } from '@/ui/PanelBoundary';
 import { readWrittenDay, writeDay } from './written-day';
 
@@ -48,7 +48,7 @@ export function DateField(props: DateFieldProps) {
     setTyped(written);
     onChange(readWrittenDay(written, order) ?? written);
   };
-  const field = useTypedBefore(writeDay(value, order), change);
+  const field = useDoneBefore<HTMLDivElement, string>(writtenIn, writeDay(value, order), change);
   return (
     <Field
       ref={field}

@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import { FieldError, Label, Radio, RadioGroup } from 'react-aria-components';
 import { styled } from 'styled-components';
+import { useDoneBefore } from './use-done-before';
 
 interface ChoiceProps<Value extends string> {
   readonly label: string;
@@ -34,8 +35,10 @@ export function Choice<Value extends string>({
     const option = options.find(candidate => candidate.value === chosen);
     if (option) onChange(option.value);
   };
+  const group = useDoneBefore<HTMLDivElement, string>(chosenIn, value, choose);
   return (
     <Group
+      ref={group}
       name={name}
       value={value}
       onChange={choose}
@@ -59,6 +62,10 @@ export function Choice<Value extends string>({
       <FieldError>{trouble}</FieldError>
     </Group>
   );
+}
+
+function chosenIn(group: HTMLElement): string | undefined {
+  return group.querySelector<HTMLInputElement>('input:checked')?.value;
 }
 
 const Group = styled(RadioGroup)`

@@ -2,6 +2,7 @@
 
 import { useId } from 'react';
 import { styled } from 'styled-components';
+import { useDoneBefore } from './use-done-before';
 
 export interface SelectProps<Value extends string> {
   readonly label: string;
@@ -27,10 +28,16 @@ export function Select<Value extends string>({
   hidesLabel,
 }: SelectProps<Value>) {
   const id = useId();
+  const choose = (chosen: string): void => {
+    const option = options.find(each => each.value === chosen);
+    if (option) onChange(option.value);
+  };
+  const list = useDoneBefore<HTMLSelectElement, string>(each => each.value, value, choose);
   return (
     <Field data-invalid={trouble !== undefined || undefined}>
       {!hidesLabel && <label htmlFor={id}>{label}</label>}
       <select
+        ref={list}
         id={id}
         name={name}
         aria-label={hidesLabel ? label : undefined}
@@ -38,10 +45,7 @@ export function Select<Value extends string>({
         disabled={isReadOnly}
         aria-invalid={trouble !== undefined}
         aria-describedby={trouble === undefined ? undefined : `${id}-trouble`}
-        onChange={event => {
-          const option = options.find(each => each.value === event.target.value);
-          if (option) onChange(option.value);
-        }}
+        onChange={event => choose(event.target.value)}
       >
         {options.map(option => (
           <option key={option.value} value={option.value}>

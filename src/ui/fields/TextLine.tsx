@@ -3,7 +3,7 @@
 import { type HTMLAttributes, type ReactNode, type Ref, useId } from 'react';
 import { FieldError, Input, Label, Text, TextArea } from 'react-aria-components';
 import { Field } from './Field';
-import { useTypedBefore } from './use-typed-before';
+import { useDoneBefore, writtenIn } from './use-done-before';
 
 export interface TextLineProps {
   readonly label: string;
@@ -45,7 +45,11 @@ export function TextLine({
   hidesLabel,
   suggestions,
 }: TextLineProps) {
-  const field = useTypedBefore(value, onChange);
+  const field = useDoneBefore<HTMLDivElement, string>(
+    writtenIn,
+    value.replaceAll('\r\n', '\n'), // as a browser ends its lines
+    onChange,
+  );
   const listId = useId();
   return (
     <Field

@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import { styled } from 'styled-components';
+import { useDoneBefore } from './use-done-before';
 
 interface TickProps {
   readonly isOn: boolean;
@@ -14,9 +15,11 @@ interface TickProps {
 
 /** One thing that is so or not, with a box to tick. */
 export function Tick({ isOn, onChange, isDisabled, label, children }: TickProps) {
+  const box = useDoneBefore<HTMLInputElement, boolean>(each => each.checked, isOn, onChange);
   return (
     <Box>
       <input
+        ref={box}
         type="checkbox"
         checked={isOn}
         disabled={isDisabled}

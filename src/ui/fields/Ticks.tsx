@@ -1,6 +1,7 @@
 'use client';
 
 import { styled } from 'styled-components';
+import { useDoneBefore } from './use-done-before';
 
 interface TicksProps<Value extends string | number> {
   readonly legend: string;
@@ -26,8 +27,17 @@ export function Ticks<Value extends string | number>({
 }: TicksProps<Value>) {
   const toggle = (value: Value, isOn: boolean): void =>
     onChange(isOn ? [...chosen, value] : chosen.filter(each => each !== value));
+  const places = options.flatMap(({ value }, at) => (chosen.includes(value) ? [`${at}`] : []));
+  const box = useDoneBefore<HTMLFieldSetElement, string>(tickedIn, places.join(' '), ticked => {
+    const on = ticked.split(' ');
+    onChange(options.filter((_, at) => on.includes(`${at}`)).map(({ value }) => value));
+  });
   return (
-    <Box data-columns={isInColumns || undefined} data-invalid={trouble !== undefined || undefined}>
+    <Box
+      ref={box}
+      data-columns={isInColumns || undefined}
+      data-invalid={trouble !== undefined || undefined}
+    >
       <legend>{legend}</legend>
       {none !== undefined && (
         <label>
@@ -35,10 +45,11 @@ export function Ticks<Value extends string | number>({
           {none}
         </label>
       )}
-      {options.map(({ value, label }) => (
+      {options.map(({ value, label }, at) => (
         <label key={value}>
           <input
             type="checkbox"
+            data-at={at}
             checked={chosen.includes(value)}
             onChange={event => toggle(value, event.target.checked)}
           />{' '}
@@ -48,6 +59,12 @@ export function Ticks<Value extends string | number>({
       {trouble !== undefined && <b>{trouble}</b>}
     </Box>
   );
+}
+
+/** The places of what is ticked: `0 3`. */
+function tickedIn(box: HTMLElement): string {
+  const ticked = box.querySelectorAll<HTMLInputElement>('input[data-at]:checked');
+  return [...ticked].map(each => each.dataset.at).join(' ');
 }
 
 const Box = styled.fieldset`

@@ -47,7 +47,7 @@ export function FillBags({
     );
   const field = fieldsOf({
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: depth.trouble === undefined ? fields : { ...fields, depthMm: depth.trouble },
   });
   return (

@@ -166,7 +166,7 @@ function BenefitRow({
         <BareInput
           aria-label={`${contrast.treatment} costs more`}
           value={typed[contrast.treatment] ?? ''}
-          onChange={event => setTyped({ ...typed, [contrast.treatment]: event.target.value })}
+          onChange={written => setTyped({ ...typed, [contrast.treatment]: written })}
           inputMode="decimal"
           maxLength={12}
           aria-invalid={cost.trouble !== undefined || undefined}

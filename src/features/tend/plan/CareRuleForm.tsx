@@ -45,7 +45,7 @@ export function CareRuleForm({
   const { trouble, fields, isPending, run } = useTrialAction();
   const draft: CareDraftState = {
     form,
-    change: changes => setForm({ ...form, ...changes }),
+    change: changes => setForm(now => ({ ...now, ...changes })),
     troubles: fields,
   };
   const field = fieldsOf(draft);
