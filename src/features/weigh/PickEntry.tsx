@@ -45,7 +45,7 @@ export function PickEntry(props: PickEntryProps) {
   };
   return (
     // A dialog's method: before its script is there, Enter must not send what is typed into the address.
-    <Sheet method="dialog" onSubmit={submit} noValidate>
+    <Sheet method="dialog" autoComplete="off" onSubmit={submit} noValidate>
       <InHand {...props} />
       {draft.outcome === 'picked' && (
         <NumberFields

@@ -38,6 +38,7 @@ export function Select<Value extends string>({
       {!hidesLabel && <label htmlFor={id}>{label}</label>}
       <select
         ref={list}
+        autoComplete="off"
         id={id}
         name={name}
         aria-label={hidesLabel ? label : undefined}

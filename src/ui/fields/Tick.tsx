@@ -20,6 +20,7 @@ export function Tick({ isOn, onChange, isDisabled, label, children }: TickProps)
     <Box>
       <input
         ref={box}
+        autoComplete="off"
         type="checkbox"
         checked={isOn}
         disabled={isDisabled}

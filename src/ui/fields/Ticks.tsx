@@ -50,6 +50,7 @@ export function Ticks<Value extends string | number>({
           <input
             type="checkbox"
             data-at={at}
+            autoComplete="off"
             checked={chosen.includes(value)}
             onChange={event => toggle(value, event.target.checked)}
           />{' '}
