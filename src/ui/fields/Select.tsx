@@ -32,7 +32,13 @@ export function Select<Value extends string>({
     const option = options.find(each => each.value === chosen);
     if (option) onChange(option.value);
   };
-  const list = useDoneBefore<HTMLSelectElement, string>(each => each.value, value, choose);
+  // Where what is held is none of the options, the browser shows the first: nobody chose that.
+  const isOffered = options.some(each => each.value === value);
+  const list = useDoneBefore<HTMLSelectElement, string>(
+    each => (isOffered ? each.value : undefined),
+    value,
+    choose,
+  );
   return (
     <Field data-invalid={trouble !== undefined || undefined}>
       {!hidesLabel && <label htmlFor={id}>{label}</label>}

@@ -27,6 +27,10 @@ export interface TextLineProps {
 
 const MOST_ROWS = 10; // a long text shows its lines, a very long one scrolls
 
+/** A browser ends lines in its own way, and holds one line where there is room for one. */
+const asBrowsersHold = (text: string, isLong = false): string =>
+  isLong ? text.replaceAll('\r\n', '\n') : text.replaceAll(/[\r\n]/g, '');
+
 /** A labelled line to write words or figures on; what is wrong with it stands right under it, and what was typed stays. */
 export function TextLine({
   label,
@@ -47,7 +51,7 @@ export function TextLine({
 }: TextLineProps) {
   const field = useDoneBefore<HTMLDivElement, string>(
     writtenIn,
-    value.replaceAll('\r\n', '\n'), // as a browser ends its lines
+    asBrowsersHold(value, isLong),
     onChange,
   );
   const listId = useId();

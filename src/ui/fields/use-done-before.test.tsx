@@ -161,6 +161,18 @@ function Alone({ first }: { readonly first: string }) {
   );
 }
 
+test('what nobody chose or wrote is not taken for that: a list that lacks what is held, lines ended otherwise', () => {
+  const changed = jest.fn();
+  render(
+    <>
+      <Select label="Medium" name="medium" value="" onChange={changed} options={MEDIA} />
+      <TextField label="Note" name="note" value={'a\r\nb'} onChange={changed} isLong />
+      <TextField label="Name" name="name" value={'a\r\nb'} onChange={changed} />
+    </>,
+  );
+  expect(changed).not.toHaveBeenCalled();
+});
+
 test('what stands in a field at first is left alone, and can be changed', async () => {
   render(<Alone first="3 g" />);
   expect(screen.getByRole('status')).toHaveTextContent('3 g');
