@@ -88,6 +88,14 @@ test('what a dialog did is gone on from on the page, where it was asked', async 
   expect(document.activeElement?.id).toBe('b');
 });
 
+test('a link that leads to another page goes on at that page', async () => {
+  draw('<header><a href="#trials">Trials</a></header><main><a href="#beans">Beans</a></main>');
+  find('main a').focus();
+  find('main').outerHTML = '<main id="page" tabindex="-1"><h1>Beans</h1></main>';
+  await framesPass();
+  expect(document.activeElement?.id).toBe('page');
+});
+
 test('who has let go of everything is not called back', async () => {
   draw(LIST);
   find('#b button').focus();

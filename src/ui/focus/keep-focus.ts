@@ -26,7 +26,8 @@ export function keepFocus(page: Document): () => void {
   const goOn = (): void => {
     isWaiting = false;
     if (page.activeElement !== page.body || !last || !isGone(last)) return;
-    take(placeAfter(last) ?? (lastInPage && placeAfter(lastInPage)));
+    // Where another page has come, it goes on at that page, not before the rail.
+    take(placeAfter(last) ?? (lastInPage && placeAfter(lastInPage)) ?? page.querySelector('main'));
   };
   const look = (): void => {
     if (isWaiting || page.activeElement !== page.body || !last) return;
@@ -49,7 +50,7 @@ export function keepFocus(page: Document): () => void {
 }
 
 /** It stands where the eye was: nothing is moved for it. */
-function take(place: HTMLElement | undefined): void {
+function take(place: HTMLElement | null): void {
   if (!place) return;
   if (!place.hasAttribute('tabindex')) {
     place.tabIndex = -1;
