@@ -3,7 +3,7 @@ import { type RefObject, useEffect, useRef } from 'react';
 /**
  * What was typed, chosen or ticked before the page's scripts were there, on a slow phone, is taken over: else the screen would show
  * it, and the old would be saved. It goes where it was meant when it was typed, be another pot in hand by now. What a browser puts
- * back by itself after a reload is none of this: fields ask it not to (`autoComplete="off"`).
+ * back by itself after a reload is none of this: lines, lists and ticks ask it not to (`autoComplete="off"`).
  *
  * @param read what stands in the field; undefined where nothing can be read
  */
